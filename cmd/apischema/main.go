@@ -1,0 +1,57 @@
+// Command apischema writes the JSON schema of everything that crosses the
+// border between server and interface; the interface's types are generated
+// from it.
+package main
+
+import (
+	"encoding/json"
+	"fmt"
+	"os"
+	"reflect"
+	"strings"
+
+	"github.com/invopop/jsonschema"
+
+	"yembra/core/recipe"
+	"yembra/server"
+)
+
+// api names every type that the interface sends or receives.
+type api struct {
+	DishView       server.DishView
+	DishSummary    server.DishSummary
+	CreateRequest  server.CreateRequest
+	SaveRequest    server.SaveRequest
+	CandidatesView server.CandidatesView
+	Proposal       server.Proposal
+	FoodHit        server.FoodHit
+	FoodView       server.FoodView
+	RulesView      server.RulesView
+	LineRequest    server.LineRequest
+	ReadAnswer     recipe.Dish
+}
+
+func main() {
+	r := jsonschema.Reflector{
+		AllowAdditionalProperties: false,
+		Namer: func(t reflect.Type) string {
+			if t.Name() == "" {
+				return ""
+			}
+			// Line and Step exist in two packages; say which is meant.
+			pkg := t.PkgPath()[strings.LastIndexByte(t.PkgPath(), '/')+1:]
+			switch t.Name() {
+			case "Line", "Step", "Component", "Animal", "Dish":
+				return strings.ToUpper(pkg[:1]) + pkg[1:] + t.Name()
+			}
+			return strings.ToUpper(t.Name()[:1]) + t.Name()[1:]
+		},
+	}
+	schema := r.Reflect(&api{})
+	out, err := json.MarshalIndent(schema, "", "  ")
+	if err != nil {
+		fmt.Fprintln(os.Stderr, "apischema:", err)
+		os.Exit(1)
+	}
+	fmt.Println(string(out))
+}

@@ -1,0 +1,253 @@
+// Command yembra serves a kitchen, or answers the stateless questions from the
+// command line.
+package main
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"net"
+	"os"
+	"os/signal"
+	"path/filepath"
+	"syscall"
+	"time"
+	_ "time/tzdata" // schedules name zones on machines without them
+
+	"github.com/alecthomas/kong"
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/swap"
+	"yembra/demo"
+	"yembra/knowledge"
+	"yembra/server"
+	"yembra/store"
+	"yembra/ui"
+)
+
+// version is set by the build.
+var version = "dev"
+
+type commands struct {
+	Serve serveCommand `cmd:"" help:"Serve the kitchen in a data folder."`
+	Demo  demoCommand  `cmd:"" help:"Serve the demo kitchen, freshly laid out."`
+	Read  readCommand  `cmd:"" help:"Read a recipe and print what was understood."`
+	Adapt adaptCommand `cmd:"" help:"Adapt a read recipe (a request as for POST /api/adapt)."`
+}
+
+type listen struct {
+	Addr string `help:"Address to listen on; only this machine's own." default:"127.0.0.1:8765"`
+	Data string `help:"Data folder." type:"path"`
+}
+
+type (
+	serveCommand struct{ listen }
+	demoCommand  struct{ listen }
+	readCommand  struct {
+		File     string `arg:"" help:"The recipe as text; - reads standard input."`
+		Measures string `help:"Whose cups and spoons: us, metric, imperial, australian." default:"us"`
+	}
+	adaptCommand struct {
+		File string `arg:"" help:"The request as JSON; - reads standard input."`
+	}
+)
+
+// Exit codes: 0 done, 1 the work failed, 2 wrong usage.
+const (
+	exitFailed = 1
+	exitUsage  = 2
+)
+
+func main() {
+	var c commands
+	parser, err := kong.New(&c, kong.Name("yembra"), kong.Description("Carries traditional dishes over into whole-food vegan ones."))
+	if err != nil {
+		fmt.Fprintln(os.Stderr, "yembra:", err)
+		os.Exit(exitFailed)
+	}
+	ctx, err := parser.Parse(os.Args[1:])
+	if err != nil {
+		fmt.Fprintln(os.Stderr, "yembra:", err)
+		os.Exit(exitUsage)
+	}
+	if err := ctx.Run(); err != nil {
+		fmt.Fprintln(os.Stderr, "yembra:", err)
+		os.Exit(exitFailed)
+	}
+}
+
+// core loads the knowledge and builds what needs no store.
+func core() (*server.Kitchen, error) {
+	shipped := knowledge.Shipped()
+	l, err := larder.Load(shipped)
+	if err != nil {
+		return nil, err
+	}
+	k := server.Core(l)
+	k.Version = version
+	if k.Knowledge, err = shipped.Version(); err != nil {
+		return nil, err
+	}
+	return k, nil
+}
+
+func (s serveCommand) Run() error {
+	folder := s.Data
+	if folder == "" {
+		base, err := os.UserConfigDir()
+		if err != nil {
+			return fmt.Errorf("find the data folder (name one with --data): %w", err)
+		}
+		folder = filepath.Join(base, "yembra")
+	}
+	return serve(s.Addr, folder, false)
+}
+
+func (d demoCommand) Run() error {
+	folder := d.Data
+	if folder == "" {
+		made, err := os.MkdirTemp("", "yembra-demo-")
+		if err != nil {
+			return fmt.Errorf("make a folder for the demo: %w", err)
+		}
+		defer os.RemoveAll(made)
+		folder = made
+	}
+	return serve(d.Addr, folder, true)
+}
+
+// serve opens the kitchen and serves it until it is told to stop.
+func serve(addr, folder string, fresh bool) error {
+	if err := loopback(addr); err != nil {
+		return err
+	}
+	k, err := core()
+	if err != nil {
+		return err
+	}
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
+	if fresh {
+		if err := store.Clear(folder); err != nil {
+			return err
+		}
+	}
+	if k.Store, err = store.Open(ctx, folder, time.Now); err != nil {
+		return err
+	}
+	if fresh {
+		if err := layOut(ctx, k); err != nil {
+			return errors.Join(err, k.Store.Close())
+		}
+	}
+	files, err := ui.Files()
+	if err != nil {
+		return errors.Join(err, k.Store.Close())
+	}
+	app := server.New(k, server.Pages{Files: files})
+	fmt.Printf("Yembra %s serves the kitchen at http://%s (stop with Ctrl+C)\n", version, addr)
+	err = app.Listen(addr, fiber.ListenConfig{DisableStartupMessage: true, GracefulContext: ctx, ShutdownTimeout: 4 * time.Second})
+	return errors.Join(err, k.Store.Close())
+}
+
+// loopback refuses addresses that other machines could reach.
+func loopback(addr string) error {
+	host, _, err := net.SplitHostPort(addr)
+	if err != nil {
+		return fmt.Errorf("the address %q is not HOST:PORT: %w", addr, err)
+	}
+	if ip := net.ParseIP(host); host != "localhost" && (ip == nil || !ip.IsLoopback()) {
+		return fmt.Errorf("the address %q could be reached from other machines; this version serves only its own (127.0.0.1 or localhost)", addr)
+	}
+	return nil
+}
+
+// layOut fills the demo kitchen.
+func layOut(ctx context.Context, k *server.Kitchen) error {
+	recipes, err := demo.Recipes()
+	if err != nil {
+		return err
+	}
+	for _, r := range recipes {
+		d, err := k.Read(server.ReadRequest{Text: &r.Text, Measures: measure.Metric})
+		if err != nil {
+			return fmt.Errorf("read the demo's %s: %w", r.Key, err)
+		}
+		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: r.Pins, Swaps: map[string]string{}, Boosters: []swap.Dose{}, LivesFrom: r.Lives}
+		if r.Proposed {
+			if dec, err = k.Book.Propose(d, dec.HouseRules, r.Pins, swap.Closest); err != nil {
+				return fmt.Errorf("adapt the demo's %s: %w", r.Key, err)
+			}
+			dec.LivesFrom = r.Lives
+		}
+		if _, err := k.Store.Create(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec}); err != nil {
+			return fmt.Errorf("lay out the demo's %s: %w", r.Key, err)
+		}
+	}
+	return nil
+}
+
+func input(file string) ([]byte, error) {
+	var data []byte
+	var err error
+	if file == "-" {
+		data, err = io.ReadAll(io.LimitReader(os.Stdin, server.BodyLimit+1))
+	} else {
+		data, err = os.ReadFile(file)
+	}
+	if err != nil {
+		return nil, fmt.Errorf("read the input: %w", err)
+	}
+	if len(data) > server.BodyLimit {
+		return nil, fmt.Errorf("the input holds more than %d bytes", server.BodyLimit)
+	}
+	return data, nil
+}
+
+func printJSON(v any) error {
+	e := json.NewEncoder(os.Stdout)
+	e.SetIndent("", "  ")
+	e.SetEscapeHTML(false)
+	return e.Encode(v)
+}
+
+func (r readCommand) Run() error {
+	k, err := core()
+	if err != nil {
+		return err
+	}
+	data, err := input(r.File)
+	if err != nil {
+		return err
+	}
+	text := string(data)
+	d, err := k.Read(server.ReadRequest{Text: &text, Measures: measure.System(r.Measures)})
+	if err != nil {
+		return err
+	}
+	return printJSON(d)
+}
+
+func (a adaptCommand) Run() error {
+	k, err := core()
+	if err != nil {
+		return err
+	}
+	data, err := input(a.File)
+	if err != nil {
+		return err
+	}
+	var req server.AdaptRequest
+	if err := server.DecodeStrict(data, &req); err != nil {
+		return err
+	}
+	answer, err := k.Adapt(req)
+	if err != nil {
+		return err
+	}
+	return printJSON(answer)
+}

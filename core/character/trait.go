@@ -1,0 +1,153 @@
+// Package character works out what a dish lives from: how it tastes, smells,
+// feels and holds, from the amounts of its lines and the facts of the larder,
+// and how far an adaptation is from its original, in steps that can be noticed.
+package character
+
+import "math"
+
+// Family groups the traits by how they are perceived.
+type Family string
+
+// The families of traits.
+const (
+	Tasted    Family = "tasted"
+	Smelt     Family = "smelt"
+	Felt      Family = "felt"
+	Structure Family = "structure"
+)
+
+// Trait is one quality a dish can keep or lose.
+type Trait struct {
+	Name   string
+	Family Family
+	Unit   string
+	// Threshold holds for tasted traits, Noticed is the least value that is
+	// listed when neither dish reaches it.
+	Threshold Threshold
+	Noticed   float64
+}
+
+// Threshold holds the psychophysics of one tasted trait: the concentration at
+// which it is first detected and the Weber fraction, the relative difference
+// that is just noticeable. Both are orders of magnitude from the literature on
+// taste; see docs/model.md.
+type Threshold struct {
+	Detect float64
+	Weber  float64
+}
+
+// Steps returns how many just noticeable differences lie between original and
+// adaptation for one tasted trait: positive when the adaptation has more. Both
+// are concentrations in the trait's own unit, as eaten.
+func (t Threshold) Steps(original, adapted float64) float64 {
+	return math.Log((adapted+t.Detect)/(original+t.Detect)) / math.Log1p(t.Weber)
+}
+
+// The traits by name, in the order they are shown.
+const (
+	Savoury  = "savoury"
+	Salt     = "salt"
+	Richness = "richness"
+	Smoke    = "smoke"
+	Sea      = "sea"
+	Dairy    = "dairy"
+	Egg      = "egg"
+	Chew     = "chew"
+)
+
+// noticedRating is the rating below which a rated trait is not listed.
+const noticedRating = 0.5
+
+// Traits lists every trait the model computes.
+var Traits = []Trait{
+	{Name: Savoury, Family: Tasted, Unit: "g MSG eq/100 g", Threshold: Threshold{0.03, 0.21}, Noticed: 0.03},
+	{Name: Salt, Family: Tasted, Unit: "g NaCl/100 g", Threshold: Threshold{0.05, 0.15}, Noticed: 0.05},
+	{Name: Richness, Family: Tasted, Unit: "g fat/100 g", Threshold: Threshold{1.0, 0.25}, Noticed: 1},
+	{Name: Smoke, Family: Smelt, Unit: "0-10", Noticed: noticedRating},
+	{Name: Sea, Family: Smelt, Unit: "0-10", Noticed: noticedRating},
+	{Name: Dairy, Family: Smelt, Unit: "0-10", Noticed: noticedRating},
+	{Name: Egg, Family: Smelt, Unit: "0-10", Noticed: noticedRating},
+	{Name: Chew, Family: Felt, Unit: "0-10", Noticed: noticedRating},
+}
+
+// TraitNamed finds a trait; ok is false for an unknown name.
+func TraitNamed(name string) (Trait, bool) {
+	for _, t := range Traits {
+		if t.Name == name {
+			return t, true
+		}
+	}
+	return Trait{}, false
+}
+
+// Umami holds concentrations of the taste-active amino acids and
+// 5'-nucleotides, in g per 100 g.
+type Umami struct {
+	Glutamate, Aspartate float64
+	IMP, GMP, XMP, AMP   float64
+}
+
+// The relative strengths of the formula and its constant of synergy.
+const (
+	aspartateStrength = 0.077
+	gmpStrength       = 2.3
+	xmpStrength       = 0.61
+	ampStrength       = 0.18
+	synergy           = 1218.0
+)
+
+// EUC is the equivalent umami concentration: the grams of monosodium glutamate
+// per 100 g that would taste as savoury. Formula of Yamaguchi, Yoshikawa, Ikeda
+// and Ninomiya, Journal of Food Science (1971).
+func (u Umami) EUC() float64 {
+	amino := u.Glutamate + aspartateStrength*u.Aspartate
+	nucleotides := u.IMP + gmpStrength*u.GMP + xmpStrength*u.XMP + ampStrength*u.AMP
+	return amino + synergy*amino*nucleotides
+}
+
+// levelHalf is the savouriness at which taste has levelled off by half.
+const levelHalf = 10.0
+
+// Levelled bends an equivalent umami concentration the way taste levels off,
+// so that no swap chases a strength nobody can tell apart.
+func Levelled(euc float64) float64 { return levelHalf * euc / (levelHalf + euc) }
+
+// Rating turns a summed dose (1 = rated 5 of 10) into a rating that saturates
+// at 10.
+func Rating(dose float64) float64 { return 10 * dose / (1 + dose) }
+
+// Steps compares two values of the trait.
+func (t Trait) Steps(original, adapted float64) float64 {
+	switch {
+	case t.Name == Savoury:
+		return t.Threshold.Steps(Levelled(original), Levelled(adapted))
+	case t.Family == Tasted:
+		return t.Threshold.Steps(original, adapted)
+	}
+	return adapted - original
+}
+
+// Verdict says in a word how a trait came over.
+type Verdict string
+
+// The verdicts of the model.
+const (
+	Kept   Verdict = "kept"
+	Near   Verdict = "near"
+	Short  Verdict = "short"
+	Over   Verdict = "over"
+	Wanted Verdict = "wanted"
+)
+
+// Judge turns steps into a verdict: up to one step is kept, up to two near.
+func Judge(steps float64) Verdict {
+	switch {
+	case math.Abs(steps) <= 1:
+		return Kept
+	case math.Abs(steps) <= 2:
+		return Near
+	case steps < 0:
+		return Short
+	}
+	return Over
+}

@@ -1,0 +1,203 @@
+// Package larder knows the foods: what they are called, where they come from,
+// what is in them, how they weigh and how they taste; and the book of swaps
+// and boosters made from them. All of it is data handed in by a Source.
+package larder
+
+import (
+	"yembra/core/measure"
+)
+
+// Food is one thing a cook can buy or pick.
+type Food struct {
+	ID      string   `json:"id"`
+	Name    string   `json:"name"`
+	Aliases []string `json:"aliases"`
+	Aisle   string   `json:"aisle"`
+	Origin  Origin   `json:"origin"`
+	Animal  Animal   `json:"animal"`
+	Hidden  bool     `json:"hidden"`
+	Check   bool     `json:"checkLabel"`
+	Why     string   `json:"why"`
+	Grade   Grade    `json:"grade"`
+	// Kind says what part the food plays in a dish ("mince", "stock"), which
+	// is what swaps are looked up by.
+	Kind     string   `json:"kind"`
+	Allergen []string `json:"allergens"`
+	// Matter converts amounts of the food as bought.
+	Matter measure.Matter `json:"-"`
+	// Per100 is what 100 g of the food as bought hold.
+	Per100 Composition `json:"per100"`
+	// Taste holds the free taste-active substances, g per 100 g.
+	Taste Taste `json:"taste"`
+	// Forms are the ways the food is used, by name; "raw" stands for as bought.
+	Forms map[string]Form `json:"forms"`
+	// Aromas are the rated traits the food carries in any form.
+	Aromas []Aroma `json:"aromas"`
+	// Roles are structural capacities per gram: see Role.
+	Roles []Role `json:"roles"`
+}
+
+// Origin is where matter comes from.
+type Origin string
+
+// The origins of the contract.
+const (
+	FromAnimal  Origin = "animal"
+	FromPlant   Origin = "plant"
+	FromFungus  Origin = "fungus"
+	FromMineral Origin = "mineral"
+	Mixed       Origin = "mixed"
+	Unknown     Origin = "unknown"
+)
+
+// Animal is the class of animal matter, empty for none.
+type Animal string
+
+// The animal classes of the contract.
+const (
+	Meat      Animal = "meat"
+	Poultry   Animal = "poultry"
+	Fish      Animal = "fish"
+	Shellfish Animal = "shellfish"
+	Dairy     Animal = "dairy"
+	Egg       Animal = "egg"
+	Honey     Animal = "honey"
+	Gelatine  Animal = "gelatine"
+	Fat       Animal = "fat"
+	Insect    Animal = "insect"
+)
+
+// Grade says how far a food stands from whole.
+type Grade string
+
+// The grades, from whole outwards.
+const (
+	Whole    Grade = "whole"    // as grown, dried, milled whole
+	Plain    Grade = "plain"    // plainly processed: tofu, tinned pulses, miso, vinegar
+	Refined  Grade = "refined"  // oil, white flour, sugar, isolated starch
+	Analogue Grade = "analogue" // ready-made stand-in
+)
+
+// Steps counts the grades away from whole: 0 to 3.
+func (g Grade) Steps() int {
+	switch g {
+	case Plain:
+		return 1
+	case Refined:
+		return 2
+	case Analogue:
+		return 3
+	}
+	return 0
+}
+
+// Figure is one value with where it comes from; a nil *Figure is a missing
+// one, which is never zero.
+type Figure = *float64
+
+// Composition holds grams (energy in kcal, minerals in mg, B12 in µg) per
+// 100 g of the food as bought.
+type Composition struct {
+	Energy    Figure `json:"energy" jsonschema:"nullable"`
+	Protein   Figure `json:"protein" jsonschema:"nullable"`
+	Fat       Figure `json:"fat" jsonschema:"nullable"`
+	Saturated Figure `json:"saturated" jsonschema:"nullable"`
+	Carbs     Figure `json:"carbohydrate" jsonschema:"nullable"`
+	Sugars    Figure `json:"sugars" jsonschema:"nullable"`
+	Fibre     Figure `json:"fibre" jsonschema:"nullable"`
+	Water     Figure `json:"water" jsonschema:"nullable"`
+	Sodium    Figure `json:"sodium" jsonschema:"nullable"`
+	Potassium Figure `json:"potassium" jsonschema:"nullable"`
+	Calcium   Figure `json:"calcium" jsonschema:"nullable"`
+	Iron      Figure `json:"iron" jsonschema:"nullable"`
+	Zinc      Figure `json:"zinc" jsonschema:"nullable"`
+	B12       Figure `json:"b12" jsonschema:"nullable"`
+	Source    string `json:"source"`
+	Estimate  bool   `json:"estimate"`
+}
+
+// Or returns the figure, or the given value when it is missing.
+func Or(f Figure, missing float64) float64 {
+	if f == nil {
+		return missing
+	}
+	return *f
+}
+
+// SaltPerSodium is grams of NaCl per gram of sodium.
+const SaltPerSodium = 2.54
+
+// Salt is grams of NaCl per 100 g; missing sodium counts as none.
+func (c Composition) Salt() float64 { return Or(c.Sodium, 0) / 1000 * SaltPerSodium }
+
+// Taste holds free amino acids and 5'-nucleotides, g per 100 g.
+type Taste struct {
+	Glutamate float64 `json:"glutamate"`
+	Aspartate float64 `json:"aspartate"`
+	IMP       float64 `json:"imp"`
+	GMP       float64 `json:"gmp"`
+	AMP       float64 `json:"amp"`
+	Source    string  `json:"source"`
+	Estimate  bool    `json:"estimate"`
+}
+
+// Form is a way a food is used: what is left of it and how its pieces feel.
+type Form struct {
+	Name string `json:"name"`
+	// Base is how many grams of the food as bought one gram of this form
+	// holds: 0.45 for cooked chickpeas, 1.1 for pressed tofu.
+	Base float64 `json:"base"`
+	// Yield is finished grams per gram of this form once its dish is cooked:
+	// 0.5 for mushrooms browned dry, 2.4 for dry lentils simmered.
+	Yield float64 `json:"yield"`
+	// Density in g/ml, 0 when as the food's own.
+	Density float64 `json:"density"`
+	// Feel rates the pieces 0-10 by felt trait (chew, flake, crumble, crisp,
+	// juicy, melt); nil when the form leaves nothing to bite on.
+	Feel     map[string]float64 `json:"feel" jsonschema:"nullable"`
+	Source   string             `json:"source"`
+	Estimate bool               `json:"estimate"`
+}
+
+// Aroma is one rated trait with its dose for clear: the grams per 100 g of
+// finished component at which a panel would rate it 5 of 10.
+type Aroma struct {
+	Trait    string  `json:"trait"`
+	Form     string  `json:"form"`
+	Dose     float64 `json:"dose"`
+	Source   string  `json:"source"`
+	Estimate bool    `json:"estimate"`
+}
+
+// Role is a structural capacity: one gram of the food binds, sets or thickens
+// PerGram of the unit that Kind is counted in (see the model's document).
+type Role struct {
+	Kind     string  `json:"kind"`
+	PerGram  float64 `json:"perGram"`
+	Form     string  `json:"form"`
+	Source   string  `json:"source"`
+	Estimate bool    `json:"estimate"`
+}
+
+// RawForm is the name of a food's form as bought.
+const RawForm = "raw"
+
+// FormNamed returns a form of the food; an unknown name gives the raw form.
+func (f *Food) FormNamed(name string) Form {
+	if form, ok := f.Forms[name]; ok {
+		return form
+	}
+	if form, ok := f.Forms[RawForm]; ok {
+		return form
+	}
+	return Form{Name: RawForm, Base: 1, Yield: 1}
+}
+
+// MatterOf returns what is needed to convert amounts of the food in a form.
+func (f *Food) MatterOf(form string) measure.Matter {
+	m := f.Matter
+	if fm, ok := f.Forms[form]; ok && fm.Density > 0 {
+		m.Density, m.Source, m.Estimate = fm.Density, fm.Source, fm.Estimate
+	}
+	return m
+}

@@ -1,0 +1,149 @@
+package larder
+
+import "fmt"
+
+// Swap is one way to carry over an ingredient: a list of real foods in real
+// amounts. What it does to the dish is computed, never written here.
+type Swap struct {
+	ID   string `json:"id" yaml:"id"`
+	Name string `json:"name" yaml:"name"`
+	// Short is how steps refer to it: "the lentil mince".
+	Short string `json:"short" yaml:"short"`
+	// Serves lists the kinds of food it can stand in for.
+	Serves []string `json:"serves" yaml:"serves"`
+	// Uses narrows it to what the ingredient does; empty means any use.
+	Uses []string `json:"uses" yaml:"uses"`
+	// Per says what the formula's grams are for: 100 g of the replaced food
+	// ("100 g"), one egg, yolk or white ("egg"), or a litre ("litre").
+	Per string `json:"per" yaml:"per"`
+	// Formula holds what goes in; empty means the line is left out.
+	Formula []Part `json:"formula" yaml:"formula"`
+	// Prepare lists what is done before the swap goes into the dish.
+	Prepare []Preparation `json:"prepare" yaml:"prepare"`
+	// Cook says how the original's own steps change.
+	Cook     string   `json:"cook" yaml:"cook"`
+	Why      string   `json:"why" yaml:"why"`
+	Limits   string   `json:"limits" yaml:"limits"`
+	Cautions []string `json:"cautions" yaml:"cautions"`
+	Ahead    string   `json:"ahead" yaml:"ahead"`
+	Source   string   `json:"source" yaml:"source"`
+}
+
+// Part is one food of a formula.
+type Part struct {
+	Food        string  `json:"food" yaml:"food"`
+	Form        string  `json:"form" yaml:"form"`
+	Grams       float64 `json:"grams" yaml:"grams"`
+	Preparation string  `json:"preparation" yaml:"preparation"`
+}
+
+// Preparation is one thing done to a swap beforehand. Hands and Wait are
+// minutes of work and of waiting.
+type Preparation struct {
+	Text  string   `json:"text" yaml:"text"`
+	Hands float64  `json:"hands" yaml:"hands"`
+	Wait  float64  `json:"wait" yaml:"wait"`
+	Cue   string   `json:"cue" yaml:"cue"`
+	Kit   []string `json:"kit" yaml:"kit"`
+}
+
+// What a swap's formula is counted by.
+const (
+	PerHundred = "100 g"
+	PerEgg     = "egg"
+	PerLitre   = "litre"
+)
+
+// GramsPer is how many grams of the replaced food one formula stands for.
+func (s *Swap) GramsPer() float64 {
+	switch s.Per {
+	case PerEgg:
+		return 50 // one large egg without shell
+	case PerLitre:
+		return 1000
+	}
+	return 100
+}
+
+// Minutes sums the hands-on and waiting time of the preparation.
+func (s *Swap) Minutes() (hands, wait float64) {
+	for _, p := range s.Prepare {
+		hands += p.Hands
+		wait += p.Wait
+	}
+	return hands, wait
+}
+
+// Booster is a food form that may be added in small doses to close a trait.
+type Booster struct {
+	Food   string   `json:"food" yaml:"food"`
+	Form   string   `json:"form" yaml:"form"`
+	Traits []string `json:"traits" yaml:"traits"`
+	// Most is the greatest dose in grams per 100 g of the finished dish.
+	Most float64 `json:"most" yaml:"most"`
+	// Step is one kitchen dose in grams (a quarter teaspoon, a sheet).
+	Step   float64 `json:"step" yaml:"step"`
+	When   string  `json:"when" yaml:"when"`
+	Source string  `json:"source" yaml:"source"`
+}
+
+func (l *Larder) loadSwaps(src Source) error {
+	files, err := src.List("swaps")
+	if err != nil {
+		return err
+	}
+	for _, file := range files {
+		var page []*Swap
+		if err := src.Decode("swaps/"+file, &page); err != nil {
+			return fmt.Errorf("swaps/%s: %w", file, err)
+		}
+		for _, s := range page {
+			if s.Per == "" {
+				s.Per = PerHundred
+			}
+			s.Uses, s.Cautions = orEmpty(s.Uses), orEmpty(s.Cautions)
+			for i := range s.Formula {
+				if s.Formula[i].Form == "" {
+					s.Formula[i].Form = RawForm
+				}
+			}
+		}
+		l.swaps = append(l.swaps, page...)
+	}
+	if err := src.Decode("boosters.yaml", &l.boosters); err != nil {
+		return err
+	}
+	for _, b := range l.boosters {
+		if b.Form == "" {
+			b.Form = RawForm
+		}
+	}
+	return nil
+}
+
+func orEmpty(list []string) []string {
+	if list == nil {
+		return []string{}
+	}
+	return list
+}
+
+// SwapNamed returns a swap by id, nil when there is none.
+func (l *Larder) SwapNamed(id string) *Swap {
+	for _, s := range l.swaps {
+		if s.ID == id {
+			return s
+		}
+	}
+	return nil
+}
+
+// BoosterNamed returns the booster of a food, nil when there is none.
+func (l *Larder) BoosterNamed(food string) *Booster {
+	for _, b := range l.boosters {
+		if b.Food == food {
+			return b
+		}
+	}
+	return nil
+}

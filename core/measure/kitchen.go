@@ -1,0 +1,169 @@
+package measure
+
+import (
+	"fmt"
+	"math"
+	"strings"
+)
+
+// Care says how strictly an amount may be rounded.
+type Care int
+
+// Loose amounts may move freely to the next real measure. Fine ones (spice,
+// salt, leavening, setting agents) never move by more than MaxFineError.
+const (
+	Loose Care = iota
+	Fine
+)
+
+// MaxFineError is the most that rounding may move a fine amount: 10 %.
+const MaxFineError = 0.10
+
+// ThinSpace stands between a figure and its unit wherever amounts are shown.
+const ThinSpace = " "
+
+// cupFractions and spoonFractions are the measures found in kitchens.
+var (
+	cupFractions   = []float64{0, 1.0 / 8, 1.0 / 4, 1.0 / 3, 1.0 / 2, 2.0 / 3, 3.0 / 4, 1}
+	spoonFractions = []float64{0, 1.0 / 8, 1.0 / 4, 1.0 / 2, 3.0 / 4, 1}
+	tbspFractions  = []float64{0, 1.0 / 2, 1}
+)
+
+var glyphs = []struct {
+	value float64
+	glyph string
+}{
+	{1.0 / 8, "⅛"}, {1.0 / 4, "¼"}, {1.0 / 3, "⅓"}, {1.0 / 2, "½"}, {2.0 / 3, "⅔"}, {3.0 / 4, "¾"},
+}
+
+// readingError is how near a whole multiple of 5 g counts as one.
+const readingError = 0.001
+
+// RoundGrams rounds to 1 g under 10, 5 g under 250 and 10 g above, leaving
+// whole multiples of 5 alone; a fine amount falls back to ever smaller steps until it moves by at most 10 %.
+func RoundGrams(g float64, care Care) float64 {
+	step := 10.0
+	switch {
+	case g < 1:
+		step = 0.1
+	case g < 10:
+		step = 1
+	case g < 250, math.Abs(g-math.Round(g/5)*5) < readingError*g:
+		step = 5 // a whole multiple of 5 is a reading already and stays
+	}
+	for {
+		r := math.Round(g/step) * step
+		if care == Loose && r > 0 || g <= 0 || math.Abs(r-g) <= MaxFineError*g {
+			return math.Round(r*1000) / 1000
+		}
+		if step /= 2; step < 0.01 {
+			return math.Round(g*1000) / 1000
+		}
+	}
+}
+
+// ShowGrams writes grams (kilograms from 1000 up) as a kitchen would.
+func ShowGrams(s Span, care Care) string {
+	lo, hi := RoundGrams(s.Low, care), RoundGrams(s.High, care)
+	unit := "g"
+	if hi >= 1000 {
+		lo, hi, unit = lo/1000, hi/1000, "kg"
+	}
+	if lo == hi {
+		return trim(lo) + ThinSpace + unit
+	}
+	return trim(lo) + "-" + trim(hi) + ThinSpace + unit
+}
+
+// ShowMillilitres writes a volume by spoons and cups of the system: teaspoons
+// up to a tablespoon, tablespoons up to a quarter cup, cups above. A fine
+// amount that no real measure meets within 10 % is given in ml instead.
+func ShowMillilitres(ml float64, sys System, care Care) string {
+	tsp, tbsp, cup := MillilitresOf(Teaspoon, sys), MillilitresOf(Tablespoon, sys), MillilitresOf(Cup, sys)
+	type choice struct {
+		unit      string
+		size      float64
+		fractions []float64
+	}
+	choices := []choice{{"cup", cup, cupFractions}, {"tbsp", tbsp, tbspFractions}, {"tsp", tsp, spoonFractions}}
+	switch {
+	case ml < tbsp*0.95:
+		choices = choices[2:]
+	case ml < cup*0.24:
+		choices = choices[1:]
+	}
+	for _, c := range choices {
+		v := nearest(ml/c.size, c.fractions)
+		if v > 0 && (care == Loose || math.Abs(v*c.size-ml) <= MaxFineError*ml) {
+			return Figure(v) + ThinSpace + plural(c.unit, v)
+		}
+	}
+	if care == Loose && ml > 0 {
+		return "a pinch"
+	}
+	return trim(math.Round(ml*10)/10) + ThinSpace + "ml"
+}
+
+func plural(unit string, v float64) string {
+	if unit == "cup" && v > 1 {
+		return "cups"
+	}
+	return unit
+}
+
+func nearest(v float64, fractions []float64) float64 {
+	whole := math.Floor(v)
+	best, gap := whole, math.Inf(1)
+	for _, f := range fractions {
+		if d := math.Abs(whole + f - v); d < gap {
+			best, gap = whole+f, d
+		}
+	}
+	return best
+}
+
+// Figure writes a number with a real fraction sign where one fits, else with
+// at most two decimals.
+func Figure(v float64) string {
+	whole, rest := math.Modf(v)
+	for _, g := range glyphs {
+		if math.Abs(rest-g.value) < 0.012 {
+			if whole == 0 {
+				return g.glyph
+			}
+			return fmt.Sprintf("%g%s", whole, g.glyph)
+		}
+	}
+	return fmt.Sprintf("%g", math.Round(v*100)/100)
+}
+
+// String writes the amount as a recipe would: "1½-2 cup", "3 clove", "2".
+func (a Amount) String() string {
+	var b strings.Builder
+	b.WriteString(Figure(a.Low))
+	if a.High != a.Low {
+		b.WriteString("-" + Figure(a.High))
+	}
+	if a.Unit != Piece && a.Unit != "" {
+		b.WriteString(ThinSpace + strings.ReplaceAll(string(a.Unit), "-", " "))
+	}
+	return b.String()
+}
+
+// Scaling exponents, by what a line does in the dish: above a factor of
+// ScalingKnee hot spice and strong aromatics follow k^0.85 and chemical
+// raising k^0.9; everything else follows k.
+const (
+	ScalingKnee     = 2.0
+	SpiceExponent   = 0.85
+	RaisingExponent = 0.90
+)
+
+// Scale returns the factor by which an amount grows when the dish grows by k
+// and the line scales with the given exponent above the knee.
+func Scale(k, exponent float64) float64 {
+	if k <= ScalingKnee {
+		return k
+	}
+	return ScalingKnee * math.Pow(k/ScalingKnee, exponent)
+}

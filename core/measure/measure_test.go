@@ -1,0 +1,146 @@
+package measure_test
+
+import (
+	"errors"
+	"fmt"
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+)
+
+var flour = measure.Matter{Density: 125 / 236.588, Source: "test"}
+var onion = measure.Matter{Pieces: map[string]measure.Span{"small": {70, 70}, "medium": {110, 150}, "large": {200, 220}}}
+
+func ExampleGrams() {
+	g, basis, _ := measure.Grams(measure.Amount{Low: 2, High: 3, Unit: measure.Cup}, "", flour, measure.US)
+	fmt.Println(measure.ShowGrams(g, measure.Loose), "by", basis.Text)
+	// Output: 250-375 g by 1 cup = 236.588 ml, 0.528 g/ml
+}
+
+func TestGramsByDimension(t *testing.T) {
+	for _, c := range []struct {
+		name      string
+		amount    measure.Amount
+		size      string
+		matter    measure.Matter
+		system    measure.System
+		low, high float64
+	}{
+		{"mass needs nothing", measure.Amount{Low: 1.5, High: 1.5, Unit: measure.Pound}, "", measure.Matter{}, measure.US, 680.388, 680.388},
+		{"US cup", measure.Amount{Low: 1, High: 1, Unit: measure.Cup}, "", flour, measure.US, 125, 125},
+		{"metric cup is larger", measure.Amount{Low: 1, High: 1, Unit: measure.Cup}, "", flour, measure.Metric, 132.086, 132.086},
+		{"Australian spoon is 20 ml", measure.Amount{Low: 1, High: 1, Unit: measure.Tablespoon}, "", measure.Matter{Density: 1}, measure.Australian, 20, 20},
+		{"imperial pint", measure.Amount{Low: 1, High: 1, Unit: measure.Pint}, "", measure.Matter{Density: 1}, measure.Imperial, 568.261, 568.261},
+		{"bare piece is medium", measure.Amount{Low: 2, High: 2, Unit: measure.Piece}, "", onion, measure.US, 220, 300},
+		{"size wins", measure.Amount{Low: 1, High: 1, Unit: measure.Piece}, "large", onion, measure.US, 200, 220},
+		{"size of a single known weight", measure.Amount{Low: 1, High: 1, Unit: measure.Piece}, "small", measure.Matter{Pieces: map[string]measure.Span{"piece": {100, 100}}}, measure.US, 70, 70},
+	} {
+		t.Run(c.name, func(t *testing.T) {
+			g, _, err := measure.Grams(c.amount, c.size, c.matter, c.system)
+			require.NoError(t, err)
+			require.InDelta(t, c.low, g.Low, 0.01)
+			require.InDelta(t, c.high, g.High, 0.01)
+		})
+	}
+}
+
+func TestGramsSaysWhatIsMissing(t *testing.T) {
+	for _, unit := range []measure.Unit{measure.Cup, measure.Piece, measure.Bunch, "firkin"} {
+		_, _, err := measure.Grams(measure.Amount{Low: 1, High: 1, Unit: unit}, "", measure.Matter{}, measure.US)
+		require.ErrorIs(t, err, measure.ErrUnknown, unit)
+	}
+}
+
+func TestUsualWeightsAreMarkedEstimate(t *testing.T) {
+	g, basis, err := measure.Grams(measure.Amount{Low: 1, High: 1, Unit: measure.Handful}, "", measure.Matter{}, measure.US)
+	require.NoError(t, err)
+	require.Equal(t, 30.0, g.Low)
+	require.True(t, basis.Estimate)
+}
+
+func TestConvert(t *testing.T) {
+	a, _, err := measure.Convert(measure.Amount{Low: 1, High: 2, Unit: measure.Cup}, "", measure.Matter{}, measure.Millilitre, measure.US)
+	require.NoError(t, err, "volume to volume needs no density")
+	require.InDelta(t, 236.588, a.Low, 0.001)
+
+	a, _, err = measure.Convert(measure.Amount{Low: 250, High: 250, Unit: measure.Gram}, "", flour, measure.Cup, measure.US)
+	require.NoError(t, err)
+	require.InDelta(t, 2, a.Low, 0.001)
+
+	a, _, err = measure.Convert(measure.Amount{Low: 260, High: 260, Unit: measure.Gram}, "", onion, measure.Piece, measure.US)
+	require.NoError(t, err)
+	require.InDelta(t, 2, a.Low, 0.001)
+
+	_, _, err = measure.Convert(measure.Amount{Low: 1, High: 1, Unit: measure.Cup}, "", measure.Matter{}, measure.Gram, measure.US)
+	require.True(t, errors.Is(err, measure.ErrUnknown))
+}
+
+func TestParseUnit(t *testing.T) {
+	for word, want := range map[string]measure.Unit{
+		"Tbsp.": measure.Tablespoon, "tablespoons": measure.Tablespoon, "T": measure.Tablespoon, "t": measure.Teaspoon,
+		"ounces": measure.Ounce, "lbs.": measure.Pound, "litres": measure.Litre, "pinches": measure.Pinch,
+		"bunches": measure.Bunch, "leaves": measure.Leaf, "tins": measure.Can, "rashers": measure.Slice, "cups": measure.Cup,
+	} {
+		got, ok := measure.ParseUnit(word)
+		require.True(t, ok, word)
+		require.Equal(t, want, got, word)
+	}
+	for _, word := range []string{"", "onion", "s", "gas"} {
+		_, ok := measure.ParseUnit(word)
+		require.False(t, ok, word)
+	}
+}
+
+func TestFineAmountsNeverMoveByMoreThanTenPercent(t *testing.T) {
+	for g := 0.11; g < 400; g *= 1.013 {
+		require.LessOrEqual(t, math.Abs(measure.RoundGrams(g, measure.Fine)-g), measure.MaxFineError*g+1e-9, "%v g", g)
+	}
+	require.Equal(t, 125.0, measure.RoundGrams(127, measure.Loose))
+	require.Equal(t, 360.0, measure.RoundGrams(356, measure.Loose))
+	require.Equal(t, 4.0, measure.RoundGrams(4.3, measure.Loose))
+	require.Equal(t, 1.5, measure.RoundGrams(1.4, measure.Fine), "1 g would move it by more than 10 %")
+}
+
+func TestShowMillilitres(t *testing.T) {
+	for _, c := range []struct {
+		ml   float64
+		sys  measure.System
+		care measure.Care
+		want string
+	}{
+		{236.588, measure.US, measure.Loose, "1 cup"},
+		{177, measure.US, measure.Loose, "¾ cup"},
+		{591, measure.US, measure.Loose, "2½ cups"},
+		{15, measure.Metric, measure.Loose, "1 tbsp"},
+		{30, measure.Australian, measure.Loose, "1½ tbsp"},
+		{1.23, measure.US, measure.Fine, "¼ tsp"},
+		{0.9, measure.US, measure.Fine, "0.9 ml"},
+		{0.1, measure.US, measure.Loose, "a pinch"},
+	} {
+		require.Equal(t, c.want, measure.ShowMillilitres(c.ml, c.sys, c.care))
+	}
+}
+
+func TestAmountString(t *testing.T) {
+	require.Equal(t, "1½ cup", measure.Amount{Low: 1.5, High: 1.5, Unit: measure.Cup}.String())
+	require.Equal(t, "2-3", measure.Amount{Low: 2, High: 3, Unit: measure.Piece}.String())
+	require.Equal(t, "8 fl oz", measure.Amount{Low: 8, High: 8, Unit: measure.FluidOunce}.String())
+}
+
+func TestHeat(t *testing.T) {
+	require.InDelta(t, 176.67, measure.CelsiusFromFahrenheit(350), 0.01)
+	require.Equal(t, 355.0, measure.FahrenheitFromCelsius(180))
+	c, ok := measure.CelsiusFromGasMark(4)
+	require.True(t, ok)
+	require.Equal(t, 180.0, c)
+	_, ok = measure.CelsiusFromGasMark(11)
+	require.False(t, ok)
+}
+
+func TestScale(t *testing.T) {
+	require.Equal(t, 1.5, measure.Scale(1.5, measure.SpiceExponent))
+	require.InDelta(t, 2*math.Pow(2, 0.85), measure.Scale(4, measure.SpiceExponent), 1e-9)
+}

@@ -1,0 +1,503 @@
+package recipe
+
+import (
+	"regexp"
+	"strings"
+	"unicode"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+)
+
+// Layout finds the parts of a recipe in plain text: its name, for how many it
+// is, the named parts with their ingredient lines, and the method. Text around
+// the recipe (a memoir before, notes after) is left out.
+func (r *Reader) Layout(text string) Source {
+	l := layout{reader: r}
+	blocks := paragraphs(text)
+	for i, b := range blocks {
+		b.leads = i+1 < len(blocks) && l.leads(b, blocks[i+1])
+		l.block(b)
+	}
+	return l.finish()
+}
+
+// block is one line of the text after unwrapping, with what its look says.
+type block struct {
+	text     string
+	bullet   bool
+	numbered bool
+	heading  bool // marked as one by #, underline, bold or a final colon
+	blank    bool // a blank line stood before it
+	leads    bool // stands alone above a list, as the name of a part does
+}
+
+type mode int
+
+const (
+	before mode = iota // nothing of the recipe yet
+	listing
+	method
+	after // notes; nothing counts until the next heading
+)
+
+type layout struct {
+	reader  *Reader
+	source  Source
+	mode    mode
+	waiting []block // blocks before the first heading, to find the name in
+	current *Section
+	// methodNamed tells that a heading opened the method.
+	methodNamed bool
+}
+
+var (
+	numberedLine = regexp.MustCompile(`^(?:step\s*)?(\d{1,2})\s*[.):]\s+`)
+	stepWord     = regexp.MustCompile(`(?i)^step\s*\d{1,2}\s*[.):\-–]*\s*`)
+	servesLine   = regexp.MustCompile(`(?i)\b(?:serves|servings?|serving size|yields?|makes|feeds|portions?|for)\b[^\d]{0,14}(\d+|two|three|four|five|six|eight|ten|twelve)`)
+	servesAfter  = regexp.MustCompile(`(?i)^\W*(\d+)\s*(?:-|–|to)?\s*(\d+)?\s*(?:servings?|portions?|people|persons?)\b`)
+)
+
+var ingredientHeads = []string{"ingredients", "ingredient list", "you will need", "you'll need", "what you need", "shopping list", "what you'll need", "for this you need", "what goes in", "you need", "things you need"}
+var methodHeads = []string{"method", "directions", "instructions", "preparation", "steps", "procedure", "how to make it", "to make", "what to do", "how to make", "how to cook", "cooking", "cooking method", "cooking instructions", "making it", "prep", "the method", "the cooking", "how to do it", "to cook", "let's cook", "process", "how it goes", "cooking directions", "how we make it"}
+var afterHeads = []string{"notes", "note", "tips", "tip", "nutrition", "nutritional information", "storage", "variations", "comments", "cook's notes", "cook's note", "recipe notes", "nutrition facts", "nutrition information", "to store", "equipment", "about this recipe", "faq", "make ahead", "serving suggestions", "you may also like", "chef's notes", "cook's tip", "cook's tips", "leftovers", "background", "story", "the story", "history", "source", "per serving", "did you make this", "share this", "related recipes"}
+
+func isOneOf(text string, heads []string) bool {
+	t := strings.ToLower(strings.Trim(text, " :.*#_-–—="))
+	for _, h := range heads {
+		if t == h || strings.HasPrefix(t, h+" (") || strings.HasPrefix(t, h+" for ") && len(t) < 60 || strings.HasPrefix(t, h+":") {
+			return true
+		}
+	}
+	return false
+}
+
+// paragraphs splits text into lines and joins hard-wrapped ones again.
+func paragraphs(text string) []block {
+	text = strings.ReplaceAll(text, "\r\n", "\n")
+	text = strings.ReplaceAll(text, "\r", "\n")
+	text = strings.ReplaceAll(text, "\u2028", "\n")
+	lines := strings.Split(text, "\n")
+	width := wrapWidth(lines)
+	var blocks []block
+	blank := true
+	for i := 0; i < len(lines); i++ {
+		raw := strings.TrimRightFunc(lines[i], unicode.IsSpace)
+		line := strings.TrimSpace(raw)
+		if line == "" {
+			blank = true
+			continue
+		}
+		if strings.Trim(line, "=-_*~ ") == "" {
+			if len(blocks) > 0 && !blank && (line[0] == '=' || line[0] == '-') {
+				blocks[len(blocks)-1].heading = true
+			}
+			continue
+		}
+		b := look(line)
+		b.blank = blank
+		// A line that is as wide as the widest ones and goes on in lower case
+		// was wrapped by the writer's editor.
+		for width > 0 && len([]rune(raw)) > width-18 && i+1 < len(lines) {
+			next := strings.TrimSpace(lines[i+1])
+			if next == "" || b.heading || !continues(next) {
+				break
+			}
+			b.text += " " + next
+			i++
+			raw = lines[i]
+		}
+		blocks = append(blocks, b)
+		blank = false
+	}
+	return blocks
+}
+
+// wrapWidth guesses the column at which a text was wrapped by hand, 0 when it
+// was not: several lines of nearly the same greatest length.
+func wrapWidth(lines []string) int {
+	longest := 0
+	for _, l := range lines {
+		longest = max(longest, len([]rune(l)))
+	}
+	if longest < 40 || longest > 100 {
+		return 0
+	}
+	near := 0
+	for _, l := range lines {
+		if len([]rune(l)) > longest-14 {
+			near++
+		}
+	}
+	if near < 3 {
+		return 0
+	}
+	return longest
+}
+
+// continues tells whether a line reads on from the one before: it begins in
+// lower case or with a figure inside a sentence, and is no bullet or number.
+func continues(line string) bool {
+	if numberedLine.MatchString(line) || strings.ContainsRune(bullets, []rune(line)[0]) && !strings.HasPrefix(line, "+") {
+		return false
+	}
+	r := []rune(line)[0]
+	return !look(line).heading && (unicode.IsLower(r) || unicode.IsDigit(r) || unicode.IsUpper(r) || r == '(')
+}
+
+func look(line string) block {
+	b := block{}
+	if h := strings.TrimLeft(line, "#"); h != line {
+		b.heading = true
+		line = strings.TrimSpace(strings.TrimRight(h, "# "))
+	}
+	if strings.HasPrefix(line, "**") && strings.HasSuffix(strings.TrimRight(line, ": "), "**") && len(line) < 80 || strings.HasPrefix(line, "__") && strings.HasSuffix(line, "__") {
+		b.heading = true
+	}
+	line = strings.ReplaceAll(strings.ReplaceAll(line, "**", ""), "__", "")
+	if m := numberedLine.FindString(line); m != "" {
+		b.numbered = true
+		line = strings.TrimSpace(line[len(m):])
+	} else if stripped := stripBullet(line); stripped != line {
+		b.bullet = true
+		line = stripped
+	} else if m := stepWord.FindString(line); m != "" && len(m) < len(line) {
+		b.numbered = true
+		line = strings.TrimSpace(line[len(m):])
+	}
+	if strings.HasPrefix(line, "*") && strings.HasSuffix(line, "*") && len(line) > 2 {
+		line = strings.Trim(line, "*")
+	}
+	if strings.HasPrefix(line, "_") && strings.HasSuffix(line, "_") && len(line) > 2 {
+		line = strings.Trim(line, "_")
+	}
+	if strings.HasSuffix(line, ":") && len(line) < 70 {
+		b.heading = true
+	}
+	b.text = strings.TrimSpace(line)
+	return b
+}
+
+// leads tells whether a block reads as the name of the part listed below it: a
+// few words without an amount, set off by a blank line, right above an amount.
+func (l *layout) leads(b, next block) bool {
+	if !b.blank || next.blank || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
+		return false
+	}
+	if _, hasNumber := firstNumber(b.text); hasNumber || !unicode.IsUpper([]rune(b.text)[0]) {
+		return false
+	}
+	return l.quantityFirst(next.text) && !l.methodLike(next)
+}
+
+func (l *layout) section(name string) {
+	l.source.Sections = append(l.source.Sections, Section{Name: name})
+	l.current = &l.source.Sections[len(l.source.Sections)-1]
+}
+
+func (l *layout) block(b block) {
+	if b.text == "" {
+		return
+	}
+	switch {
+	case isOneOf(b.text, ingredientHeads) && len(b.text) < 70:
+		l.mode = listing
+		if name := partName(b.text); name != "" {
+			l.section(name)
+		}
+		l.inline(b, ingredientHeads)
+		return
+	case isOneOf(b.text, methodHeads) && (b.heading || len(b.text) < 24):
+		l.startMethod()
+		l.methodNamed = true
+		l.inline(b, methodHeads)
+		return
+	case isOneOf(b.text, afterHeads) && len(b.text) < 40 && (l.mode == method || b.heading):
+		if l.mode != before {
+			l.mode = after
+			return
+		}
+	}
+	if l.serves(b) {
+		return
+	}
+	switch l.mode {
+	case before:
+		l.beforeRecipe(b)
+	case listing:
+		l.inListing(b)
+	case method:
+		l.inMethod(b)
+	}
+}
+
+// inline takes text that stands on the line of its heading ("Method: Boil ...").
+func (l *layout) inline(b block, heads []string) {
+	_, rest, ok := strings.Cut(b.text, ":")
+	if rest = strings.TrimSpace(rest); ok && rest != "" && !isOneOf(rest, heads) {
+		l.block(block{text: rest})
+	}
+}
+
+// partName reads the part out of "Ingredients for the topping".
+func partName(text string) string {
+	lower := strings.ToLower(text)
+	if i := strings.Index(lower, " for the "); i > 0 {
+		return capital(strings.Trim(text[i+len(" for the "):], " :.*"))
+	}
+	return ""
+}
+
+func (l *layout) serves(b block) bool {
+	if len(b.text) > 60 || b.bullet || b.numbered && l.mode == method {
+		return false
+	}
+	if servesAfter.MatchString(b.text) || servesLine.MatchString(b.text) && l.mode != method && !strings.HasPrefix(strings.ToLower(b.text), "for the ") {
+		lower := strings.ToLower(b.text)
+		if strings.HasPrefix(lower, "for ") && !strings.HasSuffix(strings.TrimRight(lower, ":. "), "people") && !servesOnly(lower) {
+			return false
+		}
+		if l.source.Yield == "" {
+			l.source.Yield = b.text
+		}
+		return true
+	}
+	return false
+}
+
+// servesOnly tells whether "for 4" is all there is.
+func servesOnly(lower string) bool {
+	rest := strings.Trim(strings.TrimPrefix(lower, "for "), " .:0123456789-–")
+	return rest == "" || rest == "persons" || rest == "to"
+}
+
+// beforeRecipe waits for the list to begin: two lines in a row that look like
+// ingredients, or one under a part heading.
+func (l *layout) beforeRecipe(b block) {
+	l.waiting = append(l.waiting, b)
+	n := len(l.waiting)
+	if n < 2 || !l.ingredientLike(b) || !l.ingredientLike(l.waiting[n-2]) {
+		return
+	}
+	first := n - 2
+	for first > 0 && l.ingredientLike(l.waiting[first-1]) && !l.waiting[first].blank {
+		first--
+	}
+	run := l.waiting[first:]
+	l.waiting = l.waiting[:first]
+	l.mode = listing
+	if first > 0 && l.partHeading(l.waiting[first-1]) && first > 1 {
+		l.section(partTitle(l.waiting[first-1].text))
+		l.waiting = l.waiting[:first-1]
+	}
+	for _, w := range run {
+		l.inListing(w)
+	}
+}
+
+func (l *layout) inListing(b block) {
+	switch {
+	case l.methodLike(b):
+		l.startMethod()
+		l.inMethod(b)
+	case l.partHeading(b):
+		l.section(partTitle(b.text))
+	default:
+		if l.current == nil {
+			l.section("")
+		}
+		l.current.Lines = append(l.current.Lines, b.text)
+	}
+}
+
+// startMethod turns to the steps. Where several parts were listed, steps are
+// gathered apart until a heading says whose they are.
+func (l *layout) startMethod() {
+	l.mode = method
+	if len(l.source.Sections) > 1 {
+		l.current = nil
+	}
+}
+
+// partHeading tells whether a block names a part of the dish.
+func (l *layout) partHeading(b block) bool {
+	text := strings.TrimRight(b.text, ": ")
+	lower := strings.ToLower(text)
+	if len(text) > 60 || text == "" {
+		return false
+	}
+	if b.leads {
+		return true
+	}
+	if b.heading {
+		_, hasNumber := firstNumber(text)
+		return !hasNumber || strings.HasPrefix(lower, "for ")
+	}
+	if strings.HasPrefix(lower, "for the ") || strings.HasPrefix(lower, "to make the ") || strings.HasPrefix(lower, "to serve") && len(lower) < 12 {
+		return len(strings.Fields(text)) <= 7 && !strings.Contains(text, ".")
+	}
+	upper := text == strings.ToUpper(text) && strings.ContainsFunc(text, unicode.IsUpper) && len(text) > 2
+	return upper && !b.bullet && !l.ingredientLike(b)
+}
+
+func partTitle(text string) string {
+	t := strings.Trim(text, " :*#_-–—=")
+	lower := strings.ToLower(t)
+	for _, p := range []string{"ingredients for the ", "for the ", "to make the ", "ingredients for ", "the ", "for "} {
+		if strings.HasPrefix(lower, p) {
+			t = t[len(p):]
+			break
+		}
+	}
+	if t == strings.ToUpper(t) {
+		t = strings.ToLower(t)
+	}
+	return capital(strings.TrimSpace(t))
+}
+
+func firstNumber(text string) (float64, bool) {
+	for _, t := range lex(text) {
+		if t.kind == numberToken {
+			return t.value, true
+		}
+	}
+	return 0, false
+}
+
+// methodLike tells whether a block is a step rather than an ingredient: long,
+// a sentence, beginning with a technique.
+func (l *layout) methodLike(b block) bool {
+	words := strings.Fields(b.text)
+	if b.numbered && len(words) > 4 && l.imperative(b.text) {
+		return true
+	}
+	if len(words) < 5 || b.heading {
+		return false
+	}
+	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
+	return sentence && (l.imperative(b.text) || len(words) > 22) && !l.quantityFirst(b.text)
+}
+
+var openers = map[string]bool{
+	"in": true, "put": true, "add": true, "place": true, "heat": true, "first": true, "start": true, "begin": true, "make": true, "meanwhile": true, "when": true,
+	"take": true, "pour": true, "turn": true, "while": true, "to": true, "once": true, "remove": true, "bring": true, "set": true, "then": true, "prepare": true, "using": true, "with": true,
+	"transfer": true, "return": true, "finally": true, "now": true, "cut": true, "cook": true, "let": true, "leave": true, "divide": true, "cover": true, "repeat": true, "work": true, "line": true, "after": true, "preheat": true, "next": true, "give": true,
+	"tip": true, "split": true, "gently": true, "carefully": true, "lay": true, "break": true, "crack": true, "keep": true, "lift": true, "spoon": true, "check": true, "taste": true, "rub": true, "get": true, "use": true, "for": true, "discard": true, "dissolve": true, "have": true, "as": true, "if": true, "wipe": true, "push": true, "scrape": true, "slowly": true, "sprinkle": true, "drop": true, "lower": true, "eat": true,
+}
+
+// imperative tells whether a text opens as an instruction does.
+func (l *layout) imperative(text string) bool {
+	tokens := lex(text)
+	for i, t := range tokens {
+		if i > 4 {
+			return false
+		}
+		if t.kind != wordToken {
+			continue
+		}
+		w := larder.Fold(t.text)
+		if openers[w] {
+			return true
+		}
+		if _, ok := l.reader.larder.Words().Techniques[w]; ok {
+			return true
+		}
+		if !strings.HasSuffix(w, "ly") {
+			return false
+		}
+	}
+	return false
+}
+
+func (l *layout) quantityFirst(text string) bool {
+	c := &cursor{tokens: lex(text), system: measure.US}
+	q := c.quantity()
+	return q.amount != nil
+}
+
+// ingredientLike tells whether a block looks like an ingredient line: short,
+// and with an amount, a bullet or a food for its name.
+func (l *layout) ingredientLike(b block) bool {
+	words := strings.Fields(b.text)
+	if len(words) == 0 || len(words) > 20 || b.heading || b.leads || l.methodLike(b) {
+		return false
+	}
+	if len(words) > 9 && strings.HasSuffix(b.text, ".") {
+		return false
+	}
+	line := l.reader.Line(b.text, measure.US)
+	known := line.Food != nil || line.Origin != larder.Unknown
+	if b.bullet || line.Amount != nil && line.Amount.Unit != measure.Piece {
+		return known || line.Amount != nil
+	}
+	if line.Amount != nil {
+		return known && len(words) < 14
+	}
+	return known && len(words) <= 6 && (line.ToTaste || b.bullet || !strings.HasSuffix(b.text, "."))
+}
+
+func (l *layout) inMethod(b block) {
+	if b.heading && len(b.text) < 60 && !b.numbered {
+		// A part heading inside the method chooses the part its steps belong to;
+		// followed by a list, it opens a new part.
+		l.choose(partTitle(b.text))
+		return
+	}
+	if l.current == nil {
+		l.section("")
+	}
+	if (b.bullet || !b.numbered) && !l.methodNamed && l.ingredientLike(b) && l.quantityFirst(b.text) && len(strings.Fields(b.text)) < 12 {
+		l.current.Lines = append(l.current.Lines, b.text)
+		return
+	}
+	if b.text != "" {
+		target := l.current
+		target.Steps = append(target.Steps, b.text)
+	}
+}
+
+// choose makes the section of a name current, opening it when there is none.
+func (l *layout) choose(name string) {
+	for i := range l.source.Sections {
+		if strings.EqualFold(l.source.Sections[i].Name, name) {
+			l.current = &l.source.Sections[i]
+			return
+		}
+	}
+	key := larder.Words(name)
+	for i := range l.source.Sections {
+		have := larder.Words(l.source.Sections[i].Name)
+		if len(have) > 0 && len(key) > 0 && have[len(have)-1] == key[len(key)-1] {
+			l.current = &l.source.Sections[i]
+			return
+		}
+	}
+	l.section(name)
+}
+
+func (l *layout) finish() Source {
+	for i, w := range l.waiting {
+		if w.text == "" || l.source.Name != "" {
+			continue
+		}
+		if w.heading || len(w.text) <= 80 && !strings.HasSuffix(w.text, ".") || i == 0 && len(w.text) <= 80 {
+			l.source.Name = strings.Trim(w.text, " :*#_")
+		}
+	}
+	// Steps given before any list belong to the first part that has lines.
+	l.source.Sections = tidy(l.source.Sections)
+	return l.source
+}
+
+// tidy drops empty sections and gives steps of a nameless section without
+// lines to the parts they are about.
+func tidy(sections []Section) []Section {
+	var kept []Section
+	for _, s := range sections {
+		if len(s.Lines) == 0 && len(s.Steps) == 0 {
+			continue
+		}
+		kept = append(kept, s)
+	}
+	return kept
+}

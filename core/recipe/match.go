@@ -1,0 +1,198 @@
+package recipe
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+)
+
+// finding is what the matcher makes of one food name.
+type finding struct {
+	food   *larder.Food
+	origin larder.Origin
+	animal larder.Animal
+	hidden bool
+	check  bool
+	why    string
+	// start and end of the food's own words in the run.
+	start, end int
+}
+
+// matcher names foods in runs of normalised words.
+type matcher struct {
+	larder *larder.Larder
+}
+
+// generic words say the class and not the food; a name before them is more
+// exact ("sulguni cheese", "haddock fish").
+var generic = map[string]bool{
+	"cheese": true, "fish": true, "meat": true, "seafood": true, "shellfish": true, "nut": true, "herb": true, "vegetable": true,
+	"fruit": true, "bean": true, "mushroom": true, "seed": true, "flour": true, "oil": true, "chilli": true, "pepper": true, "sauce": true,
+	"seaweed": true, "pea": true, "lentil": true, "rice": true, "noodle": true, "bread": true, "green": true, "squash": true, "onion": true,
+}
+
+// flavoured words after an animal name mean that only the taste is meant.
+var flavoured = map[string]bool{"style": true, "flavour": true, "flavoured": true, "flavor": true, "flavored": true, "seasoning": true, "spice": true, "rub": true, "masala": true}
+
+// name finds the food that a run of words means. counted tells that a bare
+// count stands before it. A name whose head is not known gives no food, but
+// any animal word in it is still found.
+func (m matcher) name(words []string, counted bool) finding {
+	vocab := m.larder.Words()
+	matches := m.larder.Index().All(words, counted)
+	end := len(words)
+	covered := func(i int) bool {
+		return slices.ContainsFunc(matches, func(x larder.Match) bool { return i >= x.Start && i < x.End })
+	}
+	for end > 0 && !covered(end-1) && (vocab.Neutral[words[end-1]] || vocab.Parts[words[end-1]]) {
+		end--
+	}
+	f := finding{origin: larder.Unknown}
+	if h, ok := m.longestTo(words, end, counted); ok {
+		head := slices.IndexFunc(matches, func(x larder.Match) bool { return x == h })
+		if head > 0 && h.Used == 1 && generic[words[h.Start]] && m.onlyNeutral(words[matches[head-1].End:h.Start]) {
+			if p := matches[head-1]; p.Food.Animal == h.Food.Animal || h.Food.Origin == larder.Mixed {
+				h = p
+			}
+		}
+		f = found(h.Food)
+		f.start, f.end = h.Start, h.End
+	}
+	m.standIns(&f, words, matches)
+	m.guard(&f, words, matches)
+	return f
+}
+
+// longestTo returns the longest name that reaches the end of the content
+// words, wherever it begins: in "lean minced beef" that is "minced beef".
+func (m matcher) longestTo(words []string, end int, counted bool) (larder.Match, bool) {
+	best := larder.Match{}
+	for i := 0; i < end; i++ {
+		if x, ok := m.larder.Index().At(words, i, counted); ok && x.End >= end && x.Used > best.Used {
+			best = x
+		}
+	}
+	return best, best.Food != nil
+}
+
+func (m matcher) onlyNeutral(words []string) bool {
+	for _, w := range words {
+		if !m.larder.Words().Neutral[w] {
+			return false
+		}
+	}
+	return true
+}
+
+func found(food *larder.Food) finding {
+	f := finding{food: food, origin: food.Origin, animal: food.Animal, hidden: food.Hidden, check: food.Check, why: food.Why}
+	if f.why == "" {
+		f.why = reason(food.Name, food.Origin, food.Animal)
+	}
+	return f
+}
+
+func reason(name string, origin larder.Origin, animal larder.Animal) string {
+	switch origin {
+	case larder.FromAnimal:
+		return fmt.Sprintf("%s is %s.", capital(name), classNames[animal])
+	case larder.Mixed:
+		return fmt.Sprintf("%s comes with and without animal matter; read the label.", capital(name))
+	}
+	return fmt.Sprintf("%s: %s.", capital(name), origin)
+}
+
+var classNames = map[larder.Animal]string{
+	larder.Meat: "meat", larder.Poultry: "poultry", larder.Fish: "fish", larder.Shellfish: "shellfish", larder.Dairy: "dairy",
+	larder.Egg: "egg", larder.Honey: "made by bees", larder.Gelatine: "boiled from skins and bones", larder.Fat: "animal fat", larder.Insect: "made from insects",
+}
+
+func capital(s string) string {
+	if s == "" {
+		return s
+	}
+	return strings.ToUpper(s[:1]) + s[1:]
+}
+
+// standIns turns an animal name into a plant one where the words beside it
+// say so: "vegan butter", "egg-free noodles", "hemp milk".
+func (m matcher) standIns(f *finding, words []string, matches []larder.Match) {
+	if f.food == nil || f.origin != larder.FromAnimal && f.origin != larder.Mixed {
+		return
+	}
+	vocab := m.larder.Words()
+	if slices.ContainsFunc(words[f.start:f.end], func(w string) bool { return vocab.Free[w] != nil }) {
+		return // the food itself bears the word, so the larder knows it
+	}
+	for _, w := range words {
+		if m.clears(w, f.animal) {
+			name := f.food.Name
+			*f = finding{origin: larder.FromPlant, check: true, start: f.start, end: f.end,
+				why: fmt.Sprintf("Said to be without animal matter in place of %s; read the label.", name)}
+			return
+		}
+	}
+	if f.origin == larder.FromAnimal && f.end-f.start == 1 && vocab.PlantHeads[words[f.start]] {
+		i := slices.IndexFunc(matches, func(x larder.Match) bool { return x.End == f.start })
+		if i >= 0 && givesMilk(matches[i].Food) {
+			*f = finding{origin: larder.FromPlant, check: true, start: matches[i].Start, end: f.end,
+				why: fmt.Sprintf("Made from %s, not from an animal.", matches[i].Food.Name)}
+		}
+	}
+}
+
+// givesMilk tells whether "milk" or "butter" after the food's name means a
+// plant product: nuts, seeds, grains, pulses, soy and coconut.
+func givesMilk(food *larder.Food) bool {
+	switch food.Aisle {
+	case "nuts", "grains", "pulses", "soy", "plant-dairy":
+		return food.Origin == larder.FromPlant
+	}
+	return false
+}
+
+func (m matcher) clears(word string, class larder.Animal) bool {
+	classes := m.larder.Words().Free[word]
+	return slices.Contains(classes, "all") || slices.Contains(classes, string(class))
+}
+
+// guard looks for animal words that the chosen food does not account for, so
+// that no animal name is ever called a plant.
+func (m matcher) guard(f *finding, words []string, matches []larder.Match) {
+	if f.origin == larder.FromAnimal {
+		return
+	}
+	vocab := m.larder.Words()
+	flag := func(name string, class larder.Animal, i int) {
+		if slices.ContainsFunc(words, func(w string) bool { return m.clears(w, class) }) {
+			return
+		}
+		if i+1 < len(words) && flavoured[words[i+1]] {
+			*f = finding{food: f.food, origin: larder.Mixed, animal: class, check: true, start: f.start, end: f.end,
+				why: fmt.Sprintf("Flavoured like %s: may or may not hold it; read the label.", name)}
+			return
+		}
+		if f.food != nil && f.food.Origin == larder.Mixed {
+			f.animal = class
+		}
+		*f = finding{origin: larder.FromAnimal, animal: class, start: f.start, end: f.end,
+			why: fmt.Sprintf("The name says %s (%s).", name, classNames[class])}
+	}
+	inside := func(i int) bool { return (f.food != nil || f.check) && i >= f.start && i < f.end }
+	for _, x := range matches {
+		if x.Food.Origin == larder.FromAnimal && !inside(x.Start) {
+			flag(x.Food.Name, x.Food.Animal, x.End-1)
+			return
+		}
+	}
+	for i, w := range words {
+		class, ok := vocab.AnimalWords[w]
+		if !ok || inside(i) || slices.ContainsFunc(matches, func(x larder.Match) bool { return i >= x.Start && i < x.End }) {
+			continue
+		}
+		flag(w, class, i)
+		return
+	}
+}

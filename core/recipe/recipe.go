@@ -1,0 +1,125 @@
+// Package recipe is the shape of a dish as written (components, lines, steps)
+// and the reader that makes it from the text of a recipe.
+//
+// Reading goes through four stages, each testable by itself: a layout that
+// finds the parts of the text, a lexer and line parser for ingredient lines, a
+// food matcher, and a step parser.
+package recipe
+
+import (
+	"yembra/core/larder"
+	"yembra/core/measure"
+)
+
+// Dish is a recipe as read.
+type Dish struct {
+	Name       string        `json:"name"`
+	Serves     *measure.Span `json:"serves" jsonschema:"nullable"`
+	Components []Component   `json:"components"`
+	Notices    []Notice      `json:"notices"`
+}
+
+// Component is one part of a dish with lines and steps of its own: a stew,
+// its dumplings. The main or only one may have an empty name.
+type Component struct {
+	Name  string `json:"name"`
+	Lines []Line `json:"lines"`
+	Steps []Step `json:"steps"`
+}
+
+// Line is one ingredient line. Text is as it stood, bullet removed; Grams are
+// as used and nil when they cannot be known.
+type Line struct {
+	Text         string          `json:"text"`
+	Amount       *measure.Amount `json:"amount" jsonschema:"nullable"`
+	Grams        *measure.Span   `json:"grams" jsonschema:"nullable"`
+	Basis        *measure.Basis  `json:"basis,omitempty"`
+	Food         *string         `json:"food" jsonschema:"nullable"`
+	Form         string          `json:"form"`
+	Name         string          `json:"name"`
+	Preparation  string          `json:"preparation"`
+	Optional     bool            `json:"optional"`
+	ToTaste      bool            `json:"toTaste"`
+	Alternatives []Alternative   `json:"alternatives"`
+	// Also lists further foods named in the same line ("salt and pepper").
+	Also   []Alternative `json:"also,omitempty"`
+	Origin larder.Origin `json:"origin"`
+	Animal larder.Animal `json:"animal"`
+	Hidden bool          `json:"hidden"`
+	Check  bool          `json:"checkLabel"`
+	Why    string        `json:"why"`
+}
+
+// FoodID returns the food's id, empty when it is not known.
+func (l *Line) FoodID() string {
+	if l.Food == nil {
+		return ""
+	}
+	return *l.Food
+}
+
+// Mass is the middle of the line's grams, 0 when they are not known.
+func (l *Line) Mass() float64 {
+	if l.Grams == nil {
+		return 0
+	}
+	return l.Grams.Mid()
+}
+
+// Alternative is another food named in a line.
+type Alternative struct {
+	Food string `json:"food"`
+	Name string `json:"name"`
+}
+
+// Step is one paragraph of the method.
+type Step struct {
+	Text       string        `json:"text"`
+	Techniques []string      `json:"techniques"`
+	Minutes    *measure.Span `json:"minutes" jsonschema:"nullable"`
+	Celsius    *float64      `json:"celsius" jsonschema:"nullable"`
+	// Lines are the indexes of the component's lines that the step uses.
+	Lines   []int    `json:"lines"`
+	Cue     string   `json:"cue"`
+	HandsOn bool     `json:"handsOn"`
+	Animals []Animal `json:"animals"`
+}
+
+// Animal is animal matter that a step names, listed as an ingredient or not.
+type Animal struct {
+	Name   string        `json:"name"`
+	Animal larder.Animal `json:"animal"`
+}
+
+// Notice says what was not understood or deserves a look, and where.
+type Notice struct {
+	Where string `json:"where"`
+	Kind  string `json:"kind"`
+	Text  string `json:"text"`
+}
+
+// The kinds of notice.
+const (
+	UnknownFood   = "unknown-food"
+	UnknownAmount = "unknown-amount"
+	OnlyInStep    = "only-in-step"
+	NoRecipe      = "no-recipe"
+	NoLines       = "no-ingredients"
+	NoSteps       = "no-method"
+	CheckLabel    = "check-label"
+)
+
+// Source is a recipe taken apart into its parts but not yet understood, as a
+// structured format or the layout of plain text gives it.
+type Source struct {
+	Name     string
+	Yield    string
+	Sections []Section
+}
+
+// Section is one named part of a recipe with its lines as text.
+type Section struct {
+	Name  string
+	Lines []string
+	Steps []string
+}

@@ -1,0 +1,472 @@
+package swap
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"yembra/core/character"
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// Decisions are what a cook has chosen; everything else is computed from them
+// and the original.
+type Decisions struct {
+	HouseRules HouseRules `json:"houseRules"`
+	Pins       []string   `json:"pins"`
+	// Swaps maps a line of the original ("components[0].lines[3]") to a swap.
+	Swaps    map[string]string `json:"swaps"`
+	Boosters []Dose            `json:"boosters"`
+	// LivesFrom is the cook's sentence on what the dish lives from.
+	LivesFrom string `json:"livesFrom"`
+}
+
+// Dose is a booster with its grams in the whole dish.
+type Dose struct {
+	Food  string  `json:"food"`
+	Form  string  `json:"form"`
+	Grams float64 `json:"grams"`
+	Why   string  `json:"why"`
+}
+
+// Change says what became of a line or step.
+type Change string
+
+// The changes of the contract.
+const (
+	Kept     Change = "kept"
+	Swapped  Change = "swapped"
+	Booster  Change = "booster"
+	Dropped  Change = "dropped"
+	Adjusted Change = "adjusted"
+	Changed  Change = "changed"
+	Added    Change = "added"
+)
+
+// Line is a line of the adaptation: From names the original line it stands
+// for, nil for what is new.
+type Line struct {
+	recipe.Line
+	From   *string `json:"from" jsonschema:"nullable"`
+	Change Change  `json:"change"`
+}
+
+// Step is a step of the adaptation with the original steps it comes from.
+type Step struct {
+	recipe.Step
+	From   []int  `json:"from"`
+	Change Change `json:"change"`
+	Why    string `json:"why"`
+}
+
+// Component is a component of the adaptation.
+type Component struct {
+	Name  string `json:"name"`
+	Lines []Line `json:"lines"`
+	Steps []Step `json:"steps"`
+}
+
+// Chosen is a swap that was put in.
+type Chosen struct {
+	Replaces string `json:"replaces"`
+	Swap     string `json:"swap"`
+	Name     string `json:"name"`
+	// Lines are the indexes, within the component, of the lines it brought.
+	Lines    []int      `json:"lines"`
+	Why      string     `json:"why"`
+	Use      string     `json:"use"`
+	Rule     string     `json:"rule"`
+	Limits   string     `json:"limits"`
+	Cautions []string   `json:"cautions"`
+	Rejected []Rejected `json:"rejected"`
+}
+
+// Rejected is a swap that a hard rule forbids.
+type Rejected struct {
+	Swap string `json:"swap"`
+	Rule string `json:"rule"`
+}
+
+// Open is a line for which nothing is chosen or nothing is allowed.
+type Open struct {
+	Line string `json:"line"`
+	Why  string `json:"why"`
+}
+
+// Adaptation is the whole answer: lines, what was put in, and how the
+// character came over. Steps are filled in by the method package.
+type Adaptation struct {
+	Components []Component         `json:"components"`
+	Swaps      []Chosen            `json:"swaps"`
+	Boosters   []Dose              `json:"boosters"`
+	Traits     []character.Thread  `json:"traits"`
+	Structure  []character.Holding `json:"structure"`
+	Tally      character.Tally     `json:"tally"`
+	Unresolved []Open              `json:"unresolved"`
+}
+
+// Book applies the larder's swaps. It is read-only and safe to share.
+type Book struct{ larder *larder.Larder }
+
+// NewBook returns the book of a larder.
+func NewBook(l *larder.Larder) *Book { return &Book{l} }
+
+// Larder is the larder the book was made from.
+func (b *Book) Larder() *larder.Larder { return b.larder }
+
+// Ref names a line by its place.
+func Ref(component, line int) string { return fmt.Sprintf("components[%d].lines[%d]", component, line) }
+
+// slot is one line of the original that needs a decision.
+type slot struct {
+	component, line int
+	ref             string
+	use             character.Use
+	why             string // the hard rule it breaks
+	allowed         []*larder.Swap
+	rejected        []Rejected
+}
+
+// slots finds the lines that cannot stay: animal matter, mixed matter that the
+// book knows better for, and plants that a hard rule forbids.
+func (b *Book) slots(d recipe.Dish, r Rules) []slot {
+	var out []slot
+	for i, c := range d.Components {
+		for j := range c.Lines {
+			line := &c.Lines[j]
+			food := b.larder.Food(line.FoodID())
+			s := slot{component: i, line: j, ref: Ref(i, j)}
+			switch {
+			case line.Origin == larder.FromAnimal && food == nil:
+				s.why = "no animal matter"
+			case line.Origin == larder.FromAnimal && food.Origin != larder.FromAnimal:
+				s.why = "no animal matter"
+			case food == nil:
+				continue
+			default:
+				s.why = r.Breaks(food)
+			}
+			if food != nil {
+				s.use = character.UseOf(b.larder, d, i, j)
+				s.allowed, s.rejected = b.candidates(food, s.use.Name, r)
+			}
+			if s.why == "" && (line.Origin != larder.Mixed || len(s.allowed) == 0) {
+				continue
+			}
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// candidates lists the swaps for a food in a use: those made for the very use
+// first, then those for any use; when a use has none, any for the food's kind.
+func (b *Book) candidates(food *larder.Food, use string, r Rules) (allowed []*larder.Swap, rejected []Rejected) {
+	consider := func(fits func(*larder.Swap) bool) {
+		for _, s := range b.larder.Swaps() {
+			if !slices.Contains(s.Serves, food.Kind) || !fits(s) {
+				continue
+			}
+			if why := r.BreaksSwap(b.larder, s); why != "" {
+				rejected = append(rejected, Rejected{s.ID, why})
+			} else {
+				allowed = append(allowed, s)
+			}
+		}
+	}
+	consider(func(s *larder.Swap) bool { return len(s.Uses) == 0 || slices.Contains(s.Uses, use) })
+	if len(allowed) == 0 && len(rejected) == 0 {
+		consider(func(*larder.Swap) bool { return true })
+	}
+	return allowed, rejected
+}
+
+// Slot tells a caller about one line to decide.
+type Slot struct {
+	Ref      string        `json:"ref"`
+	Use      character.Use `json:"use"`
+	Rule     string        `json:"rule"`
+	Rejected []Rejected    `json:"rejected"`
+}
+
+// Slots lists the lines of the original that need a decision under the rules.
+func (b *Book) Slots(d recipe.Dish, r Rules) []Slot {
+	out := []Slot{}
+	for _, s := range b.slots(d, r) {
+		out = append(out, Slot{s.ref, s.use, s.why, s.rejected})
+	}
+	return out
+}
+
+// Apply puts decisions into the original and compares the two dishes. detail
+// asks for what each line contributes.
+func (b *Book) Apply(d recipe.Dish, dec Decisions, detail bool) (Adaptation, error) {
+	rules, err := NewRules(dec.HouseRules)
+	if err != nil {
+		return Adaptation{}, err
+	}
+	return b.apply(d, dec, rules, b.slots(d, rules), detail), nil
+}
+
+func (b *Book) apply(d recipe.Dish, dec Decisions, rules Rules, slots []slot, detail bool) Adaptation {
+	a := Adaptation{Components: []Component{}, Swaps: []Chosen{}, Boosters: []Dose{}, Structure: []character.Holding{}, Unresolved: []Open{}}
+	for i, c := range d.Components {
+		comp := Component{Name: c.Name, Lines: []Line{}, Steps: []Step{}}
+		for j, line := range c.Lines {
+			ref := Ref(i, j)
+			at := slices.IndexFunc(slots, func(s slot) bool { return s.ref == ref })
+			if at < 0 {
+				if line.Origin == larder.Unknown && line.Food == nil {
+					a.Unresolved = append(a.Unresolved, Open{ref, fmt.Sprintf("%q is not in the larder, so nobody can say whether it is animal", line.Name)})
+				}
+				line.Alternatives, line.Also = b.plantOnly(line.Alternatives, rules), b.plantOnly(line.Also, rules)
+				if line.Alternatives == nil {
+					line.Alternatives = []recipe.Alternative{}
+				}
+				comp.Lines = append(comp.Lines, Line{line, &ref, Kept})
+				continue
+			}
+			b.fill(&a, &comp, slots[at], line, dec, rules)
+		}
+		a.Components = append(a.Components, comp)
+	}
+	b.boost(&a, d, dec, rules)
+	b.balanceSalt(&a, d)
+	original, adapted := character.Of(b.larder, d), b.dishOf(d, a)
+	a.Traits = character.Compare(original, adapted, wishes(dec, rules), detail)
+	if a.Traits == nil {
+		a.Traits = []character.Thread{}
+	}
+	if holdings := character.Hold(original, adapted); holdings != nil {
+		a.Structure = holdings
+	}
+	a.Tally = character.Count(a.Traits)
+	return a
+}
+
+func wishes(dec Decisions, r Rules) character.Wishes {
+	w := character.Wishes{Pins: map[string]bool{}, Less: r.Less()}
+	for _, p := range dec.Pins {
+		w.Pins[p] = true
+	}
+	return w
+}
+
+func (b *Book) plantOnly(list []recipe.Alternative, r Rules) []recipe.Alternative {
+	var kept []recipe.Alternative
+	for _, alt := range list {
+		if f := b.larder.Food(alt.Food); f != nil && r.Breaks(f) == "" {
+			kept = append(kept, alt)
+		}
+	}
+	return kept
+}
+
+// fill decides one slot: the chosen swap's lines, or an empty place that says
+// why.
+func (b *Book) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, dec Decisions, rules Rules) {
+	ref := s.ref
+	chosen := b.larder.SwapNamed(dec.Swaps[ref])
+	if chosen != nil && !slices.Contains(s.allowed, chosen) {
+		chosen = nil
+	}
+	if chosen == nil {
+		why := "no swap chosen yet"
+		if len(s.allowed) == 0 {
+			why = s.noSwap(line.Name)
+		}
+		a.Unresolved = append(a.Unresolved, Open{ref, why})
+		comp.Lines = append(comp.Lines, Line{leftOut(line, why), &ref, Dropped})
+		return
+	}
+	c := Chosen{
+		Replaces: ref, Swap: chosen.ID, Name: chosen.Name, Why: chosen.Why, Use: s.use.Name, Rule: s.use.Rule,
+		Limits: chosen.Limits, Cautions: chosen.Cautions, Rejected: s.rejected, Lines: []int{},
+	}
+	if c.Rejected == nil {
+		c.Rejected = []Rejected{}
+	}
+	if c.Cautions == nil {
+		c.Cautions = []string{}
+	}
+	factor := line.Mass() / chosen.GramsPer()
+	if line.Grams == nil {
+		factor = assumedMass / chosen.GramsPer()
+	}
+	for _, p := range chosen.Formula {
+		c.Lines = append(c.Lines, len(comp.Lines))
+		comp.Lines = append(comp.Lines, Line{b.partLine(p, factor, line), &ref, Swapped})
+	}
+	a.Swaps = append(a.Swaps, c)
+}
+
+// assumedMass stands in for a line without a known mass ("butter for the
+// tin"): 10 g.
+const assumedMass = 10.0
+
+func (s slot) noSwap(name string) string {
+	if len(s.rejected) == 0 {
+		return fmt.Sprintf("the book has no swap for %s yet", name)
+	}
+	rules := []string{}
+	for _, r := range s.rejected {
+		head, _, _ := strings.Cut(r.Rule, ":")
+		if !slices.Contains(rules, head) {
+			rules = append(rules, head)
+		}
+	}
+	return "no swap allowed by: " + strings.Join(rules, ", ")
+}
+
+// leftOut keeps the place of a line that has no stand-in. It holds nothing, so
+// it has no origin.
+func leftOut(line recipe.Line, why string) recipe.Line {
+	return recipe.Line{
+		Text: line.Name + " (left open)", Form: larder.RawForm, Name: line.Name, Preparation: "", Optional: line.Optional,
+		Alternatives: []recipe.Alternative{}, Origin: larder.Unknown, Why: why,
+	}
+}
+
+// fineAmounts tells whether rounding must not move a food much: spices, salt,
+// leavening and setting agents.
+func fineAmounts(f *larder.Food) measure.Care {
+	switch f.Aisle {
+	case "spices", "baking", "sea-vegetables", "herbs":
+		return measure.Fine
+	}
+	return measure.Loose
+}
+
+// spoonGrams is the mass below which an amount is shown by the spoon, with the
+// grams beside it.
+const spoonGrams = 12.0
+
+// kitchenAmount writes grams as a cook measures them.
+func kitchenAmount(f *larder.Food, grams float64) string {
+	care := fineAmounts(f)
+	shown := measure.ShowGrams(measure.Exactly(grams), care)
+	if f.Matter.Density <= 0 || grams >= spoonGrams {
+		return shown
+	}
+	spoons := measure.ShowMillilitres(grams/f.Matter.Density, measure.Metric, measure.Loose)
+	return fmt.Sprintf("%s (%s)", spoons, shown)
+}
+
+func (b *Book) partLine(p larder.Part, factor float64, original recipe.Line) recipe.Line {
+	f := b.larder.Food(p.Food)
+	grams := measure.RoundGrams(p.Grams*factor, fineAmounts(f))
+	span := measure.Exactly(grams)
+	why := f.Why
+	if why == "" {
+		why = fmt.Sprintf("Stands in for %s.", original.Name)
+	}
+	text := kitchenAmount(f, grams) + " " + f.Name
+	if p.Preparation != "" {
+		text += ", " + p.Preparation
+	}
+	return recipe.Line{
+		Text: text, Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,
+		Name: f.Name, Preparation: p.Preparation, Alternatives: []recipe.Alternative{}, Optional: original.Optional,
+		Origin: f.Origin, Check: f.Check, Hidden: false, Why: why,
+	}
+}
+
+// boost adds the boosters to the main component, the heaviest one.
+func (b *Book) boost(a *Adaptation, d recipe.Dish, dec Decisions, rules Rules) {
+	if len(a.Components) == 0 {
+		return
+	}
+	main, most := 0, -1.0
+	for i, p := range character.Of(b.larder, d).Parts {
+		if m := p.Mass(); m > most {
+			main, most = i, m
+		}
+	}
+	for _, dose := range dec.Boosters {
+		f := b.larder.Food(dose.Food)
+		if f == nil || rules.Breaks(f) != "" || dose.Grams <= 0 {
+			continue
+		}
+		line := b.partLine(larder.Part{Food: dose.Food, Form: formOr(dose.Form), Grams: dose.Grams}, 1, recipe.Line{})
+		line.Why = dose.Why
+		if booster := b.larder.BoosterNamed(dose.Food); booster != nil && line.Why == "" {
+			line.Why = fmt.Sprintf("Small dose for %s.", strings.Join(booster.Traits, " and "))
+		}
+		a.Components[main].Lines = append(a.Components[main].Lines, Line{line, nil, Booster})
+		a.Boosters = append(a.Boosters, dose)
+	}
+}
+
+func formOr(form string) string {
+	if form == "" {
+		return larder.RawForm
+	}
+	return form
+}
+
+// balanceSalt lowers the salt line by what swaps and boosters bring beyond
+// what they replace.
+func (b *Book) balanceSalt(a *Adaptation, d recipe.Dish) {
+	saltOf := func(l recipe.Line) float64 {
+		f := b.larder.Food(l.FoodID())
+		if f == nil {
+			return 0
+		}
+		return l.Mass() * f.FormNamed(l.Form).Base * f.Per100.Salt() / 100
+	}
+	extra := 0.0
+	for i := range a.Components {
+		for _, l := range a.Components[i].Lines {
+			if l.Change == Swapped || l.Change == Booster {
+				extra += saltOf(l.Line)
+			}
+		}
+	}
+	for _, c := range a.Swaps {
+		var i, j int
+		if _, err := fmt.Sscanf(c.Replaces, "components[%d].lines[%d]", &i, &j); err == nil {
+			extra -= saltOf(d.Components[i].Lines[j])
+		}
+	}
+	if extra < leastSaltMoved {
+		return
+	}
+	for i := range a.Components {
+		for j := range a.Components[i].Lines {
+			l := &a.Components[i].Lines[j]
+			if l.Change != Kept || l.FoodID() != "salt" || l.Mass() <= 0 {
+				continue
+			}
+			left := measure.RoundGrams(math.Max(0, l.Mass()-extra), measure.Fine)
+			extra -= l.Mass() - left
+			span := measure.Exactly(left)
+			l.Grams, l.Amount = &span, &measure.Amount{Low: left, High: left, Unit: measure.Gram}
+			l.Why = fmt.Sprintf("Lowered from %s: the swaps bring salt of their own.", strings.TrimSpace(l.Text))
+			l.Text = measure.ShowGrams(span, measure.Fine) + " " + l.Name
+			l.Change = Adjusted
+			if extra < leastSaltMoved {
+				return
+			}
+		}
+	}
+}
+
+// leastSaltMoved is the salt in grams below which nothing is adjusted.
+const leastSaltMoved = 0.3
+
+// dishOf makes the adapted lines ready for evaluation, with the steps' losses
+// taken over from the original.
+func (b *Book) dishOf(d recipe.Dish, a Adaptation) character.Dish {
+	shadow := recipe.Dish{Serves: d.Serves}
+	for i, c := range a.Components {
+		part := recipe.Component{Name: c.Name, Steps: d.Components[i].Steps}
+		for _, l := range c.Lines {
+			part.Lines = append(part.Lines, l.Line)
+		}
+		shadow.Components = append(shadow.Components, part)
+	}
+	return character.Of(b.larder, shadow)
+}

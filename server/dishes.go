@@ -1,0 +1,309 @@
+package server
+
+import (
+	"errors"
+	"fmt"
+	"strconv"
+	"strings"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/core/character"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+	"yembra/store"
+)
+
+// DishView is a dish with everything computed from it.
+type DishView struct {
+	ID         string          `json:"id"`
+	Edit       int64           `json:"edit"`
+	Changed    time.Time       `json:"changed"`
+	CanUndo    bool            `json:"canUndo"`
+	CanRedo    bool            `json:"canRedo"`
+	What       string          `json:"what"`
+	Document   store.Document  `json:"document"`
+	Slots      []swap.Slot     `json:"slots"`
+	Adaptation swap.Adaptation `json:"adaptation"`
+}
+
+// DishSummary is a dish as a list shows it.
+type DishSummary struct {
+	ID      string          `json:"id"`
+	Name    string          `json:"name"`
+	Place   string          `json:"place"`
+	Country string          `json:"country"`
+	Changed time.Time       `json:"changed"`
+	Tally   character.Tally `json:"tally"`
+	Open    int             `json:"open"`
+	Swaps   int             `json:"swaps"`
+	// Threads are the traits for the emblem: steps by trait.
+	Threads []ThreadMark `json:"threads"`
+}
+
+// ThreadMark is one thread of a dish's emblem.
+type ThreadMark struct {
+	Trait   string            `json:"trait"`
+	Verdict character.Verdict `json:"verdict"`
+	Steps   float64           `json:"steps"`
+}
+
+func (k *Kitchen) viewDish(d store.Dish) (DishView, error) {
+	rules, err := swap.NewRules(d.Document.Decisions.HouseRules)
+	if err != nil {
+		return DishView{}, err
+	}
+	a, err := k.Carrier.Adapt(d.Document.Original, d.Document.Decisions, true)
+	if err != nil {
+		return DishView{}, err
+	}
+	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, k.Book.Slots(d.Document.Original, rules), a}, nil
+}
+
+func etag(edit int64) string { return `"` + strconv.FormatInt(edit, 10) + `"` }
+
+func (k *Kitchen) answerDish(c fiber.Ctx, status int, d store.Dish) error {
+	v, err := k.viewDish(d)
+	if err != nil {
+		return err
+	}
+	c.Set("ETag", etag(d.Edit))
+	return c.Status(status).JSON(v)
+}
+
+func (k *Kitchen) dishes(c fiber.Ctx) error {
+	found, err := k.Store.Search(c.Context(), c.Query("q"))
+	if err != nil {
+		return err
+	}
+	list := []DishSummary{}
+	for _, d := range found {
+		a, err := k.Book.Apply(d.Document.Original, d.Document.Decisions, false)
+		if err != nil {
+			return err
+		}
+		s := DishSummary{ID: d.ID, Name: d.Document.Name, Place: d.Document.Place, Country: d.Document.Country, Changed: d.Changed,
+			Tally: a.Tally, Open: len(a.Unresolved), Swaps: len(a.Swaps), Threads: []ThreadMark{}}
+		for _, t := range a.Traits {
+			s.Threads = append(s.Threads, ThreadMark{t.Trait, t.Verdict, t.Steps})
+		}
+		list = append(list, s)
+	}
+	return c.JSON(list)
+}
+
+// CreateRequest asks for a new dish from the text of a recipe.
+type CreateRequest struct {
+	Text     string         `json:"text"`
+	Measures measure.System `json:"measures"`
+	Name     string         `json:"name"`
+	Place    string         `json:"place"`
+	Country  string         `json:"country"`
+}
+
+func (k *Kitchen) createDish(c fiber.Ctx) error {
+	var r CreateRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	if strings.TrimSpace(r.Text) == "" {
+		return unprocessable("There is no text yet: paste a recipe or type one.", fieldError{"text", "is empty"})
+	}
+	d, err := k.Read(ReadRequest{Text: &r.Text, Measures: r.Measures})
+	if err != nil {
+		return err
+	}
+	lines := 0
+	for _, comp := range d.Components {
+		lines += len(comp.Lines)
+	}
+	if lines == 0 {
+		return unprocessable("No list of ingredients was found in this text. A recipe needs one line for each ingredient, such as “500 g potatoes”; the text is still in the field.", fieldError{"text", "holds no ingredient list"})
+	}
+	doc := store.Document{Name: first(r.Name, d.Name, "Untitled dish"), Place: r.Place, Country: r.Country, Source: r.Text, Original: d,
+		Decisions: swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: []string{}, Swaps: map[string]string{}, Boosters: []swap.Dose{}}}
+	made, err := k.Store.Create(c.Context(), doc)
+	if err != nil {
+		return err
+	}
+	return k.answerDish(c, fiber.StatusCreated, made)
+}
+
+func first(options ...string) string {
+	for _, o := range options {
+		if o = strings.TrimSpace(o); o != "" {
+			return o
+		}
+	}
+	return ""
+}
+
+func (k *Kitchen) dish(c fiber.Ctx) error {
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	return k.answerDish(c, fiber.StatusOK, d)
+}
+
+// SaveRequest changes parts of a dish; what is left out stays as it is.
+type SaveRequest struct {
+	What      string          `json:"what"`
+	Name      *string         `json:"name,omitempty"`
+	Place     *string         `json:"place,omitempty"`
+	Country   *string         `json:"country,omitempty"`
+	Original  *recipe.Dish    `json:"original,omitempty"`
+	Decisions *swap.Decisions `json:"decisions,omitempty"`
+}
+
+// ifMatch reads the edit that the caller's copy of the dish has.
+func ifMatch(c fiber.Ctx) (int64, error) {
+	edit, err := strconv.ParseInt(strings.Trim(c.Get("If-Match"), `"`), 10, 64)
+	if err != nil {
+		return 0, problem{Title: "Which version is meant", Status: fiber.StatusPreconditionRequired, Detail: "The request must say with If-Match which version of the dish it changes."}
+	}
+	return edit, nil
+}
+
+func (k *Kitchen) saveDish(c fiber.Ctx) error {
+	var r SaveRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	edit, err := ifMatch(c)
+	if err != nil {
+		return err
+	}
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	doc := d.Document
+	if err := k.merge(&doc, r); err != nil {
+		return err
+	}
+	saved, err := k.Store.Save(c.Context(), d.ID, edit, first(r.What, "changed the dish"), doc)
+	return k.afterChange(c, d.ID, saved, err)
+}
+
+func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
+	if r.Name != nil {
+		if doc.Name = strings.TrimSpace(*r.Name); doc.Name == "" || len(doc.Name) > 300 {
+			return unprocessable("A dish needs a name of at most 300 letters.", fieldError{"name", "is empty or too long"})
+		}
+	}
+	if r.Place != nil {
+		doc.Place = strings.TrimSpace(*r.Place)
+	}
+	if r.Country != nil {
+		doc.Country = *r.Country
+	}
+	if r.Original != nil {
+		if err := k.checkOriginal(*r.Original); err != nil {
+			return err
+		}
+		doc.Original = *r.Original
+	}
+	if r.Decisions != nil {
+		if _, err := swap.NewRules(r.Decisions.HouseRules); err != nil {
+			return err
+		}
+		if err := checkPins(r.Decisions.Pins); err != nil {
+			return err
+		}
+		for ref, id := range r.Decisions.Swaps {
+			if k.Larder.SwapNamed(id) == nil {
+				return unprocessable("A swap is not in the book.", fieldError{fmt.Sprintf("decisions.swaps[%s]", ref), fmt.Sprintf("%q is not known", id)})
+			}
+		}
+		doc.Decisions = *r.Decisions
+	}
+	return nil
+}
+
+// afterChange answers with the changed dish, or with the newer one and status
+// 412 when the change came too late.
+func (k *Kitchen) afterChange(c fiber.Ctx, id string, d store.Dish, err error) error {
+	if errors.Is(err, store.ErrChanged) {
+		newer, err := k.Store.Dish(c.Context(), id)
+		if err != nil {
+			return err
+		}
+		v, err := k.viewDish(newer)
+		if err != nil {
+			return err
+		}
+		return problem{Title: "Changed elsewhere", Status: fiber.StatusPreconditionFailed, Detail: "This dish was changed in another window since it was opened here. Both versions are shown; choose which to go on with.", Current: &v}
+	}
+	if err != nil {
+		return err
+	}
+	return k.answerDish(c, fiber.StatusOK, d)
+}
+
+func (k *Kitchen) undo(c fiber.Ctx) error {
+	edit, err := ifMatch(c)
+	if err != nil {
+		return err
+	}
+	d, err := k.Store.Undo(c.Context(), c.Params("id"), edit)
+	return k.afterChange(c, c.Params("id"), d, err)
+}
+
+func (k *Kitchen) redo(c fiber.Ctx) error {
+	edit, err := ifMatch(c)
+	if err != nil {
+		return err
+	}
+	d, err := k.Store.Redo(c.Context(), c.Params("id"), edit)
+	return k.afterChange(c, c.Params("id"), d, err)
+}
+
+// CandidatesView lists what could stand in for one line.
+type CandidatesView struct {
+	Line       string           `json:"line"`
+	Candidates []swap.Candidate `json:"candidates"`
+	Rejected   []swap.Rejected  `json:"rejected"`
+}
+
+func (k *Kitchen) candidates(c fiber.Ctx) error {
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	ranked, rejected, err := k.Book.Rank(d.Document.Original, d.Document.Decisions, c.Query("line"))
+	if err != nil {
+		return err
+	}
+	return c.JSON(CandidatesView{c.Query("line"), ranked, rejected})
+}
+
+// Proposal is one of the four answers to choose from.
+type Proposal struct {
+	Aim        swap.Aim        `json:"aim"`
+	Decisions  swap.Decisions  `json:"decisions"`
+	Adaptation swap.Adaptation `json:"adaptation"`
+}
+
+func (k *Kitchen) proposals(c fiber.Ctx) error {
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	out := []Proposal{}
+	for _, aim := range swap.Aims {
+		dec, err := k.Book.Propose(d.Document.Original, d.Document.Decisions.HouseRules, d.Document.Decisions.Pins, aim)
+		if err != nil {
+			return err
+		}
+		dec.LivesFrom = d.Document.Decisions.LivesFrom
+		a, err := k.Book.Apply(d.Document.Original, dec, false)
+		if err != nil {
+			return err
+		}
+		out = append(out, Proposal{aim, dec, a})
+	}
+	return c.JSON(out)
+}

@@ -1,0 +1,66 @@
+package server
+
+import (
+	"errors"
+	"fmt"
+	"log/slog"
+
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/core/swap"
+	"yembra/store"
+)
+
+// problem is an error answer as RFC 9457 describes it.
+type problem struct {
+	Type   string       `json:"type"`
+	Title  string       `json:"title"`
+	Status int          `json:"status"`
+	Detail string       `json:"detail"`
+	Errors []fieldError `json:"errors,omitempty"`
+	// Current is the newer dish when a save came too late.
+	Current *DishView `json:"current,omitempty"`
+}
+
+type fieldError struct {
+	Field  string `json:"field"`
+	Detail string `json:"detail"`
+}
+
+func (p problem) Error() string { return fmt.Sprintf("%d %s: %s", p.Status, p.Title, p.Detail) }
+
+func badRequest(detail string, fields ...fieldError) problem {
+	return problem{Title: "The request could not be read", Status: fiber.StatusBadRequest, Detail: detail, Errors: fields}
+}
+
+func unprocessable(detail string, fields ...fieldError) problem {
+	return problem{Title: "The request cannot be carried out", Status: fiber.StatusUnprocessableEntity, Detail: detail, Errors: fields}
+}
+
+// answerProblem is Fiber's error handler: every error leaves as one shape, and
+// the log gets what the cook does not need to see.
+func answerProblem(c fiber.Ctx, err error) error {
+	p := problem{Title: "Something went wrong in the kitchen", Status: fiber.StatusInternalServerError, Detail: "The work failed; nothing was changed. Try again."}
+	var known problem
+	var fe *fiber.Error
+	var field swap.FieldError
+	switch {
+	case errors.As(err, &known):
+		p = known
+	case errors.As(err, &field):
+		p = unprocessable(field.Error(), fieldError{field.Field, field.Detail})
+	case errors.Is(err, store.ErrNotFound):
+		p = problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such dish in this kitchen."}
+	case errors.Is(err, store.ErrNothing):
+		p = problem{Title: "Nothing to do", Status: fiber.StatusConflict, Detail: "There is nothing to undo or redo."}
+	case errors.As(err, &fe) && fe.Code == fiber.StatusRequestEntityTooLarge:
+		p = problem{Title: "Too large", Status: fe.Code, Detail: "A request may hold 2 MiB at most; send the recipe without pictures."}
+	case errors.As(err, &fe):
+		p = problem{Title: fe.Message, Status: fe.Code, Detail: fe.Message}
+	}
+	if p.Status >= fiber.StatusInternalServerError {
+		slog.Error("request failed", "method", c.Method(), "path", c.Path(), "error", err)
+	}
+	p.Type = "about:blank"
+	return c.Status(p.Status).JSON(p, "application/problem+json")
+}

@@ -1,0 +1,323 @@
+package server
+
+import (
+	"fmt"
+	"strings"
+
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/core/character"
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+func (k *Kitchen) health(c fiber.Ctx) error {
+	return c.JSON(fiber.Map{"status": "ok", "version": k.Version, "knowledge": k.Knowledge})
+}
+
+// ReadRequest asks to read a recipe.
+type ReadRequest struct {
+	Text     *string        `json:"text"`
+	Format   string         `json:"format"`
+	Measures measure.System `json:"measures"`
+}
+
+var formats = []string{"", "auto", "text", "markdown"}
+
+// Read answers a read request; errors are problems.
+func (k *Kitchen) Read(r ReadRequest) (recipe.Dish, error) {
+	if r.Text == nil {
+		return recipe.Dish{}, badRequest("The text of the recipe is missing.", fieldError{"text", "is required"})
+	}
+	if r.Measures == "" {
+		r.Measures = measure.US
+	}
+	if !r.Measures.Known() {
+		return recipe.Dish{}, badRequest("The system of measures is not known.", fieldError{"measures", "must be us, metric, imperial or australian"})
+	}
+	known := false
+	for _, f := range formats {
+		known = known || f == r.Format
+	}
+	if !known {
+		return recipe.Dish{}, badRequest("The format is not known.", fieldError{"format", "must be auto, text or markdown"})
+	}
+	return k.Reader.Read(strings.ToValidUTF8(*r.Text, "�"), r.Measures), nil
+}
+
+func (k *Kitchen) read(c fiber.Ctx) error {
+	var r ReadRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	d, err := k.Read(r)
+	if err != nil {
+		return err
+	}
+	return c.JSON(d)
+}
+
+// LineRequest asks to read one ingredient line, with the food named by the
+// cook when it was not understood.
+type LineRequest struct {
+	Text     string         `json:"text"`
+	Food     string         `json:"food"`
+	Measures measure.System `json:"measures"`
+}
+
+func (k *Kitchen) readLine(c fiber.Ctx) error {
+	var r LineRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	if len(r.Text) > mostLineBytes || strings.TrimSpace(r.Text) == "" {
+		return unprocessable("A line holds between one letter and 2,000.", fieldError{"text", "is empty or too long"})
+	}
+	if !r.Measures.Known() {
+		r.Measures = measure.Metric
+	}
+	if r.Food == "" {
+		return c.JSON(k.Reader.Line(r.Text, r.Measures))
+	}
+	f := k.Larder.Food(r.Food)
+	if f == nil {
+		return unprocessable("The food is not in the larder.", fieldError{"food", fmt.Sprintf("%q is not known", r.Food)})
+	}
+	return c.JSON(k.Reader.LineAs(r.Text, f, r.Measures))
+}
+
+const mostLineBytes = 2000
+
+// ConvertRequest asks to express an amount of a food in another unit.
+type ConvertRequest struct {
+	Food     string          `json:"food"`
+	Form     string          `json:"form"`
+	Amount   *measure.Amount `json:"amount"`
+	To       measure.Unit    `json:"to"`
+	Measures measure.System  `json:"measures"`
+}
+
+// ConvertAnswer is the converted amount with the figure it rests on.
+type ConvertAnswer struct {
+	Amount   measure.Amount `json:"amount"`
+	Shown    string         `json:"shown"`
+	Source   string         `json:"source"`
+	Estimate bool           `json:"estimate"`
+	Basis    string         `json:"basis"`
+}
+
+func (k *Kitchen) convert(c fiber.Ctx) error {
+	var r ConvertRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	a, err := k.Convert(r)
+	if err != nil {
+		return err
+	}
+	return c.JSON(a)
+}
+
+// Convert answers a convert request; errors are problems.
+func (k *Kitchen) Convert(r ConvertRequest) (ConvertAnswer, error) {
+	var wrong []fieldError
+	note := func(bad bool, field, detail string) {
+		if bad {
+			wrong = append(wrong, fieldError{field, detail})
+		}
+	}
+	food := k.Larder.Food(r.Food)
+	_, knownTo := measure.DimensionOf(r.To)
+	note(r.Amount == nil, "amount", "is required")
+	if r.Amount != nil {
+		_, known := measure.DimensionOf(r.Amount.Unit)
+		note(!known, "amount.unit", fmt.Sprintf("%q is no unit", r.Amount.Unit))
+		note(r.Amount.Low < 0 || r.Amount.High < r.Amount.Low, "amount", "must be a range of figures from 0 up")
+	}
+	note(!knownTo, "to", fmt.Sprintf("%q is no unit", r.To))
+	note(r.Measures != "" && !r.Measures.Known(), "measures", "must be us, metric, imperial or australian")
+	if wrong != nil {
+		return ConvertAnswer{}, badRequest("The amount cannot be read.", wrong...)
+	}
+	if r.Measures == "" {
+		r.Measures = measure.US
+	}
+	var m measure.Matter
+	if food != nil {
+		m = food.MatterOf(r.Form)
+	}
+	a, basis, err := measure.Convert(*r.Amount, "", m, r.To, r.Measures)
+	if err != nil {
+		reason := fmt.Sprintf("No density or piece weight is known that turns %s into %s.", r.Amount.Unit, r.To)
+		if food == nil && r.Food != "" {
+			reason = fmt.Sprintf("%q is not in the larder, so its weight is not known.", r.Food)
+		}
+		return ConvertAnswer{}, unprocessable(reason, fieldError{"food", err.Error()})
+	}
+	return ConvertAnswer{a, shown(a), k.Larder.SourceTitle(basis.Source), basis.Estimate, basis.Text}, nil
+}
+
+func shown(a measure.Amount) string {
+	if g := measure.GramsOf(a.Unit); g > 0 && (a.Unit == measure.Gram || a.Unit == measure.Kilogram) {
+		return strings.ReplaceAll(measure.ShowGrams(a.Span().Times(g), measure.Loose), measure.ThinSpace, " ")
+	}
+	return strings.ReplaceAll(a.String(), measure.ThinSpace, " ")
+}
+
+// AdaptRequest asks for an adaptation of a read recipe.
+type AdaptRequest struct {
+	Original   *recipe.Dish    `json:"original"`
+	HouseRules swap.HouseRules `json:"houseRules"`
+	Pins       []string        `json:"pins"`
+	Aim        swap.Aim        `json:"aim"`
+}
+
+// Adapt answers an adapt request: proposes, applies and carries the method.
+func (k *Kitchen) Adapt(r AdaptRequest) (swap.Adaptation, error) {
+	if r.Original == nil {
+		return swap.Adaptation{}, badRequest("The original is missing.", fieldError{"original", "is required"})
+	}
+	if r.Aim == "" {
+		r.Aim = swap.Closest
+	}
+	if !r.Aim.Known() {
+		return swap.Adaptation{}, unprocessable("The aim is not known.", fieldError{"aim", "must be closest, simplest, cheapest or protein"})
+	}
+	if err := checkPins(r.Pins); err != nil {
+		return swap.Adaptation{}, err
+	}
+	if err := k.checkOriginal(*r.Original); err != nil {
+		return swap.Adaptation{}, err
+	}
+	dec, err := k.Book.Propose(*r.Original, r.HouseRules, r.Pins, r.Aim)
+	if err != nil {
+		return swap.Adaptation{}, err
+	}
+	return k.Carrier.Adapt(*r.Original, dec, true)
+}
+
+func checkPins(pins []string) error {
+	for i, p := range pins {
+		if _, ok := character.TraitNamed(p); !ok {
+			return unprocessable("A pinned trait is not known.", fieldError{fmt.Sprintf("pins[%d]", i), fmt.Sprintf("%q is no trait", p)})
+		}
+	}
+	return nil
+}
+
+// Limits on what an original may hold, far above any real recipe.
+const (
+	mostLines      = 400
+	mostComponents = 60
+)
+
+// checkOriginal refuses originals that no reader would have made.
+func (k *Kitchen) checkOriginal(d recipe.Dish) error {
+	lines := 0
+	for i, c := range d.Components {
+		lines += len(c.Lines)
+		for j, l := range c.Lines {
+			where := fmt.Sprintf("original.components[%d].lines[%d]", i, j)
+			if l.Food != nil && k.Larder.Food(*l.Food) == nil {
+				return unprocessable("A food is not in the larder.", fieldError{where + ".food", fmt.Sprintf("%q is not known", *l.Food)})
+			}
+			if l.Grams != nil && (l.Grams.Low < 0 || l.Grams.High < l.Grams.Low) {
+				return unprocessable("A mass is not possible.", fieldError{where + ".grams", "must be a range of figures from 0 up"})
+			}
+			if !knownOrigin(l.Origin) {
+				return unprocessable("An origin is not known.", fieldError{where + ".origin", fmt.Sprintf("%q is no origin", l.Origin)})
+			}
+		}
+		for j, s := range c.Steps {
+			for _, n := range s.Lines {
+				if n < 0 || n >= len(c.Lines) {
+					return unprocessable("A step uses a line that is not there.", fieldError{fmt.Sprintf("original.components[%d].steps[%d].lines", i, j), fmt.Sprintf("%d is no line of the component", n)})
+				}
+			}
+		}
+	}
+	if lines > mostLines || len(d.Components) > mostComponents {
+		return unprocessable(fmt.Sprintf("A dish may hold %d lines in %d components at most.", mostLines, mostComponents))
+	}
+	return nil
+}
+
+func knownOrigin(o larder.Origin) bool {
+	switch o {
+	case larder.FromAnimal, larder.FromPlant, larder.FromFungus, larder.FromMineral, larder.Mixed, larder.Unknown, "":
+		return true
+	}
+	return false
+}
+
+func (k *Kitchen) adapt(c fiber.Ctx) error {
+	var r AdaptRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	a, err := k.Adapt(r)
+	if err != nil {
+		return err
+	}
+	return c.JSON(a)
+}
+
+// FoodView is a food as the larder shows it.
+type FoodView struct {
+	*larder.Food
+	SourceTitle string                  `json:"sourceTitle"`
+	Pieces      map[string]measure.Span `json:"pieces"`
+	Density     float64                 `json:"density"`
+}
+
+func (k *Kitchen) view(f *larder.Food) FoodView {
+	return FoodView{f, k.Larder.SourceTitle(f.Per100.Source), f.Matter.Pieces, f.Matter.Density}
+}
+
+// FoodHit is one food found by a search.
+type FoodHit struct {
+	ID     string        `json:"id"`
+	Name   string        `json:"name"`
+	Origin larder.Origin `json:"origin"`
+	Aisle  string        `json:"aisle"`
+}
+
+const mostHits = 20
+
+func (k *Kitchen) foods(c fiber.Ctx) error {
+	hits := []FoodHit{}
+	for _, f := range k.Larder.Index().Search(c.Query("q"), mostHits) {
+		hits = append(hits, FoodHit{f.ID, f.Name, f.Origin, f.Aisle})
+	}
+	return c.JSON(hits)
+}
+
+func (k *Kitchen) food(c fiber.Ctx) error {
+	f := k.Larder.Food(c.Params("id"))
+	if f == nil {
+		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such food in the larder."}
+	}
+	return c.JSON(k.view(f))
+}
+
+// RulesView lists what house rules can be made of.
+type RulesView struct {
+	Presets  []PresetView `json:"presets"`
+	Switches []string     `json:"switches"`
+}
+
+// PresetView is one preset with its name.
+type PresetView struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+}
+
+func (k *Kitchen) rules(c fiber.Ctx) error {
+	v := RulesView{Switches: swap.Switches}
+	for _, p := range swap.Presets {
+		v.Presets = append(v.Presets, PresetView{p.ID, p.Name})
+	}
+	return c.JSON(v)
+}

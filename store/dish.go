@@ -1,0 +1,246 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+// Document is what a cook has entered and decided about one dish; profiles,
+// methods and cards are computed from it.
+type Document struct {
+	Name string `json:"name"`
+	// Place is where the dish is from, in the cook's words.
+	Place string `json:"place"`
+	// Country is the ISO 3166-1 numeric code, empty when not set.
+	Country string `json:"country"`
+	// Source is the recipe text as it came.
+	Source    string         `json:"source"`
+	Original  recipe.Dish    `json:"original"`
+	Decisions swap.Decisions `json:"decisions"`
+}
+
+// Dish is a stored dish at its current revision.
+type Dish struct {
+	ID       string
+	Created  time.Time
+	Changed  time.Time
+	Edit     int64
+	Revision int64
+	What     string
+	CanUndo  bool
+	CanRedo  bool
+	Document Document
+}
+
+// Errors a caller decides on.
+var (
+	ErrNotFound = errors.New("no such dish")
+	// ErrChanged tells that the dish was changed since the caller read it.
+	ErrChanged = errors.New("the dish was changed meanwhile")
+	ErrNothing = errors.New("nothing to undo or redo")
+)
+
+// Create stores a new dish and returns it.
+func (s *Store) Create(ctx context.Context, doc Document) (Dish, error) {
+	id, err := uuid.NewV7()
+	if err != nil {
+		return Dish{}, fmt.Errorf("make an id: %w", err)
+	}
+	now := s.stamp()
+	err = s.inTx(ctx, func(tx *sql.Tx) error {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO dishes (id, created, changed, edit, revision) VALUES (?, ?, ?, 1, 1)`, id.String(), now, now); err != nil {
+			return fmt.Errorf("insert dish: %w", err)
+		}
+		if err := s.revise(ctx, tx, id.String(), 1, nil, "read the recipe", doc); err != nil {
+			return err
+		}
+		return index(ctx, tx, id.String(), doc)
+	})
+	if err != nil {
+		return Dish{}, err
+	}
+	return s.Dish(ctx, id.String())
+}
+
+func (s *Store) stamp() string { return s.now().UTC().Format(time.RFC3339Nano) }
+
+func (s *Store) revise(ctx context.Context, tx *sql.Tx, id string, number int64, parent *int64, what string, doc Document) error {
+	body, err := json.Marshal(doc)
+	if err != nil {
+		return fmt.Errorf("encode document: %w", err)
+	}
+	_, err = tx.ExecContext(ctx, `INSERT INTO revisions (dish, number, parent, made, what, body) VALUES (?, ?, ?, ?, ?, ?)`, id, number, parent, s.stamp(), what, string(body))
+	if err != nil {
+		return fmt.Errorf("insert revision: %w", err)
+	}
+	return nil
+}
+
+func index(ctx context.Context, tx *sql.Tx, id string, doc Document) error {
+	if _, err := tx.ExecContext(ctx, `DELETE FROM dish_search WHERE dish = ?`, id); err != nil {
+		return fmt.Errorf("index dish: %w", err)
+	}
+	var words []string
+	for _, c := range doc.Original.Components {
+		for _, l := range c.Lines {
+			words = append(words, l.Text)
+		}
+	}
+	if _, err := tx.ExecContext(ctx, `INSERT INTO dish_search (dish, name, place, body) VALUES (?, ?, ?, ?)`, id, doc.Name, doc.Place, strings.Join(words, "\n")); err != nil {
+		return fmt.Errorf("index dish: %w", err)
+	}
+	return nil
+}
+
+const selectDish = `SELECT d.id, d.created, d.changed, d.edit, d.revision, r.what, r.body, r.parent IS NOT NULL,
+  EXISTS (SELECT 1 FROM revisions c WHERE c.dish = d.id AND c.parent = d.revision)
+  FROM dishes d JOIN revisions r ON r.dish = d.id AND r.number = d.revision`
+
+func scan(row interface{ Scan(...any) error }) (Dish, error) {
+	var d Dish
+	var created, changed, body string
+	if err := row.Scan(&d.ID, &created, &changed, &d.Edit, &d.Revision, &d.What, &body, &d.CanUndo, &d.CanRedo); err != nil {
+		return Dish{}, err
+	}
+	var err1, err2 error
+	d.Created, err1 = time.Parse(time.RFC3339Nano, created)
+	d.Changed, err2 = time.Parse(time.RFC3339Nano, changed)
+	if err := errors.Join(err1, err2, json.Unmarshal([]byte(body), &d.Document)); err != nil {
+		return Dish{}, fmt.Errorf("decode dish %s: %w", d.ID, err)
+	}
+	return d, nil
+}
+
+// Dish returns a dish at its current revision.
+func (s *Store) Dish(ctx context.Context, id string) (Dish, error) {
+	d, err := scan(s.read.QueryRowContext(ctx, selectDish+` WHERE d.id = ?`, id))
+	if errors.Is(err, sql.ErrNoRows) {
+		return Dish{}, ErrNotFound
+	}
+	return d, err
+}
+
+// Dishes lists all dishes, the last changed first.
+func (s *Store) Dishes(ctx context.Context) ([]Dish, error) {
+	return s.query(ctx, selectDish+` ORDER BY d.changed DESC, d.id`)
+}
+
+// Search finds dishes by words of their name, place or ingredients; each word
+// may be the beginning of one.
+func (s *Store) Search(ctx context.Context, text string) ([]Dish, error) {
+	var terms []string
+	for _, w := range strings.Fields(text) {
+		terms = append(terms, `"`+strings.ReplaceAll(w, `"`, `""`)+`"*`)
+	}
+	if terms == nil {
+		return s.Dishes(ctx)
+	}
+	return s.query(ctx, selectDish+` JOIN dish_search f ON f.dish = d.id WHERE dish_search MATCH ? ORDER BY rank`, strings.Join(terms, " "))
+}
+
+func (s *Store) query(ctx context.Context, query string, args ...any) ([]Dish, error) {
+	rows, err := s.read.QueryContext(ctx, query, args...)
+	if err != nil {
+		return nil, fmt.Errorf("list dishes: %w", err)
+	}
+	defer rows.Close()
+	var out []Dish
+	for rows.Next() {
+		d, err := scan(rows)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, d)
+	}
+	return out, rows.Err()
+}
+
+// Save writes a new revision of a dish that the caller read at the given edit.
+// It returns ErrChanged when somebody else was faster.
+func (s *Store) Save(ctx context.Context, id string, edit int64, what string, doc Document) (Dish, error) {
+	err := s.change(ctx, id, edit, func(tx *sql.Tx, current int64) (int64, error) {
+		var last int64
+		if err := tx.QueryRowContext(ctx, `SELECT max(number) FROM revisions WHERE dish = ?`, id).Scan(&last); err != nil {
+			return 0, fmt.Errorf("number the revision: %w", err)
+		}
+		if err := s.revise(ctx, tx, id, last+1, &current, what, doc); err != nil {
+			return 0, err
+		}
+		return last + 1, index(ctx, tx, id, doc)
+	})
+	if err != nil {
+		return Dish{}, err
+	}
+	return s.Dish(ctx, id)
+}
+
+// change moves a dish to the revision that work returns, if it is still at
+// the given edit.
+func (s *Store) change(ctx context.Context, id string, edit int64, work func(*sql.Tx, int64) (int64, error)) error {
+	return s.inTx(ctx, func(tx *sql.Tx) error {
+		var have, current int64
+		err := tx.QueryRowContext(ctx, `SELECT edit, revision FROM dishes WHERE id = ?`, id).Scan(&have, &current)
+		switch {
+		case errors.Is(err, sql.ErrNoRows):
+			return ErrNotFound
+		case err != nil:
+			return fmt.Errorf("read dish: %w", err)
+		case have != edit:
+			return ErrChanged
+		}
+		next, err := work(tx, current)
+		if err != nil {
+			return err
+		}
+		if _, err := tx.ExecContext(ctx, `UPDATE dishes SET edit = edit + 1, revision = ?, changed = ? WHERE id = ?`, next, s.stamp(), id); err != nil {
+			return fmt.Errorf("move dish: %w", err)
+		}
+		return nil
+	})
+}
+
+// Undo goes back to the revision that the current one was made from. The
+// later revisions stay, for Redo and history.
+func (s *Store) Undo(ctx context.Context, id string, edit int64) (Dish, error) {
+	return s.step(ctx, id, edit, `SELECT parent FROM revisions WHERE dish = ? AND number = ?`)
+}
+
+// Redo goes forward to the newest revision made from the current one.
+func (s *Store) Redo(ctx context.Context, id string, edit int64) (Dish, error) {
+	return s.step(ctx, id, edit, `SELECT max(number) FROM revisions WHERE dish = ? AND parent = ?`)
+}
+
+func (s *Store) step(ctx context.Context, id string, edit int64, query string) (Dish, error) {
+	err := s.change(ctx, id, edit, func(tx *sql.Tx, current int64) (int64, error) {
+		var next sql.NullInt64
+		if err := tx.QueryRowContext(ctx, query, id, current).Scan(&next); err != nil {
+			return 0, fmt.Errorf("find the revision: %w", err)
+		}
+		if !next.Valid {
+			return 0, ErrNothing
+		}
+		var body string
+		var doc Document
+		if err := tx.QueryRowContext(ctx, `SELECT body FROM revisions WHERE dish = ? AND number = ?`, id, next.Int64).Scan(&body); err != nil {
+			return 0, fmt.Errorf("read the revision: %w", err)
+		}
+		if err := json.Unmarshal([]byte(body), &doc); err != nil {
+			return 0, fmt.Errorf("decode the revision: %w", err)
+		}
+		return next.Int64, index(ctx, tx, id, doc)
+	})
+	if err != nil {
+		return Dish{}, err
+	}
+	return s.Dish(ctx, id)
+}

@@ -1,0 +1,16 @@
+import js from "@eslint/js";
+import hooks from "eslint-plugin-react-hooks";
+import ts from "typescript-eslint";
+
+export default ts.config(
+  { ignores: ["dist", "src/api/types.ts"] },
+  js.configs.recommended,
+  ...ts.configs.strict,
+  {
+    plugins: { "react-hooks": hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      "@typescript-eslint/no-non-null-assertion": "error",
+    },
+  },
+);

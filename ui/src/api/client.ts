@@ -1,0 +1,79 @@
+import type {
+  CandidatesView,
+  CreateRequest,
+  DishSummary,
+  DishView,
+  FoodHit,
+  LineRequest,
+  Proposal,
+  RecipeLine,
+  RulesView,
+  SaveRequest,
+} from "./types";
+
+/** What the server says when a request cannot be carried out (RFC 9457). */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail: string,
+    /** The newer dish, when a save came too late. */
+    readonly current?: DishView,
+  ) {
+    super(detail);
+  }
+}
+
+interface ProblemBody {
+  title?: string;
+  detail?: string;
+  current?: DishView;
+}
+
+async function request<T>(method: string, path: string, body?: unknown, edit?: number): Promise<T> {
+  const headers: Record<string, string> = { Accept: "application/json" };
+  if (body !== undefined) headers["Content-Type"] = "application/json";
+  if (edit !== undefined) headers["If-Match"] = `"${edit}"`;
+  let answer: Response;
+  try {
+    answer = await fetch(path, {
+      method,
+      headers,
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+  } catch {
+    throw new Problem(
+      0,
+      "The kitchen does not answer",
+      "The server cannot be reached. What you typed is kept here; try again once it runs.",
+    );
+  }
+  if (!answer.ok) {
+    const p = (await answer.json().catch(() => ({}))) as ProblemBody;
+    throw new Problem(
+      answer.status,
+      p.title ?? "The request failed",
+      p.detail ?? `Status ${answer.status}.`,
+      p.current,
+    );
+  }
+  return (await answer.json()) as T;
+}
+
+export const api = {
+  dishes: (q: string) => request<DishSummary[]>("GET", `/api/dishes?q=${encodeURIComponent(q)}`),
+  dish: (id: string) => request<DishView>("GET", `/api/dishes/${id}`),
+  create: (r: CreateRequest) => request<DishView>("POST", "/api/dishes", r),
+  save: (id: string, edit: number, r: SaveRequest) =>
+    request<DishView>("PUT", `/api/dishes/${id}`, r, edit),
+  undo: (id: string, edit: number) =>
+    request<DishView>("POST", `/api/dishes/${id}/undo`, undefined, edit),
+  redo: (id: string, edit: number) =>
+    request<DishView>("POST", `/api/dishes/${id}/redo`, undefined, edit),
+  candidates: (id: string, line: string) =>
+    request<CandidatesView>("GET", `/api/dishes/${id}/candidates?line=${encodeURIComponent(line)}`),
+  proposals: (id: string) => request<Proposal[]>("POST", `/api/dishes/${id}/proposals`),
+  readLine: (r: LineRequest) => request<RecipeLine>("POST", "/api/lines", r),
+  foods: (q: string) => request<FoodHit[]>("GET", `/api/larder/foods?q=${encodeURIComponent(q)}`),
+  rules: () => request<RulesView>("GET", "/api/rules"),
+};

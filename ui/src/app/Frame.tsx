@@ -1,0 +1,115 @@
+import { Input, Modal } from "antd";
+import type { InputRef } from "antd";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { NavLink, useLocation } from "react-router";
+
+import { api } from "../api/client";
+import { isTyping, keyList } from "./keys";
+
+/** The top band with the places, search and help. */
+export function Frame({ children }: { children: React.ReactNode }) {
+  const [help, setHelp] = useState(false);
+  const search = useRef<InputRef>(null);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (isTyping(e) || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === "/") {
+        e.preventDefault();
+        search.current?.focus();
+      } else if (e.key === "?") {
+        setHelp(true);
+      }
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+  return (
+    <>
+      <header className="band">
+        <NavLink to="/dishes" className="wordmark" aria-label="Yembra, to the dishes">
+          <svg width="26" height="18" viewBox="0 0 26 18" aria-hidden="true">
+            <path d="M1 4c12 0 12 10 24 10" stroke="#9CC5A4" strokeWidth="2.4" fill="none" />
+            <path d="M1 9h24" stroke="#E9B85A" strokeWidth="2.4" fill="none" />
+            <path d="M1 14c7 0 8-5 12-8" stroke="#D98CA8" strokeWidth="2.4" fill="none" />
+          </svg>
+          Yembra
+        </NavLink>
+        <nav aria-label="Places">
+          <NavLink to="/dishes">Dishes</NavLink>
+        </nav>
+        <Search inputRef={search} />
+        <button
+          className="help-key"
+          onClick={() => setHelp(true)}
+          aria-label="Help and keys"
+          title="Help and keys (?)"
+        >
+          ?
+        </button>
+      </header>
+      {children}
+      <Modal open={help} onCancel={() => setHelp(false)} footer={null} title="Keys">
+        <dl className="keys">
+          {keyList.map(([key, what]) => (
+            <div key={key} style={{ display: "contents" }}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </>
+  );
+}
+
+function Search({ inputRef }: { inputRef: React.RefObject<InputRef | null> }) {
+  const [text, setText] = useState("");
+  const { pathname } = useLocation();
+  const [openAt, setOpenAt] = useState("");
+  const hits = useQuery({
+    queryKey: ["search", text],
+    queryFn: () => api.dishes(text),
+    enabled: text.trim() !== "",
+  });
+  const open = text.trim() !== "" && openAt === pathname;
+  return (
+    <div className="search" role="search">
+      <Input
+        ref={inputRef}
+        value={text}
+        placeholder="Search dishes  /"
+        aria-label="Search dishes"
+        allowClear
+        onChange={(e) => {
+          setText(e.target.value);
+          setOpenAt(pathname);
+        }}
+        onKeyDown={(e) => {
+          if (e.key === "Escape") {
+            setText("");
+            e.currentTarget.blur();
+          }
+        }}
+      />
+      {open && hits.data && (
+        <ul className="search-hits">
+          {hits.data.length === 0 && (
+            <li className="quiet" style={{ padding: "6px 12px" }}>
+              No dish with “{text}”.
+            </li>
+          )}
+          {hits.data.slice(0, 8).map((d) => (
+            <li key={d.id}>
+              <NavLink to={`/dishes/${d.id}/original`} onClick={() => setText("")}>
+                {d.name} <span className="quiet small">{d.place}</span>
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,44 @@
+import { Spin } from "antd";
+import { lazy, Suspense } from "react";
+import { Navigate, Route, Routes } from "react-router";
+
+import { Frame } from "./Frame";
+
+const DishesPage = lazy(() => import("../dishes/DishesPage"));
+const NewDish = lazy(() => import("../dishes/NewDish"));
+const DishFrame = lazy(() => import("../dish/DishFrame"));
+const OriginalStage = lazy(() => import("../original/OriginalStage"));
+const SwapsStage = lazy(() => import("../swaps/SwapsStage"));
+const CardStage = lazy(() => import("../card/CardStage"));
+
+/** All places and stages, each loaded when it is first gone to. */
+export function Places() {
+  return (
+    <Frame>
+      <Suspense fallback={<Spin description="Opening" className="page" />}>
+        <Routes>
+          <Route path="/" element={<Navigate to="/dishes" replace />} />
+          <Route path="/dishes" element={<DishesPage />} />
+          <Route path="/dishes/new" element={<NewDish />} />
+          <Route path="/dishes/:id" element={<DishFrame />}>
+            <Route index element={<Navigate to="original" replace />} />
+            <Route path="original" element={<OriginalStage />} />
+            <Route path="swaps" element={<SwapsStage />} />
+            <Route path="card" element={<CardStage />} />
+          </Route>
+          <Route
+            path="*"
+            element={
+              <main className="page">
+                <h1>There is nothing at this address</h1>
+                <p>
+                  Go back to <a href="/dishes">the dishes</a>.
+                </p>
+              </main>
+            }
+          />
+        </Routes>
+      </Suspense>
+    </Frame>
+  );
+}

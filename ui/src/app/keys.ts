@@ -1,0 +1,20 @@
+/** Every key the interface listens to, as help lists them. */
+export const keyList: [string, string][] = [
+  ["/", "search dishes"],
+  ["?", "this help"],
+  ["[  ]", "walk the path of a dish back and on"],
+  ["Ctrl+Z", "undo the last change"],
+  ["Ctrl+Shift+Z", "redo"],
+  ["p", "propose swaps (in Swaps)"],
+  ["↑  ↓", "move between the lines to swap (in Swaps)"],
+  ["Enter", "use the candidate that has the focus"],
+];
+
+/** Tells whether a key goes into a field and is not meant as a command. */
+export function isTyping(e: KeyboardEvent): boolean {
+  const t = e.target;
+  return (
+    t instanceof HTMLElement &&
+    (t.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(t.tagName))
+  );
+}

@@ -1,0 +1,134 @@
+import "./card.css";
+
+import { PrinterOutlined } from "@ant-design/icons";
+import { Button } from "antd";
+
+import type { DishView, SwapComponent } from "../api/types";
+import { useOpenDish } from "../dish/useDish";
+import { lineAt } from "../swaps/SwapsStage";
+import { tallyWords } from "../shared/format";
+
+/** The printable page of the adapted dish. */
+export default function CardStage() {
+  const { dish } = useOpenDish();
+  const { adaptation: a, document: doc } = dish;
+  const serves = doc.original.serves;
+  return (
+    <main className="page">
+      <div className="card-tools no-print">
+        <Button type="primary" icon={<PrinterOutlined />} onClick={() => window.print()}>
+          Print card
+        </Button>
+      </div>
+      <article className="card-page" aria-label="Card">
+        <header>
+          <h1>{doc.name}</h1>
+          <span className="quiet">
+            {doc.place && `${doc.place} · `}in plant form
+            {serves &&
+              ` · serves ${serves.low === serves.high ? serves.low : `${serves.low}–${serves.high}`}`}
+          </span>
+        </header>
+        <OpenLines dish={dish} />
+        {doc.decisions.livesFrom && <p>{doc.decisions.livesFrom}</p>}
+        {a.components.map((c, i) => (
+          <Part key={i} part={c} />
+        ))}
+        <section className="card-notes">
+          <h2>What was changed</h2>
+          <ul>
+            {a.swaps.map((s) => (
+              <li key={s.replaces}>
+                <b>{lineAt(dish, s.replaces)?.name}</b>: {s.name}. {s.why}
+              </li>
+            ))}
+          </ul>
+          <Cautions dish={dish} />
+          <Labels dish={dish} />
+          <p className="quiet">
+            Character against the original: {tallyWords(a.tally)}
+            {a.tally.worst && `, furthest off ${a.tally.worst}`}. Amounts of the swaps are estimates
+            of the book; taste at the end.
+          </p>
+        </section>
+      </article>
+    </main>
+  );
+}
+
+function OpenLines({ dish }: { dish: DishView }) {
+  const open = dish.adaptation.unresolved;
+  if (open.length === 0) return null;
+  return (
+    <div className="open-lines" role="note">
+      <b>Not finished: {open.length === 1 ? "one line is" : `${open.length} lines are`} open.</b>
+      <ul>
+        {open.map((u) => (
+          <li key={u.line}>
+            In place of {lineAt(dish, u.line)?.name}: {u.why}.
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function Part({ part }: { part: SwapComponent }) {
+  const lines = part.lines.filter((l) => l.change !== "dropped");
+  const steps = part.steps.filter((s) => s.change !== "dropped");
+  return (
+    <section>
+      {part.name && <h2>{part.name}</h2>}
+      <div className="card-body">
+        <ul>
+          {lines.map((l, i) => (
+            <li key={i}>{l.text}</li>
+          ))}
+        </ul>
+        <ol>
+          {steps.map((s, i) => (
+            <li key={i}>
+              {s.text}
+              {s.change !== "kept" && s.why && <div className="why">{s.why}</div>}
+            </li>
+          ))}
+        </ol>
+      </div>
+    </section>
+  );
+}
+
+function Cautions({ dish }: { dish: DishView }) {
+  const all = [...new Set(dish.adaptation.swaps.flatMap((s) => s.cautions))];
+  if (all.length === 0) return null;
+  return (
+    <>
+      <h2>Take care</h2>
+      <ul>
+        {all.map((c) => (
+          <li key={c}>{c}</li>
+        ))}
+      </ul>
+      <p className="quiet">Follow local food-safety rules; this is general guidance.</p>
+    </>
+  );
+}
+
+function Labels({ dish }: { dish: DishView }) {
+  const labels = dish.adaptation.components
+    .flatMap((c) => c.lines)
+    .filter((l) => l.checkLabel && l.change !== "dropped");
+  if (labels.length === 0) return null;
+  return (
+    <>
+      <h2>Labels to read</h2>
+      <ul>
+        {labels.map((l, i) => (
+          <li key={i}>
+            {l.name}: {l.why}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,204 @@
+import { Button, Modal, Popover, Select, Spin, Tooltip } from "antd";
+import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect } from "react";
+import { NavLink, Outlet, useLocation, useNavigate, useParams } from "react-router";
+
+import { api } from "../api/client";
+import type { DishView } from "../api/types";
+import { isTyping } from "../app/keys";
+import { ProblemNote } from "../shared/ProblemNote";
+import { TallyView } from "../shared/TallyView";
+import { tallyWords } from "../shared/format";
+import { DishContext, useDish, type OpenDish } from "./useDish";
+
+const stages = [
+  { path: "original", name: "Original" },
+  { path: "swaps", name: "Swaps" },
+  { path: "card", name: "Card" },
+] as const;
+
+/** What is still open at a stage of the path. */
+export function openAt(stage: string, d: DishView): number {
+  if (stage === "original") {
+    return d.document.original.notices.filter((n) => n.kind !== "check-label").length;
+  }
+  return stage === "swaps" ? d.adaptation.unresolved.length : 0;
+}
+
+/** The second band of a dish and, below it, the stage that is open. */
+export default function DishFrame() {
+  const { id = "" } = useParams();
+  const { query, open } = useDish(id);
+  if (query.error) {
+    return (
+      <main className="page">
+        <ProblemNote error={query.error} retry={() => void query.refetch()} />
+      </main>
+    );
+  }
+  if (!open) return <Spin description="Fetching the dish" className="page" />;
+  return (
+    <DishContext value={open}>
+      <Band open={open} />
+      {open.error !== null && open.error !== undefined && (
+        <main className="page" style={{ paddingBottom: 0 }}>
+          <ProblemNote error={open.error} retry={open.retry} />
+        </main>
+      )}
+      <Conflict open={open} />
+      <Outlet />
+    </DishContext>
+  );
+}
+
+function Band({ open }: { open: OpenDish }) {
+  const { dish } = open;
+  const go = useNavigate();
+  const { pathname } = useLocation();
+  const here = stages.findIndex((s) => pathname.endsWith(`/${s.path}`));
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const undoing = (e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "z";
+      if (undoing && !isTyping(e)) {
+        e.preventDefault();
+        if (e.shiftKey) open.redo();
+        else open.undo();
+        return;
+      }
+      if (isTyping(e)) return;
+      const to = e.key === "]" ? here + 1 : e.key === "[" ? here - 1 : -1;
+      const next = stages[to];
+      if (next) void go(`/dishes/${dish.id}/${next.path}`);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [open, here, go, dish.id]);
+  return (
+    <div className="dish-band">
+      <div className="row">
+        <h1 title={dish.document.name}>{dish.document.name}</h1>
+        <span className="quiet">{dish.document.place}</span>
+        {dish.adaptation.swaps.length > 0 && <TallyView tally={dish.adaptation.tally} />}
+        <div className="right">
+          <span className="saved" role="status">
+            {open.saving ? "Saving" : "Saved"}
+          </span>
+          <RulesChip open={open} />
+          <Tooltip title="Undo (Ctrl+Z)">
+            <Button
+              icon={<UndoOutlined />}
+              aria-label="Undo"
+              disabled={!dish.canUndo}
+              onClick={open.undo}
+            />
+          </Tooltip>
+          <Tooltip title="Redo (Ctrl+Shift+Z)">
+            <Button
+              icon={<RedoOutlined />}
+              aria-label="Redo"
+              disabled={!dish.canRedo}
+              onClick={open.redo}
+            />
+          </Tooltip>
+        </div>
+      </div>
+      <nav aria-label="Path of the dish">
+        <ol className="path">
+          {stages.map((s) => {
+            const left = openAt(s.path, dish);
+            return (
+              <li key={s.path}>
+                <NavLink to={`/dishes/${dish.id}/${s.path}`}>
+                  <span className="stage-name">{s.name}</span>
+                  {left > 0 && (
+                    <span className="open-mark" aria-label={`${left} open`}>
+                      {left}
+                    </span>
+                  )}
+                </NavLink>
+              </li>
+            );
+          })}
+        </ol>
+      </nav>
+    </div>
+  );
+}
+
+/** The house rules of the dish, with the preset and what is off besides. */
+function RulesChip({ open }: { open: OpenDish }) {
+  const rules = useQuery({ queryKey: ["rules"], queryFn: api.rules, staleTime: Infinity });
+  const mine = open.dish.document.decisions.houseRules;
+  const name = rules.data?.presets.find((p) => p.id === mine.preset)?.name ?? mine.preset;
+  const set = (change: Partial<typeof mine>) =>
+    open.decide("changed the house rules", { houseRules: { ...mine, ...change } });
+  const form = rules.data && (
+    <div style={{ width: 300 }}>
+      <label className="small quiet" htmlFor="preset">
+        School
+      </label>
+      <Select
+        id="preset"
+        value={mine.preset}
+        onChange={(preset) => set({ preset })}
+        style={{ width: "100%", marginBottom: 10 }}
+        options={rules.data.presets.map((p) => ({ value: p.id, label: p.name }))}
+      />
+      <label className="small quiet" htmlFor="off">
+        Also without
+      </label>
+      <Select
+        id="off"
+        mode="multiple"
+        value={mine.off}
+        onChange={(off) => set({ off })}
+        style={{ width: "100%" }}
+        placeholder="soy, gluten, tree nuts …"
+        options={rules.data.switches.map((s) => ({ value: s, label: s.replaceAll("-", " ") }))}
+      />
+      <p className="small quiet">A swap that breaks a rule is not proposed.</p>
+    </div>
+  );
+  return (
+    <Popover content={form} trigger="click" title="House rules" placement="bottomRight">
+      <Button>
+        {name}
+        {mine.off.length > 0 && `, without ${mine.off.join(", ").replaceAll("-", " ")}`}
+      </Button>
+    </Popover>
+  );
+}
+
+/** Shows both versions when another window was faster, and lets the cook choose. */
+function Conflict({ open }: { open: OpenDish }) {
+  const c = open.conflict;
+  return (
+    <Modal
+      open={c !== null}
+      title="This dish was changed in another window"
+      closable={false}
+      footer={[
+        <Button key="theirs" onClick={() => open.settle(false)}>
+          Take the other version
+        </Button>,
+        <Button key="mine" type="primary" onClick={() => open.settle(true)}>
+          Put my change on top
+        </Button>,
+      ]}
+    >
+      {c && (
+        <>
+          <p>
+            <b>Here</b>: {c.mine.what || "a change"} ({tallyWords(open.dish.adaptation.tally)}{" "}
+            before it).
+          </p>
+          <p>
+            <b>In the other window</b>: {c.theirs.what} ({tallyWords(c.theirs.adaptation.tally)}).
+          </p>
+          <p className="quiet">Neither is lost: both stay in the history of the dish.</p>
+        </>
+      )}
+    </Modal>
+  );
+}

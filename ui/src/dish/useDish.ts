@@ -1,0 +1,88 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { createContext, useContext } from "react";
+
+import { api, Problem } from "../api/client";
+import type { Decisions, DishView, SaveRequest } from "../api/types";
+
+/** An open dish with the ways to change it. Every change is saved as it is made. */
+export interface OpenDish {
+  dish: DishView;
+  save: (change: SaveRequest) => void;
+  decide: (what: string, change: Partial<Decisions>) => void;
+  undo: () => void;
+  redo: () => void;
+  saving: boolean;
+  error: unknown;
+  /** The change that came too late, with the newer dish. */
+  conflict: { mine: SaveRequest; theirs: DishView } | null;
+  settle: (keepMine: boolean) => void;
+  retry: () => void;
+}
+
+type Change = { kind: "save"; body: SaveRequest } | { kind: "undo" } | { kind: "redo" };
+
+/** Loads a dish and hands out the ways to change it. */
+export function useDish(id: string) {
+  const queries = useQueryClient();
+  const key = ["dish", id];
+  const query = useQuery({ queryKey: key, queryFn: () => api.dish(id) });
+  const take = (d: DishView) => {
+    queries.setQueryData(key, d);
+    void queries.invalidateQueries({ queryKey: ["candidates", id] });
+    void queries.invalidateQueries({ queryKey: ["dishes"] });
+  };
+  const change = useMutation({
+    mutationKey: key,
+    scope: { id: `dish-${id}` },
+    mutationFn: (c: Change) => {
+      const edit = queries.getQueryData<DishView>(key)?.edit ?? 0;
+      if (c.kind === "undo") return api.undo(id, edit);
+      if (c.kind === "redo") return api.redo(id, edit);
+      return api.save(id, edit, c.body);
+    },
+    onSuccess: take,
+  });
+  const failed = change.error;
+  const late =
+    failed instanceof Problem && failed.status === 412 && failed.current ? failed.current : null;
+  const mine = change.variables?.kind === "save" ? change.variables.body : null;
+  const dish = query.data;
+  if (!dish) return { query, open: null };
+  const open: OpenDish = {
+    dish,
+    save: (body) => change.mutate({ kind: "save", body }),
+    decide: (what, d) =>
+      change.mutate({
+        kind: "save",
+        body: { what, decisions: { ...latest(queries.getQueryData<DishView>(key), dish), ...d } },
+      }),
+    undo: () => change.mutate({ kind: "undo" }),
+    redo: () => change.mutate({ kind: "redo" }),
+    saving: change.isPending,
+    error: late ? null : failed,
+    conflict: late ? { mine: mine ?? { what: "" }, theirs: late } : null,
+    settle: (keepMine) => {
+      if (!late) return;
+      take(late);
+      change.reset();
+      if (keepMine && mine) change.mutate({ kind: "save", body: mine });
+    },
+    retry: () => {
+      if (change.variables) change.mutate(change.variables);
+    },
+  };
+  return { query, open };
+}
+
+function latest(now: DishView | undefined, then: DishView): Decisions {
+  return (now ?? then).document.decisions;
+}
+
+export const DishContext = createContext<OpenDish | null>(null);
+
+/** The dish that the stages inside a dish's frame work on. */
+export function useOpenDish(): OpenDish {
+  const open = useContext(DishContext);
+  if (!open) throw new Error("a stage was opened outside a dish");
+  return open;
+}

@@ -1,0 +1,15 @@
+import { Button } from "antd";
+import { Problem } from "../api/client";
+
+/** Says what happened, what it means and what to do next. */
+export function ProblemNote({ error, retry }: { error: unknown; retry?: () => void }) {
+  const problem =
+    error instanceof Problem ? error : new Problem(0, "Something went wrong", String(error));
+  return (
+    <div className="problem" role="alert">
+      <h3>{problem.title}</h3>
+      <p>{problem.detail}</p>
+      {retry && <Button onClick={retry}>Try again</Button>}
+    </div>
+  );
+}

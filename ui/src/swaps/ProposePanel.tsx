@@ -1,0 +1,67 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, Modal, Spin } from "antd";
+
+import { api } from "../api/client";
+import type { Decisions, DishView } from "../api/types";
+import { ProblemNote } from "../shared/ProblemNote";
+import { TallyView } from "../shared/TallyView";
+
+interface Props {
+  dish: DishView;
+  close: () => void;
+  use: (d: Decisions, aim: string) => void;
+}
+
+const aims: Record<string, [string, string]> = {
+  closest: ["Closest", "keeps the most"],
+  simplest: ["Simplest", "fewest lines and least work"],
+  cheapest: ["Cheapest", "by the made-up price list"],
+  protein: ["Most protein", "among those that keep the dish"],
+};
+
+/** The four answers side by side, before anything is changed. */
+export function ProposePanel({ dish, close, use }: Props) {
+  const answers = useQuery({
+    queryKey: ["proposals", dish.id, dish.edit],
+    queryFn: () => api.proposals(dish.id),
+    staleTime: Infinity,
+  });
+  return (
+    <Modal open onCancel={close} footer={null} width={1180} title="Propose swaps">
+      {answers.isPending && <Spin description="Trying swaps for all lines together" />}
+      {answers.error && <ProblemNote error={answers.error} retry={() => void answers.refetch()} />}
+      <div className="answers">
+        {answers.data?.map((p) => {
+          const [name, what] = aims[p.aim] ?? [p.aim, ""];
+          return (
+            <section key={p.aim} className="answer" aria-label={name}>
+              <div>
+                <h3>{name}</h3>
+                <span className="small quiet">{what}</span>
+              </div>
+              <TallyView tally={p.adaptation.tally} />
+              <ul>
+                {p.adaptation.swaps.map((s) => (
+                  <li key={s.replaces}>{s.name}</li>
+                ))}
+                {p.adaptation.boosters.map((b) => (
+                  <li key={b.food} className="quiet">
+                    {b.why}
+                  </li>
+                ))}
+                {p.adaptation.unresolved.map((u) => (
+                  <li key={u.line} style={{ color: "var(--clay)" }}>
+                    Open: {u.why}
+                  </li>
+                ))}
+              </ul>
+              <Button type="primary" onClick={() => use(p.decisions, name.toLowerCase())}>
+                Use this
+              </Button>
+            </section>
+          );
+        })}
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,13 @@
+import react from "@vitejs/plugin-react";
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  plugins: [react()],
+  build: {
+    emptyOutDir: false,
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 1200,
+  },
+  server: { proxy: { "/api": "http://127.0.0.1:8765" } },
+  test: { environment: "happy-dom", globals: false },
+});

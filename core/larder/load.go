@@ -28,14 +28,17 @@ type Larder struct {
 	boosters []*Booster
 	sources  map[string]string
 	prices   map[string]float64
+	// energyExcused names foods whose energy does not follow from the
+	// macronutrients, with the reason.
+	energyExcused map[string]string
 }
 
 // Load reads the whole knowledge from a source. The error of a malformed file
 // names the file and row; Check looks at what the rows say.
 func Load(src Source) (*Larder, error) {
-	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}}
+	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadWords, l.loadSwaps, l.loadPrices,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadWords, l.loadSwaps, l.loadPrices, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)
@@ -161,6 +164,10 @@ func (r row) food(l *Larder, id string) *Food {
 
 func (l *Larder) loadSources(src Source) error {
 	return eachRow(src, "sources.csv", func(r row) { l.sources[r.text("id")] = r.text("title") })
+}
+
+func (l *Larder) loadExceptions(src Source) error {
+	return eachRow(src, "energy_exceptions.csv", func(r row) { l.energyExcused[r.text("food")] = r.text("why") })
 }
 
 func (l *Larder) loadFoods(src Source) error {

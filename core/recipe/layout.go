@@ -54,7 +54,8 @@ type layout struct {
 var (
 	numberedLine = regexp.MustCompile(`^(?:step\s*)?(\d{1,2})\s*[.):]\s+`)
 	stepWord     = regexp.MustCompile(`(?i)^step\s*\d{1,2}\s*[.):\-–]*\s*`)
-	servesLine   = regexp.MustCompile(`(?i)\b(?:serves|servings?|serving size|yields?|makes|feeds|portions?|for)\b[^\d]{0,14}(\d+|two|three|four|five|six|eight|ten|twelve)`)
+	servesLine   = regexp.MustCompile(`(?i)\b(?:serves|servings?|serving size|yields?|makes|feeds|portions?|^for)\b[^\d]{0,14}(\d+|two|three|four|five|six|eight|ten|twelve)`)
+	servesStart  = regexp.MustCompile(`(?i)^(?:serves|servings?|yields?|makes|feeds)\b`)
 	servesAfter  = regexp.MustCompile(`(?i)^\W*(\d+)\s*(?:-|–|to)?\s*(\d+)?\s*(?:servings?|portions?|people|persons?)\b`)
 )
 
@@ -249,7 +250,7 @@ func partName(text string) string {
 }
 
 func (l *layout) serves(b block) bool {
-	if len(b.text) > 60 || b.bullet || b.numbered && l.mode == method {
+	if len(b.text) > 60 || b.bullet && !servesStart.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
 		return false
 	}
 	if servesAfter.MatchString(b.text) || servesLine.MatchString(b.text) && l.mode != method && !strings.HasPrefix(strings.ToLower(b.text), "for the ") {
@@ -278,6 +279,9 @@ func (l *layout) beforeRecipe(b block) {
 	n := len(l.waiting)
 	if n < 2 || !l.ingredientLike(b) || !l.ingredientLike(l.waiting[n-2]) {
 		return
+	}
+	if b.blank && !l.quantityFirst(l.waiting[n-2].text) {
+		return // a title that is a food's name, then the first ingredient
 	}
 	first := n - 2
 	for first > 0 && l.ingredientLike(l.waiting[first-1]) && !l.waiting[first].blank {

@@ -57,6 +57,9 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 		}
 	}
 	n := r.nameParts(text, rest, part, q)
+	for _, b := range n.brackets {
+		q.bracketMass(b, sys)
+	}
 	line.Name, line.Preparation = n.name, n.preparation
 	r.flags(&line, text)
 	f := n.finding
@@ -169,6 +172,7 @@ type nameRead struct {
 	alternatives      []Alternative
 	also              []Alternative
 	partEach          *measure.Span // grams of the part meant, of one piece
+	brackets          [][]token
 }
 
 // nameParts splits what follows the amount into name and preparation and
@@ -176,7 +180,7 @@ type nameRead struct {
 func (r *Reader) nameParts(text string, tokens []token, part string, q quantity) nameRead {
 	segments, brackets := split(tokens)
 	counted := q.amount != nil && q.amount.Unit == measure.Piece && q.each == nil && q.ml == nil && q.grams == nil
-	var n nameRead
+	n := nameRead{brackets: brackets}
 	if len(segments) == 0 {
 		segments = [][]token{nil}
 	}
@@ -189,7 +193,7 @@ func (r *Reader) nameParts(text string, tokens []token, part string, q quantity)
 	}
 	main, tail := r.cutPhrase(segments[at], counted)
 	n.finding = r.resolve(&n, main, tail, counted)
-	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil {
+	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil && exampleWords[strings.ToLower(tail[0].text)] {
 		// "firm white fillets such as cod"
 		if f := r.match.name(normalised(tail), counted); f.food != nil {
 			n.finding = f
@@ -596,6 +600,9 @@ func split(tokens []token) (segments, brackets [][]token) {
 	flush()
 	return segments, brackets
 }
+
+// exampleWords begin examples of what is meant: "firm fillets such as cod".
+var exampleWords = map[string]bool{"such": true, "like": true, "preferably": true, "ideally": true}
 
 // phraseWords begin what is said about a food rather than what it is.
 var phraseWords = map[string]bool{

@@ -260,11 +260,38 @@ func (c *cursor) quantity() quantity {
 	} else {
 		c.secondMeasure(&q)
 	}
+	if ok && !countUnit(unit) && c.containerAhead() && c.wordIs(1, "of") {
+		c.at++ // "12 oz package of silken tofu"
+	}
 	c.skipWords("of")
 	if ok && countUnit(unit) {
 		c.hedgeSizeOnly(&q)
 	}
+	if unit == measure.Can {
+		q.each, q.grams = q.grams, nil // "2 tins (400 g)": the mass is of one
+		q.ml, q.volume = q.volume, nil
+	}
 	return q
+}
+
+// bracketMass reads a mass stated for counted pieces in a bracket behind the
+// name: "4 chicken breasts (about 1 1/2 pounds)".
+func (q *quantity) bracketMass(bracket []token, sys measure.System) {
+	if q.amount == nil || !countUnit(q.amount.Unit) || q.grams != nil || q.each != nil || q.ml != nil {
+		return
+	}
+	c := &cursor{tokens: bracket, system: sys}
+	in := c.quantity()
+	if in.amount == nil || measure.GramsOf(in.amount.Unit) == 0 {
+		return
+	}
+	grams := in.amount.Span().Times(measure.GramsOf(in.amount.Unit))
+	switch {
+	case c.wordIs(0, "each", "apiece"):
+		q.each = &grams
+	case c.at >= len(bracket) || c.wordIs(0, "total", "in", "altogether") || c.peek(0).kind == markToken:
+		q.grams = &grams
+	}
 }
 
 // bareUnit reads "pinch of", "small bunch of" or "knob of" without a number.
@@ -286,6 +313,13 @@ func countUnit(u measure.Unit) bool {
 
 func (c *cursor) endsLine() bool {
 	t := c.peek(0)
+	if t.is("(") {
+		for n := 1; c.at+n < len(c.tokens); n++ {
+			if c.peek(n).is(")") {
+				return c.peek(n+1).kind != wordToken
+			}
+		}
+	}
 	return c.at >= len(c.tokens) || t.is(",") || t.is("(")
 }
 

@@ -359,6 +359,9 @@ func (s *stepNames) animal(words []string, start, end int, name string, class la
 	if class == larder.Meat && (words[end-1] == "meat") {
 		class = s.meatClass()
 	}
+	for first, rest, more := strings.Cut(name, " "); more && cutWords[first]; first, rest, more = strings.Cut(name, " ") {
+		name = rest
+	}
 	if slices.ContainsFunc(s.animals, func(a Animal) bool { return a.Name == name }) {
 		return
 	}

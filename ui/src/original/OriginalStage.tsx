@@ -74,6 +74,16 @@ function Notices({ dish }: { dish: RecipeDish }) {
   );
 }
 
+/** What is worth saying beside a food's name: its class, form and whether it hides. */
+function foodNote(l: RecipeLine): string {
+  const notes = [
+    l.origin === "animal" ? l.animal : l.origin === "plant" ? "" : (names[l.origin] ?? ""),
+    l.form === "raw" ? "" : l.form,
+    l.hidden ? "hidden" : "",
+  ].filter((n) => n !== "");
+  return notes.length > 0 ? ` ${notes.join(", ")}` : "";
+}
+
 interface ComponentProps {
   index: number;
   component: RecipeComponent;
@@ -117,12 +127,7 @@ function Component({ index, component, lit, setLit }: ComponentProps) {
                 </td>
                 <td className={`food ${l.origin === "animal" ? "animal" : ""}`}>
                   <b>{l.name}</b>
-                  <br />
-                  <span className="small quiet">
-                    {l.origin === "animal" ? l.animal : names[l.origin]}
-                    {l.form !== "raw" && `, ${l.form}`}
-                    {l.hidden && ", hidden"}
-                  </span>
+                  <span className="small quiet">{foodNote(l)}</span>
                 </td>
                 <td className="why">
                   {l.food === null ? <Mend component={index} line={i} read={l} /> : l.why}

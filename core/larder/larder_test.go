@@ -1,0 +1,141 @@
+package larder_test
+
+import (
+	"fmt"
+	"testing"
+	"testing/fstest"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/larder"
+	"yembra/knowledge"
+)
+
+func load(t testing.TB) *larder.Larder {
+	t.Helper()
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	return l
+}
+
+func ExampleIndex_Search() {
+	l, _ := larder.Load(knowledge.Shipped())
+	for _, f := range l.Index().Search("smoked pap", 3) {
+		fmt.Println(f.Name)
+	}
+	// Output: smoked paprika
+}
+
+func TestTheWholeLarderIsSound(t *testing.T) {
+	l := load(t)
+	require.GreaterOrEqual(t, len(l.Foods()), 120)
+	require.GreaterOrEqual(t, len(l.Swaps()), 25)
+	require.Empty(t, l.Check())
+}
+
+func TestCheckFindsMistakes(t *testing.T) {
+	files := fstest.MapFS{
+		"sources.csv":           {Data: []byte("id,title\nestimate,estimate\n")},
+		"energy_exceptions.csv": {Data: []byte("food,why\n")},
+		"prices.csv":            {Data: []byte("food,per_kg\n")},
+		"taste.csv":             {Data: []byte("food,glutamate,aspartate,imp,gmp,amp,source\n")},
+		"forms.csv":             {Data: []byte("foods,form,base,yield,density,chew,flake,crumble,crisp,juicy,melt,source\n")},
+		"aromas.csv":            {Data: []byte("foods,form,trait,dose,source\nbeef,,smoke,-1,estimate\n")},
+		"structure.csv":         {Data: []byte("foods,structure,form,per_gram,source\n")},
+		"techniques.csv":        {Data: []byte("technique,family,hands,words\n")},
+		"words.yaml":            {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
+		"foods/a.csv": {Data: []byte("id,name,aliases,origin,class,kind,mark,grade,allergens,density,pieces,weigh,why\n" +
+			"beef,beef,steak,animal,meat,,,whole,,9,,estimate,\n" +
+			"almond,almond,steak,plant,,,,whole,,0.5,,guess,\n")},
+		"composition/a.csv": {Data: []byte("food,energy,protein,fat,saturated,carbohydrate,sugars,fibre,water,sodium,potassium,calcium,iron,zinc,b12,source\n" +
+			"beef,900,20,10,4,0,0,0,90,50,,,,,,estimate\n")},
+		"swaps/a.yaml":  {Data: []byte("- {id: s, name: n, short: s, serves: [gone], formula: [{food: beef, grams: 0}, {food: nothing, grams: 1}], why: w, source: estimate}\n")},
+		"boosters.yaml": {Data: []byte("- {food: beef, traits: [smoke], most: 0, step: 1, when: now, source: estimate}\n")},
+	}
+	l, err := larder.Load(knowledge.Files{FS: files})
+	require.NoError(t, err)
+	found := fmt.Sprint(l.Check())
+	for _, want := range []string{
+		"beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
+		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
+	} {
+		require.Contains(t, found, want)
+	}
+}
+
+func TestLoadNamesTheRowThatIsBroken(t *testing.T) {
+	for name, data := range map[string]string{
+		"a cell too few": "id,title\nfdc\n",
+		"no header":      "",
+	} {
+		_, err := larder.Load(knowledge.Files{FS: fstest.MapFS{"sources.csv": {Data: []byte(data)}}})
+		require.ErrorContains(t, err, "sources.csv", name)
+	}
+}
+
+func TestWordsMeet(t *testing.T) {
+	for _, pair := range [][2]string{
+		{"Crème fraîche", "creme fraiche"}, {"yogurts", "Yoghurt"}, {"chilies", "chilli"}, {"tomatoes", "tomato"}, {"bay leaves", "bay leaf"},
+		{"lady's fingers", "lady finger"}, {"soya", "soy"}, {"anchovies", "anchovy"}, {"dairy-free spread", "dairyfree spread"}, {"phở", "pho"}, {"żurek", "zurek"},
+	} {
+		require.Equal(t, larder.Words(pair[0]), larder.Words(pair[1]), pair[0])
+	}
+	require.NotEqual(t, larder.Words("peas"), larder.Words("pear"))
+}
+
+func TestPlantNamesThatHideAnAnimalWord(t *testing.T) {
+	l := load(t)
+	for name, id := range map[string]string{
+		"butter beans": "white-beans", "coconut milk": "coconut-milk", "oyster mushrooms": "oyster-mushroom", "eggplant": "aubergine",
+		"beefsteak tomato": "tomato", "lady's fingers": "okra", "peanut butter": "peanut-butter", "hen of the woods": "oyster-mushroom",
+		"lamb's lettuce": "lettuce", "butternut squash": "pumpkin", "kidney beans": "kidney-beans", "heart of palm": "palm-heart",
+	} {
+		words := larder.Words(name)
+		m, ok := l.Index().At(words, 0, false)
+		require.True(t, ok, name)
+		require.Equal(t, id, m.Food.ID, name)
+		require.Equal(t, len(words), m.End, name)
+		require.NotEqual(t, larder.FromAnimal, m.Food.Origin, name)
+	}
+}
+
+func TestSearchPutsTheBeginningFirst(t *testing.T) {
+	l := load(t)
+	hits := l.Index().Search("salt", 5)
+	require.Equal(t, "salt", hits[0].ID)
+	require.Empty(t, l.Index().Search("  ", 5))
+	require.Empty(t, l.Index().Search("zzzz", 5))
+	require.NotEmpty(t, l.Index().Nearest("smoked hadock", 3))
+}
+
+func TestSearchIsFast(t *testing.T) {
+	l := load(t)
+	for _, prefix := range []string{"a", "s", "to", "white"} {
+		best := time.Hour
+		for range 5 {
+			start := time.Now()
+			l.Index().Search(prefix, 20)
+			best = min(best, time.Since(start))
+		}
+		require.Less(t, best, 5*time.Millisecond, prefix)
+	}
+}
+
+func TestSwapTextsNameNoAnimalMatter(t *testing.T) {
+	l := load(t)
+	for _, s := range l.Swaps() {
+		m, ok := l.Index().At(larder.Words(s.Short), 0, true)
+		if ok && m.End == len(larder.Words(s.Short)) {
+			require.NotEqual(t, larder.FromAnimal, m.Food.Origin, "the short name of %s", s.ID)
+		}
+	}
+}
+
+func BenchmarkLoad(b *testing.B) {
+	for b.Loop() {
+		if _, err := larder.Load(knowledge.Shipped()); err != nil {
+			b.Fatal(err)
+		}
+	}
+}

@@ -63,7 +63,7 @@ var spellings = map[string]string{
 	"worcester": "worcestershire", "shitake": "shiitake", "houmous": "hummus", "humus": "hummus",
 	"filet": "fillet", "prawn": "prawn", "cardamon": "cardamom", "cummin": "cumin",
 	"tahina": "tahini", "bulghur": "bulgur", "burghul": "bulgur", "cous": "couscous",
-	"mincemeat": "mincemeat", "grey": "gray", "minced": "mince", "miced": "mince",
+	"mincemeat": "mincemeat", "grey": "gray",
 }
 
 // Singular takes the plural ending off an English word. It need not be right

@@ -37,11 +37,15 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 	return line
 }
 
+// mostLineBytes is how much of an ingredient line is looked at; the rest stays
+// in its text.
+const mostLineBytes = 600
+
 // Line reads one ingredient line. Cups, spoons and pints are of the system.
 func (r *Reader) Line(text string, sys measure.System) Line {
 	text = stripBullet(text)
 	line := Line{Text: text, Form: larder.RawForm, Alternatives: []Alternative{}, Origin: larder.Unknown}
-	tokens := lex(text)
+	tokens := lex(text[:min(len(text), mostLineBytes)])
 	c := &cursor{tokens: tokens, system: sys}
 	part := c.partOf()
 	q := c.quantity()
@@ -323,7 +327,7 @@ func (r *Reader) inverted(n *nameRead, main []token, segments [][]token, at int,
 // cutWords say how a food is cut or worked; before a name they never make it
 // another food.
 var cutWords = map[string]bool{
-	"chopped": true, "diced": true, "crushed": true, "sliced": true, "grated": true, "mince": true, "peeled": true, "cubed": true,
+	"chopped": true, "diced": true, "crushed": true, "sliced": true, "grated": true, "minced": true, "peeled": true, "cubed": true,
 	"shredded": true, "beaten": true, "melted": true, "softened": true, "separated": true, "boiled": true, "mashed": true, "rinsed": true,
 }
 

@@ -47,14 +47,17 @@ func (c *cursor) wordIs(n int, words ...string) bool {
 	return false
 }
 
+// skipWords passes any of the words, at most mostSkipped of them.
 func (c *cursor) skipWords(words ...string) bool {
-	skipped := false
-	for c.wordIs(0, words...) {
+	skipped := 0
+	for skipped < mostSkipped && c.wordIs(0, words...) {
 		c.at++
-		skipped = true
+		skipped++
 	}
-	return skipped
+	return skipped > 0
 }
+
+const mostSkipped = 6
 
 // number reads a figure or number word: "2", "one", "half a", "a dozen",
 // "a couple of", "a" before a unit or size.

@@ -20,6 +20,10 @@ func (r *Reader) Read(text string, sys measure.System) Dish {
 // Source reads a recipe that is already taken apart.
 func (r *Reader) Source(src Source, sys measure.System) Dish {
 	d := Dish{Name: src.Name, Serves: serves(src.Yield), Components: []Component{}, Notices: []Notice{}}
+	src, cut := bounded(src)
+	if cut {
+		d.note("text", TooLong, fmt.Sprintf("The text is longer than any recipe: only the first %d ingredient lines and %d steps were read.", mostLines, mostSteps))
+	}
 	for _, s := range src.Sections {
 		c := Component{Name: s.Name, Lines: []Line{}, Steps: []Step{}}
 		for _, text := range s.Lines {
@@ -47,6 +51,32 @@ func (r *Reader) Source(src Source, sys measure.System) Dish {
 	d.Components = r.shareSteps(d.Components)
 	r.notices(&d)
 	return d
+}
+
+// A recipe holds at most this many lines and steps; texts that go on are cut
+// and say so.
+const (
+	mostLines = 400
+	mostSteps = 300
+)
+
+// bounded cuts a source to the most that is read.
+func bounded(src Source) (Source, bool) {
+	lines, steps, cut := mostLines, mostSteps, false
+	out := Source{Name: src.Name, Yield: src.Yield}
+	for _, s := range src.Sections {
+		if len(s.Lines) > lines {
+			s.Lines, cut = s.Lines[:lines], true
+		}
+		if len(s.Steps) > steps {
+			s.Steps, cut = s.Steps[:steps], true
+		}
+		lines, steps = lines-len(s.Lines), steps-len(s.Steps)
+		if len(s.Lines)+len(s.Steps) > 0 {
+			out.Sections = append(out.Sections, s)
+		}
+	}
+	return out, cut
 }
 
 // placeSteps gives steps that stand under no heading to the part whose lines
@@ -124,8 +154,7 @@ func serves(text string) *measure.Span {
 
 // notices says what was not understood and what only the steps mention.
 func (r *Reader) notices(d *Dish) {
-	lines := 0
-	steps := 0
+	lines, steps, unknown := 0, 0, 0
 	listed := map[larder.Animal]bool{}
 	for i, c := range d.Components {
 		for j, l := range c.Lines {
@@ -135,7 +164,11 @@ func (r *Reader) notices(d *Dish) {
 			}
 			where := fmt.Sprintf("components[%d].lines[%d]", i, j)
 			if l.Food == nil {
-				d.note(where, UnknownFood, fmt.Sprintf("%q is not in the larder%s.", l.Name, r.suggest(l.Name)))
+				near := ""
+				if unknown++; unknown <= mostSuggested {
+					near = r.suggest(l.Name)
+				}
+				d.note(where, UnknownFood, fmt.Sprintf("%q is not in the larder%s.", l.Name, near))
 			}
 			if l.Amount != nil && l.Grams == nil && l.Food != nil {
 				d.note(where, UnknownAmount, fmt.Sprintf("No weight is known for %s of %s; give the grams.", l.Amount, l.Name))
@@ -163,11 +196,12 @@ func (r *Reader) notices(d *Dish) {
 }
 
 func (d *Dish) note(where, kind, text string) {
-	n := Notice{where, kind, text}
-	if !slices.Contains(d.Notices, n) {
-		d.Notices = append(d.Notices, n)
-	}
+	d.Notices = append(d.Notices, Notice{where, kind, text})
 }
+
+// mostSuggested is how many unknown lines get suggestions; a text with more is
+// hardly a recipe.
+const mostSuggested = 12
 
 // suggestions is how many nearest foods a notice names.
 const suggestions = 3

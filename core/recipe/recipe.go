@@ -106,7 +106,7 @@ const (
 	NoRecipe      = "no-recipe"
 	NoLines       = "no-ingredients"
 	NoSteps       = "no-method"
-	CheckLabel    = "check-label"
+	TooLong       = "too-long"
 )
 
 // Source is a recipe taken apart into its parts but not yet understood, as a

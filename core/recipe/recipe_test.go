@@ -243,6 +243,7 @@ func TestTextWithoutARecipe(t *testing.T) {
 func FuzzRead(f *testing.F) {
 	f.Add(memoir)
 	f.Add("1 1/2 cups (12 oz/340 g) flour, or 2-3 tbsp ½ (")
+	f.Add("Ingredients\n" + strings.Repeat("a ", 3000) + "\n1 zyx\n1 zyx\nMethod\n" + strings.Repeat("a half ", 2000))
 	f.Add("Serves 4\n- 1 x 400 g tin\n**For the:**\n1. Bake at 180C/160C fan for 1-1/2 hours until")
 	r := reader(f)
 	f.Fuzz(func(t *testing.T, text string) {

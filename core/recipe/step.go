@@ -276,6 +276,9 @@ var utensils = map[string]bool{
 	"sized": true, "size": true, "grinder": true, "cleaver": true, "cloth": true, "grater": true, "poacher": true, "coloured": true, "colored": true,
 }
 
+// verbs are animal words that are also what cooks do.
+var verbs = map[string]bool{"cream": true, "mince": true}
+
 // likeness before an animal word means that only its looks are meant.
 var likeness = map[string]bool{"like": true, "consistency": true, "thickness": true, "resemble": true, "resembling": true, "size": true, "shape": true, "texture": true}
 
@@ -348,8 +351,8 @@ func (s *stepNames) animal(words []string, start, end int, name string, class la
 			return
 		}
 	}
-	if words[end-1] == "cream" && end < len(words) && (words[end] == "the" || words[end] == "together" || words[end] == "until") && (start == 0 || words[start-1] == "\x00" || words[start-1] == "then" || words[start-1] == "and") {
-		return // the verb: "cream the sugar"
+	if verbs[words[end-1]] && end < len(words) && (words[end] == "the" || words[end] == "together" || words[end] == "until") && (start == 0 || words[start-1] == "\x00" || words[start-1] == "then" || words[start-1] == "and") {
+		return // the verb: "cream the sugar", "mince the garlic"
 	}
 	if start > 0 {
 		if prev, ok := s.plantBefore(words, start); ok && givesMilk(prev) && s.reader.larder.Words().PlantHeads[words[end-1]] {

@@ -21,7 +21,7 @@ const stages = [
 /** What is still open at a stage of the path. */
 export function openAt(stage: string, d: DishView): number {
   if (stage === "original") {
-    return d.document.original.notices.filter((n) => n.kind !== "check-label").length;
+    return d.document.original.notices.length;
   }
   return stage === "swaps" ? d.adaptation.unresolved.length : 0;
 }

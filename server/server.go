@@ -24,6 +24,11 @@ import (
 // BodyLimit is the most a request may hold: 2 MiB.
 const BodyLimit = 2 << 20
 
+// wireLimit is how much is taken off the wire at all. It lies above BodyLimit
+// because a connection cut while the client still sends would hide the answer
+// that says why.
+const wireLimit = 16 << 20
+
 // Kitchen is everything the routes work with, handed in by main.
 type Kitchen struct {
 	Version   string
@@ -44,10 +49,11 @@ func Core(l *larder.Larder) *Kitchen {
 // New returns the application with all routes.
 func New(k *Kitchen, pages Pages) *fiber.App {
 	app := fiber.New(fiber.Config{
-		AppName: "yembra", Immutable: true, BodyLimit: BodyLimit, ErrorHandler: answerProblem, StreamRequestBody: false,
+		AppName: "yembra", Immutable: true, BodyLimit: wireLimit, ErrorHandler: answerProblem,
 	})
 	app.Use(recoverer.New())
 	app.Use(secure)
+	app.Use(bounded)
 	app.Use(compress.New())
 	api := app.Group("/api", sameOrigin)
 	api.Get("/health", k.health)
@@ -71,6 +77,14 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	})
 	pages.register(app)
 	return app
+}
+
+// bounded refuses bodies over the limit.
+func bounded(c fiber.Ctx) error {
+	if len(c.Body()) > BodyLimit {
+		return fiber.ErrRequestEntityTooLarge
+	}
+	return c.Next()
 }
 
 // secure sets what every answer carries.

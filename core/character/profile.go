@@ -124,7 +124,7 @@ func (p Part) felt(name string) float64 {
 // From splits a value into what each line contributes. For savouriness, where
 // the parts multiply, a line's share is what would be lost without it.
 func (d Dish) From(v Value) []Contribution {
-	var out []Contribution
+	out := []Contribution{}
 	total := 0.0
 	whole := d.sums()
 	for _, p := range d.Parts {
@@ -219,6 +219,7 @@ func Compare(original, adapted Dish, w Wishes, detail bool) []Thread {
 		if steps < -1 && w.Less[v.Trait.Name] && !t.Pinned {
 			t.Verdict = Wanted
 		}
+		t.From, t.To = []Contribution{}, []Contribution{}
 		if detail {
 			t.From = original.From(v)
 			v.Amount = other

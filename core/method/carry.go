@@ -134,7 +134,7 @@ func (c *Carrier) preparations(r replacement) []swap.Step {
 			s.Minutes = &measure.Span{Low: total, High: total}
 		}
 		s.Animals = []recipe.Animal{}
-		steps = append(steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: fmt.Sprintf("Prepares the %s that stands in for the original %s.", r.book.Short, strings.ToLower(r.line.Name))})
+		steps = append(steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: fmt.Sprintf("Prepares the %s, in place of the original's %s.", r.book.Short, strings.ToLower(r.line.Name))})
 	}
 	return steps
 }

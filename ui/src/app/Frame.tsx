@@ -1,10 +1,11 @@
-import { Input, Modal } from "antd";
+import { Input } from "antd";
 import type { InputRef } from "antd";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { NavLink, useLocation } from "react-router";
 
 import { api } from "../api/client";
+import { Sheet } from "../shared/Sheet";
 import { isTyping, keyList } from "./keys";
 
 /** The top band with the places, search and help. */
@@ -49,18 +50,20 @@ export function Frame({ children }: { children: React.ReactNode }) {
         </button>
       </header>
       {children}
-      <Modal open={help} onCancel={() => setHelp(false)} footer={null} title="Keys">
-        <dl className="keys">
-          {keyList.map(([key, what]) => (
-            <div key={key} style={{ display: "contents" }}>
-              <dt>
-                <kbd>{key}</kbd>
-              </dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-      </Modal>
+      {help && (
+        <Sheet title="Keys" close={() => setHelp(false)}>
+          <dl className="keys">
+            {keyList.map(([key, what]) => (
+              <div key={key} className="pair">
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+        </Sheet>
+      )}
     </>
   );
 }

@@ -89,7 +89,7 @@ function Part({ part }: { part: SwapComponent }) {
           {steps.map((s, i) => (
             <li key={i}>
               {s.text}
-              {s.change !== "kept" && s.why && <div className="why">{s.why}</div>}
+              {s.change === "changed" && s.why && <div className="why">{s.why}</div>}
             </li>
           ))}
         </ol>

@@ -1,4 +1,4 @@
-import { Button, Modal, Popover, Select, Spin, Tooltip } from "antd";
+import { Button, Popover, Select, Spin, Tooltip } from "antd";
 import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
@@ -8,6 +8,7 @@ import { api } from "../api/client";
 import type { DishView } from "../api/types";
 import { isTyping } from "../app/keys";
 import { ProblemNote } from "../shared/ProblemNote";
+import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
 import { tallyWords } from "../shared/format";
 import { DishContext, useDish, type OpenDish } from "./useDish";
@@ -173,32 +174,23 @@ function RulesChip({ open }: { open: OpenDish }) {
 /** Shows both versions when another window was faster, and lets the cook choose. */
 function Conflict({ open }: { open: OpenDish }) {
   const c = open.conflict;
+  if (!c) return null;
   return (
-    <Modal
-      open={c !== null}
-      title="This dish was changed in another window"
-      closable={false}
-      footer={[
-        <Button key="theirs" onClick={() => open.settle(false)}>
-          Take the other version
-        </Button>,
-        <Button key="mine" type="primary" onClick={() => open.settle(true)}>
+    <Sheet title="This dish was changed in another window">
+      <p>
+        <b>Here</b>: {c.mine.what || "a change"} ({tallyWords(open.dish.adaptation.tally)} before
+        it).
+      </p>
+      <p>
+        <b>In the other window</b>: {c.theirs.what} ({tallyWords(c.theirs.adaptation.tally)}).
+      </p>
+      <p className="quiet">Neither is lost: both stay in the history of the dish.</p>
+      <div className="answer-row">
+        <Button onClick={() => open.settle(false)}>Take the other version</Button>
+        <Button type="primary" onClick={() => open.settle(true)}>
           Put my change on top
-        </Button>,
-      ]}
-    >
-      {c && (
-        <>
-          <p>
-            <b>Here</b>: {c.mine.what || "a change"} ({tallyWords(open.dish.adaptation.tally)}{" "}
-            before it).
-          </p>
-          <p>
-            <b>In the other window</b>: {c.theirs.what} ({tallyWords(c.theirs.adaptation.tally)}).
-          </p>
-          <p className="quiet">Neither is lost: both stay in the history of the dish.</p>
-        </>
-      )}
-    </Modal>
+        </Button>
+      </div>
+    </Sheet>
   );
 }

@@ -65,7 +65,7 @@ export default function NewDish() {
         <Input.TextArea
           value={text}
           onChange={(e) => setText(e.target.value)}
-          autoSize={{ minRows: 20, maxRows: 28 }}
+          rows={22}
           autoFocus
           aria-label="Recipe text"
           placeholder="Paste the traditional recipe here, drop a text file, or type it: name, ingredients one to a line, method."

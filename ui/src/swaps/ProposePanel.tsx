@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, Modal, Spin } from "antd";
+import { Button, Spin } from "antd";
 
 import { api } from "../api/client";
 import type { Decisions, DishView } from "../api/types";
 import { ProblemNote } from "../shared/ProblemNote";
+import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
 
 interface Props {
@@ -27,7 +28,7 @@ export function ProposePanel({ dish, close, use }: Props) {
     staleTime: Infinity,
   });
   return (
-    <Modal open onCancel={close} footer={null} width={1180} title="Propose swaps">
+    <Sheet wide close={close} title="Propose swaps">
       {answers.isPending && <Spin description="Trying swaps for all lines together" />}
       {answers.error && <ProblemNote error={answers.error} retry={() => void answers.refetch()} />}
       <div className="answers">
@@ -62,6 +63,6 @@ export function ProposePanel({ dish, close, use }: Props) {
           );
         })}
       </div>
-    </Modal>
+    </Sheet>
   );
 }

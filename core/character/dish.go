@@ -268,27 +268,28 @@ var useRules = []struct {
 	kinds, use, why string
 	when            func(neighbourhood) bool
 }{
-	{"egg yolk white", "glaze", "brushed on", func(n neighbourhood) bool {
+	{"egg yolk white", "glaze", "is brushed on", func(n neighbourhood) bool {
 		return n.says("brush", "glaze", "egg wash") || n.written("glaze", "egg wash", "to brush", "for brushing")
 	}},
-	{"egg", "piece", "boiled, poached or fried whole", func(n neighbourhood) bool {
+	{"egg", "piece", "is boiled, poached or fried whole", func(n neighbourhood) bool {
 		return n.written("hard-boiled", "hard boiled", "boiled egg", "poached") || n.line.Form == "boiled" || n.says("shell the eggs", "peel the eggs", "boiled eggs", "hard-boil")
 	}},
-	{"egg yolk white", "set", "beaten into milk or cream and cooked until it sets", func(n neighbourhood) bool {
+	{"egg yolk", "bind", "is worked into mince", func(n neighbourhood) bool { return n.grams("mince") > n.line.Mass() }},
+	{"egg yolk white", "set", "is beaten into milk or cream and cooked until it sets", func(n neighbourhood) bool {
 		return n.grams("milk", "cream", "coconut-milk", "soy-milk", "yoghurt", "condensed-milk") > custardShare*n.line.Mass() && (n.anywhere("bake", "steam", "poach", "set") || n.says("custard", "set"))
 	}},
-	{"white", "lift", "whisked stiff", func(n neighbourhood) bool { return n.technique("whisk", "fold", "beat") }},
-	{"yolk", "emulsify", "whisked into a sauce", func(n neighbourhood) bool { return n.technique("whisk") && !n.technique("knead", "mix") }},
-	{"egg yolk white", "bind", "worked into a dough, batter or mince", nil},
+	{"white", "lift", "is whisked stiff", func(n neighbourhood) bool { return n.technique("whisk", "fold", "beat") }},
+	{"yolk", "emulsify", "is whisked into a sauce", func(n neighbourhood) bool { return n.technique("whisk") && !n.technique("knead", "mix") }},
+	{"egg yolk white", "bind", "is worked into a dough, batter or mince", nil},
 	{"butter fat", "grease", "only greases the dish", func(n neighbourhood) bool { return n.written("greas") || n.technique("grease") && n.line.Mass() < 20 }},
-	{"butter fat", "shorten", "rubbed or rolled into flour", func(n neighbourhood) bool {
+	{"butter fat", "shorten", "is rubbed or rolled into flour", func(n neighbourhood) bool {
 		return n.technique("rub-in", "laminate") || n.grams("plain-flour", "wholemeal-flour") > n.line.Mass() && n.technique("knead", "roll")
 	}},
 	{"butter fat", "fry", "fries other ingredients", func(n neighbourhood) bool {
 		return n.technique("fry", "sweat", "soften", "saute", "brown", "sear", "caramelise", "melt")
 	}},
-	{"butter fat", "enrich", "melted over or stirred in", nil},
-	{"milk cream soured-cream yoghurt buttermilk condensed-milk milk-powder", "custard", "set with egg", func(n neighbourhood) bool {
+	{"butter fat", "enrich", "is melted over or stirred in", nil},
+	{"milk cream soured-cream yoghurt buttermilk condensed-milk milk-powder", "custard", "is set with egg", func(n neighbourhood) bool {
 		return n.grams("egg", "yolk") > 0 && n.line.Mass() > custardShare*n.grams("egg", "yolk") && n.anywhere("bake", "steam", "set")
 	}},
 	{"yoghurt buttermilk", "marinade", "marinates", func(n neighbourhood) bool { return n.technique("marinate") }},
@@ -296,14 +297,14 @@ var useRules = []struct {
 	{"milk", "body", "is the main liquid", nil},
 	{"cream soured-cream yoghurt", "finish", "enriches at the end", nil},
 	{"cheese-melt cheese-grate", "melt", "melts on top or inside", func(n neighbourhood) bool { return n.technique("grill", "bake", "gratinate", "melt") }},
-	{"mince", "shape", "shaped", func(n neighbourhood) bool { return n.technique("shape") }},
-	{"mince", "crumble", "loose", nil},
-	{"chunks", "braise", "braised in pieces", nil},
-	{"smoked-fish", "flake", "flaked", nil},
-	{"white-fish oily-fish", "flake", "flaked or in pieces", nil},
+	{"mince", "shape", "is shaped", func(n neighbourhood) bool { return n.technique("shape") }},
+	{"mince", "crumble", "is loose", nil},
+	{"chunks", "braise", "is braised in pieces", nil},
+	{"smoked-fish", "flake", "is flaked", nil},
+	{"white-fish oily-fish", "flake", "is flaked or in pieces", nil},
 	{"stock", "stock", "is the cooking liquid", nil},
 	{"smoked-meat", "smoke", "seasons with smoke and fat", nil},
 	{"cured-meat", "cure", "seasons with salt and depth", nil},
-	{"smoked-sausage sausage", "sausage", "cooked in pieces", nil},
+	{"smoked-sausage sausage", "sausage", "is cooked in pieces", nil},
 	{"fish-sauce fish-paste shellfish-paste", "season", "seasons", nil},
 }

@@ -82,9 +82,11 @@ type Booster struct {
 	// Most is the greatest dose in grams per 100 g of the finished dish.
 	Most float64 `json:"most" yaml:"most"`
 	// Step is one kitchen dose in grams (a quarter teaspoon, a sheet).
-	Step   float64 `json:"step" yaml:"step"`
-	When   string  `json:"when" yaml:"when"`
-	Source string  `json:"source" yaml:"source"`
+	Step float64 `json:"step" yaml:"step"`
+	When string  `json:"when" yaml:"when"`
+	// First tells that it goes in before anything else is cooked.
+	First  bool   `json:"first" yaml:"first"`
+	Source string `json:"source" yaml:"source"`
 }
 
 func (l *Larder) loadSwaps(src Source) error {

@@ -368,20 +368,27 @@ func (c *Carrier) unprepared(comp *swap.Component, here []replacement, prepared 
 }
 
 // boosters adds one step for each booster of the component, in the words of
-// the book.
+// the book: before the others or after them, as the book says.
 func (c *Carrier) boosters(comp *swap.Component) {
+	var first []swap.Step
 	for at, l := range comp.Lines {
 		if l.Change != swap.Booster {
 			continue
 		}
-		text := fmt.Sprintf("Add the %s.", l.Name)
+		text, early := fmt.Sprintf("Add the %s.", l.Name), false
 		if b := c.book.Larder().BoosterNamed(l.FoodID()); b != nil {
-			text = b.When
+			text, early = b.When, b.First
 		}
 		s := c.reader.Step(text, nil)
 		s.Lines, s.Animals = []int{at}, []recipe.Animal{}
-		comp.Steps = append(comp.Steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: l.Why})
+		step := swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: l.Why}
+		if early {
+			first = append(first, step)
+		} else {
+			comp.Steps = append(comp.Steps, step)
+		}
 	}
+	comp.Steps = append(first, comp.Steps...)
 }
 
 func capital(s string) string {

@@ -46,7 +46,7 @@ func (r *Reader) techniques(tokens []token) (names []string, hands bool) {
 				hit = &t
 			}
 		}
-		if hit == nil {
+		if hit == nil || strings.HasSuffix(strings.ToLower(tokens[i].text), "ing") && i+1 < len(tokens) && vessels[strings.ToLower(tokens[i+1].text)] {
 			continue
 		}
 		hands = hands || hit.HandsOn
@@ -55,6 +55,14 @@ func (r *Reader) techniques(tokens []token) (names []string, hands bool) {
 		}
 	}
 	return names, hands
+}
+
+// vessels after a word in -ing make it a thing: "baking dish", "frying pan".
+var vessels = map[string]bool{
+	"dish": true, "dishes": true, "tray": true, "trays": true, "sheet": true, "sheets": true, "pan": true, "pans": true, "tin": true, "tins": true,
+	"paper": true, "parchment": true, "powder": true, "soda": true, "stone": true, "bowl": true, "bowls": true, "pin": true, "rack": true, "board": true,
+	"plate": true, "plates": true, "liquid": true, "juices": true, "platter": true, "spoon": true, "water": true, "stock": true, "oil": true, "bag": true,
+	"temperature": true, "point": true, "time": true, "times": true, "cup": true, "basket": true, "mat": true, "foil": true, "machine": true,
 }
 
 var timeUnits = map[string]float64{
@@ -282,17 +290,17 @@ var verbs = map[string]bool{"cream": true, "mince": true}
 // likeness before an animal word means that only its looks are meant.
 var likeness = map[string]bool{"like": true, "consistency": true, "thickness": true, "resemble": true, "resembling": true, "size": true, "shape": true, "texture": true}
 
+// stop stands for a mark between words, so that no name runs across it.
+const stop = "\x00"
+
 func (s *stepNames) read() {
 	var words []string
-	var at []int // token index of each word
-	for i, t := range s.tokens {
+	for _, t := range s.tokens {
 		if t.kind != wordToken {
-			words, at = append(words, "\x00"), append(at, i)
+			words = append(words, stop)
 			continue
 		}
-		for _, w := range larder.Words(t.text) {
-			words, at = append(words, w), append(at, i)
-		}
+		words = append(words, larder.Words(t.text)...)
 	}
 	x := s.reader.larder.Index()
 	vocab := s.reader.larder.Words()
@@ -351,7 +359,7 @@ func (s *stepNames) animal(words []string, start, end int, name string, class la
 			return
 		}
 	}
-	if verbs[words[end-1]] && end < len(words) && (words[end] == "the" || words[end] == "together" || words[end] == "until") && (start == 0 || words[start-1] == "\x00" || words[start-1] == "then" || words[start-1] == "and") {
+	if verbs[words[end-1]] && end < len(words) && (words[end] == "the" || words[end] == "together" || words[end] == "until") && (start == 0 || words[start-1] == stop || words[start-1] == "then" || words[start-1] == "and") {
 		return // the verb: "cream the sugar", "mince the garlic"
 	}
 	if start > 0 {

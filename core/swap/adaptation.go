@@ -124,6 +124,7 @@ func Ref(component, line int) string { return fmt.Sprintf("components[%d].lines[
 type slot struct {
 	component, line int
 	ref             string
+	kind            string // of the food it holds
 	use             character.Use
 	why             string // the hard rule it breaks
 	allowed         []*larder.Swap
@@ -150,6 +151,7 @@ func (b *Book) slots(d recipe.Dish, r Rules) []slot {
 				s.why = r.Breaks(food)
 			}
 			if food != nil {
+				s.kind = food.Kind
 				s.use = character.UseOf(b.larder, d, i, j)
 				s.allowed, s.rejected = b.candidates(food, s.use.Name, r)
 			}

@@ -157,7 +157,22 @@ const (
 	simplestFactor   = 8.0
 	costPenalty      = 0.6 // each unit of the price list a serving
 	proteinReward    = 0.25
+	repeatPenalty    = 0.5 // each further kind of ingredient that the same swap stands in for
 )
+
+// repeats counts how often one swap stands in for ingredients of different
+// kinds: a table tires of the same thing in every place.
+func (e *evaluator) repeats(swaps map[string]string) int {
+	kinds := map[[2]string]bool{}
+	used := map[string]bool{}
+	for _, s := range e.slots {
+		if id := swaps[s.ref]; id != "" {
+			kinds[[2]string{id, s.kind}] = true
+			used[id] = true
+		}
+	}
+	return len(kinds) - len(used)
+}
 
 // score is the objective: squared steps beyond one for pinned traits, a third
 // of that for the others, plus penalties for what stays open, does not hold,
@@ -199,6 +214,7 @@ func (e *evaluator) score(swaps map[string]string, a Adaptation) float64 {
 			protein += grams * larder.Or(f.Per100.Protein, 0) / 100 / servings
 		}
 	}
+	total += repeatPenalty * float64(e.repeats(swaps))
 	for _, id := range swaps {
 		if s := e.book.larder.SwapNamed(id); s != nil {
 			h, _ := s.Minutes()

@@ -12,6 +12,7 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { capital, signed } from "../shared/format";
 import { ProposePanel } from "./ProposePanel";
 import { ThreadsDrawing } from "./ThreadsDrawing";
+import { bandKey } from "./threads";
 
 /** Threads above, the chosen line's candidates below. */
 export default function SwapsStage() {
@@ -156,7 +157,7 @@ function Candidates({ dish, slotRef, use }: CandidatesProps) {
         <span className="quiet small">
           {" "}
           {line?.text}
-          {slot?.use.use && ` · here it is ${slot.use.rule} (${slot.use.use})`}
+          {slot?.use.use && ` · here it ${slot.use.rule}`}
         </span>
       </h2>
       {list.data.candidates.length === 0 && (
@@ -200,7 +201,7 @@ function Row({ c, used, use }: { c: Candidate; used: boolean; use: () => void })
         <div className="moves" aria-label="What it does to the traits, in steps">
           {c.moves.map((m) => (
             <span key={m.trait + m.component} className={m.verdict}>
-              {m.trait}
+              {bandKey(m)}
               <b>{signed(m.steps)}</b>
             </span>
           ))}

@@ -62,7 +62,7 @@ export function arrivedShare(steps: number, original: number, adapted: number): 
 }
 
 /** The key of a trait: its name, and its component where it is judged by component. */
-export function bandKey(t: Thread): string {
+export function bandKey(t: Pick<Thread, "trait" | "component">): string {
   return t.component ? `${t.trait} (${t.component})` : t.trait;
 }
 

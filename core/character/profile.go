@@ -198,8 +198,10 @@ type Wishes struct {
 
 // Compare sets two dishes side by side, trait by trait. Traits below notice in
 // both are left out. detail asks for contributions, which cost more.
-func Compare(original, adapted Dish, w Wishes, detail bool) []Thread {
-	before, after := original.Values(), adapted.Values()
+// before are the values of the original, which a caller that compares many
+// adaptations works out once.
+func Compare(original Dish, before []Value, adapted Dish, w Wishes, detail bool) []Thread {
+	after := adapted.Values()
 	var threads []Thread
 	for _, v := range before {
 		other := 0.0

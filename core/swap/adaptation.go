@@ -210,17 +210,48 @@ func (b *Book) Apply(d recipe.Dish, dec Decisions, detail bool) (Adaptation, err
 	if err != nil {
 		return Adaptation{}, err
 	}
-	return b.apply(d, dec, rules, b.slots(d, rules), detail), nil
+	return b.prepare(d, rules).apply(dec, detail), nil
 }
 
-func (b *Book) apply(d recipe.Dish, dec Decisions, rules Rules, slots []slot, detail bool) Adaptation {
+// bench is an original made ready to try many decisions on: what stays the
+// same between two tries is worked out once.
+type bench struct {
+	*Book
+	dish     recipe.Dish
+	rules    Rules
+	slots    []slot
+	at       map[string]int // slot by line
+	original character.Dish
+	values   []character.Value
+	main     int // the heaviest component, which takes the boosters
+	// quick leaves out the words of new lines, for tries nobody reads.
+	quick bool
+}
+
+func (b *Book) prepare(d recipe.Dish, rules Rules) *bench {
+	x := &bench{Book: b, dish: d, rules: rules, slots: b.slots(d, rules), at: map[string]int{}, original: character.Of(b.larder, d)}
+	for i, s := range x.slots {
+		x.at[s.ref] = i
+	}
+	x.values = x.original.Values()
+	most := -1.0
+	for i, p := range x.original.Parts {
+		if m := p.Mass(); m > most {
+			x.main, most = i, m
+		}
+	}
+	return x
+}
+
+func (b *bench) apply(dec Decisions, detail bool) Adaptation {
+	d, rules := b.dish, b.rules
 	a := Adaptation{Components: []Component{}, Swaps: []Chosen{}, Boosters: []Dose{}, Structure: []character.Holding{}, Unresolved: []Open{}}
 	for i, c := range d.Components {
 		comp := Component{Name: c.Name, Lines: []Line{}, Steps: []Step{}}
 		for j, line := range c.Lines {
 			ref := Ref(i, j)
-			at := slices.IndexFunc(slots, func(s slot) bool { return s.ref == ref })
-			if at < 0 {
+			at, decided := b.at[ref]
+			if !decided {
 				if line.Origin == larder.Unknown && line.Food == nil {
 					a.Unresolved = append(a.Unresolved, Open{ref, fmt.Sprintf("%q is not in the larder, so nobody can say whether it is animal", line.Name)})
 				}
@@ -231,18 +262,18 @@ func (b *Book) apply(d recipe.Dish, dec Decisions, rules Rules, slots []slot, de
 				comp.Lines = append(comp.Lines, Line{line, &ref, Kept})
 				continue
 			}
-			b.fill(&a, &comp, slots[at], line, dec, rules)
+			b.fill(&a, &comp, b.slots[at], line, dec)
 		}
 		a.Components = append(a.Components, comp)
 	}
-	b.boost(&a, d, dec, rules)
+	b.boost(&a, dec)
 	b.balanceSalt(&a, d)
-	original, adapted := character.Of(b.larder, d), b.dishOf(d, a)
-	a.Traits = character.Compare(original, adapted, wishes(dec, rules), detail)
+	adapted := b.dishOf(a)
+	a.Traits = character.Compare(b.original, b.values, adapted, wishes(dec, rules), detail)
 	if a.Traits == nil {
 		a.Traits = []character.Thread{}
 	}
-	if holdings := character.Hold(original, adapted); holdings != nil {
+	if holdings := character.Hold(b.original, adapted); holdings != nil {
 		a.Structure = holdings
 	}
 	a.Tally = character.Count(a.Traits)
@@ -269,7 +300,7 @@ func (b *Book) plantOnly(list []recipe.Alternative, r Rules) []recipe.Alternativ
 
 // fill decides one slot: the chosen swap's lines, or an empty place that says
 // why.
-func (b *Book) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, dec Decisions, rules Rules) {
+func (b *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, dec Decisions) {
 	ref := s.ref
 	chosen := b.larder.SwapNamed(dec.Swaps[ref])
 	if chosen != nil && !slices.Contains(s.allowed, chosen) {
@@ -357,10 +388,13 @@ func kitchenAmount(f *larder.Food, grams float64) string {
 	return fmt.Sprintf("%s (%s)", spoons, shown)
 }
 
-func (b *Book) partLine(p larder.Part, factor float64, original recipe.Line) recipe.Line {
+func (b *bench) partLine(p larder.Part, factor float64, original recipe.Line) recipe.Line {
 	f := b.larder.Food(p.Food)
 	grams := measure.RoundGrams(p.Grams*factor, fineAmounts(f))
 	span := measure.Exactly(grams)
+	if b.quick {
+		return recipe.Line{Grams: &span, Food: &f.ID, Form: p.Form, Origin: f.Origin}
+	}
 	why := f.Why
 	if why == "" {
 		why = fmt.Sprintf("Stands in for %s.", original.Name)
@@ -377,19 +411,13 @@ func (b *Book) partLine(p larder.Part, factor float64, original recipe.Line) rec
 }
 
 // boost adds the boosters to the main component, the heaviest one.
-func (b *Book) boost(a *Adaptation, d recipe.Dish, dec Decisions, rules Rules) {
+func (b *bench) boost(a *Adaptation, dec Decisions) {
 	if len(a.Components) == 0 {
 		return
 	}
-	main, most := 0, -1.0
-	for i, p := range character.Of(b.larder, d).Parts {
-		if m := p.Mass(); m > most {
-			main, most = i, m
-		}
-	}
 	for _, dose := range dec.Boosters {
 		f := b.larder.Food(dose.Food)
-		if f == nil || rules.Breaks(f) != "" || dose.Grams <= 0 {
+		if f == nil || b.rules.Breaks(f) != "" || dose.Grams <= 0 {
 			continue
 		}
 		line := b.partLine(larder.Part{Food: dose.Food, Form: formOr(dose.Form), Grams: dose.Grams}, 1, recipe.Line{})
@@ -397,7 +425,7 @@ func (b *Book) boost(a *Adaptation, d recipe.Dish, dec Decisions, rules Rules) {
 		if booster := b.larder.BoosterNamed(dose.Food); booster != nil && line.Why == "" {
 			line.Why = fmt.Sprintf("Small dose for %s.", strings.Join(booster.Traits, " and "))
 		}
-		a.Components[main].Lines = append(a.Components[main].Lines, Line{line, nil, Booster})
+		a.Components[b.main].Lines = append(a.Components[b.main].Lines, Line{line, nil, Booster})
 		a.Boosters = append(a.Boosters, dose)
 	}
 }
@@ -411,7 +439,7 @@ func formOr(form string) string {
 
 // balanceSalt lowers the salt line by what swaps and boosters bring beyond
 // what they replace.
-func (b *Book) balanceSalt(a *Adaptation, d recipe.Dish) {
+func (b *bench) balanceSalt(a *Adaptation, d recipe.Dish) {
 	saltOf := func(l recipe.Line) float64 {
 		f := b.larder.Food(l.FoodID())
 		if f == nil {
@@ -428,10 +456,8 @@ func (b *Book) balanceSalt(a *Adaptation, d recipe.Dish) {
 		}
 	}
 	for _, c := range a.Swaps {
-		var i, j int
-		if _, err := fmt.Sscanf(c.Replaces, "components[%d].lines[%d]", &i, &j); err == nil {
-			extra -= saltOf(d.Components[i].Lines[j])
-		}
+		s := b.slots[b.at[c.Replaces]]
+		extra -= saltOf(d.Components[s.component].Lines[s.line])
 	}
 	if extra < leastSaltMoved {
 		return
@@ -461,14 +487,23 @@ const leastSaltMoved = 0.3
 
 // dishOf makes the adapted lines ready for evaluation, with the steps' losses
 // taken over from the original.
-func (b *Book) dishOf(d recipe.Dish, a Adaptation) character.Dish {
-	shadow := recipe.Dish{Serves: d.Serves}
+func (b *bench) dishOf(a Adaptation) character.Dish {
+	out := character.Dish{Servings: b.original.Servings, Parts: make([]character.Part, len(a.Components))}
 	for i, c := range a.Components {
-		part := recipe.Component{Name: c.Name, Steps: d.Components[i].Steps}
-		for _, l := range c.Lines {
-			part.Lines = append(part.Lines, l.Line)
+		part := character.Part{Name: c.Name, Evaporated: b.original.Parts[i].Evaporated, Wet: b.original.Parts[i].Wet, Items: make([]character.Item, 0, len(c.Lines))}
+		for j := range c.Lines {
+			l := &c.Lines[j]
+			food := b.larder.Food(l.FoodID())
+			if food == nil || l.Mass() <= 0 {
+				continue
+			}
+			it := character.Item{Label: l.Name, Food: food, Form: food.FormNamed(l.Form), Grams: l.Mass()}
+			if !b.quick {
+				it.Ref = Ref(i, j)
+			}
+			part.Items = append(part.Items, it)
 		}
-		shadow.Components = append(shadow.Components, part)
+		out.Parts[i] = part
 	}
-	return character.Of(b.larder, shadow)
+	return out
 }

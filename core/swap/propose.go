@@ -64,28 +64,28 @@ func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Re
 	if err != nil {
 		return nil, nil, err
 	}
-	slots := b.slots(d, rules)
-	at := slices.IndexFunc(slots, func(s slot) bool { return s.ref == ref })
-	if at < 0 {
+	x := b.prepare(d, rules)
+	at, ok := x.at[ref]
+	if !ok {
 		return nil, nil, FieldError{"line", fmt.Sprintf("%q is no line that needs a swap", ref)}
 	}
-	e := newEvaluator(b, d, dec, rules, slots)
+	e := newEvaluator(x, dec)
 	out := []Candidate{}
-	for _, s := range slots[at].allowed {
+	for _, s := range x.slots[at].allowed {
 		try := dec
 		try.Swaps = maps.Clone(dec.Swaps)
 		if try.Swaps == nil {
 			try.Swaps = map[string]string{}
 		}
 		try.Swaps[ref] = s.ID
-		a := b.apply(d, try, rules, slots, false)
+		a := x.apply(try, false)
 		c := Candidate{Swap: s, Tally: a.Tally, Kit: []string{}, Holds: []string{}, Lines: []recipe.Line{}, Moves: []Move{}, score: e.score(try.Swaps, a)}
 		c.Hands, c.Wait = s.Minutes()
 		b.describe(&c, a, ref)
 		out = append(out, c)
 	}
 	sort.SliceStable(out, func(i, j int) bool { return out[i].score < out[j].score })
-	rejected := slots[at].rejected
+	rejected := x.slots[at].rejected
 	if rejected == nil {
 		rejected = []Rejected{}
 	}
@@ -135,16 +135,16 @@ func (b *Book) describe(c *Candidate, a Adaptation, ref string) {
 
 // evaluator scores whole sets of choices. Lower is better.
 type evaluator struct {
-	book  *Book
-	dish  recipe.Dish
-	dec   Decisions
-	rules Rules
-	slots []slot
-	aim   Aim
+	bench    *bench
+	dec      Decisions
+	rules    Rules
+	slots    []slot
+	aim      Aim
+	servings float64
 }
 
-func newEvaluator(b *Book, d recipe.Dish, dec Decisions, r Rules, slots []slot) *evaluator {
-	return &evaluator{b, d, dec, r, slots, Closest}
+func newEvaluator(x *bench, dec Decisions) *evaluator {
+	return &evaluator{x, dec, x.rules, x.slots, Closest, x.original.Servings}
 }
 
 const (
@@ -195,11 +195,11 @@ func (e *evaluator) score(swaps map[string]string, a Adaptation) float64 {
 			total += structurePenalty
 		}
 	}
-	servings := character.Of(e.book.larder, recipe.Dish{Serves: e.dish.Serves}).Servings
+	servings := e.servings
 	lines, hands, cost, protein, salt := 0.0, 0.0, 0.0, 0.0, 0.0
 	for _, c := range a.Components {
 		for _, l := range c.Lines {
-			f := e.book.larder.Food(l.FoodID())
+			f := e.bench.larder.Food(l.FoodID())
 			if f == nil {
 				continue
 			}
@@ -210,13 +210,13 @@ func (e *evaluator) score(swaps map[string]string, a Adaptation) float64 {
 			}
 			lines++
 			total += e.rules.soft(f, grams, servings)
-			cost += grams / 1000 * e.book.larder.Price(f) / servings
+			cost += grams / 1000 * e.bench.larder.Price(f) / servings
 			protein += grams * larder.Or(f.Per100.Protein, 0) / 100 / servings
 		}
 	}
 	total += repeatPenalty * float64(e.repeats(swaps))
 	for _, id := range swaps {
-		if s := e.book.larder.SwapNamed(id); s != nil {
+		if s := e.bench.larder.SwapNamed(id); s != nil {
 			h, _ := s.Minutes()
 			hands += h
 		}
@@ -239,7 +239,7 @@ func (e *evaluator) score(swaps map[string]string, a Adaptation) float64 {
 func (e *evaluator) try(swaps map[string]string, boosters []Dose) float64 {
 	dec := e.dec
 	dec.Swaps, dec.Boosters = swaps, boosters
-	return e.score(swaps, e.book.apply(e.dish, dec, e.rules, e.slots, false))
+	return e.score(swaps, e.bench.apply(dec, false))
 }
 
 // exactLimit is the number of combinations up to which all are tried.
@@ -253,8 +253,9 @@ func (b *Book) Propose(d recipe.Dish, rules HouseRules, pins []string, aim Aim) 
 		return Decisions{}, err
 	}
 	dec := Decisions{HouseRules: compiled.House, Pins: pins, Swaps: map[string]string{}, Boosters: []Dose{}}
-	slots := b.slots(d, compiled)
-	e := newEvaluator(b, d, dec, compiled, slots)
+	x := b.prepare(d, compiled)
+	x.quick = true
+	e := newEvaluator(x, dec)
 	e.aim = aim
 	dec.Swaps = e.chooseSwaps()
 	dec.Boosters = e.chooseBoosters(dec.Swaps)
@@ -330,13 +331,13 @@ const leastGain = 0.35
 // helps the whole most, while that is worth an extra ingredient.
 func (e *evaluator) chooseBoosters(swaps map[string]string) []Dose {
 	doses := []Dose{}
-	mass := character.Of(e.book.larder, e.dish).Mass()
+	mass := e.bench.original.Mass()
 	low := e.try(swaps, doses)
 	for len(doses) < mostBoosters {
 		var pick Dose
 		value := low - leastGain
-		for _, booster := range e.book.larder.Boosters() {
-			f := e.book.larder.Food(booster.Food)
+		for _, booster := range e.bench.larder.Boosters() {
+			f := e.bench.larder.Food(booster.Food)
 			if e.rules.Breaks(f) != "" || slices.ContainsFunc(doses, func(d Dose) bool { return d.Food == booster.Food }) {
 				continue
 			}
@@ -362,9 +363,9 @@ func (e *evaluator) whyBoost(swaps map[string]string, before []Dose, pick Dose) 
 	dec := e.dec
 	dec.Swaps = swaps
 	dec.Boosters = before
-	a := e.book.apply(e.dish, dec, e.rules, e.slots, false)
+	a := e.bench.apply(dec, false)
 	dec.Boosters = append(slices.Clone(before), pick)
-	z := e.book.apply(e.dish, dec, e.rules, e.slots, false)
+	z := e.bench.apply(dec, false)
 	var parts []string
 	for _, t := range z.Traits {
 		for _, u := range a.Traits {
@@ -373,5 +374,5 @@ func (e *evaluator) whyBoost(swaps map[string]string, before []Dose, pick Dose) 
 			}
 		}
 	}
-	return fmt.Sprintf("%s %g g: %s steps.", e.book.larder.Food(pick.Food).Name, pick.Grams, strings.Join(parts, ", "))
+	return fmt.Sprintf("%s %g g: %s steps.", e.bench.larder.Food(pick.Food).Name, pick.Grams, strings.Join(parts, ", "))
 }

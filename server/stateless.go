@@ -1,6 +1,7 @@
 package server
 
 import (
+	"errors"
 	"fmt"
 	"strings"
 
@@ -11,6 +12,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
+	"yembra/formats"
 )
 
 func (k *Kitchen) health(c fiber.Ctx) error {
@@ -24,8 +26,6 @@ type ReadRequest struct {
 	Measures measure.System `json:"measures"`
 }
 
-var formats = []string{"", "auto", "text", "markdown"}
-
 // Read answers a read request; errors are problems.
 func (k *Kitchen) Read(r ReadRequest) (recipe.Dish, error) {
 	if r.Text == nil {
@@ -37,14 +37,34 @@ func (k *Kitchen) Read(r ReadRequest) (recipe.Dish, error) {
 	if !r.Measures.Known() {
 		return recipe.Dish{}, badRequest("The system of measures is not known.", fieldError{"measures", "must be us, metric, imperial or australian"})
 	}
-	known := false
-	for _, f := range formats {
-		known = known || f == r.Format
+	text := strings.ToValidUTF8(*r.Text, "\uFFFD")
+	format := r.Format
+	if format == "" || format == "auto" {
+		format = formats.Detect(text)
 	}
-	if !known {
-		return recipe.Dish{}, badRequest("The format is not known.", fieldError{"format", "must be auto, text or markdown"})
+	switch format {
+	case formats.Text, "markdown":
+		return k.Reader.Read(text, r.Measures), nil
+	case formats.JSONLD:
+		src, err := formats.FromJSONLD(text)
+		if errors.Is(err, formats.ErrNoRecipe) {
+			return k.Reader.Read("", r.Measures), nil
+		}
+		if err != nil {
+			return recipe.Dish{}, badRequest("The text is not valid JSON-LD.", fieldError{"text", err.Error()})
+		}
+		return k.Reader.Source(src, r.Measures), nil
+	case formats.HTML:
+		src, words, err := formats.FromHTML(text)
+		if err != nil {
+			return recipe.Dish{}, badRequest("The page cannot be read.", fieldError{"text", err.Error()})
+		}
+		if src != nil {
+			return k.Reader.Source(*src, r.Measures), nil
+		}
+		return k.Reader.Read(words, r.Measures), nil
 	}
-	return k.Reader.Read(strings.ToValidUTF8(*r.Text, "�"), r.Measures), nil
+	return recipe.Dish{}, badRequest("The format is not known.", fieldError{"format", "must be auto, text, markdown, jsonld or html"})
 }
 
 func (k *Kitchen) read(c fiber.Ctx) error {

@@ -177,6 +177,7 @@ type nameRead struct {
 	also              []Alternative
 	partEach          *measure.Span // grams of the part meant, of one piece
 	brackets          [][]token
+	tinned            bool
 }
 
 // nameParts splits what follows the amount into name and preparation and
@@ -184,7 +185,7 @@ type nameRead struct {
 func (r *Reader) nameParts(text string, tokens []token, part string, q quantity) nameRead {
 	segments, brackets := split(tokens)
 	counted := q.amount != nil && q.amount.Unit == measure.Piece && q.each == nil && q.ml == nil && q.grams == nil
-	n := nameRead{brackets: brackets}
+	n := nameRead{brackets: brackets, tinned: q.amount != nil && q.amount.Unit == measure.Can}
 	if len(segments) == 0 {
 		segments = [][]token{nil}
 	}
@@ -236,6 +237,13 @@ func (r *Reader) nameParts(text string, tokens []token, part string, q quantity)
 func (r *Reader) resolve(n *nameRead, main, tail []token, counted bool) finding {
 	words := normalised(main)
 	whole := r.match.name(words, counted)
+	if n.tinned {
+		// "2 tins sardines" are not fresh ones
+		if t := r.match.name(append([]string{"tinned"}, words...), counted); t.food != nil && t.start == 0 && t.food != whole.food {
+			t.end--
+			whole = t
+		}
+	}
 	if parts := splitOn(main, "or"); len(parts) > 1 {
 		return r.alternatives(n, parts, counted, whole)
 	}
@@ -244,10 +252,15 @@ func (r *Reader) resolve(n *nameRead, main, tail []token, counted bool) finding 
 		return whole
 	}
 	var foods []finding
-	for _, p := range parts {
+	for i, p := range parts {
 		c := &cursor{tokens: p}
 		c.quantity()
-		if f := r.match.name(normalised(p[min(c.at, len(p)):]), counted); f.food != nil {
+		own := normalised(p[min(c.at, len(p)):])
+		f := r.match.name(own, counted)
+		if i < len(parts)-1 && len(words) > 0 && (&cursor{tokens: parts[i+1]}).quantity().amount == nil {
+			f = r.withHead(f, own, words[len(words)-1], counted)
+		}
+		if f.food != nil {
 			foods = append(foods, f)
 		}
 	}
@@ -280,11 +293,7 @@ func (r *Reader) alternatives(n *nameRead, parts [][]token, counted bool, whole 
 		words := normalised(p[c.at:])
 		f := r.match.name(words, counted)
 		if i < len(parts)-1 && len(last) > 0 {
-			// "lamb or beef mince" means lamb mince
-			joined := append(slices.Clone(words), last[len(last)-1])
-			if g := r.match.name(joined, counted); g.food != nil && (f.food == nil || g.end-g.start > f.end-f.start) && g.end == len(joined) && g.start < len(words) {
-				f = g
-			}
+			f = r.withHead(f, words, last[len(last)-1], counted)
 		}
 		if f.food != nil || f.origin != larder.Unknown {
 			foods = append(foods, f)
@@ -302,6 +311,17 @@ func (r *Reader) alternatives(n *nameRead, parts [][]token, counted bool, whole 
 			f.origin, f.animal, f.check = larder.Mixed, other.animal, true
 			f.why = "One of the choices is " + classNames[other.animal] + "; take the plant one."
 		}
+	}
+	return f
+}
+
+// withHead lends a part the head of the last one where that makes a longer
+// name: "lamb or beef mince" means lamb mince.
+func (r *Reader) withHead(f finding, words []string, head string, counted bool) finding {
+	joined := append(slices.Clone(words), head)
+	g := r.match.name(joined, counted)
+	if g.food != nil && (f.food == nil || g.end-g.start > f.end-f.start) && g.end == len(joined) && g.start < len(words) {
+		return g
 	}
 	return f
 }

@@ -263,8 +263,10 @@ func (c *cursor) quantity() quantity {
 	} else {
 		c.secondMeasure(&q)
 	}
-	if ok && !countUnit(unit) && c.containerAhead() && c.wordIs(1, "of") {
-		c.at++ // "12 oz package of silken tofu"
+	if ok && !countUnit(unit) {
+		if u, container := measure.ParseUnit(c.peek(0).text); container && u == measure.Can && c.peek(1).kind == wordToken {
+			c.at++ // "12 oz package of silken tofu", "150 ml pot soured cream"
+		}
 	}
 	c.skipWords("of")
 	if ok && countUnit(unit) {

@@ -302,7 +302,7 @@ var useRules = []struct {
 	{"chunks", "braise", "is braised in pieces", nil},
 	{"smoked-fish", "flake", "is flaked", nil},
 	{"white-fish oily-fish", "flake", "is flaked or in pieces", nil},
-	{"stock", "stock", "is the cooking liquid", nil},
+	{"stock fish-stock", "stock", "is the cooking liquid", nil},
 	{"smoked-meat", "smoke", "seasons with smoke and fat", nil},
 	{"cured-meat", "cure", "seasons with salt and depth", nil},
 	{"smoked-sausage sausage", "sausage", "is cooked in pieces", nil},

@@ -131,9 +131,14 @@ func (r *Reader) shareSteps(components []Component) []Component {
 	return components
 }
 
+var servesStartAnywhere = regexp.MustCompile(`(?i)\b(?:serves|servings?|yields?|makes|feeds)\b.*\d`)
+
 var yieldNumbers = regexp.MustCompile(`(?i)(\d+(?:\.\d+)?|\btwo\b|\bthree\b|\bfour\b|\bfive\b|\bsix\b|\beight\b|\bten\b|\btwelve\b)(?:\s*(?:-|–|to|or)\s*(\d+))?`)
 
 func serves(text string) *measure.Span {
+	if at := servesStartAnywhere.FindStringIndex(text); at != nil {
+		text = text[at[0]:] // "Cook: 90 min | Serves: 6"
+	}
 	m := yieldNumbers.FindStringSubmatch(text)
 	if m == nil {
 		return nil

@@ -226,6 +226,13 @@ func TestLayoutWithoutHeadings(t *testing.T) {
 	require.Len(t, d.Components[0].Steps, 1)
 }
 
+func TestServingsAmongTimes(t *testing.T) {
+	d := reader(t).Read("Roast\nPrep: 20 mins | Cook: 1 hr | Serves: 6\n\n1 (4 lb) whole chicken\n1/4 cup all-purpose flour\n2 cups chicken stock\n\nRub the chicken all over and roast for 80 minutes, basting every 20 minutes.", measure.US)
+	require.Equal(t, 6.0, d.Serves.Low)
+	require.Equal(t, []int{0}, d.Components[0].Steps[0].Lines, "neither the flour nor the stock is used here")
+	require.Equal(t, 80.0, d.Components[0].Steps[0].Minutes.Low)
+}
+
 func TestTextWithoutARecipe(t *testing.T) {
 	r := reader(t)
 	novel := strings.Repeat("It was a grey morning, and nobody at the harbour had yet spoken. She walked on. ", 60)

@@ -422,6 +422,16 @@ func (s *stepNames) plantLine(word string) bool {
 	return plant
 }
 
+// ownWord tells whether the first word of a line's name stands for the line by
+// itself: not a common word, and not the name of another food.
+func (s *stepNames) ownWord(word string, l Line) bool {
+	if len(word) < 4 || s.reader.larder.Words().Neutral[word] {
+		return false
+	}
+	m, ok := s.reader.larder.Index().At([]string{word}, 0, true)
+	return !ok || m.Food.ID == l.FoodID()
+}
+
 // listed finds lines named by the last word of their own name ("the stock",
 // "the whites") and animal matter known only through them.
 func (s *stepNames) listed(words []string) {
@@ -435,7 +445,7 @@ func (s *stepNames) listed(words []string) {
 			head = own[j-1]
 		}
 		at := slices.Index(words, head)
-		if at < 0 && len(own) > 1 && !s.reader.larder.Words().Neutral[own[0]] {
+		if at < 0 && len(own) > 1 && s.ownWord(own[0], l) {
 			at = slices.Index(words, own[0])
 		}
 		if at < 0 {

@@ -223,7 +223,7 @@ type bench struct {
 	at       map[string]int // slot by line
 	original character.Dish
 	values   []character.Value
-	main     int // the heaviest component, which takes the boosters
+	main     int // the heaviest component that is no dough, which takes the boosters
 	// quick leaves out the words of new lines, for tries nobody reads.
 	quick bool
 }
@@ -236,11 +236,23 @@ func (b *Book) prepare(d recipe.Dish, rules Rules) *bench {
 	x.values = x.original.Values()
 	most := -1.0
 	for i, p := range x.original.Parts {
-		if m := p.Mass(); m > most {
+		m := p.Mass()
+		if kneaded(d.Components[i]) {
+			m = 0
+		}
+		if m > most {
 			x.main, most = i, m
 		}
 	}
 	return x
+}
+
+// kneaded tells whether a component is a dough, into which nothing more can be
+// stirred.
+func kneaded(c recipe.Component) bool {
+	return slices.ContainsFunc(c.Steps, func(s recipe.Step) bool {
+		return slices.Contains(s.Techniques, "knead") || slices.Contains(s.Techniques, "rub-in") || slices.Contains(s.Techniques, "laminate")
+	})
 }
 
 func (b *bench) apply(dec Decisions, detail bool) Adaptation {
@@ -410,7 +422,7 @@ func (b *bench) partLine(p larder.Part, factor float64, original recipe.Line) re
 	}
 }
 
-// boost adds the boosters to the main component, the heaviest one.
+// boost adds the boosters to the main component.
 func (b *bench) boost(a *Adaptation, dec Decisions) {
 	if len(a.Components) == 0 {
 		return

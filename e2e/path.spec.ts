@@ -63,6 +63,14 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await expect(page.getByLabel("Notices")).toContainText("dragon scales");
   await expect(page.getByLabel("Notices")).toContainText("Egg is named only in step 3");
 
+  // A wrong name is put right, and can be undone like anything else.
+  await page.getByRole("button", { name: "Rename" }).click();
+  await page.getByLabel("Name of the dish").fill("Skink");
+  await page.getByRole("button", { name: "Keep" }).click();
+  await expect(page.getByRole("heading", { name: "Skink", exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("heading", { name: "Smoked fish soup" })).toBeVisible();
+
   // The unknown line is mended in place.
   await page.getByLabel(/Name the food of .100 g dragon scales/).fill("lee");
   await page.getByText("leek (plant)").click();

@@ -317,6 +317,12 @@ func (l *layout) inListing(b block) {
 // startMethod turns to the steps. Where several parts were listed, steps are
 // gathered apart until a heading says whose they are.
 func (l *layout) startMethod() {
+	if n := len(l.waiting); l.mode == before && n > 0 && l.quantityFirst(l.waiting[n-1].text) && l.ingredientLike(l.waiting[n-1]) {
+		// A list of a single line.
+		l.section("")
+		l.current.Lines = []string{l.waiting[n-1].text}
+		l.waiting = l.waiting[:n-1]
+	}
 	l.mode = method
 	if len(l.source.Sections) > 1 {
 		l.current = nil

@@ -1,7 +1,7 @@
-import { Button, Popover, Select, Spin, Tooltip } from "antd";
+import { Button, Input, Popover, Select, Spin, Tooltip } from "antd";
 import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect } from "react";
+import { useEffect, useState } from "react";
 import { NavLink, Outlet, useLocation, useNavigate, useParams } from "react-router";
 
 import { api } from "../api/client";
@@ -78,8 +78,7 @@ function Band({ open }: { open: OpenDish }) {
   return (
     <div className="dish-band">
       <div className="row">
-        <h1 title={dish.document.name}>{dish.document.name}</h1>
-        <span className="quiet">{dish.document.place}</span>
+        <Names open={open} />
         {dish.adaptation.swaps.length > 0 && <TallyView tally={dish.adaptation.tally} />}
         <div className="right">
           <span className="saved" role="status">
@@ -124,6 +123,66 @@ function Band({ open }: { open: OpenDish }) {
         </ol>
       </nav>
     </div>
+  );
+}
+
+/** The dish's name and place; a click on them lets the cook change both. */
+function Names({ open }: { open: OpenDish }) {
+  const { name, place } = open.dish.document;
+  const [editing, setEditing] = useState(false);
+  const [draft, setDraft] = useState({ name, place });
+  if (!editing) {
+    return (
+      <>
+        <h1 title={name}>{name}</h1>
+        <span className="quiet">{place}</span>
+        <button
+          className="rename"
+          onClick={() => {
+            setDraft({ name, place });
+            setEditing(true);
+          }}
+        >
+          Rename
+        </button>
+      </>
+    );
+  }
+  const keep = () => {
+    setEditing(false);
+    if (draft.name.trim() !== "" && (draft.name !== name || draft.place !== place)) {
+      open.save({ what: `renamed to ${draft.name.trim()}`, ...draft });
+    }
+  };
+  return (
+    <form
+      className="names"
+      onSubmit={(e) => {
+        e.preventDefault();
+        keep();
+      }}
+      onKeyDown={(e) => {
+        if (e.key === "Escape") setEditing(false);
+      }}
+    >
+      <Input
+        aria-label="Name of the dish"
+        autoFocus
+        maxLength={120}
+        value={draft.name}
+        onChange={(e) => setDraft({ ...draft, name: e.target.value })}
+      />
+      <Input
+        aria-label="Place of the dish"
+        placeholder="Place"
+        maxLength={80}
+        value={draft.place}
+        onChange={(e) => setDraft({ ...draft, place: e.target.value })}
+      />
+      <Button htmlType="submit" type="primary">
+        Keep
+      </Button>
+    </form>
   );
 }
 

@@ -6,7 +6,7 @@ VERSION := $(shell git describe --always --dirty 2>/dev/null || echo dev)
 STATICCHECK := honnef.co/go/tools/cmd/staticcheck@v0.8.2
 UI_SOURCES := $(shell find ui/src -type f) ui/index.html ui/vite.config.ts ui/package.json
 
-.PHONY: build demo test check bench generate clean
+.PHONY: build demo test check bench generate clean fuzz
 
 build: bin/yembra
 
@@ -45,6 +45,11 @@ check: ui/node_modules/.installed ui/dist/index.html
 	go run $(STATICCHECK) ./...
 	go run ./cmd/apischema | diff -q - ui/src/api/schema.json || { echo "ui/src/api is stale: run make generate"; exit 1; }
 	cd ui && npm run --silent types && npm run --silent lint
+
+# Fuzzes what reads input, 30 s each.
+fuzz:
+	go test ./core/recipe -run '^$$' -fuzz FuzzRead -fuzztime 30s -fuzzminimizetime 20x
+	go test ./formats -run '^$$' -fuzz FuzzFromHTML -fuzztime 30s -fuzzminimizetime 20x
 
 bench: build
 	go test -run '^$$' -bench . -benchtime 1s ./core/...

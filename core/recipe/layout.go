@@ -182,7 +182,7 @@ func look(line string) block {
 // leads tells whether a block reads as the name of the part listed below it: a
 // few words without an amount, set off by a blank line, right above an amount.
 func (l *layout) leads(b, next block) bool {
-	if !b.blank || next.blank || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
+	if b.text == "" || !b.blank || next.blank || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
 		return false
 	}
 	if _, hasNumber := firstNumber(b.text); hasNumber || !unicode.IsUpper([]rune(b.text)[0]) {

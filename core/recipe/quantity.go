@@ -597,7 +597,7 @@ func (c *cursor) secondMeasure(q *quantity) {
 			for c.at < len(c.tokens) && !c.peek(0).is(")") && !c.peek(0).is("]") {
 				c.at++
 			}
-			c.at++
+			c.at = min(c.at+1, len(c.tokens)) // the bracket may never close
 		}
 	}
 }

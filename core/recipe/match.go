@@ -106,7 +106,7 @@ func reason(name string, origin larder.Origin, animal larder.Animal) string {
 
 var classNames = map[larder.Animal]string{
 	larder.Meat: "meat", larder.Poultry: "poultry", larder.Fish: "fish", larder.Shellfish: "shellfish", larder.Dairy: "dairy",
-	larder.Egg: "egg", larder.Honey: "made by bees", larder.Gelatine: "boiled from skins and bones", larder.Fat: "animal fat", larder.Insect: "made from insects",
+	larder.Egg: "laid by an animal", larder.Honey: "made by bees", larder.Gelatine: "boiled from skins and bones", larder.Fat: "animal fat", larder.Insect: "made from insects",
 }
 
 func capital(s string) string {

@@ -144,18 +144,20 @@ func (b *Book) slots(d recipe.Dish, r Rules) []slot {
 			case line.Origin == larder.FromAnimal && food == nil:
 				s.why = "no animal matter"
 			case line.Origin == larder.FromAnimal && food.Origin != larder.FromAnimal:
-				s.why = "no animal matter"
+				food, s.why = nil, "no animal matter"
 			case food == nil:
 				continue
 			default:
 				s.why = r.Breaks(food)
 			}
-			if food != nil {
+			if food != nil && food.Kind != "" {
 				s.kind = food.Kind
 				s.use = character.UseOf(b.larder, d, i, j)
-				s.allowed, s.rejected = b.candidates(food, s.use.Name, r)
+			} else {
+				s.kind = usualKind[line.Animal]
 			}
-			if s.why == "" && (line.Origin != larder.Mixed || len(s.allowed) == 0) {
+			s.allowed, s.rejected = b.candidates(s.kind, s.use.Name, r)
+			if s.why == "" && (food == nil || food.Origin != larder.Mixed || len(s.allowed) == 0) {
 				continue
 			}
 			out = append(out, s)
@@ -164,12 +166,19 @@ func (b *Book) slots(d recipe.Dish, r Rules) []slot {
 	return out
 }
 
-// candidates lists the swaps for a food in a use: those made for the very use
+// usualKind is what animal matter is taken for when only its class is known:
+// "wagyu slices" are braised or fried pieces of meat. Dairy is too many things.
+var usualKind = map[larder.Animal]string{
+	larder.Meat: "chunks", larder.Poultry: "poultry-pieces", larder.Fish: "white-fish", larder.Shellfish: "shellfish",
+	larder.Egg: "egg", larder.Honey: "honey", larder.Gelatine: "gelatine", larder.Fat: "fat", larder.Insect: "insect",
+}
+
+// candidates lists the swaps for a kind of food in a use: those made for the very use
 // first, then those for any use; when a use has none, any for the food's kind.
-func (b *Book) candidates(food *larder.Food, use string, r Rules) (allowed []*larder.Swap, rejected []Rejected) {
+func (b *Book) candidates(kind, use string, r Rules) (allowed []*larder.Swap, rejected []Rejected) {
 	consider := func(fits func(*larder.Swap) bool) {
 		for _, s := range b.larder.Swaps() {
-			if !slices.Contains(s.Serves, food.Kind) || !fits(s) {
+			if !slices.Contains(s.Serves, kind) || !fits(s) {
 				continue
 			}
 			if why := r.BreaksSwap(b.larder, s); why != "" {
@@ -267,11 +276,7 @@ func (b *bench) apply(dec Decisions, detail bool) Adaptation {
 				if line.Origin == larder.Unknown && line.Food == nil {
 					a.Unresolved = append(a.Unresolved, Open{ref, fmt.Sprintf("%q is not in the larder, so nobody can say whether it is animal", line.Name)})
 				}
-				line.Alternatives, line.Also = b.plantOnly(line.Alternatives, rules), b.plantOnly(line.Also, rules)
-				if line.Alternatives == nil {
-					line.Alternatives = []recipe.Alternative{}
-				}
-				comp.Lines = append(comp.Lines, Line{line, &ref, Kept})
+				comp.Lines = append(comp.Lines, b.keep(line, &ref))
 				continue
 			}
 			b.fill(&a, &comp, b.slots[at], line, dec)
@@ -290,6 +295,28 @@ func (b *bench) apply(dec Decisions, detail bool) Adaptation {
 	}
 	a.Tally = character.Count(a.Traits)
 	return a
+}
+
+// keep takes a line over. Choices that the rules forbid are left out; where one
+// of them stood in its words ("oil or butter"), the line is said anew.
+func (b *bench) keep(line recipe.Line, ref *string) Line {
+	alternatives, also := b.plantOnly(line.Alternatives, b.rules), b.plantOnly(line.Also, b.rules)
+	lost := len(alternatives) < len(line.Alternatives) || len(also) < len(line.Also)
+	line.Alternatives, line.Also = alternatives, also
+	if line.Alternatives == nil {
+		line.Alternatives = []recipe.Alternative{}
+	}
+	food := b.larder.Food(line.FoodID())
+	if !lost || food == nil {
+		return Line{line, ref, Kept}
+	}
+	line.Name, line.Origin, line.Animal, line.Check, line.Hidden = food.Name, food.Origin, food.Animal, food.Check, food.Hidden
+	line.Why = "The choice that comes from an animal or breaks a house rule is left out."
+	line.Text = food.Name
+	if line.Amount != nil {
+		line.Text = line.Amount.String() + " " + food.Name
+	}
+	return Line{line, ref, Adjusted}
 }
 
 func wishes(dec Decisions, r Rules) character.Wishes {

@@ -142,7 +142,7 @@ func TestOilIsSwappedUnderNoOil(t *testing.T) {
 
 func TestALineWithoutAnAllowedSwapStaysOpenAndSaysWhy(t *testing.T) {
 	k := open(t)
-	d := k.reader.Read("Honey toast\n\n2 tbsp honey\n1 tbsp chicken feathers\n\nMethod\n1. Warm the honey.", measure.Metric)
+	d := k.reader.Read("Honey toast\n\n2 tbsp honey\n20 g cheese crystals\n\nMethod\n1. Warm the honey.", measure.Metric)
 	dec, err := k.book.Propose(d, house(swap.WholeFood, "added-sugar"), nil, swap.Closest)
 	require.NoError(t, err)
 	require.Equal(t, "date-syrup-honey", dec.Swaps["components[0].lines[0]"], "dates are no added sugar, syrup is")
@@ -262,4 +262,43 @@ func BenchmarkPropose(b *testing.B) {
 			b.Fatal(err)
 		}
 	}
+}
+
+func TestMatterOfWhichOnlyTheClassIsKnownGetsItsUsualSwap(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Stir-fry\n\n300 g wagyu slices\n1 onion\n\nMethod\n1. Fry the wagyu slices with the onion.", measure.Metric)
+	require.Equal(t, larder.Meat, d.Components[0].Lines[0].Animal)
+	dec, err := k.book.Propose(d, house(swap.WholeFood), nil, swap.Closest)
+	require.NoError(t, err)
+	a, err := k.book.Apply(d, dec, false)
+	require.NoError(t, err)
+	require.Empty(t, a.Unresolved)
+	require.Greater(t, a.Components[0].Lines[0].Mass(), 50.0)
+}
+
+func TestEveryKindOfAnimalMatterHasASwap(t *testing.T) {
+	k := open(t)
+	for _, f := range k.book.Larder().Foods() {
+		if f.Origin != larder.FromAnimal {
+			continue
+		}
+		grams := measure.Exactly(100)
+		d := recipe.Dish{Components: []recipe.Component{{Lines: []recipe.Line{{Name: f.Name, Food: &f.ID, Form: larder.RawForm, Grams: &grams, Origin: f.Origin, Animal: f.Animal}}}}}
+		dec, err := k.book.Propose(d, house(swap.WholeFood), nil, swap.Simplest)
+		require.NoError(t, err)
+		require.NotEmpty(t, dec.Swaps, "%s (%s)", f.ID, f.Kind)
+	}
+}
+
+func TestAnAnimalChoiceInAPlantLineIsLeftOut(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Onions\n\n2 tbsp olive oil or butter\n2 onions\n\nMethod\n1. Fry the onions.", measure.Metric)
+	require.Equal(t, larder.Mixed, d.Components[0].Lines[0].Origin)
+	a, err := k.book.Apply(d, swap.Decisions{}, false)
+	require.NoError(t, err)
+	line := a.Components[0].Lines[0]
+	require.Equal(t, swap.Adjusted, line.Change)
+	require.Equal(t, larder.FromPlant, line.Origin)
+	require.NotContains(t, line.Text, "butter")
+	require.Empty(t, line.Alternatives)
 }

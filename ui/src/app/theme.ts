@@ -9,6 +9,7 @@ export const theme: ThemeConfig = {
     colorWarning: "#C98A12",
     colorText: "#2A2431",
     colorTextSecondary: "#6A6172",
+    colorTextPlaceholder: "#6A6172",
     colorBgBase: "#FFFFFF",
     colorBorder: "#CFC6B4",
     borderRadius: 6,

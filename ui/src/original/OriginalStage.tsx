@@ -77,7 +77,11 @@ function Notices({ dish }: { dish: RecipeDish }) {
 /** What is worth saying beside a food's name: its class, form and whether it hides. */
 function foodNote(l: RecipeLine): string {
   const notes = [
-    l.origin === "animal" ? l.animal : l.origin === "plant" ? "" : (names[l.origin] ?? ""),
+    l.origin === "animal" && l.animal !== l.name
+      ? l.animal
+      : ["plant", "animal"].includes(l.origin)
+        ? ""
+        : (names[l.origin] ?? ""),
     l.form === "raw" ? "" : l.form,
     l.hidden ? "hidden" : "",
   ].filter((n) => n !== "");

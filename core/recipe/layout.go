@@ -60,7 +60,9 @@ var (
 )
 
 var ingredientHeads = []string{"ingredients", "ingredient list", "you will need", "you'll need", "what you need", "shopping list", "what you'll need", "for this you need", "what goes in", "you need", "things you need"}
+
 var methodHeads = []string{"method", "directions", "instructions", "preparation", "steps", "procedure", "how to make it", "to make", "what to do", "how to make", "how to cook", "cooking", "cooking method", "cooking instructions", "making it", "prep", "the method", "the cooking", "how to do it", "to cook", "let's cook", "process", "how it goes", "cooking directions", "how we make it"}
+
 var afterHeads = []string{"notes", "note", "tips", "tip", "nutrition", "nutritional information", "storage", "variations", "comments", "cook's notes", "cook's note", "recipe notes", "nutrition facts", "nutrition information", "to store", "equipment", "about this recipe", "faq", "make ahead", "serving suggestions", "you may also like", "chef's notes", "cook's tip", "cook's tips", "leftovers", "background", "story", "the story", "history", "source", "per serving", "did you make this", "share this", "related recipes"}
 
 func isOneOf(text string, heads []string) bool {
@@ -71,112 +73,6 @@ func isOneOf(text string, heads []string) bool {
 		}
 	}
 	return false
-}
-
-// paragraphs splits text into lines and joins hard-wrapped ones again.
-func paragraphs(text string) []block {
-	text = strings.ReplaceAll(text, "\r\n", "\n")
-	text = strings.ReplaceAll(text, "\r", "\n")
-	text = strings.ReplaceAll(text, "\u2028", "\n")
-	lines := strings.Split(text, "\n")
-	width := wrapWidth(lines)
-	var blocks []block
-	blank := true
-	for i := 0; i < len(lines); i++ {
-		raw := strings.TrimRightFunc(lines[i], unicode.IsSpace)
-		line := strings.TrimSpace(raw)
-		if line == "" {
-			blank = true
-			continue
-		}
-		if strings.Trim(line, "=-_*~ ") == "" {
-			if len(blocks) > 0 && !blank && (line[0] == '=' || line[0] == '-') {
-				blocks[len(blocks)-1].heading = true
-			}
-			continue
-		}
-		b := look(line)
-		b.blank = blank
-		// A line that is as wide as the widest ones and goes on in lower case
-		// was wrapped by the writer's editor.
-		for width > 0 && len([]rune(raw)) > width-18 && i+1 < len(lines) {
-			next := strings.TrimSpace(lines[i+1])
-			if next == "" || b.heading || !continues(next) {
-				break
-			}
-			b.text += " " + next
-			i++
-			raw = lines[i]
-		}
-		blocks = append(blocks, b)
-		blank = false
-	}
-	return blocks
-}
-
-// wrapWidth guesses the column at which a text was wrapped by hand, 0 when it
-// was not: several lines of nearly the same greatest length.
-func wrapWidth(lines []string) int {
-	longest := 0
-	for _, l := range lines {
-		longest = max(longest, len([]rune(l)))
-	}
-	if longest < 40 || longest > 100 {
-		return 0
-	}
-	near := 0
-	for _, l := range lines {
-		if len([]rune(l)) > longest-14 {
-			near++
-		}
-	}
-	if near < 3 {
-		return 0
-	}
-	return longest
-}
-
-// continues tells whether a line reads on from the one before: it begins in
-// lower case or with a figure inside a sentence, and is no bullet or number.
-func continues(line string) bool {
-	if numberedLine.MatchString(line) || strings.ContainsRune(bullets, []rune(line)[0]) && !strings.HasPrefix(line, "+") {
-		return false
-	}
-	r := []rune(line)[0]
-	return !look(line).heading && (unicode.IsLower(r) || unicode.IsDigit(r) || unicode.IsUpper(r) || r == '(')
-}
-
-func look(line string) block {
-	b := block{}
-	if h := strings.TrimLeft(line, "#"); h != line {
-		b.heading = true
-		line = strings.TrimSpace(strings.TrimRight(h, "# "))
-	}
-	if strings.HasPrefix(line, "**") && strings.HasSuffix(strings.TrimRight(line, ": "), "**") && len(line) < 80 || strings.HasPrefix(line, "__") && strings.HasSuffix(line, "__") {
-		b.heading = true
-	}
-	line = strings.ReplaceAll(strings.ReplaceAll(line, "**", ""), "__", "")
-	if m := numberedLine.FindString(line); m != "" {
-		b.numbered = true
-		line = strings.TrimSpace(line[len(m):])
-	} else if stripped := stripBullet(line); stripped != line {
-		b.bullet = true
-		line = stripped
-	} else if m := stepWord.FindString(line); m != "" && len(m) < len(line) {
-		b.numbered = true
-		line = strings.TrimSpace(line[len(m):])
-	}
-	if strings.HasPrefix(line, "*") && strings.HasSuffix(line, "*") && len(line) > 2 {
-		line = strings.Trim(line, "*")
-	}
-	if strings.HasPrefix(line, "_") && strings.HasSuffix(line, "_") && len(line) > 2 {
-		line = strings.Trim(line, "_")
-	}
-	if strings.HasSuffix(line, ":") && len(line) < 70 {
-		b.heading = true
-	}
-	b.text = strings.TrimSpace(line)
-	return b
 }
 
 // leads tells whether a block reads as the name of the part listed below it: a

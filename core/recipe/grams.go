@@ -1,0 +1,112 @@
+package recipe
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+)
+
+// formOf chooses the form of the food that the words or the pack call for.
+func formOf(food *larder.Food, q quantity, n nameRead) string {
+	tinned := q.amount != nil && q.amount.Unit == measure.Can
+	best := larder.RawForm
+	for _, w := range n.words {
+		w = strings.TrimSuffix(w, ".")
+		if slices.Contains(n.finding.nameWords(), w) && w == food.ID {
+			continue
+		}
+		switch w {
+		case "tinned", "canned", "tin", "can", "jarred":
+			tinned = true
+		case "boiled":
+			if _, ok := food.Forms["boiled"]; ok {
+				return "boiled"
+			}
+		case "uncooked", "dried", "dry", "raw":
+			tinned = false
+			if _, ok := food.Forms["cooked"]; ok {
+				return larder.RawForm
+			}
+		}
+		if _, ok := food.Forms[w]; ok && w != larder.RawForm {
+			best = w
+		}
+	}
+	if _, ok := food.Forms["cooked"]; ok && tinned {
+		return "cooked"
+	}
+	return best
+}
+
+// gramsOf works the mass of a line out: stated grams first, then pack sizes,
+// then the measure itself.
+func gramsOf(food *larder.Food, form string, q quantity, sys measure.System) (*measure.Span, *measure.Basis) {
+	if q.grams != nil {
+		return q.grams, &measure.Basis{Text: "as the recipe states", Source: measure.SourceUnits}
+	}
+	if q.amount == nil {
+		return nil, nil
+	}
+	var m measure.Matter
+	if food != nil {
+		m = food.MatterOf(form)
+	}
+	density := m.Density
+	if q.each != nil {
+		g := q.amount.Span().Over(*q.each)
+		text := "pack size as the recipe states"
+		if drained := m.Pieces["can"]; drained.Low > 0 && q.amount.Unit == measure.Can && food != nil && drainedPack(food, form, *q.each) {
+			share := drainedShare
+			g = g.Times(share)
+			text = fmt.Sprintf("pack size less the liquid (%.0f %% drained)", share*100)
+		}
+		return &g, &measure.Basis{Text: text, Source: measure.SourceUnits}
+	}
+	if q.ml != nil && density > 0 {
+		g := q.amount.Span().Over(*q.ml).Times(density)
+		return &g, &measure.Basis{Text: "pack volume as the recipe states", Source: m.Source, Estimate: m.Estimate}
+	}
+	if q.inches > 0 && food != nil {
+		if each, ok := m.Pieces["thumb"]; ok {
+			g := q.amount.Span().Over(each).Times(q.inches)
+			return &g, &measure.Basis{Text: fmt.Sprintf("an inch = %g-%g g", each.Low, each.High), Source: m.Source, Estimate: m.Estimate}
+		}
+	}
+	amount := *q.amount
+	if amount.Unit == measure.Stick && (food == nil || food.Kind != "butter" && food.Kind != "fat" && food.Kind != "oil") {
+		for _, u := range []string{"stick", "stalk", "piece"} {
+			if each, ok := m.Pieces[u]; ok {
+				g := amount.Span().Over(each)
+				return &g, &measure.Basis{Text: fmt.Sprintf("1 %s = %g g", u, each.Low), Source: m.Source, Estimate: m.Estimate}
+			}
+		}
+		return nil, nil
+	}
+	if countUnit(amount.Unit) && q.volume != nil && density > 0 {
+		g := q.volume.Times(density)
+		return &g, &measure.Basis{Text: "volume as the recipe states", Source: m.Source, Estimate: m.Estimate}
+	}
+	if food == nil {
+		d, _ := measure.DimensionOf(amount.Unit)
+		if d != measure.Mass {
+			return nil, nil
+		}
+	}
+	g, basis, err := measure.Grams(amount, q.size, m, sys)
+	if err != nil {
+		return nil, nil
+	}
+	return &g, &basis
+}
+
+// drainedShare is what a tin of pulses or fruit holds without its liquid:
+// 240 g of a 400 g tin.
+const drainedShare = 0.6
+
+// drainedPack tells whether a stated pack size counts liquid that is poured off.
+func drainedPack(food *larder.Food, form string, each measure.Span) bool {
+	return food.Aisle == "pulses" && form == "cooked" && each.Mid() > 300
+}

@@ -1,0 +1,198 @@
+package recipe
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+)
+
+// stepNames finds the lines and the animal matter that a step names.
+type stepNames struct {
+	reader  *Reader
+	tokens  []token
+	lines   []Line
+	used    []int
+	animals []Animal
+}
+
+// utensils after an animal word make it a thing: "fish slice", "egg timer".
+var utensils = map[string]bool{
+	"slice": true, "pan": true, "dish": true, "kettle": true, "timer": true, "thermometer": true, "knife": true, "hammer": true,
+	"mallet": true, "board": true, "tenderiser": true, "tenderizer": true, "fork": true, "whisk": true, "cup": true, "spatula": true,
+	"sized": true, "size": true, "grinder": true, "cleaver": true, "cloth": true, "grater": true, "poacher": true, "coloured": true, "colored": true,
+}
+
+// verbs are animal words that are also what cooks do.
+var verbs = map[string]bool{"cream": true, "mince": true}
+
+// likeness before an animal word means that only its looks are meant.
+var likeness = map[string]bool{"like": true, "consistency": true, "thickness": true, "resemble": true, "resembling": true, "size": true, "shape": true, "texture": true}
+
+// stop stands for a mark between words, so that no name runs across it.
+const stop = "\x00"
+
+func (s *stepNames) read() {
+	var words []string
+	for _, t := range s.tokens {
+		if t.kind != wordToken {
+			words = append(words, stop)
+			continue
+		}
+		words = append(words, larder.Words(t.text)...)
+	}
+	x := s.reader.larder.Index()
+	vocab := s.reader.larder.Words()
+	for i := 0; i < len(words); {
+		m, ok := x.At(words, i, true)
+		if !ok {
+			s.loose(words, i)
+			i++
+			continue
+		}
+		s.food(words, m, vocab)
+		i = m.End
+	}
+	s.listed(words)
+	slices.Sort(s.used)
+	s.used = slices.Compact(s.used)
+}
+
+// food notes a food named in the step.
+func (s *stepNames) food(words []string, m larder.Match, vocab *larder.Vocabulary) {
+	line := s.lineOf(m.Food)
+	if line >= 0 {
+		s.used = append(s.used, line)
+	}
+	if m.Food.Origin != larder.FromAnimal {
+		return
+	}
+	word := words[m.End-1]
+	if m.Used == 1 && vocab.ListOnly[word] && line < 0 {
+		return
+	}
+	if m.Used == 1 && s.plantLine(word) {
+		return
+	}
+	s.animal(words, m.Start, m.End, strings.Join(words[m.Start:m.End], " "), m.Food.Animal)
+}
+
+// loose notes an animal word that no food name took in.
+func (s *stepNames) loose(words []string, i int) {
+	class, ok := s.reader.larder.Words().AnimalWords[words[i]]
+	if ok && !s.plantLine(words[i]) {
+		s.animal(words, i, i+1, words[i], class)
+	}
+}
+
+func (s *stepNames) animal(words []string, start, end int, name string, class larder.Animal) {
+	m := matcher{s.reader.larder}
+	if end < len(words) && utensils[words[end]] {
+		return
+	}
+	for i := max(0, start-4); i < start; i++ {
+		if likeness[words[i]] {
+			return
+		}
+		if i >= start-2 && m.clears(words[i], class) {
+			return
+		}
+	}
+	if verbs[words[end-1]] && end < len(words) && (words[end] == "the" || words[end] == "together" || words[end] == "until") && (start == 0 || words[start-1] == stop || words[start-1] == "then" || words[start-1] == "and") {
+		return // the verb: "cream the sugar", "mince the garlic"
+	}
+	if start > 0 {
+		if prev, ok := s.plantBefore(words, start); ok && givesMilk(prev) && s.reader.larder.Words().PlantHeads[words[end-1]] {
+			return
+		}
+	}
+	if class == larder.Meat && (words[end-1] == "meat") {
+		class = s.meatClass()
+	}
+	for first, rest, more := strings.Cut(name, " "); more && cutWords[first]; first, rest, more = strings.Cut(name, " ") {
+		name = rest
+	}
+	if slices.ContainsFunc(s.animals, func(a Animal) bool { return a.Name == name }) {
+		return
+	}
+	s.animals = append(s.animals, Animal{name, class})
+}
+
+func (s *stepNames) plantBefore(words []string, i int) (*larder.Food, bool) {
+	m, ok := s.reader.larder.Index().At(words, i-1, true)
+	return m.Food, ok && m.End == i
+}
+
+// meatClass is what "the meat" means in this dish: poultry when the list has
+// no other.
+func (s *stepNames) meatClass() larder.Animal {
+	class := larder.Meat
+	for _, l := range s.lines {
+		switch l.Animal {
+		case larder.Meat:
+			return larder.Meat
+		case larder.Poultry:
+			class = larder.Poultry
+		}
+	}
+	return class
+}
+
+// lineOf finds the line that holds a food, by id.
+func (s *stepNames) lineOf(f *larder.Food) int {
+	return slices.IndexFunc(s.lines, func(l Line) bool {
+		return l.FoodID() == f.ID || slices.ContainsFunc(l.Also, func(a Alternative) bool { return a.Food == f.ID })
+	})
+}
+
+// plantLine tells whether the word stands for a listed plant food and for no
+// listed animal one: "the milk" where only coconut milk is listed.
+func (s *stepNames) plantLine(word string) bool {
+	plant := false
+	for _, l := range s.lines {
+		if !slices.Contains(larder.Words(l.Name), word) {
+			continue
+		}
+		if l.Origin == larder.FromAnimal {
+			return false
+		}
+		plant = plant || l.Origin == larder.FromPlant || l.Origin == larder.FromFungus
+	}
+	return plant
+}
+
+// ownWord tells whether the first word of a line's name stands for the line by
+// itself: not a common word, and not the name of another food.
+func (s *stepNames) ownWord(word string, l Line) bool {
+	if len(word) < 4 || s.reader.larder.Words().Neutral[word] {
+		return false
+	}
+	m, ok := s.reader.larder.Index().At([]string{word}, 0, true)
+	return !ok || m.Food.ID == l.FoodID()
+}
+
+// listed finds lines named by the last word of their own name ("the stock",
+// "the whites") and animal matter known only through them.
+func (s *stepNames) listed(words []string) {
+	for i, l := range s.lines {
+		own := larder.Words(l.Name)
+		if len(own) == 0 {
+			continue
+		}
+		head := own[len(own)-1]
+		for j := len(own) - 1; j > 0 && s.reader.larder.Words().Parts[head]; j-- {
+			head = own[j-1]
+		}
+		at := slices.Index(words, head)
+		if at < 0 && len(own) > 1 && s.ownWord(own[0], l) {
+			at = slices.Index(words, own[0])
+		}
+		if at < 0 {
+			continue
+		}
+		s.used = append(s.used, i)
+		if l.Origin == larder.FromAnimal && !slices.ContainsFunc(s.animals, func(a Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head {
+			s.animals = append(s.animals, Animal{words[at], l.Animal})
+		}
+	}
+}

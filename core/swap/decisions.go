@@ -1,0 +1,102 @@
+package swap
+
+import (
+	"yembra/core/character"
+	"yembra/core/recipe"
+)
+
+// Decisions are what a cook has chosen; everything else is computed from them
+// and the original.
+type Decisions struct {
+	HouseRules HouseRules `json:"houseRules"`
+	Pins       []string   `json:"pins"`
+	// Swaps maps a line of the original ("components[0].lines[3]") to a swap.
+	Swaps    map[string]string `json:"swaps"`
+	Boosters []Dose            `json:"boosters"`
+	// LivesFrom is the cook's sentence on what the dish lives from.
+	LivesFrom string `json:"livesFrom"`
+}
+
+// Dose is a booster with its grams in the whole dish.
+type Dose struct {
+	Food  string  `json:"food"`
+	Form  string  `json:"form"`
+	Grams float64 `json:"grams"`
+	Why   string  `json:"why"`
+}
+
+// Change says what became of a line or step.
+type Change string
+
+// The changes of the contract.
+const (
+	Kept     Change = "kept"
+	Swapped  Change = "swapped"
+	Booster  Change = "booster"
+	Dropped  Change = "dropped"
+	Adjusted Change = "adjusted"
+	Changed  Change = "changed"
+	Added    Change = "added"
+)
+
+// Line is a line of the adaptation: From names the original line it stands
+// for, nil for what is new.
+type Line struct {
+	recipe.Line
+	From   *string `json:"from" jsonschema:"nullable"`
+	Change Change  `json:"change"`
+}
+
+// Step is a step of the adaptation with the original steps it comes from.
+type Step struct {
+	recipe.Step
+	From   []int  `json:"from"`
+	Change Change `json:"change"`
+	Why    string `json:"why"`
+}
+
+// Component is a component of the adaptation.
+type Component struct {
+	Name  string `json:"name"`
+	Lines []Line `json:"lines"`
+	Steps []Step `json:"steps"`
+}
+
+// Chosen is a swap that was put in.
+type Chosen struct {
+	Replaces string `json:"replaces"`
+	Swap     string `json:"swap"`
+	Name     string `json:"name"`
+	// Lines are the indexes, within the component, of the lines it brought.
+	Lines    []int      `json:"lines"`
+	Why      string     `json:"why"`
+	Use      string     `json:"use"`
+	Rule     string     `json:"rule"`
+	Limits   string     `json:"limits"`
+	Cautions []string   `json:"cautions"`
+	Rejected []Rejected `json:"rejected"`
+}
+
+// Rejected is a swap that a hard rule forbids.
+type Rejected struct {
+	Swap string `json:"swap"`
+	Rule string `json:"rule"`
+}
+
+// Open is a line for which nothing is chosen or nothing is allowed.
+type Open struct {
+	Line string `json:"line"`
+	Why  string `json:"why"`
+}
+
+// Adaptation is the whole answer: lines, what was put in, and how the
+// character came over. Steps are filled in by the method package.
+type Adaptation struct {
+	Components []Component         `json:"components"`
+	Swaps      []Chosen            `json:"swaps"`
+	Boosters   []Dose              `json:"boosters"`
+	Traits     []character.Thread  `json:"traits"`
+	Structure  []character.Holding `json:"structure"`
+	Tally      character.Tally     `json:"tally"`
+	Unresolved []Open              `json:"unresolved"`
+}

@@ -53,9 +53,13 @@ func (c *cursor) number() (float64, bool) {
 	if t.kind == numberToken {
 		c.at++
 		v := t.value
-		if c.wordIs(0, "dozen") {
+		switch {
+		case c.wordIs(0, "dozen"):
 			c.at++
 			v *= 12
+		case c.wordIs(0, "and") && c.wordIs(1, "a") && c.wordIs(2, "half", "quarter"):
+			v += numberWords[strings.ToLower(c.peek(2).text)]
+			c.at += 3
 		}
 		return v, true
 	}

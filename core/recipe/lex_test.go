@@ -1,0 +1,173 @@
+package recipe
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/knowledge"
+)
+
+func inside(t *testing.T) *Reader {
+	t.Helper()
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	return NewReader(l)
+}
+
+func TestLexNumbers(t *testing.T) {
+	for text, want := range map[string][]float64{
+		"1": {1}, "1.5": {1.5}, "1,5": {1.5}, "0,75": {0.75}, "1,000": {1000}, ".5": {0.5},
+		"1/2": {0.5}, "½": {0.5}, "1½": {1.5}, "1 ½": {1.5}, "1 1/2": {1.5}, "1-1/2": {1.5}, "1 and 1/2": {1.5}, "1⁄2": {0.5},
+		"2-3": {2, 3}, "2–3": {2, 3}, "10 12": {10, 12}, "⅛": {0.125}, "2 ⅔": {2 + 2.0/3}, "24/7": {24, 7},
+	} {
+		var got []float64
+		for _, tok := range lex(text) {
+			if tok.kind == numberToken {
+				got = append(got, tok.value)
+			}
+		}
+		require.Len(t, got, len(want), text)
+		for i := range want {
+			require.InDelta(t, want[i], got[i], 1e-9, text)
+		}
+	}
+}
+
+func TestLexWordsAndMarks(t *testing.T) {
+	var words, marks []string
+	for _, tok := range lex("250g all-purpose flour (Baker’s) – sifted × 2, crème fraîche") {
+		switch tok.kind {
+		case wordToken:
+			words = append(words, tok.text)
+		case markToken:
+			marks = append(marks, tok.text)
+		}
+	}
+	require.Equal(t, []string{"g", "all-purpose", "flour", "Baker’s", "sifted", "crème", "fraîche"}, words)
+	require.Equal(t, []string{"(", ")", "-", "x", ","}, marks)
+	for _, tok := range lex("a½b") {
+		require.Equal(t, tok.text, "a½b"[tok.start:tok.end], "offsets point into the text")
+	}
+}
+
+func TestQuantities(t *testing.T) {
+	for _, c := range []struct {
+		text      string
+		low, high float64
+		unit      measure.Unit
+		rest      string
+	}{
+		{"2 tbsp oil", 2, 2, measure.Tablespoon, "oil"},
+		{"2 heaped tbsp of flour", 2, 2, measure.Tablespoon, "flour"},
+		{"one or two onions", 1, 2, measure.Piece, "onions"},
+		{"a dozen eggs", 12, 12, measure.Piece, "eggs"},
+		{"half a cup milk", 0.5, 0.5, measure.Cup, "milk"},
+		{"a couple of carrots", 2, 2, measure.Piece, "carrots"},
+		{"between 2 and 3 leeks", 2, 3, measure.Piece, "leeks"},
+		{"8 fl oz cream", 8, 8, measure.FluidOunce, "cream"},
+		{"8 fl. oz. cream", 8, 8, measure.FluidOunce, "cream"},
+		{"1 lb 2 oz beef", 1.125, 1.125, measure.Pound, "beef"},
+		{"3 large potatoes", 3, 3, measure.Piece, "potatoes"},
+		{"1 and a half cups rice", 1.5, 1.5, measure.Cup, "rice"},
+		{"pinch of salt", 1, 1, measure.Pinch, "salt"},
+		{"about 500g leeks", 500, 500, measure.Gram, "leeks"},
+		{"4 to 5 lb chicken", 4, 5, measure.Pound, "chicken"},
+	} {
+		cur := &cursor{tokens: lex(c.text), system: measure.US}
+		q := cur.quantity()
+		require.NotNil(t, q.amount, c.text)
+		require.InDelta(t, c.low, q.amount.Low, 0.001, c.text)
+		require.InDelta(t, c.high, q.amount.High, 0.001, c.text)
+		require.Equal(t, c.unit, q.amount.Unit, c.text)
+		require.Equal(t, c.rest, slice(c.text, cur.tokens[cur.at:]), c.text)
+	}
+	for _, text := range []string{"", "salt", "some thyme", "to taste", "x", "(", "- -"} {
+		cur := &cursor{tokens: lex(text), system: measure.US}
+		require.Nil(t, cur.quantity().amount, text)
+	}
+}
+
+func TestPacksAndSecondMeasures(t *testing.T) {
+	for text, grams := range map[string]float64{
+		"2 x 400 g tins tomatoes":       800,
+		"2 (14-ounce) cans tomatoes":    2 * 14 * 28.3495,
+		"1 14.5 oz can tomatoes":        14.5 * 28.3495,
+		"3 (200 g) packs noodles":       600,
+		"250 g (9 oz) rice":             250,
+		"9 oz/255 g rice":               255,
+		"1 lb (450g) pork":              450,
+		"4 fillets (150 g each) salmon": 600,
+	} {
+		line := inside(t).Line(text, measure.US)
+		require.NotNil(t, line.Grams, text)
+		require.InDelta(t, grams, line.Mass(), 1, text)
+	}
+}
+
+func TestTimesAndHeat(t *testing.T) {
+	for text, want := range map[string]*measure.Span{
+		"for 10 minutes":                         {Low: 10, High: 10},
+		"for 1 1/2 hours":                        {Low: 90, High: 90},
+		"2-2½ hours":                             {Low: 120, High: 150},
+		"an hour and a quarter":                  {Low: 75, High: 75},
+		"30 seconds":                             {Low: 0.5, High: 0.5},
+		"fry 5 min, then simmer 20 min":          {Low: 25, High: 25},
+		"10 minutes (12 minutes on a gas stove)": {Low: 10, High: 10},
+		"turning every 5 minutes":                nil,
+		"400 g of rice":                          nil,
+	} {
+		require.Equal(t, want, minutes(lex(text)), text)
+	}
+	for text, want := range map[string]float64{
+		"at 180C": 180, "at 180 °C": 180, "at 350°F": 175, "350 degrees F (180 C)": 180, "gas mark 7": 220, "gas 4": 180,
+		"at 200C/180C fan": 200, "fan 160C": 180, "at 325 degrees": 165, "reaches 74C": 74, "165°F": 74,
+	} {
+		got := celsius(lex(text))
+		require.NotNil(t, got, text)
+		require.InDelta(t, want, *got, 0.6, text)
+	}
+	require.Nil(t, celsius(lex("2 c flour and 20 C of regret")))
+}
+
+func TestCues(t *testing.T) {
+	for text, want := range map[string]string{
+		"Fry until golden, stirring.":                  "until golden",
+		"Simmer until tender, about 20 minutes.":       "until tender",
+		"Cook till the pan is dry; then add the rice.": "till the pan is dry",
+		"Bake for 5 minutes or until set.":             "until set",
+		"Stir well.":                                   "",
+	} {
+		require.Equal(t, want, Cue(text), text)
+	}
+}
+
+func TestWrappedLinesAreJoined(t *testing.T) {
+	text := "Method\n" +
+		"1. Heat the oil in a wide pan and fry the onions slowly with the\n" +
+		"   cumin, until they are soft and golden and smell of the whole\n" +
+		"   street, then add the garlic.\n" +
+		"2. Add the lentils and enough water to cover them by three fingers\n" +
+		"   and simmer for 25 minutes."
+	b := paragraphs(text)
+	require.Len(t, b, 3)
+	require.True(t, b[1].numbered)
+	require.Contains(t, b[1].text, "the whole street, then add")
+	require.Contains(t, b[2].text, "simmer for 25 minutes")
+}
+
+func TestLooks(t *testing.T) {
+	for text, want := range map[string]block{
+		"## Method":         {text: "Method", heading: true},
+		"**For the dough**": {text: "For the dough", heading: true},
+		"- 2 eggs":          {text: "2 eggs", bullet: true},
+		"3) Fry it.":        {text: "Fry it.", numbered: true},
+		"Step 2: Fry it.":   {text: "Fry it.", numbered: true},
+		"For the topping:":  {text: "For the topping:", heading: true},
+		"[ ] 2 eggs":        {text: "2 eggs", bullet: true},
+	} {
+		require.Equal(t, want, look(text), text)
+	}
+}

@@ -1,0 +1,43 @@
+package knowledge_test
+
+import (
+	"testing"
+	"testing/fstest"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/knowledge"
+)
+
+func TestTablesSkipRemarks(t *testing.T) {
+	f := knowledge.Files{FS: fstest.MapFS{"a.csv": {Data: []byte("id,title\n# a remark\nx,\"one, two\"\n")}}}
+	rows, err := f.Table("a.csv")
+	require.NoError(t, err)
+	require.Equal(t, [][]string{{"id", "title"}, {"x", "one, two"}}, rows)
+	_, err = f.Table("gone.csv")
+	require.ErrorContains(t, err, "gone.csv")
+}
+
+func TestDecodeRefusesUnknownFields(t *testing.T) {
+	f := knowledge.Files{FS: fstest.MapFS{"a.yaml": {Data: []byte("name: x\ncolour: red\n")}}}
+	var v struct {
+		Name string `yaml:"name"`
+	}
+	require.ErrorContains(t, f.Decode("a.yaml", &v), "colour")
+}
+
+func TestVersionFollowsEveryFile(t *testing.T) {
+	files := fstest.MapFS{"a.csv": {Data: []byte("1")}, "foods/b.csv": {Data: []byte("2")}}
+	first, err := knowledge.Files{FS: files}.Version()
+	require.NoError(t, err)
+	again, err := knowledge.Files{FS: files}.Version()
+	require.NoError(t, err)
+	require.Equal(t, first, again)
+	files["foods/b.csv"] = &fstest.MapFile{Data: []byte("3")}
+	changed, err := knowledge.Files{FS: files}.Version()
+	require.NoError(t, err)
+	require.NotEqual(t, first, changed)
+	names, err := knowledge.Files{FS: files}.List("foods")
+	require.NoError(t, err)
+	require.Equal(t, []string{"b.csv"}, names)
+}

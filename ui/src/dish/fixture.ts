@@ -1,0 +1,195 @@
+import type { Candidate, DishView, RecipeLine, SwapLine } from "../api/types";
+import { refOf } from "../shared/format";
+
+/** A line as the server would send it. */
+export function line(name: string, origin: string, more: Partial<RecipeLine> = {}): RecipeLine {
+  return {
+    text: `100 g ${name}`,
+    amount: { low: 100, high: 100, unit: "g" },
+    grams: { low: 100, high: 100 },
+    food: name.replaceAll(" ", "-"),
+    form: "raw",
+    name,
+    preparation: "",
+    optional: false,
+    toTaste: false,
+    alternatives: [],
+    origin,
+    animal: "",
+    hidden: false,
+    checkLabel: false,
+    why: `${name}: ${origin}.`,
+    ...more,
+  };
+}
+
+/** An adapted line. */
+export function adapted(l: RecipeLine, from: string | null, change: string): SwapLine {
+  return { ...l, from, change };
+}
+
+/** A small dish with one swap in place and one line open. */
+export function dish(): DishView {
+  const haddock = line("smoked haddock", "animal", { animal: "fish" });
+  const butter = line("butter", "animal", { animal: "dairy" });
+  const leek = line("leek", "plant");
+  const scales = line("dragon scales", "unknown", { food: null, grams: null });
+  const bread = line("bread", "mixed", { checkLabel: true, why: "Look for one without milk." });
+  const tofu = line("smoked tofu", "plant");
+  return {
+    id: "d1",
+    edit: 4,
+    changed: "2026-11-01T10:00:00Z",
+    canUndo: true,
+    canRedo: false,
+    what: "used a swap",
+    slots: [
+      {
+        ref: refOf(0, 0),
+        use: { use: "flake", rule: "is flaked" },
+        rule: "no animal matter",
+        rejected: [],
+      },
+      {
+        ref: refOf(0, 1),
+        use: { use: "fry", rule: "fries" },
+        rule: "no animal matter",
+        rejected: [],
+      },
+    ],
+    document: {
+      name: "Skink",
+      place: "Scotland",
+      country: "",
+      source: "Skink\n\n100 g smoked haddock\n100 g butter\n100 g leek",
+      original: {
+        name: "Skink",
+        serves: { low: 4, high: 6 },
+        components: [
+          {
+            name: "",
+            lines: [haddock, butter, leek, scales, bread],
+            steps: [
+              {
+                text: "Poach the haddock.",
+                techniques: ["poach"],
+                minutes: { low: 5, high: 8 },
+                celsius: 180,
+                lines: [0],
+                cue: "until it flakes",
+                handsOn: false,
+                animals: [{ name: "haddock", animal: "fish" }],
+              },
+            ],
+          },
+        ],
+        notices: [
+          {
+            where: refOf(0, 3),
+            kind: "unknown-food",
+            text: "“dragon scales” is not in the larder.",
+          },
+        ],
+      },
+      decisions: {
+        houseRules: { preset: "whole-food", off: [], saltPerServing: 0 },
+        pins: ["smoke"],
+        swaps: { [refOf(0, 0)]: "smoked-tofu-flakes" },
+        boosters: [],
+        livesFrom: "Smoke and sea.",
+      },
+    },
+    adaptation: {
+      components: [
+        {
+          name: "",
+          lines: [
+            adapted(tofu, refOf(0, 0), "swapped"),
+            adapted(line("butter (left open)", "unknown"), refOf(0, 1), "dropped"),
+            adapted(leek, refOf(0, 2), "kept"),
+            adapted(bread, refOf(0, 4), "kept"),
+          ],
+          steps: [
+            {
+              text: "Poach the smoked tofu.",
+              techniques: ["poach"],
+              minutes: null,
+              celsius: null,
+              lines: [0],
+              cue: "",
+              handsOn: false,
+              animals: [],
+              from: [0],
+              change: "changed",
+              why: "Only warm it.",
+            },
+          ],
+        },
+      ],
+      swaps: [
+        {
+          replaces: refOf(0, 0),
+          swap: "smoked-tofu-flakes",
+          name: "Flaked smoked tofu",
+          lines: [0],
+          why: "Smoke in flakes.",
+          use: "flake",
+          rule: "is flaked",
+          limits: "Firmer.",
+          cautions: ["Kelp is rich in iodine."],
+          rejected: [],
+        },
+      ],
+      boosters: [],
+      traits: [
+        {
+          trait: "smoke",
+          family: "smelt",
+          component: "",
+          original: 5,
+          adapted: 2,
+          unit: "0-10",
+          steps: -3,
+          verdict: "short",
+          pinned: true,
+          from: [{ line: refOf(0, 0), share: 1 }],
+          to: [{ line: refOf(0, 0), share: 1 }],
+        },
+      ],
+      structure: [],
+      tally: { kept: 0, near: 0, short: 1, over: 0, wanted: 0, worst: "smoke" },
+      unresolved: [{ line: refOf(0, 1), why: "no swap chosen yet" }],
+    },
+  };
+}
+
+/** A candidate for a line. */
+export function candidate(id: string, name: string): Candidate {
+  return {
+    swap: {
+      id,
+      name,
+      short: name,
+      serves: [],
+      uses: [],
+      per: "100 g",
+      formula: [],
+      prepare: [],
+      cook: "",
+      why: "It keeps the smoke.",
+      limits: "It is firm.",
+      cautions: [],
+      ahead: "",
+      source: "estimate",
+    },
+    lines: [line("smoked tofu", "plant")],
+    moves: [{ trait: "smoke", component: "", steps: -0.4, verdict: "kept", pinned: true }],
+    tally: { kept: 1, near: 0, short: 0, over: 0, wanted: 0, worst: "" },
+    hands: 5,
+    wait: 20,
+    kit: ["pan"],
+    grade: "plain",
+    allergens: ["soy"],
+    reason: "",
+  };
+}

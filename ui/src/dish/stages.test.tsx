@@ -1,0 +1,219 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import { MemoryRouter, Route, Routes } from "react-router";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+
+import type { DishView } from "../api/types";
+import CardStage from "../card/CardStage";
+import OriginalStage from "../original/OriginalStage";
+import SwapsStage from "../swaps/SwapsStage";
+import DishFrame, { openAt } from "./DishFrame";
+import { candidate, dish } from "./fixture";
+
+interface Call {
+  method: string;
+  path: string;
+  match: string | undefined;
+  body: Record<string, unknown> | undefined;
+}
+
+let calls: Call[] = [];
+let answers: Record<string, () => Response>;
+
+/** Answers requests by method and path, and remembers what was asked. */
+function serve(view: DishView) {
+  calls = [];
+  answers = {
+    "GET /api/dishes/d1": () => Response.json(view),
+    "GET /api/rules": () =>
+      Response.json({ presets: [{ id: "whole-food", name: "Whole food" }], switches: ["soy"] }),
+    "GET /api/dishes/d1/candidates": () =>
+      Response.json({
+        line: "components[0].lines[0]",
+        candidates: [
+          candidate("smoked-tofu-flakes", "Flaked smoked tofu"),
+          candidate("smoked-celeriac", "Smoked celeriac"),
+        ],
+        rejected: [{ swap: "ready-fish", rule: "no ready-made analogues: holds plant fish" }],
+      }),
+  };
+  vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
+    const headers = init.headers as Record<string, string> | undefined;
+    const method = init.method ?? "GET";
+    const call: Call = {
+      method,
+      path,
+      match: headers?.["If-Match"],
+      body: init.body ? (JSON.parse(String(init.body)) as Record<string, unknown>) : undefined,
+    };
+    calls.push(call);
+    const answer = answers[`${method} ${path.split("?")[0]}`];
+    return answer ? answer() : Response.json({ title: "Not found" }, { status: 404 });
+  });
+}
+
+function open(stage: string) {
+  return render(
+    <QueryClientProvider
+      client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}
+    >
+      <MemoryRouter initialEntries={[`/dishes/d1/${stage}`]}>
+        <Routes>
+          <Route path="/dishes/:id" element={<DishFrame />}>
+            <Route path="original" element={<OriginalStage />} />
+            <Route path="swaps" element={<SwapsStage />} />
+            <Route path="card" element={<CardStage />} />
+          </Route>
+        </Routes>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+const saves = () => calls.filter((c) => c.method === "PUT");
+
+beforeEach(() => serve(dish()));
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+describe("the frame of a dish", () => {
+  it("counts what is open at each stage", () => {
+    expect(openAt("original", dish())).toBe(1);
+    expect(openAt("swaps", dish())).toBe(1);
+    expect(openAt("card", dish())).toBe(0);
+  });
+
+  it("walks the path and undoes by key, but not while typing", async () => {
+    answers["POST /api/dishes/d1/undo"] = () => Response.json({ ...dish(), edit: 5 });
+    open("original");
+    await screen.findByRole("heading", { name: "Skink" });
+    fireEvent.keyDown(window, { key: "]" });
+    await screen.findByRole("button", { name: "Propose swaps" });
+    fireEvent.keyDown(window, { key: "z", ctrlKey: true });
+    await waitFor(() =>
+      expect(calls.some((c) => c.path.endsWith("/undo") && c.match === '"4"')).toBe(true),
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Rename" }));
+    const before = calls.length;
+    fireEvent.keyDown(screen.getByLabelText("Name of the dish"), { key: "z", ctrlKey: true });
+    expect(calls.length).toBe(before);
+  });
+
+  it("shows both versions when another window was faster", async () => {
+    const theirs = { ...dish(), edit: 9, what: "took the simplest proposal" };
+    let late = true;
+    answers["PUT /api/dishes/d1"] = () => {
+      if (!late) return Response.json({ ...theirs, edit: 10 });
+      late = false;
+      return Response.json(
+        { title: "Changed elsewhere", detail: "x", current: theirs },
+        { status: 412 },
+      );
+    };
+    open("swaps");
+    fireEvent.click(await screen.findByRole("button", { name: "Use Smoked celeriac" }));
+    const sheet = await screen.findByText("In the other window");
+    expect(sheet.parentElement?.textContent).toContain("took the simplest proposal");
+    fireEvent.click(screen.getByText("Put my change on top"));
+    await waitFor(() => expect(saves()).toHaveLength(2));
+    expect(saves().map((c) => c.match)).toEqual(['"4"', '"9"']);
+    expect(saves()[1]?.body).toEqual(saves()[0]?.body);
+  });
+});
+
+describe("Original", () => {
+  it("marks lines, says why, and asks for the food of unknown ones", async () => {
+    open("original");
+    const row = (await screen.findByText("100 g smoked haddock", { selector: "td" })).closest("tr");
+    expect(row && within(row).getByRole("img", { name: "from an animal" })).toBeDefined();
+    expect(screen.getByLabelText("Notices").textContent).toContain("dragon scales");
+    expect(screen.getByLabelText(/Name the food of/)).toBeDefined();
+    expect(screen.getByText("5–8 min")).toBeDefined();
+    expect(screen.getByRole("button", { name: "Choose swaps for 2 lines" })).toBeDefined();
+  });
+
+  it("lights a line in the text and in the table", async () => {
+    open("original");
+    const cell = await screen.findByText("100 g smoked haddock", { selector: "td" });
+    const row = cell.closest("tr");
+    if (!row) throw new Error("no row");
+    fireEvent.pointerEnter(row);
+    expect(row.className).toBe("lit");
+    expect(screen.getByText("100 g smoked haddock", { selector: "p" }).className).toBe("lit");
+    fireEvent.pointerLeave(row);
+    expect(row.className).toBe("");
+  });
+});
+
+describe("Swaps", () => {
+  it("compares candidates and keeps the one that is used, beside the others", async () => {
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
+    open("swaps");
+    fireEvent.click(await screen.findByRole("button", { name: "Use Smoked celeriac" }));
+    await waitFor(() => expect(saves()).toHaveLength(1));
+    // The open line is the one shown first; the decision made before stays.
+    expect(saves()[0]?.body).toMatchObject({
+      what: "used Smoked celeriac",
+      decisions: {
+        pins: ["smoke"],
+        swaps: {
+          "components[0].lines[0]": "smoked-tofu-flakes",
+          "components[0].lines[1]": "smoked-celeriac",
+        },
+      },
+    });
+    expect(screen.getByText(/Left out by the house rules/).textContent).toContain(
+      "no ready-made analogues",
+    );
+  });
+
+  it("moves between lines with the arrow keys", async () => {
+    open("swaps");
+    await screen.findByRole("button", { name: "Use Smoked celeriac" });
+    const current = () =>
+      screen.getByLabelText("Lines to swap").querySelector('[aria-current="true"]')?.textContent;
+    expect(current()).toContain("butter");
+    fireEvent.keyDown(window, { key: "ArrowUp" });
+    expect(current()).toContain("smoked haddock");
+    fireEvent.keyDown(window, { key: "ArrowUp" });
+    expect(current()).toContain("smoked haddock");
+  });
+
+  it("says the threads in words for those who cannot see them", async () => {
+    open("swaps");
+    const drawing = await screen.findByRole("img", { name: /1 hang loose/ });
+    expect(drawing.querySelectorAll(".frayed")).toHaveLength(1);
+    const table = screen.getByText("Verdict").closest("table");
+    expect(table?.textContent).toContain("Smoke5.02.00-10−3.0short");
+  });
+
+  it("says so when nothing has to be swapped", async () => {
+    serve({ ...dish(), slots: [] });
+    open("swaps");
+    expect(await screen.findByText("Nothing has to be swapped")).toBeDefined();
+  });
+});
+
+describe("Card", () => {
+  it("says on top what is open and leaves out what was dropped", async () => {
+    open("card");
+    const card = await screen.findByRole("article", { name: "Card" });
+    const note = within(card).getByRole("note");
+    expect(note.textContent).toContain("one line is open");
+    expect(note.textContent).toContain("In place of butter: no swap chosen yet.");
+    expect(card.textContent).not.toContain("left open");
+    expect(card.textContent).toContain("serves 4–6");
+    expect(card.textContent).toContain("Only warm it.");
+  });
+
+  it("carries cautions, labels and what was changed", async () => {
+    open("card");
+    const card = await screen.findByRole("article", { name: "Card" });
+    expect(card.textContent).toContain("Kelp is rich in iodine.");
+    expect(card.textContent).toContain("Follow local food-safety rules");
+    expect(card.textContent).toContain("bread: Look for one without milk.");
+    expect(card.textContent).toContain("smoked haddock: Flaked smoked tofu. Smoke in flakes.");
+  });
+});

@@ -151,6 +151,11 @@ func (c *Carrier) step(s recipe.Step, n int, used, all []replacement, moved map[
 	if len(used) == 0 && len(s.Animals) == 0 {
 		return out
 	}
+	if onlyBones(c.book.Larder(), s, used) {
+		out.Change, out.Lines, out.Text = swap.Dropped, []int{}, c.reword(s, used, all)
+		out.Why = "There are no bones to blanch or rinse."
+		return out
+	}
 	if dropOnly(s) {
 		out.Change, out.Text = swap.Dropped, s.Text
 		out.Lines = []int{}
@@ -176,6 +181,17 @@ func (c *Carrier) step(s recipe.Step, n int, used, all []replacement, moved map[
 		out.Why = "Reworded for what stands in its place."
 	}
 	return out
+}
+
+// onlyBones tells whether a step does nothing but clean bones.
+func onlyBones(l *larder.Larder, s recipe.Step, used []replacement) bool {
+	if len(used) == 0 || len(used) != len(s.Lines) || !slices.Contains(s.Techniques, "rinse") && !slices.Contains(s.Techniques, "blanch") {
+		return false
+	}
+	return !slices.ContainsFunc(used, func(r replacement) bool {
+		food := l.Food(r.line.FoodID())
+		return food == nil || food.Kind != "bones"
+	})
 }
 
 // dropOnly tells whether a step only does what meat asks for.
@@ -206,7 +222,7 @@ func meatless(text string) (string, string) {
 		if strings.HasPrefix(lower, "skim") || strings.HasPrefix(lower, "spoon off the fat") || strings.HasPrefix(lower, "drain off the fat") {
 			continue
 		}
-		kept = append(kept, sentence)
+		kept = append(kept, unskimmed(sentence))
 	}
 	text = strings.Join(kept, " ")
 	cue := recipe.Cue(text)
@@ -215,6 +231,19 @@ func meatless(text string) (string, string) {
 		cue = plantCue
 	}
 	return text, cue
+}
+
+// unskimmed takes a clause about skimming off the end of a sentence.
+func unskimmed(sentence string) string {
+	at := strings.Index(strings.ToLower(sentence), ", skimming")
+	if at < 0 || len(strings.ToLower(sentence)) != len(sentence) {
+		return sentence
+	}
+	rest := sentence[at+2:]
+	if end := strings.IndexByte(rest, ','); end >= 0 {
+		return sentence[:at] + rest[end:]
+	}
+	return sentence[:at] + "."
 }
 
 // sentences splits a step at full stops that end a sentence.

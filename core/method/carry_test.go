@@ -93,6 +93,34 @@ func BenchmarkAdapt(b *testing.B) {
 	}
 }
 
+func TestBonesGiveWayToWhatGoesIntoTheSameWater(t *testing.T) {
+	r, b, c := open(t)
+	d := r.Read("Broth\n\n2 kg beef bones\n3 litres water\n1 onion\n\nMethod\n1. Blanch the bones for 5 minutes, drain and rinse them.\n2. Simmer the bones in the water with the onion for 6 hours, skimming off the scum now and then, then strain.", measure.Metric)
+	dec, err := b.Propose(d, swap.HouseRules{}, nil, swap.Closest)
+	require.NoError(t, err)
+	a, err := c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	water := 0.0
+	for _, l := range a.Components[0].Lines {
+		if l.FoodID() == "water" {
+			water += l.Mass()
+		}
+	}
+	require.InDelta(t, 3000, water, 1, "no water is added to the water")
+	var dropped, changed string
+	for _, s := range a.Components[0].Steps {
+		switch s.Change {
+		case swap.Dropped:
+			dropped = s.Why
+		case swap.Changed:
+			changed = s.Text
+		}
+	}
+	require.Contains(t, dropped, "no bones")
+	require.NotContains(t, changed, "skimming")
+	require.Contains(t, changed, "for 6 hours, then strain")
+}
+
 func TestNoTextOfTheBookNamesAnimalMatter(t *testing.T) {
 	r, b, _ := open(t)
 	clean := func(what, text string) {

@@ -1,27 +1,8 @@
 import { describe, expect, it } from "vitest";
 
-import type { Adaptation, RecipeDish, RecipeLine, SwapLine, Thread } from "../api/types";
+import type { Adaptation, RecipeDish, Thread } from "../api/types";
+import { adapted, line } from "../dish/fixture";
 import { arrivedShare, bandKey, layThreads } from "./threads";
-
-function line(name: string, origin: string): RecipeLine {
-  return {
-    text: name,
-    amount: null,
-    grams: null,
-    food: name,
-    form: "raw",
-    name,
-    preparation: "",
-    optional: false,
-    toTaste: false,
-    alternatives: [],
-    origin,
-    animal: "",
-    hidden: false,
-    checkLabel: false,
-    why: "",
-  };
-}
 
 function thread(trait: string, steps: number, from: [string, number][], to: [string, number][]) {
   const shares = (list: [string, number][]) => list.map(([l, share]) => ({ line: l, share }));
@@ -53,7 +34,7 @@ const original: RecipeDish = {
 };
 
 function adaptation(traits: Thread[]): Adaptation {
-  const put: SwapLine = { ...line("smoked tofu", "plant"), from: at(0), change: "swapped" };
+  const put = adapted(line("smoked tofu", "plant"), at(0), "swapped");
   return {
     components: [{ name: "", lines: [put], steps: [] }],
     swaps: [],

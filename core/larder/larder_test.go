@@ -139,3 +139,9 @@ func BenchmarkLoad(b *testing.B) {
 		}
 	}
 }
+
+func TestCapitalOfAnyLetter(t *testing.T) {
+	for text, want := range map[string]string{"": "", "egg": "Egg", "śmietana": "Śmietana", "épi": "Épi", "2 eggs": "2 eggs"} {
+		require.Equal(t, want, larder.Capital(text))
+	}
+}

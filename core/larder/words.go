@@ -3,6 +3,7 @@ package larder
 import (
 	"strings"
 	"unicode"
+	"unicode/utf8"
 )
 
 // Words splits text into normalised words: lower case, accents and
@@ -126,3 +127,12 @@ var accents = func() map[rune]string {
 	}
 	return m
 }()
+
+// Capital returns the text with its first letter as a capital.
+func Capital(text string) string {
+	first, size := utf8.DecodeRuneInString(text)
+	if size == 0 {
+		return text
+	}
+	return string(unicode.ToUpper(first)) + text[size:]
+}

@@ -149,21 +149,3 @@ func (a Amount) String() string {
 	}
 	return b.String()
 }
-
-// Scaling exponents, by what a line does in the dish: above a factor of
-// ScalingKnee hot spice and strong aromatics follow k^0.85 and chemical
-// raising k^0.9; everything else follows k.
-const (
-	ScalingKnee     = 2.0
-	SpiceExponent   = 0.85
-	RaisingExponent = 0.90
-)
-
-// Scale returns the factor by which an amount grows when the dish grows by k
-// and the line scales with the given exponent above the knee.
-func Scale(k, exponent float64) float64 {
-	if k <= ScalingKnee {
-		return k
-	}
-	return ScalingKnee * math.Pow(k/ScalingKnee, exponent)
-}

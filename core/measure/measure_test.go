@@ -139,8 +139,3 @@ func TestHeat(t *testing.T) {
 	_, ok = measure.CelsiusFromGasMark(11)
 	require.False(t, ok)
 }
-
-func TestScale(t *testing.T) {
-	require.Equal(t, 1.5, measure.Scale(1.5, measure.SpiceExponent))
-	require.InDelta(t, 2*math.Pow(2, 0.85), measure.Scale(4, measure.SpiceExponent), 1e-9)
-}

@@ -173,7 +173,7 @@ func (c *Carrier) step(s recipe.Step, n int, used, all []replacement, moved map[
 				whys = append(whys, why)
 			}
 		} else {
-			whys = append(whys, fmt.Sprintf("%s is still open: choose a swap.", capital(r.line.Name)))
+			whys = append(whys, fmt.Sprintf("%s is still open: choose a swap.", larder.Capital(r.line.Name)))
 		}
 	}
 	out.Why = strings.Join(whys, " ")
@@ -339,7 +339,7 @@ func replaceWords(text, name, short string) string {
 		b.WriteString(rest[:start])
 		word := short
 		if r, _ := utf8.DecodeRuneInString(rest[start:]); unicode.IsUpper(r) && (start == 0 || strings.HasSuffix(strings.TrimSpace(rest[:start]), ".")) {
-			word = capital(short)
+			word = larder.Capital(short)
 		}
 		b.WriteString(word)
 		rest = rest[end:]
@@ -418,11 +418,4 @@ func (c *Carrier) boosters(comp *swap.Component) {
 		}
 	}
 	comp.Steps = append(first, comp.Steps...)
-}
-
-func capital(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToUpper(s[:1]) + s[1:]
 }

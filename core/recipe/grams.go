@@ -2,7 +2,6 @@ package recipe
 
 import (
 	"fmt"
-	"slices"
 	"strings"
 
 	"yembra/core/larder"
@@ -15,9 +14,6 @@ func formOf(food *larder.Food, q quantity, n nameRead) string {
 	best := larder.RawForm
 	for _, w := range n.words {
 		w = strings.TrimSuffix(w, ".")
-		if slices.Contains(n.finding.nameWords(), w) && w == food.ID {
-			continue
-		}
 		switch w {
 		case "tinned", "canned", "tin", "can", "jarred":
 			tinned = true

@@ -140,7 +140,7 @@ func (l *layout) inline(b block, heads []string) {
 func partName(text string) string {
 	lower := strings.ToLower(text)
 	if i := strings.Index(lower, " for the "); i > 0 {
-		return capital(strings.Trim(text[i+len(" for the "):], " :.*"))
+		return larder.Capital(strings.Trim(text[i+len(" for the "):], " :.*"))
 	}
 	return ""
 }
@@ -258,7 +258,7 @@ func partTitle(text string) string {
 	if t == strings.ToUpper(t) {
 		t = strings.ToLower(t)
 	}
-	return capital(strings.TrimSpace(t))
+	return larder.Capital(strings.TrimSpace(t))
 }
 
 func firstNumber(text string) (float64, bool) {

@@ -3,7 +3,6 @@ package recipe
 import (
 	"fmt"
 	"slices"
-	"strings"
 
 	"yembra/core/larder"
 )
@@ -97,23 +96,16 @@ func found(food *larder.Food) finding {
 func reason(name string, origin larder.Origin, animal larder.Animal) string {
 	switch origin {
 	case larder.FromAnimal:
-		return fmt.Sprintf("%s is %s.", capital(name), classNames[animal])
+		return fmt.Sprintf("%s is %s.", larder.Capital(name), classNames[animal])
 	case larder.Mixed:
-		return fmt.Sprintf("%s comes with and without animal matter; read the label.", capital(name))
+		return fmt.Sprintf("%s comes with and without animal matter; read the label.", larder.Capital(name))
 	}
-	return fmt.Sprintf("%s: %s.", capital(name), origin)
+	return fmt.Sprintf("%s: %s.", larder.Capital(name), origin)
 }
 
 var classNames = map[larder.Animal]string{
 	larder.Meat: "meat", larder.Poultry: "poultry", larder.Fish: "fish", larder.Shellfish: "shellfish", larder.Dairy: "dairy",
 	larder.Egg: "laid by an animal", larder.Honey: "made by bees", larder.Gelatine: "boiled from skins and bones", larder.Fat: "animal fat", larder.Insect: "made from insects",
-}
-
-func capital(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToUpper(s[:1]) + s[1:]
 }
 
 // standIns turns an animal name into a plant one where the words beside it

@@ -304,10 +304,3 @@ func (r *Reader) ofPart(n *nameRead, part string) {
 		}
 	}
 }
-
-func (f finding) nameWords() []string {
-	if f.food == nil {
-		return nil
-	}
-	return larder.Words(f.food.Name)
-}

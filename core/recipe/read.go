@@ -185,7 +185,7 @@ func (r *Reader) notices(d *Dish) {
 		for j, s := range c.Steps {
 			for _, a := range s.Animals {
 				if !listed[a.Animal] {
-					d.note(fmt.Sprintf("components[%d].steps[%d]", i, j), OnlyInStep, fmt.Sprintf("%s is named only in step %d, not among the ingredients.", capital(a.Name), j+1))
+					d.note(fmt.Sprintf("components[%d].steps[%d]", i, j), OnlyInStep, fmt.Sprintf("%s is named only in step %d, not among the ingredients.", larder.Capital(a.Name), j+1))
 				}
 			}
 		}

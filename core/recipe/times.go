@@ -59,7 +59,7 @@ func minutes(tokens []token) *measure.Span {
 		if unit == 60 {
 			c.restOfHour(&s)
 		}
-		skip := i > 0 && (wordAt(tokens, i-1, "every", "each", "per") || wordAt(tokens, i-1, "or", "to") && i > 1 && false)
+		skip := wordAt(tokens, i-1, "every", "each", "per")
 		if !skip && !(depth > 0 && found) {
 			add(s)
 		}

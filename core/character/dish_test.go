@@ -151,3 +151,12 @@ func TestCompareJudgesCountsAndPins(t *testing.T) {
 		}
 	}
 }
+
+func TestTheWorstTraitIsOneThatIsOff(t *testing.T) {
+	kept := character.Thread{Trait: character.Smoke, Steps: -0.98, Verdict: character.Kept, Pinned: true}
+	dairy := character.Thread{Trait: character.Dairy, Steps: -2.8, Verdict: character.Short}
+	salt := character.Thread{Trait: character.Salt, Steps: 1.2, Verdict: character.Near, Pinned: true}
+	require.Equal(t, character.Dairy, character.Count([]character.Thread{kept, dairy}).Worst, "a pinned trait that is kept is not off")
+	require.Equal(t, character.Salt, character.Count([]character.Thread{kept, dairy, salt}).Worst, "a pinned one that is off comes first")
+	require.Empty(t, character.Count([]character.Thread{kept}).Worst)
+}

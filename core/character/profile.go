@@ -261,11 +261,14 @@ func Count(threads []Thread) Tally {
 			t.Wanted++
 			continue
 		}
+		if th.Verdict == Kept {
+			continue
+		}
 		off := math.Abs(th.Steps)
 		if th.Pinned {
 			off *= pinWeight
 		}
-		if off > 1 && off > worst {
+		if off > worst {
 			worst, t.Worst = off, th.Trait
 		}
 	}

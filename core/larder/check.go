@@ -11,7 +11,7 @@ import (
 const (
 	energyError   = 0.15 // share by which energy may miss 4/9/4/2
 	energySlack   = 5.0  // kcal that rounding alone explains
-	mostShares    = 102.0
+	mostShares    = 101.0
 	leastDensity  = 0.05
 	mostDensity   = 1.6
 	mostDoseGrams = 1000.0
@@ -70,6 +70,8 @@ func (c *checker) food(f *Food) {
 	c.namesOf(f)
 	c.composition(f)
 	c.allergens(f)
+	c.salt(f)
+	c.density(f)
 	for _, a := range f.Aromas {
 		if a.Dose <= 0 || a.Dose > mostDoseGrams {
 			c.say("%s: dose %g for %s", f.ID, a.Dose, a.Trait)
@@ -90,6 +92,57 @@ func (c *checker) food(f *Food) {
 	}
 	if f.Taste != (Taste{}) {
 		c.source(f.ID, f.Taste.Source)
+	}
+	c.kitchenFacts(f)
+}
+
+// places are where food keeps at home.
+var places = []string{"cupboard", "fridge", "freezer"}
+
+// sumError is how far the shares of sugars may miss 100 by rounding.
+const sumError = 3.0
+
+// kitchenFacts looks at what the kitchen's own tables say of a food: sugars,
+// acids, heat, packs, what is thrown away, how it keeps and what it is taken
+// for.
+func (c *checker) kitchenFacts(f *Food) {
+	if s := f.Sugars; s.Source != "" {
+		if sum := s.Sucrose + s.Glucose + s.Fructose + s.Maltose + s.Lactose; math.Abs(sum-100) > sumError {
+			c.say("%s: sugars sum to %g per cent of themselves", f.ID, sum)
+		}
+		c.source(f.ID, s.Source)
+	}
+	if acid := f.Acids.Titratable(); acid != nil {
+		if *acid < 0 || *acid > 110 {
+			c.say("%s: %.1f g of acid in 100", f.ID, *acid)
+		}
+		c.source(f.ID, f.Acids.Source)
+	}
+	if h := f.Heat; h.Source != "" {
+		if h.Low < 0 || h.High < h.Low {
+			c.say("%s: heat %g to %g", f.ID, h.Low, h.High)
+		}
+		c.source(f.ID, h.Source)
+	}
+	for _, p := range f.Packs {
+		if p.Grams <= 0 || Or(p.Drained, 0) > p.Grams {
+			c.say("%s: %s of %g g holds %g g drained", f.ID, p.Name, p.Grams, Or(p.Drained, 0))
+		}
+		c.source(f.ID, p.Source)
+	}
+	if f.Edible.Share <= 0 || f.Edible.Share > 1 {
+		c.say("%s: edible share %g", f.ID, f.Edible.Share)
+	}
+	switch {
+	case f.Storage.Source == "":
+		c.say("%s: nobody says how it keeps", f.ID)
+	case !slices.Contains(places, f.Storage.Place) || f.Storage.Sealed <= 0 || f.Storage.Opened > f.Storage.Sealed:
+		c.say("%s: keeps in %q %g days sealed, %g opened", f.ID, f.Storage.Place, f.Storage.Sealed, f.Storage.Opened)
+	}
+	for _, x := range f.Confusables {
+		if x.With == f.ID || x.Differs == "" {
+			c.say("%s: taken for %s without a difference", f.ID, x.With)
+		}
 	}
 }
 
@@ -133,6 +186,38 @@ func (c *checker) composition(f *Food) {
 	}
 }
 
+// salted words in a name promise salt: at least leastSaltedSodium mg of sodium
+// in 100 g. unsalted ones take the promise back.
+var (
+	salted   = []string{"salted", "pickled", "brined", "cured", "corned", "anchovy", "miso", "kimchi", "sauerkraut", "feta", "bacon", "ham"}
+	unsalted = []string{"unsalted", "vegan", "plant", "fresh"}
+)
+
+const leastSaltedSodium = 150.0
+
+func (c *checker) salt(f *Food) {
+	words := Words(f.Name)
+	has := func(list []string) bool {
+		return slices.ContainsFunc(words, func(w string) bool { return slices.Contains(list, w) })
+	}
+	if f.Per100.Sodium != nil && *f.Per100.Sodium < leastSaltedSodium && has(salted) && !has(unsalted) {
+		c.say("%s: the name promises salt, but sodium is %g mg", f.ID, *f.Per100.Sodium)
+	}
+}
+
+// neighbours are the densities in g/ml that a shelf can hold.
+var neighbours = map[string][2]float64{
+	"oils": {0.5, 0.97}, "drinks": {0.2, 1.3}, "stocks": {0.5, 1.2}, "herbs": {0.05, 1.15}, "sea-vegetables": {0.05, 0.65},
+	"mushrooms": {0.05, 0.8}, "nuts": {0.3, 1.25}, "pulses": {0.3, 1.2}, "grains": {0.05, 1.0}, "meat": {0.15, 1.3},
+}
+
+func (c *checker) density(f *Food) {
+	bounds, ok := neighbours[f.Aisle]
+	if d := f.Matter.Density; ok && d > 0 && (d < bounds[0] || d > bounds[1]) {
+		c.say("%s: density %g stands out on the shelf of %s", f.ID, d, f.Aisle)
+	}
+}
+
 // implied are allergens that a word in a name gives away.
 var implied = map[string]string{
 	"wheat": "gluten", "barley": "gluten", "rye": "gluten", "spelt": "gluten", "soy": "soy", "tofu": "soy", "tempeh": "soy",
@@ -150,8 +235,8 @@ func (c *checker) allergens(f *Food) {
 		if !ok || slices.Contains(f.Allergen, a) {
 			continue
 		}
-		animalWord := slices.Contains([]string{"egg", "milk", "butter", "cheese", "fish", "oyster", "molluscs"}, w)
-		if animalWord && f.Origin != FromAnimal || i+1 < len(words) && words[i+1] == "free" {
+		fromAnimals := slices.Contains([]string{"egg", "milk", "fish", "crustaceans", "molluscs"}, a)
+		if fromAnimals && f.Origin != FromAnimal || i+1 < len(words) && words[i+1] == "free" {
 			continue
 		}
 		c.say("%s: the name says %s, the allergens do not", f.ID, a)

@@ -35,6 +35,17 @@ type Food struct {
 	Aromas []Aroma `json:"aromas"`
 	// Roles are structural capacities per gram: see Role.
 	Roles []Role `json:"roles"`
+	// Acids, Sugars and Heat are what sour, sweet and hot are worked out from.
+	Acids  Acids  `json:"acids"`
+	Sugars Sugars `json:"sugars"`
+	Heat   Heat   `json:"heat"`
+	// Packs are the sizes shops sell.
+	Packs []Pack `json:"packs"`
+	// Edible is what of the food as bought is eaten.
+	Edible  Edible  `json:"edible"`
+	Storage Storage `json:"storage"`
+	// Confusables are look-alikes that act differently in a dish.
+	Confusables []Confusable `json:"confusables"`
 }
 
 // Origin is where matter comes from.
@@ -95,8 +106,9 @@ func (g Grade) Steps() int {
 // one, which is never zero.
 type Figure = *float64
 
-// Composition holds grams (energy in kcal, minerals in mg, B12 in µg) per
-// 100 g of the food as bought.
+// Composition holds grams (energy in kcal, minerals in mg, B12, vitamin D and
+// iodine in µg) per 100 g of the food as bought. ALA is alpha-linolenic acid,
+// Marine the long-chain omega-3 fatty acids EPA and DHA together.
 type Composition struct {
 	Energy    Figure `json:"energy" jsonschema:"nullable"`
 	Protein   Figure `json:"protein" jsonschema:"nullable"`
@@ -112,6 +124,10 @@ type Composition struct {
 	Iron      Figure `json:"iron" jsonschema:"nullable"`
 	Zinc      Figure `json:"zinc" jsonschema:"nullable"`
 	B12       Figure `json:"b12" jsonschema:"nullable"`
+	VitaminD  Figure `json:"vitaminD" jsonschema:"nullable"`
+	Iodine    Figure `json:"iodine" jsonschema:"nullable"`
+	ALA       Figure `json:"ala" jsonschema:"nullable"`
+	Marine    Figure `json:"epaDha" jsonschema:"nullable"`
 	Source    string `json:"source"`
 	Estimate  bool   `json:"estimate"`
 }
@@ -154,6 +170,9 @@ type Form struct {
 	Density float64 `json:"density"`
 	// Feel rates the pieces 0-10 by felt trait (chew, flake, crumble, crisp,
 	// juicy, melt); nil when the form leaves nothing to bite on.
+	// Grade replaces the food's own where the form was processed, as tinned
+	// pulses are; empty when it is the food's.
+	Grade Grade `json:"grade"`
 	Feel     map[string]float64 `json:"feel" jsonschema:"nullable"`
 	Source   string             `json:"source"`
 	Estimate bool               `json:"estimate"`

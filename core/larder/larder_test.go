@@ -29,8 +29,8 @@ func ExampleIndex_Search() {
 
 func TestTheWholeLarderIsSound(t *testing.T) {
 	l := load(t)
-	require.GreaterOrEqual(t, len(l.Foods()), 120)
-	require.GreaterOrEqual(t, len(l.Swaps()), 25)
+	require.GreaterOrEqual(t, len(l.Foods()), 700)
+	require.GreaterOrEqual(t, len(l.Swaps()), 98)
 	require.Empty(t, l.Check())
 }
 
@@ -40,16 +40,23 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"energy_exceptions.csv": {Data: []byte("food,why\n")},
 		"prices.csv":            {Data: []byte("food,per_kg\n")},
 		"taste.csv":             {Data: []byte("food,glutamate,aspartate,imp,gmp,amp,source\n")},
-		"forms.csv":             {Data: []byte("foods,form,base,yield,density,chew,flake,crumble,crisp,juicy,melt,source\n")},
+		"forms.csv":             {Data: []byte("foods,form,base,yield,density,chew,flake,crumble,crisp,juicy,melt,grade,source\n")},
 		"aromas.csv":            {Data: []byte("foods,form,trait,dose,source\nbeef,,smoke,-1,estimate\n")},
 		"structure.csv":         {Data: []byte("foods,structure,form,per_gram,source\n")},
+		"acids.csv":             {Data: []byte("foods,citric,malic,tartaric,lactic,acetic,source\n")},
+		"sugars.csv":            {Data: []byte("foods,sucrose,glucose,fructose,maltose,lactose,source\naisle:a,10,20,30,0,0,estimate\n")},
+		"scoville.csv":          {Data: []byte("foods,low,high,source\nbeef,9,3,estimate\n")},
+		"packs.csv":             {Data: []byte("foods,pack,grams,drained,source\nbeef,tin,100,200,estimate\n")},
+		"edible.csv":            {Data: []byte("foods,share,thrown,source\nbeef,1.5,bone,estimate\n")},
+		"storage.csv":           {Data: []byte("foods,place,sealed_days,opened_days,note,source\nbeef,attic,3,9,,estimate\n")},
+		"confusables.csv":       {Data: []byte("food,with,differs\nbeef,beef,\n")},
 		"techniques.csv":        {Data: []byte("technique,family,hands,words\n")},
 		"words.yaml":            {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
 		"foods/a.csv": {Data: []byte("id,name,aliases,origin,class,kind,mark,grade,allergens,density,pieces,weigh,why\n" +
 			"beef,beef,steak,animal,meat,,,whole,,9,,estimate,\n" +
 			"almond,almond,steak,plant,,,,whole,,0.5,,guess,\n")},
-		"composition/a.csv": {Data: []byte("food,energy,protein,fat,saturated,carbohydrate,sugars,fibre,water,sodium,potassium,calcium,iron,zinc,b12,source\n" +
-			"beef,900,20,10,4,0,0,0,90,50,,,,,,estimate\n")},
+		"composition/a.csv": {Data: []byte("food,energy,protein,fat,saturated,carbohydrate,sugars,fibre,water,sodium,potassium,calcium,iron,zinc,b12,vitamin_d,iodine,ala,epa_dha,source\n" +
+			"beef,900,20,10,4,0,0,0,90,50,,,,,,,,,,estimate\n")},
 		"swaps/a.yaml":  {Data: []byte("- {id: s, name: n, short: s, serves: [gone], formula: [{food: beef, grams: 0}, {food: nothing, grams: 1}], why: w, source: estimate}\n")},
 		"boosters.yaml": {Data: []byte("- {food: beef, traits: [smoke], most: 0, step: 1, when: now, source: estimate}\n")},
 	}
@@ -59,6 +66,8 @@ func TestCheckFindsMistakes(t *testing.T) {
 	for _, want := range []string{
 		"beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
+		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
+		"almond: nobody says how it keeps", "beef: taken for beef",
 	} {
 		require.Contains(t, found, want)
 	}
@@ -87,9 +96,9 @@ func TestWordsMeet(t *testing.T) {
 func TestPlantNamesThatHideAnAnimalWord(t *testing.T) {
 	l := load(t)
 	for name, id := range map[string]string{
-		"butter beans": "white-beans", "coconut milk": "coconut-milk", "oyster mushrooms": "oyster-mushroom", "eggplant": "aubergine",
-		"beefsteak tomato": "tomato", "lady's fingers": "okra", "peanut butter": "peanut-butter", "hen of the woods": "oyster-mushroom",
-		"lamb's lettuce": "lettuce", "butternut squash": "pumpkin", "kidney beans": "kidney-beans", "heart of palm": "palm-heart",
+		"butter beans": "butter-beans", "coconut milk": "coconut-milk", "oyster mushrooms": "oyster-mushroom", "eggplant": "aubergine",
+		"beefsteak tomato": "tomato", "lady's fingers": "okra", "peanut butter": "peanut-butter", "hen of the woods": "maitake",
+		"lamb's lettuce": "lambs-lettuce", "butternut squash": "butternut-squash", "cream of tartar": "cream-of-tartar", "hummus": "hummus", "kidney beans": "kidney-beans", "heart of palm": "palm-heart",
 	} {
 		words := larder.Words(name)
 		m, ok := l.Index().At(words, 0, false)

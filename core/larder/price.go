@@ -6,7 +6,7 @@ func (l *Larder) Price(f *Food) float64 {
 	if p, ok := l.prices[f.ID]; ok {
 		return p
 	}
-	return l.prices["aisle:"+f.Aisle]
+	return l.prices[aislePrefix+f.Aisle]
 }
 
 func (l *Larder) loadPrices(src Source) error {

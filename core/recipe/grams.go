@@ -8,6 +8,9 @@ import (
 	"yembra/core/measure"
 )
 
+// tinnedForm is pulses out of a tin, drained.
+const tinnedForm = "tinned"
+
 // formOf chooses the form of the food that the words or the pack call for.
 func formOf(food *larder.Food, q quantity, n nameRead) string {
 	tinned := q.amount != nil && q.amount.Unit == measure.Can
@@ -31,8 +34,8 @@ func formOf(food *larder.Food, q quantity, n nameRead) string {
 			best = w
 		}
 	}
-	if _, ok := food.Forms["cooked"]; ok && tinned {
-		return "cooked"
+	if _, ok := food.Forms[tinnedForm]; ok && tinned {
+		return tinnedForm
 	}
 	return best
 }
@@ -104,5 +107,5 @@ const drainedShare = 0.6
 
 // drainedPack tells whether a stated pack size counts liquid that is poured off.
 func drainedPack(food *larder.Food, form string, each measure.Span) bool {
-	return food.Aisle == "pulses" && form == "cooked" && each.Mid() > 300
+	return food.Aisle == "pulses" && form == tinnedForm && each.Mid() > 300
 }

@@ -1,0 +1,198 @@
+package larder
+
+import "strings"
+
+// Acids are the acids of 100 g of a food as bought, in grams; nil where
+// nobody measured.
+type Acids struct {
+	Citric   Figure `json:"citric" jsonschema:"nullable"`
+	Malic    Figure `json:"malic" jsonschema:"nullable"`
+	Tartaric Figure `json:"tartaric" jsonschema:"nullable"`
+	Lactic   Figure `json:"lactic" jsonschema:"nullable"`
+	Acetic   Figure `json:"acetic" jsonschema:"nullable"`
+	Source   string `json:"source"`
+	Estimate bool   `json:"estimate"`
+}
+
+// Grams of each acid that give one mole of titratable protons.
+const (
+	citricEquivalent   = 64.04
+	malicEquivalent    = 67.05
+	tartaricEquivalent = 75.04
+	lacticEquivalent   = 90.08
+	aceticEquivalent   = 60.05
+)
+
+// Titratable is the acid of 100 g in grams of citric acid that would take as
+// much alkali to neutralise; nil when no acid of the food is known.
+func (a Acids) Titratable() Figure {
+	if a.Source == "" {
+		return nil
+	}
+	sum := citricEquivalent * (Or(a.Citric, 0)/citricEquivalent + Or(a.Malic, 0)/malicEquivalent +
+		Or(a.Tartaric, 0)/tartaricEquivalent + Or(a.Lactic, 0)/lacticEquivalent + Or(a.Acetic, 0)/aceticEquivalent)
+	return &sum
+}
+
+// Sugars says which sugars make up the sugars of a food, in per cent of them.
+type Sugars struct {
+	Sucrose  float64 `json:"sucrose"`
+	Glucose  float64 `json:"glucose"`
+	Fructose float64 `json:"fructose"`
+	Maltose  float64 `json:"maltose"`
+	Lactose  float64 `json:"lactose"`
+	Source   string  `json:"source"`
+	Estimate bool    `json:"estimate"`
+}
+
+// Sweetness of each sugar beside the same mass of sucrose.
+const (
+	glucoseSweetness  = 0.7
+	fructoseSweetness = 1.2
+	maltoseSweetness  = 0.4
+	lactoseSweetness  = 0.2
+)
+
+// perGram is the sweetness of one gram of this mixture beside sucrose.
+func (s Sugars) perGram() float64 {
+	return (s.Sucrose + glucoseSweetness*s.Glucose + fructoseSweetness*s.Fructose + maltoseSweetness*s.Maltose + lactoseSweetness*s.Lactose) / 100
+}
+
+// SucroseEquivalents is the sweetness of 100 g of the food in grams of
+// sucrose; nil when its sugars are not known.
+func (f *Food) SucroseEquivalents() Figure {
+	if f.Per100.Sugars == nil || f.Sugars.Source == "" {
+		return nil
+	}
+	sweet := *f.Per100.Sugars * f.Sugars.perGram()
+	return &sweet
+}
+
+// Heat is how hot a food is, in Scoville units as bought.
+type Heat struct {
+	Low      float64 `json:"low"`
+	High     float64 `json:"high"`
+	Source   string  `json:"source"`
+	Estimate bool    `json:"estimate"`
+}
+
+// Pack is one size that shops sell; Drained is what is left without its
+// liquid, nil when there is none to drain.
+type Pack struct {
+	Name     string  `json:"name"`
+	Grams    float64 `json:"grams"`
+	Drained  Figure  `json:"drained" jsonschema:"nullable"`
+	Source   string  `json:"source"`
+	Estimate bool    `json:"estimate"`
+}
+
+// Edible is the share of a food as bought that is eaten, 0 to 1, and what is
+// thrown away or goes to the stock. A food without a row is eaten whole.
+type Edible struct {
+	Share    float64 `json:"share"`
+	Thrown   string  `json:"thrown"`
+	Source   string  `json:"source"`
+	Estimate bool    `json:"estimate"`
+}
+
+// Storage is where a food keeps at home and how many days, sealed and opened.
+type Storage struct {
+	Place    string  `json:"place"`
+	Sealed   float64 `json:"sealedDays"`
+	Opened   float64 `json:"openedDays"`
+	Note     string  `json:"note"`
+	Source   string  `json:"source"`
+	Estimate bool    `json:"estimate"`
+}
+
+// Confusable is a food with a like name that acts differently.
+type Confusable struct {
+	With    string `json:"with"`
+	Differs string `json:"differs"`
+}
+
+// aislePrefix stands before the name of a shelf where a row speaks for every
+// food on it that has no row of its own.
+const aislePrefix = "aisle:"
+
+// eachFood visits the foods a row names, "aisle:NAME" meaning all of a shelf.
+// Rows of a shelf come first in a table, so that a food's own row replaces
+// what its shelf says.
+func (l *Larder) eachFood(r row, visit func(*Food)) {
+	for _, id := range r.list("foods") {
+		if shelf, all := strings.CutPrefix(id, aislePrefix); all {
+			for _, f := range l.order {
+				if f.Aisle == shelf {
+					visit(f)
+				}
+			}
+			continue
+		}
+		if f := r.food(l, id); f != nil {
+			visit(f)
+		}
+	}
+}
+
+func (l *Larder) loadAcids(src Source) error {
+	return eachRow(src, "acids.csv", func(r row) {
+		a := Acids{
+			Citric: r.figure("citric"), Malic: r.figure("malic"), Tartaric: r.figure("tartaric"), Lactic: r.figure("lactic"),
+			Acetic: r.figure("acetic"), Source: r.text("source"), Estimate: r.text("source") == Estimate,
+		}
+		l.eachFood(r, func(f *Food) { f.Acids = a })
+	})
+}
+
+func (l *Larder) loadSugars(src Source) error {
+	return eachRow(src, "sugars.csv", func(r row) {
+		s := Sugars{
+			Sucrose: r.number("sucrose", 0), Glucose: r.number("glucose", 0), Fructose: r.number("fructose", 0),
+			Maltose: r.number("maltose", 0), Lactose: r.number("lactose", 0), Source: r.text("source"), Estimate: r.text("source") == Estimate,
+		}
+		l.eachFood(r, func(f *Food) { f.Sugars = s })
+	})
+}
+
+func (l *Larder) loadScoville(src Source) error {
+	return eachRow(src, "scoville.csv", func(r row) {
+		h := Heat{Low: r.number("low", 0), High: r.number("high", 0), Source: r.text("source"), Estimate: r.text("source") == Estimate}
+		l.eachFood(r, func(f *Food) { f.Heat = h })
+	})
+}
+
+func (l *Larder) loadPacks(src Source) error {
+	return eachRow(src, "packs.csv", func(r row) {
+		p := Pack{Name: r.text("pack"), Grams: r.number("grams", 0), Drained: r.figure("drained"), Source: r.text("source"), Estimate: r.text("source") == Estimate}
+		l.eachFood(r, func(f *Food) { f.Packs = []Pack{p} })
+	})
+}
+
+func (l *Larder) loadEdible(src Source) error {
+	for _, f := range l.order {
+		f.Edible = Edible{Share: 1}
+	}
+	return eachRow(src, "edible.csv", func(r row) {
+		e := Edible{Share: r.number("share", 1), Thrown: r.text("thrown"), Source: r.text("source"), Estimate: r.text("source") == Estimate}
+		l.eachFood(r, func(f *Food) { f.Edible = e })
+	})
+}
+
+func (l *Larder) loadStorage(src Source) error {
+	return eachRow(src, "storage.csv", func(r row) {
+		s := Storage{
+			Place: r.text("place"), Sealed: r.number("sealed_days", 0), Opened: r.number("opened_days", 0), Note: r.text("note"),
+			Source: r.text("source"), Estimate: r.text("source") == Estimate,
+		}
+		l.eachFood(r, func(f *Food) { f.Storage = s })
+	})
+}
+
+func (l *Larder) loadConfusables(src Source) error {
+	return eachRow(src, "confusables.csv", func(r row) {
+		f, with := r.food(l, r.text("food")), r.food(l, r.text("with"))
+		if f != nil && with != nil {
+			f.Confusables = append(f.Confusables, Confusable{With: with.ID, Differs: r.text("differs")})
+		}
+	})
+}

@@ -157,6 +157,9 @@ func (c *checker) source(id, code string) {
 func (c *checker) namesOf(f *Food) {
 	for _, name := range append([]string{f.Name}, f.Aliases...) {
 		phrase := strings.Join(Words(name), " ")
+		if slices.Contains(f.measuredNames, name) {
+			phrase += measuredMark
+		}
 		if other, taken := c.names[phrase]; taken && other != f.ID {
 			c.say("%q means both %s and %s", name, other, f.ID)
 		}

@@ -12,13 +12,15 @@ type Food struct {
 	ID      string   `json:"id"`
 	Name    string   `json:"name"`
 	Aliases []string `json:"aliases"`
-	Aisle   string   `json:"aisle"`
-	Origin  Origin   `json:"origin"`
-	Animal  Animal   `json:"animal"`
-	Hidden  bool     `json:"hidden"`
-	Check   bool     `json:"checkLabel"`
-	Why     string   `json:"why"`
-	Grade   Grade    `json:"grade"`
+	// measuredNames are aliases that hold only beside a measure.
+	measuredNames []string
+	Aisle         string `json:"aisle"`
+	Origin        Origin `json:"origin"`
+	Animal        Animal `json:"animal"`
+	Hidden        bool   `json:"hidden"`
+	Check         bool   `json:"checkLabel"`
+	Why           string `json:"why"`
+	Grade         Grade  `json:"grade"`
 	// Kind says what part the food plays in a dish ("mince", "stock"), which
 	// is what swaps are looked up by.
 	Kind     string   `json:"kind"`
@@ -172,7 +174,7 @@ type Form struct {
 	// juicy, melt); nil when the form leaves nothing to bite on.
 	// Grade replaces the food's own where the form was processed, as tinned
 	// pulses are; empty when it is the food's.
-	Grade Grade `json:"grade"`
+	Grade    Grade              `json:"grade"`
 	Feel     map[string]float64 `json:"feel" jsonschema:"nullable"`
 	Source   string             `json:"source"`
 	Estimate bool               `json:"estimate"`

@@ -16,9 +16,17 @@ type Index struct {
 type node struct {
 	next map[string]*node
 	food *Food
-	// measured marks a name that counts only beside a measure, never beside a
-	// bare count: "400 g chopped tomatoes" are tinned, "3 chopped tomatoes" not.
-	measured bool
+	// measured is the food meant beside a measure and not beside a bare count:
+	// "400 g chopped tomatoes" are tinned, "3 chopped tomatoes" are not.
+	measured *Food
+}
+
+// at returns the food a name means beside a measure or a bare count.
+func (n *node) at(counted bool) *Food {
+	if n.measured != nil && !counted {
+		return n.measured
+	}
+	return n.food
 }
 
 type searchEntry struct {
@@ -36,6 +44,7 @@ func buildIndex(foods []*Food, neutral map[string]bool) *Index {
 			bare, measured := strings.CutSuffix(name, measuredMark)
 			if measured {
 				f.Aliases[i-1] = bare
+				f.measuredNames = append(f.measuredNames, bare)
 			}
 			words := Words(bare)
 			if len(words) == 0 {
@@ -51,8 +60,11 @@ func buildIndex(foods []*Food, neutral map[string]bool) *Index {
 				}
 				n = n.next[w]
 			}
-			if n.food == nil {
-				n.food, n.measured = f, measured
+			switch {
+			case measured && n.measured == nil:
+				n.measured = f
+			case !measured && n.food == nil:
+				n.food = f
 			}
 			x.entries = append(x.entries, searchEntry{Fold(bare), f})
 		}
@@ -79,8 +91,8 @@ func (x *Index) At(words []string, i int, counted bool) (Match, bool) {
 	best := Match{}
 	var walk func(n *node, at, used, skipped int)
 	walk = func(n *node, at, used, skipped int) {
-		if n.food != nil && used > best.Used && !(n.measured && counted) {
-			best = Match{n.food, i, at, used}
+		if f := n.at(counted); f != nil && used > best.Used {
+			best = Match{f, i, at, used}
 		}
 		if at >= len(words) {
 			return

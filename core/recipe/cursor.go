@@ -69,6 +69,12 @@ func (c *cursor) number() (float64, bool) {
 	word := strings.ToLower(t.text)
 	if v, ok := numberWords[word]; ok {
 		c.at++
+		switch {
+		case v >= 1 && c.wordIs(0, "quarters"):
+			v, c.at = v/4, c.at+1
+		case v >= 1 && c.wordIs(0, "thirds"):
+			v, c.at = v/3, c.at+1
+		}
 		c.skipWords("a", "an", "of")
 		if v < 1 && c.wordIs(0, "dozen") {
 			c.at++

@@ -113,6 +113,8 @@ func (c *cursor) partOf() string {
 	for n := 0; n < 8; n++ {
 		t := c.peek(0)
 		switch {
+		case c.wordIs(0, "whites", "white", "yolks", "yolk") && part == "":
+			part = strings.TrimSuffix(strings.ToLower(t.text), "s")
 		case c.wordIs(0, "juice", "zest", "rind", "peel"):
 			if part == "" || c.wordIs(0, "juice") {
 				part = strings.ToLower(t.text)

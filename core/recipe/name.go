@@ -66,12 +66,26 @@ func (r *Reader) nameParts(text string, tokens []token, part string, q quantity)
 	for _, b := range brackets {
 		add(b)
 	}
+	for _, run := range segments[at+1:] {
+		if massLike(run) {
+			n.brackets = append(n.brackets, run)
+		}
+	}
 	n.preparation = strings.Join(preparation, ", ")
 	n.words = append(normalised(main), larder.Words(n.preparation)...)
 	r.trailingUnit(&n, main)
 	r.hiddenInTail(&n, tail, segments[at+1:], brackets)
 	r.ofPart(&n, part)
 	return n
+}
+
+// massLike tells whether a run after a comma opens with an amount: "about
+// 1.2 kg".
+func massLike(run []token) bool {
+	c := &cursor{tokens: run}
+	c.skipWords(hedges...)
+	_, ok := c.span()
+	return ok
 }
 
 // resolve matches the name, splitting "x or y" into alternatives and "x and
@@ -293,7 +307,11 @@ func (r *Reader) ofPart(n *nameRead, part string) {
 	if n.finding.food.Matter.Pieces[part].Low == 0 {
 		return
 	}
-	for _, id := range []string{n.finding.food.ID + "-" + part, "lemon-" + part} {
+	ids := []string{n.finding.food.ID + "-" + part}
+	if part == "juice" || part == "zest" {
+		ids = append(ids, "lemon-"+part)
+	}
+	for _, id := range ids {
 		if f := r.larder.Food(id); f != nil {
 			each := n.finding.food.Matter.Pieces[part]
 			n.finding.food = f

@@ -43,7 +43,8 @@ func (c *cursor) packSize() (measure.Amount, bool) {
 		ok = false
 	}
 	if ok {
-		if c.peek(0).is("-") {
+		hyphen := c.peek(0).is("-")
+		if hyphen {
 			c.at++
 		}
 		if unit, isUnit := c.unit(); isUnit && !countUnit(unit) {
@@ -59,7 +60,7 @@ func (c *cursor) packSize() (measure.Amount, bool) {
 				c.skipSecond()
 			}
 			container := c.containerAhead()
-			if cross || container {
+			if cross || container || hyphen && !bracket && measure.GramsOf(unit) > 0 && c.peek(0).kind == wordToken {
 				return measure.Amount{Low: s.Low, High: s.High, Unit: unit}, true
 			}
 		}

@@ -1,6 +1,7 @@
-// Package formats turns recipes in open formats into what the reader takes:
-// schema.org Recipe as JSON-LD, alone or inside an HTML page, and HTML without
-// it. Nothing of a page but its words is kept.
+// Package formats turns recipes in open formats into what the reader takes
+// (schema.org Recipe as JSON-LD, alone or inside an HTML page, HTML without it,
+// a CSV table) and writes originals as JSON-LD, Markdown and CSV. Nothing of a
+// page but its words is kept.
 package formats
 
 import (
@@ -41,6 +42,9 @@ func Detect(text string) string {
 			}
 		}
 	}
+	if first, _, _ := strings.Cut(t, "\n"); strings.Contains(first, "kind,text") {
+		return CSV
+	}
 	return Text
 }
 
@@ -71,7 +75,7 @@ func FromJSONLD(text string) (recipe.Source, error) {
 	for _, step := range list(node["recipeInstructions"]) {
 		m, ok := step.(map[string]any)
 		if ok && isType(m, "HowToSection") {
-			part := recipe.Section{Name: words(m["name"]), Steps: steps(m["itemListElement"])}
+			part := recipe.Section{Name: words(m["name"]), Steps: steps(m["itemListElement"]), Lines: takeLines(&section, m["recipeIngredient"])}
 			named = append(named, part)
 			continue
 		}

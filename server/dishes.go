@@ -55,11 +55,11 @@ func (k *Kitchen) viewDish(d store.Dish) (DishView, error) {
 	if err != nil {
 		return DishView{}, err
 	}
-	a, err := k.Carrier.Adapt(d.Document.Original, d.Document.Decisions, true)
+	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Decisions, true)
 	if err != nil {
 		return DishView{}, err
 	}
-	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, k.Book.Slots(d.Document.Original, rules), a}, nil
+	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, k.Core().Book.Slots(d.Document.Original, rules), a}, nil
 }
 
 func etag(edit int64) string { return `"` + strconv.FormatInt(edit, 10) + `"` }
@@ -80,7 +80,7 @@ func (k *Kitchen) dishes(c fiber.Ctx) error {
 	}
 	list := []DishSummary{}
 	for _, d := range found {
-		a, err := k.Book.Apply(d.Document.Original, d.Document.Decisions, false)
+		a, err := k.Core().Book.Apply(d.Document.Original, d.Document.Decisions, false)
 		if err != nil {
 			return err
 		}
@@ -214,7 +214,7 @@ func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
 			return err
 		}
 		for ref, id := range r.Decisions.Swaps {
-			if k.Larder.SwapNamed(id) == nil {
+			if k.Core().Larder.SwapNamed(id) == nil {
 				return unprocessable("A swap is not in the book.", fieldError{fmt.Sprintf("decisions.swaps[%s]", ref), fmt.Sprintf("%q is not known", id)})
 			}
 		}
@@ -273,7 +273,7 @@ func (k *Kitchen) candidates(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	ranked, rejected, err := k.Book.Rank(d.Document.Original, d.Document.Decisions, c.Query("line"))
+	ranked, rejected, err := k.Core().Book.Rank(d.Document.Original, d.Document.Decisions, c.Query("line"))
 	if err != nil {
 		return err
 	}
@@ -294,12 +294,12 @@ func (k *Kitchen) proposals(c fiber.Ctx) error {
 	}
 	out := []Proposal{}
 	for _, aim := range swap.Aims {
-		dec, err := k.Book.Propose(d.Document.Original, d.Document.Decisions.HouseRules, d.Document.Decisions.Pins, aim)
+		dec, err := k.Core().Book.Propose(d.Document.Original, d.Document.Decisions.HouseRules, d.Document.Decisions.Pins, aim)
 		if err != nil {
 			return err
 		}
 		dec.LivesFrom = d.Document.Decisions.LivesFrom
-		a, err := k.Book.Apply(d.Document.Original, dec, false)
+		a, err := k.Core().Book.Apply(d.Document.Original, dec, false)
 		if err != nil {
 			return err
 		}

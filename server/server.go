@@ -9,6 +9,7 @@ import (
 	"io"
 	"net/url"
 	"strings"
+	"sync/atomic"
 
 	"github.com/gofiber/fiber/v3"
 	"github.com/gofiber/fiber/v3/middleware/compress"
@@ -33,18 +34,35 @@ const wireLimit = 16 << 20
 type Kitchen struct {
 	Version   string
 	Knowledge string
-	Larder    *larder.Larder
-	Reader    *recipe.Reader
-	Book      *swap.Book
-	Carrier   *method.Carrier
 	Store     *store.Store
+	// shipped is the larder as the knowledge has it; core is built from it and
+	// from what the cook has said about foods, and replaced whole.
+	shipped *larder.Larder
+	core    atomic.Pointer[Core]
 }
 
-// Core builds the stateless part of a kitchen from its larder.
-func Core(l *larder.Larder) *Kitchen {
-	r, b := recipe.NewReader(l), swap.NewBook(l)
-	return &Kitchen{Larder: l, Reader: r, Book: b, Carrier: method.NewCarrier(b, r)}
+// Core is everything that is computed from a larder. It is never changed.
+type Core struct {
+	Larder  *larder.Larder
+	Reader  *recipe.Reader
+	Book    *swap.Book
+	Carrier *method.Carrier
 }
+
+func coreOf(l *larder.Larder) *Core {
+	r, b := recipe.NewReader(l), swap.NewBook(l)
+	return &Core{Larder: l, Reader: r, Book: b, Carrier: method.NewCarrier(b, r)}
+}
+
+// NewKitchen returns a kitchen over the larder, as yet without a store.
+func NewKitchen(l *larder.Larder) *Kitchen {
+	k := &Kitchen{shipped: l}
+	k.core.Store(coreOf(l))
+	return k
+}
+
+// Core is what the kitchen computes with now.
+func (k *Kitchen) Core() *Core { return k.core.Load() }
 
 // New returns the application with all routes.
 func New(k *Kitchen, pages Pages) *fiber.App {
@@ -59,14 +77,21 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	api.Get("/health", k.health)
 	api.Post("/read", k.read)
 	api.Post("/lines", k.readLine)
+	api.Post("/steps", k.readStep)
 	api.Post("/convert", k.convert)
 	api.Post("/adapt", k.adapt)
 	api.Get("/larder/foods", k.foods)
 	api.Get("/larder/foods/:id", k.food)
+	api.Put("/larder/foods/:id", k.saveFood)
+	api.Delete("/larder/foods/:id", k.takeBackFood)
+	api.Get("/larder/shelves", k.shelves)
+	api.Get("/kitchen", k.settings)
+	api.Put("/kitchen", k.saveSettings)
 	api.Get("/rules", k.rules)
 	api.Get("/dishes", k.dishes)
 	api.Post("/dishes", k.createDish)
 	api.Get("/dishes/:id", k.dish)
+	api.Get("/dishes/:id/original/:format", k.exportOriginal)
 	api.Put("/dishes/:id", k.saveDish)
 	api.Post("/dishes/:id/undo", k.undo)
 	api.Post("/dishes/:id/redo", k.redo)

@@ -36,7 +36,7 @@ func open(t *testing.T) app {
 	t.Helper()
 	l, err := larder.Load(knowledge.Shipped())
 	require.NoError(t, err)
-	k := server.Core(l)
+	k := server.NewKitchen(l)
 	k.Version = "test"
 	k.Store, err = store.Open(context.Background(), t.TempDir(), time.Now)
 	require.NoError(t, err)
@@ -226,7 +226,7 @@ func TestALineIsMendedByNamingItsFood(t *testing.T) {
 func TestBodiesOverTheLimitAreRefused(t *testing.T) {
 	l, err := larder.Load(knowledge.Shipped())
 	require.NoError(t, err)
-	srv := server.New(server.Core(l), server.Pages{Files: fstest.MapFS{}})
+	srv := server.New(server.NewKitchen(l), server.Pages{Files: fstest.MapFS{}})
 	listening := make(chan string, 1)
 	go func() {
 		_ = srv.Listen("127.0.0.1:0", fiber.ListenConfig{DisableStartupMessage: true, ListenerAddrFunc: func(addr net.Addr) { listening <- addr.String() }})

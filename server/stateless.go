@@ -44,27 +44,51 @@ func (k *Kitchen) Read(r ReadRequest) (recipe.Dish, error) {
 	}
 	switch format {
 	case formats.Text, "markdown":
-		return k.Reader.Read(text, r.Measures), nil
+		return k.Core().Reader.Read(text, r.Measures), nil
 	case formats.JSONLD:
 		src, err := formats.FromJSONLD(text)
 		if errors.Is(err, formats.ErrNoRecipe) {
-			return k.Reader.Read("", r.Measures), nil
+			return k.Core().Reader.Read("", r.Measures), nil
 		}
 		if err != nil {
 			return recipe.Dish{}, badRequest("The text is not valid JSON-LD.", fieldError{"text", err.Error()})
 		}
-		return k.Reader.Source(src, r.Measures), nil
+		return k.Core().Reader.Source(src, r.Measures), nil
+	case formats.CSV:
+		return k.readTable(text, r.Measures)
 	case formats.HTML:
 		src, words, err := formats.FromHTML(text)
 		if err != nil {
 			return recipe.Dish{}, badRequest("The page cannot be read.", fieldError{"text", err.Error()})
 		}
 		if src != nil {
-			return k.Reader.Source(*src, r.Measures), nil
+			return k.Core().Reader.Source(*src, r.Measures), nil
 		}
-		return k.Reader.Read(words, r.Measures), nil
+		return k.Core().Reader.Read(words, r.Measures), nil
 	}
 	return recipe.Dish{}, badRequest("The format is not known.", fieldError{"format", "must be auto, text, markdown, jsonld or html"})
+}
+
+// readTable reads a CSV table; lines whose food the table names otherwise than
+// the reader would are taken as the table says.
+func (k *Kitchen) readTable(text string, sys measure.System) (recipe.Dish, error) {
+	src, foods, err := formats.FromCSV(text)
+	if err != nil {
+		return recipe.Dish{}, badRequest("The table cannot be read.", fieldError{"text", err.Error()})
+	}
+	d := k.Core().Reader.Source(src, sys)
+	for i, c := range d.Components {
+		for j := range c.Lines {
+			l := &c.Lines[j]
+			if i >= len(foods) || j >= len(foods[i]) || foods[i][j] == "" || foods[i][j] == l.FoodID() {
+				continue
+			}
+			if f := k.Core().Larder.Food(foods[i][j]); f != nil {
+				*l = k.Core().Reader.LineAs(l.Text, f, sys)
+			}
+		}
+	}
+	return d, nil
 }
 
 func (k *Kitchen) read(c fiber.Ctx) error {
@@ -99,16 +123,40 @@ func (k *Kitchen) readLine(c fiber.Ctx) error {
 		r.Measures = measure.Metric
 	}
 	if r.Food == "" {
-		return c.JSON(k.Reader.Line(r.Text, r.Measures))
+		return c.JSON(k.Core().Reader.Line(r.Text, r.Measures))
 	}
-	f := k.Larder.Food(r.Food)
+	f := k.Core().Larder.Food(r.Food)
 	if f == nil {
 		return unprocessable("The food is not in the larder.", fieldError{"food", fmt.Sprintf("%q is not known", r.Food)})
 	}
-	return c.JSON(k.Reader.LineAs(r.Text, f, r.Measures))
+	return c.JSON(k.Core().Reader.LineAs(r.Text, f, r.Measures))
 }
 
 const mostLineBytes = 2000
+
+// StepRequest asks to read one step against the texts of its component's
+// lines.
+type StepRequest struct {
+	Text  string        `json:"text"`
+	Lines []recipe.Line `json:"lines"`
+}
+
+// mostStepBytes bounds one step.
+const mostStepBytes = 10000
+
+func (k *Kitchen) readStep(c fiber.Ctx) error {
+	var r StepRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	if len(r.Text) > mostStepBytes || strings.TrimSpace(r.Text) == "" {
+		return unprocessable("A step holds between one letter and 10,000.", fieldError{"text", "is empty or too long"})
+	}
+	if len(r.Lines) > mostLines {
+		return unprocessable(fmt.Sprintf("A component may hold %d lines at most.", mostLines), fieldError{"lines", "are too many"})
+	}
+	return c.JSON(k.Core().Reader.Step(r.Text, r.Lines))
+}
 
 // ConvertRequest asks to express an amount of a food in another unit.
 type ConvertRequest struct {
@@ -148,7 +196,7 @@ func (k *Kitchen) Convert(r ConvertRequest) (ConvertAnswer, error) {
 			wrong = append(wrong, fieldError{field, detail})
 		}
 	}
-	food := k.Larder.Food(r.Food)
+	food := k.Core().Larder.Food(r.Food)
 	_, knownTo := measure.DimensionOf(r.To)
 	note(r.Amount == nil, "amount", "is required")
 	if r.Amount != nil {
@@ -176,7 +224,7 @@ func (k *Kitchen) Convert(r ConvertRequest) (ConvertAnswer, error) {
 		}
 		return ConvertAnswer{}, unprocessable(reason, fieldError{"food", err.Error()})
 	}
-	return ConvertAnswer{a, shown(a), k.Larder.SourceTitle(basis.Source), basis.Estimate, basis.Text}, nil
+	return ConvertAnswer{a, shown(a), k.Core().Larder.SourceTitle(basis.Source), basis.Estimate, basis.Text}, nil
 }
 
 func shown(a measure.Amount) string {
@@ -211,11 +259,11 @@ func (k *Kitchen) Adapt(r AdaptRequest) (swap.Adaptation, error) {
 	if err := k.checkOriginal(*r.Original); err != nil {
 		return swap.Adaptation{}, err
 	}
-	dec, err := k.Book.Propose(*r.Original, r.HouseRules, r.Pins, r.Aim)
+	dec, err := k.Core().Book.Propose(*r.Original, r.HouseRules, r.Pins, r.Aim)
 	if err != nil {
 		return swap.Adaptation{}, err
 	}
-	return k.Carrier.Adapt(*r.Original, dec, true)
+	return k.Core().Carrier.Adapt(*r.Original, dec, true)
 }
 
 func checkPins(pins []string) error {
@@ -240,7 +288,7 @@ func (k *Kitchen) checkOriginal(d recipe.Dish) error {
 		lines += len(c.Lines)
 		for j, l := range c.Lines {
 			where := fmt.Sprintf("original.components[%d].lines[%d]", i, j)
-			if l.Food != nil && k.Larder.Food(*l.Food) == nil {
+			if l.Food != nil && k.Core().Larder.Food(*l.Food) == nil {
 				return unprocessable("A food is not in the larder.", fieldError{where + ".food", fmt.Sprintf("%q is not known", *l.Food)})
 			}
 			if l.Grams != nil && (l.Grams.Low < 0 || l.Grams.High < l.Grams.Low) {
@@ -282,44 +330,6 @@ func (k *Kitchen) adapt(c fiber.Ctx) error {
 		return err
 	}
 	return c.JSON(a)
-}
-
-// FoodView is a food as the larder shows it.
-type FoodView struct {
-	*larder.Food
-	SourceTitle string                  `json:"sourceTitle"`
-	Pieces      map[string]measure.Span `json:"pieces"`
-	Density     float64                 `json:"density"`
-}
-
-func (k *Kitchen) view(f *larder.Food) FoodView {
-	return FoodView{f, k.Larder.SourceTitle(f.Per100.Source), f.Matter.Pieces, f.Matter.Density}
-}
-
-// FoodHit is one food found by a search.
-type FoodHit struct {
-	ID     string        `json:"id"`
-	Name   string        `json:"name"`
-	Origin larder.Origin `json:"origin"`
-	Aisle  string        `json:"aisle"`
-}
-
-const mostHits = 20
-
-func (k *Kitchen) foods(c fiber.Ctx) error {
-	hits := []FoodHit{}
-	for _, f := range k.Larder.Index().Search(c.Query("q"), mostHits) {
-		hits = append(hits, FoodHit{f.ID, f.Name, f.Origin, f.Aisle})
-	}
-	return c.JSON(hits)
-}
-
-func (k *Kitchen) food(c fiber.Ctx) error {
-	f := k.Larder.Food(c.Params("id"))
-	if f == nil {
-		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such food in the larder."}
-	}
-	return c.JSON(k.view(f))
 }
 
 // RulesView lists what house rules can be made of.

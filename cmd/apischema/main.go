@@ -12,6 +12,7 @@ import (
 
 	"github.com/invopop/jsonschema"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 	"yembra/server"
 )
@@ -26,6 +27,10 @@ type api struct {
 	Proposal       server.Proposal
 	FoodHit        server.FoodHit
 	FoodView       server.FoodView
+	Entry          larder.Entry
+	Shelf          server.Shelf
+	Settings       server.Settings
+	StepRequest    server.StepRequest
 	RulesView      server.RulesView
 	LineRequest    server.LineRequest
 	ReadAnswer     recipe.Dish

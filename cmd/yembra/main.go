@@ -87,7 +87,7 @@ func core() (*server.Kitchen, error) {
 	if err != nil {
 		return nil, err
 	}
-	k := server.Core(l)
+	k := server.NewKitchen(l)
 	k.Version = version
 	if k.Knowledge, err = shipped.Version(); err != nil {
 		return nil, err
@@ -139,6 +139,9 @@ func serve(addr, folder string, fresh bool) error {
 	if k.Store, err = store.Open(ctx, folder, time.Now); err != nil {
 		return err
 	}
+	if err := k.Refresh(ctx); err != nil {
+		return errors.Join(err, k.Store.Close())
+	}
 	if fresh {
 		if err := layOut(ctx, k); err != nil {
 			return errors.Join(err, k.Store.Close())
@@ -179,7 +182,7 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 		}
 		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: r.Pins, Swaps: map[string]string{}, Boosters: []swap.Dose{}, LivesFrom: r.Lives}
 		if r.Proposed {
-			if dec, err = k.Book.Propose(d, dec.HouseRules, r.Pins, swap.Closest); err != nil {
+			if dec, err = k.Core().Book.Propose(d, dec.HouseRules, r.Pins, swap.Closest); err != nil {
 				return fmt.Errorf("adapt the demo's %s: %w", r.Key, err)
 			}
 			dec.LivesFrom = r.Lives

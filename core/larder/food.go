@@ -48,6 +48,8 @@ type Food struct {
 	Storage Storage `json:"storage"`
 	// Confusables are look-alikes that act differently in a dish.
 	Confusables []Confusable `json:"confusables"`
+	// Own tells whether the cook's kitchen corrected or added the food.
+	Own Ownership `json:"own"`
 }
 
 // Origin is where matter comes from.

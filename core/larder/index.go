@@ -1,6 +1,7 @@
 package larder
 
 import (
+	"slices"
 	"sort"
 	"strings"
 )
@@ -46,6 +47,7 @@ func buildIndex(foods []*Food, neutral map[string]bool) *Index {
 				f.Aliases[i-1] = bare
 				f.measuredNames = append(f.measuredNames, bare)
 			}
+			measured = measured || slices.Contains(f.measuredNames, bare)
 			words := Words(bare)
 			if len(words) == 0 {
 				continue

@@ -14,6 +14,10 @@ export interface Schema {
   Proposal: Proposal;
   FoodHit: FoodHit;
   FoodView: FoodView;
+  Entry: Entry;
+  Shelf: Shelf;
+  Settings: Settings;
+  StepRequest: StepRequest;
   RulesView: RulesView;
   LineRequest: LineRequest;
   ReadAnswer: RecipeDish;
@@ -328,7 +332,11 @@ export interface FoodHit {
   id: string;
   name: string;
   origin: string;
+  animal: string;
+  checkLabel: boolean;
+  grade: string;
   aisle: string;
+  own: string;
 }
 export interface FoodView {
   id: string;
@@ -350,11 +358,27 @@ export interface FoodView {
   };
   aromas: Aroma[];
   roles: Role[];
-  sourceTitle: string;
+  acids: Acids;
+  sugars: Sugars;
+  heat: Heat;
+  packs: Pack[];
+  edible: Edible;
+  storage: Storage;
+  confusables: Confusable[];
+  own: string;
   pieces: {
     [k: string]: Span;
   };
   density: number;
+  weighSource: string;
+  titratable: number | null;
+  sweetness: number | null;
+  sources: {
+    [k: string]: string;
+  };
+  lookAlikes: LookAlike[];
+  usedIn: Use[];
+  entry: Entry | null;
 }
 export interface Composition {
   energy: number | null;
@@ -371,6 +395,10 @@ export interface Composition {
   iron: number | null;
   zinc: number | null;
   b12: number | null;
+  vitaminD: number | null;
+  iodine: number | null;
+  ala: number | null;
+  epaDha: number | null;
   source: string;
   estimate: boolean;
 }
@@ -388,6 +416,7 @@ export interface Form {
   base: number;
   yield: number;
   density: number;
+  grade: string;
   feel: {
     [k: string]: number;
   } | null;
@@ -407,6 +436,97 @@ export interface Role {
   form: string;
   source: string;
   estimate: boolean;
+}
+export interface Acids {
+  citric: number | null;
+  malic: number | null;
+  tartaric: number | null;
+  lactic: number | null;
+  acetic: number | null;
+  source: string;
+  estimate: boolean;
+}
+export interface Sugars {
+  sucrose: number;
+  glucose: number;
+  fructose: number;
+  maltose: number;
+  lactose: number;
+  source: string;
+  estimate: boolean;
+}
+export interface Heat {
+  low: number;
+  high: number;
+  source: string;
+  estimate: boolean;
+}
+export interface Pack {
+  name: string;
+  grams: number;
+  drained: number | null;
+  source: string;
+  estimate: boolean;
+}
+export interface Edible {
+  share: number;
+  thrown: string;
+  source: string;
+  estimate: boolean;
+}
+export interface Storage {
+  place: string;
+  sealedDays: number;
+  openedDays: number;
+  note: string;
+  source: string;
+  estimate: boolean;
+}
+export interface Confusable {
+  with: string;
+  differs: string;
+}
+export interface LookAlike {
+  id: string;
+  name: string;
+  differs: string;
+}
+export interface Entry {
+  id: string;
+  name: string;
+  aliases: string[];
+  origin: string;
+  animal: string;
+  hidden?: boolean | null;
+  checkLabel?: boolean | null;
+  why: string;
+  grade: string;
+  aisle: string;
+  allergens?: string[] | null;
+  density?: number | null;
+  pieces?: {
+    [k: string]: number;
+  } | null;
+  per100?: {
+    [k: string]: number;
+  } | null;
+  note: string;
+}
+export interface Shelf {
+  id: string;
+  foods: number;
+}
+export interface Settings {
+  measures: string;
+  diners: Diner[];
+}
+export interface Diner {
+  name: string;
+  cannotEat: string[];
+}
+export interface StepRequest {
+  text: string;
+  lines: RecipeLine[];
 }
 export interface RulesView {
   presets: PresetView[];

@@ -1,0 +1,238 @@
+package larder
+
+import (
+	"fmt"
+	"maps"
+	"regexp"
+	"slices"
+	"sort"
+	"strings"
+
+	"yembra/core/measure"
+)
+
+// Ownership says whether a food is as the knowledge has it, corrected by the
+// cook or the cook's own.
+type Ownership string
+
+// A food that is neither has an empty ownership.
+const (
+	Corrected Ownership = "corrected"
+	Added     Ownership = "added"
+)
+
+// OwnSource is the source code of a figure that the cook gave.
+const OwnSource = "own"
+
+// Entry is what a cook says of a food: a correction when the larder has a food
+// of that id, a food of their own when not. What is left out stays as it was.
+type Entry struct {
+	ID        string   `json:"id"`
+	Name      string   `json:"name"`
+	Aliases   []string `json:"aliases"` // beside the names the food already has
+	Origin    Origin   `json:"origin"`
+	Animal    Animal   `json:"animal"`
+	Hidden    *bool    `json:"hidden,omitempty" jsonschema:"nullable"`
+	Check     *bool    `json:"checkLabel,omitempty" jsonschema:"nullable"`
+	Why       string   `json:"why"`
+	Grade     Grade    `json:"grade"`
+	Aisle     string   `json:"aisle"`
+	Allergens []string `json:"allergens,omitempty" jsonschema:"nullable"`
+	// Density in g/ml and Pieces in grams by unit or size.
+	Density Figure             `json:"density,omitempty" jsonschema:"nullable"`
+	Pieces  map[string]float64 `json:"pieces,omitempty" jsonschema:"nullable"`
+	// Per100 holds figures by the names of Composition ("energy", "sodium").
+	Per100 map[string]float64 `json:"per100,omitempty" jsonschema:"nullable"`
+	// Note is where the cook has it from, in their own words.
+	Note string `json:"note"`
+}
+
+// EntryError says which field of an entry cannot be taken and why.
+type EntryError struct{ Field, Detail string }
+
+func (e EntryError) Error() string { return e.Field + " " + e.Detail }
+
+var entryID = regexp.MustCompile(`^[a-z0-9]+(-[a-z0-9]+)*$`)
+
+// ownKinds gives an animal food of the cook's own the kind that most of its
+// class have, so that swaps can be found for it.
+var ownKinds = map[Animal]string{
+	Meat: "chunks", Poultry: "poultry-pieces", Fish: "white-fish", Shellfish: "shellfish", Dairy: "milk", Egg: "egg",
+	Honey: "honey", Gelatine: "gelatine", Fat: "fat", Insect: "insect",
+}
+
+// Limits of an entry.
+const (
+	mostNameLetters = 80
+	mostAliases     = 40
+	mostFigure      = 100000.0
+)
+
+// With returns a larder with the cook's entries worked in; the one it is
+// called on stays as it is. The error is an EntryError when an entry cannot
+// be taken.
+func (l *Larder) With(entries []Entry) (*Larder, error) {
+	if len(entries) == 0 {
+		return l, nil
+	}
+	own := *l
+	own.foods = maps.Clone(l.foods)
+	own.sources = maps.Clone(l.sources)
+	own.sources[OwnSource] = "the cook's own figure"
+	for _, e := range entries {
+		f, err := l.amended(e)
+		if err != nil {
+			return nil, err
+		}
+		own.foods[f.ID] = f
+	}
+	own.order = slices.SortedFunc(maps.Values(own.foods), func(a, b *Food) int { return strings.Compare(a.Name+a.ID, b.Name+b.ID) })
+	own.index = buildIndex(ownFirst(own.order), own.words.Neutral)
+	return &own, nil
+}
+
+// ownFirst puts the cook's foods before others, since the first to claim a
+// name keeps it.
+func ownFirst(foods []*Food) []*Food {
+	sorted := slices.Clone(foods)
+	sort.SliceStable(sorted, func(i, j int) bool { return sorted[i].Own != "" && sorted[j].Own == "" })
+	return sorted
+}
+
+// amended makes the food an entry describes.
+func (l *Larder) amended(e Entry) (*Food, error) {
+	if err := e.sound(); err != nil {
+		return nil, err
+	}
+	f := &Food{ID: e.ID, Aisle: "own", Forms: map[string]Form{}, Grade: Whole, Edible: Edible{Share: 1}, Own: Added}
+	if base := l.foods[e.ID]; base != nil {
+		copied := *base
+		f = &copied
+		f.Own = Corrected
+	} else if e.Name == "" || e.Origin == "" {
+		return nil, EntryError{"name", "and origin are needed for a food of your own"}
+	}
+	e.names(f)
+	if e.Origin != "" {
+		f.Origin, f.Animal = e.Origin, e.Animal
+		if f.Kind == "" || f.Own == Added {
+			f.Kind = ownKinds[e.Animal]
+		}
+		f.Check = f.Check || e.Origin == Mixed
+	}
+	if e.Hidden != nil {
+		f.Hidden = *e.Hidden
+	}
+	if e.Check != nil {
+		f.Check = *e.Check || f.Origin == Mixed
+	}
+	if e.Why != "" {
+		f.Why = e.Why
+	} else if f.Own == Added {
+		f.Why = "Added by the cook."
+	}
+	if e.Grade != "" {
+		f.Grade = e.Grade
+	}
+	if e.Allergens != nil {
+		f.Allergen = e.Allergens
+	}
+	e.weigh(f)
+	e.figures(f)
+	return f, nil
+}
+
+func (e Entry) names(f *Food) {
+	if e.Name != "" && e.Name != f.Name {
+		if f.Name != "" {
+			f.Aliases = append(slices.Clone(f.Aliases), f.Name)
+		}
+		f.Name = e.Name
+	}
+	for _, a := range e.Aliases {
+		if a = strings.TrimSpace(a); a != "" && !slices.Contains(f.Aliases, a) {
+			f.Aliases = append(slices.Clone(f.Aliases), a)
+		}
+	}
+}
+
+func (e Entry) weigh(f *Food) {
+	if e.Density == nil && len(e.Pieces) == 0 {
+		return
+	}
+	m := measure.Matter{Density: f.Matter.Density, Pieces: maps.Clone(f.Matter.Pieces), Source: OwnSource}
+	if m.Pieces == nil {
+		m.Pieces = map[string]measure.Span{}
+	}
+	if e.Density != nil {
+		m.Density = *e.Density
+	}
+	for unit, grams := range e.Pieces {
+		m.Pieces[unit] = measure.Exactly(grams)
+	}
+	f.Matter = m
+}
+
+func (e Entry) figures(f *Food) {
+	if len(e.Per100) == 0 {
+		return
+	}
+	for name, into := range f.Per100.byName() {
+		if v, ok := e.Per100[name]; ok {
+			*into = &v
+		}
+	}
+	f.Per100.Source, f.Per100.Estimate = OwnSource, false
+}
+
+// byName gives access to the figures under the names the tables use.
+func (c *Composition) byName() map[string]*Figure {
+	return map[string]*Figure{
+		"energy": &c.Energy, "protein": &c.Protein, "fat": &c.Fat, "saturated": &c.Saturated, "carbohydrate": &c.Carbs, "sugars": &c.Sugars,
+		"fibre": &c.Fibre, "water": &c.Water, "sodium": &c.Sodium, "potassium": &c.Potassium, "calcium": &c.Calcium, "iron": &c.Iron,
+		"zinc": &c.Zinc, "b12": &c.B12, "vitaminD": &c.VitaminD, "iodine": &c.Iodine, "ala": &c.ALA, "epaDha": &c.Marine,
+	}
+}
+
+// sound checks an entry by itself.
+func (e Entry) sound() error {
+	switch {
+	case !entryID.MatchString(e.ID) || len(e.ID) > mostNameLetters:
+		return EntryError{"id", "must be lower-case words joined by hyphens"}
+	case len(e.Name) > mostNameLetters || len(Words(e.Name)) == 0 && e.Name != "":
+		return EntryError{"name", fmt.Sprintf("must hold letters, at most %d", mostNameLetters)}
+	case len(e.Aliases) > mostAliases:
+		return EntryError{"aliases", fmt.Sprintf("may be %d at most", mostAliases)}
+	case e.Origin != "" && !slices.Contains([]Origin{FromAnimal, FromPlant, FromFungus, FromMineral, Mixed}, e.Origin):
+		return EntryError{"origin", fmt.Sprintf("%q is none of animal, plant, fungus, mineral, mixed", e.Origin)}
+	case e.Animal != "" && classNamesOf[e.Animal] == "":
+		return EntryError{"animal", fmt.Sprintf("%q is no class of animal matter", e.Animal)}
+	case e.Origin != "" && (e.Origin == FromAnimal) != (e.Animal != "") && e.Origin != Mixed:
+		return EntryError{"animal", "must be named for animal food, and only for it"}
+	case e.Grade != "" && !slices.Contains([]Grade{Whole, Plain, Refined, Analogue}, e.Grade):
+		return EntryError{"grade", fmt.Sprintf("%q is none of whole, plain, refined, analogue", e.Grade)}
+	case e.Density != nil && (*e.Density < leastDensity || *e.Density > mostDensity):
+		return EntryError{"density", fmt.Sprintf("must lie between %g and %g g/ml", leastDensity, mostDensity)}
+	}
+	for unit, grams := range e.Pieces {
+		if grams <= 0 || grams > mostFigure || unit == "" {
+			return EntryError{"pieces." + unit, "must be a weight in grams above 0"}
+		}
+	}
+	names := (&Composition{}).byName()
+	for name, v := range e.Per100 {
+		if names[name] == nil {
+			return EntryError{"per100." + name, "is no figure of the larder"}
+		}
+		if v < 0 || v > mostFigure {
+			return EntryError{"per100." + name, "must be a figure from 0 up"}
+		}
+	}
+	return nil
+}
+
+// classNamesOf says the animal classes in words.
+var classNamesOf = map[Animal]string{
+	Meat: "meat", Poultry: "poultry", Fish: "fish", Shellfish: "shellfish", Dairy: "dairy", Egg: "egg", Honey: "honey",
+	Gelatine: "gelatine", Fat: "animal fat", Insect: "insect",
+}

@@ -196,3 +196,26 @@ func (l *Larder) loadConfusables(src Source) error {
 		}
 	})
 }
+
+// Context settles a name that means two foods: Words mean Food where a recipe
+// also holds one of the foods Beside.
+type Context struct {
+	Words  []string
+	Food   *Food
+	Beside []string
+}
+
+// Contexts lists the names that what stands beside them settles.
+func (l *Larder) Contexts() []Context { return l.contexts }
+
+func (l *Larder) loadContexts(src Source) error {
+	return eachRow(src, "contexts.csv", func(r row) {
+		f := r.food(l, r.text("food"))
+		for _, id := range r.list("beside") {
+			r.food(l, id)
+		}
+		for _, name := range r.list("names") {
+			l.contexts = append(l.contexts, Context{Words: Words(name), Food: f, Beside: r.list("beside")})
+		}
+	})
+}

@@ -49,6 +49,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"packs.csv":             {Data: []byte("foods,pack,grams,drained,source\nbeef,tin,100,200,estimate\n")},
 		"edible.csv":            {Data: []byte("foods,share,thrown,source\nbeef,1.5,bone,estimate\n")},
 		"storage.csv":           {Data: []byte("foods,place,sealed_days,opened_days,note,source\nbeef,attic,3,9,,estimate\n")},
+		"contexts.csv":          {Data: []byte("names,food,beside\n")},
 		"confusables.csv":       {Data: []byte("food,with,differs\nbeef,beef,\n")},
 		"techniques.csv":        {Data: []byte("technique,family,hands,words\n")},
 		"words.yaml":            {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},

@@ -14,12 +14,18 @@ import (
 // Read reads a recipe from plain text or Markdown. It never fails: what is
 // not understood becomes a notice.
 func (r *Reader) Read(text string, sys measure.System) Dish {
-	return r.Source(r.Layout(text), sys)
+	habit := Habit(text)
+	if habit != nil {
+		sys = habit.System
+	}
+	d := r.Source(r.Layout(text), sys)
+	d.Habit = habit
+	return d
 }
 
 // Source reads a recipe that is already taken apart.
 func (r *Reader) Source(src Source, sys measure.System) Dish {
-	d := Dish{Name: src.Name, Serves: serves(src.Yield), Components: []Component{}, Notices: []Notice{}}
+	d := Dish{Measures: sys, Name: src.Name, Serves: serves(src.Yield), Components: []Component{}, Notices: []Notice{}}
 	src, cut := bounded(src)
 	if cut {
 		d.note("text", TooLong, fmt.Sprintf("The text is longer than any recipe: only the first %d ingredient lines and %d steps were read.", mostLines, mostSteps))
@@ -40,8 +46,12 @@ func (r *Reader) Source(src Source, sys measure.System) Dish {
 		if len(lines) == 0 {
 			lines = allLines(d)
 		}
+		var before []int
 		for _, text := range s.Steps {
-			step := r.Step(text, lines)
+			step := r.stepAfter(text, lines, before)
+			if len(step.Lines) > 0 {
+				before = step.Lines
+			}
 			if len(d.Components[i].Lines) == 0 {
 				step.Lines = []int{}
 			}
@@ -49,6 +59,7 @@ func (r *Reader) Source(src Source, sys measure.System) Dish {
 		}
 	}
 	d.Components = r.shareSteps(d.Components)
+	r.inContext(&d)
 	r.notices(&d)
 	return d
 }

@@ -17,6 +17,16 @@ type Dish struct {
 	Serves     *measure.Span `json:"serves" jsonschema:"nullable"`
 	Components []Component   `json:"components"`
 	Notices    []Notice      `json:"notices"`
+	// Measures says whose cups, spoons and pints the amounts were read by.
+	Measures measure.System `json:"measures,omitempty"`
+	// Habit is what the recipe says of its own measures, nil when nothing.
+	Habit *MeasureHabit `json:"habit,omitempty" jsonschema:"nullable"`
+}
+
+// MeasureHabit is whose measures a recipe says it uses, and by which words.
+type MeasureHabit struct {
+	System measure.System `json:"system"`
+	Words  string         `json:"words"`
 }
 
 // Component is one part of a dish with lines and steps of its own: a stew,

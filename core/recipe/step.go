@@ -8,7 +8,11 @@ import (
 )
 
 // Step reads one paragraph of the method against the lines of its component.
-func (r *Reader) Step(text string, lines []Line) Step {
+func (r *Reader) Step(text string, lines []Line) Step { return r.stepAfter(text, lines, nil) }
+
+// stepAfter reads a step that follows others, of which before lists the lines
+// used so far, those of the last step for pronouns.
+func (r *Reader) stepAfter(text string, lines []Line, before []int) Step {
 	text = strings.TrimSpace(text)
 	tokens := lex(text)
 	step := Step{Text: text, Techniques: []string{}, Lines: []int{}, Animals: []Animal{}, Cue: Cue(text)}
@@ -17,9 +21,7 @@ func (r *Reader) Step(text string, lines []Line) Step {
 	step.Techniques, step.HandsOn = r.techniques(tokens)
 	sp := stepNames{reader: r, tokens: tokens, lines: lines}
 	sp.read()
-	if sp.used != nil {
-		step.Lines = sp.used
-	}
+	step.Lines = append(step.Lines, r.referred(larder.Words(text), lines, sp.used, before)...)
 	if sp.animals != nil {
 		step.Animals = sp.animals
 	}

@@ -1,0 +1,30 @@
+package recipe
+
+import (
+	"regexp"
+	"strings"
+
+	"yembra/core/measure"
+)
+
+// habits are words by which recipes say whose measures they use. Only plain
+// statements count; a dialect word such as "courgette" does not.
+var habits = []struct {
+	system measure.System
+	words  *regexp.Regexp
+}{
+	{measure.Australian, regexp.MustCompile(`(?i)\baustralian (?:standard )?(?:measur|cup|tablespoon|spoon|tbsp)\w*|\b20 ?ml (?:metric )?(?:tablespoon|tbsp)s?|tablespoons? (?:is|are|=|of) 20 ?ml`)},
+	{measure.Imperial, regexp.MustCompile(`(?i)\bimperial (?:measur|pint|cup|fluid)\w*|\b(?:uk|british) (?:measur|pint)\w*`)},
+	{measure.US, regexp.MustCompile(`(?i)\b(?:us|u\.s\.|american) (?:standard )?(?:measur|cup|pint|tablespoon|customary)\w*|cups? (?:is|are|=|of) 2(?:36|37|40) ?ml`)},
+	{measure.Metric, regexp.MustCompile(`(?i)\bmetric (?:measur|cup|spoon|tablespoon)\w*|cups? (?:is|are|=|of) 250 ?ml`)},
+}
+
+// Habit finds whose measures a recipe says it uses, nil when it does not say.
+func Habit(text string) *MeasureHabit {
+	for _, h := range habits {
+		if said := h.words.FindString(text); said != "" {
+			return &MeasureHabit{System: h.system, Words: strings.TrimSpace(said)}
+		}
+	}
+	return nil
+}

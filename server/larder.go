@@ -61,7 +61,7 @@ type FoodView struct {
 	Sources map[string]string `json:"sources"`
 	// LookAlikes names the confusables.
 	LookAlikes []LookAlike `json:"lookAlikes"`
-	UsedIn     []Use       `json:"usedIn"`
+	UsedIn     []FoodUse       `json:"usedIn"`
 	// Entry is what the cook said of it, null when nothing.
 	Entry *larder.Entry `json:"entry" jsonschema:"nullable"`
 }
@@ -73,8 +73,8 @@ type LookAlike struct {
 	Differs string `json:"differs"`
 }
 
-// Use is one place where a food is used: a dish, a swap or a booster.
-type Use struct {
+// FoodUse is one place where a food is used: a dish, a swap or a booster.
+type FoodUse struct {
 	Kind string `json:"kind"`
 	ID   string `json:"id"`
 	Name string `json:"name"`
@@ -112,8 +112,8 @@ func (k *Kitchen) viewFood(ctx context.Context, f *larder.Food) (FoodView, error
 }
 
 // uses lists where a food is used: dishes first, then swaps and boosters.
-func (k *Kitchen) uses(ctx context.Context, id string) ([]Use, error) {
-	uses := []Use{}
+func (k *Kitchen) uses(ctx context.Context, id string) ([]FoodUse, error) {
+	uses := []FoodUse{}
 	dishes, err := k.Store.Dishes(ctx)
 	if err != nil {
 		return nil, err
@@ -121,19 +121,19 @@ func (k *Kitchen) uses(ctx context.Context, id string) ([]Use, error) {
 	for _, d := range dishes {
 		for _, c := range d.Document.Original.Components {
 			if slices.ContainsFunc(c.Lines, lineHolds(id)) {
-				uses = append(uses, Use{"dish", d.ID, d.Document.Name})
+				uses = append(uses, FoodUse{"dish", d.ID, d.Document.Name})
 				break
 			}
 		}
 	}
 	for _, s := range k.Core().Larder.Swaps() {
 		if slices.ContainsFunc(s.Formula, func(p larder.Part) bool { return p.Food == id }) {
-			uses = append(uses, Use{"swap", s.ID, s.Name})
+			uses = append(uses, FoodUse{"swap", s.ID, s.Name})
 		}
 	}
 	for _, b := range k.Core().Larder.Boosters() {
 		if b.Food == id {
-			uses = append(uses, Use{"booster", id, "booster for " + strings.Join(b.Traits, ", ")})
+			uses = append(uses, FoodUse{"booster", id, "booster for " + strings.Join(b.Traits, ", ")})
 		}
 	}
 	return uses, nil

@@ -3,12 +3,18 @@ import type {
   CreateRequest,
   DishSummary,
   DishView,
+  Entry,
   FoodHit,
+  FoodView,
   LineRequest,
   Proposal,
   RecipeLine,
+  RecipeStep,
   RulesView,
   SaveRequest,
+  Settings,
+  Shelf,
+  StepRequest,
 } from "./types";
 
 /** What the server says when a request cannot be carried out (RFC 9457). */
@@ -57,6 +63,7 @@ async function request<T>(method: string, path: string, body?: unknown, edit?: n
       p.current,
     );
   }
+  if (answer.status === 204) return undefined as T;
   return (await answer.json()) as T;
 }
 
@@ -74,6 +81,17 @@ export const api = {
     request<CandidatesView>("GET", `/api/dishes/${id}/candidates?line=${encodeURIComponent(line)}`),
   proposals: (id: string) => request<Proposal[]>("POST", `/api/dishes/${id}/proposals`),
   readLine: (r: LineRequest) => request<RecipeLine>("POST", "/api/lines", r),
+  readStep: (r: StepRequest) => request<RecipeStep>("POST", "/api/steps", r),
+  shelf: (shelf: string) =>
+    request<FoodHit[]>("GET", `/api/larder/foods?shelf=${encodeURIComponent(shelf)}`),
+  shelves: () => request<Shelf[]>("GET", "/api/larder/shelves"),
+  food: (id: string) => request<FoodView>("GET", `/api/larder/foods/${encodeURIComponent(id)}`),
+  saveFood: (e: Entry) =>
+    request<FoodView>("PUT", `/api/larder/foods/${encodeURIComponent(e.id)}`, e),
+  takeBackFood: (id: string) =>
+    request<FoodView | undefined>("DELETE", `/api/larder/foods/${encodeURIComponent(id)}`),
+  settings: () => request<Settings>("GET", "/api/kitchen"),
+  saveSettings: (s: Settings) => request<Settings>("PUT", "/api/kitchen", s),
   foods: (q: string) => request<FoodHit[]>("GET", `/api/larder/foods?q=${encodeURIComponent(q)}`),
   rules: () => request<RulesView>("GET", "/api/rules"),
 };

@@ -46,6 +46,8 @@ export interface RecipeDish {
   serves: Span | null;
   components: RecipeComponent[];
   notices: Notice[];
+  measures?: string;
+  habit?: MeasureHabit | null;
 }
 export interface Span {
   low: number;
@@ -107,6 +109,10 @@ export interface Notice {
   where: string;
   kind: string;
   text: string;
+}
+export interface MeasureHabit {
+  system: string;
+  words: string;
 }
 export interface Decisions {
   houseRules: HouseRules;
@@ -377,7 +383,7 @@ export interface FoodView {
     [k: string]: string;
   };
   lookAlikes: LookAlike[];
-  usedIn: Use[];
+  usedIn: FoodUse[];
   entry: Entry | null;
 }
 export interface Composition {
@@ -490,6 +496,11 @@ export interface LookAlike {
   id: string;
   name: string;
   differs: string;
+}
+export interface FoodUse {
+  kind: string;
+  id: string;
+  name: string;
 }
 export interface Entry {
   id: string;

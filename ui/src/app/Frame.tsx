@@ -36,8 +36,10 @@ export function Frame({ children }: { children: React.ReactNode }) {
           </svg>
           Yembra
         </NavLink>
-        <nav aria-label="Places">
+        <nav aria-label="Places" className="places">
           <NavLink to="/dishes">Dishes</NavLink>
+          <NavLink to="/larder">Larder</NavLink>
+          <NavLink to="/kitchen">Kitchen</NavLink>
         </nav>
         <Search inputRef={search} />
         <button
@@ -77,14 +79,19 @@ function Search({ inputRef }: { inputRef: React.RefObject<InputRef | null> }) {
     queryFn: () => api.dishes(text),
     enabled: text.trim() !== "",
   });
+  const foods = useQuery({
+    queryKey: ["foods", text],
+    queryFn: () => api.foods(text),
+    enabled: text.trim() !== "",
+  });
   const open = text.trim() !== "" && openAt === pathname;
   return (
     <div className="search" role="search">
       <Input
         ref={inputRef}
         value={text}
-        placeholder="Search dishes  /"
-        aria-label="Search dishes"
+        placeholder="Search dishes and foods  /"
+        aria-label="Search dishes and foods"
         allowClear
         onChange={(e) => {
           setText(e.target.value);
@@ -99,15 +106,20 @@ function Search({ inputRef }: { inputRef: React.RefObject<InputRef | null> }) {
       />
       {open && hits.data && (
         <ul className="search-hits">
-          {hits.data.length === 0 && (
-            <li className="quiet" style={{ padding: "6px 12px" }}>
-              No dish with “{text}”.
-            </li>
+          {hits.data.length === 0 && foods.data?.length === 0 && (
+            <li className="quiet nothing">No dish and no food with “{text}”.</li>
           )}
           {hits.data.slice(0, 8).map((d) => (
             <li key={d.id}>
               <NavLink to={`/dishes/${d.id}/original`} onClick={() => setText("")}>
                 {d.name} <span className="quiet small">{d.place}</span>
+              </NavLink>
+            </li>
+          ))}
+          {foods.data?.slice(0, 6).map((f) => (
+            <li key={f.id}>
+              <NavLink to={`/larder/${f.id}`} onClick={() => setText("")}>
+                {f.name} <span className="quiet small">in the larder</span>
               </NavLink>
             </li>
           ))}

@@ -9,6 +9,8 @@ const NewDish = lazy(() => import("../dishes/NewDish"));
 const DishFrame = lazy(() => import("../dish/DishFrame"));
 const OriginalStage = lazy(() => import("../original/OriginalStage"));
 const SwapsStage = lazy(() => import("../swaps/SwapsStage"));
+const LarderPage = lazy(() => import("../larder/LarderPage"));
+const KitchenPage = lazy(() => import("../kitchen/KitchenPage"));
 const CardStage = lazy(() => import("../card/CardStage"));
 
 /** All places and stages, each loaded when it is first gone to. */
@@ -26,6 +28,9 @@ export function Places() {
             <Route path="swaps" element={<SwapsStage />} />
             <Route path="card" element={<CardStage />} />
           </Route>
+          <Route path="/larder" element={<LarderPage />} />
+          <Route path="/larder/:food" element={<LarderPage />} />
+          <Route path="/kitchen" element={<KitchenPage />} />
           <Route
             path="*"
             element={

@@ -1,13 +1,15 @@
 /** Every key the interface listens to, as help lists them. */
 export const keyList: [string, string][] = [
-  ["/", "search dishes"],
+  ["/", "search dishes and foods"],
   ["?", "this help"],
   ["[  ]", "walk the path of a dish back and on"],
   ["Ctrl+Z", "undo the last change"],
   ["Ctrl+Shift+Z", "redo"],
   ["p", "propose swaps (in Swaps)"],
   ["↑  ↓", "move between the lines to swap (in Swaps)"],
-  ["Enter", "use the candidate that has the focus"],
+  ["Enter", "use the candidate that has the focus; keep a line being edited"],
+  ["Alt+↑  Alt+↓", "move the line, step or part that has the focus (in Original)"],
+  ["Esc", "leave a line being edited as it was"],
 ];
 
 /** Tells whether a key goes into a field and is not meant as a command. */

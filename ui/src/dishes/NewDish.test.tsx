@@ -48,18 +48,21 @@ describe("NewDish", () => {
       Response.json({ id: "d1" }, { status: 201 }),
     ];
     const sent: unknown[] = [];
-    vi.stubGlobal("fetch", async (_: string, init: RequestInit) => {
+    vi.stubGlobal("fetch", async (path: string, init: RequestInit) => {
+      if (path === "/api/kitchen") return Response.json({ measures: "imperial", diners: [] });
       sent.push(JSON.parse(String(init.body)));
       return answers.shift();
     });
     show();
+    await screen.findByText(/As the kitchen has it/);
+    await waitFor(() => expect(screen.getByText("Imperial")).toBeDefined());
     fireEvent.change(field(), { target: { value: "a novel" } });
     read();
     await waitFor(() => expect(screen.getByRole("alert").textContent).toContain("No list"));
     fireEvent.change(screen.getByLabelText("Place"), { target: { value: "Peru" } });
     read();
     await waitFor(() => expect(screen.getByText("the original")).toBeDefined());
-    expect(sent[1]).toMatchObject({ text: "a novel", place: "Peru", measures: "us" });
+    expect(sent[1]).toMatchObject({ text: "a novel", place: "Peru", measures: "imperial" });
     expect(sessionStorage.getItem("yembra-new-dish")).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import "./dishes.css";
 
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Input, Select } from "antd";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
@@ -23,7 +23,9 @@ export default function NewDish() {
   const go = useNavigate();
   const queries = useQueryClient();
   const [text, setText] = useState(() => sessionStorage.getItem(draftKey) ?? "");
-  const [system, setSystem] = useState("us");
+  const kitchen = useQuery({ queryKey: ["kitchen"], queryFn: api.settings });
+  const [chosen, setSystem] = useState("");
+  const system = chosen || (kitchen.data?.measures ?? "metric");
   const [place, setPlace] = useState("");
   const [dropping, setDropping] = useState(false);
   const tooLong = new Blob([text]).size > mostBytes;
@@ -88,7 +90,8 @@ export default function NewDish() {
           style={{ width: "100%" }}
         />
         <p className="quiet small">
-          A cup is 237 ml in the US and 250 ml elsewhere; a tablespoon 15 or 20.
+          {chosen === "" ? "As the kitchen has it. " : ""}A cup is 237 ml in the US and 250 ml
+          elsewhere; a tablespoon 15 or 20. A recipe that names its own measures is read by those.
         </p>
         <h2>Where it is from</h2>
         <Input

@@ -1,0 +1,141 @@
+import "./kitchen.css";
+
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button, Input, Select, Spin } from "antd";
+import { useState } from "react";
+import { NavLink } from "react-router";
+
+import { api } from "../api/client";
+import type { Settings } from "../api/types";
+import { Mark } from "../shared/Mark";
+import { ProblemNote } from "../shared/ProblemNote";
+
+const measures = [
+  { value: "metric", label: "Metric: cup 250 ml, spoon 15 ml" },
+  { value: "us", label: "US: cup 237 ml, spoon 14.8 ml" },
+  { value: "imperial", label: "Imperial: pint 568 ml, spoon 15 ml" },
+  { value: "australian", label: "Australian: cup 250 ml, spoon 20 ml" },
+];
+const cannot = [
+  "gluten",
+  "soy",
+  "nuts",
+  "peanuts",
+  "sesame",
+  "mustard",
+  "celery",
+  "lupin",
+  "sulphites",
+  "onion and garlic",
+  "mushrooms",
+  "alcohol",
+];
+
+/** What the kitchen is like: its measures, who eats there, its own foods. */
+export default function KitchenPage() {
+  const queries = useQueryClient();
+  const settings = useQuery({ queryKey: ["kitchen"], queryFn: api.settings });
+  const own = useQuery({ queryKey: ["shelf", "own"], queryFn: () => api.shelf("own") });
+  const save = useMutation({
+    scope: { id: "kitchen" },
+    mutationFn: (s: Settings) => api.saveSettings(s),
+    onMutate: (s) => queries.setQueryData(["kitchen"], s),
+    onError: () => void queries.invalidateQueries({ queryKey: ["kitchen"] }),
+  });
+  const [name, setName] = useState("");
+  if (settings.error) {
+    return (
+      <main className="page">
+        <ProblemNote error={settings.error} retry={() => void settings.refetch()} />
+      </main>
+    );
+  }
+  if (!settings.data) return <Spin description="Opening the kitchen" className="page" />;
+  const s = settings.data;
+  const add = () => {
+    if (name.trim() === "") return;
+    save.mutate({ ...s, diners: [...s.diners, { name: name.trim(), cannotEat: [] }] });
+    setName("");
+  };
+  return (
+    <main className="page kitchen">
+      <h1>Kitchen</h1>
+      {save.error && <ProblemNote error={save.error} />}
+      <section>
+        <h2>Cups, spoons and pints</h2>
+        <p className="quiet">
+          Meant wherever a recipe does not say otherwise. A recipe that names its own (“Australian
+          tablespoons”) is read by those, and says so on its page.
+        </p>
+        <Select
+          value={s.measures}
+          options={measures}
+          aria-label="Measures of the kitchen"
+          style={{ width: 320 }}
+          onChange={(m: string) => save.mutate({ ...s, measures: m })}
+        />
+      </section>
+      <section>
+        <h2>Who eats here</h2>
+        {s.diners.length === 0 && (
+          <p className="quiet">Nobody is named yet. Name those whose plates need care.</p>
+        )}
+        <ul className="diners">
+          {s.diners.map((d, i) => (
+            <li key={`${i} ${d.name}`}>
+              <b>{d.name}</b>
+              <Select
+                mode="multiple"
+                value={d.cannotEat}
+                options={cannot.map((value) => ({ value, label: value }))}
+                placeholder="eats everything of plants"
+                aria-label={`What ${d.name} cannot eat`}
+                onChange={(list: string[]) =>
+                  save.mutate({
+                    ...s,
+                    diners: s.diners.map((x, j) => (j === i ? { ...x, cannotEat: list } : x)),
+                  })
+                }
+              />
+              <Button
+                type="text"
+                onClick={() => save.mutate({ ...s, diners: s.diners.filter((_, j) => j !== i) })}
+              >
+                Take away
+              </Button>
+            </li>
+          ))}
+        </ul>
+        <div className="add-diner">
+          <Input
+            value={name}
+            placeholder="Name"
+            aria-label="Name of a diner"
+            onChange={(e) => setName(e.target.value)}
+            onPressEnter={add}
+          />
+          <Button onClick={add}>Add a diner</Button>
+        </div>
+      </section>
+      <section>
+        <h2>Own foods and corrections</h2>
+        {own.data?.length === 0 && (
+          <p className="quiet">
+            None yet. Any food in the <NavLink to="/larder">larder</NavLink> can be corrected, and
+            new ones added.
+          </p>
+        )}
+        <ul className="own-foods">
+          {own.data?.map((f) => (
+            <li key={f.id}>
+              <NavLink to={`/larder/${f.id}`}>
+                <Mark origin={f.origin} check={f.checkLabel} /> {f.name}
+              </NavLink>{" "}
+              <span className="quiet small">{f.own}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </main>
+  );
+}

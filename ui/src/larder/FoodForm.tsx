@@ -1,0 +1,163 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { Button, Checkbox, Input, InputNumber, Select } from "antd";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+
+import { api } from "../api/client";
+import type { Entry, FoodView } from "../api/types";
+import { ProblemNote } from "../shared/ProblemNote";
+import { Sheet } from "../shared/Sheet";
+import { entryOf, idFor, withFigure } from "./entry";
+import { nutrients } from "./nutrients";
+
+const origins = ["plant", "animal", "fungus", "mineral", "mixed"];
+const classes = "meat poultry fish shellfish dairy egg honey gelatine fat insect".split(" ");
+const allergens =
+  "gluten crustaceans egg fish peanuts soy milk nuts celery mustard sesame sulphites lupin molluscs".split(
+    " ",
+  );
+const options = (list: string[]) => list.map((value) => ({ value, label: value }));
+
+interface Props {
+  /** The food to correct; none to add one. */
+  food?: FoodView;
+  close: () => void;
+}
+
+/** Corrects a food or adds one of the cook's own. What is left out stays as it was. */
+export function FoodForm({ food, close }: Props) {
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const [e, setEntry] = useState<Entry>(() => entryOf(food));
+  const set = (change: Partial<Entry>) => setEntry((before) => ({ ...before, ...change }));
+  const keep = useMutation({
+    mutationFn: () => api.saveFood({ ...e, id: food?.id ?? idFor(e.name) }),
+    onSuccess: async (saved) => {
+      await queries.invalidateQueries();
+      close();
+      void go(`/larder/${saved.id}`);
+    },
+  });
+  const piece = (unit: string, grams: number | null) =>
+    set({ pieces: withFigure(e.pieces, unit, grams) });
+  const figure = (name: string, v: number | null) => set({ per100: withFigure(e.per100, name, v) });
+  return (
+    <Sheet title={food ? `Correct ${food.name}` : "A food of your own"} close={close} wide>
+      <form
+        className="food-form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep.mutate();
+        }}
+      >
+        <label>
+          Name
+          <Input
+            value={e.name}
+            placeholder={food?.name ?? "smoked carrot"}
+            onChange={(x) => set({ name: x.target.value })}
+          />
+        </label>
+        <label>
+          Other names, between commas
+          <Input
+            value={e.aliases.join(", ")}
+            onChange={(x) => set({ aliases: x.target.value.split(/,\s*/) })}
+          />
+        </label>
+        <label>
+          Origin
+          <Select
+            value={e.origin || undefined}
+            placeholder={food?.origin ?? "choose"}
+            options={options(origins)}
+            onChange={(origin: string) =>
+              set({ origin, animal: origin === "animal" || origin === "mixed" ? e.animal : "" })
+            }
+          />
+        </label>
+        {(e.origin === "animal" || e.origin === "mixed") && (
+          <label>
+            Class of animal matter
+            <Select
+              value={e.animal || undefined}
+              options={options(classes)}
+              onChange={(animal: string) => set({ animal })}
+            />
+          </label>
+        )}
+        <label>
+          Allergens
+          <Select
+            mode="multiple"
+            value={e.allergens ?? food?.allergens ?? []}
+            options={options(allergens)}
+            onChange={(list: string[]) => set({ allergens: list })}
+          />
+        </label>
+        <Checkbox
+          checked={e.checkLabel ?? food?.checkLabel ?? false}
+          onChange={(x) => set({ checkLabel: x.target.checked })}
+        >
+          The label has to be read
+        </Checkbox>
+        <fieldset>
+          <legend>Weights, in grams</legend>
+          <label>
+            1 ml
+            <InputNumber
+              value={e.density ?? null}
+              placeholder={food?.density ? String(food.density) : ""}
+              min={0.05}
+              max={1.6}
+              step={0.01}
+              onChange={(density) => set({ density })}
+            />
+          </label>
+          {["piece", "small", "medium", "large", "handful", "can"].map((unit) => (
+            <label key={unit}>
+              1 {unit}
+              <InputNumber
+                value={e.pieces?.[unit] ?? null}
+                placeholder={food?.pieces[unit] ? String(food.pieces[unit].low) : ""}
+                min={0}
+                onChange={(v) => piece(unit, v)}
+              />
+            </label>
+          ))}
+        </fieldset>
+        <fieldset>
+          <legend>In 100 g</legend>
+          {nutrients.map(([key, name, unit]) => (
+            <label key={key}>
+              {name}, {unit}
+              <InputNumber
+                value={e.per100?.[key] ?? null}
+                placeholder={food?.per100[key] == null ? "" : String(food.per100[key])}
+                min={0}
+                onChange={(v) => figure(key, v)}
+              />
+            </label>
+          ))}
+        </fieldset>
+        <label className="wide-field">
+          Where you have it from
+          <Input
+            value={e.note}
+            placeholder="The label of our usual brand-free bag; weighed on 3 March"
+            onChange={(x) => set({ note: x.target.value })}
+          />
+        </label>
+        {keep.error && <ProblemNote error={keep.error} />}
+        <div className="form-end">
+          <Button type="primary" htmlType="submit" loading={keep.isPending}>
+            {food ? "Keep the correction" : "Add to the larder"}
+          </Button>
+          <span className="quiet small">
+            Used everywhere at once; it can be taken back at any time.
+          </span>
+        </div>
+      </form>
+    </Sheet>
+  );
+}

@@ -1,0 +1,108 @@
+import "./larder.css";
+
+import { useQuery } from "@tanstack/react-query";
+import { Button, Input } from "antd";
+import { useState } from "react";
+import { NavLink, useParams } from "react-router";
+
+import { api } from "../api/client";
+import { Mark } from "../shared/Mark";
+import { ProblemNote } from "../shared/ProblemNote";
+import { capital } from "../shared/format";
+import { FoodFacts } from "./FoodFacts";
+import { FoodForm } from "./FoodForm";
+
+/** Words for the shelves whose id does not say it all. */
+const shelfNames: Record<string, string> = {
+  own: "Your own and corrected",
+  "other-animal": "Other animal foods",
+  "plant-dairy": "Plant milks and creams",
+  "sea-vegetables": "Sea vegetables",
+  nuts: "Nuts and seeds",
+};
+
+const shelfName = (id: string) => shelfNames[id] ?? capital(id);
+
+/** Every food with its facts, by shelf or by search. */
+export default function LarderPage() {
+  const { food = "" } = useParams();
+  const [text, setText] = useState("");
+  const [shelf, setShelf] = useState("vegetables");
+  const [adding, setAdding] = useState(false);
+  const searching = text.trim() !== "";
+  const shelves = useQuery({ queryKey: ["shelves"], queryFn: api.shelves });
+  const hits = useQuery({
+    queryKey: searching ? ["foods", text] : ["shelf", shelf],
+    queryFn: () => (searching ? api.foods(text) : api.shelf(shelf)),
+    placeholderData: (before) => before,
+  });
+  const total = shelves.data?.reduce((n, s) => n + (s.id === "own" ? 0 : s.foods), 0);
+  return (
+    <main className="larder">
+      <nav className="shelves" aria-label="Shelves">
+        <h1>Larder</h1>
+        <p className="quiet small">{total ? `${total} foods` : "…"}</p>
+        <ul>
+          {shelves.data?.map((s) => (
+            <li key={s.id}>
+              <button
+                aria-pressed={!searching && shelf === s.id}
+                onClick={() => {
+                  setText("");
+                  setShelf(s.id);
+                }}
+              >
+                {shelfName(s.id)} <span className="quiet">{s.foods}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </nav>
+      <section className="found" aria-label="Foods">
+        <div className="found-head">
+          <Input
+            value={text}
+            allowClear
+            onChange={(e) => setText(e.target.value)}
+            placeholder="Any name: brinjal, twaróg, scallion"
+            aria-label="Search the larder"
+          />
+          <Button onClick={() => setAdding(true)}>Add a food</Button>
+        </div>
+        {hits.error && <ProblemNote error={hits.error} retry={() => void hits.refetch()} />}
+        {hits.data?.length === 0 && (
+          <p className="quiet">
+            {searching
+              ? `No food is called “${text}”. Try another spelling, or add it as your own.`
+              : "Nothing stands here yet. Correct a food or add one of your own."}
+          </p>
+        )}
+        <ul>
+          {hits.data?.map((f) => (
+            <li key={f.id}>
+              <NavLink to={`/larder/${f.id}`}>
+                <Mark origin={f.origin} check={f.checkLabel} />
+                <span>{f.name}</span>
+                <span className="quiet small">
+                  {f.own ? `${f.own}, ` : ""}
+                  {f.animal && f.origin === "animal" ? f.animal : f.grade}
+                </span>
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="facts-of" aria-label="Facts">
+        {food ? (
+          <FoodFacts key={food} id={food} />
+        ) : (
+          <p className="quiet choose">
+            Choose a food to see what is known of it: what it weighs, what is in it, how it keeps,
+            what it is taken for, and where each figure comes from.
+          </p>
+        )}
+      </section>
+      {adding && <FoodForm close={() => setAdding(false)} />}
+    </main>
+  );
+}

@@ -1,0 +1,58 @@
+import { Button, Input } from "antd";
+import { useState } from "react";
+
+import { ProblemNote } from "../shared/ProblemNote";
+
+interface Props {
+  label: string;
+  start: string;
+  placeholder?: string;
+  long?: boolean;
+  /** Keeps the text; when it fails the text stays in the field. */
+  keep: (text: string) => Promise<void>;
+  leave: () => void;
+}
+
+/** A field in place: Enter keeps, Escape leaves everything as it was. */
+export function EditText({ label, start, placeholder, long = false, keep, leave }: Props) {
+  const [text, setText] = useState(start);
+  const [busy, setBusy] = useState(false);
+  const [error, setError] = useState<unknown>(null);
+  const save = () => {
+    if (text.trim() === "" || busy) return;
+    setBusy(true);
+    setError(null);
+    keep(text).catch((e: unknown) => {
+      setError(e);
+      setBusy(false);
+    });
+  };
+  const onKeyDown = (e: React.KeyboardEvent) => {
+    e.stopPropagation();
+    if (e.key === "Escape") leave();
+    if (e.key === "Enter" && (!long || e.ctrlKey)) {
+      e.preventDefault();
+      save();
+    }
+  };
+  const shared = {
+    value: text,
+    placeholder,
+    "aria-label": label,
+    autoFocus: true,
+    onKeyDown,
+    onChange: (e: { target: { value: string } }) => setText(e.target.value),
+  };
+  return (
+    <div className="edit-text">
+      {long ? <Input.TextArea rows={3} {...shared} /> : <Input {...shared} />}
+      <Button type="primary" size="small" loading={busy} onClick={save}>
+        Keep
+      </Button>
+      <Button size="small" onClick={leave}>
+        Leave as it was
+      </Button>
+      {error !== null && <ProblemNote error={error} />}
+    </div>
+  );
+}

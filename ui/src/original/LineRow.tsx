@@ -1,0 +1,88 @@
+import { useState } from "react";
+
+import { api } from "../api/client";
+import type { RecipeLine } from "../api/types";
+import { Mark, names } from "../shared/Mark";
+import { grams } from "../shared/format";
+import { EditText } from "./EditText";
+import { Mend } from "./Mend";
+import { RowActions } from "./RowActions";
+import { moveLine, removeLine, setLine } from "./edit";
+import { useEdit } from "./useEdit";
+
+/** What is worth saying beside a food's name: its class, form and whether it hides. */
+function foodNote(l: RecipeLine): string {
+  const notes = [
+    l.origin === "animal" && l.animal !== l.name
+      ? l.animal
+      : ["plant", "animal"].includes(l.origin)
+        ? ""
+        : (names[l.origin] ?? ""),
+    l.form === "raw" ? "" : l.form,
+    l.hidden ? "hidden" : "",
+  ].filter((n) => n !== "");
+  return notes.length > 0 ? ` ${notes.join(", ")}` : "";
+}
+
+interface Props {
+  part: number;
+  index: number;
+  line: RecipeLine;
+  lit: boolean;
+  setLit: (text: string) => void;
+}
+
+/** One ingredient line as read, with the ways to change it. */
+export function LineRow({ part, index, line, lit, setLit }: Props) {
+  const edit = useEdit();
+  const [editing, setEditing] = useState(false);
+  if (editing) {
+    return (
+      <tr>
+        <td colSpan={6}>
+          <EditText
+            label={`Line “${line.text}”`}
+            start={line.text}
+            keep={async (text) => {
+              const read = await api.readLine({ text, food: "", measures: edit.measures });
+              setEditing(false);
+              edit(`changed ${line.name || line.text}`, (e) => setLine(e, part, index, read));
+            }}
+            leave={() => setEditing(false)}
+          />
+        </td>
+      </tr>
+    );
+  }
+  return (
+    <tr
+      className={lit ? "lit" : line.food === null ? "unknown" : undefined}
+      onPointerEnter={() => setLit(line.text)}
+      onPointerLeave={() => setLit("")}
+    >
+      <td className="mark">
+        <Mark origin={line.origin} check={line.checkLabel} />
+      </td>
+      <td>{line.text}</td>
+      <td className="amount" title={line.basis ? `${line.basis.text} (${line.basis.source})` : ""}>
+        {grams(line.grams)}
+        {line.basis?.estimate && <span className="quiet"> est.</span>}
+      </td>
+      <td className={`food ${line.origin === "animal" ? "animal" : ""}`}>
+        <b>{line.name}</b>
+        <span className="small quiet">{foodNote(line)}</span>
+      </td>
+      <td className="why">
+        {line.food === null ? <Mend component={part} line={index} read={line} /> : line.why}
+      </td>
+      <td className="actions">
+        <RowActions
+          what={line.name || line.text}
+          edit={() => setEditing(true)}
+          move={(by) => edit(`moved ${line.name}`, (e) => moveLine(e, part, index, index + by))}
+          remove={() => edit(`took ${line.name} away`, (e) => removeLine(e, part, index))}
+        />
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,58 @@
+import { useState } from "react";
+
+import { api } from "../api/client";
+import type { RecipeLine, RecipeStep } from "../api/types";
+import { EditText } from "./EditText";
+import { RowActions } from "./RowActions";
+import { StepFacts } from "./StepFacts";
+import { moveStep, removeStep, setStep } from "./edit";
+import { useEdit } from "./useEdit";
+
+interface Props {
+  part: number;
+  index: number;
+  step: RecipeStep;
+  lines: RecipeLine[];
+  lit: boolean;
+  setLit: (text: string) => void;
+}
+
+/** One step as read, with the ways to change it. */
+export function StepItem({ part, index, step, lines, lit, setLit }: Props) {
+  const edit = useEdit();
+  const [editing, setEditing] = useState(false);
+  const what = `step ${index + 1}`;
+  if (editing) {
+    return (
+      <li>
+        <EditText
+          label={`Text of ${what}`}
+          start={step.text}
+          long
+          keep={async (text) => {
+            const read = await api.readStep({ text, lines });
+            setEditing(false);
+            edit(`changed ${what}`, (e) => setStep(e, part, index, read));
+          }}
+          leave={() => setEditing(false)}
+        />
+      </li>
+    );
+  }
+  return (
+    <li
+      className={lit ? "lit" : undefined}
+      onPointerEnter={() => setLit(step.text)}
+      onPointerLeave={() => setLit("")}
+    >
+      {step.text}
+      <RowActions
+        what={what}
+        edit={() => setEditing(true)}
+        move={(by) => edit(`moved ${what}`, (e) => moveStep(e, part, index, index + by))}
+        remove={() => edit(`took ${what} away`, (e) => removeStep(e, part, index))}
+      />
+      <StepFacts step={step} lines={lines} />
+    </li>
+  );
+}

@@ -1,0 +1,105 @@
+import { expect, test } from "vitest";
+
+import type { Decisions, RecipeDish, RecipeLine, RecipeStep } from "../api/types";
+import {
+  addComponent,
+  moveComponent,
+  moveLine,
+  removeComponent,
+  removeLine,
+  setLine,
+  setStep,
+  type Editable,
+} from "./edit";
+
+const line = (name: string): RecipeLine => ({
+  text: name,
+  amount: null,
+  grams: null,
+  food: name,
+  form: "raw",
+  name,
+  preparation: "",
+  optional: false,
+  toTaste: false,
+  alternatives: [],
+  origin: "plant",
+  animal: "",
+  hidden: false,
+  checkLabel: false,
+  why: "",
+});
+const step = (text: string, lines: number[]): RecipeStep => ({
+  text,
+  techniques: [],
+  minutes: null,
+  celsius: null,
+  lines,
+  cue: "",
+  handsOn: true,
+  animals: [],
+});
+const decisions: Decisions = {
+  houseRules: { preset: "whole-food", off: [], saltPerServing: 0 },
+  pins: [],
+  swaps: { "components[0].lines[2]": "tofu-cubes", "components[1].lines[0]": "flax" },
+  boosters: [],
+  livesFrom: "",
+};
+const dish: RecipeDish = {
+  name: "Stew",
+  serves: null,
+  components: [
+    {
+      name: "Stew",
+      lines: [line("onion"), line("carrot"), line("beef")],
+      steps: [step("Fry it all.", [0, 1, 2])],
+    },
+    { name: "Crust", lines: [line("egg")], steps: [] },
+  ],
+  notices: [{ where: "components[0].lines[2]", kind: "unknown-amount", text: "?" }],
+};
+const start: Editable = { original: dish, decisions };
+
+test("taking a line away moves swaps, notices and steps with the rest", () => {
+  const e = removeLine(start, 0, 0);
+  expect(e.original.components[0]?.lines.map((l) => l.name)).toEqual(["carrot", "beef"]);
+  expect(e.original.components[0]?.steps[0]?.lines).toEqual([0, 1]);
+  expect(e.decisions.swaps["components[0].lines[1]"]).toBe("tofu-cubes");
+  expect(e.decisions.swaps["components[0].lines[2]"]).toBeUndefined();
+  expect(e.original.notices[0]?.where).toBe("components[0].lines[1]");
+});
+
+test("the swap of a line that goes is gone too", () => {
+  const e = removeLine(start, 0, 2);
+  expect(e.decisions.swaps).toEqual({ "components[1].lines[0]": "flax" });
+  expect(e.original.notices).toEqual([]);
+});
+
+test("moving a line keeps every step on its lines", () => {
+  const e = moveLine(start, 0, 2, 0);
+  expect(e.original.components[0]?.lines.map((l) => l.name)).toEqual(["beef", "onion", "carrot"]);
+  expect(e.original.components[0]?.steps[0]?.lines).toEqual([1, 2, 0]);
+  expect(e.decisions.swaps["components[0].lines[0]"]).toBe("tofu-cubes");
+  expect(moveLine(start, 0, 2, 3)).toBe(start);
+});
+
+test("parts can be moved, added and taken away", () => {
+  const swapped = moveComponent(start, 1, 0);
+  expect(swapped.original.components.map((c) => c.name)).toEqual(["Crust", "Stew"]);
+  expect(swapped.decisions.swaps["components[0].lines[0]"]).toBe("flax");
+  expect(swapped.decisions.swaps["components[1].lines[2]"]).toBe("tofu-cubes");
+  expect(addComponent(start, "Relish").original.components[2]?.name).toBe("Relish");
+  const without = removeComponent(start, 0);
+  expect(without.decisions.swaps).toEqual({ "components[0].lines[0]": "flax" });
+});
+
+test("a line written anew loses its swap only when its food changes", () => {
+  const same = setLine(start, 0, 2, { ...line("beef"), text: "500 g beef" });
+  expect(same.decisions.swaps["components[0].lines[2]"]).toBe("tofu-cubes");
+  const other = setLine(start, 0, 2, line("potato"));
+  expect(other.decisions.swaps["components[0].lines[2]"]).toBeUndefined();
+  expect(setLine(start, 1, 1, line("flour")).original.components[1]?.lines).toHaveLength(2);
+  expect(setStep(start, 1, 0, step("Bake.", [])).original.components[1]?.steps).toHaveLength(1);
+  expect(start.original.components[1]?.lines).toHaveLength(1);
+});

@@ -1,0 +1,157 @@
+import type { Decisions, RecipeComponent, RecipeDish, RecipeLine, RecipeStep } from "../api/types";
+import { refOf } from "../shared/format";
+
+/** An original with the decisions that hang on its lines. */
+export interface Editable {
+  original: RecipeDish;
+  decisions: Decisions;
+}
+
+/** Where a line went: its new place, or null when it is gone. */
+type Moves = (component: number, line: number) => [number, number] | null;
+
+/** Carries swaps and notices along with the lines they belong to. */
+function follow(e: Editable, original: RecipeDish, moves: Moves): Editable {
+  const swaps: Record<string, string> = {};
+  const gone = new Map<string, string | null>();
+  e.original.components.forEach((c, i) =>
+    c.lines.forEach((_, j) => {
+      const to = moves(i, j);
+      gone.set(refOf(i, j), to && refOf(...to));
+    }),
+  );
+  for (const [ref, swap] of Object.entries(e.decisions.swaps)) {
+    const to = gone.get(ref);
+    if (to) swaps[to] = swap;
+  }
+  const notices = original.notices.flatMap((n) => {
+    const to = gone.get(n.where);
+    if (to === null) return [];
+    return [to === undefined ? n : { ...n, where: to }];
+  });
+  return { original: { ...original, notices }, decisions: { ...e.decisions, swaps } };
+}
+
+const stay: Moves = (c, l) => [c, l];
+
+function withComponent(
+  d: RecipeDish,
+  at: number,
+  change: (c: RecipeComponent) => RecipeComponent,
+): RecipeDish {
+  return { ...d, components: d.components.map((c, i) => (i === at ? change(c) : c)) };
+}
+
+/** The index that an item at `i` has after the one at `from` went to `to`. */
+function shifted(i: number, from: number, to: number): number {
+  if (i === from) return to;
+  if (from < i && i <= to) return i - 1;
+  if (to <= i && i < from) return i + 1;
+  return i;
+}
+
+function moved<T>(items: T[], from: number, to: number): T[] {
+  const out = items.slice();
+  const [item] = out.splice(from, 1);
+  if (item !== undefined) out.splice(to, 0, item);
+  return out;
+}
+
+function reachable(length: number, from: number, to: number): boolean {
+  return from !== to && from >= 0 && from < length && to >= 0 && to < length;
+}
+
+/** Puts a read line in the place of another, or at the end. */
+export function setLine(e: Editable, component: number, line: number, read: RecipeLine): Editable {
+  const where = refOf(component, line);
+  const original = withComponent(e.original, component, (c) => ({
+    ...c,
+    lines:
+      line < c.lines.length ? c.lines.map((l, i) => (i === line ? read : l)) : [...c.lines, read],
+  }));
+  const same = e.original.components[component]?.lines[line]?.food === read.food;
+  const swaps = Object.entries(e.decisions.swaps).filter(([ref]) => same || ref !== where);
+  const decisions = { ...e.decisions, swaps: Object.fromEntries(swaps) };
+  const notices = original.notices.filter((n) => n.where !== where);
+  return { original: { ...original, notices }, decisions };
+}
+
+export function removeLine(e: Editable, component: number, line: number): Editable {
+  const original = withComponent(e.original, component, (c) => ({
+    ...c,
+    lines: c.lines.filter((_, i) => i !== line),
+    steps: c.steps.map((s) => ({
+      ...s,
+      lines: s.lines.filter((n) => n !== line).map((n) => (n > line ? n - 1 : n)),
+    })),
+  }));
+  return follow(e, original, (c, l) => {
+    if (c !== component || l < line) return [c, l];
+    return l === line ? null : [c, l - 1];
+  });
+}
+
+export function moveLine(e: Editable, component: number, from: number, to: number): Editable {
+  if (!reachable(e.original.components[component]?.lines.length ?? 0, from, to)) return e;
+  const original = withComponent(e.original, component, (c) => ({
+    ...c,
+    lines: moved(c.lines, from, to),
+    steps: c.steps.map((s) => ({ ...s, lines: s.lines.map((n) => shifted(n, from, to)) })),
+  }));
+  return follow(e, original, (c, l) => (c === component ? [c, shifted(l, from, to)] : [c, l]));
+}
+
+/** Puts a read step in the place of another, or at the end. */
+export function setStep(e: Editable, component: number, step: number, read: RecipeStep): Editable {
+  const original = withComponent(e.original, component, (c) => ({
+    ...c,
+    steps:
+      step < c.steps.length ? c.steps.map((s, i) => (i === step ? read : s)) : [...c.steps, read],
+  }));
+  return follow(e, original, stay);
+}
+
+export function removeStep(e: Editable, component: number, step: number): Editable {
+  const original = withComponent(e.original, component, (c) => ({
+    ...c,
+    steps: c.steps.filter((_, i) => i !== step),
+  }));
+  return follow(e, original, stay);
+}
+
+export function moveStep(e: Editable, component: number, from: number, to: number): Editable {
+  if (!reachable(e.original.components[component]?.steps.length ?? 0, from, to)) return e;
+  const original = withComponent(e.original, component, (c) => ({
+    ...c,
+    steps: moved(c.steps, from, to),
+  }));
+  return follow(e, original, stay);
+}
+
+export function renameComponent(e: Editable, component: number, name: string): Editable {
+  return follow(
+    e,
+    withComponent(e.original, component, (c) => ({ ...c, name })),
+    stay,
+  );
+}
+
+export function addComponent(e: Editable, name: string): Editable {
+  const added: RecipeComponent = { name, lines: [], steps: [] };
+  return follow(e, { ...e.original, components: [...e.original.components, added] }, stay);
+}
+
+export function moveComponent(e: Editable, from: number, to: number): Editable {
+  if (!reachable(e.original.components.length, from, to)) return e;
+  const original = { ...e.original, components: moved(e.original.components, from, to) };
+  return follow(e, original, (c, l) => [shifted(c, from, to), l]);
+}
+
+/** Takes a component away with all that is in it. */
+export function removeComponent(e: Editable, component: number): Editable {
+  const components = e.original.components.filter((_, i) => i !== component);
+  return follow(e, { ...e.original, components }, (c, l) => {
+    if (c === component) return null;
+    return [c > component ? c - 1 : c, l];
+  });
+}

@@ -64,7 +64,7 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await expect(page.getByLabel("Notices")).toContainText("Egg is named only in step 3");
 
   // A wrong name is put right, and can be undone like anything else.
-  await page.getByRole("button", { name: "Rename" }).click();
+  await page.getByRole("button", { name: "Rename", exact: true }).click();
   await page.getByLabel("Name of the dish").fill("Skink");
   await page.getByRole("button", { name: "Keep" }).click();
   await expect(page.getByRole("heading", { name: "Skink", exact: true })).toBeVisible();

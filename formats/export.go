@@ -41,8 +41,8 @@ type howTo struct {
 // parts survive a round trip.
 func ToJSONLD(name string, d recipe.Dish) ([]byte, error) {
 	out := howTo{Context: "https://schema.org", Type: "Recipe", Name: name, Yield: yieldOf(d.Serves), Ingredients: []string{}, Instructions: []instruction{}}
-	for _, c := range d.Components {
-		section := instruction{Type: "HowToSection", Name: c.Name}
+	for i, c := range d.Components {
+		section := instruction{Type: "HowToSection", Name: partName(i, c)}
 		for _, l := range c.Lines {
 			section.Lines = append(section.Lines, l.Text)
 		}
@@ -50,7 +50,7 @@ func ToJSONLD(name string, d recipe.Dish) ([]byte, error) {
 			section.Steps = append(section.Steps, instruction{Type: "HowToStep", Text: s.Text})
 		}
 		out.Ingredients = append(out.Ingredients, section.Lines...)
-		if c.Name == "" {
+		if section.Name == "" {
 			out.Instructions = append(out.Instructions, section.Steps...)
 			continue
 		}
@@ -80,6 +80,17 @@ func takeLines(from *recipe.Section, claimed any) []string {
 	return lines
 }
 
+// mainPart names a nameless part that does not stand first, where a nameless
+// one could not be told from the part before.
+const mainPart = "Main part"
+
+func partName(i int, c recipe.Component) string {
+	if c.Name == "" && i > 0 {
+		return mainPart
+	}
+	return c.Name
+}
+
 func yieldOf(s *measure.Span) string {
 	if s == nil {
 		return ""
@@ -99,12 +110,12 @@ func ToMarkdown(name string, d recipe.Dish) []byte {
 		b.WriteString("Serves " + strings.TrimSuffix(yieldOf(d.Serves), " servings") + "\n\n")
 	}
 	b.WriteString("## Ingredients\n\n")
-	for _, c := range d.Components {
+	for i, c := range d.Components {
 		if len(c.Lines) == 0 {
 			continue
 		}
-		if c.Name != "" {
-			fmt.Fprintf(&b, "### %s\n\n", c.Name)
+		if name := partName(i, c); name != "" {
+			fmt.Fprintf(&b, "### %s\n\n", name)
 		}
 		for _, l := range c.Lines {
 			b.WriteString("- " + l.Text + "\n")
@@ -112,15 +123,15 @@ func ToMarkdown(name string, d recipe.Dish) []byte {
 		b.WriteString("\n")
 	}
 	b.WriteString("## Method\n\n")
-	for _, c := range d.Components {
+	for i, c := range d.Components {
 		if len(c.Steps) == 0 {
 			continue
 		}
-		if c.Name != "" {
-			fmt.Fprintf(&b, "### %s\n\n", c.Name)
+		if name := partName(i, c); name != "" {
+			fmt.Fprintf(&b, "### %s\n\n", name)
 		}
-		for i, s := range c.Steps {
-			fmt.Fprintf(&b, "%d. %s\n", i+1, s.Text)
+		for n, s := range c.Steps {
+			fmt.Fprintf(&b, "%d. %s\n", n+1, s.Text)
 		}
 		b.WriteString("\n")
 	}
@@ -145,9 +156,10 @@ func ToCSV(name string, d recipe.Dish) ([]byte, error) {
 	if d.Serves != nil {
 		row("", "serves", yieldOf(d.Serves))
 	}
-	for _, c := range d.Components {
+	for i, c := range d.Components {
+		part := partName(i, c)
 		for _, l := range c.Lines {
-			cells := []string{c.Name, "line", l.Text, "", "", "", "", "", l.FoodID(), l.Form, string(l.Origin), string(l.Animal)}
+			cells := []string{part, "line", l.Text, "", "", "", "", "", l.FoodID(), l.Form, string(l.Origin), string(l.Animal)}
 			if l.Amount != nil {
 				cells[3], cells[4], cells[5] = figure(l.Amount.Low), figure(l.Amount.High), string(l.Amount.Unit)
 			}
@@ -157,7 +169,7 @@ func ToCSV(name string, d recipe.Dish) ([]byte, error) {
 			row(cells...)
 		}
 		for _, s := range c.Steps {
-			row(c.Name, "step", s.Text)
+			row(part, "step", s.Text)
 		}
 	}
 	w.Flush()

@@ -61,7 +61,7 @@ type FoodView struct {
 	Sources map[string]string `json:"sources"`
 	// LookAlikes names the confusables.
 	LookAlikes []LookAlike `json:"lookAlikes"`
-	UsedIn     []FoodUse       `json:"usedIn"`
+	UsedIn     []FoodUse   `json:"usedIn"`
 	// Entry is what the cook said of it, null when nothing.
 	Entry *larder.Entry `json:"entry" jsonschema:"nullable"`
 }

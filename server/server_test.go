@@ -275,3 +275,91 @@ func TestPagesCarryAStrictPolicy(t *testing.T) {
 	status, _, _ = a.ask("GET", "/api/nowhere", nil)
 	require.Equal(t, 404, status)
 }
+
+func TestACorrectionOfAFoodReachesEveryAnswer(t *testing.T) {
+	a := open(t)
+	convert := `{"food":"carrot","amount":{"low":2,"high":2,"unit":"piece"},"to":"g"}`
+	grams := func() float64 {
+		status, _, data := a.ask("POST", "/api/convert", convert)
+		require.Equal(t, 200, status, string(data))
+		return into[server.ConvertAnswer](t, data).Amount.High
+	}
+	before := grams()
+	status, _, data := a.ask("PUT", "/api/larder/foods/carrot", `{"id":"carrot","pieces":{"piece":100},"note":"scale"}`)
+	require.Equal(t, 200, status, string(data))
+	v := into[server.FoodView](t, data)
+	require.Equal(t, larder.Corrected, v.Own)
+	require.Equal(t, "scale", v.Entry.Note)
+	require.InDelta(t, 200, grams(), 0.001)
+	status, _, _ = a.ask("DELETE", "/api/larder/foods/carrot", nil)
+	require.Equal(t, 200, status)
+	require.InDelta(t, before, grams(), 0.001)
+	status, _, _ = a.ask("DELETE", "/api/larder/foods/carrot", nil)
+	require.Equal(t, 404, status, "there is nothing to take back")
+}
+
+func TestAFoodOfTheCooksOwnStaysWhileADishUsesIt(t *testing.T) {
+	a := open(t)
+	status, _, data := a.ask("PUT", "/api/larder/foods/sea-crumb", `{"id":"sea-crumb","name":"sea crumb","origin":"plant","density":0.3}`)
+	require.Equal(t, 200, status, string(data))
+	text, err := json.Marshal(server.CreateRequest{Text: "Soup\n\n2 cups sea crumb\n1 onion\n\nMethod\n1. Boil the onion with the sea crumb for 10 minutes."})
+	require.NoError(t, err)
+	status, _, data = a.ask("POST", "/api/dishes", string(text))
+	require.Equal(t, 201, status, string(data))
+	status, _, data = a.ask("DELETE", "/api/larder/foods/sea-crumb", nil)
+	require.Equal(t, 409, status)
+	require.Contains(t, string(data), "Soup")
+	status, _, data = a.ask("PUT", "/api/larder/foods/other-crumb", `{"id":"other-crumb","name":"other crumb","origin":"moon"}`)
+	require.Equal(t, 422, status)
+	require.Contains(t, string(data), "origin")
+	status, _, data = a.ask("GET", "/api/larder/foods?shelf=own", nil)
+	require.Equal(t, 200, status)
+	require.Len(t, into[[]server.FoodHit](t, data), 1)
+}
+
+func TestOriginalsAreGivenOutAndReadInAgain(t *testing.T) {
+	a := open(t)
+	text, err := json.Marshal(server.CreateRequest{Text: skink})
+	require.NoError(t, err)
+	_, _, data := a.ask("POST", "/api/dishes", string(text))
+	d := into[server.DishView](t, data)
+	for format, kind := range map[string]string{"markdown": "text/markdown", "jsonld": "application/ld+json", "csv": "text/csv"} {
+		status, head, body := a.ask("GET", "/api/dishes/"+d.ID+"/original/"+format, nil)
+		require.Equal(t, 200, status)
+		require.Contains(t, head.Get("Content-Type"), kind)
+		require.Contains(t, head.Get("Content-Disposition"), "cullen-skink")
+		again, err := json.Marshal(map[string]string{"text": string(body), "measures": "metric"})
+		require.NoError(t, err)
+		_, _, data := a.ask("POST", "/api/read", string(again))
+		read := into[recipe.Dish](t, data)
+		require.Equal(t, d.Document.Original.Components[0].Steps, read.Components[0].Steps, format)
+		require.Len(t, read.Components[0].Lines, 4, format)
+	}
+	status, _, _ := a.ask("GET", "/api/dishes/"+d.ID+"/original/pdf", nil)
+	require.Equal(t, 404, status)
+}
+
+func TestTheKitchensSettingsAreKept(t *testing.T) {
+	a := open(t)
+	_, _, data := a.ask("GET", "/api/kitchen", nil)
+	require.Equal(t, "metric", string(into[server.Settings](t, data).Measures))
+	status, _, data := a.ask("PUT", "/api/kitchen", `{"measures":"imperial","diners":[{"name":" Wren ","cannotEat":["soy"]}]}`)
+	require.Equal(t, 200, status, string(data))
+	_, _, data = a.ask("GET", "/api/kitchen", nil)
+	got := into[server.Settings](t, data)
+	require.Equal(t, "imperial", string(got.Measures))
+	require.Equal(t, []server.Diner{{Name: "Wren", CannotEat: []string{"soy"}}}, got.Diners)
+	for _, bad := range []string{`{"measures":"cubits"}`, `{"measures":"us","diners":[{"name":""}]}`} {
+		status, _, _ := a.ask("PUT", "/api/kitchen", bad)
+		require.Equal(t, 422, status, bad)
+	}
+}
+
+func TestOneStepIsReadAgainstItsLines(t *testing.T) {
+	a := open(t)
+	status, _, data := a.ask("POST", "/api/steps", `{"text":"Fry the onion for 5 minutes.","lines":[{"text":"1 onion","food":"onion","name":"onion","origin":"plant"}]}`)
+	require.Equal(t, 200, status, string(data))
+	require.Equal(t, []int{0}, into[recipe.Step](t, data).Lines)
+	status, _, _ = a.ask("POST", "/api/steps", `{"text":" "}`)
+	require.Equal(t, 422, status)
+}

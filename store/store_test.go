@@ -155,3 +155,18 @@ func TestClearLeavesOtherFilesAlone(t *testing.T) {
 	require.NoError(t, s.Close())
 	require.NoError(t, store.Clear(filepath.Join(folder, "deep", "kitchen")))
 }
+
+func TestEntriesAreKeptAndTakenBack(t *testing.T) {
+	ctx, folder := context.Background(), t.TempDir()
+	s := open(t, folder)
+	require.NoError(t, s.SaveEntry(ctx, store.FoodEntry, "carrot", []byte(`{"a":1}`)))
+	require.NoError(t, s.SaveEntry(ctx, store.FoodEntry, "carrot", []byte(`{"a":2}`)))
+	require.NoError(t, s.SaveEntry(ctx, store.KitchenEntry, "carrot", []byte(`{}`)))
+	got, err := s.Entries(ctx, store.FoodEntry)
+	require.NoError(t, err)
+	require.Equal(t, []store.Entry{{Key: "carrot", Body: []byte(`{"a":2}`)}}, got, "the newest counts")
+	require.NoError(t, s.SaveEntry(ctx, store.FoodEntry, "carrot", nil))
+	got, err = s.Entries(ctx, store.FoodEntry)
+	require.NoError(t, err)
+	require.Empty(t, got)
+}

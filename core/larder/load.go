@@ -1,8 +1,9 @@
 package larder
 
 import (
+	"cmp"
 	"fmt"
-	"sort"
+	"slices"
 	"strconv"
 	"strings"
 )
@@ -43,9 +44,14 @@ func Load(src Source) (*Larder, error) {
 			return nil, fmt.Errorf("load larder: %w", err)
 		}
 	}
-	sort.Slice(l.order, func(i, j int) bool { return l.order[i].Name < l.order[j].Name })
+	slices.SortFunc(l.order, byName)
 	l.index = buildIndex(l.order, l.words.Neutral)
 	return l, nil
+}
+
+// byName orders foods as a reader of the list would look for them.
+func byName(a, b *Food) int {
+	return cmp.Or(strings.Compare(Fold(a.Name), Fold(b.Name)), strings.Compare(a.ID, b.ID))
 }
 
 // Food returns a food by id, nil when there is none.
@@ -128,7 +134,7 @@ func (r row) text(column string) string {
 }
 
 func (r row) list(column string) []string {
-	var items []string
+	items := []string{}
 	for _, item := range strings.Split(r.text(column), "|") {
 		if item = strings.TrimSpace(item); item != "" {
 			items = append(items, item)

@@ -19,7 +19,7 @@ func (l *Larder) loadFoods(src Source) error {
 				ID: r.text("id"), Name: r.text("name"), Aliases: r.list("aliases"), Aisle: aisle,
 				Origin: Origin(r.text("origin")), Animal: Animal(r.text("class")),
 				Grade: Grade(r.text("grade")), Kind: r.text("kind"), Allergen: r.list("allergens"), Why: r.text("why"),
-				Forms: map[string]Form{},
+				Forms: map[string]Form{}, Aromas: []Aroma{}, Roles: []Role{}, Packs: []Pack{}, Confusables: []Confusable{},
 			}
 			for _, mark := range strings.Fields(r.text("mark")) {
 				switch mark {

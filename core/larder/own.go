@@ -86,7 +86,7 @@ func (l *Larder) With(entries []Entry) (*Larder, error) {
 		}
 		own.foods[f.ID] = f
 	}
-	own.order = slices.SortedFunc(maps.Values(own.foods), func(a, b *Food) int { return strings.Compare(a.Name+a.ID, b.Name+b.ID) })
+	own.order = slices.SortedFunc(maps.Values(own.foods), byName)
 	own.index = buildIndex(ownFirst(own.order), own.words.Neutral)
 	return &own, nil
 }
@@ -104,7 +104,11 @@ func (l *Larder) amended(e Entry) (*Food, error) {
 	if err := e.sound(); err != nil {
 		return nil, err
 	}
-	f := &Food{ID: e.ID, Aisle: "own", Forms: map[string]Form{}, Grade: Whole, Edible: Edible{Share: 1}, Own: Added}
+	f := &Food{
+		ID: e.ID, Aliases: []string{}, Aisle: "own", Allergen: []string{}, Grade: Whole, Edible: Edible{Share: 1}, Own: Added,
+		Forms: map[string]Form{}, Aromas: []Aroma{}, Roles: []Role{}, Packs: []Pack{}, Confusables: []Confusable{},
+		Matter: measure.Matter{Pieces: map[string]measure.Span{}},
+	}
 	if base := l.foods[e.ID]; base != nil {
 		copied := *base
 		f = &copied

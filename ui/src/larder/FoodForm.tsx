@@ -144,7 +144,7 @@ export function FoodForm({ food, close }: Props) {
           Where you have it from
           <Input
             value={e.note}
-            placeholder="The label of our usual brand-free bag; weighed on 3 March"
+            placeholder="Weighed on our scale; the label of the usual bag"
             onChange={(x) => set({ note: x.target.value })}
           />
         </label>

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { NavLink, useParams } from "react-router";
 
 import { api } from "../api/client";
+import type { Shelf } from "../api/types";
 import { Mark } from "../shared/Mark";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital } from "../shared/format";
@@ -23,17 +24,26 @@ const shelfNames: Record<string, string> = {
 
 const shelfName = (id: string) => shelfNames[id] ?? capital(id);
 
+const ownFirst = (a: Shelf, b: Shelf) => Number(b.id === "own") - Number(a.id === "own");
+
 /** Every food with its facts, by shelf or by search. */
 export default function LarderPage() {
   const { food = "" } = useParams();
   const [text, setText] = useState("");
-  const [shelf, setShelf] = useState("vegetables");
+  const [chosen, setShelf] = useState("");
   const [adding, setAdding] = useState(false);
   const searching = text.trim() !== "";
+  const open = useQuery({
+    queryKey: ["food", food],
+    queryFn: () => api.food(food),
+    enabled: food !== "",
+  });
+  const shelf = chosen || (open.data?.aisle ?? (food ? "" : "vegetables"));
   const shelves = useQuery({ queryKey: ["shelves"], queryFn: api.shelves });
   const hits = useQuery({
     queryKey: searching ? ["foods", text] : ["shelf", shelf],
     queryFn: () => (searching ? api.foods(text) : api.shelf(shelf)),
+    enabled: searching || shelf !== "",
     placeholderData: (before) => before,
   });
   const total = shelves.data?.reduce((n, s) => n + (s.id === "own" ? 0 : s.foods), 0);
@@ -43,7 +53,7 @@ export default function LarderPage() {
         <h1>Larder</h1>
         <p className="quiet small">{total ? `${total} foods` : "…"}</p>
         <ul>
-          {shelves.data?.map((s) => (
+          {shelves.data?.toSorted(ownFirst).map((s) => (
             <li key={s.id}>
               <button
                 aria-pressed={!searching && shelf === s.id}

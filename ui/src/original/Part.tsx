@@ -77,12 +77,17 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
         ) : (
           <>
             <h2>{name}</h2>
-            <button className="quiet-action" onClick={() => setAdding("name")}>
+            <button
+              className="quiet-action"
+              aria-label={`Rename ${name}`}
+              onClick={() => setAdding("name")}
+            >
               Rename
             </button>
             {parts > 1 && (
               <button
                 className="quiet-action"
+                aria-label={`Take ${name} away`}
                 onClick={() => edit(`took ${name} away`, (e) => removeComponent(e, index))}
               >
                 Take away

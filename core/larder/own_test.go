@@ -1,0 +1,97 @@
+package larder_test
+
+import (
+	"errors"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/larder"
+)
+
+func fig(v float64) larder.Figure { return &v }
+
+func TestACorrectionIsUsedAndLeavesTheShippedLarderAlone(t *testing.T) {
+	l := load(t)
+	before := *l.Food("carrot").Per100.Sodium
+	own, err := l.With([]larder.Entry{{
+		ID: "carrot", Aliases: []string{"wurzel of the east"}, Density: fig(0.5), Pieces: map[string]float64{"medium": 90},
+		Per100: map[string]float64{"sodium": 99}, Allergens: []string{"celery"},
+	}})
+	require.NoError(t, err)
+	f := own.Food("carrot")
+	require.Equal(t, larder.Corrected, f.Own)
+	require.Equal(t, 99.0, *f.Per100.Sodium)
+	require.Equal(t, larder.OwnSource, f.Per100.Source)
+	require.Equal(t, "the cook's own figure", own.SourceTitle(f.Matter.Source))
+	require.Equal(t, 90.0, f.Matter.Pieces["medium"].Low)
+	require.Equal(t, 50.0, f.Matter.Pieces["small"].Low, "what is left out stays")
+	m, ok := own.Index().At(larder.Words("wurzel of the east"), 0, false)
+	require.True(t, ok)
+	require.Equal(t, "carrot", m.Food.ID)
+
+	require.Equal(t, before, *l.Food("carrot").Per100.Sodium)
+	require.Empty(t, l.Food("carrot").Own)
+	_, known := l.Index().At(larder.Words("wurzel of the east"), 0, false)
+	require.False(t, known)
+	require.Empty(t, own.Check())
+}
+
+func TestNamesThatHoldOnlyBesideAMeasureSurviveACorrection(t *testing.T) {
+	own, err := load(t).With([]larder.Entry{{ID: "carrot", Note: "touched"}})
+	require.NoError(t, err)
+	counted, _ := own.Index().At(larder.Words("chopped tomatoes"), 0, true)
+	measured, _ := own.Index().At(larder.Words("chopped tomatoes"), 0, false)
+	require.Equal(t, "tinned-tomatoes", measured.Food.ID)
+	if counted.Food != nil {
+		require.NotEqual(t, "tinned-tomatoes", counted.Food.ID)
+	}
+}
+
+func TestAFoodOfTheCooksOwn(t *testing.T) {
+	own, err := load(t).With([]larder.Entry{{ID: "smoked-carrot", Name: "smoked carrot", Origin: larder.FromPlant, Density: fig(0.6), Note: "our own"}})
+	require.NoError(t, err)
+	f := own.Food("smoked-carrot")
+	require.Equal(t, larder.Added, f.Own)
+	m, ok := own.Index().At(larder.Words("smoked carrots"), 0, false)
+	require.True(t, ok)
+	require.Equal(t, f, m.Food)
+
+	animal, err := load(t).With([]larder.Entry{{ID: "emu-ham", Name: "emu ham", Origin: larder.FromAnimal, Animal: larder.Poultry}})
+	require.NoError(t, err)
+	require.Equal(t, "poultry-pieces", animal.Food("emu-ham").Kind, "so that swaps are found")
+}
+
+func TestEntriesThatCannotBeTakenSayWhy(t *testing.T) {
+	l := load(t)
+	for name, c := range map[string]struct {
+		entry larder.Entry
+		field string
+	}{
+		"a bad id":             {larder.Entry{ID: "Bad Id"}, "id"},
+		"no name":              {larder.Entry{ID: "newcomer"}, "name"},
+		"an unknown origin":    {larder.Entry{ID: "carrot", Origin: "moon"}, "origin"},
+		"an animal plant":      {larder.Entry{ID: "carrot", Origin: larder.FromPlant, Animal: larder.Meat}, "animal"},
+		"an unknown class":     {larder.Entry{ID: "carrot", Origin: larder.FromAnimal, Animal: "dragon"}, "animal"},
+		"a heavy millilitre":   {larder.Entry{ID: "carrot", Density: fig(7)}, "density"},
+		"a weightless piece":   {larder.Entry{ID: "carrot", Pieces: map[string]float64{"piece": 0}}, "pieces.piece"},
+		"an unknown figure":    {larder.Entry{ID: "carrot", Per100: map[string]float64{"luck": 1}}, "per100.luck"},
+		"less than nothing":    {larder.Entry{ID: "carrot", Per100: map[string]float64{"fat": -1}}, "per100.fat"},
+		"an unknown grade":     {larder.Entry{ID: "carrot", Grade: "posh"}, "grade"},
+		"a name without words": {larder.Entry{ID: "carrot", Name: "!!"}, "name"},
+	} {
+		_, err := l.With([]larder.Entry{c.entry})
+		var wrong larder.EntryError
+		require.True(t, errors.As(err, &wrong), name)
+		require.Equal(t, c.field, wrong.Field, name)
+	}
+}
+
+func TestAcidsAndSugarsInEquivalents(t *testing.T) {
+	require.InDelta(t, 5.866, *load(t).Food("vinegar").Acids.Titratable(), 0.01, "5.5 g of acetic acid neutralise as much as 5.87 g of citric")
+	require.Nil(t, load(t).Food("water").Acids.Titratable(), "missing, not zero")
+	sugar, milk := load(t).Food("sugar").SucroseEquivalents(), load(t).Food("whole-milk").SucroseEquivalents()
+	require.InDelta(t, 100, *sugar, 1)
+	require.Less(t, *milk, 1.2, "lactose is a fifth as sweet")
+	require.Nil(t, (&larder.Food{}).SucroseEquivalents())
+}

@@ -33,7 +33,7 @@ func paragraphs(text string) []block {
 		// was wrapped by the writer's editor.
 		for width > 0 && len([]rune(raw)) > width-18 && i+1 < len(lines) {
 			next := strings.TrimSpace(lines[i+1])
-			if next == "" || b.heading || !continues(next) {
+			if next == "" || b.heading || !continues(next) || endsSentence(raw) && !unicode.IsLower([]rune(next)[0]) {
 				break
 			}
 			b.text += " " + next
@@ -44,6 +44,12 @@ func paragraphs(text string) []block {
 		blank = false
 	}
 	return blocks
+}
+
+// endsSentence tells whether a line closes with a full stop: what follows in a
+// capital is then taken for a new paragraph.
+func endsSentence(line string) bool {
+	return strings.HasSuffix(line, ".") || strings.HasSuffix(line, "!") || strings.HasSuffix(line, "?")
 }
 
 // wrapWidth guesses the column at which a text was wrapped by hand, 0 when it
@@ -88,6 +94,13 @@ func look(line string) block {
 		b.heading = true
 	}
 	line = strings.ReplaceAll(strings.ReplaceAll(line, "**", ""), "__", "")
+	for _, mark := range []string{"*", "_"} {
+		if inner, ok := strings.CutPrefix(line, mark); ok && len(inner) > 1 && inner[0] != ' ' {
+			if inner, ok = strings.CutSuffix(inner, mark); ok && !strings.Contains(inner, mark) {
+				line = inner // set in italics
+			}
+		}
+	}
 	if m := numberedLine.FindString(line); m != "" {
 		b.numbered = true
 		line = strings.TrimSpace(line[len(m):])
@@ -97,12 +110,6 @@ func look(line string) block {
 	} else if m := stepWord.FindString(line); m != "" && len(m) < len(line) {
 		b.numbered = true
 		line = strings.TrimSpace(line[len(m):])
-	}
-	if strings.HasPrefix(line, "*") && strings.HasSuffix(line, "*") && len(line) > 2 {
-		line = strings.Trim(line, "*")
-	}
-	if strings.HasPrefix(line, "_") && strings.HasSuffix(line, "_") && len(line) > 2 {
-		line = strings.Trim(line, "_")
 	}
 	if strings.HasSuffix(line, ":") && len(line) < 70 {
 		b.heading = true

@@ -68,7 +68,23 @@ var afterHeads = []string{"notes", "note", "tips", "tip", "nutrition", "nutritio
 func isOneOf(text string, heads []string) bool {
 	t := strings.ToLower(strings.Trim(text, " :.*#_-–—="))
 	for _, h := range heads {
-		if t == h || strings.HasPrefix(t, h+" (") || strings.HasPrefix(t, h+" for ") && len(t) < 60 || strings.HasPrefix(t, h+":") {
+		if t == h || strings.HasPrefix(t, h+" (") || (strings.HasPrefix(t, h+" for ") || strings.HasPrefix(t, h+" to ")) && len(t) < 60 || strings.HasPrefix(t, h+":") {
+			return true
+		}
+	}
+	return false
+}
+
+// labelled tells whether a text opens with a heading and a colon and goes on
+// behind it: "Ingredients: 500 g cod; 8 limes".
+func labelled(text string, heads []string) bool {
+	label, rest, ok := strings.Cut(text, ":")
+	label = strings.ToLower(strings.TrimSpace(label))
+	if !ok || strings.TrimSpace(rest) == "" {
+		return false
+	}
+	for _, h := range heads {
+		if label == h {
 			return true
 		}
 	}
@@ -96,15 +112,23 @@ func (l *layout) block(b block) {
 	if b.text == "" {
 		return
 	}
+	if (l.mode == before || l.mode == listing) && !labelled(b.text, ingredientHeads) {
+		if parts := l.inARow(b.text); parts != nil {
+			for _, p := range parts {
+				l.block(block{text: p, bullet: true})
+			}
+			return
+		}
+	}
 	switch {
-	case isOneOf(b.text, ingredientHeads) && len(b.text) < 70:
+	case isOneOf(b.text, ingredientHeads) && len(b.text) < 70 || labelled(b.text, ingredientHeads):
 		l.mode = listing
 		if name := partName(b.text); name != "" {
 			l.section(name)
 		}
 		l.inline(b, ingredientHeads)
 		return
-	case isOneOf(b.text, methodHeads) && (b.heading || len(b.text) < 24):
+	case isOneOf(b.text, methodHeads) && (b.heading || len(b.text) < 24) || labelled(b.text, methodHeads):
 		l.startMethod()
 		l.methodNamed = true
 		l.inline(b, methodHeads)
@@ -114,6 +138,11 @@ func (l *layout) block(b block) {
 			l.mode = after
 			return
 		}
+	}
+	if title, yield, ok := strings.Cut(b.text, "("); ok && l.mode == before && strings.TrimSpace(title) != "" && servesStart.MatchString(yield) {
+		// "Pierogi (makes about 30)"
+		l.source.Yield = strings.TrimSuffix(strings.TrimSpace(yield), ")")
+		b.text = strings.TrimSpace(title)
 	}
 	if l.serves(b) {
 		return
@@ -126,6 +155,28 @@ func (l *layout) block(b block) {
 	case method:
 		l.inMethod(b)
 	}
+}
+
+// inARow takes a list apart that is written in one row, its items between
+// semicolons or bars; nil when the text is no such list.
+func (l *layout) inARow(text string) []string {
+	for _, mark := range []string{"|", ";"} {
+		items := strings.Split(text, mark)
+		if len(items) < 3 || isOneOf(text, ingredientHeads) {
+			continue
+		}
+		amounts := 0
+		for i := range items {
+			items[i] = strings.Trim(items[i], " .")
+			if l.quantityFirst(items[i]) {
+				amounts++
+			}
+		}
+		if 2*amounts > len(items) {
+			return items
+		}
+	}
+	return nil
 }
 
 // inline takes text that stands on the line of its heading ("Method: Boil ...").
@@ -141,6 +192,9 @@ func partName(text string) string {
 	lower := strings.ToLower(text)
 	if i := strings.Index(lower, " for the "); i > 0 {
 		return larder.Capital(strings.Trim(text[i+len(" for the "):], " :.*"))
+	}
+	if i := strings.Index(lower, " to "); i > 0 {
+		return larder.Capital(strings.Trim(text[i+1:], " :.*"))
 	}
 	return ""
 }
@@ -243,6 +297,9 @@ func (l *layout) partHeading(b block) bool {
 		return len(strings.Fields(text)) <= 7 && !strings.Contains(text, ".")
 	}
 	upper := text == strings.ToUpper(text) && strings.ContainsFunc(text, unicode.IsUpper) && len(text) > 2
+	if _, numbered := firstNumber(text); upper && b.blank && !b.bullet && !numbered && len(strings.Fields(text)) <= 4 {
+		return true // "DOUGH", though dough is a food as well
+	}
 	return upper && !b.bullet && !l.ingredientLike(b)
 }
 
@@ -349,6 +406,10 @@ func (l *layout) inMethod(b block) {
 		l.choose(partTitle(b.text))
 		return
 	}
+	if l.namesPart(b) {
+		l.choose(partTitle(b.text))
+		return
+	}
 	if l.current == nil {
 		l.section("")
 	}
@@ -360,6 +421,21 @@ func (l *layout) inMethod(b block) {
 		target := l.current
 		target.Steps = append(target.Steps, b.text)
 	}
+}
+
+// namesPart tells whether a block in the method is no more than the name of a
+// part that was listed.
+func (l *layout) namesPart(b block) bool {
+	if b.bullet || b.numbered || strings.HasSuffix(b.text, ".") || len(strings.Fields(b.text)) > 6 {
+		return false
+	}
+	name := partTitle(b.text)
+	for _, s := range l.source.Sections {
+		if s.Name != "" && strings.EqualFold(s.Name, name) {
+			return true
+		}
+	}
+	return false
 }
 
 // choose makes the section of a name current, opening it when there is none.

@@ -80,8 +80,8 @@ func isOneOf(text string, heads []string) bool {
 func labelled(text string, heads []string) bool {
 	label, rest, ok := strings.Cut(text, ":")
 	label = strings.ToLower(strings.TrimSpace(label))
-	if !ok || strings.TrimSpace(rest) == "" {
-		return false
+	if !ok || strings.TrimSpace(rest) == "" || label == "prep" || label == "cooking" {
+		return false // "Prep: 20 mins" gives times
 	}
 	for _, h := range heads {
 		if label == h {

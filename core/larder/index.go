@@ -87,6 +87,9 @@ type Match struct {
 // haddock").
 const maxSkips = 2
 
+// joining words stand between two things and never inside the name of one.
+var joining = map[string]bool{"in": true, "with": true, "on": true, "off": true, "of": true, "out": true, "about": true, "more": true, "each": true}
+
 // At returns the longest name that begins at word i, if any. Names bound to a
 // measure are passed over when counted is true.
 func (x *Index) At(words []string, i int, counted bool) (Match, bool) {
@@ -102,7 +105,7 @@ func (x *Index) At(words []string, i int, counted bool) (Match, bool) {
 		if next := n.next[words[at]]; next != nil {
 			walk(next, at+1, used+1, skipped)
 		}
-		if used > 0 && skipped < maxSkips && x.neutral[words[at]] {
+		if used > 0 && skipped < maxSkips && x.neutral[words[at]] && !joining[words[at]] {
 			walk(n, at+1, used, skipped+1)
 		}
 	}

@@ -121,16 +121,25 @@ func TestSearchPutsTheBeginningFirst(t *testing.T) {
 
 func TestSearchIsFast(t *testing.T) {
 	l := load(t)
-	for _, prefix := range []string{"a", "s", "to", "white"} {
+	var prefixes []string
+	for _, first := range letters {
+		prefixes = append(prefixes, string(first))
+		for _, second := range letters {
+			prefixes = append(prefixes, string(first)+string(second))
+		}
+	}
+	for _, prefix := range append(prefixes, "white", "smoked p", "green le") {
 		best := time.Hour
 		for range 5 {
 			start := time.Now()
-			l.Index().Search(prefix, 20)
+			l.Index().Search(prefix, 40)
 			best = min(best, time.Since(start))
 		}
 		require.Less(t, best, 5*time.Millisecond, prefix)
 	}
 }
+
+const letters = "abcdefghijklmnopqrstuvwxyz"
 
 func TestSwapTextsNameNoAnimalMatter(t *testing.T) {
 	l := load(t)

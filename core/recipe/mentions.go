@@ -14,6 +14,8 @@ type stepNames struct {
 	lines   []Line
 	used    []int
 	animals []Animal
+	// named holds, by word, the food of the longer name it is part of.
+	named map[int]string
 }
 
 // utensils after an animal word make it a thing: "fish slice", "egg timer".
@@ -29,6 +31,9 @@ var verbs = map[string]bool{"cream": true, "mince": true}
 // likeness before an animal word means that only its looks are meant.
 var likeness = map[string]bool{"like": true, "consistency": true, "thickness": true, "resemble": true, "resembling": true, "size": true, "shape": true, "texture": true}
 
+// wishing words before "like" make it a wish: "if you like, add bacon".
+var wishing = map[string]bool{"you": true, "they": true, "would": true, "guest": true, "some": true}
+
 // stop stands for a mark between words, so that no name runs across it.
 const stop = "\x00"
 
@@ -41,6 +46,7 @@ func (s *stepNames) read() {
 		}
 		words = append(words, larder.Words(t.text)...)
 	}
+	s.named = map[int]string{}
 	x := s.reader.larder.Index()
 	vocab := s.reader.larder.Words()
 	for i := 0; i < len(words); {
@@ -51,6 +57,9 @@ func (s *stepNames) read() {
 			continue
 		}
 		s.food(words, m, vocab)
+		for at := m.Start; m.Used > 1 && at < m.End; at++ {
+			s.named[at] = m.Food.ID
+		}
 		i = m.End
 	}
 	s.listed(words)
@@ -71,7 +80,7 @@ func (s *stepNames) food(words []string, m larder.Match, vocab *larder.Vocabular
 	if m.Used == 1 && vocab.ListOnly[word] && line < 0 {
 		return
 	}
-	if m.Used == 1 && s.plantLine(word) {
+	if m.Used == 1 && s.plantLine(word) && standsFor(words, m.Start) {
 		return
 	}
 	s.animal(words, m.Start, m.End, strings.Join(words[m.Start:m.End], " "), m.Food.Animal)
@@ -80,7 +89,7 @@ func (s *stepNames) food(words []string, m larder.Match, vocab *larder.Vocabular
 // loose notes an animal word that no food name took in.
 func (s *stepNames) loose(words []string, i int) {
 	class, ok := s.reader.larder.Words().AnimalWords[words[i]]
-	if ok && !s.plantLine(words[i]) {
+	if ok && !(s.plantLine(words[i]) && standsFor(words, i)) {
 		s.animal(words, i, i+1, words[i], class)
 	}
 }
@@ -91,7 +100,7 @@ func (s *stepNames) animal(words []string, start, end int, name string, class la
 		return
 	}
 	for i := max(0, start-4); i < start; i++ {
-		if likeness[words[i]] {
+		if likeness[words[i]] && !(words[i] == "like" && i > 0 && wishing[words[i-1]]) {
 			return
 		}
 		if i >= start-2 && m.clears(words[i], class) {
@@ -145,13 +154,24 @@ func (s *stepNames) lineOf(f *larder.Food) int {
 	})
 }
 
+// standsFor tells whether a bare animal word may stand for a listed plant food
+// that bears it: milk and cream do, other words only where the text points at
+// something listed ("the butter", but not "a knob of butter").
+func standsFor(words []string, i int) bool {
+	if words[i] == "milk" || words[i] == "cream" || words[i] == "yoghurt" {
+		return true
+	}
+	return i > 0 && (words[i-1] == "the" || words[i-1] == "remaining" || words[i-1] == "reserved")
+}
+
 // plantLine tells whether the word stands for a listed plant food and for no
 // listed animal one: "the milk" where only coconut milk is listed.
 func (s *stepNames) plantLine(word string) bool {
 	plant := false
 	for _, l := range s.lines {
-		if !slices.Contains(larder.Words(l.Name), word) {
-			continue
+		own := larder.Words(l.Name)
+		if len(own) == 0 || own[len(own)-1] != word {
+			continue // the word must be the head of the name: not butter in butter beans
 		}
 		if l.Origin == larder.FromAnimal {
 			return false
@@ -171,6 +191,17 @@ func (s *stepNames) ownWord(word string, l Line) bool {
 	return !ok || m.Food.ID == l.FoodID()
 }
 
+// find returns where a word of the line's name stands by itself, not inside
+// the name of another food; -1 when nowhere.
+func (s *stepNames) find(words []string, word string, l Line) int {
+	for i, w := range words {
+		if id := s.named[i]; w == word && (id == "" || id == l.FoodID()) {
+			return i
+		}
+	}
+	return -1
+}
+
 // listed finds lines named by the last word of their own name ("the stock",
 // "the whites") and animal matter known only through them.
 func (s *stepNames) listed(words []string) {
@@ -183,12 +214,15 @@ func (s *stepNames) listed(words []string) {
 		for j := len(own) - 1; j > 0 && s.reader.larder.Words().Parts[head]; j-- {
 			head = own[j-1]
 		}
-		at := slices.Index(words, head)
+		at := s.find(words, head, l)
 		if at < 0 && len(own) > 1 && s.ownWord(own[0], l) {
-			at = slices.Index(words, own[0])
+			at = s.find(words, own[0], l)
 		}
 		if at < 0 {
 			continue
+		}
+		if s.reader.larder.Words().AnimalWords[words[at]] != "" && l.Origin != larder.FromAnimal && !standsFor(words, at) {
+			continue // a knob of butter is no peanut butter
 		}
 		s.used = append(s.used, i)
 		if l.Origin == larder.FromAnimal && !slices.ContainsFunc(s.animals, func(a Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head {

@@ -119,6 +119,33 @@ func TestFlags(t *testing.T) {
 	require.Contains(t, wine.Why, "vegan")
 }
 
+// Names of plant foods in the list must not hide animal matter in the steps,
+// nor make animals of plants.
+func TestAnimalMatterInStepsBesidePlantNamesakes(t *testing.T) {
+	r := reader(t)
+	lines := []recipe.Line{r.Line("2 tbsp peanut butter", measure.US), r.Line("200 ml coconut cream", measure.US), r.Line("1 tin butter beans", measure.US), r.Line("100 g oyster mushrooms", measure.US)}
+	for text, want := range map[string][]string{
+		"Grease a dish with butter.":                      {"butter"},
+		"Add a knob of butter and the peanut butter.":     {"butter"},
+		"Stir in the cream and the oyster mushrooms.":     nil,
+		"Cream the peanut butter and the sugar together.": nil,
+		"Mash the butter beans.":                          nil,
+		"Brown the meat in dripping.":                     {"meat", "dripping"},
+		"If you like, add bacon bits.":                    {"bacon bit"},
+		"Brush with egg wash and bake.":                   {"egg wash"},
+		"Blend to a paste like butter.":                   nil,
+	} {
+		var got []string
+		for _, a := range r.Step(text, lines).Animals {
+			got = append(got, a.Name)
+		}
+		require.Equal(t, want, got, text)
+	}
+	require.NotContains(t, r.Step("Brush with egg wash and bake.", lines).Techniques, "rinse")
+	require.Equal(t, []int{2}, r.Step("Mash the butter beans.", lines).Lines)
+	require.Empty(t, r.Step("Grease a dish with butter.", lines).Lines)
+}
+
 func TestUnknownFoodsAreNoticedNeverGuessed(t *testing.T) {
 	d := reader(t).Read("Soup\n\n100 g dragon scales\n1 onion\n2 carrots\n\nMethod\n1. Boil the onion and the carrots for 10 minutes.", measure.US)
 	require.Nil(t, d.Components[0].Lines[0].Food)

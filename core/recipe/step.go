@@ -47,6 +47,9 @@ func (r *Reader) techniques(tokens []token) (names []string, hands bool) {
 				hit = &t
 			}
 		}
+		if hit != nil && r.insideName(tokens, i) {
+			continue // "egg wash" washes nothing
+		}
 		if hit == nil || strings.HasSuffix(strings.ToLower(tokens[i].text), "ing") && i+1 < len(tokens) && vessels[strings.ToLower(tokens[i+1].text)] {
 			continue
 		}
@@ -56,6 +59,17 @@ func (r *Reader) techniques(tokens []token) (names []string, hands bool) {
 		}
 	}
 	return names, hands
+}
+
+// insideName tells whether the word at i ends the name of a food that begins
+// with the word before.
+func (r *Reader) insideName(tokens []token, i int) bool {
+	if i == 0 || tokens[i-1].kind != wordToken {
+		return false
+	}
+	words := append(larder.Words(tokens[i-1].text), larder.Words(tokens[i].text)...)
+	m, ok := r.larder.Index().At(words, 0, true)
+	return ok && m.Used == 2 && m.End == len(words)
 }
 
 // vessels after a word in -ing make it a thing: "baking dish", "frying pan".

@@ -172,11 +172,11 @@ type Form struct {
 	Yield float64 `json:"yield"`
 	// Density in g/ml, 0 when as the food's own.
 	Density float64 `json:"density"`
-	// Feel rates the pieces 0-10 by felt trait (chew, flake, crumble, crisp,
-	// juicy, melt); nil when the form leaves nothing to bite on.
 	// Grade replaces the food's own where the form was processed, as tinned
 	// pulses are; empty when it is the food's.
-	Grade    Grade              `json:"grade"`
+	Grade Grade `json:"grade"`
+	// Feel rates the pieces 0-10 by felt trait (chew, flake, crumble, crisp,
+	// juicy, melt); nil when the form leaves nothing to bite on.
 	Feel     map[string]float64 `json:"feel" jsonschema:"nullable"`
 	Source   string             `json:"source"`
 	Estimate bool               `json:"estimate"`

@@ -15,7 +15,7 @@ import { FoodForm } from "./FoodForm";
 
 /** Words for the shelves whose id does not say it all. */
 const shelfNames: Record<string, string> = {
-  own: "Your own and corrected",
+  own: "Your own",
   "other-animal": "Other animal foods",
   "plant-dairy": "Plant milks and creams",
   "sea-vegetables": "Sea vegetables",

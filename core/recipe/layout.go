@@ -6,7 +6,6 @@ import (
 	"unicode"
 
 	"yembra/core/larder"
-	"yembra/core/measure"
 )
 
 // Layout finds the parts of a recipe in plain text: its name, for how many it
@@ -58,38 +57,6 @@ var (
 	servesStart  = regexp.MustCompile(`(?i)^(?:serves|servings?|yields?|makes|feeds)\b`)
 	servesAfter  = regexp.MustCompile(`(?i)^\W*(\d+)\s*(?:-|–|to)?\s*(\d+)?\s*(?:servings?|portions?|people|persons?)\b`)
 )
-
-var ingredientHeads = []string{"ingredients", "ingredient list", "you will need", "you'll need", "what you need", "shopping list", "what you'll need", "for this you need", "what goes in", "you need", "things you need"}
-
-var methodHeads = []string{"method", "directions", "instructions", "preparation", "steps", "procedure", "how to make it", "to make", "what to do", "how to make", "how to cook", "cooking", "cooking method", "cooking instructions", "making it", "prep", "the method", "the cooking", "how to do it", "to cook", "let's cook", "process", "how it goes", "cooking directions", "how we make it"}
-
-var afterHeads = []string{"notes", "note", "tips", "tip", "nutrition", "nutritional information", "storage", "variations", "comments", "cook's notes", "cook's note", "recipe notes", "nutrition facts", "nutrition information", "to store", "equipment", "about this recipe", "faq", "make ahead", "serving suggestions", "you may also like", "chef's notes", "cook's tip", "cook's tips", "leftovers", "background", "story", "the story", "history", "source", "per serving", "did you make this", "share this", "related recipes"}
-
-func isOneOf(text string, heads []string) bool {
-	t := strings.ToLower(strings.Trim(text, " :.*#_-–—="))
-	for _, h := range heads {
-		if t == h || strings.HasPrefix(t, h+" (") || (strings.HasPrefix(t, h+" for ") || strings.HasPrefix(t, h+" to ")) && len(t) < 60 || strings.HasPrefix(t, h+":") {
-			return true
-		}
-	}
-	return false
-}
-
-// labelled tells whether a text opens with a heading and a colon and goes on
-// behind it: "Ingredients: 500 g cod; 8 limes".
-func labelled(text string, heads []string) bool {
-	label, rest, ok := strings.Cut(text, ":")
-	label = strings.ToLower(strings.TrimSpace(label))
-	if !ok || strings.TrimSpace(rest) == "" || label == "prep" || label == "cooking" {
-		return false // "Prep: 20 mins" gives times
-	}
-	for _, h := range heads {
-		if label == h {
-			return true
-		}
-	}
-	return false
-}
 
 // leads tells whether a block reads as the name of the part listed below it: a
 // few words without an amount, set off by a blank line, right above an amount.
@@ -187,18 +154,6 @@ func (l *layout) inline(b block, heads []string) {
 	}
 }
 
-// partName reads the part out of "Ingredients for the topping".
-func partName(text string) string {
-	lower := strings.ToLower(text)
-	if i := strings.Index(lower, " for the "); i > 0 {
-		return larder.Capital(strings.Trim(text[i+len(" for the "):], " :.*"))
-	}
-	if i := strings.Index(lower, " to "); i > 0 {
-		return larder.Capital(strings.Trim(text[i+1:], " :.*"))
-	}
-	return ""
-}
-
 func (l *layout) serves(b block) bool {
 	if len(b.text) > 60 || b.bullet && !servesStart.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
 		return false
@@ -277,126 +232,6 @@ func (l *layout) startMethod() {
 	if len(l.source.Sections) > 1 {
 		l.current = nil
 	}
-}
-
-// partHeading tells whether a block names a part of the dish.
-func (l *layout) partHeading(b block) bool {
-	text := strings.TrimRight(b.text, ": ")
-	lower := strings.ToLower(text)
-	if len(text) > 60 || text == "" {
-		return false
-	}
-	if b.leads {
-		return true
-	}
-	if b.heading {
-		_, hasNumber := firstNumber(text)
-		return !hasNumber || strings.HasPrefix(lower, "for ")
-	}
-	if strings.HasPrefix(lower, "for the ") || strings.HasPrefix(lower, "to make the ") || strings.HasPrefix(lower, "to serve") && len(lower) < 12 {
-		return len(strings.Fields(text)) <= 7 && !strings.Contains(text, ".")
-	}
-	upper := text == strings.ToUpper(text) && strings.ContainsFunc(text, unicode.IsUpper) && len(text) > 2
-	if _, numbered := firstNumber(text); upper && b.blank && !b.bullet && !numbered && len(strings.Fields(text)) <= 4 {
-		return true // "DOUGH", though dough is a food as well
-	}
-	return upper && !b.bullet && !l.ingredientLike(b)
-}
-
-func partTitle(text string) string {
-	t := strings.Trim(text, " :*#_-–—=")
-	lower := strings.ToLower(t)
-	for _, p := range []string{"ingredients for the ", "for the ", "to make the ", "ingredients for ", "the ", "for "} {
-		if strings.HasPrefix(lower, p) {
-			t = t[len(p):]
-			break
-		}
-	}
-	if t == strings.ToUpper(t) {
-		t = strings.ToLower(t)
-	}
-	return larder.Capital(strings.TrimSpace(t))
-}
-
-func firstNumber(text string) (float64, bool) {
-	for _, t := range lex(text) {
-		if t.kind == numberToken {
-			return t.value, true
-		}
-	}
-	return 0, false
-}
-
-// methodLike tells whether a block is a step rather than an ingredient: long,
-// a sentence, beginning with a technique.
-func (l *layout) methodLike(b block) bool {
-	words := strings.Fields(b.text)
-	if b.numbered && len(words) > 4 && l.imperative(b.text) {
-		return true
-	}
-	if len(words) < 5 || b.heading {
-		return false
-	}
-	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
-	return sentence && (l.imperative(b.text) || len(words) > 22) && !l.quantityFirst(b.text)
-}
-
-var openers = map[string]bool{
-	"in": true, "put": true, "add": true, "place": true, "heat": true, "first": true, "start": true, "begin": true, "make": true, "meanwhile": true, "when": true,
-	"take": true, "pour": true, "turn": true, "while": true, "to": true, "once": true, "remove": true, "bring": true, "set": true, "then": true, "prepare": true, "using": true, "with": true,
-	"transfer": true, "return": true, "finally": true, "now": true, "cut": true, "cook": true, "let": true, "leave": true, "divide": true, "cover": true, "repeat": true, "work": true, "line": true, "after": true, "preheat": true, "next": true, "give": true,
-	"tip": true, "split": true, "gently": true, "carefully": true, "lay": true, "break": true, "crack": true, "keep": true, "lift": true, "spoon": true, "check": true, "taste": true, "rub": true, "get": true, "use": true, "for": true, "discard": true, "dissolve": true, "have": true, "as": true, "if": true, "wipe": true, "push": true, "scrape": true, "slowly": true, "sprinkle": true, "drop": true, "lower": true, "eat": true,
-}
-
-// imperative tells whether a text opens as an instruction does.
-func (l *layout) imperative(text string) bool {
-	tokens := lex(text)
-	for i, t := range tokens {
-		if i > 4 {
-			return false
-		}
-		if t.kind != wordToken {
-			continue
-		}
-		w := larder.Fold(t.text)
-		if openers[w] {
-			return true
-		}
-		if _, ok := l.reader.larder.Words().Techniques[w]; ok {
-			return true
-		}
-		if !strings.HasSuffix(w, "ly") {
-			return false
-		}
-	}
-	return false
-}
-
-func (l *layout) quantityFirst(text string) bool {
-	c := &cursor{tokens: lex(text), system: measure.US}
-	q := c.quantity()
-	return q.amount != nil
-}
-
-// ingredientLike tells whether a block looks like an ingredient line: short,
-// and with an amount, a bullet or a food for its name.
-func (l *layout) ingredientLike(b block) bool {
-	words := strings.Fields(b.text)
-	if len(words) == 0 || len(words) > 20 || b.heading || b.leads || l.methodLike(b) {
-		return false
-	}
-	if len(words) > 9 && strings.HasSuffix(b.text, ".") {
-		return false
-	}
-	line := l.reader.Line(b.text, measure.US)
-	known := line.Food != nil || line.Origin != larder.Unknown
-	if b.bullet || line.Amount != nil && line.Amount.Unit != measure.Piece {
-		return known || line.Amount != nil
-	}
-	if line.Amount != nil {
-		return known && len(words) < 14
-	}
-	return known && len(words) <= 6 && (line.ToTaste || b.bullet || !strings.HasSuffix(b.text, "."))
 }
 
 func (l *layout) inMethod(b block) {

@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 
-import type { Decisions, RecipeDish, RecipeLine, RecipeStep } from "../api/types";
+import type { Decisions, RecipeDish, RecipeStep } from "../api/types";
+import { line as plantLine } from "../dish/fixture";
 import {
   addComponent,
   moveComponent,
@@ -12,23 +13,7 @@ import {
   type Editable,
 } from "./edit";
 
-const line = (name: string): RecipeLine => ({
-  text: name,
-  amount: null,
-  grams: null,
-  food: name,
-  form: "raw",
-  name,
-  preparation: "",
-  optional: false,
-  toTaste: false,
-  alternatives: [],
-  origin: "plant",
-  animal: "",
-  hidden: false,
-  checkLabel: false,
-  why: "",
-});
+const line = (name: string) => plantLine(name, "plant");
 const step = (text: string, lines: number[]): RecipeStep => ({
   text,
   techniques: [],

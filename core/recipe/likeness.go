@@ -1,0 +1,89 @@
+package recipe
+
+import (
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+)
+
+func firstNumber(text string) (float64, bool) {
+	for _, t := range lex(text) {
+		if t.kind == numberToken {
+			return t.value, true
+		}
+	}
+	return 0, false
+}
+
+// methodLike tells whether a block is a step rather than an ingredient: long,
+// a sentence, beginning with a technique.
+func (l *layout) methodLike(b block) bool {
+	words := strings.Fields(b.text)
+	if b.numbered && len(words) > 4 && l.imperative(b.text) {
+		return true
+	}
+	if len(words) < 5 || b.heading {
+		return false
+	}
+	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
+	return sentence && (l.imperative(b.text) || len(words) > 22) && !l.quantityFirst(b.text)
+}
+
+var openers = map[string]bool{
+	"in": true, "put": true, "add": true, "place": true, "heat": true, "first": true, "start": true, "begin": true, "make": true, "meanwhile": true, "when": true,
+	"take": true, "pour": true, "turn": true, "while": true, "to": true, "once": true, "remove": true, "bring": true, "set": true, "then": true, "prepare": true, "using": true, "with": true,
+	"transfer": true, "return": true, "finally": true, "now": true, "cut": true, "cook": true, "let": true, "leave": true, "divide": true, "cover": true, "repeat": true, "work": true, "line": true, "after": true, "preheat": true, "next": true, "give": true,
+	"tip": true, "split": true, "gently": true, "carefully": true, "lay": true, "break": true, "crack": true, "keep": true, "lift": true, "spoon": true, "check": true, "taste": true, "rub": true, "get": true, "use": true, "for": true, "discard": true, "dissolve": true, "have": true, "as": true, "if": true, "wipe": true, "push": true, "scrape": true, "slowly": true, "sprinkle": true, "drop": true, "lower": true, "eat": true,
+}
+
+// imperative tells whether a text opens as an instruction does.
+func (l *layout) imperative(text string) bool {
+	tokens := lex(text)
+	for i, t := range tokens {
+		if i > 4 {
+			return false
+		}
+		if t.kind != wordToken {
+			continue
+		}
+		w := larder.Fold(t.text)
+		if openers[w] {
+			return true
+		}
+		if _, ok := l.reader.larder.Words().Techniques[w]; ok {
+			return true
+		}
+		if !strings.HasSuffix(w, "ly") {
+			return false
+		}
+	}
+	return false
+}
+
+func (l *layout) quantityFirst(text string) bool {
+	c := &cursor{tokens: lex(text), system: measure.US}
+	q := c.quantity()
+	return q.amount != nil
+}
+
+// ingredientLike tells whether a block looks like an ingredient line: short,
+// and with an amount, a bullet or a food for its name.
+func (l *layout) ingredientLike(b block) bool {
+	words := strings.Fields(b.text)
+	if len(words) == 0 || len(words) > 20 || b.heading || b.leads || l.methodLike(b) {
+		return false
+	}
+	if len(words) > 9 && strings.HasSuffix(b.text, ".") {
+		return false
+	}
+	line := l.reader.Line(b.text, measure.US)
+	known := line.Food != nil || line.Origin != larder.Unknown
+	if b.bullet || line.Amount != nil && line.Amount.Unit != measure.Piece {
+		return known || line.Amount != nil
+	}
+	if line.Amount != nil {
+		return known && len(words) < 14
+	}
+	return known && len(words) <= 6 && (line.ToTaste || b.bullet || !strings.HasSuffix(b.text, "."))
+}

@@ -1,0 +1,73 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
+import { afterEach, beforeEach, expect, it, vi } from "vitest";
+
+import type { Settings } from "../api/types";
+import KitchenPage from "./KitchenPage";
+
+let kept: Settings;
+let refuse = false;
+
+beforeEach(() => {
+  kept = { measures: "metric", diners: [{ name: "Wren", cannotEat: ["soy"] }] };
+  refuse = false;
+  vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
+    if (path.startsWith("/api/larder")) {
+      return Response.json([
+        {
+          id: "carrot",
+          name: "carrot",
+          origin: "plant",
+          animal: "",
+          checkLabel: false,
+          own: "corrected",
+        },
+      ]);
+    }
+    if (init.method === "PUT") {
+      if (refuse) return Response.json({ title: "No", detail: "It is full." }, { status: 422 });
+      kept = JSON.parse(String(init.body)) as Settings;
+    }
+    return Response.json(kept);
+  });
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const open = () =>
+  render(
+    <QueryClientProvider
+      client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}
+    >
+      <MemoryRouter>
+        <KitchenPage />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+
+it("names who eats here, lets them be added and taken away", async () => {
+  open();
+  await screen.findByText("Wren");
+  const name = screen.getByLabelText("Name of a diner");
+  fireEvent.change(name, { target: { value: "  " } });
+  fireEvent.click(screen.getByRole("button", { name: "Add a diner" }));
+  expect(kept.diners).toHaveLength(1);
+  fireEvent.change(name, { target: { value: "Alder" } });
+  fireEvent.click(screen.getByRole("button", { name: "Add a diner" }));
+  await waitFor(() => expect(kept.diners.map((d) => d.name)).toEqual(["Wren", "Alder"]));
+  fireEvent.click(screen.getAllByRole("button", { name: "Take away" })[0] as HTMLElement);
+  await waitFor(() => expect(kept.diners.map((d) => d.name)).toEqual(["Alder"]));
+});
+
+it("shows corrections, and goes back to what is kept when a change is refused", async () => {
+  refuse = true;
+  open();
+  await screen.findByText("corrected");
+  fireEvent.change(screen.getByLabelText("Name of a diner"), { target: { value: "Alder" } });
+  fireEvent.click(screen.getByRole("button", { name: "Add a diner" }));
+  await waitFor(() => expect(screen.getByRole("alert").textContent).toContain("It is full."));
+  await waitFor(() => expect(screen.queryByText("Alder")).toBeNull());
+});

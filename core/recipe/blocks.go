@@ -40,10 +40,33 @@ func paragraphs(text string) []block {
 			i++
 			raw = lines[i]
 		}
+		for (b.numbered || b.bullet) && i+1 < len(lines) && hangs(raw, lines[i+1], b.numbered) {
+			i++
+			b.text += " " + strings.TrimSpace(lines[i])
+		}
 		blocks = append(blocks, b)
 		blank = false
 	}
 	return blocks
+}
+
+// hangs tells whether a line is set in under the item before it, as the rest
+// of a wrapped step is. Under a bullet only lower case reads on: a capital or
+// a figure may be an item of an inner list.
+func hangs(item, line string, step bool) bool {
+	text := strings.TrimSpace(line)
+	if text == "" || strings.ContainsRune(bullets, []rune(text)[0]) || numberedLine.MatchString(text) {
+		return false
+	}
+	if first := []rune(text)[0]; !step && !unicode.IsLower(first) && first != '(' {
+		return false
+	}
+	return indent(line) >= indent(item)+2
+}
+
+func indent(line string) int {
+	line = strings.ReplaceAll(line, "\t", "    ")
+	return len(line) - len(strings.TrimLeft(line, " "))
 }
 
 // endsSentence tells whether a line closes with a full stop: what follows in a

@@ -1,0 +1,120 @@
+package recipe_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// shape writes a layout down as "Name: lines/steps" part by part.
+func shape(src recipe.Source) []string {
+	parts := []string{}
+	for _, s := range src.Sections {
+		parts = append(parts, s.Name+":"+strings.Repeat("l", len(s.Lines))+strings.Repeat("s", len(s.Steps)))
+	}
+	return parts
+}
+
+func TestLayoutsInManyManners(t *testing.T) {
+	r := reader(t)
+	for name, c := range map[string]struct {
+		text  string
+		title string
+		want  []string
+	}{
+		"headings in capitals that are foods too": {
+			"Pie\n\nPASTRY\n200 g flour\n100 g lard\n\nFILLING\n2 leeks\n1 onion\n\nMETHOD\n1. Rub the lard into the flour until it looks like crumbs.",
+			"Pie", []string{"Pastry:lls", "Filling:ll"},
+		},
+		"servings in brackets behind the name": {
+			"Buns (makes 12)\n\n300 g flour\n7 g yeast\n\nKnead the flour and the yeast for ten minutes with water.", "Buns", []string{":lls"},
+		},
+		"parts named in the method without marks": {
+			"Bake\n\nFor the sauce\n200 g tomatoes\n1 onion\n\nFor the top\n100 g oats\n1 tbsp oil\n\nMethod\n\nSauce\nSimmer the tomatoes with the onion for 20 minutes.\n\nTop\nMix the oats with the oil and bake until brown.",
+			"Bake", []string{"Sauce:lls", "Top:lls"},
+		},
+		"a list in one row": {
+			"Dip\n\n200 g tofu; 1 lemon; 2 tbsp tahini; salt\n\nBlend everything until it is smooth and serve with bread.", "Dip", []string{":lllls"},
+		},
+		"labels with their text behind a colon": {
+			"Salad\nIngredients: 2 tomatoes | 1 cucumber | 1 onion\nMethod: Chop everything finely and dress it with oil and salt.", "Salad", []string{":llls"},
+		},
+		"times in a row are no method": {
+			"Roast\nPrep: 20 mins | Cook: 1 hr | Serves: 6\n\n1 swede\n2 carrots\n\nRoast the swede and the carrots until they are dark.", "Roast", []string{":lls"},
+		},
+		"each sentence of a narrow column on its own line": {
+			"Soup\n\n2 leeks\n1 litre water\n\nMethod\nChop the leeks and put them into the pot of water now.\nSimmer them gently for as long as twenty minutes then.\nBlend until smooth, season with salt and serve it hot.", "Soup", []string{":llsss"},
+		},
+		"a wrapped sentence is one step": {
+			"Soup\n\n2 leeks\n1 litre water\n\nMethod\n1. Chop the leeks and put them into the pot of cold\n   water, then simmer them gently for as long as twenty\n   minutes until soft.\n2. Blend.", "Soup", []string{":llss"},
+		},
+		"what goes with it at the table": {
+			"Broth\n\nIngredients for the pot\n1 kg carrots\n2 onions\n\nIngredients to serve\n200 g noodles\n1 lime\n\nPreparation\nSimmer the carrots and onions for an hour. Cook the noodles and serve with the lime.", "Broth", []string{"Pot:lls", "To serve:ll"},
+		},
+	} {
+		src := r.Layout(c.text)
+		require.Equal(t, c.title, src.Name, name)
+		d := r.Source(src, measure.Metric)
+		got := recipe.Source{}
+		for _, part := range d.Components {
+			got.Sections = append(got.Sections, recipe.Section{Name: part.Name, Lines: make([]string, len(part.Lines)), Steps: make([]string, len(part.Steps))})
+		}
+		require.Equal(t, c.want, shape(got), name)
+	}
+}
+
+func TestAmountsInManyManners(t *testing.T) {
+	r := reader(t)
+	for text, want := range map[string]struct {
+		low, high float64
+		unit      measure.Unit
+		grams     float64
+	}{
+		"three quarters of a cup of sugar":   {0.75, 0.75, measure.Cup, 150},
+		"two thirds of a cup of sugar":       {2.0 / 3, 2.0 / 3, measure.Cup, 133.3},
+		"one 3-pound chicken, jointed":       {1, 1, measure.Piece, 1360.8},
+		"1 small chicken, about 1.2 kg":      {1, 1, measure.Piece, 1200},
+		"whites of 4 eggs":                   {4, 4, measure.Piece, 132},
+		"a punnet of cherry tomatoes":        {1, 1, measure.Can, 250},
+		"a splash of water":                  {1, 1, measure.Glug, 15},
+		"100 g bottle gourd":                 {100, 100, measure.Gram, 100},
+		"4 chicken thighs, about 800 g":      {4, 4, measure.Piece, 800},
+		"zest of 2 oranges":                  {2, 2, measure.Piece, 20},
+		"2 tins cannellini beans, drained":   {2, 2, measure.Can, 480},
+		"1 tin (400g) chickpeas":             {1, 1, measure.Can, 240},
+		"500 g chicken":                      {500, 500, measure.Gram, 500},
+		"1 chicken":                          {1, 1, measure.Piece, 1600},
+		"half a dozen eggs":                  {6, 6, measure.Piece, 300},
+		"1 x 2 lb piece of butternut squash": {1, 1, measure.Piece, 907.2},
+	} {
+		l := r.Line(text, measure.US)
+		require.NotNil(t, l.Amount, text)
+		require.InDelta(t, want.low, l.Amount.Low, 0.01, text)
+		require.InDelta(t, want.high, l.Amount.High, 0.01, text)
+		require.Equal(t, want.unit, l.Amount.Unit, text)
+		require.NotNil(t, l.Grams, text)
+		require.InEpsilon(t, want.grams, l.Grams.Mid(), 0.01, text)
+	}
+}
+
+func TestTheCountSaysWhetherABirdIsMeantWhole(t *testing.T) {
+	r := reader(t)
+	counted, measured := r.Line("1 chicken", measure.US), r.Line("500 g chicken", measure.US)
+	require.Equal(t, "whole-chicken", counted.FoodID())
+	require.Equal(t, "chicken-thigh", measured.FoodID())
+}
+
+func TestTinnedPulsesAreAForm(t *testing.T) {
+	r := reader(t)
+	for text, form := range map[string]string{
+		"1 tin chickpeas": "tinned", "200 g cooked chickpeas": "cooked", "200 g dried chickpeas": "raw", "200 g canned black beans": "tinned",
+	} {
+		l := r.Line(text, measure.Metric)
+		require.Equal(t, form, l.Form, text)
+		require.Contains(t, []string{"chickpeas", "black-beans"}, l.FoodID(), text)
+	}
+}

@@ -51,7 +51,7 @@ type layout struct {
 }
 
 var (
-	numberedLine = regexp.MustCompile(`^(?:step\s*)?(\d{1,2})\s*[.):]\s+`)
+	numberedLine = regexp.MustCompile(`^\(?(?:step\s*)?(\d{1,2})\s*[.):]\s+`)
 	stepWord     = regexp.MustCompile(`(?i)^step\s*\d{1,2}\s*[.):\-–]*\s*`)
 	servesLine   = regexp.MustCompile(`(?i)\b(?:serves|servings?|serving size|yields?|makes|feeds|portions?|^for)\b[^\d]{0,14}(\d+|two|three|four|five|six|eight|ten|twelve)`)
 	servesStart  = regexp.MustCompile(`(?i)^(?:serves|servings?|yields?|makes|feeds)\b`)

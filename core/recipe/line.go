@@ -140,7 +140,7 @@ func (c *cursor) partOf() string {
 // "Onion - 2 medium", "Chicken stock 500 ml". cut is the token range it takes.
 func lateQuantity(tokens []token, sys measure.System) (quantity, [2]int, bool) {
 	for i, t := range tokens {
-		if t.kind != numberToken || i == 0 {
+		if i == 0 || t.kind != numberToken && !unitPhrase(tokens, i) {
 			continue
 		}
 		start := i
@@ -166,6 +166,18 @@ func lateQuantity(tokens []token, sys measure.System) (quantity, [2]int, bool) {
 		return q, [2]int{start, c.at}, true
 	}
 	return quantity{}, [2]int{}, false
+}
+
+// unitPhrase tells whether "a handful" or "a small bunch" stands behind a
+// comma or dash and ends the line.
+func unitPhrase(tokens []token, i int) bool {
+	before := tokens[i-1]
+	if !wordAt(tokens, i, "a", "an", "one", "two", "half") || !before.is(",") && !before.is("-") && !before.is(":") {
+		return false
+	}
+	c := &cursor{tokens: tokens, at: i}
+	q := c.quantity()
+	return q.amount != nil && q.amount.Unit != measure.Piece && c.at >= len(tokens)
 }
 
 // flags reads "to taste", "optional" and the like from the whole line.

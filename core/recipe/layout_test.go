@@ -88,6 +88,8 @@ func TestAmountsInManyManners(t *testing.T) {
 		"1 tin (400g) chickpeas":             {1, 1, measure.Can, 240},
 		"500 g chicken":                      {500, 500, measure.Gram, 500},
 		"1 chicken":                          {1, 1, measure.Piece, 1600},
+		"green olives, a handful":            {1, 1, measure.Handful, 30},
+		"garlic: 5 cloves":                   {5, 5, measure.Clove, 20},
 		"half a dozen eggs":                  {6, 6, measure.Piece, 300},
 		"1 x 2 lb piece of butternut squash": {1, 1, measure.Piece, 907.2},
 	} {

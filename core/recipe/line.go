@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 
@@ -27,6 +28,7 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 	line.Food, line.Form = &food.ID, larder.RawForm
 	line.Origin, line.Animal, line.Hidden, line.Check = f.origin, f.animal, f.hidden, f.check
 	line.Why = "Named by the cook. " + f.why
+	line.Beware = r.beware(food)
 	c := &cursor{tokens: lex(text), system: sys}
 	q := c.quantity()
 	if q.amount == nil {
@@ -34,6 +36,15 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 	}
 	line.Grams, line.Basis = gramsOf(food, line.Form, q, sys)
 	return line
+}
+
+// beware says what a food is easily taken for.
+func (r *Reader) beware(f *larder.Food) string {
+	if len(f.Confusables) == 0 {
+		return ""
+	}
+	c := f.Confusables[0]
+	return fmt.Sprintf("Not to be taken for %s. %s", r.larder.Food(c.With).Name, c.Differs)
 }
 
 // mostLineBytes is how much of an ingredient line is looked at; the rest stays
@@ -72,6 +83,7 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 	line.Amount = q.amount
 	if f.food != nil {
 		line.Food = &f.food.ID
+		line.Beware = r.beware(f.food)
 		line.Form = formOf(f.food, q, n)
 		if line.Amount != nil && line.Amount.Unit == measure.Piece && n.unit != "" {
 			line.Amount.Unit = n.unit
@@ -154,6 +166,7 @@ func lateQuantity(tokens []token, sys measure.System) (quantity, [2]int, bool) {
 		if q.amount == nil {
 			return quantity{}, [2]int{}, false
 		}
+		c.lastUnit(&q)
 		measured := q.amount.Unit != measure.Piece
 		if before.is("(") {
 			if !measured || !c.peek(0).is(")") {
@@ -177,7 +190,23 @@ func unitPhrase(tokens []token, i int) bool {
 	}
 	c := &cursor{tokens: tokens, at: i}
 	q := c.quantity()
-	return q.amount != nil && q.amount.Unit != measure.Piece && c.at >= len(tokens)
+	if q.amount == nil {
+		return false
+	}
+	c.lastUnit(&q)
+	return q.amount.Unit != measure.Piece && c.at >= len(tokens)
+}
+
+// lastUnit takes the last word of a line for the unit of a bare count: behind
+// the name, "a handful" cannot be the food.
+func (c *cursor) lastUnit(q *quantity) {
+	if q.amount.Unit != measure.Piece || c.at != len(c.tokens)-1 {
+		return
+	}
+	if u, ok := measure.ParseUnit(c.peek(0).text); ok {
+		q.amount.Unit = u
+		c.at++
+	}
 }
 
 // flags reads "to taste", "optional" and the like from the whole line.

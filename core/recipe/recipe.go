@@ -58,6 +58,9 @@ type Line struct {
 	Hidden bool          `json:"hidden"`
 	Check  bool          `json:"checkLabel"`
 	Why    string        `json:"why"`
+	// Beware names a food that this one is easily taken for, and how they
+	// differ; empty when there is none.
+	Beware string `json:"beware,omitempty"`
 }
 
 // FoodID returns the food's id, empty when it is not known.

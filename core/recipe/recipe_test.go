@@ -106,6 +106,14 @@ func TestStandInsAreNotCalledAnimal(t *testing.T) {
 	}
 }
 
+func TestLookAlikesAreWarnedOf(t *testing.T) {
+	r := reader(t)
+	require.Contains(t, r.Line("200 g red lentils", measure.US).Beware, "brown lentils")
+	require.Contains(t, r.Line("1 tsp black salt", measure.US).Beware, "smells of egg")
+	require.Empty(t, r.Line("1 onion", measure.US).Beware)
+	require.Empty(t, r.Line("1 dragon", measure.US).Beware)
+}
+
 func TestFlags(t *testing.T) {
 	r := reader(t)
 	require.True(t, r.Line("1 tsp chilli flakes (optional)", measure.US).Optional)

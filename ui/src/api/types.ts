@@ -76,6 +76,7 @@ export interface RecipeLine {
   hidden: boolean;
   checkLabel: boolean;
   why: string;
+  beware?: string;
 }
 export interface Amount {
   low: number;
@@ -180,6 +181,7 @@ export interface SwapLine {
   hidden: boolean;
   checkLabel: boolean;
   why: string;
+  beware?: string;
   from: string | null;
   change: string;
 }

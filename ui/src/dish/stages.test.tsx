@@ -8,7 +8,7 @@ import CardStage from "../card/CardStage";
 import OriginalStage from "../original/OriginalStage";
 import SwapsStage from "../swaps/SwapsStage";
 import DishFrame, { openAt } from "./DishFrame";
-import { candidate, dish } from "./fixture";
+import { candidate, dish, line } from "./fixture";
 
 interface Call {
   method: string;
@@ -132,6 +132,54 @@ describe("Original", () => {
     expect(screen.getByLabelText(/Name the food of/)).toBeDefined();
     expect(screen.getByText("5–8 min")).toBeDefined();
     expect(screen.getByRole("button", { name: "Choose swaps for 2 lines" })).toBeDefined();
+  });
+
+  it("reads an edited line anew and saves it with its decisions", async () => {
+    const changed = line("celeriac", "plant");
+    answers["POST /api/lines"] = () => Response.json(changed);
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
+    open("original");
+    fireEvent.click(await screen.findByRole("button", { name: "Change leek" }));
+    const field = screen.getByLabelText("Line “100 g leek”");
+    fireEvent.change(field, { target: { value: "100 g celeriac" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    await waitFor(() => expect(saves()).toHaveLength(1));
+    expect(calls.find((c) => c.path === "/api/lines")?.body).toMatchObject({
+      text: "100 g celeriac",
+      food: "",
+    });
+    expect(JSON.stringify(saves()[0]?.body)).toContain("100 g celeriac");
+    expect(saves()[0]?.body).toHaveProperty("decisions");
+    await waitFor(() => expect(screen.queryByLabelText("Line “100 g leek”")).toBeNull());
+  });
+
+  it("keeps an edited line in its field when the server is gone, and leaves it on Escape", async () => {
+    answers["POST /api/lines"] = () =>
+      Response.json({ title: "No", detail: "A line holds letters." }, { status: 422 });
+    open("original");
+    fireEvent.click(await screen.findByRole("button", { name: "Change leek" }));
+    const field = screen.getByLabelText<HTMLInputElement>("Line “100 g leek”");
+    fireEvent.change(field, { target: { value: "???" } });
+    fireEvent.keyDown(field, { key: "Enter" });
+    await waitFor(() => expect(screen.getByRole("alert").textContent).toContain("holds letters"));
+    expect(field.value).toBe("???");
+    expect(saves()).toHaveLength(0);
+    fireEvent.keyDown(field, { key: "Escape" });
+    await waitFor(() => expect(screen.queryByLabelText("Line “100 g leek”")).toBeNull());
+  });
+
+  it("moves and takes away lines by button, and gives the original out", async () => {
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
+    open("original");
+    fireEvent.click(await screen.findByRole("button", { name: "Take leek away" }));
+    await waitFor(() => expect(saves()).toHaveLength(1));
+    expect(JSON.stringify(saves()[0]?.body?.original)).not.toContain("100 g leek");
+    fireEvent.click(screen.getByRole("button", { name: "Move leek up" }));
+    await waitFor(() => expect(saves()).toHaveLength(2));
+    expect(saves()[1]?.body?.what).toBe("moved leek");
+    expect(screen.getByRole("link", { name: "CSV" }).getAttribute("href")).toBe(
+      "/api/dishes/d1/original/csv",
+    );
   });
 
   it("lights a line in the text and in the table", async () => {

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { NavLink } from "react-router";
 
 import { api } from "../api/client";
 import type { RecipeLine } from "../api/types";
@@ -69,11 +70,22 @@ export function LineRow({ part, index, line, lit, setLit }: Props) {
         {line.basis?.estimate && <span className="quiet"> est.</span>}
       </td>
       <td className={`food ${line.origin === "animal" ? "animal" : ""}`}>
-        <b>{line.name}</b>
+        {line.food === null ? (
+          <b>{line.name}</b>
+        ) : (
+          <NavLink to={`/larder/${line.food}`} title="What the larder knows of it">
+            <b>{line.name}</b>
+          </NavLink>
+        )}
         <span className="small quiet">{foodNote(line)}</span>
       </td>
       <td className="why">
         {line.food === null ? <Mend component={part} line={index} read={line} /> : line.why}
+        {line.beware && (
+          <div className="beware" title={line.beware}>
+            {line.beware.split(". ")[0]}.
+          </div>
+        )}
       </td>
       <td className="actions">
         <RowActions

@@ -363,3 +363,52 @@ func TestOneStepIsReadAgainstItsLines(t *testing.T) {
 	status, _, _ = a.ask("POST", "/api/steps", `{"text":" "}`)
 	require.Equal(t, 422, status)
 }
+
+func TestATableNamesTheFoodsOfItsLines(t *testing.T) {
+	a := open(t)
+	table := "component,kind,text,food\n,name,Broth,\n,line,100 g dragon scales,leek\n,line,1 onion,\n,line,1 carrot,nonsense\n,step,Boil it all for an hour.,\n"
+	body, err := json.Marshal(map[string]string{"text": table})
+	require.NoError(t, err)
+	status, _, data := a.ask("POST", "/api/read", string(body))
+	require.Equal(t, 200, status, string(data))
+	lines := into[recipe.Dish](t, data).Components[0].Lines
+	require.Equal(t, "leek", lines[0].FoodID())
+	require.Contains(t, lines[0].Why, "Named by the cook")
+	require.Equal(t, "onion", lines[1].FoodID())
+	require.Equal(t, "carrot", lines[2].FoodID(), "a food that is not known is read from the text")
+	body, err = json.Marshal(map[string]string{"text": "kind,text\nsong,la", "format": "csv"})
+	require.NoError(t, err)
+	status, _, data = a.ask("POST", "/api/read", string(body))
+	require.Equal(t, 400, status)
+	require.Contains(t, string(data), "row 2")
+}
+
+func TestCorrectedAllergensReachTheRules(t *testing.T) {
+	a := open(t)
+	adapt := func() string {
+		body, err := json.Marshal(map[string]string{"text": "Stew\n\n500 g beef mince\n1 onion\n\nMethod\n1. Brown the mince with the onion for 10 minutes."})
+		require.NoError(t, err)
+		_, _, read := a.ask("POST", "/api/read", string(body))
+		status, _, data := a.ask("POST", "/api/adapt", `{"original":`+string(read)+`,"houseRules":{"preset":"whole-food","off":["tree-nuts"]},"aim":"closest"}`)
+		require.Equal(t, 200, status, string(data))
+		return string(data)
+	}
+	before := adapt()
+	require.NotContains(t, before, `"food":"walnut"`)
+	require.Contains(t, before, `"food":"button-mushroom"`)
+	status, _, data := a.ask("PUT", "/api/larder/foods/button-mushroom", `{"id":"button-mushroom","allergens":["nuts"]}`)
+	require.Equal(t, 200, status, string(data))
+	require.NotContains(t, adapt(), `"food":"button-mushroom"`, "what the cook says holds nuts is left out too")
+}
+
+func TestTheShelvesCountTheirFoods(t *testing.T) {
+	a := open(t)
+	_, _, data := a.ask("GET", "/api/larder/shelves", nil)
+	total := 0
+	for _, s := range into[[]server.Shelf](t, data) {
+		_, _, data := a.ask("GET", "/api/larder/foods?shelf="+s.ID, nil)
+		require.Len(t, into[[]server.FoodHit](t, data), s.Foods, s.ID)
+		total += s.Foods
+	}
+	require.GreaterOrEqual(t, total, 1000)
+}

@@ -155,6 +155,15 @@ func (l *layout) inline(b block, heads []string) {
 }
 
 func (l *layout) serves(b block) bool {
+	if row := strings.Split(b.text, "|"); len(row) > 1 && l.mode == before {
+		// "Time: 3 hours | For six"
+		for _, cell := range row {
+			if l.serves(block{text: strings.TrimSpace(cell)}) {
+				return true
+			}
+		}
+		return false
+	}
 	if len(b.text) > 60 || b.bullet && !servesStart.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
 		return false
 	}
@@ -174,7 +183,7 @@ func (l *layout) serves(b block) bool {
 // servesOnly tells whether "for 4" is all there is.
 func servesOnly(lower string) bool {
 	rest := strings.Trim(strings.TrimPrefix(lower, "for "), " .:0123456789-–")
-	return rest == "" || rest == "persons" || rest == "to"
+	return rest == "" || rest == "persons" || rest == "to" || numberWords[rest] > 0
 }
 
 // beforeRecipe waits for the list to begin: two lines in a row that look like

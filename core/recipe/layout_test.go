@@ -67,6 +67,28 @@ func TestLayoutsInManyManners(t *testing.T) {
 	}
 }
 
+func TestServingsInManyManners(t *testing.T) {
+	r := reader(t)
+	for said, want := range map[string]measure.Span{
+		"Serves 4":                               {Low: 4, High: 4},
+		"Serves: 6-8":                            {Low: 6, High: 8},
+		"For 4":                                  {Low: 4, High: 4},
+		"*For 4*":                                {Low: 4, High: 4},
+		"Time: 3 hours | For six":                {Low: 6, High: 6},
+		"Prep: 20 mins | Cook: 1 hr | Serves: 6": {Low: 6, High: 6},
+		"Yield: 12 tarts":                        {Low: 12, High: 12},
+		"**Yield:** 8 servings":                  {Low: 8, High: 8},
+		"Feeds 10 people":                        {Low: 10, High: 10},
+		"Makes about 30":                         {Low: 30, High: 30},
+	} {
+		d := r.Read("Stew\n"+said+"\n\n2 leeks\n1 onion\n\nMethod\n1. Boil the leeks and the onion for 20 minutes.", measure.Metric)
+		require.NotNil(t, d.Serves, said)
+		require.Equal(t, want, *d.Serves, said)
+		require.Equal(t, "Stew", d.Name, said)
+		require.Len(t, d.Components[0].Lines, 2, said)
+	}
+}
+
 func TestAmountsInManyManners(t *testing.T) {
 	r := reader(t)
 	for text, want := range map[string]struct {

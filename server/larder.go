@@ -86,7 +86,7 @@ func (k *Kitchen) viewFood(ctx context.Context, f *larder.Food) (FoodView, error
 		Food: f, Pieces: f.Matter.Pieces, Density: f.Matter.Density, WeighSource: f.Matter.Source,
 		Titratable: f.Acids.Titratable(), Sweetness: f.SucroseEquivalents(), Sources: map[string]string{}, LookAlikes: []LookAlike{},
 	}
-	codes := []string{f.Matter.Source, f.Per100.Source, f.Taste.Source, f.Acids.Source, f.Sugars.Source, f.Heat.Source, f.Edible.Source, f.Storage.Source}
+	codes := []string{f.Matter.Source, f.Per100.Source, f.Per100.Further, f.Taste.Source, f.Acids.Source, f.Sugars.Source, f.Heat.Source, f.Edible.Source, f.Storage.Source}
 	for _, form := range f.Forms {
 		codes = append(codes, form.Source)
 	}

@@ -143,6 +143,7 @@ func (c *checker) kitchenFacts(f *Food) {
 		if x.With == f.ID || x.Differs == "" {
 			c.say("%s: taken for %s without a difference", f.ID, x.With)
 		}
+		c.source(f.ID, x.Source)
 	}
 }
 
@@ -173,6 +174,9 @@ func (c *checker) composition(f *Food) {
 		return // nothing is known; that is allowed and shown as missing
 	}
 	c.source(f.ID, p.Source)
+	if p.Further != "" {
+		c.source(f.ID, p.Further)
+	}
 	if p.Protein == nil || p.Fat == nil || p.Carbs == nil || p.Energy == nil {
 		return
 	}

@@ -109,62 +109,76 @@ type Storage struct {
 type Confusable struct {
 	With    string `json:"with"`
 	Differs string `json:"differs"`
+	Source  string `json:"source"`
 }
 
 // aislePrefix stands before the name of a shelf where a row speaks for every
 // food on it that has no row of its own.
 const aislePrefix = "aisle:"
 
-// eachFood visits the foods a row names, "aisle:NAME" meaning all of a shelf.
-// Rows of a shelf come first in a table, so that a food's own row replaces
-// what its shelf says.
-func (l *Larder) eachFood(r row, visit func(*Food)) {
-	for _, id := range r.list("foods") {
-		if shelf, all := strings.CutPrefix(id, aislePrefix); all {
-			for _, f := range l.order {
-				if f.Aisle == shelf {
-					visit(f)
+// eachFood visits the foods that the rows of a table name. Rows of a whole
+// shelf ("aisle:NAME") are visited first, wherever they stand, so that a
+// food's own rows replace what its shelf says. own tells which it is.
+func (l *Larder) eachFood(src Source, name string, visit func(r row, f *Food, own bool)) error {
+	for _, own := range []bool{false, true} {
+		err := eachRow(src, name, func(r row) {
+			for _, id := range r.list("foods") {
+				shelf, all := strings.CutPrefix(id, aislePrefix)
+				switch {
+				case all && !own:
+					for _, f := range l.order {
+						if f.Aisle == shelf {
+							visit(r, f, own)
+						}
+					}
+				case !all && own:
+					if f := r.food(l, id); f != nil {
+						visit(r, f, own)
+					}
 				}
 			}
-			continue
-		}
-		if f := r.food(l, id); f != nil {
-			visit(f)
+		})
+		if err != nil {
+			return err
 		}
 	}
+	return nil
 }
 
 func (l *Larder) loadAcids(src Source) error {
-	return eachRow(src, "acids.csv", func(r row) {
-		a := Acids{
+	return l.eachFood(src, "acids.csv", func(r row, f *Food, _ bool) {
+		f.Acids = Acids{
 			Citric: r.figure("citric"), Malic: r.figure("malic"), Tartaric: r.figure("tartaric"), Lactic: r.figure("lactic"),
 			Acetic: r.figure("acetic"), Source: r.text("source"), Estimate: r.text("source") == Estimate,
 		}
-		l.eachFood(r, func(f *Food) { f.Acids = a })
 	})
 }
 
 func (l *Larder) loadSugars(src Source) error {
-	return eachRow(src, "sugars.csv", func(r row) {
-		s := Sugars{
+	return l.eachFood(src, "sugars.csv", func(r row, f *Food, _ bool) {
+		f.Sugars = Sugars{
 			Sucrose: r.number("sucrose", 0), Glucose: r.number("glucose", 0), Fructose: r.number("fructose", 0),
 			Maltose: r.number("maltose", 0), Lactose: r.number("lactose", 0), Source: r.text("source"), Estimate: r.text("source") == Estimate,
 		}
-		l.eachFood(r, func(f *Food) { f.Sugars = s })
 	})
 }
 
 func (l *Larder) loadScoville(src Source) error {
-	return eachRow(src, "scoville.csv", func(r row) {
-		h := Heat{Low: r.number("low", 0), High: r.number("high", 0), Source: r.text("source"), Estimate: r.text("source") == Estimate}
-		l.eachFood(r, func(f *Food) { f.Heat = h })
+	return l.eachFood(src, "scoville.csv", func(r row, f *Food, _ bool) {
+		f.Heat = Heat{Low: r.number("low", 0), High: r.number("high", 0), Source: r.text("source"), Estimate: r.text("source") == Estimate}
 	})
 }
 
+// loadPacks lets the packs of a food's own rows add up in place of the shelf's.
 func (l *Larder) loadPacks(src Source) error {
-	return eachRow(src, "packs.csv", func(r row) {
-		p := Pack{Name: r.text("pack"), Grams: r.number("grams", 0), Drained: r.figure("drained"), Source: r.text("source"), Estimate: r.text("source") == Estimate}
-		l.eachFood(r, func(f *Food) { f.Packs = []Pack{p} })
+	replaced := map[*Food]bool{}
+	return l.eachFood(src, "packs.csv", func(r row, f *Food, own bool) {
+		if own && !replaced[f] {
+			f.Packs, replaced[f] = []Pack{}, true
+		}
+		f.Packs = append(f.Packs, Pack{
+			Name: r.text("pack"), Grams: r.number("grams", 0), Drained: r.figure("drained"), Source: r.text("source"), Estimate: r.text("source") == Estimate,
+		})
 	})
 }
 
@@ -172,19 +186,17 @@ func (l *Larder) loadEdible(src Source) error {
 	for _, f := range l.order {
 		f.Edible = Edible{Share: 1}
 	}
-	return eachRow(src, "edible.csv", func(r row) {
-		e := Edible{Share: r.number("share", 1), Thrown: r.text("thrown"), Source: r.text("source"), Estimate: r.text("source") == Estimate}
-		l.eachFood(r, func(f *Food) { f.Edible = e })
+	return l.eachFood(src, "edible.csv", func(r row, f *Food, _ bool) {
+		f.Edible = Edible{Share: r.number("share", 1), Thrown: r.text("thrown"), Source: r.text("source"), Estimate: r.text("source") == Estimate}
 	})
 }
 
 func (l *Larder) loadStorage(src Source) error {
-	return eachRow(src, "storage.csv", func(r row) {
-		s := Storage{
+	return l.eachFood(src, "storage.csv", func(r row, f *Food, _ bool) {
+		f.Storage = Storage{
 			Place: r.text("place"), Sealed: r.number("sealed_days", 0), Opened: r.number("opened_days", 0), Note: r.text("note"),
 			Source: r.text("source"), Estimate: r.text("source") == Estimate,
 		}
-		l.eachFood(r, func(f *Food) { f.Storage = s })
 	})
 }
 
@@ -192,7 +204,7 @@ func (l *Larder) loadConfusables(src Source) error {
 	return eachRow(src, "confusables.csv", func(r row) {
 		f, with := r.food(l, r.text("food")), r.food(l, r.text("with"))
 		if f != nil && with != nil {
-			f.Confusables = append(f.Confusables, Confusable{With: with.ID, Differs: r.text("differs")})
+			f.Confusables = append(f.Confusables, Confusable{With: with.ID, Differs: r.text("differs"), Source: r.text("source")})
 		}
 	})
 }

@@ -134,6 +134,9 @@ type Composition struct {
 	Marine    Figure `json:"epaDha" jsonschema:"nullable"`
 	Source    string `json:"source"`
 	Estimate  bool   `json:"estimate"`
+	// Further is the source of B12, vitamin D and iodine where Source does not
+	// give them; empty where it does.
+	Further string `json:"further"`
 }
 
 // Or returns the figure, or the given value when it is missing.

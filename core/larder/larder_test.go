@@ -50,7 +50,8 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"edible.csv":            {Data: []byte("foods,share,thrown,source\nbeef,1.5,bone,estimate\n")},
 		"storage.csv":           {Data: []byte("foods,place,sealed_days,opened_days,note,source\nbeef,attic,3,9,,estimate\n")},
 		"contexts.csv":          {Data: []byte("names,food,beside\n")},
-		"confusables.csv":       {Data: []byte("food,with,differs\nbeef,beef,\n")},
+		"further.csv":           {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
+		"confusables.csv":       {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
 		"techniques.csv":        {Data: []byte("technique,family,hands,words\n")},
 		"words.yaml":            {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
 		"foods/a.csv": {Data: []byte("id,name,aliases,origin,class,kind,mark,grade,allergens,density,pieces,weigh,why\n" +
@@ -68,7 +69,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
-		"almond: nobody says how it keeps", "beef: taken for beef",
+		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`,
 	} {
 		require.Contains(t, found, want)
 	}

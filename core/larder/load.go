@@ -38,7 +38,7 @@ type Larder struct {
 func Load(src Source) (*Larder, error) {
 	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadSwaps, l.loadPrices, l.loadExceptions,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadSwaps, l.loadPrices, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)

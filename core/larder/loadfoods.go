@@ -108,6 +108,26 @@ func (l *Larder) loadComposition(src Source) error {
 	return nil
 }
 
+// loadFurther fills in what the source of a composition does not give.
+func (l *Larder) loadFurther(src Source) error {
+	return eachRow(src, "further.csv", func(r row) {
+		f := r.food(l, r.text("food"))
+		if f == nil {
+			return
+		}
+		for into, column := range map[*Figure]string{&f.Per100.B12: "b12", &f.Per100.VitaminD: "vitamin_d", &f.Per100.Iodine: "iodine"} {
+			v := r.figure(column)
+			switch {
+			case v != nil && *into != nil:
+				r.fail("%s of %q stands twice", column, f.ID)
+			case v != nil:
+				*into = v
+			}
+		}
+		f.Per100.Further = r.text("source")
+	})
+}
+
 // milligrams in the table of taste become grams in the core.
 const milligram = 0.001
 

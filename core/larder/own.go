@@ -36,7 +36,6 @@ type Entry struct {
 	Check     *bool    `json:"checkLabel,omitempty" jsonschema:"nullable"`
 	Why       string   `json:"why"`
 	Grade     Grade    `json:"grade"`
-	Aisle     string   `json:"aisle"`
 	Allergens []string `json:"allergens,omitempty" jsonschema:"nullable"`
 	// Density in g/ml and Pieces in grams by unit or size.
 	Density Figure             `json:"density,omitempty" jsonschema:"nullable"`
@@ -209,7 +208,7 @@ func (e Entry) sound() error {
 		return EntryError{"aliases", fmt.Sprintf("may be %d at most", mostAliases)}
 	case e.Origin != "" && !slices.Contains([]Origin{FromAnimal, FromPlant, FromFungus, FromMineral, Mixed}, e.Origin):
 		return EntryError{"origin", fmt.Sprintf("%q is none of animal, plant, fungus, mineral, mixed", e.Origin)}
-	case e.Animal != "" && classNamesOf[e.Animal] == "":
+	case e.Animal != "" && ownKinds[e.Animal] == "":
 		return EntryError{"animal", fmt.Sprintf("%q is no class of animal matter", e.Animal)}
 	case e.Origin != "" && (e.Origin == FromAnimal) != (e.Animal != "") && e.Origin != Mixed:
 		return EntryError{"animal", "must be named for animal food, and only for it"}
@@ -233,10 +232,4 @@ func (e Entry) sound() error {
 		}
 	}
 	return nil
-}
-
-// classNamesOf says the animal classes in words.
-var classNamesOf = map[Animal]string{
-	Meat: "meat", Poultry: "poultry", Fish: "fish", Shellfish: "shellfish", Dairy: "dairy", Egg: "egg", Honey: "honey",
-	Gelatine: "gelatine", Fat: "animal fat", Insect: "insect",
 }

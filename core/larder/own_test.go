@@ -95,3 +95,25 @@ func TestAcidsAndSugarsInEquivalents(t *testing.T) {
 	require.Less(t, *milk, 1.2, "lactose is a fifth as sweet")
 	require.Nil(t, (&larder.Food{}).SucroseEquivalents())
 }
+
+func TestAFoodsOwnRowsReplaceWhatItsShelfSays(t *testing.T) {
+	l := load(t)
+	require.Equal(t, "cupboard", l.Food("onion").Storage.Place, "other vegetables keep in the fridge")
+	require.Equal(t, "fridge", l.Food("leek").Storage.Place)
+	names := []string{}
+	for _, p := range l.Food("chickpeas").Packs {
+		names = append(names, p.Name)
+	}
+	require.ElementsMatch(t, []string{"tin", "bag"}, names)
+	require.Equal(t, 750.0, l.Food("salt").Packs[0].Grams)
+	require.Len(t, l.Food("salt").Packs, 1, "and not the spice jar of its shelf")
+}
+
+func TestFiguresOfAnotherSourceSaySo(t *testing.T) {
+	egg := load(t).Food("egg").Per100
+	require.Contains(t, egg.Source, "ifct:")
+	require.NotNil(t, egg.B12)
+	require.NotNil(t, egg.Iodine)
+	require.NotEmpty(t, egg.Further)
+	require.NotContains(t, egg.Further, "ifct")
+}

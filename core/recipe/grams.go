@@ -57,8 +57,7 @@ func gramsOf(food *larder.Food, form string, q quantity, sys measure.System) (*m
 	if q.each != nil {
 		g := q.amount.Span().Over(*q.each)
 		text := "pack size as the recipe states"
-		if drained := m.Pieces["can"]; drained.Low > 0 && q.amount.Unit == measure.Can && food != nil && drainedPack(food, form, *q.each) {
-			share := drainedShare
+		if share := drainedShare(food, form, *q.each); share < 1 {
 			g = g.Times(share)
 			text = fmt.Sprintf("pack size less the liquid (%.0f %% drained)", share*100)
 		}
@@ -101,11 +100,21 @@ func gramsOf(food *larder.Food, form string, q quantity, sys measure.System) (*m
 	return &g, &basis
 }
 
-// drainedShare is what a tin of pulses or fruit holds without its liquid:
-// 240 g of a 400 g tin.
-const drainedShare = 0.6
+// leastDrained is the pack size in g from which a stated one counts the liquid
+// too; smaller ones are usually stated drained.
+const leastDrained = 300
 
-// drainedPack tells whether a stated pack size counts liquid that is poured off.
-func drainedPack(food *larder.Food, form string, each measure.Span) bool {
-	return food.Aisle == "pulses" && form == tinnedForm && each.Mid() > 300
+// drainedShare is what a pack of the stated size holds without its liquid, by
+// the larder's usual pack: 240 g of a 400 g tin. It is 1 where nothing is
+// poured off.
+func drainedShare(food *larder.Food, form string, each measure.Span) float64 {
+	if food == nil || form != tinnedForm || each.Mid() <= leastDrained {
+		return 1
+	}
+	for _, p := range food.Packs {
+		if p.Drained != nil {
+			return *p.Drained / p.Grams
+		}
+	}
+	return 1
 }

@@ -38,6 +38,19 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 	return line
 }
 
+// beginsName tells whether the pack that was read behind a measure is the
+// first word of a food's name.
+func (r *Reader) beginsName(c *cursor, q quantity) bool {
+	if q.amount == nil || countUnit(q.amount.Unit) || c.at == 0 || c.at >= len(c.tokens) {
+		return false
+	}
+	if u, ok := measure.ParseUnit(c.tokens[c.at-1].text); !ok || u != measure.Can {
+		return false
+	}
+	m, ok := r.larder.Index().At(normalised(c.tokens[c.at-1:]), 0, false)
+	return ok && m.Used > 1
+}
+
 // beware says what a food is easily taken for.
 func (r *Reader) beware(f *larder.Food) string {
 	if len(f.Confusables) == 0 {
@@ -59,6 +72,9 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 	c := &cursor{tokens: tokens, system: sys}
 	part := c.partOf()
 	q := c.quantity()
+	if r.beginsName(c, q) {
+		c.at-- // "100 g bottle gourd": the bottle is no pack
+	}
 	rest := c.tokens[c.at:]
 	if q.amount == nil && !q.toTake {
 		if late, cut, ok := lateQuantity(tokens, sys); ok {

@@ -101,7 +101,7 @@ func (c *cursor) quantity() quantity {
 		c.secondMeasure(&q)
 	}
 	if ok && !countUnit(unit) {
-		if u, container := measure.ParseUnit(c.peek(0).text); container && u == measure.Can && c.peek(1).kind == wordToken && !c.wordIs(1, "gourd", "roast", "barley") {
+		if u, container := measure.ParseUnit(c.peek(0).text); container && u == measure.Can && c.peek(1).kind == wordToken {
 			c.at++ // "12 oz package of silken tofu", "150 ml pot soured cream"
 		}
 	}

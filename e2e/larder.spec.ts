@@ -68,7 +68,7 @@ test("a wrong figure is refused with the reason and nothing is lost", async ({ p
   await page.getByRole("button", { name: "Add a food" }).click();
   await page.getByRole("textbox", { name: "Name", exact: true }).fill("!!!");
   await page.getByRole("button", { name: "Add to the larder" }).click();
-  await expect(page.getByRole("alert")).toBeVisible();
+  await expect(page.getByRole("alert")).toContainText("needs a name with letters");
   await expect(page.getByRole("textbox", { name: "Name", exact: true })).toHaveValue("!!!");
 });
 

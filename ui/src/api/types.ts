@@ -409,6 +409,7 @@ export interface Composition {
   epaDha: number | null;
   source: string;
   estimate: boolean;
+  further: string;
 }
 export interface Taste {
   glutamate: number;
@@ -493,6 +494,7 @@ export interface Storage {
 export interface Confusable {
   with: string;
   differs: string;
+  source: string;
 }
 export interface LookAlike {
   id: string;
@@ -514,7 +516,6 @@ export interface Entry {
   checkLabel?: boolean | null;
   why: string;
   grade: string;
-  aisle: string;
   allergens?: string[] | null;
   density?: number | null;
   pieces?: {

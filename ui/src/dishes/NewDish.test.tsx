@@ -55,7 +55,7 @@ describe("NewDish", () => {
     });
     show();
     await screen.findByText(/As the kitchen has it/);
-    await waitFor(() => expect(screen.getByText("Imperial")).toBeDefined());
+    await waitFor(() => expect(screen.getByText(/^Imperial/)).toBeDefined());
     fireEvent.change(field(), { target: { value: "a novel" } });
     read();
     await waitFor(() => expect(screen.getByRole("alert").textContent).toContain("No list"));

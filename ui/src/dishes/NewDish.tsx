@@ -7,14 +7,9 @@ import { useNavigate } from "react-router";
 
 import { api } from "../api/client";
 import { ProblemNote } from "../shared/ProblemNote";
+import { measures } from "../shared/measures";
 
 const draftKey = "yembra-new-dish";
-const measures = [
-  { value: "us", label: "US cups and spoons" },
-  { value: "metric", label: "Metric" },
-  { value: "imperial", label: "Imperial" },
-  { value: "australian", label: "Australian (20 ml spoon)" },
-];
 /** The most a request may hold. */
 const mostBytes = 2 * 1024 * 1024;
 
@@ -90,8 +85,8 @@ export default function NewDish() {
           style={{ width: "100%" }}
         />
         <p className="quiet small">
-          {chosen === "" ? "As the kitchen has it. " : ""}A cup is 237 ml in the US and 250 ml
-          elsewhere; a tablespoon 15 or 20. A recipe that names its own measures is read by those.
+          {chosen === "" ? "As the kitchen has it. " : ""}A recipe that names its own measures is
+          read by those.
         </p>
         <h2>Where it is from</h2>
         <Input

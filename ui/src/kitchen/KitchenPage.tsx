@@ -9,13 +9,8 @@ import { api } from "../api/client";
 import type { Settings } from "../api/types";
 import { Mark } from "../shared/Mark";
 import { ProblemNote } from "../shared/ProblemNote";
+import { measures } from "../shared/measures";
 
-const measures = [
-  { value: "metric", label: "Metric: cup 250 ml, spoon 15 ml" },
-  { value: "us", label: "US: cup 237 ml, spoon 14.8 ml" },
-  { value: "imperial", label: "Imperial: pint 568 ml, spoon 15 ml" },
-  { value: "australian", label: "Australian: cup 250 ml, spoon 20 ml" },
-];
 const cannot = [
   "gluten",
   "soy",

@@ -207,6 +207,11 @@ function Inside({ food }: { food: FoodView }) {
         ))}
       </dl>
       <Source food={food} code={food.per100.source} />
+      {food.per100.further && (
+        <p className="source-note">
+          B12, vitamin D and iodine: {food.sources[food.per100.further]}
+        </p>
+      )}
     </section>
   );
 }

@@ -3,7 +3,7 @@ import { Button, Checkbox, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
-import { api } from "../api/client";
+import { api, Problem } from "../api/client";
 import type { Entry, FoodView } from "../api/types";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
@@ -31,7 +31,17 @@ export function FoodForm({ food, close }: Props) {
   const [e, setEntry] = useState<Entry>(() => entryOf(food));
   const set = (change: Partial<Entry>) => setEntry((before) => ({ ...before, ...change }));
   const keep = useMutation({
-    mutationFn: () => api.saveFood({ ...e, id: food?.id ?? idFor(e.name) }),
+    mutationFn: () => {
+      const id = food?.id ?? idFor(e.name);
+      if (id === "") {
+        throw new Problem(
+          422,
+          "No name yet",
+          "A food of your own needs a name with letters in it.",
+        );
+      }
+      return api.saveFood({ ...e, id });
+    },
     onSuccess: async (saved) => {
       await queries.invalidateQueries();
       close();

@@ -52,7 +52,7 @@ const lentils: FoodView = {
   grade: "whole",
   kind: "",
   allergens: ["soy"],
-  per100: { ...nothing, energy: 358, iodine: null, source: "fdc", estimate: false },
+  per100: { ...nothing, energy: 358, iodine: null, source: "fdc", estimate: false, further: "" },
   taste: {
     glutamate: 0.02,
     aspartate: 0,

@@ -48,7 +48,7 @@ export default function LarderPage() {
   });
   const total = shelves.data?.reduce((n, s) => n + (s.id === "own" ? 0 : s.foods), 0);
   return (
-    <main className="larder">
+    <main className={food ? "larder chosen" : "larder"}>
       <nav className="shelves" aria-label="Shelves">
         <h1>Larder</h1>
         <p className="quiet small">{total ? `${total} foods` : "…"}</p>

@@ -11,7 +11,6 @@ export function entryOf(food?: FoodView): Entry {
       animal: "",
       why: "",
       grade: "",
-      aisle: "",
       note: "",
     }
   );

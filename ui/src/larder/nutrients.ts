@@ -1,6 +1,6 @@
 import type { Composition } from "../api/types";
 
-type Figure = Exclude<keyof Composition, "source" | "estimate">;
+type Figure = Exclude<keyof Composition, "source" | "estimate" | "further">;
 
 /** The figures of 100 g in the order of a label, with names and units. */
 export const nutrients: readonly [Figure, string, string][] = [

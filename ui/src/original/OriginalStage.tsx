@@ -6,6 +6,7 @@ import { useNavigate } from "react-router";
 
 import type { RecipeDish } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
+import { measuresName } from "../shared/measures";
 import { Part } from "./Part";
 import { addComponent } from "./edit";
 import { useEdit } from "./useEdit";
@@ -87,20 +88,15 @@ const exports = [
   ["csv", "CSV"],
 ] as const;
 
-const systems: Record<string, string> = {
-  us: "US cups and spoons",
-  metric: "metric cups and spoons",
-  imperial: "imperial pints and metric spoons",
-  australian: "Australian cups and 20 ml tablespoons",
-};
-
 /** Whose cups and spoons the amounts were read by, and why. */
 function Measures({ dish }: { dish: RecipeDish }) {
   if (!dish.measures) return null;
   return (
     <p className="measures small quiet">
-      Read by {systems[dish.measures]}
-      {dish.habit ? `: the recipe says “${dish.habit.words}”.` : ", as chosen for this recipe."}
+      Read by these measures: {measuresName(dish.measures)}
+      {dish.habit
+        ? `, since the recipe says “${dish.habit.words}”.`
+        : ", as chosen for this recipe."}
     </p>
   );
 }

@@ -59,7 +59,7 @@ func (k *Kitchen) viewDish(d store.Dish) (DishView, error) {
 	if err != nil {
 		return DishView{}, err
 	}
-	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, k.Core().Book.Slots(d.Document.Original, rules), a}, nil
+	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, k.Core().Book.Slots(d.Document.Original, rules, d.Document.Decisions), a}, nil
 }
 
 func etag(edit int64) string { return `"` + strconv.FormatInt(edit, 10) + `"` }
@@ -294,11 +294,10 @@ func (k *Kitchen) proposals(c fiber.Ctx) error {
 	}
 	out := []Proposal{}
 	for _, aim := range swap.Aims {
-		dec, err := k.Core().Book.Propose(d.Document.Original, d.Document.Decisions.HouseRules, d.Document.Decisions.Pins, aim)
+		dec, err := k.Core().Book.Propose(d.Document.Original, d.Document.Decisions, aim)
 		if err != nil {
 			return err
 		}
-		dec.LivesFrom = d.Document.Decisions.LivesFrom
 		a, err := k.Core().Book.Apply(d.Document.Original, dec, false)
 		if err != nil {
 			return err

@@ -259,7 +259,7 @@ func (k *Kitchen) Adapt(r AdaptRequest) (swap.Adaptation, error) {
 	if err := k.checkOriginal(*r.Original); err != nil {
 		return swap.Adaptation{}, err
 	}
-	dec, err := k.Core().Book.Propose(*r.Original, r.HouseRules, r.Pins, r.Aim)
+	dec, err := k.Core().Book.Propose(*r.Original, swap.Decisions{HouseRules: r.HouseRules, Pins: r.Pins}, r.Aim)
 	if err != nil {
 		return swap.Adaptation{}, err
 	}
@@ -334,20 +334,10 @@ func (k *Kitchen) adapt(c fiber.Ctx) error {
 
 // RulesView lists what house rules can be made of.
 type RulesView struct {
-	Presets  []PresetView `json:"presets"`
-	Switches []string     `json:"switches"`
-}
-
-// PresetView is one preset with its name.
-type PresetView struct {
-	ID   string `json:"id"`
-	Name string `json:"name"`
+	Presets  []swap.Preset `json:"presets"`
+	Switches []string      `json:"switches"`
 }
 
 func (k *Kitchen) rules(c fiber.Ctx) error {
-	v := RulesView{Switches: swap.Switches}
-	for _, p := range swap.Presets {
-		v.Presets = append(v.Presets, PresetView{p.ID, p.Name})
-	}
-	return c.JSON(v)
+	return c.JSON(RulesView{swap.Presets, swap.Switches})
 }

@@ -182,7 +182,7 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 		}
 		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: r.Pins, Swaps: map[string]string{}, Boosters: []swap.Dose{}, LivesFrom: r.Lives}
 		if r.Proposed {
-			if dec, err = k.Core().Book.Propose(d, dec.HouseRules, r.Pins, swap.Closest); err != nil {
+			if dec, err = k.Core().Book.Propose(d, dec, swap.Closest); err != nil {
 				return fmt.Errorf("adapt the demo's %s: %w", r.Key, err)
 			}
 			dec.LivesFrom = r.Lives

@@ -3,8 +3,6 @@ package character
 import (
 	"math"
 	"sort"
-
-	"yembra/core/larder"
 )
 
 // Contribution is what one line gives to a trait, as a share of the whole.
@@ -14,163 +12,98 @@ type Contribution struct {
 }
 
 // Value is one trait of one dish; Component is empty for what is judged over
-// the whole dish.
+// the whole dish, and Part its index.
 type Value struct {
 	Trait     Trait
 	Component string
+	Part      int
 	Amount    float64
 }
 
-// sums gathers what a part holds, in grams.
-type sums struct {
-	mass, salt, fat float64
-	umami           Umami
-	doses           [len(smelt)]float64 // grams over dose for clear
-}
-
-var smelt = [...]string{Smoke, Sea, Dairy, Egg}
-
-func (s *sums) add(it Item, sign float64) {
-	g := sign * it.asBought()
-	c := it.Food.Per100
-	s.salt += g * c.Salt() / 100
-	s.fat += g * larder.Or(c.Fat, 0) / 100
-	t := it.Food.Taste
-	s.umami.Glutamate += g * t.Glutamate / 100
-	s.umami.Aspartate += g * t.Aspartate / 100
-	s.umami.IMP += g * t.IMP / 100
-	s.umami.GMP += g * t.GMP / 100
-	s.umami.AMP += g * t.AMP / 100
-	for _, a := range it.Food.Aromas {
-		if a.Dose <= 0 || a.Form != "" && a.Form != it.Form.Name {
-			continue
-		}
-		for i, name := range smelt {
-			if a.Trait == name {
-				s.doses[i] += g / a.Dose
-			}
+// Values lists every trait of the dish.
+func (d Dish) Values() []Value {
+	p := d.Profile()
+	values := make([]Value, 0, wholeTraits+len(d.Parts)*(len(Traits)-wholeTraits))
+	for i, t := range Traits[:wholeTraits] {
+		values = append(values, Value{Trait: t, Amount: p.Whole[i]})
+	}
+	for i, t := range Traits[wholeTraits:] {
+		for j := range d.Parts {
+			values = append(values, Value{t, d.Parts[j].Name, j, p.Parts[j].Traits[i]})
 		}
 	}
+	return values
 }
 
-// value reads one trait of the whole dish off the sums.
-func (s *sums) value(name string) float64 {
-	if s.mass <= 0 {
-		return 0
-	}
-	per := 100 / s.mass
-	switch name {
-	case Savoury:
-		u := s.umami
-		return Umami{u.Glutamate * per, u.Aspartate * per, u.IMP * per, u.GMP * per, u.XMP * per, u.AMP * per}.EUC()
-	case Salt:
-		return s.salt * per
-	case Richness:
-		return s.fat * per
-	}
-	for i, n := range smelt {
-		if n == name {
-			return Rating(max(0, s.doses[i]) * per)
-		}
-	}
-	return 0
+// linearOf is what of a trait adds up over the items; savoury has none.
+var linearOf = map[string]quantity{
+	Salt: salt, Sweet: sweet, Sour: acid, Heat: heat, Richness: fat, Smoke: smoke, Sea: sea, Roast: roast, Dairy: dairy, Egg: egg, Ferment: ferment,
+	Chew: chew, Flake: flake, Crumble: crumble, Crisp: crisp, Juicy: juicy, Melt: melt,
+	Yellow: yellow, Brown: brown, Red: red, Green: green, Pale: pale,
 }
 
-func (d Dish) sums() sums {
-	s := sums{mass: d.Mass()}
-	for _, p := range d.Parts {
+// source is one item with its sums, made ready to share values out.
+type source struct {
+	ref  string
+	part int
+	sums Sums
+}
+
+// Sources makes a dish ready for From: it sums every item once.
+type Sources struct {
+	items []source
+	whole Sums
+	mass  float64
+}
+
+// Sources sums every item of the dish.
+func (d Dish) Sources() Sources {
+	s := Sources{mass: d.Mass()}
+	for i, p := range d.Parts {
 		for _, it := range p.Items {
-			s.add(it, 1)
+			one := it.Sums()
+			s.items = append(s.items, source{it.Ref, i, one})
+			s.whole.Add(&one, 1)
 		}
 	}
 	return s
 }
 
-// Values computes every trait: tasted and smelt ones over the whole dish, felt
-// ones component by component as the mass-weighted mean over the pieces.
-func (d Dish) Values() []Value {
-	s := d.sums()
-	values := make([]Value, 0, len(Traits)+len(d.Parts))
-	for _, t := range Traits {
-		if t.Family == Felt {
-			for _, p := range d.Parts {
-				values = append(values, Value{t, p.Name, p.felt(t.Name)})
-			}
-			continue
-		}
-		values = append(values, Value{t, "", s.value(t.Name)})
-	}
-	return values
-}
-
-// felt is the mass-weighted mean rating over the pieces of the part, 0 when
-// it has none.
-func (p Part) felt(name string) float64 {
-	mass, sum := 0.0, 0.0
-	for _, it := range p.Items {
-		if it.Form.Feel == nil {
-			continue
-		}
-		m := it.Grams * it.Form.Yield
-		mass += m
-		sum += m * it.Form.Feel[name]
-	}
-	if mass == 0 {
-		return 0
-	}
-	return sum / mass
-}
+// leastShare is the share below which a line is not named.
+const leastShare = 0.005
 
 // From splits a value into what each line contributes. For savouriness, where
 // the parts multiply, a line's share is what would be lost without it.
-func (d Dish) From(v Value) []Contribution {
+func (s Sources) From(v Value) []Contribution {
 	out := []Contribution{}
 	total := 0.0
-	whole := d.sums()
-	for _, p := range d.Parts {
-		for _, it := range p.Items {
-			share := 0.0
-			switch {
-			case v.Trait.Family == Felt:
-				if p.Name == v.Component && it.Form.Feel != nil {
-					share = it.Grams * it.Form.Yield * it.Form.Feel[v.Trait.Name]
-				}
-			case v.Trait.Name == Savoury:
-				without := whole
-				without.add(it, -1)
-				share = max(0, whole.value(Savoury)-without.value(Savoury))
-			default:
-				one := sums{mass: whole.mass}
-				one.add(it, 1)
-				share = one.linear(v.Trait.Name)
-			}
-			if share > 0 {
-				out = append(out, Contribution{it.Ref, share})
-				total += share
-			}
+	for i := range s.items {
+		it := &s.items[i]
+		share := 0.0
+		switch {
+		case v.Trait.ByComponent() && it.part != v.Part:
+		case v.Trait.Name == Savoury:
+			without := s.whole
+			without.Add(&it.sums, -1)
+			share = savouryOf(&s.whole, s.mass) - savouryOf(&without, s.mass)
+		case v.Trait.Name == Body:
+			share = it.sums[thicken]/100 + it.sums[fat]/fatOfBody + it.sums[dissolved]/solidsOfBody
+		default:
+			share = it.sums[linearOf[v.Trait.Name]]
+		}
+		if share > 0 {
+			out = append(out, Contribution{it.ref, share})
+			total += share
 		}
 	}
-	for i := range out {
-		out[i].Share = math.Round(out[i].Share/total*1000) / 1000
-	}
-	sort.SliceStable(out, func(i, j int) bool { return out[i].Share > out[j].Share })
-	return out
-}
-
-// linear is the additive part of a trait: grams, or dose before saturation.
-func (s *sums) linear(name string) float64 {
-	switch name {
-	case Salt:
-		return s.salt
-	case Richness:
-		return s.fat
-	}
-	for i, n := range smelt {
-		if n == name {
-			return s.doses[i]
+	kept := out[:0]
+	for _, c := range out {
+		if c.Share = math.Round(c.Share/total*1000) / 1000; c.Share >= leastShare {
+			kept = append(kept, c)
 		}
 	}
-	return 0
+	sort.SliceStable(kept, func(i, j int) bool { return kept[i].Share > kept[j].Share })
+	return kept
 }
 
 // Thread is one trait carried from original to adaptation.
@@ -187,6 +120,8 @@ type Thread struct {
 	From      []Contribution `json:"from"`
 	// To says which adapted lines bring the trait.
 	To []Contribution `json:"to"`
+	// Part is the index of the component, 0 for what is judged over the dish.
+	Part int `json:"part"`
 }
 
 // Wishes is what the cook and the house rules say about traits.
@@ -196,40 +131,83 @@ type Wishes struct {
 	Less map[string]bool
 }
 
+// judge turns steps into a verdict under the wishes.
+func (w Wishes) judge(trait string, steps float64) Verdict {
+	if steps < -1 && w.Less[trait] && !w.Pins[trait] {
+		return Wanted
+	}
+	return Judge(steps)
+}
+
 // Compare sets two dishes side by side, trait by trait. Traits below notice in
 // both are left out. detail asks for contributions, which cost more.
-// before are the values of the original, which a caller that compares many
-// adaptations works out once.
-func Compare(original Dish, before []Value, adapted Dish, w Wishes, detail bool) []Thread {
+func Compare(original, adapted Dish, w Wishes, detail bool) []Thread {
+	threads := []Thread{}
 	after := adapted.Values()
-	var threads []Thread
-	for _, v := range before {
-		other := 0.0
-		for _, a := range after {
-			if a.Trait.Name == v.Trait.Name && a.Component == v.Component {
-				other = a.Amount
-			}
-		}
-		if v.Amount < v.Trait.Noticed && other < v.Trait.Noticed {
+	var from, to Sources
+	if detail {
+		from, to = original.Sources(), adapted.Sources()
+	}
+	for i, v := range original.Values() {
+		other := after[i]
+		if v.Amount < v.Trait.Noticed && other.Amount < v.Trait.Noticed {
 			continue
 		}
-		steps := v.Trait.Steps(v.Amount, other)
+		steps := v.Trait.Steps(v.Amount, other.Amount)
 		t := Thread{
-			Trait: v.Trait.Name, Family: v.Trait.Family, Component: v.Component, Original: v.Amount, Adapted: other,
-			Unit: v.Trait.Unit, Steps: steps, Verdict: Judge(steps), Pinned: w.Pins[v.Trait.Name],
+			Trait: v.Trait.Name, Family: v.Trait.Family, Component: v.Component, Part: v.Part, Original: v.Amount, Adapted: other.Amount,
+			Unit: v.Trait.Unit, Steps: steps, Verdict: w.judge(v.Trait.Name, steps), Pinned: w.Pins[v.Trait.Name],
+			From: []Contribution{}, To: []Contribution{},
 		}
-		if steps < -1 && w.Less[v.Trait.Name] && !t.Pinned {
-			t.Verdict = Wanted
-		}
-		t.From, t.To = []Contribution{}, []Contribution{}
 		if detail {
-			t.From = original.From(v)
-			v.Amount = other
-			t.To = adapted.From(v)
+			t.From, t.To = from.From(v), to.From(other)
 		}
 		threads = append(threads, t)
 	}
 	return threads
+}
+
+// The weight that an unpinned trait has beside a pinned one, and the least
+// weight of a trait of a small component beside one of the whole dish.
+const (
+	unpinnedWeight = 1.0 / 3
+	leastPart      = 0.15
+)
+
+// Distance is how far a profile is from the original's as the model minds it,
+// for pinned traits and for others: the squares of the steps beyond one, others
+// counting a third, those of a component by its share of the dish.
+func (p *Profile) Distance(original *Profile, w Wishes) (pinned, others float64) {
+	add := func(t *Trait, before, after, weight float64) {
+		if before < t.Noticed && after < t.Noticed {
+			return
+		}
+		steps := t.Steps(before, after)
+		off := math.Abs(steps) - 1
+		if off <= 0 {
+			return
+		}
+		switch {
+		case w.Pins[t.Name]:
+			pinned += weight * off * off
+		case steps < 0 && w.Less[t.Name]:
+		default:
+			others += unpinnedWeight * weight * off * off
+		}
+	}
+	for i := range p.Whole {
+		add(&Traits[i], original.Whole[i], p.Whole[i], 1)
+	}
+	for j := range p.Parts {
+		share := 1.0
+		if original.Mass > 0 {
+			share = max(leastPart, original.Parts[j].Mass/original.Mass)
+		}
+		for i := range p.Parts[j].Traits {
+			add(&Traits[wholeTraits+i], original.Parts[j].Traits[i], p.Parts[j].Traits[i], share)
+		}
+	}
+	return pinned, others
 }
 
 // Tally sums a dish up as counts, with the trait that is furthest off.
@@ -251,6 +229,7 @@ func Count(threads []Thread) Tally {
 		switch th.Verdict {
 		case Kept:
 			t.Kept++
+			continue
 		case Near:
 			t.Near++
 		case Short:
@@ -259,9 +238,6 @@ func Count(threads []Thread) Tally {
 			t.Over++
 		case Wanted:
 			t.Wanted++
-			continue
-		}
-		if th.Verdict == Kept {
 			continue
 		}
 		off := math.Abs(th.Steps)

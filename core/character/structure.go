@@ -1,7 +1,9 @@
 package character
 
-// Holding is one structural job: what the original's egg or cheese held
-// together, and whether the adaptation can.
+import "slices"
+
+// Holding is one structural job: what the original's egg, butter or cheese
+// did for the component, and whether the adaptation can.
 type Holding struct {
 	Component string  `json:"component"`
 	Need      string  `json:"need"`
@@ -21,56 +23,86 @@ const (
 	mostSupply  = 1.3
 )
 
-// jobs are the structural uses that the model weighs, with their units.
-var jobs = []struct{ need, unit string }{
-	{"bind", "g of mix bound"},
-	{"set", "ml set sliceable"},
+// jobs are the structural jobs the model weighs: their unit, what adds up to
+// them, the uses that do them, and whether too much of it spoils the dish.
+var jobs = [...]struct {
+	need, unit string
+	adds       quantity
+	uses       []string
+	stiffens   bool
+}{
+	{"bind", "g of mix bound", binding, []string{"bind", "shape"}, true},
+	{"set", "ml set sliceable", setting, []string{"set"}, true},
+	{"lift", "ml of batter doubled", lifting, []string{"lift"}, false},
+	{"thicken", "ml to coating", thicken, []string{"thicken"}, true},
+	{"emulsify", "g of oil held", emulsifying, []string{"emulsify"}, false},
+	{"shorten", "g of solid fat", shortening, []string{"shorten"}, false},
+	{"glaze", "brushings", glazing, []string{"glaze"}, false},
 }
 
-// Hold weighs need against supply, component by component. The need is the
-// capacity of what did the job in the original, bounded by what there is to
-// hold; the supply is that of everything in the adaptation that can.
-func Hold(original, adapted Dish) []Holding {
-	var out []Holding
-	for i, p := range original.Parts {
-		for _, j := range jobs {
-			need := p.capacity(j.need, true)
-			if need == 0 {
+// Need is one structural job that the original's ingredients did.
+type Need struct {
+	Part int
+	job  int
+	// Required is what has to be supplied, Held what there is to hold.
+	Required, Held float64
+}
+
+// Needs works out the structural jobs of an original: the capacity of what did
+// the job, at most what there is to hold.
+func (d Dish) Needs() []Need {
+	var out []Need
+	for i, p := range d.Parts {
+		held := p.Mass()
+		for j, job := range jobs {
+			capacity := 0.0
+			for _, it := range p.Items {
+				if slices.Contains(job.uses, it.Use.Name) {
+					s := it.Sums()
+					capacity += s[job.adds]
+				}
+			}
+			if capacity == 0 {
 				continue
 			}
-			held := p.Mass()
-			need = min(need, held)
-			h := Holding{Component: p.Name, Need: j.need, Required: need, Unit: j.unit}
-			if i < len(adapted.Parts) {
-				h.Supplied = adapted.Parts[i].capacity(j.need, false)
+			if job.stiffens {
+				capacity = min(capacity, held)
 			}
-			switch ratio := h.Supplied / need; {
-			case ratio < leastSupply:
-				h.Verdict = WillNotHold
-			case ratio > mostSupply && h.Supplied > mostSupply*held:
-				h.Verdict = TooFirm
-			default:
-				h.Verdict = Holds
-			}
-			out = append(out, h)
+			out = append(out, Need{i, j, capacity, held})
 		}
 	}
 	return out
 }
 
-// capacity sums what the part's items can bind or set. Of the original only
-// items put to that use count.
-func (p Part) capacity(need string, used bool) float64 {
-	total := 0.0
-	for _, it := range p.Items {
-		if used && it.Use.Name != need {
-			continue
-		}
-		for _, r := range it.Food.Roles {
-			if r.Kind == need && (r.Form == "" || r.Form == it.Form.Name) {
-				total += it.asBought() * r.PerGram
-			}
+// weigh sets a supply against a need.
+func (n Need) weigh(supplied float64) string {
+	switch ratio := supplied / n.Required; {
+	case ratio < leastSupply:
+		return WillNotHold
+	case jobs[n.job].stiffens && ratio > mostSupply && supplied > mostSupply*n.Held:
+		return TooFirm
+	}
+	return Holds
+}
+
+// Broken counts the needs that a profile does not meet.
+func (p *Profile) Broken(needs []Need) int {
+	broken := 0
+	for _, n := range needs {
+		if n.weigh(p.Parts[n.Part].Held[n.job]) != Holds {
+			broken++
 		}
 	}
-	return total
+	return broken
+}
+
+// Hold weighs needs against what the adaptation supplies, component by
+// component.
+func Hold(shapes []Shape, needs []Need, adapted *Profile) []Holding {
+	out := []Holding{}
+	for _, n := range needs {
+		supplied := adapted.Parts[n.Part].Held[n.job]
+		out = append(out, Holding{shapes[n.Part].Name, jobs[n.job].need, n.Required, supplied, jobs[n.job].unit, n.weigh(supplied)})
+	}
+	return out
 }

@@ -13,6 +13,7 @@ const (
 	Tasted    Family = "tasted"
 	Smelt     Family = "smelt"
 	Felt      Family = "felt"
+	Look      Family = "look"
 	Structure Family = "structure"
 )
 
@@ -47,28 +48,75 @@ func (t Threshold) Steps(original, adapted float64) float64 {
 const (
 	Savoury  = "savoury"
 	Salt     = "salt"
+	Sweet    = "sweet"
+	Sour     = "sour"
+	Heat     = "heat"
 	Richness = "richness"
-	Smoke    = "smoke"
-	Sea      = "sea"
-	Dairy    = "dairy"
-	Egg      = "egg"
-	Chew     = "chew"
+
+	Smoke   = "smoke"
+	Sea     = "sea"
+	Roast   = "roast"
+	Dairy   = "dairy"
+	Egg     = "egg"
+	Ferment = "ferment"
+
+	Chew    = "chew"
+	Flake   = "flake"
+	Crumble = "crumble"
+	Crisp   = "crisp"
+	Juicy   = "juicy"
+	Melt    = "melt"
+	Body    = "body"
+
+	Yellow = "yellow"
+	Brown  = "brown"
+	Red    = "red"
+	Green  = "green"
+	Pale   = "pale"
 )
 
-// noticedRating is the rating below which a rated trait is not listed.
-const noticedRating = 0.5
+// The ratings below which a rated trait is not listed: what a component feels
+// and looks like has to be plainer than a smell to be remarked on.
+const (
+	noticedSmell = 0.5
+	noticedPiece = 1.0
+)
 
-// Traits lists every trait the model computes.
+// Traits lists every trait the model computes, in the order they are shown:
+// first those of the whole dish, then those of each component.
 var Traits = []Trait{
 	{Name: Savoury, Family: Tasted, Unit: "g MSG eq/100 g", Threshold: Threshold{0.03, 0.21}, Noticed: 0.03},
 	{Name: Salt, Family: Tasted, Unit: "g NaCl/100 g", Threshold: Threshold{0.05, 0.15}, Noticed: 0.05},
+	{Name: Sweet, Family: Tasted, Unit: "g sucrose eq/100 g", Threshold: Threshold{0.4, 0.17}, Noticed: 0.4},
+	{Name: Sour, Family: Tasted, Unit: "g citric eq/100 g", Threshold: Threshold{0.04, 0.22}, Noticed: 0.04},
+	{Name: Heat, Family: Tasted, Unit: "SHU", Threshold: Threshold{30, 0.35}, Noticed: 30},
 	{Name: Richness, Family: Tasted, Unit: "g fat/100 g", Threshold: Threshold{1.0, 0.25}, Noticed: 1},
-	{Name: Smoke, Family: Smelt, Unit: "0-10", Noticed: noticedRating},
-	{Name: Sea, Family: Smelt, Unit: "0-10", Noticed: noticedRating},
-	{Name: Dairy, Family: Smelt, Unit: "0-10", Noticed: noticedRating},
-	{Name: Egg, Family: Smelt, Unit: "0-10", Noticed: noticedRating},
-	{Name: Chew, Family: Felt, Unit: "0-10", Noticed: noticedRating},
+	{Name: Smoke, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},
+	{Name: Sea, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},
+	{Name: Roast, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},
+	{Name: Dairy, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},
+	{Name: Egg, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},
+	{Name: Ferment, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},
+	{Name: Chew, Family: Felt, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Flake, Family: Felt, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Crumble, Family: Felt, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Crisp, Family: Felt, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Juicy, Family: Felt, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Melt, Family: Felt, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Body, Family: Felt, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Yellow, Family: Look, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Brown, Family: Look, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Red, Family: Look, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Green, Family: Look, Unit: "0-10", Noticed: noticedPiece},
+	{Name: Pale, Family: Look, Unit: "0-10", Noticed: noticedPiece},
 }
+
+// wholeTraits is how many of Traits are judged over the whole dish; the others
+// are judged component by component.
+const wholeTraits = 12
+
+// ByComponent tells whether a trait is judged component by component.
+func (t Trait) ByComponent() bool { return t.Family == Felt || t.Family == Look }
 
 // TraitNamed finds a trait; ok is false for an unknown name.
 func TraitNamed(name string) (Trait, bool) {

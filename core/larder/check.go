@@ -79,7 +79,7 @@ func (c *checker) food(f *Food) {
 		c.source(f.ID, a.Source)
 	}
 	for _, form := range f.Forms {
-		if form.Base <= 0 || form.Yield <= 0 || form.Base > 2 {
+		if form.Base <= 0 || form.Yield < 0 || form.Base > 2 || form.Gives <= 0 || form.Gives > 1 || (form.Yield == 0) != (form.Gives < 1) {
 			c.say("%s, %s: base %g, yield %g", f.ID, form.Name, form.Base, form.Yield)
 		}
 		c.source(f.ID, form.Source)
@@ -272,9 +272,14 @@ func (c *checker) swap(s *Swap) {
 	if s.Per != PerHundred && s.Per != PerEgg && s.Per != PerLitre {
 		c.say("swap %s: counted per %q", s.ID, s.Per)
 	}
-	for _, kind := range s.Serves {
-		if !slices.ContainsFunc(c.larder.order, func(f *Food) bool { return f.Kind == kind }) {
-			c.say("swap %s: no food is of the kind %q", s.ID, kind)
+	for _, what := range s.Serves {
+		if !slices.ContainsFunc(c.larder.order, func(f *Food) bool { return (&Swap{Serves: []string{what}}).ServesFood(f.Kind, f) }) {
+			c.say("swap %s: no food is of the kind %q", s.ID, what)
+		}
+	}
+	for _, next := range s.Next {
+		if c.larder.swapByID[next] == nil || next == s.ID {
+			c.say("swap %s: falls back on %q, which is no other swap", s.ID, next)
 		}
 	}
 	for _, p := range s.Prepare {

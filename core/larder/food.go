@@ -173,6 +173,10 @@ type Form struct {
 	// Yield is finished grams per gram of this form once its dish is cooked:
 	// 0.5 for mushrooms browned dry, 2.4 for dry lentils simmered.
 	Yield float64 `json:"yield"`
+	// Gives is the share of what dissolves and smells that the form gives to
+	// the dish, below 1 where the food itself is lifted out again; its yield is
+	// then 0.
+	Gives float64 `json:"gives"`
 	// Density in g/ml, 0 when as the food's own.
 	Density float64 `json:"density"`
 	// Grade replaces the food's own where the form was processed, as tinned
@@ -216,7 +220,7 @@ func (f *Food) FormNamed(name string) Form {
 	if form, ok := f.Forms[RawForm]; ok {
 		return form
 	}
-	return Form{Name: RawForm, Base: 1, Yield: 1}
+	return Form{Name: RawForm, Base: 1, Yield: 1, Gives: 1}
 }
 
 // MatterOf returns what is needed to convert amounts of the food in a form.

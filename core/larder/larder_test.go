@@ -40,7 +40,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"energy_exceptions.csv": {Data: []byte("food,why\n")},
 		"prices.csv":            {Data: []byte("food,per_kg\n")},
 		"taste.csv":             {Data: []byte("food,glutamate,aspartate,imp,gmp,amp,source\n")},
-		"forms.csv":             {Data: []byte("foods,form,base,yield,density,chew,flake,crumble,crisp,juicy,melt,grade,source\n")},
+		"forms.csv":             {Data: []byte("foods,form,base,yield,gives,density,chew,flake,crumble,crisp,juicy,melt,grade,source\n")},
 		"aromas.csv":            {Data: []byte("foods,form,trait,dose,source\nbeef,,smoke,-1,estimate\n")},
 		"structure.csv":         {Data: []byte("foods,structure,form,per_gram,source\n")},
 		"acids.csv":             {Data: []byte("foods,citric,malic,tartaric,lactic,acetic,source\n")},
@@ -52,7 +52,8 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"contexts.csv":          {Data: []byte("names,food,beside\n")},
 		"further.csv":           {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":       {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
-		"techniques.csv":        {Data: []byte("technique,family,hands,words\n")},
+		"techniques.csv":        {Data: []byte("technique,family,hands,lost,roast,crisp,wet,source,words\n")},
+		"fates.csv":             {Data: []byte("fate,taken,soluble,fat,aroma,inosinate,says,source\n")},
 		"words.yaml":            {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
 		"foods/a.csv": {Data: []byte("id,name,aliases,origin,class,kind,mark,grade,allergens,density,pieces,weigh,why\n" +
 			"beef,beef,steak,animal,meat,,,whole,,9,,estimate,\n" +

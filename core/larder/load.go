@@ -24,10 +24,14 @@ type Larder struct {
 	index    *Index
 	words    Vocabulary
 	contexts []Context
-	swaps    []*Swap
-	boosters []*Booster
-	sources  map[string]string
-	prices   map[string]float64
+	// techniques and fates are what steps do, by name.
+	techniques map[string]*Technique
+	fates      map[string]*Fate
+	swaps      []*Swap
+	swapByID   map[string]*Swap
+	boosters   []*Booster
+	sources    map[string]string
+	prices     map[string]float64
 	// energyExcused names foods whose energy does not follow from the
 	// macronutrients, with the reason.
 	energyExcused map[string]string
@@ -36,9 +40,10 @@ type Larder struct {
 // Load reads the whole knowledge from a source. The error of a malformed file
 // names the file and row; Check looks at what the rows say.
 func Load(src Source) (*Larder, error) {
-	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{}}
+	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{},
+		swapByID: map[string]*Swap{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadSwaps, l.loadPrices, l.loadExceptions,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSwaps, l.loadPrices, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)

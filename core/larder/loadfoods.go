@@ -149,7 +149,7 @@ var FeltTraits = [...]string{"chew", "flake", "crumble", "crisp", "juicy", "melt
 func (l *Larder) loadForms(src Source) error {
 	return eachRow(src, "forms.csv", func(r row) {
 		form := Form{
-			Name: r.text("form"), Base: r.number("base", 1), Yield: r.number("yield", 1), Density: r.number("density", 0), Grade: Grade(r.text("grade")),
+			Name: r.text("form"), Base: r.number("base", 1), Yield: r.number("yield", 1), Gives: r.number("gives", 1), Density: r.number("density", 0), Grade: Grade(r.text("grade")),
 			Source: r.text("source"), Estimate: r.text("source") == Estimate,
 		}
 		for _, trait := range FeltTraits {

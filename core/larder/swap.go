@@ -1,6 +1,10 @@
 package larder
 
-import "fmt"
+import (
+	"fmt"
+	"slices"
+	"strings"
+)
 
 // Swap is one way to carry over an ingredient: a list of real foods in real
 // amounts. What it does to the dish is computed, never written here.
@@ -9,7 +13,9 @@ type Swap struct {
 	Name string `json:"name" yaml:"name"`
 	// Short is how steps refer to it: "the lentil mince".
 	Short string `json:"short" yaml:"short"`
-	// Serves lists the kinds of food it can stand in for.
+	// Serves lists the kinds of food it can stand in for: a kind ("mince"), one
+	// food ("food:onion"), a shelf ("shelf:pulses") or all that hold an allergen
+	// ("holds:nuts").
 	Serves []string `json:"serves" yaml:"serves"`
 	// Uses narrows it to what the ingredient does; empty means any use.
 	Uses []string `json:"uses" yaml:"uses"`
@@ -20,13 +26,58 @@ type Swap struct {
 	Formula []Part `json:"formula" yaml:"formula"`
 	// Prepare lists what is done before the swap goes into the dish.
 	Prepare []Preparation `json:"prepare" yaml:"prepare"`
-	// Cook says how the original's own steps change.
+	// Cook says how the original's own steps change, When at what moment the
+	// swap goes in.
 	Cook     string   `json:"cook" yaml:"cook"`
+	When     string   `json:"when" yaml:"when"`
 	Why      string   `json:"why" yaml:"why"`
 	Limits   string   `json:"limits" yaml:"limits"`
 	Cautions []string `json:"cautions" yaml:"cautions"`
-	Ahead    string   `json:"ahead" yaml:"ahead"`
-	Source   string   `json:"source" yaml:"source"`
+	// Ahead says what can be made ahead and how long it keeps.
+	Ahead string `json:"ahead" yaml:"ahead"`
+	// Next are the swaps to fall back on, in order, when this one's foods
+	// cannot be had.
+	Next   []string `json:"next" yaml:"next"`
+	Source string   `json:"source" yaml:"source"`
+}
+
+// The prefixes by which a swap serves more or less than a kind.
+const (
+	servesFood  = "food:"
+	servesShelf = "shelf:"
+	servesHolds = "holds:"
+)
+
+// ServesFood tells whether the swap can stand in for a food of a kind; food is
+// nil where only its kind is known.
+func (s *Swap) ServesFood(kind string, food *Food) bool {
+	for _, what := range s.Serves {
+		id, one := strings.CutPrefix(what, servesFood)
+		shelf, all := strings.CutPrefix(what, servesShelf)
+		allergen, holds := strings.CutPrefix(what, servesHolds)
+		switch {
+		case one, all, holds:
+			if food != nil && (one && food.ID == id || all && food.Aisle == shelf || holds && slices.Contains(food.Allergen, allergen)) {
+				return true
+			}
+		case what == kind:
+			return true
+		}
+	}
+	return false
+}
+
+// MainFood is the food that a swap is mostly made of, water apart; nil when it
+// adds nothing.
+func (l *Larder) MainFood(s *Swap) *Food {
+	var heaviest *Food
+	most := 0.0
+	for _, p := range s.Formula {
+		if f := l.foods[p.Food]; f != nil && p.Food != "water" && p.Grams > most {
+			heaviest, most = f, p.Grams
+		}
+	}
+	return heaviest
 }
 
 // Part is one food of a formula.
@@ -85,9 +136,18 @@ type Booster struct {
 	Step float64 `json:"step" yaml:"step"`
 	When string  `json:"when" yaml:"when"`
 	// First tells that it goes in before anything else is cooked.
-	First  bool   `json:"first" yaml:"first"`
+	First bool `json:"first" yaml:"first"`
+	// In says in what dishes it belongs: savoury, sweet or any.
+	In     string `json:"in" yaml:"in"`
 	Source string `json:"source" yaml:"source"`
 }
+
+// The dishes a booster belongs in.
+const (
+	InSavoury = "savoury"
+	InSweet   = "sweet"
+	InAny     = "any"
+)
 
 func (l *Larder) loadSwaps(src Source) error {
 	files, err := src.List("swaps")
@@ -103,7 +163,7 @@ func (l *Larder) loadSwaps(src Source) error {
 			if s.Per == "" {
 				s.Per = PerHundred
 			}
-			s.Uses, s.Cautions = orEmpty(s.Uses), orEmpty(s.Cautions)
+			s.Uses, s.Cautions, s.Next = orEmpty(s.Uses), orEmpty(s.Cautions), orEmpty(s.Next)
 			for i := range s.Formula {
 				if s.Formula[i].Form == "" {
 					s.Formula[i].Form = RawForm
@@ -112,12 +172,21 @@ func (l *Larder) loadSwaps(src Source) error {
 		}
 		l.swaps = append(l.swaps, page...)
 	}
+	for _, s := range l.swaps {
+		if l.swapByID[s.ID] != nil {
+			return fmt.Errorf("swap %q stands twice", s.ID)
+		}
+		l.swapByID[s.ID] = s
+	}
 	if err := src.Decode("boosters.yaml", &l.boosters); err != nil {
 		return err
 	}
 	for _, b := range l.boosters {
 		if b.Form == "" {
 			b.Form = RawForm
+		}
+		if b.In == "" {
+			b.In = InSavoury
 		}
 	}
 	return nil
@@ -131,14 +200,7 @@ func orEmpty(list []string) []string {
 }
 
 // SwapNamed returns a swap by id, nil when there is none.
-func (l *Larder) SwapNamed(id string) *Swap {
-	for _, s := range l.swaps {
-		if s.ID == id {
-			return s
-		}
-	}
-	return nil
-}
+func (l *Larder) SwapNamed(id string) *Swap { return l.swapByID[id] }
 
 // BoosterNamed returns the booster of a food, nil when there is none.
 func (l *Larder) BoosterNamed(food string) *Booster {

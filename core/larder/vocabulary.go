@@ -23,11 +23,50 @@ type Vocabulary struct {
 	Techniques map[string]Technique
 }
 
-// Technique is one way of working, as steps name it.
+// Technique is one way of working, as steps name it, and what it does to what
+// is worked so.
 type Technique struct {
 	Name    string
 	Family  string
 	HandsOn bool
+	// Lost is the water in grams a minute that leaves an open pot or pan of
+	// the reference size (see character.ReferencePot).
+	Lost float64
+	// Roast is the grams worked so for ten minutes, in 100 g of dish, at which
+	// a panel would rate roast 5 of 10; 0 where nothing browns.
+	Roast float64
+	// Crisp is how crisp it leaves the surface of pieces, 0-10.
+	Crisp float64
+	// Wet tells that it cooks in liquid, or slowly enough that dry food drinks.
+	Wet    bool
+	Source string
+}
+
+// Fate is what a step leaves of a line in the dish, as shares of what went in.
+type Fate struct {
+	Name string
+	// Taken is the share of its mass, Soluble that of salt, sugar, acid, heat
+	// and what tastes savoury, Fat and Aroma theirs, Inosinate that of IMP.
+	Taken, Soluble, Fat, Aroma, Inosinate float64
+	// Says tells a cook what happens to it.
+	Says   string
+	Source string
+}
+
+// Technique finds a way of working by its name, nil when there is none.
+func (l *Larder) Technique(name string) *Technique { return l.techniques[name] }
+
+// Fate finds a fate by its name; the core and the table must agree on names,
+// which Check looks at.
+func (l *Larder) Fate(name string) *Fate { return l.fates[name] }
+
+func (l *Larder) loadFates(src Source) error {
+	return eachRow(src, "fates.csv", func(r row) {
+		l.fates[r.text("fate")] = &Fate{
+			Name: r.text("fate"), Taken: r.number("taken", 1), Soluble: r.number("soluble", 1), Fat: r.number("fat", 1), Aroma: r.number("aroma", 1),
+			Inosinate: r.number("inosinate", 1), Says: r.text("says"), Source: r.text("source"),
+		}
+	})
 }
 
 func (l *Larder) loadWords(src Source) error {
@@ -65,7 +104,11 @@ func (l *Larder) loadWords(src Source) error {
 		}
 	}
 	return eachRow(src, "techniques.csv", func(r row) {
-		t := Technique{Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes"}
+		t := Technique{
+			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
+			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes", Source: r.text("source"),
+		}
+		l.techniques[t.Name] = &t
 		for _, w := range r.list("words") {
 			l.words.Techniques[Fold(w)] = t
 		}

@@ -40,7 +40,7 @@ func TestNoAdaptedStepNamesAnimalMatter(t *testing.T) {
 	for _, x := range recipes {
 		d := r.Read(x.Text, measure.Metric)
 		for _, preset := range swap.Presets {
-			dec, err := b.Propose(d, swap.HouseRules{Preset: preset.ID}, x.Pins, swap.Closest)
+			dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset.ID}, Pins: x.Pins}, swap.Closest)
 			require.NoError(t, err)
 			a, err := c.Adapt(d, dec, false)
 			require.NoError(t, err)
@@ -84,7 +84,7 @@ func BenchmarkAdapt(b *testing.B) {
 	recipes, err := demo.Recipes()
 	require.NoError(b, err)
 	d := r.Read(recipes[2].Text, measure.Metric)
-	dec, err := book.Propose(d, swap.HouseRules{}, nil, swap.Closest)
+	dec, err := book.Propose(d, swap.Decisions{}, swap.Closest)
 	require.NoError(b, err)
 	for b.Loop() {
 		if _, err := c.Adapt(d, dec, true); err != nil {
@@ -96,7 +96,7 @@ func BenchmarkAdapt(b *testing.B) {
 func TestBonesGiveWayToWhatGoesIntoTheSameWater(t *testing.T) {
 	r, b, c := open(t)
 	d := r.Read("Broth\n\n2 kg beef bones\n3 litres water\n1 onion\n\nMethod\n1. Blanch the bones for 5 minutes, drain and rinse them.\n2. Simmer the bones in the water with the onion for 6 hours, skimming off the scum now and then, then strain.", measure.Metric)
-	dec, err := b.Propose(d, swap.HouseRules{}, nil, swap.Closest)
+	dec, err := b.Propose(d, swap.Decisions{}, swap.Closest)
 	require.NoError(t, err)
 	a, err := c.Adapt(d, dec, false)
 	require.NoError(t, err)

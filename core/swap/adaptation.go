@@ -31,94 +31,50 @@ func (b *Book) Apply(d recipe.Dish, dec Decisions, detail bool) (Adaptation, err
 	if err != nil {
 		return Adaptation{}, err
 	}
-	return b.prepare(d, rules).apply(dec, detail), nil
+	return b.prepare(d, rules, dec).apply(dec, detail), nil
 }
 
-// bench is an original made ready to try many decisions on: what stays the
-// same between two tries is worked out once.
-type bench struct {
-	*Book
-	dish     recipe.Dish
-	rules    Rules
-	slots    []slot
-	at       map[string]int // slot by line
-	original character.Dish
-	values   []character.Value
-	main     int // the heaviest component that is no dough, which takes the boosters
-	// quick leaves out the words of new lines, for tries nobody reads.
-	quick bool
-}
-
-func (b *Book) prepare(d recipe.Dish, rules Rules) *bench {
-	x := &bench{Book: b, dish: d, rules: rules, slots: b.slots(d, rules), at: map[string]int{}, original: character.Of(b.larder, d)}
-	for i, s := range x.slots {
-		x.at[s.ref] = i
-	}
-	x.values = x.original.Values()
-	most := -1.0
-	for i, p := range x.original.Parts {
-		m := p.Mass()
-		if kneaded(d.Components[i]) {
-			m = 0
-		}
-		if m > most {
-			x.main, most = i, m
-		}
-	}
-	return x
-}
-
-// kneaded tells whether a component is a dough, into which nothing more can be
-// stirred.
-func kneaded(c recipe.Component) bool {
-	return slices.ContainsFunc(c.Steps, func(s recipe.Step) bool {
-		return slices.Contains(s.Techniques, "knead") || slices.Contains(s.Techniques, "rub-in") || slices.Contains(s.Techniques, "laminate")
-	})
-}
-
-func (b *bench) apply(dec Decisions, detail bool) Adaptation {
-	d, rules := b.dish, b.rules
-	a := Adaptation{Components: []Component{}, Swaps: []Chosen{}, Boosters: []Dose{}, Structure: []character.Holding{}, Unresolved: []Open{}}
-	for i, c := range d.Components {
+// apply puts decisions in and compares the two dishes; detail asks for what
+// each line contributes.
+func (x *bench) apply(dec Decisions, detail bool) Adaptation {
+	a := Adaptation{Components: []Component{}, Swaps: []Chosen{}, Boosters: []Dose{}, Unresolved: []Open{}}
+	x.dec = dec
+	for i, c := range x.dish.Components {
 		comp := Component{Name: c.Name, Lines: []Line{}, Steps: []Step{}}
 		for j, line := range c.Lines {
 			ref := Ref(i, j)
-			at, decided := b.at[ref]
+			at, decided := x.at[ref]
 			if !decided {
 				if line.Origin == larder.Unknown && line.Food == nil {
-					a.Unresolved = append(a.Unresolved, Open{ref, fmt.Sprintf("%q is not in the larder, so nobody can say whether it is animal", line.Name)})
+					a.Unresolved = append(a.Unresolved, Open{Line: ref, Why: fmt.Sprintf("%q is not in the larder, so nobody can say whether it is animal", line.Name)})
 				}
-				comp.Lines = append(comp.Lines, b.keep(line, &ref))
+				comp.Lines = append(comp.Lines, x.keep(line, &ref))
 				continue
 			}
-			b.fill(&a, &comp, b.slots[at], line, dec)
+			x.fill(&a, &comp, x.slots[at], line, dec)
 		}
 		a.Components = append(a.Components, comp)
 	}
-	b.boost(&a, dec)
-	b.balanceSalt(&a, d)
-	adapted := b.dishOf(a)
-	a.Traits = character.Compare(b.original, b.values, adapted, wishes(dec, rules), detail)
-	if a.Traits == nil {
-		a.Traits = []character.Thread{}
-	}
-	if holdings := character.Hold(b.original, adapted); holdings != nil {
-		a.Structure = holdings
-	}
+	x.boost(&a, dec)
+	x.balanceSalt(&a)
+	adapted := x.dishOf(a)
+	a.Traits = character.Compare(x.original, adapted, wishes(dec, x.rules), detail)
+	profile := adapted.Profile()
+	a.Structure = character.Hold(x.shapes, x.needs, &profile)
 	a.Tally = character.Count(a.Traits)
 	return a
 }
 
 // keep takes a line over. Choices that the rules forbid are left out; where one
 // of them stood in its words ("oil or butter"), the line is said anew.
-func (b *bench) keep(line recipe.Line, ref *string) Line {
-	alternatives, also := b.plantOnly(line.Alternatives, b.rules), b.plantOnly(line.Also, b.rules)
+func (x *bench) keep(line recipe.Line, ref *string) Line {
+	alternatives, also := x.plantOnly(line.Alternatives, x.rules), x.plantOnly(line.Also, x.rules)
 	lost := len(alternatives) < len(line.Alternatives) || len(also) < len(line.Also)
 	line.Alternatives, line.Also = alternatives, also
 	if line.Alternatives == nil {
 		line.Alternatives = []recipe.Alternative{}
 	}
-	food := b.larder.Food(line.FoodID())
+	food := x.larder.Food(line.FoodID())
 	if !lost || food == nil {
 		return Line{line, ref, Kept}
 	}
@@ -151,24 +107,24 @@ func (b *Book) plantOnly(list []recipe.Alternative, r Rules) []recipe.Alternativ
 
 // fill decides one slot: the chosen swap's lines, or an empty place that says
 // why.
-func (b *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, dec Decisions) {
+func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, dec Decisions) {
 	ref := s.ref
-	chosen := b.larder.SwapNamed(dec.Swaps[ref])
-	if chosen != nil && !slices.Contains(s.allowed, chosen) {
-		chosen = nil
-	}
-	if chosen == nil {
-		why := "no swap chosen yet"
+	chosen := x.larder.SwapNamed(dec.Swaps[ref])
+	if chosen == nil || !slices.Contains(s.allowed, chosen) {
+		open := Open{Line: ref, Why: "no swap chosen yet"}
 		if len(s.allowed) == 0 {
-			why = s.noSwap(line.Name)
+			open.Why, open.Nearest = s.noSwap(line.Name), x.nearest(s)
 		}
-		a.Unresolved = append(a.Unresolved, Open{ref, why})
-		comp.Lines = append(comp.Lines, Line{leftOut(line, why), &ref, Dropped})
+		a.Unresolved = append(a.Unresolved, open)
+		comp.Lines = append(comp.Lines, Line{leftOut(line, open.Why), &ref, Dropped})
 		return
 	}
 	c := Chosen{
-		Replaces: ref, Swap: chosen.ID, Name: chosen.Name, Why: chosen.Why, Use: s.use.Name, Rule: s.use.Rule,
+		Replaces: ref, Swap: chosen.ID, Name: chosen.Name, Why: chosen.Why, Use: s.use.Name, Rule: s.use.Rule, Amount: 1,
 		Limits: chosen.Limits, Cautions: chosen.Cautions, Rejected: s.rejected, Lines: []int{},
+	}
+	if own, ok := dec.Amounts[ref]; ok && own > 0 {
+		c.Amount = own
 	}
 	if c.Rejected == nil {
 		c.Rejected = []Rejected{}
@@ -176,15 +132,34 @@ func (b *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 	if c.Cautions == nil {
 		c.Cautions = []string{}
 	}
-	factor := line.Mass() / chosen.GramsPer()
-	if line.Grams == nil {
-		factor = assumedMass / chosen.GramsPer()
-	}
 	for _, p := range chosen.Formula {
 		c.Lines = append(c.Lines, len(comp.Lines))
-		comp.Lines = append(comp.Lines, Line{b.partLine(p, factor, line), &ref, Swapped})
+		comp.Lines = append(comp.Lines, Line{x.partLine(p, x.grams(s, chosen, p), line), &ref, Swapped})
 	}
 	a.Swaps = append(a.Swaps, c)
+}
+
+// nearest is the barred swap that would keep the dish's character best.
+func (x *bench) nearest(s slot) *Nearest {
+	var best *Nearest
+	low := math.Inf(1)
+	for i, sw := range s.barred {
+		o := x.option(s, sw)
+		part := character.Profile{}
+		sums := x.original.Sums()
+		if food := x.larder.Food(x.dish.Components[s.component].Lines[s.line].FoodID()); food != nil {
+			line := &x.dish.Components[s.component].Lines[s.line]
+			replaced := x.item(s.component, s.line, food, line.Form, line.Mass(), false).Sums()
+			sums[s.component].Add(&replaced, -1)
+		}
+		sums[s.component].Add(&o.sums, 1)
+		character.Evaluate(x.shapes, sums, &part)
+		pinned, others := part.Distance(&x.before, x.wishes)
+		if v := pinned + others; v < low-1e-9 {
+			low, best = v, &Nearest{sw.ID, sw.Name, s.rejected[i].Rule}
+		}
+	}
+	return best
 }
 
 // assumedMass stands in for a line without a known mass ("butter for the
@@ -225,13 +200,9 @@ func kitchenAmount(f *larder.Food, grams float64) string {
 	return fmt.Sprintf("%s (%s)", spoons, shown)
 }
 
-func (b *bench) partLine(p larder.Part, factor float64, original recipe.Line) recipe.Line {
-	f := b.larder.Food(p.Food)
-	grams := measure.RoundGrams(p.Grams*factor, fineAmounts(f))
+func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) recipe.Line {
+	f := x.larder.Food(p.Food)
 	span := measure.Exactly(grams)
-	if b.quick {
-		return recipe.Line{Grams: &span, Food: &f.ID, Form: p.Form, Origin: f.Origin}
-	}
 	why := f.Why
 	if why == "" {
 		why = fmt.Sprintf("Stands in for %s.", original.Name)
@@ -248,21 +219,21 @@ func (b *bench) partLine(p larder.Part, factor float64, original recipe.Line) re
 }
 
 // boost adds the boosters to the main component.
-func (b *bench) boost(a *Adaptation, dec Decisions) {
+func (x *bench) boost(a *Adaptation, dec Decisions) {
 	if len(a.Components) == 0 {
 		return
 	}
 	for _, dose := range dec.Boosters {
-		f := b.larder.Food(dose.Food)
-		if f == nil || b.rules.Breaks(f) != "" || dose.Grams <= 0 {
+		f := x.larder.Food(dose.Food)
+		if f == nil || x.rules.Breaks(f) != "" || dose.Grams <= 0 {
 			continue
 		}
-		line := b.partLine(larder.Part{Food: dose.Food, Form: formOr(dose.Form), Grams: dose.Grams}, 1, recipe.Line{})
+		line := x.partLine(larder.Part{Food: dose.Food, Form: formOr(dose.Form)}, measure.RoundGrams(dose.Grams, fineAmounts(f)), recipe.Line{})
 		line.Why = dose.Why
-		if booster := b.larder.BoosterNamed(dose.Food); booster != nil && line.Why == "" {
+		if booster := x.larder.BoosterNamed(dose.Food); booster != nil && line.Why == "" {
 			line.Why = fmt.Sprintf("Small dose for %s.", strings.Join(booster.Traits, " and "))
 		}
-		a.Components[b.main].Lines = append(a.Components[b.main].Lines, Line{line, nil, Booster})
+		a.Components[x.main].Lines = append(a.Components[x.main].Lines, Line{line, nil, Booster})
 		a.Boosters = append(a.Boosters, dose)
 	}
 }
@@ -274,70 +245,100 @@ func formOr(form string) string {
 	return form
 }
 
-// balanceSalt lowers the salt line by what swaps and boosters bring beyond
-// what they replace.
-func (b *bench) balanceSalt(a *Adaptation, d recipe.Dish) {
-	saltOf := func(l recipe.Line) float64 {
-		f := b.larder.Food(l.FoodID())
-		if f == nil {
-			return 0
-		}
-		return l.Mass() * f.FormNamed(l.Form).Base * f.Per100.Salt() / 100
-	}
-	extra := 0.0
+// balanceSalt lowers the salt lines by what swaps and boosters bring beyond what
+// they replace, and by what the house allows.
+func (x *bench) balanceSalt(a *Adaptation) {
+	brought, others := 0.0, 0.0
 	for i := range a.Components {
 		for _, l := range a.Components[i].Lines {
-			if l.Change == Swapped || l.Change == Booster {
-				extra += saltOf(l.Line)
+			food := x.larder.Food(l.FoodID())
+			if food == nil || l.Mass() <= 0 {
+				continue
+			}
+			from, stands := lineOf(l), l.Change == Swapped
+			if from >= 0 && x.plainSalt(i, from) != nil {
+				continue
+			}
+			sums := x.item(i, from, food, l.Form, l.Mass(), stands).Sums()
+			others += sums.Salt()
+			if stands || l.Change == Booster {
+				brought += sums.Salt()
 			}
 		}
 	}
 	for _, c := range a.Swaps {
-		s := b.slots[b.at[c.Replaces]]
-		extra -= saltOf(d.Components[s.component].Lines[s.line])
+		s := x.slots[x.at[c.Replaces]]
+		line := &x.dish.Components[s.component].Lines[s.line]
+		if food := x.larder.Food(line.FoodID()); food != nil && x.plainSalt(s.component, s.line) == nil {
+			replaced := x.item(s.component, s.line, food, line.Form, line.Mass(), false).Sums()
+			brought -= replaced.Salt()
+		}
 	}
-	if extra < leastSaltMoved {
-		return
+	if x.salts == nil {
+		x.findSalts()
 	}
-	for i := range a.Components {
-		for j := range a.Components[i].Lines {
-			l := &a.Components[i].Lines[j]
-			if l.Change != Kept || l.FoodID() != "salt" || l.Mass() <= 0 {
+	for i, left := range x.lowerSalt(brought, others) {
+		s := x.salts[i]
+		if left >= s.grams {
+			continue
+		}
+		for j := range a.Components[s.component].Lines {
+			l := &a.Components[s.component].Lines[j]
+			if lineOf(*l) != s.line || l.Change == Dropped {
 				continue
 			}
-			left := measure.RoundGrams(math.Max(0, l.Mass()-extra), measure.Fine)
-			extra -= l.Mass() - left
 			span := measure.Exactly(left)
+			l.Why = fmt.Sprintf("Lowered from %s: the swaps bring salt of their own.", strings.TrimSpace(x.dish.Components[s.component].Lines[s.line].Text))
 			l.Grams, l.Amount = &span, &measure.Amount{Low: left, High: left, Unit: measure.Gram}
-			l.Why = fmt.Sprintf("Lowered from %s: the swaps bring salt of their own.", strings.TrimSpace(l.Text))
-			l.Text = measure.ShowGrams(span, measure.Fine) + " " + l.Name
-			l.Change = Adjusted
-			if extra < leastSaltMoved {
-				return
+			l.Text = kitchenAmount(x.larder.Food(l.FoodID()), left) + " " + l.Name
+			if left == 0 {
+				l.Text = l.Name + ", only to taste"
+			}
+			if l.Change == Kept {
+				l.Change = Adjusted
 			}
 		}
 	}
 }
 
-// leastSaltMoved is the salt in grams below which nothing is adjusted.
-const leastSaltMoved = 0.3
+// findSalts lists the salt lines, which is all of ready that apply needs.
+func (x *bench) findSalts() {
+	for i, c := range x.dish.Components {
+		for j := range c.Lines {
+			if salty := x.plainSalt(i, j); salty != nil {
+				x.salts = append(x.salts, saltLine{i, j, c.Lines[j].Mass(), x.item(i, j, salty, c.Lines[j].Form, 1, false).Sums()})
+			}
+		}
+	}
+}
 
-// dishOf makes the adapted lines ready for evaluation, with the steps' losses
+// lineOf is the index of the original line that a line stands for, -1 for what
+// is new.
+func lineOf(l Line) int {
+	if l.From == nil {
+		return -1
+	}
+	var c, j int
+	if _, err := fmt.Sscanf(*l.From, "components[%d].lines[%d]", &c, &j); err != nil {
+		return -1
+	}
+	return j
+}
+
+// dishOf makes the adapted lines ready for evaluation, with what the steps do
 // taken over from the original.
-func (b *bench) dishOf(a Adaptation) character.Dish {
-	out := character.Dish{Servings: b.original.Servings, Parts: make([]character.Part, len(a.Components))}
+func (x *bench) dishOf(a Adaptation) character.Dish {
+	out := character.Dish{Servings: x.original.Servings, Parts: make([]character.Part, len(a.Components))}
 	for i, c := range a.Components {
-		part := character.Part{Name: c.Name, Evaporated: b.original.Parts[i].Evaporated, Wet: b.original.Parts[i].Wet, Items: make([]character.Item, 0, len(c.Lines))}
+		part := character.Part{Shape: x.shapes[i], Items: make([]character.Item, 0, len(c.Lines))}
 		for j := range c.Lines {
 			l := &c.Lines[j]
-			food := b.larder.Food(l.FoodID())
+			food := x.larder.Food(l.FoodID())
 			if food == nil || l.Mass() <= 0 {
 				continue
 			}
-			it := character.Item{Label: l.Name, Food: food, Form: food.FormNamed(l.Form), Grams: l.Mass()}
-			if !b.quick {
-				it.Ref = Ref(i, j)
-			}
+			it := x.item(i, lineOf(*l), food, l.Form, l.Mass(), l.Change == Swapped)
+			it.Ref, it.Label = Ref(i, j), l.Name
 			part.Items = append(part.Items, it)
 		}
 		out.Parts[i] = part

@@ -11,8 +11,14 @@ type Decisions struct {
 	HouseRules HouseRules `json:"houseRules"`
 	Pins       []string   `json:"pins"`
 	// Swaps maps a line of the original ("components[0].lines[3]") to a swap.
-	Swaps    map[string]string `json:"swaps"`
-	Boosters []Dose            `json:"boosters"`
+	Swaps map[string]string `json:"swaps"`
+	// Uses are what an ingredient does in the dish where the cook has set it
+	// right, by line.
+	Uses map[string]string `json:"uses,omitempty"`
+	// Amounts are factors on what the book says of a swap, by line; a line
+	// without one takes the book's.
+	Amounts  map[string]float64 `json:"amounts,omitempty"`
+	Boosters []Dose             `json:"boosters"`
 	// LivesFrom is the cook's sentence on what the dish lives from.
 	LivesFrom string `json:"livesFrom"`
 }
@@ -68,10 +74,12 @@ type Chosen struct {
 	Swap     string `json:"swap"`
 	Name     string `json:"name"`
 	// Lines are the indexes, within the component, of the lines it brought.
-	Lines    []int      `json:"lines"`
-	Why      string     `json:"why"`
-	Use      string     `json:"use"`
-	Rule     string     `json:"rule"`
+	Lines []int  `json:"lines"`
+	Why   string `json:"why"`
+	Use   string `json:"use"`
+	Rule  string `json:"rule"`
+	// Amount is the cook's factor on the book's amounts.
+	Amount   float64    `json:"amount"`
 	Limits   string     `json:"limits"`
 	Cautions []string   `json:"cautions"`
 	Rejected []Rejected `json:"rejected"`
@@ -87,6 +95,15 @@ type Rejected struct {
 type Open struct {
 	Line string `json:"line"`
 	Why  string `json:"why"`
+	// Nearest is the swap that would serve best if the rules allowed it.
+	Nearest *Nearest `json:"nearest,omitempty" jsonschema:"nullable"`
+}
+
+// Nearest is a swap that the rules forbid, with what it would break.
+type Nearest struct {
+	Swap   string `json:"swap"`
+	Name   string `json:"name"`
+	Breaks string `json:"breaks"`
 }
 
 // Adaptation is the whole answer: lines, what was put in, and how the

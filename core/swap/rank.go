@@ -1,10 +1,11 @@
 package swap
 
 import (
+	"cmp"
 	"fmt"
 	"maps"
+	"math"
 	"slices"
-	"sort"
 	"strings"
 
 	"yembra/core/character"
@@ -17,16 +18,32 @@ type Candidate struct {
 	Swap *larder.Swap `json:"swap"`
 	// Lines are what it would bring.
 	Lines []recipe.Line `json:"lines"`
-	// Moves are the traits it moves against leaving the line open.
-	Moves  []Move          `json:"moves"`
-	Tally  character.Tally `json:"tally"`
-	Hands  float64         `json:"hands"`
-	Wait   float64         `json:"wait"`
-	Kit    []string        `json:"kit"`
-	Grade  larder.Grade    `json:"grade"`
-	Holds  []string        `json:"allergens"`
-	Reason string          `json:"reason"`
-	score  float64
+	// Moves are the traits with the candidate in.
+	Moves []Move          `json:"moves"`
+	Tally character.Tally `json:"tally"`
+	Hands float64         `json:"hands"`
+	Wait  float64         `json:"wait"`
+	Kit   []string        `json:"kit"`
+	Grade larder.Grade    `json:"grade"`
+	Holds []string        `json:"allergens"`
+	// Cost is a serving's, in the units of the price list; Protein in grams.
+	Cost    float64 `json:"cost"`
+	Protein float64 `json:"protein"`
+	Reason  string  `json:"reason"`
+	// Parts are what the order rests on, one after the other.
+	Parts Parts `json:"parts"`
+}
+
+// Parts are what candidates are ordered by: how far pinned traits and others
+// are off (sums of squared steps beyond one), how many structures would not
+// hold, what the soft rules dislike, minutes of work, and cost.
+type Parts struct {
+	Pinned float64 `json:"pinned"`
+	Others float64 `json:"others"`
+	Broken int     `json:"broken"`
+	Soft   float64 `json:"soft"`
+	Hands  float64 `json:"hands"`
+	Cost   float64 `json:"cost"`
 }
 
 // Move is how far a trait stands from the original with the candidate in.
@@ -38,35 +55,54 @@ type Move struct {
 	Pinned    bool              `json:"pinned"`
 }
 
+// Two candidates count as alike in a part when they differ by less than this,
+// so that the next part decides.
+const (
+	likePinned = 0.5
+	likeOthers = 0.75
+	likeSoft   = 0.5
+)
+
+func (p Parts) compare(o Parts) int {
+	return cmp.Or(cmp.Compare(math.Round(p.Pinned/likePinned), math.Round(o.Pinned/likePinned)), cmp.Compare(p.Broken, o.Broken),
+		cmp.Compare(math.Round(p.Others/likeOthers), math.Round(o.Others/likeOthers)), cmp.Compare(math.Round(p.Soft/likeSoft), math.Round(o.Soft/likeSoft)),
+		cmp.Compare(p.Hands, o.Hands), cmp.Compare(p.Cost, o.Cost))
+}
+
 // Rank tries every allowed swap for one line in the whole dish and orders them:
-// fewest pinned traits short, then unpinned ones, then what the soft rules
-// dislike, then time.
+// pinned traits off, structure that does not hold, then unpinned traits, then
+// what the soft rules dislike, then work and cost.
 func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Rejected, error) {
 	rules, err := NewRules(dec.HouseRules)
 	if err != nil {
 		return nil, nil, err
 	}
-	x := b.prepare(d, rules)
+	x := b.prepare(d, rules, dec)
 	at, ok := x.at[ref]
 	if !ok {
 		return nil, nil, FieldError{"line", fmt.Sprintf("%q is no line that needs a swap", ref)}
 	}
-	e := newEvaluator(x, dec)
+	x.ready()
 	out := []Candidate{}
-	for _, s := range x.slots[at].allowed {
+	choice, doses := x.decided(dec)
+	for i, s := range x.slots[at].allowed {
+		choice[at] = i
+		st, open := x.total(choice, doses)
+		p := x.weigh(&st, open)
 		try := dec
-		try.Swaps = maps.Clone(dec.Swaps)
-		if try.Swaps == nil {
+		if try.Swaps = maps.Clone(dec.Swaps); try.Swaps == nil {
 			try.Swaps = map[string]string{}
 		}
 		try.Swaps[ref] = s.ID
 		a := x.apply(try, false)
-		c := Candidate{Swap: s, Tally: a.Tally, Kit: []string{}, Holds: []string{}, Lines: []recipe.Line{}, Moves: []Move{}, score: e.score(try.Swaps, a)}
+		o := &x.options[at][i]
+		c := Candidate{Swap: s, Tally: a.Tally, Kit: []string{}, Holds: []string{}, Lines: []recipe.Line{}, Moves: []Move{}, Cost: o.cost, Protein: o.protein}
 		c.Hands, c.Wait = s.Minutes()
+		c.Parts = Parts{p.pinned, p.others, x.profile.Broken(x.needs), p.soft, c.Hands, o.cost}
 		b.describe(&c, a, ref)
 		out = append(out, c)
 	}
-	sort.SliceStable(out, func(i, j int) bool { return out[i].score < out[j].score })
+	slices.SortStableFunc(out, func(p, q Candidate) int { return p.Parts.compare(q.Parts) })
 	rejected := x.slots[at].rejected
 	if rejected == nil {
 		rejected = []Rejected{}
@@ -79,11 +115,14 @@ func (b *Book) describe(c *Candidate, a Adaptation, ref string) {
 	c.Grade = larder.Whole
 	for _, comp := range a.Components {
 		for _, l := range comp.Lines {
-			if l.From == nil || *l.From != ref {
+			if l.From == nil || *l.From != ref || l.Change == Dropped {
 				continue
 			}
 			c.Lines = append(c.Lines, l.Line)
 			f := b.larder.Food(l.FoodID())
+			if f == nil {
+				continue
+			}
 			if f.Grade.Steps() > c.Grade.Steps() && l.Mass() > 5 {
 				c.Grade = f.Grade
 			}

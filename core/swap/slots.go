@@ -19,35 +19,54 @@ type slot struct {
 	why             string // the hard rule it breaks
 	allowed         []*larder.Swap
 	rejected        []Rejected
+	barred          []*larder.Swap // the swaps of rejected
 }
 
+// mixedKinds are matter of plant and animal kind for which the book knows
+// better than a label to be checked.
+var mixedKinds = []string{"stock", "stock-cube", "noodles", "table-sauce", "butter", "cream", "gelatine", "colour", "sweet"}
+
 // slots finds the lines that cannot stay: animal matter, mixed matter that the
-// book knows better for, and plants that a hard rule forbids.
-func (b *Book) slots(d recipe.Dish, r Rules) []slot {
+// book knows better for, and plants that a hard rule forbids, here or anywhere.
+func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 	var out []slot
+	uses := map[string]character.Use{}
+	for _, p := range original.Parts {
+		for _, it := range p.Items {
+			uses[it.Ref] = it.Use
+		}
+	}
 	for i, c := range d.Components {
 		for j := range c.Lines {
 			line := &c.Lines[j]
 			food := b.larder.Food(line.FoodID())
 			s := slot{component: i, line: j, ref: Ref(i, j)}
 			switch {
-			case line.Origin == larder.FromAnimal && food == nil:
-				s.why = "no animal matter"
-			case line.Origin == larder.FromAnimal && food.Origin != larder.FromAnimal:
-				food, s.why = nil, "no animal matter"
+			case line.Origin == larder.FromAnimal && (food == nil || food.Origin != larder.FromAnimal):
+				food, s.why = nil, noAnimal
 			case food == nil:
 				continue
 			default:
-				s.why = r.Breaks(food)
+				if s.use = uses[s.ref]; s.use.Name == "" {
+					s.use = character.UseOf(b.larder, d, i, j, "")
+				}
+				if s.why = r.Breaks(food); s.why == "" {
+					s.why = r.breaksHere(food, s.use.Name, original.Parts[i].Treated[j])
+				}
 			}
-			if food != nil && food.Kind != "" {
+			s.kind = usualKind[line.Animal]
+			if food != nil {
 				s.kind = food.Kind
-				s.use = character.UseOf(b.larder, d, i, j)
-			} else {
-				s.kind = usualKind[line.Animal]
 			}
-			s.allowed, s.rejected = b.candidates(s.kind, s.use.Name, r)
-			if s.why == "" && (food == nil || food.Origin != larder.Mixed || len(s.allowed) == 0) {
+			if s.why == "" && (food.Origin != larder.Mixed || !slices.Contains(mixedKinds, food.Kind)) {
+				continue
+			}
+			use := s.use.Name
+			if s.why == noRawOnion {
+				use = "raw"
+			}
+			s.allowed, s.rejected, s.barred = b.candidates(s.kind, use, food, r)
+			if s.why == "" && len(s.allowed) == 0 {
 				continue
 			}
 			out = append(out, s)
@@ -63,26 +82,40 @@ var usualKind = map[larder.Animal]string{
 	larder.Egg: "egg", larder.Honey: "honey", larder.Gelatine: "gelatine", larder.Fat: "fat", larder.Insect: "insect",
 }
 
-// candidates lists the swaps for a kind of food in a use: those made for the very use
-// first, then those for any use; when a use has none, any for the food's kind.
-func (b *Book) candidates(kind, use string, r Rules) (allowed []*larder.Swap, rejected []Rejected) {
+// candidates lists the swaps for a food of a kind in a use: those made for the
+// use and those for any use; when the rules leave none of them, any for the
+// food, since something that holds is better than nothing.
+func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed []*larder.Swap, rejected []Rejected, barred []*larder.Swap) {
 	consider := func(fits func(*larder.Swap) bool) {
 		for _, s := range b.larder.Swaps() {
-			if !slices.Contains(s.Serves, kind) || !fits(s) {
+			if !s.ServesFood(kind, food) || !fits(s) || slices.Contains(barred, s) || holdsItself(s, food) {
 				continue
 			}
 			if why := r.BreaksSwap(b.larder, s); why != "" {
-				rejected = append(rejected, Rejected{s.ID, why})
+				rejected, barred = append(rejected, Rejected{s.ID, why}), append(barred, s)
 			} else {
 				allowed = append(allowed, s)
 			}
 		}
 	}
 	consider(func(s *larder.Swap) bool { return len(s.Uses) == 0 || slices.Contains(s.Uses, use) })
-	if len(allowed) == 0 && len(rejected) == 0 {
-		consider(func(*larder.Swap) bool { return true })
+	if len(allowed) == 0 && !strictUses[use] {
+		consider(func(s *larder.Swap) bool { return !strictUse(s) })
 	}
-	return allowed, rejected
+	return allowed, rejected, barred
+}
+
+// strictUses are uses for which only a swap made for them will do.
+var strictUses = map[string]bool{"raw": true, "deep-fry": true}
+
+// strictUse tells whether a swap is only for such a use.
+func strictUse(s *larder.Swap) bool {
+	return len(s.Uses) > 0 && !slices.ContainsFunc(s.Uses, func(u string) bool { return !strictUses[u] })
+}
+
+// holdsItself tells whether a swap would put in the very food it replaces.
+func holdsItself(s *larder.Swap, food *larder.Food) bool {
+	return food != nil && len(s.Uses) == 0 && slices.ContainsFunc(s.Formula, func(p larder.Part) bool { return p.Food == food.ID })
 }
 
 // Slot tells a caller about one line to decide.
@@ -90,14 +123,21 @@ type Slot struct {
 	Ref      string        `json:"ref"`
 	Use      character.Use `json:"use"`
 	Rule     string        `json:"rule"`
+	Allowed  int           `json:"allowed"`
 	Rejected []Rejected    `json:"rejected"`
 }
 
 // Slots lists the lines of the original that need a decision under the rules.
-func (b *Book) Slots(d recipe.Dish, r Rules) []Slot {
+func (b *Book) Slots(d recipe.Dish, r Rules, dec Decisions) []Slot {
 	out := []Slot{}
-	for _, s := range b.slots(d, r) {
-		out = append(out, Slot{s.ref, s.use, s.why, s.rejected})
+	for _, s := range b.slots(d, r, character.Of(b.larder, d, dec.Uses)) {
+		if s.rejected == nil {
+			s.rejected = []Rejected{}
+		}
+		if s.use.Others == nil {
+			s.use.Others = []string{}
+		}
+		out = append(out, Slot{s.ref, s.use, s.why, len(s.allowed), s.rejected})
 	}
 	return out
 }

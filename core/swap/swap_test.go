@@ -51,7 +51,7 @@ func ExampleBook_Propose() {
 	l, _ := larder.Load(knowledge.Shipped())
 	d := recipe.NewReader(l).Read("Toast\nServes 2\n\n20 g butter\n2 onions\n\nMethod\n1. Melt the butter and fry the onions for 10 minutes.", measure.Metric)
 	b := swap.NewBook(l)
-	dec, _ := b.Propose(d, swap.HouseRules{Preset: swap.WholeFoodNoOil}, nil, swap.Simplest)
+	dec, _ := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFoodNoOil}}, swap.Simplest)
 	fmt.Println(dec.Swaps["components[0].lines[0]"])
 	// Output: cashew-butter-enrich
 }
@@ -62,7 +62,7 @@ func TestNoAdaptedLineIsEverAnimal(t *testing.T) {
 		d := k.demo(t, key)
 		for _, preset := range swap.Presets {
 			for _, aim := range swap.Aims {
-				dec, err := k.book.Propose(d, house(preset.ID), []string{character.Savoury}, aim)
+				dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(preset.ID), Pins: []string{character.Savoury}}, aim)
 				require.NoError(t, err)
 				a, err := k.book.Apply(d, dec, false)
 				require.NoError(t, err)
@@ -84,7 +84,7 @@ func TestDemoDishesAreCarriedWhole(t *testing.T) {
 	for _, key := range []string{"bobotie", "cullen-skink", "feijoada"} {
 		d := k.demo(t, key)
 		for _, preset := range []string{swap.WholeFood, swap.WholeFoodNoOil, swap.LikeForLike} {
-			dec, err := k.book.Propose(d, house(preset), nil, swap.Closest)
+			dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(preset)}, swap.Closest)
 			require.NoError(t, err)
 			a, err := k.book.Apply(d, dec, false)
 			require.NoError(t, err)
@@ -104,7 +104,7 @@ func TestHardRulesHold(t *testing.T) {
 		off      string
 		allergen string
 	}{{"soy", "soy"}, {"tree-nuts", "nuts"}, {"gluten", "gluten"}, {"sesame", "sesame"}} {
-		dec, err := k.book.Propose(d, house(swap.WholeFood, c.off), nil, swap.Closest)
+		dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood, c.off)}, swap.Closest)
 		require.NoError(t, err)
 		a, err := k.book.Apply(d, dec, false)
 		require.NoError(t, err)
@@ -125,7 +125,7 @@ func TestHardRulesHold(t *testing.T) {
 func TestOilIsSwappedUnderNoOil(t *testing.T) {
 	k := open(t)
 	d := k.demo(t, "bobotie")
-	dec, err := k.book.Propose(d, house(swap.WholeFoodNoOil), nil, swap.Closest)
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFoodNoOil)}, swap.Closest)
 	require.NoError(t, err)
 	a, err := k.book.Apply(d, dec, false)
 	require.NoError(t, err)
@@ -143,7 +143,7 @@ func TestOilIsSwappedUnderNoOil(t *testing.T) {
 func TestALineWithoutAnAllowedSwapStaysOpenAndSaysWhy(t *testing.T) {
 	k := open(t)
 	d := k.reader.Read("Honey toast\n\n2 tbsp honey\n20 g cheese crystals\n\nMethod\n1. Warm the honey.", measure.Metric)
-	dec, err := k.book.Propose(d, house(swap.WholeFood, "added-sugar"), nil, swap.Closest)
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood, "added-sugar")}, swap.Closest)
 	require.NoError(t, err)
 	require.Equal(t, "date-syrup-honey", dec.Swaps["components[0].lines[0]"], "dates are no added sugar, syrup is")
 	a, err := k.book.Apply(d, dec, false)
@@ -180,10 +180,10 @@ func TestSaltLineIsLoweredByWhatSwapsBring(t *testing.T) {
 func TestProposalsAreDeterministic(t *testing.T) {
 	k := open(t)
 	d := k.demo(t, "feijoada")
-	first, err := k.book.Propose(d, house(swap.WholeFood), []string{character.Smoke}, swap.Closest)
+	first, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood), Pins: []string{character.Smoke}}, swap.Closest)
 	require.NoError(t, err)
 	for range 3 {
-		again, err := k.book.Propose(d, house(swap.WholeFood), []string{character.Smoke}, swap.Closest)
+		again, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood), Pins: []string{character.Smoke}}, swap.Closest)
 		require.NoError(t, err)
 		require.Equal(t, first, again)
 	}
@@ -207,13 +207,13 @@ func off(a swap.Adaptation) float64 {
 func TestProposalBeatsAnyRandomChoiceOfSwaps(t *testing.T) {
 	k := open(t)
 	d := k.demo(t, "cullen-skink")
-	dec, err := k.book.Propose(d, house(swap.WholeFood), []string{character.Smoke}, swap.Closest)
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood), Pins: []string{character.Smoke}}, swap.Closest)
 	require.NoError(t, err)
 	best, err := k.book.Apply(d, dec, false)
 	require.NoError(t, err)
 	rules, err := swap.NewRules(house(swap.WholeFood))
 	require.NoError(t, err)
-	for _, s := range k.book.Slots(d, rules) {
+	for _, s := range k.book.Slots(d, rules, dec) {
 		ranked, _, err := k.book.Rank(d, dec, s.Ref)
 		require.NoError(t, err)
 		for _, c := range ranked {
@@ -245,7 +245,7 @@ func TestRulesRefuseWhatTheyDoNotKnow(t *testing.T) {
 func BenchmarkApply(b *testing.B) {
 	k := open(b)
 	d := k.demo(b, "feijoada")
-	dec, err := k.book.Propose(d, house(swap.WholeFood), nil, swap.Closest)
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood)}, swap.Closest)
 	require.NoError(b, err)
 	for b.Loop() {
 		if _, err := k.book.Apply(d, dec, false); err != nil {
@@ -258,7 +258,7 @@ func BenchmarkPropose(b *testing.B) {
 	k := open(b)
 	d := k.demo(b, "feijoada")
 	for b.Loop() {
-		if _, err := k.book.Propose(d, house(swap.WholeFood), nil, swap.Closest); err != nil {
+		if _, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood)}, swap.Closest); err != nil {
 			b.Fatal(err)
 		}
 	}
@@ -268,7 +268,7 @@ func TestMatterOfWhichOnlyTheClassIsKnownGetsItsUsualSwap(t *testing.T) {
 	k := open(t)
 	d := k.reader.Read("Stir-fry\n\n300 g wagyu slices\n1 onion\n\nMethod\n1. Fry the wagyu slices with the onion.", measure.Metric)
 	require.Equal(t, larder.Meat, d.Components[0].Lines[0].Animal)
-	dec, err := k.book.Propose(d, house(swap.WholeFood), nil, swap.Closest)
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood)}, swap.Closest)
 	require.NoError(t, err)
 	a, err := k.book.Apply(d, dec, false)
 	require.NoError(t, err)
@@ -284,7 +284,7 @@ func TestEveryKindOfAnimalMatterHasASwap(t *testing.T) {
 		}
 		grams := measure.Exactly(100)
 		d := recipe.Dish{Components: []recipe.Component{{Lines: []recipe.Line{{Name: f.Name, Food: &f.ID, Form: larder.RawForm, Grams: &grams, Origin: f.Origin, Animal: f.Animal}}}}}
-		dec, err := k.book.Propose(d, house(swap.WholeFood), nil, swap.Simplest)
+		dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood)}, swap.Simplest)
 		require.NoError(t, err)
 		require.NotEmpty(t, dec.Swaps, "%s (%s)", f.ID, f.Kind)
 	}

@@ -1,0 +1,451 @@
+package swap
+
+import (
+	"math"
+	"slices"
+
+	"yembra/core/character"
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// bench is an original made ready to try many decisions on. Everything that
+// stays the same between two tries is worked out once, and what a swap or a
+// booster brings is summed beforehand, so that a try only adds sums up.
+type bench struct {
+	*Book
+	dish     recipe.Dish
+	rules    Rules
+	dec      Decisions
+	wishes   character.Wishes
+	slots    []slot
+	at       map[string]int // slot by line
+	original character.Dish
+	shapes   []character.Shape
+	before   character.Profile
+	needs    []character.Need
+	main     int  // the heaviest component that is no dough, which takes the boosters
+	dessert  bool // the original is sweet, and takes no savoury boosters
+	aim      Aim
+
+	options [][]option // by slot, in the order of its allowed swaps
+	doses   [][]option // by booster, by number of kitchen doses
+	kept    state      // the lines that stay, salt lines apart
+	salts   []saltLine
+	// saltBefore is the salt of the original in grams.
+	saltBefore float64
+	profile    character.Profile // scratch
+	scratch    []character.Sums
+}
+
+// option is what one swap or one booster dose brings.
+type option struct {
+	swap    *larder.Swap
+	dose    Dose
+	booster int
+	part    int
+	sums    character.Sums
+	lines   float64
+	hands   float64
+	cost    float64 // a serving, in the units of the price list
+	protein float64 // grams a serving
+	soft    float64
+	// salt is what it brings beyond what it replaces, in grams.
+	salt       float64
+	vegetables float64 // ml
+	grains     float64 // ml
+	main       *larder.Food
+}
+
+// state is the running total of a try.
+type state struct {
+	sums                              []character.Sums
+	lines, hands, cost, protein, soft float64
+	salt, vegetables, grains          float64
+}
+
+// saltLine is a line of plain salt that gives way to salt from elsewhere.
+type saltLine struct {
+	component, line int
+	grams           float64
+	perGram         character.Sums
+}
+
+// sweetDish and lightlySalted are the grams of sucrose equivalents and of salt
+// in 100 g that tell a dessert.
+const (
+	sweetDish     = 9.0
+	lightlySalted = 0.6
+)
+
+func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
+	x := &bench{Book: b, dish: d, rules: rules, dec: dec, at: map[string]int{}, original: character.Of(b.larder, d, dec.Uses), aim: Closest}
+	x.slots = b.slots(d, rules, x.original)
+	x.wishes = wishes(dec, rules)
+	for i, s := range x.slots {
+		x.at[s.ref] = i
+	}
+	x.shapes = x.original.Shapes()
+	x.before = x.original.Profile()
+	x.needs = x.original.Needs()
+	for _, s := range x.original.Sums() {
+		x.saltBefore += s.Salt()
+	}
+	x.dessert = x.before.Value(character.Sweet) > sweetDish && x.before.Value(character.Salt) < lightlySalted
+	most := -1.0
+	for i, p := range x.before.Parts {
+		m := p.Mass
+		if x.shapes[i].Kneaded {
+			m = 0
+		}
+		if m > most {
+			x.main, most = i, m
+		}
+	}
+	x.scratch = make([]character.Sums, len(x.shapes))
+	return x
+}
+
+// item is a line of the adaptation as the model sees it. from is the line of
+// the original it stands for, -1 for a booster.
+func (x *bench) item(component, from int, food *larder.Food, form string, grams float64, stands bool) character.Item {
+	part := &x.original.Parts[component]
+	it := character.Item{Food: food, Form: food.FormNamed(form), Grams: grams, Wet: part.Wet}
+	switch {
+	case from < 0:
+		it.Treatment = character.Treatment{Fate: x.larder.Fate("kept"), Heated: part.Heated}
+	case stands:
+		it.Treatment = part.Treated[from].ForSwap(x.larder)
+		it.Heated = it.Heated || part.Heated
+	default:
+		it.Treatment = part.Treated[from]
+	}
+	return it
+}
+
+// ready sums what stays and what every swap and booster would bring, for
+// search and ranking.
+func (x *bench) ready() {
+	x.kept = state{sums: make([]character.Sums, len(x.shapes))}
+	for i, c := range x.dish.Components {
+		for j := range c.Lines {
+			line := &c.Lines[j]
+			food := x.larder.Food(line.FoodID())
+			at, decided := x.at[Ref(i, j)]
+			if food == nil && !decided {
+				continue
+			}
+			if salty := x.plainSalt(i, j); salty != nil {
+				one := x.item(i, j, salty, line.Form, 1, false).Sums()
+				x.salts = append(x.salts, saltLine{i, j, line.Mass(), one})
+				if !decided {
+					continue
+				}
+			}
+			if decided {
+				x.options = append(x.options, nil)
+				for _, s := range x.slots[at].allowed {
+					x.options[at] = append(x.options[at], x.option(x.slots[at], s))
+				}
+				continue
+			}
+			sums := x.item(i, j, food, line.Form, line.Mass(), false).Sums()
+			x.kept.sums[i].Add(&sums, 1)
+			v, g := plantVolume(food, line.Mass())
+			x.kept.vegetables += v
+			x.kept.grains += g
+		}
+	}
+	x.weighBoosters()
+}
+
+// plainSalt is the food of a salt line that can be lowered: the line's own, or
+// the only stand-in for it, where that is salt again; nil for other lines.
+func (x *bench) plainSalt(component, line int) *larder.Food {
+	food := x.larder.Food(x.dish.Components[component].Lines[line].FoodID())
+	if food == nil || food.Kind != "salt" || x.dish.Components[component].Lines[line].Mass() <= 0 {
+		return nil
+	}
+	at, decided := x.at[Ref(component, line)]
+	if !decided {
+		return food
+	}
+	for _, s := range x.slots[at].allowed {
+		if len(s.Formula) == 1 {
+			return x.larder.Food(s.Formula[0].Food)
+		}
+	}
+	return nil
+}
+
+// option sums what a swap brings in place of a line.
+func (x *bench) option(s slot, sw *larder.Swap) option {
+	line := &x.dish.Components[s.component].Lines[s.line]
+	o := option{swap: sw, part: s.component, main: x.larder.MainFood(sw)}
+	o.hands, _ = sw.Minutes()
+	if x.plainSalt(s.component, s.line) != nil {
+		return o // counted among the salt lines
+	}
+	for _, p := range sw.Formula {
+		food := x.larder.Food(p.Food)
+		x.bring(&o, x.item(s.component, s.line, food, p.Form, x.grams(s, sw, p), true))
+	}
+	if food := x.larder.Food(line.FoodID()); food != nil {
+		replaced := x.item(s.component, s.line, food, line.Form, line.Mass(), false).Sums()
+		o.salt -= replaced.Salt()
+	}
+	return o
+}
+
+// bring adds one food to an option.
+func (x *bench) bring(o *option, it character.Item) {
+	sums := it.Sums()
+	o.sums.Add(&sums, 1)
+	bought := it.Grams * it.Form.Base
+	servings := x.original.Servings
+	grade := it.Food.Grade
+	if it.Form.Grade != "" {
+		grade = it.Form.Grade
+	}
+	o.salt += sums.Salt()
+	o.lines++
+	o.cost += bought / 1000 * x.larder.Price(it.Food) / servings
+	o.protein += bought * larder.Or(it.Food.Per100.Protein, 0) / 100 / servings
+	o.soft += x.rules.soft(it.Food, grade, it.Grams, servings)
+	v, g := plantVolume(it.Food, it.Grams)
+	o.vegetables += v
+	o.grains += g
+}
+
+// plantVolume is the millilitres of vegetable and of grain in a line.
+func plantVolume(f *larder.Food, grams float64) (vegetables, grains float64) {
+	density := f.Matter.Density
+	if density <= 0 {
+		density = usualDensity
+	}
+	switch f.Aisle {
+	case "vegetables", "mushrooms":
+		return grams / density, 0
+	case "grains", "bakery":
+		return 0, grams / density
+	}
+	return 0, 0
+}
+
+// usualDensity of cut vegetables, where the food's own is not known.
+const usualDensity = 0.6
+
+// grams is the mass of one food of a swap that stands for a line, rounded as
+// it will be written.
+func (x *bench) grams(s slot, sw *larder.Swap, p larder.Part) float64 {
+	line := &x.dish.Components[s.component].Lines[s.line]
+	mass := line.Mass()
+	if line.Grams == nil {
+		mass = assumedMass
+	}
+	factor := mass / sw.GramsPer()
+	if own, ok := x.dec.Amounts[s.ref]; ok && own > 0 {
+		factor *= own
+	}
+	return measure.RoundGrams(p.Grams*factor, fineAmounts(x.larder.Food(p.Food)))
+}
+
+// mostDoses is how many kitchen doses of a booster are tried.
+const mostDoses = 6
+
+// weighBoosters sums every allowed dose of every booster.
+func (x *bench) weighBoosters() {
+	mass := x.before.Mass
+	for i, b := range x.larder.Boosters() {
+		x.doses = append(x.doses, nil)
+		f := x.larder.Food(b.Food)
+		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 {
+			continue
+		}
+		for n := 1.0; n <= mostDoses && n*b.Step <= b.Most*mass/100; n++ {
+			d := Dose{Food: b.Food, Form: b.Form, Grams: math.Round(n*b.Step*10) / 10}
+			x.doses[i] = append(x.doses[i], x.booster(i, d))
+		}
+	}
+}
+
+// booster sums one dose.
+func (x *bench) booster(index int, d Dose) option {
+	f := x.larder.Food(d.Food)
+	o := option{dose: d, booster: index, part: x.main, main: f}
+	x.bring(&o, x.item(x.main, -1, f, formOr(d.Form), measure.RoundGrams(d.Grams, fineAmounts(f)), false))
+	return o
+}
+
+// add puts an option into a running total, or takes it out with a sign of -1.
+func (st *state) add(o *option, sign float64) {
+	st.sums[o.part].Add(&o.sums, sign)
+	st.lines += sign * o.lines
+	st.hands += sign * o.hands
+	st.cost += sign * o.cost
+	st.protein += sign * o.protein
+	st.soft += sign * o.soft
+	st.salt += sign * o.salt
+	st.vegetables += sign * o.vegetables
+	st.grains += sign * o.grains
+}
+
+func (st *state) clone() state {
+	c := *st
+	c.sums = slices.Clone(st.sums)
+	return c
+}
+
+// leastSaltMoved is the salt in grams below which nothing is adjusted.
+const leastSaltMoved = 0.3
+
+// lowerSalt works out what is left of each salt line when extra grams of salt
+// come from elsewhere and the house allows at most limit grams in all (0: no
+// limit) with others grams in the rest of the dish.
+func (x *bench) lowerSalt(extra, others float64) []float64 {
+	left := make([]float64, len(x.salts))
+	lines := 0.0
+	for i, s := range x.salts {
+		left[i] = s.grams
+		lines += s.grams * s.perGram.Salt()
+	}
+	if limit := x.rules.House.SaltPerServing * x.original.Servings; limit > 0 {
+		extra = max(extra, others+lines-limit)
+	}
+	for i, s := range x.salts {
+		if extra < leastSaltMoved {
+			break
+		}
+		per := s.perGram.Salt()
+		if per <= 0 {
+			continue
+		}
+		left[i] = measure.RoundGrams(math.Max(0, s.grams-extra/per), measure.Fine)
+		extra -= (s.grams - left[i]) * per
+	}
+	return left
+}
+
+// The weights of the objective; judgement, not measurement.
+const (
+	openPenalty      = 1000.0
+	extraIngredient  = 0.12 // each line a swap brings
+	boosterPenalty   = 0.35 // each booster, beside its line
+	saltOverPenalty  = 2.0  // each gram of salt a serving above limit or original
+	handsPenalty     = 0.004
+	structurePenalty = 6.0
+	simplestFactor   = 8.0
+	costPenalty      = 4.8 // each unit of the price list a serving
+	proteinReward    = 0.25
+	repeatPenalty    = 0.5 // each further kind of ingredient that the same swap stands in for
+	samePenalty      = 0.25
+	wetPenalty       = 12.0 // each tenth of water more or less in a component without broth
+	wetTolerance     = 0.06
+	brothy           = 0.78 // share of water from which a component is a broth
+	bulkPenalty      = 25.0 // for a portion that shrinks or swells beyond a quarter
+	bulkTolerance    = 0.25
+	ratioPenalty     = 2.0
+)
+
+// parts are the parts of the objective, to be shown.
+type parts struct {
+	pinned, others, structure, soft, work, cost, total float64
+}
+
+// weigh finishes a try: it lowers the salt lines, works the traits out into
+// x.profile and weighs everything. Lower is better.
+func (x *bench) weigh(st *state, open int) parts {
+	copy(x.scratch, st.sums)
+	total := 0.0
+	for i := range x.scratch {
+		total += x.scratch[i].Salt()
+	}
+	for i, left := range x.lowerSalt(st.salt, total) {
+		s := x.salts[i]
+		one := s.perGram
+		one.Scale(left)
+		x.scratch[s.component].Add(&one, 1)
+		total += one.Salt()
+	}
+	character.Evaluate(x.shapes, x.scratch, &x.profile)
+	var p parts
+	p.pinned, p.others = x.profile.Distance(&x.before, x.wishes)
+	p.structure = structurePenalty * float64(x.profile.Broken(x.needs))
+	servings := x.original.Servings
+	allowed := x.saltBefore / servings
+	if limit := x.rules.House.SaltPerServing; limit > 0 {
+		allowed = min(allowed, limit)
+	}
+	if over := total/servings - allowed; over > 0 && x.rules.House.Preset != LikeForLike {
+		p.soft += saltOverPenalty * over
+	}
+	p.soft += st.soft + x.bulk()
+	if want := x.rules.House.VegetablesPerGrain; want > 0 && st.vegetables < want*st.grains {
+		p.soft += ratioPenalty * (1 - st.vegetables/(want*st.grains))
+	}
+	p.work = extraIngredient*st.lines + handsPenalty*st.hands
+	p.cost = st.cost
+	p.total = openPenalty*float64(open) + p.pinned + p.others + p.structure + p.soft + p.work
+	switch x.aim {
+	case Simplest:
+		p.total += simplestFactor * p.work
+	case Cheapest:
+		p.total += costPenalty * p.cost
+	case Protein:
+		p.total -= proteinReward * st.protein
+	}
+	return p
+}
+
+// bulk minds portions that shrink or swell and fillings that turn wet.
+func (x *bench) bulk() float64 {
+	penalty := 0.0
+	if x.before.Mass <= 0 {
+		return 0
+	}
+	for i := range x.profile.Parts {
+		was, is := x.before.Parts[i].Mass, x.profile.Parts[i].Mass
+		if was <= 0 {
+			continue
+		}
+		share := was / x.before.Mass
+		if off := math.Abs(is/was-1) - bulkTolerance; off > 0 {
+			penalty += bulkPenalty * off * off * share
+		}
+		if is <= 0 {
+			continue
+		}
+		wet, wetter := x.before.Parts[i].Water, x.profile.Parts[i].Water
+		if off := math.Abs(wetter-wet) - wetTolerance; off > 0 && wet < brothy {
+			penalty += wetPenalty * off * share
+		}
+	}
+	return penalty
+}
+
+// repeats counts how often one swap, or one main food, stands in for
+// ingredients of different kinds: a table tires of the same thing in every
+// place.
+func (x *bench) repeats(choice []int) float64 {
+	penalty := 0.0
+	for i, c := range choice {
+		if c < 0 || x.options[i][c].main == nil {
+			continue
+		}
+		for j := range i {
+			d := choice[j]
+			if d < 0 || x.slots[i].kind == x.slots[j].kind {
+				continue
+			}
+			a, b := &x.options[i][c], &x.options[j][d]
+			switch {
+			case a.swap == b.swap:
+				penalty += repeatPenalty
+			case a.main == b.main && x.slots[i].kind != "oil" && x.slots[j].kind != "oil":
+				penalty += samePenalty
+			}
+		}
+	}
+	return penalty
+}

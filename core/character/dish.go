@@ -64,8 +64,9 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 	if d.Serves != nil && d.Serves.Mid() > 0 {
 		out.Servings = d.Serves.Mid()
 	}
-	for i, c := range d.Components {
-		part := Part{Shape: shapeOf(l, c), Treated: treatments(l, c)}
+	components := studyAll(d)
+	for i, c := range components {
+		part := Part{Shape: shapeOf(l, c.Component), Treated: treatments(l, c)}
 		for j := range c.Lines {
 			line := &c.Lines[j]
 			food := l.Food(line.FoodID())
@@ -75,7 +76,7 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 			ref := fmt.Sprintf("components[%d].lines[%d]", i, j)
 			part.Items = append(part.Items, Item{
 				Ref: ref, Label: line.Name, Food: food, Form: food.FormNamed(line.Form), Grams: line.Mass(),
-				Treatment: part.Treated[j], Wet: part.Wet, Use: UseOf(l, d, i, j, corrections[ref]),
+				Treatment: part.Treated[j], Wet: part.Wet, Use: useOf(l, components, i, j, corrections[ref]),
 			})
 		}
 		out.Parts = append(out.Parts, part)

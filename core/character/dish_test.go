@@ -46,8 +46,8 @@ func TestConcentrationsFollowAmountsAndMass(t *testing.T) {
 	l, d = read(t, "Soup\n\n1000 g water\n10 g salt\n\nMethod\n1. Cover with a lid and simmer the water with the salt for 30 minutes.")
 	require.InDelta(t, 1010-30*11*0.05*surface, character.Of(l, d, nil).Mass(), 0.01, "under a lid")
 
-	l, d = read(t, "Soup\n\n1000 g water\n10 g salt\n\nMethod\n1. Simmer the water with the salt in a 36 cm pan for 20 minutes.")
-	require.InDelta(t, 1010-20*11*2.25, character.Of(l, d, nil).Mass(), 0.01, "a pan half as wide again loses more than twice as much")
+	l, d = read(t, "Soup\n\n1000 g water\n10 g salt\n\nMethod\n1. Simmer the water with the salt in a 36 cm pan for 10 minutes.")
+	require.InDelta(t, 1010-10*11*2.25, character.Of(l, d, nil).Mass(), 0.01, "a pan half as wide again loses more than twice as much")
 }
 
 func TestAPotIsNeverBoiledDry(t *testing.T) {

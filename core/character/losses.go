@@ -65,6 +65,51 @@ type Treatment struct {
 	Heated           bool
 }
 
+// sentence is one sentence of a step in lower case, with its words.
+type sentence struct {
+	text          string
+	words         []string
+	lifts, wrings bool
+}
+
+// studied is a component with the sentences of its steps taken apart once.
+type studied struct {
+	recipe.Component
+	sentences [][]sentence // by step
+	steps     []stepSigns
+}
+
+// stepSigns are what the words of one step say, whatever they speak of.
+type stepSigns struct {
+	poursFat, losesMarinade, strains, drains, boilsFirst bool
+}
+
+func study(c recipe.Component) studied {
+	s := studied{Component: c}
+	for i := range c.Steps {
+		text := strings.ToLower(c.Steps[i].Text)
+		var all []sentence
+		for _, one := range strings.FieldsFunc(text, func(r rune) bool { return r == '.' || r == ';' }) {
+			all = append(all, sentence{one, larder.Words(one), liftsOut.MatchString(one), wrings.MatchString(one)})
+		}
+		s.sentences = append(s.sentences, all)
+		signs := stepSigns{poursFat: poursFat.MatchString(text), losesMarinade: marinadeTo.MatchString(text), strains: strains.MatchString(text)}
+		if at := drains.FindStringIndex(text); at != nil {
+			signs.drains, signs.boilsFirst = true, boils.MatchString(text[:at[0]])
+		}
+		s.steps = append(s.steps, signs)
+	}
+	return s
+}
+
+func studyAll(d recipe.Dish) []studied {
+	out := make([]studied, len(d.Components))
+	for i, c := range d.Components {
+		out[i] = study(c)
+	}
+	return out
+}
+
 // shapeOf reads what the steps do to a component as a whole.
 func shapeOf(l *larder.Larder, c recipe.Component) Shape {
 	s := Shape{Name: c.Name}
@@ -126,7 +171,7 @@ const (
 )
 
 // treatments reads what the steps do to each line of a component.
-func treatments(l *larder.Larder, c recipe.Component) []Treatment {
+func treatments(l *larder.Larder, c studied) []Treatment {
 	out := make([]Treatment, len(c.Lines))
 	for j := range c.Lines {
 		out[j] = Treatment{Fate: l.Fate("kept")}
@@ -136,12 +181,12 @@ func treatments(l *larder.Larder, c recipe.Component) []Treatment {
 		}
 		out[j] = treatment(l, c, j, food)
 	}
-	deepFat(l, c, out)
+	deepFat(l, c.Component, out)
 	return out
 }
 
 // treatment follows one line through the steps.
-func treatment(l *larder.Larder, c recipe.Component, line int, food *larder.Food) Treatment {
+func treatment(l *larder.Larder, c studied, line int, food *larder.Food) Treatment {
 	t := Treatment{}
 	minutes := 0.0
 	used := false
@@ -182,7 +227,7 @@ func treatment(l *larder.Larder, c recipe.Component, line int, food *larder.Food
 		}
 		t.Heated = t.Heated || heats
 	}
-	t.Fate = l.Fate(fateOf(l, c, line, food, t.Heated, minutes))
+	t.Fate = l.Fate(fateOf(c, line, food, t.Heated, minutes))
 	return t
 }
 
@@ -200,7 +245,7 @@ var steeping = []string{"bay-leaf", "bouquet-garni", "lemongrass", "salam-leaf",
 var wholeSpices = []string{"cinnamon", "star-anise", "clove-spice", "black-cardamom", "cardamom", "allspice", "fennel-seed", "coriander-seed"}
 
 // fateOf names what becomes of a line, the most telling sign first.
-func fateOf(l *larder.Larder, c recipe.Component, line int, food *larder.Food, heated bool, minutes float64) string {
+func fateOf(c studied, line int, food *larder.Food, heated bool, minutes float64) string {
 	signs := signsOf(c, line, food)
 	animal := food.Origin == larder.FromAnimal
 	switch {
@@ -253,7 +298,7 @@ var (
 	boils      = regexp.MustCompile(`\b(?:par)?boil|\bblanch`)
 )
 
-func signsOf(c recipe.Component, line int, food *larder.Food) signs {
+func signsOf(c studied, line int, food *larder.Food) signs {
 	var s signs
 	l := &c.Lines[line]
 	own := larder.Words(l.Name)
@@ -263,34 +308,33 @@ func signsOf(c recipe.Component, line int, food *larder.Food) signs {
 		step := &c.Steps[i]
 		here := slices.Contains(step.Lines, line)
 		cooked = cooked || here && step.Minutes != nil
-		text := strings.ToLower(step.Text)
-		if poursFat.MatchString(text) {
+		said := c.steps[i]
+		if said.poursFat {
 			s.fatGone = s.fatGone || here || food.Animal == larder.Meat && i > 0
 		}
-		if here && marinadeTo.MatchString(text) || marinadeTo.MatchString(text) && i > 0 && slices.Contains(c.Steps[i-1].Lines, line) && slices.Contains(c.Steps[i-1].Techniques, "marinate") {
+		if here && said.losesMarinade || said.losesMarinade && i > 0 && slices.Contains(c.Steps[i-1].Lines, line) && slices.Contains(c.Steps[i-1].Techniques, "marinate") {
 			s.marinadeGone = true
 		}
-		for _, sentence := range strings.FieldsFunc(text, func(r rune) bool { return r == '.' || r == ';' }) {
-			named := namesFood(sentence, own)
-			if named && cooked && food.Origin != larder.FromAnimal && liftsOut.MatchString(sentence) {
+		for _, one := range c.sentences[i] {
+			if len(own) == 0 || !slices.Contains(one.words, own[len(own)-1]) {
+				continue
+			}
+			if cooked && food.Origin != larder.FromAnimal && one.lifts {
 				s.lifted = s.lifted || !eatenLater(c, i, line)
 			}
-			if named && wrings.MatchString(sentence) {
-				s.wrung = true
-			}
-			if named && strings.Contains(sentence, "shred") {
-				s.eaten = true
-			}
+			s.wrung = s.wrung || one.wrings
+			s.eaten = s.eaten || strings.Contains(one.text, "shred")
 		}
-		if here && slices.Contains(step.Techniques, "strain") && strains.MatchString(text) && !eatenLater(c, i, line) {
+		if here && slices.Contains(step.Techniques, "strain") && said.strains && !eatenLater(c, i, line) {
 			s.strained = true
 		}
 		// Boiled and drained within one step, or drained in the next.
 		cooksInWater := slices.ContainsFunc(step.Techniques, func(t string) bool { return t == "boil" || t == "parboil" || t == "blanch" })
-		if at := drains.FindStringIndex(text); at != nil && boiledIn >= 0 && i <= boiledIn+1 && (here || food.ID == "water") {
+		switch {
+		case said.drains && boiledIn >= 0 && i <= boiledIn+1 && (here || food.ID == "water"):
 			s.drainedWater = true
-		} else if at != nil && here && cooksInWater {
-			s.drainedWater = boils.MatchString(text[:at[0]])
+		case said.drains && here && cooksInWater:
+			s.drainedWater = said.boilsFirst
 		}
 		if here && cooksInWater {
 			boiledIn = i
@@ -299,13 +343,8 @@ func signsOf(c recipe.Component, line int, food *larder.Food) signs {
 	return s
 }
 
-func namesFood(sentence string, own []string) bool {
-	words := larder.Words(sentence)
-	return len(own) > 0 && slices.Contains(words, own[len(own)-1])
-}
-
 // eatenLater tells whether a later step still uses the line.
-func eatenLater(c recipe.Component, step, line int) bool {
+func eatenLater(c studied, step, line int) bool {
 	for i := step + 1; i < len(c.Steps); i++ {
 		if slices.Contains(c.Steps[i].Lines, line) {
 			return true

@@ -27,32 +27,37 @@ const CorrectedRule = "does what you said it does"
 // most specific rule wins. A use that the cook has set comes before any rule.
 // The answer is empty for foods that no rule speaks of.
 func UseOf(l *larder.Larder, d recipe.Dish, component, line int, corrected string) Use {
-	c := d.Components[component]
+	return useOf(l, studyAll(d), component, line, corrected)
+}
+
+func useOf(l *larder.Larder, components []studied, component, line int, corrected string) Use {
+	c := components[component]
 	food := l.Food(c.Lines[line].FoodID())
 	if food == nil || food.Kind == "" {
 		return Use{}
 	}
-	others := UsesOf(food.Kind)
+	others := usesByKind[food.Kind]
 	if slices.Contains(others, corrected) {
 		return Use{corrected, CorrectedRule, true, others}
 	}
-	n := neighbourhood{larder: l, component: c, line: c.Lines[line], food: food}
+	n := neighbourhood{larder: l, component: c.Component, line: c.Lines[line], food: food}
+	names := append(larder.Words(n.line.Name), classWords[food.Animal]...)
 	for i, s := range c.Steps {
 		if slices.Contains(s.Lines, line) {
-			n.steps = append(n.steps, c.Steps[i])
+			n.add(c, i, names)
 		}
 	}
 	if n.steps == nil && food.Animal != "" {
-		for _, other := range d.Components {
-			for _, s := range other.Steps {
+		for _, other := range components {
+			for i, s := range other.Steps {
 				if slices.ContainsFunc(s.Animals, func(a recipe.Animal) bool { return a.Animal == food.Animal }) {
-					n.steps = append(n.steps, s)
+					n.add(other, i, names)
 				}
 			}
 		}
 	}
-	n.sentences = n.about()
-	for _, rule := range useRules {
+	for i := range useRules {
+		rule := &useRules[i]
 		if slices.Contains(rule.kinds, food.Kind) && (rule.when == nil || rule.when(n)) {
 			return Use{rule.use, rule.why, false, others}
 		}
@@ -60,15 +65,34 @@ func UseOf(l *larder.Larder, d recipe.Dish, component, line int, corrected strin
 	return Use{}
 }
 
-// UsesOf lists the uses that foods of a kind can have.
-func UsesOf(kind string) []string {
-	uses := []string{}
-	for _, rule := range useRules {
-		if slices.Contains(rule.kinds, kind) && !slices.Contains(uses, rule.use) {
-			uses = append(uses, rule.use)
+// add takes a step into the neighbourhood: of its sentences those that name
+// the line, or all when none does.
+func (n *neighbourhood) add(c studied, step int, names []string) {
+	n.steps = append(n.steps, c.Steps[step])
+	before := len(n.sentences)
+	for _, s := range c.sentences[step] {
+		if slices.ContainsFunc(names, func(w string) bool { return slices.Contains(s.words, w) }) {
+			n.sentences = append(n.sentences, s.text)
 		}
 	}
-	return uses
+	if len(n.sentences) == before {
+		for _, s := range c.sentences[step] {
+			n.sentences = append(n.sentences, s.text)
+		}
+	}
+}
+
+// usesByKind lists the uses that foods of a kind can have.
+var usesByKind = map[string][]string{}
+
+func init() {
+	for _, rule := range useRules {
+		for _, k := range rule.kinds {
+			if !slices.Contains(usesByKind[k], rule.use) {
+				usesByKind[k] = append(usesByKind[k], rule.use)
+			}
+		}
+	}
 }
 
 // KnownUse tells whether any rule gives a use of that name.
@@ -90,25 +114,6 @@ type neighbourhood struct {
 // classWords are what steps call a food when they do not use its own name.
 var classWords = map[larder.Animal][]string{
 	larder.Egg: {"egg", "yolk", "white"}, larder.Meat: {"meat"}, larder.Fish: {"fish", "fillet"}, larder.Poultry: {"chicken", "bird", "meat"}, larder.Fat: {"fat"},
-}
-
-// about picks the sentences that name the line, or all of a step when none of
-// its sentences does.
-func (n neighbourhood) about() []string {
-	names := append(larder.Words(n.line.Name), classWords[n.food.Animal]...)
-	var out []string
-	for _, s := range n.steps {
-		all := strings.FieldsFunc(strings.ToLower(s.Text), func(r rune) bool { return r == '.' || r == ';' })
-		named := slices.DeleteFunc(slices.Clone(all), func(sentence string) bool {
-			words := larder.Words(sentence)
-			return !slices.ContainsFunc(names, func(w string) bool { return slices.Contains(words, w) })
-		})
-		if len(named) == 0 {
-			named = all
-		}
-		out = append(out, named...)
-	}
-	return out
 }
 
 // technique looks at the steps that use the line.

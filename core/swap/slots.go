@@ -47,7 +47,8 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 			case food == nil:
 				continue
 			default:
-				if s.use = uses[s.ref]; s.use.Name == "" {
+				var weighed bool
+				if s.use, weighed = uses[s.ref]; !weighed {
 					s.use = character.UseOf(b.larder, d, i, j, "")
 				}
 				if s.why = r.Breaks(food); s.why == "" {

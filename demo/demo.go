@@ -17,7 +17,7 @@ type Recipe struct {
 	Country string // ISO 3166-1 numeric
 	Place   string
 	Text    string
-	// Settled dishes are laid out with a first proposal already taken.
+	// Proposed dishes are laid out with a first proposal already taken.
 	Proposed bool
 	Pins     []string
 	Lives    string
@@ -25,8 +25,17 @@ type Recipe struct {
 
 var club = []Recipe{
 	{Key: "bobotie", Country: "710", Place: "South Africa", Proposed: true, Pins: []string{"savoury"}, Lives: "The sweet-sour curried mince under a set yellow topping that smells of bay."},
-	{Key: "cullen-skink", Country: "826", Place: "Scotland", Proposed: true, Pins: []string{"smoke", "sea"}, Lives: "Smoke and sea in a milky broth; the potato only carries them."},
+	{Key: "moussaka", Country: "300", Place: "Greece", Proposed: true, Pins: []string{"savoury"}, Lives: "Soft browned aubergine, a dry sauce that smells of cinnamon, and a thick pale top."},
+	{Key: "pho", Country: "704", Place: "Viet Nam", Proposed: true, Pins: []string{"savoury"}, Lives: "A clear broth of char and star anise, with raw herbs and lime at the table."},
 	{Key: "feijoada", Country: "076", Place: "Brazil", Pins: []string{"smoke"}, Lives: "Black beans that have taken up smoke, salt and garlic for hours."},
+	{Key: "doro-wat", Country: "231", Place: "Ethiopia", Proposed: true, Pins: []string{"heat"}, Lives: "A kilo of onions cooked dry, and berbere fried until it is dark."},
+	{Key: "cullen-skink", Country: "826", Place: "Scotland", Proposed: true, Pins: []string{"smoke", "sea"}, Lives: "Smoke and sea in a milky broth; the potato only carries them."},
+	{Key: "khachapuri", Country: "268", Place: "Adjara, Georgia", Proposed: true, Pins: []string{"melt"}, Lives: "Hot bread torn into salty melted cheese with a soft yolk."},
+	{Key: "okonomiyaki", Country: "392", Place: "Osaka, Japan", Proposed: true, Pins: []string{"sea"}, Lives: "Cabbage held by a light batter, under a dark sweet sauce and the smell of the sea."},
+	{Key: "pastel-de-nata", Country: "620", Place: "Portugal", Proposed: true, Pins: []string{"yellow"}, Lives: "A scorched yolk custard in pastry that shatters."},
+	{Key: "goulash", Country: "348", Place: "Hungary", Proposed: true, Pins: []string{"savoury"}, Lives: "Onions and paprika; the meat only thickens it."},
+	{Key: "rendang", Country: "360", Place: "West Sumatra, Indonesia", Proposed: true, Pins: []string{"roast"}, Lives: "Coconut and spice boiled dry until they fry dark around each piece."},
+	{Key: "pierogi", Country: "616", Place: "Poland", Proposed: true, Pins: []string{"savoury"}, Lives: "Thin dough, sour curd with potato, and onions fried in plenty of fat."},
 }
 
 // Recipes returns the club's originals in the order they are laid out.

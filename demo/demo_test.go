@@ -36,7 +36,7 @@ func TestEveryDemoRecipeIsReadWhole(t *testing.T) {
 		}
 		written := 0
 		for _, s := range strings.Split(x.Text, "\n") {
-			if len(s) > 2 && s[0] >= '1' && s[0] <= '9' && s[1] == '.' {
+			if len(s) > 2 && s[0] >= '1' && s[0] <= '9' && s[1] == '.' && s[2] == ' ' {
 				written++
 			}
 		}

@@ -64,9 +64,9 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 	if d.Serves != nil && d.Serves.Mid() > 0 {
 		out.Servings = d.Serves.Mid()
 	}
-	components := studyAll(d)
+	components := studyAll(l, d)
 	for i, c := range components {
-		part := Part{Shape: shapeOf(l, c.Component), Treated: treatments(l, c)}
+		part := Part{Shape: shapeOf(c), Treated: treatments(l, c)}
 		for j := range c.Lines {
 			line := &c.Lines[j]
 			food := l.Food(line.FoodID())

@@ -31,9 +31,9 @@ const (
 // Shape is what the steps do to a component as a whole.
 type Shape struct {
 	Name string
-	// Lost is the water in grams that its steps would drive off in the
-	// reference pot.
-	Lost float64
+	// Simmered and Dried are the water in grams that its steps would drive off
+	// in the reference pot, cooking in liquid and without.
+	Simmered, Dried float64
 	// Across is the pot's width in cm where the steps name it, else 0.
 	Across float64
 	// Wet tells that something in it is cooked in liquid or baked, Kneaded that
@@ -52,8 +52,16 @@ func (s Shape) Mass(sum *Sums) float64 {
 	if s.Across > 0 {
 		surface = (s.Across / referencePotCm) * (s.Across / referencePotCm)
 	}
-	return in - min(s.Lost*surface, sum[water]*(1-leastWaterKept))
+	lost := s.Dried
+	if sum[liquid] > leastBroth*in {
+		lost += s.Simmered
+	}
+	return in - min(lost*surface, sum[water]*(1-leastWaterKept))
 }
+
+// leastBroth is the share of liquid that a component must list for its boiling
+// to cost it water: noodles and dumplings boil in water that nobody lists.
+const leastBroth = 0.05
 
 // Treatment is what the steps do to one line.
 type Treatment struct {
@@ -65,79 +73,217 @@ type Treatment struct {
 	Heated           bool
 }
 
-// sentence is one sentence of a step in lower case, with its words.
+// sentence is one sentence of a step in lower case, with its words, the ways of
+// working it orders, and the lines it speaks of.
 type sentence struct {
-	text          string
-	words         []string
-	lifts, wrings bool
+	text       string
+	words      []string
+	techniques []*larder.Technique
+	lines      []int
+	// implied tells that it names no line, so that it speaks of all so far.
+	implied bool
+	minutes float64
+	covered bool
+	lifted  string // what follows "lift out", up to the next verb
+	wrings  bool
 }
 
 // studied is a component with the sentences of its steps taken apart once.
 type studied struct {
 	recipe.Component
+	heads     []string     // the head word of each line's name
 	sentences [][]sentence // by step
 	steps     []stepSigns
 }
 
 // stepSigns are what the words of one step say, whatever they speak of.
 type stepSigns struct {
-	poursFat, losesMarinade, strains, drains, boilsFirst bool
+	poursFat, losesMarinade, strains, drains bool
 }
 
-func study(c recipe.Component) studied {
+func study(l *larder.Larder, c recipe.Component) studied {
 	s := studied{Component: c}
+	for i := range c.Lines {
+		head := ""
+		if words := larder.Words(c.Lines[i].Name); len(words) > 0 {
+			head = words[len(words)-1]
+		}
+		s.heads = append(s.heads, head)
+	}
+	var sofar []int
 	for i := range c.Steps {
-		text := strings.ToLower(c.Steps[i].Text)
-		var all []sentence
-		for _, one := range strings.FieldsFunc(text, func(r rune) bool { return r == '.' || r == ';' }) {
-			all = append(all, sentence{one, larder.Words(one), liftsOut.MatchString(one), wrings.MatchString(one)})
-		}
+		step := &c.Steps[i]
+		text := strings.ToLower(step.Text)
+		all := s.sentencesOf(l, step, text, sofar)
 		s.sentences = append(s.sentences, all)
-		signs := stepSigns{poursFat: poursFat.MatchString(text), losesMarinade: marinadeTo.MatchString(text), strains: strains.MatchString(text)}
-		if at := drains.FindStringIndex(text); at != nil {
-			signs.drains, signs.boilsFirst = true, boils.MatchString(text[:at[0]])
+		s.steps = append(s.steps, stepSigns{poursFat.MatchString(text), marinadeTo.MatchString(text), strains.MatchString(text), drains.MatchString(text)})
+		for _, j := range step.Lines {
+			if !slices.Contains(sofar, j) {
+				sofar = append(sofar, j)
+			}
 		}
-		s.steps = append(s.steps, signs)
 	}
 	return s
 }
 
-func studyAll(d recipe.Dish) []studied {
+// sentencesOf takes one step apart. A line that the step uses and no sentence
+// names belongs to all of them; a sentence that names no line speaks of those
+// of the one before, or of all so far.
+func (s studied) sentencesOf(l *larder.Larder, step *recipe.Step, text string, sofar []int) []sentence {
+	var all []sentence
+	named := map[int]bool{}
+	for _, one := range strings.FieldsFunc(text, func(r rune) bool { return r == '.' || r == ';' }) {
+		x := sentence{text: one, words: larder.Words(one), wrings: wrings.MatchString(one), covered: covered(one)}
+		if at := liftsOut.FindStringIndex(one); at != nil {
+			x.lifted = one[at[1]:]
+			if end := nextVerb.FindStringIndex(x.lifted); end != nil {
+				x.lifted = x.lifted[:end[0]]
+			}
+		}
+		for _, j := range step.Lines {
+			if s.heads[j] != "" && slices.Contains(x.words, s.heads[j]) {
+				x.lines, named[j] = append(x.lines, j), true
+			}
+		}
+		x.techniques = ordered(l, step, one)
+		all = append(all, x)
+	}
+	minutes := 0.0
+	if step.Minutes != nil {
+		minutes = step.Minutes.Mid()
+	}
+	hotOnes := 0
+	for i := range all {
+		if slices.ContainsFunc(all[i].techniques, hot) {
+			hotOnes++
+		}
+	}
+	for i := range all {
+		x := &all[i]
+		if len(x.lines) == 0 {
+			switch {
+			case i > 0:
+				x.lines = all[i-1].lines
+			case len(step.Lines) == 0:
+				x.lines, x.implied = sofar, true
+			}
+		}
+		for _, j := range step.Lines {
+			if !named[j] && !slices.Contains(x.lines, j) {
+				x.lines = append(slices.Clone(x.lines), j)
+			}
+		}
+		if m := sentenceMinutes(x.text); m > 0 {
+			x.minutes = m
+		} else if hotOnes == 1 && slices.ContainsFunc(x.techniques, hot) {
+			x.minutes = minutes
+		}
+	}
+	return all
+}
+
+// spans finds "for 10 minutes", "8-10 minutes", "2 hours" in a sentence.
+var spans = regexp.MustCompile(`(\d+(?:\.\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:\.\d+)?))?\s*(minute|min\b|hour|hr\b)`)
+
+// sentenceMinutes sums the times that a sentence states.
+func sentenceMinutes(text string) float64 {
+	total := 0.0
+	for _, m := range spans.FindAllStringSubmatch(text, -1) {
+		low, _ := strconv.ParseFloat(m[1], 64)
+		high, err := strconv.ParseFloat(m[2], 64)
+		if err != nil {
+			high = low
+		}
+		length := (low + high) / 2
+		if strings.HasPrefix(m[3], "h") {
+			length *= 60
+		}
+		total += length
+	}
+	return total
+}
+
+// ordered lists the ways of working that a sentence orders: "toast the nuts",
+// not "add the toasted nuts". Onions that are cooked until deep golden are
+// caramelised by whatever name.
+func ordered(l *larder.Larder, step *recipe.Step, text string) []*larder.Technique {
+	var out []*larder.Technique
+	for _, name := range step.Techniques {
+		t := l.Technique(name)
+		if t == nil {
+			continue
+		}
+		if slices.ContainsFunc(t.Words, func(w string) bool { return !strings.HasSuffix(w, "ed") && says(text, w) }) {
+			out = append(out, t)
+		}
+	}
+	if t := l.Technique("caramelise"); t != nil && deepGolden.MatchString(text) && !slices.ContainsFunc(out, func(o *larder.Technique) bool { return o.Family == "oven" }) {
+		out = append(out, t)
+	}
+	return out
+}
+
+// says tells whether a text holds some words, whole.
+func says(text, words string) bool {
+	for from := 0; ; {
+		at := strings.Index(text[from:], words)
+		if at < 0 {
+			return false
+		}
+		start, end := from+at, from+at+len(words)
+		if (start == 0 || !letter(text[start-1])) && (end == len(text) || !letter(text[end])) {
+			return true
+		}
+		from = end
+	}
+}
+
+func letter(b byte) bool { return b >= 'a' && b <= 'z' || b >= 0x80 }
+
+func studyAll(l *larder.Larder, d recipe.Dish) []studied {
 	out := make([]studied, len(d.Components))
 	for i, c := range d.Components {
-		out[i] = study(c)
+		out[i] = study(l, c)
 	}
 	return out
 }
 
 // shapeOf reads what the steps do to a component as a whole.
-func shapeOf(l *larder.Larder, c recipe.Component) Shape {
+func shapeOf(c studied) Shape {
 	s := Shape{Name: c.Name}
 	for i := range c.Steps {
 		step := &c.Steps[i]
-		rate := 0.0
-		for _, name := range step.Techniques {
-			t := l.Technique(name)
-			if t == nil {
-				continue
+		s.Kneaded = s.Kneaded || slices.ContainsFunc(step.Techniques, func(t string) bool { return slices.Contains(doughWork, t) })
+		for j := range c.sentences[i] {
+			x := &c.sentences[i][j]
+			simmered, dried := 0.0, 0.0
+			for _, t := range x.techniques {
+				if t.Family == "wet heat" {
+					simmered = max(simmered, t.Lost)
+				} else {
+					dried = max(dried, t.Lost)
+				}
+				s.Wet = s.Wet || t.Wet
+				s.Heated = s.Heated || hot(t)
 			}
-			rate = max(rate, t.Lost)
-			s.Wet = s.Wet || t.Wet
-			s.Heated = s.Heated || hot(t)
-			s.Kneaded = s.Kneaded || slices.Contains(doughWork, name)
-		}
-		if m := potWidth.FindStringSubmatch(step.Text); m != nil && rate > 0 {
-			if cm, err := strconv.ParseFloat(m[1], 64); err == nil && cm >= leastPot && cm <= mostPot {
-				s.Across = cm
+			if m := potWidth.FindStringSubmatch(x.text); m != nil && simmered+dried > 0 {
+				if cm, err := strconv.ParseFloat(m[1], 64); err == nil && cm >= leastPot && cm <= mostPot {
+					s.Across = cm
+				}
+			}
+			minutes := min(x.minutes, longestOpenBoil)
+			if x.covered {
+				minutes *= lidShare
+			}
+			switch {
+			case simmered > 0 && c.steps[i].drains:
+				// What boils away is cooking water that is poured off in the end.
+			case simmered > 0:
+				s.Simmered += simmered * minutes
+			default:
+				s.Dried += dried * minutes
 			}
 		}
-		if step.Minutes == nil {
-			continue
-		}
-		if covered(step.Text) {
-			rate *= lidShare
-		}
-		s.Lost += rate * min(step.Minutes.Mid(), longestOpenBoil)
 	}
 	return s
 }
@@ -185,57 +331,66 @@ func treatments(l *larder.Larder, c studied) []Treatment {
 	return out
 }
 
+// impliedShare is how much of a way of working reaches a line that its
+// sentence does not name: the underside of a pancake, the top of a bake.
+const impliedShare = 0.5
+
 // treatment follows one line through the steps.
 func treatment(l *larder.Larder, c studied, line int, food *larder.Food) Treatment {
 	t := Treatment{}
 	minutes := 0.0
 	used := false
-	for i := range c.Steps {
-		s := &c.Steps[i]
-		here := slices.Contains(s.Lines, line)
-		used = used || here
-		if !used {
-			continue
-		}
-		length := 0.0
-		if s.Minutes != nil {
-			length = s.Minutes.Mid()
-		}
-		heats := false
-		for _, name := range s.Techniques {
-			tech := l.Technique(name)
-			if tech == nil || !hot(tech) {
+	for i := range c.sentences {
+		for k := range c.sentences[i] {
+			x := &c.sentences[i][k]
+			here := slices.Contains(x.lines, line)
+			if used = used || here; !used {
 				continue
 			}
-			heats = true
-			if here && tech.Roast > 0 && browns(food) {
-				share := 1.0
-				if length > 0 {
-					share = min(longestBrowning, max(leastBrowning, length/usualBrowning))
+			share, reach := 1.0, 1.0
+			if x.minutes > 0 {
+				share = min(longestBrowning, max(leastBrowning, x.minutes/usualBrowning))
+			}
+			if x.implied {
+				reach = impliedShare
+			}
+			heats := false
+			for _, tech := range x.techniques {
+				if !hot(tech) {
+					continue
 				}
-				t.Browned = max(t.Browned, share/tech.Roast)
+				heats = true
+				if here && tech.Roast > 0 && browns(food) {
+					t.Browned = max(t.Browned, reach*share/tech.Roast)
+				}
+				if crisped := reach * tech.Crisp; here && crisped > t.Crisped {
+					t.Crisped, t.Softened = crisped, false
+				}
+				if tech.Family == "wet heat" && !c.steps[i].drains {
+					t.Softened = true
+				}
 			}
-			if here && tech.Crisp > t.Crisped {
-				t.Crisped, t.Softened = tech.Crisp, false
+			if here && heats && crispCue.MatchString(x.text) {
+				t.Crisped, t.Softened = max(t.Crisped, saidCrisp), false
 			}
-			if tech.Family == "wet heat" {
-				t.Softened = true
+			if heats {
+				minutes += x.minutes
 			}
+			t.Heated = t.Heated || heats
 		}
-		if heats {
-			minutes += length
-		}
-		t.Heated = t.Heated || heats
 	}
 	t.Fate = l.Fate(fateOf(c, line, food, t.Heated, minutes))
 	return t
 }
 
+// saidCrisp is how crisp something is that is cooked until it is crisp.
+const saidCrisp = 5.0
+
 // browns tells whether a food has a surface to brown: liquids, fats, sugar and
 // salt have none.
 func browns(f *larder.Food) bool {
 	return larder.Or(f.Per100.Water, 0) < wateryLiquid && larder.Or(f.Per100.Fat, 0) < mostlyFat && f.Origin != larder.FromMineral &&
-		f.Aisle != "spices" && f.Aisle != "herbs" && f.Aisle != "condiments" && f.Aisle != "drinks" && f.Aisle != "sweet"
+		f.Aisle != "spices" && (f.Aisle != "herbs" || f.ID == "ginger") && f.Aisle != "condiments" && f.Aisle != "drinks" && f.Aisle != "sweet"
 }
 
 // steeping foods are lifted out before serving wherever they were cooked.
@@ -270,9 +425,9 @@ func fateOf(c studied, line int, food *larder.Food, heated bool, minutes float64
 		return "boiled-out"
 	case signs.fatGone && animal && heated:
 		return "fat-poured-off"
-	case animal && heated && minutes >= longCooking:
+	case food.Taste.IMP > 0 && heated && minutes >= longCooking:
 		return "long-heated"
-	case animal && heated:
+	case food.Taste.IMP > 0 && heated:
 		return "heated"
 	}
 	return "kept"
@@ -296,51 +451,68 @@ var (
 	wrings     = regexp.MustCompile(`\b(?:wring|squeeze (?:out|dry|hard)|squeezed? well)\b`)
 	drains     = regexp.MustCompile(`\bdrain\b`)
 	boils      = regexp.MustCompile(`\b(?:par)?boil|\bblanch`)
+	// nextVerb ends what "remove the ..." speaks of.
+	nextVerb   = regexp.MustCompile(`\b(?:stir|add|pour|season|slice|keep|return|then|serve|taste|mash|blend|shred|flake)\b`)
+	deepGolden = regexp.MustCompile(`\b(?:deep gold|deep golden|golden brown|jammy|nut-brown|deep brown|caramel-coloured)`)
+	crispCue   = regexp.MustCompile(`\b(?:crisp|crunchy|crackling)`)
 )
 
 func signsOf(c studied, line int, food *larder.Food) signs {
 	var s signs
-	l := &c.Lines[line]
-	own := larder.Words(l.Name)
-	s.whole = strings.Contains(strings.ToLower(l.Text), "whole") || strings.Contains(strings.ToLower(l.Text), "stick") || strings.Contains(strings.ToLower(l.Text), "bruised")
-	boiledIn, cooked := -1, false
+	text := strings.ToLower(c.Lines[line].Text)
+	s.whole = strings.Contains(text, "whole") || strings.Contains(text, "stick") || strings.Contains(text, "bruised") || strings.Contains(text, "pod")
+	head := c.heads[line]
+	boiled, cooked, used := false, false, false
 	for i := range c.Steps {
 		step := &c.Steps[i]
-		here := slices.Contains(step.Lines, line)
-		cooked = cooked || here && step.Minutes != nil
 		said := c.steps[i]
+		here := slices.Contains(step.Lines, line)
+		used = used || here
 		if said.poursFat {
 			s.fatGone = s.fatGone || here || food.Animal == larder.Meat && i > 0
 		}
-		if here && said.losesMarinade || said.losesMarinade && i > 0 && slices.Contains(c.Steps[i-1].Lines, line) && slices.Contains(c.Steps[i-1].Techniques, "marinate") {
+		if said.losesMarinade && (here || i > 0 && slices.Contains(c.Steps[i-1].Lines, line) && slices.Contains(c.Steps[i-1].Techniques, "marinate")) {
 			s.marinadeGone = true
 		}
-		for _, one := range c.sentences[i] {
-			if len(own) == 0 || !slices.Contains(one.words, own[len(own)-1]) {
-				continue
-			}
-			if cooked && food.Origin != larder.FromAnimal && one.lifts {
+		for k := range c.sentences[i] {
+			x := &c.sentences[i][k]
+			named := head != "" && slices.Contains(x.words, head)
+			if cooked && x.lifted != "" && food.Origin != larder.FromAnimal && slices.Contains(larder.Words(x.lifted), head) {
 				s.lifted = s.lifted || !eatenLater(c, i, line)
 			}
-			s.wrung = s.wrung || one.wrings
-			s.eaten = s.eaten || strings.Contains(one.text, "shred")
+			if named {
+				s.wrung = s.wrung || x.wrings
+				s.eaten = s.eaten || strings.Contains(x.text, "shred")
+				boils := slices.ContainsFunc(x.techniques, func(t *larder.Technique) bool { return t.Name == "boil" || t.Name == "parboil" || t.Name == "blanch" })
+				if boils && said.drains && drainsAfter(c.sentences[i], k) {
+					s.drainedWater = food.ID != "water" || !eatenLater(c, i, line)
+				}
+				boiled = boiled || boils
+			}
+			cooked = cooked || here && (step.Minutes != nil || slices.ContainsFunc(x.techniques, hot))
 		}
-		if here && slices.Contains(step.Techniques, "strain") && said.strains && !eatenLater(c, i, line) {
-			s.strained = true
-		}
-		// Boiled and drained within one step, or drained in the next.
-		cooksInWater := slices.ContainsFunc(step.Techniques, func(t string) bool { return t == "boil" || t == "parboil" || t == "blanch" })
-		switch {
-		case said.drains && boiledIn >= 0 && i <= boiledIn+1 && (here || food.ID == "water"):
+		if boiled && said.drains && !here && food.ID == "water" && !eatenLater(c, i, line) {
 			s.drainedWater = true
-		case said.drains && here && cooksInWater:
-			s.drainedWater = said.boilsFirst
 		}
-		if here && cooksInWater {
-			boiledIn = i
+		if said.strains && used && slices.Contains(step.Techniques, "strain") && !eatenLater(c, i, line) && (!here || namedIn(c.sentences[i], head)) {
+			s.strained = s.strained || cooked
 		}
 	}
 	return s
+}
+
+// drainsAfter tells whether a step drains once it has boiled in sentence k.
+func drainsAfter(all []sentence, k int) bool {
+	for i := k; i < len(all); i++ {
+		if at := drains.FindStringIndex(all[i].text); at != nil && (i > k || boils.MatchString(all[i].text[:at[0]])) {
+			return true
+		}
+	}
+	return false
+}
+
+func namedIn(all []sentence, head string) bool {
+	return slices.ContainsFunc(all, func(x sentence) bool { return strains.MatchString(x.text) && slices.Contains(x.words, head) })
 }
 
 // eatenLater tells whether a later step still uses the line.

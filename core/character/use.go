@@ -27,7 +27,7 @@ const CorrectedRule = "does what you said it does"
 // most specific rule wins. A use that the cook has set comes before any rule.
 // The answer is empty for foods that no rule speaks of.
 func UseOf(l *larder.Larder, d recipe.Dish, component, line int, corrected string) Use {
-	return useOf(l, studyAll(d), component, line, corrected)
+	return useOf(l, studyAll(l, d), component, line, corrected)
 }
 
 func useOf(l *larder.Larder, components []studied, component, line int, corrected string) Use {
@@ -162,6 +162,9 @@ const (
 	custardShare    = 1.2
 	mayonnaiseShare = 1.5
 	greasingGrams   = 20.0
+	// brothShare is how many times its mass in broth an egg must stand beside
+	// to set in flakes there.
+	brothShare = 4.0
 	// seasoningShare is the share of a component below which a dried fish or a
 	// hard cheese only seasons.
 	seasoningShare = 0.06
@@ -177,11 +180,13 @@ var (
 	dipping    = words(`dip |dip the|dip in|dipped|crumb coat|into the breadcrumbs|coat them in|coat in`)
 	wholeEggs  = words(`hard-boil|soft-boil|boiled egg|poach|fried egg|fry the egg|crack an? egg|crack the eggs? (?:into|on|over)|break an? egg|shell the eggs|peel the eggs|peeled egg|halve the eggs|quarter the eggs|boil the eggs|add the (?:hard-)?boiled|slip the eggs?|whole egg`)
 	inStreams  = words(`drizzle|stream|egg drop|ribbons|threads|shreds form`)
-	stiff      = words(`stiff|soft peaks|peaks|whisk the whites|whip the whites|beat the whites|fold in the whites`)
+	stiff      = words(`until stiff|stiffly|soft peaks|peaks|whisk the whites|whip the whites|beat the whites|fold in the whites`)
 	intoOil    = words(`mayonnaise|emulsi|thin stream|drop by drop|hollandaise`)
 	coating    = words(`thicken|coats? (?:the back of )?(?:a|the) spoon|without boiling|do not boil|do not let it boil|liaison|temper`)
 	setting4   = words(`custard|set\b|sets\b|wobble|tremble`)
 	greases    = words(`greas|butter (?:a|the) (?:dish|tin|tray|mould)|line a`)
+	heatsFat   = words(`heat the (?:oil|butter|fat|lard|ghee)|melt the|frying pan|brush the slices`)
+	crumbled   = words(`crumble|scatter|dollop|strew`)
 	stirsFlour = words(`(?:stir|sprinkle|whisk|add|mix|beat) (?:in )?(?:the )?flour|roux|flour`)
 	dressing   = words(`dress|vinaigrette|drizzle|trickle|pour over|marinade|whisk`)
 	atTheEnd   = words(`finish|at the end|serve|dollop|spoon over|swirl|stir in|just before|on the side|top with|off the heat|warm through`)
@@ -228,7 +233,7 @@ var useRules = []useRule{
 		return n.written(words(`hard-boiled|hard boiled|boiled|poached`)) || n.line.Form == "boiled" || n.says(wholeEggs)
 	}},
 	{kinds(eggs), "flakes", "is stirred into hot broth and sets in flakes", func(n neighbourhood) bool {
-		return n.says(inStreams) && n.anywhere("simmer", "boil")
+		return n.says(inStreams) && n.grams("stock", "fish-stock", "water", "stocks") > brothShare*n.line.Mass()
 	}},
 	{kinds(eggs), "bind", "is worked into mince", func(n neighbourhood) bool { return n.grams("mince") > n.line.Mass() }},
 	{kinds("egg white"), "lift", "is whisked stiff", func(n neighbourhood) bool { return n.says(stiff) }},
@@ -259,7 +264,7 @@ var useRules = []useRule{
 		return f > 0.4*n.line.Mass() && f < 3*n.line.Mass() && n.says(stirsFlour) && !n.anywhere("knead") && n.anywhere("melt", "fry", "whisk", "simmer")
 	}},
 	{kinds(fats), "fry", "fries other ingredients", func(n neighbourhood) bool {
-		return n.technique("fry", "sweat", "soften", "saute", "brown", "sear", "caramelise", "stir-fry", "toast", "temper")
+		return n.technique("fry", "sweat", "soften", "saute", "brown", "sear", "caramelise", "stir-fry", "toast", "temper", "roast") || n.says(heatsFat)
 	}},
 	{kinds("oil"), "dress", "dresses or moistens without heat", func(n neighbourhood) bool { return n.says(dressing) && !n.technique("bake") }},
 	{kinds(fats), "enrich", "is melted over or stirred in", nil},
@@ -293,7 +298,7 @@ var useRules = []useRule{
 	}},
 	{kinds("cheese-grate"), "season", "is grated and seasons with salt and depth", nil},
 	{kinds(cheeses), "fill", "fills a dough or parcel, and melts there", func(n neighbourhood) bool {
-		return n.says(stuffing) || n.anywhere("stuff", "shape") && n.component.Name != "" && strings.Contains(strings.ToLower(n.component.Name), "fill")
+		return !n.says(crumbled) && n.says(stuffing) || strings.Contains(strings.ToLower(n.component.Name), "fill")
 	}},
 	{kinds("cheese-melt"), "melt", "melts on top or inside", func(n neighbourhood) bool {
 		return n.technique("grill", "bake", "gratinate", "melt") || n.says(onTop)
@@ -306,6 +311,9 @@ var useRules = []useRule{
 		return n.anywhere("shape", "stuff") || n.says(words(`shape|roll into|form|patt|meatball|kofta`))
 	}},
 	{kinds("mince"), "crumble", "is loose", nil},
+	{kinds(pieceMeat), "crumble", "is minced once cooked", func(n neighbourhood) bool {
+		return n.says(words(`mince the|mince it|minced|finely chop the meat|grind the`)) || n.written(words(`minced|ground`))
+	}},
 	{kinds(pieceMeat), "breaded", "is coated and fried in a flat piece", func(n neighbourhood) bool { return n.says(breading) && n.anywhere("fry", "deep-fry") }},
 	{kinds(pieceMeat), "shred", "is cooked until it shreds", func(n neighbourhood) bool { return n.says(shreds) || n.written(words(`shredded|pulled`)) }},
 	{kinds("chunks slices poultry-pieces"), "slices", "is cut thin", func(n neighbourhood) bool {

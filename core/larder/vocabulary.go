@@ -40,6 +40,8 @@ type Technique struct {
 	// Wet tells that it cooks in liquid, or slowly enough that dry food drinks.
 	Wet    bool
 	Source string
+	// Words are the words of steps that name it.
+	Words []string
 }
 
 // Fate is what a step leaves of a line in the dish, as shares of what went in.
@@ -106,7 +108,7 @@ func (l *Larder) loadWords(src Source) error {
 	return eachRow(src, "techniques.csv", func(r row) {
 		t := Technique{
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
-			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes", Source: r.text("source"),
+			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes", Source: r.text("source"), Words: r.list("words"),
 		}
 		l.techniques[t.Name] = &t
 		for _, w := range r.list("words") {

@@ -371,7 +371,7 @@ func treatment(l *larder.Larder, c studied, line int, food *larder.Food) Treatme
 				}
 			}
 			if here && heats && crispCue.MatchString(x.text) {
-				t.Crisped, t.Softened = max(t.Crisped, saidCrisp), false
+				t.Crisped, t.Softened = max(t.Crisped, reach*saidCrisp), false
 			}
 			if heats {
 				minutes += x.minutes
@@ -409,7 +409,7 @@ func fateOf(c studied, line int, food *larder.Food, heated bool, minutes float64
 			return "bones"
 		}
 		return "bones-brief"
-	case slices.Contains(steeping, food.ID) && heated, signs.lifted && heated, signs.strained && food.Kind != "stock" && !isLiquid(food) && heated:
+	case slices.Contains(steeping, food.ID) && heated, signs.lifted && heated, signs.strained && !animal && !isLiquid(food) && heated:
 		return "steeped"
 	case slices.Contains(wholeSpices, food.ID) && heated && signs.whole:
 		return "steeped"

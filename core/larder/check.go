@@ -15,6 +15,7 @@ const (
 	leastDensity  = 0.05
 	mostDensity   = 1.6
 	mostDoseGrams = 1000.0
+	mostBase      = 6.0 // a juice boiled down to a syrup
 )
 
 // Check looks at the knowledge as a whole and lists what is wrong: broken
@@ -79,7 +80,7 @@ func (c *checker) food(f *Food) {
 		c.source(f.ID, a.Source)
 	}
 	for _, form := range f.Forms {
-		if form.Base <= 0 || form.Yield < 0 || form.Base > 2 || form.Gives <= 0 || form.Gives > 1 || (form.Yield == 0) != (form.Gives < 1) {
+		if form.Base <= 0 || form.Yield < 0 || form.Base > mostBase || form.Gives <= 0 || form.Gives > 1 || (form.Yield == 0) != (form.Gives < 1) {
 			c.say("%s, %s: base %g, yield %g", f.ID, form.Name, form.Base, form.Yield)
 		}
 		c.source(f.ID, form.Source)

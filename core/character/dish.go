@@ -74,10 +74,14 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 				continue
 			}
 			ref := fmt.Sprintf("components[%d].lines[%d]", i, j)
-			part.Items = append(part.Items, Item{
+			it := Item{
 				Ref: ref, Label: line.Name, Food: food, Form: food.FormNamed(line.Form), Grams: line.Mass(),
 				Treatment: part.Treated[j], Wet: part.Wet, Use: useOf(l, components, i, j, corrections[ref]),
-			})
+			}
+			if it.Use.Name == "piece" && it.Form.Name == larder.RawForm && food.Animal == larder.Egg {
+				it.Form = food.FormNamed("boiled") // it is bitten into
+			}
+			part.Items = append(part.Items, it)
 		}
 		out.Parts = append(out.Parts, part)
 	}

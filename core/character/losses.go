@@ -39,6 +39,8 @@ type Shape struct {
 	// Wet tells that something in it is cooked in liquid or baked, Kneaded that
 	// it is a dough, Heated that it is cooked at all.
 	Wet, Kneaded, Heated bool
+	// Clear tells that it is strained, so that nothing may cloud it.
+	Clear bool
 }
 
 // Mass is the finished mass of a component: what went in, plus water taken up
@@ -84,6 +86,7 @@ type sentence struct {
 	implied bool
 	minutes float64
 	covered bool
+	crisp   bool
 	lifted  string // what follows "lift out", up to the next verb
 	wrings  bool
 }
@@ -116,7 +119,10 @@ func study(l *larder.Larder, c recipe.Component) studied {
 		text := strings.ToLower(step.Text)
 		all := s.sentencesOf(l, step, text, sofar)
 		s.sentences = append(s.sentences, all)
-		s.steps = append(s.steps, stepSigns{poursFat.MatchString(text), marinadeTo.MatchString(text), strains.MatchString(text), drains.MatchString(text)})
+		s.steps = append(s.steps, stepSigns{
+			poursFat: (strings.Contains(text, "fat") || strings.Contains(text, "skim")) && poursFat.MatchString(text), losesMarinade: strings.Contains(text, "marinade") && marinadeTo.MatchString(text),
+			strains: says(text, "strain"), drains: says(text, "drain"),
+		})
 		for _, j := range step.Lines {
 			if !slices.Contains(sofar, j) {
 				sofar = append(sofar, j)
@@ -133,7 +139,7 @@ func (s studied) sentencesOf(l *larder.Larder, step *recipe.Step, text string, s
 	var all []sentence
 	named := map[int]bool{}
 	for _, one := range strings.FieldsFunc(text, func(r rune) bool { return r == '.' || r == ';' }) {
-		x := sentence{text: one, words: larder.Words(one), wrings: wrings.MatchString(one), covered: covered(one)}
+		x := sentence{text: one, words: larder.Words(one), wrings: (strings.Contains(one, "wring") || strings.Contains(one, "squeeze")) && wrings.MatchString(one), covered: covered(one), crisp: says(one, "crisp") || says(one, "crunchy") || says(one, "crackling")}
 		if at := liftsOut.FindStringIndex(one); at != nil {
 			x.lifted = one[at[1]:]
 			if end := nextVerb.FindStringIndex(x.lifted); end != nil {
@@ -188,6 +194,9 @@ var spans = regexp.MustCompile(`(\d+(?:\.\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:\.\d+
 // sentenceMinutes sums the times that a sentence states.
 func sentenceMinutes(text string) float64 {
 	total := 0.0
+	if !strings.Contains(text, "min") && !strings.Contains(text, "hour") && !strings.Contains(text, "hr") {
+		return 0
+	}
 	for _, m := range spans.FindAllStringSubmatch(text, -1) {
 		low, _ := strconv.ParseFloat(m[1], 64)
 		high, err := strconv.ParseFloat(m[2], 64)
@@ -217,7 +226,7 @@ func ordered(l *larder.Larder, step *recipe.Step, text string) []*larder.Techniq
 			out = append(out, t)
 		}
 	}
-	if t := l.Technique("caramelise"); t != nil && deepGolden.MatchString(text) && !slices.ContainsFunc(out, func(o *larder.Technique) bool { return o.Family == "oven" }) {
+	if t := l.Technique("caramelise"); t != nil && (strings.Contains(text, "gold") || strings.Contains(text, "brown") || strings.Contains(text, "jammy") || strings.Contains(text, "caramel")) && deepGolden.MatchString(text) && !slices.ContainsFunc(out, func(o *larder.Technique) bool { return o.Family == "oven" }) {
 		out = append(out, t)
 	}
 	return out
@@ -254,6 +263,7 @@ func shapeOf(c studied) Shape {
 	for i := range c.Steps {
 		step := &c.Steps[i]
 		s.Kneaded = s.Kneaded || slices.ContainsFunc(step.Techniques, func(t string) bool { return slices.Contains(doughWork, t) })
+		s.Clear = s.Clear || c.steps[i].strains && slices.Contains(step.Techniques, "strain")
 		for j := range c.sentences[i] {
 			x := &c.sentences[i][j]
 			simmered, dried := 0.0, 0.0
@@ -266,7 +276,9 @@ func shapeOf(c studied) Shape {
 				s.Wet = s.Wet || t.Wet
 				s.Heated = s.Heated || hot(t)
 			}
-			if m := potWidth.FindStringSubmatch(x.text); m != nil && simmered+dried > 0 {
+			if !strings.Contains(x.text, " cm ") && !strings.Contains(x.text, "-cm ") {
+				// no pot is measured
+			} else if m := potWidth.FindStringSubmatch(x.text); m != nil && simmered+dried > 0 {
 				if cm, err := strconv.ParseFloat(m[1], 64); err == nil && cm >= leastPot && cm <= mostPot {
 					s.Across = cm
 				}
@@ -370,7 +382,7 @@ func treatment(l *larder.Larder, c studied, line int, food *larder.Food) Treatme
 					t.Softened = true
 				}
 			}
-			if here && heats && crispCue.MatchString(x.text) {
+			if here && heats && x.crisp {
 				t.Crisped, t.Softened = max(t.Crisped, reach*saidCrisp), false
 			}
 			if heats {
@@ -445,7 +457,6 @@ type signs struct {
 // The words by which steps say that something does not stay in the dish.
 var (
 	liftsOut   = regexp.MustCompile(`\b(?:lift(?:ed)? out|fish(?:ed)? out|take out|remove|discard|throw away|pick out)\b`)
-	strains    = regexp.MustCompile(`\bstrain\b`)
 	poursFat   = regexp.MustCompile(`\b(?:skim|spoon|pour|drain)(?:s|ming|ing)?(?: off)?(?: (?:most|all|any|some) of)?(?: the| any| excess)* fat\b|\bskim off\b`)
 	marinadeTo = regexp.MustCompile(`\b(?:discard|throw away|pour away|shake off)\b[^.]*\bmarinade\b|\bout of (?:the|its) marinade\b`)
 	wrings     = regexp.MustCompile(`\b(?:wring|squeeze (?:out|dry|hard)|squeezed? well)\b`)
@@ -454,7 +465,6 @@ var (
 	// nextVerb ends what "remove the ..." speaks of.
 	nextVerb   = regexp.MustCompile(`\b(?:stir|add|pour|season|slice|keep|return|then|serve|taste|mash|blend|shred|flake)\b`)
 	deepGolden = regexp.MustCompile(`\b(?:deep gold|deep golden|golden brown|jammy|nut-brown|deep brown|caramel-coloured)`)
-	crispCue   = regexp.MustCompile(`\b(?:crisp|crunchy|crackling)`)
 )
 
 func signsOf(c studied, line int, food *larder.Food) signs {
@@ -512,7 +522,7 @@ func drainsAfter(all []sentence, k int) bool {
 }
 
 func namedIn(all []sentence, head string) bool {
-	return slices.ContainsFunc(all, func(x sentence) bool { return strains.MatchString(x.text) && slices.Contains(x.words, head) })
+	return slices.ContainsFunc(all, func(x sentence) bool { return says(x.text, "strain") && slices.Contains(x.words, head) })
 }
 
 // eatenLater tells whether a later step still uses the line.

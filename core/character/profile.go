@@ -167,10 +167,12 @@ func Compare(original, adapted Dish, w Wishes, detail bool) []Thread {
 	return threads
 }
 
-// The weight that an unpinned trait has beside a pinned one, and the least
-// weight of a trait of a small component beside one of the whole dish.
+// The weight that an unpinned trait has beside a pinned one, that of how things
+// look beside how they taste, and the least weight of a trait of a small
+// component beside one of the whole dish.
 const (
 	unpinnedWeight = 1.0 / 3
+	lookWeight     = 0.4
 	leastPart      = 0.15
 )
 
@@ -191,6 +193,8 @@ func (p *Profile) Distance(original *Profile, w Wishes) (pinned, others float64)
 		case w.Pins[t.Name]:
 			pinned += weight * off * off
 		case steps < 0 && w.Less[t.Name]:
+		case t.Family == Look:
+			others += lookWeight * unpinnedWeight * weight * off * off
 		default:
 			others += unpinnedWeight * weight * off * off
 		}
@@ -253,3 +257,67 @@ func Count(threads []Thread) Tally {
 
 // pinWeight makes a pinned trait count before an unpinned one.
 const pinWeight = 100
+
+// Apart is how many steps a profile is from the original in a trait, 0 where
+// the original hardly has it. part says where traits judged by component are
+// looked at.
+func (p *Profile) Apart(original *Profile, trait string, part int) float64 {
+	for i := range Traits {
+		t := &Traits[i]
+		if t.Name != trait {
+			continue
+		}
+		var before, after float64
+		if i < wholeTraits {
+			before, after = original.Whole[i], p.Whole[i]
+		} else {
+			before, after = original.Parts[part].Traits[i-wholeTraits], p.Parts[part].Traits[i-wholeTraits]
+		}
+		if before < t.Noticed {
+			return 0
+		}
+		return t.Steps(before, after)
+	}
+	return 0
+}
+
+// The steps from which a trait counts as short of the original, pinned or not.
+const (
+	shortBy       = -1.0
+	shortByPinned = -0.5
+)
+
+// Short tells whether a profile falls short of the original in a trait.
+func (p *Profile) Short(original *Profile, w Wishes, trait string, part int) bool {
+	limit := shortBy
+	if w.Pins[trait] {
+		limit = shortByPinned
+	} else if w.Less[trait] {
+		return false
+	}
+	return p.Apart(original, trait, part) < limit
+}
+
+// Home is the component that most of a trait came from, which is where it is
+// missed; doughs have nothing stirred in. It answers -1 where no component has
+// any.
+func (d Dish) Home(trait string) int {
+	home, most := -1, 0.0
+	for i := range d.Parts {
+		if d.Parts[i].Kneaded {
+			continue
+		}
+		s := d.Parts[i].Sums()
+		amount := s[linearOf[trait]]
+		switch trait {
+		case Savoury:
+			amount = savouryOf(&s, 100) // as grams, not as concentration
+		case Body:
+			amount = s[thicken]/100 + s[fat]/fatOfBody + s[dissolved]/solidsOfBody
+		}
+		if amount > most {
+			home, most = i, amount
+		}
+	}
+	return home
+}

@@ -44,8 +44,9 @@ var jobs = [...]struct {
 type Need struct {
 	Part int
 	job  int
-	// Required is what has to be supplied, Held what there is to hold.
-	Required, Held float64
+	// Required is what has to be supplied, Most what the original had or what
+	// there is to hold, whichever is more: beyond it things turn stiff.
+	Required, Most float64
 }
 
 // Needs works out the structural jobs of an original: the capacity of what did
@@ -65,10 +66,12 @@ func (d Dish) Needs() []Need {
 			if capacity == 0 {
 				continue
 			}
+			whole := p.Sums()
+			most := max(held, whole[job.adds])
 			if job.stiffens {
 				capacity = min(capacity, held)
 			}
-			out = append(out, Need{i, j, capacity, held})
+			out = append(out, Need{i, j, capacity, most})
 		}
 	}
 	return out
@@ -79,7 +82,7 @@ func (n Need) weigh(supplied float64) string {
 	switch ratio := supplied / n.Required; {
 	case ratio < leastSupply:
 		return WillNotHold
-	case jobs[n.job].stiffens && ratio > mostSupply && supplied > mostSupply*n.Held:
+	case jobs[n.job].stiffens && ratio > mostSupply && supplied > mostSupply*n.Most:
 		return TooFirm
 	}
 	return Holds

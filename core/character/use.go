@@ -178,7 +178,8 @@ func words(list string) *regexp.Regexp { return regexp.MustCompile(`\b(?:` + lis
 var (
 	brushing   = words(`brush|glaze|egg ?wash`)
 	dipping    = words(`dip |dip the|dip in|dipped|crumb coat|into the breadcrumbs|coat them in|coat in`)
-	wholeEggs  = words(`hard-boil|soft-boil|boiled egg|poach|fried egg|fry the egg|crack an? egg|crack the eggs? (?:into|on|over)|break an? egg|shell the eggs|peel the eggs|peeled egg|halve the eggs|quarter the eggs|boil the eggs|add the (?:hard-)?boiled|slip the eggs?|whole egg`)
+	wholeEggs  = words(`hard-boil|boiled egg|poach|fried egg|fry the egg|shell the eggs|peel the eggs|peeled egg|halve the eggs|quarter the eggs|boil the eggs|add the (?:hard-)?boiled|slip the eggs?|whole egg`)
+	softYolk   = words(`crack an? egg|break an? egg|soft yolk|runny|sunny|soft-boil|poached egg|just set|stirring the egg|yolk on top|raw yolk`)
 	inStreams  = words(`drizzle|stream|egg drop|ribbons|threads|shreds form`)
 	stiff      = words(`until stiff|stiffly|soft peaks|peaks|whisk the whites|whip the whites|beat the whites|fold in the whites`)
 	intoOil    = words(`mayonnaise|emulsi|thin stream|drop by drop|hollandaise`)
@@ -229,6 +230,9 @@ var useRules = []useRule{
 	{kinds(eggs), "coat", "makes crumbs stick to the surface", func(n neighbourhood) bool {
 		return n.says(dipping) && n.grams("crumbs") > 0
 	}},
+	{kinds("egg yolk"), "runny", "is cooked with its yolk still soft, to dip into or stir in", func(n neighbourhood) bool {
+		return n.says(softYolk)
+	}},
 	{kinds(eggs), "piece", "is boiled, poached or fried whole", func(n neighbourhood) bool {
 		return n.written(words(`hard-boiled|hard boiled|boiled|poached`)) || n.line.Form == "boiled" || n.says(wholeEggs)
 	}},
@@ -256,7 +260,7 @@ var useRules = []useRule{
 		return n.written(greases) || n.technique("grease") && n.line.Mass() < greasingGrams || n.says(words(`greas`)) && n.line.Mass() < 2*greasingGrams
 	}},
 	{kinds(fats), "shorten", "is rubbed or rolled into flour", func(n neighbourhood) bool {
-		return n.technique("rub-in", "laminate") || n.grams(flours...) > n.line.Mass() && n.technique("knead", "roll") && !n.technique("fry", "deep-fry")
+		return !n.written(words(`melted`)) && (n.technique("rub-in", "laminate") || n.grams(flours...) > n.line.Mass() && n.technique("knead", "roll", "fold") && !n.technique("fry", "deep-fry"))
 	}},
 	{kinds(fats), "deep-fry", "is the fat that pieces are fried in", func(n neighbourhood) bool { return n.technique("deep-fry") }},
 	{kinds(fats), "roux", "is cooked with flour to thicken a sauce", func(n neighbourhood) bool {
@@ -316,7 +320,7 @@ var useRules = []useRule{
 	}},
 	{kinds(pieceMeat), "breaded", "is coated and fried in a flat piece", func(n neighbourhood) bool { return n.says(breading) && n.anywhere("fry", "deep-fry") }},
 	{kinds(pieceMeat), "shred", "is cooked until it shreds", func(n neighbourhood) bool { return n.says(shreds) || n.written(words(`shredded|pulled`)) }},
-	{kinds("chunks slices poultry-pieces"), "slices", "is cut thin", func(n neighbourhood) bool {
+	{kinds("chunks slices poultry-pieces whole"), "slices", "is cut thin", func(n neighbourhood) bool {
 		return (n.written(thin) || n.says(words(`thin`))) && !n.anywhere("stew", "braise")
 	}},
 	{kinds("whole poultry-whole"), "roast", "is cooked in one piece", func(n neighbourhood) bool {

@@ -231,3 +231,17 @@ func (l *Larder) loadContexts(src Source) error {
 		}
 	})
 }
+
+// Signature is the family of taste that a food brings wherever it is, such as
+// coconut; empty for foods that blend in.
+func (l *Larder) Signature(f *Food) string { return l.signatures[f.ID] }
+
+func (l *Larder) loadSignatures(src Source) error {
+	return eachRow(src, "signatures.csv", func(r row) {
+		for _, id := range r.list("foods") {
+			if f := r.food(l, id); f != nil && l.signatures[id] == "" {
+				l.signatures[id] = r.text("family")
+			}
+		}
+	})
+}

@@ -29,6 +29,7 @@ type Larder struct {
 	fates      map[string]*Fate
 	swaps      []*Swap
 	swapByID   map[string]*Swap
+	signatures map[string]string
 	boosters   []*Booster
 	sources    map[string]string
 	prices     map[string]float64
@@ -41,9 +42,9 @@ type Larder struct {
 // names the file and row; Check looks at what the rows say.
 func Load(src Source) (*Larder, error) {
 	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{},
-		swapByID: map[string]*Swap{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
+		swapByID: map[string]*Swap{}, signatures: map[string]string{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSwaps, l.loadPrices, l.loadExceptions,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadPrices, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)

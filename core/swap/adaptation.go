@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strconv"
 	"strings"
 
 	"yembra/core/character"
@@ -22,7 +23,9 @@ func NewBook(l *larder.Larder) *Book { return &Book{l} }
 func (b *Book) Larder() *larder.Larder { return b.larder }
 
 // Ref names a line by its place.
-func Ref(component, line int) string { return fmt.Sprintf("components[%d].lines[%d]", component, line) }
+func Ref(component, line int) string {
+	return "components[" + strconv.Itoa(component) + "].lines[" + strconv.Itoa(line) + "]"
+}
 
 // Apply puts decisions into the original and compares the two dishes. detail
 // asks for what each line contributes.
@@ -218,7 +221,7 @@ func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) rec
 	}
 }
 
-// boost adds the boosters to the main component.
+// boost adds the boosters, each to its component.
 func (x *bench) boost(a *Adaptation, dec Decisions) {
 	if len(a.Components) == 0 {
 		return
@@ -233,7 +236,8 @@ func (x *bench) boost(a *Adaptation, dec Decisions) {
 		if booster := x.larder.BoosterNamed(dose.Food); booster != nil && line.Why == "" {
 			line.Why = fmt.Sprintf("Small dose for %s.", strings.Join(booster.Traits, " and "))
 		}
-		a.Components[x.main].Lines = append(a.Components[x.main].Lines, Line{line, nil, Booster})
+		part := x.partOf(dose)
+		a.Components[part].Lines = append(a.Components[part].Lines, Line{line, nil, Booster})
 		a.Boosters = append(a.Boosters, dose)
 	}
 }
@@ -318,11 +322,12 @@ func lineOf(l Line) int {
 	if l.From == nil {
 		return -1
 	}
-	var c, j int
-	if _, err := fmt.Sscanf(*l.From, "components[%d].lines[%d]", &c, &j); err != nil {
+	at := strings.LastIndexByte(*l.From, '[')
+	line, err := strconv.Atoi(strings.TrimSuffix((*l.From)[at+1:], "]"))
+	if err != nil {
 		return -1
 	}
-	return j
+	return line
 }
 
 // dishOf makes the adapted lines ready for evaluation, with what the steps do

@@ -25,9 +25,11 @@ type bench struct {
 	shapes   []character.Shape
 	before   character.Profile
 	needs    []character.Need
-	main     int  // the heaviest component that is no dough, which takes the boosters
+	main     int  // the heaviest component that is no dough
 	dessert  bool // the original is sweet, and takes no savoury boosters
 	aim      Aim
+	// families are the signatures that the original has.
+	families map[string]bool
 
 	options [][]option // by slot, in the order of its allowed swaps
 	doses   [][]option // by booster, by number of kitchen doses
@@ -104,7 +106,22 @@ func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
 		}
 	}
 	x.scratch = make([]character.Sums, len(x.shapes))
+	x.families = map[string]bool{}
+	for _, p := range x.original.Parts {
+		for _, it := range p.Items {
+			x.families[x.larder.Signature(it.Food)] = true
+		}
+	}
 	return x
+}
+
+// partOf is the component that a dose goes into; one that is not there gives
+// way to the main one.
+func (x *bench) partOf(d Dose) int {
+	if d.Component < 0 || d.Component >= len(x.shapes) {
+		return x.main
+	}
+	return d.Component
 }
 
 // item is a line of the adaptation as the model sees it. from is the line of
@@ -213,6 +230,9 @@ func (x *bench) bring(o *option, it character.Item) {
 	o.cost += bought / 1000 * x.larder.Price(it.Food) / servings
 	o.protein += bought * larder.Or(it.Food.Per100.Protein, 0) / 100 / servings
 	o.soft += x.rules.soft(it.Food, grade, it.Grams, servings)
+	if family := x.larder.Signature(it.Food); family != "" && !x.families[family] {
+		o.soft += strangerPenalty * min(1, bought/servings/strangerGrams)
+	}
 	v, g := plantVolume(it.Food, it.Grams)
 	o.vegetables += v
 	o.grains += g
@@ -254,27 +274,44 @@ func (x *bench) grams(s slot, sw *larder.Swap, p larder.Part) float64 {
 // mostDoses is how many kitchen doses of a booster are tried.
 const mostDoses = 6
 
-// weighBoosters sums every allowed dose of every booster.
+// weighBoosters sums every allowed dose of every booster. It goes to the
+// component where its first trait came from, and nothing that clouds goes into
+// what is strained.
 func (x *bench) weighBoosters() {
-	mass := x.before.Mass
+	homes := map[string]int{}
 	for i, b := range x.larder.Boosters() {
 		x.doses = append(x.doses, nil)
 		f := x.larder.Food(b.Food)
 		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 {
 			continue
 		}
+		home, known := homes[b.Traits[0]]
+		if !known {
+			home = x.original.Home(b.Traits[0])
+			homes[b.Traits[0]] = home
+		}
+		if home < 0 || x.shapes[home].Clear && clouds(f) {
+			continue
+		}
+		mass := x.before.Parts[home].Mass
 		for n := 1.0; n <= mostDoses && n*b.Step <= b.Most*mass/100; n++ {
-			d := Dose{Food: b.Food, Form: b.Form, Grams: math.Round(n*b.Step*10) / 10}
+			d := Dose{Food: b.Food, Form: b.Form, Grams: math.Round(n*b.Step*10) / 10, Component: home}
 			x.doses[i] = append(x.doses[i], x.booster(i, d))
 		}
 	}
 }
 
+// clouds tells whether a booster would cloud a clear broth.
+func clouds(f *larder.Food) bool {
+	return slices.Contains([]string{"nuts", "pulses", "plant-dairy", "grains", "soy"}, f.Aisle) || f.Kind == "starch" || f.ID == "nutritional-yeast"
+}
+
 // booster sums one dose.
 func (x *bench) booster(index int, d Dose) option {
 	f := x.larder.Food(d.Food)
-	o := option{dose: d, booster: index, part: x.main, main: f}
-	x.bring(&o, x.item(x.main, -1, f, formOr(d.Form), measure.RoundGrams(d.Grams, fineAmounts(f)), false))
+	part := x.partOf(d)
+	o := option{dose: d, booster: index, part: part, main: f}
+	x.bring(&o, x.item(part, -1, f, formOr(d.Form), measure.RoundGrams(d.Grams, fineAmounts(f)), false))
 	return o
 }
 
@@ -331,10 +368,10 @@ func (x *bench) lowerSalt(extra, others float64) []float64 {
 const (
 	openPenalty      = 1000.0
 	extraIngredient  = 0.12 // each line a swap brings
-	boosterPenalty   = 0.35 // each booster, beside its line
+	boosterPenalty   = 0.5  // each booster, beside its line
 	saltOverPenalty  = 2.0  // each gram of salt a serving above limit or original
 	handsPenalty     = 0.004
-	structurePenalty = 6.0
+	structurePenalty = 12.0
 	simplestFactor   = 8.0
 	costPenalty      = 4.8 // each unit of the price list a serving
 	proteinReward    = 0.25
@@ -346,6 +383,8 @@ const (
 	bulkPenalty      = 25.0 // for a portion that shrinks or swells beyond a quarter
 	bulkTolerance    = 0.25
 	ratioPenalty     = 2.0
+	strangerPenalty  = 0.9 // a taste that the original does not know, such as coconut
+	strangerGrams    = 4.0 // a serving of which counts in full
 )
 
 // parts are the parts of the objective, to be shown.

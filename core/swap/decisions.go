@@ -28,7 +28,9 @@ type Dose struct {
 	Food  string  `json:"food"`
 	Form  string  `json:"form"`
 	Grams float64 `json:"grams"`
-	Why   string  `json:"why"`
+	// Component is the part of the dish it goes into.
+	Component int    `json:"component"`
+	Why       string `json:"why"`
 }
 
 // Change says what became of a line or step.

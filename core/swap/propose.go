@@ -7,6 +7,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/character"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -103,9 +104,9 @@ const (
 	// tried.
 	exactLimit = 20000
 	// beamWidth is how many partial choices are carried on beyond that, and
-	// finalists how many whole ones get boosters.
+	// finalists how many whole ones are improved by exchanges.
 	beamWidth = 24
-	finalists = 6
+	finalists = 4
 	// mostBoosters is how many boosters a proposal may add.
 	mostBoosters = 4
 	// rounds bounds how often swaps and boosters are exchanged in turn.
@@ -130,14 +131,97 @@ func (x *bench) search() found {
 	} else {
 		list = x.beam()
 	}
+	// Boosters change which swaps are best, so they are tried on more choices
+	// than are then improved further.
+	var boosted []found
+	for _, f := range list {
+		boosted = keepBest(boosted, x.addBoosters(f), finalists)
+	}
 	var best found
-	for i, f := range list {
+	for i, f := range boosted {
 		f = x.improve(f)
 		if i == 0 || f.weight < best.weight-better {
 			best = f
 		}
 	}
 	return best
+}
+
+// variety holds the best whole choice for each option of each slot, so that
+// every swap gets a hearing with the others at their best beside it.
+type variety [][]found
+
+func (x *bench) newVariety() variety {
+	v := make(variety, len(x.options))
+	for i, o := range x.options {
+		v[i] = make([]found, len(o))
+		for c := range v[i] {
+			v[i][c].weight = math.Inf(1)
+		}
+	}
+	return v
+}
+
+func (v variety) hear(choice []int, weight float64) {
+	for i, c := range choice {
+		if c >= 0 && weight < v[i][c].weight-better {
+			v[i][c].weight = weight
+			v[i][c].choice = append(v[i][c].choice[:0], choice...)
+		}
+	}
+}
+
+// heard is how many of the heaviest slots have all their options heard.
+const heard = 2
+
+// list returns the best choice of all and those of each option of the slots
+// that matter most.
+func (x *bench) list(v variety) []found {
+	if len(v) == 0 {
+		return []found{{weight: x.try(nil, nil), choice: []int{}}}
+	}
+	order := x.heaviestFirst()
+	out := []found{}
+	seen := map[string]bool{}
+	add := func(f found) {
+		if key := fmt.Sprint(f.choice); f.choice != nil && !seen[key] {
+			seen[key] = true
+			out = append(out, f)
+		}
+	}
+	for n, i := range order {
+		best := found{weight: math.Inf(1)}
+		for _, f := range v[i] {
+			if n < heard {
+				add(f)
+			}
+			if f.weight < best.weight {
+				best = f
+			}
+		}
+		add(best)
+	}
+	if len(out) == 0 { // no slot has a swap
+		choice := make([]int, len(x.options))
+		for i := range choice {
+			choice[i] = -1
+		}
+		out = append(out, found{choice: choice, weight: x.try(choice, nil)})
+	}
+	return out
+}
+
+// heaviestFirst orders the slots by the mass they replace.
+func (x *bench) heaviestFirst() []int {
+	order := make([]int, len(x.slots))
+	for i := range order {
+		order[i] = i
+	}
+	weightOf := func(i int) float64 {
+		return x.dish.Components[x.slots[i].component].Lines[x.slots[i].line].Mass()
+	}
+	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(weightOf(b), weightOf(a)) })
+	return order
 }
 
 // keepBest puts a choice into a list of at most n, best first. Equal weights
@@ -159,16 +243,16 @@ func keepBest(list []found, f found, n int) []found {
 	return slices.Insert(list, at, f)
 }
 
-// exact tries every combination of swaps and returns the best few.
+// exact tries every combination of swaps.
 func (x *bench) exact() []found {
-	var list []found
+	v := x.newVariety()
 	choice := make([]int, len(x.options))
 	st := x.kept.clone()
 	open := 0
 	var walk func(i int)
 	walk = func(i int) {
 		if i == len(x.options) {
-			list = keepBest(list, found{choice: choice, weight: x.weigh(&st, open).total + x.repeats(choice)}, finalists)
+			v.hear(choice, x.weigh(&st, open).total+x.repeats(choice))
 			return
 		}
 		if len(x.options[i]) == 0 {
@@ -190,7 +274,7 @@ func (x *bench) exact() []found {
 		}
 	}
 	walk(0)
-	return list
+	return x.list(v)
 }
 
 // greedy takes each line's own best in turn, with the others at the first swap
@@ -221,16 +305,10 @@ func (x *bench) greedy() found {
 // best. It then exchanges single choices while that helps.
 func (x *bench) beam() []found {
 	start := x.greedy()
-	order := make([]int, len(x.slots))
-	for i := range order {
-		order[i] = i
-	}
-	weightOf := func(i int) float64 {
-		return x.dish.Components[x.slots[i].component].Lines[x.slots[i].line].Mass()
-	}
-	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(weightOf(b), weightOf(a)) })
+	v := x.newVariety()
+	v.hear(start.choice, start.weight)
 	list := []found{start}
-	for _, i := range order {
+	for _, i := range x.heaviestFirst() {
 		var next []found
 		seen := map[string]bool{}
 		for _, f := range list {
@@ -239,7 +317,9 @@ func (x *bench) beam() []found {
 				choice[i] = c
 				if key := fmt.Sprint(choice); !seen[key] {
 					seen[key] = true
-					next = keepBest(next, found{choice: choice, weight: x.try(choice, nil)}, beamWidth)
+					weight := x.try(choice, nil)
+					v.hear(choice, weight)
+					next = keepBest(next, found{choice: choice, weight: weight}, beamWidth)
 				}
 			}
 		}
@@ -247,10 +327,7 @@ func (x *bench) beam() []found {
 			list = next
 		}
 	}
-	if start.weight < list[0].weight-better {
-		list = slices.Insert(list, 0, start)
-	}
-	return list[:min(len(list), finalists)]
+	return x.list(v)
 }
 
 // improve gives a choice of swaps its boosters and exchanges swaps and boosters
@@ -309,7 +386,7 @@ func (x *bench) roomFor(f found) []int {
 			continue
 		}
 		b := x.larder.Boosters()[i]
-		most := b.Most*x.before.Mass/100 - held[x.larder.Food(b.Food)]
+		most := b.Most*x.before.Parts[doses[0].part].Mass/100 - held[x.larder.Food(b.Food)]
 		room[i] = min(len(doses), int(max(0, most)/b.Step+better))
 	}
 	return room
@@ -328,20 +405,65 @@ func (x *bench) addBoosters(f found) found {
 	return f
 }
 
+// sameFirst is how many boosters of one proposal may be there for the same
+// trait first.
+const sameFirst = 2
+
+// wanted lists, for each booster, the traits that it would close because they
+// are short in x.profile; none where it is in already.
+func (x *bench) wanted(others []*option) [][]string {
+	out := make([][]string, len(x.doses))
+	boosters := x.larder.Boosters()
+	for i, doses := range x.doses {
+		alike := 0
+		for _, d := range others {
+			if d.booster == i {
+				alike = sameFirst
+			} else if boosters[d.booster].Traits[0] == boosters[i].Traits[0] {
+				alike++
+			}
+		}
+		if len(doses) == 0 || alike >= sameFirst {
+			continue
+		}
+		for _, trait := range boosters[i].Traits {
+			if x.profile.Short(&x.before, x.wishes, trait, doses[0].part) {
+				out[i] = append(out[i], trait)
+			}
+		}
+	}
+	return out
+}
+
+// leastClosed is the steps by which a booster must close a trait that it is
+// there for.
+const leastClosed = 0.4
+
+// closes tells whether one of the traits, as it stands in x.profile, came at
+// least so much nearer than it was in before.
+func (x *bench) closes(traits []string, part int, before *character.Profile) bool {
+	return slices.ContainsFunc(traits, func(trait string) bool {
+		return x.profile.Apart(&x.before, trait, part)-before.Apart(&x.before, trait, part) >= leastClosed
+	})
+}
+
 // bestDose finds the dose that, added to others, weighs least.
 func (x *bench) bestDose(f found, others []*option) (*option, float64) {
 	var pick *option
 	low := math.Inf(1)
 	st, open := x.total(f.choice, others)
 	extra := x.repeats(f.choice) + boosterPenalty*float64(len(others)+1)
+	x.weigh(&st, open)
+	wanted := x.wanted(others)
+	before := character.Profile{Mass: x.profile.Mass, Whole: x.profile.Whole, Parts: slices.Clone(x.profile.Parts)}
 	for i, most := range x.roomFor(f) {
-		if slices.ContainsFunc(others, func(d *option) bool { return d.booster == i }) {
+		if len(wanted[i]) == 0 {
 			continue
 		}
 		for n := range most {
 			o := &x.doses[i][n]
 			st.add(o, 1)
-			if v := x.weigh(&st, open).total + extra; v < low-better {
+			if v := x.weigh(&st, open).total + extra; v < low-better && x.closes(wanted[i], o.part, &before) {
 				low, pick = v, o
 			}
 			st.add(o, -1)

@@ -94,7 +94,7 @@ func TestTheDemoKitchenIsLaidOut(t *testing.T) {
 	require.NoError(t, layOut(ctx, k))
 	dishes, err := k.Store.Dishes(ctx)
 	require.NoError(t, err)
-	require.Len(t, dishes, 3)
+	require.Len(t, dishes, 12)
 	adapted := 0
 	for _, d := range dishes {
 		if len(d.Document.Decisions.Swaps) > 0 {

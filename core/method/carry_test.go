@@ -5,6 +5,7 @@ import (
 	"strings"
 	"testing"
 
+	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/larder"
@@ -124,7 +125,7 @@ func TestBonesGiveWayToWhatGoesIntoTheSameWater(t *testing.T) {
 func TestNoTextOfTheBookNamesAnimalMatter(t *testing.T) {
 	r, b, _ := open(t)
 	clean := func(what, text string) {
-		require.Empty(t, r.Step(text, nil).Animals, "%s: %s", what, text)
+		assert.Empty(t, r.Step(text, nil).Animals, "%s: %s", what, text)
 	}
 	for _, s := range b.Larder().Swaps() {
 		clean(s.ID, "Add the "+s.Short+".")

@@ -204,7 +204,7 @@ func kitchenAmount(f *larder.Food, grams float64) string {
 }
 
 func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) recipe.Line {
-	f := x.larder.Food(p.Food)
+	f := x.rules.inPlace(x.larder, p.Food)
 	span := measure.Exactly(grams)
 	why := f.Why
 	if why == "" {
@@ -227,7 +227,7 @@ func (x *bench) boost(a *Adaptation, dec Decisions) {
 		return
 	}
 	for _, dose := range dec.Boosters {
-		f := x.larder.Food(dose.Food)
+		f := x.rules.inPlace(x.larder, dose.Food)
 		if f == nil || x.rules.Breaks(f) != "" || dose.Grams <= 0 {
 			continue
 		}
@@ -310,7 +310,7 @@ func (x *bench) findSalts() {
 	for i, c := range x.dish.Components {
 		for j := range c.Lines {
 			if salty := x.plainSalt(i, j); salty != nil {
-				x.salts = append(x.salts, saltLine{i, j, c.Lines[j].Mass(), x.item(i, j, salty, c.Lines[j].Form, 1, false).Sums()})
+				x.salts = append(x.salts, saltLine{i, j, x.saltGrams(i, j), x.item(i, j, salty, c.Lines[j].Form, 1, false).Sums()})
 			}
 		}
 	}

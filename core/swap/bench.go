@@ -155,7 +155,7 @@ func (x *bench) ready() {
 			}
 			if salty := x.plainSalt(i, j); salty != nil {
 				one := x.item(i, j, salty, line.Form, 1, false).Sums()
-				x.salts = append(x.salts, saltLine{i, j, line.Mass(), one})
+				x.salts = append(x.salts, saltLine{i, j, x.saltGrams(i, j), one})
 				if !decided {
 					continue
 				}
@@ -190,10 +190,22 @@ func (x *bench) plainSalt(component, line int) *larder.Food {
 	}
 	for _, s := range x.slots[at].allowed {
 		if len(s.Formula) == 1 {
-			return x.larder.Food(s.Formula[0].Food)
+			return x.rules.inPlace(x.larder, s.Formula[0].Food)
 		}
 	}
 	return nil
+}
+
+// saltGrams is the mass of a salt line before it is lowered, as it is written.
+func (x *bench) saltGrams(component, line int) float64 {
+	if at, decided := x.at[Ref(component, line)]; decided {
+		for _, s := range x.slots[at].allowed {
+			if len(s.Formula) == 1 {
+				return x.grams(x.slots[at], s, s.Formula[0])
+			}
+		}
+	}
+	return x.dish.Components[component].Lines[line].Mass()
 }
 
 // option sums what a swap brings in place of a line.
@@ -205,7 +217,7 @@ func (x *bench) option(s slot, sw *larder.Swap) option {
 		return o // counted among the salt lines
 	}
 	for _, p := range sw.Formula {
-		food := x.larder.Food(p.Food)
+		food := x.rules.inPlace(x.larder, p.Food)
 		x.bring(&o, x.item(s.component, s.line, food, p.Form, x.grams(s, sw, p), true))
 	}
 	if food := x.larder.Food(line.FoodID()); food != nil {
@@ -281,7 +293,7 @@ func (x *bench) weighBoosters() {
 	homes := map[string]int{}
 	for i, b := range x.larder.Boosters() {
 		x.doses = append(x.doses, nil)
-		f := x.larder.Food(b.Food)
+		f := x.rules.inPlace(x.larder, b.Food)
 		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 {
 			continue
 		}
@@ -308,7 +320,7 @@ func clouds(f *larder.Food) bool {
 
 // booster sums one dose.
 func (x *bench) booster(index int, d Dose) option {
-	f := x.larder.Food(d.Food)
+	f := x.rules.inPlace(x.larder, d.Food)
 	part := x.partOf(d)
 	o := option{dose: d, booster: index, part: part, main: f}
 	x.bring(&o, x.item(part, -1, f, formOr(d.Form), measure.RoundGrams(d.Grams, fineAmounts(f)), false))
@@ -358,7 +370,7 @@ func (x *bench) lowerSalt(extra, others float64) []float64 {
 		if per <= 0 {
 			continue
 		}
-		left[i] = measure.RoundGrams(math.Max(0, s.grams-extra/per), measure.Fine)
+		left[i] = min(s.grams, measure.RoundGrams(math.Max(0, s.grams-extra/per), measure.Fine))
 		extra -= (s.grams - left[i]) * per
 	}
 	return left
@@ -372,7 +384,7 @@ const (
 	saltOverPenalty  = 2.0  // each gram of salt a serving above limit or original
 	handsPenalty     = 0.004
 	structurePenalty = 12.0
-	simplestFactor   = 8.0
+	simplestFactor   = 20.0
 	costPenalty      = 4.8 // each unit of the price list a serving
 	proteinReward    = 0.25
 	repeatPenalty    = 0.5 // each further kind of ingredient that the same swap stands in for

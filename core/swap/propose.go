@@ -91,7 +91,7 @@ func (x *bench) decided(dec Decisions) ([]int, []*option) {
 	}
 	doses := []*option{}
 	for _, d := range dec.Boosters {
-		if f := x.larder.Food(d.Food); f != nil && x.rules.Breaks(f) == "" && d.Grams > 0 && len(x.shapes) > 0 {
+		if f := x.rules.inPlace(x.larder, d.Food); f != nil && x.rules.Breaks(f) == "" && d.Grams > 0 && len(x.shapes) > 0 {
 			o := x.booster(-1, d)
 			doses = append(doses, &o)
 		}
@@ -377,7 +377,7 @@ func (x *bench) roomFor(f found) []int {
 			continue
 		}
 		for _, p := range x.options[i][c].swap.Formula {
-			food := x.larder.Food(p.Food)
+			food := x.rules.inPlace(x.larder, p.Food)
 			held[food] += x.grams(x.slots[i], x.options[i][c].swap, p)
 		}
 	}
@@ -386,7 +386,7 @@ func (x *bench) roomFor(f found) []int {
 			continue
 		}
 		b := x.larder.Boosters()[i]
-		most := b.Most*x.before.Parts[doses[0].part].Mass/100 - held[x.larder.Food(b.Food)]
+		most := b.Most*x.before.Parts[doses[0].part].Mass/100 - held[x.rules.inPlace(x.larder, b.Food)]
 		room[i] = min(len(doses), int(max(0, most)/b.Step+better))
 	}
 	return room
@@ -512,7 +512,7 @@ func (x *bench) explain(dec Decisions, f found) []Dose {
 				}
 			}
 		}
-		food := x.larder.Food(dose.Food)
+		food := x.rules.inPlace(x.larder, dose.Food)
 		dose.Why = fmt.Sprintf("%s %g g: %s steps.", food.Name, dose.Grams, strings.Join(moved, ", "))
 		if moved == nil {
 			dose.Why = fmt.Sprintf("%s %g g brings several traits a little nearer.", food.Name, dose.Grams)

@@ -229,11 +229,24 @@ func (r Rules) breaksHere(f *larder.Food, use string, t character.Treatment) str
 	return ""
 }
 
+// rockSalt is what stands for table salt in swaps where only rock salt will do.
+const rockSalt = "rock-salt"
+
+// inPlace is the food that a swap's part is made with under the rules: plain
+// salt gives way to rock salt by itself.
+func (r Rules) inPlace(l *larder.Larder, id string) *larder.Food {
+	f := l.Food(id)
+	if r.House.Preset == FastingDay && f != nil && f.Kind == "salt" && f.ID != rockSalt && f.Grade != larder.Analogue {
+		return l.Food(rockSalt)
+	}
+	return f
+}
+
 // BreaksSwap names the first hard rule that a swap breaks, with the food or
 // kit that does.
 func (r Rules) BreaksSwap(l *larder.Larder, s *larder.Swap) string {
 	for _, p := range s.Formula {
-		f := l.Food(p.Food)
+		f := r.inPlace(l, p.Food)
 		if f == nil {
 			continue
 		}

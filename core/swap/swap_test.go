@@ -53,7 +53,7 @@ func ExampleBook_Propose() {
 	b := swap.NewBook(l)
 	dec, _ := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFoodNoOil}}, swap.Simplest)
 	fmt.Println(dec.Swaps["components[0].lines[0]"])
-	// Output: cashew-butter-enrich
+	// Output: dry-saute
 }
 
 func TestNoAdaptedLineIsEverAnimal(t *testing.T) {

@@ -79,22 +79,233 @@ func TestNoAdaptedLineIsEverAnimal(t *testing.T) {
 	}
 }
 
-func TestDemoDishesAreCarriedWhole(t *testing.T) {
+func TestEveryDishOfTheClubIsCarriedUnderEveryPreset(t *testing.T) {
 	k := open(t)
-	for _, key := range []string{"bobotie", "cullen-skink", "feijoada"} {
-		d := k.demo(t, key)
-		for _, preset := range []string{swap.WholeFood, swap.WholeFoodNoOil, swap.LikeForLike} {
-			dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(preset)}, swap.Closest)
-			require.NoError(t, err)
-			a, err := k.book.Apply(d, dec, false)
-			require.NoError(t, err)
-			require.Empty(t, a.Unresolved, "%s under %s", key, preset)
-			require.Greater(t, a.Tally.Kept, 0)
-			for _, h := range a.Structure {
-				require.Equal(t, character.Holds, h.Verdict, "%s: %s", key, h.Need)
+	all, err := demo.Recipes()
+	require.NoError(t, err)
+	require.Len(t, all, 12)
+	for _, r := range all {
+		d := k.reader.Read(r.Text, measure.Metric)
+		for _, preset := range swap.Presets {
+			for _, aim := range swap.Aims {
+				where := r.Key + " under " + preset.ID + ", " + string(aim)
+				dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(preset.ID), Pins: r.Pins}, aim)
+				require.NoError(t, err)
+				a, err := k.book.Apply(d, dec, false)
+				require.NoError(t, err)
+				require.Empty(t, a.Unresolved, where)
+				if preset.ID == swap.WholeFood {
+					require.Greater(t, a.Tally.Kept, a.Tally.Short, where)
+				}
+				for _, h := range a.Structure {
+					// Whole nuts cannot make a pastry as short as butter does, and the
+					// answer says so.
+					if h.Need != "shorten" {
+						require.Equal(t, character.Holds, h.Verdict, "%s: %s", where, h.Need)
+					}
+				}
+				rules, err := swap.NewRules(house(preset.ID))
+				require.NoError(t, err)
+				for _, c := range a.Components {
+					for _, l := range c.Lines {
+						if f := k.book.Larder().Food(l.FoodID()); f != nil && l.Change != swap.Dropped && f.Origin != larder.Mixed {
+							require.Empty(t, rules.Breaks(f), "%s: %s", where, l.Text)
+						}
+					}
+				}
 			}
 		}
 	}
+}
+
+func TestEverySwitchKeepsWhatItTurnsOffOutOfEveryDish(t *testing.T) {
+	k := open(t)
+	all, err := demo.Recipes()
+	require.NoError(t, err)
+	for _, off := range swap.Switches {
+		h := house(swap.WholeFood, off)
+		rules, err := swap.NewRules(h)
+		require.NoError(t, err)
+		for _, r := range all {
+			d := k.reader.Read(r.Text, measure.Metric)
+			dec, err := k.book.Propose(d, swap.Decisions{HouseRules: h, Pins: r.Pins}, swap.Closest)
+			require.NoError(t, err)
+			a, err := k.book.Apply(d, dec, false)
+			require.NoError(t, err)
+			for _, c := range a.Components {
+				for _, l := range c.Lines {
+					if f := k.book.Larder().Food(l.FoodID()); f != nil && l.Change != swap.Dropped {
+						require.Empty(t, rules.Breaks(f), "%s without %s: %s", r.Key, off, l.Text)
+					}
+				}
+			}
+			for _, o := range a.Unresolved {
+				require.Contains(t, o.Why, "no ", "%s without %s: an open line says which rule leaves nothing", r.Key, off)
+			}
+		}
+	}
+}
+
+func TestSixPresetsSayWhatTheyAre(t *testing.T) {
+	require.Len(t, swap.Presets, 6)
+	for _, p := range swap.Presets {
+		require.NotEmpty(t, p.Name)
+		require.Contains(t, p.Hard, "no animal matter", p.ID)
+		require.NotEmpty(t, p.Soft, p.ID)
+	}
+}
+
+func TestPlantLinesFollowTheRulesToo(t *testing.T) {
+	k := open(t)
+	read := func(line, method string) recipe.Dish {
+		return k.reader.Read("Dish\nServes 4\n\n"+line+"\n300 g potatoes\n\nMethod\n1. "+method, measure.Metric)
+	}
+	for _, c := range []struct{ line, method, off, preset, want string }{
+		{"100 g sugar", "Boil the potatoes with the sugar.", "added-sugar", swap.WholeFood, "sugar"},
+		{"2 tbsp olive oil", "Fry the potatoes in the oil.", "", swap.WholeFoodNoOil, "oil"},
+		{"1 litre sunflower oil", "Deep-fry the potatoes in the oil.", "deep-frying", swap.WholeFood, "deep"},
+		{"2 onions", "Boil the potatoes with the onions.", "", swap.NoOnionGarlic, "onion"},
+		{"1 red onion, sliced", "Boil the potatoes. Scatter with the red onion.", "raw-onion", swap.WholeFood, "raw"},
+		{"200 g basmati rice", "Boil the potatoes and the rice.", "", swap.FastingDay, "grain"},
+		{"200 g dried chickpeas", "Boil the potatoes with the chickpeas.", "", swap.FastingDay, "pulse"},
+		{"2 tbsp soy sauce", "Boil the potatoes with the soy sauce.", "soy", swap.WholeFood, "soy"},
+		{"150 ml red wine", "Boil the potatoes in the red wine.", "alcohol", swap.WholeFood, "wine"},
+		{"60 g flaked almonds", "Boil the potatoes. Scatter with the almonds.", "tree-nuts", swap.WholeFood, "nuts"},
+		{"300 g button mushrooms", "Fry the mushrooms. Boil the potatoes.", "mushrooms", swap.WholeFood, "mushrooms"},
+		{"200 g plain flour", "Knead the flour with water. Boil the potatoes.", "gluten", swap.WholeFood, "flour"},
+		{"1 tsp salt", "Boil the potatoes with the salt.", "", swap.FastingDay, "salt"},
+	} {
+		h := house(c.preset)
+		if c.off != "" {
+			h = house(c.preset, c.off)
+		}
+		d := read(c.line, c.method)
+		dec, err := k.book.Propose(d, swap.Decisions{HouseRules: h}, swap.Closest)
+		require.NoError(t, err)
+		require.NotEmpty(t, dec.Swaps["components[0].lines[0]"], "%s under %s %s", c.line, c.preset, c.off)
+		a, err := k.book.Apply(d, dec, false)
+		require.NoError(t, err)
+		require.Empty(t, a.Unresolved)
+	}
+	// The same lines stay where no rule speaks against them.
+	d := read("1 red onion, sliced", "Boil the potatoes. Scatter with the red onion.")
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood)}, swap.Closest)
+	require.NoError(t, err)
+	require.Empty(t, dec.Swaps)
+}
+
+func TestReasonsAreSaidInWords(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Jelly\nServes 4\n\n20 g gelatine\n500 ml orange juice\n\nMethod\n1. Warm the juice and stir in the gelatine. Chill until set.", measure.Metric)
+	h := house(swap.WholeFood)
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: h}, swap.Closest)
+	require.NoError(t, err)
+	a, err := k.book.Apply(d, dec, false)
+	require.NoError(t, err)
+	require.Empty(t, a.Unresolved)
+
+	d = k.reader.Read("Stir-fry\nServes 2\n\n30 g brandy\n200 g potatoes\n\nMethod\n1. Fry the potatoes and flame with the brandy.", measure.Metric)
+	dec, err = k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFood, "alcohol")}, swap.Closest)
+	require.NoError(t, err)
+	require.NotEmpty(t, dec.Swaps)
+
+	// Tree nuts, sesame, soy and pulses off leave nothing that can be whipped.
+	d = k.reader.Read("Fool\nServes 2\n\n200 ml double cream\n300 g raspberries\n\nMethod\n1. Whip the cream until it holds soft peaks and fold in the raspberries.", measure.Metric)
+	rules := house(swap.WholeFood, "tree-nuts", "soy")
+	dec, err = k.book.Propose(d, swap.Decisions{HouseRules: rules}, swap.Closest)
+	require.NoError(t, err)
+	ranked, rejected, err := k.book.Rank(d, dec, "components[0].lines[0]")
+	require.NoError(t, err)
+	require.NotEmpty(t, ranked)
+	for _, r := range rejected {
+		require.Regexp(t, `^no [a-z -]+: (holds|it is) `, r.Rule, "a reason in words")
+	}
+}
+
+func TestAnOpenLineOffersTheNearestAndSaysWhatItBreaks(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Caviar toast\nServes 2\n\n40 g peanuts\n30 g caviar\n\nMethod\n1. Top the toast with caviar and peanuts.", measure.Metric)
+	a, err := k.book.Apply(d, swap.Decisions{HouseRules: house(swap.WholeFood, "peanut", "sesame", "tree-nuts")}, false)
+	require.NoError(t, err)
+	require.Len(t, a.Unresolved, 2, "nothing is chosen yet")
+	require.Equal(t, "no swap chosen yet", a.Unresolved[0].Why)
+
+	// An isolated case: yeast under no raising agent that the rules allow.
+	d = k.reader.Read("Sorbet\nServes 4\n\n20 g dark chocolate\n1 tsp cochineal\n\nMethod\n1. Stir.", measure.Metric)
+	for _, preset := range swap.Presets {
+		a, err := k.book.Apply(d, swap.Decisions{HouseRules: house(preset.ID, "added-sugar", "mushrooms")}, false)
+		require.NoError(t, err)
+		for _, o := range a.Unresolved {
+			if o.Nearest != nil {
+				require.NotEmpty(t, o.Nearest.Breaks)
+				require.NotNil(t, k.book.Larder().SwapNamed(o.Nearest.Swap))
+			}
+		}
+	}
+}
+
+func TestTheSaltLimitOfTheHouseIsKept(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Ragout\nServes 4\n\n500 g beef mince\n400 g tinned tomatoes\n1 tbsp salt\n\nMethod\n1. Brown the mince for 10 minutes, add the tomatoes and salt and simmer for 20 minutes.", measure.Metric)
+	h := house(swap.WholeFood)
+	h.SaltPerServing = 1.5
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: h}, swap.Closest)
+	require.NoError(t, err)
+	a, err := k.book.Apply(d, dec, false)
+	require.NoError(t, err)
+	salt := 0.0
+	for _, c := range a.Components {
+		for _, l := range c.Lines {
+			if f := k.book.Larder().Food(l.FoodID()); f != nil && l.Change != swap.Dropped {
+				salt += l.Mass() * f.FormNamed(l.Form).Base * f.Per100.Salt() / 100
+			}
+		}
+	}
+	require.LessOrEqual(t, salt/4, 1.5*1.05)
+	i := slices.IndexFunc(a.Traits, func(x character.Thread) bool { return x.Trait == character.Salt })
+	require.Equal(t, character.Wanted, a.Traits[i].Verdict)
+}
+
+func TestAMildTableWantsLessHeat(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Chilli\nServes 4\n\n400 g merguez\n400 g tinned tomatoes\n1 tsp salt\n\nMethod\n1. Fry the merguez for 10 minutes, add the tomatoes and salt and simmer for 20 minutes.", measure.Metric)
+	h := house(swap.WholeFood)
+	h.Mild = true
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: h}, swap.Closest)
+	require.NoError(t, err)
+	for _, b := range dec.Boosters {
+		require.NotContains(t, k.book.Larder().BoosterNamed(b.Food).Traits[:1], character.Heat)
+	}
+}
+
+func TestTheCookCorrectsAUse(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Bake\nServes 4\n\n2 eggs\n300 ml milk\n\nMethod\n1. Beat the eggs with the milk and bake until set.", measure.Metric)
+	rules, err := swap.NewRules(house(swap.WholeFood))
+	require.NoError(t, err)
+	slots := k.book.Slots(d, rules, swap.Decisions{})
+	require.Equal(t, "set", slots[0].Use.Name)
+	require.Contains(t, slots[0].Use.Others, "bind")
+	dec := swap.Decisions{HouseRules: house(swap.WholeFood), Uses: map[string]string{"components[0].lines[0]": "bind"}}
+	slots = k.book.Slots(d, rules, dec)
+	require.Equal(t, "bind", slots[0].Use.Name)
+	require.True(t, slots[0].Use.Corrected)
+	proposed, err := k.book.Propose(d, dec, swap.Closest)
+	require.NoError(t, err)
+	require.Equal(t, dec.Uses, proposed.Uses, "a correction stays")
+	chosen := k.book.Larder().SwapNamed(proposed.Swaps["components[0].lines[0]"])
+	require.Contains(t, chosen.Uses, "bind")
+}
+
+func TestAFactorOnASwapsAmounts(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Set milk\n\n3 large eggs\n400 ml milk\n\nMethod\n1. Beat the eggs into the milk and bake for 30 minutes until set.", measure.Metric)
+	ref := "components[0].lines[0]"
+	dec := swap.Decisions{HouseRules: house(swap.WholeFood), Swaps: map[string]string{ref: "chickpea-custard"}, Amounts: map[string]float64{ref: 1.5}}
+	a, err := k.book.Apply(d, dec, false)
+	require.NoError(t, err)
+	require.InDelta(t, 1.5*3*14, a.Components[0].Lines[0].Mass(), 3)
+	require.InDelta(t, 1.5, a.Swaps[0].Amount, 1e-9)
 }
 
 func TestHardRulesHold(t *testing.T) {

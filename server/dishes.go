@@ -26,6 +26,7 @@ type DishView struct {
 	What       string          `json:"what"`
 	Document   store.Document  `json:"document"`
 	Slots      []swap.Slot     `json:"slots"`
+	Roles      []swap.LineRole `json:"roles"`
 	Adaptation swap.Adaptation `json:"adaptation"`
 }
 
@@ -59,7 +60,8 @@ func (k *Kitchen) viewDish(d store.Dish) (DishView, error) {
 	if err != nil {
 		return DishView{}, err
 	}
-	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, k.Core().Book.Slots(d.Document.Original, rules, d.Document.Decisions), a}, nil
+	book, original, decisions := k.Core().Book, d.Document.Original, d.Document.Decisions
+	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, book.Slots(original, rules, decisions), book.Roles(original, decisions), a}, nil
 }
 
 func etag(edit int64) string { return `"` + strconv.FormatInt(edit, 10) + `"` }
@@ -124,6 +126,11 @@ func (k *Kitchen) createDish(c fiber.Ctx) error {
 	}
 	doc := store.Document{Name: first(r.Name, d.Name, "Untitled dish"), Place: r.Place, Country: r.Country, Source: r.Text, Original: d,
 		Decisions: swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: []string{}, Swaps: map[string]string{}, Boosters: []swap.Dose{}}}
+	settings, err := k.loadSettings(c.Context())
+	if err != nil {
+		return err
+	}
+	doc.Decisions.HouseRules = settings.forGuests()
 	made, err := k.Store.Create(c.Context(), doc)
 	if err != nil {
 		return err
@@ -218,10 +225,30 @@ func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
 				return unprocessable("A swap is not in the book.", fieldError{fmt.Sprintf("decisions.swaps[%s]", ref), fmt.Sprintf("%q is not known", id)})
 			}
 		}
+		for i, b := range r.Decisions.Boosters {
+			if k.Core().Larder.Food(b.Food) == nil || b.Grams < 0 || b.Grams > mostBoosterGrams {
+				return unprocessable("A booster cannot be used so.", fieldError{fmt.Sprintf("decisions.boosters[%d]", i), "must be a food of the larder, in 0 to 5,000 g"})
+			}
+		}
+		for ref, factor := range r.Decisions.Amounts {
+			if factor <= 0 || factor > mostFactor {
+				return unprocessable("An amount cannot be used so.", fieldError{fmt.Sprintf("decisions.amounts[%s]", ref), "must lie above 0 and up to 10 times the book's"})
+			}
+		}
+		if len(r.Decisions.LivesFrom) > mostSentence {
+			return unprocessable("The sentence is too long.", fieldError{"decisions.livesFrom", "may hold 1,000 letters"})
+		}
 		doc.Decisions = *r.Decisions
 	}
 	return nil
 }
+
+// Bounds of what a cook decides, far beyond any kitchen.
+const (
+	mostBoosterGrams = 5000
+	mostFactor       = 10
+	mostSentence     = 1000
+)
 
 // afterChange answers with the changed dish, or with the newer one and status
 // 412 when the change came too late.
@@ -305,4 +332,41 @@ func (k *Kitchen) proposals(c fiber.Ctx) error {
 		out = append(out, Proposal{aim, dec, a})
 	}
 	return c.JSON(out)
+}
+
+// PreviewRequest asks what a dish would be under other decisions, without
+// keeping them.
+type PreviewRequest struct {
+	Decisions swap.Decisions `json:"decisions"`
+}
+
+func (k *Kitchen) preview(c fiber.Ctx) error {
+	var r PreviewRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	if err := checkPins(r.Decisions.Pins); err != nil {
+		return err
+	}
+	a, err := k.Core().Book.Apply(d.Document.Original, r.Decisions, true)
+	if err != nil {
+		return err
+	}
+	return c.JSON(a)
+}
+
+func (k *Kitchen) tray(c fiber.Ctx) error {
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	items, err := k.Core().Book.Tray(d.Document.Original, d.Document.Decisions)
+	if err != nil {
+		return err
+	}
+	return c.JSON(items)
 }

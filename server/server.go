@@ -97,6 +97,8 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	api.Post("/dishes/:id/redo", k.redo)
 	api.Get("/dishes/:id/candidates", k.candidates)
 	api.Post("/dishes/:id/proposals", k.proposals)
+	api.Post("/dishes/:id/preview", k.preview)
+	api.Get("/dishes/:id/boosters", k.tray)
 	api.All("/*", func(fiber.Ctx) error {
 		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such place in the interface of this program."}
 	})

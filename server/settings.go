@@ -4,12 +4,14 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"slices"
 	"strings"
 
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/swap"
 	"yembra/store"
 )
 
@@ -18,6 +20,8 @@ type Settings struct {
 	// Measures say whose cups and spoons are meant where a recipe does not.
 	Measures measure.System `json:"measures"`
 	Diners   []Diner        `json:"diners"`
+	// HouseRules are what new dishes begin with.
+	HouseRules swap.HouseRules `json:"houseRules"`
 }
 
 // Diner is someone who eats in the kitchen and what they cannot eat.
@@ -36,7 +40,7 @@ const (
 )
 
 func (k *Kitchen) loadSettings(ctx context.Context) (Settings, error) {
-	s := Settings{Measures: presetOfMeasure, Diners: []Diner{}}
+	s := Settings{Measures: presetOfMeasure, Diners: []Diner{}, HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}}
 	entries, err := k.Store.Entries(ctx, store.KitchenEntry)
 	if err != nil {
 		return s, err
@@ -82,6 +86,13 @@ func (k *Kitchen) saveSettings(c fiber.Ctx) error {
 	if s.Diners == nil {
 		s.Diners = []Diner{}
 	}
+	rules, err := swap.NewRules(s.HouseRules)
+	if err != nil {
+		return err
+	}
+	if s.HouseRules = rules.House; s.HouseRules.Off == nil {
+		s.HouseRules.Off = []string{}
+	}
 	body, err := json.Marshal(s)
 	if err != nil {
 		return fmt.Errorf("encode the settings: %w", err)
@@ -90,6 +101,29 @@ func (k *Kitchen) saveSettings(c fiber.Ctx) error {
 		return err
 	}
 	return c.JSON(s)
+}
+
+// switchOf is the house rule that leaves out what a diner cannot eat.
+var switchOf = map[string]string{
+	"soy": "soy", "gluten": "gluten", "nuts": "tree-nuts", "peanuts": "peanut", "sesame": "sesame", "mushrooms": "mushrooms", "alcohol": "alcohol",
+}
+
+// forGuests are the rules that a new dish begins with: the kitchen's, and
+// without what anyone who eats there cannot eat.
+func (s Settings) forGuests() swap.HouseRules {
+	rules := s.HouseRules
+	rules.Off = append([]string{}, rules.Off...)
+	for _, d := range s.Diners {
+		for _, what := range d.CannotEat {
+			if off := switchOf[what]; off != "" && !slices.Contains(rules.Off, off) {
+				rules.Off = append(rules.Off, off)
+			}
+			if what == "onion and garlic" && rules.Preset == swap.WholeFood {
+				rules.Preset = swap.NoOnionGarlic
+			}
+		}
+	}
+	return rules
 }
 
 // lineHolds tells whether a line names a food, first or beside others.

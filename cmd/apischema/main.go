@@ -14,6 +14,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/swap"
 	"yembra/server"
 )
 
@@ -25,6 +26,8 @@ type api struct {
 	SaveRequest    server.SaveRequest
 	CandidatesView server.CandidatesView
 	Proposal       server.Proposal
+	PreviewRequest server.PreviewRequest
+	TrayItem       swap.TrayItem
 	FoodHit        server.FoodHit
 	FoodView       server.FoodView
 	Entry          larder.Entry

@@ -122,6 +122,8 @@ type Thread struct {
 	To []Contribution `json:"to"`
 	// Part is the index of the component, 0 for what is judged over the dish.
 	Part int `json:"part"`
+	// Strength is how strong the original's value is perceived, 0 to 1.
+	Strength float64 `json:"strength"`
 }
 
 // Wishes is what the cook and the house rules say about traits.
@@ -157,7 +159,7 @@ func Compare(original, adapted Dish, w Wishes, detail bool) []Thread {
 		t := Thread{
 			Trait: v.Trait.Name, Family: v.Trait.Family, Component: v.Component, Part: v.Part, Original: v.Amount, Adapted: other.Amount,
 			Unit: v.Trait.Unit, Steps: steps, Verdict: w.judge(v.Trait.Name, steps), Pinned: w.Pins[v.Trait.Name],
-			From: []Contribution{}, To: []Contribution{},
+			From: []Contribution{}, To: []Contribution{}, Strength: v.Trait.Strength(v.Amount),
 		}
 		if detail {
 			t.From, t.To = from.From(v), to.From(other)

@@ -26,6 +26,18 @@ type Trait struct {
 	// listed when neither dish reaches it.
 	Threshold Threshold
 	Noticed   float64
+	// Strong is a strength at which a bar is full: that of the most seasoned
+	// dishes.
+	Strong float64
+}
+
+// Strength is how strong a value of the trait is perceived, 0 to 1: rated
+// traits in proportion, tasted ones by the steps from nothing.
+func (t Trait) Strength(v float64) float64 {
+	if t.Strong == 0 {
+		return min(1, v/10)
+	}
+	return min(1, t.Steps(0, v)/t.Steps(0, t.Strong))
 }
 
 // Threshold holds the psychophysics of one tasted trait: the concentration at
@@ -85,12 +97,12 @@ const (
 // Traits lists every trait the model computes, in the order they are shown:
 // first those of the whole dish, then those of each component.
 var Traits = []Trait{
-	{Name: Savoury, Family: Tasted, Unit: "g MSG eq/100 g", Threshold: Threshold{0.03, 0.21}, Noticed: 0.03},
-	{Name: Salt, Family: Tasted, Unit: "g NaCl/100 g", Threshold: Threshold{0.05, 0.15}, Noticed: 0.05},
-	{Name: Sweet, Family: Tasted, Unit: "g sucrose eq/100 g", Threshold: Threshold{0.4, 0.17}, Noticed: 0.4},
-	{Name: Sour, Family: Tasted, Unit: "g citric eq/100 g", Threshold: Threshold{0.04, 0.22}, Noticed: 0.04},
-	{Name: Heat, Family: Tasted, Unit: "SHU", Threshold: Threshold{30, 0.35}, Noticed: 30},
-	{Name: Richness, Family: Tasted, Unit: "g fat/100 g", Threshold: Threshold{1.0, 0.25}, Noticed: 1},
+	{Name: Savoury, Family: Tasted, Unit: "g MSG eq/100 g", Threshold: Threshold{0.03, 0.21}, Noticed: 0.03, Strong: 10},
+	{Name: Salt, Family: Tasted, Unit: "g NaCl/100 g", Threshold: Threshold{0.05, 0.15}, Noticed: 0.05, Strong: 2},
+	{Name: Sweet, Family: Tasted, Unit: "g sucrose eq/100 g", Threshold: Threshold{0.4, 0.17}, Noticed: 0.4, Strong: 30},
+	{Name: Sour, Family: Tasted, Unit: "g citric eq/100 g", Threshold: Threshold{0.04, 0.22}, Noticed: 0.04, Strong: 1.5},
+	{Name: Heat, Family: Tasted, Unit: "SHU", Threshold: Threshold{30, 0.35}, Noticed: 30, Strong: 3000},
+	{Name: Richness, Family: Tasted, Unit: "g fat/100 g", Threshold: Threshold{1.0, 0.25}, Noticed: 1, Strong: 40},
 	{Name: Smoke, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},
 	{Name: Sea, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},
 	{Name: Roast, Family: Smelt, Unit: "0-10", Noticed: noticedSmell},

@@ -283,7 +283,7 @@ func (x *bench) grams(s slot, sw *larder.Swap, p larder.Part) float64 {
 	return measure.RoundGrams(p.Grams*factor, fineAmounts(x.larder.Food(p.Food)))
 }
 
-// mostDoses is how many kitchen doses of a booster are tried.
+// mostDoses is how many doses of a booster are tried.
 const mostDoses = 6
 
 // weighBoosters sums every allowed dose of every booster. It goes to the
@@ -306,8 +306,10 @@ func (x *bench) weighBoosters() {
 			continue
 		}
 		mass := x.before.Parts[home].Mass
-		for n := 1.0; n <= mostDoses && n*b.Step <= b.Most*mass/100; n++ {
-			d := Dose{Food: b.Food, Form: b.Form, Grams: math.Round(n*b.Step*10) / 10, Component: home}
+		// In a big pot several kitchen doses are taken together.
+		step := b.Step * math.Max(1, math.Ceil(b.Most*mass/100/b.Step/mostDoses))
+		for n := 1.0; n*step <= b.Most*mass/100; n++ {
+			d := Dose{Food: b.Food, Form: b.Form, Grams: math.Round(n*step*100) / 100, Component: home}
 			x.doses[i] = append(x.doses[i], x.booster(i, d))
 		}
 	}

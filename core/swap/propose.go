@@ -387,7 +387,9 @@ func (x *bench) roomFor(f found) []int {
 		}
 		b := x.larder.Boosters()[i]
 		most := b.Most*x.before.Parts[doses[0].part].Mass/100 - held[x.rules.inPlace(x.larder, b.Food)]
-		room[i] = min(len(doses), int(max(0, most)/b.Step+better))
+		for room[i] < len(doses) && doses[room[i]].dose.Grams <= most+better {
+			room[i]++
+		}
 	}
 	return room
 }

@@ -1,6 +1,8 @@
 import type {
+  Adaptation,
   CandidatesView,
   CreateRequest,
+  Decisions,
   DishSummary,
   DishView,
   Entry,
@@ -15,6 +17,7 @@ import type {
   Settings,
   Shelf,
   StepRequest,
+  TrayItem,
 } from "./types";
 
 /** What the server says when a request cannot be carried out (RFC 9457). */
@@ -79,6 +82,9 @@ export const api = {
     request<DishView>("POST", `/api/dishes/${id}/redo`, undefined, edit),
   candidates: (id: string, line: string) =>
     request<CandidatesView>("GET", `/api/dishes/${id}/candidates?line=${encodeURIComponent(line)}`),
+  preview: (id: string, decisions: Decisions) =>
+    request<Adaptation>("POST", `/api/dishes/${id}/preview`, { decisions }),
+  boosters: (id: string) => request<TrayItem[]>("GET", `/api/dishes/${id}/boosters`),
   proposals: (id: string) => request<Proposal[]>("POST", `/api/dishes/${id}/proposals`),
   readLine: (r: LineRequest) => request<RecipeLine>("POST", "/api/lines", r),
   readStep: (r: StepRequest) => request<RecipeStep>("POST", "/api/steps", r),

@@ -12,6 +12,8 @@ export interface Schema {
   SaveRequest: SaveRequest;
   CandidatesView: CandidatesView;
   Proposal: Proposal;
+  PreviewRequest: PreviewRequest;
+  TrayItem: TrayItem;
   FoodHit: FoodHit;
   FoodView: FoodView;
   Entry: Entry;
@@ -31,6 +33,7 @@ export interface DishView {
   what: string;
   document: Document;
   slots: Slot[];
+  roles: LineRole[];
   adaptation: Adaptation;
 }
 export interface Document {
@@ -121,6 +124,12 @@ export interface Decisions {
   swaps: {
     [k: string]: string;
   };
+  uses?: {
+    [k: string]: string;
+  };
+  amounts?: {
+    [k: string]: number;
+  };
   boosters: Dose[];
   livesFrom: string;
 }
@@ -128,26 +137,38 @@ export interface HouseRules {
   preset: string;
   off: string[];
   saltPerServing: number;
+  mild?: boolean;
+  vegetablesPerGrain?: number;
 }
 export interface Dose {
   food: string;
   form: string;
   grams: number;
+  component: number;
   why: string;
 }
 export interface Slot {
   ref: string;
   use: Use;
   rule: string;
+  allowed: number;
   rejected: Rejected[];
 }
 export interface Use {
   use: string;
   rule: string;
+  corrected: boolean;
+  others: string[];
 }
 export interface Rejected {
   swap: string;
   rule: string;
+}
+export interface LineRole {
+  ref: string;
+  use: Use;
+  fate: string;
+  taken: number;
 }
 export interface Adaptation {
   components: SwapComponent[];
@@ -206,6 +227,7 @@ export interface Chosen {
   why: string;
   use: string;
   rule: string;
+  amount: number;
   limits: string;
   cautions: string[];
   rejected: Rejected[];
@@ -222,6 +244,8 @@ export interface Thread {
   pinned: boolean;
   from: Contribution[];
   to: Contribution[];
+  part: number;
+  strength: number;
 }
 export interface Contribution {
   line: string;
@@ -246,6 +270,12 @@ export interface Tally {
 export interface Open {
   line: string;
   why: string;
+  nearest?: Nearest | null;
+}
+export interface Nearest {
+  swap: string;
+  name: string;
+  breaks: string;
 }
 export interface DishSummary {
   id: string;
@@ -293,7 +323,10 @@ export interface Candidate {
   kit: string[];
   grade: string;
   allergens: string[];
+  cost: number;
+  protein: number;
   reason: string;
+  parts: Parts;
 }
 export interface Swap {
   id: string;
@@ -305,10 +338,12 @@ export interface Swap {
   formula: Part[];
   prepare: Preparation[];
   cook: string;
+  when: string;
   why: string;
   limits: string;
   cautions: string[];
   ahead: string;
+  next: string[];
   source: string;
 }
 export interface Part {
@@ -331,10 +366,39 @@ export interface Move {
   verdict: string;
   pinned: boolean;
 }
+export interface Parts {
+  pinned: number;
+  others: number;
+  broken: number;
+  soft: number;
+  hands: number;
+  cost: number;
+}
 export interface Proposal {
   aim: string;
   decisions: Decisions;
   adaptation: Adaptation;
+}
+export interface PreviewRequest {
+  decisions: Decisions;
+}
+export interface TrayItem {
+  food: string;
+  form: string;
+  name: string;
+  traits: string[];
+  when: string;
+  component: number;
+  part: string;
+  step: number;
+  most: number;
+  grams: number;
+  shown: string;
+  helps: boolean;
+  moves: Move[];
+  barred: string;
+  allergens: string[];
+  estimate: boolean;
 }
 export interface FoodHit {
   id: string;
@@ -424,6 +488,7 @@ export interface Form {
   name: string;
   base: number;
   yield: number;
+  gives: number;
   density: number;
   grade: string;
   feel: {
@@ -533,6 +598,7 @@ export interface Shelf {
 export interface Settings {
   measures: string;
   diners: Diner[];
+  houseRules: HouseRules;
 }
 export interface Diner {
   name: string;
@@ -543,12 +609,14 @@ export interface StepRequest {
   lines: RecipeLine[];
 }
 export interface RulesView {
-  presets: PresetView[];
+  presets: Preset[];
   switches: string[];
 }
-export interface PresetView {
+export interface Preset {
   id: string;
   name: string;
+  hard: string[];
+  soft: string[];
 }
 export interface LineRequest {
   text: string;

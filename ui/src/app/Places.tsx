@@ -8,6 +8,7 @@ const DishesPage = lazy(() => import("../dishes/DishesPage"));
 const NewDish = lazy(() => import("../dishes/NewDish"));
 const DishFrame = lazy(() => import("../dish/DishFrame"));
 const OriginalStage = lazy(() => import("../original/OriginalStage"));
+const CharacterStage = lazy(() => import("../character/CharacterStage"));
 const SwapsStage = lazy(() => import("../swaps/SwapsStage"));
 const LarderPage = lazy(() => import("../larder/LarderPage"));
 const KitchenPage = lazy(() => import("../kitchen/KitchenPage"));
@@ -25,6 +26,7 @@ export function Places() {
           <Route path="/dishes/:id" element={<DishFrame />}>
             <Route index element={<Navigate to="original" replace />} />
             <Route path="original" element={<OriginalStage />} />
+            <Route path="character" element={<CharacterStage />} />
             <Route path="swaps" element={<SwapsStage />} />
             <Route path="card" element={<CardStage />} />
           </Route>

@@ -7,6 +7,7 @@ export const keyList: [string, string][] = [
   ["Ctrl+Shift+Z", "redo"],
   ["p", "propose swaps (in Swaps)"],
   ["↑  ↓", "move between the lines to swap (in Swaps)"],
+  ["Tab", "walk through the lines and traits of the threads; each says its figures"],
   ["Enter", "use the candidate that has the focus; keep a line being edited"],
   ["Alt+↑  Alt+↓", "move the line, step or part that has the focus (in Original)"],
   ["Esc", "leave a line being edited as it was"],

@@ -5,7 +5,7 @@ import { Button } from "antd";
 
 import type { DishView, SwapComponent } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
-import { lineAt } from "../swaps/SwapsStage";
+import { lineAt } from "../swaps/Candidates";
 import { tallyWords } from "../shared/format";
 
 /** The printable page of the adapted dish. */

@@ -1,4 +1,4 @@
-import { Button, Input, Popover, Select, Spin, Tooltip } from "antd";
+import { Button, Input, Popover, Spin, Tooltip } from "antd";
 import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
@@ -7,6 +7,7 @@ import { NavLink, Outlet, useLocation, useNavigate, useParams } from "react-rout
 import { api } from "../api/client";
 import type { DishView } from "../api/types";
 import { isTyping } from "../app/keys";
+import { HouseRulesForm } from "../shared/HouseRulesForm";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
@@ -15,6 +16,7 @@ import { DishContext, useDish, type OpenDish } from "./useDish";
 
 const stages = [
   { path: "original", name: "Original" },
+  { path: "character", name: "Character" },
   { path: "swaps", name: "Swaps" },
   { path: "card", name: "Card" },
 ] as const;
@@ -23,6 +25,9 @@ const stages = [
 export function openAt(stage: string, d: DishView): number {
   if (stage === "original") {
     return d.document.original.notices.length;
+  }
+  if (stage === "character") {
+    return d.document.decisions.pins.length === 0 ? 1 : 0;
   }
   return stage === "swaps" ? d.adaptation.unresolved.length : 0;
 }
@@ -191,33 +196,13 @@ function RulesChip({ open }: { open: OpenDish }) {
   const rules = useQuery({ queryKey: ["rules"], queryFn: api.rules, staleTime: Infinity });
   const mine = open.dish.document.decisions.houseRules;
   const name = rules.data?.presets.find((p) => p.id === mine.preset)?.name ?? mine.preset;
-  const set = (change: Partial<typeof mine>) =>
-    open.decide("changed the house rules", { houseRules: { ...mine, ...change } });
   const form = rules.data && (
-    <div style={{ width: 300 }}>
-      <label className="small quiet" htmlFor="preset">
-        School
-      </label>
-      <Select
-        id="preset"
-        value={mine.preset}
-        onChange={(preset) => set({ preset })}
-        style={{ width: "100%", marginBottom: 10 }}
-        options={rules.data.presets.map((p) => ({ value: p.id, label: p.name }))}
+    <div className="rules-popover">
+      <HouseRulesForm
+        rules={rules.data}
+        value={mine}
+        set={(houseRules) => open.decide("changed the house rules", { houseRules })}
       />
-      <label className="small quiet" htmlFor="off">
-        Also without
-      </label>
-      <Select
-        id="off"
-        mode="multiple"
-        value={mine.off}
-        onChange={(off) => set({ off })}
-        style={{ width: "100%" }}
-        placeholder="soy, gluten, tree nuts …"
-        options={rules.data.switches.map((s) => ({ value: s, label: s.replaceAll("-", " ") }))}
-      />
-      <p className="small quiet">A swap that breaks a rule is not proposed.</p>
     </div>
   );
   return (

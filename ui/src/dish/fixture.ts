@@ -46,15 +46,25 @@ export function dish(): DishView {
     slots: [
       {
         ref: refOf(0, 0),
-        use: { use: "flake", rule: "is flaked" },
+        use: { use: "flake", rule: "is flaked", corrected: false, others: ["flake", "cured"] },
+        allowed: 2,
         rule: "no animal matter",
         rejected: [],
       },
       {
         ref: refOf(0, 1),
-        use: { use: "fry", rule: "fries" },
+        use: { use: "fry", rule: "fries", corrected: false, others: ["fry", "enrich"] },
+        allowed: 1,
         rule: "no animal matter",
         rejected: [],
+      },
+    ],
+    roles: [
+      {
+        ref: refOf(0, 0),
+        use: { use: "flake", rule: "is flaked", corrected: false, others: ["flake", "cured"] },
+        fate: "is cooked",
+        taken: 1,
       },
     ],
     document: {
@@ -135,6 +145,7 @@ export function dish(): DishView {
           why: "Smoke in flakes.",
           use: "flake",
           rule: "is flaked",
+          amount: 1,
           limits: "Firmer.",
           cautions: ["Kelp is rich in iodine."],
           rejected: [],
@@ -146,6 +157,8 @@ export function dish(): DishView {
           trait: "smoke",
           family: "smelt",
           component: "",
+          part: 0,
+          strength: 0.5,
           original: 5,
           adapted: 2,
           unit: "0-10",
@@ -179,7 +192,9 @@ export function candidate(id: string, name: string): Candidate {
       why: "It keeps the smoke.",
       limits: "It is firm.",
       cautions: [],
+      when: "",
       ahead: "",
+      next: [],
       source: "estimate",
     },
     lines: [line("smoked tofu", "plant")],
@@ -190,6 +205,9 @@ export function candidate(id: string, name: string): Candidate {
     kit: ["pan"],
     grade: "plain",
     allergens: ["soy"],
+    cost: 0.8,
+    protein: 9,
     reason: "",
+    parts: { pinned: 0, others: 0, broken: 0, soft: 0, hands: 5, cost: 0.8 },
   };
 }

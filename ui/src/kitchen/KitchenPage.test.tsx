@@ -10,7 +10,11 @@ let kept: Settings;
 let refuse = false;
 
 beforeEach(() => {
-  kept = { measures: "metric", diners: [{ name: "Wren", cannotEat: ["soy"] }] };
+  kept = {
+    measures: "metric",
+    diners: [{ name: "Wren", cannotEat: ["soy"] }],
+    houseRules: { preset: "whole-food", off: [], saltPerServing: 0 },
+  };
   refuse = false;
   vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
     if (path.startsWith("/api/larder")) {

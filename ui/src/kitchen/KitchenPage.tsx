@@ -7,6 +7,7 @@ import { NavLink } from "react-router";
 
 import { api } from "../api/client";
 import type { Settings } from "../api/types";
+import { HouseRulesForm } from "../shared/HouseRulesForm";
 import { Mark } from "../shared/Mark";
 import { ProblemNote } from "../shared/ProblemNote";
 import { measures } from "../shared/measures";
@@ -37,6 +38,7 @@ export default function KitchenPage() {
     onMutate: (s) => queries.setQueryData(["kitchen"], s),
     onError: () => void queries.invalidateQueries({ queryKey: ["kitchen"] }),
   });
+  const rules = useQuery({ queryKey: ["rules"], queryFn: api.rules, staleTime: Infinity });
   const [name, setName] = useState("");
   if (settings.error) {
     return (
@@ -71,7 +73,23 @@ export default function KitchenPage() {
         />
       </section>
       <section>
+        <h2>House rules</h2>
+        <p className="quiet">
+          What new dishes begin with; each dish can have its own. A swap that breaks a hard rule is
+          never proposed, a soft rule only changes the order.
+        </p>
+        {rules.data && (
+          <HouseRulesForm
+            rules={rules.data}
+            value={s.houseRules}
+            set={(houseRules) => save.mutate({ ...s, houseRules })}
+            spread
+          />
+        )}
+      </section>
+      <section>
         <h2>Who eats here</h2>
+        <p className="quiet">New dishes also leave out what someone here cannot eat.</p>
         {s.diners.length === 0 && (
           <p className="quiet">Nobody is named yet. Name those whose plates need care.</p>
         )}

@@ -67,6 +67,7 @@ const lentils: FoodView = {
       name: "cooked",
       base: 0.42,
       yield: 1,
+      gives: 1,
       density: 0.84,
       grade: "",
       feel: { chew: 3.5 },

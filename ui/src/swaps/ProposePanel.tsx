@@ -6,6 +6,7 @@ import type { Decisions, DishView } from "../api/types";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
+import { lineAt } from "./Candidates";
 
 interface Props {
   dish: DishView;
@@ -43,16 +44,25 @@ export function ProposePanel({ dish, close, use }: Props) {
               <TallyView tally={p.adaptation.tally} />
               <ul>
                 {p.adaptation.swaps.map((s) => (
-                  <li key={s.replaces}>{s.name}</li>
+                  <li key={s.replaces}>
+                    <span className="quiet">{lineAt(dish, s.replaces)?.name}:</span> {s.name}
+                  </li>
                 ))}
                 {p.adaptation.boosters.map((b) => (
-                  <li key={b.food} className="quiet">
+                  <li key={b.food} className="booster">
                     {b.why}
                   </li>
                 ))}
+                {p.adaptation.structure
+                  .filter((h) => h.verdict !== "holds")
+                  .map((h) => (
+                    <li key={h.component + h.need} className="caution">
+                      {h.component || "The dish"}: {h.need} {h.verdict}
+                    </li>
+                  ))}
                 {p.adaptation.unresolved.map((u) => (
-                  <li key={u.line} style={{ color: "var(--clay)" }}>
-                    Open: {u.why}
+                  <li key={u.line} className="caution">
+                    {lineAt(dish, u.line)?.name} stays open: {u.why}
                   </li>
                 ))}
               </ul>

@@ -1,14 +1,18 @@
-import { useMemo, useState } from "react";
+import { Button } from "antd";
+import { memo, useMemo, useState } from "react";
 
-import type { Adaptation, RecipeDish } from "../api/types";
+import type { Adaptation, RecipeDish, Thread } from "../api/types";
 import { capital, figure, signed } from "../shared/format";
-import { layThreads, type Drawing, type Ribbon } from "./threads";
+import { layThreads, mostBands, pathOf, sayPath, type Drawing, type Knot } from "./threads";
 
 const width = 1232;
-const leftEdge = 250;
-const rightEdge = width - 270;
-const bandLeft = 530;
-const bandRight = 700;
+const leftEdge = 236;
+const rightEdge = width - 292;
+const bandLeft = 500;
+const bandRight = 690;
+const longestLeft = 32;
+const longestRight = 40;
+const longestBand = 24;
 
 const tone: Record<string, string> = {
   kept: "var(--fern)",
@@ -21,124 +25,152 @@ const tone: Record<string, string> = {
 interface Props {
   original: RecipeDish;
   adaptation: Adaptation;
+  /** The original line whose candidates are shown. */
   chosen: string;
   choose: (ref: string) => void;
+  /** What the drawing previews, empty when it shows what is kept. */
+  previewing: string;
+}
+
+/** A trait's figures in words. */
+function figures(t: Thread): string {
+  return `${capital(t.component ? `${t.trait} (${t.component})` : t.trait)}: ${figure(t.original)} in the original, ${figure(t.adapted)} now (${t.unit}); ${signed(t.steps)} steps, ${t.verdict}${t.pinned ? ", pinned" : ""}`;
 }
 
 /** Original lines, traits and adapted lines, joined by threads; ends that do not arrive hang loose. */
-export function ThreadsDrawing({ original, adaptation, chosen, choose }: Props) {
-  const d = useMemo(() => layThreads(original, adaptation), [original, adaptation]);
-  const [lit, setLit] = useState("");
-  const shown = lit || chosen;
+export const ThreadsDrawing = memo(function ThreadsDrawing(props: Props) {
+  const { original, adaptation, chosen, choose, previewing } = props;
+  const [all, setAll] = useState(false);
+  const d = useMemo(
+    () => layThreads(original, adaptation, all ? Infinity : mostBands),
+    [original, adaptation, all],
+  );
+  const [pointed, setPointed] = useState("");
+  const shown = pointed || `from ${chosen}`;
+  const path = pathOf(d, shown);
+  const dim = (set: Set<string> | undefined, key: string) => path !== null && !set?.has(key);
+  const point = (key: string) => ({
+    tabIndex: 0,
+    onPointerEnter: () => setPointed(key),
+    onPointerLeave: () => setPointed(""),
+    onFocus: () => setPointed(key),
+    onBlur: () => setPointed(""),
+  });
+  const knot = (k: Knot, left: boolean) => {
+    const longest = left ? longestLeft : longestRight;
+    const activate = left && k.animal ? () => choose(k.from) : undefined;
+    return (
+      <text
+        key={k.key}
+        x={left ? leftEdge - 8 : rightEdge + 8}
+        y={k.y + 4.5}
+        textAnchor={left ? "end" : "start"}
+        role={activate ? "button" : "img"}
+        aria-label={sayPath(d, k.key, figures)}
+        className={`knot ${k.animal ? "animal" : ""} ${path?.knots.has(k.key) ? "lit" : ""}`}
+        onClick={activate}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") activate?.();
+        }}
+        {...point(k.key)}
+      >
+        {cut(k.label, longest)}
+      </text>
+    );
+  };
   return (
-    <figure className="threads">
+    <figure className={`threads ${previewing ? "previewing" : ""}`}>
       <svg
         viewBox={`0 0 ${width} ${d.height}`}
-        role="img"
-        aria-label={`Threads from ${d.left.length} original lines over ${d.bands.length} traits to ${d.right.length} adapted lines; ${d.loose.length} hang loose. The table below says the same.`}
+        role="group"
+        aria-label={`Threads from ${d.left.length} lines of the original over ${d.bands.length} traits; ${d.loose.length} hang loose. The table below says the same.`}
       >
-        {d.ribbons.map((r) => (
-          <RibbonPath key={r.key} r={r} dim={isDim(d, r, shown)} />
-        ))}
+        <Ribbons d={d} lit={path?.ribbons ?? null} />
         {d.loose.map((l) => (
-          <Frayed key={l.band} y={l.y} width={l.width} />
+          <Frayed key={l.band} y={l.y} width={l.width} dim={dim(path?.bands, l.band)} />
         ))}
-        {d.left.map((k) => (
-          <text
-            key={k.ref}
-            x={leftEdge - 8}
-            y={k.y + 4}
-            textAnchor="end"
-            className={`knot ${k.animal ? "animal" : ""} ${shown === k.ref ? "lit" : ""}`}
-            onPointerEnter={() => setLit(k.ref)}
-            onPointerLeave={() => setLit("")}
-            onClick={() => choose(k.ref)}
-          >
-            {short(k.label)}
-          </text>
-        ))}
+        {d.left.map((k) => knot(k, true))}
         {d.bands.map((b) => (
           <g
             key={b.key}
-            onPointerEnter={() => setLit(b.key)}
-            onPointerLeave={() => setLit("")}
-            className="trait"
+            className={`trait ${dim(path?.bands, b.key) ? "dim" : ""}`}
+            role="img"
+            aria-label={sayPath(d, b.key, figures)}
+            {...point(b.key)}
           >
             <rect
               x={bandLeft}
               y={b.y}
               width={bandRight - bandLeft}
               height={b.height}
+              rx="3"
               fill="var(--card)"
               stroke={tone[b.thread.verdict]}
             />
-            <text x={bandLeft + 8} y={b.y + b.height / 2 + 4} className="name">
+            <text x={bandLeft + 8} y={b.y + b.height / 2 + 4.5} className="name">
               {b.thread.pinned ? "● " : ""}
-              {capital(b.key)}
+              {cut(capital(b.label), longestBand)}
             </text>
             <text
               x={bandRight - 8}
-              y={b.y + b.height / 2 + 4}
+              y={b.y + b.height / 2 + 4.5}
               textAnchor="end"
               fill={tone[b.thread.verdict]}
               className="steps"
             >
               {signed(b.thread.steps)}
             </text>
-            <title>
-              {`${capital(b.key)}: ${figure(b.thread.original)} in the original, ${figure(b.thread.adapted)} in the adaptation (${b.thread.unit}); ${signed(b.thread.steps)} steps, ${b.thread.verdict}`}
-            </title>
           </g>
         ))}
-        {d.right.map((k) => (
-          <text
-            key={k.ref}
-            x={rightEdge + 8}
-            y={k.y + 4}
-            className={`knot ${shown === k.ref ? "lit" : ""}`}
-            onPointerEnter={() => setLit(k.ref)}
-            onPointerLeave={() => setLit("")}
-          >
-            {short(k.label)}
-          </text>
-        ))}
+        {d.right.map((k) => knot(k, false))}
       </svg>
+      <figcaption>
+        <span className="readout" aria-live="polite">
+          {previewing && <b>{previewing} </b>}
+          {sayPath(d, shown, figures)}
+        </span>
+        {(d.hidden > 0 || all) && (
+          <Button type="link" size="small" onClick={() => setAll(!all)}>
+            {all ? "Show the telling traits" : `Show ${d.hidden} more, all near or kept`}
+          </Button>
+        )}
+      </figcaption>
       <TraitTable adaptation={adaptation} />
     </figure>
   );
+});
+
+function cut(label: string, most: number): string {
+  return label.length > most ? `${label.slice(0, most - 1)}…` : label;
 }
 
-function short(label: string): string {
-  return label.length > 32 ? `${label.slice(0, 31)}…` : label;
-}
-
-/** A ribbon is dimmed when something it does not touch is lit. */
-function isDim(d: Drawing, r: Ribbon, lit: string): boolean {
-  if (lit === "" || r.ref === lit || r.band === lit) return false;
-  // The far half of a path stays lit when its trait is fed by the lit line.
-  const fed = d.ribbons.some((x) => x.ref === lit && x.band === r.band && x.side !== r.side);
-  return !fed;
-}
-
-function RibbonPath({ r, dim }: { r: Ribbon; dim: boolean }) {
-  const [x1, x2] = r.side === "from" ? [leftEdge, bandLeft] : [rightEdge, bandRight];
-  const mid = (x1 + x2) / 2;
+function Ribbons({ d, lit }: { d: Drawing; lit: Set<string> | null }) {
   return (
-    <path
-      d={`M${x1} ${r.yLine} C${mid} ${r.yLine} ${mid} ${r.yBand} ${x2} ${r.yBand}`}
-      fill="none"
-      stroke={r.animal ? "var(--beet)" : "var(--fern)"}
-      strokeWidth={r.width}
-      opacity={dim ? 0.08 : 0.42}
-    />
+    <g aria-hidden="true">
+      {d.ribbons.map((r) => {
+        const [x1, x2] = r.side === "from" ? [leftEdge, bandLeft] : [rightEdge, bandRight];
+        const mid = (x1 + x2) / 2;
+        const opacity = lit === null ? 0.42 : lit.has(r.key) ? 0.62 : 0.07;
+        return (
+          <path
+            key={r.key}
+            d={`M${x1} ${r.yLine} C${mid} ${r.yLine} ${mid} ${r.yBand} ${x2} ${r.yBand}`}
+            fill="none"
+            stroke={r.animal ? "var(--beet)" : "var(--fern)"}
+            strokeWidth={r.width}
+            opacity={opacity}
+          />
+        );
+      })}
+    </g>
   );
 }
 
 /** A loose end: a few strands that stop short. */
-function Frayed({ y, width: w }: { y: number; width: number }) {
+function Frayed({ y, width: w, dim }: { y: number; width: number; dim: boolean }) {
   const strands = Math.max(2, Math.min(6, Math.round(w / 4)));
   return (
-    <g className="frayed" aria-hidden="true">
+    <g className="frayed" aria-hidden="true" opacity={dim ? 0.25 : 1}>
       {Array.from({ length: strands }, (_, i) => {
         const at = y - w / 2 + (w * (i + 0.5)) / strands;
         const length = 26 + ((i * 17) % 23);
@@ -162,6 +194,9 @@ function TraitTable({ adaptation }: { adaptation: Adaptation }) {
     <details className="trait-table">
       <summary>Figures</summary>
       <table>
+        <caption className="hidden-visually">
+          Every trait of the original and of the adaptation
+        </caption>
         <thead>
           <tr>
             <th>Trait</th>
@@ -174,7 +209,7 @@ function TraitTable({ adaptation }: { adaptation: Adaptation }) {
         </thead>
         <tbody>
           {adaptation.traits.map((t) => (
-            <tr key={t.trait + t.component}>
+            <tr key={`${t.trait} ${t.part}`}>
               <td>{capital(t.component ? `${t.trait} (${t.component})` : t.trait)}</td>
               <td>{figure(t.original)}</td>
               <td>{figure(t.adapted)}</td>

@@ -10,6 +10,8 @@ function thread(trait: string, steps: number, from: [string, number][], to: [str
     trait,
     family: "tasted",
     component: "",
+    part: 0,
+    strength: 0.5,
     original: 4,
     adapted: steps < -1 ? 1 : 4,
     unit: "x",

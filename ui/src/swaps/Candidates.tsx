@@ -1,0 +1,246 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, InputNumber, Select, Spin } from "antd";
+
+import { api } from "../api/client";
+import type { Candidate, DishView, RecipeLine } from "../api/types";
+import type { OpenDish } from "../dish/useDish";
+import { ProblemNote } from "../shared/ProblemNote";
+import { capital, signed } from "../shared/format";
+import { bandKey } from "./threads";
+
+/** The original line that a place names. */
+export function lineAt(dish: DishView, ref: string): RecipeLine | undefined {
+  const m = /^components\[(\d+)\]\.lines\[(\d+)\]$/.exec(ref);
+  return m ? dish.document.original.components[Number(m[1])]?.lines[Number(m[2])] : undefined;
+}
+
+interface Props {
+  open: OpenDish;
+  slotRef: string;
+  use: (c: Candidate) => void;
+  point: (c: Candidate | null) => void;
+}
+
+/** What could stand in for one line, as rows to compare. */
+export function Candidates({ open, slotRef, use, point }: Props) {
+  const { dish } = open;
+  const list = useQuery({
+    queryKey: ["candidates", dish.id, slotRef, dish.edit],
+    queryFn: () => api.candidates(dish.id, slotRef),
+    placeholderData: (old) => old,
+  });
+  const line = lineAt(dish, slotRef);
+  const used = dish.document.decisions.swaps[slotRef];
+  const gap = dish.adaptation.unresolved.find((u) => u.line === slotRef);
+  if (list.error) return <ProblemNote error={list.error} retry={() => void list.refetch()} />;
+  if (!list.data) return <Spin description="Trying the swaps in the dish" />;
+  const compare = telling(list.data.candidates);
+  return (
+    <section className="candidates" aria-label={`Candidates for ${line?.name ?? "the line"}`}>
+      <h2>
+        {capital(line?.name ?? "")} <span className="quiet small">{line?.text}</span>
+      </h2>
+      <UseNote open={open} slotRef={slotRef} />
+      {list.data.candidates.length === 0 && (
+        <div className="empty">
+          <p>
+            <b>{capital(gap?.why ?? "No swap is allowed here")}.</b>
+          </p>
+          {gap?.nearest && (
+            <p>
+              The nearest would be {gap.nearest.name.toLowerCase()}; it would break{" "}
+              {gap.nearest.breaks}.
+            </p>
+          )}
+          <p className="quiet">
+            Loosen a house rule, or leave the line open; the card will say so.
+          </p>
+        </div>
+      )}
+      {list.data.candidates.map((c) => (
+        <Row
+          key={c.swap.id}
+          c={c}
+          compare={compare}
+          used={used === c.swap.id}
+          use={() => use(c)}
+          point={point}
+          amount={used === c.swap.id ? <Amount open={open} slotRef={slotRef} /> : null}
+        />
+      ))}
+      {list.data.rejected.length > 0 && (
+        <details className="rejected">
+          <summary>{list.data.rejected.length} left out by the house rules</summary>
+          <ul>
+            {list.data.rejected.map((r) => (
+              <li key={r.swap}>
+                {capital(r.swap.replaceAll("-", " "))}: {r.rule}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </section>
+  );
+}
+
+/** What the line does, by which rule, and the way to set it right. */
+function UseNote({ open, slotRef }: { open: OpenDish; slotRef: string }) {
+  const slot = open.dish.slots.find((s) => s.ref === slotRef);
+  if (!slot) return null;
+  const uses = open.dish.document.decisions.uses ?? {};
+  return (
+    <p className="use-note">
+      {slot.use.use !== "" && <>Here it {slot.use.rule}. </>}
+      {slot.use.others.length > 1 && (
+        <>
+          <label className="quiet" htmlFor={`use-${slotRef}`}>
+            Used to
+          </label>{" "}
+          <Select
+            id={`use-${slotRef}`}
+            size="small"
+            value={slot.use.use}
+            popupMatchSelectWidth={false}
+            options={slot.use.others.map((value) => ({ value, label: value }))}
+            onChange={(value: string) =>
+              open.decide(`said it is there to ${value}`, { uses: { ...uses, [slotRef]: value } })
+            }
+          />
+        </>
+      )}
+      {slot.rule !== "" && <span className="quiet"> Cannot stay: {slot.rule}.</span>}
+    </p>
+  );
+}
+
+/** The cook's own factor on the book's amounts. */
+function Amount({ open, slotRef }: { open: OpenDish; slotRef: string }) {
+  const amounts = open.dish.document.decisions.amounts ?? {};
+  return (
+    <label className="small quiet amount-factor">
+      amounts ×{" "}
+      <InputNumber
+        size="small"
+        min={0.25}
+        max={4}
+        step={0.25}
+        value={amounts[slotRef] ?? 1}
+        aria-label="Times the book's amounts"
+        onChange={(v) => {
+          const next = { ...amounts };
+          if (v === null || v === 1) delete next[slotRef];
+          else next[slotRef] = v;
+          open.decide("changed the amounts of a swap", { amounts: next });
+        }}
+      />
+    </label>
+  );
+}
+
+interface RowProps {
+  c: Candidate;
+  /** The traits to compare. */
+  compare: string[];
+  used: boolean;
+  use: () => void;
+  point: (c: Candidate | null) => void;
+  amount: React.ReactNode;
+}
+
+/** By how many steps a trait must differ between candidates to be compared. */
+const leastRange = 0.3;
+const mostMoves = 9;
+
+/** The traits that differ between the candidates, those that differ most first. */
+export function telling(list: Candidate[]): string[] {
+  const range = new Map<string, { low: number; high: number; pinned: boolean }>();
+  for (const m of list.flatMap((c) => c.moves)) {
+    const r = range.get(bandKey(m)) ?? { low: m.steps, high: m.steps, pinned: m.pinned };
+    r.low = Math.min(r.low, m.steps);
+    r.high = Math.max(r.high, m.steps);
+    range.set(bandKey(m), r);
+  }
+  const spread = (k: string) => (range.get(k)?.high ?? 0) - (range.get(k)?.low ?? 0);
+  return [...range.keys()]
+    .filter((k) => list.length === 1 || range.get(k)?.pinned || spread(k) >= leastRange)
+    .sort(
+      (a, b) =>
+        Number(range.get(b)?.pinned) - Number(range.get(a)?.pinned) || spread(b) - spread(a),
+    )
+    .slice(0, mostMoves);
+}
+
+function Row({ c, compare, used, use, point, amount }: RowProps) {
+  const moves = compare.flatMap((k) => c.moves.filter((m) => bandKey(m) === k));
+  const kept = c.moves.filter((m) => m.verdict === "kept").length;
+  return (
+    <article
+      className={`candidate ${used ? "used" : ""}`}
+      onPointerEnter={() => point(c)}
+      onPointerLeave={() => point(null)}
+      onFocus={() => point(c)}
+      onBlur={() => point(null)}
+    >
+      <div>
+        <h3>{c.swap.name}</h3>
+        <ul>
+          {c.lines.map((l) => (
+            <li key={l.text}>{l.text}</li>
+          ))}
+        </ul>
+        <p className="aside">
+          {c.swap.why} {c.swap.limits}
+        </p>
+        {c.swap.cautions.map((x) => (
+          <p key={x} className="aside caution">
+            {x}
+          </p>
+        ))}
+      </div>
+      <div>
+        <div className="moves" aria-label="What it does to the traits, in steps">
+          {moves.map((m) => (
+            <span key={bandKey(m)} className={m.verdict}>
+              <span>
+                {m.pinned ? "● " : ""}
+                {bandKey(m)}
+              </span>
+              <b>{signed(m.steps)}</b>
+            </span>
+          ))}
+          <span className="kept">
+            <span>kept</span>
+            <b>{kept}</b>
+          </span>
+        </div>
+        <p className="aside">
+          {c.hands} min work, {c.wait} min waiting
+          {c.kit.length > 0 && `; ${c.kit.join(", ")}`}. {gradeWords[c.grade]}.{" "}
+          {c.allergens.length > 0 ? `Not for: ${c.allergens.join(", ")}.` : "No listed allergen."}{" "}
+          Costs {c.cost.toFixed(2)} a serving by the price list.
+        </p>
+        <p className="aside">{c.swap.ahead}</p>
+      </div>
+      <div>
+        {used ? (
+          <Button disabled block>
+            In use
+          </Button>
+        ) : (
+          <Button type="primary" ghost block onClick={use} aria-label={`Use ${c.swap.name}`}>
+            Use this
+          </Button>
+        )}
+        {amount}
+      </div>
+    </article>
+  );
+}
+
+const gradeWords: Record<string, string> = {
+  whole: "Whole foods",
+  plain: "Plainly processed",
+  refined: "Holds refined food",
+  analogue: "Ready-made",
+};

@@ -1,0 +1,132 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button } from "antd";
+import { MinusOutlined, PlusOutlined } from "@ant-design/icons";
+import { useState } from "react";
+
+import { api } from "../api/client";
+import type { Dose, TrayItem } from "../api/types";
+import type { OpenDish } from "../dish/useDish";
+import { ProblemNote } from "../shared/ProblemNote";
+import { capital, signed } from "../shared/format";
+import { bandKey } from "./threads";
+
+/** The doses with one booster at so many grams; none leaves it out. */
+export function dosed(doses: Dose[], item: TrayItem, grams: number): Dose[] {
+  const rounded = Math.round(grams * 100) / 100;
+  const others = doses.filter((d) => d.food !== item.food);
+  if (rounded <= 0) return others;
+  const at = doses.findIndex((d) => d.food === item.food);
+  const dose = {
+    food: item.food,
+    form: item.form,
+    grams: rounded,
+    component: item.component,
+    why: "",
+  };
+  return at < 0 ? [...others, dose] : doses.map((d, i) => (i === at ? dose : d));
+}
+
+/** Small doses to step up and down, those that help first. */
+export function Tray({ open }: { open: OpenDish }) {
+  const { dish } = open;
+  const [more, setMore] = useState(false);
+  const list = useQuery({
+    queryKey: ["boosters", dish.id, dish.edit],
+    queryFn: () => api.boosters(dish.id),
+    placeholderData: (old) => old,
+  });
+  if (list.error) return <ProblemNote error={list.error} retry={() => void list.refetch()} />;
+  const items = list.data ?? [];
+  const inUse = items.filter((i) => i.grams > 0);
+  const helpful = items
+    .filter((i) => i.grams === 0 && i.helps && i.barred === "")
+    .sort((a, b) => gain(b) - gain(a));
+  const others = items.filter((i) => i.grams === 0 && !helpful.includes(i));
+  const step = (item: TrayItem, by: number) => {
+    const grams = Math.min(item.most, Math.max(0, item.grams + by * item.step));
+    open.decide(`${by > 0 ? "added" : "took back"} a dose of ${item.name}`, {
+      boosters: dosed(dish.document.decisions.boosters, item, grams),
+    });
+  };
+  const row = (i: TrayItem) => <Booster key={i.food} item={i} step={(by) => step(i, by)} />;
+  return (
+    <section className="tray" aria-label="Boosters">
+      <h2>
+        Boosters{" "}
+        <span className="small quiet">
+          small doses that close what is short; each says what one dose moves, in steps
+        </span>
+      </h2>
+      <ul>
+        {inUse.map(row)}
+        {(more ? helpful : helpful.slice(0, 5)).map(row)}
+        {more && others.map(row)}
+      </ul>
+      {inUse.length + helpful.length === 0 && !more && (
+        <p className="quiet">Nothing is short that a booster could close.</p>
+      )}
+      <Button type="link" size="small" onClick={() => setMore(!more)}>
+        {more ? "Only those that help" : `All ${items.length} boosters`}
+      </Button>
+    </section>
+  );
+}
+
+function gain(i: TrayItem): number {
+  return i.moves
+    .filter((m) => i.traits.includes(m.trait))
+    .reduce((sum, m) => sum + m.steps * (m.pinned ? 3 : 1), 0);
+}
+
+function Booster({ item, step }: { item: TrayItem; step: (by: number) => void }) {
+  const name = capital(item.name);
+  return (
+    <li className={item.grams > 0 ? "in" : ""}>
+      <div className="dose">
+        <Button
+          size="small"
+          icon={<MinusOutlined />}
+          aria-label={`Less ${item.name}`}
+          disabled={item.grams <= 0}
+          onClick={() => step(-1)}
+        />
+        <span className="amount">
+          {item.grams > 0 ? (
+            item.shown
+          ) : (
+            <>
+              none <span className="small quiet">dose {item.shown}</span>
+            </>
+          )}
+        </span>
+        <Button
+          size="small"
+          icon={<PlusOutlined />}
+          aria-label={`More ${item.name}`}
+          disabled={item.barred !== "" || item.grams + item.step > item.most + 1e-9}
+          onClick={() => step(1)}
+        />
+      </div>
+      <div>
+        <b>{name}</b>
+        {item.part && <span className="small quiet"> into {item.part}</span>}
+        <span className="small quiet">
+          {" "}
+          {item.when}
+          {item.allergens.length > 0 && ` Not for: ${item.allergens.join(", ")}.`}
+        </span>
+      </div>
+      <div className="effect">
+        {item.barred !== "" ? (
+          <span className="quiet">left out: {item.barred}</span>
+        ) : (
+          item.moves.slice(0, 4).map((m) => (
+            <span key={bandKey(m)} className={m.verdict}>
+              {m.trait} <b>{signed(m.steps)}</b>
+            </span>
+          ))
+        )}
+      </div>
+    </li>
+  );
+}

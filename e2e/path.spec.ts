@@ -175,7 +175,7 @@ test("every screen can be read by everyone", async ({ page }) => {
   await expect(page.getByRole("link", { name: /Smoked fish soup/ })).toBeVisible();
   await check("dishes");
   await page.getByRole("link", { name: /Smoked fish soup/ }).click();
-  for (const stage of ["Original", "Swaps", "Card"]) {
+  for (const stage of ["Original", "Character", "Swaps", "Card"]) {
     await page.getByRole("link", { name: new RegExp(`^${stage}`) }).click();
     await expect(page.locator("main.page")).toBeVisible();
     await page.waitForLoadState("networkidle");

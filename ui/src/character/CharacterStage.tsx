@@ -8,6 +8,7 @@ import type { DishView, LineRole } from "../api/types";
 import { useOpenDish, type OpenDish } from "../dish/useDish";
 import { Mark } from "../shared/Mark";
 import { capital, figure, refOf } from "../shared/format";
+import { without } from "../shared/records";
 import { givenBy, groupTraits, type Group, type Row } from "./bars";
 
 /** What the dish lives from: who supplies each trait, and what must survive. */
@@ -139,9 +140,7 @@ function Doing({ role, open }: { role: LineRole; open: OpenDish }) {
   const { use } = role;
   const uses = open.dish.document.decisions.uses ?? {};
   const correct = (name: string | undefined) => {
-    const next = { ...uses };
-    if (name === undefined) delete next[role.ref];
-    else next[role.ref] = name;
+    const next = name === undefined ? without(uses, role.ref) : { ...uses, [role.ref]: name };
     open.decide(name === undefined ? "went back to the rule" : `said it is there to ${name}`, {
       uses: next,
     });

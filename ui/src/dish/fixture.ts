@@ -1,4 +1,4 @@
-import type { Candidate, DishView, RecipeLine, SwapLine } from "../api/types";
+import type { Candidate, DishView, RecipeLine, SwapLine, TrayItem } from "../api/types";
 import { refOf } from "../shared/format";
 
 /** A line as the server would send it. */
@@ -209,5 +209,27 @@ export function candidate(id: string, name: string): Candidate {
     protein: 9,
     reason: "",
     parts: { pinned: 0, others: 0, broken: 0, soft: 0, hands: 5, cost: 0.8 },
+  };
+}
+
+/** A booster of the tray. */
+export function tray(food: string, grams: number, helps = false): TrayItem {
+  return {
+    food,
+    form: "raw",
+    name: food,
+    traits: ["savoury"],
+    when: "At the end.",
+    component: 0,
+    part: "",
+    step: 6,
+    most: 24,
+    grams,
+    shown: "1 tsp (6 g)",
+    helps,
+    moves: [{ trait: "savoury", component: "", steps: 0.6, verdict: "near", pinned: false }],
+    barred: helps ? "" : "no sea",
+    allergens: [],
+    estimate: true,
   };
 }

@@ -5,10 +5,11 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 
 import type { DishView } from "../api/types";
 import CardStage from "../card/CardStage";
+import CharacterStage from "../character/CharacterStage";
 import OriginalStage from "../original/OriginalStage";
 import SwapsStage from "../swaps/SwapsStage";
 import DishFrame, { openAt } from "./DishFrame";
-import { candidate, dish, line } from "./fixture";
+import { candidate, dish, line, tray } from "./fixture";
 
 interface Call {
   method: string;
@@ -26,7 +27,13 @@ function serve(view: DishView) {
   answers = {
     "GET /api/dishes/d1": () => Response.json(view),
     "GET /api/rules": () =>
-      Response.json({ presets: [{ id: "whole-food", name: "Whole food" }], switches: ["soy"] }),
+      Response.json({
+        presets: [{ id: "whole-food", name: "Whole food", hard: ["no animal matter"], soft: [] }],
+        switches: ["soy"],
+      }),
+    "GET /api/dishes/d1/boosters": () => Response.json([tray("miso", 6, true), tray("kelp", 0)]),
+    "POST /api/dishes/d1/preview": () =>
+      Response.json({ ...view.adaptation, traits: view.adaptation.traits.slice(0, 1) }),
     "GET /api/dishes/d1/candidates": () =>
       Response.json({
         line: "components[0].lines[0]",
@@ -61,6 +68,7 @@ function open(stage: string) {
         <Routes>
           <Route path="/dishes/:id" element={<DishFrame />}>
             <Route path="original" element={<OriginalStage />} />
+            <Route path="character" element={<CharacterStage />} />
             <Route path="swaps" element={<SwapsStage />} />
             <Route path="card" element={<CardStage />} />
           </Route>
@@ -82,6 +90,10 @@ describe("the frame of a dish", () => {
   it("counts what is open at each stage", () => {
     expect(openAt("original", dish())).toBe(1);
     expect(openAt("swaps", dish())).toBe(1);
+    expect(openAt("character", dish())).toBe(0);
+    const unpinned = dish();
+    unpinned.document.decisions.pins = [];
+    expect(openAt("character", unpinned)).toBe(1);
     expect(openAt("card", dish())).toBe(0);
   });
 
@@ -89,6 +101,8 @@ describe("the frame of a dish", () => {
     answers["POST /api/dishes/d1/undo"] = () => Response.json({ ...dish(), edit: 5 });
     open("original");
     await screen.findByRole("heading", { name: "Skink" });
+    fireEvent.keyDown(window, { key: "]" });
+    await screen.findByText("This dish lives from");
     fireEvent.keyDown(window, { key: "]" });
     await screen.findByRole("button", { name: "Propose swaps" });
     fireEvent.keyDown(window, { key: "z", ctrlKey: true });
@@ -212,9 +226,8 @@ describe("Swaps", () => {
         },
       },
     });
-    expect(screen.getByText(/Left out by the house rules/).textContent).toContain(
-      "no ready-made analogues",
-    );
+    expect(screen.getByText("1 left out by the house rules")).toBeDefined();
+    expect(screen.getByText(/Ready fish: no ready-made analogues/)).toBeDefined();
   });
 
   it("moves between lines with the arrow keys", async () => {
@@ -231,7 +244,7 @@ describe("Swaps", () => {
 
   it("says the threads in words for those who cannot see them", async () => {
     open("swaps");
-    const drawing = await screen.findByRole("img", { name: /1 hang loose/ });
+    const drawing = await screen.findByRole("group", { name: /1 hang loose/ });
     expect(drawing.querySelectorAll(".frayed")).toHaveLength(1);
     const table = screen.getByText("Verdict").closest("table");
     expect(table?.textContent).toContain("Smoke5.02.00-10−3.0short");
@@ -240,7 +253,104 @@ describe("Swaps", () => {
   it("says so when nothing has to be swapped", async () => {
     serve({ ...dish(), slots: [] });
     open("swaps");
-    expect(await screen.findByText("Nothing has to be swapped")).toBeDefined();
+    expect(await screen.findByText(/nothing has to be swapped/)).toBeDefined();
+  });
+
+  it("previews the candidate under the pointer and goes back when it leaves", async () => {
+    open("swaps");
+    const row = (await screen.findByText("Smoked celeriac")).closest("article");
+    if (!row) throw new Error("no row");
+    fireEvent.pointerEnter(row);
+    await screen.findByText("With smoked celeriac:");
+    const asked = calls.find((c) => c.path.endsWith("/preview"));
+    expect(asked?.body).toMatchObject({
+      decisions: { swaps: { "components[0].lines[1]": "smoked-celeriac" } },
+    });
+    expect(saves()).toHaveLength(0);
+    fireEvent.pointerLeave(row);
+    await waitFor(() => expect(screen.queryByText("With smoked celeriac:")).toBeNull());
+  });
+
+  it("says the figures of what has the focus in the threads", async () => {
+    open("swaps");
+    const band = await screen.findByRole("img", { name: /^Smoke: 5.0 in the original, 2.0 now/ });
+    expect(band.getAttribute("aria-label")).toContain("−3.0 steps, short, pinned");
+    expect(band.getAttribute("aria-label")).toContain("From smoked haddock 100 %");
+    fireEvent.focus(band);
+    expect(document.querySelector(".readout")?.textContent).toContain("Smoke: 5.0");
+    fireEvent.keyDown(screen.getByRole("button", { name: /^smoked haddock: / }), { key: "Enter" });
+    expect(
+      screen.getByLabelText("Lines to swap").querySelector('[aria-current="true"]')?.textContent,
+    ).toContain("smoked haddock");
+  });
+
+  it("steps a booster up and down and shows what is barred", async () => {
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
+    open("swaps");
+    fireEvent.click(await screen.findByRole("button", { name: "More miso" }));
+    await waitFor(() => expect(saves()).toHaveLength(1));
+    expect(saves()[0]?.body).toMatchObject({
+      decisions: { boosters: [{ food: "miso", grams: 12, component: 0 }] },
+    });
+    fireEvent.click(screen.getByRole("button", { name: "Less miso" }));
+    await waitFor(() => expect(saves()).toHaveLength(2));
+    expect(saves()[1]?.body).toMatchObject({ decisions: { boosters: [] } });
+    expect(screen.queryByText("Kelp")).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "All 2 boosters" }));
+    expect(screen.getByText("left out: no sea")).toBeDefined();
+  });
+
+  it("offers the nearest where the rules leave nothing", async () => {
+    const view = dish();
+    view.adaptation.unresolved = [
+      {
+        line: "components[0].lines[1]",
+        why: "no swap allowed by: no soy",
+        nearest: { swap: "x", name: "Soy cream", breaks: "no soy: holds soy drink" },
+      },
+    ];
+    serve(view);
+    answers["GET /api/dishes/d1/candidates"] = () =>
+      Response.json({ line: "components[0].lines[1]", candidates: [], rejected: [] });
+    open("swaps");
+    expect((await screen.findByText(/The nearest would be soy cream/)).textContent).toContain(
+      "it would break no soy: holds soy drink",
+    );
+  });
+});
+
+describe("Character", () => {
+  it("shows who supplies each trait and what a line gives", async () => {
+    open("character");
+    const bar = await screen.findByRole("img", { name: /^Smoke 5.0 0-10: smoked haddock 100 %/ });
+    expect(bar.querySelectorAll(".animal")).toHaveLength(1);
+    const lines = screen.getByLabelText("What each line does");
+    expect(lines.textContent).toContain("smoke 100 %");
+    expect(lines.textContent).toContain("It is flaked");
+    expect(lines.textContent).toContain("is cooked");
+  });
+
+  it("pins what must survive and keeps the sentence", async () => {
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
+    open("character");
+    const pin = await screen.findByRole("button", { name: "Smoke must survive" });
+    expect(pin.getAttribute("aria-pressed")).toBe("true");
+    fireEvent.click(pin);
+    await waitFor(() => expect(saves()).toHaveLength(1));
+    expect(saves()[0]?.body).toMatchObject({ what: "let smoke go", decisions: { pins: [] } });
+    const field = screen.getByLabelText("This dish lives from");
+    fireEvent.change(field, { target: { value: "The fire." } });
+    fireEvent.blur(field);
+    await waitFor(() => expect(saves()).toHaveLength(2));
+    expect(saves()[1]?.body).toMatchObject({ decisions: { livesFrom: "The fire." } });
+  });
+
+  it("says what to do when nothing can be worked out", async () => {
+    const view = dish();
+    view.adaptation.traits = [];
+    serve(view);
+    open("character");
+    expect(await screen.findByText("Nothing can be worked out yet")).toBeDefined();
   });
 });
 

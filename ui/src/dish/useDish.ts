@@ -40,6 +40,18 @@ export function useDish(id: string) {
       if (c.kind === "redo") return api.redo(id, edit);
       return api.save(id, edit, c.body);
     },
+    // What was decided shows at once; what follows from it comes with the answer.
+    onMutate: (c) => {
+      const before = queries.getQueryData<DishView>(key);
+      const decisions = c.kind === "save" ? c.body.decisions : undefined;
+      if (before && decisions) {
+        queries.setQueryData(key, { ...before, document: { ...before.document, decisions } });
+      }
+      return { before };
+    },
+    onError: (_, __, kept) => {
+      if (kept?.before) queries.setQueryData(key, kept.before);
+    },
     onSuccess: take,
   });
   const failed = change.error;

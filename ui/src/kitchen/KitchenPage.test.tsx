@@ -17,6 +17,20 @@ beforeEach(() => {
   };
   refuse = false;
   vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
+    if (path.startsWith("/api/rules")) {
+      return Response.json({
+        presets: [
+          {
+            id: "whole-food",
+            name: "Whole food",
+            hard: ["no animal matter"],
+            soft: ["little oil"],
+          },
+          { id: "fasting-day", name: "Fasting day", hard: ["no grains"], soft: ["roots"] },
+        ],
+        switches: ["soy", "raw-onion"],
+      });
+    }
     if (path.startsWith("/api/larder")) {
       return Response.json([
         {
@@ -74,4 +88,20 @@ it("shows corrections, and goes back to what is kept when a change is refused", 
   fireEvent.click(screen.getByRole("button", { name: "Add a diner" }));
   await waitFor(() => expect(screen.getByRole("alert").textContent).toContain("It is full."));
   await waitFor(() => expect(screen.queryByText("Alder")).toBeNull());
+});
+
+it("keeps the house rules: school, switches, limits", async () => {
+  open();
+  fireEvent.click(await screen.findByRole("radio", { name: /Fasting day/ }));
+  await waitFor(() => expect(kept.houseRules.preset).toBe("fasting-day"));
+  fireEvent.click(screen.getByRole("checkbox", { name: "no raw onion" }));
+  await waitFor(() => expect(kept.houseRules.off).toEqual(["raw-onion"]));
+  fireEvent.click(screen.getByRole("checkbox", { name: "no raw onion" }));
+  await waitFor(() => expect(kept.houseRules.off).toEqual([]));
+  fireEvent.click(screen.getByRole("checkbox", { name: "mild table" }));
+  await waitFor(() => expect(kept.houseRules.mild).toBe(true));
+  const salt = screen.getByLabelText("Salt at most, grams a serving");
+  fireEvent.change(salt, { target: { value: "1.5" } });
+  fireEvent.blur(salt);
+  await waitFor(() => expect(kept.houseRules.saltPerServing).toBe(1.5));
 });

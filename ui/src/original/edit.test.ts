@@ -88,3 +88,25 @@ test("a line written anew loses its swap only when its food changes", () => {
   expect(setStep(start, 1, 0, step("Bake.", [])).original.components[1]?.steps).toHaveLength(1);
   expect(start.original.components[1]?.lines).toHaveLength(1);
 });
+
+test("uses, amounts and boosters follow their lines and parts", () => {
+  const ref = "components[0].lines[2]";
+  const e = {
+    ...start,
+    decisions: {
+      ...start.decisions,
+      uses: { [ref]: "braise" },
+      amounts: { [ref]: 1.5 },
+      boosters: [{ food: "miso", form: "raw", grams: 6, component: 0, why: "" }],
+    },
+  };
+  const first = moveLine(e, 0, 2, 0);
+  expect(first.decisions.uses).toEqual({ "components[0].lines[0]": "braise" });
+  expect(first.decisions.amounts).toEqual({ "components[0].lines[0]": 1.5 });
+  const swapped = moveComponent(e, 0, 1);
+  expect(swapped.decisions.uses).toEqual({ "components[1].lines[2]": "braise" });
+  expect(swapped.decisions.boosters[0]?.component).toBe(1);
+  const gone = removeLine(e, 0, 2);
+  expect(gone.decisions.uses).toEqual({});
+  expect(gone.decisions.amounts).toEqual({});
+});

@@ -1,5 +1,6 @@
 import type { Decisions, RecipeComponent, RecipeDish, RecipeLine, RecipeStep } from "../api/types";
 import { refOf } from "../shared/format";
+import { without } from "../shared/records";
 
 /** An original with the decisions that hang on its lines. */
 export interface Editable {
@@ -10,26 +11,46 @@ export interface Editable {
 /** Where a line went: its new place, or null when it is gone. */
 type Moves = (component: number, line: number) => [number, number] | null;
 
-/** Carries swaps and notices along with the lines they belong to. */
+/** Takes back what was decided of one line. */
+function forget(d: Decisions, ref: string): Decisions {
+  const decisions: Decisions = { ...d, swaps: without(d.swaps, ref) };
+  if (d.uses) decisions.uses = without(d.uses, ref);
+  if (d.amounts) decisions.amounts = without(d.amounts, ref);
+  return decisions;
+}
+
+/** Carries decisions and notices along with the lines they belong to. */
 function follow(e: Editable, original: RecipeDish, moves: Moves): Editable {
-  const swaps: Record<string, string> = {};
   const gone = new Map<string, string | null>();
+  const parts = new Map<number, number>();
   e.original.components.forEach((c, i) =>
     c.lines.forEach((_, j) => {
       const to = moves(i, j);
       gone.set(refOf(i, j), to && refOf(...to));
+      if (to) parts.set(i, to[0]);
     }),
   );
-  for (const [ref, swap] of Object.entries(e.decisions.swaps)) {
-    const to = gone.get(ref);
-    if (to) swaps[to] = swap;
-  }
+  const carried = <T>(of: Record<string, T> = {}) =>
+    Object.fromEntries(
+      Object.entries(of).flatMap(([ref, value]) => {
+        const to = gone.get(ref);
+        return to ? [[to, value]] : [];
+      }),
+    );
   const notices = original.notices.flatMap((n) => {
     const to = gone.get(n.where);
     if (to === null) return [];
     return [to === undefined ? n : { ...n, where: to }];
   });
-  return { original: { ...original, notices }, decisions: { ...e.decisions, swaps } };
+  const d = e.decisions;
+  const decisions: Decisions = { ...d, swaps: carried(d.swaps) };
+  if (d.uses) decisions.uses = carried(d.uses);
+  if (d.amounts) decisions.amounts = carried(d.amounts);
+  decisions.boosters = d.boosters.map((b) => ({
+    ...b,
+    component: parts.get(b.component) ?? b.component,
+  }));
+  return { original: { ...original, notices }, decisions };
 }
 
 const stay: Moves = (c, l) => [c, l];
@@ -70,8 +91,7 @@ export function setLine(e: Editable, component: number, line: number, read: Reci
       line < c.lines.length ? c.lines.map((l, i) => (i === line ? read : l)) : [...c.lines, read],
   }));
   const same = e.original.components[component]?.lines[line]?.food === read.food;
-  const swaps = Object.entries(e.decisions.swaps).filter(([ref]) => same || ref !== where);
-  const decisions = { ...e.decisions, swaps: Object.fromEntries(swaps) };
+  const decisions = same ? e.decisions : forget(e.decisions, where);
   const notices = original.notices.filter((n) => n.where !== where);
   return { original: { ...original, notices }, decisions };
 }

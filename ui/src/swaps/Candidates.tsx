@@ -6,6 +6,7 @@ import type { Candidate, DishView, RecipeLine } from "../api/types";
 import type { OpenDish } from "../dish/useDish";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital, signed } from "../shared/format";
+import { without } from "../shared/records";
 import { bandKey } from "./threads";
 
 /** The original line that a place names. */
@@ -128,9 +129,8 @@ function Amount({ open, slotRef }: { open: OpenDish; slotRef: string }) {
         value={amounts[slotRef] ?? 1}
         aria-label="Times the book's amounts"
         onChange={(v) => {
-          const next = { ...amounts };
-          if (v === null || v === 1) delete next[slotRef];
-          else next[slotRef] = v;
+          const next =
+            v === null || v === 1 ? without(amounts, slotRef) : { ...amounts, [slotRef]: v };
           open.decide("changed the amounts of a swap", { amounts: next });
         }}
       />

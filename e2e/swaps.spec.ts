@@ -105,7 +105,11 @@ test("house rules change what is offered, and say what they leave out", async ({
   await goTo(page, "Cullen skink", "Swaps");
   await page.getByLabel("Lines to swap").getByRole("button", { name: /haddock/ }).click();
   await page.getByRole("button", { name: "Whole food" }).click();
-  await page.getByRole("checkbox", { name: "no soy" }).check();
+  const noSoy = page.getByRole("checkbox", { name: "no soy" });
+  await expect(noSoy).toBeVisible();
+  await page.locator(".ant-popover").evaluate((p) => Promise.all(p.getAnimations({ subtree: true }).map((a) => a.finished)));
+  await noSoy.click();
+  await expect(noSoy).toBeChecked();
   await page.keyboard.press("Escape");
   await page.locator("h1").click();
   await expect(page.getByRole("button", { name: "Whole food, without soy" })).toBeVisible();

@@ -2,6 +2,7 @@ package character
 
 import (
 	"fmt"
+	"slices"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -67,6 +68,7 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 	components := studyAll(l, d)
 	for i, c := range components {
 		part := Part{Shape: shapeOf(c), Treated: treatments(l, c)}
+		part.Kneaded = part.Kneaded || mostlyFlour(l, c.Component)
 		for j := range c.Lines {
 			line := &c.Lines[j]
 			food := l.Food(line.FoodID())
@@ -86,6 +88,25 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 		out.Parts = append(out.Parts, part)
 	}
 	return out
+}
+
+// batterFlour is the share of flour from which a component is a batter or dough.
+const batterFlour = 0.11
+
+// mostlyFlour tells whether a component is a batter or dough by its lines.
+func mostlyFlour(l *larder.Larder, c recipe.Component) bool {
+	flour, all := 0.0, 0.0
+	for j := range c.Lines {
+		f := l.Food(c.Lines[j].FoodID())
+		if f == nil {
+			continue
+		}
+		all += c.Lines[j].Mass()
+		if slices.Contains(flours, f.ID) || slices.Contains(flours, f.Kind) {
+			flour += c.Lines[j].Mass()
+		}
+	}
+	return flour > batterFlour*all
 }
 
 // Shapes lists what the steps do to each component.

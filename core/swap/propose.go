@@ -407,9 +407,21 @@ func (x *bench) addBoosters(f found) found {
 	return f
 }
 
-// sameFirst is how many boosters of one proposal may be there for the same
-// trait first.
+// sameFirst is how many boosters of one proposal may be there for savour, in
+// which kinds multiply each other; for other traits one is enough.
 const sameFirst = 2
+
+// alike tells whether one booster beside another would be two where one does:
+// the same food or shelf of fat, or the same trait first.
+func alike(a, b *larder.Booster, f, g *larder.Food) int {
+	switch {
+	case a == b, f.Aisle == "nuts" && g.Aisle == "nuts", a.Traits[0] == b.Traits[0] && a.Traits[0] != character.Savoury:
+		return sameFirst
+	case a.Traits[0] == b.Traits[0]:
+		return 1
+	}
+	return 0
+}
 
 // wanted lists, for each booster, the traits that it would close because they
 // are short in x.profile; none where it is in already.
@@ -417,15 +429,14 @@ func (x *bench) wanted(others []*option) [][]string {
 	out := make([][]string, len(x.doses))
 	boosters := x.larder.Boosters()
 	for i, doses := range x.doses {
-		alike := 0
-		for _, d := range others {
-			if d.booster == i {
-				alike = sameFirst
-			} else if boosters[d.booster].Traits[0] == boosters[i].Traits[0] {
-				alike++
-			}
+		if len(doses) == 0 {
+			continue
 		}
-		if len(doses) == 0 || alike >= sameFirst {
+		likes := 0
+		for _, d := range others {
+			likes += alike(boosters[i], boosters[d.booster], doses[0].main, d.main)
+		}
+		if likes >= sameFirst {
 			continue
 		}
 		for _, trait := range boosters[i].Traits {

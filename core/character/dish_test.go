@@ -4,6 +4,7 @@ import (
 	"math"
 	"testing"
 
+	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/character"
@@ -114,13 +115,53 @@ func TestUseIsReadFromNeighboursAndTechnique(t *testing.T) {
 		{"500 g beef mince\n1 onion\n\nMethod\n1. Brown the mince.", "crumble"},
 		{"500 g beef mince\n1 onion\n\nMethod\n1. Shape the mince into balls.", "shape"},
 		{"500 ml beef stock\n1 onion\n\nMethod\n1. Pour in the stock.", "stock"},
+		{"3 egg whites\n100 g sugar\n\nMethod\n1. Whisk the whites to stiff peaks and fold in the sugar.", "lift"},
+		{"2 egg yolks\n200 ml olive oil\n\nMethod\n1. Whisk the yolks and add the oil in a thin stream.", "emulsify"},
+		{"3 egg yolks\n500 ml stock\n\nMethod\n1. Whisk the yolks into the hot stock without boiling until it coats a spoon.", "thicken"},
+		{"1 egg\n100 g breadcrumbs\n4 pork chops\n\nMethod\n1. Dip the chops in the egg and then into the breadcrumbs. Fry for 6 minutes.", "coat"},
+		{"2 eggs\n1 litre chicken stock\n\nMethod\n1. Bring the stock to a simmer and drizzle in the eggs in a thin stream.", "flakes"},
+		{"4 eggs\n400 g bread dough\n\nMethod\n1. Crack an egg onto each and bake until the white is just set.", "runny"},
+		{"60 g butter\n60 g plain flour\n600 ml milk\n\nMethod\n1. Melt the butter, stir in the flour and cook. Whisk in the milk and simmer.", "roux"},
+		{"60 g butter\n500 g potatoes\n\nMethod\n1. Mash the potatoes and stir in the butter.", "enrich"},
+		{"10 g butter, for greasing\n500 g potatoes\n\nMethod\n1. Bake the potatoes.", "grease"},
+		{"200 g lard\n500 g flour\n\nMethod\n1. Roll out the dough and laminate it with the lard.", "shorten"},
+		{"200 g yoghurt\n600 g chicken thighs\n\nMethod\n1. Marinate the chicken in the yoghurt for 2 hours.", "marinade"},
+		{"250 ml buttermilk\n250 g plain flour\n1 tsp baking soda\n\nMethod\n1. Mix and bake for 40 minutes.", "lift"},
+		{"150 g soured cream\n500 ml beef stock\n\nMethod\n1. Simmer the stock and stir in the soured cream at the end.", "finish"},
+		{"200 ml double cream\n300 g raspberries\n\nMethod\n1. Whip the cream to soft peaks.", "whip"},
+		{"500 ml whole milk\n60 g sugar\n\nMethod\n1. Simmer the milk with the sugar.", "sweet"},
+		{"150 ml milk\n500 g plain flour\n\nMethod\n1. Knead the flour with the milk.", "dough"},
+		{"100 g cheddar\n4 slices bread\n\nMethod\n1. Top the bread with the cheddar and grill.", "melt"},
+		{"50 g parmesan\n400 g spaghetti\n\nMethod\n1. Toss the spaghetti with the parmesan.", "season"},
+		{"200 g feta\n1 cucumber\n\nMethod\n1. Crumble the feta over the cucumber.", "crumble"},
+		{"250 g paneer\n500 g spinach\n\nMethod\n1. Cube the paneer and fry it for 5 minutes.", "piece"},
+		{"300 g ricotta\n80 g sugar\n\nMethod\n1. Beat the ricotta with the sugar.", "dessert"},
+		{"800 g stewing beef\n500 ml water\n\nMethod\n1. Simmer the beef in the water for 2 hours.", "braise"},
+		{"800 g pork shoulder\n500 ml water\n\nMethod\n1. Simmer the pork in the water for 3 hours and shred the pork.", "shred"},
+		{"300 g beef steak, thinly sliced\n\nMethod\n1. Sear the steak for 2 minutes.", "slices"},
+		{"4 veal escalopes\n60 g breadcrumbs\n\nMethod\n1. Dredge the escalopes in breadcrumbs and fry for 5 minutes.", "breaded"},
+		{"1 leg of lamb\n\nMethod\n1. Roast the lamb at 180 C for 90 minutes.", "roast"},
+		{"2 kg beef bones\n3 litres water\n\nMethod\n1. Simmer the bones in the water.", "stock"},
+		{"300 g chicken livers\n50 g butter\n\nMethod\n1. Fry the livers in the butter and blend.", "paste"},
+		{"400 g cod\n500 ml stock\n\nMethod\n1. Poach the cod in the stock and flake it.", "flake"},
+		{"4 cod fillets\n\nMethod\n1. Fry the cod for 6 minutes.", "fillet"},
+		{"400 g sea bass\n4 limes\n\nMethod\n1. Cure the sea bass in the lime juice for 20 minutes.", "cured"},
+		{"10 g bonito flakes\n1 litre water\n\nMethod\n1. Steep the bonito flakes in the water.", "season"},
+		{"8 g gelatine\n500 ml juice\n\nMethod\n1. Stir the gelatine into the warm juice. Chill.", "set"},
+		{"2 tbsp honey\n1 carrot\n\nMethod\n1. Brush the carrot with the honey and roast.", "glaze"},
 	} {
 		l, d := read(t, "Dish\n\n"+c.text)
 		use := character.UseOf(l, d, 0, 0, "")
-		require.Equal(t, c.want, use.Name, c.text)
+		assert.Equal(t, c.want, use.Name, c.text)
 		require.NotEmpty(t, use.Rule)
 	}
-	l, d := read(t, "Dish\n\n1 onion\n2 eggs\n\nMethod\n1. Fry.")
+	l, d := read(t, "Dish\n\n1 egg\n400 g beef mince\n\nMethod\n1. Mix the egg into the mince.")
+	corrected := character.UseOf(l, d, 0, 0, "lift")
+	require.Equal(t, "lift", corrected.Name)
+	require.True(t, corrected.Corrected)
+	require.Contains(t, corrected.Others, "set")
+	require.Equal(t, "bind", character.UseOf(l, d, 0, 0, "fly").Name, "a use that no egg has is not taken")
+	l, d = read(t, "Dish\n\n1 onion\n2 eggs\n\nMethod\n1. Fry.")
 	require.Equal(t, character.Use{}, character.UseOf(l, d, 0, 0, ""), "plants need no rule")
 }
 

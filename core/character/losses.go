@@ -303,7 +303,7 @@ func shapeOf(c studied) Shape {
 var doughWork = []string{"knead", "rub-in", "laminate"}
 
 func hot(t *larder.Technique) bool {
-	return t.Wet || t.Roast > 0 || t.Family == "wet heat" || t.Family == "dry heat" || t.Family == "oven" && t.Name != "preheat"
+	return t.Wet || t.Roast > 0 || t.Family == "wet heat" || t.Family == "gentle heat" || t.Family == "dry heat" || t.Family == "oven" && t.Name != "preheat"
 }
 
 // potWidth finds "a 28 cm pan" in a step; widths outside these are no pots.

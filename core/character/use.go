@@ -162,6 +162,8 @@ const (
 	custardShare    = 1.2
 	mayonnaiseShare = 1.5
 	greasingGrams   = 20.0
+	// sweetenedPart is the part of its mass in sugar that makes a dessert of it.
+	sweetenedPart = 10.0
 	// brothShare is how many times its mass in broth an egg must stand beside
 	// to set in flakes there.
 	brothShare = 4.0
@@ -286,7 +288,7 @@ var useRules = []useRule{
 		return n.grams(flours...) > n.line.Mass()*0.6 || n.anywhere("knead")
 	}},
 	{kinds("milk cream condensed-milk milk-powder"), "sweet", "sweetens and enriches a dessert", func(n neighbourhood) bool {
-		return n.food.Kind == "condensed-milk" || n.grams("sugar") > n.line.Mass()/8
+		return n.food.Kind == "condensed-milk" || n.grams("sugar") > n.line.Mass()/sweetenedPart
 	}},
 	{kinds("cream"), "whip", "is whipped", func(n neighbourhood) bool { return n.says(words(`whip|peaks`)) }},
 	{kinds("cream soured-cream yoghurt buttermilk"), "finish", "enriches at the end", func(n neighbourhood) bool { return n.says(atTheEnd) }},
@@ -308,7 +310,7 @@ var useRules = []useRule{
 		return n.technique("grill", "bake", "gratinate", "melt") || n.says(onTop)
 	}},
 	{kinds("cheese-melt"), "melt", "melts into the dish", nil},
-	{kinds("cheese-brined cheese-fresh"), "dessert", "makes a dessert creamy", func(n neighbourhood) bool { return n.grams("sugar") > n.line.Mass()/8 }},
+	{kinds("cheese-brined cheese-fresh"), "dessert", "makes a dessert creamy", func(n neighbourhood) bool { return n.grams("sugar") > n.line.Mass()/sweetenedPart }},
 	{kinds("cheese-brined cheese-fresh"), "crumble", "is crumbled or spooned over", nil},
 
 	{kinds("mince"), "shape", "is shaped, so the mix must bind", func(n neighbourhood) bool {

@@ -1,0 +1,127 @@
+package server_test
+
+import (
+	"encoding/json"
+	"strconv"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/character"
+	"yembra/core/swap"
+	"yembra/server"
+)
+
+func (a app) newDish(text string) server.DishView {
+	a.t.Helper()
+	body, err := json.Marshal(map[string]string{"text": text})
+	require.NoError(a.t, err)
+	status, _, data := a.ask("POST", "/api/dishes", string(body))
+	require.Equal(a.t, 201, status, string(data))
+	return into[server.DishView](a.t, data)
+}
+
+func TestThePreviewShowsWithoutKeeping(t *testing.T) {
+	a := open(t)
+	d := a.newDish(skink)
+	dec := d.Document.Decisions
+	dec.Swaps = map[string]string{"components[0].lines[0]": "smoked-tofu-flakes"}
+	status, _, data := a.ask("POST", "/api/dishes/"+d.ID+"/preview", server.PreviewRequest{Decisions: dec})
+	require.Equal(t, 200, status, string(data))
+	shown := into[swap.Adaptation](t, data)
+	require.Len(t, shown.Swaps, 1)
+	require.NotEmpty(t, shown.Traits[0].From)
+	_, _, data = a.ask("GET", "/api/dishes/"+d.ID, nil)
+	require.Empty(t, into[server.DishView](t, data).Adaptation.Swaps)
+	for _, bad := range []string{`{"decisions":{"pins":["colour"]}}`, `{"decisions":{"houseRules":{"preset":"none"}}}`} {
+		status, _, _ := a.ask("POST", "/api/dishes/"+d.ID+"/preview", bad)
+		require.Equal(t, 422, status, bad)
+	}
+	status, _, _ = a.ask("POST", "/api/dishes/nothing/preview", `{"decisions":{}}`)
+	require.Equal(t, 404, status)
+}
+
+func TestTheTraySaysWhatADoseMovesAndWhatIsBarred(t *testing.T) {
+	a := open(t)
+	d := a.newDish(skink)
+	dec := d.Document.Decisions
+	dec.HouseRules.Off = []string{"soy"}
+	dec.Boosters = []swap.Dose{{Food: "smoked-paprika", Grams: 1.2}}
+	status, _, data := a.ask("PUT", "/api/dishes/"+d.ID, server.SaveRequest{What: "x", Decisions: &dec}, "If-Match", strconv.FormatInt(d.Edit, 10))
+	require.Equal(t, 200, status, string(data))
+	_, _, data = a.ask("GET", "/api/dishes/"+d.ID+"/boosters", nil)
+	tray := map[string]swap.TrayItem{}
+	for _, item := range into[[]swap.TrayItem](t, data) {
+		tray[item.Food] = item
+		require.NotEmpty(t, item.When)
+		require.NotEmpty(t, item.Shown)
+	}
+	require.GreaterOrEqual(t, len(tray), 50)
+	require.Equal(t, "no soy", tray["miso"].Barred)
+	require.InDelta(t, 1.2, tray["smoked-paprika"].Grams, 1e-9)
+	require.True(t, tray["smoked-paprika"].Helps, "without the haddock nothing smokes")
+	moved := map[string]float64{}
+	for _, m := range tray["smoked-paprika"].Moves {
+		moved[m.Trait] = m.Steps
+	}
+	require.Greater(t, moved[character.Smoke], 0.2)
+	require.GreaterOrEqual(t, tray["smoked-paprika"].Most, 1.2)
+}
+
+func TestWhatALineDoesIsToldAndCorrected(t *testing.T) {
+	a := open(t)
+	d := a.newDish("Bake\nServes 4\n\n2 eggs\n300 ml milk\n1 bay leaf\n\nMethod\n1. Beat the eggs with the milk, add the bay leaf and bake for 30 minutes until set.")
+	roles := map[string]swap.LineRole{}
+	for _, r := range d.Roles {
+		roles[r.Ref] = r
+	}
+	require.Equal(t, "set", roles["components[0].lines[0]"].Use.Name)
+	require.Contains(t, roles["components[0].lines[2]"].Fate, "lifted out")
+	dec := d.Document.Decisions
+	dec.Uses = map[string]string{"components[0].lines[0]": "bind"}
+	status, _, data := a.ask("PUT", "/api/dishes/"+d.ID, server.SaveRequest{What: "corrected", Decisions: &dec}, "If-Match", strconv.FormatInt(d.Edit, 10))
+	require.Equal(t, 200, status, string(data))
+	changed := into[server.DishView](t, data)
+	require.Equal(t, "bind", changed.Slots[0].Use.Name)
+	require.True(t, changed.Slots[0].Use.Corrected)
+}
+
+func TestDecisionsNobodyCanCookAreRefused(t *testing.T) {
+	a := open(t)
+	d := a.newDish(skink)
+	for field, change := range map[string]func(*swap.Decisions){
+		"decisions.boosters[0]": func(dec *swap.Decisions) { dec.Boosters = []swap.Dose{{Food: "unobtainium", Grams: 1}} },
+		"decisions.amounts[components[0].lines[0]]": func(dec *swap.Decisions) {
+			dec.Amounts = map[string]float64{"components[0].lines[0]": 90}
+		},
+		"houseRules.vegetablesPerGrain": func(dec *swap.Decisions) { dec.HouseRules.VegetablesPerGrain = -1 },
+	} {
+		dec := d.Document.Decisions
+		change(&dec)
+		status, _, data := a.ask("PUT", "/api/dishes/"+d.ID, server.SaveRequest{What: "x", Decisions: &dec}, "If-Match", strconv.FormatInt(d.Edit, 10))
+		require.Equal(t, 422, status, field)
+		require.Contains(t, string(data), field)
+	}
+}
+
+func TestNewDishesBeginWithTheKitchensRulesAndItsGuests(t *testing.T) {
+	a := open(t)
+	status, _, data := a.ask("PUT", "/api/kitchen", `{"measures":"metric","diners":[{"name":"Wren","cannotEat":["nuts","onion and garlic"]}],"houseRules":{"preset":"whole-food","off":["soy"],"saltPerServing":1.5,"mild":true}}`)
+	require.Equal(t, 200, status, string(data))
+	rules := a.newDish(skink).Document.Decisions.HouseRules
+	require.Equal(t, swap.NoOnionGarlic, rules.Preset)
+	require.ElementsMatch(t, []string{"soy", "tree-nuts"}, rules.Off)
+	require.InDelta(t, 1.5, rules.SaltPerServing, 1e-9)
+	require.True(t, rules.Mild)
+	status, _, data = a.ask("PUT", "/api/kitchen", `{"measures":"metric","houseRules":{"preset":"cannibal"}}`)
+	require.Equal(t, 422, status, string(data))
+}
+
+func TestTheRulesAreListedInWords(t *testing.T) {
+	a := open(t)
+	_, _, data := a.ask("GET", "/api/rules", nil)
+	rules := into[server.RulesView](t, data)
+	require.Len(t, rules.Presets, 6)
+	require.Len(t, rules.Switches, 12)
+	require.Contains(t, rules.Presets[4].Hard, "rock salt only")
+}

@@ -169,7 +169,7 @@ function Doing({ role, open }: { role: LineRole; open: OpenDish }) {
           )}
         </>
       )}
-      {role.fate !== "" && <em> {role.fate}</em>}
+      {role.fate !== "" && <em> It {role.fate}.</em>}
     </span>
   );
 }

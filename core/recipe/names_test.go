@@ -32,3 +32,17 @@ func TestEveryNameOfTheLarderReadsBack(t *testing.T) {
 	}
 	require.Greater(t, names, 5000)
 }
+
+// Every word that names animal matter by itself is found in a step, but for
+// those that are also plain words of the kitchen.
+func TestAStepNamesTheMeatByItsPlainName(t *testing.T) {
+	r := reader(t)
+	for word, class := range map[string]larder.Animal{
+		"chicken": larder.Poultry, "duck": larder.Poultry, "beef": larder.Meat, "pork": larder.Meat, "lamb": larder.Meat, "bacon": larder.Meat, "salmon": larder.Fish,
+		"cod": larder.Fish, "prawns": larder.Shellfish, "mussels": larder.Shellfish, "butter": larder.Dairy, "cheese": larder.Dairy, "milk": larder.Dairy, "eggs": larder.Egg, "honey": larder.Honey, "lard": larder.Fat,
+	} {
+		s := r.Step("Return the "+word+" to the pot.", nil)
+		require.Len(t, s.Animals, 1, word)
+		require.Equal(t, class, s.Animals[0].Animal, word)
+	}
+}

@@ -54,6 +54,7 @@ var (
 	numberedLine = regexp.MustCompile(`^\(?(?:step\s*)?(\d{1,2})\s*[.):]\s+`)
 	stepWord     = regexp.MustCompile(`(?i)^step\s*\d{1,2}\s*[.):\-–]*\s*`)
 	servesLine   = regexp.MustCompile(`(?i)\b(?:serves|servings?|serving size|yields?|makes|feeds|portions?|^for)\b[^\d]{0,14}(\d+|two|three|four|five|six|eight|ten|twelve)`)
+	forPeople    = regexp.MustCompile(`(?i)^for (?:\d+|two|three|four|five|six|eight|ten|twelve)\b`)
 	servesStart  = regexp.MustCompile(`(?i)^(?:serves|servings?|yields?|makes|feeds)\b`)
 	servesAfter  = regexp.MustCompile(`(?i)^\W*(\d+)\s*(?:-|–|to)?\s*(\d+)?\s*(?:servings?|portions?|people|persons?)\b`)
 )
@@ -106,7 +107,7 @@ func (l *layout) block(b block) {
 			return
 		}
 	}
-	if title, yield, ok := strings.Cut(b.text, "("); ok && l.mode == before && strings.TrimSpace(title) != "" && servesStart.MatchString(yield) {
+	if title, yield, ok := strings.Cut(b.text, "("); ok && l.mode == before && strings.TrimSpace(title) != "" && (servesStart.MatchString(yield) || forPeople.MatchString(yield)) {
 		// "Pierogi (makes about 30)"
 		l.source.Yield = strings.TrimSuffix(strings.TrimSpace(yield), ")")
 		b.text = strings.TrimSpace(title)

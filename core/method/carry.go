@@ -4,6 +4,7 @@ package method
 
 import (
 	"fmt"
+	"regexp"
 	"slices"
 	"strings"
 	"unicode"
@@ -34,8 +35,44 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 	}
 	for i := range a.Components {
 		c.component(d, &a, i)
+		c.own(&a.Components[i], i, dec.Wording)
 	}
 	return a, nil
+}
+
+// own puts the cook's wording in place of what was written for a step, and
+// reads its times and cue from it.
+func (c *Carrier) own(comp *swap.Component, i int, wording map[string]string) {
+	for n := range comp.Steps {
+		s := &comp.Steps[n]
+		if s.Key = stepKey(i, *s, comp); wording[s.Key] == "" {
+			continue
+		}
+		lines, change, why, from, written := s.Lines, s.Change, s.Why, s.From, s.Text
+		read := c.reader.Step(wording[s.Key], nil)
+		read.Lines, read.Animals = lines, []recipe.Animal{}
+		*s = swap.Step{Step: read, From: from, Change: change, Why: why, Key: s.Key, Own: true, Written: written}
+	}
+}
+
+// stepKey names a step of the adaptation so that the cook's wording finds it
+// again: by the original step it comes from, or by what it prepares.
+func stepKey(component int, s swap.Step, comp *swap.Component) string {
+	if len(s.From) > 0 {
+		return fmt.Sprintf("components[%d].steps[%d]", component, s.From[0])
+	}
+	words := larder.Words(s.Text)
+	key := fmt.Sprintf("components[%d].added", component)
+	for _, l := range s.Lines {
+		if l < len(comp.Lines) {
+			key += " " + comp.Lines[l].FoodID()
+			break
+		}
+	}
+	if len(words) > 0 {
+		key += " " + words[0]
+	}
+	return key
 }
 
 // replacement is one swapped or open line with the words that stand for it.
@@ -62,14 +99,55 @@ func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int) {
 		used := usedBy(here, step)
 		for _, r := range used {
 			if r.book != nil && !prepared[r.chosen.Replaces] {
-				prepared[r.chosen.Replaces] = true
-				comp.Steps = append(comp.Steps, c.preparations(r)...)
+				c.prepare(comp, alikeOf(here, r), prepared)
 			}
 		}
-		comp.Steps = append(comp.Steps, c.step(step, n, used, all, moved))
+		comp.Steps = append(comp.Steps, c.step(step, d.Components[i].Lines, n, used, all, moved))
 	}
 	c.unprepared(comp, here, prepared)
 	c.boosters(comp)
+	c.attach(comp)
+	comp.Steps = earliest(comp.Steps)
+}
+
+// alikeOf gathers the lines of a component that the same swap stands for: it
+// is prepared for all of them at once.
+func alikeOf(here []replacement, r replacement) []replacement {
+	return slices.DeleteFunc(slices.Clone(here), func(o replacement) bool { return o.book != r.book })
+}
+
+// prepare adds the preparation of one swap, once for all lines it stands for.
+func (c *Carrier) prepare(comp *swap.Component, alike []replacement, prepared map[string]bool) {
+	all := alike[0]
+	all.new = nil
+	for _, r := range alike {
+		prepared[r.chosen.Replaces] = true
+		all.new = append(all.new, r.new...)
+	}
+	comp.Steps = append(comp.Steps, c.preparations(all)...)
+}
+
+// attach gives every line of the component a step that uses it: one that names
+// it in other words, or else one that says where it belongs.
+func (c *Carrier) attach(comp *swap.Component) {
+	for at := range comp.Lines {
+		l := &comp.Lines[at]
+		used := func(s swap.Step) bool { return s.Change != swap.Dropped && slices.Contains(s.Lines, at) }
+		if l.Change == swap.Dropped || len(comp.Steps) == 0 || slices.ContainsFunc(comp.Steps, used) {
+			continue
+		}
+		words := larder.Words(l.Name)
+		named := slices.IndexFunc(comp.Steps, func(s swap.Step) bool {
+			return s.Change != swap.Dropped && slices.ContainsFunc(larder.Words(s.Text), func(w string) bool { return slices.Contains(words, w) })
+		})
+		if named >= 0 {
+			comp.Steps[named].Lines = append(comp.Steps[named].Lines, at)
+			continue
+		}
+		s := c.reader.Step(fmt.Sprintf("Add the %s, tasting as you go.", l.Name), nil)
+		s.Lines, s.Animals = []int{at}, []recipe.Animal{}
+		comp.Steps = append(comp.Steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: "The original lists it and does not say when it goes in."})
+	}
 }
 
 // replacements lists what happened to the lines of one component.
@@ -124,8 +202,11 @@ func (c *Carrier) preparations(r replacement) []swap.Step {
 	var steps []swap.Step
 	for _, p := range r.book.Prepare {
 		text := strings.TrimSuffix(p.Text, ".")
-		if p.Cue != "" {
+		if p.Cue != "" && !strings.Contains(text, " until ") {
 			text += ", " + p.Cue
+		}
+		if p.Wait >= overnight {
+			text = eveningBefore + lowered(text)
 		}
 		s := c.reader.Step(text+".", nil)
 		s.Cue, s.HandsOn, s.Lines = p.Cue, p.Hands > 0, slices.Clone(r.new)
@@ -139,8 +220,34 @@ func (c *Carrier) preparations(r replacement) []swap.Step {
 	return steps
 }
 
+// overnight is the waiting in minutes from which a preparation is for the
+// evening before.
+const (
+	overnight     = 240.0
+	eveningBefore = "The evening before: "
+)
+
+func lowered(text string) string {
+	r, n := utf8.DecodeRuneInString(text)
+	return string(unicode.ToLower(r)) + text[n:]
+}
+
+// earliest puts what is for the evening before in front.
+func earliest(steps []swap.Step) []swap.Step {
+	slices.SortStableFunc(steps, func(a, b swap.Step) int {
+		early := func(s swap.Step) int {
+			if s.Change == swap.Added && strings.HasPrefix(s.Text, eveningBefore) {
+				return 0
+			}
+			return 1
+		}
+		return early(a) - early(b)
+	})
+	return steps
+}
+
 // step carries one step over.
-func (c *Carrier) step(s recipe.Step, n int, used, all []replacement, moved map[int][]int) swap.Step {
+func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []replacement, moved map[int][]int) swap.Step {
 	out := swap.Step{Step: s, From: []int{n}, Change: swap.Kept}
 	out.Lines = []int{}
 	for _, j := range s.Lines {
@@ -151,7 +258,7 @@ func (c *Carrier) step(s recipe.Step, n int, used, all []replacement, moved map[
 	if len(used) == 0 && len(s.Animals) == 0 {
 		return out
 	}
-	if onlyBones(c.book.Larder(), s, used) {
+	if onlyBones(c.book.Larder(), s, lines, used) {
 		out.Change, out.Lines, out.Text = swap.Dropped, []int{}, c.reword(s, used, all)
 		out.Why = "There are no bones to blanch or rinse."
 		return out
@@ -165,7 +272,10 @@ func (c *Carrier) step(s recipe.Step, n int, used, all []replacement, moved map[
 	}
 	out.Change = swap.Changed
 	out.Text = c.reword(s, used, all)
-	out.Text, out.Cue = meatless(out.Text)
+	out.Text, out.Cue = meatless(out.Text, s.Techniques)
+	if short, minutes, ok := c.shorter(out.Text, s, lines, used); ok {
+		out.Text, out.Minutes = short, minutes
+	}
 	var whys []string
 	for _, r := range used {
 		if r.book != nil {
@@ -184,8 +294,14 @@ func (c *Carrier) step(s recipe.Step, n int, used, all []replacement, moved map[
 }
 
 // onlyBones tells whether a step does nothing but clean bones.
-func onlyBones(l *larder.Larder, s recipe.Step, used []replacement) bool {
-	if len(used) == 0 || len(used) != len(s.Lines) || !slices.Contains(s.Techniques, "rinse") && !slices.Contains(s.Techniques, "blanch") {
+func onlyBones(l *larder.Larder, s recipe.Step, lines []recipe.Line, used []replacement) bool {
+	others := 0
+	for _, j := range s.Lines {
+		if f := l.Food(lines[j].FoodID()); f == nil || f.ID != "water" {
+			others++
+		}
+	}
+	if len(used) == 0 || len(used) != others || !slices.Contains(s.Techniques, "rinse") && !slices.Contains(s.Techniques, "blanch") {
 		return false
 	}
 	return !slices.ContainsFunc(used, func(r replacement) bool {
@@ -208,14 +324,27 @@ func dropOnly(s recipe.Step) bool {
 }
 
 // meatCues end a step by signs that only meat or fish gives.
-var meatCues = []string{"pink", "bone", "juices", "opaque", "flakes", "fat runs", "flake easily", "fork-tender", "cooked through", "core", "renders"}
+var meatCues = []string{"pink", "bone", "juices", "opaque", "flakes", "fat runs", "flake easily", "fork-tender", "cooked through", "core", "renders", "the white is", "whites are", "the egg"}
 
-// plantCue ends the step in their place.
-const plantCue = "until hot through and coloured at the edges"
+// Cues that end a step in their place: dry heat colours, liquid soaks in.
+const (
+	plantCue = "until hot through and coloured at the edges"
+	wetCue   = "until hot right through and the liquid has soaked in"
+)
+
+func cueFor(techniques []string) string {
+	for _, t := range techniques {
+		switch t {
+		case "simmer", "poach", "braise", "stew", "boil", "steam", "pressure-cook":
+			return wetCue
+		}
+	}
+	return plantCue
+}
 
 // meatless drops sentences that only meat asks for and replaces cues that only
 // it gives; it returns the text with the cue that now ends it.
-func meatless(text string) (string, string) {
+func meatless(text string, techniques []string) (string, string) {
 	var kept []string
 	for _, sentence := range sentences(text) {
 		lower := strings.ToLower(sentence)
@@ -224,14 +353,17 @@ func meatless(text string) (string, string) {
 		}
 		kept = append(kept, unskimmed(sentence))
 	}
-	text = strings.Join(kept, " ")
-	cue := recipe.Cue(text)
-	if slices.ContainsFunc(meatCues, func(w string) bool { return strings.Contains(strings.ToLower(cue), w) }) {
-		text = strings.Replace(text, cue, plantCue, 1)
-		cue = plantCue
-	}
-	return text, cue
+	text = untilClause.ReplaceAllStringFunc(strings.Join(kept, " "), func(clause string) string {
+		if slices.ContainsFunc(meatCues, func(w string) bool { return strings.Contains(strings.ToLower(clause), w) }) {
+			return cueFor(techniques)
+		}
+		return clause
+	})
+	return text, recipe.Cue(text)
 }
+
+// untilClause is one cue within a sentence.
+var untilClause = regexp.MustCompile(`\buntil [^,.;]*`)
 
 // unskimmed takes a clause about skimming off the end of a sentence.
 func unskimmed(sentence string) string {
@@ -266,13 +398,29 @@ var fallback = map[larder.Animal]string{
 	larder.Egg: "soy drink", larder.Honey: "syrup", larder.Gelatine: "agar", larder.Fat: "oil", larder.Insect: "beetroot juice",
 }
 
-// reword puts the swaps' short names where the step names animal matter. Every
-// animal word the reader finds in the new text is replaced, so that none is
-// left behind.
+// fallbackHead is more telling than the class where the name ends so.
+var fallbackHead = map[string]string{
+	"noodle": "wheat noodles", "pasta": "pasta without animal matter", "stock": "vegetable stock", "broth": "vegetable stock", "butter": "oil", "cream": "oat cream",
+	"cheese": "yeast flakes", "yoghurt": "soy yoghurt", "parmesan": "yeast flakes", "ghee": "oil", "bechamel": "pale sauce",
+}
+
+func fallbackFor(a recipe.Animal) string {
+	words := larder.Words(a.Name)
+	if len(words) > 0 {
+		if short, ok := fallbackHead[words[len(words)-1]]; ok {
+			return short
+		}
+	}
+	return fallback[a.Animal]
+}
+
+// reword puts the swaps' short names where the step names what they replace.
+// Every animal word the reader finds in the new text is replaced, so that none
+// is left behind.
 func (c *Carrier) reword(s recipe.Step, used, all []replacement) string {
-	text := s.Text
+	text := c.rename(s, used)
 	for _, a := range s.Animals {
-		text = replaceWords(text, a.Name, c.shortFor(a, used, all))
+		text = aside(text, used, func(rest string) string { return replaceWords(rest, a.Name, c.shortFor(a, text, used, all)) })
 	}
 	for round := 0; round < 4; round++ {
 		left := c.reader.Step(text, nil).Animals
@@ -280,9 +428,9 @@ func (c *Carrier) reword(s recipe.Step, used, all []replacement) string {
 			break
 		}
 		for _, a := range left {
-			short := c.shortFor(a, used, all)
+			short := c.shortFor(a, text, used, all)
 			if slices.ContainsFunc(larder.Words(short), func(w string) bool { return slices.Contains(larder.Words(a.Name), w) }) {
-				short = fallback[a.Animal]
+				short = fallbackFor(a)
 			}
 			next := replaceWords(text, a.Name, short)
 			if next == text {
@@ -291,7 +439,64 @@ func (c *Carrier) reword(s recipe.Step, used, all []replacement) string {
 			text = next
 		}
 	}
+	for _, r := range append(slices.Clone(used), all...) {
+		if r.book != nil {
+			text = smooth(text, r.book.Short, c.melts(r.book))
+		}
+	}
 	return text
+}
+
+// aside works on a text with the short names already in it put aside, so that
+// the butter of "plant butter" is not replaced again.
+func aside(text string, used []replacement, work func(string) string) string {
+	for i, r := range used {
+		if r.book != nil {
+			text = strings.ReplaceAll(text, r.book.Short, fmt.Sprintf("\x01%d\x01", i))
+		}
+	}
+	text = work(text)
+	for i, r := range used {
+		if r.book != nil {
+			text = strings.ReplaceAll(text, fmt.Sprintf("\x01%d\x01", i), r.book.Short)
+		}
+	}
+	return text
+}
+
+// rename writes the short names of the swaps for the lines the step uses, where
+// it calls them by their whole name or, when no kept line shares it, by the
+// last word ("the bones", "the chops").
+func (c *Carrier) rename(s recipe.Step, used []replacement) string {
+	text := s.Text
+	for _, r := range used {
+		if r.book == nil {
+			continue
+		}
+		words := larder.Words(r.line.Name)
+		if slices.ContainsFunc(used, func(o replacement) bool { return o.index != r.index && slices.Equal(larder.Words(o.line.Name), words) }) {
+			continue // two lines of one name: what is done with it tells which is meant
+		}
+		text = replaceWords(text, r.line.Name, r.book.Short)
+		if len(words) < 2 || slices.Contains(larder.Words(r.book.Short), words[len(words)-1]) {
+			continue
+		}
+		head := words[len(words)-1]
+		shared := slices.ContainsFunc(used, func(o replacement) bool {
+			other := larder.Words(o.line.Name)
+			return o.index != r.index && slices.Contains(other, head)
+		})
+		if !shared && bodily[head] {
+			text = replaceWords(text, head, r.book.Short)
+		}
+	}
+	return text
+}
+
+// bodily are last words of animal names that steps use alone.
+var bodily = map[string]bool{
+	"bone": true, "chop": true, "fillet": true, "thigh": true, "drumstick": true, "wing": true, "breast": true, "leg": true, "shank": true, "escalope": true, "joint": true,
+	"carcass": true, "loin": true, "shin": true, "belly": true, "shoulder": true, "rib": true, "liver": true, "kidney": true, "yolk": true, "white": true,
 }
 
 func lastWord(s string) string {
@@ -299,25 +504,129 @@ func lastWord(s string) string {
 	return words[len(words)-1]
 }
 
-// shortFor chooses the words for an animal name: the swap of the line that
-// bears the name, then of a line of the same class, then a fallback.
-func (c *Carrier) shortFor(a recipe.Animal, used, all []replacement) string {
+// shortFor chooses the words for an animal name: the swap of the line whose
+// name it shares most, the last word before others; then of a line of the same
+// class, then a fallback. An egg that is brushed on is not the one cracked in.
+func (c *Carrier) shortFor(a recipe.Animal, text string, used, all []replacement) string {
 	words := larder.Words(a.Name)
-	for _, group := range [][]replacement{used, all} {
+	if len(words) == 1 && words[0] == "bechamel" {
+		return fallbackFor(a) // what the dish makes itself, not what it is made with
+	}
+	brushed := strings.Contains(strings.ToLower(text), "brush") || strings.Contains(strings.ToLower(text), "glaze")
+	best, most := "", 0
+	for rank, group := range [][]replacement{used, all} {
 		for _, r := range group {
-			if r.book != nil && slices.ContainsFunc(words, func(w string) bool { return slices.Contains(larder.Words(r.line.Name), w) }) {
-				return r.book.Short
+			if r.book == nil {
+				continue
+			}
+			score := likeness(words, larder.Words(r.line.Name))
+			if score == 0 && r.line.Animal == a.Animal {
+				score = 1
+			}
+			if score == 0 {
+				continue
+			}
+			if glaze := r.chosen.Use == "glaze"; glaze == brushed {
+				score++
+			}
+			if score = 2*score - rank; score > most {
+				best, most = r.book.Short, score
 			}
 		}
 	}
-	for _, group := range [][]replacement{used, all} {
-		for _, r := range group {
-			if r.book != nil && r.line.Animal == a.Animal {
-				return r.book.Short
-			}
+	if best == "" {
+		return fallbackFor(a)
+	}
+	return best
+}
+
+// likeness counts the words that two names share, the last word thrice.
+func likeness(name, line []string) int {
+	score := 0
+	for i, w := range name {
+		if !slices.Contains(line, w) {
+			continue
+		}
+		score += 2
+		if i == len(name)-1 && line[len(line)-1] == w {
+			score += 4
 		}
 	}
-	return fallback[a.Animal]
+	return score
+}
+
+// solidFats melt as butter does.
+var solidFats = []string{"coconut-oil", "vegan-butter", "creamed-coconut", "vegetable-shortening", "cocoa-butter"}
+
+// melts tells whether a swap is a fat that melts.
+func (c *Carrier) melts(s *larder.Swap) bool {
+	f := c.book.Larder().MainFood(s)
+	return f != nil && slices.Contains(solidFats, f.ID)
+}
+
+// plural tells whether a short name is more than one thing.
+func plural(short string) bool {
+	return strings.HasSuffix(short, "s") && !strings.HasSuffix(short, "ss") || strings.Contains(short, " and ")
+}
+
+// adjectives before a name that hold for the original's food only.
+var adjectives = regexp.MustCompile(`(?i)\b(?:hard-boiled|soft-boiled|beaten|raw|boiled|melted|rendered|skinned|boned|whole hard-boiled|peeled hard-boiled) `)
+
+// smooth mends the words around a swap's name: what was said of egg, meat or
+// butter only, verbs that no longer fit, and the number of the verb.
+func smooth(text, short string, melts bool) string {
+	at := 0
+	for {
+		i := strings.Index(text[at:], short)
+		if i < 0 {
+			return text
+		}
+		i += at
+		before, after := text[:i], text[i+len(short):]
+		if m := adjectives.FindAllStringIndex(before, -1); m != nil && m[len(m)-1][1] == len(before) {
+			before = before[:m[len(m)-1][0]]
+		}
+		for _, v := range verbs {
+			if v.unlessMelts && melts {
+				continue
+			}
+			if m := v.before.FindStringIndex(before); m != nil {
+				before = before[:m[0]] + v.instead(before[m[0]:m[1]])
+				break
+			}
+		}
+		if plural(short) && strings.HasPrefix(after, " is ") {
+			after = " are " + after[len(" is "):]
+		}
+		text = before + short + after
+		at = len(before) + len(short)
+	}
+}
+
+// verb is one that no longer fits before a name, with what stands instead;
+// unlessMelts leaves it where the swap melts as butter does.
+type verb struct {
+	before      *regexp.Regexp
+	to          string
+	unlessMelts bool
+}
+
+// verbs that fit what was replaced and not what stands for it.
+var verbs = []verb{
+	{regexp.MustCompile(`(?i)\bcrack (?:an?|the|each|one)? ?$`), "spoon the ", false},
+	{regexp.MustCompile(`(?i)\bbreak an? $`), "spoon the ", false},
+	{regexp.MustCompile(`(?i)\bmince (?:the )?(?:boiled |cooked )?$`), "crumble the ", false},
+	{regexp.MustCompile(`(?i)\bmelt the $`), "heat the ", true},
+	{regexp.MustCompile(`(?i)\bmelt $`), "heat ", true},
+	{regexp.MustCompile(`(?i)\bshell and $`), "", false},
+}
+
+// instead keeps a capital at the beginning of a sentence.
+func (v verb) instead(was string) string {
+	if r, _ := utf8.DecodeRuneInString(was); unicode.IsUpper(r) {
+		return larder.Capital(v.to)
+	}
+	return v.to
 }
 
 // replaceWords replaces each run of words that folds to the given name by the
@@ -387,19 +696,20 @@ func findWords(text string, want []string) (start, end int) {
 
 // unprepared adds the preparation of swaps whose line no step names.
 func (c *Carrier) unprepared(comp *swap.Component, here []replacement, prepared map[string]bool) {
-	var first []swap.Step
+	steps := comp.Steps
+	comp.Steps = nil
 	for _, r := range here {
 		if r.book != nil && !prepared[r.chosen.Replaces] {
-			first = append(first, c.preparations(r)...)
+			c.prepare(comp, alikeOf(here, r), prepared)
 		}
 	}
-	comp.Steps = append(first, comp.Steps...)
+	comp.Steps = append(comp.Steps, steps...)
 }
 
 // boosters adds one step for each booster of the component, in the words of
-// the book: before the others or after them, as the book says.
+// the book and at its moment: with the first frying, or before the dish is
+// filled, baked or served.
 func (c *Carrier) boosters(comp *swap.Component) {
-	var first []swap.Step
 	for at, l := range comp.Lines {
 		if l.Change != swap.Booster {
 			continue
@@ -411,11 +721,83 @@ func (c *Carrier) boosters(comp *swap.Component) {
 		s := c.reader.Step(text, nil)
 		s.Lines, s.Animals = []int{at}, []recipe.Animal{}
 		step := swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: l.Why}
-		if early {
-			first = append(first, step)
-		} else {
-			comp.Steps = append(comp.Steps, step)
+		comp.Steps = slices.Insert(comp.Steps, moment(comp.Steps, early), step)
+	}
+}
+
+// frying is where early boosters go in, finishing what late ones must precede.
+var (
+	frying    = []string{"fry", "saute", "soften", "sweat", "brown", "caramelise", "toast", "temper"}
+	finishing = []string{"bake", "roast", "grill", "gratinate", "layer", "stuff", "press", "serve", "deep-fry", "steam", "shape"}
+)
+
+// moment is the index at which a booster's step goes in.
+func moment(steps []swap.Step, early bool) int {
+	does := func(s swap.Step, what []string) bool {
+		return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(s.Techniques, func(t string) bool { return slices.Contains(what, t) })
+	}
+	if early {
+		if at := slices.IndexFunc(steps, func(s swap.Step) bool { return does(s, frying) }); at >= 0 {
+			return at + 1
+		}
+		return 0
+	}
+	at := len(steps)
+	for at > 0 && (does(steps[at-1], finishing) || steps[at-1].Change == swap.Dropped) {
+		at--
+	}
+	if at == 0 {
+		return len(steps)
+	}
+	return at
+}
+
+// Long cooking was for meat: what stands in for it needs minutes. A step that
+// cooks longer than longCooking is cut to plantCooking, unless something in it
+// needs the time, or it is there to reduce; a stock takes stockCooking, after
+// which hours add nothing more.
+const (
+	longCooking  = 45.0
+	plantCooking = 30.0
+	stockCooking = 45.0
+)
+
+var (
+	longTime = regexp.MustCompile(`(?i)\bfor (?:about |at least )?(?:\d+(?:[.,]\d+)?(?:\s*(?:-|–|to)\s*\d+)?|an|one|two|three|four|five|six) ?(?:minutes?|mins?|hours?|hrs?)\b`)
+	reduces  = regexp.MustCompile(`(?i)\buncovered|reduc|thick|dry\b|jammy|golden`)
+	lifting  = regexp.MustCompile(`(?i) after (?:\d+|an|one|two|three) hours?\b`)
+)
+
+// shorter cuts the time of a step that only meat needed.
+func (c *Carrier) shorter(text string, s recipe.Step, lines []recipe.Line, used []replacement) (string, *measure.Span, bool) {
+	if s.Minutes == nil || s.Minutes.High <= longCooking || reduces.MatchString(s.Text) || len(used) == 0 {
+		return "", nil, false
+	}
+	braised, minutes := false, plantCooking
+	for _, r := range used {
+		if r.book == nil {
+			return "", nil, false
+		}
+		if r.chosen.Use == "stock" {
+			minutes = stockCooking
+		}
+		animal := r.line.Animal == larder.Meat || r.line.Animal == larder.Poultry
+		braised = braised || animal
+		if f := c.book.Larder().MainFood(r.book); f != nil && f.Aisle == "pulses" && r.chosen.Use == "stock" {
+			return "", nil, false // the broth of pulses takes its own time
 		}
 	}
-	comp.Steps = append(first, comp.Steps...)
+	for _, j := range s.Lines {
+		f := c.book.Larder().Food(lines[j].FoodID())
+		if f != nil && (f.Aisle == "pulses" || f.Aisle == "grains") {
+			return "", nil, false
+		}
+	}
+	found := longTime.FindString(text)
+	if !braised || found == "" || !slices.Contains(s.Techniques, "simmer") && !slices.Contains(s.Techniques, "braise") && !slices.Contains(s.Techniques, "stew") {
+		return "", nil, false
+	}
+	text = strings.Replace(text, found, fmt.Sprintf("for %g minutes", minutes), 1)
+	text = lifting.ReplaceAllString(text, " then")
+	return text, &measure.Span{Low: minutes, High: minutes}, true
 }

@@ -2,6 +2,7 @@ package method_test
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -34,30 +35,160 @@ func ExampleCarrier_Adapt() {
 	// Output: changed Brown the plant mince for 10 minutes until hot through and coloured at the edges.
 }
 
-func TestNoAdaptedStepNamesAnimalMatter(t *testing.T) {
+// every visits the adaptations of all demo dishes under all presets and aims.
+func every(t *testing.T, visit func(where string, d recipe.Dish, a swap.Adaptation)) {
+	t.Helper()
 	r, b, c := open(t)
 	recipes, err := demo.Recipes()
 	require.NoError(t, err)
 	for _, x := range recipes {
 		d := r.Read(x.Text, measure.Metric)
 		for _, preset := range swap.Presets {
-			dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset.ID}, Pins: x.Pins}, swap.Closest)
-			require.NoError(t, err)
-			a, err := c.Adapt(d, dec, false)
-			require.NoError(t, err)
-			for _, comp := range a.Components {
-				var lines []recipe.Line
-				for _, l := range comp.Lines {
-					lines = append(lines, l.Line)
-				}
-				for _, s := range comp.Steps {
-					require.Empty(t, s.Animals)
-					require.Empty(t, r.Step(s.Text, lines).Animals, "%s under %s: %s", x.Key, preset.ID, s.Text)
-					for _, n := range s.Lines {
-						require.Less(t, n, len(comp.Lines))
-					}
+			for _, aim := range swap.Aims {
+				dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset.ID}, Pins: x.Pins}, aim)
+				require.NoError(t, err)
+				a, err := c.Adapt(d, dec, false)
+				require.NoError(t, err)
+				visit(fmt.Sprintf("%s under %s, %s", x.Key, preset.ID, aim), d, a)
+			}
+		}
+	}
+}
+
+func TestNoAdaptedStepNamesAnimalMatter(t *testing.T) {
+	r, _, _ := open(t)
+	every(t, func(where string, _ recipe.Dish, a swap.Adaptation) {
+		for _, comp := range a.Components {
+			var lines []recipe.Line
+			for _, l := range comp.Lines {
+				lines = append(lines, l.Line)
+			}
+			for _, s := range comp.Steps {
+				require.Empty(t, s.Animals)
+				require.Empty(t, r.Step(s.Text, lines).Animals, "%s: %s", where, s.Text)
+				for _, n := range s.Lines {
+					require.Less(t, n, len(comp.Lines))
 				}
 			}
+		}
+	})
+}
+
+func TestNoListedIngredientIsLeftUnused(t *testing.T) {
+	every(t, func(where string, _ recipe.Dish, a swap.Adaptation) {
+		for _, comp := range a.Components {
+			used := map[int]bool{}
+			for _, s := range comp.Steps {
+				for _, n := range s.Lines {
+					used[n] = used[n] || s.Change != swap.Dropped
+				}
+			}
+			for n, l := range comp.Lines {
+				require.True(t, used[n] || l.Change == swap.Dropped || len(comp.Steps) == 0, "%s: nothing is done with %s", where, l.Text)
+			}
+		}
+	})
+}
+
+// A step names no food that the original's step did not name and that is not
+// listed: what was replaced is gone from the words as well.
+func TestNoStepMentionsWhatIsNotThere(t *testing.T) {
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	named := func(text string) map[string]bool {
+		out := map[string]bool{}
+		words := larder.Words(text)
+		for i := 0; i < len(words); i++ {
+			if m, ok := l.Index().At(words, i, true); ok {
+				out[m.Food.ID] = true
+				i = m.End - 1
+			}
+		}
+		return out
+	}
+	every(t, func(where string, d recipe.Dish, a swap.Adaptation) {
+		gone, there := map[string]bool{}, map[string]bool{}
+		for i, comp := range a.Components {
+			for _, line := range comp.Lines {
+				there[line.FoodID()] = line.Change != swap.Dropped
+			}
+			for _, line := range d.Components[i].Lines {
+				gone[line.FoodID()] = true
+			}
+		}
+		for _, comp := range a.Components {
+			for _, s := range comp.Steps {
+				if s.Change == swap.Dropped || s.Change == swap.Added {
+					continue
+				}
+				text := s.Text
+				for _, put := range a.Swaps {
+					text = strings.ReplaceAll(text, l.SwapNamed(put.Swap).Short, "it")
+				}
+				for id := range named(text) {
+					f := l.Food(id)
+					replaced := gone[id] && !there[id] && f.Origin == larder.FromAnimal
+					require.False(t, replaced, "%s: %q is named, which was replaced: %s", where, id, s.Text)
+				}
+			}
+		}
+	})
+}
+
+func TestTheCooksOwnWordingStands(t *testing.T) {
+	r, b, c := open(t)
+	d := r.Read("Ragout\n\n500 g beef mince\n1 onion\n\nMethod\n1. Fry the onion for 10 minutes.\n2. Add the mince and brown it for 10 minutes.", measure.Metric)
+	dec, err := b.Propose(d, swap.Decisions{}, swap.Closest)
+	require.NoError(t, err)
+	plain, err := c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	dec.Wording = map[string]string{"components[0].steps[1]": "Stir the crumbs in and let them crackle for 4 minutes until they smell of nuts."}
+	a, err := c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	at := slices.IndexFunc(a.Components[0].Steps, func(s swap.Step) bool { return s.Own })
+	require.Positive(t, at)
+	own, before := a.Components[0].Steps[at], plain.Components[0].Steps[at]
+	require.Equal(t, dec.Wording["components[0].steps[1]"], own.Text)
+	require.Equal(t, before.Text, own.Written, "what was written can be given back")
+	require.InDelta(t, 4, own.Minutes.Mid(), 1e-9, "times are read from the cook's words")
+	require.Equal(t, before.Lines, own.Lines)
+	// Another swap leaves the wording alone.
+	dec.Swaps["components[0].lines[0]"] = "soy-mince-rehydrated"
+	a, err = c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	require.True(t, slices.ContainsFunc(a.Components[0].Steps, func(s swap.Step) bool { return s.Own && s.Text == own.Text }))
+	keys := map[string]bool{}
+	for _, s := range a.Components[0].Steps {
+		require.False(t, keys[s.Key], "every step has a key of its own: %s", s.Key)
+		keys[s.Key] = true
+	}
+}
+
+func TestWordsAroundAStandInAreMended(t *testing.T) {
+	r, _, c := open(t)
+	for _, x := range []struct{ line, step, swap, want, not string }{
+		{"4 hard-boiled eggs", "Add the hard-boiled eggs and simmer for 5 minutes.", "potato-piece-egg", "Add the black-salt potatoes", "hard-boiled"},
+		{"4 eggs", "Crack an egg into each hollow and bake until the white is just set.", "pumpkin-yolk-pool", "Spoon the yellow pumpkin sauce into each hollow", "white is"},
+		{"50 g butter", "Melt the butter and fry the onion for 5 minutes.", "oil-for-butter", "Heat the oil", "Melt"},
+		{"50 g butter", "Melt the butter and fry the onion for 5 minutes.", "plant-butter", "Melt the plant butter", ""},
+		{"800 g stewing beef", "Add the beef and stew, covered, for 2 hours until the beef is tender.", "mushroom-chestnut-braise", "for 30 minutes", "2 hours"},
+		{"800 g stewing beef", "Add the beef and stew, uncovered, for 2 hours until thick.", "mushroom-chestnut-braise", "for 2 hours", "30 minutes"},
+		{"500 ml beef stock", "Pour in the beef stock and simmer for 20 minutes.", "vegetable-stock-plain", "Pour in the vegetable stock", "beef"},
+	} {
+		d := r.Read("Dish\nServes 4\n\n"+x.line+"\n1 onion\n\nMethod\n1. Chop the onion.\n2. "+x.step, measure.Metric)
+		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}, Swaps: map[string]string{"components[0].lines[0]": x.swap}}
+		a, err := c.Adapt(d, dec, false)
+		require.NoError(t, err)
+		require.Len(t, a.Swaps, 1, x.line)
+		text := ""
+		for _, s := range a.Components[0].Steps {
+			if len(s.From) > 0 && s.From[0] == 1 {
+				text = s.Text
+			}
+		}
+		require.Contains(t, text, x.want)
+		if x.not != "" {
+			require.NotContains(t, text, x.not)
 		}
 	}
 }
@@ -119,7 +250,7 @@ func TestBonesGiveWayToWhatGoesIntoTheSameWater(t *testing.T) {
 	}
 	require.Contains(t, dropped, "no bones")
 	require.NotContains(t, changed, "skimming")
-	require.Contains(t, changed, "for 6 hours, then strain")
+	require.Contains(t, changed, "for 45 minutes, then strain")
 }
 
 func TestNoTextOfTheBookNamesAnimalMatter(t *testing.T) {

@@ -19,6 +19,9 @@ type Decisions struct {
 	// without one takes the book's.
 	Amounts  map[string]float64 `json:"amounts,omitempty"`
 	Boosters []Dose             `json:"boosters"`
+	// Wording is the cook's own text for steps of the method, by their key; it
+	// stands whatever else is computed anew.
+	Wording map[string]string `json:"wording,omitempty"`
 	// LivesFrom is the cook's sentence on what the dish lives from.
 	LivesFrom string `json:"livesFrom"`
 }
@@ -61,6 +64,11 @@ type Step struct {
 	From   []int  `json:"from"`
 	Change Change `json:"change"`
 	Why    string `json:"why"`
+	// Key names the step for the cook's own wording; Own tells that it is the
+	// cook's, and Written what would stand otherwise.
+	Key     string `json:"key"`
+	Own     bool   `json:"own"`
+	Written string `json:"written"`
 }
 
 // Component is a component of the adaptation.

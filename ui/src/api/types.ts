@@ -131,6 +131,9 @@ export interface Decisions {
     [k: string]: number;
   };
   boosters: Dose[];
+  wording?: {
+    [k: string]: string;
+  };
   livesFrom: string;
 }
 export interface HouseRules {
@@ -218,6 +221,9 @@ export interface SwapStep {
   from: number[];
   change: string;
   why: string;
+  key: string;
+  own: boolean;
+  written: string;
 }
 export interface Chosen {
   replaces: string;

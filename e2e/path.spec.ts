@@ -94,12 +94,16 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
 
   // The card says that a line is still open.
   await page.locator("body").press("]");
+  await expect(page).toHaveURL(/\/method$/);
+  await expect(page.getByText("Word it yourself").first()).toBeVisible();
+  await page.locator("body").press("]");
   await expect(page).toHaveURL(/\/card$/);
   const card = page.getByRole("article", { name: "Card" });
   await expect(card).toContainText("Not finished: one line is open.");
   await expect(card).toContainText("In place of butter");
 
   // Propose settles it.
+  await page.locator("body").press("[");
   await page.locator("body").press("[");
   await expect(page.getByRole("button", { name: "Propose swaps" })).toBeVisible();
   await page.locator("body").press("p");
@@ -175,7 +179,7 @@ test("every screen can be read by everyone", async ({ page }) => {
   await expect(page.getByRole("link", { name: /Smoked fish soup/ })).toBeVisible();
   await check("dishes");
   await page.getByRole("link", { name: /Smoked fish soup/ }).click();
-  for (const stage of ["Original", "Character", "Swaps", "Card"]) {
+  for (const stage of ["Original", "Character", "Swaps", "Method", "Card"]) {
     await page.getByRole("link", { name: new RegExp(`^${stage}`) }).click();
     await expect(page.locator("main.page")).toBeVisible();
     await page.waitForLoadState("networkidle");

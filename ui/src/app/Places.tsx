@@ -12,6 +12,7 @@ const CharacterStage = lazy(() => import("../character/CharacterStage"));
 const SwapsStage = lazy(() => import("../swaps/SwapsStage"));
 const LarderPage = lazy(() => import("../larder/LarderPage"));
 const KitchenPage = lazy(() => import("../kitchen/KitchenPage"));
+const MethodStage = lazy(() => import("../method/MethodStage"));
 const CardStage = lazy(() => import("../card/CardStage"));
 
 /** All places and stages, each loaded when it is first gone to. */
@@ -28,6 +29,7 @@ export function Places() {
             <Route path="original" element={<OriginalStage />} />
             <Route path="character" element={<CharacterStage />} />
             <Route path="swaps" element={<SwapsStage />} />
+            <Route path="method" element={<MethodStage />} />
             <Route path="card" element={<CardStage />} />
           </Route>
           <Route path="/larder" element={<LarderPage />} />

@@ -18,6 +18,7 @@ const stages = [
   { path: "original", name: "Original" },
   { path: "character", name: "Character" },
   { path: "swaps", name: "Swaps" },
+  { path: "method", name: "Method" },
   { path: "card", name: "Card" },
 ] as const;
 

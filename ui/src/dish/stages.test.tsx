@@ -6,6 +6,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { DishView } from "../api/types";
 import CardStage from "../card/CardStage";
 import CharacterStage from "../character/CharacterStage";
+import MethodStage from "../method/MethodStage";
 import OriginalStage from "../original/OriginalStage";
 import SwapsStage from "../swaps/SwapsStage";
 import DishFrame, { openAt } from "./DishFrame";
@@ -70,6 +71,7 @@ function open(stage: string) {
             <Route path="original" element={<OriginalStage />} />
             <Route path="character" element={<CharacterStage />} />
             <Route path="swaps" element={<SwapsStage />} />
+            <Route path="method" element={<MethodStage />} />
             <Route path="card" element={<CardStage />} />
           </Route>
         </Routes>
@@ -351,6 +353,39 @@ describe("Character", () => {
     serve(view);
     open("character");
     expect(await screen.findByText("Nothing can be worked out yet")).toBeDefined();
+  });
+});
+
+describe("Method", () => {
+  it("joins original and adapted steps and keeps the cook's own words", async () => {
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
+    open("method");
+    expect(await screen.findByText("Poach the haddock.")).toBeDefined();
+    expect(screen.getByText("Poach the smoked tofu.")).toBeDefined();
+    expect(screen.getByText("Only warm it.")).toBeDefined();
+    fireEvent.click(screen.getByRole("button", { name: "Word it yourself" }));
+    const field = screen.getByLabelText("Your wording of the step");
+    fireEvent.change(field, { target: { value: "Warm it through." } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep" }));
+    await waitFor(() => expect(saves()).toHaveLength(1));
+    expect(saves()[0]?.body).toMatchObject({
+      decisions: { wording: { "components[0].steps[0]": "Warm it through." } },
+    });
+  });
+
+  it("gives back what was written", async () => {
+    const view = dish();
+    const step = view.adaptation.components[0]?.steps[0];
+    if (!step) throw new Error("no step");
+    Object.assign(step, { own: true, text: "Mine.", written: "Poach the smoked tofu." });
+    view.document.decisions.wording = { [step.key]: "Mine." };
+    serve(view);
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
+    open("method");
+    expect(await screen.findByText("your wording")).toBeDefined();
+    fireEvent.click(screen.getByRole("button", { name: "Give back what was written" }));
+    await waitFor(() => expect(saves()).toHaveLength(1));
+    expect(saves()[0]?.body).toMatchObject({ decisions: { wording: {} } });
   });
 });
 

@@ -6,8 +6,10 @@ import {
   addComponent,
   moveComponent,
   moveLine,
+  moveStep,
   removeComponent,
   removeLine,
+  removeStep,
   setLine,
   setStep,
   type Editable,
@@ -109,4 +111,32 @@ test("uses, amounts and boosters follow their lines and parts", () => {
   const gone = removeLine(e, 0, 2);
   expect(gone.decisions.uses).toEqual({});
   expect(gone.decisions.amounts).toEqual({});
+});
+
+test("the cook's wording follows its steps", () => {
+  const original = {
+    ...dish,
+    components: dish.components.map((c, i) =>
+      i === 0 ? { ...c, steps: [step("Chop.", [0]), step("Fry.", [1]), step("Serve.", [2])] } : c,
+    ),
+  };
+  const key = (c: number, s: number) => `components[${c}].steps[${s}]`;
+  const e: Editable = {
+    original,
+    decisions: {
+      ...decisions,
+      wording: { [key(0, 1)]: "Fry it my way.", "components[0].added miso stir": "Miso last." },
+    },
+  };
+  expect(moveStep(e, 0, 1, 0).decisions.wording?.[key(0, 0)]).toBe("Fry it my way.");
+  expect(removeStep(e, 0, 0).decisions.wording?.[key(0, 0)]).toBe("Fry it my way.");
+  expect(removeStep(e, 0, 1).decisions.wording).toEqual({
+    "components[0].added miso stir": "Miso last.",
+  });
+  expect(setStep(e, 0, 1, step("Roast.", [1])).decisions.wording?.[key(0, 1)]).toBeUndefined();
+  expect(moveComponent(e, 0, 1).decisions.wording).toEqual({
+    [key(1, 1)]: "Fry it my way.",
+    "components[1].added miso stir": "Miso last.",
+  });
+  expect(removeComponent(e, 0).decisions.wording).toEqual({});
 });

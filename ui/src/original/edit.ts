@@ -11,6 +11,8 @@ export interface Editable {
 /** Where a line went: its new place, or null when it is gone. */
 type Moves = (component: number, line: number) => [number, number] | null;
 
+const stay: Moves = (c, l) => [c, l];
+
 /** Takes back what was decided of one line. */
 function forget(d: Decisions, ref: string): Decisions {
   const decisions: Decisions = { ...d, swaps: without(d.swaps, ref) };
@@ -19,8 +21,22 @@ function forget(d: Decisions, ref: string): Decisions {
   return decisions;
 }
 
+/** Carries the cook's wording along with the steps it is for. */
+function reworded(wording: Record<string, string>, steps: Moves): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(wording).flatMap(([key, text]) => {
+      const m = /^components\[(\d+)\](?:\.steps\[(\d+)\])?(.*)$/.exec(key);
+      if (!m) return [];
+      const to = steps(Number(m[1]), Number(m[2] ?? 0));
+      if (!to) return [];
+      const step = m[2] === undefined ? "" : `.steps[${to[1]}]`;
+      return [[`components[${to[0]}]${step}${m[3] ?? ""}`, text]];
+    }),
+  );
+}
+
 /** Carries decisions and notices along with the lines they belong to. */
-function follow(e: Editable, original: RecipeDish, moves: Moves): Editable {
+function follow(e: Editable, original: RecipeDish, moves: Moves, steps: Moves = stay): Editable {
   const gone = new Map<string, string | null>();
   const parts = new Map<number, number>();
   e.original.components.forEach((c, i) =>
@@ -46,14 +62,13 @@ function follow(e: Editable, original: RecipeDish, moves: Moves): Editable {
   const decisions: Decisions = { ...d, swaps: carried(d.swaps) };
   if (d.uses) decisions.uses = carried(d.uses);
   if (d.amounts) decisions.amounts = carried(d.amounts);
+  if (d.wording) decisions.wording = reworded(d.wording, steps);
   decisions.boosters = d.boosters.map((b) => ({
     ...b,
     component: parts.get(b.component) ?? b.component,
   }));
   return { original: { ...original, notices }, decisions };
 }
-
-const stay: Moves = (c, l) => [c, l];
 
 function withComponent(
   d: RecipeDish,
@@ -128,7 +143,8 @@ export function setStep(e: Editable, component: number, step: number, read: Reci
     steps:
       step < c.steps.length ? c.steps.map((s, i) => (i === step ? read : s)) : [...c.steps, read],
   }));
-  return follow(e, original, stay);
+  // Words for a step that is written anew no longer fit.
+  return follow(e, original, stay, (c, s) => (c === component && s === step ? null : [c, s]));
 }
 
 export function removeStep(e: Editable, component: number, step: number): Editable {
@@ -136,7 +152,10 @@ export function removeStep(e: Editable, component: number, step: number): Editab
     ...c,
     steps: c.steps.filter((_, i) => i !== step),
   }));
-  return follow(e, original, stay);
+  return follow(e, original, stay, (c, s) => {
+    if (c !== component || s < step) return [c, s];
+    return s === step ? null : [c, s - 1];
+  });
 }
 
 export function moveStep(e: Editable, component: number, from: number, to: number): Editable {
@@ -145,7 +164,9 @@ export function moveStep(e: Editable, component: number, from: number, to: numbe
     ...c,
     steps: moved(c.steps, from, to),
   }));
-  return follow(e, original, stay);
+  return follow(e, original, stay, (c, s) =>
+    c === component ? [c, shifted(s, from, to)] : [c, s],
+  );
 }
 
 export function renameComponent(e: Editable, component: number, name: string): Editable {
@@ -164,14 +185,16 @@ export function addComponent(e: Editable, name: string): Editable {
 export function moveComponent(e: Editable, from: number, to: number): Editable {
   if (!reachable(e.original.components.length, from, to)) return e;
   const original = { ...e.original, components: moved(e.original.components, from, to) };
-  return follow(e, original, (c, l) => [shifted(c, from, to), l]);
+  const moves: Moves = (c, l) => [shifted(c, from, to), l];
+  return follow(e, original, moves, moves);
 }
 
 /** Takes a component away with all that is in it. */
 export function removeComponent(e: Editable, component: number): Editable {
   const components = e.original.components.filter((_, i) => i !== component);
-  return follow(e, { ...e.original, components }, (c, l) => {
+  const moves: Moves = (c, l) => {
     if (c === component) return null;
     return [c > component ? c - 1 : c, l];
-  });
+  };
+  return follow(e, { ...e.original, components }, moves, moves);
 }

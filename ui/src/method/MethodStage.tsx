@@ -1,0 +1,153 @@
+import "./method.css";
+
+import { Button, Input } from "antd";
+import { useState } from "react";
+
+import type { RecipeStep, SwapStep } from "../api/types";
+import { useOpenDish, type OpenDish } from "../dish/useDish";
+import { minutes } from "../shared/format";
+import { without } from "../shared/records";
+
+const changes: Record<string, string> = {
+  kept: "kept",
+  changed: "changed",
+  dropped: "dropped",
+  added: "added",
+};
+
+/** Original and adapted steps side by side, joined by what became of them. */
+export default function MethodStage() {
+  const open = useOpenDish();
+  const { original } = open.dish.document;
+  const parts = open.dish.adaptation.components;
+  const counts = parts
+    .flatMap((c) => c.steps)
+    .reduce<Record<string, number>>((n, s) => ({ ...n, [s.change]: (n[s.change] ?? 0) + 1 }), {});
+  if (parts.every((c) => c.steps.length === 0)) {
+    return (
+      <main className="page">
+        <div className="empty">
+          <h2>No step was read</h2>
+          <p>
+            The original has no method. Add its steps under Original; they are carried over here.
+          </p>
+        </div>
+      </main>
+    );
+  }
+  return (
+    <main className="page method">
+      <p className="quiet">
+        {Object.keys(changes)
+          .filter((c) => counts[c])
+          .map((c) => `${counts[c]} ${c}`)
+          .join(", ")}
+        . Cues decide, minutes only guide. Your own wording stands when anything else changes.
+      </p>
+      {parts.map((c, i) => (
+        <section key={i} aria-label={c.name || "Main part"}>
+          {parts.length > 1 && <h2>{c.name || "Main part"}</h2>}
+          <div className="method-head" aria-hidden="true">
+            <span>Original</span>
+            <span />
+            <span>Adaptation</span>
+          </div>
+          <ol className="method-rows">
+            {c.steps.map((s) => (
+              <Row
+                key={s.key}
+                open={open}
+                step={s}
+                from={s.from.map((n) => original.components[i]?.steps[n])}
+              />
+            ))}
+          </ol>
+        </section>
+      ))}
+    </main>
+  );
+}
+
+interface RowProps {
+  open: OpenDish;
+  step: SwapStep;
+  from: (RecipeStep | undefined)[];
+}
+
+function Row({ open, step, from }: RowProps) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const wording = open.dish.document.decisions.wording ?? {};
+  const keep = () => {
+    if (draft !== null && draft.trim() !== "" && draft.trim() !== step.text) {
+      open.decide("worded a step", { wording: { ...wording, [step.key]: draft.trim() } });
+    }
+    setDraft(null);
+  };
+  return (
+    <li className={step.change}>
+      <div className="was">
+        {from.map((s, i) => s && <p key={i}>{s.text}</p>)}
+        {from.length === 0 && <p className="quiet">–</p>}
+      </div>
+      <div className="join">
+        <span>{changes[step.change]}</span>
+      </div>
+      <div className="is">
+        {draft === null ? (
+          <p>{step.text}</p>
+        ) : (
+          <Input.TextArea
+            autoFocus
+            rows={4}
+            value={draft}
+            aria-label="Your wording of the step"
+            onChange={(e) => setDraft(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key === "Escape") setDraft(null);
+              if (e.key === "Enter" && (e.ctrlKey || e.metaKey)) keep();
+            }}
+          />
+        )}
+        <p className="facts">
+          {step.minutes && <span>{minutes(step.minutes)}</span>}
+          {step.celsius !== null && <span>{step.celsius} °C</span>}
+          {step.cue !== "" && <span className="cue">{step.cue}</span>}
+          {step.own && <span className="own">your wording</span>}
+        </p>
+        {step.why !== "" && step.change !== "kept" && <p className="reason">{step.why}</p>}
+        {step.change !== "dropped" && (
+          <p className="acts">
+            {draft === null ? (
+              <Button type="link" size="small" onClick={() => setDraft(step.text)}>
+                Word it yourself
+              </Button>
+            ) : (
+              <>
+                <Button type="primary" size="small" onClick={keep}>
+                  Keep
+                </Button>
+                <Button size="small" onClick={() => setDraft(null)}>
+                  Leave it
+                </Button>
+              </>
+            )}
+            {step.own && draft === null && (
+              <Button
+                type="link"
+                size="small"
+                title={step.written}
+                onClick={() =>
+                  open.decide("gave a step's wording back", {
+                    wording: without(wording, step.key),
+                  })
+                }
+              >
+                Give back what was written
+              </Button>
+            )}
+          </p>
+        )}
+      </div>
+    </li>
+  );
+}

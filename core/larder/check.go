@@ -33,6 +33,9 @@ func (l *Larder) Check() []string {
 	for _, b := range l.boosters {
 		c.booster(b)
 	}
+	for _, caution := range l.cautions {
+		c.caution(caution)
+	}
 	return c.problems
 }
 
@@ -304,4 +307,21 @@ func (c *checker) booster(b *Booster) {
 		c.say("booster %s: no form %q", b.Food, b.Form)
 	}
 	c.source(b.Food, b.Source)
+}
+
+func (c *checker) caution(x *Caution) {
+	for _, id := range x.Foods {
+		if c.larder.foods[id] == nil {
+			c.say("caution %s: unknown food %q", x.ID, id)
+		}
+	}
+	for _, t := range x.Techniques {
+		if c.larder.techniques[t] == nil {
+			c.say("caution %s: unknown technique %q", x.ID, t)
+		}
+	}
+	if x.Text == "" || len(x.Foods)+len(x.Shelves)+len(x.Techniques)+len(x.Words) == 0 {
+		c.say("caution %s: says nothing, or fits everything", x.ID)
+	}
+	c.source(x.ID, x.Source)
 }

@@ -62,6 +62,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"composition/a.csv": {Data: []byte("food,energy,protein,fat,saturated,carbohydrate,sugars,fibre,water,sodium,potassium,calcium,iron,zinc,b12,vitamin_d,iodine,ala,epa_dha,source\n" +
 			"beef,900,20,10,4,0,0,0,90,50,,,,,,,,,,estimate\n")},
 		"swaps/a.yaml":  {Data: []byte("- {id: s, name: n, short: s, serves: [gone], formula: [{food: beef, grams: 0}, {food: nothing, grams: 1}], why: w, source: estimate}\n")},
+		"cautions.yaml": {Data: []byte("- {id: c, text: t, foods: [nothing], techniques: [fly], source: hearsay}\n")},
 		"boosters.yaml": {Data: []byte("- {food: beef, traits: [smoke], most: 0, step: 1, when: now, source: estimate}\n")},
 	}
 	l, err := larder.Load(knowledge.Files{FS: files})
@@ -71,7 +72,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
-		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`,
+		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`,
 	} {
 		require.Contains(t, found, want)
 	}

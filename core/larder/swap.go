@@ -211,3 +211,46 @@ func (l *Larder) BoosterNamed(food string) *Booster {
 	}
 	return nil
 }
+
+// Caution says what can hurt, and where to say so.
+type Caution struct {
+	ID   string `json:"id" yaml:"id"`
+	Text string `json:"text" yaml:"text"`
+	// Grave cautions must be impossible to overlook.
+	Grave bool `json:"grave" yaml:"grave"`
+	// Foods and Shelves, in one of Forms; Techniques and Words of the step.
+	Foods      []string `json:"-" yaml:"foods"`
+	Shelves    []string `json:"-" yaml:"shelves"`
+	Forms      []string `json:"-" yaml:"forms"`
+	Techniques []string `json:"-" yaml:"techniques"`
+	Words      []string `json:"-" yaml:"words"`
+	Source     string   `json:"source" yaml:"source"`
+}
+
+// Fits tells whether the caution belongs to a step that works in the given ways
+// with the given words; holds tells whether it uses one of some foods.
+func (c *Caution) Fits(techniques []string, text string, holds func(foods, shelves, forms []string) bool) bool {
+	in := func(list []string, ok func(string) bool) bool { return len(list) == 0 || slices.ContainsFunc(list, ok) }
+	return in(c.Techniques, func(t string) bool { return slices.Contains(techniques, t) }) &&
+		in(c.Words, func(w string) bool { return strings.Contains(text, w) }) &&
+		(len(c.Foods) == 0 && len(c.Shelves) == 0 || holds(c.Foods, c.Shelves, c.Forms))
+}
+
+// Cautions lists what can hurt, the gravest first.
+func (l *Larder) Cautions() []*Caution { return l.cautions }
+
+func (l *Larder) loadCautions(src Source) error {
+	if err := src.Decode("cautions.yaml", &l.cautions); err != nil {
+		return err
+	}
+	slices.SortStableFunc(l.cautions, func(a, b *Caution) int {
+		switch {
+		case a.Grave == b.Grave:
+			return 0
+		case a.Grave:
+			return -1
+		}
+		return 1
+	})
+	return nil
+}

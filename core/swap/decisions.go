@@ -2,6 +2,7 @@ package swap
 
 import (
 	"yembra/core/character"
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -69,6 +70,8 @@ type Step struct {
 	Key     string `json:"key"`
 	Own     bool   `json:"own"`
 	Written string `json:"written"`
+	// Cautions are what can hurt at this step.
+	Cautions []larder.Caution `json:"cautions"`
 }
 
 // Component is a component of the adaptation.

@@ -224,6 +224,13 @@ export interface SwapStep {
   key: string;
   own: boolean;
   written: string;
+  cautions: Caution[];
+}
+export interface Caution {
+  id: string;
+  text: string;
+  grave: boolean;
+  source: string;
 }
 export interface Chosen {
   replaces: string;

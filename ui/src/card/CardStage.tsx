@@ -99,14 +99,22 @@ function Part({ part }: { part: SwapComponent }) {
 }
 
 function Cautions({ dish }: { dish: DishView }) {
-  const all = [...new Set(dish.adaptation.swaps.flatMap((s) => s.cautions))];
+  const steps = dish.adaptation.components.flatMap((c) => c.steps).flatMap((s) => s.cautions);
+  const grave = steps.filter((c) => c.grave).map((c) => c.text);
+  const all = [
+    ...new Set([
+      ...grave,
+      ...steps.map((c) => c.text),
+      ...dish.adaptation.swaps.flatMap((s) => s.cautions),
+    ]),
+  ];
   if (all.length === 0) return null;
   return (
     <>
       <h2>Take care</h2>
       <ul>
         {all.map((c) => (
-          <li key={c}>{c}</li>
+          <li key={c}>{grave.includes(c) ? <b>{c}</b> : c}</li>
         ))}
       </ul>
       <p className="quiet">Follow local food-safety rules; this is general guidance.</p>

@@ -135,6 +135,7 @@ export function dish(): DishView {
               key: "components[0].steps[0]",
               own: false,
               written: "",
+              cautions: [{ id: "kelp", text: "Not daily.", grave: false, source: "codex" }],
             },
           ],
         },

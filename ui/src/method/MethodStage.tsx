@@ -44,6 +44,12 @@ export default function MethodStage() {
           .join(", ")}
         . Cues decide, minutes only guide. Your own wording stands when anything else changes.
       </p>
+      {parts.some((c) => c.steps.some((s) => s.cautions.length > 0)) && (
+        <p className="small quiet">
+          Cautions stand at the step where they apply. Follow local food-safety rules; this is
+          general guidance.
+        </p>
+      )}
       {parts.map((c, i) => (
         <section key={i} aria-label={c.name || "Main part"}>
           {parts.length > 1 && <h2>{c.name || "Main part"}</h2>}
@@ -114,6 +120,11 @@ function Row({ open, step, from }: RowProps) {
           {step.cue !== "" && <span className="cue">{step.cue}</span>}
           {step.own && <span className="own">your wording</span>}
         </p>
+        {step.cautions.map((c) => (
+          <p key={c.id} className={c.grave ? "caution grave" : "caution"} role="note">
+            {c.text}
+          </p>
+        ))}
         {step.why !== "" && step.change !== "kept" && <p className="reason">{step.why}</p>}
         {step.change !== "dropped" && (
           <p className="acts">

@@ -97,14 +97,15 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await expect(page).toHaveURL(/\/method$/);
   await expect(page.getByText("Word it yourself").first()).toBeVisible();
   await page.locator("body").press("]");
+  await expect(page.getByRole("region", { name: "What a serving gives" })).toBeVisible();
+  await page.locator("body").press("]");
   await expect(page).toHaveURL(/\/card$/);
   const card = page.getByRole("article", { name: "Card" });
   await expect(card).toContainText("Not finished: one line is open.");
   await expect(card).toContainText("In place of butter");
 
   // Propose settles it.
-  await page.locator("body").press("[");
-  await page.locator("body").press("[");
+  for (const _ of ["balance", "method", "swaps"]) await page.locator("body").press("[");
   await expect(page.getByRole("button", { name: "Propose swaps" })).toBeVisible();
   await page.locator("body").press("p");
   const simplest = page.getByRole("region", { name: "Simplest" });
@@ -179,7 +180,7 @@ test("every screen can be read by everyone", async ({ page }) => {
   await expect(page.getByRole("link", { name: /Smoked fish soup/ })).toBeVisible();
   await check("dishes");
   await page.getByRole("link", { name: /Smoked fish soup/ }).click();
-  for (const stage of ["Original", "Character", "Swaps", "Method", "Card"]) {
+  for (const stage of ["Original", "Character", "Swaps", "Method", "Balance", "Card"]) {
     await page.getByRole("link", { name: new RegExp(`^${stage}`) }).click();
     await expect(page.locator("main.page")).toBeVisible();
     await page.waitForLoadState("networkidle");

@@ -125,3 +125,23 @@ func TestTheRulesAreListedInWords(t *testing.T) {
 	require.Len(t, rules.Switches, 12)
 	require.Contains(t, rules.Presets[4].Hard, "rock salt only")
 }
+
+func TestTheBalanceOfADish(t *testing.T) {
+	a := open(t)
+	d := a.newDish(skink)
+	_, _, data := a.ask("POST", "/api/dishes/"+d.ID+"/proposals", nil)
+	dec := into[[]server.Proposal](t, data)[0].Decisions
+	status, _, data := a.ask("PUT", "/api/dishes/"+d.ID, server.SaveRequest{What: "x", Decisions: &dec}, "If-Match", strconv.FormatInt(d.Edit, 10))
+	require.Equal(t, 200, status, string(data))
+	status, _, data = a.ask("GET", "/api/dishes/"+d.ID+"/balance", nil)
+	require.Equal(t, 200, status, string(data))
+	sheet := into[server.BalanceView](t, data)
+	require.InDelta(t, 4, sheet.Servings, 1e-9)
+	require.Contains(t, sheet.Allergens.Gone, "fish")
+	require.Len(t, sheet.Accounts, 5)
+	for _, r := range sheet.Rules {
+		require.Empty(t, r.Broken, r.Rule)
+	}
+	status, _, _ = a.ask("GET", "/api/dishes/nothing/balance", nil)
+	require.Equal(t, 404, status)
+}

@@ -9,6 +9,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/core/balance"
 	"yembra/core/character"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -369,4 +370,50 @@ func (k *Kitchen) tray(c fiber.Ctx) error {
 		return err
 	}
 	return c.JSON(items)
+}
+
+// BalanceView is the balance of a dish with the check of its house rules.
+type BalanceView struct {
+	balance.Sheet
+	Rules []RuleCheck `json:"rules"`
+}
+
+// RuleCheck says whether a hard rule holds, and what breaks it.
+type RuleCheck struct {
+	Rule   string   `json:"rule"`
+	Broken []string `json:"broken"`
+}
+
+func (k *Kitchen) balance(c fiber.Ctx) error {
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	core := k.Core()
+	original, adapted, a, err := core.Book.Dishes(d.Document.Original, d.Document.Decisions)
+	if err != nil {
+		return err
+	}
+	rules, err := swap.NewRules(d.Document.Decisions.HouseRules)
+	if err != nil {
+		return err
+	}
+	v := BalanceView{Sheet: balance.Of(core.Larder, original, adapted), Rules: []RuleCheck{}}
+	for _, name := range rules.Names() {
+		check := RuleCheck{Rule: name, Broken: []string{}}
+		for _, comp := range a.Components {
+			for _, l := range comp.Lines {
+				if f := core.Larder.Food(l.FoodID()); f != nil && l.Change != swap.Dropped && rules.Breaks(f) == name {
+					check.Broken = append(check.Broken, l.Name)
+				}
+			}
+		}
+		for _, open := range a.Unresolved {
+			if name == swap.NoAnimal {
+				check.Broken = append(check.Broken, open.Line+" is open")
+			}
+		}
+		v.Rules = append(v.Rules, check)
+	}
+	return c.JSON(v)
 }

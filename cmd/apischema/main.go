@@ -28,6 +28,7 @@ type api struct {
 	Proposal       server.Proposal
 	PreviewRequest server.PreviewRequest
 	TrayItem       swap.TrayItem
+	BalanceView    server.BalanceView
 	FoodHit        server.FoodHit
 	FoodView       server.FoodView
 	Entry          larder.Entry

@@ -72,6 +72,12 @@ func (s *Sums) Salt() float64 { return s[salt] }
 // Water is the grams of water before the pot loses any.
 func (s *Sums) Water() float64 { return s[water] }
 
+// Fat is the grams of fat.
+func (s *Sums) Fat() float64 { return s[fat] }
+
+// Thickening is the ml that the thickeners would bring to coating.
+func (s *Sums) Thickening() float64 { return s[thicken] }
+
 // Scale multiplies everything.
 func (s *Sums) Scale(by float64) {
 	for i := range s {

@@ -53,6 +53,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"further.csv":           {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":       {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
 		"techniques.csv":        {Data: []byte("technique,family,hands,lost,roast,crisp,wet,source,words\n")},
+		"reference.csv":         {Data: []byte("nutrient,amount,source\n")},
 		"signatures.csv":        {Data: []byte("family,foods\n")},
 		"fates.csv":             {Data: []byte("fate,taken,soluble,fat,aroma,inosinate,says,source\n")},
 		"words.yaml":            {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},

@@ -31,6 +31,7 @@ type Larder struct {
 	swapByID   map[string]*Swap
 	signatures map[string]string
 	cautions   []*Caution
+	references map[string]reference
 	boosters   []*Booster
 	sources    map[string]string
 	prices     map[string]float64
@@ -43,9 +44,9 @@ type Larder struct {
 // names the file and row; Check looks at what the rows say.
 func Load(src Source) (*Larder, error) {
 	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{},
-		swapByID: map[string]*Swap{}, signatures: map[string]string{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
+		swapByID: map[string]*Swap{}, signatures: map[string]string{}, references: map[string]reference{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadExceptions,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadReferences, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)

@@ -47,17 +47,17 @@ var wholeSoft = []string{"oil at most 1 tsp a serving", "little refined flour an
 
 // Presets lists the presets with the words they are shown by.
 var Presets = []Preset{
-	{WholeFood, "Whole food", []string{noAnimal, noAnalogue}, wholeSoft},
-	{WholeFoodNoOil, "Whole food, no oil", []string{noAnimal, noAnalogue, noOil}, append([]string{"fat from whole nuts, seeds, coconut and avocado"}, wholeSoft[1:]...)},
-	{LikeForLike, "Like for like", []string{noAnimal}, []string{"nearest in taste and feel first", "ready-made analogues welcome"}},
-	{NoOnionGarlic, "No onion or garlic", []string{noAnimal, noAnalogue, noAllium}, append([]string{"more vegetable than grain"}, wholeSoft...)},
-	{FastingDay, "Fasting day", []string{noAnimal, noAnalogue, noGrain, noPulse, rockSaltOnly}, append([]string{"roots, nuts, seeds, buckwheat and amaranth"}, wholeSoft...)},
-	{GrainBeanSea, "Grain, bean and sea", []string{noAnimal, noAnalogue}, append([]string{"whole grain, fermented soy and sea vegetables"}, wholeSoft...)},
+	{WholeFood, "Whole food", []string{NoAnimal, noAnalogue}, wholeSoft},
+	{WholeFoodNoOil, "Whole food, no oil", []string{NoAnimal, noAnalogue, noOil}, append([]string{"fat from whole nuts, seeds, coconut and avocado"}, wholeSoft[1:]...)},
+	{LikeForLike, "Like for like", []string{NoAnimal}, []string{"nearest in taste and feel first", "ready-made analogues welcome"}},
+	{NoOnionGarlic, "No onion or garlic", []string{NoAnimal, noAnalogue, noAllium}, append([]string{"more vegetable than grain"}, wholeSoft...)},
+	{FastingDay, "Fasting day", []string{NoAnimal, noAnalogue, noGrain, noPulse, rockSaltOnly}, append([]string{"roots, nuts, seeds, buckwheat and amaranth"}, wholeSoft...)},
+	{GrainBeanSea, "Grain, bean and sea", []string{NoAnimal, noAnalogue}, append([]string{"whole grain, fermented soy and sea vegetables"}, wholeSoft...)},
 }
 
 // The names of the hard rules.
 const (
-	noAnimal     = "no animal matter"
+	NoAnimal     = "no animal matter"
 	noAnalogue   = "no ready-made analogues"
 	noOil        = "no free oils"
 	noAllium     = "no onion or garlic"
@@ -204,10 +204,19 @@ func NewRules(h HouseRules) (Rules, error) {
 	return r, nil
 }
 
+// Names lists the hard rules over foods.
+func (r Rules) Names() []string {
+	names := []string{NoAnimal}
+	for _, hard := range r.hard {
+		names = append(names, hard.name)
+	}
+	return names
+}
+
 // Breaks names the hard rule that a food breaks, empty when it breaks none.
 func (r Rules) Breaks(f *larder.Food) string {
 	if f.Origin == larder.FromAnimal {
-		return noAnimal
+		return NoAnimal
 	}
 	for _, hard := range r.hard {
 		if hard.breaks(f) {

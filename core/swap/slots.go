@@ -43,7 +43,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 			s := slot{component: i, line: j, ref: Ref(i, j)}
 			switch {
 			case line.Origin == larder.FromAnimal && (food == nil || food.Origin != larder.FromAnimal):
-				food, s.why = nil, noAnimal
+				food, s.why = nil, NoAnimal
 			case food == nil:
 				continue
 			default:

@@ -151,3 +151,15 @@ func (b *Book) Roles(d recipe.Dish, dec Decisions) []LineRole {
 	}
 	return out
 }
+
+// Dishes makes original and adaptation ready side by side, as the model sees
+// them.
+func (b *Book) Dishes(d recipe.Dish, dec Decisions) (original, adapted character.Dish, a Adaptation, err error) {
+	rules, err := NewRules(dec.HouseRules)
+	if err != nil {
+		return original, adapted, a, err
+	}
+	x := b.prepare(d, rules, dec)
+	a = x.apply(dec, false)
+	return x.original, x.dishOf(a), a, nil
+}

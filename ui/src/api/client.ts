@@ -1,5 +1,6 @@
 import type {
   Adaptation,
+  BalanceView,
   CandidatesView,
   CreateRequest,
   Decisions,
@@ -84,6 +85,7 @@ export const api = {
     request<CandidatesView>("GET", `/api/dishes/${id}/candidates?line=${encodeURIComponent(line)}`),
   preview: (id: string, decisions: Decisions) =>
     request<Adaptation>("POST", `/api/dishes/${id}/preview`, { decisions }),
+  balance: (id: string) => request<BalanceView>("GET", `/api/dishes/${id}/balance`),
   boosters: (id: string) => request<TrayItem[]>("GET", `/api/dishes/${id}/boosters`),
   proposals: (id: string) => request<Proposal[]>("POST", `/api/dishes/${id}/proposals`),
   readLine: (r: LineRequest) => request<RecipeLine>("POST", "/api/lines", r),

@@ -14,6 +14,7 @@ export interface Schema {
   Proposal: Proposal;
   PreviewRequest: PreviewRequest;
   TrayItem: TrayItem;
+  BalanceView: BalanceView;
   FoodHit: FoodHit;
   FoodView: FoodView;
   Entry: Entry;
@@ -412,6 +413,59 @@ export interface TrayItem {
   barred: string;
   allergens: string[];
   estimate: boolean;
+}
+export interface BalanceView {
+  servings: number;
+  accounts: Account[];
+  nutrients: Nutrient[];
+  allergens: Allergens;
+  grades: GradeShare[];
+  cost: Pair;
+  warnings: Warning[];
+  rules: RuleCheck[];
+}
+export interface Account {
+  name: string;
+  unit: string;
+  original: number;
+  adapted: number;
+  from: Contribution[];
+  to: Contribution[];
+}
+export interface Nutrient {
+  name: string;
+  unit: string;
+  original: number;
+  adapted: number;
+  per100: Pair;
+  known: Pair;
+  reference: number;
+  referenceSource: string;
+}
+export interface Pair {
+  original: number;
+  adapted: number;
+}
+export interface Allergens {
+  gone: string[];
+  come: string[];
+  both: string[];
+  us: string[];
+}
+export interface GradeShare {
+  grade: string;
+  mass: Pair;
+  energy: Pair;
+}
+export interface Warning {
+  account: string;
+  component: string;
+  text: string;
+  remedy: string;
+}
+export interface RuleCheck {
+  rule: string;
+  broken: string[];
 }
 export interface FoodHit {
   id: string;

@@ -13,6 +13,7 @@ const SwapsStage = lazy(() => import("../swaps/SwapsStage"));
 const LarderPage = lazy(() => import("../larder/LarderPage"));
 const KitchenPage = lazy(() => import("../kitchen/KitchenPage"));
 const MethodStage = lazy(() => import("../method/MethodStage"));
+const BalanceStage = lazy(() => import("../balance/BalanceStage"));
 const CardStage = lazy(() => import("../card/CardStage"));
 
 /** All places and stages, each loaded when it is first gone to. */
@@ -30,6 +31,7 @@ export function Places() {
             <Route path="character" element={<CharacterStage />} />
             <Route path="swaps" element={<SwapsStage />} />
             <Route path="method" element={<MethodStage />} />
+            <Route path="balance" element={<BalanceStage />} />
             <Route path="card" element={<CardStage />} />
           </Route>
           <Route path="/larder" element={<LarderPage />} />

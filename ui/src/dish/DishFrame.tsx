@@ -19,6 +19,7 @@ const stages = [
   { path: "character", name: "Character" },
   { path: "swaps", name: "Swaps" },
   { path: "method", name: "Method" },
+  { path: "balance", name: "Balance" },
   { path: "card", name: "Card" },
 ] as const;
 

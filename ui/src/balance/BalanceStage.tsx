@@ -1,0 +1,226 @@
+import "./balance.css";
+
+import { useQuery } from "@tanstack/react-query";
+import { Spin } from "antd";
+
+import { api } from "../api/client";
+import type { Account, BalanceView, DishView, Nutrient } from "../api/types";
+import { useOpenDish } from "../dish/useDish";
+import { ProblemNote } from "../shared/ProblemNote";
+import { capital, figure } from "../shared/format";
+
+/** The accounts of original and adaptation, what a serving gives, and whom it excludes. */
+export default function BalanceStage() {
+  const { dish } = useOpenDish();
+  const sheet = useQuery({
+    queryKey: ["balance", dish.id, dish.edit],
+    queryFn: () => api.balance(dish.id),
+    placeholderData: (old) => old,
+  });
+  if (sheet.error) {
+    return (
+      <main className="page">
+        <ProblemNote error={sheet.error} retry={() => void sheet.refetch()} />
+      </main>
+    );
+  }
+  if (!sheet.data) return <Spin description="Adding up" className="page" />;
+  return <Sheet s={sheet.data} dish={dish} />;
+}
+
+function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
+  return (
+    <main className="page balance">
+      <p className="legend">
+        <span className="swatch was" /> original
+        <span className="swatch is" /> adaptation
+        <span className="quiet">Figures only; advice is for a registered professional.</span>
+      </p>
+      {s.warnings.length > 0 && (
+        <section className="warnings" aria-label="What drifts">
+          <h2>What drifts</h2>
+          <ul>
+            {s.warnings.map((w) => (
+              <li key={w.account + w.component + w.text}>
+                <b>{w.text}</b> {w.remedy}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <div className="balance-grid">
+        <div>
+          <section aria-label="Accounts">
+            <h2>Accounts of the whole dish</h2>
+            {s.accounts.map((a) => (
+              <AccountRow key={a.name} a={a} dish={dish} />
+            ))}
+          </section>
+          <section aria-label="Who can eat it">
+            <h2>Who can eat it</h2>
+            <dl className="pairs">
+              <dt>No longer holds</dt>
+              <dd>{list(s.allergens.gone)}</dd>
+              <dt>Brings in</dt>
+              <dd className={s.allergens.come.length > 0 ? "look" : ""}>
+                {list(s.allergens.come)}
+              </dd>
+              <dt>Holds as before</dt>
+              <dd>{list(s.allergens.both)}</dd>
+              <dt>Named by US law too</dt>
+              <dd>{list(s.allergens.us)}</dd>
+            </dl>
+            <p className="small quiet">
+              The fourteen of EU Regulation 1169/2011; labels decide, and what touched a board.
+            </p>
+          </section>
+          <section aria-label="House rules">
+            <h2>House rules</h2>
+            <ul className="checks">
+              {s.rules.map((r) => (
+                <li key={r.rule} className={r.broken.length > 0 ? "broken" : ""}>
+                  {r.broken.length > 0 ? "✕" : "✓"} {r.rule}
+                  {r.broken.length > 0 && `: ${r.broken.join(", ")}`}
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section aria-label="Whole food and cost">
+            <h2>Whole food and cost</h2>
+            <table className="grades">
+              <thead>
+                <tr>
+                  <th>Share of</th>
+                  <th>mass, before</th>
+                  <th>now</th>
+                  <th>energy, before</th>
+                  <th>now</th>
+                </tr>
+              </thead>
+              <tbody>
+                {s.grades.map((g) => (
+                  <tr key={g.grade}>
+                    <th>{gradeWords[g.grade] ?? g.grade}</th>
+                    <td>{percent(g.mass.original)}</td>
+                    <td>{percent(g.mass.adapted)}</td>
+                    <td>{percent(g.energy.original)}</td>
+                    <td>{percent(g.energy.adapted)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            <p>
+              A serving costs {s.cost.adapted.toFixed(2)} instead of {s.cost.original.toFixed(2)}{" "}
+              <span className="quiet">by the made-up price list, in no currency.</span>
+            </p>
+          </section>
+        </div>
+        <section aria-label="What a serving gives">
+          <h2>
+            A serving gives <span className="quiet small">of {s.servings}</span>
+          </h2>
+          {s.nutrients.map((n) => (
+            <NutrientRow key={n.name} n={n} />
+          ))}
+          <p className="small quiet">
+            Of the daily reference intake of an adult where EU Regulation 1169/2011 names one.
+            “Known” is the share of the mass for which a figure exists; the rest is missing, not
+            zero. B12, iodine, vitamin D and omega-3 of plant food deserve a look: ask a registered
+            professional.
+          </p>
+        </section>
+      </div>
+    </main>
+  );
+}
+
+const gradeWords: Record<string, string> = {
+  whole: "whole food",
+  plain: "plainly processed",
+  refined: "refined",
+  analogue: "ready-made",
+};
+
+const names: Record<string, string> = {
+  b12: "vitamin B12",
+  vitaminD: "vitamin D",
+  ala: "omega-3, ALA",
+  epaDha: "omega-3, EPA and DHA",
+  saturated: "of it saturated",
+  sugars: "of it sugars",
+};
+
+function list(names: string[]): string {
+  return names.length === 0 ? "none" : names.join(", ");
+}
+
+function percent(share: number): string {
+  return `${Math.round(share * 100)} %`;
+}
+
+function lineName(dish: DishView, ref: string, adapted: boolean): string {
+  const m = /^components\[(\d+)\]\.lines\[(\d+)\]$/.exec(ref);
+  if (!m) return ref;
+  const parts = adapted ? dish.adaptation.components : dish.document.original.components;
+  return parts[Number(m[1])]?.lines[Number(m[2])]?.name ?? ref;
+}
+
+function AccountRow({ a, dish }: { a: Account; dish: DishView }) {
+  const most = Math.max(a.original, a.adapted, 1e-9);
+  const by = (side: Account["from"], adapted: boolean) =>
+    side.map((c) => `${lineName(dish, c.line, adapted)} ${percent(c.share)}`).join(", ");
+  return (
+    <div className="account">
+      <span className="name">{capital(a.name)}</span>
+      <div
+        className="bars"
+        role="img"
+        aria-label={`${a.name}: ${figure(a.original)} ${a.unit} in the original, ${figure(a.adapted)} now`}
+      >
+        <span className="was" style={{ width: `${(a.original / most) * 100}%` }} />
+        <span className="is" style={{ width: `${(a.adapted / most) * 100}%` }} />
+      </div>
+      <span className="figures">
+        {figure(a.original)} → <b>{figure(a.adapted)}</b> <span className="quiet">{a.unit}</span>
+      </span>
+      {(a.from.length > 0 || a.to.length > 0) && (
+        <span className="by small quiet">
+          {by(a.from, false)} → {by(a.to, true)}
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** Below this share of the mass a figure says nothing. */
+const hardlyKnown = 0.1;
+
+function known(value: number, share: number): string {
+  return share < hardlyKnown ? "missing" : figure(value);
+}
+
+function NutrientRow({ n }: { n: Nutrient }) {
+  const scale = Math.max(n.original, n.adapted, n.reference > 0 ? n.reference / 2 : 0, 1e-9);
+  const share = Math.min(n.known.original, n.known.adapted);
+  return (
+    <div className="nutrient">
+      <span className="name">{capital(names[n.name] ?? n.name)}</span>
+      <div className="bars" aria-hidden="true">
+        <span className="was" style={{ width: `${(n.original / scale) * 100}%` }} />
+        <span className="is" style={{ width: `${(n.adapted / scale) * 100}%` }} />
+      </div>
+      <span className="figures">
+        {known(n.original, n.known.original)} → <b>{known(n.adapted, n.known.adapted)}</b>{" "}
+        <span className="quiet">{n.unit}</span>
+      </span>
+      <span className="small quiet of">
+        {n.reference > 0 &&
+          n.known.adapted >= hardlyKnown &&
+          `${Math.round((n.adapted / n.reference) * 100)} %`}
+      </span>
+      <span className={share < 0.9 ? "small known few" : "small known"}>
+        known {percent(share)}
+      </span>
+    </div>
+  );
+}

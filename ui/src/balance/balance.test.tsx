@@ -1,0 +1,74 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, render, screen } from "@testing-library/react";
+import { afterEach, beforeEach, expect, it, vi } from "vitest";
+
+import type { BalanceView } from "../api/types";
+import { DishContext, type OpenDish } from "../dish/useDish";
+import { dish } from "../dish/fixture";
+import BalanceStage from "./BalanceStage";
+
+const sheet: BalanceView = {
+  servings: 4,
+  accounts: [
+    {
+      name: "salt",
+      unit: "g",
+      original: 12,
+      adapted: 9,
+      from: [{ line: "components[0].lines[0]", share: 0.8 }],
+      to: [{ line: "components[0].lines[0]", share: 0.5 }],
+    },
+  ],
+  nutrients: [
+    {
+      name: "b12",
+      unit: "µg",
+      original: 3,
+      adapted: 0,
+      per100: { original: 1, adapted: 0 },
+      known: { original: 0.95, adapted: 0.04 },
+      reference: 2.5,
+      referenceSource: "EU Regulation 1169/2011",
+    },
+  ],
+  allergens: { gone: ["fish"], come: ["soy"], both: [], us: ["soy"] },
+  grades: [
+    {
+      grade: "whole",
+      mass: { original: 0.5, adapted: 0.9 },
+      energy: { original: 0.4, adapted: 0.8 },
+    },
+  ],
+  cost: { original: 2, adapted: 1.5 },
+  warnings: [
+    { account: "salt", component: "", text: "Less salty by 3.0 g.", remedy: "Add up to 3.0 g." },
+  ],
+  rules: [
+    { rule: "no animal matter", broken: [] },
+    { rule: "no soy", broken: ["smoked tofu"] },
+  ],
+};
+
+beforeEach(() => vi.stubGlobal("fetch", async () => Response.json(sheet)));
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+it("shows accounts with who carries them, warnings with remedies, and what is missing", async () => {
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <DishContext value={{ dish: dish() } as OpenDish}>
+        <BalanceStage />
+      </DishContext>
+    </QueryClientProvider>,
+  );
+  expect(await screen.findByText("Less salty by 3.0 g.")).toBeDefined();
+  expect(screen.getByText("Add up to 3.0 g.", { exact: false })).toBeDefined();
+  expect(screen.getByText("smoked haddock 80 % → smoked tofu 50 %")).toBeDefined();
+  expect(screen.getByLabelText("What a serving gives").textContent).toContain("3.0 → missing");
+  expect(screen.getByText("known 4 %").className).toContain("few");
+  expect(screen.getByLabelText("Who can eat it").textContent).toContain("Brings insoy");
+  expect(screen.getByLabelText("House rules").textContent).toContain("✕ no soy: smoked tofu");
+  expect(screen.getByLabelText("House rules").textContent).toContain("✓ no animal matter");
+});

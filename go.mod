@@ -3,6 +3,7 @@ module yembra
 go 1.26.8
 
 require (
+	codeberg.org/go-pdf/fpdf v0.12.0
 	github.com/alecthomas/kong v1.17.0
 	github.com/goccy/go-yaml v1.19.2
 	github.com/gofiber/fiber/v3 v3.1.0

@@ -105,7 +105,10 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await expect(card).toContainText("In place of butter");
 
   // Propose settles it.
-  for (const _ of ["balance", "method", "swaps"]) await page.locator("body").press("[");
+  for (const stage of ["balance", "method", "swaps"]) {
+    await page.locator("body").press("[");
+    await expect(page).toHaveURL(new RegExp(`/${stage}$`));
+  }
   await expect(page.getByRole("button", { name: "Propose swaps" })).toBeVisible();
   await page.locator("body").press("p");
   const simplest = page.getByRole("region", { name: "Simplest" });

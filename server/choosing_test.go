@@ -145,3 +145,23 @@ func TestTheBalanceOfADish(t *testing.T) {
 	status, _, _ = a.ask("GET", "/api/dishes/nothing/balance", nil)
 	require.Equal(t, 404, status)
 }
+
+func TestTheCardIsGivenOutInEveryFormat(t *testing.T) {
+	a := open(t)
+	d := a.newDish(skink)
+	for format, kind := range map[string]string{"pdf": "application/pdf", "html": "text/html", "markdown": "text/markdown", "jsonld": "application/ld+json", "csv": "text/csv"} {
+		status, head, data := a.ask("GET", "/api/dishes/"+d.ID+"/card/"+format, nil)
+		require.Equal(t, 200, status, format)
+		require.Contains(t, head.Get("Content-Type"), kind)
+		require.Contains(t, head.Get("Content-Disposition"), "cullen-skink.")
+		require.NotEmpty(t, data)
+		if format == "markdown" {
+			require.Contains(t, string(data), "## Not finished")
+		}
+	}
+	status, _, data := a.ask("GET", "/api/dishes/"+d.ID+"/card/pdf?paper=letter", nil)
+	require.Equal(t, 200, status)
+	require.Contains(t, string(data), "612.00 792.00")
+	status, _, _ = a.ask("GET", "/api/dishes/"+d.ID+"/card/docx", nil)
+	require.Equal(t, 404, status)
+}

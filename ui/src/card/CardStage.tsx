@@ -8,6 +8,15 @@ import { useOpenDish } from "../dish/useDish";
 import { lineAt } from "../swaps/Candidates";
 import { tallyWords } from "../shared/format";
 
+const exportsOf = [
+  ["pdf", "PDF, A4"],
+  ["pdf?paper=letter", "PDF, Letter"],
+  ["html", "page"],
+  ["markdown", "Markdown"],
+  ["jsonld", "JSON-LD"],
+  ["csv", "CSV"],
+] as const;
+
 /** The printable page of the adapted dish. */
 export default function CardStage() {
   const { dish } = useOpenDish();
@@ -19,6 +28,14 @@ export default function CardStage() {
         <Button type="primary" icon={<PrinterOutlined />} onClick={() => window.print()}>
           Print card
         </Button>
+        <span className="card-exports">
+          Give it out as{" "}
+          {exportsOf.map(([format, name]) => (
+            <a key={format} href={`/api/dishes/${dish.id}/card/${format}`}>
+              {name}
+            </a>
+          ))}
+        </span>
       </div>
       <article className="card-page" aria-label="Card">
         <header>

@@ -1,0 +1,315 @@
+package formats
+
+import (
+	"bytes"
+	"embed"
+	"encoding/json"
+	"fmt"
+	"html/template"
+	"strings"
+
+	"codeberg.org/go-pdf/fpdf"
+
+	"yembra/core/recipe"
+)
+
+// Card is an adapted dish as it is handed on.
+type Card struct {
+	Name, Place, Lives string
+	// Dish holds the adapted components, lines and steps.
+	Dish recipe.Dish
+	// Open lists lines for which nothing is chosen; a card with any is not
+	// finished.
+	Open      []string
+	Changed   []Change
+	Cautions  []Caution
+	Allergens []string
+	Labels    []string
+	Keeping   []string
+	Tally     string
+	// Energy and the others are a serving's.
+	Energy, Protein, Fat, Carbohydrate, Fibre, Salt float64
+}
+
+// Change says what stands for what, and why.
+type Change struct{ From, To, Why string }
+
+// Caution is one thing that can hurt; grave ones are set out.
+type Caution struct {
+	Text  string
+	Grave bool
+}
+
+// Deference stands under every list of cautions.
+const Deference = "Follow local food-safety rules; this is general guidance."
+
+// A4 and Letter are the papers that a card prints on.
+const (
+	A4     = "A4"
+	Letter = "Letter"
+)
+
+//go:embed fonts/*.ttf
+var fonts embed.FS
+
+// The page in points, and the sizes of type on it.
+const (
+	margin     = 42.0
+	gutter     = 18.0
+	titleSize  = 22.0
+	headSize   = 12.5
+	bodySize   = 9.5
+	smallSize  = 8.0
+	leading    = 1.38
+	columnPart = 0.36 // of the width, for the ingredients
+)
+
+// ToPDF writes the card as a PDF of A4 or Letter pages with its own fonts.
+func ToPDF(c Card, paper string) ([]byte, error) {
+	if paper != Letter {
+		paper = A4
+	}
+	p := fpdf.New("P", "pt", paper, "")
+	for style, file := range map[string]string{"": "DejaVuSans.ttf", "B": "DejaVuSans-Bold.ttf"} {
+		data, err := fonts.ReadFile("fonts/" + file)
+		if err != nil {
+			return nil, fmt.Errorf("read the card's font: %w", err)
+		}
+		p.AddUTF8FontFromBytes("card", style, data)
+	}
+	p.SetTitle(c.Name, true)
+	p.SetCreator("Yembra", true)
+	p.SetMargins(margin, margin, margin)
+	p.SetAutoPageBreak(true, margin)
+	p.AddPage()
+	s := sheet{Fpdf: p}
+	s.width, _ = p.GetPageSize()
+	s.width -= 2 * margin
+	s.card(c)
+	var b bytes.Buffer
+	if err := p.Output(&b); err != nil {
+		return nil, fmt.Errorf("write the PDF: %w", err)
+	}
+	return b.Bytes(), nil
+}
+
+// sheet draws a card top down.
+type sheet struct {
+	*fpdf.Fpdf
+	width float64
+}
+
+func (s sheet) text(style string, size, x, width float64, text string) {
+	s.SetFont("card", style, size)
+	s.SetX(margin + x)
+	s.MultiCell(width, size*leading, text, "", "L", false)
+}
+
+func (s sheet) card(c Card) {
+	s.text("B", titleSize, 0, s.width, c.Name)
+	under := strings.Trim(c.Place+" · in plant form · "+servesWords(c.Dish), " ·")
+	s.text("", bodySize, 0, s.width, under)
+	s.SetY(s.GetY() + 4)
+	s.Line(margin, s.GetY(), margin+s.width, s.GetY())
+	s.SetY(s.GetY() + 6)
+	for _, o := range c.Open {
+		s.text("B", bodySize, 0, s.width, "Not finished: "+o)
+	}
+	if c.Lives != "" {
+		s.text("", bodySize, 0, s.width, c.Lives)
+	}
+	for i, part := range c.Dish.Components {
+		s.part(partName(i, part), part)
+	}
+	s.notes(c)
+}
+
+// part sets a component in two columns: what goes in, what is done.
+func (s sheet) part(name string, part recipe.Component) {
+	_, height := s.GetPageSize()
+	if s.GetY() > height-margin-80 {
+		s.AddPage()
+	}
+	s.SetY(s.GetY() + 6)
+	if name != "" {
+		s.text("B", headSize, 0, s.width, name)
+	}
+	left := s.width * columnPart
+	page, top := s.PageNo(), s.GetY()
+	for _, l := range part.Lines {
+		s.text("", bodySize, 0, left-gutter, l.Text)
+	}
+	leftPage, leftEnd := s.PageNo(), s.GetY()
+	s.SetPage(page)
+	s.SetY(top)
+	for n, step := range part.Steps {
+		s.text("", bodySize, left, s.width-left, fmt.Sprintf("%d. %s", n+1, step.Text))
+	}
+	if s.PageNo() < leftPage {
+		s.SetPage(leftPage)
+		s.SetY(leftEnd)
+	} else if s.PageNo() == leftPage {
+		s.SetY(max(s.GetY(), leftEnd))
+	}
+}
+
+// orphanSpace is the least room under a heading of the notes.
+const orphanSpace = 44.0
+
+func (s sheet) heading(head string) {
+	if _, height := s.GetPageSize(); s.GetY() > height-margin-orphanSpace {
+		s.AddPage()
+	}
+	s.SetY(s.GetY() + 4)
+	s.text("B", bodySize, 0, s.width, head)
+}
+
+func (s sheet) notes(c Card) {
+	s.SetY(s.GetY() + 8)
+	s.Line(margin, s.GetY(), margin+s.width, s.GetY())
+	list := func(head string, items []string) {
+		if len(items) == 0 {
+			return
+		}
+		s.heading(head)
+		for _, item := range items {
+			s.text("", smallSize, 6, s.width-6, "• "+item)
+		}
+	}
+	var changed []string
+	for _, x := range c.Changed {
+		changed = append(changed, fmt.Sprintf("%s: %s. %s", x.From, x.To, x.Why))
+	}
+	list("What was changed", changed)
+	if len(c.Cautions) > 0 {
+		s.heading("Take care")
+		for _, x := range c.Cautions {
+			style := ""
+			if x.Grave {
+				style = "B"
+			}
+			s.text(style, smallSize, 6, s.width-6, "• "+x.Text)
+		}
+		s.text("", smallSize, 6, s.width-6, Deference)
+	}
+	if len(c.Allergens) > 0 {
+		list("Holds", []string{strings.Join(c.Allergens, ", ") + ". Labels decide, and what touched a board."})
+	}
+	list("Labels to read", c.Labels)
+	list("Ahead and keeping", c.Keeping)
+	list("A serving", []string{c.serving()})
+	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})
+}
+
+func (c Card) serving() string {
+	return fmt.Sprintf("%.0f kcal, protein %.0f g, fat %.0f g, carbohydrate %.0f g, fibre %.0f g, salt %.1f g; figures, no advice.", c.Energy, c.Protein, c.Fat, c.Carbohydrate, c.Fibre, c.Salt)
+}
+
+func servesWords(d recipe.Dish) string {
+	if y := yieldOf(d.Serves); y != "" {
+		return "serves " + strings.TrimSuffix(y, " servings")
+	}
+	return ""
+}
+
+// ToCardMarkdown writes the card with its notes.
+func ToCardMarkdown(c Card) []byte {
+	var b bytes.Buffer
+	b.Write(ToMarkdown(c.Name, c.Dish))
+	list := func(head string, items []string) {
+		if len(items) == 0 {
+			return
+		}
+		fmt.Fprintf(&b, "## %s\n\n", head)
+		for _, item := range items {
+			b.WriteString("- " + item + "\n")
+		}
+		b.WriteString("\n")
+	}
+	list("Not finished", c.Open)
+	var changed, cautions []string
+	for _, x := range c.Changed {
+		changed = append(changed, fmt.Sprintf("**%s**: %s. %s", x.From, x.To, x.Why))
+	}
+	for _, x := range c.Cautions {
+		if x.Grave {
+			cautions = append(cautions, "**"+x.Text+"**")
+		} else {
+			cautions = append(cautions, x.Text)
+		}
+	}
+	list("What was changed", changed)
+	if cautions != nil {
+		list("Take care", append(cautions, Deference))
+	}
+	list("Holds", c.Allergens)
+	list("Labels to read", c.Labels)
+	list("Ahead and keeping", c.Keeping)
+	list("A serving", []string{c.serving()})
+	return b.Bytes()
+}
+
+// ToCardJSONLD writes the card as a schema.org Recipe. It is called vegan only
+// when no line is open.
+func ToCardJSONLD(c Card) ([]byte, error) {
+	plain, err := ToJSONLD(c.Name, c.Dish)
+	if err != nil {
+		return nil, err
+	}
+	var out map[string]any
+	if err := json.Unmarshal(plain, &out); err != nil {
+		return nil, fmt.Errorf("extend JSON-LD: %w", err)
+	}
+	if len(c.Open) == 0 {
+		out["suitableForDiet"] = "https://schema.org/VeganDiet"
+	}
+	if c.Lives != "" {
+		out["description"] = c.Lives
+	}
+	if c.Place != "" {
+		out["recipeCuisine"] = c.Place
+	}
+	out["nutrition"] = map[string]string{
+		"@type": "NutritionInformation", "calories": fmt.Sprintf("%.0f kcal", c.Energy), "proteinContent": fmt.Sprintf("%.0f g", c.Protein),
+		"fatContent": fmt.Sprintf("%.0f g", c.Fat), "carbohydrateContent": fmt.Sprintf("%.0f g", c.Carbohydrate), "fiberContent": fmt.Sprintf("%.0f g", c.Fibre),
+	}
+	var b bytes.Buffer
+	e := json.NewEncoder(&b)
+	e.SetEscapeHTML(false)
+	e.SetIndent("", "  ")
+	if err := e.Encode(out); err != nil {
+		return nil, fmt.Errorf("write JSON-LD: %w", err)
+	}
+	return b.Bytes(), nil
+}
+
+var page = template.Must(template.New("card").Funcs(template.FuncMap{"serves": servesWords, "part": partName, "deference": func() string { return Deference }}).Parse(`<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>{{.Name}}</title>
+<meta name="viewport" content="width=device-width">
+<style>
+body{font:16px/1.5 Georgia,serif;max-width:46rem;margin:2rem auto;padding:0 1rem;color:#2a2431;background:#fbf8f1}
+h1{margin:0}h2{margin:1.4em 0 .3em;border-bottom:1px solid #e4ddcf}
+.part{display:grid;grid-template-columns:1fr 1.8fr;gap:1.5rem}.part ul{list-style:none;padding:0;margin:0}.part ol{margin:0;padding-left:1.2rem}
+.quiet{color:#6a6172}.grave{font-weight:bold}@media(max-width:40rem){.part{display:block}}@media print{body{background:#fff;margin:0}}
+</style></head><body>
+<h1>{{.Name}}</h1><p class="quiet">{{.Place}}{{if .Place}} · {{end}}in plant form{{with serves .Dish}} · {{.}}{{end}}</p>
+{{range .Open}}<p class="grave">Not finished: {{.}}</p>{{end}}
+{{with .Lives}}<p>{{.}}</p>{{end}}
+{{range $i, $c := .Dish.Components}}{{with part $i $c}}<h2>{{.}}</h2>{{end}}
+<div class="part"><ul>{{range .Lines}}<li>{{.Text}}</li>{{end}}</ul><ol>{{range .Steps}}<li>{{.Text}}</li>{{end}}</ol></div>{{end}}
+{{with .Changed}}<h2>What was changed</h2><ul>{{range .}}<li><b>{{.From}}</b>: {{.To}}. {{.Why}}</li>{{end}}</ul>{{end}}
+{{with .Cautions}}<h2>Take care</h2><ul>{{range .}}<li{{if .Grave}} class="grave"{{end}}>{{.Text}}</li>{{end}}</ul><p class="quiet">{{deference}}</p>{{end}}
+{{with .Allergens}}<h2>Holds</h2><p>{{range $i, $a := .}}{{if $i}}, {{end}}{{$a}}{{end}}. Labels decide, and what touched a board.</p>{{end}}
+{{with .Labels}}<h2>Labels to read</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
+{{with .Keeping}}<h2>Ahead and keeping</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
+</body></html>
+`))
+
+// ToCardHTML writes the card as a page that stands alone.
+func ToCardHTML(c Card) ([]byte, error) {
+	var b bytes.Buffer
+	if err := page.Execute(&b, c); err != nil {
+		return nil, fmt.Errorf("write the page: %w", err)
+	}
+	return b.Bytes(), nil
+}

@@ -1,0 +1,95 @@
+package formats_test
+
+import (
+	"bytes"
+	"encoding/json"
+	"regexp"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+	"yembra/formats"
+	"yembra/knowledge"
+)
+
+func card(t testing.TB) formats.Card {
+	t.Helper()
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	d := recipe.NewReader(l).Read("Phở chay & Μουσακάς, żurek\nServes 4\n\nBroth:\n1 ½ kg carrots\n10 g kelp\n\nBowls:\n400 g rice noodles\n\nMethod\n\nBroth:\n1. Simmer the carrots with the kelp for 40 minutes.\n\nBowls:\n2. Soak the noodles.", measure.Metric)
+	return formats.Card{
+		Name: "Phở chay & Μουσακάς, żurek", Place: "Việt Nam", Lives: "A clear broth <of char>.", Dish: d,
+		Changed:   []formats.Change{{From: "bones", To: "Kelp and carrot", Why: "Glutamate."}},
+		Cautions:  []formats.Caution{{Text: "Boil the beans hard.", Grave: true}, {Text: "Kelp: not daily."}},
+		Allergens: []string{"soy"}, Labels: []string{"noodles: look for egg"}, Keeping: []string{"Broth: three days."}, Tally: "5 kept.", Energy: 412, Protein: 12,
+	}
+}
+
+func TestTheCardAsPDF(t *testing.T) {
+	for _, paper := range []string{formats.A4, formats.Letter} {
+		pdf, err := formats.ToPDF(card(t), paper)
+		require.NoError(t, err)
+		require.True(t, bytes.HasPrefix(pdf, []byte("%PDF-")))
+		require.Equal(t, 1, len(regexp.MustCompile(`/Type\s*/Page\b`).FindAll(pdf, -1)), "a short card is one page")
+		require.Contains(t, string(pdf), "/FontFile2", "the fonts are embedded")
+		box := map[string]string{formats.A4: "595.28 841.89", formats.Letter: "612.00 792.00"}[paper]
+		require.Contains(t, string(pdf), box)
+	}
+	long := card(t)
+	for range 60 {
+		long.Dish.Components[0].Steps = append(long.Dish.Components[0].Steps, recipe.Step{Text: strings.Repeat("Stir and taste. ", 12)})
+	}
+	pdf, err := formats.ToPDF(long, formats.A4)
+	require.NoError(t, err)
+	require.Greater(t, len(regexp.MustCompile(`/Type\s*/Page\b`).FindAll(pdf, -1)), 1, "a long one goes on")
+}
+
+func TestTheCardAsAPageStandsAlone(t *testing.T) {
+	html, err := formats.ToCardHTML(card(t))
+	require.NoError(t, err)
+	text := string(html)
+	require.Contains(t, text, "Phở chay &amp; Μουσακάς, żurek")
+	require.Contains(t, text, "A clear broth &lt;of char&gt;.", "what the cook wrote is no markup")
+	require.Contains(t, text, `class="grave">Boil the beans hard.`)
+	require.NotRegexp(t, `(?i)src=|href=|@import|https?://`, text, "nothing is fetched")
+	require.Contains(t, text, formats.Deference)
+}
+
+func TestTheCardAsJSONLDIsVeganOnlyWhenFinished(t *testing.T) {
+	c := card(t)
+	body, err := formats.ToCardJSONLD(c)
+	require.NoError(t, err)
+	var got map[string]any
+	require.NoError(t, json.Unmarshal(body, &got))
+	require.Equal(t, "https://schema.org/VeganDiet", got["suitableForDiet"])
+	require.Equal(t, "412 kcal", got["nutrition"].(map[string]any)["calories"])
+	src, err := formats.FromJSONLD(string(body))
+	require.NoError(t, err)
+	require.Len(t, src.Sections, 2)
+	require.Equal(t, c.Dish.Components[0].Lines[1].Text, src.Sections[0].Lines[1])
+	require.Equal(t, c.Dish.Components[1].Steps[0].Text, src.Sections[1].Steps[0])
+	c.Open = []string{"in place of butter: nothing chosen."}
+	body, err = formats.ToCardJSONLD(c)
+	require.NoError(t, err)
+	require.NotContains(t, string(body), "VeganDiet")
+}
+
+func TestTheCardAsMarkdown(t *testing.T) {
+	text := string(formats.ToCardMarkdown(card(t)))
+	for _, want := range []string{"# Phở chay", "## What was changed", "**Boil the beans hard.**", formats.Deference, "## Labels to read", "412 kcal"} {
+		require.Contains(t, text, want)
+	}
+}
+
+func BenchmarkPDF(b *testing.B) {
+	c := card(b)
+	for b.Loop() {
+		if _, err := formats.ToPDF(c, formats.A4); err != nil {
+			b.Fatal(err)
+		}
+	}
+}

@@ -69,9 +69,10 @@ func TestTheCardAsJSONLDIsVeganOnlyWhenFinished(t *testing.T) {
 	require.Equal(t, "412 kcal", got["nutrition"].(map[string]any)["calories"])
 	src, err := formats.FromJSONLD(string(body))
 	require.NoError(t, err)
-	require.Len(t, src.Sections, 2)
-	require.Equal(t, c.Dish.Components[0].Lines[1].Text, src.Sections[0].Lines[1])
-	require.Equal(t, c.Dish.Components[1].Steps[0].Text, src.Sections[1].Steps[0])
+	require.Len(t, src.Sections, 3, "lines of no part come first, here none")
+	require.Empty(t, src.Sections[0].Lines)
+	require.Equal(t, c.Dish.Components[0].Lines[1].Text, src.Sections[1].Lines[1])
+	require.Equal(t, c.Dish.Components[1].Steps[0].Text, src.Sections[2].Steps[0])
 	c.Open = []string{"in place of butter: nothing chosen."}
 	body, err = formats.ToCardJSONLD(c)
 	require.NoError(t, err)

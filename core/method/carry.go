@@ -36,9 +36,35 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 	for i := range a.Components {
 		c.component(d, &a, i)
 		c.own(&a.Components[i], i, dec.Wording)
+		a.Components[i].Name = c.heading(a.Components[i].Name, c.replacements(d, a, i))
 	}
 	c.caution(&a)
 	return a, nil
+}
+
+// heading is the name of a component without the animal in it: "Celeriac and
+// walnut mince sauce" for "Meat sauce".
+func (c *Carrier) heading(name string, here []replacement) string {
+	s := c.reader.Step(name, nil)
+	if name == "" || len(s.Animals) == 0 {
+		return name
+	}
+	shorts := map[string]bool{}
+	for _, r := range here {
+		if r.book != nil && r.line.Origin == larder.FromAnimal {
+			shorts[r.book.Short] = true
+		}
+	}
+	if len(larder.Words(name)) == 1 && len(shorts) > 1 {
+		return "Main pieces" // "Meats", of several kinds
+	}
+	var words []string
+	for _, w := range strings.Fields(c.reword(s, here, here)) {
+		if len(words) == 0 || !strings.EqualFold(words[len(words)-1], w) {
+			words = append(words, w)
+		}
+	}
+	return larder.Capital(strings.Join(words, " "))
 }
 
 // caution puts each caution at the first step it fits; the grave ones at every

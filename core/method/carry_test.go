@@ -135,6 +135,24 @@ func TestNoStepMentionsWhatIsNotThere(t *testing.T) {
 	})
 }
 
+func TestHeadingsNameNoAnimal(t *testing.T) {
+	r, _, c := open(t)
+	every(t, func(where string, d recipe.Dish, a swap.Adaptation) {
+		for i, comp := range a.Components {
+			require.Empty(t, r.Step(comp.Name, nil).Animals, "%s: %q", where, comp.Name)
+			if len(r.Step(d.Components[i].Name, nil).Animals) == 0 {
+				require.Equal(t, d.Components[i].Name, comp.Name, where)
+			}
+		}
+	})
+	d := r.Read("Pie\n\nMeat filling\n\n500 g beef mince\n\nCrust\n\n200 g flour\n\nMethod\n1. Brown the mince for 10 minutes.\n2. Roll out the flour with water.", measure.Metric)
+	a, err := c.Adapt(d, swap.Decisions{}, false)
+	require.NoError(t, err)
+	at := slices.IndexFunc(a.Components, func(p swap.Component) bool { return strings.HasSuffix(strings.ToLower(p.Name), "filling") })
+	require.NotEqual(t, -1, at)
+	require.Equal(t, "Filling", a.Components[at].Name, "nothing chosen yet, so nothing to name it after")
+}
+
 func TestTheCooksOwnWordingStands(t *testing.T) {
 	r, b, c := open(t)
 	d := r.Read("Ragout\n\n500 g beef mince\n1 onion\n\nMethod\n1. Fry the onion for 10 minutes.\n2. Add the mince and brown it for 10 minutes.", measure.Metric)

@@ -62,7 +62,7 @@ var (
 // leads tells whether a block reads as the name of the part listed below it: a
 // few words without an amount, set off by a blank line, right above an amount.
 func (l *layout) leads(b, next block) bool {
-	if b.text == "" || !b.blank || next.blank || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
+	if b.text == "" || !b.blank || next.blank && l.mode != listing || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
 		return false
 	}
 	if _, hasNumber := firstNumber(b.text); hasNumber || !unicode.IsUpper([]rune(b.text)[0]) {
@@ -202,16 +202,44 @@ func (l *layout) beforeRecipe(b block) {
 	for first > 0 && l.ingredientLike(l.waiting[first-1]) && !l.waiting[first].blank {
 		first--
 	}
+	l.begin(l.reachBack(first))
+}
+
+// begin takes the list to begin at a waiting block, the name of its part above.
+func (l *layout) begin(first int) {
 	run := l.waiting[first:]
 	l.waiting = l.waiting[:first]
 	l.mode = listing
-	if first > 0 && l.partHeading(l.waiting[first-1]) && first > 1 {
+	if first > 1 && (l.partHeading(l.waiting[first-1]) || namesAPart(l.waiting[first-1]) && len(run) > 1 && namesAPart(run[1])) {
 		l.section(partTitle(l.waiting[first-1].text))
 		l.waiting = l.waiting[:first-1]
 	}
 	for _, w := range run {
+		w.leads = w.leads || namesAPart(w) && !l.ingredientLike(w)
 		l.inListing(w)
 	}
+}
+
+// reachBack finds parts of a single ingredient each above the run that begins
+// at first: amounts with no more between them than the names of parts.
+func (l *layout) reachBack(first int) int {
+	at := first
+	for i := first - 1; i > 0; i-- {
+		switch w := l.waiting[i]; {
+		case l.quantityFirst(w.text) && l.ingredientLike(w):
+			at = i
+		case !namesAPart(w):
+			return at
+		}
+	}
+	return at
+}
+
+// namesAPart tells whether a block is short enough, and without an amount, to
+// be the name of a part.
+func namesAPart(b block) bool {
+	_, hasNumber := firstNumber(b.text)
+	return !hasNumber && !b.bullet && !b.numbered && len(strings.Fields(b.text)) <= 5 && !strings.ContainsAny(b.text, ",.;")
 }
 
 func (l *layout) inListing(b block) {
@@ -233,10 +261,7 @@ func (l *layout) inListing(b block) {
 // gathered apart until a heading says whose they are.
 func (l *layout) startMethod() {
 	if n := len(l.waiting); l.mode == before && n > 0 && l.quantityFirst(l.waiting[n-1].text) && l.ingredientLike(l.waiting[n-1]) {
-		// A list of a single line.
-		l.section("")
-		l.current.Lines = []string{l.waiting[n-1].text}
-		l.waiting = l.waiting[:n-1]
+		l.begin(l.reachBack(n - 1)) // parts of a single line each
 	}
 	l.mode = method
 	if len(l.source.Sections) > 1 {

@@ -314,3 +314,24 @@ func BenchmarkRead(b *testing.B) {
 		r.Read(text, measure.US)
 	}
 }
+
+func TestPartsOfASingleIngredientAreParts(t *testing.T) {
+	r := reader(t)
+	for _, text := range []string{
+		"Pie\n\nMeat filling\n\n500 g beef mince\n\nCrust\n\n200 g flour\n\nMethod\n1. Brown the mince for 10 minutes.\n2. Roll out the flour with water.",
+		"Pie\n\nMeat filling\n500 g beef mince\n\nCrust\n200 g flour\n\nMethod\n1. Brown the mince for 10 minutes.\n2. Roll out the flour with water.",
+		"Pie\n\nMeat filling\n500 g beef mince\n\nCrust\n200 g flour\n1 tsp salt\n\nMethod\n1. Brown the mince for 10 minutes.\n2. Roll out the flour with water.",
+	} {
+		d := r.Read(text, measure.Metric)
+		require.Equal(t, "Pie", d.Name, text)
+		require.Len(t, d.Components, 2, text)
+		for i, want := range []struct{ name, line string }{{"Meat filling", "500 g beef mince"}, {"Crust", "200 g flour"}} {
+			require.Equal(t, want.name, d.Components[i].Name, text)
+			require.Equal(t, want.line, d.Components[i].Lines[0].Text, text)
+			require.Len(t, d.Components[i].Steps, 1, text)
+		}
+	}
+	d := r.Read("We ate 300 g beef mince pies by the sea, and I still dream of them.\n\nPie\n\n500 g beef mince\n1 onion\n\nMethod\n1. Fry the onion.", measure.Metric)
+	require.Len(t, d.Components, 1)
+	require.Len(t, d.Components[0].Lines, 2, "talk above the list stays out")
+}

@@ -167,8 +167,17 @@ function lineName(dish: DishView, ref: string, adapted: boolean): string {
 
 function AccountRow({ a, dish }: { a: Account; dish: DishView }) {
   const most = Math.max(a.original, a.adapted, 1e-9);
-  const by = (side: Account["from"], adapted: boolean) =>
-    side.map((c) => `${lineName(dish, c.line, adapted)} ${percent(c.share)}`).join(", ");
+  const by = (side: Account["from"], adapted: boolean) => {
+    const shares = new Map<string, number>();
+    for (const c of side) {
+      const name = lineName(dish, c.line, adapted);
+      shares.set(name, (shares.get(name) ?? 0) + c.share);
+    }
+    return [...shares]
+      .sort((x, y) => y[1] - x[1])
+      .map(([name, share]) => `${name} ${percent(share)}`)
+      .join(", ");
+  };
   return (
     <div className="account">
       <span className="name">{capital(a.name)}</span>

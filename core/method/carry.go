@@ -253,13 +253,23 @@ func usedBy(here []replacement, s recipe.Step) []replacement {
 	return used
 }
 
+// lastClause is a last clause that comes when the cue is reached: "Simmer the
+// lentils until tender, then drain them."
+var lastClause = regexp.MustCompile(`,? (?:and )?then (?:drain|strain|lift|rinse|add|season)\b[^,]*$`)
+
 // preparations turns a swap's own preparation into added steps.
 func (c *Carrier) preparations(r replacement) []swap.Step {
 	var steps []swap.Step
 	for _, p := range r.book.Prepare {
 		text := strings.TrimSuffix(p.Text, ".")
 		if p.Cue != "" && !strings.Contains(text, " until ") {
-			text += ", " + p.Cue
+			if at := lastClause.FindStringIndex(text); at != nil {
+				text = text[:at[0]] + " " + p.Cue + text[at[0]:]
+			} else if strings.ContainsAny(text, ",;") || strings.Count(text, " and ") > 1 {
+				text += ", " + p.Cue
+			} else {
+				text += " " + p.Cue
+			}
 		}
 		if p.Wait >= overnight {
 			text = eveningBefore + lowered(text)

@@ -2,7 +2,7 @@ import { Button, Input, Popover, Spin, Tooltip } from "antd";
 import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { NavLink, Outlet, useLocation, useNavigate, useParams } from "react-router";
+import { NavLink, Outlet, useNavigate, useParams } from "react-router";
 
 import { api } from "../api/client";
 import type { DishView } from "../api/types";
@@ -60,11 +60,13 @@ export default function DishFrame() {
   );
 }
 
+function stageAt(pathname: string): number {
+  return stages.findIndex((s) => pathname.endsWith(`/${s.path}`));
+}
+
 function Band({ open }: { open: OpenDish }) {
   const { dish } = open;
   const go = useNavigate();
-  const { pathname } = useLocation();
-  const here = stages.findIndex((s) => pathname.endsWith(`/${s.path}`));
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const undoing = (e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "z";
@@ -75,13 +77,15 @@ function Band({ open }: { open: OpenDish }) {
         return;
       }
       if (isTyping(e)) return;
+      // The address counts, which is ahead of the screen while a stage loads.
+      const here = stageAt(window.location.pathname);
       const to = e.key === "]" ? here + 1 : e.key === "[" ? here - 1 : -1;
       const next = stages[to];
       if (next) void go(`/dishes/${dish.id}/${next.path}`);
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [open, here, go, dish.id]);
+  }, [open, go, dish.id]);
   return (
     <div className="dish-band">
       <div className="row">

@@ -1,8 +1,8 @@
 import { Button, Input, Popover, Spin, Tooltip } from "antd";
 import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
-import { NavLink, Outlet, useNavigate, useParams } from "react-router";
+import { useEffect, useRef, useState } from "react";
+import { NavLink, Outlet, useLocation, useNavigate, useParams } from "react-router";
 
 import { api } from "../api/client";
 import type { DishView } from "../api/types";
@@ -67,6 +67,12 @@ function stageAt(pathname: string): number {
 function Band({ open }: { open: OpenDish }) {
   const { dish } = open;
   const go = useNavigate();
+  const { pathname } = useLocation();
+  // Where the keys have led, which is ahead of the screen while a stage loads.
+  const at = useRef(-1);
+  useEffect(() => {
+    at.current = stageAt(pathname);
+  }, [pathname]);
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const undoing = (e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "z";
@@ -77,11 +83,11 @@ function Band({ open }: { open: OpenDish }) {
         return;
       }
       if (isTyping(e)) return;
-      // The address counts, which is ahead of the screen while a stage loads.
-      const here = stageAt(window.location.pathname);
-      const to = e.key === "]" ? here + 1 : e.key === "[" ? here - 1 : -1;
+      const to = e.key === "]" ? at.current + 1 : e.key === "[" ? at.current - 1 : -1;
       const next = stages[to];
-      if (next) void go(`/dishes/${dish.id}/${next.path}`);
+      if (!next) return;
+      at.current = to;
+      void go(`/dishes/${dish.id}/${next.path}`);
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);

@@ -142,6 +142,11 @@ test("the card prints on its own", async ({ page }) => {
   await page.goto(`${kitchen.url}/dishes`);
   await page.getByRole("link", { name: /Smoked fish soup/ }).click();
   await page.getByRole("link", { name: "Card" }).click();
+  await page.getByLabel("Servings").fill("12");
+  await page.getByLabel("Servings").press("Tab");
+  await expect(page.getByRole("article", { name: "Card" })).toContainText("serves 12");
+  await expect(page.getByRole("article", { name: "Card" })).toContainText("At this size");
+  await expect(page.getByRole("link", { name: "Markdown" })).toHaveAttribute("href", /servings=12$/);
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("article", { name: "Card" })).toBeVisible();
   await expect(page.locator(".band")).toBeHidden();

@@ -26,7 +26,9 @@ type Card struct {
 	Allergens []string
 	Labels    []string
 	Keeping   []string
-	Tally     string
+	// Sizing says what another number at the table does not scale.
+	Sizing []string
+	Tally  string
 	// Energy and the others are a serving's.
 	Energy, Protein, Fat, Carbohydrate, Fibre, Salt float64
 }
@@ -196,6 +198,7 @@ func (s sheet) notes(c Card) {
 		list("Holds", []string{strings.Join(c.Allergens, ", ") + ". Labels decide, and what touched a board."})
 	}
 	list("Labels to read", c.Labels)
+	list("At this size", c.Sizing)
 	list("Ahead and keeping", c.Keeping)
 	list("A serving", []string{c.serving()})
 	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})
@@ -244,6 +247,7 @@ func ToCardMarkdown(c Card) []byte {
 	}
 	list("Holds", c.Allergens)
 	list("Labels to read", c.Labels)
+	list("At this size", c.Sizing)
 	list("Ahead and keeping", c.Keeping)
 	list("A serving", []string{c.serving()})
 	return b.Bytes()
@@ -301,6 +305,7 @@ h1{margin:0}h2{margin:1.4em 0 .3em;border-bottom:1px solid #e4ddcf}
 {{with .Cautions}}<h2>Take care</h2><ul>{{range .}}<li{{if .Grave}} class="grave"{{end}}>{{.Text}}</li>{{end}}</ul><p class="quiet">{{deference}}</p>{{end}}
 {{with .Allergens}}<h2>Holds</h2><p>{{range $i, $a := .}}{{if $i}}, {{end}}{{$a}}{{end}}. Labels decide, and what touched a board.</p>{{end}}
 {{with .Labels}}<h2>Labels to read</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
+{{with .Sizing}}<h2>At this size</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Keeping}}<h2>Ahead and keeping</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 </body></html>
 `))

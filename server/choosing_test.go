@@ -2,12 +2,15 @@ package server_test
 
 import (
 	"encoding/json"
+	"fmt"
+	"slices"
 	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/character"
+	"yembra/core/sizing"
 	"yembra/core/swap"
 	"yembra/server"
 )
@@ -164,4 +167,29 @@ func TestTheCardIsGivenOutInEveryFormat(t *testing.T) {
 	require.Contains(t, string(data), "612.00 792.00")
 	status, _, _ = a.ask("GET", "/api/dishes/"+d.ID+"/card/docx", nil)
 	require.Equal(t, 404, status)
+}
+
+func TestTheCardIsSizedToTheTable(t *testing.T) {
+	a := open(t)
+	d := a.newDish(skink)
+	serves := d.Document.Original.Serves.Mid()
+	status, _, data := a.ask("GET", fmt.Sprintf("/api/dishes/%s/sized?servings=%g", d.ID, serves*3), nil)
+	require.Equal(t, 200, status, string(data))
+	sized := into[sizing.Dish](t, data)
+	require.InDelta(t, 3, sized.Factor, 1e-9)
+	require.InDelta(t, serves*3, sized.Serves.Mid(), 1e-9)
+	require.NotEmpty(t, sized.Notes)
+	for i, c := range d.Adaptation.Components {
+		left := slices.DeleteFunc(slices.Clone(c.Lines), func(l swap.Line) bool { return l.Change == swap.Dropped })
+		require.Len(t, sized.Components[i].Lines, len(left))
+	}
+	status, _, data = a.ask("GET", fmt.Sprintf("/api/dishes/%s/card/markdown?servings=%g", d.ID, serves*3), nil)
+	require.Equal(t, 200, status)
+	require.Contains(t, string(data), "At this size")
+	require.Contains(t, string(data), fmt.Sprintf("Serves %g", serves*3))
+	for query, field := range map[string]string{"servings=many": "servings", "servings=0": "servings", "servings=4000": "servings", "factor=-1": "factor"} {
+		status, _, data = a.ask("GET", "/api/dishes/"+d.ID+"/sized?"+query, nil)
+		require.Equal(t, 422, status, query)
+		require.Contains(t, string(data), `"field":"`+field+`"`)
+	}
 }

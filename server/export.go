@@ -3,6 +3,7 @@ package server
 import (
 	"fmt"
 	"slices"
+	"strconv"
 	"strings"
 
 	"github.com/gofiber/fiber/v3"
@@ -10,6 +11,7 @@ import (
 	"yembra/core/balance"
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/sizing"
 	"yembra/core/swap"
 	"yembra/formats"
 	"yembra/store"
@@ -63,6 +65,11 @@ func (k *Kitchen) exportCard(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
+	sized, err := k.size(c, card.Dish)
+	if err != nil {
+		return err
+	}
+	card.Dish, card.Sizing = sized.Dish, sized.Notes
 	var body []byte
 	var kind, ending string
 	switch c.Params("format") {
@@ -88,6 +95,55 @@ func (k *Kitchen) exportCard(c fiber.Ctx) error {
 		return err
 	}
 	return sendFile(c, card.Name, ending, kind, body)
+}
+
+// sized answers with the adapted dish for as many as the request asks for.
+func (k *Kitchen) sized(c fiber.Ctx) error {
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	card, err := k.card(d)
+	if err != nil {
+		return err
+	}
+	out, err := k.size(c, card.Dish)
+	if err != nil {
+		return err
+	}
+	return c.JSON(out)
+}
+
+// size scales a dish to ?servings=, or by ?factor= where the recipe does not
+// say for how many it is.
+func (k *Kitchen) size(c fiber.Ctx, d recipe.Dish) (sizing.Dish, error) {
+	factor := 1.0
+	for _, field := range []string{"servings", "factor"} {
+		text := c.Query(field)
+		if text == "" {
+			continue
+		}
+		v, err := strconv.ParseFloat(text, 64)
+		if err != nil {
+			return sizing.Dish{}, unsized(field, fmt.Sprintf("%q is no number", text))
+		}
+		if factor = v; field == "servings" {
+			if d.Serves == nil || d.Serves.Mid() <= 0 {
+				return sizing.Dish{}, unsized(field, "the recipe does not say for how many it is; give a factor instead")
+			}
+			factor = v / d.Serves.Mid()
+		}
+		out, err := sizing.Scale(k.Core().Larder, d, factor)
+		if err != nil {
+			return sizing.Dish{}, unsized(field, err.Error())
+		}
+		return out, nil
+	}
+	return sizing.Scale(k.Core().Larder, d, factor)
+}
+
+func unsized(field, why string) error {
+	return problem{Title: "Cannot be sized", Status: fiber.StatusUnprocessableEntity, Detail: larder.Capital(why) + ".", Errors: []fieldError{{Field: field, Detail: why}}}
 }
 
 // card gathers what is handed on of a dish.

@@ -14,6 +14,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/sizing"
 	"yembra/core/swap"
 	"yembra/server"
 )
@@ -29,6 +30,7 @@ type api struct {
 	PreviewRequest server.PreviewRequest
 	TrayItem       swap.TrayItem
 	BalanceView    server.BalanceView
+	SizedDish      sizing.Dish
 	FoodHit        server.FoodHit
 	FoodView       server.FoodView
 	Entry          larder.Entry

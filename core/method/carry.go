@@ -55,7 +55,8 @@ func (c *Carrier) heading(name string, here []replacement) string {
 			shorts[r.book.Short] = true
 		}
 	}
-	if len(larder.Words(name)) == 1 && len(shorts) > 1 {
+	flesh := slices.Contains([]larder.Animal{larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish}, s.Animals[0].Animal)
+	if len(larder.Words(name)) == 1 && len(shorts) > 1 && flesh {
 		return "Main pieces" // "Meats", of several kinds
 	}
 	var words []string

@@ -17,6 +17,7 @@ import type {
   SaveRequest,
   Settings,
   Shelf,
+  SizingDish,
   StepRequest,
   TrayItem,
 } from "./types";
@@ -86,6 +87,8 @@ export const api = {
   preview: (id: string, decisions: Decisions) =>
     request<Adaptation>("POST", `/api/dishes/${id}/preview`, { decisions }),
   balance: (id: string) => request<BalanceView>("GET", `/api/dishes/${id}/balance`),
+  sized: (id: string, servings: number) =>
+    request<SizingDish>("GET", `/api/dishes/${id}/sized?servings=${servings}`),
   boosters: (id: string) => request<TrayItem[]>("GET", `/api/dishes/${id}/boosters`),
   proposals: (id: string) => request<Proposal[]>("POST", `/api/dishes/${id}/proposals`),
   readLine: (r: LineRequest) => request<RecipeLine>("POST", "/api/lines", r),

@@ -15,6 +15,7 @@ export interface Schema {
   PreviewRequest: PreviewRequest;
   TrayItem: TrayItem;
   BalanceView: BalanceView;
+  SizedDish: SizingDish;
   FoodHit: FoodHit;
   FoodView: FoodView;
   Entry: Entry;
@@ -466,6 +467,16 @@ export interface Warning {
 export interface RuleCheck {
   rule: string;
   broken: string[];
+}
+export interface SizingDish {
+  name: string;
+  serves: Span | null;
+  components: RecipeComponent[];
+  notices: Notice[];
+  measures?: string;
+  habit?: MeasureHabit | null;
+  factor: number;
+  notes: string[];
 }
 export interface FoodHit {
   id: string;

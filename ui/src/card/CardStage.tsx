@@ -1,15 +1,19 @@
 import "./card.css";
 
 import { PrinterOutlined } from "@ant-design/icons";
-import { Button } from "antd";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { Button, InputNumber } from "antd";
+import { useState } from "react";
 
-import type { DishView, SwapComponent } from "../api/types";
+import { api } from "../api/client";
+import type { DishView, RecipeComponent, SwapComponent } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
 import { lineAt } from "../swaps/Candidates";
+import { ProblemNote } from "../shared/ProblemNote";
 import { tallyWords } from "../shared/format";
 
 const exportsOf = [
-  ["pdf", "PDF, A4"],
+  ["pdf?paper=a4", "PDF, A4"],
   ["pdf?paper=letter", "PDF, Letter"],
   ["html", "page"],
   ["markdown", "Markdown"],
@@ -22,16 +26,45 @@ export default function CardStage() {
   const { dish } = useOpenDish();
   const { adaptation: a, document: doc } = dish;
   const serves = doc.original.serves;
+  const usual = serves ? (serves.low + serves.high) / 2 : 0;
+  const [asked, setAsked] = useState<number | null>(null);
+  const other = asked !== null && asked !== usual;
+  const sized = useQuery({
+    queryKey: ["sized", dish.id, dish.edit, asked],
+    queryFn: () => api.sized(dish.id, asked ?? usual),
+    enabled: other,
+    placeholderData: keepPreviousData,
+  });
+  const at = other ? sized.data : undefined;
+  const query = other ? `servings=${asked}` : "";
   return (
     <main className="page">
       <div className="card-tools no-print">
         <Button type="primary" icon={<PrinterOutlined />} onClick={() => window.print()}>
           Print card
         </Button>
+        {usual > 0 && (
+          <label className="card-size">
+            For{" "}
+            <InputNumber
+              min={1}
+              max={Math.floor(usual * 50)}
+              value={asked ?? usual}
+              onChange={setAsked}
+              aria-label="Servings"
+            />{" "}
+            at the table
+            {other && (
+              <Button type="link" onClick={() => setAsked(null)}>
+                Back to {usual}
+              </Button>
+            )}
+          </label>
+        )}
         <span className="card-exports">
           Give it out as{" "}
           {exportsOf.map(([format, name]) => (
-            <a key={format} href={`/api/dishes/${dish.id}/card/${format}`}>
+            <a key={format} href={withQuery(`/api/dishes/${dish.id}/card/${format}`, query)}>
               {name}
             </a>
           ))}
@@ -42,16 +75,26 @@ export default function CardStage() {
           <h1>{doc.name}</h1>
           <span className="quiet">
             {doc.place && `${doc.place} · `}in plant form
-            {serves &&
-              ` · serves ${serves.low === serves.high ? serves.low : `${serves.low}–${serves.high}`}`}
+            {servesWords(at ? at.serves : serves)}
           </span>
         </header>
+        {other && sized.error && <ProblemNote error={sized.error} />}
         <OpenLines dish={dish} />
         {doc.decisions.livesFrom && <p>{doc.decisions.livesFrom}</p>}
         {a.components.map((c, i) => (
-          <Part key={i} part={c} />
+          <Part key={i} part={c} sized={at?.components[i]} />
         ))}
         <section className="card-notes">
+          {at && at.notes.length > 0 && (
+            <>
+              <h2>At this size</h2>
+              <ul>
+                {at.notes.map((n) => (
+                  <li key={n}>{n}</li>
+                ))}
+              </ul>
+            </>
+          )}
           <h2>What was changed</h2>
           <ul>
             {a.swaps.map((s) => (
@@ -73,6 +116,17 @@ export default function CardStage() {
   );
 }
 
+function withQuery(path: string, query: string): string {
+  if (!query) return path;
+  return path + (path.includes("?") ? "&" : "?") + query;
+}
+
+function servesWords(s: { low: number; high: number } | null | undefined): string {
+  if (!s) return "";
+  const say = (v: number) => String(Math.round(v * 10) / 10);
+  return ` · serves ${s.low === s.high ? say(s.low) : `${say(s.low)}–${say(s.high)}`}`;
+}
+
 function OpenLines({ dish }: { dish: DishView }) {
   const open = dish.adaptation.unresolved;
   if (open.length === 0) return null;
@@ -90,7 +144,8 @@ function OpenLines({ dish }: { dish: DishView }) {
   );
 }
 
-function Part({ part }: { part: SwapComponent }) {
+/** A part of the card; at another size with the amounts of that size. */
+function Part({ part, sized }: { part: SwapComponent; sized?: RecipeComponent }) {
   const lines = part.lines.filter((l) => l.change !== "dropped");
   const steps = part.steps.filter((s) => s.change !== "dropped");
   return (
@@ -99,13 +154,13 @@ function Part({ part }: { part: SwapComponent }) {
       <div className="card-body">
         <ul>
           {lines.map((l, i) => (
-            <li key={i}>{l.text}</li>
+            <li key={i}>{sized?.lines[i]?.text ?? l.text}</li>
           ))}
         </ul>
         <ol>
           {steps.map((s, i) => (
             <li key={i}>
-              {s.text}
+              {sized?.steps[i]?.text ?? s.text}
               {s.change === "changed" && s.why && <div className="why">{s.why}</div>}
             </li>
           ))}

@@ -1,0 +1,270 @@
+// Package sizing scales a dish to another number at the table: amounts a cook
+// can measure, raising and strong spice held back above double, and what does
+// not grow with the factor said in words.
+package sizing
+
+import (
+	"fmt"
+	"math"
+	"regexp"
+	"slices"
+	"strconv"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// Above double, hot spice and strong aromatics grow by the power of strong and
+// chemical raising by that of raising, counted from double on so that no
+// amount jumps there; source: kitchen practice, an estimate.
+const (
+	double  = 2.0
+	strong  = 0.85
+	raising = 0.9
+)
+
+// Deep pots take between these powers of the factor longer where the depth
+// grows with it; an estimate.
+const (
+	deepLeast = 0.5
+	deepMost  = 0.67
+)
+
+// Bounds of the factor, and of its effect on time that is worth a word.
+const (
+	Least     = 0.1
+	Most      = 50
+	timeDrift = 1.15
+)
+
+var raisers = []string{"baking-powder", "baking-soda"}
+
+// Dish is a dish at another size.
+type Dish struct {
+	recipe.Dish
+	Factor float64  `json:"factor"`
+	Notes  []string `json:"notes"`
+}
+
+// Scale sizes a dish by a factor. What is given stays as it is.
+func Scale(l *larder.Larder, d recipe.Dish, factor float64) (Dish, error) {
+	if !(factor >= Least && factor <= Most) {
+		return Dish{}, fmt.Errorf("a dish is sized between %g and %d times, not %.3g times", Least, int(Most), factor)
+	}
+	out := Dish{Dish: d, Factor: factor, Notes: notes(l, d, factor)}
+	if d.Serves != nil {
+		s := d.Serves.Times(factor)
+		out.Serves = &s
+	}
+	out.Components = make([]recipe.Component, len(d.Components))
+	for i, c := range d.Components {
+		part := recipe.Component{Name: c.Name, Lines: make([]recipe.Line, len(c.Lines)), Steps: make([]recipe.Step, len(c.Steps))}
+		for j, line := range c.Lines {
+			part.Lines[j] = scaled(line, growth(l.Food(line.FoodID()), factor))
+		}
+		for j, s := range c.Steps {
+			s.Text = inText(s.Text, factor)
+			part.Steps[j] = s
+		}
+		out.Components[i] = part
+	}
+	return out, nil
+}
+
+// growth is the factor for one food.
+func growth(f *larder.Food, factor float64) float64 {
+	power := 1.0
+	switch {
+	case f == nil || factor <= double:
+	case slices.Contains(raisers, f.ID):
+		power = raising
+	case f.Heat.High > 0 || f.Aisle == "spices":
+		power = strong
+	}
+	return min(factor, double) * math.Pow(max(factor/double, 1), power)
+}
+
+// scaled writes a line with its amounts multiplied, the words around them kept.
+func scaled(line recipe.Line, k float64) recipe.Line {
+	if line.Amount == nil || k == 1 {
+		return line
+	}
+	amount := measure.Amount{Low: line.Amount.Low * k, High: line.Amount.High * k, Unit: line.Amount.Unit}
+	if counted(amount.Unit) {
+		amount.Low, amount.High = whole(amount.Low), whole(amount.High)
+	}
+	if line.Grams != nil {
+		g := line.Grams.Times(k)
+		line.Grams = &g
+	}
+	text := Show(amount)
+	if line.Grams != nil && byMeasure(amount.Unit) {
+		text += " (" + measure.ShowGrams(*line.Grams, measure.Loose) + ")"
+	}
+	rest := words(line)
+	if unit := string(amount.Unit); counted(amount.Unit) && unit != "" && slices.ContainsFunc(strings.Fields(rest), func(w string) bool { return w == unit || w == unit+"s" }) {
+		text = measure.Amount{Low: amount.Low, High: amount.High, Unit: measure.Piece}.String() // "4 cinnamon sticks"
+		if amount.High > 1 && !strings.Contains(rest, unit+"s") {
+			rest = strings.Replace(rest, unit, unit+"s", 1)
+		}
+	}
+	line.Text = text + " " + rest
+	line.Amount = &amount
+	return line
+}
+
+// ahead is the figure that a line begins with, and a mass in brackets after it.
+var (
+	ahead    = regexp.MustCompile(`^[\d\s./½¼¾⅓⅔⅛,–\x{202f}-]+`)
+	inBraces = regexp.MustCompile(`^\s*\([^)]*\d[^)]*\)\s*`)
+)
+
+// words are what a line says besides its amount: as written where the amount
+// stands in front, else put together anew.
+func words(line recipe.Line) string {
+	rest := ahead.ReplaceAllString(line.Text, "")
+	unit := line.Amount.Unit == measure.Piece || line.Amount.Unit == ""
+	if first, after, ok := strings.Cut(strings.ReplaceAll(rest, measure.ThinSpace, " "), " "); ok && rest != line.Text {
+		if u, is := measure.ParseUnit(strings.TrimSuffix(first, ".")); is && u == line.Amount.Unit {
+			rest, unit = strings.TrimPrefix(after, "of "), true
+		}
+	}
+	rest = inBraces.ReplaceAllString(rest, "")
+	before, _, named := strings.Cut(rest, line.Name)
+	if unit && named && rest != line.Text && !strings.ContainsAny(before, "0123456789") {
+		return rest
+	}
+	rest = line.Name
+	for _, o := range line.Also {
+		rest += " and " + o.Name
+	}
+	for _, o := range line.Alternatives {
+		rest += " or " + o.Name
+	}
+	if line.Preparation != "" {
+		rest += ", " + line.Preparation
+	}
+	if line.Optional {
+		rest += ", optional"
+	}
+	return rest
+}
+
+// counted tells the units that come in pieces.
+func counted(u measure.Unit) bool {
+	dimension, _ := measure.DimensionOf(u)
+	return u == measure.Stick || dimension != measure.Mass && dimension != measure.Volume
+}
+
+// byMeasure tells the units beside which a mass helps.
+func byMeasure(u measure.Unit) bool {
+	return u == measure.Teaspoon || u == measure.Tablespoon || u == measure.Cup
+}
+
+// whole rounds what is counted to halves up to three and to whole ones above.
+func whole(v float64) float64 {
+	if v < 3 {
+		return max(math.Round(v*2)/2, 0.25)
+	}
+	return math.Round(v)
+}
+
+// Show writes a scaled amount as a kitchen measures it.
+func Show(a measure.Amount) string {
+	if grams := measure.GramsOf(a.Unit); grams > 0 && (a.Unit == measure.Gram || a.Unit == measure.Kilogram) {
+		return measure.ShowGrams(measure.Span{Low: a.Low * grams, High: a.High * grams}, measure.Loose)
+	}
+	if a.Unit == measure.Millilitre || a.Unit == measure.Litre {
+		return liquid(a.Low*measure.MillilitresOf(a.Unit, measure.Metric), a.High*measure.MillilitresOf(a.Unit, measure.Metric))
+	}
+	if byMeasure(a.Unit) {
+		size := measure.MillilitresOf(a.Unit, measure.Metric)
+		low, high := measure.ShowMillilitres(a.Low*size, measure.Metric, measure.Loose), measure.ShowMillilitres(a.High*size, measure.Metric, measure.Loose)
+		if low == high {
+			return low
+		}
+		return low + " to " + high
+	}
+	text := a.String()
+	if counted(a.Unit) && a.Unit != measure.Piece && a.Unit != "" && a.High > 1 {
+		switch unit := string(a.Unit); {
+		case a.Unit == measure.Leaf:
+			text = strings.TrimSuffix(text, unit) + "leaves"
+		default:
+			text += "s"
+		}
+	}
+	return text
+}
+
+// liquid writes millilitres, litres from a thousand up, by the same steps as
+// grams.
+func liquid(low, high float64) string {
+	return strings.NewReplacer("kg", "litres", "g", "ml").Replace(measure.ShowGrams(measure.Span{Low: low, High: high}, measure.Loose))
+}
+
+// inStep finds masses and volumes in the words of a step; lengths, times and
+// heat are none.
+var inStep = regexp.MustCompile(`(\d+(?:\.\d+)?)[\s\x{202f}]?(kg|g|ml|litres?)\b`)
+
+// inText sizes the amounts that a step says.
+func inText(text string, k float64) string {
+	if k == 1 {
+		return text
+	}
+	return inStep.ReplaceAllStringFunc(text, func(found string) string {
+		m := inStep.FindStringSubmatch(found)
+		v, err := strconv.ParseFloat(m[1], 64)
+		if err != nil {
+			return found
+		}
+		unit, ok := measure.ParseUnit(m[2])
+		if !ok {
+			return found
+		}
+		return Show(measure.Amount{Low: v * k, High: v * k, Unit: unit})
+	})
+}
+
+// notes say what the factor does not scale.
+func notes(l *larder.Larder, d recipe.Dish, k float64) []string {
+	out := []string{}
+	if k == 1 {
+		return out
+	}
+	has := func(match func(*larder.Food) bool) bool {
+		return slices.ContainsFunc(d.Components, func(c recipe.Component) bool {
+			return slices.ContainsFunc(c.Lines, func(line recipe.Line) bool { f := l.Food(line.FoodID()); return f != nil && match(f) })
+		})
+	}
+	does := func(techniques ...string) bool {
+		return slices.ContainsFunc(d.Components, func(c recipe.Component) bool {
+			return slices.ContainsFunc(c.Steps, func(s recipe.Step) bool {
+				return slices.ContainsFunc(s.Techniques, func(t string) bool { return slices.Contains(techniques, t) })
+			})
+		})
+	}
+	out = append(out, "Salt is scaled with the rest: hold a little back and taste.")
+	if least, most := math.Pow(k, deepLeast), math.Pow(k, deepMost); most > timeDrift {
+		out = append(out, fmt.Sprintf("Minutes are those of the first size. Where the pot or dish is filled deeper, allow %.1f to %.1f times as long; the cues decide.", least, most))
+	} else if 1/most > timeDrift {
+		out = append(out, fmt.Sprintf("Minutes are those of the first size. Where the pot or dish is filled less deep, %.1f to %.1f of the time may do; look early, the cues decide.", most, least))
+	}
+	if does("fry", "brown", "sear") && k > 1 {
+		out = append(out, "Fry and brown in batches that cover the pan once; a full pan stews.")
+	}
+	if does("simmer", "reduce", "boil") {
+		out = append(out, "What boils away depends on the width of the pot, not on the amount: go by thickness.")
+	}
+	if k > double {
+		if has(func(f *larder.Food) bool { return growth(f, k) < k && !slices.Contains(raisers, f.ID) }) {
+			out = append(out, fmt.Sprintf("Spices and chillies are held back above double (power %g, an estimate): taste and add.", strong))
+		}
+		if has(func(f *larder.Food) bool { return slices.Contains(raisers, f.ID) }) {
+			out = append(out, fmt.Sprintf("Baking powder and soda are held back above double (power %g, an estimate).", raising))
+		}
+	}
+	return out
+}

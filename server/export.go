@@ -57,15 +57,7 @@ func sendFile(c fiber.Ctx, dish, ending, kind string, body []byte) error {
 
 // exportCard hands an adapted dish on as PDF, Markdown, JSON-LD, CSV or a page.
 func (k *Kitchen) exportCard(c fiber.Ctx) error {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
-	if err != nil {
-		return err
-	}
-	card, err := k.card(d)
-	if err != nil {
-		return err
-	}
-	sized, err := k.size(c, card.Dish)
+	card, sized, err := k.sizedCard(c)
 	if err != nil {
 		return err
 	}
@@ -99,19 +91,25 @@ func (k *Kitchen) exportCard(c fiber.Ctx) error {
 
 // sized answers with the adapted dish for as many as the request asks for.
 func (k *Kitchen) sized(c fiber.Ctx) error {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
-	if err != nil {
-		return err
-	}
-	card, err := k.card(d)
-	if err != nil {
-		return err
-	}
-	out, err := k.size(c, card.Dish)
+	_, out, err := k.sizedCard(c)
 	if err != nil {
 		return err
 	}
 	return c.JSON(out)
+}
+
+// sizedCard is the card that a request names, and its dish at the size asked.
+func (k *Kitchen) sizedCard(c fiber.Ctx) (formats.Card, sizing.Dish, error) {
+	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	if err != nil {
+		return formats.Card{}, sizing.Dish{}, err
+	}
+	card, err := k.card(d)
+	if err != nil {
+		return formats.Card{}, sizing.Dish{}, err
+	}
+	sized, err := k.size(c, card.Dish)
+	return card, sized, err
 }
 
 // size scales a dish to ?servings=, or by ?factor= where the recipe does not

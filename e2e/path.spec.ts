@@ -146,6 +146,7 @@ test("the card prints on its own", async ({ page }) => {
   await page.getByLabel("Servings").press("Tab");
   await expect(page.getByRole("article", { name: "Card" })).toContainText("serves 12");
   await expect(page.getByRole("article", { name: "Card" })).toContainText("At this size");
+  await expect(page.getByRole("article", { name: "Card" })).toContainText("Labels decide");
   await expect(page.getByRole("link", { name: "Markdown" })).toHaveAttribute("href", /servings=12$/);
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("article", { name: "Card" })).toBeVisible();

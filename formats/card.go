@@ -253,6 +253,9 @@ func ToCardMarkdown(c Card) []byte {
 	return b.Bytes()
 }
 
+// sodiumOfSalt is mg of sodium in a gram of salt (EU 1169/2011: salt = sodium x 2.5).
+const sodiumOfSalt = 400
+
 // ToCardJSONLD writes the card as a schema.org Recipe. It is called vegan only
 // when no line is open.
 func ToCardJSONLD(c Card) ([]byte, error) {
@@ -276,18 +279,12 @@ func ToCardJSONLD(c Card) ([]byte, error) {
 	out["nutrition"] = map[string]string{
 		"@type": "NutritionInformation", "calories": fmt.Sprintf("%.0f kcal", c.Energy), "proteinContent": fmt.Sprintf("%.0f g", c.Protein),
 		"fatContent": fmt.Sprintf("%.0f g", c.Fat), "carbohydrateContent": fmt.Sprintf("%.0f g", c.Carbohydrate), "fiberContent": fmt.Sprintf("%.0f g", c.Fibre),
+		"sodiumContent": fmt.Sprintf("%.0f mg", c.Salt*sodiumOfSalt),
 	}
-	var b bytes.Buffer
-	e := json.NewEncoder(&b)
-	e.SetEscapeHTML(false)
-	e.SetIndent("", "  ")
-	if err := e.Encode(out); err != nil {
-		return nil, fmt.Errorf("write JSON-LD: %w", err)
-	}
-	return b.Bytes(), nil
+	return indented(out)
 }
 
-var page = template.Must(template.New("card").Funcs(template.FuncMap{"serves": servesWords, "part": partName, "deference": func() string { return Deference }}).Parse(`<!doctype html>
+var page = template.Must(template.New("card").Funcs(template.FuncMap{"serves": servesWords, "part": partName, "serving": Card.serving, "deference": func() string { return Deference }}).Parse(`<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><title>{{.Name}}</title>
 <meta name="viewport" content="width=device-width">
 <style>
@@ -307,6 +304,7 @@ h1{margin:0}h2{margin:1.4em 0 .3em;border-bottom:1px solid #e4ddcf}
 {{with .Labels}}<h2>Labels to read</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Sizing}}<h2>At this size</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Keeping}}<h2>Ahead and keeping</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
+<h2>A serving</h2><p>{{serving .}}</p>
 </body></html>
 `))
 

@@ -25,7 +25,7 @@ func card(t testing.TB) formats.Card {
 		Name: "Phở chay & Μουσακάς, żurek", Place: "Việt Nam", Lives: "A clear broth <of char>.", Dish: d,
 		Changed:   []formats.Change{{From: "bones", To: "Kelp and carrot", Why: "Glutamate."}},
 		Cautions:  []formats.Caution{{Text: "Boil the beans hard.", Grave: true}, {Text: "Kelp: not daily."}},
-		Allergens: []string{"soy"}, Labels: []string{"noodles: look for egg"}, Keeping: []string{"Broth: three days."}, Tally: "5 kept.", Energy: 412, Protein: 12,
+		Allergens: []string{"soy"}, Labels: []string{"noodles: look for egg"}, Keeping: []string{"Broth: three days."}, Tally: "5 kept.", Energy: 412, Protein: 12, Salt: 1.5,
 	}
 }
 
@@ -67,6 +67,7 @@ func TestTheCardAsJSONLDIsVeganOnlyWhenFinished(t *testing.T) {
 	require.NoError(t, json.Unmarshal(body, &got))
 	require.Equal(t, "https://schema.org/VeganDiet", got["suitableForDiet"])
 	require.Equal(t, "412 kcal", got["nutrition"].(map[string]any)["calories"])
+	require.Equal(t, "600 mg", got["nutrition"].(map[string]any)["sodiumContent"])
 	src, err := formats.FromJSONLD(string(body))
 	require.NoError(t, err)
 	require.Len(t, src.Sections, 3, "lines of no part come first, here none")

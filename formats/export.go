@@ -56,11 +56,16 @@ func ToJSONLD(name string, d recipe.Dish) ([]byte, error) {
 		}
 		out.Instructions = append(out.Instructions, section)
 	}
+	return indented(out)
+}
+
+// indented writes JSON for people to read, letters as they are.
+func indented(v any) ([]byte, error) {
 	var b bytes.Buffer
 	e := json.NewEncoder(&b)
 	e.SetEscapeHTML(false)
 	e.SetIndent("", "  ")
-	if err := e.Encode(out); err != nil {
+	if err := e.Encode(v); err != nil {
 		return nil, fmt.Errorf("write JSON-LD: %w", err)
 	}
 	return b.Bytes(), nil

@@ -104,6 +104,7 @@ export default function CardStage() {
             ))}
           </ul>
           <Cautions dish={dish} />
+          <Holds dish={dish} />
           <Labels dish={dish} />
           <p className="quiet">
             Character against the original: {tallyWords(a.tally)}
@@ -190,6 +191,24 @@ function Cautions({ dish }: { dish: DishView }) {
         ))}
       </ul>
       <p className="quiet">Follow local food-safety rules; this is general guidance.</p>
+    </>
+  );
+}
+
+/** The allergens of the adaptation, as the balance finds them. */
+function Holds({ dish }: { dish: DishView }) {
+  const sheet = useQuery({
+    queryKey: ["balance", dish.id, dish.edit],
+    queryFn: () => api.balance(dish.id),
+  });
+  if (sheet.error) return <ProblemNote error={sheet.error} retry={() => void sheet.refetch()} />;
+  if (!sheet.data) return null;
+  const held = [...sheet.data.allergens.come, ...sheet.data.allergens.both].sort();
+  if (held.length === 0) return null;
+  return (
+    <>
+      <h2>Holds</h2>
+      <p>{held.join(", ")}. Labels decide, and what touched a board.</p>
     </>
   );
 }

@@ -209,14 +209,17 @@ function known(value: number, share: number): string {
 }
 
 function NutrientRow({ n }: { n: Nutrient }) {
-  const scale = Math.max(n.original, n.adapted, n.reference > 0 ? n.reference / 2 : 0, 1e-9);
+  // What is hardly known is not drawn either.
+  const was = n.known.original < hardlyKnown ? 0 : n.original;
+  const is = n.known.adapted < hardlyKnown ? 0 : n.adapted;
+  const scale = Math.max(was, is, n.reference > 0 ? n.reference / 2 : 0, 1e-9);
   const share = Math.min(n.known.original, n.known.adapted);
   return (
     <div className="nutrient">
       <span className="name">{capital(names[n.name] ?? n.name)}</span>
       <div className="bars" aria-hidden="true">
-        <span className="was" style={{ width: `${(n.original / scale) * 100}%` }} />
-        <span className="is" style={{ width: `${(n.adapted / scale) * 100}%` }} />
+        <span className="was" style={{ width: `${(was / scale) * 100}%` }} />
+        <span className="is" style={{ width: `${(is / scale) * 100}%` }} />
       </div>
       <span className="figures">
         {known(n.original, n.known.original)} → <b>{known(n.adapted, n.known.adapted)}</b>{" "}

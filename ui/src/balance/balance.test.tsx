@@ -24,7 +24,7 @@ const sheet: BalanceView = {
       name: "b12",
       unit: "µg",
       original: 3,
-      adapted: 0,
+      adapted: 2,
       per100: { original: 1, adapted: 0 },
       known: { original: 0.95, adapted: 0.04 },
       reference: 2.5,
@@ -68,6 +68,8 @@ it("shows accounts with who carries them, warnings with remedies, and what is mi
   expect(screen.getByText("smoked haddock 80 % → smoked tofu 50 %")).toBeDefined();
   expect(screen.getByLabelText("What a serving gives").textContent).toContain("3.0 → missing");
   expect(screen.getByText("known 4 %").className).toContain("few");
+  const bar = screen.getByLabelText("What a serving gives").querySelector<HTMLElement>(".is");
+  expect(bar?.style.width).toBe("0%");
   expect(screen.getByLabelText("Who can eat it").textContent).toContain("Brings insoy");
   expect(screen.getByLabelText("House rules").textContent).toContain("✕ no soy: smoked tofu");
   expect(screen.getByLabelText("House rules").textContent).toContain("✓ no animal matter");

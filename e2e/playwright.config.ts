@@ -3,11 +3,11 @@ import { defineConfig } from "@playwright/test";
 export default defineConfig({
   testDir: ".",
   workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: "list",
   use: {
-    actionTimeout: 10_000,
+    actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: "/usr/bin/chromium",

@@ -9,5 +9,10 @@ export default defineConfig({
     chunkSizeWarningLimit: 1200,
   },
   server: { proxy: { "/api": "http://127.0.0.1:8765" } },
-  test: { environment: "happy-dom", globals: false },
+  test: {
+    environment: "happy-dom",
+    globals: false,
+    setupFiles: ["src/shared/patience.ts"],
+    testTimeout: 60_000,
+  },
 });

@@ -80,6 +80,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	api.Post("/steps", k.readStep)
 	api.Post("/convert", k.convert)
 	api.Post("/adapt", k.adapt)
+	api.Post("/plan", plan)
 	api.Get("/larder/foods", k.foods)
 	api.Get("/larder/foods/:id", k.food)
 	api.Put("/larder/foods/:id", k.saveFood)

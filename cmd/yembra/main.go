@@ -19,6 +19,7 @@ import (
 	"github.com/alecthomas/kong"
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/core/day"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/swap"
@@ -37,6 +38,7 @@ type commands struct {
 	Demo  demoCommand  `cmd:"" help:"Serve the demo kitchen, freshly laid out."`
 	Read  readCommand  `cmd:"" help:"Read a recipe and print what was understood."`
 	Adapt adaptCommand `cmd:"" help:"Adapt a read recipe (a request as for POST /api/adapt)."`
+	Plan  planCommand  `cmd:"" help:"Plan a day (a request as for POST /api/plan)."`
 }
 
 type listen struct {
@@ -52,6 +54,9 @@ type (
 		Measures string `help:"Whose cups and spoons: us, metric, imperial, australian." default:"us"`
 	}
 	adaptCommand struct {
+		File string `arg:"" help:"The request as JSON; - reads standard input."`
+	}
+	planCommand struct {
 		File string `arg:"" help:"The request as JSON; - reads standard input."`
 	}
 )
@@ -249,6 +254,22 @@ func (a adaptCommand) Run() error {
 		return err
 	}
 	answer, err := k.Adapt(req)
+	if err != nil {
+		return err
+	}
+	return printJSON(answer)
+}
+
+func (p planCommand) Run() error {
+	data, err := input(p.File)
+	if err != nil {
+		return err
+	}
+	var req day.Request
+	if err := server.DecodeStrict(data, &req); err != nil {
+		return err
+	}
+	answer, err := server.Plan(req)
 	if err != nil {
 		return err
 	}

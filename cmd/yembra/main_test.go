@@ -58,12 +58,21 @@ func TestReadAndAdaptPrintWhatTheEndpointsAnswer(t *testing.T) {
 	require.NotContains(t, string(out), `\u003c`)
 }
 
+func TestPlanPrintsWhatTheEndpointAnswers(t *testing.T) {
+	out, err := printed(t, planCommand{File: file(t, `{"serveAt": "2026-12-05T19:30:00Z", "kitchen": {"cooks": 1}, "tasks": [{"id": "chop", "minutes": 10, "hands": 1}]}`)}.Run)
+	require.NoError(t, err)
+	require.JSONEq(t, `{"feasible": true, "tasks": [{"id": "chop", "start": "2026-12-05T19:20:00Z", "end": "2026-12-05T19:30:00Z", "cook": 0, "rings": [], "oven": null}],
+		"startAt": "2026-12-05T19:20:00Z", "spanMinutes": 10, "boundMinutes": 10, "optimal": true, "conflicts": []}`, string(out))
+}
+
 func TestCommandsFailWithReasons(t *testing.T) {
 	for _, run := range []func() error{
 		readCommand{File: "/nowhere/at/all", Measures: "us"}.Run,
 		readCommand{File: file(t, "soup"), Measures: "cubits"}.Run,
 		adaptCommand{File: file(t, `{"unknown": 1}`)}.Run,
 		adaptCommand{File: file(t, `{`)}.Run,
+		planCommand{File: file(t, `{"serveAt": "soon"}`)}.Run,
+		planCommand{File: file(t, `{"unknown": 1}`)}.Run,
 	} {
 		_, err := printed(t, run)
 		require.Error(t, err)

@@ -1,0 +1,349 @@
+package day
+
+import "slices"
+
+// schedule is a start and an oven for every job, with what it is judged by:
+// ticks by which deadlines are missed, then its span, then how long finished
+// food waits.
+type schedule struct {
+	start, oven      []int
+	late, span, wait int
+}
+
+// better orders schedules.
+func (s *schedule) better(o *schedule) bool {
+	if s.late != o.late {
+		return s.late < o.late
+	}
+	if s.span != o.span {
+		return s.span < o.span
+	}
+	return s.wait < o.wait
+}
+
+// generator builds schedules from priorities, one job after the other at its
+// earliest place (serial schedule generation). Jobs bound to each other by a
+// greatest gap are placed together.
+type generator struct {
+	p       *problem
+	prof    *profile
+	before  *profile // as it stood before a group
+	groups  [][]int  // of jobs bound by greatest gaps; every job is in one
+	groupOf []int
+	outside []int // links into each group from other groups
+	waiting []int
+	ready   []int
+	raised  []int
+	order   []int
+	prefer  []int // an oven to take, or anyOven
+}
+
+const anyOven = -1
+
+// groupAttempts bounds how often a bound group is begun again further on.
+const groupAttempts = 40
+
+func newGenerator(p *problem) *generator {
+	n := len(p.jobs)
+	g := &generator{p: p, prof: newProfile(p), before: newProfile(p), groupOf: make([]int, n), raised: make([]int, n), order: make([]int, 0, n), prefer: make([]int, n)}
+	for i := range g.prefer {
+		g.prefer[i] = anyOven
+	}
+	g.group()
+	return g
+}
+
+// group finds the jobs that greatest gaps bind to each other: the strongly
+// connected parts of the graph in which a greatest gap is an arc back.
+func (g *generator) group() {
+	n := len(g.p.jobs)
+	reach := make([][]bool, n)
+	for i := range reach {
+		reach[i] = make([]bool, n)
+	}
+	next := make([][]int, n)
+	for _, l := range g.p.links {
+		next[l.from] = append(next[l.from], l.to)
+		if l.max >= 0 {
+			next[l.to] = append(next[l.to], l.from)
+		}
+	}
+	for i := range reach {
+		stack := []int{i}
+		for len(stack) > 0 {
+			k := stack[len(stack)-1]
+			stack = stack[:len(stack)-1]
+			for _, to := range next[k] {
+				if !reach[i][to] {
+					reach[i][to] = true
+					stack = append(stack, to)
+				}
+			}
+		}
+	}
+	for i := range g.groupOf {
+		g.groupOf[i] = -1
+	}
+	for i := range n {
+		if g.groupOf[i] >= 0 {
+			continue
+		}
+		var members []int
+		for k := i; k < n; k++ {
+			if k == i || g.groupOf[k] < 0 && reach[i][k] && reach[k][i] {
+				members = append(members, k)
+				g.groupOf[k] = len(g.groups)
+			}
+		}
+		g.groups = append(g.groups, members)
+	}
+	g.outside = make([]int, len(g.groups))
+	g.waiting = make([]int, len(g.groups))
+	for _, l := range g.p.links {
+		if g.groupOf[l.from] != g.groupOf[l.to] {
+			g.outside[g.groupOf[l.to]]++
+		}
+	}
+}
+
+// bounds returns between which starts a job may lie, given the jobs placed,
+// and which placed job holds the upper bound (-1: its own deadline).
+func (g *generator) bounds(i int) (lo, hi, holder int) {
+	j := &g.p.jobs[i]
+	lo, hi, holder = j.release, j.deadline, -1
+	lower := func(t int) { lo = max(lo, t) }
+	upper := func(t, by int) {
+		if t < hi {
+			hi, holder = t, by
+		}
+	}
+	for _, k := range g.p.in[i] {
+		l := g.p.links[k]
+		if s := g.prof.start[l.from]; s >= 0 {
+			end := s + g.p.jobs[l.from].length
+			lower(end + l.min)
+			if l.max >= 0 {
+				upper(end+l.max, l.from)
+			}
+		}
+	}
+	for _, k := range g.p.out[i] {
+		l := g.p.links[k]
+		if s := g.prof.start[l.to]; s >= 0 {
+			upper(s-l.min-j.length, l.to)
+			if l.max >= 0 {
+				lower(s - l.max - j.length)
+			}
+		}
+	}
+	return lo, hi, holder
+}
+
+// build places all jobs by ascending priority.
+func (g *generator) build(keys []float64) *schedule {
+	g.prof.clear()
+	late := 0
+	for i := range g.p.jobs {
+		if j := &g.p.jobs[i]; j.pinned {
+			late += g.put(i, j.release)
+		}
+	}
+	copy(g.waiting, g.outside)
+	g.ready = g.ready[:0]
+	for k, n := range g.waiting {
+		if n == 0 {
+			g.ready = append(g.ready, k)
+		}
+	}
+	for len(g.ready) > 0 {
+		at := 0
+		for k := 1; k < len(g.ready); k++ {
+			if g.key(keys, g.ready[k]) < g.key(keys, g.ready[at]) {
+				at = k
+			}
+		}
+		group := g.ready[at]
+		g.ready = slices.Delete(g.ready, at, at+1)
+		late += g.placeGroup(group, keys)
+		for _, i := range g.groups[group] {
+			for _, k := range g.p.out[i] {
+				if to := g.groupOf[g.p.links[k].to]; to != group {
+					if g.waiting[to]--; g.waiting[to] == 0 {
+						g.ready = append(g.ready, to)
+					}
+				}
+			}
+		}
+	}
+	return g.taken(late)
+}
+
+func (g *generator) key(keys []float64, group int) float64 {
+	least := keys[g.groups[group][0]]
+	for _, i := range g.groups[group][1:] {
+		least = min(least, keys[i])
+	}
+	return least
+}
+
+// put places a job at its earliest place from lo on and returns by how much
+// that misses its own upper bound.
+func (g *generator) put(i, lo int) (late int) {
+	_, hi, _ := g.bounds(i)
+	t, oven := g.earliest(i, lo)
+	if t == never {
+		t = lo
+		late = g.p.horizon
+		if g.p.jobs[i].shelves > 0 {
+			oven = max(oven, 0)
+		}
+	}
+	g.prof.place(i, t, oven)
+	return late + max(0, t-hi)
+}
+
+// earliest is the earliest place of a job, in the oven asked for if any.
+func (g *generator) earliest(i, lo int) (start, oven int) {
+	if o := g.prefer[i]; o != anyOven {
+		return g.prof.earliestIn(&g.p.jobs[i], lo, o), o
+	}
+	return g.prof.earliest(i, lo)
+}
+
+// placeGroup places the jobs of one group. When one of them comes too late for
+// another, that other one is moved on and the group begun again.
+func (g *generator) placeGroup(group int, keys []float64) (late int) {
+	members := g.groups[group]
+	if len(members) == 1 {
+		if i := members[0]; g.prof.start[i] < 0 {
+			lo, _, _ := g.bounds(i)
+			return g.put(i, lo)
+		}
+		return 0
+	}
+	for _, i := range members {
+		g.raised[i] = 0
+	}
+	g.before.copyFrom(g.prof)
+	for attempt := 0; ; attempt++ {
+		late = g.tryGroup(members, keys, attempt < groupAttempts)
+		if late >= 0 {
+			return late
+		}
+		g.prof.copyFrom(g.before)
+	}
+}
+
+// tryGroup places a group once. It returns -1 when it should be begun again
+// with a member raised, else by how much deadlines are missed.
+func (g *generator) tryGroup(members []int, keys []float64, again bool) (late int) {
+	for range members {
+		next := -1
+		for _, i := range members {
+			if g.prof.start[i] < 0 && g.eligible(i) && (next < 0 || keys[i] < keys[next]) {
+				next = i
+			}
+		}
+		if next < 0 {
+			break
+		}
+		lo, hi, holder := g.bounds(next)
+		lo = max(lo, g.raised[next])
+		t, oven := g.earliest(next, lo)
+		if t > hi && t < never && again && holder >= 0 && g.groupOf[holder] == g.groupOf[next] && !g.p.jobs[holder].pinned {
+			g.raised[holder] = g.prof.start[holder] + t - hi
+			return -1
+		}
+		if t == never {
+			late += g.p.horizon
+			t, oven = lo, max(oven, 0)
+		}
+		g.prof.place(next, t, oven)
+		late += max(0, t-hi)
+	}
+	return late
+}
+
+// eligible says whether everything that must lie before a job is placed.
+func (g *generator) eligible(i int) bool {
+	for _, k := range g.p.in[i] {
+		if g.prof.start[g.p.links[k].from] < 0 {
+			return false
+		}
+	}
+	return true
+}
+
+// taken reads the schedule off the profile.
+func (g *generator) taken(late int) *schedule {
+	s := &schedule{start: slices.Clone(g.prof.start), oven: slices.Clone(g.prof.oven), late: late}
+	s.judge(g.p)
+	return s
+}
+
+func (s *schedule) judge(p *problem) {
+	s.span, s.wait = 0, 0
+	for i := range p.jobs {
+		s.span = max(s.span, s.start[i]+p.jobs[i].length)
+		if p.jobs[i].last {
+			s.wait += s.start[i]
+		}
+	}
+}
+
+// justify moves every job as late as the others allow, then as early, which
+// closes gaps (double justification: Valls, Ballestin, Quintanilla 2005). The
+// schedule must be in the profile; it is changed in place while that helps.
+func (g *generator) justify(s *schedule) {
+	p := g.p
+	end := func(i int) int { return s.start[i] + p.jobs[i].length }
+	for {
+		was := s.span
+		g.load(s)
+		g.sort(func(a, b int) int { return end(b) - end(a) })
+		for _, i := range g.order {
+			t, oven := s.start[i], s.oven[i]
+			g.prof.remove(i)
+			lo, hi, _ := g.bounds(i)
+			hi = min(hi, s.span-p.jobs[i].length)
+			if late, in := g.prof.latest(i, max(lo, t), hi); late > t {
+				t, oven = late, in
+			}
+			g.prof.place(i, t, oven)
+		}
+		copy(s.start, g.prof.start)
+		copy(s.oven, g.prof.oven)
+		g.load(s)
+		g.sort(func(a, b int) int { return s.start[a] - s.start[b] })
+		for _, i := range g.order {
+			t, oven := s.start[i], s.oven[i]
+			g.prof.remove(i)
+			lo, hi, _ := g.bounds(i)
+			if early, in := g.prof.earliest(i, lo); early < t && early <= hi {
+				t, oven = early, in
+			}
+			g.prof.place(i, t, oven)
+		}
+		copy(s.start, g.prof.start)
+		copy(s.oven, g.prof.oven)
+		s.judge(p)
+		if s.span >= was {
+			return
+		}
+	}
+}
+
+func (g *generator) load(s *schedule) {
+	g.prof.clear()
+	for i := range s.start {
+		g.prof.place(i, s.start[i], s.oven[i])
+	}
+}
+
+func (g *generator) sort(by func(a, b int) int) {
+	g.order = g.order[:0]
+	for i := range g.p.jobs {
+		g.order = append(g.order, i)
+	}
+	slices.SortStableFunc(g.order, by)
+}

@@ -1,0 +1,170 @@
+package day
+
+import (
+	"math"
+	"math/rand/v2"
+)
+
+// Work allowed to the searches, in placements of jobs and nodes of the tree
+// rather than seconds, so that the same day always gives the same plan. See
+// docs/measurements.md for the time it takes.
+const (
+	placements      = 700_000
+	placementsSmall = 250_000
+	exactNodes      = 250_000
+)
+
+// seed of the search's own random numbers.
+const seed = 20_251
+
+// search builds schedules within a budget of placements: by several rules at
+// first, then by changing the order of the best it has (simulated annealing
+// over orders). It returns nil when no
+// schedule without missed deadlines was found.
+func (g *generator) search(budget int) *schedule {
+	p := g.p
+	n := len(p.jobs)
+	if n == 0 {
+		return &schedule{start: []int{}, oven: []int{}}
+	}
+	rng := rand.New(rand.NewPCG(seed, uint64(n)))
+	keys := make([]float64, n)
+	var best, current *schedule
+	use := func(s *schedule) {
+		if s.late == 0 {
+			g.justify(s)
+		}
+		if best == nil || s.better(best) {
+			best = s
+		}
+	}
+	floor, _ := p.lowerBound(p.horizon)
+	for _, rule := range rules(p) {
+		s := g.build(rule)
+		use(s)
+		if current == nil || s.better(current) {
+			current = s
+		}
+	}
+	limit := g.prof.placed + budget
+	for g.prof.placed < limit {
+		if best.late == 0 && best.span <= floor && best.wait == 0 {
+			break
+		}
+		heat := startHeat * math.Pow(endHeat/startHeat, 1-float64(limit-g.prof.placed)/float64(budget))
+		for i := range keys {
+			keys[i] = float64(current.start[i])
+		}
+		for range 1 + rng.IntN(3) {
+			i, to := rng.IntN(n), rng.IntN(n)
+			keys[i] = float64(current.start[to]) + rng.Float64() - 0.5
+			if current.late > 0 && rng.IntN(2) == 0 {
+				i = g.missed(current, rng)
+				keys[i] = rng.Float64() * keys[i]
+			}
+		}
+		g.unsettleOvens(rng)
+		s := g.build(keys)
+		use(s)
+		if s.better(current) || rng.Float64() < math.Exp(-worse(s, current)/heat) {
+			current = s
+		}
+	}
+	if best.late > 0 {
+		return nil
+	}
+	return best
+}
+
+// unsettleOvens asks, now and then, for another oven than the earliest free one
+// for a job or two.
+func (g *generator) unsettleOvens(rng *rand.Rand) {
+	for i := range g.prefer {
+		g.prefer[i] = anyOven
+	}
+	if len(g.p.ovens) < 2 || rng.IntN(2) == 0 {
+		return
+	}
+	for range 1 + rng.IntN(2) {
+		i, o := rng.IntN(len(g.prefer)), rng.IntN(len(g.p.ovens))
+		if g.p.jobs[i].shelves > 0 && g.p.jobs[i].shelves <= g.p.ovens[o] {
+			g.prefer[i] = o
+		}
+	}
+}
+
+// Heats of the annealing, in parts of the span.
+const (
+	startHeat = 0.012
+	endHeat   = 0.0005
+)
+
+// worse is how much worse s is than o, in parts of the span; missed deadlines
+// count in full.
+func worse(s, o *schedule) float64 {
+	span := float64(max(o.span, 1))
+	return float64(s.late-o.late)/span + float64(s.span-o.span)/span + 1e-4*float64(s.wait-o.wait)/span
+}
+
+// missed draws a job that lies past its deadline, or any.
+func (g *generator) missed(s *schedule, rng *rand.Rand) int {
+	n := len(s.start)
+	from := rng.IntN(n)
+	for k := range n {
+		if i := (from + k) % n; s.start[i] > g.p.jobs[i].deadline {
+			return i
+		}
+	}
+	return from
+}
+
+// rules are the priorities to begin with: by latest start, by what hangs on a
+// job, by length, by claim on what is scarce.
+func rules(p *problem) [][]float64 {
+	n := len(p.jobs)
+	w := newWindows(p, p.horizon)
+	w.propagate()
+	tail := p.tails()
+	out := make([][]float64, 5)
+	for k := range out {
+		out[k] = make([]float64, n)
+	}
+	for i, j := range p.jobs {
+		claim := 0.0
+		for _, need := range j.needs {
+			claim += float64(need.amount) / float64(max(p.pools[need.pool].capacity, 1))
+		}
+		if j.shelves > 0 {
+			claim++
+		}
+		out[0][i] = float64(w.ls[i])
+		out[1][i] = -float64(tail[i])
+		out[2][i] = -float64(j.length)
+		out[3][i] = -claim * float64(j.length)
+		out[4][i] = -float64(tail[i]) - claim*float64(j.length)
+	}
+	return out
+}
+
+// tails returns the least ticks from each job's start to the end of all that
+// must follow it.
+func (p *problem) tails() []int {
+	tail := make([]int, len(p.jobs))
+	done := make([]bool, len(p.jobs))
+	var visit func(i int) int
+	visit = func(i int) int {
+		if !done[i] {
+			done[i] = true
+			tail[i] = p.jobs[i].length
+			for _, k := range p.out[i] {
+				l := p.links[k]
+				tail[i] = max(tail[i], p.jobs[i].length+l.min+visit(l.to))
+			}
+		}
+		return tail[i]
+	}
+	for i := range p.jobs {
+		visit(i)
+	}
+	return tail
+}

@@ -1,0 +1,360 @@
+package day
+
+import "slices"
+
+// windows hold, for every job, the starts still possible when a plan must be
+// shorter than some horizon, and what has been decided about pairs. It
+// narrows them by the gaps, the hours, the jobs that exclude each other, and
+// the work that must lie in an interval (energetic reasoning: Baptiste, Le
+// Pape, Nuijten: Constraint-Based Scheduling).
+type windows struct {
+	p      *problem
+	n      int
+	es, ls []int
+	// lag[i*n+j] is the least time from the start of i to the start of j, with
+	// all that follows from other lags.
+	lag  []int
+	oven []int
+	// apart says that two jobs can never run at the same time.
+	apart []bool
+	// dead says that lags contradict each other.
+	dead bool
+	// scratch for the energy checks.
+	froms, tos []int
+	users      []user
+}
+
+// noLag is far enough from the least int for sums of three.
+const noLag = -never / 4
+
+func newWindows(p *problem, horizon int) *windows {
+	n := len(p.jobs)
+	w := &windows{p: p, n: n, es: make([]int, n), ls: make([]int, n), lag: make([]int, n*n), oven: make([]int, n), apart: make([]bool, n*n)}
+	for i := range w.lag {
+		w.lag[i] = noLag
+	}
+	for i := range p.jobs {
+		j := &p.jobs[i]
+		w.es[i], w.ls[i] = j.release, min(j.deadline, horizon-j.length)
+		w.oven[i] = -1
+		if j.shelves > 0 && len(p.ovens) == 1 {
+			w.oven[i] = 0
+		}
+	}
+	for i := range n {
+		w.lag[i*n+i] = 0
+	}
+	for _, l := range p.links {
+		w.after(l.from, l.to, p.jobs[l.from].length+l.min)
+		if l.max >= 0 {
+			w.after(l.to, l.from, -p.jobs[l.from].length-l.max)
+		}
+	}
+	for i := range n {
+		for j := range n {
+			w.apart[i*n+j] = i != j && p.exclude(i, j)
+		}
+	}
+	return w
+}
+
+// exclude says whether two jobs ask for more than there is when they run
+// together, whatever oven they take.
+func (p *problem) exclude(i, j int) bool {
+	a, b := &p.jobs[i], &p.jobs[j]
+	if a.length == 0 || b.length == 0 {
+		return false
+	}
+	for _, x := range a.needs {
+		for _, y := range b.needs {
+			if x.pool == y.pool && x.amount+y.amount > p.pools[x.pool].capacity {
+				return true
+			}
+		}
+	}
+	return len(p.ovens) == 1 && p.crowd(i, j, 0)
+}
+
+// crowd says whether two jobs cannot share an oven.
+func (p *problem) crowd(i, j, oven int) bool {
+	a, b := &p.jobs[i], &p.jobs[j]
+	return a.shelves > 0 && b.shelves > 0 && a.length > 0 && b.length > 0 &&
+		(a.shelves+b.shelves > p.ovens[oven] || max(a.heat, b.heat)-min(a.heat, b.heat) > heatTolerance)
+}
+
+// after asks that j starts at least lag after i, and draws what follows.
+func (w *windows) after(i, j, lag int) {
+	n := w.n
+	if lag <= w.lag[i*n+j] {
+		return
+	}
+	if w.lag[j*n+i]+lag > 0 {
+		w.dead = true
+		return
+	}
+	next := w.lag[j*n : (j+1)*n]
+	for a := range n {
+		to := w.lag[a*n+i]
+		if to <= noLag {
+			continue
+		}
+		row := w.lag[a*n : (a+1)*n]
+		for b, l := range next {
+			if l > noLag && to+lag+l > row[b] {
+				row[b] = to + lag + l
+			}
+		}
+	}
+}
+
+func (w *windows) copyFrom(o *windows) {
+	w.p, w.n = o.p, o.n
+	w.es = append(w.es[:0], o.es...)
+	w.ls = append(w.ls[:0], o.ls...)
+	w.lag = append(w.lag[:0], o.lag...)
+	w.oven = append(w.oven[:0], o.oven...)
+	w.apart = append(w.apart[:0], o.apart...)
+	w.dead = o.dead
+}
+
+// propagate narrows the windows until nothing moves; false when a job has no
+// start left.
+func (w *windows) propagate() bool {
+	for {
+		if w.dead || !w.lags() {
+			return false
+		}
+		moved, possible := w.order()
+		if !possible {
+			return false
+		}
+		if !moved {
+			return true
+		}
+	}
+}
+
+// lags narrows by the gaps and the hours.
+func (w *windows) lags() bool {
+	for moved := true; moved; {
+		moved = false
+		for i := range w.n {
+			row := w.lag[i*w.n : (i+1)*w.n]
+			for j, lag := range row {
+				if lag <= noLag {
+					continue
+				}
+				w.es[j] = max(w.es[j], w.es[i]+lag)
+				w.ls[i] = min(w.ls[i], w.ls[j]-lag)
+			}
+		}
+		for i := range w.n {
+			if w.p.open != nil && w.p.jobs[i].handsOn {
+				es, ls := w.p.open.after(w.es[i], w.p.jobs[i].length), w.p.open.before(w.ls[i], w.p.jobs[i].length)
+				moved = moved || es > w.es[i] || ls < w.ls[i]
+				w.es[i], w.ls[i] = es, ls
+			}
+			if w.es[i] > w.ls[i] {
+				return false
+			}
+		}
+	}
+	return true
+}
+
+// order decides pairs of jobs that exclude each other where only one order is
+// left.
+func (w *windows) order() (moved, possible bool) {
+	for i := range w.n {
+		for j := i + 1; j < w.n; j++ {
+			if !w.apart[i*w.n+j] {
+				continue
+			}
+			a, b := w.p.jobs[i].length, w.p.jobs[j].length
+			before := w.es[i]+a <= w.ls[j] && w.lag[j*w.n+i] <= -a
+			behind := w.es[j]+b <= w.ls[i] && w.lag[i*w.n+j] <= -b
+			switch {
+			case !before && !behind:
+				return false, false
+			case !before && w.lag[j*w.n+i] < b:
+				w.after(j, i, b)
+				moved = true
+			case !behind && w.lag[i*w.n+j] < a:
+				w.after(i, j, a)
+				moved = true
+			}
+		}
+	}
+	return moved, true
+}
+
+// user is a job's claim on one resource, with the window it must lie in.
+type user struct{ length, amount, heat, es, ls int }
+
+// least is the least part of the claim that lies between two times.
+func (u *user) least(from, to int) int {
+	return max(0, min(u.length, to-from, u.es+u.length-from, to-u.ls))
+}
+
+// anywhere stands for the times of serving; any job can stand in for it, see
+// energyAround.
+const anywhere = -1
+
+// energy checks, for every pool and oven, that the work that must lie in an
+// interval fits into it.
+func (w *windows) energy() bool { return w.energyAround(anywhere) }
+
+// energyAround does so with times counted from the start of a job, which binds
+// jobs that hang together but could lie anywhere.
+func (w *windows) energyAround(anchor int) bool {
+	p := w.p
+	for k := range p.pools {
+		w.gather(anchor, func(i int) int {
+			for _, n := range p.jobs[i].needs {
+				if n.pool == k {
+					return n.amount
+				}
+			}
+			return 0
+		})
+		var open hours
+		if k == cooksPool && anchor == anywhere {
+			open = p.open
+		}
+		if !w.roomFor(p.pools[k].capacity, open, 0) {
+			return false
+		}
+	}
+	if len(p.ovens) == 0 {
+		return true
+	}
+	shelves := 0
+	for _, s := range p.ovens {
+		shelves += s
+	}
+	w.gather(anchor, func(i int) int { return p.jobs[i].shelves })
+	if !w.roomFor(shelves, nil, len(p.ovens)) {
+		return false
+	}
+	for o := range p.ovens {
+		if len(p.ovens) == 1 {
+			break
+		}
+		w.gather(anchor, func(i int) int {
+			if w.oven[i] == o {
+				return p.jobs[i].shelves
+			}
+			return 0
+		})
+		if !w.roomFor(p.ovens[o], nil, 1) {
+			return false
+		}
+	}
+	return true
+}
+
+// gather collects the users of a resource.
+func (w *windows) gather(anchor int, amount func(int) int) {
+	w.users = w.users[:0]
+	for i := range w.n {
+		j := &w.p.jobs[i]
+		a := amount(i)
+		if a == 0 || j.length == 0 {
+			continue
+		}
+		u := user{j.length, a, j.heat, w.es[i], w.ls[i]}
+		if anchor != anywhere {
+			if u.es, u.ls = w.lag[anchor*w.n+i], -w.lag[i*w.n+anchor]; u.es <= noLag || u.ls >= -noLag {
+				continue
+			}
+		}
+		w.users = append(w.users, u)
+	}
+}
+
+// roomFor checks the gathered users against a capacity, and their heats
+// against a number of ovens.
+func (w *windows) roomFor(capacity int, open hours, ovens int) bool {
+	total := 0
+	for i := range w.users {
+		total += w.users[i].amount
+	}
+	if total <= capacity && ovens == 0 {
+		return true
+	}
+	w.froms, w.tos = w.froms[:0], w.tos[:0]
+	for i := range w.users {
+		u := &w.users[i]
+		w.froms = append(w.froms, u.es)
+		w.tos = append(w.tos, u.ls+u.length)
+	}
+	if ovens > 0 {
+		slices.SortFunc(w.users, func(a, b user) int { return a.heat - b.heat })
+	}
+	slices.Sort(w.froms)
+	slices.Sort(w.tos)
+	w.froms, w.tos = slices.Compact(w.froms), slices.Compact(w.tos)
+	for _, from := range w.froms {
+		for _, to := range w.tos {
+			if to <= from {
+				continue
+			}
+			work := 0
+			for i := range w.users {
+				work += w.users[i].least(from, to) * w.users[i].amount
+			}
+			room := (to - from) * capacity
+			if open != nil {
+				room = open.within(from, to) * capacity
+			}
+			if work > room || ovens > 0 && !w.heats(from, to, ovens) {
+				return false
+			}
+		}
+	}
+	return true
+}
+
+// heats checks that users whose heats never share an oven fit into an interval
+// one after the other. The users are in order of heat.
+func (w *windows) heats(from, to, ovens int) bool {
+	// Best sums of parts over the users so far, heats pairwise too far apart.
+	var few [16]int
+	best := few[:]
+	if len(w.users)+1 > len(few) {
+		best = make([]int, len(w.users)+1)
+	}
+	for k := range w.users {
+		prev := k
+		for prev > 0 && w.users[k].heat-w.users[prev-1].heat <= heatTolerance {
+			prev--
+		}
+		best[k+1] = max(best[k], best[prev]+w.users[k].least(from, to))
+	}
+	return best[len(w.users)] <= (to-from)*ovens
+}
+
+// possible says whether the root windows for plans shorter than the horizon
+// stand up to every check; false proves that there is no such plan.
+func (p *problem) possible(horizon int) bool {
+	w := newWindows(p, horizon)
+	return w.propagate() && w.energy()
+}
+
+// lowerBound returns the least span that cannot be refuted, at most upper. It
+// is false when no span up to the horizon stands.
+func (p *problem) lowerBound(upper int) (bound int, possible bool) {
+	if !p.possible(upper) {
+		// A known plan stands; without one nothing does.
+		return upper, p.possible(p.horizon)
+	}
+	lo, hi := -1, upper // lo refuted, hi not
+	for hi-lo > 1 {
+		if mid := (lo + hi) / 2; p.possible(mid) {
+			hi = mid
+		} else {
+			lo = mid
+		}
+	}
+	return hi, true
+}

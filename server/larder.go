@@ -27,7 +27,11 @@ func (k *Kitchen) Refresh(ctx context.Context) error {
 	if err != nil {
 		return fmt.Errorf("work in the kitchen's own foods: %w", err)
 	}
-	k.core.Store(coreOf(l))
+	settings, err := k.loadSettings(ctx)
+	if err != nil {
+		return err
+	}
+	k.core.Store(coreOf(l.WithPrices(settings.Prices)))
 	return nil
 }
 

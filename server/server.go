@@ -30,6 +30,9 @@ const BodyLimit = 2 << 20
 // that says why.
 const wireLimit = 16 << 20
 
+// archivePath takes longer bodies than all else.
+const archivePath = "/api/archive"
+
 // Kitchen is everything the routes work with, handed in by main.
 type Kitchen struct {
 	Version   string
@@ -88,6 +91,9 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	api.Get("/larder/shelves", k.shelves)
 	api.Get("/kitchen", k.settings)
 	api.Put("/kitchen", k.saveSettings)
+	api.Get("/prices", k.prices)
+	api.Get("/archive", k.backup)
+	api.Post("/archive", k.restore)
 	api.Get("/rules", k.rules)
 	api.Get("/dishes", k.dishes)
 	api.Post("/dishes", k.createDish)
@@ -110,9 +116,10 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	return app
 }
 
-// bounded refuses bodies over the limit.
+// bounded refuses bodies over the limit; an archive may be as long as what is
+// taken off the wire.
 func bounded(c fiber.Ctx) error {
-	if len(c.Body()) > BodyLimit {
+	if len(c.Body()) > BodyLimit && c.Path() != archivePath {
 		return fiber.ErrRequestEntityTooLarge
 	}
 	return c.Next()

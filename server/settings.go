@@ -1,14 +1,18 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"fmt"
+	"maps"
 	"slices"
 	"strings"
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/core/day"
+	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -22,6 +26,11 @@ type Settings struct {
 	Diners   []Diner        `json:"diners"`
 	// HouseRules are what new dishes begin with.
 	HouseRules swap.HouseRules `json:"houseRules"`
+	// Kit is what there is to cook with, and when; days begin with it.
+	Kit day.Kitchen `json:"kit"`
+	// Prices are the kitchen's own, per kilogram by food or "aisle:NAME";
+	// where it has none the shipped, made-up list counts.
+	Prices map[string]float64 `json:"prices"`
 }
 
 // Diner is someone who eats in the kitchen and what they cannot eat.
@@ -35,21 +44,53 @@ const (
 	mostDiners      = 60
 	mostDinerName   = 60
 	mostExclusions  = 40
+	mostPrice       = 100_000
 	settingsKey     = "settings"
 	presetOfMeasure = measure.Metric
 )
 
+// presetSettings are those of a kitchen about which nothing has been said.
+func presetSettings() Settings {
+	return Settings{
+		Measures: presetOfMeasure, Diners: []Diner{}, HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}},
+		Kit: day.Kitchen{
+			Cooks: 1, Rings: 4, Ovens: []day.Oven{{Shelves: 2}}, Kit: map[string]int{"blender": 1, "pressure cooker": 1},
+			Awake: &day.Awake{From: "07:00", To: "23:00"},
+		},
+		Prices: map[string]float64{},
+	}
+}
+
+// fill gives what was left out as it is preset.
+func (s *Settings) fill() {
+	preset := presetSettings()
+	if s.Kit.Kit == nil {
+		s.Kit.Kit = preset.Kit.Kit
+	}
+	if s.Kit.Ovens == nil {
+		s.Kit.Ovens = []day.Oven{}
+	}
+	if s.Prices == nil {
+		s.Prices = preset.Prices
+	}
+	if s.Diners == nil {
+		s.Diners = preset.Diners
+	}
+}
+
 func (k *Kitchen) loadSettings(ctx context.Context) (Settings, error) {
-	s := Settings{Measures: presetOfMeasure, Diners: []Diner{}, HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}}
+	s := presetSettings()
 	entries, err := k.Store.Entries(ctx, store.KitchenEntry)
 	if err != nil {
 		return s, err
 	}
 	for _, e := range entries {
 		if e.Key == settingsKey {
+			s.Kit.Kit, s.Prices = nil, nil // maps would be added to
 			if err := json.Unmarshal(e.Body, &s); err != nil {
 				return s, fmt.Errorf("read the kitchen's settings: %w", err)
 			}
+			s.fill()
 		}
 	}
 	return s, nil
@@ -64,10 +105,30 @@ func (k *Kitchen) settings(c fiber.Ctx) error {
 }
 
 func (k *Kitchen) saveSettings(c fiber.Ctx) error {
-	var s Settings
+	s := presetSettings()
+	s.Kit.Kit, s.Prices = nil, nil
 	if err := decode(c, &s); err != nil {
 		return err
 	}
+	if err := k.checkSettings(&s); err != nil {
+		return err
+	}
+	body, err := json.Marshal(s)
+	if err != nil {
+		return fmt.Errorf("encode the settings: %w", err)
+	}
+	if err := k.Store.SaveEntry(c.Context(), store.KitchenEntry, settingsKey, body); err != nil {
+		return err
+	}
+	if err := k.Refresh(c.Context()); err != nil {
+		return err
+	}
+	return c.JSON(s)
+}
+
+// checkSettings refuses settings that make no sense and fills what was left
+// out.
+func (k *Kitchen) checkSettings(s *Settings) error {
 	if !s.Measures.Known() {
 		return unprocessable("The system of measures is not known.", fieldError{"measures", "must be us, metric, imperial or australian"})
 	}
@@ -83,9 +144,6 @@ func (k *Kitchen) saveSettings(c fiber.Ctx) error {
 			d.CannotEat = []string{}
 		}
 	}
-	if s.Diners == nil {
-		s.Diners = []Diner{}
-	}
 	rules, err := swap.NewRules(s.HouseRules)
 	if err != nil {
 		return err
@@ -93,14 +151,66 @@ func (k *Kitchen) saveSettings(c fiber.Ctx) error {
 	if s.HouseRules = rules.House; s.HouseRules.Off == nil {
 		s.HouseRules.Off = []string{}
 	}
-	body, err := json.Marshal(s)
-	if err != nil {
-		return fmt.Errorf("encode the settings: %w", err)
-	}
-	if err := k.Store.SaveEntry(c.Context(), store.KitchenEntry, settingsKey, body); err != nil {
+	s.fill()
+	// A day without tasks is wrong only where its kitchen is.
+	if _, err := Plan(day.Request{ServeAt: "2000-01-01T00:00:00Z", Kitchen: s.Kit}); err != nil {
 		return err
 	}
-	return c.JSON(s)
+	for key, price := range s.Prices {
+		if price < 0 || price > mostPrice {
+			return unprocessable("A price is not possible.", fieldError{"prices." + key, fmt.Sprintf("must be from 0 to %d a kilogram", mostPrice)})
+		}
+		if !k.Core().Larder.Priced(key) {
+			return unprocessable("A price is for nothing that is known.", fieldError{"prices." + key, "is no food and no aisle of the larder"})
+		}
+	}
+	return nil
+}
+
+// PriceView is one entry of the price list.
+type PriceView struct {
+	Key   string  `json:"key"`
+	Name  string  `json:"name"`
+	PerKg float64 `json:"perKg"`
+	// Shipped is the made-up price that comes with the program, and what
+	// counts again when the kitchen's own is taken back.
+	Shipped float64 `json:"shipped"`
+	Own     bool    `json:"own"`
+}
+
+// prices lists every aisle, and the foods that have a price of their own.
+func (k *Kitchen) prices(c fiber.Ctx) error {
+	s, err := k.loadSettings(c.Context())
+	if err != nil {
+		return err
+	}
+	shipped := k.shipped.Prices()
+	keys := slices.Collect(maps.Keys(shipped))
+	for key := range s.Prices {
+		if _, ok := shipped[key]; !ok {
+			keys = append(keys, key)
+		}
+	}
+	list := make([]PriceView, 0, len(keys))
+	for _, key := range keys {
+		v := PriceView{Key: key, Shipped: shipped[key], PerKg: shipped[key]}
+		if price, own := s.Prices[key]; own {
+			v.PerKg, v.Own = price, true
+		}
+		if f := k.Core().Larder.Food(key); f != nil {
+			v.Name = f.Name
+			if _, ok := shipped[key]; !ok {
+				v.Shipped = k.shipped.Price(f)
+			}
+		} else {
+			v.Name = "all " + strings.ReplaceAll(strings.TrimPrefix(key, larder.AislePrefix), "-", " ")
+		}
+		list = append(list, v)
+	}
+	slices.SortFunc(list, func(a, b PriceView) int {
+		return cmp.Or(cmp.Compare(strings.Index(b.Key, ":"), strings.Index(a.Key, ":")), cmp.Compare(a.Name, b.Name))
+	})
+	return c.JSON(list)
 }
 
 // switchOf is the house rule that leaves out what a diner cannot eat.

@@ -283,12 +283,16 @@ const (
 
 // checkOriginal refuses originals that no reader would have made.
 func (k *Kitchen) checkOriginal(d recipe.Dish) error {
+	return checkOriginalAgainst(k.Core().Larder, d)
+}
+
+func checkOriginalAgainst(food *larder.Larder, d recipe.Dish) error {
 	lines := 0
 	for i, c := range d.Components {
 		lines += len(c.Lines)
 		for j, l := range c.Lines {
 			where := fmt.Sprintf("original.components[%d].lines[%d]", i, j)
-			if l.Food != nil && k.Core().Larder.Food(*l.Food) == nil {
+			if l.Food != nil && food.Food(*l.Food) == nil {
 				return unprocessable("A food is not in the larder.", fieldError{where + ".food", fmt.Sprintf("%q is not known", *l.Food)})
 			}
 			if l.Grams != nil && (l.Grams.Low < 0 || l.Grams.High < l.Grams.Low) {

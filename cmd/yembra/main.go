@@ -34,11 +34,13 @@ import (
 var version = "dev"
 
 type commands struct {
-	Serve serveCommand `cmd:"" help:"Serve the kitchen in a data folder."`
-	Demo  demoCommand  `cmd:"" help:"Serve the demo kitchen, freshly laid out."`
-	Read  readCommand  `cmd:"" help:"Read a recipe and print what was understood."`
-	Adapt adaptCommand `cmd:"" help:"Adapt a read recipe (a request as for POST /api/adapt)."`
-	Plan  planCommand  `cmd:"" help:"Plan a day (a request as for POST /api/plan)."`
+	Serve   serveCommand   `cmd:"" help:"Serve the kitchen in a data folder."`
+	Demo    demoCommand    `cmd:"" help:"Serve the demo kitchen, freshly laid out."`
+	Backup  backupCommand  `cmd:"" help:"Write a kitchen to an archive of open formats."`
+	Restore restoreCommand `cmd:"" help:"Bring an archive into a kitchen; nothing in it is lost."`
+	Read    readCommand    `cmd:"" help:"Read a recipe and print what was understood."`
+	Adapt   adaptCommand   `cmd:"" help:"Adapt a read recipe (a request as for POST /api/adapt)."`
+	Plan    planCommand    `cmd:"" help:"Plan a day (a request as for POST /api/plan)."`
 }
 
 type listen struct {
@@ -47,9 +49,17 @@ type listen struct {
 }
 
 type (
-	serveCommand struct{ listen }
-	demoCommand  struct{ listen }
-	readCommand  struct {
+	serveCommand  struct{ listen }
+	demoCommand   struct{ listen }
+	backupCommand struct {
+		File string `arg:"" help:"Where to write the archive." type:"path"`
+		Data string `help:"Data folder." type:"path"`
+	}
+	restoreCommand struct {
+		File string `arg:"" help:"The archive." type:"existingfile"`
+		Data string `help:"Data folder." type:"path"`
+	}
+	readCommand struct {
 		File     string `arg:"" help:"The recipe as text; - reads standard input."`
 		Measures string `help:"Whose cups and spoons: us, metric, imperial, australian." default:"us"`
 	}
@@ -101,15 +111,72 @@ func core() (*server.Kitchen, error) {
 }
 
 func (s serveCommand) Run() error {
-	folder := s.Data
-	if folder == "" {
-		base, err := os.UserConfigDir()
-		if err != nil {
-			return fmt.Errorf("find the data folder (name one with --data): %w", err)
-		}
-		folder = filepath.Join(base, "yembra")
+	folder, err := dataFolder(s.Data)
+	if err != nil {
+		return err
 	}
 	return serve(s.Addr, folder, false)
+}
+
+// dataFolder is the folder named, or the user's own.
+func dataFolder(named string) (string, error) {
+	if named != "" {
+		return named, nil
+	}
+	base, err := os.UserConfigDir()
+	if err != nil {
+		return "", fmt.Errorf("find the data folder (name one with --data): %w", err)
+	}
+	return filepath.Join(base, "yembra"), nil
+}
+
+// inKitchen opens the kitchen of a folder for one piece of work. Another
+// process may be serving it.
+func inKitchen(data string, work func(context.Context, *server.Kitchen) error) error {
+	folder, err := dataFolder(data)
+	if err != nil {
+		return err
+	}
+	k, err := core()
+	if err != nil {
+		return err
+	}
+	ctx := context.Background()
+	if k.Store, err = store.Open(ctx, folder, time.Now); err != nil {
+		return err
+	}
+	if err = k.Refresh(ctx); err == nil {
+		err = work(ctx, k)
+	}
+	return errors.Join(err, k.Store.Close())
+}
+
+func (b backupCommand) Run() error {
+	return inKitchen(b.Data, func(ctx context.Context, k *server.Kitchen) error {
+		data, err := k.Backup(ctx, time.Now())
+		if err != nil {
+			return err
+		}
+		if err := os.WriteFile(b.File, data, 0o600); err != nil {
+			return fmt.Errorf("write the archive: %w", err)
+		}
+		fmt.Printf("%s holds the kitchen (%d bytes).\n", b.File, len(data))
+		return nil
+	})
+}
+
+func (r restoreCommand) Run() error {
+	data, err := os.ReadFile(r.File)
+	if err != nil {
+		return fmt.Errorf("read the archive: %w", err)
+	}
+	return inKitchen(r.Data, func(ctx context.Context, k *server.Kitchen) error {
+		done, err := k.Restore(ctx, data)
+		if err != nil {
+			return err
+		}
+		return printJSON(done)
+	})
 }
 
 func (d demoCommand) Run() error {

@@ -112,9 +112,9 @@ type Confusable struct {
 	Source  string `json:"source"`
 }
 
-// aislePrefix stands before the name of a shelf where a row speaks for every
+// AislePrefix stands before the name of a shelf where a row speaks for every
 // food on it that has no row of its own.
-const aislePrefix = "aisle:"
+const AislePrefix = "aisle:"
 
 // eachFood visits the foods that the rows of a table name. Rows of a whole
 // shelf ("aisle:NAME") are visited first, wherever they stand, so that a
@@ -123,7 +123,7 @@ func (l *Larder) eachFood(src Source, name string, visit func(r row, f *Food, ow
 	for _, own := range []bool{false, true} {
 		err := eachRow(src, name, func(r row) {
 			for _, id := range r.list("foods") {
-				shelf, all := strings.CutPrefix(id, aislePrefix)
+				shelf, all := strings.CutPrefix(id, AislePrefix)
 				switch {
 				case all && !own:
 					for _, f := range l.order {

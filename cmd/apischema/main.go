@@ -17,6 +17,7 @@ import (
 	"yembra/core/sizing"
 	"yembra/core/swap"
 	"yembra/server"
+	"yembra/store"
 )
 
 // api names every type that the interface sends or receives.
@@ -30,6 +31,8 @@ type api struct {
 	PreviewRequest server.PreviewRequest
 	TrayItem       swap.TrayItem
 	BalanceView    server.BalanceView
+	PriceView      server.PriceView
+	Restored       store.Restored
 	SizedDish      sizing.Dish
 	FoodHit        server.FoodHit
 	FoodView       server.FoodView

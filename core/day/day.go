@@ -47,7 +47,7 @@ type Kitchen struct {
 	Kit   map[string]int `json:"kit"`
 	// Awake bounds the hours of work by hand, in the zone of serving; a To at
 	// or before From is on the next day.
-	Awake *Awake `json:"awake"`
+	Awake *Awake `json:"awake" jsonschema:"nullable"`
 }
 
 // Oven has room for so many shelves at one heat.

@@ -10,9 +10,11 @@ import type {
   FoodHit,
   FoodView,
   LineRequest,
+  PriceView,
   Proposal,
   RecipeLine,
   RecipeStep,
+  Restored,
   RulesView,
   SaveRequest,
   Settings,
@@ -43,14 +45,15 @@ interface ProblemBody {
 
 async function request<T>(method: string, path: string, body?: unknown, edit?: number): Promise<T> {
   const headers: Record<string, string> = { Accept: "application/json" };
-  if (body !== undefined) headers["Content-Type"] = "application/json";
+  const raw = body instanceof Blob;
+  if (body !== undefined && !raw) headers["Content-Type"] = "application/json";
   if (edit !== undefined) headers["If-Match"] = `"${edit}"`;
   let answer: Response;
   try {
     answer = await fetch(path, {
       method,
       headers,
-      body: body === undefined ? undefined : JSON.stringify(body),
+      body: body === undefined || raw ? body : JSON.stringify(body),
     });
   } catch {
     throw new Problem(
@@ -103,6 +106,8 @@ export const api = {
     request<FoodView | undefined>("DELETE", `/api/larder/foods/${encodeURIComponent(id)}`),
   settings: () => request<Settings>("GET", "/api/kitchen"),
   saveSettings: (s: Settings) => request<Settings>("PUT", "/api/kitchen", s),
+  prices: () => request<PriceView[]>("GET", "/api/prices"),
+  restore: (archive: Blob) => request<Restored>("POST", "/api/archive", archive),
   foods: (q: string) => request<FoodHit[]>("GET", `/api/larder/foods?q=${encodeURIComponent(q)}`),
   rules: () => request<RulesView>("GET", "/api/rules"),
 };

@@ -15,6 +15,8 @@ export interface Schema {
   PreviewRequest: PreviewRequest;
   TrayItem: TrayItem;
   BalanceView: BalanceView;
+  PriceView: PriceView;
+  Restored: Restored;
   SizedDish: SizingDish;
   FoodHit: FoodHit;
   FoodView: FoodView;
@@ -468,6 +470,20 @@ export interface RuleCheck {
   rule: string;
   broken: string[];
 }
+export interface PriceView {
+  key: string;
+  name: string;
+  perKg: number;
+  shipped: number;
+  own: boolean;
+}
+export interface Restored {
+  added: number;
+  same: number;
+  longer: number;
+  copied: number;
+  entries: number;
+}
 export interface SizingDish {
   name: string;
   serves: Span | null;
@@ -677,10 +693,30 @@ export interface Settings {
   measures: string;
   diners: Diner[];
   houseRules: HouseRules;
+  kit: Kitchen;
+  prices: {
+    [k: string]: number;
+  };
 }
 export interface Diner {
   name: string;
   cannotEat: string[];
+}
+export interface Kitchen {
+  cooks: number;
+  rings: number;
+  ovens: Oven[];
+  kit: {
+    [k: string]: number;
+  };
+  awake: Awake | null;
+}
+export interface Oven {
+  shelves: number;
+}
+export interface Awake {
+  from: string;
+  to: string;
 }
 export interface StepRequest {
   text: string;

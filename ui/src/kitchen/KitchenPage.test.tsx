@@ -14,6 +14,8 @@ beforeEach(() => {
     measures: "metric",
     diners: [{ name: "Wren", cannotEat: ["soy"] }],
     houseRules: { preset: "whole-food", off: [], saltPerServing: 0 },
+    kit: { cooks: 1, rings: 4, ovens: [{ shelves: 2 }], kit: { blender: 1 }, awake: null },
+    prices: {},
   };
   refuse = false;
   vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
@@ -30,6 +32,23 @@ beforeEach(() => {
         ],
         switches: ["soy", "raw-onion"],
       });
+    }
+    if (path === "/api/prices") {
+      const own = kept.prices["aisle:nuts"];
+      return Response.json([
+        {
+          key: "aisle:nuts",
+          name: "all nuts",
+          perKg: own ?? 13,
+          shipped: 13,
+          own: own !== undefined,
+        },
+      ]);
+    }
+    if (path === "/api/archive") {
+      return String((init.body as Blob).size) === "3"
+        ? Response.json({ added: 2, same: 0, longer: 0, copied: 1, entries: 0 })
+        : Response.json({ title: "No", detail: "It is no zip file." }, { status: 422 });
     }
     if (path.startsWith("/api/larder")) {
       return Response.json([
@@ -104,4 +123,32 @@ it("keeps the house rules: school, switches, limits", async () => {
   fireEvent.change(salt, { target: { value: "1.5" } });
   fireEvent.blur(salt);
   await waitFor(() => expect(kept.houseRules.saltPerServing).toBe(1.5));
+});
+
+it("keeps the kit, the hours and the kitchen's own prices", async () => {
+  open();
+  fireEvent.change(await screen.findByLabelText("Cooks"), { target: { value: "2" } });
+  await waitFor(() => expect(kept.kit.cooks).toBe(2));
+  fireEvent.change(screen.getByLabelText("More kit"), { target: { value: "Steamer" } });
+  fireEvent.click(screen.getByRole("button", { name: "Add" }));
+  await waitFor(() => expect(kept.kit.kit).toEqual({ blender: 1, steamer: 1 }));
+  fireEvent.change(screen.getByLabelText("Shelves of oven 1"), { target: { value: "0" } });
+  await waitFor(() => expect(kept.kit.ovens).toEqual([]));
+  fireEvent.click(screen.getByRole("switch", { name: "Nobody works at night" }));
+  await waitFor(() => expect(kept.kit.awake).toEqual({ from: "07:00", to: "23:00" }));
+  fireEvent.change(screen.getByLabelText("Up at"), { target: { value: "06:30" } });
+  await waitFor(() => expect(kept.kit.awake?.from).toBe("06:30"));
+  fireEvent.change(screen.getByLabelText(/all nuts/), { target: { value: "20" } });
+  await waitFor(() => expect(kept.prices).toEqual({ "aisle:nuts": 20 }));
+  fireEvent.click(await screen.findByRole("button", { name: /back to 13/ }));
+  await waitFor(() => expect(kept.prices).toEqual({}));
+});
+
+it("says what a restored archive did, or why it was refused", async () => {
+  open();
+  const field = await screen.findByLabelText("Archive to bring in");
+  fireEvent.change(field, { target: { files: [new File(["zip"], "a.zip")] } });
+  await screen.findByText(/2 dishes came in/);
+  fireEvent.change(field, { target: { files: [new File(["no zip"], "a.zip")] } });
+  await screen.findByText(/It is no zip file/);
 });

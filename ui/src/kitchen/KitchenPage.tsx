@@ -11,6 +11,9 @@ import { HouseRulesForm } from "../shared/HouseRulesForm";
 import { Mark } from "../shared/Mark";
 import { ProblemNote } from "../shared/ProblemNote";
 import { measures } from "../shared/measures";
+import { Archive } from "./Archive";
+import { KitForm } from "./KitForm";
+import { PriceList } from "./PriceList";
 
 const cannot = [
   "gluten",
@@ -129,6 +132,23 @@ export default function KitchenPage() {
           />
           <Button onClick={add}>Add a diner</Button>
         </div>
+      </section>
+      <section>
+        <h2>What there is to cook with</h2>
+        <p className="quiet">Days are planned with it; a day can have more or less.</p>
+        <KitForm value={s.kit} set={(kit) => save.mutate({ ...s, kit })} />
+      </section>
+      <section>
+        <h2>Prices of a kilogram</h2>
+        <p className="quiet">
+          In whatever money you use. Those that come with Yembra are made up and serve only to
+          compare.
+        </p>
+        <PriceList own={s.prices} set={(prices) => save.mutate({ ...s, prices })} />
+      </section>
+      <section>
+        <h2>Backup</h2>
+        <Archive />
       </section>
       <section>
         <h2>Own foods and corrections</h2>

@@ -1,0 +1,59 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, InputNumber, Select } from "antd";
+import { useState } from "react";
+
+import { api } from "../api/client";
+
+/** The kitchen's own prices over the made-up ones that ship with Yembra. */
+export function PriceList({
+  own,
+  set,
+}: {
+  own: Record<string, number>;
+  set: (prices: Record<string, number>) => void;
+}) {
+  const prices = useQuery({ queryKey: ["prices", own], queryFn: api.prices });
+  const [words, setWords] = useState("");
+  const found = useQuery({
+    queryKey: ["foods", words],
+    queryFn: () => api.foods(words),
+    enabled: words.trim().length > 1,
+  });
+  const without = (key: string) =>
+    set(Object.fromEntries(Object.entries(own).filter(([k]) => k !== key)));
+  return (
+    <>
+      <ul className="prices">
+        {prices.data?.map((p) => (
+          <li key={p.key}>
+            <span>{p.name}</span>
+            <InputNumber
+              min={0}
+              max={100000}
+              step={0.5}
+              value={p.perKg}
+              aria-label={`Price of a kilogram: ${p.name}`}
+              onChange={(n) => n !== null && n !== p.perKg && set({ ...own, [p.key]: n })}
+            />
+            {p.own ? (
+              <Button type="text" size="small" onClick={() => without(p.key)}>
+                own · back to {p.shipped}
+              </Button>
+            ) : (
+              <span className="quiet small">made up</span>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Select
+        showSearch={{ filterOption: false, onSearch: setWords }}
+        value={null}
+        placeholder="Price of one food"
+        aria-label="Price of one food"
+        style={{ width: 320 }}
+        options={found.data?.map((f) => ({ value: f.id, label: f.name })) ?? []}
+        onSelect={(id: string | null) => id !== null && set({ ...own, [id]: own[id] ?? 5 })}
+      />
+    </>
+  );
+}

@@ -38,6 +38,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 	files := fstest.MapFS{
 		"sources.csv":           {Data: []byte("id,title\nestimate,estimate\n")},
 		"energy_exceptions.csv": {Data: []byte("food,why\n")},
+		"core_temperatures.csv": {Data: []byte("animal,of,celsius,rest,source\n")},
 		"prices.csv":            {Data: []byte("food,per_kg\n")},
 		"taste.csv":             {Data: []byte("food,glutamate,aspartate,imp,gmp,amp,source\n")},
 		"forms.csv":             {Data: []byte("foods,form,base,yield,gives,density,chew,flake,crumble,crisp,juicy,melt,grade,source\n")},
@@ -52,7 +53,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"contexts.csv":          {Data: []byte("names,food,beside\n")},
 		"further.csv":           {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":       {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
-		"techniques.csv":        {Data: []byte("technique,family,hands,lost,roast,crisp,wet,source,words\n")},
+		"techniques.csv":        {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,words\n")},
 		"reference.csv":         {Data: []byte("nutrient,amount,source\n")},
 		"signatures.csv":        {Data: []byte("family,foods\n")},
 		"fates.csv":             {Data: []byte("fate,taken,soluble,fat,aroma,inosinate,says,source\n")},

@@ -26,6 +26,7 @@ type Larder struct {
 	contexts []Context
 	// techniques and fates are what steps do, by name.
 	techniques map[string]*Technique
+	cores      []CoreTemperature
 	fates      map[string]*Fate
 	swaps      []*Swap
 	swapByID   map[string]*Swap
@@ -46,7 +47,7 @@ func Load(src Source) (*Larder, error) {
 	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{},
 		swapByID: map[string]*Swap{}, signatures: map[string]string{}, references: map[string]reference{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadReferences, l.loadExceptions,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadCores, l.loadReferences, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)

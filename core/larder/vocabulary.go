@@ -38,7 +38,14 @@ type Technique struct {
 	// Crisp is how crisp it leaves the surface of pieces, 0-10.
 	Crisp float64
 	// Wet tells that it cooks in liquid, or slowly enough that dry food drinks.
-	Wet    bool
+	Wet bool
+	// Heat is that of the ring ("low", "medium", "high") or "oven"; Kit is what
+	// it takes up besides hands; Usual are the minutes for four and Cue what
+	// ends it where a step says nothing, both estimates.
+	Heat   string
+	Kit    []string
+	Usual  float64
+	Cue    string
 	Source string
 	// Words are the words of steps that name it.
 	Words []string
@@ -108,11 +115,42 @@ func (l *Larder) loadWords(src Source) error {
 	return eachRow(src, "techniques.csv", func(r row) {
 		t := Technique{
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
-			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes", Source: r.text("source"), Words: r.list("words"),
+			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
+			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"), Words: r.list("words"),
+		}
+		if kit := r.text("kit"); kit != "" {
+			t.Kit = strings.Split(kit, "+")
 		}
 		l.techniques[t.Name] = &t
 		for _, w := range r.list("words") {
 			l.words.Techniques[Fold(w)] = t
 		}
+	})
+}
+
+// CoreTemperature is what the middle of animal matter must reach, for a guest
+// who eats the original.
+type CoreTemperature struct {
+	Animal  Animal
+	Of      string // a kind or form; empty: any other
+	Celsius float64
+	Rest    float64 // minutes
+	Source  string
+}
+
+// CoreTemperatureOf returns what an animal class must reach, of a kind of food in
+// a form; false when none is laid down.
+func (l *Larder) CoreTemperatureOf(a Animal, kind, form string) (CoreTemperature, bool) {
+	for _, t := range l.cores {
+		if t.Animal == a && (t.Of == "" || t.Of == kind || t.Of == form) {
+			return t, true
+		}
+	}
+	return CoreTemperature{}, false
+}
+
+func (l *Larder) loadCores(src Source) error {
+	return eachRow(src, "core_temperatures.csv", func(r row) {
+		l.cores = append(l.cores, CoreTemperature{Animal(r.text("animal")), r.text("of"), r.number("celsius", 0), r.number("rest", 0), r.text("source")})
 	})
 }

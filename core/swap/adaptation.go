@@ -27,6 +27,15 @@ func Ref(component, line int) string {
 	return "components[" + strconv.Itoa(component) + "].lines[" + strconv.Itoa(line) + "]"
 }
 
+// ComponentOf is the component that a reference names; -1 when it is none.
+func ComponentOf(ref string) int {
+	var component, line int
+	if _, err := fmt.Sscanf(ref, "components[%d].lines[%d]", &component, &line); err != nil {
+		return -1
+	}
+	return component
+}
+
 // Apply puts decisions into the original and compares the two dishes. detail
 // asks for what each line contributes.
 func (b *Book) Apply(d recipe.Dish, dec Decisions, detail bool) (Adaptation, error) {
@@ -40,7 +49,7 @@ func (b *Book) Apply(d recipe.Dish, dec Decisions, detail bool) (Adaptation, err
 // apply puts decisions in and compares the two dishes; detail asks for what
 // each line contributes.
 func (x *bench) apply(dec Decisions, detail bool) Adaptation {
-	a := Adaptation{Components: []Component{}, Swaps: []Chosen{}, Boosters: []Dose{}, Unresolved: []Open{}}
+	a := Adaptation{Components: []Component{}, Swaps: []Chosen{}, Boosters: []Dose{}, Unresolved: []Open{}, SidePots: []Branch{}}
 	x.dec = dec
 	for i, c := range x.dish.Components {
 		comp := Component{Name: c.Name, Lines: []Line{}, Steps: []Step{}}

@@ -3,6 +3,7 @@ package swap
 import (
 	"yembra/core/character"
 	"yembra/core/larder"
+	"yembra/core/measure"
 	"yembra/core/recipe"
 )
 
@@ -23,8 +24,28 @@ type Decisions struct {
 	// Wording is the cook's own text for steps of the method, by their key; it
 	// stands whatever else is computed anew.
 	Wording map[string]string `json:"wording,omitempty"`
+	// Figures are times, heats and cues that the cook has set for steps, by
+	// their key.
+	Figures map[string]Figures `json:"figures,omitempty"`
+	// Order is the cook's order of the steps of a component, by its number:
+	// keys of steps. Steps it does not name keep their place.
+	Order map[string][]string `json:"order,omitempty"`
+	// SidePot is for guests who eat the original.
+	SidePot *SidePot `json:"sidePot,omitempty" jsonschema:"nullable"`
 	// LivesFrom is the cook's sentence on what the dish lives from.
 	LivesFrom string `json:"livesFrom"`
+}
+
+// Figures replace what a step says; nil or empty leaves it.
+type Figures struct {
+	Minutes *measure.Span `json:"minutes,omitempty" jsonschema:"nullable"`
+	Celsius *float64      `json:"celsius,omitempty" jsonschema:"nullable"`
+	Cue     string        `json:"cue,omitempty"`
+}
+
+// SidePot says how many at the table eat the original.
+type SidePot struct {
+	Guests float64 `json:"guests"`
 }
 
 // Dose is a booster with its grams in the whole dish.
@@ -70,6 +91,12 @@ type Step struct {
 	Key     string `json:"key"`
 	Own     bool   `json:"own"`
 	Written string `json:"written"`
+	// Heat is that of the ring ("low", "medium", "high"), or "oven"; Kit what
+	// the step takes up.
+	Heat string   `json:"heat"`
+	Kit  []string `json:"kit"`
+	// Prepares names the swap that an added step prepares.
+	Prepares string `json:"prepares,omitempty"`
 	// Cautions are what can hurt at this step.
 	Cautions []larder.Caution `json:"cautions"`
 }
@@ -129,4 +156,22 @@ type Adaptation struct {
 	Structure  []character.Holding `json:"structure"`
 	Tally      character.Tally     `json:"tally"`
 	Unresolved []Open              `json:"unresolved"`
+	// SidePots are the branches for guests who eat the original.
+	SidePots []Branch `json:"sidePots"`
+}
+
+// Branch is a side pot: from which step it parts from the dish, what goes into
+// it, what is done with it and when it is ready.
+type Branch struct {
+	Component string  `json:"component"`
+	Guests    float64 `json:"guests"`
+	// Step is the number of the step of the component before which the branch
+	// begins, 0 when it stands alone.
+	Step int `json:"step"`
+	// Sauce is about how many grams it is fed from the dish.
+	Sauce float64  `json:"sauce"`
+	Lines []string `json:"lines"`
+	Steps []string `json:"steps"`
+	// Core says to what the middle is heated, with the source.
+	Core []string `json:"core"`
 }

@@ -1,0 +1,130 @@
+package method
+
+import (
+	"fmt"
+	"regexp"
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// meatCues end a step by signs that only meat or fish gives.
+var meatCues = []string{"pink", "bone", "juices", "opaque", "flakes", "fat runs", "flake easily", "fork-tender", "cooked through", "core", "renders", "the white is", "whites are", "the egg"}
+
+// Cues that end a step in their place: dry heat colours, liquid soaks in.
+const (
+	plantCue = "until hot through and coloured at the edges"
+	wetCue   = "until hot right through and the liquid has soaked in"
+)
+
+func cueFor(techniques []string) string {
+	for _, t := range techniques {
+		switch t {
+		case "simmer", "poach", "braise", "stew", "boil", "steam", "pressure-cook":
+			return wetCue
+		}
+	}
+	return plantCue
+}
+
+// meatless drops sentences that only meat asks for and replaces cues that only
+// it gives; it returns the text with the cue that now ends it.
+func meatless(text string, techniques []string) (string, string) {
+	var kept []string
+	for _, sentence := range sentences(text) {
+		lower := strings.ToLower(sentence)
+		if strings.HasPrefix(lower, "skim") || strings.HasPrefix(lower, "spoon off the fat") || strings.HasPrefix(lower, "drain off the fat") {
+			continue
+		}
+		kept = append(kept, unskimmed(sentence))
+	}
+	text = untilClause.ReplaceAllStringFunc(strings.Join(kept, " "), func(clause string) string {
+		if slices.ContainsFunc(meatCues, func(w string) bool { return strings.Contains(strings.ToLower(clause), w) }) {
+			return cueFor(techniques)
+		}
+		return clause
+	})
+	return text, recipe.Cue(text)
+}
+
+// untilClause is one cue within a sentence.
+var untilClause = regexp.MustCompile(`\buntil [^,.;]*`)
+
+// unskimmed takes a clause about skimming off the end of a sentence.
+func unskimmed(sentence string) string {
+	at := strings.Index(strings.ToLower(sentence), ", skimming")
+	if at < 0 || len(strings.ToLower(sentence)) != len(sentence) {
+		return sentence
+	}
+	rest := sentence[at+2:]
+	if end := strings.IndexByte(rest, ','); end >= 0 {
+		return sentence[:at] + rest[end:]
+	}
+	return sentence[:at] + "."
+}
+
+// sentences splits a step at full stops that end a sentence.
+func sentences(text string) []string {
+	var out []string
+	for {
+		i := strings.Index(text, ". ")
+		if i < 0 {
+			return append(out, text)
+		}
+		out = append(out, text[:i+1])
+		text = strings.TrimSpace(text[i+2:])
+	}
+}
+
+// Long cooking was for meat: what stands in for it needs minutes. A step that
+// cooks longer than longCooking is cut to plantCooking, unless something in it
+// needs the time, or it is there to reduce; a stock takes stockCooking, after
+// which hours add nothing more.
+const (
+	longCooking  = 45.0
+	plantCooking = 30.0
+	stockCooking = 45.0
+)
+
+var (
+	longTime = regexp.MustCompile(`(?i)\bfor (?:about |at least )?(?:\d+(?:[.,]\d+)?(?:\s*(?:-|–|to)\s*\d+)?|an|one|two|three|four|five|six) ?(?:minutes?|mins?|hours?|hrs?)\b`)
+	reduces  = regexp.MustCompile(`(?i)\buncovered|reduc|thick|dry\b|jammy|golden`)
+	lifting  = regexp.MustCompile(`(?i) after (?:\d+|an|one|two|three) hours?\b`)
+)
+
+// shorter cuts the time of a step that only meat needed.
+func (c *Carrier) shorter(text string, s recipe.Step, lines []recipe.Line, used []replacement) (string, *measure.Span, bool) {
+	if s.Minutes == nil || s.Minutes.High <= longCooking || reduces.MatchString(s.Text) || len(used) == 0 {
+		return "", nil, false
+	}
+	braised, minutes := false, plantCooking
+	for _, r := range used {
+		if r.book == nil {
+			return "", nil, false
+		}
+		if r.chosen.Use == "stock" {
+			minutes = stockCooking
+		}
+		animal := r.line.Animal == larder.Meat || r.line.Animal == larder.Poultry
+		braised = braised || animal
+		if f := c.book.Larder().MainFood(r.book); f != nil && f.Aisle == "pulses" && r.chosen.Use == "stock" {
+			return "", nil, false // the broth of pulses takes its own time
+		}
+	}
+	for _, j := range s.Lines {
+		f := c.book.Larder().Food(lines[j].FoodID())
+		if f != nil && (f.Aisle == "pulses" || f.Aisle == "grains") {
+			return "", nil, false
+		}
+	}
+	found := longTime.FindString(text)
+	if !braised || found == "" || !slices.Contains(s.Techniques, "simmer") && !slices.Contains(s.Techniques, "braise") && !slices.Contains(s.Techniques, "stew") {
+		return "", nil, false
+	}
+	text = strings.Replace(text, found, fmt.Sprintf("for %g minutes", minutes), 1)
+	text = lifting.ReplaceAllString(text, " then")
+	return text, &measure.Span{Low: minutes, High: minutes}, true
+}

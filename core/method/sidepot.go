@@ -1,0 +1,129 @@
+package method
+
+import (
+	"fmt"
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+// flesh is what a guest who eats the original gets a pot of their own for.
+var flesh = []larder.Animal{larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish}
+
+// noFlesh are kinds of food that are of meat or fish and no piece of it.
+var noFlesh = []string{"bones", "fat", "gelatine", "sweet", "fish-sauce", "fish-paste", "shellfish-paste", "fish-stock"}
+
+// fewServings is assumed where a recipe does not say for how many it is.
+const fewServings = 4
+
+// leastSauce is the grams below which a side pot takes nothing from the dish.
+const leastSauce = 30
+
+// sidePots branches off, in every component that lost meat or fish, a pot for
+// guests who eat the original.
+func (c *Carrier) sidePots(d recipe.Dish, a swap.Adaptation, guests float64) []swap.Branch {
+	out := []swap.Branch{}
+	table := float64(fewServings)
+	if d.Serves != nil && d.Serves.Mid() > 0 {
+		table = d.Serves.Mid()
+	}
+	if guests <= 0 {
+		return out
+	}
+	guests = min(guests, table)
+	for i := range a.Components {
+		here := slices.DeleteFunc(c.replacements(d, a, i), func(r replacement) bool {
+			food := c.book.Larder().Food(r.line.FoodID())
+			return r.line.Origin != larder.FromAnimal || !slices.Contains(flesh, r.line.Animal) || food == nil || slices.Contains(noFlesh, food.Kind)
+		})
+		if len(here) > 0 {
+			out = append(out, c.sidePot(d.Components[i], &a.Components[i], here, guests, table))
+		}
+	}
+	return out
+}
+
+func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []replacement, guests, table float64) swap.Branch {
+	share := guests / table
+	b := swap.Branch{Component: comp.Name, Guests: guests, Lines: []string{}, Steps: []string{}, Core: []string{}}
+	names := make([]string, 0, len(here))
+	for _, r := range here {
+		names = append(names, r.line.Name)
+		text := r.line.Name
+		if r.line.Grams != nil {
+			text = measure.ShowGrams(r.line.Grams.Times(share), measure.Loose) + " " + r.line.Name
+		}
+		if r.line.Preparation != "" {
+			text += ", " + r.line.Preparation
+		}
+		b.Lines = append(b.Lines, text)
+		if t, ok := c.book.Larder().CoreTemperatureOf(r.line.Animal, c.book.Larder().Food(r.line.FoodID()).Kind, r.line.Form); ok {
+			say := fmt.Sprintf("%s: %g °C in the middle, by a probe", larder.Capital(r.line.Name), t.Celsius)
+			if t.Rest > 0 {
+				say += fmt.Sprintf(", then %g minutes of rest", t.Rest)
+			}
+			b.Core = append(b.Core, say+" ("+c.book.Larder().SourceTitle(t.Source)+").")
+		}
+	}
+	at := slices.IndexFunc(comp.Steps, func(s swap.Step) bool {
+		return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(here, func(r replacement) bool {
+			return slices.ContainsFunc(r.new, func(n int) bool { return slices.Contains(s.Lines, n) })
+		})
+	})
+	kept := map[int]bool{}
+	number := 0
+	for n := 0; n < at; n++ {
+		s := comp.Steps[n]
+		if s.Change == swap.Dropped {
+			continue
+		}
+		number++
+		if s.Prepares != "" {
+			continue
+		}
+		for _, l := range s.Lines {
+			kept[l] = true
+		}
+	}
+	for l := range kept {
+		if comp.Lines[l].Change != swap.Swapped {
+			b.Sauce += comp.Lines[l].Mass() * share
+		}
+	}
+	b.Sauce = measure.RoundGrams(b.Sauce, measure.Loose)
+	all := listed(names)
+	b.Steps = append(b.Steps, fmt.Sprintf("On a board and with a knife of its own, get the %s ready, away from everything else. Wash hands, board and knife before anything else is touched.", all))
+	switch {
+	case at >= 0 && b.Sauce >= leastSauce:
+		b.Step = number + 1
+		b.Steps = append(b.Steps, fmt.Sprintf("Before step %d, take about %s of what is in the pot (the share of %g of %g) into a second pot.", b.Step, measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
+	default:
+		b.Sauce = 0
+		b.Steps = append(b.Steps, "Cook it in a pan of its own beside the dish.")
+	}
+	for _, s := range was.Steps {
+		if slices.ContainsFunc(here, func(r replacement) bool { return slices.Contains(s.Lines, r.index) }) {
+			b.Steps = append(b.Steps, "In the second pot, as the original has it: "+s.Text)
+		}
+	}
+	b.Steps = append(b.Steps, "Stir and serve it with a spoon of its own. Raw meat and fish never stand above other food; leftovers are heated to 74 °C, once.")
+	return b
+}
+
+func listed(names []string) string {
+	switch n := len(names); n {
+	case 0:
+		return ""
+	case 1:
+		return names[0]
+	default:
+		text := names[0]
+		for _, name := range names[1 : n-1] {
+			text += ", " + name
+		}
+		return text + " and " + names[n-1]
+	}
+}

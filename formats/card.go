@@ -15,31 +15,70 @@ import (
 
 // Card is an adapted dish as it is handed on.
 type Card struct {
-	Name, Place, Lives string
-	// Dish holds the adapted components, lines and steps.
-	Dish recipe.Dish
+	Name  string `json:"name"`
+	Place string `json:"place"`
+	Lives string `json:"lives"`
+	// Dish holds the adapted components, lines and steps at the size asked for,
+	// Factor times the recipe's own.
+	Dish   recipe.Dish `json:"dish"`
+	Factor float64     `json:"factor"`
+	// Beside gives, by component and line, the amount in the other measure;
+	// empty where the line says both or has none.
+	Beside [][]string `json:"beside"`
 	// Open lists lines for which nothing is chosen; a card with any is not
 	// finished.
-	Open      []string
-	Changed   []Change
-	Cautions  []Caution
-	Allergens []string
-	Labels    []string
-	Keeping   []string
+	Open      []string      `json:"open"`
+	Changed   []Replaced    `json:"changed"`
+	Cautions  []CardCaution `json:"cautions"`
+	Allergens []string      `json:"allergens"`
+	Labels    []string      `json:"labels"`
+	Keeping   []string      `json:"keeping"`
 	// Sizing says what another number at the table does not scale.
-	Sizing []string
-	Tally  string
-	// Energy and the others are a serving's.
-	Energy, Protein, Fat, Carbohydrate, Fibre, Salt float64
+	Sizing   []string `json:"sizing"`
+	SidePots []Pot    `json:"sidePots"`
+	Tally    string   `json:"tally"`
+	Serving  Serving  `json:"serving"`
+	// Sources are the titles behind the figures.
+	Sources []string `json:"sources"`
 }
 
-// Change says what stands for what, and why.
-type Change struct{ From, To, Why string }
+// Serving is what one serving gives, in kcal and grams.
+type Serving struct {
+	Energy       float64 `json:"energy"`
+	Protein      float64 `json:"protein"`
+	Fat          float64 `json:"fat"`
+	Carbohydrate float64 `json:"carbohydrate"`
+	Fibre        float64 `json:"fibre"`
+	Salt         float64 `json:"salt"`
+}
 
-// Caution is one thing that can hurt; grave ones are set out.
-type Caution struct {
-	Text  string
-	Grave bool
+// Replaced says what stands for what, and why.
+type Replaced struct {
+	From string `json:"from"`
+	To   string `json:"to"`
+	Why  string `json:"why"`
+}
+
+// CardCaution is one thing that can hurt; grave ones are set out.
+type CardCaution struct {
+	Text  string `json:"text"`
+	Grave bool   `json:"grave"`
+}
+
+// Pot is the side pot of guests who eat the original.
+type Pot struct {
+	Title string   `json:"title"`
+	Lines []string `json:"lines"`
+	Steps []string `json:"steps"`
+}
+
+// Both is a line of the card in both measures.
+func (c Card) Both(component, line int) string {
+	text := c.Dish.Components[component].Lines[line].Text
+	if component < len(c.Beside) && line < len(c.Beside[component]) && c.Beside[component][line] != "" {
+		text += " · " + c.Beside[component][line]
+	}
+	return text
 }
 
 // Deference stands under every list of cautions.
@@ -121,13 +160,24 @@ func (s sheet) card(c Card) {
 		s.text("", bodySize, 0, s.width, c.Lives)
 	}
 	for i, part := range c.Dish.Components {
-		s.part(partName(i, part), part)
+		lines := make([]string, len(part.Lines))
+		for j := range part.Lines {
+			lines[j] = c.Both(i, j)
+		}
+		s.part(partName(i, part), lines, part.Steps)
+	}
+	for _, pot := range c.SidePots {
+		steps := make([]recipe.Step, len(pot.Steps))
+		for j, text := range pot.Steps {
+			steps[j].Text = text
+		}
+		s.part(pot.Title, pot.Lines, steps)
 	}
 	s.notes(c)
 }
 
 // part sets a component in two columns: what goes in, what is done.
-func (s sheet) part(name string, part recipe.Component) {
+func (s sheet) part(name string, lines []string, steps []recipe.Step) {
 	_, height := s.GetPageSize()
 	if s.GetY() > height-margin-80 {
 		s.AddPage()
@@ -138,13 +188,13 @@ func (s sheet) part(name string, part recipe.Component) {
 	}
 	left := s.width * columnPart
 	page, top := s.PageNo(), s.GetY()
-	for _, l := range part.Lines {
-		s.text("", bodySize, 0, left-gutter, l.Text)
+	for _, line := range lines {
+		s.text("", bodySize, 0, left-gutter, line)
 	}
 	leftPage, leftEnd := s.PageNo(), s.GetY()
 	s.SetPage(page)
 	s.SetY(top)
-	for n, step := range part.Steps {
+	for n, step := range steps {
 		s.text("", bodySize, left, s.width-left, fmt.Sprintf("%d. %s", n+1, step.Text))
 	}
 	if s.PageNo() < leftPage {
@@ -200,11 +250,12 @@ func (s sheet) notes(c Card) {
 	list("Labels to read", c.Labels)
 	list("At this size", c.Sizing)
 	list("Ahead and keeping", c.Keeping)
-	list("A serving", []string{c.serving()})
+	list("A serving", []string{c.Serving.words()})
 	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})
+	list("Sources of the figures", c.Sources)
 }
 
-func (c Card) serving() string {
+func (c Serving) words() string {
 	return fmt.Sprintf("%.0f kcal, protein %.0f g, fat %.0f g, carbohydrate %.0f g, fibre %.0f g, salt %.1f g; figures, no advice.", c.Energy, c.Protein, c.Fat, c.Carbohydrate, c.Fibre, c.Salt)
 }
 
@@ -249,7 +300,11 @@ func ToCardMarkdown(c Card) []byte {
 	list("Labels to read", c.Labels)
 	list("At this size", c.Sizing)
 	list("Ahead and keeping", c.Keeping)
-	list("A serving", []string{c.serving()})
+	for _, pot := range c.SidePots {
+		list(pot.Title, append(append([]string{}, pot.Lines...), pot.Steps...))
+	}
+	list("A serving", []string{c.Serving.words()})
+	list("Sources of the figures", c.Sources)
 	return b.Bytes()
 }
 
@@ -277,14 +332,14 @@ func ToCardJSONLD(c Card) ([]byte, error) {
 		out["recipeCuisine"] = c.Place
 	}
 	out["nutrition"] = map[string]string{
-		"@type": "NutritionInformation", "calories": fmt.Sprintf("%.0f kcal", c.Energy), "proteinContent": fmt.Sprintf("%.0f g", c.Protein),
-		"fatContent": fmt.Sprintf("%.0f g", c.Fat), "carbohydrateContent": fmt.Sprintf("%.0f g", c.Carbohydrate), "fiberContent": fmt.Sprintf("%.0f g", c.Fibre),
-		"sodiumContent": fmt.Sprintf("%.0f mg", c.Salt*sodiumOfSalt),
+		"@type": "NutritionInformation", "calories": fmt.Sprintf("%.0f kcal", c.Serving.Energy), "proteinContent": fmt.Sprintf("%.0f g", c.Serving.Protein),
+		"fatContent": fmt.Sprintf("%.0f g", c.Serving.Fat), "carbohydrateContent": fmt.Sprintf("%.0f g", c.Serving.Carbohydrate), "fiberContent": fmt.Sprintf("%.0f g", c.Serving.Fibre),
+		"sodiumContent": fmt.Sprintf("%.0f mg", c.Serving.Salt*sodiumOfSalt),
 	}
 	return indented(out)
 }
 
-var page = template.Must(template.New("card").Funcs(template.FuncMap{"serves": servesWords, "part": partName, "serving": Card.serving, "deference": func() string { return Deference }}).Parse(`<!doctype html>
+var page = template.Must(template.New("card").Funcs(template.FuncMap{"serves": servesWords, "part": partName, "serving": Serving.words, "deference": func() string { return Deference }}).Parse(`<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><title>{{.Name}}</title>
 <meta name="viewport" content="width=device-width">
 <style>
@@ -297,14 +352,17 @@ h1{margin:0}h2{margin:1.4em 0 .3em;border-bottom:1px solid #e4ddcf}
 {{range .Open}}<p class="grave">Not finished: {{.}}</p>{{end}}
 {{with .Lives}}<p>{{.}}</p>{{end}}
 {{range $i, $c := .Dish.Components}}{{with part $i $c}}<h2>{{.}}</h2>{{end}}
-<div class="part"><ul>{{range .Lines}}<li>{{.Text}}</li>{{end}}</ul><ol>{{range .Steps}}<li>{{.Text}}</li>{{end}}</ol></div>{{end}}
+<div class="part"><ul>{{range $j, $l := .Lines}}<li>{{$.Both $i $j}}</li>{{end}}</ul><ol>{{range .Steps}}<li>{{.Text}}</li>{{end}}</ol></div>{{end}}
+{{range .SidePots}}<h2>{{.Title}}</h2>
+<div class="part"><ul>{{range .Lines}}<li>{{.}}</li>{{end}}</ul><ol>{{range .Steps}}<li>{{.}}</li>{{end}}</ol></div>{{end}}
 {{with .Changed}}<h2>What was changed</h2><ul>{{range .}}<li><b>{{.From}}</b>: {{.To}}. {{.Why}}</li>{{end}}</ul>{{end}}
 {{with .Cautions}}<h2>Take care</h2><ul>{{range .}}<li{{if .Grave}} class="grave"{{end}}>{{.Text}}</li>{{end}}</ul><p class="quiet">{{deference}}</p>{{end}}
 {{with .Allergens}}<h2>Holds</h2><p>{{range $i, $a := .}}{{if $i}}, {{end}}{{$a}}{{end}}. Labels decide, and what touched a board.</p>{{end}}
 {{with .Labels}}<h2>Labels to read</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Sizing}}<h2>At this size</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Keeping}}<h2>Ahead and keeping</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
-<h2>A serving</h2><p>{{serving .}}</p>
+<h2>A serving</h2><p>{{serving .Serving}}</p>
+{{with .Sources}}<p class="quiet">Figures after {{range $i, $x := .}}{{if $i}}; {{end}}{{$x}}{{end}}.</p>{{end}}
 </body></html>
 `))
 

@@ -23,9 +23,10 @@ func card(t testing.TB) formats.Card {
 	d := recipe.NewReader(l).Read("Phở chay & Μουσακάς, żurek\nServes 4\n\nBroth:\n1 ½ kg carrots\n10 g kelp\n\nBowls:\n400 g rice noodles\n\nMethod\n\nBroth:\n1. Simmer the carrots with the kelp for 40 minutes.\n\nBowls:\n2. Soak the noodles.", measure.Metric)
 	return formats.Card{
 		Name: "Phở chay & Μουσακάς, żurek", Place: "Việt Nam", Lives: "A clear broth <of char>.", Dish: d,
-		Changed:   []formats.Change{{From: "bones", To: "Kelp and carrot", Why: "Glutamate."}},
-		Cautions:  []formats.Caution{{Text: "Boil the beans hard.", Grave: true}, {Text: "Kelp: not daily."}},
-		Allergens: []string{"soy"}, Labels: []string{"noodles: look for egg"}, Keeping: []string{"Broth: three days."}, Tally: "5 kept.", Energy: 412, Protein: 12, Salt: 1.5,
+		Changed:   []formats.Replaced{{From: "bones", To: "Kelp and carrot", Why: "Glutamate."}},
+		Cautions:  []formats.CardCaution{{Text: "Boil the beans hard.", Grave: true}, {Text: "Kelp: not daily."}},
+		Allergens: []string{"soy"}, Labels: []string{"noodles: look for egg"}, Keeping: []string{"Broth: three days."}, Tally: "5 kept.", Serving: formats.Serving{Energy: 412, Protein: 12, Salt: 1.5},
+		Beside: [][]string{{"", ""}, {"14 oz"}}, Sources: []string{"Tables"}, SidePots: []formats.Pot{{Title: "Side pot for 2", Lines: []string{"200 g beef"}, Steps: []string{"A knife of its own."}}},
 	}
 }
 
@@ -57,6 +58,9 @@ func TestTheCardAsAPageStandsAlone(t *testing.T) {
 	require.Contains(t, text, `class="grave">Boil the beans hard.`)
 	require.NotRegexp(t, `(?i)src=|href=|@import|https?://`, text, "nothing is fetched")
 	require.Contains(t, text, formats.Deference)
+	require.Contains(t, text, "400 g rice noodles · 14 oz")
+	require.Contains(t, text, "A knife of its own.")
+	require.Contains(t, text, "Figures after Tables.")
 }
 
 func TestTheCardAsJSONLDIsVeganOnlyWhenFinished(t *testing.T) {

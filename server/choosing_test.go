@@ -3,15 +3,14 @@ package server_test
 import (
 	"encoding/json"
 	"fmt"
-	"slices"
 	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/character"
-	"yembra/core/sizing"
 	"yembra/core/swap"
+	"yembra/formats"
 	"yembra/server"
 )
 
@@ -173,22 +172,27 @@ func TestTheCardIsSizedToTheTable(t *testing.T) {
 	a := open(t)
 	d := a.newDish(skink)
 	serves := d.Document.Original.Serves.Mid()
-	status, _, data := a.ask("GET", fmt.Sprintf("/api/dishes/%s/sized?servings=%g", d.ID, serves*3), nil)
+	status, _, data := a.ask("GET", fmt.Sprintf("/api/dishes/%s/card?servings=%g", d.ID, serves*3), nil)
 	require.Equal(t, 200, status, string(data))
-	sized := into[sizing.Dish](t, data)
+	sized := into[formats.Card](t, data)
 	require.InDelta(t, 3, sized.Factor, 1e-9)
-	require.InDelta(t, serves*3, sized.Serves.Mid(), 1e-9)
-	require.NotEmpty(t, sized.Notes)
-	for i, c := range d.Adaptation.Components {
-		left := slices.DeleteFunc(slices.Clone(c.Lines), func(l swap.Line) bool { return l.Change == swap.Dropped })
-		require.Len(t, sized.Components[i].Lines, len(left))
-	}
+	require.InDelta(t, serves*3, sized.Dish.Serves.Mid(), 1e-9)
+	require.NotEmpty(t, sized.Sizing)
+	require.Len(t, sized.Beside, len(sized.Dish.Components))
+	line := sized.Dish.Components[0].Lines[0]
+	status, _, data = a.ask("GET", fmt.Sprintf("/api/dishes/%s/card?have=%g&line=0.0", d.ID, line.Mass()/2), nil)
+	require.Equal(t, 200, status, string(data))
+	require.InDelta(t, 1.5, into[formats.Card](t, data).Factor, 1e-9)
+	status, _, data = a.ask("GET", "/api/dishes/"+d.ID+"/card?from=round:20&pan=round:40", nil)
+	require.Equal(t, 200, status, string(data))
+	require.InDelta(t, 4, into[formats.Card](t, data).Factor, 1e-9)
 	status, _, data = a.ask("GET", fmt.Sprintf("/api/dishes/%s/card/markdown?servings=%g", d.ID, serves*3), nil)
 	require.Equal(t, 200, status)
 	require.Contains(t, string(data), "At this size")
 	require.Contains(t, string(data), fmt.Sprintf("Serves %g", serves*3))
-	for query, field := range map[string]string{"servings=many": "servings", "servings=0": "servings", "servings=4000": "servings", "factor=-1": "factor"} {
-		status, _, data = a.ask("GET", "/api/dishes/"+d.ID+"/sized?"+query, nil)
+	for query, field := range map[string]string{"servings=many": "servings", "servings=0": "servings", "servings=4000": "servings", "factor=-1": "factor",
+		"have=100&line=x": "line", "have=100&line=9.9": "line", "from=oval:3&pan=round:20": "from", "from=round:20&pan=?": "pan", "from=round:20&pan=round:24&by=weight": "by"} {
+		status, _, data = a.ask("GET", "/api/dishes/"+d.ID+"/card?"+query, nil)
 		require.Equal(t, 422, status, query)
 		require.Contains(t, string(data), `"field":"`+field+`"`)
 	}

@@ -10,6 +10,8 @@ import (
 
 	"yembra/core/balance"
 	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/method"
 	"yembra/core/recipe"
 	"yembra/core/sizing"
 	"yembra/core/swap"
@@ -57,11 +59,10 @@ func sendFile(c fiber.Ctx, dish, ending, kind string, body []byte) error {
 
 // exportCard hands an adapted dish on as PDF, Markdown, JSON-LD, CSV or a page.
 func (k *Kitchen) exportCard(c fiber.Ctx) error {
-	card, sized, err := k.sizedCard(c)
+	card, err := k.sizedCard(c)
 	if err != nil {
 		return err
 	}
-	card.Dish, card.Sizing = sized.Dish, sized.Notes
 	var body []byte
 	var kind, ending string
 	switch c.Params("format") {
@@ -89,55 +90,113 @@ func (k *Kitchen) exportCard(c fiber.Ctx) error {
 	return sendFile(c, card.Name, ending, kind, body)
 }
 
-// sized answers with the adapted dish for as many as the request asks for.
-func (k *Kitchen) sized(c fiber.Ctx) error {
-	_, out, err := k.sizedCard(c)
+// showCard answers with the card at the size that the request asks for.
+func (k *Kitchen) showCard(c fiber.Ctx) error {
+	card, err := k.sizedCard(c)
 	if err != nil {
 		return err
 	}
-	return c.JSON(out)
+	return c.JSON(card)
 }
 
-// sizedCard is the card that a request names, and its dish at the size asked.
-func (k *Kitchen) sizedCard(c fiber.Ctx) (formats.Card, sizing.Dish, error) {
+// sizedCard is the card that a request names, at the size it asks for.
+func (k *Kitchen) sizedCard(c fiber.Ctx) (formats.Card, error) {
 	d, err := k.Store.Dish(c.Context(), c.Params("id"))
 	if err != nil {
-		return formats.Card{}, sizing.Dish{}, err
+		return formats.Card{}, err
 	}
 	card, err := k.card(d)
 	if err != nil {
-		return formats.Card{}, sizing.Dish{}, err
+		return formats.Card{}, err
 	}
-	sized, err := k.size(c, card.Dish)
-	return card, sized, err
+	factor, field, err := factorOf(c, card.Dish)
+	if err != nil {
+		return formats.Card{}, err
+	}
+	settings, err := k.loadSettings(c.Context())
+	if err != nil {
+		return formats.Card{}, err
+	}
+	if err := k.sizeCard(&card, factor, settings.Measures); err != nil {
+		return formats.Card{}, unsized(field, err.Error())
+	}
+	return card, nil
 }
 
-// size scales a dish to ?servings=, or by ?factor= where the recipe does not
-// say for how many it is.
-func (k *Kitchen) size(c fiber.Ctx, d recipe.Dish) (sizing.Dish, error) {
-	factor := 1.0
-	for _, field := range []string{"servings", "factor"} {
-		text := c.Query(field)
-		if text == "" {
-			continue
-		}
-		v, err := strconv.ParseFloat(text, 64)
-		if err != nil {
-			return sizing.Dish{}, unsized(field, fmt.Sprintf("%q is no number", text))
-		}
-		if factor = v; field == "servings" {
-			if d.Serves == nil || d.Serves.Mid() <= 0 {
-				return sizing.Dish{}, unsized(field, "the recipe does not say for how many it is; give a factor instead")
-			}
-			factor = v / d.Serves.Mid()
-		}
-		out, err := sizing.Scale(k.Core().Larder, d, factor)
-		if err != nil {
-			return sizing.Dish{}, unsized(field, err.Error())
-		}
-		return out, nil
+// sizeCard scales a card and gives its amounts in both measures.
+func (k *Kitchen) sizeCard(card *formats.Card, factor float64, measures measure.System) error {
+	sized, err := sizing.Scale(k.Core().Larder, card.Dish, factor)
+	if err != nil {
+		return err
 	}
-	return sizing.Scale(k.Core().Larder, d, factor)
+	card.Dish, card.Sizing, card.Factor = sized.Dish, sized.Notes, factor
+	card.Beside = make([][]string, len(card.Dish.Components))
+	for i, comp := range card.Dish.Components {
+		card.Beside[i] = make([]string, len(comp.Lines))
+		for j, l := range comp.Lines {
+			if f := k.Core().Larder.Food(l.FoodID()); f != nil {
+				card.Beside[i][j] = sizing.Beside(l, f.MatterOf(l.Form), measures)
+			}
+		}
+	}
+	return nil
+}
+
+// factorOf is how many times the recipe a request asks for: by ?servings=, by
+// ?factor=, by the grams there are (?have=) of a ?line=0.3 (component and line
+// of the card), or by a ?pan= in place of the recipe's own ?from=, compared ?by=
+// area or volume.
+func factorOf(c fiber.Ctx, d recipe.Dish) (factor float64, field string, err error) {
+	number := func(field string) (float64, error) {
+		v, err := strconv.ParseFloat(c.Query(field), 64)
+		if err != nil {
+			return 0, unsized(field, fmt.Sprintf("%q is no number", c.Query(field)))
+		}
+		return v, nil
+	}
+	switch {
+	case c.Query("servings") != "":
+		v, err := number("servings")
+		if err != nil {
+			return 0, "", err
+		}
+		if d.Serves == nil || d.Serves.Mid() <= 0 {
+			return 0, "", unsized("servings", "the recipe does not say for how many it is; give a factor instead")
+		}
+		return v / d.Serves.Mid(), "servings", nil
+	case c.Query("have") != "":
+		v, err := number("have")
+		if err != nil {
+			return 0, "", err
+		}
+		var component, line int
+		if _, err := fmt.Sscanf(c.Query("line"), "%d.%d", &component, &line); err != nil {
+			return 0, "", unsized("line", "name the line by its component and number, such as 0.3")
+		}
+		factor, err := sizing.HaveFactor(d, component, line, v)
+		if err != nil {
+			return 0, "", unsized("line", err.Error())
+		}
+		return factor, "have", nil
+	case c.Query("pan") != "":
+		from, err := sizing.ParsePan(c.Query("from"))
+		if err != nil {
+			return 0, "", unsized("from", err.Error())
+		}
+		to, err := sizing.ParsePan(c.Query("pan"))
+		if err != nil {
+			return 0, "", unsized("pan", err.Error())
+		}
+		factor, err := sizing.PanFactor(from, to, c.Query("by"))
+		if err != nil {
+			return 0, "", unsized("by", err.Error())
+		}
+		return factor, "pan", nil
+	case c.Query("factor") != "":
+		factor, err = number("factor")
+		return factor, "factor", err
+	}
+	return 1, "factor", nil
 }
 
 func unsized(field, why string) error {
@@ -156,7 +215,11 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		return formats.Card{}, err
 	}
 	sheet := balance.Of(core.Larder, original, adapted)
-	card := formats.Card{Name: doc.Name, Place: doc.Place, Lives: doc.Decisions.LivesFrom, Allergens: append(sheet.Allergens.Come, sheet.Allergens.Both...)}
+	card := formats.Card{
+		Name: doc.Name, Place: doc.Place, Lives: doc.Decisions.LivesFrom, Allergens: append(sheet.Allergens.Come, sheet.Allergens.Both...),
+		Open: []string{}, Changed: []formats.Replaced{}, Cautions: []formats.CardCaution{}, Labels: []string{}, Keeping: []string{}, SidePots: []formats.Pot{}, Sources: []string{},
+	}
+	slices.Sort(card.Allergens)
 	card.Dish = recipe.Dish{Name: doc.Name, Serves: doc.Original.Serves, Notices: []recipe.Notice{}}
 	said := map[string]bool{}
 	once := func(list []string, text string) []string {
@@ -166,26 +229,23 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		said[text] = true
 		return append(list, text)
 	}
-	for _, comp := range a.Components {
+	for _, comp := range method.Parts(core.Larder, a) {
 		part := recipe.Component{Name: comp.Name, Lines: []recipe.Line{}, Steps: []recipe.Step{}}
 		for _, l := range comp.Lines {
-			if l.Change == swap.Dropped {
-				continue
-			}
 			part.Lines = append(part.Lines, l.Line)
 			if l.Check {
 				card.Labels = once(card.Labels, l.Name+": "+l.Why)
 			}
+			if f := core.Larder.Food(l.FoodID()); f != nil && f.Per100.Source != "" {
+				card.Sources = once(card.Sources, core.Larder.SourceTitle(f.Per100.Source))
+			}
 		}
 		for _, s := range comp.Steps {
-			if s.Change == swap.Dropped {
-				continue
-			}
-			part.Steps = append(part.Steps, s.Step)
+			part.Steps = append(part.Steps, cued(s))
 			for _, x := range s.Cautions {
 				if !said[x.Text] {
 					said[x.Text] = true
-					card.Cautions = append(card.Cautions, formats.Caution{Text: x.Text, Grave: x.Grave})
+					card.Cautions = append(card.Cautions, formats.CardCaution{Text: x.Text, Grave: x.Grave})
 				}
 			}
 		}
@@ -199,11 +259,11 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		return doc.Original.Components[i].Lines[j].Name
 	}
 	for _, x := range a.Swaps {
-		card.Changed = append(card.Changed, formats.Change{From: name(x.Replaces), To: x.Name, Why: x.Why})
+		card.Changed = append(card.Changed, formats.Replaced{From: name(x.Replaces), To: x.Name, Why: x.Why})
 		for _, text := range x.Cautions {
 			if !said[text] {
 				said[text] = true
-				card.Cautions = append(card.Cautions, formats.Caution{Text: text})
+				card.Cautions = append(card.Cautions, formats.CardCaution{Text: text})
 			}
 		}
 		if s := core.Larder.SwapNamed(x.Swap); s != nil && s.Ahead != "" {
@@ -213,7 +273,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 	for _, o := range a.Unresolved {
 		card.Open = append(card.Open, fmt.Sprintf("in place of %s: %s.", name(o.Line), o.Why))
 	}
-	slices.SortStableFunc(card.Cautions, func(x, y formats.Caution) int {
+	slices.SortStableFunc(card.Cautions, func(x, y formats.CardCaution) int {
 		switch {
 		case x.Grave == y.Grave:
 			return 0
@@ -223,21 +283,40 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		return 1
 	})
 	card.Tally = fmt.Sprintf("%d kept, %d near, %d short, %d over.", a.Tally.Kept, a.Tally.Near, a.Tally.Short, a.Tally.Over)
+	for _, b := range a.SidePots {
+		title := fmt.Sprintf("Side pot for %g who eat the original", b.Guests)
+		if b.Component != "" {
+			title += ": " + strings.ToLower(b.Component)
+		}
+		card.SidePots = append(card.SidePots, formats.Pot{Title: title, Lines: b.Lines, Steps: append(slices.Clone(b.Steps), b.Core...)})
+	}
+	card.Sources = append(card.Sources, "Swap amounts and times: estimates of the book")
 	for _, n := range sheet.Nutrients {
 		switch n.Name {
 		case "energy":
-			card.Energy = n.Adapted
+			card.Serving.Energy = n.Adapted
 		case "protein":
-			card.Protein = n.Adapted
+			card.Serving.Protein = n.Adapted
 		case "fat":
-			card.Fat = n.Adapted
+			card.Serving.Fat = n.Adapted
 		case "carbohydrate":
-			card.Carbohydrate = n.Adapted
+			card.Serving.Carbohydrate = n.Adapted
 		case "fibre":
-			card.Fibre = n.Adapted
+			card.Serving.Fibre = n.Adapted
 		case "salt":
-			card.Salt = n.Adapted
+			card.Serving.Salt = n.Adapted
 		}
 	}
 	return card, nil
+}
+
+// cued is a step of the card with the cue that ends it, where the words do not
+// say it and something is heated.
+func cued(s swap.Step) recipe.Step {
+	out := s.Step
+	cue := strings.TrimPrefix(s.Cue, "until ")
+	if s.Heat != "" && cue != "" && !s.Own && !strings.Contains(out.Text, " until ") && !strings.Contains(out.Text, cue) {
+		out.Text = strings.TrimSuffix(strings.TrimSpace(out.Text), ".") + ". The cue: " + cue + "."
+	}
+	return out
 }

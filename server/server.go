@@ -107,7 +107,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	api.Post("/dishes/:id/preview", k.preview)
 	api.Get("/dishes/:id/boosters", k.tray)
 	api.Get("/dishes/:id/balance", k.balance)
-	api.Get("/dishes/:id/sized", k.sized)
+	api.Get("/dishes/:id/card", k.showCard)
 	api.Get("/dishes/:id/card/:format", k.exportCard)
 	api.All("/*", func(fiber.Ctx) error {
 		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such place in the interface of this program."}

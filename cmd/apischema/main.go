@@ -14,8 +14,8 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
-	"yembra/core/sizing"
 	"yembra/core/swap"
+	"yembra/formats"
 	"yembra/server"
 	"yembra/store"
 )
@@ -33,7 +33,7 @@ type api struct {
 	BalanceView    server.BalanceView
 	PriceView      server.PriceView
 	Restored       store.Restored
-	SizedDish      sizing.Dish
+	Card           formats.Card
 	FoodHit        server.FoodHit
 	FoodView       server.FoodView
 	Entry          larder.Entry

@@ -62,7 +62,8 @@ func Scale(l *larder.Larder, d recipe.Dish, factor float64) (Dish, error) {
 	for i, c := range d.Components {
 		part := recipe.Component{Name: c.Name, Lines: make([]recipe.Line, len(c.Lines)), Steps: make([]recipe.Step, len(c.Steps))}
 		for j, line := range c.Lines {
-			part.Lines[j] = scaled(line, growth(l.Food(line.FoodID()), factor))
+			food := l.Food(line.FoodID())
+			part.Lines[j] = packed(food, scaled(line, growth(food, factor)), factor)
 		}
 		for j, s := range c.Steps {
 			s.Text = inText(s.Text, factor)
@@ -104,6 +105,9 @@ func scaled(line recipe.Line, k float64) recipe.Line {
 		text += " (" + measure.ShowGrams(*line.Grams, measure.Loose) + ")"
 	}
 	rest := words(line)
+	if line.Amount.Unit == measure.Piece {
+		rest = numbered(rest, line.Name, line.Amount.High, amount.High)
+	}
 	if unit := string(amount.Unit); counted(amount.Unit) && unit != "" && slices.ContainsFunc(strings.Fields(rest), func(w string) bool { return w == unit || w == unit+"s" }) {
 		text = measure.Amount{Low: amount.Low, High: amount.High, Unit: measure.Piece}.String() // "4 cinnamon sticks"
 		if amount.High > 1 && !strings.Contains(rest, unit+"s") {
@@ -112,6 +116,36 @@ func scaled(line recipe.Line, k float64) recipe.Line {
 	}
 	line.Text = text + " " + rest
 	line.Amount = &amount
+	return line
+}
+
+// nearPack is how far, as a part, an amount may be from whole packs to be
+// rounded to them.
+const nearPack = 0.1
+
+// packed rounds a scaled mass to whole packs where it lies near one: "2 tins
+// (480 g)". What is dosed finely comes in no packs here.
+func packed(f *larder.Food, line recipe.Line, factor float64) recipe.Line {
+	if f == nil || factor == 1 || len(f.Packs) == 0 || line.Grams == nil || line.Amount == nil || line.Amount.Unit != measure.Gram && line.Amount.Unit != measure.Kilogram || f.Aisle == "spices" || f.Aisle == "baking" {
+		return line
+	}
+	pack := f.Packs[0]
+	if pack.Name == "tin" && line.Form != "tinned" && line.Form != "cooked" && !strings.Contains(line.Text, "tin") {
+		return line // dried or fresh, and the tin holds it cooked
+	}
+	size := larder.Or(pack.Drained, pack.Grams)
+	count := math.Round(line.Mass() / size)
+	if count < 1 || math.Abs(line.Mass()/(count*size)-1) > nearPack {
+		return line
+	}
+	rest := words(line)
+	g := measure.Exactly(count * size)
+	line.Grams, line.Amount = &g, &measure.Amount{Low: g.Low, High: g.High, Unit: measure.Gram}
+	name := pack.Name
+	if count > 1 {
+		name = many(name)
+	}
+	line.Text = fmt.Sprintf("%s (%g %s) %s", measure.ShowGrams(g, measure.Loose), count, name, rest)
 	return line
 }
 

@@ -21,11 +21,13 @@ func open(t *testing.T) (*larder.Larder, *recipe.Reader) {
 	return l, recipe.NewReader(l)
 }
 
+func strip(text string) string { return strings.ReplaceAll(text, measure.ThinSpace, " ") }
+
 func lines(d sizing.Dish) []string {
 	var out []string
 	for _, c := range d.Components {
 		for _, l := range c.Lines {
-			out = append(out, strings.ReplaceAll(l.Text, measure.ThinSpace, " "))
+			out = append(out, strip(l.Text))
 		}
 	}
 	return out

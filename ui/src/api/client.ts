@@ -1,6 +1,7 @@
 import type {
   Adaptation,
   BalanceView,
+  Card,
   CandidatesView,
   CreateRequest,
   Decisions,
@@ -19,7 +20,6 @@ import type {
   SaveRequest,
   Settings,
   Shelf,
-  SizingDish,
   StepRequest,
   TrayItem,
 } from "./types";
@@ -90,8 +90,7 @@ export const api = {
   preview: (id: string, decisions: Decisions) =>
     request<Adaptation>("POST", `/api/dishes/${id}/preview`, { decisions }),
   balance: (id: string) => request<BalanceView>("GET", `/api/dishes/${id}/balance`),
-  sized: (id: string, servings: number) =>
-    request<SizingDish>("GET", `/api/dishes/${id}/sized?servings=${servings}`),
+  card: (id: string, size: string) => request<Card>("GET", `/api/dishes/${id}/card${size}`),
   boosters: (id: string) => request<TrayItem[]>("GET", `/api/dishes/${id}/boosters`),
   proposals: (id: string) => request<Proposal[]>("POST", `/api/dishes/${id}/proposals`),
   readLine: (r: LineRequest) => request<RecipeLine>("POST", "/api/lines", r),

@@ -17,7 +17,7 @@ export interface Schema {
   BalanceView: BalanceView;
   PriceView: PriceView;
   Restored: Restored;
-  SizedDish: SizingDish;
+  Card: Card;
   FoodHit: FoodHit;
   FoodView: FoodView;
   Entry: Entry;
@@ -138,6 +138,13 @@ export interface Decisions {
   wording?: {
     [k: string]: string;
   };
+  figures?: {
+    [k: string]: Figures;
+  };
+  order?: {
+    [k: string]: string[];
+  };
+  sidePot?: SidePot | null;
   livesFrom: string;
 }
 export interface HouseRules {
@@ -153,6 +160,14 @@ export interface Dose {
   grams: number;
   component: number;
   why: string;
+}
+export interface Figures {
+  minutes?: Span | null;
+  celsius?: number | null;
+  cue?: string;
+}
+export interface SidePot {
+  guests: number;
 }
 export interface Slot {
   ref: string;
@@ -185,6 +200,7 @@ export interface Adaptation {
   structure: Holding[];
   tally: Tally;
   unresolved: Open[];
+  sidePots: Branch[];
 }
 export interface SwapComponent {
   name: string;
@@ -228,6 +244,9 @@ export interface SwapStep {
   key: string;
   own: boolean;
   written: string;
+  heat: string;
+  kit: string[];
+  prepares?: string;
   cautions: Caution[];
 }
 export interface Caution {
@@ -293,6 +312,15 @@ export interface Nearest {
   swap: string;
   name: string;
   breaks: string;
+}
+export interface Branch {
+  component: string;
+  guests: number;
+  step: number;
+  sauce: number;
+  lines: string[];
+  steps: string[];
+  core: string[];
 }
 export interface DishSummary {
   id: string;
@@ -484,15 +512,46 @@ export interface Restored {
   copied: number;
   entries: number;
 }
-export interface SizingDish {
+export interface Card {
   name: string;
-  serves: Span | null;
-  components: RecipeComponent[];
-  notices: Notice[];
-  measures?: string;
-  habit?: MeasureHabit | null;
+  place: string;
+  lives: string;
+  dish: RecipeDish;
   factor: number;
-  notes: string[];
+  beside: string[][];
+  open: string[];
+  changed: Replaced[];
+  cautions: CardCaution[];
+  allergens: string[];
+  labels: string[];
+  keeping: string[];
+  sizing: string[];
+  sidePots: Pot[];
+  tally: string;
+  serving: Serving;
+  sources: string[];
+}
+export interface Replaced {
+  from: string;
+  to: string;
+  why: string;
+}
+export interface CardCaution {
+  text: string;
+  grave: boolean;
+}
+export interface Pot {
+  title: string;
+  lines: string[];
+  steps: string[];
+}
+export interface Serving {
+  energy: number;
+  protein: number;
+  fat: number;
+  carbohydrate: number;
+  fibre: number;
+  salt: number;
 }
 export interface FoodHit {
   id: string;

@@ -2,15 +2,15 @@ import "./card.css";
 
 import { PrinterOutlined } from "@ant-design/icons";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Button, InputNumber } from "antd";
+import { Button, Spin } from "antd";
 import { useState } from "react";
 
 import { api } from "../api/client";
-import type { DishView, RecipeComponent, SwapComponent } from "../api/types";
+import type { Card } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
-import { lineAt } from "../swaps/Candidates";
 import { ProblemNote } from "../shared/ProblemNote";
-import { tallyWords } from "../shared/format";
+import { SizeField } from "./SizeField";
+import { sizeQuery, type Size } from "./size";
 
 const exportsOf = [
   ["pdf?paper=a4", "PDF, A4"],
@@ -24,43 +24,23 @@ const exportsOf = [
 /** The printable page of the adapted dish. */
 export default function CardStage() {
   const { dish } = useOpenDish();
-  const { adaptation: a, document: doc } = dish;
-  const serves = doc.original.serves;
+  const serves = dish.document.original.serves;
   const usual = serves ? (serves.low + serves.high) / 2 : 0;
-  const [asked, setAsked] = useState<number | null>(null);
-  const other = asked !== null && asked !== usual;
-  const sized = useQuery({
-    queryKey: ["sized", dish.id, dish.edit, asked],
-    queryFn: () => api.sized(dish.id, asked ?? usual),
-    enabled: other,
+  const [size, setSize] = useState<Size>({ by: "table", servings: null });
+  const query = sizeQuery(size);
+  const answer = useQuery({
+    queryKey: ["card", dish.id, dish.edit, query],
+    queryFn: () => api.card(dish.id, query),
     placeholderData: keepPreviousData,
   });
-  const at = other ? sized.data : undefined;
-  const query = other ? `servings=${asked}` : "";
+  const card = answer.data;
   return (
     <main className="page">
       <div className="card-tools no-print">
         <Button type="primary" icon={<PrinterOutlined />} onClick={() => window.print()}>
           Print card
         </Button>
-        {usual > 0 && (
-          <label className="card-size">
-            For{" "}
-            <InputNumber
-              min={1}
-              max={Math.floor(usual * 50)}
-              value={asked ?? usual}
-              onChange={setAsked}
-              aria-label="Servings"
-            />{" "}
-            at the table
-            {other && (
-              <Button type="link" onClick={() => setAsked(null)}>
-                Back to {usual}
-              </Button>
-            )}
-          </label>
-        )}
+        <SizeField card={card} usual={usual} size={size} set={setSize} />
         <span className="card-exports">
           Give it out as{" "}
           {exportsOf.map(([format, name]) => (
@@ -70,100 +50,131 @@ export default function CardStage() {
           ))}
         </span>
       </div>
-      <article className="card-page" aria-label="Card">
-        <header>
-          <h1>{doc.name}</h1>
-          <span className="quiet">
-            {doc.place && `${doc.place} · `}in plant form
-            {servesWords(at ? at.serves : serves)}
-          </span>
-        </header>
-        {other && sized.error && <ProblemNote error={sized.error} />}
-        <OpenLines dish={dish} />
-        {doc.decisions.livesFrom && <p>{doc.decisions.livesFrom}</p>}
-        {a.components.map((c, i) => (
-          <Part key={i} part={c} sized={at?.components[i]} />
-        ))}
-        <section className="card-notes">
-          {at && at.notes.length > 0 && (
-            <>
-              <h2>At this size</h2>
-              <ul>
-                {at.notes.map((n) => (
-                  <li key={n}>{n}</li>
-                ))}
-              </ul>
-            </>
-          )}
-          <h2>What was changed</h2>
-          <ul>
-            {a.swaps.map((s) => (
-              <li key={s.replaces}>
-                <b>{lineAt(dish, s.replaces)?.name}</b>: {s.name}. {s.why}
-              </li>
-            ))}
-          </ul>
-          <Cautions dish={dish} />
-          <Holds dish={dish} />
-          <Labels dish={dish} />
-          <p className="quiet">
-            Character against the original: {tallyWords(a.tally)}
-            {a.tally.worst && `, furthest off ${a.tally.worst}`}. Amounts of the swaps are estimates
-            of the book; taste at the end.
-          </p>
-        </section>
-      </article>
+      {answer.error && <ProblemNote error={answer.error} retry={() => void answer.refetch()} />}
+      {card ? <Page card={card} /> : answer.isPending && <Spin description="Writing the card" />}
     </main>
   );
 }
 
 function withQuery(path: string, query: string): string {
-  if (!query) return path;
-  return path + (path.includes("?") ? "&" : "?") + query;
+  return path.includes("?") ? path + query.replace("?", "&") : path + query;
 }
 
-function servesWords(s: { low: number; high: number } | null | undefined): string {
+function servesWords(s: { low: number; high: number } | null): string {
   if (!s) return "";
   const say = (v: number) => String(Math.round(v * 10) / 10);
   return ` · serves ${s.low === s.high ? say(s.low) : `${say(s.low)}–${say(s.high)}`}`;
 }
 
-function OpenLines({ dish }: { dish: DishView }) {
-  const open = dish.adaptation.unresolved;
-  if (open.length === 0) return null;
+function Page({ card }: { card: Card }) {
   return (
-    <div className="open-lines" role="note">
-      <b>Not finished: {open.length === 1 ? "one line is" : `${open.length} lines are`} open.</b>
-      <ul>
-        {open.map((u) => (
-          <li key={u.line}>
-            In place of {lineAt(dish, u.line)?.name}: {u.why}.
-          </li>
-        ))}
-      </ul>
-    </div>
+    <article className="card-page" aria-label="Card">
+      <header>
+        <h1>{card.name}</h1>
+        <span className="quiet">
+          {card.place && `${card.place} · `}in plant form
+          {servesWords(card.dish.serves)}
+          {Math.abs(card.factor - 1) > 0.005 && ` · ${card.factor.toFixed(2)} times the recipe`}
+        </span>
+      </header>
+      {card.open.length > 0 && (
+        <div className="open-lines" role="note">
+          <b>
+            Not finished: {card.open.length === 1 ? "one line is" : `${card.open.length} lines are`}{" "}
+            open.
+          </b>
+          <ul>
+            {card.open.map((o) => (
+              <li key={o}>{o}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {card.lives && <p>{card.lives}</p>}
+      {card.dish.components.map((c, i) => (
+        <Part
+          key={i}
+          name={c.name}
+          lines={c.lines.map((l, j) => [l.text, card.beside[i]?.[j] ?? ""] as const)}
+          steps={c.steps.map((s) => s.text)}
+        />
+      ))}
+      {card.sidePots.map((p) => (
+        <div key={p.title} className="side-pot">
+          <Part name={p.title} lines={p.lines.map((l) => [l, ""] as const)} steps={p.steps} />
+        </div>
+      ))}
+      <section className="card-notes">
+        <Notes head="At this size" list={card.sizing} />
+        {card.changed.length > 0 && (
+          <>
+            <h2>What was changed</h2>
+            <ul>
+              {card.changed.map((x, i) => (
+                <li key={i}>
+                  <b>{x.from}</b>: {x.to}. {x.why}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+        {card.cautions.length > 0 && (
+          <>
+            <h2>Take care</h2>
+            <ul>
+              {card.cautions.map((c) => (
+                <li key={c.text}>{c.grave ? <b>{c.text}</b> : c.text}</li>
+              ))}
+            </ul>
+            <p className="quiet">Follow local food-safety rules; this is general guidance.</p>
+          </>
+        )}
+        {card.allergens.length > 0 && (
+          <>
+            <h2>Holds</h2>
+            <p>{card.allergens.join(", ")}. Labels decide, and what touched a board.</p>
+          </>
+        )}
+        <Notes head="Labels to read" list={card.labels} />
+        <Notes head="Ahead and keeping" list={card.keeping} />
+        <h2>A serving</h2>
+        <p>{servingWords(card)}</p>
+        <p className="quiet">
+          Character against the original: {card.tally} Taste at the end. Figures after{" "}
+          {card.sources.join("; ")}.
+        </p>
+      </section>
+    </article>
   );
 }
 
-/** A part of the card; at another size with the amounts of that size. */
-function Part({ part, sized }: { part: SwapComponent; sized?: RecipeComponent }) {
-  const lines = part.lines.filter((l) => l.change !== "dropped");
-  const steps = part.steps.filter((s) => s.change !== "dropped");
+function servingWords({ serving: s }: Card): string {
+  const grams = (v: number) => `${Math.round(v)} g`;
+  return `${Math.round(s.energy)} kcal, protein ${grams(s.protein)}, fat ${grams(s.fat)}, carbohydrate ${grams(s.carbohydrate)}, fibre ${grams(s.fibre)}, salt ${s.salt.toFixed(1)} g; figures, no advice.`;
+}
+
+interface PartProps {
+  name: string;
+  lines: (readonly [text: string, beside: string])[];
+  steps: string[];
+}
+
+function Part({ name, lines, steps }: PartProps) {
   return (
     <section>
-      {part.name && <h2>{part.name}</h2>}
+      {name && <h2>{name}</h2>}
       <div className="card-body">
         <ul>
-          {lines.map((l, i) => (
-            <li key={i}>{sized?.lines[i]?.text ?? l.text}</li>
+          {lines.map(([text, beside], i) => (
+            <li key={i}>
+              {text}
+              {beside && <span className="beside"> {beside}</span>}
+            </li>
           ))}
         </ul>
         <ol>
           {steps.map((s, i) => (
-            <li key={i}>
-              {sized?.steps[i]?.text ?? s.text}
-              {s.change === "changed" && s.why && <div className="why">{s.why}</div>}
-            </li>
+            <li key={i}>{s}</li>
           ))}
         </ol>
       </div>
@@ -171,61 +182,14 @@ function Part({ part, sized }: { part: SwapComponent; sized?: RecipeComponent })
   );
 }
 
-function Cautions({ dish }: { dish: DishView }) {
-  const steps = dish.adaptation.components.flatMap((c) => c.steps).flatMap((s) => s.cautions);
-  const grave = steps.filter((c) => c.grave).map((c) => c.text);
-  const all = [
-    ...new Set([
-      ...grave,
-      ...steps.map((c) => c.text),
-      ...dish.adaptation.swaps.flatMap((s) => s.cautions),
-    ]),
-  ];
-  if (all.length === 0) return null;
+function Notes({ head, list }: { head: string; list: string[] }) {
+  if (list.length === 0) return null;
   return (
     <>
-      <h2>Take care</h2>
+      <h2>{head}</h2>
       <ul>
-        {all.map((c) => (
-          <li key={c}>{grave.includes(c) ? <b>{c}</b> : c}</li>
-        ))}
-      </ul>
-      <p className="quiet">Follow local food-safety rules; this is general guidance.</p>
-    </>
-  );
-}
-
-/** The allergens of the adaptation, as the balance finds them. */
-function Holds({ dish }: { dish: DishView }) {
-  const sheet = useQuery({
-    queryKey: ["balance", dish.id, dish.edit],
-    queryFn: () => api.balance(dish.id),
-  });
-  if (sheet.error) return <ProblemNote error={sheet.error} retry={() => void sheet.refetch()} />;
-  if (!sheet.data) return null;
-  const held = [...sheet.data.allergens.come, ...sheet.data.allergens.both].sort();
-  if (held.length === 0) return null;
-  return (
-    <>
-      <h2>Holds</h2>
-      <p>{held.join(", ")}. Labels decide, and what touched a board.</p>
-    </>
-  );
-}
-
-function Labels({ dish }: { dish: DishView }) {
-  const labels = dish.adaptation.components
-    .flatMap((c) => c.lines)
-    .filter((l) => l.checkLabel && l.change !== "dropped");
-  if (labels.length === 0) return null;
-  return (
-    <>
-      <h2>Labels to read</h2>
-      <ul>
-        {labels.map((l, i) => (
-          <li key={i}>
-            {l.name}: {l.why}
-          </li>
+        {list.map((text) => (
+          <li key={text}>{text}</li>
         ))}
       </ul>
     </>

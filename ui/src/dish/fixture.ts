@@ -135,6 +135,8 @@ export function dish(): DishView {
               key: "components[0].steps[0]",
               own: false,
               written: "",
+              heat: "",
+              kit: [],
               cautions: [{ id: "kelp", text: "Not daily.", grave: false, source: "codex" }],
             },
           ],
@@ -175,6 +177,7 @@ export function dish(): DishView {
       ],
       structure: [],
       tally: { kept: 0, near: 0, short: 1, over: 0, wanted: 0, worst: "smoke" },
+      sidePots: [],
       unresolved: [{ line: refOf(0, 1), why: "no swap chosen yet" }],
     },
   };

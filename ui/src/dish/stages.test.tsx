@@ -3,8 +3,9 @@ import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-li
 import { MemoryRouter, Route, Routes } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 
-import type { DishView } from "../api/types";
+import type { Card, DishView } from "../api/types";
 import CardStage from "../card/CardStage";
+import { roundPan, sizeQuery } from "../card/size";
 import CharacterStage from "../character/CharacterStage";
 import MethodStage from "../method/MethodStage";
 import OriginalStage from "../original/OriginalStage";
@@ -17,6 +18,13 @@ interface Call {
   path: string;
   match: string | undefined;
   body: Record<string, unknown> | undefined;
+}
+
+/** The first of a list that is not empty. */
+function at<T>(list: T[]): T {
+  const [first] = list;
+  if (first === undefined) throw new Error("The list is empty.");
+  return first;
 }
 
 let calls: Call[] = [];
@@ -389,24 +397,126 @@ describe("Method", () => {
   });
 });
 
+describe("Method's figures", () => {
+  it("keeps figures, order and a side pot as decisions", async () => {
+    const view = dish();
+    const step = at(at(view.adaptation.components).steps);
+    at(view.adaptation.components).steps.push({ ...step, key: "second", text: "Serve." });
+    view.adaptation.sidePots = [
+      {
+        component: "",
+        guests: 2,
+        step: 3,
+        sauce: 200,
+        lines: ["200 g haddock"],
+        steps: ["Apart."],
+        core: ["63 °C"],
+      },
+    ];
+    view.document.decisions.sidePot = { guests: 2 };
+    serve(view);
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...view, edit: view.edit + 1 });
+    open("method");
+    expect((await screen.findByRole("region", { name: "Side pot 1" })).textContent).toContain(
+      "63 °C",
+    );
+    fireEvent.click(at(screen.getAllByRole("button", { name: "Change figures" })));
+    fireEvent.change(screen.getByLabelText("Minutes at least"), { target: { value: "7" } });
+    fireEvent.change(screen.getByLabelText("Cue"), { target: { value: "flaking" } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep figures" }));
+    await waitFor(() => expect(saves()).toHaveLength(1));
+    expect(saves()[0]?.body).toMatchObject({
+      decisions: { figures: { [step.key]: { minutes: { low: 7, high: 7 }, cue: "flaking" } } },
+    });
+    fireEvent.click(at(screen.getAllByRole("button", { name: "Move the step down" })));
+    await waitFor(() => expect(saves()).toHaveLength(2));
+    expect(saves()[1]?.body).toMatchObject({ decisions: { order: { 0: ["second", step.key] } } });
+    fireEvent.change(screen.getByLabelText("Guests who eat the original"), {
+      target: { value: "0" },
+    });
+    await waitFor(() => expect(saves()).toHaveLength(3));
+    expect(saves()[2]?.body).toMatchObject({ decisions: { sidePot: null } });
+  });
+});
+
 describe("Card", () => {
-  it("says on top what is open and leaves out what was dropped", async () => {
-    open("card");
-    const card = await screen.findByRole("article", { name: "Card" });
-    const note = within(card).getByRole("note");
-    expect(note.textContent).toContain("one line is open");
-    expect(note.textContent).toContain("In place of butter: no swap chosen yet.");
-    expect(card.textContent).not.toContain("left open");
-    expect(card.textContent).toContain("serves 4–6");
-    expect(card.textContent).toContain("Only warm it.");
+  const card = (factor = 1): Card => ({
+    name: "Cullen skink",
+    place: "Scotland",
+    lives: "Smoke and sea.",
+    dish: {
+      name: "Cullen skink",
+      serves: { low: 4, high: 6 },
+      notices: [],
+      components: [
+        {
+          name: "",
+          lines: [{ ...at(at(dish().adaptation.components).lines), text: "400 g smoked tofu" }],
+          steps: [{ ...at(at(dish().adaptation.components).steps), text: "Poach the tofu." }],
+        },
+      ],
+    },
+    factor,
+    beside: [["14 oz"]],
+    open: ["in place of butter: no swap chosen yet."],
+    changed: [{ from: "smoked haddock", to: "Flaked smoked tofu", why: "Smoke in flakes." }],
+    cautions: [{ text: "Kelp is rich in iodine.", grave: true }],
+    allergens: ["soy"],
+    labels: ["bread: Look for one without milk."],
+    keeping: ["Broth: three days."],
+    sizing: factor === 1 ? [] : ["Salt is scaled with the rest."],
+    sidePots: [
+      { title: "Side pot for 2", lines: ["200 g haddock"], steps: ["A knife of its own."] },
+    ],
+    tally: "5 kept.",
+    serving: { energy: 400, protein: 20, fat: 10, carbohydrate: 50, fibre: 8, salt: 1.2 },
+    sources: ["Tables"],
   });
 
-  it("carries cautions, labels and what was changed", async () => {
+  it("shows what the server gathered, what is open first", async () => {
+    answers["GET /api/dishes/d1/card"] = () => Response.json(card());
     open("card");
-    const card = await screen.findByRole("article", { name: "Card" });
-    expect(card.textContent).toContain("Kelp is rich in iodine.");
-    expect(card.textContent).toContain("Follow local food-safety rules");
-    expect(card.textContent).toContain("bread: Look for one without milk.");
-    expect(card.textContent).toContain("smoked haddock: Flaked smoked tofu. Smoke in flakes.");
+    const page = await screen.findByRole("article", { name: "Card" });
+    const note = within(page).getByRole("note");
+    expect(note.textContent).toContain("one line is open");
+    for (const words of [
+      "In place of butter: no swap chosen yet.".toLowerCase(),
+      "serves 4–6",
+      "14 oz",
+      "smoked haddock: flaked smoked tofu. smoke in flakes.",
+      "kelp is rich in iodine.",
+      "follow local food-safety rules",
+      "bread: look for one without milk.",
+      "broth: three days.",
+      "side pot for 2",
+      "salt 1.2 g",
+      "figures after tables",
+    ]) {
+      expect(page.textContent?.toLowerCase()).toContain(words);
+    }
+  });
+
+  it("asks for another size and gives it out so", async () => {
+    answers["GET /api/dishes/d1/card"] = () =>
+      Response.json(card(calls[calls.length - 1]?.path.includes("?") ? 2 : 1));
+    open("card");
+    const field = await screen.findByLabelText("Servings");
+    fireEvent.change(field, { target: { value: "10" } });
+    fireEvent.blur(field);
+    await screen.findByText("At this size");
+    expect(calls.some((c) => c.path === "/api/dishes/d1/card?servings=10")).toBe(true);
+    expect(screen.getByRole("link", { name: "PDF, A4" }).getAttribute("href")).toBe(
+      "/api/dishes/d1/card/pdf?paper=a4&servings=10",
+    );
+  });
+
+  it("writes what sizes it as the server reads it", () => {
+    expect(sizeQuery({ by: "table", servings: null })).toBe("");
+    expect(sizeQuery({ by: "have", line: "0.3", grams: 350 })).toBe("?have=350&line=0.3");
+    expect(sizeQuery({ by: "have", line: "", grams: 350 })).toBe("");
+    const loaf = { ...roundPan, shape: "loaf" as const, across: 25 };
+    expect(sizeQuery({ by: "pan", from: roundPan, to: loaf, compare: "volume" })).toBe(
+      "?from=round%3A24x5&pan=loaf%3A25x11x5&by=volume",
+    );
   });
 });

@@ -5,8 +5,9 @@ import { useState } from "react";
 
 import type { RecipeStep, SwapStep } from "../api/types";
 import { useOpenDish, type OpenDish } from "../dish/useDish";
-import { minutes } from "../shared/format";
 import { without } from "../shared/records";
+import { Facts } from "./Facts";
+import { SidePotField } from "./SidePotField";
 
 const changes: Record<string, string> = {
   kept: "kept",
@@ -50,6 +51,7 @@ export default function MethodStage() {
           general guidance.
         </p>
       )}
+      <SidePotField open={open} />
       {parts.map((c, i) => (
         <section key={i} aria-label={c.name || "Main part"}>
           {parts.length > 1 && <h2>{c.name || "Main part"}</h2>}
@@ -59,15 +61,37 @@ export default function MethodStage() {
             <span>Adaptation</span>
           </div>
           <ol className="method-rows">
-            {c.steps.map((s) => (
+            {c.steps.map((s, n) => (
               <Row
                 key={s.key}
                 open={open}
                 step={s}
-                from={s.from.map((n) => original.components[i]?.steps[n])}
+                from={s.from.map((k) => original.components[i]?.steps[k])}
+                move={(by) => {
+                  const keys = c.steps.map((x) => x.key);
+                  const other = n + by;
+                  if (other < 0 || other >= keys.length) return;
+                  keys.splice(other, 0, ...keys.splice(n, 1));
+                  open.decide("moved a step", {
+                    order: { ...open.dish.document.decisions.order, [i]: keys },
+                  });
+                }}
               />
             ))}
           </ol>
+          {open.dish.document.decisions.order?.[i] && (
+            <Button
+              type="link"
+              size="small"
+              onClick={() =>
+                open.decide("gave the order back", {
+                  order: without(open.dish.document.decisions.order ?? {}, String(i)),
+                })
+              }
+            >
+              Your order of steps · give it back
+            </Button>
+          )}
         </section>
       ))}
     </main>
@@ -78,9 +102,11 @@ interface RowProps {
   open: OpenDish;
   step: SwapStep;
   from: (RecipeStep | undefined)[];
+  /** Moves the step up (-1) or down (1). */
+  move: (by: number) => void;
 }
 
-function Row({ open, step, from }: RowProps) {
+function Row({ open, step, from, move }: RowProps) {
   const [draft, setDraft] = useState<string | null>(null);
   const wording = open.dish.document.decisions.wording ?? {};
   const keep = () => {
@@ -114,12 +140,7 @@ function Row({ open, step, from }: RowProps) {
             }}
           />
         )}
-        <p className="facts">
-          {step.minutes && <span>{minutes(step.minutes)}</span>}
-          {step.celsius !== null && <span>{step.celsius} °C</span>}
-          {step.cue !== "" && <span className="cue">{step.cue}</span>}
-          {step.own && <span className="own">your wording</span>}
-        </p>
+        <Facts open={open} step={step} />
         {step.cautions.map((c) => (
           <p key={c.id} className={c.grave ? "caution grave" : "caution"} role="note">
             {c.text}
@@ -129,9 +150,27 @@ function Row({ open, step, from }: RowProps) {
         {step.change !== "dropped" && (
           <p className="acts">
             {draft === null ? (
-              <Button type="link" size="small" onClick={() => setDraft(step.text)}>
-                Word it yourself
-              </Button>
+              <>
+                <Button type="link" size="small" onClick={() => setDraft(step.text)}>
+                  Word it yourself
+                </Button>
+                <Button
+                  type="text"
+                  size="small"
+                  aria-label="Move the step up"
+                  onClick={() => move(-1)}
+                >
+                  ↑
+                </Button>
+                <Button
+                  type="text"
+                  size="small"
+                  aria-label="Move the step down"
+                  onClick={() => move(1)}
+                >
+                  ↓
+                </Button>
+              </>
             ) : (
               <>
                 <Button type="primary" size="small" onClick={keep}>
@@ -150,6 +189,7 @@ function Row({ open, step, from }: RowProps) {
                 onClick={() =>
                   open.decide("gave a step's wording back", {
                     wording: without(wording, step.key),
+                    figures: without(open.dish.document.decisions.figures ?? {}, step.key),
                   })
                 }
               >

@@ -44,6 +44,7 @@ function adaptation(traits: Thread[]): Adaptation {
     traits,
     structure: [],
     tally: { kept: 0, near: 0, short: 0, over: 0, wanted: 0, worst: "" },
+    sidePots: [],
     unresolved: [],
   };
 }

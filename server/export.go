@@ -241,7 +241,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 			}
 		}
 		for _, s := range comp.Steps {
-			part.Steps = append(part.Steps, cued(s))
+			part.Steps = append(part.Steps, s.Step)
 			for _, x := range s.Cautions {
 				if !said[x.Text] {
 					said[x.Text] = true
@@ -308,15 +308,4 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		}
 	}
 	return card, nil
-}
-
-// cued is a step of the card with the cue that ends it, where the words do not
-// say it and something is heated.
-func cued(s swap.Step) recipe.Step {
-	out := s.Step
-	cue := strings.TrimPrefix(s.Cue, "until ")
-	if s.Heat != "" && cue != "" && !s.Own && !strings.Contains(out.Text, " until ") && !strings.Contains(out.Text, cue) {
-		out.Text = strings.TrimSuffix(strings.TrimSpace(out.Text), ".") + ". The cue: " + cue + "."
-	}
-	return out
 }

@@ -109,6 +109,9 @@ func HaveFactor(d recipe.Dish, component, line int, grams float64) (float64, err
 // piece of solid food is given by the ounce and the pound.
 const leastBeside = 2.0
 
+// mostCups is how many cups of a solid anyone still counts out.
+const mostCups = 6.0
+
 // Beside gives a line's amount in the other measure: cups and spoons of the
 // system beside a mass, a mass beside those; ounces where no volume makes
 // sense. It is empty when the line already says both or has neither.
@@ -128,7 +131,7 @@ func Beside(line recipe.Line, m measure.Matter, sys measure.System) string {
 		switch {
 		case grams < leastBeside:
 			return ""
-		case m.Density > 0:
+		case m.Density > 0 && grams/m.Density < mostCups*measure.MillilitresOf(measure.Cup, sys):
 			return measure.ShowMillilitres(grams/m.Density, sys, measure.Loose)
 		}
 		return ounces(grams)

@@ -14,7 +14,6 @@ import (
 	"yembra/core/method"
 	"yembra/core/recipe"
 	"yembra/core/sizing"
-	"yembra/core/swap"
 	"yembra/formats"
 	"yembra/store"
 )

@@ -42,6 +42,9 @@ func Check(r Request, p Plan) error {
 		if t.StartAt != nil && !mustTime(*t.StartAt).Equal(starts[i]) {
 			return fmt.Errorf("%q starts at %s and is pinned to %s", t.ID, got.Start, *t.StartAt)
 		}
+		if t.notBefore != nil && starts[i].Before(*t.notBefore) {
+			return fmt.Errorf("%q starts at %s, which is past", t.ID, got.Start)
+		}
 		if err := checkOccupied(r, t, got, starts[i], ends[i], serve); err != nil {
 			return err
 		}

@@ -198,6 +198,9 @@ func demandsOf(r Request) []demand {
 		if t.StartAt != nil {
 			out = append(out, demand{[]int{i}, fmt.Sprintf("%q starts at %s", t.ID, *t.StartAt), func(r *Request) { r.Tasks[i].StartAt = nil }})
 		}
+		if t.notBefore != nil {
+			out = append(out, demand{[]int{i}, fmt.Sprintf("%q (%s) cannot start before %s", t.ID, spokenSeconds(seconds(t.Minutes)), t.notBefore.Format("15:04")), func(r *Request) { r.Tasks[i].notBefore = nil }})
+		}
 		if t.ServeWithin != nil {
 			out = append(out, demand{[]int{i}, fmt.Sprintf("%q is served within %s", t.ID, spokenSeconds(seconds(*t.ServeWithin))), func(r *Request) { r.Tasks[i].ServeWithin = nil }})
 		}

@@ -74,6 +74,8 @@ type Task struct {
 	ServeWithin *float64 `json:"serveWithin"`
 	// StartAt pins the start.
 	StartAt *string `json:"startAt"`
+	// notBefore keeps a task from starting earlier, when a day is replanned.
+	notBefore *time.Time
 }
 
 // OvenUse is the heat and the shelves a task takes.

@@ -323,6 +323,9 @@ func (p *problem) fill(index map[string]int, awake *window) {
 			j.release = max(j.release, pins[i]/p.tick)
 			j.deadline = min(j.deadline, pins[i]/p.tick)
 		}
+		if t.notBefore != nil {
+			j.deadline = min(j.deadline, int(p.serveAt.Sub(*t.notBefore)/time.Second)/p.tick-j.length)
+		}
 		p.jobs[i] = j
 	}
 	for i, t := range r.Tasks {

@@ -38,6 +38,7 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 		c.cues(&a.Components[i])
 		c.figures(&a.Components[i], dec.Figures)
 		c.own(&a.Components[i], dec.Wording)
+		c.times(&a.Components[i])
 		reorder(&a.Components[i], dec.Order[strconv.Itoa(i)])
 		a.Components[i].Name = c.heading(a.Components[i].Name, c.replacements(d, a, i))
 	}
@@ -227,7 +228,7 @@ func (c *Carrier) preparations(r replacement) []swap.Step {
 			s.Minutes = &measure.Span{Low: total, High: total}
 		}
 		s.Animals = []recipe.Animal{}
-		steps = append(steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Prepares: r.chosen.Swap, Why: fmt.Sprintf("Prepares the %s, in place of the original's %s.", r.book.Short, strings.ToLower(r.line.Name))})
+		steps = append(steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Prepares: r.chosen.Swap, Work: p.Hands, Wait: p.Wait, Why: fmt.Sprintf("Prepares the %s, in place of the original's %s.", r.book.Short, strings.ToLower(r.line.Name))})
 	}
 	return steps
 }

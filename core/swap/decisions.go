@@ -95,6 +95,10 @@ type Step struct {
 	// the step takes up.
 	Heat string   `json:"heat"`
 	Kit  []string `json:"kit"`
+	// Work is about how many minutes hands are busy, Wait how many it then
+	// cooks or stands by itself.
+	Work float64 `json:"work"`
+	Wait float64 `json:"wait"`
 	// Prepares names the swap that an added step prepares.
 	Prepares string `json:"prepares,omitempty"`
 	// Cautions are what can hurt at this step.

@@ -1,0 +1,160 @@
+package day_test
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/day"
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/method"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+	"yembra/demo"
+	"yembra/knowledge"
+)
+
+// courses adapts demo dishes for twelve.
+func courses(t testing.TB, l *larder.Larder, keys ...string) []day.Course {
+	t.Helper()
+	r, b := recipe.NewReader(l), swap.NewBook(l)
+	c := method.NewCarrier(b, r)
+	recipes, err := demo.Recipes()
+	require.NoError(t, err)
+	var out []day.Course
+	for _, key := range keys {
+		at := slices.IndexFunc(recipes, func(x demo.Recipe) bool { return strings.Contains(x.Key, key) })
+		require.GreaterOrEqual(t, at, 0, key)
+		d := r.Read(recipes[at].Text, measure.Metric)
+		dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+		require.NoError(t, err)
+		a, err := c.Adapt(d, dec, false)
+		require.NoError(t, err)
+		out = append(out, day.Course{ID: key, Name: d.Name, Parts: method.Parts(l, a), Factor: 12 / d.Serves.Mid()})
+	}
+	return out
+}
+
+func house() day.Kitchen {
+	return day.Kitchen{Cooks: 2, Rings: 4, Ovens: []day.Oven{{Shelves: 2}}, Kit: map[string]int{"blender": 1, "pressure cooker": 1}, Awake: &day.Awake{From: "07:00", To: "23:00"}}
+}
+
+func larderOf(t testing.TB) *larder.Larder {
+	t.Helper()
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	return l
+}
+
+const halfPastSeven = "2026-12-05T19:30:00Z"
+
+func TestEveryDemoDishCanBePlanned(t *testing.T) {
+	l := larderOf(t)
+	recipes, err := demo.Recipes()
+	require.NoError(t, err)
+	for _, x := range recipes {
+		jobs := day.Jobs(l, courses(t, l, x.Key), house())
+		r := day.RequestFor(halfPastSeven, house(), jobs)
+		p, err := day.Make(r)
+		require.NoError(t, err, x.Key)
+		require.True(t, p.Feasible, "%s: %v", x.Key, p.Conflicts)
+		require.NoError(t, day.Check(r, p), x.Key)
+	}
+}
+
+func TestAMenuOfFourDishesForTwelve(t *testing.T) {
+	l := larderOf(t)
+	menu := courses(t, l, "skink", "moussaka", "pierogi", "nata")
+	jobs := day.Jobs(l, menu, house())
+	r := day.RequestFor(halfPastSeven, house(), jobs)
+	began := time.Now()
+	p, err := day.Make(r)
+	require.NoError(t, err)
+	t.Log(len(jobs), "jobs,", p.SpanMinutes, "min, at least", p.BoundMinutes, time.Since(began))
+	require.True(t, p.Feasible, "%v", p.Conflicts)
+	require.NoError(t, day.Check(r, p))
+	require.Greater(t, len(jobs), 45)
+	var shared []string
+	for _, j := range jobs {
+		if len(j.For) > 1 {
+			shared = append(shared, j.Name)
+		}
+		require.NotEmpty(t, j.Name, j.ID)
+		require.NotEmpty(t, j.Text, j.ID)
+		if j.Oven != nil && j.Kind != day.Heat {
+			require.True(t, slices.ContainsFunc(j.After, func(a day.After) bool { return a.ID == j.ID+".heat" }), "%s has a hot oven", j.ID)
+		}
+	}
+	require.NotEmpty(t, shared, "onions are cut once for all")
+	for _, j := range day.Order(jobs, p) {
+		t.Log(j.Name, j.Kind, j.Minutes)
+	}
+}
+
+func TestABlenderUsedTwiceIsWashed(t *testing.T) {
+	l := larderOf(t)
+	step := func(text string) swap.Step {
+		return swap.Step{Step: recipe.Step{Text: text, Techniques: []string{"blend"}}, Change: swap.Kept, Kit: []string{"blender"}, Work: 3}
+	}
+	course := func(n int) []day.Course {
+		c := day.Course{ID: "x", Name: "Soup", Factor: 1, Parts: []swap.Component{{Name: "Soup"}}}
+		for k := range n {
+			c.Parts[0].Steps = append(c.Parts[0].Steps, step(fmt.Sprintf("Blend the soup, turn %d.", k)))
+		}
+		return []day.Course{c}
+	}
+	require.InDelta(t, 3, day.Jobs(l, course(1), house())[0].Minutes, 0)
+	for _, j := range day.Jobs(l, course(2), house()) {
+		require.InDelta(t, 7, j.Minutes, 0)
+		require.Contains(t, j.Text, "wash the blender")
+	}
+}
+
+func TestReplanningKeepsWhatIsDone(t *testing.T) {
+	r := day.Request{ServeAt: halfPastSeven, Kitchen: day.Kitchen{Cooks: 1, Rings: 2}, Tasks: []day.Task{
+		{ID: "chop", Minutes: 20, Hands: 1},
+		{ID: "simmer", Minutes: 60, Rings: 1, After: []day.After{{ID: "chop"}}},
+		{ID: "finish", Minutes: 10, Hands: 1, After: []day.After{{ID: "simmer"}}},
+		{ID: "salad", Minutes: 15, Hands: 1},
+	}}
+	p, _, err := day.Replan(r, "2026-12-05T18:00:00Z", nil, nil)
+	require.NoError(t, err)
+	require.True(t, p.Feasible, "the plan begins at 18:00")
+
+	// The chopping ran ten minutes over: the rest moves, and is late.
+	late := []day.Progress{{ID: "chop", Start: "2026-12-05T18:00:00Z", Minutes: 30, Done: true}}
+	groups := map[string][]string{"the salad": {"salad"}, "the stew": {"chop", "simmer", "finish"}}
+	p, options, err := day.Replan(r, "2026-12-05T18:30:00Z", late, groups)
+	require.NoError(t, err)
+	require.False(t, p.Feasible)
+	require.NotEmpty(t, p.Conflicts)
+	require.Equal(t, "Serve 10 minutes later, at 19:40.", options[0].Text)
+	require.True(t, slices.ContainsFunc(options, func(o day.Option) bool { return strings.Contains(o.Text, "the stew") }))
+	r.ServeAt = options[0].ServeAt
+	p, _, err = day.Replan(r, "2026-12-05T18:30:00Z", late, groups)
+	require.NoError(t, err)
+	require.True(t, p.Feasible)
+	for _, task := range p.Tasks {
+		if task.ID == "chop" {
+			require.Equal(t, "2026-12-05T18:00:00Z", task.Start, "what is done stays")
+		} else {
+			require.GreaterOrEqual(t, task.Start, "2026-12-05T18:30:00Z", task.ID)
+		}
+	}
+
+	// A second cook who comes now helps where hands are short.
+	busy := day.Request{ServeAt: halfPastSeven, Kitchen: day.Kitchen{Cooks: 1}, Tasks: []day.Task{{ID: "a", Minutes: 40, Hands: 1}, {ID: "b", Minutes: 40, Hands: 1}}}
+	_, options, err = day.Replan(busy, "2026-12-05T18:45:00Z", nil, nil)
+	require.NoError(t, err)
+	require.True(t, slices.ContainsFunc(options, func(o day.Option) bool { return o.Cooks == 2 }))
+
+	_, _, err = day.Replan(r, "soon", nil, nil)
+	require.Error(t, err)
+	_, _, err = day.Replan(r, "2026-12-05T18:45:00Z", []day.Progress{{ID: "nothing"}}, nil)
+	require.Error(t, err)
+}

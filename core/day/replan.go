@@ -1,0 +1,149 @@
+package day
+
+import (
+	"fmt"
+	"slices"
+	"time"
+)
+
+// Progress is what became of a task: it started then and took, or will take,
+// so many minutes.
+type Progress struct {
+	ID      string  `json:"id"`
+	Start   string  `json:"start"`
+	Minutes float64 `json:"minutes"`
+	Done    bool    `json:"done"`
+}
+
+// Option is a way out when a day can no longer be served as planned.
+type Option struct {
+	Text string `json:"text"`
+	// ServeAt is the later time it stands for; Cooks the cooks it takes; Without
+	// the tasks it leaves out.
+	ServeAt string   `json:"serveAt"`
+	Cooks   int      `json:"cooks"`
+	Without []string `json:"without"`
+}
+
+// latestDelay bounds how much later serving is offered, in minutes.
+const latestDelay = 240
+
+// Replan plans the rest of a day at a moment of it: what has started stays as
+// it was, the rest starts from now on, within the same demands where they can
+// still be met. Without a plan it offers ways out: the least delay to the
+// minute, one more cook, or without one of the groups (dishes) of tasks.
+func Replan(r Request, now string, progress []Progress, groups map[string][]string) (Plan, []Option, error) {
+	at, err := time.Parse(time.RFC3339, now)
+	if err != nil {
+		return Plan{}, nil, Invalid{{"now", "must be a time such as 2026-12-05T17:30:00Z"}}
+	}
+	rest, err := started(r, at, progress)
+	if err != nil {
+		return Plan{}, nil, err
+	}
+	p, err := Make(rest)
+	if err != nil || p.Feasible {
+		return p, []Option{}, err
+	}
+	return p, options(rest, groups), nil
+}
+
+// started pins what has begun and keeps the rest from the past. Of what has
+// begun, ties to each other and bounds on serving are no longer asked: they
+// are as they are.
+func started(r Request, now time.Time, progress []Progress) (Request, error) {
+	out := r
+	out.Tasks = slices.Clone(r.Tasks)
+	begun := map[string]bool{}
+	for i, p := range progress {
+		at := slices.IndexFunc(out.Tasks, func(t Task) bool { return t.ID == p.ID })
+		if at < 0 {
+			return out, Invalid{{fmt.Sprintf("progress[%d].id", i), fmt.Sprintf("%q is no task", p.ID)}}
+		}
+		if p.Minutes < 0 || p.Minutes > mostMinutes {
+			return out, Invalid{{fmt.Sprintf("progress[%d].minutes", i), "must be at least 0"}}
+		}
+		t := &out.Tasks[at]
+		start := p.Start
+		t.StartAt, t.Minutes = &start, p.Minutes
+		begun[p.ID] = true
+	}
+	for i := range out.Tasks {
+		t := &out.Tasks[i]
+		if begun[t.ID] {
+			t.After, t.ServeWithin = nil, nil
+			if p := progress[slices.IndexFunc(progress, func(p Progress) bool { return p.ID == t.ID })]; p.Done {
+				t.Hands, t.Rings, t.Oven, t.Kit = 0, 0, nil, nil
+			}
+			continue
+		}
+		t.notBefore = &now
+		t.After = slices.Clone(t.After)
+		for k, a := range t.After {
+			if !begun[a.ID] || a.MaxGap == nil {
+				continue
+			}
+			// It can no longer start sooner than now, however long that has been.
+			if end := endOf(progress, a.ID); end.Before(now) {
+				most := max(*a.MaxGap, now.Sub(end).Minutes()+*a.MaxGap)
+				t.After[k].MaxGap = &most
+			}
+		}
+		if t.StartAt != nil && mustTime(*t.StartAt).Before(now) {
+			t.StartAt = nil // a pin in the past that was not kept
+		}
+	}
+	return out, nil
+}
+
+func endOf(progress []Progress, id string) time.Time {
+	at := slices.IndexFunc(progress, func(p Progress) bool { return p.ID == id })
+	return mustTime(progress[at].Start).Add(time.Duration(progress[at].Minutes * float64(time.Minute)))
+}
+
+// options looks for ways out of a day without a plan.
+func options(r Request, groups map[string][]string) []Option {
+	out := []Option{}
+	works := func(r Request) bool {
+		p, err := Make(r)
+		return err == nil && p.Feasible
+	}
+	later := func(minutes int) Request {
+		q := r
+		q.ServeAt = mustTime(r.ServeAt).Add(time.Duration(minutes) * time.Minute).Format(time.RFC3339)
+		return q
+	}
+	if works(later(latestDelay)) {
+		lo, hi := 0, latestDelay
+		for hi-lo > 1 {
+			if mid := (lo + hi) / 2; works(later(mid)) {
+				hi = mid
+			} else {
+				lo = mid
+			}
+		}
+		q := later(hi)
+		out = append(out, Option{Text: fmt.Sprintf("Serve %s later, at %s.", spokenSeconds(hi*60), mustTime(q.ServeAt).Format("15:04")), ServeAt: q.ServeAt, Without: []string{}})
+	}
+	helped := r
+	if helped.Kitchen.Cooks++; works(helped) {
+		out = append(out, Option{Text: fmt.Sprintf("With one more cook (%d) everything can be ready in time.", helped.Kitchen.Cooks), Cooks: helped.Kitchen.Cooks, Without: []string{}})
+	}
+	names := make([]string, 0, len(groups))
+	for name := range groups {
+		names = append(names, name)
+	}
+	slices.Sort(names)
+	for _, name := range names {
+		var kept []int
+		for i, t := range r.Tasks {
+			if t.StartAt != nil || !slices.Contains(groups[name], t.ID) {
+				kept = append(kept, i)
+			}
+		}
+		if len(kept) < len(r.Tasks) && works(only(r, kept)) {
+			out = append(out, Option{Text: fmt.Sprintf("Without %s the rest can be ready in time.", name), Without: groups[name]})
+		}
+	}
+	return out
+}

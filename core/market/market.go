@@ -1,0 +1,343 @@
+// Package market writes the shopping list of a day: what its dishes need, summed
+// by food and form, as it is bought, in packs, minus what is in the house, with
+// what is left over and what else of it can be used.
+package market
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
+
+// Dish is an adapted dish of the day with its lines at the size of the table.
+type Dish struct {
+	Name  string
+	Parts []swap.Component
+	// Chosen are the swaps put in, for what to fall back on.
+	Chosen []swap.Chosen
+}
+
+// Use is what one dish needs of an item.
+type Use struct {
+	Dish  string  `json:"dish"`
+	Text  string  `json:"text"`
+	Grams float64 `json:"grams"`
+}
+
+// Item is one thing to buy.
+type Item struct {
+	// Key names it for what is in the house and what is ticked off.
+	Key   string `json:"key"`
+	Food  string `json:"food"`
+	Form  string `json:"form"`
+	Name  string `json:"name"`
+	Aisle string `json:"aisle"`
+	// Needed grams are as used, Bought as bought: with what is peeled off.
+	Needed float64 `json:"needed"`
+	Bought float64 `json:"bought"`
+	Have   float64 `json:"have"`
+	// Packs of PackName, PackGrams each; 0 when it is sold loose. Left is what
+	// remains of them.
+	Packs     float64 `json:"packs"`
+	PackName  string  `json:"packName"`
+	PackGrams float64 `json:"packGrams"`
+	Left      float64 `json:"left"`
+	LeftUse   string  `json:"leftUse"`
+	// Shown is the amount to buy as one says it in a shop.
+	Shown       string   `json:"shown"`
+	Label       string   `json:"label"`
+	Substitutes []string `json:"substitutes"`
+	Uses        []Use    `json:"uses"`
+	// Cost of what is bought, on the kitchen's price list.
+	Cost float64 `json:"cost"`
+	// Unknown lines could not be weighed; their words stand in Uses.
+	Unknown bool `json:"unknown"`
+}
+
+// List is what to buy, by aisle, and what comes of it besides.
+type List struct {
+	Items []Item `json:"items"`
+	// Spare says where peels, stalks, cooking water and rests can go.
+	Spare []string `json:"spare"`
+	Cost  float64  `json:"cost"`
+}
+
+// aisles in the order in which a shop is walked.
+var aisles = []string{"vegetables", "fruit", "herbs", "mushrooms", "bakery", "soy", "plant-dairy", "analogues", "pulses", "grains", "nuts", "baking", "spices", "condiments", "sweet", "oils", "sea-vegetables", "stocks", "drinks"}
+
+// free needs no shop.
+var free = []string{"water"}
+
+// forms that are bought as such and not as the raw food.
+var boughtAs = []string{"tinned", "cooked"}
+
+// leastRest is the part of a pack from which a rest is worth a word.
+const leastRest = 0.15
+
+// Of sums what the dishes need. have is what is in the house, in grams by key.
+func Of(l *larder.Larder, dishes []Dish, have map[string]float64) List {
+	s := shop{larder: l, items: map[string]*Item{}}
+	for _, d := range dishes {
+		for _, p := range d.Parts {
+			for i := range p.Lines {
+				s.line(d, &p.Lines[i])
+			}
+		}
+	}
+	out := List{Items: []Item{}, Spare: []string{}}
+	for _, it := range s.items {
+		s.buy(it, have[it.Key])
+		out.Cost += it.Cost
+		out.Items = append(out.Items, *it)
+	}
+	slices.SortFunc(out.Items, func(a, b Item) int {
+		return cmp.Or(cmp.Compare(aisleRank(a.Aisle), aisleRank(b.Aisle)), cmp.Compare(a.Name, b.Name), cmp.Compare(a.Form, b.Form))
+	})
+	s.leftovers(out.Items)
+	out.Spare = s.spare(out.Items, dishes)
+	return out
+}
+
+func aisleRank(aisle string) int {
+	if at := slices.Index(aisles, aisle); at >= 0 {
+		return at
+	}
+	return len(aisles)
+}
+
+type shop struct {
+	larder *larder.Larder
+	items  map[string]*Item
+}
+
+func (s *shop) line(d Dish, line *swap.Line) {
+	food := s.larder.Food(line.FoodID())
+	if line.Change == swap.Dropped || food != nil && slices.Contains(free, food.ID) {
+		return
+	}
+	if food == nil && line.From != nil && strings.HasPrefix(line.Text, "the ") {
+		return // what another part of the dish makes
+	}
+	key, form := "?"+line.Name, ""
+	if food != nil {
+		if slices.Contains(boughtAs, line.Form) && len(food.Packs) > 0 {
+			form = line.Form
+		}
+		key = food.ID
+		if form != "" {
+			key += " " + form
+		}
+	}
+	it := s.items[key]
+	if it == nil {
+		it = &Item{Key: key, Form: form, Name: line.Name, Substitutes: []string{}, Uses: []Use{}}
+		if food != nil {
+			it.Food, it.Name, it.Aisle = food.ID, food.Name, food.Aisle
+			if food.Check {
+				it.Label = food.Why
+			}
+		}
+		s.items[key] = it
+	}
+	if line.Mass() <= 0 {
+		it.Unknown = true
+	}
+	grams := line.Mass()
+	if food != nil && form == "" {
+		if f, ok := food.Forms[line.Form]; ok && f.Base > 0 {
+			grams *= f.Base // as bought, when it is used soaked or cooked
+		}
+	}
+	it.Needed += line.Mass()
+	it.Bought += grams
+	it.Uses = append(it.Uses, Use{d.Name, line.Text, line.Mass()})
+	for _, text := range s.substitutes(d, line) {
+		if !slices.Contains(it.Substitutes, text) {
+			it.Substitutes = append(it.Substitutes, text)
+		}
+	}
+}
+
+// substitutes are the next of the swap that brought a line.
+func (s *shop) substitutes(d Dish, line *swap.Line) []string {
+	var out []string
+	if line.From == nil || line.Change != swap.Swapped {
+		return nil
+	}
+	for _, c := range d.Chosen {
+		book := s.larder.SwapNamed(c.Swap)
+		if c.Replaces != *line.From || book == nil {
+			continue
+		}
+		if main := s.larder.MainFood(book); main == nil || main.ID != line.FoodID() {
+			continue
+		}
+		for _, id := range book.Next {
+			if next := s.larder.SwapNamed(id); next != nil {
+				out = append(out, next.Name)
+			}
+		}
+	}
+	return out
+}
+
+// buy works out packs, what is left of them and what they cost.
+func (s *shop) buy(it *Item, have float64) {
+	food := s.larder.Food(it.Food)
+	if food == nil {
+		it.Shown = "as the recipe says"
+		return
+	}
+	if share := food.Edible.Share; share > 0 && share < 1 && it.Form == "" {
+		it.Bought /= share
+	}
+	it.Have = min(have, it.Bought)
+	missing := max(it.Bought-have, 0)
+	cost := missing
+	if pack, holds := s.packOf(food, it.Form); missing > 0 && holds > 0 {
+		it.Packs = math.Ceil(missing/holds - roundingSlack)
+		it.PackName, it.PackGrams = pack.Name, pack.Grams
+		it.Left = math.Max(it.Packs*holds-missing, 0)
+		cost = it.Packs * pack.Grams
+	}
+	it.Cost = cost / 1000 * s.larder.Price(food)
+	switch {
+	case missing == 0 && it.Bought > 0:
+		it.Shown = "in the house"
+	case it.Packs > 0:
+		it.Shown = fmt.Sprintf("%g %s of %s", it.Packs, plural(it.PackName, it.Packs), measure.ShowGrams(measure.Exactly(it.PackGrams), measure.Loose))
+	case it.Bought == 0:
+		it.Shown = "a little"
+	default:
+		it.Shown = s.loose(food, missing)
+	}
+}
+
+// roundingSlack lets a pack stretch by a fiftieth.
+const roundingSlack = 0.02
+
+// packOf is the pack that is bought and what of it counts.
+func (s *shop) packOf(food *larder.Food, form string) (larder.Pack, float64) {
+	for _, p := range food.Packs {
+		drained := larder.Or(p.Drained, 0)
+		switch {
+		case drained > 0 && form != "":
+			return p, drained
+		case drained > 0 && form == "" && food.Aisle == "pulses":
+			continue // bought dry and loose
+		case drained > 0:
+			return p, drained
+		case p.Grams > 0:
+			return p, p.Grams
+		}
+	}
+	return larder.Pack{}, 0
+}
+
+// loose writes what is sold by weight, or by the piece where pieces are known.
+func (s *shop) loose(food *larder.Food, grams float64) string {
+	piece := food.Matter.Pieces["piece"].Mid()
+	if medium := food.Matter.Pieces["medium"].Mid(); medium > 0 {
+		piece = medium
+	}
+	if piece >= leastPiece && grams/piece >= 0.4 && (food.Aisle == "vegetables" || food.Aisle == "fruit") {
+		count := math.Ceil(grams/piece - 0.1)
+		return fmt.Sprintf("%g (%s)", count, measure.ShowGrams(measure.Exactly(grams), measure.Loose))
+	}
+	return measure.ShowGrams(measure.Exactly(math.Max(grams, 1)), measure.Loose)
+}
+
+// leastPiece is the grams of the smallest thing that is bought by number.
+const leastPiece = 35.0
+
+func plural(word string, n float64) string {
+	if n == 1 {
+		return word
+	}
+	if strings.HasSuffix(word, "x") || strings.HasSuffix(word, "ch") {
+		return word + "es"
+	}
+	return word + "s"
+}
+
+// leftovers says of each rest how long it keeps and which dish of the day could
+// take it.
+func (s *shop) leftovers(items []Item) {
+	for i := range items {
+		it := &items[i]
+		food := s.larder.Food(it.Food)
+		if food == nil || it.PackGrams == 0 || it.Left < leastRest*it.PackGrams {
+			continue
+		}
+		it.LeftUse = measure.ShowGrams(measure.Exactly(it.Left), measure.Loose) + " left"
+		if most := largest(it.Uses); most.Grams > 0 && it.Left <= most.Grams*0.5 {
+			it.LeftUse += "; could go into " + most.Dish
+		}
+		if days := food.Storage.Opened; days > 0 {
+			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days, food.Storage.Place)
+		}
+	}
+}
+
+func largest(uses []Use) Use {
+	return slices.MaxFunc(uses, func(a, b Use) int { return cmp.Compare(a.Grams, b.Grams) })
+}
+
+// Peels and stalks that a stock takes; not those that turn it bitter or muddy.
+var forStock = []string{"onion", "red-onion", "leek", "carrot", "parsnip", "celery", "celeriac", "parsley", "fennel", "mushroom", "button-mushroom", "dried-shiitake", "spring-onion", "garlic", "ginger"}
+
+// leastPeel is the grams of peel worth a word.
+const leastPeel = 40.0
+
+// spare says what else of the food can be used, and in which dish.
+func (s *shop) spare(items []Item, dishes []Dish) []string {
+	out := []string{}
+	pot := ""
+	for _, d := range dishes {
+		for _, p := range d.Parts {
+			for _, st := range p.Steps {
+				if text := strings.ToLower(st.Text + " " + p.Name); pot == "" && (strings.Contains(text, "stock") || strings.Contains(text, "broth")) {
+					pot = d.Name
+				}
+			}
+		}
+	}
+	var peels []string
+	for _, it := range items {
+		food := s.larder.Food(it.Food)
+		if food == nil {
+			continue
+		}
+		waste := it.Bought * (1 - food.Edible.Share)
+		if food.Edible.Share > 0 && waste >= leastPeel && slices.Contains(forStock, food.ID) {
+			peels = append(peels, fmt.Sprintf("%s of the %s (about %s)", food.Edible.Thrown, food.Name, measure.ShowGrams(measure.Exactly(waste), measure.Loose)))
+		}
+		for _, u := range it.Uses {
+			if strings.Contains(u.Text, "soaked") && food.Aisle == "mushrooms" {
+				out = append(out, fmt.Sprintf("The soaking water of the %s (%s) carries savour: strain it into the sauce or the stock.", food.Name, u.Dish))
+				break
+			}
+		}
+		if food.Aisle == "pulses" && it.Form == "" && food.ID == "chickpeas" {
+			out = append(out, "The cooking water of the chickpeas thickens and whips; keep it cold for three days.")
+		}
+		if strings.HasPrefix(food.ID, "potato") {
+			out = append(out, fmt.Sprintf("The cooking water of the potatoes (%s) thickens a soup or a dough.", it.Uses[0].Dish))
+		}
+	}
+	if len(peels) > 0 {
+		where := "simmer them for a stock and freeze it"
+		if pot != "" {
+			where = "they can go into the pot of " + pot
+		}
+		out = append(out, larder.Capital(strings.Join(peels, ", "))+": washed, "+where+".")
+	}
+	slices.Sort(out)
+	return out
+}

@@ -5,6 +5,8 @@ go 1.26.8
 require (
 	codeberg.org/go-pdf/fpdf v0.12.0
 	github.com/alecthomas/kong v1.17.0
+	github.com/arran4/golang-ical v0.3.4
+	github.com/emersion/go-ical v0.0.0-20250329121855-f41e73efc392
 	github.com/goccy/go-yaml v1.19.2
 	github.com/gofiber/fiber/v3 v3.1.0
 	github.com/google/uuid v1.6.0
@@ -31,6 +33,7 @@ require (
 	github.com/philhofer/fwd v1.2.0 // indirect
 	github.com/remyoudompheng/bigfft v0.0.0-20230129092748-24d4a6f8daec // indirect
 	github.com/sethvargo/go-retry v0.5.0 // indirect
+	github.com/teambition/rrule-go v1.8.2 // indirect
 	github.com/tinylib/msgp v1.6.3 // indirect
 	github.com/valyala/bytebufferpool v1.0.0 // indirect
 	github.com/valyala/fasthttp v1.69.0 // indirect

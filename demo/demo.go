@@ -38,6 +38,14 @@ var club = []Recipe{
 	{Key: "pierogi", Country: "616", Place: "Poland", Proposed: true, Pins: []string{"savoury"}, Lives: "Thin dough, sour curd with potato, and onions fried in plenty of fat."},
 }
 
+// Supper is a day of the club: what is cooked, for how many, and when they sit
+// down.
+var Supper = struct {
+	Name, ServeAt string
+	Servings      float64
+	Dishes        []string
+}{"Tidewater Supper Club, December", "2026-12-05T19:30:00Z", 12, []string{"cullen-skink", "goulash", "pierogi", "pastel-de-nata"}}
+
 // Recipes returns the club's originals in the order they are laid out.
 func Recipes() ([]Recipe, error) {
 	out := make([]Recipe, len(club))

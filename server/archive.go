@@ -164,6 +164,17 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 			if err := k.checkSettings(&s); err != nil {
 				return nil, err
 			}
+		case store.DayEntry:
+			var d DayDocument
+			if none {
+				continue
+			}
+			if err := strict(r.Body, &d); err != nil {
+				return nil, fmt.Errorf("the day %q does not hold what it should: %w", r.Key, err)
+			}
+			if err := d.check(); err != nil {
+				return nil, err
+			}
 		default:
 			return nil, fmt.Errorf("an entry is of the kind %q, which is not known", r.Kind)
 		}

@@ -51,6 +51,8 @@ func answerProblem(c fiber.Ctx, err error) error {
 		p = unprocessable(field.Error(), fieldError{field.Field, field.Detail})
 	case errors.Is(err, store.ErrNotFound):
 		p = problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such dish in this kitchen."}
+	case errors.Is(err, store.ErrNoEntry):
+		p = problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such day in this kitchen."}
 	case errors.Is(err, store.ErrNothing):
 		p = problem{Title: "Nothing to do", Status: fiber.StatusConflict, Detail: "There is nothing to undo or redo."}
 	case errors.As(err, &fe) && fe.Code == fiber.StatusRequestEntityTooLarge:

@@ -42,6 +42,7 @@ type Kitchen struct {
 	// from what the cook has said about foods, and replaced whole.
 	shipped *larder.Larder
 	core    atomic.Pointer[Core]
+	plans   planCache
 }
 
 // Core is everything that is computed from a larder. It is never changed.
@@ -94,6 +95,14 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	api.Get("/prices", k.prices)
 	api.Get("/archive", k.backup)
 	api.Post("/archive", k.restore)
+	api.Get("/days", k.days)
+	api.Post("/days", k.createDay)
+	api.Get("/days/:id", k.showDay)
+	api.Put("/days/:id", k.saveDay)
+	api.Post("/days/:id/undo", k.undoDay)
+	api.Delete("/days/:id", k.removeDay)
+	api.Get("/days/:id/calendar", k.exportCalendar)
+	api.Get("/days/:id/shopping", k.exportShopping)
 	api.Get("/rules", k.rules)
 	api.Get("/dishes", k.dishes)
 	api.Post("/dishes", k.createDish)

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"database/sql"
+	"errors"
 	"fmt"
 )
 
@@ -10,13 +11,19 @@ import (
 const (
 	FoodEntry    = "food"
 	KitchenEntry = "kitchen"
+	DayEntry     = "day"
 )
 
 // Entry is one thing the cook has said about the kitchen, as JSON.
 type Entry struct {
 	Key  string
 	Body []byte
+	// Version grows with every change of the entry.
+	Version int64
 }
+
+// ErrNoEntry tells that nothing stands under a key.
+var ErrNoEntry = errors.New("no such entry")
 
 // SaveEntry keeps a body under a kind and key; a nil body takes back what
 // stood there. Earlier ones stay in the file.
@@ -35,7 +42,7 @@ func (s *Store) SaveEntry(ctx context.Context, kind, key string, body []byte) er
 
 // Entries lists what counts now of a kind, by key.
 func (s *Store) Entries(ctx context.Context, kind string) ([]Entry, error) {
-	rows, err := s.read.QueryContext(ctx, `SELECT key, body FROM entries e
+	rows, err := s.read.QueryContext(ctx, `SELECT key, body, number FROM entries e
 		WHERE kind = ? AND body IS NOT NULL AND number = (SELECT max(number) FROM entries WHERE kind = e.kind AND key = e.key) ORDER BY key`, kind)
 	if err != nil {
 		return nil, fmt.Errorf("list %s entries: %w", kind, err)
@@ -45,7 +52,7 @@ func (s *Store) Entries(ctx context.Context, kind string) ([]Entry, error) {
 	for rows.Next() {
 		var e Entry
 		var body string
-		if err := rows.Scan(&e.Key, &body); err != nil {
+		if err := rows.Scan(&e.Key, &body, &e.Version); err != nil {
 			return nil, fmt.Errorf("read a %s entry: %w", kind, err)
 		}
 		e.Body = []byte(body)
@@ -55,4 +62,74 @@ func (s *Store) Entries(ctx context.Context, kind string) ([]Entry, error) {
 		return nil, fmt.Errorf("list %s entries: %w", kind, err)
 	}
 	return list, nil
+}
+
+// Entry returns what counts now under a kind and key; ErrNoEntry when nothing
+// does.
+func (s *Store) Entry(ctx context.Context, kind, key string) (Entry, error) {
+	e, err := latest(ctx, s.read, kind, key)
+	if err == nil && e.Body == nil {
+		return e, ErrNoEntry
+	}
+	return e, err
+}
+
+type querier interface {
+	QueryRowContext(ctx context.Context, query string, args ...any) *sql.Row
+}
+
+// latest is the newest row of a key, with a nil body where it was taken back.
+func latest(ctx context.Context, q querier, kind, key string) (Entry, error) {
+	e := Entry{Key: key}
+	var body sql.NullString
+	err := q.QueryRowContext(ctx, `SELECT number, body FROM entries WHERE kind = ? AND key = ? ORDER BY number DESC LIMIT 1`, kind, key).Scan(&e.Version, &body)
+	switch {
+	case errors.Is(err, sql.ErrNoRows):
+		return e, ErrNoEntry
+	case err != nil:
+		return e, fmt.Errorf("read %s %s: %w", kind, key, err)
+	}
+	if body.Valid {
+		e.Body = []byte(body.String)
+	}
+	return e, nil
+}
+
+// ChangeEntry keeps a body where the entry is still at the version that the
+// caller read, 0 for a new one; a nil body takes it back. It returns ErrChanged
+// when somebody else was faster.
+func (s *Store) ChangeEntry(ctx context.Context, kind, key string, version int64, body []byte) (Entry, error) {
+	err := s.inTx(ctx, func(tx *sql.Tx) error {
+		now, err := latest(ctx, tx, kind, key)
+		if err != nil && !errors.Is(err, ErrNoEntry) {
+			return err
+		}
+		if now.Version != version {
+			return ErrChanged
+		}
+		text := sql.NullString{String: string(body), Valid: body != nil}
+		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body) VALUES (?, ?, ?, ?)`, kind, key, s.stamp(), text); err != nil {
+			return fmt.Errorf("keep %s %s: %w", kind, key, err)
+		}
+		return nil
+	})
+	if err != nil {
+		return Entry{}, err
+	}
+	return latest(ctx, s.read, kind, key)
+}
+
+// Before returns what stood under a key before a version.
+func (s *Store) Before(ctx context.Context, kind, key string, version int64) (Entry, error) {
+	e := Entry{Key: key}
+	var body sql.NullString
+	err := s.read.QueryRowContext(ctx, `SELECT number, body FROM entries WHERE kind = ? AND key = ? AND number < ? ORDER BY number DESC LIMIT 1`, kind, key, version).Scan(&e.Version, &body)
+	if errors.Is(err, sql.ErrNoRows) || err == nil && !body.Valid {
+		return e, ErrNothing
+	}
+	if err != nil {
+		return e, fmt.Errorf("read what stood before: %w", err)
+	}
+	e.Body = []byte(body.String)
+	return e, nil
 }

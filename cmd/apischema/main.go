@@ -32,6 +32,9 @@ type api struct {
 	TrayItem       swap.TrayItem
 	BalanceView    server.BalanceView
 	PriceView      server.PriceView
+	DayView        server.DayView
+	DaySummary     server.DaySummary
+	CreateDay      server.CreateDayRequest
 	Restored       store.Restored
 	Card           formats.Card
 	FoodHit        server.FoodHit

@@ -247,6 +247,7 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 	if err != nil {
 		return err
 	}
+	ids := map[string]string{}
 	for _, r := range recipes {
 		d, err := k.Read(server.ReadRequest{Text: &r.Text, Measures: measure.Metric})
 		if err != nil {
@@ -259,9 +260,29 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 			}
 			dec.LivesFrom = r.Lives
 		}
-		if _, err := k.Store.Create(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec}); err != nil {
+		made, err := k.Store.Create(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec})
+		if err != nil {
 			return fmt.Errorf("lay out the demo's %s: %w", r.Key, err)
 		}
+		ids[r.Key] = made.ID
+	}
+	return layOutDay(ctx, k, ids)
+}
+
+// layOutDay lays out the club's next supper: twelve at the table, two cooks.
+func layOutDay(ctx context.Context, k *server.Kitchen, ids map[string]string) error {
+	d := server.DayDocument{
+		Name: demo.Supper.Name, ServeAt: demo.Supper.ServeAt,
+		Kitchen: day.Kitchen{
+			Cooks: 2, Rings: 4, Ovens: []day.Oven{{Shelves: 2}}, Kit: map[string]int{"blender": 1, "pressure cooker": 1},
+			Awake: &day.Awake{From: "07:00", To: "23:00"},
+		},
+	}
+	for _, key := range demo.Supper.Dishes {
+		d.Dishes = append(d.Dishes, server.DayDish{ID: ids[key], Servings: demo.Supper.Servings})
+	}
+	if _, err := k.NewDay(ctx, d); err != nil {
+		return fmt.Errorf("lay out the demo's day: %w", err)
 	}
 	return nil
 }

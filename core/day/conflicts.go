@@ -148,7 +148,9 @@ func stuck(r Request) bool {
 	if len(p.hopeless()) > 0 || !p.possible(p.horizon) {
 		return true
 	}
-	if newGenerator(p).search(stuckPlacements) != nil {
+	g := newGenerator(p)
+	g.any = true
+	if g.search(stuckPlacements) != nil {
 		return false
 	}
 	e := exact{p: p, nodes: stuckNodes}

@@ -67,13 +67,13 @@ type Task struct {
 	Minutes float64  `json:"minutes"`
 	Hands   int      `json:"hands"`
 	Rings   int      `json:"rings"`
-	Oven    *OvenUse `json:"oven"`
+	Oven    *OvenUse `json:"oven" jsonschema:"nullable"`
 	Kit     []string `json:"kit"`
 	After   []After  `json:"after"`
 	// ServeWithin bounds the minutes from the end to serving.
-	ServeWithin *float64 `json:"serveWithin"`
+	ServeWithin *float64 `json:"serveWithin" jsonschema:"nullable"`
 	// StartAt pins the start.
-	StartAt *string `json:"startAt"`
+	StartAt *string `json:"startAt" jsonschema:"nullable"`
 	// notBefore keeps a task from starting earlier, when a day is replanned.
 	notBefore *time.Time
 }
@@ -89,7 +89,7 @@ type OvenUse struct {
 type After struct {
 	ID     string   `json:"id"`
 	MinGap float64  `json:"minGap"`
-	MaxGap *float64 `json:"maxGap"`
+	MaxGap *float64 `json:"maxGap" jsonschema:"nullable"`
 }
 
 // Plan answers a request. Without a feasible plan Tasks is empty and Conflicts
@@ -98,7 +98,7 @@ type Plan struct {
 	Feasible bool     `json:"feasible"`
 	Tasks    []Placed `json:"tasks"`
 	// StartAt is the first start; null without a plan.
-	StartAt *string `json:"startAt"`
+	StartAt *string `json:"startAt" jsonschema:"nullable"`
 	// SpanMinutes run from the first start to serving.
 	SpanMinutes float64 `json:"spanMinutes"`
 	// BoundMinutes is proven: no plan has a shorter span.
@@ -113,9 +113,9 @@ type Placed struct {
 	ID    string `json:"id"`
 	Start string `json:"start"`
 	End   string `json:"end"`
-	Cook  *int   `json:"cook"`
+	Cook  *int   `json:"cook" jsonschema:"nullable"`
 	Rings []int  `json:"rings"`
-	Oven  *int   `json:"oven"`
+	Oven  *int   `json:"oven" jsonschema:"nullable"`
 }
 
 // Conflict names demands that cannot all be met.

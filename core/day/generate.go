@@ -36,6 +36,7 @@ type generator struct {
 	raised  []int
 	order   []int
 	prefer  []int // an oven to take, or anyOven
+	any     bool  // the first schedule without missed deadlines will do
 }
 
 const anyOven = -1

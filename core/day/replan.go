@@ -96,6 +96,20 @@ func started(r Request, now time.Time, progress []Progress) (Request, error) {
 	return out, nil
 }
 
+// optionPlacements bounds the search behind each option that is looked at.
+const optionPlacements = 60_000
+
+// works says whether a plan for a request is found.
+func works(r Request) bool {
+	p, err := compile(r)
+	if err != nil || len(p.hopeless()) > 0 || !p.possible(p.horizon) {
+		return false
+	}
+	g := newGenerator(p)
+	g.any = true
+	return g.search(optionPlacements) != nil
+}
+
 func endOf(progress []Progress, id string) time.Time {
 	at := slices.IndexFunc(progress, func(p Progress) bool { return p.ID == id })
 	return mustTime(progress[at].Start).Add(time.Duration(progress[at].Minutes * float64(time.Minute)))
@@ -104,10 +118,6 @@ func endOf(progress []Progress, id string) time.Time {
 // options looks for ways out of a day without a plan.
 func options(r Request, groups map[string][]string) []Option {
 	out := []Option{}
-	works := func(r Request) bool {
-		p, err := Make(r)
-		return err == nil && p.Feasible
-	}
 	later := func(minutes int) Request {
 		q := r
 		q.ServeAt = mustTime(r.ServeAt).Add(time.Duration(minutes) * time.Minute).Format(time.RFC3339)

@@ -31,7 +31,7 @@ func (g *generator) search(budget int) *schedule {
 	keys := make([]float64, n)
 	var best, current *schedule
 	use := func(s *schedule) {
-		if s.late == 0 {
+		if s.late == 0 && !g.any {
 			g.justify(s)
 		}
 		if best == nil || s.better(best) {
@@ -46,9 +46,12 @@ func (g *generator) search(budget int) *schedule {
 			current = s
 		}
 	}
+	if g.any && best.late == 0 {
+		return best
+	}
 	limit := g.prof.placed + budget
 	for g.prof.placed < limit {
-		if best.late == 0 && best.span <= floor && best.wait == 0 {
+		if best.late == 0 && (g.any || best.span <= floor && best.wait == 0) {
 			break
 		}
 		heat := startHeat * math.Pow(endHeat/startHeat, 1-float64(limit-g.prof.placed)/float64(budget))

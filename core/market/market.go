@@ -200,7 +200,7 @@ func (s *shop) buy(it *Item, have float64) {
 	it.Have = min(have, it.Bought)
 	missing := max(it.Bought-have, 0)
 	cost := missing
-	if pack, holds := s.packOf(food, it.Form); missing > 0 && holds > 0 {
+	if pack, holds := s.packOf(food, it.Form); missing > 0 && holds > 0 && !(loosely(food) && missing < looseBelow*holds) {
 		it.Packs = math.Ceil(missing/holds - roundingSlack)
 		it.PackName, it.PackGrams = pack.Name, pack.Grams
 		it.Left = math.Max(it.Packs*holds-missing, 0)
@@ -218,6 +218,13 @@ func (s *shop) buy(it *Item, have float64) {
 		it.Shown = s.loose(food, missing)
 	}
 }
+
+// looseBelow is the part of a pack below which what is also sold loose is
+// bought so.
+const looseBelow = 0.6
+
+// loosely says whether a food is sold loose as well as packed.
+func loosely(food *larder.Food) bool { return food.Aisle == "vegetables" || food.Aisle == "fruit" }
 
 // roundingSlack lets a pack stretch by a fiftieth.
 const roundingSlack = 0.02
@@ -246,7 +253,7 @@ func (s *shop) loose(food *larder.Food, grams float64) string {
 	if medium := food.Matter.Pieces["medium"].Mid(); medium > 0 {
 		piece = medium
 	}
-	if piece >= leastPiece && grams/piece >= 0.4 && (food.Aisle == "vegetables" || food.Aisle == "fruit") {
+	if piece >= leastPiece && grams/piece >= 0.4 && loosely(food) {
 		count := math.Ceil(grams/piece - 0.1)
 		return fmt.Sprintf("%g (%s)", count, measure.ShowGrams(measure.Exactly(grams), measure.Loose))
 	}

@@ -16,6 +16,9 @@ export interface Schema {
   TrayItem: TrayItem;
   BalanceView: BalanceView;
   PriceView: PriceView;
+  DayView: DayView;
+  DaySummary: DaySummary;
+  CreateDay: CreateDayRequest;
   Restored: Restored;
   Card: Card;
   FoodHit: FoodHit;
@@ -246,6 +249,8 @@ export interface SwapStep {
   written: string;
   heat: string;
   kit: string[];
+  work: number;
+  wait: number;
   prepares?: string;
   cautions: Caution[];
 }
@@ -505,6 +510,151 @@ export interface PriceView {
   shipped: number;
   own: boolean;
 }
+export interface DayView {
+  id: string;
+  version: number;
+  document: DayDocument;
+  names: {
+    [k: string]: string;
+  };
+  missing: string[];
+  jobs: Job[];
+  plan: Plan;
+  options: Option[];
+  shopping: List;
+}
+export interface DayDocument {
+  name: string;
+  serveAt: string;
+  kitchen: Kitchen;
+  dishes: DayDish[];
+  pins: {
+    [k: string]: string;
+  };
+  progress: Progress[];
+  now: string;
+  have: {
+    [k: string]: number;
+  };
+  ticked: string[];
+}
+export interface Kitchen {
+  cooks: number;
+  rings: number;
+  ovens: Oven[];
+  kit: {
+    [k: string]: number;
+  };
+  awake: Awake | null;
+}
+export interface Oven {
+  shelves: number;
+}
+export interface Awake {
+  from: string;
+  to: string;
+}
+export interface DayDish {
+  id: string;
+  servings: number;
+}
+export interface Progress {
+  id: string;
+  start: string;
+  minutes: number;
+  done: boolean;
+}
+export interface Job {
+  id: string;
+  minutes: number;
+  hands: number;
+  rings: number;
+  oven: OvenUse | null;
+  kit: string[];
+  after: After[];
+  serveWithin: number | null;
+  startAt: string | null;
+  course: string;
+  for: string[];
+  part: string;
+  name: string;
+  text: string;
+  cue: string;
+  kind: string;
+}
+export interface OvenUse {
+  celsius: number;
+  shelves: number;
+}
+export interface After {
+  id: string;
+  minGap: number;
+  maxGap: number | null;
+}
+export interface Plan {
+  feasible: boolean;
+  tasks: Placed[];
+  startAt: string | null;
+  spanMinutes: number;
+  boundMinutes: number;
+  optimal: boolean;
+  conflicts: Conflict[];
+}
+export interface Placed {
+  id: string;
+  start: string;
+  end: string;
+  cook: number | null;
+  rings: number[];
+  oven: number | null;
+}
+export interface Conflict {
+  tasks: string[];
+  text: string;
+}
+export interface Option {
+  text: string;
+  serveAt: string;
+  cooks: number;
+  without: string[];
+}
+export interface List {
+  items: Item[];
+  spare: string[];
+  cost: number;
+}
+export interface Item {
+  key: string;
+  food: string;
+  form: string;
+  name: string;
+  aisle: string;
+  needed: number;
+  bought: number;
+  have: number;
+  packs: number;
+  packName: string;
+  packGrams: number;
+  left: number;
+  leftUse: string;
+  shown: string;
+  label: string;
+  substitutes: string[];
+  uses: Use[];
+  cost: number;
+  unknown: boolean;
+}
+export interface DaySummary {
+  id: string;
+  name: string;
+  serveAt: string;
+  dishes: string[];
+}
+export interface CreateDayRequest {
+  name: string;
+  serveAt: string;
+  dishes: DayDish[];
+}
 export interface Restored {
   added: number;
   same: number;
@@ -760,22 +910,6 @@ export interface Settings {
 export interface Diner {
   name: string;
   cannotEat: string[];
-}
-export interface Kitchen {
-  cooks: number;
-  rings: number;
-  ovens: Oven[];
-  kit: {
-    [k: string]: number;
-  };
-  awake: Awake | null;
-}
-export interface Oven {
-  shelves: number;
-}
-export interface Awake {
-  from: string;
-  to: string;
 }
 export interface StepRequest {
   text: string;

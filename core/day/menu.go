@@ -140,9 +140,12 @@ func (m *menu) mise() {
 		for _, line := range g.keys {
 			m.cut[line] = append(m.cut[line], id)
 		}
-		verb := larder.Capital(g.technique.Name)
+		verb, course := larder.Capital(g.technique.Name), ""
+		if len(g.courses) == 1 {
+			course = g.courses[0]
+		}
 		m.jobs = append(m.jobs, Job{
-			Task: Task{ID: id, Minutes: minutes, Hands: 1}, For: g.courses, Kind: Mise,
+			Task: Task{ID: id, Minutes: minutes, Hands: 1}, Course: course, For: g.courses, Kind: Mise,
 			Name: verb + " the " + g.food.Name,
 			Text: fmt.Sprintf("%s all the %s, about %.0f g, for %s. Cover what waits.", verb, g.food.Name, math.Round(g.grams/10)*10, strings.Join(g.courses, ", ")),
 			Cue:  g.technique.Cue,
@@ -354,35 +357,65 @@ func (m *menu) step(i, p, n int, s swap.Step, after []After) (first, last string
 			kit = append(kit, name)
 		}
 	}
-	attended := wait == 0
-	if work > 0 {
+	add := func(suffix, kind, name string, minutes, hands float64, set func(*Job)) {
 		j := base
-		j.Task = Task{ID: id + ".work", Minutes: work, Hands: 1, After: after}
-		j.Kind = Work
-		if attended {
-			m.place(&j, s, kit)
-		} else if len(kit) > 0 && s.Heat == "" {
-			j.Kit = kit
-		}
-		m.add(j, s, after)
-		first, last = j.ID, j.ID
-		after = []After{{ID: j.ID, MaxGap: zero()}}
-	}
-	if wait > 0 {
-		j := base
-		j.Task = Task{ID: id + ".wait", Minutes: wait, After: after}
-		j.Kind = Wait
-		m.place(&j, s, kit)
-		if j.Rings > 0 || j.Oven != nil {
-			j.Kind = Cook
-		}
+		j.Task = Task{ID: id + suffix, Minutes: minutes, Hands: int(hands), After: after}
+		j.Kind, j.Name = kind, name
+		set(&j)
 		m.add(j, s, after)
 		if first == "" {
 			first = j.ID
 		}
 		last = j.ID
+		after = []After{{ID: j.ID, MaxGap: zero()}}
+	}
+	plain := func(*Job) {}
+	byHand := func(j *Job) { j.Kit = slices.DeleteFunc(slices.Clone(kit), unattended) }
+	alone := func(j *Job) {
+		m.place(j, s, slices.DeleteFunc(slices.Clone(kit), func(name string) bool { return !unattended(name) }))
+		if j.Rings > 0 || j.Oven != nil {
+			j.Kind = Cook
+		}
+	}
+	switch {
+	case wait == 0:
+		add(".work", Work, base.Name, math.Max(work, 1), 1, func(j *Job) { m.place(j, s, kit) })
+	case s.Heat == "" && m.restsFirst(s) && work > beginMinutes:
+		// Put to soak, left alone, gone on with.
+		add(".begin", Work, base.Name, beginMinutes, 1, plain)
+		add(".wait", Wait, base.Name, wait, 0, plain)
+		most := preparedGap
+		after[0].MaxGap = &most
+		add(".work", Work, "Then: "+lowerFirst(base.Name), work-beginMinutes, 1, byHand)
+	case work > 0:
+		add(".work", Work, base.Name, work, 1, byHand)
+		add(".wait", Wait, base.Name, wait, 0, alone)
+	default:
+		add(".wait", Wait, base.Name, wait, 0, alone)
 	}
 	return first, last
+}
+
+// beginMinutes is what it takes to put something to soak or to press.
+const beginMinutes = 2.0
+
+// unattended says whether kit works without hands.
+func unattended(kit string) bool { return kit == "pressure cooker" }
+
+// restsFirst says whether a step begins with standing and goes on with work.
+func (m *menu) restsFirst(s swap.Step) bool {
+	for n, name := range s.Techniques {
+		t := m.larder.Technique(name)
+		if t == nil {
+			continue
+		}
+		return t.Family == "rest" && n+1 < len(s.Techniques)
+	}
+	return false
+}
+
+func lowerFirst(text string) string {
+	return strings.ToLower(text[:1]) + text[1:]
 }
 
 func zero() *float64 { return new(float64) }

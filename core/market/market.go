@@ -23,8 +23,8 @@ type Dish struct {
 	Chosen []swap.Chosen
 }
 
-// Use is what one dish needs of an item.
-type Use struct {
+// Need is what one dish needs of an item.
+type Need struct {
 	Dish  string  `json:"dish"`
 	Text  string  `json:"text"`
 	Grams float64 `json:"grams"`
@@ -53,7 +53,7 @@ type Item struct {
 	Shown       string   `json:"shown"`
 	Label       string   `json:"label"`
 	Substitutes []string `json:"substitutes"`
-	Uses        []Use    `json:"uses"`
+	Uses        []Need   `json:"uses"`
 	// Cost of what is bought, on the kitchen's price list.
 	Cost float64 `json:"cost"`
 	// Unknown lines could not be weighed; their words stand in Uses.
@@ -136,7 +136,7 @@ func (s *shop) line(d Dish, line *swap.Line) {
 	}
 	it := s.items[key]
 	if it == nil {
-		it = &Item{Key: key, Form: form, Name: line.Name, Substitutes: []string{}, Uses: []Use{}}
+		it = &Item{Key: key, Form: form, Name: line.Name, Substitutes: []string{}, Uses: []Need{}}
 		if food != nil {
 			it.Food, it.Name, it.Aisle = food.ID, food.Name, food.Aisle
 			if food.Check {
@@ -156,7 +156,7 @@ func (s *shop) line(d Dish, line *swap.Line) {
 	}
 	it.Needed += line.Mass()
 	it.Bought += grams
-	it.Uses = append(it.Uses, Use{d.Name, line.Text, line.Mass()})
+	it.Uses = append(it.Uses, Need{d.Name, line.Text, line.Mass()})
 	for _, text := range s.substitutes(d, line) {
 		if !slices.Contains(it.Substitutes, text) {
 			it.Substitutes = append(it.Substitutes, text)
@@ -292,8 +292,8 @@ func (s *shop) leftovers(items []Item) {
 	}
 }
 
-func largest(uses []Use) Use {
-	return slices.MaxFunc(uses, func(a, b Use) int { return cmp.Compare(a.Grams, b.Grams) })
+func largest(uses []Need) Need {
+	return slices.MaxFunc(uses, func(a, b Need) int { return cmp.Compare(a.Grams, b.Grams) })
 }
 
 // Peels and stalks that a stock takes; not those that turn it bitter or muddy.

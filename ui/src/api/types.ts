@@ -640,9 +640,14 @@ export interface Item {
   shown: string;
   label: string;
   substitutes: string[];
-  uses: Use[];
+  uses: Need[];
   cost: number;
   unknown: boolean;
+}
+export interface Need {
+  dish: string;
+  text: string;
+  grams: number;
 }
 export interface DaySummary {
   id: string;

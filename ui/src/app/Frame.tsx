@@ -38,6 +38,7 @@ export function Frame({ children }: { children: React.ReactNode }) {
         </NavLink>
         <nav aria-label="Places" className="places">
           <NavLink to="/dishes">Dishes</NavLink>
+          <NavLink to="/days">Days</NavLink>
           <NavLink to="/larder">Larder</NavLink>
           <NavLink to="/kitchen">Kitchen</NavLink>
         </nav>

@@ -11,6 +11,8 @@ const OriginalStage = lazy(() => import("../original/OriginalStage"));
 const CharacterStage = lazy(() => import("../character/CharacterStage"));
 const SwapsStage = lazy(() => import("../swaps/SwapsStage"));
 const LarderPage = lazy(() => import("../larder/LarderPage"));
+const DaysPage = lazy(() => import("../days/DaysPage"));
+const DayPage = lazy(() => import("../days/DayPage"));
 const KitchenPage = lazy(() => import("../kitchen/KitchenPage"));
 const MethodStage = lazy(() => import("../method/MethodStage"));
 const BalanceStage = lazy(() => import("../balance/BalanceStage"));
@@ -34,6 +36,8 @@ export function Places() {
             <Route path="balance" element={<BalanceStage />} />
             <Route path="card" element={<CardStage />} />
           </Route>
+          <Route path="/days" element={<DaysPage />} />
+          <Route path="/days/:id" element={<DayPage />} />
           <Route path="/larder" element={<LarderPage />} />
           <Route path="/larder/:food" element={<LarderPage />} />
           <Route path="/kitchen" element={<KitchenPage />} />

@@ -136,6 +136,8 @@ export function dish(): DishView {
               own: false,
               written: "",
               heat: "",
+              work: 0,
+              wait: 0,
               kit: [],
               cautions: [{ id: "kelp", text: "Not daily.", grave: false, source: "codex" }],
             },

@@ -1,0 +1,253 @@
+import "./days.css";
+
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button, InputNumber, Segmented, Spin } from "antd";
+import { useEffect, useState } from "react";
+import { useNavigate, useParams } from "react-router";
+
+import { api } from "../api/client";
+import type { DayDocument, DayView, Option } from "../api/types";
+import { KitForm } from "../kitchen/KitForm";
+import { ProblemNote } from "../shared/ProblemNote";
+import { Sheet } from "../shared/Sheet";
+import { Chosen } from "./Chosen";
+import { DayList } from "./DayList";
+import { Shopping } from "./Shopping";
+import { Timeline } from "./Timeline";
+import { span, wall, withZone } from "./clock";
+
+type Change = { kind: "save"; part: Partial<DayDocument> } | { kind: "undo" };
+
+/** One day: its plan as a picture and as a list, and its shopping. */
+export default function DayPage() {
+  const { id = "" } = useParams();
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const key = ["day", id];
+  const day = useQuery({ queryKey: key, queryFn: () => api.day(id) });
+  const change = useMutation({
+    scope: { id: `day-${id}` },
+    mutationFn: (c: Change) => {
+      const now = queries.getQueryData<DayView>(key);
+      if (!now) throw new Error("The day is not open.");
+      return c.kind === "undo"
+        ? api.undoDay(id, now.version)
+        : api.saveDay(id, now.version, { ...now.document, ...c.part });
+    },
+    onSuccess: (v) => queries.setQueryData(key, v),
+    onError: () => void queries.invalidateQueries({ queryKey: key }),
+  });
+  const remove = useMutation({
+    mutationFn: () => api.removeDay(id),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ["days"] });
+      void go("/days");
+    },
+  });
+  const [shown, setShown] = useState("Plan");
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [kit, setKit] = useState(false);
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const tick = setInterval(() => setNow(Date.now()), 30_000);
+    return () => clearInterval(tick);
+  }, []);
+  if (day.error) {
+    return (
+      <main className="page">
+        <ProblemNote error={day.error} retry={() => void day.refetch()} />
+      </main>
+    );
+  }
+  if (!day.data) return <Spin description="Planning the day" className="page" />;
+  const view = day.data;
+  const set = (part: Partial<DayDocument>) => change.mutate({ kind: "save", part });
+  return (
+    <main className="page day">
+      <header className="day-head">
+        <h1>{view.document.name}</h1>
+        <label>
+          at the table{" "}
+          <input
+            type="datetime-local"
+            value={view.document.serveAt.slice(0, 16)}
+            aria-label="Time of serving"
+            onChange={(e) => e.target.value !== "" && set({ serveAt: withZone(e.target.value) })}
+          />
+        </label>
+        {view.plan.feasible && (
+          <span>
+            begin <b>{view.plan.startAt && wall(view.plan.startAt)}</b>,{" "}
+            {span(view.plan.spanMinutes)}
+            {view.plan.optimal
+              ? ", the least there is"
+              : `, at least ${span(view.plan.boundMinutes)}`}
+          </span>
+        )}
+        <span className="right no-print">
+          {change.isPending && <span className="quiet">Planning…</span>}
+          <Button onClick={() => change.mutate({ kind: "undo" })}>Take back</Button>
+          <Button onClick={() => setKit(true)}>Cooks and kit</Button>
+        </span>
+      </header>
+      {change.error && <ProblemNote error={change.error} />}
+      {view.missing.map((m) => (
+        <p key={m} className="missing" role="note">
+          {m}
+        </p>
+      ))}
+      {!view.plan.feasible && <Conflicts view={view} set={set} />}
+      <div className="day-tools no-print">
+        <Segmented
+          options={["Plan", "List", "Shopping", "Dishes"]}
+          value={shown}
+          onChange={setShown}
+        />
+        <span className="card-exports">
+          <a href={`/api/days/${id}/calendar`}>Calendar with alarms</a>
+          <a href={`/api/days/${id}/shopping`}>Shopping as CSV</a>
+          <Button type="link" onClick={() => window.print()}>
+            Print
+          </Button>
+        </span>
+      </div>
+      {shown === "Plan" && view.jobs.length === 0 && (
+        <div className="empty">
+          <h2>Nothing to cook yet</h2>
+          <p>Choose dishes under Dishes.</p>
+        </div>
+      )}
+      {shown === "Plan" && view.jobs.length > 0 && (
+        <>
+          <Timeline
+            view={view}
+            chosen={chosen}
+            choose={setChosen}
+            pin={(task, at) => set({ pins: { ...view.document.pins, [task]: at } })}
+            now={now}
+          />
+          <Chosen view={view} id={chosen} change={set} now={() => Date.now()} />
+          <div className="phone-list">
+            <DayList view={view} choose={setChosen} />
+          </div>
+        </>
+      )}
+      {shown === "List" && (
+        <>
+          <Chosen view={view} id={chosen} change={set} now={() => Date.now()} />
+          <DayList view={view} choose={setChosen} />
+        </>
+      )}
+      {shown === "Shopping" && <Shopping view={view} change={set} />}
+      {shown === "Dishes" && <Menu view={view} set={set} remove={() => remove.mutate()} />}
+      {kit && (
+        <Sheet title="Cooks and kit of this day" close={() => setKit(false)} wide>
+          <KitForm value={view.document.kitchen} set={(kitchen) => set({ kitchen })} />
+        </Sheet>
+      )}
+    </main>
+  );
+}
+
+interface PartProps {
+  view: DayView;
+  set: (d: Partial<DayDocument>) => void;
+}
+
+function Conflicts({ view, set }: PartProps) {
+  const use = (o: Option) => {
+    if (o.serveAt) set({ serveAt: o.serveAt });
+    else if (o.cooks > 0) set({ kitchen: { ...view.document.kitchen, cooks: o.cooks } });
+    else {
+      const gone = new Set(view.jobs.filter((j) => o.without.includes(j.id)).map((j) => j.course));
+      set({ dishes: view.document.dishes.filter((d) => !gone.has(view.names[d.id] ?? "")) });
+    }
+  };
+  return (
+    <section className="conflicts" role="alert">
+      <h2>This cannot all be ready by {wall(view.document.serveAt)}</h2>
+      {view.plan.conflicts.map((c) => (
+        <p key={c.text}>{inWords(c.text, view)}</p>
+      ))}
+      {view.options.length > 0 && (
+        <ul>
+          {view.options.map((o) => (
+            <li key={o.text}>
+              {o.text}{" "}
+              <Button size="small" onClick={() => use(o)}>
+                Do this
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {Object.keys(view.document.pins).length > 0 && (
+        <Button size="small" onClick={() => set({ pins: {} })}>
+          Unpin everything
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** Puts the names of tasks where a conflict says their ids. */
+function inWords(text: string, view: DayView): string {
+  return text.replace(/"([^"]+)"/g, (all, id: string) => {
+    const job = view.jobs.find((j) => j.id === id);
+    return job ? `“${job.name}”` : all;
+  });
+}
+
+function Menu({ view, set, remove }: PartProps & { remove: () => void }) {
+  const dishes = useQuery({ queryKey: ["dishes"], queryFn: () => api.dishes("") });
+  const chosen = view.document.dishes;
+  return (
+    <section className="menu">
+      <ul>
+        {dishes.data?.map((d) => {
+          const on = chosen.find((x) => x.id === d.id);
+          return (
+            <li key={d.id}>
+              <label>
+                <input
+                  type="checkbox"
+                  checked={on !== undefined}
+                  onChange={(e) =>
+                    set({
+                      dishes: e.target.checked
+                        ? [...chosen, { id: d.id, servings: chosen[0]?.servings ?? 4 }]
+                        : chosen.filter((x) => x.id !== d.id),
+                    })
+                  }
+                />{" "}
+                {d.name} <span className="quiet small">{d.place}</span>
+                {d.open > 0 && <span className="quiet small"> · {d.open} lines still open</span>}
+              </label>
+              {on && (
+                <span>
+                  for{" "}
+                  <InputNumber
+                    min={1}
+                    max={500}
+                    value={on.servings}
+                    aria-label={`Servings of ${d.name}`}
+                    onChange={(n) =>
+                      n !== null &&
+                      n !== on.servings &&
+                      set({
+                        dishes: chosen.map((x) => (x.id === d.id ? { ...x, servings: n } : x)),
+                      })
+                    }
+                  />
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <Button danger onClick={remove}>
+        Take this day away
+      </Button>
+    </section>
+  );
+}

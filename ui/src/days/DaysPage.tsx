@@ -1,0 +1,113 @@
+import "./days.css";
+
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button, Input, InputNumber, Select, Spin } from "antd";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+
+import { api } from "../api/client";
+import { ProblemNote } from "../shared/ProblemNote";
+import { dateOf, wall, withZone } from "./clock";
+
+/** All days, and a new one. */
+export default function DaysPage() {
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const days = useQuery({ queryKey: ["days"], queryFn: api.days });
+  const dishes = useQuery({ queryKey: ["dishes"], queryFn: () => api.dishes("") });
+  const [name, setName] = useState("");
+  const [at, setAt] = useState("");
+  const [chosen, setChosen] = useState<string[]>([]);
+  const [servings, setServings] = useState(4);
+  const make = useMutation({
+    mutationFn: () =>
+      api.createDay({
+        name: name.trim(),
+        serveAt: withZone(at),
+        dishes: chosen.map((id) => ({ id, servings })),
+      }),
+    onSuccess: (v) => {
+      queries.setQueryData(["day", v.id], v);
+      void queries.invalidateQueries({ queryKey: ["days"] });
+      void go(`/days/${v.id}`);
+    },
+  });
+  const ready = name.trim() !== "" && at !== "" && chosen.length > 0;
+  return (
+    <main className="page days">
+      <h1>Days</h1>
+      {days.error && <ProblemNote error={days.error} retry={() => void days.refetch()} />}
+      {days.isPending && <Spin description="Fetching the days" />}
+      {days.data?.length === 0 && (
+        <p className="quiet">No day yet. Say below what is cooked and when people sit down.</p>
+      )}
+      <ul className="day-shelf" aria-label="Days">
+        {days.data?.map((d) => (
+          <li key={d.id}>
+            <Link to={`/days/${d.id}`}>
+              <span className="when">
+                {dateOf(d.serveAt)} <b>{wall(d.serveAt)}</b>
+              </span>
+              <h2>{d.name}</h2>
+              <span className="quiet">{d.dishes.join(" · ")}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <section className="new-day" aria-label="New day">
+        <h2>New day</h2>
+        <div className="fields">
+          <label>
+            <span>What it is</span>
+            <Input
+              value={name}
+              placeholder="Sunday supper"
+              aria-label="Name of the day"
+              onChange={(e) => setName(e.target.value)}
+            />
+          </label>
+          <label>
+            <span>People sit down at</span>
+            <input
+              type="datetime-local"
+              value={at}
+              aria-label="Time of serving"
+              onChange={(e) => setAt(e.target.value)}
+            />
+          </label>
+          <label>
+            <span>How many</span>
+            <InputNumber
+              min={1}
+              max={500}
+              value={servings}
+              aria-label="How many sit down"
+              onChange={(n) => n !== null && setServings(n)}
+            />
+          </label>
+          <label className="wide">
+            <span>Dishes</span>
+            <Select
+              mode="multiple"
+              value={chosen}
+              aria-label="Dishes of the day"
+              placeholder="Choose from your dishes"
+              options={dishes.data?.map((d) => ({ value: d.id, label: d.name })) ?? []}
+              optionFilterProp="label"
+              onChange={setChosen}
+            />
+          </label>
+        </div>
+        {make.error && <ProblemNote error={make.error} />}
+        <Button
+          type="primary"
+          disabled={!ready}
+          loading={make.isPending}
+          onClick={() => make.mutate()}
+        >
+          Plan the day
+        </Button>
+      </section>
+    </main>
+  );
+}

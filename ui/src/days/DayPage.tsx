@@ -34,6 +34,13 @@ export default function DayPage() {
         ? api.undoDay(id, now.version)
         : api.saveDay(id, now.version, { ...now.document, ...c.part });
     },
+    // What was decided shows at once; the plan comes with the answer.
+    onMutate: (c) => {
+      const now = queries.getQueryData<DayView>(key);
+      if (now && c.kind === "save") {
+        queries.setQueryData(key, { ...now, document: { ...now.document, ...c.part } });
+      }
+    },
     onSuccess: (v) => queries.setQueryData(key, v),
     onError: () => void queries.invalidateQueries({ queryKey: key }),
   });

@@ -45,7 +45,8 @@ test("a day is planned, pinned by drag and key, shopped for and given out", asyn
   await expect(task.getByRole("button", { name: "Pin here" })).toBeVisible();
 
   await page.getByText("Shopping", { exact: true }).click();
-  await page.getByRole("checkbox", { name: /onion/ }).check();
+  await page.getByRole("checkbox", { name: /onion/ }).click();
+  await expect(page.getByRole("checkbox", { name: /onion/ })).toBeChecked();
   await expect(page.getByText(/1 of|[0-9]+ of [0-9]+ to get/)).toBeVisible();
   await page.reload();
   await page.getByText("Shopping", { exact: true }).click();

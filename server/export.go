@@ -236,7 +236,9 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 				card.Labels = once(card.Labels, l.Name+": "+l.Why)
 			}
 			if f := core.Larder.Food(l.FoodID()); f != nil && f.Per100.Source != "" {
-				card.Sources = once(card.Sources, core.Larder.SourceTitle(f.Per100.Source))
+				if code, _, _ := strings.Cut(f.Per100.Source, ":"); code != larder.Estimate {
+					card.Sources = once(card.Sources, core.Larder.SourceTitle(code))
+				}
 			}
 		}
 		for _, s := range comp.Steps {
@@ -270,7 +272,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		}
 	}
 	for _, o := range a.Unresolved {
-		card.Open = append(card.Open, fmt.Sprintf("in place of %s: %s.", name(o.Line), o.Why))
+		card.Open = append(card.Open, fmt.Sprintf("In place of %s: %s.", name(o.Line), o.Why))
 	}
 	slices.SortStableFunc(card.Cautions, func(x, y formats.CardCaution) int {
 		switch {
@@ -289,7 +291,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		}
 		card.SidePots = append(card.SidePots, formats.Pot{Title: title, Lines: b.Lines, Steps: append(slices.Clone(b.Steps), b.Core...)})
 	}
-	card.Sources = append(card.Sources, "Swap amounts and times: estimates of the book")
+	card.Sources = append(card.Sources, "swap amounts, times and what else has no source: estimates of the book")
 	for _, n := range sheet.Nutrients {
 		switch n.Name {
 		case "energy":

@@ -100,7 +100,6 @@ func (m *menu) mise() {
 	type group struct {
 		food      *larder.Food
 		technique *larder.Technique
-		minutes   float64
 		grams     float64
 		keys      []string
 		courses   []string

@@ -163,10 +163,14 @@ func (c *Carrier) shortFor(a recipe.Animal, text string, used, all []replacement
 	best, most := "", 0
 	for rank, group := range [][]replacement{used, all} {
 		for _, r := range group {
+			score := likeness(words, larder.Words(r.line.Name))
 			if r.book == nil {
+				// Still open: nothing stands for it, and another line's swap does not.
+				if score = 2*score - rank; score > most {
+					best, most = "", score
+				}
 				continue
 			}
-			score := likeness(words, larder.Words(r.line.Name))
 			if score == 0 && r.line.Animal == a.Animal {
 				score = 1
 			}

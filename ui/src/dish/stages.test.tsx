@@ -458,7 +458,7 @@ describe("Card", () => {
     },
     factor,
     beside: [["14 oz"]],
-    open: ["in place of butter: no swap chosen yet."],
+    open: ["In place of butter: no swap chosen yet."],
     changed: [{ from: "smoked haddock", to: "Flaked smoked tofu", why: "Smoke in flakes." }],
     cautions: [{ text: "Kelp is rich in iodine.", grave: true }],
     allergens: ["soy"],
@@ -480,7 +480,7 @@ describe("Card", () => {
     const note = within(page).getByRole("note");
     expect(note.textContent).toContain("one line is open");
     for (const words of [
-      "In place of butter: no swap chosen yet.".toLowerCase(),
+      "in place of butter: no swap chosen yet.",
       "serves 4–6",
       "14 oz",
       "smoked haddock: flaked smoked tofu. smoke in flakes.",

@@ -105,28 +105,45 @@ const (
 	columnPart = 0.36 // of the width, for the ingredients
 )
 
-// ToPDF writes the card as a PDF of A4 or Letter pages with its own fonts.
+// fewPages is what a card should fit on, and shrink how its type may shrink for
+// that.
+const fewPages = 2
+
+var shrink = []float64{1, 0.94, 0.88, 0.82}
+
+// ToPDF writes the card as a PDF of A4 or Letter pages with its own fonts, in
+// smaller type where it would run over two pages.
 func ToPDF(c Card, paper string) ([]byte, error) {
 	if paper != Letter {
 		paper = A4
 	}
-	p := fpdf.New("P", "pt", paper, "")
+	files := map[string][]byte{}
 	for style, file := range map[string]string{"": "DejaVuSans.ttf", "B": "DejaVuSans-Bold.ttf"} {
 		data, err := fonts.ReadFile("fonts/" + file)
 		if err != nil {
 			return nil, fmt.Errorf("read the card's font: %w", err)
 		}
-		p.AddUTF8FontFromBytes("card", style, data)
+		files[style] = data
 	}
-	p.SetTitle(c.Name, true)
-	p.SetCreator("Yembra", true)
-	p.SetMargins(margin, margin, margin)
-	p.SetAutoPageBreak(true, margin)
-	p.AddPage()
-	s := sheet{Fpdf: p}
-	s.width, _ = p.GetPageSize()
-	s.width -= 2 * margin
-	s.card(c)
+	var p *fpdf.Fpdf
+	for _, size := range shrink {
+		p = fpdf.New("P", "pt", paper, "")
+		for style, data := range files {
+			p.AddUTF8FontFromBytes("card", style, data)
+		}
+		p.SetTitle(c.Name, true)
+		p.SetCreator("Yembra", true)
+		p.SetMargins(margin, margin, margin)
+		p.SetAutoPageBreak(true, margin)
+		p.AddPage()
+		s := sheet{Fpdf: p, size: size}
+		s.width, _ = p.GetPageSize()
+		s.width -= 2 * margin
+		s.card(c)
+		if p.PageNo() <= fewPages {
+			break
+		}
+	}
 	var b bytes.Buffer
 	if err := p.Output(&b); err != nil {
 		return nil, fmt.Errorf("write the PDF: %w", err)
@@ -138,9 +155,11 @@ func ToPDF(c Card, paper string) ([]byte, error) {
 type sheet struct {
 	*fpdf.Fpdf
 	width float64
+	size  float64 // of the type, 1 as it is set
 }
 
 func (s sheet) text(style string, size, x, width float64, text string) {
+	size *= s.size
 	s.SetFont("card", style, size)
 	s.SetX(margin + x)
 	s.MultiCell(width, size*leading, text, "", "L", false)

@@ -348,7 +348,7 @@ func TestTheSameDayAlwaysHasTheSamePlan(t *testing.T) {
 // Days of which the best span is known are planned within 3 % of it on
 // average and 6 % at worst.
 func TestLargeDaysAreNearTheBest(t *testing.T) {
-	var sum float64
+	var sum, worst float64
 	const days = 12
 	for seed := range days {
 		rng := rand.New(rand.NewPCG(uint64(seed), 7))
@@ -356,9 +356,10 @@ func TestLargeDaysAreNearTheBest(t *testing.T) {
 		p := make1(t, r)
 		require.True(t, p.Feasible, "seed %d: %v", seed, p.Conflicts)
 		over := p.SpanMinutes/span - 1
-		sum += max(over, 0)
+		sum, worst = sum+max(over, 0), max(worst, over)
 		require.LessOrEqual(t, over, 0.06, "seed %d", seed)
 	}
+	t.Logf("%.2f %% over the best on average, %.2f %% at worst", 100*sum/days, 100*worst)
 	require.LessOrEqual(t, sum/days, 0.03)
 }
 

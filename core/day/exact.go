@@ -30,7 +30,7 @@ func (e *exact) run(bound int) (proven bool) {
 // food waits least.
 func (e *exact) lessWaiting() {
 	e.waiting = true
-	e.nodes = exactNodes / 40
+	e.nodes = waitingNodes
 	w := newWindows(e.p, e.best.span)
 	e.node(w, -1)
 }

@@ -300,7 +300,9 @@ func (g *generator) justify(s *schedule) {
 	end := func(i int) int { return s.start[i] + p.jobs[i].length }
 	for {
 		was := s.span
-		g.load(s)
+		if len(g.prof.at) > 4*len(s.start) {
+			g.load(s) // without the steps that moves have left behind
+		}
 		g.sort(func(a, b int) int { return end(b) - end(a) })
 		for _, i := range g.order {
 			t, oven := s.start[i], s.oven[i]
@@ -314,7 +316,6 @@ func (g *generator) justify(s *schedule) {
 		}
 		copy(s.start, g.prof.start)
 		copy(s.oven, g.prof.oven)
-		g.load(s)
 		g.sort(func(a, b int) int { return s.start[a] - s.start[b] })
 		for _, i := range g.order {
 			t, oven := s.start[i], s.oven[i]

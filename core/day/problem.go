@@ -21,6 +21,7 @@ type problem struct {
 	in, out [][]int // links by the job they lead to and come from
 	pools   []pool
 	ovens   []int // shelves of each
+	baked   []int // jobs that take an oven
 	open    hours
 	horizon int
 }
@@ -314,6 +315,7 @@ func (p *problem) fill(index map[string]int, awake *window) {
 		}
 		if t.Oven != nil {
 			j.heat, j.shelves = int(math.Round(t.Oven.Celsius*1000)), t.Oven.Shelves
+			p.baked = append(p.baked, i)
 		}
 		if t.ServeWithin != nil {
 			j.deadline = ticks(*t.ServeWithin)

@@ -100,24 +100,32 @@ func (f *profile) earliest(i, lo int) (start, oven int) {
 }
 
 func (f *profile) earliestIn(j *job, t, oven int) int {
-	for {
-		if j.handsOn {
-			t = f.p.open.after(t, j.length)
-		}
-		if t == never || j.length == 0 {
-			return t
-		}
-		k := f.step(t)
-		for ; k < len(f.at) && f.at[k] < t+j.length; k++ {
-			if !f.fits(j, k, oven) {
-				break
+	if j.handsOn {
+		t = f.p.open.after(t, j.length)
+	}
+	if t == never || j.length == 0 {
+		return t
+	}
+	for k := f.step(t); ; {
+		blocked := -1
+		for i := k; i < len(f.at) && f.at[i] < t+j.length; i++ {
+			if !f.fits(j, i, oven) {
+				blocked = i
 			}
 		}
-		if k == len(f.at) || f.at[k] >= t+j.length {
+		if blocked < 0 {
 			return t
 		}
-		if t = f.end(k); t == never {
+		// On behind the last step in the way; what lies before it cannot help.
+		if k = blocked + 1; k == len(f.at) {
 			return never
+		}
+		t = f.at[k]
+		if j.handsOn && f.p.open != nil {
+			if t = f.p.open.after(t, j.length); t == never {
+				return never
+			}
+			k = f.step(t)
 		}
 	}
 }
@@ -225,9 +233,9 @@ func (f *profile) remove(i int) {
 // reheat finds the heats of an oven at a time again, from the jobs in it.
 func (f *profile) reheat(o []int32, oven, t int) {
 	first := true
-	for i := range f.p.jobs {
+	for _, i := range f.p.baked {
 		j := &f.p.jobs[i]
-		if j.shelves == 0 || f.oven[i] != oven || f.start[i] > t || f.start[i]+j.length <= t {
+		if f.oven[i] != oven || f.start[i] > t || f.start[i]+j.length <= t {
 			continue
 		}
 		if first {

@@ -9,9 +9,10 @@ import (
 // rather than seconds, so that the same day always gives the same plan. See
 // docs/measurements.md for the time it takes.
 const (
-	placements      = 700_000
+	placements      = 600_000
 	placementsSmall = 250_000
-	exactNodes      = 250_000
+	exactNodes      = 800_000
+	waitingNodes    = 6_000
 )
 
 // seed of the search's own random numbers.

@@ -22,6 +22,7 @@ type windows struct {
 	// scratch for the energy checks.
 	froms, tos []int
 	users      []user
+	heat, best []int
 }
 
 // noLag is far enough from the least int for sums of three.
@@ -315,23 +316,30 @@ func (w *windows) roomFor(capacity int, open hours, ovens int) bool {
 	return true
 }
 
-// heats checks that users whose heats never share an oven fit into an interval
-// one after the other. The users are in order of heat.
+// heats checks that heats which never share an oven fit into an interval one
+// after the other. The users are in order of heat; those of one heat take at
+// least the time of the longest, and of all together in the largest oven.
 func (w *windows) heats(from, to, ovens int) bool {
-	// Best sums of parts over the users so far, heats pairwise too far apart.
-	var few [16]int
-	best := few[:]
-	if len(w.users)+1 > len(few) {
-		best = make([]int, len(w.users)+1)
-	}
-	for k := range w.users {
-		prev := k
-		for prev > 0 && w.users[k].heat-w.users[prev-1].heat <= heatTolerance {
+	shelves := slices.Max(w.p.ovens)
+	// Best sums of the heats so far that lie pairwise too far apart.
+	w.best = append(w.best[:0], 0)
+	w.heat = w.heat[:0]
+	for k := 0; k < len(w.users); {
+		heat, work, longest := w.users[k].heat, 0, 0
+		for ; k < len(w.users) && w.users[k].heat == heat; k++ {
+			part := w.users[k].least(from, to)
+			work += part * w.users[k].amount
+			longest = max(longest, part)
+		}
+		n := len(w.heat)
+		prev := n
+		for prev > 0 && heat-w.heat[prev-1] <= heatTolerance {
 			prev--
 		}
-		best[k+1] = max(best[k], best[prev]+w.users[k].least(from, to))
+		w.heat = append(w.heat, heat)
+		w.best = append(w.best, max(w.best[n], w.best[prev]+max(longest, (work+shelves-1)/shelves)))
 	}
-	return best[len(w.users)] <= (to-from)*ovens
+	return w.best[len(w.best)-1] <= (to-from)*ovens
 }
 
 // possible says whether the root windows for plans shorter than the horizon

@@ -99,3 +99,26 @@ func BenchmarkPDF(b *testing.B) {
 		}
 	}
 }
+
+func TestTheCardGoesOutAndInAsJSONLD(t *testing.T) {
+	c := card(t)
+	data, err := formats.ToCardJSONLD(c)
+	require.NoError(t, err)
+	src, err := formats.FromJSONLD(string(data))
+	require.NoError(t, err)
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	back := recipe.NewReader(l).Source(src, measure.Metric)
+	require.Equal(t, c.Name, back.Name)
+	require.Equal(t, c.Dish.Serves, back.Serves)
+	require.Len(t, back.Components, len(c.Dish.Components))
+	for i, part := range c.Dish.Components {
+		require.Equal(t, part.Name, back.Components[i].Name)
+		for j, line := range part.Lines {
+			require.Equal(t, line.Text, back.Components[i].Lines[j].Text)
+			require.Equal(t, line.FoodID(), back.Components[i].Lines[j].FoodID())
+			require.Equal(t, line.Grams, back.Components[i].Lines[j].Grams)
+		}
+		require.Len(t, back.Components[i].Steps, len(part.Steps))
+	}
+}

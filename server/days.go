@@ -199,7 +199,7 @@ func (k *Kitchen) viewDay(ctx context.Context, e store.Entry) (DayView, error) {
 	if v.Plan, v.Options, err = k.planned(v.Document, jobs); err != nil {
 		return v, err
 	}
-	v.Jobs = day.Order(jobs, v.Plan)
+	v.Jobs = day.Order(day.SayHot(jobs, v.Plan), v.Plan)
 	if v.Jobs == nil {
 		v.Jobs = []day.Job{}
 	}

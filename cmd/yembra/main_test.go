@@ -114,3 +114,24 @@ func TestTheDemoKitchenIsLaidOut(t *testing.T) {
 	}
 	require.Equal(t, 11, adapted, "one dish is left for the visitor")
 }
+
+func TestAKitchenIsBackedUpAndRestored(t *testing.T) {
+	ctx, from, to := context.Background(), t.TempDir(), t.TempDir()
+	k, err := core()
+	require.NoError(t, err)
+	k.Store, err = store.Open(ctx, from, time.Now)
+	require.NoError(t, err)
+	require.NoError(t, k.Refresh(ctx))
+	require.NoError(t, layOut(ctx, k))
+	require.NoError(t, k.Store.Close())
+
+	archive := filepath.Join(t.TempDir(), "kitchen.zip")
+	_, err = printed(t, backupCommand{File: archive, Data: from}.Run)
+	require.NoError(t, err)
+	out, err := printed(t, restoreCommand{File: archive, Data: to}.Run)
+	require.NoError(t, err)
+	require.JSONEq(t, `{"added": 12, "same": 0, "longer": 0, "copied": 0, "entries": 1}`, string(out))
+	require.NoError(t, os.WriteFile(archive, []byte("PK"), 0o600))
+	_, err = printed(t, restoreCommand{File: archive, Data: to}.Run)
+	require.ErrorContains(t, err, "no zip file")
+}

@@ -2,6 +2,7 @@ package day_test
 
 import (
 	"fmt"
+	"math/rand/v2"
 	"slices"
 	"strings"
 	"testing"
@@ -94,6 +95,60 @@ func TestAMenuOfFourDishesForTwelve(t *testing.T) {
 	for _, j := range day.Order(jobs, p) {
 		t.Log(j.Name, j.Kind, j.Minutes)
 	}
+}
+
+func TestAnOvenThatIsHotIsNotHeatedAgain(t *testing.T) {
+	bake := swap.Step{Step: recipe.Step{Text: "Bake the tart.", Techniques: []string{"bake"}}, Change: swap.Kept, Heat: "oven", Work: 2, Wait: 30}
+	var menu []day.Course
+	for _, name := range []string{"Tart", "Pie"} {
+		menu = append(menu, day.Course{ID: name, Name: name, Factor: 1, Parts: []swap.Component{{Name: name, Steps: []swap.Step{bake}}}})
+	}
+	jobs := day.Jobs(larderOf(t), menu, house())
+	p, err := day.Make(day.RequestFor(halfPastSeven, house(), jobs))
+	require.NoError(t, err)
+	require.True(t, p.Feasible)
+	heated := 0
+	for _, j := range day.SayHot(jobs, p) {
+		if j.Kind == day.Heat && strings.HasPrefix(j.Name, "Heat") {
+			heated++
+		}
+	}
+	require.Equal(t, 1, heated)
+}
+
+func TestRandomMenusNeverBreakARule(t *testing.T) {
+	l := larderOf(t)
+	keys := []string{"bobotie", "moussaka", "pho", "feijoada", "doro-wat", "skink", "khachapuri", "okonomiyaki", "nata", "goulash", "rendang", "pierogi"}
+	all := map[string]day.Course{}
+	for _, key := range keys {
+		all[key] = courses(t, l, key)[0]
+	}
+	rng := rand.New(rand.NewPCG(4, 4))
+	planned := 0
+	for range 25 {
+		var menu []day.Course
+		for _, at := range rng.Perm(len(keys))[:1+rng.IntN(3)] {
+			menu = append(menu, all[keys[at]])
+		}
+		k := house()
+		k.Cooks, k.Rings = 1+rng.IntN(3), 2+rng.IntN(4)
+		jobs := day.Jobs(l, menu, k)
+		r := day.RequestFor(halfPastSeven, k, jobs)
+		p, err := day.Make(r)
+		require.NoError(t, err)
+		if !p.Feasible {
+			require.NotEmpty(t, p.Conflicts)
+			continue
+		}
+		planned++
+		require.NoError(t, day.Check(r, p))
+		step := map[string]bool{}
+		for _, j := range jobs {
+			step[j.ID] = true
+		}
+		require.Len(t, step, len(p.Tasks), "no task stands twice")
+	}
+	require.Greater(t, planned, 18)
 }
 
 func TestABlenderUsedTwiceIsWashed(t *testing.T) {

@@ -111,7 +111,9 @@ function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
             </table>
             <p>
               A serving costs {s.cost.adapted.toFixed(2)} instead of {s.cost.original.toFixed(2)}{" "}
-              <span className="quiet">by the made-up price list, in no currency.</span>
+              <span className="quiet">
+                by the kitchen’s price list; made up where it has no price of its own.
+              </span>
             </p>
           </section>
         </div>

@@ -100,6 +100,7 @@ func (m *menu) mise() {
 	type group struct {
 		food      *larder.Food
 		technique *larder.Technique
+		how       string // as the first line has it: "finely chopped"
 		grams     float64
 		keys      []string
 		courses   []string
@@ -109,14 +110,15 @@ func (m *menu) mise() {
 	for i, c := range m.courses {
 		for p, part := range c.Parts {
 			for n, line := range part.Lines {
-				f, t := m.larder.Food(line.FoodID()), m.cutting(line.Preparation)
-				if f == nil || t == nil || line.Mass() <= 0 {
+				f := m.larder.Food(line.FoodID())
+				t, how := m.cutting(line.Preparation)
+				if f == nil || t == nil || line.Mass() <= 0 || cutInStep(part, n, t.Name) {
 					continue
 				}
 				key := f.ID + " " + t.Name
 				g := groups[key]
 				if g == nil {
-					g = &group{food: f, technique: t}
+					g = &group{food: f, technique: t, how: how}
 					groups[key] = g
 					order = append(order, key)
 				}
@@ -139,34 +141,38 @@ func (m *menu) mise() {
 		for _, line := range g.keys {
 			m.cut[line] = append(m.cut[line], id)
 		}
-		verb, course := larder.Capital(g.technique.Name), ""
+		course := ""
 		if len(g.courses) == 1 {
 			course = g.courses[0]
 		}
 		m.jobs = append(m.jobs, Job{
 			Task: Task{ID: id, Minutes: minutes, Hands: 1}, Course: course, For: g.courses, Kind: Mise,
-			Name: verb + " the " + g.food.Name,
-			Text: fmt.Sprintf("%s all the %s, about %.0f g, for %s. Cover what waits.", verb, g.food.Name, math.Round(g.grams/10)*10, strings.Join(g.courses, ", ")),
+			Name: larder.Capital(g.food.Name) + ": " + g.how,
+			Text: fmt.Sprintf("Get ready about %.0f g of %s, %s, for %s. Cover what waits.", math.Round(g.grams/10)*10, g.food.Name, g.how, strings.Join(g.courses, ", ")),
 			Cue:  g.technique.Cue,
 		})
 	}
 }
 
-// cutting is the technique that a line's preparation asks for.
-func (m *menu) cutting(preparation string) *larder.Technique {
-	for _, w := range larder.Words(preparation) {
-		for _, form := range []string{w, w + "ed", w + "d", w + "ped"} {
-			if t, ok := m.larder.Words().Techniques[form]; ok && t.Family == "cut" {
-				return m.larder.Technique(t.Name)
+// cutInStep says whether a step that prepares a swap already cuts a line so.
+func cutInStep(part swap.Component, line int, technique string) bool {
+	return slices.ContainsFunc(part.Steps, func(s swap.Step) bool {
+		return s.Prepares != "" && slices.Contains(s.Lines, line) && slices.Contains(s.Techniques, technique)
+	})
+}
+
+// cutting is the technique that a line's preparation asks for, and the words
+// that ask for it.
+func (m *menu) cutting(preparation string) (*larder.Technique, string) {
+	for _, clause := range strings.FieldsFunc(preparation, func(r rune) bool { return r == ',' || r == ';' }) {
+		clause = strings.TrimSpace(clause)
+		for _, w := range strings.Fields(strings.ToLower(clause)) {
+			if t, ok := m.larder.Words().Techniques[w]; ok && t.Family == "cut" {
+				return m.larder.Technique(t.Name), clause
 			}
 		}
 	}
-	for _, w := range strings.Fields(strings.ToLower(strings.NewReplacer(",", " ", ";", " ").Replace(preparation))) {
-		if t, ok := m.larder.Words().Techniques[w]; ok && t.Family == "cut" {
-			return m.larder.Technique(t.Name)
-		}
-	}
-	return nil
+	return nil, ""
 }
 
 // course adds the jobs of one dish. Its steps follow each other within a part;
@@ -385,7 +391,7 @@ func (m *menu) step(i, p, n int, s swap.Step, after []After) (first, last string
 		add(".wait", Wait, base.Name, wait, 0, plain)
 		most := preparedGap
 		after[0].MaxGap = &most
-		add(".work", Work, "Then: "+lowerFirst(base.Name), work-beginMinutes, 1, byHand)
+		add(".work", Work, m.goingOn(s, base.Name), work-beginMinutes, 1, byHand)
 	case work > 0:
 		add(".work", Work, base.Name, work, 1, byHand)
 		add(".wait", Wait, base.Name, wait, 0, alone)
@@ -413,8 +419,18 @@ func (m *menu) restsFirst(s swap.Step) bool {
 	return false
 }
 
-func lowerFirst(text string) string {
-	return strings.ToLower(text[:1]) + text[1:]
+// goingOn names what is done to what has stood: "Drain and blend".
+func (m *menu) goingOn(s swap.Step, name string) string {
+	var what []string
+	for _, technique := range s.Techniques {
+		if t := m.larder.Technique(technique); t != nil && t.Family != "rest" && len(what) < 2 {
+			what = append(what, technique)
+		}
+	}
+	if len(what) == 0 {
+		return name
+	}
+	return larder.Capital(strings.Join(what, " and "))
 }
 
 func zero() *float64 { return new(float64) }

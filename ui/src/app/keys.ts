@@ -10,6 +10,7 @@ export const keyList: [string, string][] = [
   ["Tab", "walk through the lines and traits of the threads; each says its figures"],
   ["Enter", "use the candidate that has the focus; keep a line being edited"],
   ["Alt+↑  Alt+↓", "move the line, step or part that has the focus (in Original)"],
+  ["←  →", "pin the task that has the focus five minutes earlier or later (in Days)"],
   ["Esc", "leave a line being edited as it was"],
 ];
 

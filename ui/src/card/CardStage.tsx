@@ -4,6 +4,7 @@ import { PrinterOutlined } from "@ant-design/icons";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { Button, Spin } from "antd";
 import { useState } from "react";
+import { Link } from "react-router";
 
 import { api } from "../api/client";
 import type { Card } from "../api/types";
@@ -48,6 +49,7 @@ export default function CardStage() {
               {name}
             </a>
           ))}
+          <Link to={`/days?dish=${dish.id}`}>Plan a day with it</Link>
         </span>
       </div>
       {answer.error && <ProblemNote error={answer.error} retry={() => void answer.refetch()} />}

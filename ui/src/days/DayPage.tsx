@@ -91,11 +91,7 @@ export default function DayPage() {
               : `, at least ${span(view.plan.boundMinutes)}`}
           </span>
         )}
-        <span className="right no-print">
-          {change.isPending && <span className="quiet">Planning…</span>}
-          <Button onClick={() => change.mutate({ kind: "undo" })}>Take back</Button>
-          <Button onClick={() => setKit(true)}>Cooks and kit</Button>
-        </span>
+        {change.isPending && <span className="quiet">Planning…</span>}
       </header>
       {change.error && <ProblemNote error={change.error} />}
       {view.missing.map((m) => (
@@ -110,6 +106,8 @@ export default function DayPage() {
           value={shown}
           onChange={setShown}
         />
+        <Button onClick={() => setKit(true)}>Cooks and kit</Button>
+        <Button onClick={() => change.mutate({ kind: "undo" })}>Take back</Button>
         <span className="card-exports">
           <a href={`/api/days/${id}/calendar`}>Calendar with alarms</a>
           <a href={`/api/days/${id}/shopping`}>Shopping as CSV</a>
@@ -141,7 +139,7 @@ export default function DayPage() {
       )}
       {shown === "List" && (
         <>
-          <Chosen view={view} id={chosen} change={set} now={() => Date.now()} />
+          {chosen && <Chosen view={view} id={chosen} change={set} now={() => Date.now()} />}
           <DayList view={view} choose={setChosen} />
         </>
       )}

@@ -3,7 +3,7 @@ import "./days.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Input, InputNumber, Select, Spin } from "antd";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 
 import { api } from "../api/client";
 import { ProblemNote } from "../shared/ProblemNote";
@@ -17,7 +17,8 @@ export default function DaysPage() {
   const dishes = useQuery({ queryKey: ["dishes"], queryFn: () => api.dishes("") });
   const [name, setName] = useState("");
   const [at, setAt] = useState("");
-  const [chosen, setChosen] = useState<string[]>([]);
+  const [asked] = useSearchParams();
+  const [chosen, setChosen] = useState<string[]>(asked.getAll("dish"));
   const [servings, setServings] = useState(4);
   const make = useMutation({
     mutationFn: () =>

@@ -2,7 +2,7 @@ import { useRef, useState } from "react";
 
 import type { DayView } from "../api/types";
 import { between, dateOf, later, momentIn, wall } from "./clock";
-import { layOut, type Bar } from "./timeline";
+import { layOut, wrap, type Bar } from "./timeline";
 
 interface Props {
   view: DayView;
@@ -113,11 +113,17 @@ export function Timeline({ view, chosen, choose, pin, now }: Props) {
               </title>
               <rect width={b.width} height={b.height} rx={b.thin ? 2 : 4} />
               {pinned && <circle cx={5} cy={5} r={3} className="pin-mark" />}
-              {!b.thin && b.width > 22 && (
-                <text x={pinned ? 12 : 6} y={b.height / 2 + 4.5}>
-                  {barText(b)}
-                </text>
-              )}
+              {!b.thin &&
+                b.width > 14 &&
+                barLines(b).map((line, i, all) => (
+                  <text
+                    key={i}
+                    x={pinned ? 12 : 5}
+                    y={b.height / 2 + 4.5 + (i - (all.length - 1) / 2) * 14}
+                  >
+                    {line}
+                  </text>
+                ))}
             </g>
           );
         })}
@@ -156,12 +162,10 @@ export function Timeline({ view, chosen, choose, pin, now }: Props) {
 }
 
 /** What fits on a bar: the dish's letter, the oven's heat, the name. */
-function barText(b: Bar): string {
+function barLines(b: Bar): string[] {
   const letter = b.dish < 0 ? "" : `${letters[b.dish] ?? ""} `;
   const heat = b.job.oven ? `${b.job.oven.celsius}° ` : "";
-  const room = Math.floor((b.width - 8) / 6.6);
-  const text = letter + heat + b.job.name;
-  if (text.length <= room) return text;
-  if (room < 4) return letter.trim();
-  return `${text.slice(0, room - 1).trimEnd()}…`;
+  const room = Math.floor((b.width - 8) / 6.3);
+  if (room < 4) return letter === "" ? [] : [letter.trim()];
+  return wrap(letter + heat + b.job.name, room, b.height > 40 ? 3 : 1);
 }

@@ -7,7 +7,7 @@ import type { DayDocument, DayView, Job, Placed } from "../api/types";
 import DayPage from "./DayPage";
 import DaysPage from "./DaysPage";
 import { between, dateOf, later, momentIn, span, wall, withZone } from "./clock";
-import { layOut } from "./timeline";
+import { layOut, wrap } from "./timeline";
 
 const serveAt = "2026-12-05T19:30:00+01:00";
 
@@ -159,6 +159,13 @@ describe("the timeline", () => {
     const bake = t.bars.find((b) => b.id === "bake");
     const gratin = t.bars.find((b) => b.id === "gratin");
     expect(bake?.y).not.toBe(gratin?.y);
+  });
+
+  it("breaks names so that they fit on a bar", () => {
+    expect(wrap("A Fry the onions", 8, 3)).toEqual(["A Fry", "the", "onions"]);
+    expect(wrap("A Fry the onions gently", 8, 2)).toEqual(["A Fry", "the…"]);
+    expect(wrap("Caramelised", 6, 1)).toEqual(["Caram…"]);
+    expect(wrap("Fry", 6, 1)).toEqual(["Fry"]);
   });
 
   it("folds what is made long before to the left", () => {

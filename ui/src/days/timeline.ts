@@ -41,7 +41,7 @@ export interface Timeline {
 const foldAfter = 10 * 60;
 const nameWidth = 108;
 const foldWidth = 150;
-const rows = { cook: 34, ring: 26, oven: 26, kit: 24, wait: 12, gap: 7, top: 26 };
+const rows = { cook: 48, ring: 26, oven: 26, kit: 24, wait: 12, gap: 7, top: 26 };
 
 interface Row {
   name: string;
@@ -160,4 +160,26 @@ function stack(tasks: Placed[]): number[] {
     free[at] = Date.parse(t.end);
     return at;
   });
+}
+
+/** Breaks a text into lines of so many letters, the last cut short. */
+export function wrap(text: string, room: number, lines: number): string[] {
+  const out: string[] = [];
+  let rest = text.split(" ");
+  while (rest.length > 0 && out.length < lines) {
+    let line = rest[0] ?? "";
+    let used = 1;
+    while (used < rest.length && `${line} ${rest[used]}`.length <= room) {
+      line += ` ${rest[used]}`;
+      used += 1;
+    }
+    rest = rest.slice(used);
+    const last = out.length === lines - 1;
+    if (line.length > room || (last && rest.length > 0)) {
+      line =
+        line.length > room - 1 ? `${line.slice(0, Math.max(1, room - 1)).trimEnd()}…` : `${line}…`;
+    }
+    out.push(line);
+  }
+  return out;
 }

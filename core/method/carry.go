@@ -132,7 +132,7 @@ func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int) {
 	}
 	c.unprepared(comp, here, prepared)
 	c.boosters(comp)
-	c.attach(comp)
+	c.attach(comp, elsewhere(d, i))
 	comp.Steps = earliest(comp.Steps)
 }
 

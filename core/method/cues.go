@@ -47,8 +47,12 @@ func meatless(text string, techniques []string) (string, string) {
 		}
 		return clause
 	})
+	text = skinSide.ReplaceAllString(text, "")
 	return text, recipe.Cue(text)
 }
+
+// skinSide is how a piece with a skin lies in the pan.
+var skinSide = regexp.MustCompile(`(?i),? (?:skin|fat)[- ]side (?:first|down|up)(?: first)?`)
 
 // untilClause is one cue within a sentence.
 var untilClause = regexp.MustCompile(`\buntil [^,.;]*`)

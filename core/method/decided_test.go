@@ -100,6 +100,7 @@ func TestAGuestWhoEatsTheOriginalGetsASidePot(t *testing.T) {
 	require.Contains(t, b.Core[1], "63 °C")
 	require.Contains(t, b.Core[1], "3 minutes of rest")
 	all := strings.Join(b.Steps, "\n")
+	require.Contains(t, all, "Before “"+strings.Join(strings.Fields(a.Components[0].Steps[b.Step-1].Text)[:3], " "))
 	require.Contains(t, all, "knife of its own")
 	require.Contains(t, all, "Brown the beef mince")
 }
@@ -140,4 +141,26 @@ func TestPartsLoseNoLineAndNoStep(t *testing.T) {
 		}
 	})
 	require.Positive(t, apart, "no swap of the demo is a component of its own")
+}
+
+func TestOneMethodOverSeveralListsIsCarriedOver(t *testing.T) {
+	r, b, c := open(t)
+	d := r.Read("Bird in wine (feeds six)\n\nFor the bird:\n* 1.5kg chicken thighs, bone in\n* 12 small shallots, peeled\n\nFor the pot:\n* a bottle (750ml) red wine\n* 300ml chicken stock\n* 2 bay leaves\n\nHow I do it\nMarinate the chicken in the wine overnight with the bay leaves.\nBrown the chicken, skin side first, for 10 minutes.\nSoften the shallots. Pour in the wine and stock and simmer 45 mins until the meat falls off the bone.", measure.Metric)
+	dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+	require.NoError(t, err)
+	dec.SidePot = &swap.SidePot{Guests: 2}
+	a, err := c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	require.Empty(t, a.Unresolved, "the heading of the method is no line")
+	var all []string
+	for _, comp := range a.Components {
+		for _, s := range comp.Steps {
+			all = append(all, s.Text)
+		}
+	}
+	text := strings.Join(all, "\n")
+	require.NotContains(t, text, "Marinate the vegetable stock", "the chicken is not the stock")
+	require.NotContains(t, text, "skin side")
+	require.NotContains(t, text, "Add the vegetable stock", "another part pours it in")
+	require.Len(t, a.SidePots, 1, "stock is no piece of meat")
 }

@@ -40,7 +40,7 @@ func earliest(steps []swap.Step) []swap.Step {
 
 // attach gives every line of the component a step that uses it: one that names
 // it in other words, or else one that says where it belongs.
-func (c *Carrier) attach(comp *swap.Component) {
+func (c *Carrier) attach(comp *swap.Component, others []string) {
 	for at := range comp.Lines {
 		l := &comp.Lines[at]
 		used := func(s swap.Step) bool { return s.Change != swap.Dropped && slices.Contains(s.Lines, at) }
@@ -55,10 +55,26 @@ func (c *Carrier) attach(comp *swap.Component) {
 			comp.Steps[named].Lines = append(comp.Steps[named].Lines, at)
 			continue
 		}
+		if len(words) > 0 && slices.Contains(others, words[len(words)-1]) {
+			continue // a step of another part names it
+		}
 		s := c.reader.Step(fmt.Sprintf("Add the %s, tasting as you go.", l.Name), nil)
 		s.Lines, s.Animals = []int{at}, []recipe.Animal{}
 		comp.Steps = append(comp.Steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: "The original lists it and does not say when it goes in."})
 	}
+}
+
+// elsewhere are the words of all steps of the other components of a dish.
+func elsewhere(d recipe.Dish, component int) []string {
+	var out []string
+	for i, c := range d.Components {
+		for _, s := range c.Steps {
+			if i != component {
+				out = append(out, larder.Words(s.Text)...)
+			}
+		}
+	}
+	return out
 }
 
 // unprepared adds the preparation of swaps whose line no step names.

@@ -3,6 +3,7 @@ package method
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
@@ -14,7 +15,7 @@ import (
 var flesh = []larder.Animal{larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish}
 
 // noFlesh are kinds of food that are of meat or fish and no piece of it.
-var noFlesh = []string{"bones", "fat", "gelatine", "sweet", "fish-sauce", "fish-paste", "shellfish-paste", "fish-stock"}
+var noFlesh = []string{"bones", "fat", "gelatine", "sweet", "fish-sauce", "fish-paste", "shellfish-paste", "fish-stock", "stock", "stock-cube"}
 
 // fewServings is assumed where a recipe does not say for how many it is.
 const fewServings = 4
@@ -99,7 +100,7 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []rep
 	switch {
 	case at >= 0 && b.Sauce >= leastSauce:
 		b.Step = number + 1
-		b.Steps = append(b.Steps, fmt.Sprintf("Before step %d, take about %s of what is in the pot (the share of %g of %g) into a second pot.", b.Step, measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
+		b.Steps = append(b.Steps, fmt.Sprintf("Before “%s …”, take about %s of what is in the pot (the share of %g of %g) into a second pot.", beginning(comp.Steps[at].Text), measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
 	default:
 		b.Sauce = 0
 		b.Steps = append(b.Steps, "Cook it in a pan of its own beside the dish.")
@@ -111,6 +112,13 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []rep
 	}
 	b.Steps = append(b.Steps, "Stir and serve it with a spoon of its own. Raw meat and fish never stand above other food; leftovers are heated to 74 °C, once.")
 	return b
+}
+
+// beginning is the first words of a step, which name it wherever it is shown.
+func beginning(text string) string {
+	const words = 6
+	all := strings.Fields(text)
+	return strings.TrimRight(strings.Join(all[:min(words, len(all))], " "), ",.;:")
 }
 
 func listed(names []string) string {

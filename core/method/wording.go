@@ -171,7 +171,8 @@ func (c *Carrier) shortFor(a recipe.Animal, text string, used, all []replacement
 				}
 				continue
 			}
-			if score == 0 && r.line.Animal == a.Animal {
+			lineWords := larder.Words(r.line.Name)
+			if score == 0 && r.line.Animal == a.Animal && !(len(lineWords) > 0 && slices.Contains(extracts, lineWords[len(lineWords)-1])) {
 				score = 1
 			}
 			if score == 0 {
@@ -191,8 +192,15 @@ func (c *Carrier) shortFor(a recipe.Animal, text string, used, all []replacement
 	return best
 }
 
+// extracts are last words of what is made from an animal and is none of it: a
+// step's "chicken" is not the stock.
+var extracts = []string{"stock", "broth", "bouillon", "cube", "sauce", "paste", "powder", "granule", "fat", "dripping", "stock pot"}
+
 // likeness counts the words that two names share, the last word thrice.
 func likeness(name, line []string) int {
+	if len(line) == 0 || slices.Contains(extracts, line[len(line)-1]) && !slices.Contains(name, line[len(line)-1]) {
+		return 0
+	}
 	score := 0
 	for i, w := range name {
 		if !slices.Contains(line, w) {

@@ -1,6 +1,7 @@
 package sizing_test
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -73,6 +74,15 @@ func TestAmountsNearWholePacksBecomeThem(t *testing.T) {
 	thrice, err := sizing.Scale(l, d, 3)
 	require.NoError(t, err)
 	require.NotContains(t, lines(thrice)[0], "block", "345 g are not near a whole number of blocks")
+}
+
+func TestAContainerKeepsItsName(t *testing.T) {
+	l, r := open(t)
+	d := r.Read("Stew\n\nServes 2\n\na bottle (750 ml) red wine\n2 tins chopped tomatoes\n\nMethod\n1. Simmer all.", measure.Metric)
+	more, err := sizing.Scale(l, d, 2)
+	require.NoError(t, err)
+	require.True(t, strings.HasPrefix(lines(more)[0], "2 bottles "), lines(more)[0])
+	require.True(t, strings.HasPrefix(lines(more)[1], "4 tins "), lines(more)[1])
 }
 
 func TestBothMeasures(t *testing.T) {

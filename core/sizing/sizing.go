@@ -10,6 +10,7 @@ import (
 	"slices"
 	"strconv"
 	"strings"
+	"unicode"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
@@ -101,6 +102,12 @@ func scaled(line recipe.Line, k float64) recipe.Line {
 		line.Grams = &g
 	}
 	text := Show(amount)
+	if said := saidUnit(line); said != "" {
+		text = measure.Amount{Low: amount.Low, High: amount.High, Unit: measure.Piece}.String() + " " + said
+		if amount.High > 1 {
+			text = strings.TrimSuffix(text, said) + many(said)
+		}
+	}
 	if line.Grams != nil && byMeasure(amount.Unit) {
 		text += " (" + measure.ShowGrams(*line.Grams, measure.Loose) + ")"
 	}
@@ -117,6 +124,20 @@ func scaled(line recipe.Line, k float64) recipe.Line {
 	line.Text = text + " " + rest
 	line.Amount = &amount
 	return line
+}
+
+// saidUnit is the container that a line names ("bottle", "jar"), which the unit
+// calls a can; empty where the line says so itself.
+func saidUnit(line recipe.Line) string {
+	if line.Amount.Unit != measure.Can {
+		return ""
+	}
+	for _, w := range strings.FieldsFunc(strings.ToLower(line.Text), func(r rune) bool { return !unicode.IsLetter(r) }) {
+		if u, ok := measure.ParseUnit(w); ok && u == measure.Can {
+			return one(w)
+		}
+	}
+	return ""
 }
 
 // nearPack is how far, as a part, an amount may be from whole packs to be

@@ -31,7 +31,6 @@ export function SidePotField({ open }: { open: OpenDish }) {
           <h3>
             Side pot for {p.guests}
             {p.component && `: ${p.component.toLowerCase()}`}
-            {p.step > 0 && <span className="quiet"> · from before step {p.step}</span>}
           </h3>
           <p>{p.lines.join(" · ")}</p>
           <ol>

@@ -135,6 +135,9 @@ func (k *Kitchen) sizeCard(card *formats.Card, factor float64, measures measure.
 		for j, l := range comp.Lines {
 			if f := k.Core().Larder.Food(l.FoodID()); f != nil {
 				card.Beside[i][j] = sizing.Beside(l, f.MatterOf(l.Form), measures)
+				if bought := sizing.AsBought(l, f); bought != "" {
+					card.Beside[i][j] = strings.TrimPrefix(card.Beside[i][j]+", "+bought, ", ")
+				}
 			}
 		}
 	}

@@ -191,6 +191,7 @@ var (
 	heatsFat   = words(`heat the (?:oil|butter|fat|lard|ghee)|melt the|frying pan|brush the slices`)
 	crumbled   = words(`crumble|scatter|dollop|strew`)
 	stirsFlour = words(`(?:stir|sprinkle|whisk|add|mix|beat) (?:in )?(?:the )?flour|roux|flour`)
+	brushedOn  = words(`brush|toss|drizzle|trickle|rub `)
 	dressing   = words(`dress|vinaigrette|drizzle|trickle|pour over|marinade|whisk`)
 	atTheEnd   = words(`finish|at the end|serve|dollop|spoon over|swirl|stir in|just before|on the side|top with|off the heat|warm through`)
 	onTop      = words(`top with|on top|over the top|sprinkle|scatter|strew|cover with|grill|gratin|brown`)
@@ -268,6 +269,9 @@ var useRules = []useRule{
 	{kinds(fats), "roux", "is cooked with flour to thicken a sauce", func(n neighbourhood) bool {
 		f := n.grams("white-flour")
 		return f > 0.4*n.line.Mass() && f < 3*n.line.Mass() && n.says(stirsFlour) && !n.anywhere("knead") && n.anywhere("melt", "fry", "whisk", "simmer")
+	}},
+	{kinds(fats), "brush", "is brushed on or tossed with before the oven", func(n neighbourhood) bool {
+		return n.says(brushedOn) && n.technique("roast", "bake", "grill") && !n.technique("fry", "sweat", "soften", "saute")
 	}},
 	{kinds(fats), "fry", "fries other ingredients", func(n neighbourhood) bool {
 		return n.technique("fry", "sweat", "soften", "saute", "brown", "sear", "caramelise", "stir-fry", "toast", "temper", "roast") || n.says(heatsFat)

@@ -26,6 +26,13 @@ type Swap struct {
 	Formula []Part `json:"formula" yaml:"formula"`
 	// Prepare lists what is done before the swap goes into the dish.
 	Prepare []Preparation `json:"prepare" yaml:"prepare"`
+	// Pan stands in the words of a step where the swap cannot fry as the
+	// original did ("spoonfuls of water"); Finish is then the step after it.
+	Pan    string `json:"pan" yaml:"pan"`
+	Finish string `json:"finish" yaml:"finish"`
+	// CookMinutes are what it takes in liquid, where that is its own time; 0
+	// leaves the original's.
+	CookMinutes float64 `json:"cookMinutes" yaml:"minutes"`
 	// Cook says how the original's own steps change, When at what moment the
 	// swap goes in.
 	Cook     string   `json:"cook" yaml:"cook"`
@@ -116,6 +123,25 @@ func (s *Swap) GramsPer() float64 {
 	return 100
 }
 
+// CalledFor is how the steps speak of the swap in one use.
+func (s *Swap) CalledFor(use string) string {
+	if s.friesDry(use) {
+		return s.Pan
+	}
+	return s.Short
+}
+
+// FinishFor is the step that follows the one the swap is used in, empty for
+// most.
+func (s *Swap) FinishFor(use string) string {
+	if s.friesDry(use) {
+		return s.Finish
+	}
+	return ""
+}
+
+func (s *Swap) friesDry(use string) bool { return use == "fry" && s.Pan != "" }
+
 // Minutes sums the hands-on and waiting time of the preparation.
 func (s *Swap) Minutes() (hands, wait float64) {
 	for _, p := range s.Prepare {
@@ -135,8 +161,10 @@ type Booster struct {
 	// Step is one kitchen dose in grams (a quarter teaspoon, a sheet).
 	Step float64 `json:"step" yaml:"step"`
 	When string  `json:"when" yaml:"when"`
-	// First tells that it goes in before anything else is cooked.
-	First bool `json:"first" yaml:"first"`
+	// First tells that it goes in with the first frying; Plain is how, where
+	// nothing is fried.
+	First bool   `json:"first" yaml:"first"`
+	Plain string `json:"plain" yaml:"plain"`
 	// In says in what dishes it belongs: savoury, sweet or any.
 	In     string `json:"in" yaml:"in"`
 	Source string `json:"source" yaml:"source"`

@@ -33,7 +33,7 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 		return swap.Adaptation{}, err
 	}
 	for i := range a.Components {
-		c.component(d, &a, i)
+		c.component(d, &a, i, dec.Wording)
 		name(&a.Components[i], i)
 		c.cues(&a.Components[i])
 		c.figures(&a.Components[i], dec.Figures)
@@ -107,10 +107,11 @@ type replacement struct {
 	index  int // in the original component
 	chosen *swap.Chosen
 	book   *larder.Swap
-	new    []int // adapted lines it brought
+	short  string // how steps speak of the swap; empty without one
+	new    []int  // adapted lines it brought
 }
 
-func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int) {
+func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int, wording map[string]string) {
 	comp := &a.Components[i]
 	here := c.replacements(d, *a, i)
 	all := here
@@ -129,9 +130,10 @@ func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int) {
 			}
 		}
 		comp.Steps = append(comp.Steps, c.split(c.step(step, d.Components[i].Lines, n, used, all, moved), used, comp)...)
+		comp.Steps = append(comp.Steps, c.finishes(used, prepared)...)
 	}
 	c.unprepared(comp, here, prepared)
-	c.boosters(comp)
+	c.boosters(comp, i, wording)
 	c.attach(comp, elsewhere(d, i))
 	comp.Steps = earliest(comp.Steps)
 }
@@ -153,6 +155,22 @@ func (c *Carrier) prepare(comp *swap.Component, alike []replacement, prepared ma
 	comp.Steps = append(comp.Steps, c.preparations(all)...)
 }
 
+// finishes are the steps after one in which swaps stand for fat that cannot
+// fry themselves; done keeps them from coming twice.
+func (c *Carrier) finishes(used []replacement, done map[string]bool) []swap.Step {
+	var steps []swap.Step
+	for _, r := range used {
+		if r.book == nil || r.book.FinishFor(r.chosen.Use) == "" || done["finish "+r.chosen.Replaces] {
+			continue
+		}
+		done["finish "+r.chosen.Replaces] = true
+		s := c.reader.Step(r.book.FinishFor(r.chosen.Use), nil)
+		s.Lines, s.Animals = slices.Clone(r.new), []recipe.Animal{}
+		steps = append(steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: r.book.Why})
+	}
+	return steps
+}
+
 // replacements lists what happened to the lines of one component.
 func (c *Carrier) replacements(d recipe.Dish, a swap.Adaptation, i int) []replacement {
 	var out []replacement
@@ -166,6 +184,9 @@ func (c *Carrier) replacements(d recipe.Dish, a swap.Adaptation, i int) []replac
 			r.chosen = &a.Swaps[at]
 			r.book = c.book.Larder().SwapNamed(r.chosen.Swap)
 			r.new = r.chosen.Lines
+			if r.book != nil {
+				r.short = r.book.CalledFor(r.chosen.Use)
+			}
 		case !open || line.Origin != larder.FromAnimal:
 			continue
 		}
@@ -202,13 +223,13 @@ func usedBy(here []replacement, s recipe.Step) []replacement {
 
 // lastClause is a last clause that comes when the cue is reached: "Simmer the
 // lentils until tender, then drain them."
-var lastClause = regexp.MustCompile(`,? (?:and )?then (?:drain|strain|lift|rinse|add|season)\b[^,]*$`)
+var lastClause = regexp.MustCompile(`,? (?:and )?then (?:drain|strain|lift|rinse|add|season|toss|mix|stir|strew|sear)\b.*$`)
 
 // preparations turns a swap's own preparation into added steps.
 func (c *Carrier) preparations(r replacement) []swap.Step {
 	var steps []swap.Step
 	for _, p := range r.book.Prepare {
-		text := strings.TrimSuffix(p.Text, ".")
+		text := strings.Replace(strings.TrimSuffix(p.Text, "."), "everything", "everything for the "+r.book.Short, 1)
 		if p.Cue != "" && !strings.Contains(text, " until ") {
 			if at := lastClause.FindStringIndex(text); at != nil {
 				text = text[:at[0]] + " " + p.Cue + text[at[0]:]
@@ -242,11 +263,11 @@ func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []re
 	}
 	slices.Sort(out.Lines)
 	out.Animals = []recipe.Animal{}
-	if len(used) == 0 && len(s.Animals) == 0 {
+	if len(used) == 0 && len(s.Animals) == 0 && c.plants(s.Text, s, lines, used, all) == s.Text {
 		return out
 	}
 	if onlyBones(c.book.Larder(), s, lines, used) {
-		out.Change, out.Lines, out.Text = swap.Dropped, []int{}, c.reword(s, used, all)
+		out.Change, out.Lines, out.Text = swap.Dropped, []int{}, c.reword(s, lines, used, all)
 		out.Why = "There are no bones to blanch or rinse."
 		return out
 	}
@@ -254,12 +275,15 @@ func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []re
 		out.Change, out.Text = swap.Dropped, s.Text
 		out.Lines = []int{}
 		out.Why = "Nothing renders or has to be skimmed off now."
-		out.Text = c.reword(s, used, all)
+		out.Text = c.reword(s, lines, used, all)
 		return out
 	}
 	out.Change = swap.Changed
-	out.Text = c.reword(s, used, all)
+	out.Text = c.reword(s, lines, used, all)
 	out.Text, out.Cue = meatless(out.Text, s.Techniques)
+	if text, minutes, ok := ownTime(out.Text, used); ok {
+		out.Text, out.Minutes = text, minutes
+	}
 	if short, minutes, ok := c.shorter(out.Text, s, lines, used); ok {
 		out.Text, out.Minutes = short, minutes
 	}

@@ -14,16 +14,20 @@ import (
 // meatCues end a step by signs that only meat or fish gives.
 var meatCues = []string{"pink", "bone", "juices", "opaque", "flakes", "fat runs", "flake easily", "fork-tender", "cooked through", "core", "renders", "the white is", "whites are", "the egg"}
 
-// Cues that end a step in their place: dry heat colours, liquid soaks in.
+// Cues that end a step in their place: dry heat colours, a sauce seasons, plain
+// liquid only heats.
 const (
-	plantCue = "until hot through and coloured at the edges"
-	wetCue   = "until hot right through and the liquid has soaked in"
+	plantCue   = "until hot through and coloured at the edges"
+	wetCue     = "until hot right through"
+	braisedCue = "until tender and seasoned to the middle"
 )
 
 func cueFor(techniques []string) string {
 	for _, t := range techniques {
 		switch t {
-		case "simmer", "poach", "braise", "stew", "boil", "steam", "pressure-cook":
+		case "simmer", "braise", "stew", "pressure-cook":
+			return braisedCue
+		case "poach", "boil", "steam":
 			return wetCue
 		}
 	}
@@ -132,3 +136,26 @@ func (c *Carrier) shorter(text string, s recipe.Step, lines []recipe.Line, used 
 	text = lifting.ReplaceAllString(text, " then")
 	return text, &measure.Span{Low: minutes, High: minutes}, true
 }
+
+// ownTime puts the time that a swap takes in liquid in place of the original's,
+// in the sentence that names it.
+func ownTime(text string, used []replacement) (string, *measure.Span, bool) {
+	said := sentences(text)
+	for _, r := range used {
+		if r.book == nil || r.book.CookMinutes == 0 {
+			continue
+		}
+		for i, sentence := range said {
+			found := longTime.FindString(sentence)
+			if found == "" || !strings.Contains(strings.ToLower(sentence), r.short) || !boils.MatchString(sentence) {
+				continue
+			}
+			m := r.book.CookMinutes
+			said[i] = strings.Replace(sentence, found, fmt.Sprintf("for %g minutes", m), 1)
+			return strings.Join(said, " "), &measure.Span{Low: m, High: m}, true
+		}
+	}
+	return "", nil, false
+}
+
+var boils = regexp.MustCompile(`(?i)\b(?:boil|simmer|steam|cook)\b`)

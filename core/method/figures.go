@@ -161,7 +161,7 @@ func (c *Carrier) split(s swap.Step, used []replacement, comp *swap.Component) [
 	for _, sentence := range sentences(s.Text) {
 		var named []replacement
 		for _, r := range used {
-			if r.book != nil && strings.Contains(strings.ToLower(sentence), strings.ToLower(r.book.Short)) {
+			if r.book != nil && strings.Contains(strings.ToLower(sentence), strings.ToLower(r.short)) {
 				named = append(named, r)
 			}
 		}

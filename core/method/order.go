@@ -91,20 +91,35 @@ func (c *Carrier) unprepared(comp *swap.Component, here []replacement, prepared 
 
 // boosters adds one step for each booster of the component, in the words of
 // the book and at its moment: with the first frying, or before the dish is
-// filled, baked or served.
-func (c *Carrier) boosters(comp *swap.Component) {
+// filled, baked or served. A step that goes on after its frying ("mix it in and
+// leave to cool") is parted there, but not one that the cook has reworded.
+func (c *Carrier) boosters(comp *swap.Component, component int, wording map[string]string) {
 	for at, l := range comp.Lines {
 		if l.Change != swap.Booster {
 			continue
 		}
-		text, early := fmt.Sprintf("Add the %s.", l.Name), false
-		if b := c.book.Larder().BoosterNamed(l.FoodID()); b != nil {
-			text, early = b.When, b.First
+		b := c.book.Larder().BoosterNamed(l.FoodID())
+		text, fried := fmt.Sprintf("Add the %s.", l.Name), -1
+		if b != nil {
+			text = b.When
+			if b.First {
+				fried = slices.IndexFunc(comp.Steps, func(s swap.Step) bool { return does(s, frying) })
+			}
+			if b.First && fried < 0 && b.Plain != "" {
+				text = b.Plain
+			}
 		}
 		s := c.reader.Step(text, nil)
 		s.Lines, s.Animals = []int{at}, []recipe.Animal{}
 		step := swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: l.Why}
-		comp.Steps = slices.Insert(comp.Steps, moment(comp.Steps, early), step)
+		where := late(comp.Steps)
+		if fried >= 0 {
+			if wording[stepKey(component, comp.Steps[fried], comp)] == "" {
+				c.partAfter(comp, fried, frying)
+			}
+			where = fried + 1
+		}
+		comp.Steps = slices.Insert(comp.Steps, where, step)
 	}
 }
 
@@ -114,17 +129,14 @@ var (
 	finishing = []string{"bake", "roast", "grill", "gratinate", "layer", "stuff", "press", "serve", "deep-fry", "steam", "shape"}
 )
 
-// moment is the index at which a booster's step goes in.
-func moment(steps []swap.Step, early bool) int {
-	does := func(s swap.Step, what []string) bool {
-		return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(s.Techniques, func(t string) bool { return slices.Contains(what, t) })
-	}
-	if early {
-		if at := slices.IndexFunc(steps, func(s swap.Step) bool { return does(s, frying) }); at >= 0 {
-			return at + 1
-		}
-		return 0
-	}
+// does tells whether a step of the original works in one of some ways.
+func does(s swap.Step, what []string) bool {
+	return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(s.Techniques, func(t string) bool { return slices.Contains(what, t) })
+}
+
+// late is the index at which a step goes in that comes when the cooking is
+// done, and before the dish is finished.
+func late(steps []swap.Step) int {
 	at := len(steps)
 	for at > 0 && (does(steps[at-1], finishing) || steps[at-1].Change == swap.Dropped) {
 		at--
@@ -133,4 +145,37 @@ func moment(steps []swap.Step, early bool) int {
 		return len(steps)
 	}
 	return at
+}
+
+// partAfter parts a step behind its last sentence that works in one of some
+// ways, if others follow.
+func (c *Carrier) partAfter(comp *swap.Component, n int, what []string) {
+	step := comp.Steps[n]
+	said := sentences(step.Text)
+	last := -1
+	for i, sentence := range said {
+		if slices.ContainsFunc(c.reader.Step(sentence, nil).Techniques, func(t string) bool { return slices.Contains(what, t) }) {
+			last = i
+		}
+	}
+	if last < 0 || last == len(said)-1 {
+		return
+	}
+	lines := make([]recipe.Line, len(comp.Lines))
+	for i, l := range comp.Lines {
+		lines[i] = l.Line
+	}
+	first, rest := step, step
+	first.Step = c.reader.Step(strings.Join(said[:last+1], " "), lines)
+	rest.Step = c.reader.Step(strings.Join(said[last+1:], " "), lines)
+	// What neither names by itself (a swap by its short name) stays with both.
+	for _, at := range step.Lines {
+		if !slices.Contains(first.Lines, at) && !slices.Contains(rest.Lines, at) {
+			first.Lines, rest.Lines = append(first.Lines, at), append(rest.Lines, at)
+		}
+	}
+	slices.Sort(first.Lines)
+	slices.Sort(rest.Lines)
+	first.Animals, rest.Animals = []recipe.Animal{}, []recipe.Animal{}
+	comp.Steps = slices.Replace(comp.Steps, n, n+1, first, rest)
 }

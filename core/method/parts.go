@@ -4,12 +4,14 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
 )
 
 // ownPart is the number of preparing steps from which what a swap brings is a
-// component of its own; what stands for a stock or sets on top is one with any.
+// component of its own; what stands for a stock, sets on top, or is made of a
+// food that the component holds besides is one with any.
 const ownPart = 2
 
 var ownPartUses = []string{"stock", "set"}
@@ -32,8 +34,7 @@ func Parts(l *larder.Larder, a swap.Adaptation) []swap.Component {
 			at := map[int]int{}
 			for n := range comp.Lines {
 				if broughtBy(a, i, id, n) {
-					at[n], moved[n] = len(part.Lines), id
-					part.Lines = append(part.Lines, comp.Lines[n])
+					at[n], moved[n] = gather(l, &part, comp.Lines[n]), id
 				}
 			}
 			for _, s := range comp.Steps {
@@ -79,6 +80,25 @@ func Parts(l *larder.Larder, a swap.Adaptation) []swap.Component {
 	return out
 }
 
+// gather adds a line to a part and returns its place: where the part holds the
+// same in the same form already, because one swap stands for several lines, the
+// amounts are added up.
+func gather(l *larder.Larder, part *swap.Component, line swap.Line) int {
+	at := slices.IndexFunc(part.Lines, func(o swap.Line) bool {
+		return o.FoodID() == line.FoodID() && o.Form == line.Form && o.Preparation == line.Preparation
+	})
+	food := l.Food(line.FoodID())
+	if at < 0 || food == nil || line.Mass() <= 0 {
+		part.Lines = append(part.Lines, line)
+		return len(part.Lines) - 1
+	}
+	sum := part.Lines[at].Mass() + line.Mass()
+	span := measure.Exactly(sum)
+	part.Lines[at].Grams, part.Lines[at].Amount = &span, &measure.Amount{Low: sum, High: sum, Unit: measure.Gram}
+	part.Lines[at].Text = swap.Written(food, sum, line.Preparation)
+	return at
+}
+
 // preparedApart lists the swaps of a component that are prepared as one of
 // their own, in the order of their steps.
 func preparedApart(a swap.Adaptation, component int) []string {
@@ -91,7 +111,7 @@ func preparedApart(a swap.Adaptation, component int) []string {
 		least := ownPart
 		if slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool {
 			return c.Swap == s.Prepares && swap.ComponentOf(c.Replaces) == component && slices.Contains(ownPartUses, c.Use)
-		}) {
+		}) || sharesFood(a, component, s.Prepares) {
 			least = 1
 		}
 		if count[s.Prepares]++; count[s.Prepares] == least {
@@ -99,6 +119,31 @@ func preparedApart(a swap.Adaptation, component int) []string {
 		}
 	}
 	return out
+}
+
+// sharesFood tells whether a swap made of several things holds one that the
+// component holds besides, so that "the cashews" of its preparation could be
+// those or the others.
+func sharesFood(a swap.Adaptation, component int, id string) bool {
+	comp := a.Components[component]
+	mine, others := map[string]bool{}, map[string]bool{}
+	brought := 0
+	for n, line := range comp.Lines {
+		switch own := broughtBy(a, component, id, n); {
+		case line.Change == swap.Dropped || line.FoodID() == "water":
+		case own:
+			mine[line.FoodID()] = true
+			brought++
+		default:
+			others[line.FoodID()] = true
+		}
+	}
+	for food := range mine {
+		if others[food] && brought > 1 {
+			return true
+		}
+	}
+	return false
 }
 
 // broughtBy says whether a swap brought a line of a component.

@@ -22,7 +22,7 @@ func (c *Carrier) heading(name string, here []replacement) string {
 	shorts := map[string]bool{}
 	for _, r := range here {
 		if r.book != nil && r.line.Origin == larder.FromAnimal {
-			shorts[r.book.Short] = true
+			shorts[r.short] = true
 		}
 	}
 	flesh := slices.Contains([]larder.Animal{larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish}, s.Animals[0].Animal)
@@ -30,7 +30,7 @@ func (c *Carrier) heading(name string, here []replacement) string {
 		return "Main pieces" // "Meats", of several kinds
 	}
 	var words []string
-	for _, w := range strings.Fields(c.reword(s, here, here)) {
+	for _, w := range strings.Fields(c.reword(s, nil, here, here)) {
 		if len(words) == 0 || !strings.EqualFold(words[len(words)-1], w) {
 			words = append(words, w)
 		}
@@ -64,8 +64,9 @@ func fallbackFor(a recipe.Animal) string {
 // reword puts the swaps' short names where the step names what they replace.
 // Every animal word the reader finds in the new text is replaced, so that none
 // is left behind.
-func (c *Carrier) reword(s recipe.Step, used, all []replacement) string {
+func (c *Carrier) reword(s recipe.Step, lines []recipe.Line, used, all []replacement) string {
 	text := c.rename(s, used)
+	text = c.plants(text, s, lines, used, all)
 	for _, a := range s.Animals {
 		text = aside(text, used, func(rest string) string { return replaceWords(rest, a.Name, c.shortFor(a, text, used, all)) })
 	}
@@ -88,10 +89,10 @@ func (c *Carrier) reword(s recipe.Step, used, all []replacement) string {
 	}
 	for _, r := range append(slices.Clone(used), all...) {
 		if r.book != nil {
-			text = smooth(text, r.book.Short, c.melts(r.book))
+			text = smooth(text, r.short, c.melts(r.book))
 		}
 	}
-	return text
+	return unrepeated(text, used)
 }
 
 // aside works on a text with the short names already in it put aside, so that
@@ -99,13 +100,13 @@ func (c *Carrier) reword(s recipe.Step, used, all []replacement) string {
 func aside(text string, used []replacement, work func(string) string) string {
 	for i, r := range used {
 		if r.book != nil {
-			text = strings.ReplaceAll(text, r.book.Short, fmt.Sprintf("\x01%d\x01", i))
+			text = strings.ReplaceAll(text, r.short, fmt.Sprintf("\x01%d\x01", i))
 		}
 	}
 	text = work(text)
 	for i, r := range used {
 		if r.book != nil {
-			text = strings.ReplaceAll(text, fmt.Sprintf("\x01%d\x01", i), r.book.Short)
+			text = strings.ReplaceAll(text, fmt.Sprintf("\x01%d\x01", i), r.short)
 		}
 	}
 	return text
@@ -124,8 +125,8 @@ func (c *Carrier) rename(s recipe.Step, used []replacement) string {
 		if slices.ContainsFunc(used, func(o replacement) bool { return o.index != r.index && slices.Equal(larder.Words(o.line.Name), words) }) {
 			continue // two lines of one name: what is done with it tells which is meant
 		}
-		text = replaceWords(text, r.line.Name, r.book.Short)
-		if len(words) < 2 || slices.Contains(larder.Words(r.book.Short), words[len(words)-1]) {
+		text = replaceWords(text, r.line.Name, r.short)
+		if len(words) < 2 || slices.Contains(larder.Words(r.short), words[len(words)-1]) {
 			continue
 		}
 		head := words[len(words)-1]
@@ -134,7 +135,7 @@ func (c *Carrier) rename(s recipe.Step, used []replacement) string {
 			return o.index != r.index && slices.Contains(other, head)
 		})
 		if !shared && bodily[head] {
-			text = replaceWords(text, head, r.book.Short)
+			text = replaceWords(text, head, r.short)
 		}
 	}
 	return text
@@ -182,7 +183,7 @@ func (c *Carrier) shortFor(a recipe.Animal, text string, used, all []replacement
 				score++
 			}
 			if score = 2*score - rank; score > most {
-				best, most = r.book.Short, score
+				best, most = r.short, score
 			}
 		}
 	}
@@ -278,6 +279,7 @@ var verbs = []verb{
 	{regexp.MustCompile(`(?i)\bmelt the $`), "heat the ", true},
 	{regexp.MustCompile(`(?i)\bmelt $`), "heat ", true},
 	{regexp.MustCompile(`(?i)\bshell and $`), "", false},
+	{regexp.MustCompile(`(?i)\bslices? of (?:the )?$`), "the ", false},
 }
 
 // instead keeps a capital at the beginning of a sentence.

@@ -15,7 +15,8 @@ type stepNames struct {
 	used    []int
 	animals []Animal
 	// named holds, by word, the food of the longer name it is part of.
-	named map[int]string
+	named  map[int]string
+	before past
 }
 
 // utensils after an animal word make it a thing: "fish slice", "egg timer".
@@ -51,6 +52,10 @@ func (s *stepNames) read() {
 	vocab := s.reader.larder.Words()
 	for i := 0; i < len(words); {
 		m, ok := x.At(words, i, true)
+		if (!ok || m.Used == 1) && s.ownMake(words, i) {
+			i++
+			continue
+		}
 		if !ok {
 			s.loose(words, i)
 			i++
@@ -195,7 +200,7 @@ func (s *stepNames) ownWord(word string, l Line) bool {
 // the name of another food; -1 when nowhere.
 func (s *stepNames) find(words []string, word string, l Line) int {
 	for i, w := range words {
-		if id := s.named[i]; w == word && (id == "" || id == l.FoodID()) {
+		if id := s.named[i]; w == word && (id == "" || id == l.FoodID()) && !madeNow(words, i) && s.before.made[w] == nil {
 			return i
 		}
 	}

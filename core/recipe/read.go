@@ -46,12 +46,10 @@ func (r *Reader) Source(src Source, sys measure.System) Dish {
 		if len(lines) == 0 {
 			lines = allLines(d)
 		}
-		var before []int
+		before := past{made: map[string][]int{}}
 		for _, text := range s.Steps {
 			step := r.stepAfter(text, lines, before)
-			if len(step.Lines) > 0 {
-				before = step.Lines
-			}
+			before.add(step)
 			if len(d.Components[i].Lines) == 0 {
 				step.Lines = []int{}
 			}
@@ -133,10 +131,12 @@ func (r *Reader) shareSteps(components []Component) []Component {
 		all = append(all, c.Lines...)
 	}
 	for i := range components {
+		before := past{made: map[string][]int{}}
 		for j, s := range components[i].Steps {
 			if len(components) > 1 && len(components[i].Lines) > 0 {
-				components[i].Steps[j].Animals = r.Step(s.Text, all).Animals
+				components[i].Steps[j].Animals = r.stepAfter(s.Text, all, before).Animals
 			}
+			before.add(s)
 		}
 	}
 	return components

@@ -8,20 +8,19 @@ import (
 )
 
 // Step reads one paragraph of the method against the lines of its component.
-func (r *Reader) Step(text string, lines []Line) Step { return r.stepAfter(text, lines, nil) }
+func (r *Reader) Step(text string, lines []Line) Step { return r.stepAfter(text, lines, past{}) }
 
-// stepAfter reads a step that follows others, of which before lists the lines
-// used so far, those of the last step for pronouns.
-func (r *Reader) stepAfter(text string, lines []Line, before []int) Step {
+// stepAfter reads a step that follows others.
+func (r *Reader) stepAfter(text string, lines []Line, before past) Step {
 	text = strings.TrimSpace(text)
 	tokens := lex(text)
 	step := Step{Text: text, Techniques: []string{}, Lines: []int{}, Animals: []Animal{}, Cue: Cue(text)}
 	step.Minutes = minutes(tokens)
 	step.Celsius = celsius(tokens)
 	step.Techniques, step.HandsOn = r.techniques(tokens)
-	sp := stepNames{reader: r, tokens: tokens, lines: lines}
+	sp := stepNames{reader: r, tokens: tokens, lines: lines, before: before}
 	sp.read()
-	step.Lines = append(step.Lines, r.referred(larder.Words(text), lines, sp.used, before)...)
+	step.Lines = append(step.Lines, r.referred(larder.Words(text), lines, sp.used, before.lines)...)
 	if sp.animals != nil {
 		step.Animals = sp.animals
 	}

@@ -6,6 +6,7 @@ import (
 	"strconv"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 )
@@ -139,6 +140,31 @@ func Beside(line recipe.Line, m measure.Matter, sys measure.System) string {
 		return measure.ShowMillilitres(line.Amount.Span().Mid()*measure.MillilitresOf(line.Amount.Unit, sys), sys, measure.Loose)
 	}
 	return measure.ShowGrams(measure.Exactly(grams), measure.Loose)
+}
+
+// A form that weighs much more or less than what it is made from says so from
+// these bases on (grams as bought in one gram of the form).
+const (
+	swollenBelow = 0.8
+	shrunkAbove  = 1.2
+)
+
+// AsBought says how much of a food a line takes before it is cooked, soaked or
+// boiled down, where that differs much: "from about 170 g dry". It is empty for
+// what is bought in the form, as tins are.
+func AsBought(line recipe.Line, f *larder.Food) string {
+	form, ok := f.Forms[line.Form]
+	if !ok || line.Form == larder.RawForm || line.Form == "tinned" || line.Mass() < leastBeside {
+		return ""
+	}
+	grams := measure.ShowGrams(measure.Exactly(line.Mass()*form.Base), measure.Loose)
+	switch {
+	case form.Base < swollenBelow:
+		return "from about " + grams + " dry"
+	case form.Base > shrunkAbove:
+		return "from about " + grams
+	}
+	return ""
 }
 
 // ounces writes a mass in ounces, pounds from one up.

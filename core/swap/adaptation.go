@@ -212,6 +212,15 @@ func kitchenAmount(f *larder.Food, grams float64) string {
 	return fmt.Sprintf("%s (%s)", spoons, shown)
 }
 
+// Written is a line as a card has it: amount, food, preparation.
+func Written(f *larder.Food, grams float64, preparation string) string {
+	text := kitchenAmount(f, grams) + " " + f.Name
+	if preparation != "" {
+		text += ", " + preparation
+	}
+	return text
+}
+
 func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) recipe.Line {
 	f := x.rules.inPlace(x.larder, p.Food)
 	span := measure.Exactly(grams)
@@ -219,12 +228,8 @@ func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) rec
 	if why == "" {
 		why = fmt.Sprintf("Stands in for %s.", original.Name)
 	}
-	text := kitchenAmount(f, grams) + " " + f.Name
-	if p.Preparation != "" {
-		text += ", " + p.Preparation
-	}
 	return recipe.Line{
-		Text: text, Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,
+		Text: Written(f, grams, p.Preparation), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,
 		Name: f.Name, Preparation: p.Preparation, Alternatives: []recipe.Alternative{}, Optional: original.Optional,
 		Origin: f.Origin, Check: f.Check, Hidden: false, Why: why,
 	}

@@ -1,0 +1,57 @@
+package method_test
+
+import (
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// verbsLikeFoods are words of a method that are names of foods elsewhere.
+var verbsLikeFoods = []string{"mash", "toast", "roll", "spread", "wrap", "sprinkle", "paste", "powder", "crumb"}
+
+// What the preparation of a swap names is in its formula or in the dish it goes
+// into, and everything in the formula is named by it.
+func TestThePreparationsOfTheBookNameWhatIsThere(t *testing.T) {
+	r, b, _ := open(t)
+	l := b.Larder()
+	for _, s := range l.Swaps() {
+		if len(s.Prepare) == 0 {
+			continue
+		}
+		known := larder.Words(strings.ToLower(s.Name + " " + s.Short + " water flour salt"))
+		lines := make([]recipe.Line, len(s.Formula))
+		for i, p := range s.Formula {
+			f := l.Food(p.Food)
+			lines[i] = recipe.Line{Food: &s.Formula[i].Food, Name: f.Name, Form: p.Form, Preparation: p.Preparation, Origin: f.Origin}
+			known = append(known, larder.Words(f.Name+" "+p.Preparation)...)
+			for _, name := range f.Aliases {
+				known = append(known, larder.Words(name)...)
+			}
+		}
+		used := map[int]bool{}
+		for _, p := range s.Prepare {
+			for _, n := range r.Step(p.Text, lines).Lines {
+				used[n] = true
+			}
+			words := larder.Words(p.Text)
+			for i := 0; i < len(words); i++ {
+				m, ok := l.Index().At(words, i, true)
+				if !ok {
+					continue
+				}
+				named := words[i:m.End]
+				strange := !slices.ContainsFunc(named, func(w string) bool { return slices.Contains(known, w) || slices.Contains(verbsLikeFoods, w) })
+				assert.False(t, strange, "%s: %q is not in the formula: %s", s.ID, strings.Join(named, " "), p.Text)
+				i = m.End - 1
+			}
+		}
+		for n, p := range s.Formula {
+			assert.True(t, used[n], "%s: nothing is done with %s", s.ID, p.Food)
+		}
+	}
+}

@@ -161,8 +161,23 @@ func TestUseIsReadFromNeighboursAndTechnique(t *testing.T) {
 	require.True(t, corrected.Corrected)
 	require.Contains(t, corrected.Others, "set")
 	require.Equal(t, "bind", character.UseOf(l, d, 0, 0, "fly").Name, "a use that no egg has is not taken")
-	l, d = read(t, "Dish\n\n1 onion\n2 eggs\n\nMethod\n1. Fry.")
+	l, d = read(t, "Dish\n\n1 carrot\n2 eggs\n\nMethod\n1. Fry.")
 	require.Equal(t, character.Use{}, character.UseOf(l, d, 0, 0, ""), "plants need no rule")
+	for _, x := range []struct{ line, step, want string }{
+		{"2 onions, halved", "Char the onions over a flame until black.", "char"},
+		{"1 red onion, sliced", "Top with the red onion and serve.", "raw"},
+		{"1 onion, chopped", "Fry the onion for 10 minutes.", "soften"},
+	} {
+		l, d = read(t, "Dish\n\n"+x.line+"\n1 litre water\n\nMethod\n1. "+x.step)
+		require.Equal(t, x.want, character.UseOf(l, d, 0, 0, "").Name, x.step)
+	}
+	for _, x := range []struct{ step, want string }{
+		{"Brush the aubergines with the olive oil and roast for 25 minutes.", "brush"},
+		{"Heat the olive oil and fry the aubergines for 10 minutes.", "fry"},
+	} {
+		l, d = read(t, "Dish\n\n100 ml olive oil\n1 kg aubergines\n\nMethod\n1. "+x.step)
+		require.Equal(t, x.want, character.UseOf(l, d, 0, 0, "").Name, x.step)
+	}
 }
 
 func TestStructureNeedAgainstSupply(t *testing.T) {

@@ -192,6 +192,8 @@ var (
 	crumbled   = words(`crumble|scatter|dollop|strew`)
 	stirsFlour = words(`(?:stir|sprinkle|whisk|add|mix|beat) (?:in )?(?:the )?flour|roux|flour`)
 	brushedOn  = words(`brush|toss|drizzle|trickle|rub `)
+	charring   = words(`char|blacken|burn|over a flame`)
+	strewn     = words(`top|scatter|strew|serve|garnish|salad|sprinkle|over the`)
 	dressing   = words(`dress|vinaigrette|drizzle|trickle|pour over|marinade|whisk`)
 	atTheEnd   = words(`finish|at the end|serve|dollop|spoon over|swirl|stir in|just before|on the side|top with|off the heat|warm through`)
 	onTop      = words(`top with|on top|over the top|sprinkle|scatter|strew|cover with|grill|gratin|brown`)
@@ -389,6 +391,13 @@ var useRules = []useRule{
 	{kinds("white-flour"), "thicken", "thickens or coats", nil},
 	{kinds("starch"), "thicken", "thickens", nil},
 	{kinds("wine"), "cook", "is cooked with the dish", nil},
+	{kinds("allium"), "char", "is charred, roasted or cooked in large pieces", func(n neighbourhood) bool {
+		return n.says(charring) || n.written(words(`halved|quartered|in wedges`)) && n.technique("roast", "simmer", "boil", "grill", "stew", "braise")
+	}},
+	{kinds("allium"), "raw", "is eaten raw", func(n neighbourhood) bool {
+		return n.says(strewn) && !n.technique("fry", "soften", "sweat", "saute", "brown", "sear", "stir-fry", "caramelise", "simmer", "boil", "braise", "stew", "roast", "bake", "steam", "blanch")
+	}},
+	{kinds("allium"), "soften", "softens into the base", nil},
 	{kinds("bread"), "soak", "is soaked and worked in", func(n neighbourhood) bool { return n.technique("soak", "mash", "mix", "blend") }},
 	{kinds("bread"), "serve", "is eaten with it", nil},
 	{kinds("crumbs"), "coat", "coats or stretches", nil},

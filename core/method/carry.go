@@ -121,7 +121,7 @@ func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int, wording ma
 		}
 	}
 	moved := adaptedIndexes(*comp, i)
-	prepared := map[string]bool{}
+	prepared, finished := map[string]bool{}, map[string]string{}
 	for n, step := range d.Components[i].Steps {
 		used := usedBy(here, step)
 		for _, r := range used {
@@ -130,7 +130,7 @@ func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int, wording ma
 			}
 		}
 		comp.Steps = append(comp.Steps, c.split(c.step(step, d.Components[i].Lines, n, used, all, moved), used, comp)...)
-		comp.Steps = append(comp.Steps, c.finishes(used, prepared)...)
+		c.finishes(comp, i, used, finished, wording)
 	}
 	c.unprepared(comp, here, prepared)
 	c.boosters(comp, i, wording)
@@ -155,20 +155,51 @@ func (c *Carrier) prepare(comp *swap.Component, alike []replacement, prepared ma
 	comp.Steps = append(comp.Steps, c.preparations(all)...)
 }
 
-// finishes are the steps after one in which swaps stand for fat that cannot
-// fry themselves; done keeps them from coming twice.
-func (c *Carrier) finishes(used []replacement, done map[string]bool) []swap.Step {
-	var steps []swap.Step
+// finishes adds, behind the sentence in which a swap stands for frying fat that
+// it cannot be, the step in which it goes in; done keeps it from coming twice.
+// What the sentence does besides frying ("and pour over the pierogi") comes
+// after that step.
+func (c *Carrier) finishes(comp *swap.Component, component int, used []replacement, done, wording map[string]string) {
 	for _, r := range used {
-		if r.book == nil || r.book.FinishFor(r.chosen.Use) == "" || done["finish "+r.chosen.Replaces] {
+		if r.book == nil || r.book.FinishFor(r.chosen.Use) == "" || done[r.chosen.Replaces] != "" {
 			continue
 		}
-		done["finish "+r.chosen.Replaces] = true
+		at := len(comp.Steps) - 1
+		for at > 0 && !strings.Contains(strings.ToLower(comp.Steps[at].Text), r.short) && len(comp.Steps[at-1].From) > 0 && comp.Steps[at-1].From[0] == comp.Steps[at].From[0] {
+			at--
+		}
+		step := &comp.Steps[at]
+		if wording[stepKey(component, *step, comp)] == "" {
+			said := sentences(step.Text)
+			last := slices.IndexFunc(said, func(s string) bool { return strings.Contains(strings.ToLower(s), r.short) })
+			if last >= 0 {
+				said = slices.Replace(said, last, last+1, servedApart(said[last])...)
+				step.Text = strings.Join(said, " ")
+				c.partAt(comp, at, last)
+			}
+		}
+		done[r.chosen.Replaces] = r.book.ID
 		s := c.reader.Step(r.book.FinishFor(r.chosen.Use), nil)
 		s.Lines, s.Animals = slices.Clone(r.new), []recipe.Animal{}
-		steps = append(steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: r.book.Why})
+		comp.Steps = slices.Insert(comp.Steps, at+1, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: r.book.Why})
 	}
-	return steps
+}
+
+// servedAlong is the end of a sentence that fries in which the food goes on:
+// "and pour over the pierogi".
+var servedAlong = regexp.MustCompile(`,? and (pour|spoon|tip|scatter|ladle) ((?:it |them )?(?:over|into|onto|on)\b.*)$`)
+
+// servedApart parts such a sentence in two.
+func servedApart(sentence string) []string {
+	m := servedAlong.FindStringSubmatchIndex(sentence)
+	if m == nil {
+		return []string{sentence}
+	}
+	rest := sentence[m[4]:m[5]]
+	if !strings.HasPrefix(rest, "it ") && !strings.HasPrefix(rest, "them ") {
+		rest = "it " + rest
+	}
+	return []string{sentence[:m[0]] + ".", larder.Capital(sentence[m[2]:m[3]]) + " " + rest}
 }
 
 // replacements lists what happened to the lines of one component.
@@ -232,7 +263,11 @@ func (c *Carrier) preparations(r replacement) []swap.Step {
 		text := strings.Replace(strings.TrimSuffix(p.Text, "."), "everything", "everything for the "+r.book.Short, 1)
 		if p.Cue != "" && !strings.Contains(text, " until ") {
 			if at := lastClause.FindStringIndex(text); at != nil {
-				text = text[:at[0]] + " " + p.Cue + text[at[0]:]
+				before := " "
+				if strings.ContainsAny(text[:at[0]], ",;") {
+					before = ", "
+				}
+				text = text[:at[0]] + before + p.Cue + text[at[0]:]
 			} else if strings.ContainsAny(text, ",;") || strings.Count(text, " and ") > 1 {
 				text += ", " + p.Cue
 			} else {
@@ -280,7 +315,7 @@ func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []re
 	}
 	out.Change = swap.Changed
 	out.Text = c.reword(s, lines, used, all)
-	out.Text, out.Cue = meatless(out.Text, s.Techniques)
+	out.Text, out.Cue = meatless(out.Text)
 	if text, minutes, ok := ownTime(out.Text, used); ok {
 		out.Text, out.Minutes = text, minutes
 	}

@@ -22,36 +22,64 @@ const (
 	braisedCue = "until tender and seasoned to the middle"
 )
 
-func cueFor(techniques []string) string {
-	for _, t := range techniques {
-		switch t {
-		case "simmer", "braise", "stew", "pressure-cook":
-			return braisedCue
+// cueFor is the cue for the way of cooking that stands last before it.
+func cueFor(before string) string {
+	if said := wetVerbs.FindAllString(strings.ToLower(before), -1); said != nil {
+		switch said[len(said)-1] {
 		case "poach", "boil", "steam":
 			return wetCue
 		}
+		return braisedCue
 	}
 	return plantCue
 }
 
+var wetVerbs = regexp.MustCompile(`\b(?:poach|boil|steam|simmer|brais|stew|pressure)`)
+
+// fatCue ends a step by the fat that stands apart, which nothing does where
+// only water or stock is in the pan.
+var fatCue = regexp.MustCompile(`(?i)\b(?:oil|fat|ghee|butter) (?:separates?|stands|parts|rises|floats|runs|splits|surfaces)`)
+
+const dryCue = "until it darkens and smells sweet"
+
+// fatless replaces cues of fat where none of what stands for it is fat.
+func (c *Carrier) fatless(text string, used []replacement) string {
+	dry := slices.ContainsFunc(used, func(r replacement) bool {
+		if r.book == nil || r.chosen.Use != "fry" {
+			return false
+		}
+		main := c.book.Larder().MainFood(r.book)
+		return r.short == r.book.Pan || main == nil || main.Aisle == "stocks"
+	})
+	if !dry {
+		return text
+	}
+	return untilClause.ReplaceAllStringFunc(text, func(clause string) string {
+		if fatCue.MatchString(clause) {
+			return dryCue
+		}
+		return clause
+	})
+}
+
 // meatless drops sentences that only meat asks for and replaces cues that only
 // it gives; it returns the text with the cue that now ends it.
-func meatless(text string, techniques []string) (string, string) {
+func meatless(text string) (string, string) {
 	var kept []string
 	for _, sentence := range sentences(text) {
 		lower := strings.ToLower(sentence)
 		if strings.HasPrefix(lower, "skim") || strings.HasPrefix(lower, "spoon off the fat") || strings.HasPrefix(lower, "drain off the fat") {
 			continue
 		}
-		kept = append(kept, unskimmed(sentence))
+		sentence = unskimmed(sentence)
+		kept = append(kept, untilClause.ReplaceAllStringFunc(sentence, func(clause string) string {
+			if slices.ContainsFunc(meatCues, func(w string) bool { return strings.Contains(strings.ToLower(clause), w) }) {
+				return cueFor(sentence[:strings.Index(sentence, clause)])
+			}
+			return clause
+		}))
 	}
-	text = untilClause.ReplaceAllStringFunc(strings.Join(kept, " "), func(clause string) string {
-		if slices.ContainsFunc(meatCues, func(w string) bool { return strings.Contains(strings.ToLower(clause), w) }) {
-			return cueFor(techniques)
-		}
-		return clause
-	})
-	text = skinSide.ReplaceAllString(text, "")
+	text = skinSide.ReplaceAllString(strings.Join(kept, " "), "")
 	return text, recipe.Cue(text)
 }
 

@@ -190,7 +190,8 @@ func (c *Carrier) split(s swap.Step, used []replacement, comp *swap.Component) [
 		read := c.reader.Step(g.text, lines)
 		own := []int{}
 		for _, at := range s.Lines {
-			mine := slices.Contains(read.Lines, at) || slices.ContainsFunc(g.swaps, func(r replacement) bool { return slices.Contains(r.new, at) })
+			brought := func(r replacement) bool { return slices.Contains(r.new, at) }
+			mine := slices.ContainsFunc(g.swaps, brought) || slices.Contains(read.Lines, at) && !slices.ContainsFunc(used, brought)
 			if k == 0 && !claimed[at] || mine && !(k == 0 && claimed[at] && !slices.Contains(read.Lines, at)) {
 				own = append(own, at)
 				claimed[at] = true

@@ -150,15 +150,20 @@ func late(steps []swap.Step) int {
 // partAfter parts a step behind its last sentence that works in one of some
 // ways, if others follow.
 func (c *Carrier) partAfter(comp *swap.Component, n int, what []string) {
-	step := comp.Steps[n]
-	said := sentences(step.Text)
 	last := -1
-	for i, sentence := range said {
+	for i, sentence := range sentences(comp.Steps[n].Text) {
 		if slices.ContainsFunc(c.reader.Step(sentence, nil).Techniques, func(t string) bool { return slices.Contains(what, t) }) {
 			last = i
 		}
 	}
-	if last < 0 || last == len(said)-1 {
+	c.partAt(comp, n, last)
+}
+
+// partAt parts a step behind one of its sentences, if others follow.
+func (c *Carrier) partAt(comp *swap.Component, n, last int) {
+	step := comp.Steps[n]
+	said := sentences(step.Text)
+	if last < 0 || last >= len(said)-1 {
 		return
 	}
 	lines := make([]recipe.Line, len(comp.Lines))

@@ -111,7 +111,7 @@ func preparedApart(a swap.Adaptation, component int) []string {
 		least := ownPart
 		if slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool {
 			return c.Swap == s.Prepares && swap.ComponentOf(c.Replaces) == component && slices.Contains(ownPartUses, c.Use)
-		}) || sharesFood(a, component, s.Prepares) {
+		}) || standsForSeveral(a, component, s.Prepares) || sharesFood(a, component, s.Prepares) {
 			least = 1
 		}
 		if count[s.Prepares]++; count[s.Prepares] == least {
@@ -119,6 +119,18 @@ func preparedApart(a swap.Adaptation, component int) []string {
 		}
 	}
 	return out
+}
+
+// standsForSeveral tells whether one swap stands for several lines of a
+// component, so that it is made once for all of them.
+func standsForSeveral(a swap.Adaptation, component int, id string) bool {
+	lines := 0
+	for _, c := range a.Swaps {
+		if c.Swap == id && swap.ComponentOf(c.Replaces) == component {
+			lines++
+		}
+	}
+	return lines > 1
 }
 
 // sharesFood tells whether a swap made of several things holds one that the

@@ -33,7 +33,7 @@ func (c *Carrier) plants(text string, s recipe.Step, lines []recipe.Line, used, 
 				return rest
 			}
 			return replaceHead(rest, head, r.short, func(before, after string) bool {
-				return c.otherFood(r, before, head) || c.otherFood(r, head, after)
+				return before == "own" || c.otherFood(r, before, head) || c.otherFood(r, head, after)
 			})
 		})
 	}
@@ -129,6 +129,11 @@ func unrepeated(text string, used []replacement) string {
 			first := strings.Index(sentence, r.short) + len(r.short)
 			at := again.FindStringSubmatchIndex(sentence[first:])
 			if at == nil {
+				sentence = pronoun(sentence, first, r, used)
+				continue
+			}
+			if !onlyNames(sentence[first:first+at[0]], used) {
+				sentence = pronoun(sentence, first, r, used)
 				continue
 			}
 			joined := sentence[first+at[2] : first+at[3]]
@@ -141,4 +146,36 @@ func unrepeated(text string, used []replacement) string {
 		said[i] = sentence
 	}
 	return strings.Join(said, " ")
+}
+
+// onlyNames tells whether a stretch of a sentence holds nothing but names of
+// swaps, with commas and "and" between.
+func onlyNames(text string, used []replacement) bool {
+	for _, r := range used {
+		if r.short != "" {
+			text = strings.ReplaceAll(text, r.short, "")
+		}
+	}
+	return !slices.ContainsFunc(larder.Words(text), func(w string) bool { return w != "and" && w != "the" })
+}
+
+// pronoun writes "it" or "them" for the second naming of a swap in a sentence
+// that names no other between.
+func pronoun(sentence string, first int, r replacement, used []replacement) string {
+	at := strings.Index(sentence[first:], "the "+r.short)
+	if at < 0 {
+		return sentence
+	}
+	between := sentence[first : first+at]
+	end := first + at + len("the ") + len(r.short)
+	if strings.HasPrefix(sentence[end:], "-") || slices.ContainsFunc(used, func(o replacement) bool {
+		return o.short != r.short && o.short != "" && strings.Contains(between, o.short)
+	}) {
+		return sentence
+	}
+	word := "it"
+	if plural(r.short) {
+		word = "them"
+	}
+	return sentence[:first+at] + word + sentence[end:]
 }

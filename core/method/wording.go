@@ -65,7 +65,7 @@ func fallbackFor(a recipe.Animal) string {
 // Every animal word the reader finds in the new text is replaced, so that none
 // is left behind.
 func (c *Carrier) reword(s recipe.Step, lines []recipe.Line, used, all []replacement) string {
-	text := c.rename(s, used)
+	text := c.fatless(c.rename(s, used), used)
 	text = c.plants(text, s, lines, used, all)
 	for _, a := range s.Animals {
 		text = aside(text, used, func(rest string) string { return replaceWords(rest, a.Name, c.shortFor(a, text, used, all)) })
@@ -279,6 +279,7 @@ var verbs = []verb{
 	{regexp.MustCompile(`(?i)\bmelt the $`), "heat the ", true},
 	{regexp.MustCompile(`(?i)\bmelt $`), "heat ", true},
 	{regexp.MustCompile(`(?i)\bshell and $`), "", false},
+	{regexp.MustCompile(`(?i)\bcooks (?:the )?$`), "heats the ", false},
 	{regexp.MustCompile(`(?i)\bslices? of (?:the )?$`), "the ", false},
 }
 

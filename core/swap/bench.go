@@ -243,7 +243,7 @@ func (x *bench) bring(o *option, it character.Item) {
 	o.protein += bought * larder.Or(it.Food.Per100.Protein, 0) / 100 / servings
 	o.soft += x.rules.soft(it.Food, grade, it.Grams, servings)
 	if family := x.larder.Signature(it.Food); family != "" && !x.families[family] {
-		o.soft += strangerPenalty * min(1, bought/servings/strangerGrams)
+		o.soft += strangerPenalty * math.Sqrt(min(strangerMost, bought/servings/strangerGrams))
 	}
 	v, g := plantVolume(it.Food, it.Grams)
 	o.vegetables += v
@@ -397,8 +397,9 @@ const (
 	bulkPenalty      = 25.0 // for a portion that shrinks or swells beyond a quarter
 	bulkTolerance    = 0.25
 	ratioPenalty     = 2.0
-	strangerPenalty  = 0.9 // a taste that the original does not know, such as coconut
-	strangerGrams    = 4.0 // a serving of which counts in full
+	strangerPenalty  = 1.2 // a taste that the original does not know, such as coconut
+	strangerGrams    = 4.0 // a serving of which counts once
+	strangerMost     = 4.0 // times that, beyond which more tastes no stranger
 )
 
 // parts are the parts of the objective, to be shown.

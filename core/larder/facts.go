@@ -232,15 +232,23 @@ func (l *Larder) loadContexts(src Source) error {
 	})
 }
 
-// Signature is the family of taste that a food brings wherever it is, such as
-// coconut; empty for foods that blend in.
-func (l *Larder) Signature(f *Food) string { return l.signatures[f.ID] }
+// Signature is a family of taste that shows wherever it is, such as coconut.
+type Signature struct {
+	Family string
+	// Belongs names a trait by which the family is at home in a dish that has
+	// none of it: seaweed where it tastes of the sea. Empty for most.
+	Belongs string
+}
+
+// Signature is the family of taste that a food brings; empty for foods that
+// blend in.
+func (l *Larder) Signature(f *Food) Signature { return l.signatures[f.ID] }
 
 func (l *Larder) loadSignatures(src Source) error {
 	return eachRow(src, "signatures.csv", func(r row) {
 		for _, id := range r.list("foods") {
-			if f := r.food(l, id); f != nil && l.signatures[id] == "" {
-				l.signatures[id] = r.text("family")
+			if f := r.food(l, id); f != nil && l.signatures[id].Family == "" {
+				l.signatures[id] = Signature{r.text("family"), r.text("belongs")}
 			}
 		}
 	})

@@ -322,6 +322,10 @@ func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []re
 	if short, minutes, ok := c.shorter(out.Text, s, lines, used); ok {
 		out.Text, out.Minutes = short, minutes
 	}
+	if out.Text == s.Text {
+		out.Change = swap.Kept
+		return out
+	}
 	var whys []string
 	for _, r := range used {
 		if r.book != nil {

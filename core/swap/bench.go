@@ -109,7 +109,7 @@ func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
 	x.families = map[string]bool{}
 	for _, p := range x.original.Parts {
 		for _, it := range p.Items {
-			x.families[x.larder.Signature(it.Food)] = true
+			x.families[x.larder.Signature(it.Food).Family] = true
 		}
 	}
 	return x
@@ -242,7 +242,7 @@ func (x *bench) bring(o *option, it character.Item) {
 	o.cost += bought / 1000 * x.larder.Price(it.Food) / servings
 	o.protein += bought * larder.Or(it.Food.Per100.Protein, 0) / 100 / servings
 	o.soft += x.rules.soft(it.Food, grade, it.Grams, servings)
-	if family := x.larder.Signature(it.Food); family != "" && !x.families[family] {
+	if s := x.larder.Signature(it.Food); s.Family != "" && !x.families[s.Family] && (s.Belongs == "" || x.before.Value(s.Belongs) < belongsFrom) {
 		o.soft += strangerPenalty * math.Sqrt(min(strangerMost, bought/servings/strangerGrams))
 	}
 	v, g := plantVolume(it.Food, it.Grams)
@@ -399,6 +399,7 @@ const (
 	ratioPenalty     = 2.0
 	strangerPenalty  = 1.2 // a taste that the original does not know, such as coconut
 	strangerGrams    = 4.0 // a serving of which counts once
+	belongsFrom      = 1.0 // rating of a trait that makes its families no strangers
 	strangerMost     = 4.0 // times that, beyond which more tastes no stranger
 )
 

@@ -376,6 +376,8 @@ func (k *Kitchen) tray(c fiber.Ctx) error {
 type BalanceView struct {
 	balance.Sheet
 	Rules []RuleCheck `json:"rules"`
+	// Preferences are the soft rules, with figures.
+	Preferences []swap.Preference `json:"preferences"`
 }
 
 // RuleCheck says whether a hard rule holds, and what breaks it.
@@ -398,7 +400,7 @@ func (k *Kitchen) balance(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	v := BalanceView{Sheet: balance.Of(core.Larder, original, adapted), Rules: []RuleCheck{}}
+	v := BalanceView{Sheet: balance.Of(core.Larder, original, adapted), Rules: []RuleCheck{}, Preferences: rules.Preferences(original, adapted)}
 	for _, name := range rules.Names() {
 		check := RuleCheck{Rule: name, Broken: []string{}}
 		for _, comp := range a.Components {

@@ -387,6 +387,9 @@ export interface Swap {
   per: string;
   formula: Part[];
   prepare: Preparation[];
+  pan: string;
+  finish: string;
+  cookMinutes: number;
   cook: string;
   when: string;
   why: string;
@@ -459,6 +462,7 @@ export interface BalanceView {
   cost: Pair;
   warnings: Warning[];
   rules: RuleCheck[];
+  preferences: Preference[];
 }
 export interface Account {
   name: string;
@@ -502,6 +506,14 @@ export interface Warning {
 export interface RuleCheck {
   rule: string;
   broken: string[];
+}
+export interface Preference {
+  rule: string;
+  unit: string;
+  original: number;
+  adapted: number;
+  most: number;
+  within: boolean;
 }
 export interface PriceView {
   key: string;

@@ -1,8 +1,8 @@
-import { Spin } from "antd";
 import { lazy, Suspense } from "react";
 import { Navigate, Route, Routes } from "react-router";
 
 import { Frame } from "./Frame";
+import { Loading } from "../shared/Loading";
 
 const DishesPage = lazy(() => import("../dishes/DishesPage"));
 const NewDish = lazy(() => import("../dishes/NewDish"));
@@ -22,7 +22,7 @@ const CardStage = lazy(() => import("../card/CardStage"));
 export function Places() {
   return (
     <Frame>
-      <Suspense fallback={<Spin description="Opening" className="page" />}>
+      <Suspense fallback={<Loading>Opening</Loading>}>
         <Routes>
           <Route path="/" element={<Navigate to="/dishes" replace />} />
           <Route path="/dishes" element={<DishesPage />} />

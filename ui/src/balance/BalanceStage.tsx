@@ -1,11 +1,13 @@
 import "./balance.css";
 
 import { useQuery } from "@tanstack/react-query";
-import { Spin } from "antd";
+import { Segmented } from "antd";
+import { useState } from "react";
 
 import { api } from "../api/client";
-import type { Account, BalanceView, DishView, Nutrient } from "../api/types";
+import type { Account, BalanceView, DishView, Nutrient, Preference } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
+import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital, figure } from "../shared/format";
 
@@ -24,11 +26,14 @@ export default function BalanceStage() {
       </main>
     );
   }
-  if (!sheet.data) return <Spin description="Adding up" className="page" />;
+  if (!sheet.data) return <Loading>Adding up</Loading>;
   return <Sheet s={sheet.data} dish={dish} />;
 }
 
+type Per = "a serving" | "100 g";
+
 function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
+  const [per, setPer] = useState<Per>("a serving");
   return (
     <main className="page balance">
       <p className="legend">
@@ -83,6 +88,9 @@ function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
                   {r.broken.length > 0 && `: ${r.broken.join(", ")}`}
                 </li>
               ))}
+              {s.preferences.map((p) => (
+                <PreferenceRow key={p.rule} p={p} />
+              ))}
             </ul>
           </section>
           <section aria-label="Whole food and cost">
@@ -118,11 +126,18 @@ function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
           </section>
         </div>
         <section aria-label="What a serving gives">
-          <h2>
-            A serving gives <span className="quiet small">of {s.servings}</span>
+          <h2 className="gives">
+            What it gives <span className="quiet small">of {s.servings} servings</span>
+            <Segmented<Per>
+              size="small"
+              aria-label="What it gives in"
+              options={["a serving", "100 g"]}
+              value={per}
+              onChange={setPer}
+            />
           </h2>
           {s.nutrients.map((n) => (
-            <NutrientRow key={n.name} n={n} />
+            <NutrientRow key={n.name} n={per === "100 g" ? { ...n, ...n.per100 } : n} />
           ))}
           <p className="small quiet">
             Of the daily reference intake of an adult where EU Regulation 1169/2011 names one.
@@ -133,6 +148,22 @@ function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
         </section>
       </div>
     </main>
+  );
+}
+
+/** A soft rule: what the school would rather have, and what there is. */
+function PreferenceRow({ p }: { p: Preference }) {
+  const amount = (v: number) => `${figure(v)} ${p.unit}`;
+  return (
+    <li className={p.within ? "" : "look"}>
+      {p.within ? "✓" : "△"} {p.rule}: {amount(p.adapted)}
+      {p.unit !== "to 1" && " a serving"}
+      <span className="quiet">
+        {" "}
+        ({p.unit === "to 1" ? "at least" : "rather at most"} {amount(p.most)}; the original{" "}
+        {amount(p.original)})
+      </span>
+    </li>
   );
 }
 

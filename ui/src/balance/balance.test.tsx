@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, render, screen } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 
 import type { BalanceView } from "../api/types";
@@ -47,6 +47,10 @@ const sheet: BalanceView = {
     { rule: "no animal matter", broken: [] },
     { rule: "no soy", broken: ["smoked tofu"] },
   ],
+  preferences: [
+    { rule: "little free oil", unit: "tsp", original: 3, adapted: 1.5, most: 1, within: false },
+    { rule: "salt", unit: "g", original: 3, adapted: 2, most: 3, within: true },
+  ],
 };
 
 beforeEach(() => vi.stubGlobal("fetch", async () => Response.json(sheet)));
@@ -73,4 +77,10 @@ it("shows accounts with who carries them, warnings with remedies, and what is mi
   expect(screen.getByLabelText("Who can eat it").textContent).toContain("Brings insoy");
   expect(screen.getByLabelText("House rules").textContent).toContain("✕ no soy: smoked tofu");
   expect(screen.getByLabelText("House rules").textContent).toContain("✓ no animal matter");
+  expect(screen.getByLabelText("House rules").textContent).toContain(
+    "△ little free oil: 1.5 tsp a serving (rather at most 1.0 tsp; the original 3.0 tsp)",
+  );
+  expect(screen.getByLabelText("House rules").textContent).toContain("✓ salt: 2.0 g a serving");
+  fireEvent.click(screen.getByText("100 g"));
+  expect(screen.getByLabelText("What a serving gives").textContent).toContain("1.0 → missing");
 });

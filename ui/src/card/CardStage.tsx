@@ -2,13 +2,14 @@ import "./card.css";
 
 import { PrinterOutlined } from "@ant-design/icons";
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { Button, Spin } from "antd";
+import { Button } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 
 import { api } from "../api/client";
 import type { Card } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
+import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { SizeField } from "./SizeField";
 import { sizeQuery, type Size } from "./size";
@@ -53,7 +54,7 @@ export default function CardStage() {
         </span>
       </div>
       {answer.error && <ProblemNote error={answer.error} retry={() => void answer.refetch()} />}
-      {card ? <Page card={card} /> : answer.isPending && <Spin description="Writing the card" />}
+      {card ? <Page card={card} /> : answer.isPending && <Loading>Writing the card</Loading>}
     </main>
   );
 }
@@ -96,7 +97,7 @@ function Page({ card }: { card: Card }) {
       {card.dish.components.map((c, i) => (
         <Part
           key={i}
-          name={c.name}
+          name={c.name || (i > 0 ? "Main part" : "")}
           lines={c.lines.map((l, j) => [l.text, card.beside[i]?.[j] ?? ""] as const)}
           steps={c.steps.map((s) => s.text)}
         />

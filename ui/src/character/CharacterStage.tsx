@@ -150,7 +150,7 @@ function Doing({ role, open }: { role: LineRole; open: OpenDish }) {
     <span className="why">
       {use.use !== "" && (
         <>
-          It {use.rule}
+          It {use.rule}.
           {use.others.length > 1 && (
             <Select
               size="small"

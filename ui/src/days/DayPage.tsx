@@ -1,13 +1,14 @@
 import "./days.css";
 
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, InputNumber, Segmented, Spin } from "antd";
+import { Button, InputNumber, Segmented } from "antd";
 import { useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 
 import { api } from "../api/client";
 import type { DayDocument, DayView, Option } from "../api/types";
 import { KitForm } from "../kitchen/KitForm";
+import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { Chosen } from "./Chosen";
@@ -66,7 +67,7 @@ export default function DayPage() {
       </main>
     );
   }
-  if (!day.data) return <Spin description="Planning the day" className="page" />;
+  if (!day.data) return <Loading>Planning the day</Loading>;
   const view = day.data;
   const set = (part: Partial<DayDocument>) => change.mutate({ kind: "save", part });
   return (

@@ -1,11 +1,12 @@
 import "./days.css";
 
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, Input, InputNumber, Select, Spin } from "antd";
+import { Button, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 
 import { api } from "../api/client";
+import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { dateOf, wall, withZone } from "./clock";
 
@@ -38,7 +39,7 @@ export default function DaysPage() {
     <main className="page days">
       <h1>Days</h1>
       {days.error && <ProblemNote error={days.error} retry={() => void days.refetch()} />}
-      {days.isPending && <Spin description="Fetching the days" />}
+      {days.isPending && <Loading>Fetching the days</Loading>}
       {days.data?.length === 0 && (
         <p className="quiet">No day yet. Say below what is cooked and when people sit down.</p>
       )}

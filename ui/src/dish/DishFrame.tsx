@@ -1,4 +1,4 @@
-import { Button, Input, Popover, Spin, Tooltip } from "antd";
+import { Button, Input, Popover, Tooltip } from "antd";
 import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
@@ -7,6 +7,7 @@ import { NavLink, Outlet, useLocation, useNavigate, useParams } from "react-rout
 import { api } from "../api/client";
 import type { DishView } from "../api/types";
 import { isTyping } from "../app/keys";
+import { Loading } from "../shared/Loading";
 import { HouseRulesForm } from "../shared/HouseRulesForm";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
@@ -45,7 +46,7 @@ export default function DishFrame() {
       </main>
     );
   }
-  if (!open) return <Spin description="Fetching the dish" className="page" />;
+  if (!open) return <Loading>Fetching the dish</Loading>;
   return (
     <DishContext value={open}>
       <Band open={open} />

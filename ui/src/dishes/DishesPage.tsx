@@ -1,11 +1,12 @@
 import "./dishes.css";
 
 import { useQuery } from "@tanstack/react-query";
-import { Button, Spin } from "antd";
+import { Button } from "antd";
 import { Link, useNavigate } from "react-router";
 
 import { api } from "../api/client";
 import type { DishSummary } from "../api/types";
+import { Loading } from "../shared/Loading";
 import { Emblem } from "../shared/Emblem";
 import { ProblemNote } from "../shared/ProblemNote";
 import { TallyView } from "../shared/TallyView";
@@ -22,7 +23,7 @@ export default function DishesPage() {
           New dish
         </Button>
       </div>
-      {dishes.isPending && <Spin description="Fetching the dishes" />}
+      {dishes.isPending && <Loading>Fetching the dishes</Loading>}
       {dishes.error && <ProblemNote error={dishes.error} retry={() => void dishes.refetch()} />}
       {dishes.data?.length === 0 && (
         <div className="empty">

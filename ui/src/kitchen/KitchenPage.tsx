@@ -1,12 +1,13 @@
 import "./kitchen.css";
 
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, Input, Select, Spin } from "antd";
+import { Button, Input, Select } from "antd";
 import { useState } from "react";
 import { NavLink } from "react-router";
 
 import { api } from "../api/client";
 import type { Settings } from "../api/types";
+import { Loading } from "../shared/Loading";
 import { HouseRulesForm } from "../shared/HouseRulesForm";
 import { Mark } from "../shared/Mark";
 import { ProblemNote } from "../shared/ProblemNote";
@@ -50,7 +51,7 @@ export default function KitchenPage() {
       </main>
     );
   }
-  if (!settings.data) return <Spin description="Opening the kitchen" className="page" />;
+  if (!settings.data) return <Loading>Opening the kitchen</Loading>;
   const s = settings.data;
   const add = () => {
     if (name.trim() === "") return;

@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, Spin } from "antd";
+import { Button } from "antd";
 import { useState } from "react";
 import { NavLink, useNavigate } from "react-router";
 
 import { api } from "../api/client";
 import type { FoodView } from "../api/types";
+import { Loading } from "../shared/Loading";
 import { Mark } from "../shared/Mark";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital } from "../shared/format";
@@ -25,7 +26,7 @@ export function FoodFacts({ id }: { id: string }) {
     },
   });
   if (food.error) return <ProblemNote error={food.error} retry={() => void food.refetch()} />;
-  if (!food.data) return <Spin description="Fetching the food" />;
+  if (!food.data) return <Loading>Fetching the food</Loading>;
   const f = food.data;
   return (
     <article className="food-facts">

@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, InputNumber, Select, Spin } from "antd";
+import { Button, InputNumber, Select } from "antd";
 
 import { api } from "../api/client";
 import type { Candidate, DishView, RecipeLine } from "../api/types";
 import type { OpenDish } from "../dish/useDish";
+import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital, signed } from "../shared/format";
 import { without } from "../shared/records";
@@ -34,7 +35,7 @@ export function Candidates({ open, slotRef, use, point }: Props) {
   const used = dish.document.decisions.swaps[slotRef];
   const gap = dish.adaptation.unresolved.find((u) => u.line === slotRef);
   if (list.error) return <ProblemNote error={list.error} retry={() => void list.refetch()} />;
-  if (!list.data) return <Spin description="Trying the swaps in the dish" />;
+  if (!list.data) return <Loading>Trying the swaps in the dish</Loading>;
   const compare = telling(list.data.candidates);
   return (
     <section className="candidates" aria-label={`Candidates for ${line?.name ?? "the line"}`}>

@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, Spin } from "antd";
+import { Button } from "antd";
 
 import { api } from "../api/client";
 import type { Decisions, DishView } from "../api/types";
+import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
@@ -30,7 +31,7 @@ export function ProposePanel({ dish, close, use }: Props) {
   });
   return (
     <Sheet wide close={close} title="Propose swaps">
-      {answers.isPending && <Spin description="Trying swaps for all lines together" />}
+      {answers.isPending && <Loading>Trying swaps for all lines together</Loading>}
       {answers.error && <ProblemNote error={answers.error} retry={() => void answers.refetch()} />}
       <div className="answers">
         {answers.data?.map((p) => {

@@ -1,0 +1,96 @@
+package swap
+
+import (
+	"slices"
+
+	"yembra/core/character"
+	"yembra/core/larder"
+)
+
+// Preference is a soft rule held against a dish: how much there was and is a
+// serving, and at most how much the school would rather have.
+type Preference struct {
+	Rule     string  `json:"rule"`
+	Unit     string  `json:"unit"`
+	Original float64 `json:"original"`
+	Adapted  float64 `json:"adapted"`
+	Most     float64 `json:"most"`
+	Within   bool    `json:"within"`
+}
+
+// A preference is within its bound up to this part of it above, for rounding.
+const preferenceSlack = 1.02
+
+// Preferences measures the soft rules of the house that can be measured: free
+// oil by the teaspoon, refined flour and sugar, salt, and vegetable to grain.
+func (r Rules) Preferences(original, adapted character.Dish) []Preference {
+	out := []Preference{}
+	atMost := func(rule, unit string, of func(character.Dish) float64, most func(was float64) float64) {
+		p := Preference{Rule: rule, Unit: unit, Original: of(original) / original.Servings, Adapted: of(adapted) / adapted.Servings}
+		p.Most = most(p.Original)
+		p.Within = p.Adapted <= p.Most*preferenceSlack+1e-9
+		out = append(out, p)
+	}
+	if r.House.Preset != LikeForLike && r.House.Preset != WholeFoodNoOil {
+		atMost("little free oil", "tsp", func(d character.Dish) float64 { return gramsOf(d, isOil) / oilPerServing }, func(float64) float64 { return 1 })
+	}
+	if r.House.Preset != LikeForLike {
+		atMost("little refined flour and sugar", "g", func(d character.Dish) float64 { return gramsOf(d, isRefined) }, func(was float64) float64 { return was })
+	}
+	if limit := r.House.SaltPerServing; limit > 0 || r.House.Preset != LikeForLike {
+		atMost("salt", "g", saltOf, func(was float64) float64 {
+			if limit > 0 {
+				return min(limit, was)
+			}
+			return was
+		})
+	}
+	if want := r.House.VegetablesPerGrain; want > 0 {
+		p := Preference{Rule: "vegetable to grain, by volume", Unit: "to 1", Original: vegetablesPerGrain(original), Adapted: vegetablesPerGrain(adapted), Most: want}
+		p.Within = p.Adapted == 0 || p.Adapted*preferenceSlack >= want
+		out = append(out, p)
+	}
+	return out
+}
+
+func isOil(f *larder.Food) bool { return f.Kind == "oil" || f.Kind == "fat" }
+
+func isRefined(f *larder.Food) bool {
+	return f.Grade == larder.Refined && (f.Kind == "sugar" || slices.Contains([]string{"grains", "bakery", "sweet"}, f.Aisle))
+}
+
+func gramsOf(d character.Dish, is func(*larder.Food) bool) float64 {
+	total := 0.0
+	for _, p := range d.Parts {
+		for _, it := range p.Items {
+			if is(it.Food) {
+				total += it.Grams
+			}
+		}
+	}
+	return total
+}
+
+func saltOf(d character.Dish) float64 {
+	total := 0.0
+	for _, s := range d.Sums() {
+		total += s.Salt()
+	}
+	return total
+}
+
+// vegetablesPerGrain is 0 for a dish without grain, which is none of the
+// ratio's business.
+func vegetablesPerGrain(d character.Dish) float64 {
+	vegetables, grains := 0.0, 0.0
+	for _, p := range d.Parts {
+		for _, it := range p.Items {
+			v, g := plantVolume(it.Food, it.Grams)
+			vegetables, grains = vegetables+v, grains+g
+		}
+	}
+	if grains == 0 {
+		return 0
+	}
+	return vegetables / grains
+}

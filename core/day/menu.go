@@ -148,7 +148,7 @@ func (m *menu) mise() {
 		m.jobs = append(m.jobs, Job{
 			Task: Task{ID: id, Minutes: minutes, Hands: 1}, Course: course, For: g.courses, Kind: Mise,
 			Name: larder.Capital(g.food.Name) + ": " + g.how,
-			Text: fmt.Sprintf("Get ready about %.0f g of %s, %s, for %s. Cover what waits.", math.Round(g.grams/10)*10, g.food.Name, g.how, strings.Join(g.courses, ", ")),
+			Text: fmt.Sprintf("Get ready about %.0f g of %s, %s. Cover what waits.", math.Round(g.grams/10)*10, g.food.Name, g.how),
 			Cue:  g.technique.Cue,
 		})
 	}

@@ -182,6 +182,31 @@ func (l *Larder) loadPacks(src Source) error {
 	})
 }
 
+// FromWhole says that a food is got out of another: how many grams of it one
+// piece of the whole gives.
+type FromWhole struct {
+	Whole    *Food
+	Grams    float64
+	Source   string
+	Estimate bool
+}
+
+// FromWhole is the whole that a food such as lemon juice is got from; false for
+// foods bought as such.
+func (l *Larder) FromWhole(f *Food) (FromWhole, bool) {
+	w, ok := l.wholes[f.ID]
+	return w, ok
+}
+
+func (l *Larder) loadWholes(src Source) error {
+	return eachRow(src, "from_whole.csv", func(r row) {
+		part, whole := r.food(l, r.text("part")), r.food(l, r.text("whole"))
+		if part != nil && whole != nil {
+			l.wholes[part.ID] = FromWhole{whole, r.number("grams", 0), r.text("source"), r.text("source") == Estimate}
+		}
+	})
+}
+
 func (l *Larder) loadEdible(src Source) error {
 	for _, f := range l.order {
 		f.Edible = Edible{Share: 1}

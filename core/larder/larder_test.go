@@ -47,6 +47,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"acids.csv":             {Data: []byte("foods,citric,malic,tartaric,lactic,acetic,source\n")},
 		"sugars.csv":            {Data: []byte("foods,sucrose,glucose,fructose,maltose,lactose,source\naisle:a,10,20,30,0,0,estimate\n")},
 		"scoville.csv":          {Data: []byte("foods,low,high,source\nbeef,9,3,estimate\n")},
+		"from_whole.csv":        {Data: []byte("part,whole,grams,source\n")},
 		"packs.csv":             {Data: []byte("foods,pack,grams,drained,source\nbeef,tin,100,200,estimate\n")},
 		"edible.csv":            {Data: []byte("foods,share,thrown,source\nbeef,1.5,bone,estimate\n")},
 		"storage.csv":           {Data: []byte("foods,place,sealed_days,opened_days,note,source\nbeef,attic,3,9,,estimate\n")},

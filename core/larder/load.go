@@ -31,6 +31,7 @@ type Larder struct {
 	swaps      []*Swap
 	swapByID   map[string]*Swap
 	signatures map[string]Signature
+	wholes     map[string]FromWhole
 	cautions   []*Caution
 	references map[string]reference
 	boosters   []*Booster
@@ -45,9 +46,9 @@ type Larder struct {
 // names the file and row; Check looks at what the rows say.
 func Load(src Source) (*Larder, error) {
 	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{},
-		swapByID: map[string]*Swap{}, signatures: map[string]Signature{}, references: map[string]reference{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
+		swapByID: map[string]*Swap{}, signatures: map[string]Signature{}, wholes: map[string]FromWhole{}, references: map[string]reference{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadCores, l.loadReferences, l.loadExceptions,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadWholes, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadCores, l.loadReferences, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)

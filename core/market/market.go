@@ -6,6 +6,7 @@ package market
 import (
 	"cmp"
 	"fmt"
+	"maps"
 	"math"
 	"slices"
 	"strings"
@@ -90,6 +91,7 @@ func Of(l *larder.Larder, dishes []Dish, have map[string]float64) List {
 			}
 		}
 	}
+	s.squeeze(have)
 	out := List{Items: []Item{}, Spare: []string{}}
 	for _, it := range s.items {
 		s.buy(it, have[it.Key])
@@ -187,6 +189,45 @@ func (s *shop) substitutes(d Dish, line *swap.Line) []string {
 	return out
 }
 
+// squeeze buys juice and zest as the fruit they come from: a lemon gives both,
+// and zest is taken before the fruit is squeezed. What is in the house of them
+// is used first.
+func (s *shop) squeeze(have map[string]float64) {
+	pieces := map[string]float64{} // by whole, the most that one of its parts asks for
+	for _, key := range slices.Sorted(maps.Keys(s.items)) {
+		it := s.items[key]
+		food := s.larder.Food(it.Food)
+		if food == nil {
+			continue
+		}
+		from, ok := s.larder.FromWhole(food)
+		if !ok || from.Grams <= 0 || have[key] >= it.Bought {
+			continue
+		}
+		whole := from.Whole
+		pieces[whole.ID] = max(pieces[whole.ID], (it.Bought-have[key])/from.Grams)
+		into := s.items[whole.ID]
+		if into == nil {
+			into = &Item{Key: whole.ID, Food: whole.ID, Name: whole.Name, Aisle: whole.Aisle, Substitutes: []string{}, Uses: []Need{}}
+			s.items[whole.ID] = into
+		}
+		into.Uses = append(into.Uses, it.Uses...)
+		into.Needed += it.Needed
+		delete(s.items, key)
+	}
+	for id, n := range pieces {
+		s.items[id].Bought += math.Ceil(n-roundingSlack) * pieceOf(s.larder.Food(id))
+	}
+}
+
+// pieceOf is the edible weight of a medium piece, 0 where none is known.
+func pieceOf(food *larder.Food) float64 {
+	if medium := food.Matter.Pieces["medium"].Mid(); medium > 0 {
+		return medium
+	}
+	return food.Matter.Pieces["piece"].Mid()
+}
+
 // buy works out packs, what is left of them and what they cost.
 func (s *shop) buy(it *Item, have float64) {
 	food := s.larder.Food(it.Food)
@@ -226,6 +267,9 @@ const looseBelow = 0.6
 // loosely says whether a food is sold loose as well as packed.
 func loosely(food *larder.Food) bool { return food.Aisle == "vegetables" || food.Aisle == "fruit" }
 
+// opened are packs whose rest does not keep as the whole does.
+var opened = []string{"can", "tin", "jar", "bottle", "carton", "tube", "tub"}
+
 // roundingSlack lets a pack stretch by a fiftieth.
 const roundingSlack = 0.02
 
@@ -249,9 +293,9 @@ func (s *shop) packOf(food *larder.Food, form string) (larder.Pack, float64) {
 
 // loose writes what is sold by weight, or by the piece where pieces are known.
 func (s *shop) loose(food *larder.Food, grams float64) string {
-	piece := food.Matter.Pieces["piece"].Mid()
-	if medium := food.Matter.Pieces["medium"].Mid(); medium > 0 {
-		piece = medium
+	piece := pieceOf(food)
+	if share := food.Edible.Share; share > 0 {
+		piece /= share // with what is thrown away
 	}
 	if piece >= leastPiece && grams/piece >= 0.4 && loosely(food) {
 		count := math.Ceil(grams/piece - 0.1)
@@ -286,8 +330,11 @@ func (s *shop) leftovers(items []Item) {
 		if most := largest(it.Uses); most.Grams > 0 && it.Left <= most.Grams*0.5 {
 			it.LeftUse += "; could go into " + most.Dish
 		}
-		if days := food.Storage.Opened; days > 0 {
-			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days, food.Storage.Place)
+		switch days := food.Storage; {
+		case loosely(food) && !slices.Contains(opened, it.PackName) && days.Sealed > 0:
+			it.LeftUse += fmt.Sprintf("; keeps about %g days whole (%s)", days.Sealed, days.Place)
+		case days.Opened > 0:
+			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days.Opened, days.Place)
 		}
 	}
 }

@@ -84,7 +84,11 @@ func TestNothingOfTheDemoIsForgottenOrFromAnAnimal(t *testing.T) {
 		for _, p := range d.Parts {
 			for _, line := range p.Lines {
 				if f := l.Food(line.FoodID()); f != nil && f.ID != "water" {
-					require.True(t, slices.ContainsFunc(list.Items, func(i market.Item) bool { return i.Food == f.ID }), "%s: %s", x.Key, line.Text)
+					bought := f.ID
+					if from, ok := l.FromWhole(f); ok {
+						bought = from.Whole.ID
+					}
+					require.True(t, slices.ContainsFunc(list.Items, func(i market.Item) bool { return i.Food == bought }), "%s: %s", x.Key, line.Text)
 				}
 			}
 		}
@@ -119,4 +123,20 @@ func ExampleOf() {
 	list := market.Of(l, []market.Dish{{Name: "Stew", Parts: []swap.Component{part}}}, nil)
 	fmt.Println(list.Items[0].Name, strings.ReplaceAll(list.Items[0].Shown, measure.ThinSpace, " "))
 	// Output: tinned tomatoes 1 tin of 400 g
+}
+
+func TestJuiceAndZestAreBoughtAsTheFruit(t *testing.T) {
+	l := open(t)
+	a := dish(t, l, "Relish\nServes 4\n\n100 ml lemon juice\n400 g carrots\n\nMethod\n1. Grate the carrots and stir in the lemon juice.")
+	b := dish(t, l, "Cake\nServes 4\n\n12 g lemon zest\n1 lemon, sliced\n200 g plain flour\n\nMethod\n1. Mix the flour with the lemon zest and lay the lemon on top.")
+	list := market.Of(l, []market.Dish{a, b}, nil)
+	lemon := item(t, list, "lemon")
+	require.Contains(t, lemon.Shown, "4 (", "three give juice, two of them zest first, and one is sliced")
+	require.Len(t, lemon.Uses, 3)
+	for _, it := range list.Items {
+		require.NotEqual(t, "lemon-juice", it.Food)
+		require.NotEqual(t, "lemon-zest", it.Food)
+	}
+	list = market.Of(l, []market.Dish{a}, map[string]float64{"lemon-juice": 200})
+	require.Equal(t, "in the house", item(t, list, "lemon-juice").Shown)
 }

@@ -19,7 +19,7 @@ type Preference struct {
 }
 
 // A preference is within its bound up to this part of it above, for rounding.
-const preferenceSlack = 1.02
+const preferenceSlack = 1.05
 
 // Preferences measures the soft rules of the house that can be measured: free
 // oil by the teaspoon, refined flour and sugar, salt, and vegetable to grain.

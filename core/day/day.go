@@ -189,6 +189,10 @@ func (p *problem) solve() solution {
 	if best != nil && bound >= best.span && !small {
 		return solution{best: best, bound: best.span, proven: true}
 	}
+	if !small && best != nil {
+		better, least := p.close(best, bound, largeNodes(len(p.jobs)))
+		return solution{best: better, bound: least, proven: least >= better.span}
+	}
 	nodes := exactNodes
 	if !small {
 		nodes = largeNodes(len(p.jobs))

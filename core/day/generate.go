@@ -8,6 +8,9 @@ import "slices"
 type schedule struct {
 	start, oven      []int
 	late, span, wait int
+	// tight are jobs that cannot lie later in a plan of this span; nil when not
+	// known.
+	tight []int
 }
 
 // better orders schedules.
@@ -33,8 +36,10 @@ type generator struct {
 	outside []int // links into each group from other groups
 	waiting []int
 	ready   []int
+	leading []float64 // least key of each group
 	raised  []int
 	order   []int
+	keyed   []int
 	prefer  []int // an oven to take, or anyOven
 	any     bool  // the first schedule without missed deadlines will do
 }
@@ -99,6 +104,7 @@ func (g *generator) group() {
 		g.groups = append(g.groups, members)
 	}
 	g.outside = make([]int, len(g.groups))
+	g.leading = make([]float64, len(g.groups))
 	g.waiting = make([]int, len(g.groups))
 	for _, l := range g.p.links {
 		if g.groupOf[l.from] != g.groupOf[l.to] {
@@ -140,9 +146,17 @@ func (g *generator) bounds(i int) (lo, hi, holder int) {
 	return lo, hi, holder
 }
 
-// build places all jobs by ascending priority.
-func (g *generator) build(keys []float64) *schedule {
+// build places all jobs by ascending priority. It gives up, with nil, as soon as
+// one of them ends past the ceiling.
+func (g *generator) build(keys []float64, ceiling int) *schedule {
 	g.prof.clear()
+	for k, members := range g.groups {
+		least := keys[members[0]]
+		for _, i := range members[1:] {
+			least = min(least, keys[i])
+		}
+		g.leading[k] = least
+	}
 	late := 0
 	for i := range g.p.jobs {
 		if j := &g.p.jobs[i]; j.pinned {
@@ -159,7 +173,7 @@ func (g *generator) build(keys []float64) *schedule {
 	for len(g.ready) > 0 {
 		at := 0
 		for k := 1; k < len(g.ready); k++ {
-			if g.key(keys, g.ready[k]) < g.key(keys, g.ready[at]) {
+			if g.leading[g.ready[k]] < g.leading[g.ready[at]] {
 				at = k
 			}
 		}
@@ -167,6 +181,9 @@ func (g *generator) build(keys []float64) *schedule {
 		g.ready = slices.Delete(g.ready, at, at+1)
 		late += g.placeGroup(group, keys)
 		for _, i := range g.groups[group] {
+			if g.prof.start[i]+g.p.jobs[i].length > ceiling {
+				return nil
+			}
 			for _, k := range g.p.out[i] {
 				if to := g.groupOf[g.p.links[k].to]; to != group {
 					if g.waiting[to]--; g.waiting[to] == 0 {
@@ -177,14 +194,6 @@ func (g *generator) build(keys []float64) *schedule {
 		}
 	}
 	return g.taken(late)
-}
-
-func (g *generator) key(keys []float64, group int) float64 {
-	least := keys[g.groups[group][0]]
-	for _, i := range g.groups[group][1:] {
-		least = min(least, keys[i])
-	}
-	return least
 }
 
 // put places a job at its earliest place from lo on and returns by how much
@@ -300,27 +309,38 @@ func (g *generator) justify(s *schedule) {
 	end := func(i int) int { return s.start[i] + p.jobs[i].length }
 	for {
 		was := s.span
+		s.tight = s.tight[:0]
 		if len(g.prof.at) > 4*len(s.start) {
 			g.load(s) // without the steps that moves have left behind
 		}
-		g.sort(func(a, b int) int { return end(b) - end(a) })
+		g.sort(func(i int) int { return -end(i) })
 		for _, i := range g.order {
 			t, oven := s.start[i], s.oven[i]
-			g.prof.remove(i)
 			lo, hi, _ := g.bounds(i)
-			hi = min(hi, s.span-p.jobs[i].length)
+			if hi = min(hi, s.span-p.jobs[i].length); hi <= t {
+				s.tight = append(s.tight, i)
+				g.prof.placed++
+				continue
+			}
+			g.prof.remove(i)
 			if late, in := g.prof.latest(i, max(lo, t), hi); late > t {
 				t, oven = late, in
+			} else {
+				s.tight = append(s.tight, i)
 			}
 			g.prof.place(i, t, oven)
 		}
 		copy(s.start, g.prof.start)
 		copy(s.oven, g.prof.oven)
-		g.sort(func(a, b int) int { return s.start[a] - s.start[b] })
+		g.sort(func(i int) int { return s.start[i] })
 		for _, i := range g.order {
 			t, oven := s.start[i], s.oven[i]
-			g.prof.remove(i)
 			lo, hi, _ := g.bounds(i)
+			if lo >= t {
+				g.prof.placed++
+				continue
+			}
+			g.prof.remove(i)
 			if early, in := g.prof.earliest(i, lo); early < t && early <= hi {
 				t, oven = early, in
 			}
@@ -342,10 +362,15 @@ func (g *generator) load(s *schedule) {
 	}
 }
 
-func (g *generator) sort(by func(a, b int) int) {
-	g.order = g.order[:0]
-	for i := range g.p.jobs {
-		g.order = append(g.order, i)
+// sort orders all jobs by a key, smallest first, equal ones by their number.
+func (g *generator) sort(key func(i int) int) {
+	g.keyed, g.order = g.keyed[:0], g.order[:0]
+	n := len(g.p.jobs)
+	for i := range n {
+		g.keyed = append(g.keyed, key(i)*n+i)
 	}
-	slices.SortStableFunc(g.order, by)
+	slices.Sort(g.keyed)
+	for _, k := range g.keyed {
+		g.order = append(g.order, ((k%n)+n)%n)
+	}
 }

@@ -12,6 +12,7 @@ type profile struct {
 	// placed start of every job, or -1; and its oven.
 	start, oven []int
 	placed      int // placements done, the measure of work
+	hint        int // the step asked for last
 }
 
 const (
@@ -46,6 +47,16 @@ func (f *profile) copyFrom(o *profile) {
 
 // step returns the step in which t lies.
 func (f *profile) step(t int) int {
+	// What is asked for lies mostly near what was asked for last.
+	if h := f.hint; h < len(f.at) && f.at[h] <= t {
+		for end := min(h+nearSteps, len(f.at)); h+1 < end && f.at[h+1] <= t; {
+			h++
+		}
+		if h+1 == len(f.at) || f.at[h+1] > t {
+			f.hint = h
+			return h
+		}
+	}
 	lo, hi := 0, len(f.at)
 	for hi-lo > 1 {
 		if mid := (lo + hi) / 2; f.at[mid] <= t {
@@ -54,8 +65,12 @@ func (f *profile) step(t int) int {
 			hi = mid
 		}
 	}
+	f.hint = lo
 	return lo
 }
+
+// nearSteps is how many steps are tried one by one before searching by halves.
+const nearSteps = 4
 
 func (f *profile) end(k int) int {
 	if k+1 < len(f.at) {

@@ -20,8 +20,9 @@ const seed = 20_251
 
 // search builds schedules within a budget of placements: by several rules at
 // first, then by changing the order of the best it has (simulated annealing
-// over orders). It returns nil when no
-// schedule without missed deadlines was found.
+// over orders, begun anew several times from the best rule's schedule and at
+// last from the best of all). It returns nil when no schedule without missed
+// deadlines was found.
 func (g *generator) search(budget int) *schedule {
 	p := g.p
 	n := len(p.jobs)
@@ -41,7 +42,7 @@ func (g *generator) search(budget int) *schedule {
 	}
 	floor, _ := p.lowerBound(p.horizon)
 	for _, rule := range rules(p) {
-		s := g.build(rule)
+		s := g.build(rule, never)
 		use(s)
 		if current == nil || s.better(current) {
 			current = s
@@ -50,25 +51,36 @@ func (g *generator) search(budget int) *schedule {
 	if g.any && best.late == 0 {
 		return best
 	}
-	limit := g.prof.placed + budget
+	begin, round, settled := current, 0, false
+	from, limit := g.prof.placed, g.prof.placed+budget
 	for g.prof.placed < limit {
 		if best.late == 0 && (g.any || best.span <= floor && best.wait == 0) {
 			break
 		}
-		heat := startHeat * math.Pow(endHeat/startHeat, 1-float64(limit-g.prof.placed)/float64(budget))
+		if best.late == 0 && best.span <= floor && !settled {
+			settled = true // only the waiting is left to be lessened
+			limit = min(limit, g.prof.placed+budget/waitingPart)
+		}
+		done := float64(g.prof.placed-from) / float64(budget) * rounds
+		if r := int(done); r > round {
+			if round, current = r, begin; r == rounds-1 {
+				current = best
+			}
+		}
+		heat := startHeat * math.Pow(endHeat/startHeat, done-math.Floor(done))
 		for i := range keys {
 			keys[i] = float64(current.start[i])
 		}
-		for range 1 + rng.IntN(3) {
-			i, to := rng.IntN(n), rng.IntN(n)
-			keys[i] = float64(current.start[to]) + rng.Float64() - 0.5
-			if current.late > 0 && rng.IntN(2) == 0 {
-				i = g.missed(current, rng)
-				keys[i] = rng.Float64() * keys[i]
-			}
-		}
+		g.shake(keys, current, rng)
 		g.unsettleOvens(rng)
-		s := g.build(keys)
+		ceiling := never
+		if current.late == 0 {
+			ceiling = int(promising * float64(current.span))
+		}
+		s := g.build(keys, ceiling)
+		if s == nil {
+			continue
+		}
 		use(s)
 		if s.better(current) || rng.Float64() < math.Exp(-worse(s, current)/heat) {
 			current = s
@@ -78,6 +90,44 @@ func (g *generator) search(budget int) *schedule {
 		return nil
 	}
 	return best
+}
+
+// shake moves one to three jobs beside others in the order, every second time
+// one that holds the span as it is; now and then a bake beside another that can
+// share its oven.
+func (g *generator) shake(keys []float64, current *schedule, rng *rand.Rand) {
+	n := len(keys)
+	for range 1 + rng.IntN(3) {
+		i, to := rng.IntN(n), rng.IntN(n)
+		if len(current.tight) > 0 && rng.IntN(2) == 0 {
+			i = current.tight[rng.IntN(len(current.tight))]
+		}
+		if len(g.p.baked) > 1 && rng.IntN(shareOven) == 0 {
+			i, to = g.bakedTogether(rng)
+		}
+		keys[i] = float64(current.start[to]) + rng.Float64() - 0.5
+		if current.late > 0 && rng.IntN(2) == 0 {
+			i = g.missed(current, rng)
+			keys[i] = rng.Float64() * keys[i]
+		}
+	}
+}
+
+// shareOven is one in how many moves looks for company in the oven.
+const shareOven = 6
+
+// bakedTogether draws two bakes, if it finds some at heats that share an oven.
+func (g *generator) bakedTogether(rng *rand.Rand) (i, with int) {
+	baked := g.p.baked
+	i = baked[rng.IntN(len(baked))]
+	from := rng.IntN(len(baked))
+	for k := range baked {
+		with = baked[(from+k)%len(baked)]
+		if d := g.p.jobs[i].heat - g.p.jobs[with].heat; with != i && d <= heatTolerance && d >= -heatTolerance {
+			break
+		}
+	}
+	return i, with
 }
 
 // unsettleOvens asks, now and then, for another oven than the earliest free one
@@ -97,8 +147,16 @@ func (g *generator) unsettleOvens(rng *rand.Rand) {
 	}
 }
 
-// Heats of the annealing, in parts of the span.
+// rounds is how often the annealing begins anew; promising is the part of the
+// current span beyond which a schedule is given up; heats are in
+// parts of the span.
 const (
+	rounds    = 16
+	promising = 1.04
+	// waitingPart is the part of the work that goes on once no plan can be
+	// shorter, for food that waits less.
+	waitingPart = 5
+
 	startHeat = 0.012
 	endHeat   = 0.0005
 )

@@ -72,6 +72,7 @@ const (
 func Jobs(l *larder.Larder, courses []Course, k Kitchen) []Job {
 	m := menu{larder: l, kitchen: k, courses: courses, cut: map[string][]string{}}
 	m.mise()
+	m.soaks()
 	for i := range courses {
 		m.course(i)
 	}
@@ -152,6 +153,82 @@ func (m *menu) mise() {
 			Cue:  g.technique.Cue,
 		})
 	}
+}
+
+// How long dry things soak where the recipe only says "soaked"; estimates.
+const (
+	soakOvernight = 600.0
+	soakBriefly   = 30.0
+)
+
+// soaks puts to soak what a recipe lists as soaked, each food once for all
+// dishes: "500 g dried black beans, soaked overnight".
+func (m *menu) soaks() {
+	type group struct {
+		food    *larder.Food
+		minutes float64
+		grams   float64
+		courses []string
+		keys    []string
+	}
+	var order []*group
+	for i, c := range m.courses {
+		for p, part := range c.Parts {
+			for n, line := range part.Lines {
+				f := m.larder.Food(line.FoodID())
+				minutes := m.soaking(f, line.Preparation)
+				if minutes == 0 || line.Mass() <= 0 || cutInStep(part, n, "soak") {
+					continue
+				}
+				at := slices.IndexFunc(order, func(g *group) bool { return g.food == f && g.minutes == minutes })
+				if at < 0 {
+					at = len(order)
+					order = append(order, &group{food: f, minutes: minutes})
+				}
+				g := order[at]
+				g.grams += line.Mass()
+				g.keys = append(g.keys, lineKey(i, p, n))
+				if !slices.Contains(g.courses, c.Name) {
+					g.courses = append(g.courses, c.Name)
+				}
+			}
+		}
+	}
+	for _, g := range order {
+		id := "soak " + g.food.ID + fmt.Sprintf(" %g", g.minutes)
+		course := ""
+		if len(g.courses) == 1 {
+			course = g.courses[0]
+		}
+		job := Job{
+			Task: Task{ID: id, Minutes: beginMinutes, Hands: 1}, Course: course, For: g.courses, Kind: Work, Name: "Put the " + g.food.Name + " to soak",
+			Text: fmt.Sprintf("Put about %.0f g of %s to soak in plenty of cold water.", math.Round(g.grams/10)*10, g.food.Name),
+		}
+		stands := job
+		stands.Task = Task{ID: id + ".wait", Minutes: g.minutes, After: []After{{ID: id, MaxGap: zero()}}}
+		stands.Kind, stands.Name, stands.Cue = Wait, larder.Capital(g.food.Name)+" soaking", "swollen and no longer wrinkled"
+		m.jobs = append(m.jobs, job, stands)
+		for _, key := range g.keys {
+			m.cut[key] = append(m.cut[key], stands.ID)
+		}
+	}
+}
+
+// soaking is how many minutes a food soaks by the words of its line, 0 when it
+// does not.
+func (m *menu) soaking(f *larder.Food, preparation string) float64 {
+	text := strings.ToLower(preparation)
+	soak := m.larder.Technique("soak")
+	if f == nil || soak == nil || !strings.Contains(text, "soak") {
+		return 0
+	}
+	switch {
+	case strings.Contains(text, "overnight"):
+		return soakOvernight
+	case f.Aisle == "pulses":
+		return soak.Usual
+	}
+	return soakBriefly
 }
 
 // cutInStep says whether a step that prepares a swap already cuts a line so.

@@ -213,3 +213,30 @@ func TestReplanningKeepsWhatIsDone(t *testing.T) {
 	_, _, err = day.Replan(r, "2026-12-05T18:45:00Z", []day.Progress{{ID: "nothing"}}, nil)
 	require.Error(t, err)
 }
+
+func TestWhatIsListedAsSoakedIsPutToSoakOnce(t *testing.T) {
+	l := larderOf(t)
+	jobs := day.Jobs(l, courses(t, l, "feijoada", "rendang", "pho"), house())
+	find := func(id string) day.Job {
+		at := slices.IndexFunc(jobs, func(j day.Job) bool { return j.ID == id })
+		require.GreaterOrEqual(t, at, 0, id)
+		return jobs[at]
+	}
+	beans := find("soak black-beans 600.wait")
+	require.Equal(t, day.Wait, beans.Kind)
+	require.Equal(t, 600.0, beans.Minutes)
+	require.Equal(t, "soak black-beans 600", beans.After[0].ID)
+	require.Equal(t, 1, find("soak black-beans 600").Hands)
+	require.Equal(t, 30.0, find("soak dried-red-chilli 30.wait").Minutes)
+	boiled := slices.IndexFunc(jobs, func(j day.Job) bool {
+		return slices.ContainsFunc(j.After, func(a day.After) bool { return a.ID == beans.ID })
+	})
+	require.GreaterOrEqual(t, boiled, 0)
+	require.Contains(t, jobs[boiled].Text, "boil hard")
+	r := day.RequestFor(halfPastSeven, house(), jobs)
+	p, err := day.Make(r)
+	require.NoError(t, err)
+	require.True(t, p.Feasible, "%v", p.Conflicts)
+	require.NoError(t, day.Check(r, p))
+	require.Greater(t, p.SpanMinutes, 660.0)
+}

@@ -433,6 +433,15 @@ func (m *menu) step(i, p, n int, s swap.Step, after []After) (first, last string
 	work := math.Ceil(s.Work * math.Max(1, math.Pow(c.Factor, batchPower)))
 	wait := math.Ceil(s.Wait)
 	id := fmt.Sprintf("%s.%d.%d", c.ID, p, n)
+	if slices.Contains(s.Techniques, "grease") && len(s.Techniques) > 1 {
+		grease := base
+		grease.Task = Task{ID: id + ".grease", Minutes: beginMinutes, Hands: 1}
+		grease.Kind, grease.Name, grease.Cue = Mise, "Grease the tin or dish", "a thin film all over"
+		m.jobs = append(m.jobs, grease)
+		most := preparedGap
+		after = append(after, After{ID: grease.ID, MaxGap: &most})
+		work = math.Max(work-beginMinutes, 1)
+	}
 	var kit []string
 	for _, name := range s.Kit {
 		if name != "ring" && name != "oven" {

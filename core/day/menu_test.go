@@ -240,3 +240,19 @@ func TestWhatIsListedAsSoakedIsPutToSoakOnce(t *testing.T) {
 	require.NoError(t, day.Check(r, p))
 	require.Greater(t, p.SpanMinutes, 660.0)
 }
+
+func TestGreasingIsATaskOfItsOwn(t *testing.T) {
+	l := larderOf(t)
+	r, b := recipe.NewReader(l), swap.NewBook(l)
+	d := r.Read("Loaf\nServes 4\n\n300 g plain flour\n200 ml water\n10 g dried yeast\n\nMethod\n1. Mix the flour, yeast and water and knead for 8 minutes.\n2. Grease a loaf tin, shape the dough and bake at 200 C for 40 minutes.", measure.Metric)
+	a, err := method.NewCarrier(b, r).Adapt(d, swap.Decisions{}, false)
+	require.NoError(t, err)
+	jobs := day.Jobs(l, []day.Course{{ID: "loaf", Name: "Loaf", Parts: method.Parts(l, a), Factor: 1}}, house())
+	at := slices.IndexFunc(jobs, func(j day.Job) bool { return strings.HasSuffix(j.ID, ".grease") })
+	require.GreaterOrEqual(t, at, 0)
+	require.Equal(t, 1, jobs[at].Hands)
+	require.True(t, slices.ContainsFunc(jobs, func(j day.Job) bool {
+		return slices.ContainsFunc(j.After, func(x day.After) bool { return x.ID == jobs[at].ID })
+	}), "the dough goes into a tin that is ready")
+	require.True(t, slices.ContainsFunc(jobs, func(j day.Job) bool { return j.Kind == day.Heat && j.Oven != nil }))
+}

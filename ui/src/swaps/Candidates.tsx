@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button, InputNumber, Select } from "antd";
+import { memo, useMemo } from "react";
 
 import { api } from "../api/client";
 import type { Candidate, DishView, RecipeLine } from "../api/types";
@@ -8,6 +9,7 @@ import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital, signed } from "../shared/format";
 import { without } from "../shared/records";
+import { useStable } from "../shared/useStable";
 import { bandKey } from "./threads";
 
 /** The original line that a place names. */
@@ -31,12 +33,13 @@ export function Candidates({ open, slotRef, use, point }: Props) {
     queryFn: () => api.candidates(dish.id, slotRef),
     placeholderData: (old) => old,
   });
+  const compare = useMemo(() => telling(list.data?.candidates ?? []), [list.data]);
+  const choose = useStable(use);
   const line = lineAt(dish, slotRef);
   const used = dish.document.decisions.swaps[slotRef];
   const gap = dish.adaptation.unresolved.find((u) => u.line === slotRef);
   if (list.error) return <ProblemNote error={list.error} retry={() => void list.refetch()} />;
   if (!list.data) return <Loading>Trying the swaps in the dish</Loading>;
-  const compare = telling(list.data.candidates);
   return (
     <section className="candidates" aria-label={`Candidates for ${line?.name ?? "the line"}`}>
       <h2>
@@ -65,7 +68,7 @@ export function Candidates({ open, slotRef, use, point }: Props) {
           c={c}
           compare={compare}
           used={used === c.swap.id}
-          use={() => use(c)}
+          use={choose}
           point={point}
           amount={used === c.swap.id ? <Amount open={open} slotRef={slotRef} /> : null}
         />
@@ -144,7 +147,7 @@ interface RowProps {
   /** The traits to compare. */
   compare: string[];
   used: boolean;
-  use: () => void;
+  use: (c: Candidate) => void;
   point: (c: Candidate | null) => void;
   amount: React.ReactNode;
 }
@@ -172,7 +175,8 @@ export function telling(list: Candidate[]): string[] {
     .slice(0, mostMoves);
 }
 
-function Row({ c, compare, used, use, point, amount }: RowProps) {
+/** Memoised: a dose of a booster leaves the rows as they are until new figures come. */
+const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps) {
   const moves = compare.flatMap((k) => c.moves.filter((m) => bandKey(m) === k));
   const kept = c.moves.filter((m) => m.verdict === "kept").length;
   return (
@@ -229,7 +233,13 @@ function Row({ c, compare, used, use, point, amount }: RowProps) {
             In use
           </Button>
         ) : (
-          <Button type="primary" ghost block onClick={use} aria-label={`Use ${c.swap.name}`}>
+          <Button
+            type="primary"
+            ghost
+            block
+            onClick={() => use(c)}
+            aria-label={`Use ${c.swap.name}`}
+          >
             Use this
           </Button>
         )}
@@ -237,7 +247,7 @@ function Row({ c, compare, used, use, point, amount }: RowProps) {
       </div>
     </article>
   );
-}
+});
 
 const gradeWords: Record<string, string> = {
   whole: "Whole foods",

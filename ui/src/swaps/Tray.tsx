@@ -1,13 +1,14 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button } from "antd";
 import { MinusOutlined, PlusOutlined } from "@ant-design/icons";
-import { useState } from "react";
+import { memo, useState } from "react";
 
 import { api } from "../api/client";
 import type { Dose, TrayItem } from "../api/types";
 import type { OpenDish } from "../dish/useDish";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital, signed } from "../shared/format";
+import { useStable } from "../shared/useStable";
 import { bandKey } from "./threads";
 
 /** The doses with one booster at so many grams; none leaves it out. */
@@ -35,6 +36,12 @@ export function Tray({ open }: { open: OpenDish }) {
     queryFn: () => api.boosters(dish.id),
     placeholderData: (old) => old,
   });
+  const step = useStable((item: TrayItem, by: number) => {
+    const grams = Math.min(item.most, Math.max(0, item.grams + by * item.step));
+    open.decide(`${by > 0 ? "added" : "took back"} a dose of ${item.name}`, {
+      boosters: dosed(dish.document.decisions.boosters, item, grams),
+    });
+  });
   if (list.error) return <ProblemNote error={list.error} retry={() => void list.refetch()} />;
   const items = list.data ?? [];
   const inUse = items.filter((i) => i.grams > 0);
@@ -42,13 +49,7 @@ export function Tray({ open }: { open: OpenDish }) {
     .filter((i) => i.grams === 0 && i.helps && i.barred === "")
     .sort((a, b) => gain(b) - gain(a));
   const others = items.filter((i) => i.grams === 0 && !helpful.includes(i));
-  const step = (item: TrayItem, by: number) => {
-    const grams = Math.min(item.most, Math.max(0, item.grams + by * item.step));
-    open.decide(`${by > 0 ? "added" : "took back"} a dose of ${item.name}`, {
-      boosters: dosed(dish.document.decisions.boosters, item, grams),
-    });
-  };
-  const row = (i: TrayItem) => <Booster key={i.food} item={i} step={(by) => step(i, by)} />;
+  const row = (i: TrayItem) => <Booster key={i.food} item={i} step={step} />;
   return (
     <section className="tray" aria-label="Boosters">
       <h2>
@@ -78,7 +79,12 @@ function gain(i: TrayItem): number {
     .reduce((sum, m) => sum + m.steps * (m.pinned ? 3 : 1), 0);
 }
 
-function Booster({ item, step }: { item: TrayItem; step: (by: number) => void }) {
+interface BoosterProps {
+  item: TrayItem;
+  step: (item: TrayItem, by: number) => void;
+}
+
+const Booster = memo(function Booster({ item, step }: BoosterProps) {
   const name = capital(item.name);
   return (
     <li className={item.grams > 0 ? "in" : ""}>
@@ -88,7 +94,7 @@ function Booster({ item, step }: { item: TrayItem; step: (by: number) => void })
           icon={<MinusOutlined />}
           aria-label={`Less ${item.name}`}
           disabled={item.grams <= 0}
-          onClick={() => step(-1)}
+          onClick={() => step(item, -1)}
         />
         <span className="amount">
           {item.grams > 0 ? (
@@ -104,7 +110,7 @@ function Booster({ item, step }: { item: TrayItem; step: (by: number) => void })
           icon={<PlusOutlined />}
           aria-label={`More ${item.name}`}
           disabled={item.barred !== "" || item.grams + item.step > item.most + 1e-9}
-          onClick={() => step(1)}
+          onClick={() => step(item, 1)}
         />
       </div>
       <div>
@@ -129,4 +135,4 @@ function Booster({ item, step }: { item: TrayItem; step: (by: number) => void })
       </div>
     </li>
   );
-}
+});

@@ -181,10 +181,11 @@ var (
 	brushing   = words(`brush|glaze|egg ?wash`)
 	dipping    = words(`dip |dip the|dip in|dipped|crumb coat|into the breadcrumbs|coat them in|coat in`)
 	wholeEggs  = words(`hard-boil|boiled egg|poach|fried egg|fry the egg|shell the eggs|peel the eggs|peeled egg|halve the eggs|quarter the eggs|boil the eggs|add the (?:hard-)?boiled|slip the eggs?|whole egg`)
-	softYolk   = words(`crack an? egg|break an? egg|soft yolk|runny|sunny|soft-boil|poached egg|just set|stirring the egg|yolk on top|raw yolk`)
+	softYolk   = words(`crack an? egg|break an? egg|soft yolk|runny|sunny|soft-boil|poached egg|whites? (?:is|are) just set|stirring the egg|yolk on top|raw yolk`)
 	inStreams  = words(`drizzle|stream|egg drop|ribbons|threads|shreds form`)
 	stiff      = words(`until stiff|stiffly|soft peaks|peaks|whisk the whites|whip the whites|beat the whites|fold in the whites`)
 	intoOil    = words(`mayonnaise|emulsi|thin stream|drop by drop|hollandaise`)
+	creamy     = words(`until (?:it is |it turns |all is )?(?:creamy|silky|glossy)`)
 	coating    = words(`thicken|coats? (?:the back of )?(?:a|the) spoon|without boiling|do not boil|do not let it boil|liaison|temper`)
 	setting4   = words(`custard|set\b|sets\b|wobble|tremble`)
 	greases    = words(`greas|butter (?:a|the) (?:dish|tin|tray|mould)|line a`)
@@ -199,6 +200,7 @@ var (
 	onTop      = words(`top with|on top|over the top|sprinkle|scatter|strew|cover with|grill|gratin|brown`)
 	stuffing   = words(`fill|stuff|wrap|seal|spoon into|pleat|crimp|fold over|into the middle`)
 	shreds     = words(`shred|pull apart|pull the meat|tear|falls apart|in threads`)
+	forked     = regexp.MustCompile(`(?i)\b(?:shred|pull)[^.]* (?:with|using) (?:two |2 )?forks?\b`)
 	rawCured   = words(`lime juice|lemon juice|ceviche|cure|raw|tartare|sushi|sashimi|poke`)
 	thin       = words(`thin|slice|strips|shav|carpaccio`)
 	wholePiece = words(`whole|joint|roast|carve`)
@@ -249,12 +251,18 @@ var useRules = []useRule{
 	{kinds("egg yolk"), "emulsify", "holds oil or butter in a sauce", func(n neighbourhood) bool {
 		return n.technique("whisk", "blend", "beat") && n.grams("oil", "butter") > mayonnaiseShare*n.line.Mass() && (n.says(intoOil) || n.grams("flours", "white-flour") == 0 && !n.anywhere("bake", "fry"))
 	}},
+	{kinds("egg yolk"), "emulsify", "is stirred into something hot until it turns creamy", func(n neighbourhood) bool {
+		return n.says(creamy) && !n.anywhere("bake", "steam") && n.grams(flours...) == 0
+	}},
 	{kinds(eggs), "set", "is beaten into milk or cream and cooked until it sets", func(n neighbourhood) bool {
 		return n.grams(milky...) > custardShare*n.line.Mass() && n.grams(flours...) < n.grams(milky...)/2 &&
 			(n.anywhere("bake", "steam", "poach", "set", "roast") || n.says(setting4))
 	}},
 	{kinds("yolk egg"), "thicken", "is whisked warm into a sauce and thickens it", func(n neighbourhood) bool {
 		return n.says(coating) && n.grams(flours...) < n.line.Mass()
+	}},
+	{kinds(eggs), "cream", "goes raw into a cream or mousse", func(n neighbourhood) bool {
+		return n.grams("sugar", "sweet") > 0 && !n.anywhere("bake", "fry", "boil", "simmer", "steam", "poach", "roast", "grill", "deep-fry", "braise", "warm", "toast", "cook")
 	}},
 	{kinds("egg white"), "bind", "is worked into a leavened batter, which it binds and helps to rise", func(n neighbourhood) bool {
 		return n.grams(raisers...) > 0
@@ -327,7 +335,9 @@ var useRules = []useRule{
 		return n.says(words(`mince the|mince it|minced|finely chop the meat|grind the`)) || n.written(words(`minced|ground`))
 	}},
 	{kinds(pieceMeat), "breaded", "is coated and fried in a flat piece", func(n neighbourhood) bool { return n.says(breading) && n.anywhere("fry", "deep-fry") }},
-	{kinds(pieceMeat), "shred", "is cooked until it shreds", func(n neighbourhood) bool { return n.says(shreds) || n.written(words(`shredded|pulled`)) }},
+	{kinds(pieceMeat), "shred", "is cooked until it shreds", func(n neighbourhood) bool {
+		return n.says(shreds) || n.written(words(`shredded|pulled`)) || slices.ContainsFunc(n.steps, func(s recipe.Step) bool { return forked.MatchString(s.Text) })
+	}},
 	{kinds("chunks slices poultry-pieces whole"), "slices", "is cut thin", func(n neighbourhood) bool {
 		return (n.written(thin) || n.says(words(`thin`))) && !n.anywhere("stew", "braise")
 	}},

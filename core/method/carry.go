@@ -132,6 +132,7 @@ func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int, wording ma
 		comp.Steps = append(comp.Steps, c.split(c.step(step, d.Components[i].Lines, n, used, all, moved), used, comp)...)
 		c.finishes(comp, i, used, finished, wording)
 	}
+	c.unfinished(comp, here, finished)
 	c.unprepared(comp, here, prepared)
 	c.boosters(comp, i, wording)
 	c.attach(comp, elsewhere(d, i))
@@ -169,6 +170,9 @@ func (c *Carrier) finishes(comp *swap.Component, component int, used []replaceme
 			at--
 		}
 		step := &comp.Steps[at]
+		if !strings.Contains(strings.ToLower(step.Text), r.short) {
+			continue // it is only meant, as one of all; another step names it
+		}
 		if wording[stepKey(component, *step, comp)] == "" {
 			said := sentences(step.Text)
 			last := slices.IndexFunc(said, func(s string) bool { return strings.Contains(strings.ToLower(s), r.short) })
@@ -182,6 +186,20 @@ func (c *Carrier) finishes(comp *swap.Component, component int, used []replaceme
 		s := c.reader.Step(r.book.FinishFor(r.chosen.Use), nil)
 		s.Lines, s.Animals = slices.Clone(r.new), []recipe.Animal{}
 		comp.Steps = slices.Insert(comp.Steps, at+1, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: r.book.Why})
+	}
+}
+
+// unfinished adds such a step before the dish is finished where no sentence
+// named the fat.
+func (c *Carrier) unfinished(comp *swap.Component, here []replacement, done map[string]string) {
+	for _, r := range here {
+		if r.book == nil || r.book.FinishFor(r.chosen.Use) == "" || done[r.chosen.Replaces] != "" {
+			continue
+		}
+		s := c.reader.Step(r.book.FinishFor(r.chosen.Use), nil)
+		s.Lines, s.Animals = slices.Clone(r.new), []recipe.Animal{}
+		where := c.late(comp, func(int) bool { return false })
+		comp.Steps = slices.Insert(comp.Steps, where, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: r.book.Why})
 	}
 }
 
@@ -306,7 +324,7 @@ func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []re
 		out.Why = "There are no bones to blanch or rinse."
 		return out
 	}
-	if dropOnly(s) {
+	if dropOnly(s) && !browns(s, used) {
 		out.Change, out.Text = swap.Dropped, s.Text
 		out.Lines = []int{}
 		out.Why = "Nothing renders or has to be skimmed off now."
@@ -316,6 +334,16 @@ func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []re
 	out.Change = swap.Changed
 	out.Text = c.reword(s, lines, used, all)
 	out.Text, out.Cue = meatless(out.Text)
+	if slices.ContainsFunc(used, func(r replacement) bool {
+		return r.book != nil && (r.line.Animal == larder.Meat || r.line.Animal == larder.Poultry) && slices.Contains(restsAfter, r.chosen.Use)
+	}) {
+		if out.Text = strings.Trim(restingMeat.ReplaceAllString(out.Text, ""), " "); strings.Trim(out.Text, ".") == "" {
+			out.Change, out.Text, out.Lines = swap.Dropped, s.Text, []int{}
+			out.Why = "Nothing has to rest before it is cut."
+			return out
+		}
+		out.Text = strings.TrimLeft(out.Text, ". ")
+	}
 	if text, minutes, ok := ownTime(out.Text, used); ok {
 		out.Text, out.Minutes = text, minutes
 	}
@@ -358,6 +386,19 @@ func onlyBones(l *larder.Larder, s recipe.Step, lines []recipe.Line, used []repl
 		food := l.Food(r.line.FoodID())
 		return food == nil || food.Kind != "bones"
 	})
+}
+
+// restsAfter are the uses of meat that rests before it is cut, restingMeat the
+// sentence that says so.
+var (
+	restsAfter  = []string{"slices", "grill", "roast", "braise"}
+	restingMeat = regexp.MustCompile(`(?i)(?:^|(?:\. ?))(?:cover and )?(?:let (?:it|them|the \w+) |leave to )?rest (?:it |them )?for (?:about )?\d+[^.]*minutes?`)
+)
+
+// browns tells whether a step that renders does so to something that a swap
+// stands for, which then browns instead.
+func browns(s recipe.Step, used []replacement) bool {
+	return slices.Contains(s.Techniques, "render") && slices.ContainsFunc(used, func(r replacement) bool { return r.book != nil })
 }
 
 // dropOnly tells whether a step only does what meat asks for.

@@ -20,6 +20,7 @@ const (
 	plantCue   = "until hot through and coloured at the edges"
 	wetCue     = "until hot right through"
 	braisedCue = "until tender and seasoned to the middle"
+	coldCue    = "until seasoned through"
 )
 
 // cueFor is the cue for the way of cooking that stands last before it.
@@ -31,8 +32,16 @@ func cueFor(before string) string {
 		}
 		return braisedCue
 	}
+	if coldVerbs.MatchString(strings.ToLower(before)) && !hotVerbs.MatchString(strings.ToLower(before)) {
+		return coldCue
+	}
 	return plantCue
 }
+
+var (
+	coldVerbs = regexp.MustCompile(`\b(?:leave|marinat|chill|stand|rest|steep|cure|macerat|toss|season)`)
+	hotVerbs  = regexp.MustCompile(`\b(?:fry|sear|brown|grill|roast|bak|char|cook|heat|saut|toast|barbecue)`)
+)
 
 var wetVerbs = regexp.MustCompile(`\b(?:poach|boil|steam|simmer|brais|stew|pressure)`)
 
@@ -80,8 +89,20 @@ func meatless(text string) (string, string) {
 		}))
 	}
 	text = skinSide.ReplaceAllString(strings.Join(kept, " "), "")
+	text = keptFat.ReplaceAllString(rendering.ReplaceAllStringFunc(text, func(verb string) string {
+		if strings.HasPrefix(verb, "R") {
+			return "Brown"
+		}
+		return "brown"
+	}), "")
 	return text, recipe.Cue(text)
 }
+
+// rendering is what only fat does; keptFat what then becomes of it.
+var (
+	rendering = regexp.MustCompile(`\b[Rr]ender(?: the fat (?:from|out of)| down| out)?\b`)
+	keptFat   = regexp.MustCompile(`(?i)[,;]? (?:and |then )*(?:keep|keeping|reserve|reserving|save|saving|pour off|pouring off|drain off|draining off|discard|discarding) (?:all but \w+ \w+ of )?the (?:rendered )?fat\b`)
+)
 
 // skinSide is how a piece with a skin lies in the pan.
 var skinSide = regexp.MustCompile(`(?i),? (?:skin|fat)[- ]side (?:first|down|up)(?: first)?`)

@@ -39,8 +39,9 @@ func earliest(steps []swap.Step) []swap.Step {
 }
 
 // attach gives every line of the component a step that uses it: one that names
-// it in other words, or else one that says where it belongs.
+// it in other words, or else one for all of those that says where they belong.
 func (c *Carrier) attach(comp *swap.Component, others []string) {
+	var left []int
 	for at := range comp.Lines {
 		l := &comp.Lines[at]
 		used := func(s swap.Step) bool { return s.Change != swap.Dropped && slices.Contains(s.Lines, at) }
@@ -58,10 +59,22 @@ func (c *Carrier) attach(comp *swap.Component, others []string) {
 		if len(words) > 0 && slices.Contains(others, words[len(words)-1]) {
 			continue // a step of another part names it
 		}
-		s := c.reader.Step(fmt.Sprintf("Add the %s, tasting as you go.", l.Name), nil)
-		s.Lines, s.Animals = []int{at}, []recipe.Animal{}
-		comp.Steps = append(comp.Steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: "The original lists it and does not say when it goes in."})
+		left = append(left, at)
 	}
+	if left == nil {
+		return
+	}
+	names := make([]string, len(left))
+	for i, at := range left {
+		names[i] = comp.Lines[at].Name
+	}
+	what := names[0]
+	if last := len(names) - 1; last > 0 {
+		what = strings.Join(names[:last], ", ") + " and " + names[last]
+	}
+	s := c.reader.Step(fmt.Sprintf("Add the %s, tasting as you go.", what), nil)
+	s.Lines, s.Animals = left, []recipe.Animal{}
+	comp.Steps = append(comp.Steps, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: "The original lists it and does not say when it goes in."})
 }
 
 // elsewhere are the words of all steps of the other components of a dish.
@@ -104,6 +117,10 @@ func (c *Carrier) boosters(comp *swap.Component, component int, wording map[stri
 			text = b.When
 			if b.First {
 				fried = slices.IndexFunc(comp.Steps, func(s swap.Step) bool { return does(s, frying) })
+				shaped := slices.IndexFunc(comp.Steps, func(s swap.Step) bool { return does(s, shaping) })
+				if shaped >= 0 && shaped < fried {
+					fried = -1 // what is fried is filled already
+				}
 			}
 			if b.First && fried < 0 && b.Plain != "" {
 				text = b.Plain
@@ -112,12 +129,12 @@ func (c *Carrier) boosters(comp *swap.Component, component int, wording map[stri
 		s := c.reader.Step(text, nil)
 		s.Lines, s.Animals = []int{at}, []recipe.Animal{}
 		step := swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: l.Why}
-		where := late(comp.Steps)
-		if fried >= 0 {
-			if wording[stepKey(component, comp.Steps[fried], comp)] == "" {
-				c.partAfter(comp, fried, frying)
-			}
-			where = fried + 1
+		free := func(n int) bool { return wording[stepKey(component, comp.Steps[n], comp)] == "" }
+		where := fried + 1
+		if fried < 0 {
+			where = c.late(comp, free)
+		} else if free(fried) {
+			c.partAfter(comp, fried, frying)
 		}
 		comp.Steps = slices.Insert(comp.Steps, where, step)
 	}
@@ -129,23 +146,50 @@ var (
 	finishing = []string{"bake", "roast", "grill", "gratinate", "layer", "stuff", "press", "serve", "deep-fry", "steam", "shape"}
 )
 
+// shaping comes before a frying that nothing can be added to.
+var shaping = []string{"stuff", "shape", "layer", "coat"}
+
 // does tells whether a step of the original works in one of some ways.
 func does(s swap.Step, what []string) bool {
 	return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(s.Techniques, func(t string) bool { return slices.Contains(what, t) })
 }
 
 // late is the index at which a step goes in that comes when the cooking is
-// done, and before the dish is finished.
-func late(steps []swap.Step) int {
-	at := len(steps)
-	for at > 0 && (does(steps[at-1], finishing) || steps[at-1].Change == swap.Dropped) {
+// done, and before the dish is finished. A step that mixes and then finishes
+// ("mix in the raisins. Press into a dish") is parted between, where it is free
+// for that.
+func (c *Carrier) late(comp *swap.Component, free func(n int) bool) int {
+	at := len(comp.Steps)
+	for at > 0 && (does(comp.Steps[at-1], finishing) || comp.Steps[at-1].Change == swap.Dropped) {
+		mixed, finished := -1, false
+		for i, sentence := range sentences(comp.Steps[at-1].Text) {
+			techniques := c.reader.Step(sentence, nil).Techniques
+			among := func(what []string) bool {
+				return slices.ContainsFunc(techniques, func(t string) bool { return slices.Contains(what, t) })
+			}
+			if among(mixing) && !among(finishing) {
+				mixed, finished = i, false
+			} else if among(finishing) {
+				finished = true
+			}
+		}
+		if mixed >= 0 && !finished {
+			return at
+		}
+		if mixed >= 0 && comp.Steps[at-1].Change != swap.Dropped && free(at-1) {
+			c.partAt(comp, at-1, mixed)
+			return at
+		}
 		at--
 	}
 	if at == 0 {
-		return len(steps)
+		return len(comp.Steps)
 	}
 	return at
 }
+
+// mixing is how a filling or a dough comes together.
+var mixing = []string{"mix", "fold", "knead", "beat", "combine"}
 
 // partAfter parts a step behind its last sentence that works in one of some
 // ways, if others follow.

@@ -102,7 +102,7 @@ func neighbour(text string, which int) string {
 	if len(words) == 0 {
 		return ""
 	}
-	w := words[0]
+	w := strings.TrimRight(words[0], ".,;:!?)")
 	if which < 0 {
 		w = words[len(words)-1]
 	}

@@ -232,6 +232,9 @@ func plural(short string) bool {
 // adjectives before a name that hold for the original's food only.
 var adjectives = regexp.MustCompile(`(?i)\b(?:hard-boiled|soft-boiled|beaten|raw|boiled|melted|rendered|skinned|boned|whole hard-boiled|peeled hard-boiled) `)
 
+// ofTheBody follows the name of meat only: "the bacon fat".
+var ofTheBody = regexp.MustCompile(`^(?:['’]s)? (?:fat|drippings?|juices|(?:and|with) (?:its|their|any|all the) (?:resting )?juices)\b`)
+
 // smooth mends the words around a swap's name: what was said of egg, meat or
 // butter only, verbs that no longer fit, and the number of the verb.
 func smooth(text, short string, melts bool) string {
@@ -251,10 +254,12 @@ func smooth(text, short string, melts bool) string {
 				continue
 			}
 			if m := v.before.FindStringIndex(before); m != nil {
-				before = before[:m[0]] + v.instead(before[m[0]:m[1]])
+				kept := v.before.ReplaceAllString(before[m[0]:m[1]], "$1")
+				before = before[:m[0]] + v.instead(before[m[0]:m[1]]) + kept
 				break
 			}
 		}
+		after = ofTheBody.ReplaceAllString(after, "")
 		if plural(short) && strings.HasPrefix(after, " is ") {
 			after = " are " + after[len(" is "):]
 		}
@@ -263,7 +268,8 @@ func smooth(text, short string, melts bool) string {
 	}
 }
 
-// verb is one that no longer fits before a name, with what stands instead;
+// verb is one that no longer fits before a name, with what stands instead, and
+// behind that what its pattern holds in brackets;
 // unlessMelts leaves it where the swap melts as butter does.
 type verb struct {
 	before      *regexp.Regexp
@@ -276,8 +282,7 @@ var verbs = []verb{
 	{regexp.MustCompile(`(?i)\bcrack (?:an?|the|each|one)? ?$`), "spoon the ", false},
 	{regexp.MustCompile(`(?i)\bbreak an? $`), "spoon the ", false},
 	{regexp.MustCompile(`(?i)\bmince (?:the )?(?:boiled |cooked )?$`), "crumble the ", false},
-	{regexp.MustCompile(`(?i)\bmelt the $`), "heat the ", true},
-	{regexp.MustCompile(`(?i)\bmelt $`), "heat ", true},
+	{regexp.MustCompile(`(?i)\bmelt ((?:half |a third of |a quarter of |most of |the rest of )?(?:the )?(?:remaining |other half of the )?)$`), "heat ", true},
 	{regexp.MustCompile(`(?i)\bshell and $`), "", false},
 	{regexp.MustCompile(`(?i)\bcooks (?:the )?$`), "heats the ", false},
 	{regexp.MustCompile(`(?i)\bslices? of (?:the )?$`), "the ", false},

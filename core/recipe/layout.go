@@ -202,8 +202,25 @@ func (l *layout) beforeRecipe(b block) {
 	for first > 0 && l.ingredientLike(l.waiting[first-1]) && !l.waiting[first].blank {
 		first--
 	}
+	if first == 0 && l.titles(l.waiting) {
+		first = 1
+	}
 	l.begin(l.reachBack(first))
 }
+
+// titles tells whether the first block of a text is the name of the dish though
+// it reads as a food ("Fish pie"): it has no amount, and what follows has.
+func (l *layout) titles(run []block) bool {
+	b := run[0]
+	return len(run) > 1 && !l.quantityFirst(b.text) && !b.bullet && !b.numbered && l.quantityFirst(run[1].text)
+}
+
+// titleYield is for how many a dish is at the end of its name: "Stroganoff for
+// 4", "Carbonara — 4 portions".
+var titleYield = regexp.MustCompile(`(?i)[\s,–—-]+(?:(?:for|serves|feeds) (\d+|two|three|four|five|six|eight|ten|twelve)(?: people| persons)?|(\d+|two|four|six|eight) (?:portions?|servings?|people|persons))\s*$`)
+
+// titleOf is a name without its yield.
+func (l *layout) titleOf(text string) string { return titleYield.ReplaceAllString(text, "") }
 
 // begin takes the list to begin at a waiting block, the name of its part above.
 func (l *layout) begin(first int) {
@@ -334,6 +351,12 @@ func (l *layout) finish() Source {
 		}
 		if w.heading || len(w.text) <= 80 && !strings.HasSuffix(w.text, ".") || i == 0 && len(w.text) <= 80 {
 			l.source.Name = strings.Trim(w.text, " :*#_")
+			if m := titleYield.FindStringSubmatch(l.source.Name); m != nil && l.titleOf(l.source.Name) != "" {
+				l.source.Name = l.titleOf(l.source.Name)
+				if l.source.Yield == "" {
+					l.source.Yield = "serves " + m[1] + m[2]
+				}
+			}
 		}
 	}
 	// Steps given before any list belong to the first part that has lines.

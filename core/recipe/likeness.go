@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"regexp"
 	"strings"
 
 	"yembra/core/larder"
@@ -27,8 +28,11 @@ func (l *layout) methodLike(b block) bool {
 		return false
 	}
 	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
-	return sentence && (l.imperative(b.text) || len(words) > 22) && !l.quantityFirst(b.text)
+	return sentence && (l.imperative(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && !l.quantityFirst(b.text)
 }
+
+// nextSentence is where a second sentence begins: "squeeze dry. Mix with".
+var nextSentence = regexp.MustCompile(`\pL{3,}[.!] \p{Lu}\p{Ll}+ \p{Ll}`)
 
 var openers = map[string]bool{
 	"in": true, "put": true, "add": true, "place": true, "heat": true, "first": true, "start": true, "begin": true, "make": true, "meanwhile": true, "when": true,
@@ -53,6 +57,9 @@ func (l *layout) imperative(text string) bool {
 		}
 		if _, ok := l.reader.larder.Words().Techniques[w]; ok {
 			return true
+		}
+		if i+1 < len(tokens) && tokens[i+1].kind == wordToken && larder.Fold(tokens[i+1].text) == "the" {
+			return true // "Salt the cabbage"
 		}
 		if !strings.HasSuffix(w, "ly") {
 			return false

@@ -51,6 +51,10 @@ func (s *stepNames) read() {
 	x := s.reader.larder.Index()
 	vocab := s.reader.larder.Words()
 	for i := 0; i < len(words); {
+		if s.whites(words, i) {
+			i++
+			continue
+		}
 		m, ok := x.At(words, i, true)
 		if (!ok || m.Used == 1) && s.ownMake(words, i) {
 			i++
@@ -72,9 +76,30 @@ func (s *stepNames) read() {
 	s.used = slices.Compact(s.used)
 }
 
+// whites notes the whites of a listed egg ("whisk the whites until stiff").
+func (s *stepNames) whites(words []string, i int) bool {
+	if words[i] != "white" || i == 0 || words[i-1] != "the" || i+1 < len(words) && (words[i+1] == "wine" || words[i+1] == "sauce") {
+		return false
+	}
+	egg := slices.IndexFunc(s.lines, func(l Line) bool { return l.Animal == larder.Egg })
+	if egg < 0 || slices.ContainsFunc(s.lines, func(l Line) bool { return slices.Contains(larder.Words(l.Name), "white") && l.Animal == "" }) {
+		return false
+	}
+	if own := slices.IndexFunc(s.lines, func(l Line) bool { return l.Animal == larder.Egg && slices.Contains(larder.Words(l.Name), "white") }); own >= 0 {
+		egg = own
+	}
+	s.used = append(s.used, egg)
+	s.animal(words, i, i+1, "white", larder.Egg)
+	return true
+}
+
 // food notes a food named in the step.
 func (s *stepNames) food(words []string, m larder.Match, vocab *larder.Vocabulary) {
 	line := s.lineOf(m.Food)
+	if line < 0 && m.Food.Animal == larder.Egg {
+		// The yolks of "4 eggs, separated".
+		line = slices.IndexFunc(s.lines, func(l Line) bool { return l.Animal == larder.Egg && l.FoodID() == "egg" })
+	}
 	if line >= 0 {
 		s.used = append(s.used, line)
 	}

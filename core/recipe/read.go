@@ -104,7 +104,11 @@ func (r *Reader) placeSteps(src Source, d Dish) Source {
 	for _, text := range src.Sections[loose].Steps {
 		best := 0
 		for i := range out.Sections {
-			if n := len(r.Step(text, d.Components[i].Lines).Lines); i != loose && (n > best || n == best && n > 0 && i == at) {
+			n := len(r.Step(text, d.Components[i].Lines).Lines)
+			if names(text, out.Sections[i].Name) {
+				n += mostLines // "with everything for the marinade"
+			}
+			if i != loose && (n > best || n == best && n > 0 && i == at) {
 				best, at = n, i
 			}
 		}
@@ -113,6 +117,16 @@ func (r *Reader) placeSteps(src Source, d Dish) Source {
 	out.Sections = slices.Delete(out.Sections, loose, loose+1)
 	copy(d.Components[loose:], d.Components[loose+1:])
 	return out
+}
+
+// names tells whether a step says for which part it is.
+func names(text, part string) bool {
+	words := larder.Words(part)
+	if len(words) == 0 {
+		return false
+	}
+	said := larder.Words(text)
+	return holds(said, append([]string{"for", "the"}, words...)) || holds(said, append(slices.Clone(words), "ingredient"))
 }
 
 func allLines(d Dish) []Line {

@@ -49,7 +49,7 @@ type option struct {
 	part    int
 	sums    character.Sums
 	lines   float64
-	hands   float64
+	hands   float64 // minutes of work, and a share of those of waiting
 	cost    float64 // a serving, in the units of the price list
 	protein float64 // grams a serving
 	soft    float64
@@ -212,7 +212,8 @@ func (x *bench) saltGrams(component, line int) float64 {
 func (x *bench) option(s slot, sw *larder.Swap) option {
 	line := &x.dish.Components[s.component].Lines[s.line]
 	o := option{swap: sw, part: s.component, main: x.larder.MainFood(sw)}
-	o.hands, _ = sw.Minutes()
+	hands, wait := sw.Minutes()
+	o.hands = hands + wait*waitShare
 	if x.plainSalt(s.component, s.line) != nil {
 		return o // counted among the salt lines
 	}
@@ -385,6 +386,7 @@ const (
 	boosterPenalty   = 0.5  // each booster, beside its line
 	saltOverPenalty  = 2.0  // each gram of salt a serving above limit or original
 	handsPenalty     = 0.004
+	waitShare        = 0.15 // a minute's wait is this part of a minute's work
 	structurePenalty = 12.0
 	simplestFactor   = 20.0
 	costPenalty      = 4.8 // each unit of the price list a serving

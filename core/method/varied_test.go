@@ -1,0 +1,76 @@
+package method_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
+
+// written is the adapted method of a recipe under chosen swaps, a step a line.
+func written(t *testing.T, text string, swaps map[string]string) string {
+	t.Helper()
+	return writtenUnder(t, swap.LikeForLike, text, swaps)
+}
+
+func writtenUnder(t *testing.T, preset, text string, swaps map[string]string) string {
+	t.Helper()
+	r, _, c := open(t)
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}, Swaps: swaps}, false)
+	require.NoError(t, err)
+	require.Len(t, a.Swaps, len(swaps))
+	var out []string
+	for _, comp := range a.Components {
+		for _, s := range comp.Steps {
+			if s.Change != swap.Dropped {
+				out = append(out, s.Text)
+			}
+		}
+	}
+	return strings.Join(out, "\n")
+}
+
+func line(n string) string { return "components[0].lines[" + n + "]" }
+
+func TestFatThatCannotFryComesInAfterTheFrying(t *testing.T) {
+	got := written(t, "Onions\n\n60 g butter\n2 onions, sliced\n400 g dumplings\n\nMethod\n1. Fry the onions in the butter for 12 minutes until golden and pour over the dumplings. Serve with dill.", map[string]string{line("0"): "cashew-butter-enrich"})
+	require.Contains(t, got, "Fry the onions in the spoonfuls of water for 12 minutes until golden.\nStir in the cashew paste off the heat until the pan is glossy again.\nPour it over the dumplings. Serve with dill.")
+	got = written(t, "Pan\n\n60 g butter\n2 onions, sliced\n\nMethod\n1. Melt half the butter and fry the onions.\n2. Stir in the rest of the butter.", map[string]string{line("0"): "oil-for-butter"})
+	require.Contains(t, got, "Heat half the oil")
+}
+
+func TestWhatRenderedBrownsAndItsFatIsGone(t *testing.T) {
+	got := written(t, "Pasta\n\n400 g spaghetti\n150 g pancetta, diced\n\nMethod\n1. Render the pancetta in a pan for 8 minutes until crisp; keep the fat.\n2. Toss the spaghetti in the pancetta fat.", map[string]string{line("1"): "smoked-tofu-lardons"})
+	require.Contains(t, got, "Brown the smoked tofu in a pan for 8 minutes until crisp.")
+	require.Contains(t, got, "Toss the spaghetti in the smoked tofu.")
+}
+
+func TestMeatThatRestedDoesNot(t *testing.T) {
+	got := written(t, "Steak\n\n600 g beef steak, in strips\n100 ml wine\n\nMethod\n1. Sear the beef in batches for 2 minutes, add the wine and return the beef with its juices. Rest for 5 minutes.\n2. Serve.", map[string]string{line("0"): "seared-mushroom-shreds"})
+	require.NotContains(t, got, "Rest")
+	require.NotContains(t, got, "juices")
+}
+
+func TestColdCuesStayCold(t *testing.T) {
+	got := written(t, "Ceviche\n\n500 g sea bass fillets\n100 ml lime juice\n\nMethod\n1. Pour the lime juice over the sea bass and leave for 10 minutes until the fish turns opaque.", map[string]string{line("0"): "palm-cured"})
+	require.Contains(t, got, "leave for 10 minutes until seasoned through")
+}
+
+func TestListsNameASwapOnce(t *testing.T) {
+	got := written(t, "Stew\n\n200 g smoked bacon\n200 g salami\n200 g pork ribs\n1 litre water\n\nMethod\n1. Add the bacon, salami and pork ribs to the water and simmer for 20 minutes.", map[string]string{
+		line("0"): "root-sausage-smoked", line("1"): "root-sausage-smoked", line("2"): "jackfruit-shreds"})
+	require.Contains(t, got, "Add the smoky chestnuts and pulled jackfruit to the water")
+}
+
+func TestPlantLinesThatRulesReplaceAreReworded(t *testing.T) {
+	rice := "Rice\n\n2 tbsp sunflower oil\n300 g white rice\n1 tsp rice vinegar\n1 onion\n\nMethod\n1. Heat the oil and fry the onion.\n2. Boil the rice for 12 minutes, drain it and stir in the rice vinegar."
+	got := writtenUnder(t, swap.WholeFoodNoOil, rice, map[string]string{line("0"): "dry-saute"})
+	require.Contains(t, got, "Heat the spoonfuls of stock and fry the onion.")
+	got = writtenUnder(t, swap.FastingDay, strings.ReplaceAll(rice, "rice vinegar", "cider vinegar"), map[string]string{line("1"): "amaranth-for-grain"})
+	require.Contains(t, got, "Boil the amaranth for 20 minutes")
+	got = writtenUnder(t, swap.FastingDay, rice, map[string]string{line("1"): "amaranth-for-grain"})
+	require.Contains(t, got, "stir in the rice vinegar", "part of another name")
+}

@@ -204,7 +204,7 @@ var (
 	rawCured   = words(`lime juice|lemon juice|ceviche|cure|raw|tartare|sushi|sashimi|poke`)
 	thin       = words(`thin|slice|strips|shav|carpaccio`)
 	wholePiece = words(`whole|joint|roast|carve`)
-	breading   = words(`breadcrumb|batter|flour and fry|dredge|schnitzel|escalope`)
+	breading   = words(`breadcrumb|panko|crumbs|batter|flour and fry|dust with flour|dredge|schnitzel|escalope`)
 	minced     = words(`minced|pound|process|blitz|chopped finely|fishcake|patt|ball|dumpling`)
 	rind       = words(`rind`)
 	flaking    = words(`flake|break up|pick over`)

@@ -125,6 +125,9 @@ func (c *Carrier) component(d recipe.Dish, a *swap.Adaptation, i int, wording ma
 	for n, step := range d.Components[i].Steps {
 		used := usedBy(here, step)
 		for _, r := range used {
+			if r.line.Animal == larder.Gelatine && soaksOnly(step) {
+				continue // what sets instead goes into the liquid, later
+			}
 			if r.book != nil && !prepared[r.chosen.Replaces] {
 				c.prepare(comp, alikeOf(here, r), prepared)
 			}
@@ -332,7 +335,12 @@ func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []re
 		return out
 	}
 	out.Change = swap.Changed
-	out.Text = c.reword(s, lines, used, all)
+	out.Text = ungelled(c.reword(s, lines, used, all), used)
+	if strings.Trim(out.Text, ". ") == "" {
+		out.Change, out.Text, out.Lines = swap.Dropped, c.reword(s, lines, used, all), []int{}
+		out.Why = "It is boiled in the liquid, not soaked and squeezed out."
+		return out
+	}
 	out.Text, out.Cue = meatless(out.Text)
 	if slices.ContainsFunc(used, func(r replacement) bool {
 		return r.book != nil && (r.line.Animal == larder.Meat || r.line.Animal == larder.Poultry) && slices.Contains(restsAfter, r.chosen.Use)
@@ -386,6 +394,25 @@ func onlyBones(l *larder.Larder, s recipe.Step, lines []recipe.Line, used []repl
 		food := l.Food(r.line.FoodID())
 		return food == nil || food.Kind != "bones"
 	})
+}
+
+// gelling is what is done to leaves of gelatine only.
+var (
+	gelling   = regexp.MustCompile(`(?i)\b(?:soak|bloom|soften|squeeze|sponge)`)
+	soaksOnly = func(s recipe.Step) bool { return gelling.MatchString(s.Text) && len(sentences(s.Text)) == 1 }
+)
+
+// ungelled leaves out the sentences that only deal with gelatine, for which
+// something stands that is boiled.
+func ungelled(text string, used []replacement) string {
+	at := slices.IndexFunc(used, func(r replacement) bool { return r.book != nil && r.line.Animal == larder.Gelatine })
+	if at < 0 {
+		return text
+	}
+	said := slices.DeleteFunc(sentences(text), func(sentence string) bool {
+		return gelling.MatchString(sentence) && strings.Contains(strings.ToLower(sentence), used[at].short)
+	})
+	return strings.Join(said, " ")
 }
 
 // restsAfter are the uses of meat that rests before it is cut, restingMeat the

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"regexp"
 	"slices"
+	"strconv"
 	"strings"
 
 	"yembra/core/larder"
@@ -152,6 +153,29 @@ var (
 	lifting  = regexp.MustCompile(`(?i) after (?:\d+|an|one|two|three) hours?\b`)
 )
 
+// longest is the phrase of a text that gives the longest time.
+func longest(text string) string {
+	best, most := "", 0.0
+	for _, phrase := range longTime.FindAllString(text, -1) {
+		n := 1.0
+		if m := figureIn.FindAllString(phrase, -1); m != nil {
+			n, _ = strconv.ParseFloat(strings.ReplaceAll(m[len(m)-1], ",", "."), 64)
+		}
+		if hourly.MatchString(phrase) {
+			n *= 60
+		}
+		if n > most {
+			best, most = phrase, n
+		}
+	}
+	return best
+}
+
+var (
+	figureIn = regexp.MustCompile(`\d+(?:[.,]\d+)?`)
+	hourly   = regexp.MustCompile(`(?i)\b(?:hours?|hrs?)\b`)
+)
+
 // shorter cuts the time of a step that only meat needed.
 func (c *Carrier) shorter(text string, s recipe.Step, lines []recipe.Line, used []replacement) (string, *measure.Span, bool) {
 	if s.Minutes == nil || s.Minutes.High <= longCooking || reduces.MatchString(s.Text) || len(used) == 0 {
@@ -177,7 +201,7 @@ func (c *Carrier) shorter(text string, s recipe.Step, lines []recipe.Line, used 
 			return "", nil, false
 		}
 	}
-	found := longTime.FindString(text)
+	found := longest(text)
 	if !braised || found == "" || !slices.Contains(s.Techniques, "simmer") && !slices.Contains(s.Techniques, "braise") && !slices.Contains(s.Techniques, "stew") {
 		return "", nil, false
 	}

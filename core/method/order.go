@@ -49,6 +49,12 @@ func (c *Carrier) attach(comp *swap.Component, others []string) {
 			continue
 		}
 		words := larder.Words(l.Name)
+		if f := c.book.Larder().Food(l.FoodID()); f != nil && f.Kind == "oil" {
+			if n := slices.IndexFunc(comp.Steps, func(s swap.Step) bool { return does(s, inFat) }); n >= 0 {
+				comp.Steps[n].Lines = append(comp.Steps[n].Lines, at) // "oil for frying" goes without saying
+				continue
+			}
+		}
 		named := slices.IndexFunc(comp.Steps, func(s swap.Step) bool {
 			return s.Change != swap.Dropped && slices.ContainsFunc(larder.Words(s.Text), func(w string) bool { return slices.Contains(words, w) })
 		})
@@ -145,6 +151,9 @@ var (
 	frying    = []string{"fry", "saute", "soften", "sweat", "brown", "caramelise", "toast", "temper"}
 	finishing = []string{"bake", "roast", "grill", "gratinate", "layer", "stuff", "press", "serve", "deep-fry", "steam", "shape"}
 )
+
+// inFat is what oil is listed for without a step that names it.
+var inFat = []string{"deep-fry", "fry", "stir-fry", "sear", "saute"}
 
 // shaping comes before a frying that nothing can be added to.
 var shaping = []string{"stuff", "shape", "layer", "coat"}

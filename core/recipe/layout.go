@@ -6,6 +6,7 @@ import (
 	"unicode"
 
 	"yembra/core/larder"
+	"yembra/core/measure"
 )
 
 // Layout finds the parts of a recipe in plain text: its name, for how many it
@@ -62,13 +63,19 @@ var (
 // leads tells whether a block reads as the name of the part listed below it: a
 // few words without an amount, set off by a blank line, right above an amount.
 func (l *layout) leads(b, next block) bool {
-	if b.text == "" || !b.blank || next.blank && l.mode != listing || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
+	if b.text == "" || !b.blank && (l.mode != listing || l.known(b.text)) || next.blank && l.mode != listing || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
 		return false
 	}
 	if _, hasNumber := firstNumber(b.text); hasNumber || !unicode.IsUpper([]rune(b.text)[0]) {
 		return false
 	}
 	return l.quantityFirst(next.text) && !l.methodLike(next)
+}
+
+// known tells whether a text names a food or animal matter.
+func (l *layout) known(text string) bool {
+	line := l.reader.Line(text, measure.US)
+	return line.Food != nil || line.Origin != larder.Unknown
 }
 
 func (l *layout) section(name string) {

@@ -303,7 +303,7 @@ func (x *bench) weighBoosters() {
 			home = x.original.Home(b.Traits[0])
 			homes[b.Traits[0]] = home
 		}
-		if home < 0 || x.shapes[home].Clear && clouds(f) {
+		if home < 0 || x.shapes[home].Clear && clouds(f) || x.coated(home) {
 			continue
 		}
 		mass := x.before.Parts[home].Mass
@@ -314,6 +314,12 @@ func (x *bench) weighBoosters() {
 			x.doses[i] = append(x.doses[i], x.booster(i, d))
 		}
 	}
+}
+
+// coated tells whether a component is pieces in a crust, into which nothing can
+// be stirred.
+func (x *bench) coated(component int) bool {
+	return slices.ContainsFunc(x.slots, func(s slot) bool { return s.component == component && s.use.Name == "breaded" })
 }
 
 // clouds tells whether a booster would cloud a clear broth.

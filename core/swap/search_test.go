@@ -213,3 +213,13 @@ func BenchmarkProposeClub(b *testing.B) {
 		})
 	})
 }
+
+func TestNothingIsStirredIntoAPieceInACrust(t *testing.T) {
+	b, r := open(t)
+	d := r.Read("Katsu\nServes 2\n\n2 pork loin chops\n50 g plain flour\n1 egg, beaten\n100 g panko breadcrumbs\n500 ml oil\n\nMethod\n1. Dust the chops with flour, dip in the egg and coat in the panko.\n2. Deep-fry at 170 C for 6 minutes.", measure.Metric)
+	dec, err := b.Propose(d, Decisions{}, Closest)
+	require.NoError(t, err)
+	require.Empty(t, dec.Boosters)
+	s := b.larder.SwapNamed(dec.Swaps["components[0].lines[0]"])
+	require.Contains(t, s.Uses, "breaded")
+}

@@ -130,7 +130,9 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await kitchen.stop();
   await kitchen.start();
   await page.goto(kitchen.url);
+  await expect(page.getByRole("link", { name: /Smoked fish soup/ }).first()).toBeVisible();
   await page.locator("body").press("/");
+  await expect(page.getByRole("searchbox").or(page.getByPlaceholder(/Search/)).first()).toBeFocused();
   await page.keyboard.type("haddo");
   await page.locator(".search-hits").getByRole("link", { name: /Smoked fish soup/ }).click();
   await page.getByRole("link", { name: "Card" }).click();

@@ -351,10 +351,10 @@ func warnings(s Sheet, original, adapted character.Dish, before, after character
 		switch {
 		case wetter-wet > wetDrift && extra > leastGrams:
 			minutes := extra / (simmerLoss * math.Pow(is.Mass/potGrams, 2.0/3))
-			out = append(out, Warning{"water", name, fmt.Sprintf("%s turns wetter: %.0f %% water beside its solids, %.0f %% in the original.", part(name), 100*wetter, 100*wet),
+			out = append(out, Warning{"water", name, fmt.Sprintf("%s: wetter than it was, %.0f %% water beside the solids against %.0f %%.", part(name), 100*wetter, 100*wet),
 				fmt.Sprintf("Cook it up to %.0f minutes longer uncovered, until it holds its shape in the spoon, or stir in up to %.0f g of ground oats.", minutes, math.Ceil(extra/oatsDrink/5)*5)})
 		case wet-wetter > wetDrift && -extra > leastGrams:
-			out = append(out, Warning{"water", name, fmt.Sprintf("%s turns drier: %.0f %% water beside its solids, %.0f %% in the original.", part(name), 100*wetter, 100*wet),
+			out = append(out, Warning{"water", name, fmt.Sprintf("%s: drier than it was, %.0f %% water beside the solids against %.0f %%.", part(name), 100*wetter, 100*wet),
 				fmt.Sprintf("Loosen it with up to %.0f g of water or stock, until it falls from the spoon as before.", math.Round(-extra/10)*10)})
 		}
 	}

@@ -186,7 +186,7 @@ func (c *Carrier) shorter(text string, s recipe.Step, lines []recipe.Line, used 
 		if r.book == nil {
 			return "", nil, false
 		}
-		if r.chosen.Use == "stock" {
+		if f := c.book.Larder().Food(r.line.FoodID()); f != nil && f.Kind == "bones" {
 			minutes = stockCooking
 		}
 		animal := r.line.Animal == larder.Meat || r.line.Animal == larder.Poultry

@@ -74,3 +74,10 @@ func TestPlantLinesThatRulesReplaceAreReworded(t *testing.T) {
 	got = writtenUnder(t, swap.FastingDay, rice, map[string]string{line("1"): "amaranth-for-grain"})
 	require.Contains(t, got, "stir in the rice vinegar", "part of another name")
 }
+
+func TestManyThingsAreThemAndMeatsStockIsNotBones(t *testing.T) {
+	got := written(t, "Stew\n\n800 g beef shin, in chunks\n1 litre beef stock\n4 onions\n\nMethod\n1. Add the beef and turn it in the onions for 10 minutes until it is coated.\n2. Add the beef stock and simmer, covered, for 2 hours until the beef is tender.", map[string]string{
+		line("0"): "mushroom-chestnut-braise", line("1"): "vegetable-stock-plain"})
+	require.Contains(t, got, "Add the mushrooms and chestnuts and turn them in the onions for 10 minutes until they are coated.")
+	require.Contains(t, got, "simmer, covered, for 30 minutes until the mushrooms and chestnuts are tender")
+}

@@ -235,6 +235,13 @@ var adjectives = regexp.MustCompile(`(?i)\b(?:hard-boiled|soft-boiled|beaten|raw
 // ofTheBody follows the name of meat only: "the bacon fat".
 var ofTheBody = regexp.MustCompile(`^(?:['’]s)? (?:fat|drippings?|juices|(?:and|with) (?:its|their|any|all the) (?:resting )?juices)\b`)
 
+// workedOn is what follows a name when the sentence goes on with it: "the beef
+// and turn it in the onions until it is coated".
+var (
+	workedOn = regexp.MustCompile(`^ and (turn|brown|cook|fry|toss|stir|sear|coat|simmer|braise|warm) (it)\b`)
+	itIs     = regexp.MustCompile(`\buntil it is `)
+)
+
 // smooth mends the words around a swap's name: what was said of egg, meat or
 // butter only, verbs that no longer fit, and the number of the verb.
 func smooth(text, short string, melts bool) string {
@@ -260,8 +267,12 @@ func smooth(text, short string, melts bool) string {
 			}
 		}
 		after = ofTheBody.ReplaceAllString(after, "")
-		if plural(short) && strings.HasPrefix(after, " is ") {
-			after = " are " + after[len(" is "):]
+		if plural(short) {
+			if strings.HasPrefix(after, " is ") {
+				after = " are " + after[len(" is "):]
+			} else if m := workedOn.FindStringSubmatchIndex(after); m != nil {
+				after = after[:m[4]] + "them" + itIs.ReplaceAllString(after[m[5]:], "until they are ")
+			}
 		}
 		text = before + short + after
 		at = len(before) + len(short)

@@ -171,6 +171,19 @@ func TestUseIsReadFromNeighboursAndTechnique(t *testing.T) {
 		l, d = read(t, "Dish\n\n"+x.line+"\n1 litre water\n\nMethod\n1. "+x.step)
 		require.Equal(t, x.want, character.UseOf(l, d, 0, 0, "").Name, x.step)
 	}
+	for _, x := range []struct{ lines, step, want string }{
+		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then chill for 4 hours.", "cream"},
+		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then bake for 40 minutes.", "set"},
+		{"2 egg yolks\n300 g spaghetti", "Toss the hot spaghetti off the heat with the yolks until creamy.", "emulsify"},
+		{"4 eggs, separated\n100 g sugar", "Whisk the whites until stiff and fold them in.", "lift"},
+	} {
+		l, d = read(t, "Dish\n\n"+x.lines+"\n\nMethod\n1. "+x.step)
+		require.Equal(t, x.want, character.UseOf(l, d, 0, 0, "").Name, x.step)
+	}
+	l, d = read(t, "Dish\n\n2 pork loin chops\n100 g panko breadcrumbs\n\nMethod\n1. Coat the chops in the panko and fry them for 6 minutes.")
+	require.Equal(t, "breaded", character.UseOf(l, d, 0, 0, "").Name)
+	l, d = read(t, "Dish\n\n500 g chicken breasts\n1 litre water\n\nMethod\n1. Poach the chicken in the water. Shred with two forks.")
+	require.Equal(t, "shred", character.UseOf(l, d, 0, 0, "").Name)
 	for _, x := range []struct{ step, want string }{
 		{"Brush the aubergines with the olive oil and roast for 25 minutes.", "brush"},
 		{"Heat the olive oil and fry the aubergines for 10 minutes.", "fry"},

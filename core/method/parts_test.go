@@ -1,0 +1,48 @@
+package method_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/method"
+	"yembra/core/swap"
+)
+
+func partsOf(t *testing.T, text string, swaps map[string]string) []swap.Component {
+	t.Helper()
+	r, b, c := open(t)
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}, Swaps: swaps}, false)
+	require.NoError(t, err)
+	require.Len(t, a.Swaps, len(swaps))
+	return method.Parts(b.Larder(), a)
+}
+
+func TestOneSwapForSeveralLinesIsMadeOnceWithTheSum(t *testing.T) {
+	parts := partsOf(t, "Pot\n\n300 g smoked sausage\n200 g smoked bacon\n1 onion\n\nMethod\n1. Fry the onion with the sausage and the bacon.", map[string]string{
+		line("0"): "root-sausage-smoked", line("1"): "root-sausage-smoked"})
+	require.Len(t, parts, 2)
+	require.Equal(t, "Smoky chestnuts", parts[0].Name)
+	foods := map[string]float64{}
+	for _, l := range parts[0].Lines {
+		require.Zero(t, foods[l.FoodID()], "%s stands twice", l.Name)
+		foods[l.FoodID()] = l.Mass()
+	}
+	require.InDelta(t, 225, foods["chestnut"], 5, "45 g for each 100 g of the 500 g replaced")
+	from := 0
+	for _, l := range parts[1].Lines {
+		if l.Text == "the smoky chestnuts, from above" {
+			from++
+		}
+	}
+	require.Equal(t, 1, from)
+}
+
+func TestASwapOfWhatThePartHoldsBesidesIsAPartOfItsOwn(t *testing.T) {
+	parts := partsOf(t, "Soup\n\n200 ml double cream\n50 g cashews\n500 ml vegetable stock\n\nMethod\n1. Simmer the cashews in the stock. Stir in the cream.", map[string]string{line("0"): "silken-cashew-cream"})
+	require.Len(t, parts, 2, "there are cashews in the soup already")
+	require.Equal(t, "Cashew cream", parts[0].Name)
+	parts = partsOf(t, "Soup\n\n200 ml double cream\n50 g walnuts\n500 ml vegetable stock\n\nMethod\n1. Simmer the walnuts in the stock. Stir in the cream.", map[string]string{line("0"): "silken-cashew-cream"})
+	require.Len(t, parts, 1)
+}

@@ -1,6 +1,7 @@
 package balance_test
 
 import (
+	"sync"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -15,9 +16,12 @@ import (
 	"yembra/knowledge"
 )
 
+// shipped is the larder as it ships, loaded once for all tests.
+var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
+
 func open(t testing.TB) (*larder.Larder, *recipe.Reader) {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	return l, recipe.NewReader(l)
 }

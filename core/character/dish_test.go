@@ -2,6 +2,7 @@ package character_test
 
 import (
 	"math"
+	"sync"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -14,9 +15,12 @@ import (
 	"yembra/knowledge"
 )
 
+// shipped is the larder as it ships, loaded once for all tests.
+var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
+
 func read(t testing.TB, text string) (*larder.Larder, recipe.Dish) {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	return l, recipe.NewReader(l).Read(text, measure.Metric)
 }

@@ -5,6 +5,7 @@ import (
 	"math/rand/v2"
 	"slices"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -19,6 +20,9 @@ import (
 	"yembra/demo"
 	"yembra/knowledge"
 )
+
+// shipped is the larder as it ships, loaded once for all tests.
+var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
 
 // courses adapts demo dishes for twelve.
 func courses(t testing.TB, l *larder.Larder, keys ...string) []day.Course {
@@ -47,7 +51,7 @@ func house() day.Kitchen {
 
 func larderOf(t testing.TB) *larder.Larder {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	return l
 }

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+	"sync"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -18,6 +19,9 @@ import (
 	"yembra/knowledge"
 )
 
+// shipped is the larder as it ships, loaded once for all tests.
+var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
+
 func dish(t testing.TB, l *larder.Larder, text string) market.Dish {
 	t.Helper()
 	r, b := recipe.NewReader(l), swap.NewBook(l)
@@ -31,7 +35,7 @@ func dish(t testing.TB, l *larder.Larder, text string) market.Dish {
 
 func open(t testing.TB) *larder.Larder {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	return l
 }

@@ -19,9 +19,12 @@ import (
 	"yembra/knowledge"
 )
 
+// shipped is the larder as it ships, loaded once for all tests.
+var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
+
 func open(t testing.TB) (*recipe.Reader, *swap.Book, *method.Carrier) {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	r, b := recipe.NewReader(l), swap.NewBook(l)
 	return r, b, method.NewCarrier(b, r)
@@ -45,7 +48,7 @@ type tried struct {
 
 // everyTried adapts all demo dishes under all presets and aims, once.
 var everyTried = sync.OnceValues(func() ([]tried, error) {
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	if err != nil {
 		return nil, err
 	}
@@ -123,7 +126,7 @@ func TestNoListedIngredientIsLeftUnused(t *testing.T) {
 // A step names no food that was replaced, neither animal matter nor a plant food
 // that a house rule leaves out.
 func TestNoStepMentionsWhatIsNotThere(t *testing.T) {
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	named := func(text string) map[string]string { // food and the last word it is called by
 		out := map[string]string{}

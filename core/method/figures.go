@@ -63,7 +63,10 @@ func (c *Carrier) heatOf(s recipe.Step) (heat string, kit []string) {
 	if t := c.deciding(s.Techniques); t != nil {
 		heat = t.Heat
 	}
-	if said := saidHeat.FindStringSubmatch(s.Text); said != nil && heat != "oven" {
+	if heat == "oven" || !strings.Contains(s.Text, "heat") {
+		return heat, kit
+	}
+	if said := saidHeat.FindStringSubmatch(s.Text); said != nil {
 		heat = ringHeats[strings.ToLower(said[1])]
 	}
 	return heat, kit

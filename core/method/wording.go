@@ -87,8 +87,8 @@ func (c *Carrier) reword(s recipe.Step, lines []recipe.Line, used, all []replace
 			text = next
 		}
 	}
-	for _, r := range append(slices.Clone(used), all...) {
-		if r.book != nil {
+	for _, r := range all {
+		if r.book != nil && strings.Contains(text, r.short) {
 			text = smooth(text, r.short, c.melts(r.book))
 		}
 	}
@@ -252,7 +252,12 @@ func smooth(text, short string, melts bool) string {
 			return text
 		}
 		i += at
-		before, after := text[:i], text[i+len(short):]
+		// What matters before a name stands right before it.
+		begin := max(0, i-mostBefore)
+		for begin > 0 && !utf8.RuneStart(text[begin]) {
+			begin--
+		}
+		before, after := text[begin:i], text[i+len(short):]
 		if m := adjectives.FindAllStringIndex(before, -1); m != nil && m[len(m)-1][1] == len(before) {
 			before = before[:m[len(m)-1][0]]
 		}
@@ -274,10 +279,13 @@ func smooth(text, short string, melts bool) string {
 				after = after[:m[4]] + "them" + itIs.ReplaceAllString(after[m[5]:], "until they are ")
 			}
 		}
-		text = before + short + after
-		at = len(before) + len(short)
+		at = begin + len(before) + len(short)
+		text = text[:begin] + before + short + after
 	}
 }
+
+// mostBefore is how many bytes before a name are looked at.
+const mostBefore = 64
 
 // verb is one that no longer fits before a name, with what stands instead, and
 // behind that what its pattern holds in brackets;

@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"sync"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -10,9 +11,12 @@ import (
 	"yembra/knowledge"
 )
 
+// shipped is the larder as it ships, loaded once for all tests.
+var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
+
 func inside(t *testing.T) *Reader {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	return NewReader(l)
 }

@@ -9,14 +9,13 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
-	"yembra/knowledge"
 )
 
 // Every name that the larder knows, written as a line of its own, must lead
 // back to a food of the same origin: no plant name that hides an animal word
 // is misread, and no animal one is missed.
 func TestEveryNameOfTheLarderReadsBack(t *testing.T) {
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	r := recipe.NewReader(l)
 	names := 0

@@ -10,11 +10,10 @@ import (
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/sizing"
-	"yembra/knowledge"
 )
 
 func TestCookedAndSoakedAmountsSayWhatTheyAreMadeFrom(t *testing.T) {
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	for _, x := range []struct {
 		food, form string

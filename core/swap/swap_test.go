@@ -5,6 +5,7 @@ import (
 	"maps"
 	"math"
 	"slices"
+	"sync"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -18,6 +19,9 @@ import (
 	"yembra/knowledge"
 )
 
+// shipped is the larder as it ships, loaded once for all tests.
+var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
+
 type kitchen struct {
 	reader *recipe.Reader
 	book   *swap.Book
@@ -25,7 +29,7 @@ type kitchen struct {
 
 func open(t testing.TB) kitchen {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := shipped()
 	require.NoError(t, err)
 	return kitchen{recipe.NewReader(l), swap.NewBook(l)}
 }

@@ -173,7 +173,7 @@ type solution struct {
 func (p *problem) solve() solution {
 	g := newGenerator(p)
 	small := len(p.jobs) <= ExactUpTo
-	budget := placements
+	budget := placements * fullWorkUpTo / max(fullWorkUpTo, len(p.jobs)) // a placement takes longer among many
 	if small {
 		budget = placementsSmall
 	}

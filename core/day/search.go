@@ -10,6 +10,7 @@ import (
 // docs/measurements.md for the time it takes.
 const (
 	placements      = 600_000
+	fullWorkUpTo    = 60 // tasks
 	placementsSmall = 250_000
 	exactNodes      = 800_000
 	waitingNodes    = 6_000

@@ -28,7 +28,7 @@ const (
 	ratioPenalty     = 2.0
 	strangerPenalty  = 1.2 // a taste that the original does not know, such as coconut
 	strangerGrams    = 4.0 // a serving of which counts once
-	belongsFrom      = 1.0 // rating of a trait that makes its families no strangers
+	belongsFrom      = 3.5 // rating of a trait that makes its families no strangers
 	strangerMost     = 4.0 // times that, beyond which more tastes no stranger
 )
 

@@ -186,9 +186,7 @@ func (c *Carrier) finishes(comp *swap.Component, component int, used []replaceme
 			}
 		}
 		done[r.chosen.Replaces] = r.book.ID
-		s := c.reader.Step(r.book.FinishFor(r.chosen.Use), nil)
-		s.Lines, s.Animals = slices.Clone(r.new), []recipe.Animal{}
-		comp.Steps = slices.Insert(comp.Steps, at+1, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: r.book.Why})
+		comp.Steps = slices.Insert(comp.Steps, at+1, c.finish(r))
 	}
 }
 
@@ -199,11 +197,15 @@ func (c *Carrier) unfinished(comp *swap.Component, here []replacement, done map[
 		if r.book == nil || r.book.FinishFor(r.chosen.Use) == "" || done[r.chosen.Replaces] != "" {
 			continue
 		}
-		s := c.reader.Step(r.book.FinishFor(r.chosen.Use), nil)
-		s.Lines, s.Animals = slices.Clone(r.new), []recipe.Animal{}
-		where := c.late(comp, func(int) bool { return false })
-		comp.Steps = slices.Insert(comp.Steps, where, swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: r.book.Why})
+		comp.Steps = slices.Insert(comp.Steps, c.late(comp, func(int) bool { return false }), c.finish(r))
 	}
+}
+
+// finish is the step in which what stands for a frying fat goes in.
+func (c *Carrier) finish(r replacement) swap.Step {
+	s := c.reader.Step(r.book.FinishFor(r.chosen.Use), nil)
+	s.Lines, s.Animals = slices.Clone(r.new), []recipe.Animal{}
+	return swap.Step{Step: s, From: []int{}, Change: swap.Added, Why: r.book.Why}
 }
 
 // servedAlong is the end of a sentence that fries in which the food goes on:
@@ -328,10 +330,8 @@ func (c *Carrier) step(s recipe.Step, lines []recipe.Line, n int, used, all []re
 		return out
 	}
 	if dropOnly(s) && !browns(s, used) {
-		out.Change, out.Text = swap.Dropped, s.Text
-		out.Lines = []int{}
+		out.Change, out.Lines, out.Text = swap.Dropped, []int{}, c.reword(s, lines, used, all)
 		out.Why = "Nothing renders or has to be skimmed off now."
-		out.Text = c.reword(s, lines, used, all)
 		return out
 	}
 	out.Change = swap.Changed
@@ -397,10 +397,12 @@ func onlyBones(l *larder.Larder, s recipe.Step, lines []recipe.Line, used []repl
 }
 
 // gelling is what is done to leaves of gelatine only.
-var (
-	gelling   = regexp.MustCompile(`(?i)\b(?:soak|bloom|soften|squeeze|sponge)`)
-	soaksOnly = func(s recipe.Step) bool { return gelling.MatchString(s.Text) && len(sentences(s.Text)) == 1 }
-)
+var gelling = regexp.MustCompile(`(?i)\b(?:soak|bloom|soften|squeeze|sponge)`)
+
+// soaksOnly tells whether a step does nothing else.
+func soaksOnly(s recipe.Step) bool {
+	return gelling.MatchString(s.Text) && len(sentences(s.Text)) == 1
+}
 
 // ungelled leaves out the sentences that only deal with gelatine, for which
 // something stands that is boiled.

@@ -7,14 +7,16 @@ import (
 	"yembra/core/larder"
 )
 
-// Preference is a soft rule held against a dish: how much there was and is a
-// serving, and at most how much the school would rather have.
+// Preference is a soft rule held against a dish: how much there was and is, and
+// the bound the school would rather keep: at most so much a serving, or, for a
+// ratio, at least so much.
 type Preference struct {
 	Rule     string  `json:"rule"`
 	Unit     string  `json:"unit"`
 	Original float64 `json:"original"`
 	Adapted  float64 `json:"adapted"`
-	Most     float64 `json:"most"`
+	Bound    float64 `json:"bound"`
+	AtLeast  bool    `json:"atLeast"`
 	Within   bool    `json:"within"`
 }
 
@@ -25,10 +27,10 @@ const preferenceSlack = 1.05
 // oil by the teaspoon, refined flour and sugar, salt, and vegetable to grain.
 func (r Rules) Preferences(original, adapted character.Dish) []Preference {
 	out := []Preference{}
-	atMost := func(rule, unit string, of func(character.Dish) float64, most func(was float64) float64) {
+	atMost := func(rule, unit string, of func(character.Dish) float64, bound func(was float64) float64) {
 		p := Preference{Rule: rule, Unit: unit, Original: of(original) / original.Servings, Adapted: of(adapted) / adapted.Servings}
-		p.Most = most(p.Original)
-		p.Within = p.Adapted <= p.Most*preferenceSlack+1e-9
+		p.Bound = bound(p.Original)
+		p.Within = p.Adapted <= p.Bound*preferenceSlack+1e-9
 		out = append(out, p)
 	}
 	if r.House.Preset != LikeForLike && r.House.Preset != WholeFoodNoOil {
@@ -46,7 +48,7 @@ func (r Rules) Preferences(original, adapted character.Dish) []Preference {
 		})
 	}
 	if want := r.House.VegetablesPerGrain; want > 0 {
-		p := Preference{Rule: "vegetable to grain, by volume", Unit: "to 1", Original: vegetablesPerGrain(original), Adapted: vegetablesPerGrain(adapted), Most: want}
+		p := Preference{Rule: "vegetable to grain, by volume", Unit: "to 1", Original: vegetablesPerGrain(original), Adapted: vegetablesPerGrain(adapted), Bound: want, AtLeast: true}
 		p.Within = p.Adapted == 0 || p.Adapted*preferenceSlack >= want
 		out = append(out, p)
 	}

@@ -174,7 +174,7 @@ func NewRules(h HouseRules) (Rules, error) {
 	}
 	switch h.Preset {
 	case WholeFoodNoOil:
-		r.hard = append(r.hard, rule{noOil, func(f *larder.Food) bool { return f.Kind == "oil" || f.Kind == "fat" || f.ID == "margarine" }})
+		r.hard = append(r.hard, rule{noOil, func(f *larder.Food) bool { return isOil(f) || f.ID == "margarine" }})
 		r.less[character.Richness] = true
 	case NoOnionGarlic:
 		r.hard = append(r.hard, rule{noAllium, func(f *larder.Food) bool { return slices.Contains(alliums, f.ID) }})

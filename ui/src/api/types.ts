@@ -512,7 +512,8 @@ export interface Preference {
   unit: string;
   original: number;
   adapted: number;
-  most: number;
+  bound: number;
+  atLeast: boolean;
   within: boolean;
 }
 export interface PriceView {

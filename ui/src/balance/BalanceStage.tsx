@@ -157,10 +157,10 @@ function PreferenceRow({ p }: { p: Preference }) {
   return (
     <li className={p.within ? "" : "look"}>
       {p.within ? "✓" : "△"} {p.rule}: {amount(p.adapted)}
-      {p.unit !== "to 1" && " a serving"}
+      {!p.atLeast && " a serving"}
       <span className="quiet">
         {" "}
-        ({p.unit === "to 1" ? "at least" : "rather at most"} {amount(p.most)}; the original{" "}
+        ({p.atLeast ? "at least" : "rather at most"} {amount(p.bound)}; the original{" "}
         {amount(p.original)})
       </span>
     </li>

@@ -48,8 +48,25 @@ const sheet: BalanceView = {
     { rule: "no soy", broken: ["smoked tofu"] },
   ],
   preferences: [
-    { rule: "little free oil", unit: "tsp", original: 3, adapted: 1.5, most: 1, within: false },
-    { rule: "salt", unit: "g", original: 3, adapted: 2, most: 3, within: true },
+    {
+      rule: "little free oil",
+      unit: "tsp",
+      original: 3,
+      adapted: 1.5,
+      bound: 1,
+      atLeast: false,
+      within: false,
+    },
+    { rule: "salt", unit: "g", original: 3, adapted: 2, bound: 3, atLeast: false, within: true },
+    {
+      rule: "vegetable to grain, by volume",
+      unit: "to 1",
+      original: 0.5,
+      adapted: 2,
+      bound: 2,
+      atLeast: true,
+      within: true,
+    },
   ],
 };
 
@@ -81,6 +98,9 @@ it("shows accounts with who carries them, warnings with remedies, and what is mi
     "△ little free oil: 1.5 tsp a serving (rather at most 1.0 tsp; the original 3.0 tsp)",
   );
   expect(screen.getByLabelText("House rules").textContent).toContain("✓ salt: 2.0 g a serving");
+  expect(screen.getByLabelText("House rules").textContent).toContain(
+    "✓ vegetable to grain, by volume: 2.0 to 1 (at least 2.0 to 1; the original 0.50 to 1)",
+  );
   fireEvent.click(screen.getByText("100 g"));
   expect(screen.getByLabelText("What a serving gives").textContent).toContain("1.0 → missing");
 });

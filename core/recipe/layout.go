@@ -6,6 +6,7 @@ import (
 	"unicode"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
@@ -191,7 +192,7 @@ func (l *layout) serves(b block) bool {
 // servesOnly tells whether "for 4" is all there is.
 func servesOnly(lower string) bool {
 	rest := strings.Trim(strings.TrimPrefix(lower, "for "), " .:0123456789-–")
-	return rest == "" || rest == "persons" || rest == "to" || numberWords[rest] > 0
+	return rest == "" || rest == "persons" || rest == "to" || lex.NumberWords[rest] > 0
 }
 
 // beforeRecipe waits for the list to begin: two lines in a row that look like

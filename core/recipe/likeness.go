@@ -5,13 +5,14 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
 func firstNumber(text string) (float64, bool) {
-	for _, t := range lex(text) {
-		if t.kind == numberToken {
-			return t.value, true
+	for _, t := range lex.Scan(text) {
+		if t.Kind == lex.Number {
+			return t.Value, true
 		}
 	}
 	return 0, false
@@ -43,22 +44,22 @@ var openers = map[string]bool{
 
 // imperative tells whether a text opens as an instruction does.
 func (l *layout) imperative(text string) bool {
-	tokens := lex(text)
+	tokens := lex.Scan(text)
 	for i, t := range tokens {
 		if i > 4 {
 			return false
 		}
-		if t.kind != wordToken {
+		if t.Kind != lex.Word {
 			continue
 		}
-		w := larder.Fold(t.text)
+		w := larder.Fold(t.Text)
 		if openers[w] {
 			return true
 		}
 		if _, ok := l.reader.larder.Words().Techniques[w]; ok {
 			return true
 		}
-		if i+1 < len(tokens) && tokens[i+1].kind == wordToken && larder.Fold(tokens[i+1].text) == "the" {
+		if i+1 < len(tokens) && tokens[i+1].Kind == lex.Word && larder.Fold(tokens[i+1].Text) == "the" {
 			return true // "Salt the cabbage"
 		}
 		if !strings.HasSuffix(w, "ly") {
@@ -69,7 +70,7 @@ func (l *layout) imperative(text string) bool {
 }
 
 func (l *layout) quantityFirst(text string) bool {
-	c := &cursor{tokens: lex(text), system: measure.US}
+	c := cursorOver(lex.Scan(text), measure.US)
 	q := c.quantity()
 	return q.amount != nil
 }

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
@@ -29,10 +30,10 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 	line.Origin, line.Animal, line.Hidden, line.Check = f.origin, f.animal, f.hidden, f.check
 	line.Why = "Named by the cook. " + f.why
 	line.Beware = r.beware(food)
-	c := &cursor{tokens: lex(text), system: sys}
+	c := cursorOver(lex.Scan(text), sys)
 	q := c.quantity()
 	if q.amount == nil {
-		q, _, _ = lateQuantity(c.tokens, sys)
+		q, _, _ = lateQuantity(c.Tokens, sys)
 	}
 	line.Grams, line.Basis = gramsOf(food, line.Form, q, sys)
 	return line
@@ -41,13 +42,13 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 // beginsName tells whether the pack that was read behind a measure is the
 // first word of a food's name.
 func (r *Reader) beginsName(c *cursor, q quantity) bool {
-	if q.amount == nil || countUnit(q.amount.Unit) || c.at == 0 || c.at >= len(c.tokens) {
+	if q.amount == nil || countUnit(q.amount.Unit) || c.At == 0 || c.At >= len(c.Tokens) {
 		return false
 	}
-	if u, ok := measure.ParseUnit(c.tokens[c.at-1].text); !ok || u != measure.Can {
+	if u, ok := measure.ParseUnit(c.Tokens[c.At-1].Text); !ok || u != measure.Can {
 		return false
 	}
-	m, ok := r.larder.Index().At(normalised(c.tokens[c.at-1:]), 0, false)
+	m, ok := r.larder.Index().At(normalised(c.Tokens[c.At-1:]), 0, false)
 	return ok && m.Used > 1
 }
 
@@ -68,22 +69,22 @@ const mostLineBytes = 600
 func (r *Reader) Line(text string, sys measure.System) Line {
 	text = stripBullet(text)
 	line := Line{Text: text, Form: larder.RawForm, Alternatives: []Alternative{}, Origin: larder.Unknown}
-	tokens := lex(text[:min(len(text), mostLineBytes)])
-	c := &cursor{tokens: tokens, system: sys}
+	tokens := lex.Scan(text[:min(len(text), mostLineBytes)])
+	c := cursorOver(tokens, sys)
 	part := c.partOf()
 	q := c.quantity()
 	if r.beginsName(c, q) {
-		c.at-- // "100 g bottle gourd": the bottle is no pack
+		c.At-- // "100 g bottle gourd": the bottle is no pack
 	}
-	rest := c.tokens[c.at:]
+	rest := c.Tokens[c.At:]
 	if q.amount == nil && !q.toTake {
 		if late, cut, ok := lateQuantity(tokens, sys); ok {
 			q, rest = late, slices.Concat(tokens[:cut[0]], tokens[cut[1]:])
 		}
 	} else if part == "" {
-		inner := &cursor{tokens: rest, system: sys}
+		inner := cursorOver(rest, sys)
 		if part = inner.partOf(); part != "" {
-			rest = rest[inner.at:]
+			rest = rest[inner.At:]
 		}
 	}
 	n := r.nameParts(text, rest, part, q)
@@ -136,92 +137,92 @@ func stripBullet(text string) string {
 // partOf reads "juice of", "grated zest and juice of", "the yolks of" before
 // the amount; it returns the part meant.
 func (c *cursor) partOf() string {
-	start := c.at
+	start := c.At
 	part := ""
 	for n := 0; n < 8; n++ {
-		t := c.peek(0)
+		t := c.Peek(0)
 		switch {
-		case c.wordIs(0, "whites", "white", "yolks", "yolk") && part == "":
-			part = strings.TrimSuffix(strings.ToLower(t.text), "s")
-		case c.wordIs(0, "juice", "zest", "rind", "peel"):
-			if part == "" || c.wordIs(0, "juice") {
-				part = strings.ToLower(t.text)
+		case c.WordIs(0, "whites", "white", "yolks", "yolk") && part == "":
+			part = strings.TrimSuffix(strings.ToLower(t.Text), "s")
+		case c.WordIs(0, "juice", "zest", "rind", "peel"):
+			if part == "" || c.WordIs(0, "juice") {
+				part = strings.ToLower(t.Text)
 			}
-		case c.wordIs(0, "the", "grated", "finely", "freshly", "squeezed", "strained", "fresh", "and", "thinly", "pared"), t.is("&"), t.is("+"):
-		case c.wordIs(0, "of", "from") && part != "":
-			c.at++
+		case c.WordIs(0, "the", "grated", "finely", "freshly", "squeezed", "strained", "fresh", "and", "thinly", "pared"), t.Is("&"), t.Is("+"):
+		case c.WordIs(0, "of", "from") && part != "":
+			c.At++
 			if part == "rind" || part == "peel" {
 				part = "zest"
 			}
 			return part
 		default:
-			c.at = start
+			c.At = start
 			return ""
 		}
-		c.at++
+		c.At++
 	}
-	c.at = start
+	c.At = start
 	return ""
 }
 
 // lateQuantity finds an amount that stands behind the name: "Flour: 200 g",
 // "Onion - 2 medium", "Chicken stock 500 ml". cut is the token range it takes.
-func lateQuantity(tokens []token, sys measure.System) (quantity, [2]int, bool) {
+func lateQuantity(tokens []lex.Token, sys measure.System) (quantity, [2]int, bool) {
 	for i, t := range tokens {
-		if i == 0 || t.kind != numberToken && !unitPhrase(tokens, i) {
+		if i == 0 || t.Kind != lex.Number && !unitPhrase(tokens, i) {
 			continue
 		}
 		start := i
 		before := tokens[i-1]
-		sign := before.is("-") || before.is(":") || before.is("(") || before.is("=") || before.is(",")
+		sign := before.Is("-") || before.Is(":") || before.Is("(") || before.Is("=") || before.Is(",")
 		if sign {
 			start = i - 1
 		}
-		c := &cursor{tokens: tokens, at: i, system: sys}
+		c := cursorAt(tokens, i, sys)
 		q := c.quantity()
 		if q.amount == nil {
 			return quantity{}, [2]int{}, false
 		}
 		c.lastUnit(&q)
 		measured := q.amount.Unit != measure.Piece
-		if before.is("(") {
-			if !measured || !c.peek(0).is(")") {
+		if before.Is("(") {
+			if !measured || !c.Peek(0).Is(")") {
 				return quantity{}, [2]int{}, false
 			}
-			c.at++
-		} else if !measured && !sign && c.at < len(tokens) {
+			c.At++
+		} else if !measured && !sign && c.At < len(tokens) {
 			return quantity{}, [2]int{}, false
 		}
-		return q, [2]int{start, c.at}, true
+		return q, [2]int{start, c.At}, true
 	}
 	return quantity{}, [2]int{}, false
 }
 
 // unitPhrase tells whether "a handful" or "a small bunch" stands behind a
 // comma or dash and ends the line.
-func unitPhrase(tokens []token, i int) bool {
+func unitPhrase(tokens []lex.Token, i int) bool {
 	before := tokens[i-1]
-	if !wordAt(tokens, i, "a", "an", "one", "two", "half") || !before.is(",") && !before.is("-") && !before.is(":") {
+	if !wordAt(tokens, i, "a", "an", "one", "two", "half") || !before.Is(",") && !before.Is("-") && !before.Is(":") {
 		return false
 	}
-	c := &cursor{tokens: tokens, at: i}
+	c := cursorAt(tokens, i, "")
 	q := c.quantity()
 	if q.amount == nil {
 		return false
 	}
 	c.lastUnit(&q)
-	return q.amount.Unit != measure.Piece && c.at >= len(tokens)
+	return q.amount.Unit != measure.Piece && c.At >= len(tokens)
 }
 
 // lastUnit takes the last word of a line for the unit of a bare count: behind
 // the name, "a handful" cannot be the food.
 func (c *cursor) lastUnit(q *quantity) {
-	if q.amount.Unit != measure.Piece || c.at != len(c.tokens)-1 {
+	if q.amount.Unit != measure.Piece || c.At != len(c.Tokens)-1 {
 		return
 	}
-	if u, ok := measure.ParseUnit(c.peek(0).text); ok {
+	if u, ok := measure.ParseUnit(c.Peek(0).Text); ok {
 		q.amount.Unit = u
-		c.at++
+		c.At++
 	}
 }
 

@@ -5,12 +5,13 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 )
 
 // stepNames finds the lines and the animal matter that a step names.
 type stepNames struct {
 	reader  *Reader
-	tokens  []token
+	tokens  []lex.Token
 	lines   []Line
 	used    []int
 	animals []Animal
@@ -41,11 +42,11 @@ const stop = "\x00"
 func (s *stepNames) read() {
 	var words []string
 	for _, t := range s.tokens {
-		if t.kind != wordToken {
+		if t.Kind != lex.Word {
 			words = append(words, stop)
 			continue
 		}
-		words = append(words, larder.Words(t.text)...)
+		words = append(words, larder.Words(t.Text)...)
 	}
 	s.named = map[int]string{}
 	x := s.reader.larder.Index()

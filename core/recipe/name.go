@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
@@ -18,18 +19,18 @@ type nameRead struct {
 	alternatives      []Alternative
 	also              []Alternative
 	partEach          *measure.Span // grams of the part meant, of one piece
-	brackets          [][]token
+	brackets          [][]lex.Token
 	tinned            bool
 }
 
 // nameParts splits what follows the amount into name and preparation and
 // matches the name.
-func (r *Reader) nameParts(text string, tokens []token, part string, q quantity) nameRead {
+func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quantity) nameRead {
 	segments, brackets := split(tokens)
 	counted := q.amount != nil && q.amount.Unit == measure.Piece && q.each == nil && q.ml == nil && q.grams == nil
 	n := nameRead{brackets: brackets, tinned: q.amount != nil && q.amount.Unit == measure.Can}
 	if len(segments) == 0 {
-		segments = [][]token{nil}
+		segments = [][]lex.Token{nil}
 	}
 	at := 0
 	for i, s := range segments {
@@ -40,7 +41,7 @@ func (r *Reader) nameParts(text string, tokens []token, part string, q quantity)
 	}
 	main, tail := r.cutPhrase(segments[at], counted)
 	n.finding = r.resolve(&n, main, tail, counted)
-	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil && exampleWords[strings.ToLower(tail[0].text)] {
+	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil && exampleWords[strings.ToLower(tail[0].Text)] {
 		// "firm white fillets such as cod"
 		if f := r.match.name(normalised(tail), counted); f.food != nil {
 			n.finding = f
@@ -50,7 +51,7 @@ func (r *Reader) nameParts(text string, tokens []token, part string, q quantity)
 	lead, name := r.stripPreparation(main, n.finding)
 	n.name = slice(text, name)
 	var preparation []string
-	add := func(ts []token) {
+	add := func(ts []lex.Token) {
 		if s := strings.Trim(slice(text, ts), " ,;:()[]-–—*"); s != "" {
 			preparation = append(preparation, s)
 		}
@@ -81,16 +82,16 @@ func (r *Reader) nameParts(text string, tokens []token, part string, q quantity)
 
 // massLike tells whether a run after a comma opens with an amount: "about
 // 1.2 kg".
-func massLike(run []token) bool {
-	c := &cursor{tokens: run}
-	c.skipWords(hedges...)
-	_, ok := c.span()
+func massLike(run []lex.Token) bool {
+	c := cursorOver(run, "")
+	c.SkipWords(hedges...)
+	_, ok := c.Span()
 	return ok
 }
 
 // resolve matches the name, splitting "x or y" into alternatives and "x and
 // y" into foods that stand together.
-func (r *Reader) resolve(n *nameRead, main, tail []token, counted bool) finding {
+func (r *Reader) resolve(n *nameRead, main, tail []lex.Token, counted bool) finding {
 	words := normalised(main)
 	whole := r.match.name(words, counted)
 	if n.tinned {
@@ -109,11 +110,11 @@ func (r *Reader) resolve(n *nameRead, main, tail []token, counted bool) finding 
 	}
 	var foods []finding
 	for i, p := range parts {
-		c := &cursor{tokens: p}
+		c := cursorOver(p, "")
 		c.quantity()
-		own := normalised(p[min(c.at, len(p)):])
+		own := normalised(p[min(c.At, len(p)):])
 		f := r.match.name(own, counted)
-		if i < len(parts)-1 && len(words) > 0 && (&cursor{tokens: parts[i+1]}).quantity().amount == nil {
+		if i < len(parts)-1 && len(words) > 0 && (cursorOver(parts[i+1], "")).quantity().amount == nil {
 			f = r.withHead(f, own, words[len(words)-1], counted)
 		}
 		if f.food != nil {
@@ -136,17 +137,17 @@ func (r *Reader) resolve(n *nameRead, main, tail []token, counted bool) finding 
 	return foods[first]
 }
 
-func (r *Reader) alternatives(n *nameRead, parts [][]token, counted bool, whole finding) finding {
+func (r *Reader) alternatives(n *nameRead, parts [][]lex.Token, counted bool, whole finding) finding {
 	last := normalised(parts[len(parts)-1])
 	var foods []finding
 	for i, p := range parts {
-		c := &cursor{tokens: p}
+		c := cursorOver(p, "")
 		if i > 0 {
 			if q := c.quantity(); q.amount == nil {
-				c.at = 0
+				c.At = 0
 			}
 		}
-		words := normalised(p[c.at:])
+		words := normalised(p[c.At:])
 		f := r.match.name(words, counted)
 		if i < len(parts)-1 && len(last) > 0 {
 			f = r.withHead(f, words, last[len(last)-1], counted)
@@ -184,7 +185,7 @@ func (r *Reader) withHead(f finding, words []string, head string, counted bool) 
 
 // inverted tries the preparation before the name, so that "sugar, brown" and
 // "coriander (ground)" are found under their full names.
-func (r *Reader) inverted(n *nameRead, main []token, segments [][]token, at int, counted bool) {
+func (r *Reader) inverted(n *nameRead, main []lex.Token, segments [][]lex.Token, at int, counted bool) {
 	if n.finding.food == nil || at+1 >= len(segments) {
 		return
 	}
@@ -208,17 +209,17 @@ var cutWords = map[string]bool{
 }
 
 // stripPreparation parts leading words such as "finely chopped" from the name.
-func (r *Reader) stripPreparation(main []token, f finding) (lead, name []token) {
+func (r *Reader) stripPreparation(main []lex.Token, f finding) (lead, name []lex.Token) {
 	if f.food == nil {
 		return nil, main
 	}
 	neutral := r.larder.Words().Neutral
 	position := 0
 	for i, t := range main {
-		if t.kind != wordToken {
+		if t.Kind != lex.Word {
 			continue
 		}
-		words := larder.Words(t.text)
+		words := larder.Words(t.Text)
 		if position >= f.start {
 			return main[:i], main[i:]
 		}
@@ -234,16 +235,16 @@ func (r *Reader) stripPreparation(main []token, f finding) (lead, name []token) 
 
 // trailingUnit reads the unit out of "garlic cloves" and "celery stalks",
 // unless the food's own name holds it ("bay leaf").
-func (r *Reader) trailingUnit(n *nameRead, main []token) {
+func (r *Reader) trailingUnit(n *nameRead, main []lex.Token) {
 	if n.finding.food == nil || len(main) < 2 {
 		return
 	}
 	for i := len(main) - 1; i > 0; i-- {
-		if main[i].kind != wordToken {
+		if main[i].Kind != lex.Word {
 			continue
 		}
-		u, ok := measure.ParseUnit(main[i].text)
-		if !ok || !trailing[u] || slices.Contains(larder.Words(n.finding.food.Name), main[i].norm) {
+		u, ok := measure.ParseUnit(main[i].Text)
+		if !ok || !trailing[u] || slices.Contains(larder.Words(n.finding.food.Name), main[i].Norm) {
 			return
 		}
 		n.unit = u
@@ -258,17 +259,17 @@ var trailing = map[measure.Unit]bool{
 
 // hiddenInTail looks for animal matter in what stands behind the name: beans
 // "with bacon", potatoes "fried in butter".
-func (r *Reader) hiddenInTail(n *nameRead, tail []token, segments, brackets [][]token) {
+func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets [][]lex.Token) {
 	if n.finding.origin == larder.FromAnimal || n.finding.origin == larder.Mixed {
 		return
 	}
-	for _, run := range slices.Concat([][]token{tail}, segments, brackets) {
-		at := slices.IndexFunc(run, func(t token) bool {
-			w := strings.ToLower(t.text)
+	for _, run := range slices.Concat([][]lex.Token{tail}, segments, brackets) {
+		at := slices.IndexFunc(run, func(t lex.Token) bool {
+			w := strings.ToLower(t.Text)
 			return w == "with" || w == "in" || w == "and" || w == "plus" || w == "containing" || w == "made"
 		})
-		if at < 0 || slices.ContainsFunc(run, func(t token) bool {
-			w := strings.ToLower(t.text)
+		if at < 0 || slices.ContainsFunc(run, func(t lex.Token) bool {
+			w := strings.ToLower(t.Text)
 			return w == "for" || w == "serve" || w == "serving" || w == "to" || w == "without" || w == "no"
 		}) {
 			continue

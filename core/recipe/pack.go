@@ -2,6 +2,7 @@ package recipe
 
 import (
 	"strings"
+	"yembra/core/lex"
 
 	"yembra/core/measure"
 )
@@ -10,20 +11,20 @@ var lengthInches = map[string]float64{"inch": 1, "in": 1, "inches": 1, "cm": 0.3
 
 // bracketMass reads a mass stated for counted pieces in a bracket behind the
 // name: "4 chicken breasts (about 1 1/2 pounds)".
-func (q *quantity) bracketMass(bracket []token, sys measure.System) {
+func (q *quantity) bracketMass(bracket []lex.Token, sys measure.System) {
 	if q.amount == nil || !countUnit(q.amount.Unit) || q.grams != nil || q.each != nil || q.ml != nil {
 		return
 	}
-	c := &cursor{tokens: bracket, system: sys}
+	c := cursorOver(bracket, sys)
 	in := c.quantity()
 	if in.amount == nil || measure.GramsOf(in.amount.Unit) == 0 {
 		return
 	}
 	grams := in.amount.Span().Times(measure.GramsOf(in.amount.Unit))
 	switch {
-	case c.wordIs(0, "each", "apiece"):
+	case c.WordIs(0, "each", "apiece"):
 		q.each = &grams
-	case c.at >= len(bracket) || c.wordIs(0, "total", "in", "altogether") || c.peek(0).kind == markToken:
+	case c.At >= len(bracket) || c.WordIs(0, "total", "in", "altogether") || c.Peek(0).Kind == lex.Mark:
 		q.grams = &grams
 	}
 }
@@ -31,67 +32,67 @@ func (q *quantity) bracketMass(bracket []token, sys measure.System) {
 // packSize reads "x 400 g", "(14 ounce)", "400-g" or "14.5 ounce" when a
 // container or end of bracket follows the figure before it.
 func (c *cursor) packSize() (measure.Amount, bool) {
-	start := c.at
-	cross := c.wordIs(0, "x") || c.peek(0).is("x") || c.peek(0).is("*")
-	bracket := c.peek(0).is("(") || c.peek(0).is("[")
+	start := c.At
+	cross := c.WordIs(0, "x") || c.Peek(0).Is("x") || c.Peek(0).Is("*")
+	bracket := c.Peek(0).Is("(") || c.Peek(0).Is("[")
 	if cross || bracket {
-		c.at++
+		c.At++
 	}
-	c.skipWords(hedges...)
-	s, ok := c.span()
-	if ok && !cross && !bracket && c.tokens[start].kind != numberToken {
+	c.SkipWords(hedges...)
+	s, ok := c.Span()
+	if ok && !cross && !bracket && c.Tokens[start].Kind != lex.Number {
 		ok = false
 	}
 	if ok {
-		hyphen := c.peek(0).is("-")
+		hyphen := c.Peek(0).Is("-")
 		if hyphen {
-			c.at++
+			c.At++
 		}
 		if unit, isUnit := c.unit(); isUnit && !countUnit(unit) {
 			if bracket {
-				if c.peek(0).is("/") || c.peek(0).is(",") {
+				if c.Peek(0).Is("/") || c.Peek(0).Is(",") {
 					c.toBracketEnd()
 				}
-				if c.peek(0).is(")") || c.peek(0).is("]") {
-					c.at++
+				if c.Peek(0).Is(")") || c.Peek(0).Is("]") {
+					c.At++
 				}
 			}
-			if c.peek(0).is("/") || c.peek(0).is("(") {
+			if c.Peek(0).Is("/") || c.Peek(0).Is("(") {
 				c.skipSecond()
 			}
 			container := c.containerAhead()
-			if cross || container || hyphen && !bracket && measure.GramsOf(unit) > 0 && c.peek(0).kind == wordToken {
+			if cross || container || hyphen && !bracket && measure.GramsOf(unit) > 0 && c.Peek(0).Kind == lex.Word {
 				return measure.Amount{Low: s.Low, High: s.High, Unit: unit}, true
 			}
 		}
 	}
-	c.at = start
+	c.At = start
 	return measure.Amount{}, false
 }
 
 // skipSecond passes "/ 14 oz" or "(14 oz)".
 func (c *cursor) skipSecond() {
-	mark := c.at
-	bracket := c.peek(0).is("(")
-	c.at++
-	if _, ok := c.span(); ok {
-		if c.peek(0).is("-") {
-			c.at++
+	mark := c.At
+	bracket := c.Peek(0).Is("(")
+	c.At++
+	if _, ok := c.Span(); ok {
+		if c.Peek(0).Is("-") {
+			c.At++
 		}
 		if _, ok := c.unit(); ok {
-			if bracket && c.peek(0).is(")") {
-				c.at++
+			if bracket && c.Peek(0).Is(")") {
+				c.At++
 			}
 			return
 		}
 	}
-	c.at = mark
+	c.At = mark
 }
 
 func (c *cursor) containerAhead() bool {
 	n := 0
-	for n < 2 && c.peek(n).kind == wordToken {
-		if u, ok := measure.ParseUnit(c.peek(n).text); ok && (u == measure.Can || u == measure.Block || u == measure.Piece || u == measure.Bunch) {
+	for n < 2 && c.Peek(n).Kind == lex.Word {
+		if u, ok := measure.ParseUnit(c.Peek(n).Text); ok && (u == measure.Can || u == measure.Block || u == measure.Piece || u == measure.Bunch) {
 			return true
 		}
 		n++
@@ -100,8 +101,8 @@ func (c *cursor) containerAhead() bool {
 }
 
 func (c *cursor) toBracketEnd() {
-	for c.at < len(c.tokens) && !c.peek(0).is(")") && !c.peek(0).is("]") {
-		c.at++
+	for c.At < len(c.Tokens) && !c.Peek(0).Is(")") && !c.Peek(0).Is("]") {
+		c.At++
 	}
 }
 
@@ -119,56 +120,56 @@ func (c *cursor) setEach(q *quantity, pack measure.Amount) {
 // is then the length of one piece.
 func (c *cursor) lengthPiece(q *quantity) bool {
 	n := 0
-	if c.peek(0).is("-") || c.peek(0).is("(") {
+	if c.Peek(0).Is("-") || c.Peek(0).Is("(") {
 		n = 1
 	}
-	if c.peek(n).is(`"`) || c.peek(n).is("”") {
-		q.inches = c.tokens[c.at-1].value
-		c.at += n + 1
+	if c.Peek(n).Is(`"`) || c.Peek(n).Is("”") {
+		q.inches = c.Tokens[c.At-1].Value
+		c.At += n + 1
 		return true
 	}
-	inch, ok := lengthInches[strings.ToLower(c.peek(n).text)]
+	inch, ok := lengthInches[strings.ToLower(c.Peek(n).Text)]
 	value := 0.0
-	if ok && c.at > 0 {
-		value = c.tokens[c.at-1].value
+	if ok && c.At > 0 {
+		value = c.Tokens[c.At-1].Value
 	}
 	// "1 2-inch piece", "1 (3-inch) piece"
-	if !ok && c.peek(n).kind == numberToken {
+	if !ok && c.Peek(n).Kind == lex.Number {
 		m := n + 1
-		if c.peek(m).is("-") {
+		if c.Peek(m).Is("-") {
 			m++
 		}
-		if inch, ok = lengthInches[strings.ToLower(c.peek(m).text)]; ok {
-			value = c.peek(n).value
+		if inch, ok = lengthInches[strings.ToLower(c.Peek(m).Text)]; ok {
+			value = c.Peek(n).Value
 			n = m
 		}
 	}
-	if !ok || strings.ToLower(c.peek(n).text) == "in" && c.peek(n).kind == wordToken && !c.peek(n).glued && !c.peek(n-1).is("-") {
+	if !ok || strings.ToLower(c.Peek(n).Text) == "in" && c.Peek(n).Kind == lex.Word && !c.Peek(n).Glued && !c.Peek(n-1).Is("-") {
 		return false
 	}
-	c.at += n + 1
+	c.At += n + 1
 	c.skipDot()
-	if c.peek(0).is(")") {
-		c.at++
+	if c.Peek(0).Is(")") {
+		c.At++
 	}
-	if c.peek(0).is("/") || c.peek(0).is("(") {
-		mark := c.at
-		c.at++
-		if c.peek(0).kind == numberToken {
-			c.at++
-			if c.peek(0).is("-") {
-				c.at++
+	if c.Peek(0).Is("/") || c.Peek(0).Is("(") {
+		mark := c.At
+		c.At++
+		if c.Peek(0).Kind == lex.Number {
+			c.At++
+			if c.Peek(0).Is("-") {
+				c.At++
 			}
-			if _, ok := lengthInches[strings.ToLower(c.peek(0).text)]; ok {
-				c.at++
-				if c.peek(0).is(")") {
-					c.at++
+			if _, ok := lengthInches[strings.ToLower(c.Peek(0).Text)]; ok {
+				c.At++
+				if c.Peek(0).Is(")") {
+					c.At++
 				}
 			} else {
-				c.at = mark
+				c.At = mark
 			}
 		} else {
-			c.at = mark
+			c.At = mark
 		}
 	}
 	q.inches = value * inch
@@ -177,24 +178,24 @@ func (c *cursor) lengthPiece(q *quantity) bool {
 
 // plus adds a second measure of the same kind: "1 lb 2 oz", "1 cup plus 2 tbsp".
 func (c *cursor) plus(q *quantity) {
-	start := c.at
-	said := c.skipWords("plus", "and") || c.peek(0).is("+") || c.peek(0).is("&")
-	if c.peek(0).is("+") || c.peek(0).is("&") || c.peek(0).is(",") && c.peek(1).kind == numberToken {
-		c.at++
+	start := c.At
+	said := c.SkipWords("plus", "and") || c.Peek(0).Is("+") || c.Peek(0).Is("&")
+	if c.Peek(0).Is("+") || c.Peek(0).Is("&") || c.Peek(0).Is(",") && c.Peek(1).Kind == lex.Number {
+		c.At++
 	}
-	s, ok := c.span()
+	s, ok := c.Span()
 	if ok {
 		if unit, isUnit := c.unit(); isUnit {
 			have, add := unitSize(q.amount.Unit, c.system), unitSize(unit, c.system)
 			sameKind := measure.GramsOf(unit) > 0 == (measure.GramsOf(q.amount.Unit) > 0)
-			if have > 0 && add > 0 && sameKind && add < have && (said || measure.GramsOf(unit) > 0 || c.at > start) {
+			if have > 0 && add > 0 && sameKind && add < have && (said || measure.GramsOf(unit) > 0 || c.At > start) {
 				q.amount.Low += s.Low * add / have
 				q.amount.High += s.High * add / have
 				return
 			}
 		}
 	}
-	c.at = start
+	c.At = start
 }
 
 func metric(u measure.Unit) bool {
@@ -213,29 +214,29 @@ func unitSize(u measure.Unit, sys measure.System) float64 {
 // the preparation.
 func (c *cursor) secondMeasure(q *quantity) {
 	for {
-		start := c.at
-		bracket := c.peek(0).is("(") || c.peek(0).is("[")
-		if !bracket && !c.peek(0).is("/") && !c.peek(0).is("=") && !(c.wordIs(0, "or") && c.peek(1).kind == numberToken) {
+		start := c.At
+		bracket := c.Peek(0).Is("(") || c.Peek(0).Is("[")
+		if !bracket && !c.Peek(0).Is("/") && !c.Peek(0).Is("=") && !(c.WordIs(0, "or") && c.Peek(1).Kind == lex.Number) {
 			return
 		}
-		c.at++
-		c.skipWords(hedges...)
-		for c.peek(0).is("~") || c.peek(0).is(".") {
-			c.at++
+		c.At++
+		c.SkipWords(hedges...)
+		for c.Peek(0).Is("~") || c.Peek(0).Is(".") {
+			c.At++
 		}
-		s, ok := c.span()
-		if ok && c.peek(0).is("-") {
-			c.at++
+		s, ok := c.Span()
+		if ok && c.Peek(0).Is("-") {
+			c.At++
 		}
 		unit, isUnit := measure.Unit(""), false
 		if ok {
 			unit, isUnit = c.unit()
 		}
 		if !isUnit || countUnit(unit) {
-			c.at = start
+			c.At = start
 			return
 		}
-		each := c.wordIs(0, "each")
+		each := c.WordIs(0, "each")
 		if g := measure.GramsOf(unit); g > 0 {
 			grams := s.Times(g)
 			switch {
@@ -251,10 +252,10 @@ func (c *cursor) secondMeasure(q *quantity) {
 			q.volume = &v
 		}
 		if bracket {
-			for c.at < len(c.tokens) && !c.peek(0).is(")") && !c.peek(0).is("]") {
-				c.at++
+			for c.At < len(c.Tokens) && !c.Peek(0).Is(")") && !c.Peek(0).Is("]") {
+				c.At++
 			}
-			c.at = min(c.at+1, len(c.tokens)) // the bracket may never close
+			c.At = min(c.At+1, len(c.Tokens)) // the bracket may never close
 		}
 	}
 }

@@ -5,14 +5,15 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 )
 
 // split cuts tokens at commas, semicolons and spaced dashes, and takes
 // bracketed parts out.
-func split(tokens []token) (segments, brackets [][]token) {
-	var run []token
+func split(tokens []lex.Token) (segments, brackets [][]lex.Token) {
+	var run []lex.Token
 	depth := 0
-	var inside []token
+	var inside []lex.Token
 	flush := func() {
 		if len(run) > 0 {
 			segments = append(segments, run)
@@ -21,9 +22,9 @@ func split(tokens []token) (segments, brackets [][]token) {
 	}
 	for i, t := range tokens {
 		switch {
-		case t.is("(") || t.is("["):
+		case t.Is("(") || t.Is("["):
 			depth++
-		case t.is(")") || t.is("]"):
+		case t.Is(")") || t.Is("]"):
 			if depth > 0 {
 				depth--
 			}
@@ -33,15 +34,15 @@ func split(tokens []token) (segments, brackets [][]token) {
 			}
 		case depth > 0:
 			inside = append(inside, t)
-		case t.is(",") || t.is(";") || t.is(":"):
+		case t.Is(",") || t.Is(";") || t.Is(":"):
 			flush()
-		case t.is("-") && !t.glued && i > 0:
+		case t.Is("-") && !t.Glued && i > 0:
 			flush()
-		case t.is("."):
-			if i+1 < len(tokens) && !tokens[i+1].glued {
+		case t.Is("."):
+			if i+1 < len(tokens) && !tokens[i+1].Glued {
 				flush()
 			}
-		case t.is("*"):
+		case t.Is("*"):
 		default:
 			run = append(run, t)
 		}
@@ -65,26 +66,26 @@ var phraseWords = map[string]bool{
 
 // cutPhrase parts "beans in brine" into name and tail, unless a known name
 // runs on over the word ("tuna in olive oil").
-func (r *Reader) cutPhrase(tokens []token, counted bool) (main, tail []token) {
+func (r *Reader) cutPhrase(tokens []lex.Token, counted bool) (main, tail []lex.Token) {
 	matches := r.larder.Index().All(normalised(tokens), counted)
 	position := 0
 	for i, t := range tokens {
 		inside := slices.ContainsFunc(matches, func(m larder.Match) bool { return position > m.Start && position < m.End })
-		if i > 0 && t.kind == wordToken && phraseWords[strings.ToLower(t.text)] && !inside {
+		if i > 0 && t.Kind == lex.Word && phraseWords[strings.ToLower(t.Text)] && !inside {
 			return tokens[:i], tokens[i:]
 		}
-		if t.kind == wordToken {
-			position += len(larder.Words(t.text))
+		if t.Kind == lex.Word {
+			position += len(larder.Words(t.Text))
 		}
 	}
 	return tokens, nil
 }
 
-func splitOn(tokens []token, word string) [][]token {
-	var parts [][]token
+func splitOn(tokens []lex.Token, word string) [][]lex.Token {
+	var parts [][]lex.Token
 	start := 0
 	for i, t := range tokens {
-		if t.kind == wordToken && strings.EqualFold(t.text, word) || word == "and" && (t.is("&") || t.is("+")) || word == "or" && t.is("/") {
+		if t.Kind == lex.Word && strings.EqualFold(t.Text, word) || word == "and" && (t.Is("&") || t.Is("+")) || word == "or" && t.Is("/") {
 			if i > start {
 				parts = append(parts, tokens[start:i])
 			}
@@ -98,9 +99,9 @@ func splitOn(tokens []token, word string) [][]token {
 }
 
 // slice returns the text that a run of tokens spans.
-func slice(text string, tokens []token) string {
+func slice(text string, tokens []lex.Token) string {
 	if len(tokens) == 0 {
 		return ""
 	}
-	return strings.TrimSpace(text[tokens[0].start:tokens[len(tokens)-1].end])
+	return strings.TrimSpace(text[tokens[0].Start:tokens[len(tokens)-1].End])
 }

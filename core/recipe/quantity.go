@@ -2,6 +2,7 @@ package recipe
 
 import (
 	"strings"
+	"yembra/core/lex"
 
 	"yembra/core/measure"
 )
@@ -36,23 +37,23 @@ var sizes = map[string]string{
 func (c *cursor) quantity() quantity {
 	var q quantity
 	c.hedge(&q)
-	start := c.at
-	s, ok := c.span()
+	start := c.At
+	s, ok := c.Span()
 	if !ok {
 		if unit, ok := c.bareUnit(); ok {
 			q.amount = &measure.Amount{Low: 1, High: 1, Unit: unit}
 			return q
 		}
-		if c.skipWords("some", "few") || c.wordIs(0, "plenty") {
+		if c.SkipWords("some", "few") || c.WordIs(0, "plenty") {
 			q.toTake = true
-			c.skipWords("plenty", "of")
+			c.SkipWords("plenty", "of")
 		}
 		return q
 	}
-	if c.wordIs(0, "few", "little", "bit", "touch", "lot", "some") && c.at == start+1 {
-		few := c.wordIs(0, "few")
-		c.at++
-		c.skipWords("of", "more")
+	if c.WordIs(0, "few", "little", "bit", "touch", "lot", "some") && c.At == start+1 {
+		few := c.WordIs(0, "few")
+		c.At++
+		c.SkipWords("of", "more")
 		if few {
 			s = measure.Span{Low: 3, High: 4}
 		} else {
@@ -68,7 +69,7 @@ func (c *cursor) quantity() quantity {
 		}
 		q.amount = &measure.Amount{Low: s.Low, High: s.High, Unit: unit}
 		c.setEach(&q, pack)
-		c.skipWords("of")
+		c.SkipWords("of")
 		return q
 	}
 	if !c.lengthPiece(&q) {
@@ -76,21 +77,21 @@ func (c *cursor) quantity() quantity {
 	}
 	if q.inches > 0 {
 		q.amount = &measure.Amount{Low: s.Low, High: s.High, Unit: measure.Piece}
-		c.skipWords("piece", "pieces", "knob", "chunk", "length", "lump", "stick", "slice", "strip", "thumb", "nub", "of", "long", "cube", "section", "strips", "sticks")
-		c.skipWords("of")
+		c.SkipWords("piece", "pieces", "knob", "chunk", "length", "lump", "stick", "slice", "strip", "thumb", "nub", "of", "long", "cube", "section", "strips", "sticks")
+		c.SkipWords("of")
 		return q
 	}
-	before := c.at
+	before := c.At
 	unit, ok := c.unit()
 	if ok && c.endsLine() && countUnit(unit) {
 		// "4 cloves": the word is the food, not a unit.
-		c.at, ok = before, false
+		c.At, ok = before, false
 	}
 	if !ok {
 		unit = measure.Piece
 	}
-	if ok && c.wordIs(0, "and") && c.wordIs(1, "a") && c.wordIs(2, "half") {
-		c.at += 3
+	if ok && c.WordIs(0, "and") && c.WordIs(1, "a") && c.WordIs(2, "half") {
+		c.At += 3
 		s = measure.Span{Low: s.Low + 0.5, High: s.High + 0.5}
 	}
 	q.amount = &measure.Amount{Low: s.Low, High: s.High, Unit: unit}
@@ -101,11 +102,11 @@ func (c *cursor) quantity() quantity {
 		c.secondMeasure(&q)
 	}
 	if ok && !countUnit(unit) {
-		if u, container := measure.ParseUnit(c.peek(0).text); container && u == measure.Can && c.peek(1).kind == wordToken {
-			c.at++ // "12 oz package of silken tofu", "150 ml pot soured cream"
+		if u, container := measure.ParseUnit(c.Peek(0).Text); container && u == measure.Can && c.Peek(1).Kind == lex.Word {
+			c.At++ // "12 oz package of silken tofu", "150 ml pot soured cream"
 		}
 	}
-	c.skipWords("of")
+	c.SkipWords("of")
 	if ok && countUnit(unit) {
 		c.hedgeSizeOnly(&q)
 	}
@@ -118,13 +119,13 @@ func (c *cursor) quantity() quantity {
 
 // bareUnit reads "pinch of", "small bunch of" or "knob of" without a number.
 func (c *cursor) bareUnit() (measure.Unit, bool) {
-	start := c.at
+	start := c.At
 	u, ok := c.unit()
-	if ok && c.wordIs(0, "of") && (countUnit(u) || u == measure.Pinch || u == measure.Dash || u == measure.Glug) {
-		c.at++
+	if ok && c.WordIs(0, "of") && (countUnit(u) || u == measure.Pinch || u == measure.Dash || u == measure.Glug) {
+		c.At++
 		return u, true
 	}
-	c.at = start
+	c.At = start
 	return "", false
 }
 
@@ -135,22 +136,22 @@ func countUnit(u measure.Unit) bool {
 
 func (c *cursor) hedge(q *quantity) {
 	for {
-		t := c.peek(0)
-		if t.kind != wordToken {
-			if t.is("~") || t.is(".") || t.is("≈") {
-				c.at++
+		t := c.Peek(0)
+		if t.Kind != lex.Word {
+			if t.Is("~") || t.Is(".") || t.Is("≈") {
+				c.At++
 				continue
 			}
 			return
 		}
-		if size, ok := sizes[strings.ToLower(t.text)]; ok {
+		if size, ok := sizes[strings.ToLower(t.Text)]; ok {
 			q.size = size
-			c.at++
+			c.At++
 			continue
 		}
-		if c.wordIs(0, hedges...) && !(c.wordIs(0, "good", "extra", "fresh") && !c.unitAhead()) {
-			c.at++
-			c.skipWords("to")
+		if c.WordIs(0, hedges...) && !(c.WordIs(0, "good", "extra", "fresh") && !c.unitAhead()) {
+			c.At++
+			c.SkipWords("to")
 			continue
 		}
 		return
@@ -159,11 +160,11 @@ func (c *cursor) hedge(q *quantity) {
 
 func (c *cursor) hedgeSizeOnly(q *quantity) {
 	for {
-		size, ok := sizes[strings.ToLower(c.peek(0).text)]
+		size, ok := sizes[strings.ToLower(c.Peek(0).Text)]
 		if !ok || q.size != "" {
 			return
 		}
 		q.size = size
-		c.at++
+		c.At++
 	}
 }

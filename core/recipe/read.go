@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
@@ -170,7 +171,7 @@ func serves(text string) *measure.Span {
 	}
 	low, err := strconv.ParseFloat(m[1], 64)
 	if err != nil {
-		low = numberWords[strings.ToLower(m[1])]
+		low = lex.NumberWords[strings.ToLower(m[1])]
 	}
 	if low <= 0 || low > 500 {
 		return nil

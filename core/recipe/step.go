@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 )
 
 // Step reads one paragraph of the method against the lines of its component.
@@ -13,7 +14,7 @@ func (r *Reader) Step(text string, lines []Line) Step { return r.stepAfter(text,
 // stepAfter reads a step that follows others.
 func (r *Reader) stepAfter(text string, lines []Line, before past) Step {
 	text = strings.TrimSpace(text)
-	tokens := lex(text)
+	tokens := lex.Scan(text)
 	step := Step{Text: text, Techniques: []string{}, Lines: []int{}, Animals: []Animal{}, Cue: Cue(text)}
 	step.Minutes = minutes(tokens)
 	step.Celsius = celsius(tokens)
@@ -28,20 +29,20 @@ func (r *Reader) stepAfter(text string, lines []Line, before past) Step {
 }
 
 // techniques lists the techniques named, in order of first mention.
-func (r *Reader) techniques(tokens []token) (names []string, hands bool) {
+func (r *Reader) techniques(tokens []lex.Token) (names []string, hands bool) {
 	names = []string{}
 	vocab := r.larder.Words().Techniques
 	for i := 0; i < len(tokens); i++ {
-		if tokens[i].kind != wordToken {
+		if tokens[i].Kind != lex.Word {
 			continue
 		}
 		phrase := ""
 		var hit *larder.Technique
-		for n := 0; n < 6 && i+n < len(tokens) && tokens[i+n].kind == wordToken; n++ {
+		for n := 0; n < 6 && i+n < len(tokens) && tokens[i+n].Kind == lex.Word; n++ {
 			if n > 0 {
 				phrase += " "
 			}
-			phrase += larder.Fold(tokens[i+n].text)
+			phrase += larder.Fold(tokens[i+n].Text)
 			if t, ok := vocab[phrase]; ok {
 				hit = &t
 			}
@@ -49,7 +50,7 @@ func (r *Reader) techniques(tokens []token) (names []string, hands bool) {
 		if hit != nil && r.insideName(tokens, i) {
 			continue // "egg wash" washes nothing
 		}
-		if hit == nil || strings.HasSuffix(strings.ToLower(tokens[i].text), "ing") && i+1 < len(tokens) && vessels[strings.ToLower(tokens[i+1].text)] {
+		if hit == nil || strings.HasSuffix(strings.ToLower(tokens[i].Text), "ing") && i+1 < len(tokens) && vessels[strings.ToLower(tokens[i+1].Text)] {
 			continue
 		}
 		hands = hands || hit.HandsOn
@@ -62,11 +63,11 @@ func (r *Reader) techniques(tokens []token) (names []string, hands bool) {
 
 // insideName tells whether the word at i ends the name of a food that begins
 // with the word before.
-func (r *Reader) insideName(tokens []token, i int) bool {
-	if i == 0 || tokens[i-1].kind != wordToken {
+func (r *Reader) insideName(tokens []lex.Token, i int) bool {
+	if i == 0 || tokens[i-1].Kind != lex.Word {
 		return false
 	}
-	words := append(larder.Words(tokens[i-1].text), larder.Words(tokens[i].text)...)
+	words := append(larder.Words(tokens[i-1].Text), larder.Words(tokens[i].Text)...)
 	m, ok := r.larder.Index().At(words, 0, true)
 	return ok && m.Used == 2 && m.End == len(words)
 }

@@ -2,6 +2,7 @@ package recipe
 
 import (
 	"strings"
+	"yembra/core/lex"
 
 	"yembra/core/measure"
 )
@@ -16,7 +17,7 @@ const overnight = 480
 
 // minutes sums the times that a step names, leaving out "every 5 minutes" and
 // times said a second way in brackets.
-func minutes(tokens []token) *measure.Span {
+func minutes(tokens []lex.Token) *measure.Span {
 	var total measure.Span
 	found := false
 	depth := 0
@@ -28,33 +29,33 @@ func minutes(tokens []token) *measure.Span {
 	for i := 0; i < len(tokens); i++ {
 		t := tokens[i]
 		switch {
-		case t.is("("):
+		case t.Is("("):
 			depth++
 			continue
-		case t.is(")"):
+		case t.Is(")"):
 			depth = max(0, depth-1)
 			continue
 		}
-		if t.kind == wordToken && strings.EqualFold(t.text, "overnight") {
+		if t.Kind == lex.Word && strings.EqualFold(t.Text, "overnight") {
 			if !found || total.High < overnight {
 				add(measure.Exactly(overnight))
 			}
 			continue
 		}
-		c := &cursor{tokens: tokens, at: i}
-		s, ok := c.span()
+		c := cursorAt(tokens, i, "")
+		s, ok := c.Span()
 		if !ok {
 			continue
 		}
-		if c.peek(0).is("-") {
-			c.at++
+		if c.Peek(0).Is("-") {
+			c.At++
 		}
-		c.skipWords("of", "an", "a", "further", "more", "another", "full", "extra", "additional", "good")
-		unit, ok := timeUnits[strings.ToLower(c.peek(0).text)]
-		if !ok || c.peek(0).kind != wordToken {
+		c.SkipWords("of", "an", "a", "further", "more", "another", "full", "extra", "additional", "good")
+		unit, ok := timeUnits[strings.ToLower(c.Peek(0).Text)]
+		if !ok || c.Peek(0).Kind != lex.Word {
 			continue
 		}
-		c.at++
+		c.At++
 		s = s.Times(unit)
 		if unit == 60 {
 			c.restOfHour(&s)
@@ -63,7 +64,7 @@ func minutes(tokens []token) *measure.Span {
 		if !skip && !(depth > 0 && found) {
 			add(s)
 		}
-		i = c.at - 1
+		i = c.At - 1
 	}
 	if !found {
 		return nil
@@ -73,43 +74,43 @@ func minutes(tokens []token) *measure.Span {
 
 // restOfHour reads "and a half" and "30 minutes" after whole hours.
 func (c *cursor) restOfHour(s *measure.Span) {
-	start := c.at
-	c.skipWords("and")
-	if c.wordIs(0, "a") && c.wordIs(1, "half", "quarter") {
+	start := c.At
+	c.SkipWords("and")
+	if c.WordIs(0, "a") && c.WordIs(1, "half", "quarter") {
 		add := 30.0
-		if c.wordIs(1, "quarter") {
+		if c.WordIs(1, "quarter") {
 			add = 15
 		}
-		c.at += 2
+		c.At += 2
 		s.Low, s.High = s.Low+add, s.High+add
 		return
 	}
-	if more, ok := c.span(); ok {
-		if unit, ok := timeUnits[strings.ToLower(c.peek(0).text)]; ok && unit == 1 {
-			c.at++
+	if more, ok := c.Span(); ok {
+		if unit, ok := timeUnits[strings.ToLower(c.Peek(0).Text)]; ok && unit == 1 {
+			c.At++
 			s.Low, s.High = s.Low+more.Low, s.High+more.High
 			return
 		}
 	}
-	c.at = start
+	c.At = start
 }
 
-func wordAt(tokens []token, i int, words ...string) bool {
-	c := cursor{tokens: tokens, at: i}
-	return i >= 0 && c.wordIs(0, words...)
+func wordAt(tokens []lex.Token, i int, words ...string) bool {
+	c := cursorAt(tokens, i, "")
+	return i >= 0 && c.WordIs(0, words...)
 }
 
 // celsius finds the first temperature, turning Fahrenheit, gas marks and fan
 // settings into conventional Celsius. A Celsius figure is preferred.
-func celsius(tokens []token) *float64 {
+func celsius(tokens []lex.Token) *float64 {
 	var fallback *float64
 	var fan *float64
 	for i, t := range tokens {
-		if t.kind == numberToken {
+		if t.Kind == lex.Number {
 			scale, n := degreeMark(tokens, i+1)
 			switch {
-			case scale == 'c' && t.value >= 30:
-				v := t.value
+			case scale == 'c' && t.Value >= 30:
+				v := t.Value
 				if isFan(tokens, i, n) {
 					if fan == nil {
 						fan = &v
@@ -117,14 +118,14 @@ func celsius(tokens []token) *float64 {
 					continue
 				}
 				return &v
-			case scale == 'f' && fallback == nil && t.value >= 90:
-				v := roundTo(measure.CelsiusFromFahrenheit(t.value), 5)
-				if t.value < 212 {
-					v = roundTo(measure.CelsiusFromFahrenheit(t.value), 1)
+			case scale == 'f' && fallback == nil && t.Value >= 90:
+				v := roundTo(measure.CelsiusFromFahrenheit(t.Value), 5)
+				if t.Value < 212 {
+					v = roundTo(measure.CelsiusFromFahrenheit(t.Value), 1)
 				}
 				fallback = &v
-			case scale == 'd' && fallback == nil && t.value >= 100:
-				v := t.value // "180 degrees": above 260 it can only be Fahrenheit
+			case scale == 'd' && fallback == nil && t.Value >= 100:
+				v := t.Value // "180 degrees": above 260 it can only be Fahrenheit
 				if v > 260 {
 					v = roundTo(measure.CelsiusFromFahrenheit(v), 5)
 				}
@@ -136,8 +137,8 @@ func celsius(tokens []token) *float64 {
 			if wordAt(tokens, j, "mark") {
 				j++
 			}
-			if j < len(tokens) && tokens[j].kind == numberToken && fallback == nil {
-				if v, ok := measure.CelsiusFromGasMark(tokens[j].value); ok {
+			if j < len(tokens) && tokens[j].Kind == lex.Number && fallback == nil {
+				if v, ok := measure.CelsiusFromGasMark(tokens[j].Value); ok {
 					fallback = &v
 				}
 			}
@@ -154,12 +155,12 @@ func roundTo(v, step float64) float64 { return float64(int(v/step+0.5)) * step }
 
 // degreeMark reads what follows a number: 'c', 'f', 'd' for bare degrees or 0;
 // n is the index after it.
-func degreeMark(tokens []token, i int) (scale rune, n int) {
+func degreeMark(tokens []lex.Token, i int) (scale rune, n int) {
 	bare := false
-	for i < len(tokens) && (tokens[i].is("°") || tokens[i].is("º") || tokens[i].is("-") || wordAt(tokens, i, "degrees", "degree", "deg")) {
-		if !tokens[i].is("-") {
+	for i < len(tokens) && (tokens[i].Is("°") || tokens[i].Is("º") || tokens[i].Is("-") || wordAt(tokens, i, "degrees", "degree", "deg")) {
+		if !tokens[i].Is("-") {
 			bare = true
-		} else if i+1 < len(tokens) && tokens[i+1].kind == numberToken {
+		} else if i+1 < len(tokens) && tokens[i+1].Kind == lex.Number {
 			return degreeMark(tokens, i+2) // "180-200 C"
 		}
 		i++
@@ -169,9 +170,9 @@ func degreeMark(tokens []token, i int) (scale rune, n int) {
 		return 'c', i + 1
 	case wordAt(tokens, i, "f", "fahrenheit"):
 		return 'f', i + 1
-	case i < len(tokens) && (tokens[i].is("℃")):
+	case i < len(tokens) && (tokens[i].Is("℃")):
 		return 'c', i + 1
-	case i < len(tokens) && tokens[i].is("℉"):
+	case i < len(tokens) && tokens[i].Is("℉"):
 		return 'f', i + 1
 	case bare:
 		return 'd', i
@@ -179,7 +180,7 @@ func degreeMark(tokens []token, i int) (scale rune, n int) {
 	return 0, i
 }
 
-func isFan(tokens []token, i, n int) bool {
-	return wordAt(tokens, n, "fan", "convection") || n < len(tokens) && tokens[n].is("(") && wordAt(tokens, n+1, "fan") ||
+func isFan(tokens []lex.Token, i, n int) bool {
+	return wordAt(tokens, n, "fan", "convection") || n < len(tokens) && tokens[n].Is("(") && wordAt(tokens, n+1, "fan") ||
 		wordAt(tokens, i-1, "fan", "convection")
 }

@@ -1,4 +1,7 @@
-package recipe
+// Package lex splits the text of recipes into words, numbers and marks, and
+// reads figures and ranges from them. Everything that reads text goes through
+// it once.
+package lex
 
 import (
 	"strconv"
@@ -9,37 +12,38 @@ import (
 	"yembra/core/larder"
 )
 
-type tokenKind int
+// Kind tells words, numbers and marks apart.
+type Kind int
 
 const (
-	wordToken tokenKind = iota
-	numberToken
-	markToken // one punctuation mark
+	Word Kind = iota
+	Number
+	Mark // one punctuation mark
 )
 
-// token is one word, number or mark of a line. start and end are byte offsets
+// Token is one word, number or mark of a line. start and end are byte offsets
 // into the text.
-type token struct {
-	kind       tokenKind
-	text       string // as written
-	norm       string // folded and normalised, for words
-	value      float64
-	start, end int
-	// glued tells that no space stands before the token.
-	glued bool
+type Token struct {
+	Kind       Kind
+	Text       string // as written
+	Norm       string // folded and normalised, for words
+	Value      float64
+	Start, End int
+	// Glued tells that no space stands before the token.
+	Glued bool
 }
 
-func (t token) is(mark string) bool { return t.kind == markToken && t.text == mark }
+func (t Token) Is(mark string) bool { return t.Kind == Mark && t.Text == mark }
 
 var fractionRunes = map[rune]float64{
 	'½': 1.0 / 2, '⅓': 1.0 / 3, '⅔': 2.0 / 3, '¼': 1.0 / 4, '¾': 3.0 / 4, '⅕': 1.0 / 5, '⅖': 2.0 / 5, '⅗': 3.0 / 5,
 	'⅘': 4.0 / 5, '⅙': 1.0 / 6, '⅚': 5.0 / 6, '⅐': 1.0 / 7, '⅛': 1.0 / 8, '⅜': 3.0 / 8, '⅝': 5.0 / 8, '⅞': 7.0 / 8, '⅑': 1.0 / 9, '⅒': 0.1,
 }
 
-// lex splits a line into tokens. Numbers take in decimals with point or comma,
+// Scan splits a line into tokens. Numbers take in decimals with point or comma,
 // thousands, slash and typographic fractions and mixed numbers ("1 1/2",
 // "1-1/2", "1½"); a unit glued to a number becomes a token of its own.
-func lex(text string) []token {
+func Scan(text string) []Token {
 	s := scanner{text: text}
 	for s.next() {
 	}
@@ -49,7 +53,7 @@ func lex(text string) []token {
 type scanner struct {
 	text   string
 	at     int
-	tokens []token
+	tokens []Token
 }
 
 func (s *scanner) next() bool {
@@ -72,13 +76,13 @@ func (s *scanner) next() bool {
 	case unicode.IsLetter(r):
 		s.word(glued)
 	default:
-		s.emit(token{kind: markToken, text: plainMark(r), start: s.at, end: s.at + n, glued: glued})
+		s.emit(Token{Kind: Mark, Text: plainMark(r), Start: s.at, End: s.at + n, Glued: glued})
 		s.at += n
 	}
 	return true
 }
 
-func (s *scanner) emit(t token) { s.tokens = append(s.tokens, t) }
+func (s *scanner) emit(t Token) { s.tokens = append(s.tokens, t) }
 
 func isDigit(r rune) bool { return r >= '0' && r <= '9' }
 
@@ -106,7 +110,7 @@ func (s *scanner) word(glued bool) {
 		s.at += n
 	}
 	w := s.text[start:s.at]
-	s.emit(token{kind: wordToken, text: w, norm: larder.Normal(larder.Fold(w)), start: start, end: s.at, glued: glued})
+	s.emit(Token{Kind: Word, Text: w, Norm: larder.Normal(larder.Fold(w)), Start: start, End: s.at, Glued: glued})
 }
 
 func (s *scanner) letterAt(i int) bool {
@@ -128,7 +132,7 @@ func (s *scanner) number(glued bool) {
 			s.at = mark
 		}
 	}
-	s.emit(token{kind: numberToken, text: s.text[start:s.at], value: v, start: start, end: s.at, glued: glued})
+	s.emit(Token{Kind: Number, Text: s.text[start:s.at], Value: v, Start: start, End: s.at, Glued: glued})
 }
 
 // skipJoin passes what may stand between the parts of a mixed number.
@@ -209,7 +213,7 @@ func (s *scanner) decimal() float64 {
 	return v
 }
 
-var numberWords = map[string]float64{
+var NumberWords = map[string]float64{
 	"one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10,
 	"eleven": 11, "twelve": 12, "fifteen": 15, "sixteen": 16, "twenty": 20, "twenty-four": 24, "thirty": 30, "forty": 40,
 	"sixty": 60, "half": 0.5, "quarter": 0.25, "third": 1.0 / 3, "dozen": 12, "couple": 2,

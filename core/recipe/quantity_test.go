@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/measure"
 	"yembra/knowledge"
 )
@@ -19,42 +20,6 @@ func inside(t *testing.T) *Reader {
 	l, err := shipped()
 	require.NoError(t, err)
 	return NewReader(l)
-}
-
-func TestLexNumbers(t *testing.T) {
-	for text, want := range map[string][]float64{
-		"1": {1}, "1.5": {1.5}, "1,5": {1.5}, "0,75": {0.75}, "1,000": {1000}, ".5": {0.5},
-		"1/2": {0.5}, "½": {0.5}, "1½": {1.5}, "1 ½": {1.5}, "1 1/2": {1.5}, "1-1/2": {1.5}, "1 and 1/2": {1.5}, "1⁄2": {0.5},
-		"2-3": {2, 3}, "2–3": {2, 3}, "10 12": {10, 12}, "⅛": {0.125}, "2 ⅔": {2 + 2.0/3}, "24/7": {24, 7},
-	} {
-		var got []float64
-		for _, tok := range lex(text) {
-			if tok.kind == numberToken {
-				got = append(got, tok.value)
-			}
-		}
-		require.Len(t, got, len(want), text)
-		for i := range want {
-			require.InDelta(t, want[i], got[i], 1e-9, text)
-		}
-	}
-}
-
-func TestLexWordsAndMarks(t *testing.T) {
-	var words, marks []string
-	for _, tok := range lex("250g all-purpose flour (Baker’s) – sifted × 2, crème fraîche") {
-		switch tok.kind {
-		case wordToken:
-			words = append(words, tok.text)
-		case markToken:
-			marks = append(marks, tok.text)
-		}
-	}
-	require.Equal(t, []string{"g", "all-purpose", "flour", "Baker’s", "sifted", "crème", "fraîche"}, words)
-	require.Equal(t, []string{"(", ")", "-", "x", ","}, marks)
-	for _, tok := range lex("a½b") {
-		require.Equal(t, tok.text, "a½b"[tok.start:tok.end], "offsets point into the text")
-	}
 }
 
 func TestQuantities(t *testing.T) {
@@ -80,16 +45,16 @@ func TestQuantities(t *testing.T) {
 		{"about 500g leeks", 500, 500, measure.Gram, "leeks"},
 		{"4 to 5 lb chicken", 4, 5, measure.Pound, "chicken"},
 	} {
-		cur := &cursor{tokens: lex(c.text), system: measure.US}
+		cur := cursorOver(lex.Scan(c.text), measure.US)
 		q := cur.quantity()
 		require.NotNil(t, q.amount, c.text)
 		require.InDelta(t, c.low, q.amount.Low, 0.001, c.text)
 		require.InDelta(t, c.high, q.amount.High, 0.001, c.text)
 		require.Equal(t, c.unit, q.amount.Unit, c.text)
-		require.Equal(t, c.rest, slice(c.text, cur.tokens[cur.at:]), c.text)
+		require.Equal(t, c.rest, slice(c.text, cur.Tokens[cur.At:]), c.text)
 	}
 	for _, text := range []string{"", "salt", "some thyme", "to taste", "x", "(", "- -"} {
-		cur := &cursor{tokens: lex(text), system: measure.US}
+		cur := cursorOver(lex.Scan(text), measure.US)
 		require.Nil(t, cur.quantity().amount, text)
 	}
 }
@@ -123,17 +88,17 @@ func TestTimesAndHeat(t *testing.T) {
 		"turning every 5 minutes":                nil,
 		"400 g of rice":                          nil,
 	} {
-		require.Equal(t, want, minutes(lex(text)), text)
+		require.Equal(t, want, minutes(lex.Scan(text)), text)
 	}
 	for text, want := range map[string]float64{
 		"at 180C": 180, "at 180 °C": 180, "at 350°F": 175, "350 degrees F (180 C)": 180, "gas mark 7": 220, "gas 4": 180,
 		"at 200C/180C fan": 200, "fan 160C": 180, "at 325 degrees": 165, "reaches 74C": 74, "165°F": 74,
 	} {
-		got := celsius(lex(text))
+		got := celsius(lex.Scan(text))
 		require.NotNil(t, got, text)
 		require.InDelta(t, want, *got, 0.6, text)
 	}
-	require.Nil(t, celsius(lex("2 c flour and 20 C of regret")))
+	require.Nil(t, celsius(lex.Scan("2 c flour and 20 C of regret")))
 }
 
 func TestCues(t *testing.T) {

@@ -14,7 +14,7 @@ import (
 	"github.com/goccy/go-yaml"
 )
 
-//go:embed *.csv *.yaml foods composition swaps
+//go:embed *.csv *.yaml foods composition swaps language
 var files embed.FS
 
 // Shipped is the knowledge built into the program.

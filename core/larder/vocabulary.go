@@ -49,6 +49,14 @@ type Technique struct {
 	Source string
 	// Words are the words of steps that name it.
 	Words []string
+	// Joins tells that what it is done to goes into what is there already,
+	// always ("yes") or with "in" behind the verb;
+	// Going that its -ing form only says how something else is done; Takes
+	// "part" where it takes a part out and "none" where it makes nothing;
+	// Medium what "in" leads to, "fat" or "liquid"; Needs "object" where a step
+	// must say or mean what it is done to.
+	Going                       bool
+	Joins, Takes, Medium, Needs string
 }
 
 // Fate is what a step leaves of a line in the dish, as shares of what went in.
@@ -117,6 +125,7 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"), Words: r.list("words"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")

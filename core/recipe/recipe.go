@@ -7,6 +7,8 @@
 package recipe
 
 import (
+	"strconv"
+
 	"yembra/core/larder"
 	"yembra/core/measure"
 )
@@ -35,6 +37,11 @@ type Component struct {
 	Name  string `json:"name"`
 	Lines []Line `json:"lines"`
 	Steps []Step `json:"steps"`
+}
+
+// LineRef is the outward name of a line: "components[0].lines[3]".
+func LineRef(component, line int) string {
+	return "components[" + strconv.Itoa(component) + "].lines[" + strconv.Itoa(line) + "]"
 }
 
 // Line is one ingredient line. Text is as it stood, bullet removed; Grams are
@@ -96,6 +103,11 @@ type Step struct {
 	Cue     string   `json:"cue"`
 	HandsOn bool     `json:"handsOn"`
 	Animals []Animal `json:"animals"`
+	// Actions are what is done, in the order of the text; Asides the words that
+	// order no work; Questions what was not understood.
+	Actions   []Action   `json:"actions"`
+	Asides    []Aside    `json:"asides"`
+	Questions []Question `json:"questions"`
 }
 
 // Animal is animal matter that a step names, listed as an ingredient or not.

@@ -1,0 +1,297 @@
+package flow
+
+import (
+	"fmt"
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// roles gathers what a clause's nouns turned out to be while it is bound.
+type roles struct {
+	action   *recipe.Action
+	inputs   []*thing
+	portions []portion
+	vessel   string
+	fresh    bool // something goes in that was not worked on before
+}
+
+// bind turns a clause into an action.
+func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
+	if c.repeats {
+		if b.last == nil {
+			return nil, ""
+		}
+		c.lemma, c.said, c.sense.Technique = b.last.Verb, b.last.Verb, b.last.Technique
+	}
+	a := &recipe.Action{ID: id, Verb: c.said, Technique: c.sense.Technique, To: []recipe.Ref{}, With: []recipe.Ref{}, Into: []recipe.Ref{}, Minutes: c.minutes, Celsius: c.temp, Heat: c.ring, Makes: c.makes, Parallel: c.parallel, Manner: c.manner}
+	if c.cue[1] > 0 {
+		a.Cue = b.text.slice(c.cue[0], c.cue[1])
+	}
+	t := b.r.larder.Technique(a.Technique)
+	if t == nil {
+		t = &larder.Technique{Name: a.Technique}
+	}
+	r := &roles{action: a}
+	b.objects(c, t, r)
+	for _, l := range c.links {
+		b.tied(c, t, l, r)
+	}
+	question := b.meant(c, t, r)
+	b.outcome(c, t, r)
+	b.last = a
+	return a, question
+}
+
+// refs resolves nouns and takes their shares; the role keeps the outcome.
+func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
+	for _, n := range nouns {
+		for _, x := range b.resolve(n) {
+			switch {
+			case x.made != nil:
+				share := 1.0
+				if n.share > 0 {
+					share = n.share
+				}
+				b.refMade(x.made, share, r, into)
+			case x.portion != nil:
+				b.refPortion(n, *x.portion, r, into)
+			case x.vessel != "":
+				r.vessel = x.vessel
+			case x.named != "":
+				named := x.named
+				*into = append(*into, recipe.Ref{Named: &named, Share: 1})
+			}
+		}
+	}
+}
+
+func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref) {
+	if slices.ContainsFunc(*into, func(o recipe.Ref) bool { return o.Made != nil && *o.Made == t.id }) {
+		return
+	}
+	id := t.id
+	*into = append(*into, recipe.Ref{Made: &id, Share: share})
+	r.inputs = append(r.inputs, t)
+}
+
+func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
+	share := b.shareOf(n, p)
+	left := b.leftOf(p)
+	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1) {
+		b.refMade(held, 1, r, into)
+		r.portions = append(r.portions, p)
+		return
+	}
+	if left == 0 {
+		share = max(share, 1)
+	}
+	ref := b.lines[p.line].ref
+	if slices.ContainsFunc(*into, func(o recipe.Ref) bool { return o.Line != nil && *o.Line == ref }) {
+		return
+	}
+	*into = append(*into, recipe.Ref{Line: &ref, Share: round(share)})
+	b.take(p, share)
+	r.portions = append(r.portions, p)
+	r.fresh = true
+}
+
+func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }
+
+// objects binds what the verb is done to.
+func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
+	b.refs(c.objects, r, &r.action.To)
+	if r.vessel != "" && len(r.action.To) == 0 {
+		named := r.vessel
+		if len(c.objects) > 0 {
+			named = b.words(c.objects[0])
+		}
+		if held := b.vessels[r.vessel]; held != nil && t.Takes != "none" && t.Name == "off-heat" && b.open(held) {
+			b.refMade(held, 1, r, &r.action.To)
+			return
+		}
+		r.action.To = append(r.action.To, recipe.Ref{Named: &named, Share: 1})
+	}
+}
+
+// tied binds what a preposition ties to the verb, by the role it plays and by
+// what the technique makes of it.
+func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
+	n := l.nouns[0]
+	vessel := b.vessel(n)
+	role := l.role
+	switch {
+	case l.first && vessel == "" && b.particle(l, t):
+		role = "to"
+	case role == "" && len(c.objects) == 0:
+		role = "to"
+	case role == "from" && l.first && len(c.objects) == 0 && vessel == "":
+		role = "to"
+	}
+	switch role {
+	case "to":
+		b.refs(l.nouns, r, &r.action.To)
+	case "with":
+		if vessel == "" || !b.r.lang.Tools[vessel] {
+			b.linkInto(l, r, &r.action.With, vessel, false)
+		}
+	case "in", "within":
+		b.inside(l, t, r, vessel)
+	case "into":
+		b.linkInto(l, r, &r.action.Into, vessel, true)
+	case "for":
+		if at := b.componentNamed(n.head()); at >= 0 {
+			b.comp = at
+		}
+	}
+}
+
+// particle tells whether a preposition behind a verb belongs to the verb: "stir
+// in the cream", "pour over the stock".
+func (b *bindings) particle(l link, t *larder.Technique) bool {
+	if !b.r.lang.Particles[l.word] {
+		return false
+	}
+	if l.role == "in" {
+		return t.Joins != ""
+	}
+	if l.role != "into" || t.Joins == "" && t.Family != "assemble" && t.Family != "cut" {
+		return false
+	}
+	found := b.resolve(l.nouns[0])
+	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "" || l.word == "through")
+}
+
+// inside binds what "in" leads to: a medium, a coat, a place.
+func (b *bindings) inside(l link, t *larder.Technique, r *roles, vessel string) {
+	switch {
+	case vessel != "" && (t.Joins == "yes" || t.Name == "place" || t.Name == "layer"):
+		b.linkInto(l, r, &r.action.Into, vessel, true)
+	case vessel != "":
+		r.action.Vessel = b.words(l.nouns[0])
+		b.seen(l.nouns[0], vessel, r)
+	case t.Joins == "yes" || t.Name == "place":
+		b.refs(l.nouns, r, &r.action.Into)
+	case t.Medium == "liquid" && b.pot(l.nouns[0]):
+		b.refs(l.nouns, r, &r.action.Into)
+	default:
+		b.refs(l.nouns, r, &r.action.With)
+	}
+}
+
+// pot tells whether a noun means the pot and all in it: several things boil
+// there already.
+func (b *bindings) pot(n noun) bool {
+	for _, x := range b.resolve(n) {
+		if x.made != nil && len(x.made.holds) > 1 {
+			return true
+		}
+	}
+	return false
+}
+
+// linkInto binds a place or a thing that something goes to.
+func (b *bindings) linkInto(l link, r *roles, into *[]recipe.Ref, vessel string, goes bool) {
+	before := r.vessel
+	b.refs(l.nouns, r, into)
+	if vessel == "" {
+		return
+	}
+	r.action.Vessel = b.words(l.nouns[0])
+	if goes && r.vessel != before && len(*into) == 0 {
+		named := r.action.Vessel
+		*into = append(*into, recipe.Ref{Named: &named, Share: 1})
+	}
+}
+
+// seen makes the content of a pointed-at vessel what is worked on: "in the same
+// pan".
+func (b *bindings) seen(n noun, vessel string, r *roles) {
+	r.vessel = vessel
+	if t := b.vessels[vessel]; t != nil && n.pointed && b.open(t) && b.holdsFat(t) {
+		b.base = t
+	}
+}
+
+// meant fills in what the text leaves to the reader: what is worked on, and
+// what is added to. It returns a question where nothing can be meant.
+func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
+	a := r.action
+	joins := t.Joins == "yes" || t.Joins == "in" && (slices.Contains(c.particles, "in") || b.saidIn(c))
+	if len(a.To) == 0 && t.Needs == "object" {
+		target := b.focus
+		if t.Name == "serve" && b.base != nil {
+			target = b.base
+		}
+		if t.Takes == "none" {
+			target = nil
+		}
+		switch {
+		case target != nil && !slices.Contains(r.inputs, target):
+			b.refMade(target, 1, r, &a.To)
+		case target != nil:
+		case t.Takes != "none" && len(a.With)+len(a.Into) == 0:
+			return fmt.Sprintf("What does “%s” work on?", c.said)
+		}
+	}
+	if joins && len(a.Into) == 0 && b.base != nil && !slices.Contains(r.inputs, b.base) && b.open(b.base) {
+		b.refMade(b.base, 1, r, &a.Into)
+	}
+	return ""
+}
+
+// saidIn tells whether "in" stood right behind the verb.
+func (b *bindings) saidIn(c *clause) bool {
+	return slices.ContainsFunc(c.links, func(l link) bool { return l.first && (l.role == "in" || l.word == "through") })
+}
+
+// outcome notes what the action made.
+func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
+	a := r.action
+	if t.Takes == "none" {
+		return
+	}
+	names := []string{a.Makes}
+	if t.Takes == "part" {
+		b.takenOut(a, r)
+		return
+	}
+	made := b.make(a.ID, r.inputs, r.portions, names...)
+	if a.Celsius != nil && b.holdsFat(made) {
+		made.hot = *a.Celsius
+	}
+	b.focus, b.base = made, made
+	if r.vessel == "" && len(r.inputs) > 0 {
+		for v, held := range b.vessels {
+			if slices.Contains(r.inputs, held) {
+				b.vessels[v] = made
+			}
+		}
+	}
+	if r.vessel != "" {
+		b.vessels[r.vessel] = made
+	}
+}
+
+// takenOut notes a part that leaves what it was in, which stays what others are
+// added to.
+func (b *bindings) takenOut(a *recipe.Action, r *roles) {
+	from := b.base
+	var made *thing
+	if len(r.portions) > 0 {
+		made = b.make(a.ID, nil, r.portions)
+	} else {
+		made = b.make(a.ID, r.inputs, nil)
+	}
+	made.comp = b.comp
+	if a.Technique != "reserve" || len(r.portions)+len(r.inputs) > 0 {
+		if a.Technique != "reserve" || slices.Contains(r.inputs, b.focus) {
+			b.focus = made
+		}
+	}
+	if from != nil && !b.open(from) {
+		b.base = nil
+	}
+	_ = from
+}

@@ -1,0 +1,264 @@
+package flow
+
+import (
+	"strings"
+
+	"yembra/core/language"
+)
+
+// body reads what hangs on one verb, up to where its clause ends.
+type body struct {
+	*parser
+	*clause
+	upto         int
+	start, width int // where the verb stands and how many words it spans
+	// purpose tells that "to" and a verb have been read, so that things that
+	// follow are what it is done for.
+	purpose string
+}
+
+// takeFront takes over what stood before the verb.
+func (b *body) takeFront() {
+	f := b.parser.front
+	if f == nil {
+		return
+	}
+	b.clause.links, b.clause.from = append(b.clause.links, f.links...), f.from
+	b.clause.minutes, b.clause.temp, b.clause.ring = f.minutes, f.temp, f.ring
+	b.clause.manner = append(b.clause.manner, f.manner...)
+	b.parser.front = nil
+}
+
+// run reads the words from i to the end of the clause and returns where it
+// ends.
+func (b *body) run(i int) int {
+	b.say(i)
+	for i < b.upto {
+		next := b.one(i)
+		i = max(next, i+1)
+	}
+	return b.upto
+}
+
+// say puts the verb together as the text has it: "stir in", "bring to the boil".
+func (b *body) say(i int) {
+	b.clause.said = b.lemma
+	if b.repeats {
+		return
+	}
+	if b.is(i, b.lang.Particles) && b.lang.Prepositions[b.low(i+1)] == "" {
+		b.clause.said += " " + b.low(i)
+		return
+	}
+	for _, key := range b.sense.Keys {
+		for k := i; k < b.upto; k++ {
+			if b.low(k) != key[0] || !b.holds(i, b.upto, key) {
+				continue
+			}
+			from := k
+			for from > i && (b.is(from-1, b.lang.Articles) || b.lang.Prepositions[b.low(from-1)] != "" || b.lang.HeatWords[b.low(from-1)]) {
+				from--
+			}
+			b.clause.said += " " + strings.ToLower(b.slice(from, k+1))
+			return
+		}
+	}
+}
+
+// one reads what begins at i and returns where it ends.
+func (b *body) one(i int) int {
+	switch {
+	case b.mark(i, "("):
+		return b.bracket(i)
+	case b.mark(i, ","):
+		b.purpose = ""
+		return i + 1
+	case b.wordless(i):
+		return i + 1
+	case b.is(i, b.lang.Until):
+		return b.until(i)
+	}
+	if c, ok := b.time(i); ok {
+		if b.minutes == nil && !c.aside {
+			b.clause.minutes = &c.span
+		} else {
+			b.clause.manner = append(b.clause.manner, b.slice(i, c.upto))
+		}
+		return c.upto
+	}
+	if v, upto, ok := b.celsius(i); ok {
+		if b.clause.temp == nil {
+			b.clause.temp = &v
+		}
+		return upto
+	}
+	if kind, n := b.phrase(i); kind != "" && kind != language.NoteOpener && kind != language.Meanwhile {
+		return b.hanging(i, n, kind)
+	}
+	if kind := b.lang.Subordinators[b.low(i)]; kind != "" && !b.lang.Purpose[b.low(i)] && (b.lang.Prepositions[b.low(i)] == "" || b.finite(i)) {
+		return b.hanging(i, 1, kind)
+	}
+	if b.is(i, b.lang.Negations) {
+		return b.hanging(i, 1, "")
+	}
+	return b.rest(i)
+}
+
+func (b *body) wordless(i int) bool { return b.words[i].low == "" && !b.number(i) }
+
+// finite tells whether a clause with a verb of its own begins at i: "as it
+// browns".
+func (b *body) finite(i int) bool {
+	return b.is(i+1, b.lang.Subjects) && !b.opensFood(i+2)
+}
+
+func (b *body) opensFood(i int) bool {
+	return i < len(b.words) && b.foods(b.words[i].norm) && b.ends(i+1, b.upto)
+}
+
+// rest reads prepositions, verbs of purpose, adverbs and things.
+func (b *body) rest(i int) int {
+	if b.lang.Prepositions[b.low(i)] != "" || b.lang.Purpose[b.low(i)] || b.is(i, b.lang.Particles) {
+		return b.link(i, i == b.start+b.width)
+	}
+	if b.is(i, b.lang.Conjunctions) {
+		return i + 1
+	}
+	if _, n := b.verb(i, language.Going); n > 0 && !b.modifies(i, b.upto) && !b.foods(b.words[i].norm) {
+		end := i + 1
+		for end < b.upto && !b.mark(end, ",") {
+			end++
+		}
+		b.clause.manner = append(b.clause.manner, b.slice(i, end))
+		return end
+	}
+	if said, upto, ok := b.heat(i); ok && b.clause.ring == "" && len(b.clause.objects) > 0 {
+		b.clause.ring = said
+		return upto
+	}
+	if b.adverb(i) && !b.modifies(i, b.upto) {
+		b.clause.manner = append(b.clause.manner, b.low(i))
+		return i + 1
+	}
+	if b.lang.Causatives[b.lemma] && b.innerOrder(i) && i > b.start {
+		return i + 1
+	}
+	nouns, at := b.nouns(i)
+	if len(nouns) == 0 {
+		return i + 1
+	}
+	b.thing(nouns)
+	return at
+}
+
+// thing puts nouns where they belong: what is worked on, or what it is for.
+func (b *body) thing(nouns []noun) {
+	switch {
+	case b.purpose != "":
+		if b.lang.Outcomes[b.purpose] {
+			b.clause.makes = nouns[0].head()
+		}
+	default:
+		b.clause.objects = append(b.clause.objects, nouns...)
+	}
+}
+
+// nouns reads a list of things from i.
+func (b *body) nouns(i int) ([]noun, int) {
+	var out []noun
+	inner := b.lang.Causatives[b.lemma]
+	for {
+		n, ok := b.noun(i, b.upto, inner)
+		if !ok {
+			return out, i
+		}
+		out, i = append(out, n), n.upto
+		next := i
+		for next < b.upto && (b.mark(next, ",/+&") || b.is(next, b.lang.Conjunctions) || next > i && b.is(next, b.lang.Connectors)) {
+			next++
+		}
+		if next == i || next >= b.upto || !b.listed(next) {
+			return out, i
+		}
+		i = next
+	}
+}
+
+// listed tells whether another thing of a list begins at i.
+func (b *body) listed(i int) bool {
+	if _, ok := b.time(i); ok {
+		return false
+	}
+	if kind, _ := b.phrase(i); kind != "" {
+		return false
+	}
+	if b.is(i, b.lang.Until) || b.lang.Prepositions[b.low(i)] != "" || b.lang.Subordinators[b.low(i)] != "" || b.wordless(i) || b.is(i, b.lang.Negations) {
+		return false
+	}
+	if b.adverb(i) && !b.modifies(i, b.upto) {
+		return false
+	}
+	return !b.goes(i) || b.modifies(i, b.upto)
+}
+
+// hanging reads a clause that hangs on this one under a conjunction: a
+// condition makes it conditional, everything else only says how.
+func (b *body) hanging(i, n int, kind string) int {
+	end := i + n
+	for end < b.upto && !b.mark(end, ",") {
+		end++
+	}
+	if kind == language.If || b.is(i, b.lang.Ifs) {
+		b.clause.conditional = true
+	}
+	b.clause.manner = append(b.clause.manner, b.slice(i, end))
+	return end
+}
+
+// until reads a cue.
+func (b *body) until(i int) int {
+	end := i + 1
+	for end < b.upto {
+		if b.mark(end, "(:") {
+			break
+		}
+		if b.mark(end, ",") || b.is(end, b.lang.Conjunctions) {
+			next := end + 1
+			for b.is(next, b.lang.Conjunctions) {
+				next++
+			}
+			if _, ok := b.time(next); ok || b.is(next, b.lang.Until) || b.goes(next) && b.mark(end, ",") || b.cueStops(next) {
+				break
+			}
+		}
+		end++
+	}
+	if b.clause.cue[1] == 0 {
+		b.clause.cue = [2]int{i, end}
+	}
+	return end
+}
+
+// cueStops tells whether something else than the cue goes on behind a comma.
+func (b *body) cueStops(i int) bool {
+	kind, _ := b.phrase(i)
+	return kind != "" || b.lang.Prepositions[b.low(i)] == "without" || b.is(i, b.lang.Ifs)
+}
+
+// bracket notes what stands in brackets, to be read after the clause.
+func (b *body) bracket(i int) int {
+	end := i
+	for end < b.upto && !b.mark(end, ")") {
+		end++
+	}
+	b.brackets = append(b.brackets, [2]int{i + 1, end})
+	return end + 1
+}
+
+// slice is the text that a run of words spans.
+func (t *text) slice(from, upto int) string {
+	if from >= upto || from >= len(t.words) {
+		return ""
+	}
+	return strings.TrimRight(t.source[t.words[from].Start:t.words[upto-1].End], " ,")
+}

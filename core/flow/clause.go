@@ -1,0 +1,263 @@
+package flow
+
+import (
+	"yembra/core/language"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// clause is one verb with all that hangs on it, before it is known which lines
+// and products its things are.
+type clause struct {
+	lemma, said string
+	sense       language.Sense
+	from, upto  int // words
+	objects     []noun
+	links       []link
+	particles   []string
+	minutes     *measure.Span
+	temp        *float64
+	cue         [2]int // words
+	ring        string
+	manner      []string
+	makes       string
+	parallel    bool
+	going       bool
+	// conditional tells that it only happens if something is so.
+	conditional bool
+	// repeats tells that it takes its verb from the clause before: "Then the
+	// cabbage".
+	repeats bool
+}
+
+// link is what a preposition ties to the verb.
+type link struct {
+	role, word string
+	// first tells that it stands right behind the verb, where "in" and "over"
+	// may belong to the verb instead.
+	first bool
+	nouns []noun
+}
+
+// unit is a stretch of a step: work, an aside, or what was not understood.
+type unit struct {
+	clause     *clause
+	aside      string // kind
+	question   bool
+	from, upto int
+}
+
+// parser takes the sentences of one step apart.
+type parser struct {
+	*text
+	units []unit
+	// front is what stands before the verb it belongs to: "In a wide pan, ...".
+	front *clause
+	// brackets are asides found within the clause being read.
+	brackets [][2]int
+	// leftover is where words began that nothing has claimed, -1 when none.
+	leftover int
+}
+
+// parse takes a whole step apart.
+func (t *text) parse() []unit {
+	p := &parser{text: t, leftover: -1}
+	for from := 0; from < len(t.words); {
+		upto := from
+		for upto < len(t.words) && !t.sentenceEnds(upto) {
+			upto++
+		}
+		p.sentence(from, upto)
+		from = upto + 1
+	}
+	return p.units
+}
+
+func (t *text) sentenceEnds(i int) bool {
+	if t.mark(i, "!?;") {
+		return true
+	}
+	return t.mark(i, ".") && (i+1 >= len(t.words) || !t.words[i+1].Glued || t.words[i+1].Text != t.words[i+1].low)
+}
+
+// sentence reads one sentence.
+func (p *parser) sentence(from, upto int) {
+	if kind := p.telling(from, upto); kind != "" {
+		p.units = append(p.units, unit{aside: kind, from: from, upto: upto})
+		return
+	}
+	p.front, p.leftover = nil, -1
+	first, parallel := true, false
+	for i := from; i < upto; {
+		switch {
+		case p.mark(i, "("):
+			i = p.bracketed(i, upto)
+		case p.words[i].low == "" && !p.number(i):
+			i++
+		case p.is(i, p.lang.Parallel):
+			parallel = true
+			i++
+		case p.is(i, p.lang.Conjunctions) && !p.is(i, p.lang.Negations):
+			i++
+		case p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2):
+			i++
+		default:
+			next := p.piece(i, upto, first, &parallel)
+			first = false
+			i = max(next, i+1)
+		}
+	}
+	p.claim(upto)
+}
+
+// piece reads what begins at i: an order, an aside, what stands before an
+// order, or a thing.
+func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
+	kind, n := p.phrase(i)
+	switch {
+	case kind == language.Meanwhile:
+		*parallel = true
+		return i + n
+	case kind == language.Negative, p.is(i, p.lang.Negations):
+		return p.asideTo(i, p.boundary(i+1, upto), recipe.Remark)
+	case kind == language.If, p.is(i, p.lang.Ifs):
+		return p.asideTo(i, upto, recipe.Condition)
+	case kind != "" && kind != language.NoteOpener:
+		return p.asideTo(i, p.subordinateEnd(i, upto), kind)
+	case p.lang.Subordinators[p.low(i)] != "" && !p.orders(i, first, false):
+		return p.asideTo(i, p.subordinateEnd(i, upto), p.lang.Subordinators[p.low(i)])
+	case p.orders(i, first || p.front != nil, false):
+		return p.order(i, upto, *parallel, language.Base)
+	case p.goes(i) && (p.front != nil || !p.foods(p.words[i].norm)):
+		return p.order(i, upto, *parallel, language.Going)
+	}
+	if next, ok := p.fronted(i, upto); ok {
+		return next
+	}
+	if p.lang.Connectors[p.low(i)] || p.adverb(i) {
+		return i + 1
+	}
+	return p.loose(i, upto)
+}
+
+// asideTo notes an aside; a condition on what was just said makes that
+// conditional.
+func (p *parser) asideTo(from, upto int, kind string) int {
+	if upto <= from {
+		upto = from + 1
+	}
+	p.claim(from)
+	p.units = append(p.units, unit{aside: kind, from: from, upto: upto})
+	return upto
+}
+
+// claim turns words that nothing has claimed so far into a question.
+func (p *parser) claim(at int) {
+	if p.leftover >= 0 && at > p.leftover {
+		p.units = append(p.units, unit{question: true, from: p.leftover, upto: at})
+	}
+	p.leftover = -1
+	if p.front != nil && at == len(p.words) {
+		p.front = nil
+	}
+}
+
+// boundary finds where the clause ends that goes on at i: at a mark, or at the
+// comma or conjunction behind which another order begins.
+func (p *parser) boundary(i, upto int) int {
+	cue := false
+	for k := i; k < upto; k++ {
+		switch {
+		case p.mark(k, "("):
+			for k < upto && !p.mark(k, ")") {
+				k++
+			}
+		case p.is(k, p.lang.Until):
+			cue = true
+		case p.mark(k, ";!?"), p.mark(k, "-") && !p.words[k].Glued:
+			return k
+		case p.mark(k, ":"):
+			if c, ok := p.time(k + 1); ok && !c.aside {
+				continue // "until brown: 10 minutes"
+			}
+			return k
+		case p.mark(k, ","), p.is(k, p.lang.Conjunctions):
+			if p.begins(k, upto, cue) {
+				return k
+			}
+		}
+	}
+	return upto
+}
+
+// begins tells whether another order begins behind the comma or conjunction at k.
+func (p *parser) begins(k, upto int, cue bool) bool {
+	comma, next := p.mark(k, ","), k
+	then := false
+	for next < upto && (p.mark(next, ",") || p.is(next, p.lang.Conjunctions) || p.is(next, p.lang.Connectors) || next > k && p.adverb(next) && p.orders(next+1, false, cue)) {
+		then = then || p.is(next, p.lang.Connectors)
+		next++
+	}
+	if next >= upto || next == k {
+		return false
+	}
+	if p.is(next, p.lang.Parallel) {
+		return true
+	}
+	if p.orders(next, false, cue && !then) {
+		return true
+	}
+	if kind, _ := p.phrase(next); kind == language.Negative || kind == language.Meanwhile {
+		return true
+	}
+	if p.is(next, p.lang.Cooks) && p.orders(next+1, false, false) {
+		return true
+	}
+	if p.goes(next) && (comma || !p.modifies(next, upto)) && !p.foods(p.words[next].norm) {
+		return true
+	}
+	return comma && p.frontedOrder(next, upto)
+}
+
+// frontedOrder tells whether what begins at i is said before an order: ", in the
+// same pan brown the ...".
+func (p *parser) frontedOrder(i, upto int) bool {
+	if p.lang.Prepositions[p.low(i)] == "" && p.lang.Subordinators[p.low(i)] == "" || p.is(i, p.lang.Until) {
+		return false
+	}
+	for k := i + 1; k < upto && k < i+longestFront; k++ {
+		if p.mark(k, ",") {
+			return p.orders(k+1, false, false) && p.opensThing(k+2)
+		}
+	}
+	return false
+}
+
+// longestFront is how many words may stand before the verb they belong to.
+const longestFront = 10
+
+// subordinateEnd finds where a subordinate clause ends: at the comma before an
+// order, or right before one.
+func (p *parser) subordinateEnd(i, upto int) int {
+	for k := i + 1; k < upto; k++ {
+		if p.mark(k, ":") {
+			return k
+		}
+		if p.mark(k, ",") {
+			next := k + 1
+			for next < upto && (p.is(next, p.lang.Connectors) || p.is(next, p.lang.Conjunctions) || p.adverb(next)) {
+				next++
+			}
+			if p.orders(next, false, false) || p.lang.Prepositions[p.low(next)] != "" || p.goes(next) {
+				return k
+			}
+			if kind, _ := p.phrase(next); kind != "" {
+				return k
+			}
+		}
+		if k > i+1 && p.orders(k, false, true) && p.opensThing(k+1) && !p.is(k-1, p.lang.Purpose) && !p.is(k-1, p.lang.Cooks) && !p.opensThing(k-1) {
+			return k
+		}
+	}
+	return upto
+}

@@ -1,0 +1,130 @@
+package flow
+
+import "yembra/core/language"
+
+// link reads a preposition with what it ties to the verb, from i; first tells
+// that it stands right behind the verb.
+func (b *body) link(i int, first bool) int {
+	w := b.low(i)
+	role := b.lang.Prepositions[w]
+	at := i + 1
+	if b.lang.Purpose[w] {
+		if lemma, n := b.verb(at, language.Base); n > 0 && !b.opensNoun(at) {
+			b.purpose = lemma
+			return at + n
+		}
+		role = "into"
+	}
+	// "on to", "out of", "on top of"
+	for b.lang.Prepositions[b.low(at)] != "" && b.lang.Prepositions[b.low(at)] != "of" || b.low(at) == "top" && b.lang.Prepositions[b.low(at+1)] == "of" {
+		if r := b.lang.Prepositions[b.low(at)]; r != "" {
+			if b.is(i, b.lang.Particles) && (r == "with" || r == "for" || r == "at" || r == "before" || r == "as" || r == "without") {
+				break // "cook through with ..."
+			}
+			role = r
+		}
+		at++
+	}
+	if b.lang.Prepositions[b.low(at)] == "of" {
+		at++
+	}
+	if b.ends(at, b.upto) || b.mark(at, ",") || b.is(at, b.lang.Conjunctions) || b.is(at, b.lang.Until) {
+		b.clause.particles = append(b.clause.particles, w)
+		return at
+	}
+	if c, ok := b.time(at); ok && role != "with" && role != "into" {
+		return b.lasting(i, c, role)
+	}
+	if v, upto, ok := b.celsius(at); ok {
+		if b.clause.temp == nil {
+			b.clause.temp = &v
+		}
+		return upto
+	}
+	if said, upto, ok := b.heat(at); ok && !(role == "into" && b.low(i) == "into") {
+		if b.clause.ring == "" {
+			b.clause.ring = said
+		}
+		return upto
+	}
+	if b.manners(at) || b.goes(at) && !b.modifies(at, b.upto) || role == "without" || role == "by" || role == "before" {
+		return b.says(i)
+	}
+	return b.tie(i, at, w, role, first)
+}
+
+// opensNoun tells whether "to" leads to a thing and no verb: "to a paste".
+func (b *body) opensNoun(i int) bool {
+	return b.opensThing(i) || b.foods(b.words[i].norm) && !b.ends(i+1, b.upto)
+}
+
+// lasting takes in a time behind a preposition.
+func (b *body) lasting(i int, c clock, role string) int {
+	if b.clause.minutes == nil && !c.aside && (role == "for" || role == "in" || role == "over" || role == "into") {
+		b.clause.minutes = &c.span
+	} else {
+		b.clause.manner = append(b.clause.manner, b.slice(i, c.upto))
+	}
+	return c.upto
+}
+
+// manners tells whether what a preposition leads to only says how: "in batches",
+// "at a time", "on all sides".
+func (b *body) manners(i int) bool {
+	for k := i; k < b.upto && k < i+3; k++ {
+		if b.mark(k, ",") {
+			return false
+		}
+		if b.is(k, b.lang.Manner) || b.lang.Sides[b.low(k)] {
+			return !b.foods(b.words[k].norm) && (b.ends(k+1, b.upto) || b.lang.Prepositions[b.low(k+1)] != "of")
+		}
+		if !b.opensThing(k) && !b.adverb(k) && !b.lang.AdjectiveVerbs[b.low(k)] {
+			return b.ends(k+1, b.upto) && b.adverb(k)
+		}
+	}
+	return false
+}
+
+// says takes words up to the next comma, cue or time as a manner.
+func (b *body) says(i int) int {
+	end := i + 1
+	for end < b.upto && !b.mark(end, ",(") && !b.is(end, b.lang.Until) {
+		if c, ok := b.time(end); ok && end > i+1 && !c.aside && b.lang.Prepositions[b.low(end-1)] == "for" {
+			end--
+			break
+		}
+		end++
+	}
+	b.clause.manner = append(b.clause.manner, b.slice(i, end))
+	return end
+}
+
+// tie notes the things that a preposition leads to.
+func (b *body) tie(i, at int, w, role string, first bool) int {
+	nouns, next := b.nouns(at)
+	if len(nouns) == 0 {
+		if b.is(i, b.lang.Particles) {
+			b.clause.particles = append(b.clause.particles, w)
+		}
+		return at
+	}
+	if b.purpose != "" && role != "with" && role != "in" {
+		return next
+	}
+	if role == "into" && b.shapes(w, nouns[0]) {
+		b.clause.makes = nouns[0].head()
+		return next
+	}
+	b.clause.links = append(b.clause.links, link{role, w, first, nouns})
+	return next
+}
+
+// shapes tells whether "into" leads to what comes of it and not to where it
+// goes: "into cubes", "to a smooth paste".
+func (b *body) shapes(w string, n noun) bool {
+	if n.pointed || n.pronoun || w != "into" && !b.lang.Purpose[w] && b.low(n.from-1) != "into" {
+		return false
+	}
+	head := n.head()
+	return b.lang.Shapes[head] || b.lang.Products[head] && !b.lang.Holding[head] || n.amount[1] > 0 && len(n.words) == 0
+}

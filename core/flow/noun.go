@@ -1,0 +1,253 @@
+package flow
+
+import (
+	"yembra/core/language"
+	"yembra/core/lex"
+)
+
+// noun is the name of one thing as a step has it: "half of the butter", "the
+// rest of it", "2 tbsp of the oil".
+type noun struct {
+	from, upto int
+	// words name the thing itself, normalised, without articles and shares;
+	// head is the last of them.
+	words []string
+	// share is a part said in figures, 0 when none; rest means what is left,
+	// little an unmeasured small part; amount is one said in measures, as the
+	// span of words that say it.
+	share        float64
+	rest, little bool
+	amount       [2]int
+	pronoun      bool
+	pointed      bool // "the", "both", "all"
+	all          bool // "both", "all", "each"
+	plural       bool
+	// owner is what the thing is part of: "the juice of 1 lime".
+	owner *noun
+}
+
+func (n noun) head() string {
+	if len(n.words) == 0 {
+		return ""
+	}
+	return n.words[len(n.words)-1]
+}
+
+func (n noun) has(word string) bool {
+	for _, w := range n.words {
+		if w == word {
+			return true
+		}
+	}
+	return false
+}
+
+// noun reads the name of a thing that begins at i. inner tells that an order may
+// follow it without a mark, as after "let".
+func (t *text) noun(i, upto int, inner bool) (noun, bool) {
+	n := noun{from: i}
+	at := t.measure(&n, i, upto)
+	at = t.pointers(&n, at, upto)
+	if n.pronoun {
+		n.upto = at
+		return n, true
+	}
+	start := at
+	for at < upto && !t.stops(at, start, upto, inner) {
+		w := t.words[at]
+		if w.low == "" || t.mark(at, "'’") {
+			at++
+			continue
+		}
+		if t.lang.Prepositions[w.low] == "of" {
+			return t.of(n, at, upto, inner)
+		}
+		n.words = append(n.words, w.norm)
+		n.plural = w.low != w.norm
+		at++
+	}
+	n.upto = at
+	if len(n.words) == 0 && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0) {
+		n.pronoun = true // "the rest", "half", "both"
+	}
+	return n, at > i && (len(n.words) > 0 || n.pronoun)
+}
+
+// of reads what stands behind "of": a share, measure or part of something, or
+// the rest of a name ("cream of tartar").
+func (t *text) of(n noun, at, upto int, inner bool) (noun, bool) {
+	owner, ok := t.noun(at+1, upto, inner)
+	if !ok {
+		n.upto = at
+		return n, len(n.words) > 0
+	}
+	owner.from = n.from
+	if owner.share == 0 {
+		owner.share = n.share
+	}
+	owner.rest, owner.little = owner.rest || n.rest, owner.little || n.little
+	if owner.amount[1] == 0 {
+		owner.amount = n.amount
+	}
+	if len(n.words) == 0 || t.measuring(n) {
+		return owner, true
+	}
+	if !t.lang.Parts[n.head()] && !owner.pronoun && len(n.words) == 1 && len(owner.words) == 1 && !owner.pointed {
+		n.words = append(n.words, owner.words...) // "cream of tartar"
+		n.upto = owner.upto
+		return n, true
+	}
+	part := n
+	part.owner, part.upto = &owner, owner.upto
+	return part, true
+}
+
+// measuring tells whether a name only measures: "a thin stream of", "slices of".
+func (t *text) measuring(n noun) bool {
+	for _, w := range n.words {
+		if !t.lang.Measures[w] && t.lang.Littles[w] == 0 && !t.lang.Shapes[w] && !t.lang.AdjectiveVerbs[w] {
+			return false
+		}
+	}
+	return true
+}
+
+// measure reads a figure with its unit before a name, and shares.
+func (t *text) measure(n *noun, i, upto int) int {
+	at := i
+	for at < upto && t.adverb(at) && (t.number(at+1) || t.lang.Shares[t.low(at+1)] > 0) {
+		at++ // "about half"
+	}
+	c := lex.Cursor{Tokens: t.tokens(), At: at}
+	start := at
+	if s, ok := c.Span(); ok && c.At <= upto {
+		w := t.low(start)
+		if t.lang.Shares[w] == 0 && t.lang.Shares[t.low(start+1)] == 0 || t.number(start) {
+			if !t.is(start, t.lang.Articles) {
+				at = c.At
+				if v := t.lang.Shares[t.low(at)]; v > 0 && s.Low >= 1 && !t.lang.Whole[t.low(at)] && t.lang.Shares[t.low(at)] < 1 {
+					n.share = s.Low * v
+					return at + 1
+				}
+				for at < upto && (t.lang.Measures[t.low(at)] || t.mark(at, "-")) {
+					at++
+				}
+				n.amount = [2]int{start, at}
+			}
+		}
+	}
+	return at
+}
+
+// pointers reads articles, pointing words, shares and rests before a name.
+func (t *text) pointers(n *noun, at, upto int) int {
+	for at < upto {
+		w := t.low(at)
+		switch {
+		case t.lang.Shares[w] > 0 && !t.lang.Vessels[t.low(at+1)]:
+			v := t.lang.Shares[w]
+			if num := lex.NumberWords[t.low(at-1)]; at > n.from && num > 1 && v < 1 {
+				v *= num // "two thirds"
+			}
+			n.share = v
+			n.all = n.all || v == 1
+		case t.lang.Rests[w]:
+			n.rest, n.pointed = true, true
+		case t.lang.Littles[w] > 0:
+			n.little = true
+			if n.share == 0 {
+				n.share = t.lang.Littles[w]
+			}
+		case t.is(at, t.lang.Articles):
+			n.pointed = n.pointed || w == "the"
+		case t.lang.Pronouns[w] && t.pronounHere(at, upto):
+			n.pronoun = true
+			n.words = append(n.words, t.words[at].norm)
+			return at + 1
+		case t.is(at, t.lang.Pointing):
+			n.pointed = true
+			n.all = n.all || t.lang.Pronouns[w]
+		case t.lang.Measures[w] && t.lang.Prepositions[t.low(at+1)] == "of":
+		case lex.NumberWords[w] > 0 && t.lang.Shares[t.low(at+1)] > 0:
+		case t.lang.Prepositions[w] == "of" && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0):
+		default:
+			return at
+		}
+		at++
+	}
+	return at
+}
+
+// pronounHere tells whether a pronoun stands for a thing and does not point at
+// one: "it", "both" but not "both kinds".
+func (t *text) pronounHere(at, upto int) bool {
+	w := t.low(at)
+	if !t.lang.Pointing[w] {
+		return true
+	}
+	next := at + 1
+	return t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.is(next, t.lang.Conjunctions) ||
+		t.is(next, t.lang.Until) || t.is(next, t.lang.Particles) || t.adverb(next) && !t.foods(t.words[next].norm)
+}
+
+// stops tells whether a name ends before the word at i.
+func (t *text) stops(i, start, upto int, inner bool) bool {
+	if t.words[i].Kind == lex.Mark {
+		return !t.mark(i, "'’-") || t.mark(i, "-") && !t.words[i].Glued
+	}
+	if t.words[i].Kind == lex.Number {
+		return i > start
+	}
+	w := t.low(i)
+	named := i > start
+	switch {
+	case t.is(i, t.lang.Conjunctions), t.is(i, t.lang.Until), t.lang.Subordinators[w] != "" && w != "as" && !t.foods(t.words[i].norm), t.is(i, t.lang.Negations):
+		return true
+	case t.lang.Prepositions[w] == "of":
+		return !named
+	case t.lang.Prepositions[w] != "":
+		return true
+	case t.lang.Modals[w] && named && !t.foods(t.words[i].norm):
+		return true
+	case t.lang.Particles[w] && named:
+		return true
+	case t.is(i, t.lang.Pronouns) && named, t.is(i, t.lang.Articles) && named:
+		return true
+	case t.adverb(i) && named && !t.foods(t.words[i].norm) && !t.modifies(i, upto):
+		return true
+	}
+	if _, ok := t.time(i); ok && named {
+		return true
+	}
+	if named && t.goes(i) && !t.modifies(i, upto) {
+		return true
+	}
+	if inner && named && t.innerOrder(i) {
+		return true
+	}
+	return named && t.describes(i)
+}
+
+// modifies tells whether a word belongs to the name that follows it rather than
+// to what stands before: "the finely chopped onion", "the remaining hot stock".
+func (t *text) modifies(i, upto int) bool {
+	next := i + 1
+	if t.ends(next, upto) || t.mark(next, ",") || t.words[next].Kind != lex.Word {
+		return false
+	}
+	return t.foods(t.words[next].norm) || t.lang.Products[t.low(next)] && !t.is(next, t.lang.Articles)
+}
+
+// innerOrder tells whether an order inside a clause begins at i: "let the dough
+// rise".
+func (t *text) innerOrder(i int) bool {
+	lemma, n := t.verb(i, language.Base)
+	return n > 0 && lemma != "" && !t.foods(t.words[i].norm)
+}
+
+// describes tells whether a past form at i says what was done to the thing named
+// before it: "coconut milk thinned with water".
+func (t *text) describes(i int) bool {
+	_, n := t.verb(i, language.Past)
+	return n > 0 && t.lang.Prepositions[t.low(i+1)] != ""
+}

@@ -1,0 +1,116 @@
+// Package flow reads a method as what is done to what. A step is its actions in
+// order; an action is one verb with what it is done to, with what, into what,
+// how long, how hot and until when. Words that order no work are kept as what
+// they are, and what could not be read is said as a question.
+//
+// It is the one place that looks into the text of a step; everybody else asks
+// the flow.
+package flow
+
+import (
+	"fmt"
+	"unicode/utf8"
+
+	"yembra/core/language"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// Reader reads methods. It keeps no state between calls and may be used by many
+// goroutines.
+type Reader struct {
+	larder *larder.Larder
+	recipe *recipe.Reader
+	lang   *language.Language
+}
+
+// NewReader returns a reader of methods in one language.
+func NewReader(l *larder.Larder, r *recipe.Reader, lang *language.Language) *Reader {
+	return &Reader{l, r, lang}
+}
+
+// Dish reads the whole method of a dish: the actions, asides and questions of
+// each step.
+func (r *Reader) Dish(d *recipe.Dish) {
+	b := r.bindings(d)
+	foods := r.foodWords(d)
+	for c := range d.Components {
+		b.comp = c
+		for s := range d.Components[c].Steps {
+			step := &d.Components[c].Steps[s]
+			b.comp = c
+			r.step(b, step, foods, fmt.Sprintf("c%d.s%d", c, s))
+		}
+	}
+}
+
+// step reads one step after those before it.
+func (r *Reader) step(b *bindings, step *recipe.Step, foods func(string) bool, id string) {
+	t := &text{source: step.Text, lang: r.lang, words: wordsOf(step.Text), foods: foods, technique: r.larder.Technique}
+	b.text = t
+	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
+	for _, u := range t.parse() {
+		from, upto := t.span(u.from, u.upto)
+		switch {
+		case u.clause != nil:
+			from, upto = t.span(u.clause.from, u.clause.upto)
+			a, question := b.bind(u.clause, fmt.Sprintf("%s.a%d", id, len(step.Actions)))
+			if a == nil {
+				step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
+				continue
+			}
+			a.From, a.Upto = from, upto
+			step.Actions = append(step.Actions, *a)
+			if question != "" {
+				step.Questions = append(step.Questions, recipe.Question{Text: question, From: from, Upto: upto})
+			}
+		case u.question:
+			step.Questions = append(step.Questions, recipe.Question{Text: fmt.Sprintf("What does “%s” ask for?", t.slice(u.from, u.upto)), From: from, Upto: upto})
+		default:
+			step.Asides = append(step.Asides, recipe.Aside{Kind: u.aside, From: from, Upto: upto})
+		}
+	}
+}
+
+// span turns a run of words into offsets in characters.
+func (t *text) span(from, upto int) (int, int) {
+	if from >= len(t.words) {
+		return 0, 0
+	}
+	upto = max(min(upto, len(t.words)), from+1)
+	for upto > from+1 && t.mark(upto-1, ",") {
+		upto--
+	}
+	start := utf8.RuneCountInString(t.source[:t.words[from].Start])
+	return start, start + utf8.RuneCountInString(t.source[t.words[from].Start:t.words[upto-1].End])
+}
+
+// foodWords tells which words name listed foods, or foods at all.
+func (r *Reader) foodWords(d *recipe.Dish) func(string) bool {
+	listed := map[string]bool{}
+	for _, c := range d.Components {
+		for _, l := range c.Lines {
+			for _, w := range larder.Words(l.Name) {
+				if !r.larder.Words().Neutral[w] {
+					listed[w] = true
+				}
+			}
+		}
+	}
+	known := map[string]bool{}
+	return func(norm string) bool {
+		if norm == "" {
+			return false
+		}
+		if listed[norm] {
+			return true
+		}
+		hit, seen := known[norm]
+		if !seen {
+			_, hit = r.larder.Index().At([]string{norm}, 0, true)
+			hit = hit && !r.larder.Words().ListOnly[norm]
+			known[norm] = hit
+		}
+		return hit
+	}
+}

@@ -1,0 +1,446 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// referent is what a noun turned out to mean, before shares.
+type referent struct {
+	portion *portion
+	made    *thing
+	named   string
+	vessel  string
+}
+
+// resolve finds what a noun means.
+func (b *bindings) resolve(n noun) []referent {
+	lang := b.r.lang
+	switch {
+	case n.pronoun && len(n.words) > 0 && lang.Whole[n.words[0]] && len(n.words) == 1, len(n.words) > 0 && n.head() == "ingredient" && !b.kindOfIngredient(n):
+		return b.whole(n)
+	case n.pronoun:
+		return b.pronoun(n)
+	}
+	if vessel := b.vessel(n); vessel != "" {
+		if t := b.vessels[vessel]; t != nil && n.pointed && lang.Holding[vessel] && b.open(t) {
+			return []referent{{made: t, vessel: vessel}}
+		}
+		return []referent{{vessel: vessel}}
+	}
+	if t := b.called(n); t != nil {
+		return []referent{{made: t}}
+	}
+	if found := b.direct(n); len(found) > 0 {
+		return found
+	}
+	if n.owner != nil {
+		if found := b.part(n); len(found) > 0 {
+			return found
+		}
+	}
+	if found := b.group(n); len(found) > 0 {
+		return found
+	}
+	if t := b.product(n); t != nil {
+		return []referent{{made: t}}
+	}
+	return []referent{{named: b.words(n)}}
+}
+
+// kindOfIngredient tells "the dry ingredients", "the filling ingredients".
+func (b *bindings) kindOfIngredient(n noun) bool {
+	return slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool {
+		return b.r.lang.Groups[w] != nil || b.componentNamed(w) >= 0
+	})
+}
+
+// words is how the text names a thing, without articles and shares.
+func (b *bindings) words(n noun) string {
+	from := n.from
+	t := b.text
+	for from < n.upto-1 && (t.is(from, t.lang.Articles) || t.is(from, t.lang.Pointing) || t.lang.Rests[t.low(from)] || t.lang.Prepositions[t.low(from)] == "of" ||
+		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.lang.Measures[t.low(from)] || t.adverb(from)) {
+		from++
+	}
+	return strings.ToLower(t.slice(from, n.upto))
+}
+
+// vessel is the vessel or tool that a noun names, empty when it is none.
+func (b *bindings) vessel(n noun) string {
+	if n.owner != nil && b.text.lang.Measures[n.head()] {
+		return ""
+	}
+	if len(n.words) == 0 || len(b.direct(n)) > 0 && len(n.words) > 1 {
+		return ""
+	}
+	head := n.head()
+	raw := head
+	if n.upto > 0 && n.owner == nil {
+		raw = b.text.low(n.upto - 1)
+	}
+	if b.r.lang.Vessels[raw] || b.r.lang.Vessels[head] {
+		if b.r.lang.Products[head] && b.called(n) != nil {
+			return ""
+		}
+		return head
+	}
+	return ""
+}
+
+// pronoun resolves "it", "them", "both", "the rest".
+func (b *bindings) pronoun(n noun) []referent {
+	if n.all && !n.rest && n.share == 0 {
+		var open []referent
+		for i := len(b.things) - 1; i >= 0 && len(open) < 2; i-- {
+			if b.open(b.things[i]) {
+				open = append(open, referent{made: b.things[i]})
+			}
+		}
+		if len(n.words) == 0 || n.words[0] == "both" {
+			slices.Reverse(open)
+			return open
+		}
+	}
+	if (n.rest || n.share > 0) && len(n.words) == 0 {
+		if p := b.partlyUsed(); p != nil {
+			return []referent{{portion: p}}
+		}
+	}
+	if b.focus == nil {
+		if n.rest {
+			return b.whole(n)
+		}
+		return nil
+	}
+	return []referent{{made: b.focus}}
+}
+
+// partlyUsed is the line of which a share went in last and something is left.
+func (b *bindings) partlyUsed() *portion {
+	if b.last == nil {
+		return nil
+	}
+	for i := range b.lines {
+		for part, left := range b.lines[i].left {
+			if left > 0 && left < 1 && slices.ContainsFunc(slices.Concat(b.last.To, b.last.With), func(r recipe.Ref) bool { return r.Line != nil && *r.Line == b.lines[i].ref }) {
+				return &portion{i, part}
+			}
+		}
+	}
+	return nil
+}
+
+// whole resolves "everything", "all the ingredients", "the remaining
+// ingredients": what of the component has not gone in, or all that is being
+// worked on.
+func (b *bindings) whole(n noun) []referent {
+	var out []referent
+	untouched := true
+	for i := range b.lines {
+		if b.lines[i].comp != b.comp {
+			continue
+		}
+		if b.leftOf(portion{i, ""}) == 1 {
+			out = append(out, referent{portion: &portion{i, ""}})
+		} else {
+			untouched = false
+		}
+	}
+	if len(out) > 0 && (untouched || n.rest || n.head() == "ingredient") {
+		return out
+	}
+	if b.base != nil {
+		return []referent{{made: b.base}}
+	}
+	return out
+}
+
+// called finds a thing by a name that the text has given it.
+func (b *bindings) called(n noun) *thing {
+	head := n.head()
+	if head == "" || n.owner != nil {
+		return nil
+	}
+	for i := len(b.things) - 1; i >= 0; i-- {
+		t := b.things[i]
+		if t.names[head] && b.open(t) && (len(n.words) == 1 || !slices.ContainsFunc(b.direct(n), func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })) {
+			return t
+		}
+	}
+	return nil
+}
+
+// direct finds lines by their names.
+func (b *bindings) direct(n noun) []referent {
+	best, top := []int{}, 0.0
+	for i := range b.lines {
+		s := b.likeness(n, i)
+		if s < leastLikeness {
+			continue
+		}
+		if b.lines[i].comp == b.comp {
+			s += 0.5
+		}
+		if left := b.leftOf(portion{i, ""}); left > 0 && (!n.rest || left < 1) {
+			s += 0.25
+		}
+		switch {
+		case s > top:
+			best, top = []int{i}, s
+		case s == top:
+			best = append(best, i)
+		}
+	}
+	if len(best) == 0 {
+		return nil
+	}
+	if !n.all && !(n.plural && n.pointed && b.sameHead(best)) {
+		best = best[:1]
+	}
+	var out []referent
+	for _, i := range best {
+		out = append(out, referent{portion: &portion{i, b.partOf(n, i)}})
+	}
+	return out
+}
+
+// sameHead tells whether lines bear the same name, so that "the peppers" may be
+// both.
+func (b *bindings) sameHead(lines []int) bool {
+	first := b.lines[lines[0]].name
+	return len(first) > 0 && !slices.ContainsFunc(lines[1:], func(i int) bool {
+		name := b.lines[i].name
+		return len(name) == 0 || name[len(name)-1] != first[len(first)-1] || b.lines[i].comp != b.lines[lines[0]].comp
+	})
+}
+
+// leastLikeness is how alike a noun and a line must be named.
+const leastLikeness = 3.0
+
+// likeness weighs how well a noun names a line.
+func (b *bindings) likeness(n noun, i int) float64 {
+	l := &b.lines[i]
+	words := n.words
+	vocab := b.r.larder.Words()
+	for len(words) > 1 && (vocab.Parts[words[len(words)-1]] || b.r.lang.Parts[words[len(words)-1]] || b.r.lang.Shapes[words[len(words)-1]]) && !slices.Contains(l.name, words[len(words)-1]) {
+		words = words[:len(words)-1]
+	}
+	if len(words) == 0 {
+		return 0
+	}
+	head := words[len(words)-1]
+	score := 0.0
+	if m, ok := b.r.larder.Index().At(words, 0, true); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
+		score = 5
+	}
+	for _, name := range append([][]string{l.name}, l.also...) {
+		at := slices.Index(name, head)
+		switch {
+		case at < 0:
+		case at == len(name)-1 || vocab.Parts[name[len(name)-1]]:
+			score = max(score, 4.5)
+		case !b.otherFood(name, at, l):
+			score = max(score, 3.5)
+		}
+	}
+	if b.r.lang.EggParts[head] > 0 && l.food != nil && l.food.Kind == "egg" && !slices.Contains(l.name, head) {
+		score = max(score, 4)
+	}
+	if score == 0 {
+		return 0
+	}
+	for _, w := range words[:len(words)-1] {
+		switch {
+		case slices.Contains(l.name, w), l.said[w]:
+			score++
+		case !vocab.Neutral[w]:
+			score -= 2
+		}
+	}
+	return score
+}
+
+// otherFood tells whether a word inside a line's name would mean another food by
+// itself: "butter" in "butter beans".
+func (b *bindings) otherFood(name []string, at int, l *bound) bool {
+	m, ok := b.r.larder.Index().At(name[at:at+1], 0, true)
+	return ok && (l.food == nil || m.Food.ID != l.food.ID) && at < len(name)-1
+}
+
+// partOf is the part of a line that a noun names: "yolks", "lemon zest".
+func (b *bindings) partOf(n noun, i int) string {
+	head := n.head()
+	if b.r.lang.EggParts[head] > 0 && !slices.Contains(b.lines[i].name, head) {
+		return head
+	}
+	if b.r.lang.Parts[head] && len(n.words) > 1 && !slices.Contains(b.lines[i].name, head) {
+		return head
+	}
+	return ""
+}
+
+// part resolves "the juice of 1 lime", "the meat from the bones".
+func (b *bindings) part(n noun) []referent {
+	out := b.resolve(*n.owner)
+	for i := range out {
+		if p := out[i].portion; p != nil && p.part == "" && b.r.lang.Parts[n.head()] {
+			p.part = n.head()
+		}
+	}
+	return out
+}
+
+// group resolves a word that means several lines: "the spices".
+func (b *bindings) group(n noun) []referent {
+	key := n.head()
+	if key == "ingredient" {
+		for _, w := range n.words {
+			if c := b.componentNamed(w); c >= 0 {
+				return b.component(c)
+			}
+			if b.r.lang.Groups[w] != nil {
+				key = w
+			}
+		}
+	}
+	kinds := b.r.lang.Groups[key]
+	if kinds == nil {
+		return nil
+	}
+	var fresh, used []referent
+	for i := range b.lines {
+		f := b.lines[i].food
+		if f == nil || !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, string(f.Animal)) {
+			continue
+		}
+		r := referent{portion: &portion{i, ""}}
+		switch {
+		case b.leftOf(*r.portion) == 0:
+			used = append(used, r)
+		case b.lines[i].comp == b.comp:
+			fresh = append(fresh, r)
+		}
+	}
+	if len(fresh) > 0 {
+		return fresh
+	}
+	return used
+}
+
+func (b *bindings) component(c int) []referent {
+	var out []referent
+	for i := range b.lines {
+		if b.lines[i].comp == c {
+			out = append(out, referent{portion: &portion{i, ""}})
+		}
+	}
+	return out
+}
+
+func (b *bindings) componentNamed(w string) int {
+	if b.r.lang.Articles[w] || b.r.lang.Prepositions[w] != "" {
+		return -1
+	}
+	return slices.IndexFunc(b.dish.Components, func(c recipe.Component) bool { return slices.Contains(larder.Words(c.Name), w) })
+}
+
+// product resolves what a method calls its own makings: by the name of a
+// component, by what the name asks for, or what is being worked on.
+func (b *bindings) product(n noun) *thing {
+	lang := b.r.lang
+	head := n.head()
+	if len(b.dish.Components) > 1 {
+		for _, w := range n.words {
+			if c := b.componentNamed(w); c >= 0 {
+				if t := b.latest(func(t *thing) bool { return t.comp == c }); t != nil {
+					return t
+				}
+			}
+		}
+	}
+	raw := b.text.low(n.upto - 1)
+	if !lang.Products[head] && !lang.Products[raw] {
+		return nil
+	}
+	if kinds := lang.ProductHolds[head]; kinds != nil {
+		return b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) })
+	}
+	if b.focus != nil && n.pointed {
+		return b.latest(func(t *thing) bool { return true })
+	}
+	return nil
+}
+
+// latest is the last thing made that is still something by itself and fits.
+func (b *bindings) latest(fits func(*thing) bool) *thing {
+	for i := len(b.things) - 1; i >= 0; i-- {
+		if t := b.things[i]; b.open(t) && fits(t) {
+			return t
+		}
+	}
+	return nil
+}
+
+func (b *bindings) holdsKind(t *thing, kinds []string) bool {
+	for p := range t.holds {
+		if f := b.lines[p.line].food; f != nil && (slices.Contains(kinds, f.Aisle) || slices.Contains(kinds, f.Kind)) {
+			return true
+		}
+	}
+	return false
+}
+
+// shareOf is the share of a portion that a noun means.
+func (b *bindings) shareOf(n noun, p portion) float64 {
+	left := b.leftOf(p)
+	switch {
+	case n.amount[1] > 0:
+		return b.measured(n, p, left)
+	case n.rest && n.share == 0:
+		return left
+	case n.share > 0 && n.rest:
+		return n.share * left
+	case n.share > 0:
+		return n.share
+	case n.owner != nil:
+		return b.shareOf(*n.owner, p)
+	}
+	return left
+}
+
+// measured is the share that an amount said in the step is of the line.
+func (b *bindings) measured(n noun, p portion, left float64) float64 {
+	l := b.lines[p.line].line
+	said := b.text.slice(n.amount[0], n.amount[1])
+	got := b.r.recipe.Line(said+" "+l.Name, b.system())
+	share := 0.0
+	switch {
+	case got.Amount != nil && l.Amount != nil && got.Amount.Unit == l.Amount.Unit && l.Amount.Low > 0:
+		share = mid(got.Amount.Low, got.Amount.High) / mid(l.Amount.Low, l.Amount.High)
+	case got.Grams != nil && l.Mass() > 0:
+		share = got.Mass() / l.Mass()
+	default:
+		return left
+	}
+	if share >= nearlyAll {
+		return min(1, max(left, 0.01))
+	}
+	return share
+}
+
+// nearlyAll is the share from which rounding of measures stands for all of it.
+const nearlyAll = 0.95
+
+func mid(a, b float64) float64 { return (a + b) / 2 }
+
+func (b *bindings) system() measure.System {
+	if b.dish.Measures == "" {
+		return measure.US
+	}
+	return b.dish.Measures
+}

@@ -1,0 +1,179 @@
+package flow
+
+import (
+	"yembra/core/language"
+	"yembra/core/recipe"
+)
+
+// telling tells whether a sentence asks for nothing, and what it is then.
+func (p *parser) telling(from, upto int) string {
+	i := from
+	for i < upto && (p.words[i].low == "" || p.lang.Connectors[p.low(i)] && !p.lang.Tells[p.low(i)] && !p.lang.Subjects[p.low(i)]) {
+		i++
+	}
+	if i >= upto {
+		return ""
+	}
+	if kind, n := p.phrase(i); kind == language.NoteOpener && (n > 1 || p.third(i) || p.is(i, p.lang.Tells)) {
+		return recipe.Note
+	}
+	if p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2) {
+		return ""
+	}
+	if p.is(i, p.lang.Tells) || p.is(i, p.lang.Subjects) && !p.orders(i, true, false) {
+		return recipe.Remark
+	}
+	if p.third(i) && !p.foods(p.words[i].norm) && !p.lang.Products[p.low(i)] {
+		return recipe.Note
+	}
+	return ""
+}
+
+// third tells whether a sentence opens with a verb that leaves out who does it:
+// "Keeps for a month".
+func (p *parser) third(i int) bool {
+	_, n := p.verb(i, language.Third)
+	return n > 0
+}
+
+// fronted reads what stands before the verb it belongs to: a place, a time, a
+// heat, "for the sauce".
+func (p *parser) fronted(i, upto int) (int, bool) {
+	c, ok := p.time(i)
+	if !ok && p.lang.Prepositions[p.low(i)] == "" {
+		return i, false
+	}
+	if p.front == nil {
+		p.front = &clause{from: i}
+	}
+	if ok {
+		if !c.aside && p.front.minutes == nil {
+			p.front.minutes = &c.span
+		}
+		at := c.upto
+		if p.is(at, p.lang.TimeAfter) {
+			at++
+		}
+		return at, true
+	}
+	b := body{parser: p, clause: p.front, upto: p.boundary(i, upto)}
+	return b.link(i, false), true
+}
+
+// loose reads a thing that no order governs: the subject of a remark, a thing
+// that the last verb is meant for again ("Then the cabbage: 5 minutes"), or
+// words that nobody understands.
+func (p *parser) loose(i, upto int) int {
+	n, ok := p.noun(i, upto, false)
+	if !ok {
+		if p.leftover < 0 {
+			p.leftover = i
+		}
+		return i + 1
+	}
+	if p.lang.Modals[p.low(n.upto)] || p.third(n.upto) {
+		return p.asideTo(i, upto, recipe.Remark)
+	}
+	if p.is(i-1, p.lang.Conjunctions) && p.is(i-1, p.lang.Connectors) || p.front != nil {
+		b := body{parser: p, clause: &clause{from: i, repeats: true}, upto: p.boundary(i, upto)}
+		b.takeFront()
+		at := b.run(i)
+		p.add(b.clause, i, at)
+		return at
+	}
+	if p.leftover < 0 {
+		p.leftover = i
+	}
+	return n.upto
+}
+
+// order reads an order that begins at i.
+func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
+	lemma, n := p.verb(i, form)
+	c := &clause{lemma: lemma, from: i, parallel: parallel, going: form == language.Going}
+	b := body{parser: p, clause: c, upto: p.boundary(i+n, upto), start: i, width: n}
+	if form == language.Base {
+		b.takeFront()
+	}
+	if p.lang.Announcing[lemma] && p.mark(b.upto, ":") {
+		return p.asideTo(i, b.upto, recipe.Note)
+	}
+	c.sense = p.senseOf(lemma, i, b.upto)
+	p.claim(c.from)
+	p.brackets = nil
+	at := b.run(i + n)
+	p.add(c, c.from, at)
+	for _, in := range p.brackets {
+		p.inside(in[0], in[1])
+	}
+	return at
+}
+
+// add puts a clause among the units: what only says how joins the clause
+// before, and what hangs on a condition is none.
+func (p *parser) add(c *clause, from, upto int) {
+	c.upto = upto
+	if c.conditional {
+		p.units = append(p.units, unit{aside: recipe.Condition, from: from, upto: upto})
+		return
+	}
+	if last := p.lastClause(); c.going && last != nil {
+		if tech := p.technique(c.sense.Technique); tech == nil || tech.Going {
+			last.manner = append(last.manner, p.slice(from, upto))
+			if last.minutes == nil {
+				last.minutes = c.minutes
+			}
+			if last.cue[1] == 0 {
+				last.cue = c.cue
+			}
+			last.upto = upto
+			return
+		}
+	}
+	p.units = append(p.units, unit{clause: c, from: from, upto: upto})
+}
+
+func (p *parser) lastClause() *clause {
+	for i := len(p.units) - 1; i >= 0; i-- {
+		if p.units[i].clause != nil {
+			return p.units[i].clause
+		}
+	}
+	return nil
+}
+
+// bracketed reads a bracket between clauses.
+func (p *parser) bracketed(i, upto int) int {
+	end := i
+	for end < upto && !p.mark(end, ")") {
+		end++
+	}
+	p.inside(i+1, end)
+	return end + 1
+}
+
+// inside reads what stands in brackets: a time or heat of the clause before,
+// an order of its own, or a remark.
+func (p *parser) inside(from, upto int) {
+	if from >= upto {
+		return
+	}
+	last := p.lastClause()
+	if c, ok := p.time(from); ok && last != nil {
+		if last.minutes == nil && !c.aside {
+			last.minutes = &c.span
+		}
+		return
+	}
+	if v, _, ok := p.celsius(from); ok && last != nil {
+		if last.temp == nil {
+			last.temp = &v
+		}
+		return
+	}
+	if p.orders(from, true, false) && p.opensThing(from+1) {
+		p.sentence(from, upto)
+		return
+	}
+	p.units = append(p.units, unit{aside: recipe.Remark, from: from, upto: upto})
+}

@@ -1,0 +1,196 @@
+package flow
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// portion is a line or a part of it that goes its own way: the yolks of eggs,
+// the zest of a lemon.
+type portion struct {
+	line int
+	part string
+}
+
+// thing is what an action made.
+type thing struct {
+	id    string
+	holds map[portion]bool
+	names map[string]bool
+	comp  int
+	hot   float64 // the temperature that fat was heated to, 0 when none
+}
+
+// bound is an ingredient line as the method sees it.
+type bound struct {
+	ref  string
+	comp int
+	line *recipe.Line
+	food *larder.Food
+	name []string // words of the name
+	also [][]string
+	said map[string]bool // all words of the line
+	// left is the share that has not gone in, by part.
+	left map[string]float64
+}
+
+// bindings know, while a method is read, which lines are left, what has been
+// made of which, and what is being worked on.
+type bindings struct {
+	r      *Reader
+	dish   *recipe.Dish
+	lines  []bound
+	things []*thing
+	holder map[portion]*thing
+	// focus is what a pronoun means, base what others are added to.
+	focus, base *thing
+	vessels     map[string]*thing
+	comp        int
+	last        *recipe.Action
+	text        *text
+}
+
+func (r *Reader) bindings(d *recipe.Dish) *bindings {
+	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}}
+	for c := range d.Components {
+		for j := range d.Components[c].Lines {
+			l := &d.Components[c].Lines[j]
+			one := bound{ref: recipe.LineRef(c, j), comp: c, line: l, food: r.larder.Food(l.FoodID()), name: larder.Words(l.Name), said: map[string]bool{}, left: map[string]float64{}}
+			for _, also := range l.Also {
+				one.also = append(one.also, larder.Words(also.Name))
+			}
+			for _, alt := range l.Alternatives {
+				one.also = append(one.also, larder.Words(alt.Name))
+			}
+			for _, w := range larder.Words(l.Text) {
+				one.said[w] = true
+			}
+			b.lines = append(b.lines, one)
+		}
+	}
+	return b
+}
+
+// leftOf is the share of a portion that has not gone in yet.
+func (b *bindings) leftOf(p portion) float64 {
+	l := &b.lines[p.line]
+	if v, known := l.left[p.part]; known {
+		return v
+	}
+	whole, known := l.left[""]
+	if !known {
+		whole = 1
+	}
+	if p.part == "" {
+		for part := range l.left {
+			whole -= b.r.lang.EggParts[part]
+		}
+	}
+	return max(whole, 0)
+}
+
+// take notes that a share of a portion has gone in.
+func (b *bindings) take(p portion, share float64) {
+	left := b.leftOf(p) - share
+	if left < leastLeft {
+		left = 0
+	}
+	b.lines[p.line].left[p.part] = left
+}
+
+// leastLeft is a share so small that nothing is left.
+const leastLeft = 0.03
+
+// touched tells whether any of a line has gone in.
+func (b *bindings) touched(line int) bool { return len(b.lines[line].left) > 0 }
+
+// held finds the thing that holds a portion now.
+func (b *bindings) held(p portion) *thing {
+	if t := b.holder[p]; t != nil {
+		return t
+	}
+	if t := b.holder[portion{p.line, ""}]; t != nil {
+		return t
+	}
+	if p.part != "" {
+		return nil
+	}
+	for i := len(b.things) - 1; i >= 0; i-- {
+		for q := range b.things[i].holds {
+			if q.line == p.line && b.holder[q] == b.things[i] {
+				return b.things[i]
+			}
+		}
+	}
+	return nil
+}
+
+// make adds what an action made: it holds all that its inputs held, and goes by
+// the names of the first.
+func (b *bindings) make(id string, inputs []*thing, portions []portion, names ...string) *thing {
+	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp}
+	for _, in := range inputs {
+		for p := range in.holds {
+			if b.holder[p] == in {
+				t.holds[p] = true
+			}
+		}
+	}
+	if len(inputs) > 0 {
+		t.comp = inputs[0].comp
+		for n := range inputs[0].names {
+			t.names[n] = true
+		}
+	}
+	for _, p := range portions {
+		t.holds[p] = true
+	}
+	for p := range t.holds {
+		b.holder[p] = t
+	}
+	for _, n := range names {
+		if n != "" {
+			t.names[n] = true
+		}
+	}
+	b.things = append(b.things, t)
+	return t
+}
+
+// open tells whether a thing still is something by itself: it holds something
+// that has not gone on into another.
+func (b *bindings) open(t *thing) bool {
+	for p := range t.holds {
+		if b.holder[p] == t {
+			return true
+		}
+	}
+	return len(t.holds) == 0 && t == b.focus
+}
+
+func (b *bindings) byID(id string) *thing {
+	at := slices.IndexFunc(b.things, func(t *thing) bool { return t.id == id })
+	if at < 0 {
+		return nil
+	}
+	return b.things[at]
+}
+
+// holdsFat tells whether a thing is nothing but fat.
+func (b *bindings) holdsFat(t *thing) bool {
+	if t == nil || len(t.holds) == 0 {
+		return false
+	}
+	for p := range t.holds {
+		f := b.lines[p.line].food
+		if f == nil || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+			return false
+		}
+	}
+	return true
+}
+
+// mostlyFat is the fat in 100 g from which a food is one.
+const mostlyFat = 60.0

@@ -1,0 +1,252 @@
+package flow
+
+import (
+	"strings"
+
+	"yembra/core/lex"
+	"yembra/core/measure"
+)
+
+// This file is the one parser of times and temperatures in steps.
+
+// clock is a length of time read from a text, and what stands around it.
+type clock struct {
+	span measure.Span
+	upto int
+	// aside tells that it is no length of the work: "every 5 minutes", "10
+	// minutes before the end".
+	aside bool
+}
+
+// time reads a length of time that begins at i: "about 10 minutes", "another
+// hour and a half", "overnight".
+func (t *text) time(i int) (clock, bool) {
+	if m := t.lang.TimeWhole[t.low(i)]; m > 0 {
+		return clock{span: measure.Exactly(m), upto: i + 1}, true
+	}
+	aside := t.is(i, t.lang.TimeBefore)
+	at := i
+	if aside {
+		at++
+	}
+	for at < len(t.words) && t.lang.TimeHedges[t.low(at)] && !t.halfOf(at) {
+		at++
+	}
+	if t.lang.FewTimes[t.low(at)] > 0 {
+		return t.fewTimes(i, at, aside)
+	}
+	if at > i && t.lang.TimeUnits[t.low(at)] > 0 && at > 0 && (t.is(at-1, t.lang.Articles) || aside || t.is(at-1, t.lang.TimeHedges)) {
+		return t.finish(clock{span: measure.Exactly(t.lang.TimeUnits[t.low(at)]), upto: at + 1, aside: aside}, t.lang.TimeUnits[t.low(at)])
+	}
+	c := lex.Cursor{Tokens: t.tokens(), At: at}
+	s, ok := c.Span()
+	if !ok {
+		return clock{}, false
+	}
+	if c.Peek(0).Is("-") {
+		c.At++
+	}
+	for n := 0; n < 3 && t.lang.TimeHedges[t.low(c.At)]; n++ {
+		c.At++
+	}
+	unit := t.lang.TimeUnits[t.low(c.At)]
+	if unit == 0 {
+		return clock{}, false
+	}
+	c.At++
+	return t.finish(clock{span: s.Times(unit), upto: c.At, aside: aside}, unit)
+}
+
+// halfOf tells whether "a" or "an" at i begins a figure: "an hour", "a half".
+func (t *text) halfOf(i int) bool {
+	return t.lang.Articles[t.low(i)] && lex.NumberWords[t.low(i+1)] > 0
+}
+
+func (t *text) fewTimes(i, at int, aside bool) (clock, bool) {
+	n := t.lang.FewTimes[t.low(at)]
+	at++
+	if t.lang.TimeHedges[t.low(at)] {
+		at++
+	}
+	unit := t.lang.TimeUnits[t.low(at)]
+	if unit == 0 {
+		return clock{}, false
+	}
+	return t.finish(clock{span: measure.Exactly(n * unit), upto: at + 1, aside: aside}, unit)
+}
+
+// finish takes in "and a half", "15 minutes" after hours, and what stands
+// behind a time ("longer", "per side", "before the end").
+func (t *text) finish(c clock, unit float64) (clock, bool) {
+	if unit == t.lang.TimeUnits["hour"] {
+		at := c.upto
+		if t.is(at, t.lang.Conjunctions) {
+			at++
+		}
+		if v := lex.NumberWords[t.low(at+1)]; t.lang.Articles[t.low(at)] && v > 0 && v < 1 && t.lang.TimeUnits[t.low(at+2)] == 0 {
+			c.span.Low, c.span.High, c.upto = c.span.Low+v*unit, c.span.High+v*unit, at+2
+		} else {
+			more := lex.Cursor{Tokens: t.tokens(), At: at}
+			if s, ok := more.Span(); ok && t.lang.TimeUnits[t.low(more.At)] == 1 {
+				c.span.Low, c.span.High, c.upto = c.span.Low+s.Low, c.span.High+s.High, more.At+1
+			}
+		}
+	}
+	if t.mark(c.upto, "'’") {
+		c.upto++
+	}
+	if t.mark(c.upto, ".") && t.words[c.upto].Glued && c.upto+1 < len(t.words) && t.words[c.upto+1].Kind == lex.Word && t.words[c.upto+1].low == t.words[c.upto+1].Text {
+		c.upto++ // "5 min. per side"
+	}
+	for t.lang.TimeTails[t.low(c.upto)] {
+		c.upto++
+	}
+	if t.is(c.upto, t.lang.TimeAfter) {
+		c.aside = true
+	}
+	for _, n := range []int{2, 3} { // "a side", "on each side"
+		if t.lang.Sides[t.low(c.upto+n-1)] && !t.ends(c.upto, c.upto+n) {
+			c.upto += n
+			break
+		}
+	}
+	return c, true
+}
+
+func (t *text) tokens() []lex.Token {
+	out := make([]lex.Token, len(t.words))
+	for i := range t.words {
+		out[i] = t.words[i].Token
+	}
+	return out
+}
+
+// celsius reads a temperature at i, which may be said in several ways: "180 C",
+// "350°F (180°C)", "gas mark 4", "200C/180C fan".
+func (t *text) celsius(i int) (value float64, upto int, ok bool) {
+	v, upto, ok := t.degrees(i)
+	if !ok {
+		return 0, i, false
+	}
+	for { // the same said another way
+		next := upto
+		for t.mark(next, "/,(") || t.is(next, t.lang.Conjunctions) {
+			next++
+		}
+		w, end, more := t.degrees(next)
+		if !more {
+			break
+		}
+		if v.fahrenheit && !w.fahrenheit && !w.fan || v.fan && !w.fan {
+			v = w
+		}
+		upto = end
+		if t.mark(upto, ")") {
+			upto++
+		}
+	}
+	if t.is(upto, t.lang.Fan) {
+		upto++
+	}
+	if v.fan {
+		return v.celsius + measure.FanOffset, upto, true
+	}
+	return v.celsius, upto, true
+}
+
+type degree struct {
+	celsius         float64
+	fan, fahrenheit bool
+}
+
+// degrees reads one way of saying a temperature.
+func (t *text) degrees(i int) (degree, int, bool) {
+	var d degree
+	if t.is(i, t.lang.Fan) {
+		d.fan = true
+		i++
+	}
+	if t.is(i, t.lang.Gas) {
+		i++
+		if t.is(i, t.lang.GasMark) {
+			i++
+		}
+		if !t.number(i) {
+			return d, i, false
+		}
+		v, ok := measure.CelsiusFromGasMark(t.words[i].Value)
+		return degree{celsius: v}, i + 1, ok
+	}
+	if !t.number(i) || t.words[i].Value < leastDegrees {
+		return d, i, false
+	}
+	value := t.words[i].Value
+	i++
+	if t.mark(i, "-") && t.number(i+1) {
+		i += 2
+	}
+	bare := false
+	for t.mark(i, "°º") || t.is(i, t.lang.Degrees) {
+		i, bare = i+1, true
+	}
+	switch {
+	case t.is(i, t.lang.Celsius) || t.mark(i, "℃"):
+		d.celsius, i = value, i+1
+	case t.is(i, t.lang.Fahrenheit) || t.mark(i, "℉"):
+		d.celsius, d.fahrenheit, i = fromFahrenheit(value), true, i+1
+	case bare && value > hottestCelsius:
+		d.celsius, d.fahrenheit = fromFahrenheit(value), true
+	case bare:
+		d.celsius = value
+	default:
+		return d, i, false
+	}
+	if t.is(i, t.lang.Fan) {
+		d.fan, i = true, i+1
+	} else if t.mark(i, "(") && t.is(i+1, t.lang.Fan) && t.mark(i+2, ")") {
+		d.fan, i = true, i+3
+	}
+	return d, i, true
+}
+
+// Temperatures below leastDegrees are read as something else; bare degrees above
+// hottestCelsius can only be Fahrenheit.
+const (
+	leastDegrees   = 30
+	hottestCelsius = 260
+)
+
+func fromFahrenheit(f float64) float64 {
+	step := 5.0
+	if f < 212 {
+		step = 1
+	}
+	return float64(int(measure.CelsiusFromFahrenheit(f)/step+0.5)) * step
+}
+
+// heat reads "over a low heat", "on medium", "under the grill" from the word
+// after the preposition; it returns what heat is meant.
+func (t *text) heat(i int) (said string, upto int, ok bool) {
+	at := i
+	for t.is(at, t.lang.Articles) {
+		at++
+	}
+	var words []string
+	for t.lang.HeatWords[t.low(at)] || t.adverb(at) && t.lang.HeatWords[t.low(at+1)] {
+		words = append(words, t.low(at))
+		at++
+		if t.mark(at, "-") || t.lang.Conjunctions[t.low(at)] && t.lang.HeatWords[t.low(at+1)] {
+			at++
+		}
+	}
+	if t.lang.Heats[t.low(at)] {
+		if len(words) == 0 {
+			return t.low(at), at + 1, true
+		}
+		return strings.Join(words, " "), at + 1, true
+	}
+	if len(words) > 0 && (t.ends(at, len(t.words)) || t.mark(at, ",") || t.lang.Prepositions[t.low(at)] != "" || t.lang.Until[t.low(at)] || t.lang.Conjunctions[t.low(at)]) {
+		return strings.Join(words, " "), at, true
+	}
+	return "", i, false
+}

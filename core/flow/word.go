@@ -1,0 +1,206 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/language"
+	"yembra/core/larder"
+	"yembra/core/lex"
+)
+
+// word is a token of a step with what the parser asks of it.
+type word struct {
+	lex.Token
+	low  string // lower case, without accents
+	norm string // as the index of names has it
+}
+
+func wordsOf(text string) []word {
+	tokens := lex.Scan(text)
+	out := make([]word, len(tokens))
+	for i, t := range tokens {
+		out[i] = word{Token: t, norm: t.Norm}
+		if t.Kind == lex.Word {
+			out[i].low = larder.Fold(t.Text)
+		}
+	}
+	return out
+}
+
+// text is one step under the parser: its words and what the language and the
+// ingredient list say of them.
+type text struct {
+	source string
+	lang   *language.Language
+	words  []word
+	// foods are the words by which listed or known foods go.
+	foods func(norm string) bool
+	// technique finds a row of the table of techniques.
+	technique func(name string) *larder.Technique
+}
+
+func (t *text) low(i int) string {
+	if i < 0 || i >= len(t.words) {
+		return ""
+	}
+	return t.words[i].low
+}
+
+func (t *text) is(i int, set language.Set) bool {
+	return i >= 0 && i < len(t.words) && set[t.words[i].low]
+}
+
+// either looks a word up as written and as the index has it.
+func (t *text) either(i int, set language.Set) bool {
+	return i >= 0 && i < len(t.words) && t.words[i].low != "" && (set[t.words[i].low] || set[t.words[i].norm])
+}
+
+func (t *text) mark(i int, marks string) bool {
+	return i >= 0 && i < len(t.words) && t.words[i].Kind == lex.Mark && strings.Contains(marks, t.words[i].Text)
+}
+
+func (t *text) number(i int) bool { return i >= 0 && i < len(t.words) && t.words[i].Kind == lex.Number }
+
+// phrase finds a phrase of the language that begins at i.
+func (t *text) phrase(i int) (kind string, n int) {
+	for _, p := range t.lang.Phrases {
+		if len(p.Words) > n && t.runs(i, p.Words) {
+			kind, n = p.Kind, len(p.Words)
+		}
+	}
+	return kind, n
+}
+
+func (t *text) runs(i int, words []string) bool {
+	for k, w := range words {
+		if t.low(i+k) != w {
+			return false
+		}
+	}
+	return true
+}
+
+// ends tells whether i is past a clause: the end of the text or a mark that
+// ends or parts clauses.
+func (t *text) ends(i, upto int) bool { return i >= upto || t.mark(i, ".;:!?()") }
+
+// adverb tells whether a word only says how.
+func (t *text) adverb(i int) bool {
+	w := t.low(i)
+	return t.lang.Adverbs[w] || strings.HasSuffix(w, "ly") && len(w) > 4 && !t.lang.NoAdverbs[w]
+}
+
+// opensThing tells whether a word can only begin the name of a thing.
+func (t *text) opensThing(i int) bool {
+	return t.is(i, t.lang.Articles) || t.is(i, t.lang.Pointing) || t.is(i, t.lang.Pronouns) || t.number(i) ||
+		t.lang.Shares[t.low(i)] > 0 || t.lang.Littles[t.low(i)] > 0 && t.low(i+1) == "of"
+}
+
+// verb reads the verb at i in a form; n is how many words it spans.
+func (t *text) verb(i int, form language.Form) (lemma string, n int) {
+	if i < 0 || i >= len(t.words) || t.words[i].low == "" {
+		return "", 0
+	}
+	if form == language.Base {
+		for _, long := range t.lang.Longer(t.words[i].low) {
+			if len(long) > n && t.runs(i, long) {
+				lemma, n = strings.Join(long, " "), len(long)
+			}
+		}
+		if n > 0 {
+			return lemma, n
+		}
+	}
+	for _, r := range t.lang.Verb(t.words[i].low) {
+		if r.Form == form {
+			return r.Lemma, 1
+		}
+	}
+	return "", 0
+}
+
+// orders tells whether an order begins at i, by what stands there and behind
+// it. first tells that a sentence begins there, cue that a cue runs before it,
+// where "and set" and "and brown" describe.
+func (t *text) orders(i int, first, cue bool) bool {
+	_, n := t.verb(i, language.Base)
+	if n == 0 {
+		return false
+	}
+	next := i + n
+	thing := t.opensThing(next) || n > 1
+	if thing {
+		return true
+	}
+	moves := t.is(next, t.lang.Particles)
+	if t.foods(t.words[i].norm) {
+		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.is(next, t.lang.Conjunctions) || moves && first
+	}
+	if t.lang.AdjectiveVerbs[t.words[i].low] {
+		return !cue || moves && !t.is(next, t.lang.Articles)
+	}
+	return true
+}
+
+// goes tells whether a verb in -ing begins at i.
+func (t *text) goes(i int) bool {
+	_, n := t.verb(i, language.Going)
+	return n > 0
+}
+
+// senseOf chooses the meaning of a verb by the words of its clause: the sense
+// that asks for most of them.
+func (t *text) senseOf(lemma string, from, upto int) language.Sense {
+	best, most := language.Sense{}, -1
+	for _, s := range t.lang.Senses(lemma) {
+		asked := 0
+		if len(s.Keys) > 0 {
+			for _, key := range s.Keys {
+				if len(key) > asked && t.holds(from, upto, key) {
+					asked = len(key)
+				}
+			}
+			if asked == 0 {
+				continue
+			}
+		}
+		if asked > most {
+			best, most = s, asked
+		}
+	}
+	return best
+}
+
+func (t *text) holds(from, upto int, key []string) bool {
+	return !slices.ContainsFunc(key, func(w string) bool {
+		if w == anyTime || w == anyDegrees {
+			return !t.measured(from, upto, w)
+		}
+		for i := from; i < upto; i++ {
+			if t.low(i) == w || t.words[i].norm == w && t.words[i].Kind == lex.Word {
+				return false
+			}
+		}
+		return true
+	})
+}
+
+// anyTime and anyDegrees stand in the table of verbs for a time and a
+// temperature of the clause.
+const (
+	anyTime    = "#time"
+	anyDegrees = "#degrees"
+)
+
+func (t *text) measured(from, upto int, what string) bool {
+	for i := from; i < upto; i++ {
+		if c, ok := t.time(i); what == anyTime && ok && !c.aside {
+			return true
+		}
+		if _, _, ok := t.celsius(i); what == anyDegrees && ok {
+			return true
+		}
+	}
+	return false
+}

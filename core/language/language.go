@@ -1,0 +1,189 @@
+// Package language holds the words of one language that readers and writers of
+// recipes need: verbs, prepositions, vessels, group words, shares. They are
+// loaded from tables, one folder a language; none stands in code.
+package language
+
+import (
+	"fmt"
+	"strings"
+)
+
+// Source hands over the tables of a language.
+type Source interface {
+	Table(name string) ([][]string, error)
+	Decode(name string, into any) error
+}
+
+// Set is a set of words, in lower case without accents.
+type Set map[string]bool
+
+// Language is everything known of one language. It is not changed after Load.
+type Language struct {
+	Locale string
+
+	Articles, Pointing, Pronouns, People, Conjunctions, Connectors, Parallel Set
+	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects Set
+	Vessels, Holding, Tools, Receiving, Heats, HeatWords                     Set
+	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs         Set
+	Causatives, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore Set
+	Sides                                                                    Set
+	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                          Set
+	Ifs, Cooks, Announcing, Outcomes, Purpose                                Set
+	// Prepositions gives the role that a preposition introduces.
+	Prepositions map[string]string
+	// Subordinators give what a clause under them is; Phrases are those of
+	// several words, with what begins there.
+	Subordinators map[string]string
+	Phrases       []Phrase
+	TimeUnits     map[string]float64 // minutes
+	TimeWhole     map[string]float64
+	FewTimes      map[string]float64
+	Shares        map[string]float64
+	Littles       map[string]float64
+	Groups        map[string][]string
+	ProductHolds  map[string][]string
+	EggParts      map[string]float64
+	verbs         verbTable
+}
+
+// Phrase is a run of words that begins something: an aside of a kind, a note,
+// a negation, work done meanwhile.
+type Phrase struct {
+	Words []string
+	Kind  string
+}
+
+// The kinds of phrase besides those of asides.
+const (
+	If         = "if"
+	Negative   = "negative"
+	Meanwhile  = "meanwhile"
+	NoteOpener = "note"
+)
+
+type wordFile struct {
+	Articles       string              `yaml:"articles"`
+	Pointing       string              `yaml:"pointing"`
+	Pronouns       string              `yaml:"pronouns"`
+	People         string              `yaml:"people"`
+	Conjunctions   string              `yaml:"conjunctions"`
+	Connectors     string              `yaml:"connectors"`
+	Parallel       string              `yaml:"parallel"`
+	Meanwhile      []string            `yaml:"parallelphrases"`
+	Adverbs        string              `yaml:"adverbs"`
+	NoAdverbs      string              `yaml:"noadverbs"`
+	Particles      string              `yaml:"particles"`
+	Prepositions   map[string]string   `yaml:"prepositions"`
+	Subordinators  map[string]string   `yaml:"subordinators"`
+	SubPhrases     map[string][]string `yaml:"subordinatephrases"`
+	Until          string              `yaml:"until"`
+	Negations      string              `yaml:"negations"`
+	Negative       []string            `yaml:"negativephrases"`
+	Modals         string              `yaml:"modals"`
+	Tells          string              `yaml:"tells"`
+	Notes          []string            `yaml:"notes"`
+	Subjects       string              `yaml:"subjects"`
+	Vessels        string              `yaml:"vessels"`
+	Holding        string              `yaml:"holding"`
+	Tools          string              `yaml:"tools"`
+	Receiving      string              `yaml:"receiving"`
+	Heats          string              `yaml:"heats"`
+	HeatWords      string              `yaml:"heatwords"`
+	TimeUnits      map[string]float64  `yaml:"timeunits"`
+	TimeWhole      map[string]float64  `yaml:"timeswhole"`
+	TimeHedges     string              `yaml:"timehedges"`
+	TimeTails      string              `yaml:"timetails"`
+	TimeAfter      string              `yaml:"timeafter"`
+	TimeBefore     string              `yaml:"timebefore"`
+	Sides          string              `yaml:"sides"`
+	FewTimes       map[string]float64  `yaml:"fewtimes"`
+	Shares         map[string]float64  `yaml:"shares"`
+	Rests          string              `yaml:"rests"`
+	Littles        map[string]float64  `yaml:"littles"`
+	Measures       string              `yaml:"measures"`
+	Parts          string              `yaml:"parts"`
+	Products       string              `yaml:"products"`
+	Whole          string              `yaml:"whole"`
+	Groups         map[string]string   `yaml:"groups"`
+	ProductHolds   map[string]string   `yaml:"productholds"`
+	EggParts       map[string]float64  `yaml:"eggparts"`
+	Remains        string              `yaml:"remains"`
+	AdjectiveVerbs string              `yaml:"adjectiveverbs"`
+	Causatives     string              `yaml:"causatives"`
+	Shapes         string              `yaml:"shapes"`
+	Manner         string              `yaml:"manner"`
+	Degrees        string              `yaml:"degrees"`
+	Celsius        string              `yaml:"celsius"`
+	Fahrenheit     string              `yaml:"fahrenheit"`
+	Fan            string              `yaml:"fan"`
+	Gas            string              `yaml:"gas"`
+	GasMark        string              `yaml:"gasmark"`
+	Ifs            string              `yaml:"ifs"`
+	IfPhrases      []string            `yaml:"ifphrases"`
+	Cooks          string              `yaml:"cooks"`
+	Announcing     string              `yaml:"announcing"`
+	Outcomes       string              `yaml:"outcomes"`
+	Purpose        string              `yaml:"purpose"`
+}
+
+func set(list string) Set {
+	s := Set{}
+	for _, w := range strings.Fields(list) {
+		s[w] = true
+	}
+	return s
+}
+
+// Load reads the tables of a language.
+func Load(src Source, locale string) (*Language, error) {
+	var f wordFile
+	if err := src.Decode("language/"+locale+"/words.yaml", &f); err != nil {
+		return nil, fmt.Errorf("load language %s: %w", locale, err)
+	}
+	l := &Language{
+		Locale: locale, Articles: set(f.Articles), Pointing: set(f.Pointing), Pronouns: set(f.Pronouns), People: set(f.People),
+		Conjunctions: set(f.Conjunctions), Connectors: set(f.Connectors), Parallel: set(f.Parallel), Adverbs: set(f.Adverbs),
+		NoAdverbs: set(f.NoAdverbs), Particles: set(f.Particles), Until: set(f.Until), Negations: set(f.Negations),
+		Modals: set(f.Modals), Tells: set(f.Tells), Subjects: set(f.Subjects), Vessels: set(f.Vessels), Holding: set(f.Holding),
+		Tools: set(f.Tools), Receiving: set(f.Receiving), Heats: set(f.Heats), HeatWords: set(f.HeatWords), Rests: set(f.Rests),
+		Measures: set(f.Measures), Parts: set(f.Parts), Products: set(f.Products), Whole: set(f.Whole), Remains: set(f.Remains),
+		AdjectiveVerbs: set(f.AdjectiveVerbs), Causatives: set(f.Causatives), Shapes: set(f.Shapes), Manner: set(f.Manner),
+		TimeHedges: set(f.TimeHedges), TimeTails: set(f.TimeTails), TimeAfter: set(f.TimeAfter), TimeBefore: set(f.TimeBefore),
+		Degrees: set(f.Degrees), Celsius: set(f.Celsius), Fahrenheit: set(f.Fahrenheit), Fan: set(f.Fan), Gas: set(f.Gas), GasMark: set(f.GasMark),
+		Ifs: set(f.Ifs), Cooks: set(f.Cooks), Announcing: set(f.Announcing), Outcomes: set(f.Outcomes), Purpose: set(f.Purpose),
+		Sides: set(f.Sides), TimeUnits: f.TimeUnits, TimeWhole: f.TimeWhole, FewTimes: f.FewTimes, Shares: f.Shares, Littles: f.Littles,
+		Prepositions: byWord(f.Prepositions), Subordinators: byWord(f.Subordinators), Groups: map[string][]string{},
+		ProductHolds: map[string][]string{}, EggParts: f.EggParts,
+	}
+	for word, list := range f.Groups {
+		l.Groups[word] = strings.Fields(list)
+	}
+	for word, list := range f.ProductHolds {
+		l.ProductHolds[word] = strings.Fields(list)
+	}
+	for kind, list := range f.SubPhrases {
+		l.phrases(kind, list)
+	}
+	l.phrases(If, f.IfPhrases)
+	l.phrases(Negative, f.Negative)
+	l.phrases(Meanwhile, f.Meanwhile)
+	l.phrases(NoteOpener, f.Notes)
+	return l, l.loadVerbs(src)
+}
+
+func (l *Language) phrases(kind string, list []string) {
+	for _, p := range list {
+		l.Phrases = append(l.Phrases, Phrase{strings.Fields(p), kind})
+	}
+}
+
+// byWord turns "role: word word" round.
+func byWord(lists map[string]string) map[string]string {
+	out := map[string]string{}
+	for role, list := range lists {
+		for _, w := range strings.Fields(list) {
+			out[w] = role
+		}
+	}
+	return out
+}

@@ -1,0 +1,63 @@
+package recipe
+
+import "yembra/core/measure"
+
+// Action is one thing done in a step: a verb, what it is done to, with what,
+// into what, how long, how hot and until when. From and Upto are offsets in
+// characters into the step's text.
+type Action struct {
+	ID string `json:"id"`
+	// Verb is the text's own, in its base form ("stir in"); Technique the name
+	// of the table of techniques.
+	Verb      string        `json:"verb"`
+	Technique string        `json:"technique"`
+	To        []Ref         `json:"to"`
+	With      []Ref         `json:"with"`
+	Into      []Ref         `json:"into"`
+	Minutes   *measure.Span `json:"minutes" jsonschema:"nullable"`
+	Celsius   *float64      `json:"celsius" jsonschema:"nullable"`
+	Cue       string        `json:"cue"`
+	From      int           `json:"from"`
+	Upto      int           `json:"upto"`
+	// Heat is what the text says of the ring ("low"), Vessel where it happens,
+	// Manner how ("stirring often"), Makes what the text calls the outcome.
+	Heat   string   `json:"heat,omitempty"`
+	Vessel string   `json:"vessel,omitempty"`
+	Manner []string `json:"manner,omitempty"`
+	Makes  string   `json:"makes,omitempty"`
+	// Parallel tells that it is done meanwhile.
+	Parallel bool `json:"parallel,omitempty"`
+	// Mended tells that the cook has put it right.
+	Mended bool `json:"mended,omitempty"`
+}
+
+// Ref points at a thing: a line where a line goes in, what an action made, or
+// matter that only the words name. Share is 1 unless a part is meant.
+type Ref struct {
+	Line  *string `json:"line" jsonschema:"nullable"`
+	Made  *string `json:"made" jsonschema:"nullable"`
+	Named *string `json:"named" jsonschema:"nullable"`
+	Share float64 `json:"share"`
+}
+
+// The kinds of aside: words of a step that order no work.
+const (
+	Condition  = "condition"
+	Comparison = "comparison"
+	Remark     = "remark"
+	Note       = "note"
+)
+
+// Aside is a stretch of a step that is no action.
+type Aside struct {
+	Kind string `json:"kind"`
+	From int    `json:"from"`
+	Upto int    `json:"upto"`
+}
+
+// Question is what a reader of the step would have to ask the cook.
+type Question struct {
+	Text string `json:"text"`
+	From int    `json:"from"`
+	Upto int    `json:"upto"`
+}

@@ -3,6 +3,7 @@ package flow
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -14,7 +15,9 @@ type roles struct {
 	inputs   []*thing
 	portions []portion
 	vessel   string
-	fresh    bool // something goes in that was not worked on before
+	fresh    bool     // something goes in that was not worked on before
+	names    []string // what the text says it is for
+	bare     bool     // a vessel stands among the objects
 }
 
 // bind turns a clause into an action.
@@ -34,7 +37,10 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		t = &larder.Technique{Name: a.Technique}
 	}
 	r := &roles{action: a}
+	b.working, b.tech = nil, t
+	c.dropKeys(b.text, t)
 	b.objects(c, t, r)
+	b.working = a
 	for _, l := range c.links {
 		b.tied(c, t, l, r)
 	}
@@ -50,15 +56,11 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 		for _, x := range b.resolve(n) {
 			switch {
 			case x.made != nil:
-				share := 1.0
-				if n.share > 0 {
-					share = n.share
-				}
-				b.refMade(x.made, share, r, into)
+				b.refMade(x.made, b.shareMade(n, x.made), r, into)
 			case x.portion != nil:
 				b.refPortion(n, *x.portion, r, into)
 			case x.vessel != "":
-				r.vessel = x.vessel
+				r.vessel, r.bare = x.vessel, true
 			case x.named != "":
 				named := x.named
 				*into = append(*into, recipe.Ref{Named: &named, Share: 1})
@@ -97,6 +99,25 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	r.fresh = true
 }
 
+// shareMade is the share of a thing that a noun means.
+func (b *bindings) shareMade(n noun, t *thing) float64 {
+	switch {
+	case n.rest && n.share == 0:
+		return t.left
+	case n.share > 0 && n.share < 1:
+		t.left = max(t.left-n.share, 0.01)
+		return n.share
+	case n.amount[1] > 0 && !n.pronoun:
+		t.left = max(t.left-someOfIt, 0.01)
+		return someOfIt
+	}
+	return 1
+}
+
+// someOfIt stands for an amount of what has been made, which nobody has
+// weighed; an estimate.
+const someOfIt = 0.5
+
 func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }
 
 // objects binds what the verb is done to.
@@ -106,10 +127,6 @@ func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
 		named := r.vessel
 		if len(c.objects) > 0 {
 			named = b.words(c.objects[0])
-		}
-		if held := b.vessels[r.vessel]; held != nil && t.Takes != "none" && t.Name == "off-heat" && b.open(held) {
-			b.refMade(held, 1, r, &r.action.To)
-			return
 		}
 		r.action.To = append(r.action.To, recipe.Ref{Named: &named, Share: 1})
 	}
@@ -121,6 +138,9 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	n := l.nouns[0]
 	vessel := b.vessel(n)
 	role := l.role
+	if b.r.lang.Remains[n.head()] && !b.r.lang.Loose[n.head()] && role != "with" && !l.first && len(b.direct(n)) == 0 {
+		return // "in the middle", "on top"
+	}
 	switch {
 	case l.first && vessel == "" && b.particle(l, t):
 		role = "to"
@@ -133,17 +153,30 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	case "to":
 		b.refs(l.nouns, r, &r.action.To)
 	case "with":
-		if vessel == "" || !b.r.lang.Tools[vessel] {
-			b.linkInto(l, r, &r.action.With, vessel, false)
-		}
+		b.accompanied(l, t, r, vessel)
 	case "in", "within":
 		b.inside(l, t, r, vessel)
 	case "into":
-		b.linkInto(l, r, &r.action.Into, vessel, true)
+		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case "for":
 		if at := b.componentNamed(n.head()); at >= 0 {
 			b.comp = at
+		} else if vessel == "" && len(b.direct(n)) == 0 {
+			r.names = append(r.names, n.head())
 		}
+	}
+}
+
+// accompanied binds what "with" leads to; tools and places are how it is done.
+func (b *bindings) accompanied(l link, t *larder.Technique, r *roles, vessel string) {
+	n := l.nouns[0]
+	switch {
+	case vessel != "" && t.Medium == "with":
+		named := b.words(n)
+		r.action.With = append(r.action.With, recipe.Ref{Named: &named, Share: 1})
+	case vessel != "" && b.r.lang.Tools[vessel], b.r.lang.Places[n.head()], b.r.lang.Places[b.text.low(n.upto-1)]:
+	default:
+		b.linkInto(l, t, r, &r.action.With, vessel, false)
 	}
 }
 
@@ -159,20 +192,29 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	if l.role != "into" || t.Joins == "" && t.Family != "assemble" && t.Family != "cut" {
 		return false
 	}
-	found := b.resolve(l.nouns[0])
+	n := l.nouns[0]
+	found := b.resolve(n)
+	if len(found) > 0 && found[0].portion != nil && b.forTable(found[0].portion.line) {
+		return false
+	}
+	if n.little || n.amount[1] > 0 || n.share > 0 && n.share < 1 {
+		return true
+	}
 	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "" || l.word == "through")
 }
 
 // inside binds what "in" leads to: a medium, a coat, a place.
 func (b *bindings) inside(l link, t *larder.Technique, r *roles, vessel string) {
 	switch {
-	case vessel != "" && (t.Joins == "yes" || t.Name == "place" || t.Name == "layer"):
-		b.linkInto(l, r, &r.action.Into, vessel, true)
+	case vessel != "" && (t.Joins == "yes" || t.Family == "assemble" && t.Medium != "with"):
+		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case vessel != "":
 		r.action.Vessel = b.words(l.nouns[0])
 		b.seen(l.nouns[0], vessel, r)
 	case t.Joins == "yes" || t.Name == "place":
 		b.refs(l.nouns, r, &r.action.Into)
+	case t.Medium == "with":
+		b.refs(l.nouns, r, &r.action.With)
 	case t.Medium == "liquid" && b.pot(l.nouns[0]):
 		b.refs(l.nouns, r, &r.action.Into)
 	default:
@@ -192,11 +234,14 @@ func (b *bindings) pot(n noun) bool {
 }
 
 // linkInto binds a place or a thing that something goes to.
-func (b *bindings) linkInto(l link, r *roles, into *[]recipe.Ref, vessel string, goes bool) {
+func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recipe.Ref, vessel string, goes bool) {
 	before := r.vessel
 	b.refs(l.nouns, r, into)
 	if vessel == "" {
 		return
+	}
+	if b.r.lang.Receiving[vessel] && t.Family != "assemble" && t.Joins == "" {
+		goes = false
 	}
 	r.action.Vessel = b.words(l.nouns[0])
 	if goes && r.vessel != before && len(*into) == 0 {
@@ -235,10 +280,24 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 			return fmt.Sprintf("What does “%s” work on?", c.said)
 		}
 	}
-	if joins && len(a.Into) == 0 && b.base != nil && !slices.Contains(r.inputs, b.base) && b.open(b.base) {
-		b.refMade(b.base, 1, r, &a.Into)
+	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
+		into := b.base
+		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || slices.Contains(c.particles, "in")) {
+			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp })
+		}
+		if into != nil && !slices.Contains(r.inputs, into) && b.open(into) {
+			b.refMade(into, 1, r, &a.Into)
+		}
 	}
 	return ""
+}
+
+// onlyPlaces tells whether an action only works on places of what is there:
+// "fold in the sides".
+func (b *bindings) onlyPlaces(refs []recipe.Ref) bool {
+	return len(refs) > 0 && !slices.ContainsFunc(refs, func(r recipe.Ref) bool {
+		return r.Named == nil || !b.r.lang.Places[last(strings.Fields(*r.Named))]
+	})
 }
 
 // saidIn tells whether "in" stood right behind the verb.
@@ -252,12 +311,19 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	if t.Takes == "none" {
 		return
 	}
-	names := []string{a.Makes}
+	names := append(r.names, a.Makes)
+	b.onlyVessel = ""
+	if r.bare && len(r.inputs)+len(r.portions) == 0 && !b.anyMatter(a) {
+		b.onlyVessel = r.vessel
+		return
+	}
 	if t.Takes == "part" {
 		b.takenOut(a, r)
 		return
 	}
 	made := b.make(a.ID, r.inputs, r.portions, names...)
+	made.apart = b.staysApart(t, r)
+	made.liquid = made.liquid || b.loose(a)
 	if a.Celsius != nil && b.holdsFat(made) {
 		made.hot = *a.Celsius
 	}
@@ -272,6 +338,16 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	if r.vessel != "" {
 		b.vessels[r.vessel] = made
 	}
+}
+
+// staysApart tells whether what an action worked on still lies side by side:
+// things cut, soaked, drained or rinsed together do.
+func (b *bindings) staysApart(t *larder.Technique, r *roles) bool {
+	switch t.Family {
+	case "cut", "clean", "separate", "rest":
+		return !slices.ContainsFunc(r.inputs, func(in *thing) bool { return !in.apart && len(in.holds) > 1 })
+	}
+	return false
 }
 
 // takenOut notes a part that leaves what it was in, which stays what others are
@@ -293,5 +369,52 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	if from != nil && !b.open(from) {
 		b.base = nil
 	}
-	_ = from
+}
+
+// anyMatter tells whether an action works on more than a vessel.
+func (b *bindings) anyMatter(a *recipe.Action) bool {
+	for _, r := range slices.Concat(a.To, a.With, a.Into) {
+		if r.Named == nil || !b.r.lang.Vessels[last(larder.Words(*r.Named))] {
+			return true
+		}
+	}
+	return false
+}
+
+// loose tells whether water that nobody lists goes in.
+func (b *bindings) loose(a *recipe.Action) bool {
+	return slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool {
+		return r.Named != nil && b.r.lang.Loose[last(larder.Words(*r.Named))]
+	})
+}
+
+// forTable tells whether a line is served with the dish and not worked into it.
+func (b *bindings) forTable(line int) bool {
+	for w := range b.r.lang.Serving {
+		if b.lines[line].said[w] {
+			return true
+		}
+	}
+	return false
+}
+
+// dropKeys takes out of the objects what only gave the verb its meaning: "a
+// well", "the edges", "the heat".
+func (c *clause) dropKeys(t *text, tech *larder.Technique) {
+	if len(c.sense.Keys) == 0 || tech.Name == "preheat" {
+		return
+	}
+	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
+		return slices.ContainsFunc(c.sense.Keys, func(key []string) bool {
+			w := t.low(n.upto - 1)
+			return (slices.Contains(key, n.head()) || slices.Contains(key, w)) && !t.lang.Vessels[w]
+		})
+	})
+}
+
+func last(words []string) string {
+	if len(words) == 0 {
+		return ""
+	}
+	return words[len(words)-1]
 }

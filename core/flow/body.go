@@ -81,6 +81,8 @@ func (b *body) one(i int) int {
 	if c, ok := b.time(i); ok {
 		if b.minutes == nil && !c.aside {
 			b.clause.minutes = &c.span
+		} else if b.lang.TimeAfter[b.low(c.upto)] {
+			return b.says(i)
 		} else {
 			b.clause.manner = append(b.clause.manner, b.slice(i, c.upto))
 		}
@@ -147,6 +149,10 @@ func (b *body) rest(i int) int {
 	if len(nouns) == 0 {
 		return i + 1
 	}
+	if n := nouns[0]; len(b.clause.objects) > 0 && (n.little && n.pronoun && len(n.words) == 0 || b.lang.Places[b.low(n.upto-1)]) {
+		b.clause.manner = append(b.clause.manner, b.slice(i, at))
+		return at
+	}
 	b.thing(nouns)
 	return at
 }
@@ -169,12 +175,19 @@ func (b *body) nouns(i int) ([]noun, int) {
 	inner := b.lang.Causatives[b.lemma]
 	for {
 		n, ok := b.noun(i, b.upto, inner)
-		if !ok {
-			return out, i
+		if !ok || len(out) > 0 && n.pronoun && len(n.words) == 0 && !n.rest && !n.all {
+			return out, i // ", a spoonful at a time"
 		}
 		out, i = append(out, n), n.upto
+		if n.pronoun && b.is(i, b.lang.Exceptions) {
+			out[len(out)-1].except, i = b.nouns(i + 1)
+			return out, i
+		}
 		next := i
 		for next < b.upto && (b.mark(next, ",/+&") || b.is(next, b.lang.Conjunctions) || next > i && b.is(next, b.lang.Connectors)) {
+			if b.is(next, b.lang.Sequence) {
+				return out, i
+			}
 			next++
 		}
 		if next == i || next >= b.upto || !b.listed(next) {
@@ -191,6 +204,13 @@ func (b *body) listed(i int) bool {
 	}
 	if kind, _ := b.phrase(i); kind != "" {
 		return false
+	}
+	at := i
+	for b.is(at, b.lang.Articles) {
+		at++
+	}
+	if b.lang.Places[b.low(at)] && (b.lang.Particles[b.low(at+1)] || b.ends(at+1, b.upto) || b.mark(at+1, ",")) {
+		return false // ", seam down"
 	}
 	if b.is(i, b.lang.Until) || b.lang.Prepositions[b.low(i)] != "" || b.lang.Subordinators[b.low(i)] != "" || b.wordless(i) || b.is(i, b.lang.Negations) {
 		return false

@@ -213,8 +213,11 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if p.is(next, p.lang.Cooks) && p.orders(next+1, false, false) {
 		return true
 	}
-	if p.goes(next) && (comma || !p.modifies(next, upto)) && !p.foods(p.words[next].norm) {
+	if p.goes(next) && comma && !p.modifies(next, upto) && !p.foods(p.words[next].norm) {
 		return true
+	}
+	if then && p.is(next-1, p.lang.Sequence) && p.opensThing(next) {
+		return true // "add the broth, then the noodles"
 	}
 	return comma && p.frontedOrder(next, upto)
 }

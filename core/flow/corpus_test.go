@@ -11,7 +11,6 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -20,16 +19,11 @@ import (
 
 // shipped is the reader over the knowledge as it ships, made once.
 var shipped = sync.OnceValues(func() (*Reader, error) {
-	src := knowledge.Shipped()
-	l, err := larder.Load(src)
+	l, err := larder.Load(knowledge.Shipped())
 	if err != nil {
 		return nil, err
 	}
-	lang, err := language.Load(src, "en")
-	if err != nil {
-		return nil, err
-	}
-	return NewReader(l, recipe.NewReader(l), lang), nil
+	return NewReader(l), nil
 })
 
 func reader(t testing.TB) *Reader {
@@ -334,9 +328,13 @@ func (m marked) is(x string, r recipe.Ref, i int, pair []int) bool {
 		if n, err := strconv.Atoi(name[1:]); err == nil {
 			at = n - 1
 		}
-		return r.Made != nil && at >= 0 && pair[at] >= 0 && *r.Made == m.got[pair[at]].ID
+		return r.Made != nil && at >= 0 && pair[at] >= 0 && *r.Made == m.got[pair[at]].ID && (share == 0) == (r.Share == 1)
 	case strings.HasPrefix(name, "'"):
 		return r.Named != nil && slices.Contains(larder.Words(*r.Named), last(larder.Words(name[1:])))
+	}
+	if r.Made != nil && share == 0 {
+		at := m.keeper(name, i)
+		return at >= 0 && pair[at] >= 0 && *r.Made == m.got[pair[at]].ID
 	}
 	if r.Line == nil || *r.Line != m.line(name) {
 		return false
@@ -350,11 +348,23 @@ func (m marked) is(x string, r recipe.Ref, i int, pair []int) bool {
 	return r.Share == 1
 }
 
-func last(words []string) string {
-	if len(words) == 0 {
-		return ""
+// keeper is the last mark before i that holds a line which has gone in already,
+// -1 when it has not: what an action made stands for the line then.
+func (m marked) keeper(name string, i int) int {
+	keep, holds := -1, map[int]bool{}
+	for k := 0; k < i; k++ {
+		for _, x := range slices.Concat(m.want[k].to, m.want[k].with, m.want[k].into) {
+			_, x = shareIn(x)
+			at := k - 1
+			if n, err := strconv.Atoi(strings.TrimPrefix(x, "@")); err == nil {
+				at = n - 1
+			}
+			if !strings.HasPrefix(x, "'") && !strings.HasPrefix(x, "@") && m.line(x) == m.line(name) || strings.HasPrefix(x, "@") && holds[at] {
+				keep, holds[k] = k, true
+			}
+		}
 	}
-	return words[len(words)-1]
+	return keep
 }
 
 // show writes an action on one line.

@@ -10,10 +10,15 @@ func (b *body) link(i int, first bool) int {
 	at := i + 1
 	if b.lang.Purpose[w] {
 		if lemma, n := b.verb(at, language.Base); n > 0 && !b.opensNoun(at) {
-			b.purpose = lemma
-			return at + n
+			return b.purposed(at, lemma, n)
+		}
+		if b.unknownVerb(at) {
+			return b.says(i)
 		}
 		role = "into"
+	}
+	for b.adverb(at) && b.lang.Prepositions[b.low(at+1)] != "" {
+		at++ // "to just below the boil"
 	}
 	// "on to", "out of", "on top of"
 	for b.lang.Prepositions[b.low(at)] != "" && b.lang.Prepositions[b.low(at)] != "of" || b.low(at) == "top" && b.lang.Prepositions[b.low(at+1)] == "of" {
@@ -47,7 +52,11 @@ func (b *body) link(i int, first bool) int {
 		}
 		return upto
 	}
-	if b.manners(at) || b.goes(at) && !b.modifies(at, b.upto) || role == "without" || role == "by" || role == "before" {
+	if end := b.manners(at, role); end > 0 {
+		b.clause.manner = append(b.clause.manner, b.slice(i, end))
+		return end
+	}
+	if b.goes(at) && !b.modifies(at, b.upto) || role == "without" || role == "by" || role == "before" {
 		return b.says(i)
 	}
 	return b.tie(i, at, w, role, first)
@@ -60,7 +69,7 @@ func (b *body) opensNoun(i int) bool {
 
 // lasting takes in a time behind a preposition.
 func (b *body) lasting(i int, c clock, role string) int {
-	if b.clause.minutes == nil && !c.aside && (role == "for" || role == "in" || role == "over" || role == "into") {
+	if b.clause.minutes == nil && (!c.aside || c.later && role == "for") && (role == "for" || role == "in" || role == "over" || role == "into") {
 		b.clause.minutes = &c.span
 	} else {
 		b.clause.manner = append(b.clause.manner, b.slice(i, c.upto))
@@ -68,21 +77,58 @@ func (b *body) lasting(i int, c clock, role string) int {
 	return c.upto
 }
 
-// manners tells whether what a preposition leads to only says how: "in batches",
-// "at a time", "on all sides".
-func (b *body) manners(i int) bool {
-	for k := i; k < b.upto && k < i+3; k++ {
+// purposed reads the verb behind "to": what it is done for, or with "use it to
+// line the tin" what is really done.
+func (b *body) purposed(at int, lemma string, n int) int {
+	if b.sense.Technique != innerVerb {
+		b.purpose = lemma
+		return at + n
+	}
+	if len(b.clause.objects) > 0 {
+		b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: b.clause.objects})
+		b.clause.objects = nil
+	}
+	b.lemma, b.clause.said = lemma, lemma
+	b.sense = b.senseOf(lemma, at, b.upto)
+	b.start, b.width = at, n
+	return at + n
+}
+
+// innerVerb is the technique of verbs that only lead to another.
+const innerVerb = "#inner"
+
+// unknownVerb tells whether "to" leads to a verb that no table knows: "to firm
+// up".
+func (b *body) unknownVerb(i int) bool {
+	w := b.low(i)
+	if w == "" || b.opensThing(i) || b.lang.Vessels[w] || b.lang.Shapes[w] || b.foods(b.words[i].norm) || b.modifies(i, b.upto) {
+		return false
+	}
+	if _, _, hot := b.heat(i); hot {
+		return false
+	}
+	return !b.adverb(i) && b.lang.Prepositions[w] == "" && (b.is(i+1, b.lang.Particles) || b.opensThing(i+1) || b.ends(i+1, b.upto))
+}
+
+// manners tells where what a preposition leads to ends if it only says how: "in
+// batches", "at a time", "on all sides", "in wedges"; 0 where it does not.
+func (b *body) manners(i int, role string) int {
+	for k := i; k < b.upto && k < i+4; k++ {
 		if b.mark(k, ",") {
-			return false
+			return 0
 		}
-		if b.is(k, b.lang.Manner) || b.lang.Sides[b.low(k)] {
-			return !b.foods(b.words[k].norm) && (b.ends(k+1, b.upto) || b.lang.Prepositions[b.low(k+1)] != "of")
+		next := k + 1
+		done := b.ends(next, b.upto) || b.mark(next, ",") || b.is(next, b.lang.Conjunctions) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of"
+		if done && !b.foods(b.words[k].norm) {
+			if b.is(k, b.lang.Manner) && role != "with" || b.lang.Sides[b.low(k)] && role != "in" || b.lang.Shapes[b.low(k)] && role == "in" && !b.is(i, b.lang.Articles) || b.adverb(k) && k > i {
+				return next
+			}
 		}
-		if !b.opensThing(k) && !b.adverb(k) && !b.lang.AdjectiveVerbs[b.low(k)] {
-			return b.ends(k+1, b.upto) && b.adverb(k)
+		if !b.opensThing(k) && !b.adverb(k) && !b.lang.AdjectiveVerbs[b.low(k)] && !b.lang.Qualifiers[b.low(k)] {
+			return 0
 		}
 	}
-	return false
+	return 0
 }
 
 // says takes words up to the next comma, cue or time as a manner.

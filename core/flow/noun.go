@@ -22,8 +22,12 @@ type noun struct {
 	pointed      bool // "the", "both", "all"
 	all          bool // "both", "all", "each"
 	plural       bool
-	// owner is what the thing is part of: "the juice of 1 lime".
-	owner *noun
+	// owner is what the thing is part of: "the juice of 1 lime"; except what
+	// "everything" leaves out.
+	owner  *noun
+	except []noun
+	// own tells of "its own juice".
+	own, possessive bool
 }
 
 func (n noun) head() string {
@@ -53,8 +57,11 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		return n, true
 	}
 	start := at
-	for at < upto && !t.stops(at, start, upto, inner) {
+	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.plain(at+1)) {
 		w := t.words[at]
+		if named := at > start; named && t.is(at-1, t.lang.Vessels) && t.orders(at, false, false) && t.opensThing(at+1) {
+			break // "in a bowl knead the mince"
+		}
 		if w.low == "" || t.mark(at, "'’") {
 			at++
 			continue
@@ -71,6 +78,27 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		n.pronoun = true // "the rest", "half", "both"
 	}
 	return n, at > i && (len(n.words) > 0 || n.pronoun)
+}
+
+// adjectives tells whether a run of words only describes: "a soft" in "a soft,
+// sticky dough".
+func (t *text) adjectives(from, upto int) bool {
+	for i := from; i < upto; i++ {
+		if !t.plain(i) {
+			return false
+		}
+	}
+	return upto > from
+}
+
+// plain tells whether a word describes and names no food, vessel or order.
+func (t *text) plain(i int) bool {
+	w := t.low(i)
+	if w == "" || t.lang.AdjectiveVerbs[w] || t.lang.HeatWords[w] || t.lang.Qualifiers[w] {
+		return w != ""
+	}
+	_, n := t.verb(i, language.Base)
+	return n == 0 && t.describing(t.words[i].norm) && !t.opensThing(i)
 }
 
 // of reads what stands behind "of": a share, measure or part of something, or
@@ -105,7 +133,7 @@ func (t *text) of(n noun, at, upto int, inner bool) (noun, bool) {
 // measuring tells whether a name only measures: "a thin stream of", "slices of".
 func (t *text) measuring(n noun) bool {
 	for _, w := range n.words {
-		if !t.lang.Measures[w] && t.lang.Littles[w] == 0 && !t.lang.Shapes[w] && !t.lang.AdjectiveVerbs[w] {
+		if t.lang.Parts[w] || !t.lang.Measures[w] && t.lang.Littles[w] == 0 && !t.lang.Shapes[w] && !t.lang.Qualifiers[w] {
 			return false
 		}
 	}
@@ -153,6 +181,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			n.all = n.all || v == 1
 		case t.lang.Rests[w]:
 			n.rest, n.pointed = true, true
+		case t.lang.Qualifiers[w] && (t.lang.Littles[t.low(at+1)] > 0 || t.lang.Measures[t.low(at+1)]):
 		case t.lang.Littles[w] > 0:
 			n.little = true
 			if n.share == 0 {
@@ -164,10 +193,13 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			n.pronoun = true
 			n.words = append(n.words, t.words[at].norm)
 			return at + 1
+		case t.is(at, t.lang.Own):
+			n.own = true
 		case t.is(at, t.lang.Pointing):
-			n.pointed = true
+			n.pointed, n.possessive = true, n.possessive || t.lang.Possessives[w]
 			n.all = n.all || t.lang.Pronouns[w]
 		case t.lang.Measures[w] && t.lang.Prepositions[t.low(at+1)] == "of":
+			at++
 		case lex.NumberWords[w] > 0 && t.lang.Shares[t.low(at+1)] > 0:
 		case t.lang.Prepositions[w] == "of" && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0):
 		default:
@@ -231,12 +263,20 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 // modifies tells whether a word belongs to the name that follows it rather than
 // to what stands before: "the finely chopped onion", "the remaining hot stock".
 func (t *text) modifies(i, upto int) bool {
-	next := i + 1
-	if t.ends(next, upto) || t.mark(next, ",") || t.words[next].Kind != lex.Word {
-		return false
+	for next := i + 1; next < min(upto, i+farthestName); next++ {
+		if t.ends(next, upto) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Articles) || t.is(next, t.lang.Pointing) || t.is(next, t.lang.Conjunctions) || t.lang.Prepositions[t.low(next)] != "" {
+			return false
+		}
+		if t.foods(t.words[next].norm) || t.lang.Products[t.low(next)] || t.lang.Vessels[t.low(next)] || t.lang.Loose[t.low(next)] {
+			return true
+		}
 	}
-	return t.foods(t.words[next].norm) || t.lang.Products[t.low(next)] && !t.is(next, t.lang.Articles)
+	return false
 }
+
+// farthestName is how many words on the name of a food may stand that a word
+// belongs to.
+const farthestName = 4
 
 // innerOrder tells whether an order inside a clause begins at i: "let the dough
 // rise".

@@ -24,9 +24,9 @@ type Reader struct {
 	lang   *language.Language
 }
 
-// NewReader returns a reader of methods in one language.
-func NewReader(l *larder.Larder, r *recipe.Reader, lang *language.Language) *Reader {
-	return &Reader{l, r, lang}
+// NewReader returns a reader of methods in the language of the larder.
+func NewReader(l *larder.Larder) *Reader {
+	return &Reader{l, recipe.NewReader(l), l.Language()}
 }
 
 // Dish reads the whole method of a dish: the actions, asides and questions of
@@ -46,7 +46,7 @@ func (r *Reader) Dish(d *recipe.Dish) {
 
 // step reads one step after those before it.
 func (r *Reader) step(b *bindings, step *recipe.Step, foods func(string) bool, id string) {
-	t := &text{source: step.Text, lang: r.lang, words: wordsOf(step.Text), foods: foods, technique: r.larder.Technique}
+	t := &text{source: step.Text, lang: r.lang, words: wordsOf(step.Text), foods: foods, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.text = t
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
 	for _, u := range t.parse() {
@@ -54,6 +54,10 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods func(string) bool, i
 		switch {
 		case u.clause != nil:
 			from, upto = t.span(u.clause.from, u.clause.upto)
+			if u.clause.sense.Technique == noWork {
+				step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
+				continue
+			}
 			a, question := b.bind(u.clause, fmt.Sprintf("%s.a%d", id, len(step.Actions)))
 			if a == nil {
 				step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
@@ -71,6 +75,9 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods func(string) bool, i
 		}
 	}
 }
+
+// noWork is the technique of verbs that order nothing: "leave the rest whole".
+const noWork = "-"
 
 // span turns a run of words into offsets in characters.
 func (t *text) span(from, upto int) (int, int) {

@@ -21,13 +21,19 @@ type referent struct {
 func (b *bindings) resolve(n noun) []referent {
 	lang := b.r.lang
 	switch {
+	case n.own, n.possessive && lang.Remains[n.head()] && !lang.Parts[n.head()]:
+		return nil
 	case n.pronoun && len(n.words) > 0 && lang.Whole[n.words[0]] && len(n.words) == 1, len(n.words) > 0 && n.head() == "ingredient" && !b.kindOfIngredient(n):
 		return b.whole(n)
 	case n.pronoun:
 		return b.pronoun(n)
 	}
 	if vessel := b.vessel(n); vessel != "" {
-		if t := b.vessels[vessel]; t != nil && n.pointed && lang.Holding[vessel] && b.open(t) {
+		t := b.vessels[vessel]
+		if t == nil && lang.Pots[vessel] {
+			t = b.base // nobody has said what stands in it
+		}
+		if t != nil && n.pointed && lang.Holding[vessel] && b.open(t) {
 			return []referent{{made: t, vessel: vessel}}
 		}
 		return []referent{{vessel: vessel}}
@@ -35,13 +41,16 @@ func (b *bindings) resolve(n noun) []referent {
 	if t := b.called(n); t != nil {
 		return []referent{{made: t}}
 	}
-	if found := b.direct(n); len(found) > 0 {
+	if found := b.direct(n); len(found) > 0 && !b.besides(n, found) {
 		return found
 	}
 	if n.owner != nil {
 		if found := b.part(n); len(found) > 0 {
 			return found
 		}
+	}
+	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.tech.Takes != "" || !b.anyLeft(b.group(n))) {
+		return []referent{{named: b.words(n)}}
 	}
 	if found := b.group(n); len(found) > 0 {
 		return found
@@ -111,6 +120,9 @@ func (b *bindings) pronoun(n noun) []referent {
 			return []referent{{portion: p}}
 		}
 	}
+	if b.onlyVessel != "" && !n.rest {
+		return []referent{{vessel: b.onlyVessel}}
+	}
 	if b.focus == nil {
 		if n.rest {
 			return b.whole(n)
@@ -142,7 +154,7 @@ func (b *bindings) whole(n noun) []referent {
 	var out []referent
 	untouched := true
 	for i := range b.lines {
-		if b.lines[i].comp != b.comp {
+		if b.lines[i].comp != b.comp || b.excepted(n, i) {
 			continue
 		}
 		if b.leftOf(portion{i, ""}) == 1 {
@@ -158,6 +170,35 @@ func (b *bindings) whole(n noun) []referent {
 		return []referent{{made: b.base}}
 	}
 	return out
+}
+
+func (b *bindings) excepted(n noun, line int) bool {
+	return slices.ContainsFunc(n.except, func(x noun) bool {
+		return slices.ContainsFunc(b.direct(x), func(r referent) bool { return r.portion.line == line })
+	})
+}
+
+// besides tells whether a noun names matter that is not the listed one: water
+// from the tap that is not pointed at, or a little more of what is used up
+// though the line says "plus more".
+func (b *bindings) besides(n noun, found []referent) bool {
+	l := &b.lines[found[0].portion.line]
+	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 {
+		return slices.ContainsFunc(n.words, func(w string) bool { return !l.said[w] })
+	}
+	if b.leftOf(*found[0].portion) > 0 {
+		return false
+	}
+	for w := range b.r.lang.Extras {
+		if l.said[w] {
+			return !n.pointed
+		}
+	}
+	return false
+}
+
+func (b *bindings) anyLeft(found []referent) bool {
+	return slices.ContainsFunc(found, func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })
 }
 
 // called finds a thing by a name that the text has given it.
@@ -269,6 +310,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 // itself: "butter" in "butter beans".
 func (b *bindings) otherFood(name []string, at int, l *bound) bool {
 	m, ok := b.r.larder.Index().At(name[at:at+1], 0, true)
+	if ok && l.food != nil && (m.Food.Animal != "" && m.Food.Animal == l.food.Animal || m.Food.Kind != "" && m.Food.Kind == l.food.Kind) {
+		return false
+	}
 	return ok && (l.food == nil || m.Food.ID != l.food.ID) && at < len(name)-1
 }
 
@@ -288,7 +332,7 @@ func (b *bindings) partOf(n noun, i int) string {
 func (b *bindings) part(n noun) []referent {
 	out := b.resolve(*n.owner)
 	for i := range out {
-		if p := out[i].portion; p != nil && p.part == "" && b.r.lang.Parts[n.head()] {
+		if p := out[i].portion; p != nil && p.part == "" && n.owner.amount[1] == 0 && b.r.lang.Parts[n.head()] {
 			p.part = n.head()
 		}
 	}
@@ -320,7 +364,7 @@ func (b *bindings) group(n noun) []referent {
 		}
 		r := referent{portion: &portion{i, ""}}
 		switch {
-		case b.leftOf(*r.portion) == 0:
+		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest:
 			used = append(used, r)
 		case b.lines[i].comp == b.comp:
 			fresh = append(fresh, r)
@@ -364,13 +408,19 @@ func (b *bindings) product(n noun) *thing {
 		}
 	}
 	raw := b.text.low(n.upto - 1)
+	if slices.Contains(larder.Words(b.dish.Name), head) && n.pointed {
+		return b.latest(func(t *thing) bool { return t != b.focus || b.working == nil })
+	}
 	if !lang.Products[head] && !lang.Products[raw] {
 		return nil
 	}
 	if kinds := lang.ProductHolds[head]; kinds != nil {
 		return b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) })
 	}
-	if b.focus != nil && n.pointed {
+	if n.pointed || n.little || n.share > 0 || n.amount[1] > 0 {
+		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 }); t != nil {
+			return t
+		}
 		return b.latest(func(t *thing) bool { return true })
 	}
 	return nil
@@ -387,6 +437,9 @@ func (b *bindings) latest(fits func(*thing) bool) *thing {
 }
 
 func (b *bindings) holdsKind(t *thing, kinds []string) bool {
+	if slices.Contains(kinds, anyLiquid) && t.liquid {
+		return true
+	}
 	for p := range t.holds {
 		if f := b.lines[p.line].food; f != nil && (slices.Contains(kinds, f.Aisle) || slices.Contains(kinds, f.Kind)) {
 			return true
@@ -394,6 +447,9 @@ func (b *bindings) holdsKind(t *thing, kinds []string) bool {
 	}
 	return false
 }
+
+// anyLiquid stands for things that pour in the table of what products hold.
+const anyLiquid = "#liquid"
 
 // shareOf is the share of a portion that a noun means.
 func (b *bindings) shareOf(n noun, p portion) float64 {

@@ -14,13 +14,13 @@ func (p *parser) telling(from, upto int) string {
 	if i >= upto {
 		return ""
 	}
-	if kind, n := p.phrase(i); kind == language.NoteOpener && (n > 1 || p.third(i) || p.is(i, p.lang.Tells)) {
+	if kind, n := p.phrase(i); kind == language.NoteOpener && (p.mark(i+n, ":") || !p.orders(i, true, false)) && (n > 1 || p.third(i) || p.is(i, p.lang.Tells)) {
 		return recipe.Note
 	}
 	if p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2) {
 		return ""
 	}
-	if p.is(i, p.lang.Tells) || p.is(i, p.lang.Subjects) && !p.orders(i, true, false) {
+	if (p.is(i, p.lang.Tells) || p.is(i, p.lang.Subjects)) && (p.mark(i+1, ":") || !p.orders(i, true, false)) {
 		return recipe.Remark
 	}
 	if p.third(i) && !p.foods(p.words[i].norm) && !p.lang.Products[p.low(i)] {
@@ -56,7 +56,7 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 		}
 		return at, true
 	}
-	b := body{parser: p, clause: p.front, upto: p.boundary(i, upto)}
+	b := body{parser: p, clause: p.front, upto: p.boundary(i, upto), start: -1}
 	return b.link(i, false), true
 }
 

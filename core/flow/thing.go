@@ -21,6 +21,12 @@ type thing struct {
 	names map[string]bool
 	comp  int
 	hot   float64 // the temperature that fat was heated to, 0 when none
+	// liquid tells that it holds a liquid, left how much of it has not gone on.
+	liquid bool
+	left   float64
+	// apart tells that what it holds lies side by side, so that one of them can
+	// be taken by itself.
+	apart bool
 }
 
 // bound is an ingredient line as the method sees it.
@@ -50,6 +56,13 @@ type bindings struct {
 	comp        int
 	last        *recipe.Action
 	text        *text
+	// onlyVessel is the vessel that the last action was done to, when it was
+	// done to nothing else.
+	onlyVessel string
+	// working is the action being bound once it has its objects.
+	working *recipe.Action
+	// tech is the technique of the action being bound.
+	tech *larder.Technique
 }
 
 func (r *Reader) bindings(d *recipe.Dish) *bindings {
@@ -82,6 +95,9 @@ func (b *bindings) leftOf(p portion) float64 {
 	whole, known := l.left[""]
 	if !known {
 		whole = 1
+	}
+	if egg := b.r.lang.EggParts[p.part]; egg > 0 {
+		return egg * whole
 	}
 	if p.part == "" {
 		for part := range l.left {
@@ -130,8 +146,13 @@ func (b *bindings) held(p portion) *thing {
 // make adds what an action made: it holds all that its inputs held, and goes by
 // the names of the first.
 func (b *bindings) make(id string, inputs []*thing, portions []portion, names ...string) *thing {
-	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp}
+	alone := slices.ContainsFunc(inputs, func(in *thing) bool { return in.apart })
+	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
+		t.liquid = t.liquid || in.liquid
+		if in.apart && len(portions) > 0 && alone {
+			continue // only what is named goes
+		}
 		for p := range in.holds {
 			if b.holder[p] == in {
 				t.holds[p] = true
@@ -146,6 +167,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	}
 	for _, p := range portions {
 		t.holds[p] = true
+		t.liquid = t.liquid || b.pours(b.lines[p.line].food)
 	}
 	for p := range t.holds {
 		b.holder[p] = t
@@ -177,6 +199,15 @@ func (b *bindings) byID(id string) *thing {
 	}
 	return b.things[at]
 }
+
+// pours tells whether a food is a liquid.
+func (b *bindings) pours(f *larder.Food) bool {
+	return f != nil && larder.Or(f.Per100.Water, 0) > liquidWater && f.Aisle != "vegetables" && f.Aisle != "fruit" && f.Aisle != "fish" && f.Aisle != "shellfish"
+}
+
+// liquidWater is the water in 100 g from which a food that is no fruit or
+// vegetable pours.
+const liquidWater = 80.0
 
 // holdsFat tells whether a thing is nothing but fat.
 func (b *bindings) holdsFat(t *thing) bool {

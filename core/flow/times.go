@@ -14,8 +14,8 @@ type clock struct {
 	span measure.Span
 	upto int
 	// aside tells that it is no length of the work: "every 5 minutes", "10
-	// minutes before the end".
-	aside bool
+	// minutes before the end"; later that only what follows it says so.
+	aside, later bool
 }
 
 // time reads a length of time that begins at i: "about 10 minutes", "another
@@ -101,8 +101,8 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 	for t.lang.TimeTails[t.low(c.upto)] {
 		c.upto++
 	}
-	if t.is(c.upto, t.lang.TimeAfter) {
-		c.aside = true
+	if t.is(c.upto, t.lang.TimeAfter) && !c.aside {
+		c.aside, c.later = true, true
 	}
 	for _, n := range []int{2, 3} { // "a side", "on each side"
 		if t.lang.Sides[t.low(c.upto+n-1)] && !t.ends(c.upto, c.upto+n) {

@@ -36,6 +36,8 @@ type text struct {
 	words  []word
 	// foods are the words by which listed or known foods go.
 	foods func(norm string) bool
+	// describing tells which words only say how a food is.
+	describing func(norm string) bool
 	// technique finds a row of the table of techniques.
 	technique func(name string) *larder.Technique
 }
@@ -134,13 +136,33 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return true
 	}
 	moves := t.is(next, t.lang.Particles)
-	if t.foods(t.words[i].norm) {
-		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.is(next, t.lang.Conjunctions) || moves && first
+	if moves && t.lang.Prepositions[t.low(next)] == "" {
+		return true // "roll up"
+	}
+	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
+		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.is(next, t.lang.Conjunctions) || moves && first ||
+			!cue && !t.foods(t.words[i].norm) && t.opensManner(next)
 	}
 	if t.lang.AdjectiveVerbs[t.words[i].low] {
 		return !cue || moves && !t.is(next, t.lang.Articles)
 	}
 	return true
+}
+
+// opensManner tells whether what stands at i can follow a verb that has no
+// object: "and chill for an hour", but not "skin side up".
+func (t *text) opensManner(i int) bool {
+	if t.is(i, t.lang.Conjunctions) && t.orders(i+1, false, false) {
+		return true // "cover and simmer"
+	}
+	if t.ends(i, len(t.words)) || t.is(i, t.lang.Particles) || t.is(i, t.lang.Until) || t.adverb(i) {
+		return true
+	}
+	if role := t.lang.Prepositions[t.low(i)]; role != "" {
+		return role != "of"
+	}
+	_, ok := t.time(i)
+	return ok
 }
 
 // goes tells whether a verb in -ing begins at i.
@@ -172,13 +194,20 @@ func (t *text) senseOf(lemma string, from, upto int) language.Sense {
 	return best
 }
 
+// holds tells whether all words of a key stand in a clause before its cue; a
+// particle must stand by itself and lead to nothing.
 func (t *text) holds(from, upto int, key []string) bool {
+	for i := from; i < upto; i++ {
+		if t.is(i, t.lang.Until) {
+			upto = i
+		}
+	}
 	return !slices.ContainsFunc(key, func(w string) bool {
 		if w == anyTime || w == anyDegrees {
 			return !t.measured(from, upto, w)
 		}
 		for i := from; i < upto; i++ {
-			if t.low(i) == w || t.words[i].norm == w && t.words[i].Kind == lex.Word {
+			if (t.low(i) == w || t.words[i].norm == w && t.words[i].Kind == lex.Word) && (len(key) > 1 || !t.is(i, t.lang.Particles) || t.alone(i, from, upto)) {
 				return false
 			}
 		}
@@ -203,4 +232,11 @@ func (t *text) measured(from, upto int, what string) bool {
 		}
 	}
 	return false
+}
+
+// alone tells whether a particle belongs to the verb: it follows the verb right
+// away, or nothing that it could lead to follows it.
+func (t *text) alone(i, from, upto int) bool {
+	next := i + 1
+	return i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.is(next, t.lang.Conjunctions) || t.is(next, t.lang.Until)
 }

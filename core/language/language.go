@@ -21,14 +21,16 @@ type Set map[string]bool
 type Language struct {
 	Locale string
 
-	Articles, Pointing, Pronouns, People, Conjunctions, Connectors, Parallel Set
-	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects Set
-	Vessels, Holding, Tools, Receiving, Heats, HeatWords                     Set
-	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs         Set
-	Causatives, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore Set
-	Sides                                                                    Set
-	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                          Set
-	Ifs, Cooks, Announcing, Outcomes, Purpose                                Set
+	Articles, Pointing, Pronouns, People, Conjunctions, Connectors, Parallel      Set
+	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects      Set
+	Vessels, Holding, Tools, Receiving, Heats, HeatWords                          Set
+	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs              Set
+	Causatives, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore      Set
+	Sides                                                                         Set
+	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                               Set
+	Ifs, Cooks, Announcing, Outcomes, Purpose                                     Set
+	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places Set
+	Exceptions, Sequence                                                          Set
 	// Prepositions gives the role that a preposition introduces.
 	Prepositions map[string]string
 	// Subordinators give what a clause under them is; Phrases are those of
@@ -124,6 +126,17 @@ type wordFile struct {
 	Announcing     string              `yaml:"announcing"`
 	Outcomes       string              `yaml:"outcomes"`
 	Purpose        string              `yaml:"purpose"`
+	NounVerbs      string              `yaml:"nounverbs"`
+	Qualifiers     string              `yaml:"qualifiers"`
+	Loose          string              `yaml:"loose"`
+	Own            string              `yaml:"own"`
+	Pots           string              `yaml:"pots"`
+	Extras         string              `yaml:"extras"`
+	Serving        string              `yaml:"serving"`
+	Exceptions     string              `yaml:"exceptions"`
+	Sequence       string              `yaml:"sequence"`
+	Possessives    string              `yaml:"possessives"`
+	Places         string              `yaml:"places"`
 }
 
 func set(list string) Set {
@@ -151,6 +164,7 @@ func Load(src Source, locale string) (*Language, error) {
 		TimeHedges: set(f.TimeHedges), TimeTails: set(f.TimeTails), TimeAfter: set(f.TimeAfter), TimeBefore: set(f.TimeBefore),
 		Degrees: set(f.Degrees), Celsius: set(f.Celsius), Fahrenheit: set(f.Fahrenheit), Fan: set(f.Fan), Gas: set(f.Gas), GasMark: set(f.GasMark),
 		Ifs: set(f.Ifs), Cooks: set(f.Cooks), Announcing: set(f.Announcing), Outcomes: set(f.Outcomes), Purpose: set(f.Purpose),
+		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Places: set(f.Places),
 		Sides: set(f.Sides), TimeUnits: f.TimeUnits, TimeWhole: f.TimeWhole, FewTimes: f.FewTimes, Shares: f.Shares, Littles: f.Littles,
 		Prepositions: byWord(f.Prepositions), Subordinators: byWord(f.Subordinators), Groups: map[string][]string{},
 		ProductHolds: map[string][]string{}, EggParts: f.EggParts,

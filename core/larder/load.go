@@ -6,6 +6,8 @@ import (
 	"slices"
 	"strconv"
 	"strings"
+
+	"yembra/core/language"
 )
 
 // Source hands over the knowledge: tables by name with the header as first
@@ -23,6 +25,7 @@ type Larder struct {
 	order    []*Food
 	index    *Index
 	words    Vocabulary
+	language *language.Language
 	contexts []Context
 	// techniques and fates are what steps do, by name.
 	techniques map[string]*Technique
@@ -48,7 +51,7 @@ func Load(src Source) (*Larder, error) {
 	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{},
 		swapByID: map[string]*Swap{}, signatures: map[string]Signature{}, wholes: map[string]FromWhole{}, references: map[string]reference{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadWholes, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadCores, l.loadReferences, l.loadExceptions,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadWholes, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadLanguage, l.loadWords, l.loadFates, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadCores, l.loadReferences, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)
@@ -72,6 +75,17 @@ func (l *Larder) Foods() []*Food { return l.order }
 
 // Index is the index of names.
 func (l *Larder) Index() *Index { return l.index }
+
+// Language holds the words of the language that recipes are read in.
+func (l *Larder) Language() *language.Language { return l.language }
+
+// locale is the language of the recipes that are read.
+const locale = "en"
+
+func (l *Larder) loadLanguage(src Source) (err error) {
+	l.language, err = language.Load(src, locale)
+	return err
+}
 
 // Words is the vocabulary the reader works with.
 func (l *Larder) Words() *Vocabulary { return &l.words }

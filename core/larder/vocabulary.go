@@ -57,6 +57,8 @@ type Technique struct {
 	// must say or mean what it is done to.
 	Going                       bool
 	Joins, Takes, Medium, Needs string
+	// InHot is what it is in fat heated to a frying temperature.
+	InHot string
 }
 
 // Fate is what a step leaves of a line in the dish, as shares of what went in.
@@ -125,7 +127,7 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"), Words: r.list("words"),
-			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")

@@ -45,6 +45,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		b.tied(c, t, l, r)
 	}
 	question := b.meant(c, t, r)
+	b.medium(t, r)
 	b.outcome(c, t, r)
 	b.last = a
 	return a, question
@@ -122,13 +123,21 @@ func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }
 
 // objects binds what the verb is done to.
 func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
-	b.refs(c.objects, r, &r.action.To)
-	if r.vessel != "" && len(r.action.To) == 0 {
-		named := r.vessel
-		if len(c.objects) > 0 {
-			named = b.words(c.objects[0])
+	for _, n := range c.objects {
+		before := r.vessel
+		r.vessel = ""
+		b.refs([]noun{n}, r, &r.action.To)
+		if r.vessel != "" && r.bare {
+			named := b.words(n)
+			if n.pronoun {
+				named = r.vessel
+			}
+			r.action.To = append(r.action.To, recipe.Ref{Named: &named, Share: 1})
 		}
-		r.action.To = append(r.action.To, recipe.Ref{Named: &named, Share: 1})
+		if r.vessel == "" {
+			r.vessel = before
+		}
+		r.bare = false
 	}
 }
 
@@ -138,7 +147,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	n := l.nouns[0]
 	vessel := b.vessel(n)
 	role := l.role
-	if b.r.lang.Remains[n.head()] && !b.r.lang.Loose[n.head()] && role != "with" && !l.first && len(b.direct(n)) == 0 {
+	if b.r.lang.Places[n.head()] && role != "with" && !l.first && len(b.direct(n)) == 0 {
 		return // "in the middle", "on top"
 	}
 	switch {
@@ -187,7 +196,7 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 		return false
 	}
 	if l.role == "in" {
-		return t.Joins != ""
+		return t.Joins != "" || t.Family == "assemble" && t.Medium != "with"
 	}
 	if l.role != "into" || t.Joins == "" && t.Family != "assemble" && t.Family != "cut" {
 		return false
@@ -269,14 +278,11 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		if t.Name == "serve" && b.base != nil {
 			target = b.base
 		}
-		if t.Takes == "none" {
-			target = nil
-		}
 		switch {
 		case target != nil && !slices.Contains(r.inputs, target):
 			b.refMade(target, 1, r, &a.To)
 		case target != nil:
-		case t.Takes != "none" && len(a.With)+len(a.Into) == 0:
+		case len(a.With)+len(a.Into) == 0:
 			return fmt.Sprintf("What does “%s” work on?", c.said)
 		}
 	}
@@ -300,6 +306,31 @@ func (b *bindings) onlyPlaces(refs []recipe.Ref) bool {
 	})
 }
 
+// medium links what is fried to fat that was heated for it, and tells deep frying
+// by its heat.
+func (b *bindings) medium(t *larder.Technique, r *roles) {
+	a := r.action
+	fat := b.base
+	for _, in := range r.inputs {
+		if b.holdsFat(in) {
+			fat = in
+		}
+	}
+	if fat == nil || !b.holdsFat(fat) || !b.open(fat) {
+		return
+	}
+	if t.InHot != "" && fat.hot >= fryingHeat {
+		a.Technique = t.InHot
+	}
+	if (t.Medium == "fat" || t.Name == "cook" || t.Name == "deep-fry") && len(a.With) == 0 && !slices.Contains(r.inputs, fat) {
+		b.refMade(fat, 1, r, &a.With)
+	}
+}
+
+// fryingHeat is the least temperature in Celsius at which fat is there to fry
+// pieces in.
+const fryingHeat = 140
+
 // saidIn tells whether "in" stood right behind the verb.
 func (b *bindings) saidIn(c *clause) bool {
 	return slices.ContainsFunc(c.links, func(l link) bool { return l.first && (l.role == "in" || l.word == "through") })
@@ -313,8 +344,8 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	names := append(r.names, a.Makes)
 	b.onlyVessel = ""
-	if r.bare && len(r.inputs)+len(r.portions) == 0 && !b.anyMatter(a) {
-		b.onlyVessel = r.vessel
+	if len(a.To) > 0 && len(r.inputs)+len(r.portions) == 0 && !b.anyMatter(a) {
+		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
 		return
 	}
 	if t.Takes == "part" {
@@ -337,6 +368,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	if r.vessel != "" {
 		b.vessels[r.vessel] = made
+		if b.r.lang.Pots[r.vessel] {
+			b.vessels[anyPot] = made
+		}
 	}
 }
 
@@ -361,10 +395,16 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 		made = b.make(a.ID, r.inputs, nil)
 	}
 	made.comp = b.comp
-	if a.Technique != "reserve" || len(r.portions)+len(r.inputs) > 0 {
-		if a.Technique != "reserve" || slices.Contains(r.inputs, b.focus) {
-			b.focus = made
+	for _, ref := range a.To {
+		if ref.Named != nil {
+			made.names[last(larder.Words(*ref.Named))] = true
 		}
+	}
+	if len(r.portions)+len(r.inputs) == 0 {
+		return // skin, paper, the liquid: what was worked on stays in hand
+	}
+	if a.Technique != "reserve" || slices.Contains(r.inputs, b.focus) {
+		b.focus = made
 	}
 	if from != nil && !b.open(from) {
 		b.base = nil

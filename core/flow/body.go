@@ -126,6 +126,13 @@ func (b *body) rest(i int) int {
 	if b.is(i, b.lang.Conjunctions) {
 		return i + 1
 	}
+	if end := b.doled(i, b.upto); end > 0 {
+		b.clause.manner = append(b.clause.manner, b.slice(i, end))
+		return end
+	}
+	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
+		return b.says(i)
+	}
 	if _, n := b.verb(i, language.Going); n > 0 && !b.modifies(i, b.upto) && !b.foods(b.words[i].norm) {
 		end := i + 1
 		for end < b.upto && !b.mark(end, ",") {
@@ -149,7 +156,7 @@ func (b *body) rest(i int) int {
 	if len(nouns) == 0 {
 		return i + 1
 	}
-	if n := nouns[0]; len(b.clause.objects) > 0 && (n.little && n.pronoun && len(n.words) == 0 || b.lang.Places[b.low(n.upto-1)]) {
+	if n := nouns[0]; len(b.clause.objects)+len(b.clause.links) > 0 && (n.little && n.pronoun && len(n.words) == 0 || b.lang.Places[b.low(n.upto-1)]) {
 		b.clause.manner = append(b.clause.manner, b.slice(i, at))
 		return at
 	}
@@ -160,6 +167,8 @@ func (b *body) rest(i int) int {
 // thing puts nouns where they belong: what is worked on, or what it is for.
 func (b *body) thing(nouns []noun) {
 	switch {
+	case len(nouns) == 1 && b.shapes("into", nouns[0]) && b.cuts():
+		b.clause.makes = nouns[0].head()
 	case b.purpose != "":
 		if b.lang.Outcomes[b.purpose] {
 			b.clause.makes = nouns[0].head()
@@ -167,6 +176,12 @@ func (b *body) thing(nouns []noun) {
 	default:
 		b.clause.objects = append(b.clause.objects, nouns...)
 	}
+}
+
+// cuts tells whether the verb gives things a shape: "cut out 8 cm rounds".
+func (b *body) cuts() bool {
+	t := b.technique(b.sense.Technique)
+	return t != nil && (t.Family == "cut" || t.Family == "dough")
 }
 
 // nouns reads a list of things from i.
@@ -199,7 +214,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 
 // listed tells whether another thing of a list begins at i.
 func (b *body) listed(i int) bool {
-	if _, ok := b.time(i); ok {
+	if _, ok := b.time(i); ok || b.sideways(i) || b.doled(i, b.upto) > 0 {
 		return false
 	}
 	if kind, _ := b.phrase(i); kind != "" {

@@ -25,6 +25,9 @@ type clause struct {
 	going       bool
 	// conditional tells that it only happens if something is so.
 	conditional bool
+	// shares tells that it works on what the next clause names: "peel and slice
+	// the potatoes".
+	shares bool
 	// repeats tells that it takes its verb from the clause before: "Then the
 	// cabbage".
 	repeats bool
@@ -70,7 +73,22 @@ func (t *text) parse() []unit {
 		p.sentence(from, upto)
 		from = upto + 1
 	}
+	p.shareObjects()
 	return p.units
+}
+
+// shareObjects gives a verb without an object that of the verb it is joined to.
+func (p *parser) shareObjects() {
+	for i := len(p.units) - 2; i >= 0; i-- {
+		a, b := p.units[i].clause, p.units[i+1].clause
+		if a == nil || b == nil || !a.shares || len(b.objects) == 0 {
+			continue
+		}
+		if t := p.technique(b.sense.Technique); t == nil || t.Joins == "yes" {
+			continue
+		}
+		a.objects, b.objects = b.objects, nil
+	}
 }
 
 func (t *text) sentenceEnds(i int) bool {

@@ -50,6 +50,9 @@ func (n noun) has(word string) bool {
 // follow it without a mark, as after "let".
 func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	n := noun{from: i}
+	if t.adverb(i) && !t.modifies(i, upto) && !t.foods(t.words[i].norm) && !t.opensThing(i+1) {
+		return n, false
+	}
 	at := t.measure(&n, i, upto)
 	at = t.pointers(&n, at, upto)
 	if n.pronoun {
@@ -57,7 +60,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		return n, true
 	}
 	start := at
-	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.plain(at+1)) {
+	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.describesNext(at+1)) {
 		w := t.words[at]
 		if named := at > start; named && t.is(at-1, t.lang.Vessels) && t.orders(at, false, false) && t.opensThing(at+1) {
 			break // "in a bowl knead the mince"
@@ -89,6 +92,17 @@ func (t *text) adjectives(from, upto int) bool {
 		}
 	}
 	return upto > from
+}
+
+// describesNext tells whether a word behind a comma goes on describing: "soft,
+// sticky dough".
+func (t *text) describesNext(i int) bool {
+	if t.plain(i) {
+		return true
+	}
+	_, n := t.verb(i, language.Base)
+	next := t.low(i + 1)
+	return n == 0 && !t.foods(t.words[i].norm) && (t.lang.Products[next] || t.lang.Shapes[next])
 }
 
 // plain tells whether a word describes and names no food, vessel or order.
@@ -248,7 +262,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	case t.adverb(i) && named && !t.foods(t.words[i].norm) && !t.modifies(i, upto):
 		return true
 	}
-	if _, ok := t.time(i); ok && named {
+	if _, ok := t.time(i); ok && named || named && t.sideways(i) {
 		return true
 	}
 	if named && t.goes(i) && !t.modifies(i, upto) {
@@ -258,6 +272,27 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return true
 	}
 	return named && t.describes(i)
+}
+
+// sideways tells whether "skin side down" or the like begins at i.
+func (t *text) sideways(i int) bool {
+	return t.lang.Sides[t.low(i+1)] && (t.is(i+2, t.lang.Particles) || t.adverb(i+2)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && t.ends(i+2, i+3)
+}
+
+// doled finds where "a spoonful at a time" ends that begins at i; 0 where it is
+// none.
+func (t *text) doled(i, upto int) int {
+	for k := i + 1; k < min(upto, i+farthestName); k++ {
+		if t.mark(k, ",") {
+			return 0
+		}
+		for _, p := range t.lang.Doling {
+			if t.runs(k, p) {
+				return k + len(p)
+			}
+		}
+	}
+	return 0
 }
 
 // modifies tells whether a word belongs to the name that follows it rather than

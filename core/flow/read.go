@@ -34,19 +34,15 @@ func NewReader(l *larder.Larder) *Reader {
 func (r *Reader) Dish(d *recipe.Dish) {
 	b := r.bindings(d)
 	foods := r.foodWords(d)
-	for c := range d.Components {
-		b.comp = c
-		for s := range d.Components[c].Steps {
-			step := &d.Components[c].Steps[s]
-			b.comp = c
-			r.step(b, step, foods, fmt.Sprintf("c%d.s%d", c, s))
-		}
+	for _, at := range d.Method() {
+		b.comp = at.Component
+		r.step(b, &d.Components[at.Component].Steps[at.Step], foods, fmt.Sprintf("c%d.s%d", at.Component, at.Step))
 	}
 }
 
 // step reads one step after those before it.
-func (r *Reader) step(b *bindings, step *recipe.Step, foods func(string) bool, id string) {
-	t := &text{source: step.Text, lang: r.lang, words: wordsOf(step.Text), foods: foods, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
+func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string) {
+	t := &text{source: step.Text, lang: r.lang, words: wordsOf(step.Text), foods: foods.known, listed: foods.listed, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.text = t
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
 	for _, u := range t.parse() {
@@ -92,8 +88,10 @@ func (t *text) span(from, upto int) (int, int) {
 	return start, start + utf8.RuneCountInString(t.source[t.words[from].Start:t.words[upto-1].End])
 }
 
-// foodWords tells which words name listed foods, or foods at all.
-func (r *Reader) foodWords(d *recipe.Dish) func(string) bool {
+// foodWords tell which words name foods of the list, or foods at all.
+type foodWords struct{ listed, known func(string) bool }
+
+func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 	listed := map[string]bool{}
 	for _, c := range d.Components {
 		for _, l := range c.Lines {
@@ -105,7 +103,7 @@ func (r *Reader) foodWords(d *recipe.Dish) func(string) bool {
 		}
 	}
 	known := map[string]bool{}
-	return func(norm string) bool {
+	return foodWords{func(norm string) bool { return listed[norm] }, func(norm string) bool {
 		if norm == "" {
 			return false
 		}
@@ -119,5 +117,5 @@ func (r *Reader) foodWords(d *recipe.Dish) func(string) bool {
 			known[norm] = hit
 		}
 		return hit
-	}
+	}}
 }

@@ -21,7 +21,7 @@ type referent struct {
 func (b *bindings) resolve(n noun) []referent {
 	lang := b.r.lang
 	switch {
-	case n.own, n.possessive && lang.Remains[n.head()] && !lang.Parts[n.head()]:
+	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && lang.Remains[n.head()] && b.called(n) == nil:
 		return nil
 	case n.pronoun && len(n.words) > 0 && lang.Whole[n.words[0]] && len(n.words) == 1, len(n.words) > 0 && n.head() == "ingredient" && !b.kindOfIngredient(n):
 		return b.whole(n)
@@ -31,12 +31,17 @@ func (b *bindings) resolve(n noun) []referent {
 	if vessel := b.vessel(n); vessel != "" {
 		t := b.vessels[vessel]
 		if t == nil && lang.Pots[vessel] {
-			t = b.base // nobody has said what stands in it
+			if t = b.vessels[anyPot]; t == nil || !b.open(t) {
+				t = b.base // nobody has said what stands in it
+			}
 		}
 		if t != nil && n.pointed && lang.Holding[vessel] && b.open(t) {
 			return []referent{{made: t, vessel: vessel}}
 		}
 		return []referent{{vessel: vessel}}
+	}
+	if b.keptLiquor(n) {
+		return []referent{{named: b.words(n)}}
 	}
 	if t := b.called(n); t != nil {
 		return []referent{{made: t}}
@@ -60,6 +65,19 @@ func (b *bindings) resolve(n noun) []referent {
 	}
 	return []referent{{named: b.words(n)}}
 }
+
+// keptLiquor tells whether a noun is what stays behind where something was
+// lifted or drained out of it: "keep the liquid".
+func (b *bindings) keptLiquor(n noun) bool {
+	if b.tech.Takes == "" || !b.r.lang.Liquors[n.head()] || b.last == nil {
+		return false
+	}
+	t := b.r.larder.Technique(b.last.Technique)
+	return t != nil && (t.Family == "separate" || t.Family == "cut" || t.Name == "press")
+}
+
+// anyPot stands among the vessels for the pot on the fire, by whatever name.
+const anyPot = "#pot"
 
 // kindOfIngredient tells "the dry ingredients", "the filling ingredients".
 func (b *bindings) kindOfIngredient(n noun) bool {
@@ -289,6 +307,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 			score = max(score, 3.5)
 		}
 	}
+	if len(words) == 1 && b.r.lang.Parts[head] && l.said[head] && !slices.Contains(l.name, head) && l.food != nil && l.food.Aisle == "fruit" {
+		score = max(score, 3.5)
+	}
 	if b.r.lang.EggParts[head] > 0 && l.food != nil && l.food.Kind == "egg" && !slices.Contains(l.name, head) {
 		score = max(score, 4)
 	}
@@ -359,12 +380,15 @@ func (b *bindings) group(n noun) []referent {
 	var fresh, used []referent
 	for i := range b.lines {
 		f := b.lines[i].food
-		if f == nil || !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, string(f.Animal)) {
+		if f == nil || !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
 		switch {
 		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest:
+			if t := b.held(*r.portion); t != nil {
+				r = referent{made: t}
+			}
 			used = append(used, r)
 		case b.lines[i].comp == b.comp:
 			fresh = append(fresh, r)
@@ -408,14 +432,14 @@ func (b *bindings) product(n noun) *thing {
 		}
 	}
 	raw := b.text.low(n.upto - 1)
+	if kinds := lang.ProductHolds[head]; kinds != nil {
+		return b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) })
+	}
 	if slices.Contains(larder.Words(b.dish.Name), head) && n.pointed {
 		return b.latest(func(t *thing) bool { return t != b.focus || b.working == nil })
 	}
 	if !lang.Products[head] && !lang.Products[raw] {
 		return nil
-	}
-	if kinds := lang.ProductHolds[head]; kinds != nil {
-		return b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) })
 	}
 	if n.pointed || n.little || n.share > 0 || n.amount[1] > 0 {
 		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 }); t != nil {
@@ -454,6 +478,9 @@ const anyLiquid = "#liquid"
 // shareOf is the share of a portion that a noun means.
 func (b *bindings) shareOf(n noun, p portion) float64 {
 	left := b.leftOf(p)
+	if b.lines[p.line].line.Amount == nil && b.r.lang.EggParts[p.part] == 0 {
+		return 1 // as much as it takes
+	}
 	switch {
 	case n.amount[1] > 0:
 		return b.measured(n, p, left)

@@ -102,6 +102,7 @@ func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 	p.claim(c.from)
 	p.brackets = nil
 	at := b.run(i + n)
+	c.shares = len(c.objects)+len(c.links)+len(c.particles) == 0 && c.minutes == nil && c.cue[1] == 0 && at == i+n && p.is(at, p.lang.Conjunctions)
 	p.add(c, c.from, at)
 	for _, in := range p.brackets {
 		p.inside(in[0], in[1])

@@ -27,6 +27,8 @@ type thing struct {
 	// apart tells that what it holds lies side by side, so that one of them can
 	// be taken by itself.
 	apart bool
+	// spent tells that it has gone on as a whole.
+	spent bool
 }
 
 // bound is an ingredient line as the method sees it.
@@ -110,6 +112,9 @@ func (b *bindings) leftOf(p portion) float64 {
 // take notes that a share of a portion has gone in.
 func (b *bindings) take(p portion, share float64) {
 	left := b.leftOf(p) - share
+	if b.lines[p.line].line.Amount == nil {
+		left = 1
+	}
 	if left < leastLeft {
 		left = 0
 	}
@@ -146,13 +151,13 @@ func (b *bindings) held(p portion) *thing {
 // make adds what an action made: it holds all that its inputs held, and goes by
 // the names of the first.
 func (b *bindings) make(id string, inputs []*thing, portions []portion, names ...string) *thing {
-	alone := slices.ContainsFunc(inputs, func(in *thing) bool { return in.apart })
 	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
 		t.liquid = t.liquid || in.liquid
-		if in.apart && len(portions) > 0 && alone {
+		if in.apart && slices.ContainsFunc(portions, func(p portion) bool { return in.holds[p] }) {
 			continue // only what is named goes
 		}
+		in.spent = true
 		for p := range in.holds {
 			if b.holder[p] == in {
 				t.holds[p] = true
@@ -189,7 +194,7 @@ func (b *bindings) open(t *thing) bool {
 			return true
 		}
 	}
-	return len(t.holds) == 0 && t == b.focus
+	return len(t.holds) == 0 && !t.spent
 }
 
 func (b *bindings) byID(id string) *thing {

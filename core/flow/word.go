@@ -36,6 +36,8 @@ type text struct {
 	words  []word
 	// foods are the words by which listed or known foods go.
 	foods func(norm string) bool
+	// listed tells which words name foods of this recipe's own list.
+	listed func(norm string) bool
 	// describing tells which words only say how a food is.
 	describing func(norm string) bool
 	// technique finds a row of the table of techniques.
@@ -141,7 +143,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.is(next, t.lang.Conjunctions) || moves && first ||
-			!cue && !t.foods(t.words[i].norm) && t.opensManner(next)
+			!cue && !t.listed(t.words[i].norm) && t.opensManner(next)
 	}
 	if t.lang.AdjectiveVerbs[t.words[i].low] {
 		return !cue || moves && !t.is(next, t.lang.Articles)

@@ -30,6 +30,8 @@ type Language struct {
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                               Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                     Set
 	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places Set
+	Liquors                                                                       Set
+	Doling                                                                        [][]string
 	Exceptions, Sequence                                                          Set
 	// Prepositions gives the role that a preposition introduces.
 	Prepositions map[string]string
@@ -136,6 +138,8 @@ type wordFile struct {
 	Exceptions     string              `yaml:"exceptions"`
 	Sequence       string              `yaml:"sequence"`
 	Possessives    string              `yaml:"possessives"`
+	Liquors        string              `yaml:"liquors"`
+	Doling         []string            `yaml:"doling"`
 	Places         string              `yaml:"places"`
 }
 
@@ -164,13 +168,16 @@ func Load(src Source, locale string) (*Language, error) {
 		TimeHedges: set(f.TimeHedges), TimeTails: set(f.TimeTails), TimeAfter: set(f.TimeAfter), TimeBefore: set(f.TimeBefore),
 		Degrees: set(f.Degrees), Celsius: set(f.Celsius), Fahrenheit: set(f.Fahrenheit), Fan: set(f.Fan), Gas: set(f.Gas), GasMark: set(f.GasMark),
 		Ifs: set(f.Ifs), Cooks: set(f.Cooks), Announcing: set(f.Announcing), Outcomes: set(f.Outcomes), Purpose: set(f.Purpose),
-		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Places: set(f.Places),
+		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Liquors: set(f.Liquors), Places: set(f.Places),
 		Sides: set(f.Sides), TimeUnits: f.TimeUnits, TimeWhole: f.TimeWhole, FewTimes: f.FewTimes, Shares: f.Shares, Littles: f.Littles,
 		Prepositions: byWord(f.Prepositions), Subordinators: byWord(f.Subordinators), Groups: map[string][]string{},
 		ProductHolds: map[string][]string{}, EggParts: f.EggParts,
 	}
 	for word, list := range f.Groups {
 		l.Groups[word] = strings.Fields(list)
+	}
+	for _, p := range f.Doling {
+		l.Doling = append(l.Doling, strings.Fields(p))
 	}
 	for word, list := range f.ProductHolds {
 		l.ProductHolds[word] = strings.Fields(list)

@@ -40,6 +40,17 @@ type verbTable struct {
 // Verb lists the readings of a word as a verb.
 func (l *Language) Verb(word string) []Reading { return l.verbs.forms[word] }
 
+// IsVerb tells whether a word is a verb of the table in its base form, or begins
+// one of several words.
+func (l *Language) IsVerb(word string) bool {
+	for _, r := range l.verbs.forms[word] {
+		if r.Form == Base {
+			return true
+		}
+	}
+	return len(l.verbs.longer[word]) > 0
+}
+
 // Longer lists the verbs of several words that begin with a word.
 func (l *Language) Longer(word string) [][]string { return l.verbs.longer[word] }
 

@@ -48,6 +48,8 @@ type layout struct {
 	mode    mode
 	waiting []block // blocks before the first heading, to find the name in
 	current *Section
+	// steps counts the steps found so far.
+	steps int
 	// methodNamed tells that a heading opened the method.
 	methodNamed bool
 }
@@ -89,6 +91,15 @@ func (l *layout) block(b block) {
 		return
 	}
 	if (l.mode == before || l.mode == listing) && !labelled(b.text, ingredientHeads) {
+		if name, parts := l.labelledRow(b.text); parts != nil {
+			if name != "" {
+				l.openPart(name)
+			}
+			for _, p := range parts {
+				l.block(block{text: p, bullet: true})
+			}
+			return
+		}
 		if parts := l.inARow(b.text); parts != nil {
 			for _, p := range parts {
 				l.block(block{text: p, bullet: true})
@@ -314,7 +325,8 @@ func (l *layout) inMethod(b block) {
 	}
 	if b.text != "" {
 		target := l.current
-		target.Steps = append(target.Steps, b.text)
+		l.steps++
+		target.Steps, target.Order = append(target.Steps, b.text), append(target.Order, l.steps)
 	}
 }
 

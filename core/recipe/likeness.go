@@ -29,44 +29,44 @@ func (l *layout) methodLike(b block) bool {
 		return false
 	}
 	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
-	return sentence && (l.imperative(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && !l.quantityFirst(b.text)
+	return sentence && (l.imperative(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && (!l.quantityFirst(b.text) || l.orders(b.text))
 }
 
 // nextSentence is where a second sentence begins: "squeeze dry. Mix with".
 var nextSentence = regexp.MustCompile(`\pL{3,}[.!] \p{Lu}\p{Ll}+ \p{Ll}`)
 
-var openers = map[string]bool{
-	"in": true, "put": true, "add": true, "place": true, "heat": true, "first": true, "start": true, "begin": true, "make": true, "meanwhile": true, "when": true,
-	"take": true, "pour": true, "turn": true, "while": true, "to": true, "once": true, "remove": true, "bring": true, "set": true, "then": true, "prepare": true, "using": true, "with": true,
-	"transfer": true, "return": true, "finally": true, "now": true, "cut": true, "cook": true, "let": true, "leave": true, "divide": true, "cover": true, "repeat": true, "work": true, "line": true, "after": true, "preheat": true, "next": true, "give": true,
-	"tip": true, "split": true, "gently": true, "carefully": true, "lay": true, "break": true, "crack": true, "keep": true, "lift": true, "spoon": true, "check": true, "taste": true, "rub": true, "get": true, "use": true, "for": true, "discard": true, "dissolve": true, "have": true, "as": true, "if": true, "wipe": true, "push": true, "scrape": true, "slowly": true, "sprinkle": true, "drop": true, "lower": true, "eat": true,
-}
+// farthestOrder is how many words into a text its first order may stand.
+const farthestOrder = 5
 
-// imperative tells whether a text opens as an instruction does.
+// imperative tells whether a text opens as an instruction does: with a verb of
+// cooking, after words that may stand before one.
 func (l *layout) imperative(text string) bool {
+	lang := l.reader.larder.Language()
 	tokens := lex.Scan(text)
-	for i, t := range tokens {
-		if i > 4 {
-			return false
-		}
-		if t.Kind != lex.Word {
+	for i := 0; i < min(len(tokens), farthestOrder); i++ {
+		if tokens[i].Kind != lex.Word {
 			continue
 		}
-		w := larder.Fold(t.Text)
-		if openers[w] {
+		w := larder.Fold(tokens[i].Text)
+		if lang.IsVerb(w) || lang.Prepositions[w] != "" || lang.Subordinators[w] != "" || lang.Connectors[w] {
 			return true
 		}
-		if _, ok := l.reader.larder.Words().Techniques[w]; ok {
-			return true
-		}
-		if i+1 < len(tokens) && tokens[i+1].Kind == lex.Word && larder.Fold(tokens[i+1].Text) == "the" {
+		if i+1 < len(tokens) && tokens[i+1].Kind == lex.Word && lang.Articles[larder.Fold(tokens[i+1].Text)] {
 			return true // "Salt the cabbage"
 		}
-		if !strings.HasSuffix(w, "ly") {
+		if !lang.Adverbs[w] && !strings.HasSuffix(w, "ly") {
 			return false
 		}
 	}
 	return false
+}
+
+// orders tells whether a text opens with a verb and what it is done to: "Quarter
+// the cabbage".
+func (l *layout) orders(text string) bool {
+	lang := l.reader.larder.Language()
+	tokens := lex.Scan(text)
+	return len(tokens) > 1 && tokens[1].Kind == lex.Word && lang.IsVerb(larder.Fold(tokens[0].Text)) && lang.Articles[larder.Fold(tokens[1].Text)]
 }
 
 func (l *layout) quantityFirst(text string) bool {

@@ -48,8 +48,11 @@ func (r *Reader) Source(src Source, sys measure.System) Dish {
 			lines = allLines(d)
 		}
 		before := past{made: map[string][]int{}}
-		for _, text := range s.Steps {
+		for k, text := range s.Steps {
 			step := r.stepAfter(text, lines, before)
+			if k < len(s.Order) {
+				step.Order = s.Order[k]
+			}
 			before.add(step)
 			if len(d.Components[i].Lines) == 0 {
 				step.Lines = []int{}
@@ -80,6 +83,7 @@ func bounded(src Source) (Source, bool) {
 		}
 		if len(s.Steps) > steps {
 			s.Steps, cut = s.Steps[:steps], true
+			s.Order = s.Order[:min(len(s.Order), steps)]
 		}
 		lines, steps = lines-len(s.Lines), steps-len(s.Steps)
 		if len(s.Lines)+len(s.Steps) > 0 {
@@ -102,7 +106,7 @@ func (r *Reader) placeSteps(src Source, d Dish) Source {
 	if at < 0 {
 		return src
 	}
-	for _, text := range src.Sections[loose].Steps {
+	for k, text := range src.Sections[loose].Steps {
 		best := 0
 		for i := range out.Sections {
 			n := len(r.Step(text, d.Components[i].Lines).Lines)
@@ -114,6 +118,9 @@ func (r *Reader) placeSteps(src Source, d Dish) Source {
 			}
 		}
 		out.Sections[at].Steps = append(slices.Clone(out.Sections[at].Steps), text)
+		if order := src.Sections[loose].Order; k < len(order) {
+			out.Sections[at].Order = append(slices.Clone(out.Sections[at].Order), order[k])
+		}
 	}
 	out.Sections = slices.Delete(out.Sections, loose, loose+1)
 	copy(d.Components[loose:], d.Components[loose+1:])

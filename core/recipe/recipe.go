@@ -7,6 +7,7 @@
 package recipe
 
 import (
+	"slices"
 	"strconv"
 
 	"yembra/core/larder"
@@ -94,6 +95,9 @@ type Alternative struct {
 
 // Step is one paragraph of the method.
 type Step struct {
+	// Order is the place of the step in the method of the whole dish, from 1;
+	// 0 where it follows the step before it.
+	Order      int           `json:"order,omitempty"`
 	Text       string        `json:"text"`
 	Techniques []string      `json:"techniques"`
 	Minutes    *measure.Span `json:"minutes" jsonschema:"nullable"`
@@ -108,6 +112,29 @@ type Step struct {
 	Actions   []Action   `json:"actions"`
 	Asides    []Aside    `json:"asides"`
 	Questions []Question `json:"questions"`
+}
+
+// StepAt is the place of a step in a dish.
+type StepAt struct{ Component, Step int }
+
+// Method lists the steps of all components in the order in which they are
+// done: the text's own, or one component after the other.
+func (d *Dish) Method() []StepAt {
+	var out []StepAt
+	order := map[StepAt]int{}
+	last := 0
+	for c := range d.Components {
+		for s, step := range d.Components[c].Steps {
+			at := StepAt{c, s}
+			if step.Order > 0 {
+				last = step.Order
+			}
+			order[at] = last
+			out = append(out, at)
+		}
+	}
+	slices.SortStableFunc(out, func(a, b StepAt) int { return order[a] - order[b] })
+	return out
 }
 
 // Animal is animal matter that a step names, listed as an ingredient or not.
@@ -147,4 +174,7 @@ type Section struct {
 	Name  string
 	Lines []string
 	Steps []string
+	// Order is the place of each step in the method of the whole dish, from 1;
+	// empty where the parts' methods follow each other.
+	Order []int
 }

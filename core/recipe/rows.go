@@ -1,0 +1,65 @@
+package recipe
+
+import "strings"
+
+// labelledRow takes a list apart that stands in one row behind its name or
+// behind words that announce it: "Filling: 250 g minced beef, 1 onion, grated",
+// "You need 3 bananas, 100 g flour and 1 egg". The name is empty where the words
+// only announce.
+func (l *layout) labelledRow(text string) (name string, items []string) {
+	label, rest, ok := strings.Cut(text, ":")
+	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords || l.quantityFirst(label) || isOneOf(label, methodHeads) {
+		label, rest, ok = "", "", false
+		for _, head := range ingredientHeads {
+			if tail, found := strings.CutPrefix(strings.ToLower(text), head+" "); found {
+				rest, ok = text[len(text)-len(tail):], true
+			}
+		}
+	}
+	if !ok {
+		return "", nil
+	}
+	items = l.commaItems(strings.TrimRight(strings.TrimSpace(rest), "."))
+	if len(items) < leastRowItems {
+		return "", nil
+	}
+	if isOneOf(label, ingredientHeads) {
+		label = ""
+	}
+	return label, items
+}
+
+// A label is at most this many words; a row holds at least this many items.
+const (
+	mostLabelWords = 4
+	leastRowItems  = 2
+)
+
+// commaItems splits a row at the commas and semicolons before an amount; what has
+// none belongs to the item before it ("1 onion, grated"). The last may hang on
+// "and".
+func (l *layout) commaItems(row string) []string {
+	var items []string
+	for _, part := range strings.FieldsFunc(row, func(r rune) bool { return r == ',' || r == ';' }) {
+		part = strings.TrimSpace(part)
+		bare := strings.TrimSpace(strings.TrimPrefix(part, "and "))
+		switch {
+		case bare == "":
+		case l.quantityFirst(bare) || len(items) > 0 && strings.Contains(row, ";"):
+			items = append(items, bare)
+		case len(items) > 0:
+			items[len(items)-1] += ", " + part
+		default:
+			return nil // it opens with something that is no amount
+		}
+	}
+	return items
+}
+
+// openPart begins a part by its name, inside the list or before it.
+func (l *layout) openPart(name string) {
+	if l.mode == before {
+		l.mode = listing
+	}
+	l.section(partTitle(name))
+}

@@ -40,12 +40,14 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.working, b.tech = nil, t
 	c.dropKeys(b.text, t)
 	b.objects(c, t, r)
+	b.verbMatter(c, t, r)
 	b.working = a
 	for _, l := range c.links {
 		b.tied(c, t, l, r)
 	}
 	question := b.meant(c, t, r)
 	b.medium(t, r)
+	b.meantFor(t, r)
 	b.outcome(c, t, r)
 	b.last = a
 	return a, question
@@ -155,7 +157,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		role = "to"
 	case role == "" && len(c.objects) == 0:
 		role = "to"
-	case role == "from" && l.first && len(c.objects) == 0 && vessel == "":
+	case role == "from" && vessel == "" && (l.first && len(c.objects) == 0 || b.r.lang.Announcing[c.lemma]):
 		role = "to"
 	}
 	switch role {
@@ -204,6 +206,9 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	n := l.nouns[0]
 	found := b.resolve(n)
 	if len(found) > 0 && found[0].portion != nil && b.forTable(found[0].portion.line) {
+		return false
+	}
+	if b.r.lang.Places[n.head()] && n.owner == nil && len(b.direct(n)) == 0 {
 		return false
 	}
 	if n.little || n.amount[1] > 0 || n.share > 0 && n.share < 1 {
@@ -316,6 +321,9 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 			fat = in
 		}
 	}
+	if t.InHot != "" && (fat == nil || !b.holdsFat(fat)) {
+		fat = b.latest(func(x *thing) bool { return b.holdsFat(x) && x.hot >= fryingHeat })
+	}
 	if fat == nil || !b.holdsFat(fat) || !b.open(fat) {
 		return
 	}
@@ -324,6 +332,45 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 	}
 	if (t.Medium == "fat" || t.Name == "cook" || t.Name == "deep-fry") && len(a.With) == 0 && !slices.Contains(r.inputs, fat) {
 		b.refMade(fat, 1, r, &a.With)
+	}
+}
+
+// meantFor takes in the fat that the list says is for this work: "oil, for
+// frying", "butter, for the basin".
+func (b *bindings) meantFor(t *larder.Technique, r *roles) {
+	if len(r.action.With) > 0 || t.Medium != "fat" && t.Name != "deep-fry" && t.Name != "grease" {
+		return
+	}
+	for i := range b.lines {
+		f := b.lines[i].food
+		if f == nil || b.touched(i) || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+			continue
+		}
+		for w := range b.lines[i].said {
+			if b.r.lang.Orders(w, t.Name, t.InHot) || t.Name == "grease" && b.r.lang.Vessels[w] {
+				b.refPortion(noun{}, portion{i, ""}, r, &r.action.With)
+				return
+			}
+		}
+	}
+}
+
+// verbMatter takes in the food that a verb itself names: "flour the veal", "salt
+// the slices".
+func (b *bindings) verbMatter(c *clause, t *larder.Technique, r *roles) {
+	n := noun{from: c.from, upto: c.from, words: larder.Words(c.lemma), pointed: true}
+	if len(c.objects) == 0 || !b.text.foods(n.head()) || t.Family == "cut" || t.Family == "machine" || t.Name == "beat" {
+		return
+	}
+	for _, x := range b.direct(n) {
+		if b.leftOf(*x.portion) > 0 {
+			b.refPortion(n, *x.portion, r, &r.action.With)
+			return
+		}
+	}
+	if t.Name == "season" || t.Name == "grease" || t.Name == "coat" {
+		named := c.lemma
+		r.action.With = append(r.action.With, recipe.Ref{Named: &named, Share: 1})
 	}
 }
 
@@ -344,8 +391,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	names := append(r.names, a.Makes)
 	b.onlyVessel = ""
-	if len(a.To) > 0 && len(r.inputs)+len(r.portions) == 0 && !b.anyMatter(a) {
-		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
+	if b.works(a, r) {
 		return
 	}
 	if t.Takes == "part" {
@@ -411,14 +457,28 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	}
 }
 
-// anyMatter tells whether an action works on more than a vessel.
-func (b *bindings) anyMatter(a *recipe.Action) bool {
-	for _, r := range slices.Concat(a.To, a.With, a.Into) {
-		if r.Named == nil || !b.r.lang.Vessels[last(larder.Words(*r.Named))] {
-			return true
+// works tells whether an action leaves what is being made as it is: it greases
+// a tin, or lets the excess drip off.
+func (b *bindings) works(a *recipe.Action, r *roles) bool {
+	if len(a.To) == 0 || len(r.inputs) > 0 {
+		return false
+	}
+	vessels := true
+	for _, ref := range a.To {
+		if ref.Named == nil {
+			return false
+		}
+		w := last(strings.Fields(*ref.Named))
+		vessels = vessels && b.r.lang.Vessels[w]
+		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] {
+			return false
 		}
 	}
-	return false
+	if vessels {
+		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
+		return true
+	}
+	return len(r.portions) == 0
 }
 
 // loose tells whether water that nobody lists goes in.
@@ -447,7 +507,7 @@ func (c *clause) dropKeys(t *text, tech *larder.Technique) {
 	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
 		return slices.ContainsFunc(c.sense.Keys, func(key []string) bool {
 			w := t.low(n.upto - 1)
-			return (slices.Contains(key, n.head()) || slices.Contains(key, w)) && !t.lang.Vessels[w]
+			return (slices.Contains(key, n.head()) || slices.Contains(key, w)) && (!t.lang.Vessels[w] || t.lang.Tools[w])
 		})
 	})
 }

@@ -133,7 +133,7 @@ func (b *body) rest(i int) int {
 	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
 		return b.says(i)
 	}
-	if _, n := b.verb(i, language.Going); n > 0 && !b.modifies(i, b.upto) && !b.foods(b.words[i].norm) {
+	if b.looksGoing(i) && !b.modifies(i, b.upto) {
 		end := i + 1
 		for end < b.upto && !b.mark(end, ",") {
 			end++
@@ -156,9 +156,17 @@ func (b *body) rest(i int) int {
 	if len(nouns) == 0 {
 		return i + 1
 	}
+	if n := nouns[0]; n.amount[1] > 0 && b.is(n.upto-1, b.lang.Manner) {
+		b.clause.manner = append(b.clause.manner, b.slice(i, at))
+		return at // "three times"
+	}
 	if n := nouns[0]; len(b.clause.objects)+len(b.clause.links) > 0 && (n.little && n.pronoun && len(n.words) == 0 || b.lang.Places[b.low(n.upto-1)]) {
 		b.clause.manner = append(b.clause.manner, b.slice(i, at))
 		return at
+	}
+	if n := nouns[0]; len(nouns) == 1 && b.adjectives(n.from, n.upto) && !b.foods(n.head()) && b.lang.AdjectiveVerbs[b.low(n.upto-1)] {
+		b.clause.manner = append(b.clause.manner, b.slice(i, at))
+		return at // "squeeze dry"
 	}
 	b.thing(nouns)
 	return at
@@ -198,6 +206,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 			out[len(out)-1].except, i = b.nouns(i + 1)
 			return out, i
 		}
+		i = b.pastDescription(i)
 		next := i
 		for next < b.upto && (b.mark(next, ",/+&") || b.is(next, b.lang.Conjunctions) || next > i && b.is(next, b.lang.Connectors)) {
 			if b.is(next, b.lang.Sequence) {
@@ -210,6 +219,22 @@ func (b *body) nouns(i int) ([]noun, int) {
 		}
 		i = next
 	}
+}
+
+// pastDescription skips what describes the thing just named behind a comma: "the
+// eggs, quartered, and".
+func (b *body) pastDescription(i int) int {
+	if !b.mark(i, ",") {
+		return i
+	}
+	at := i + 1
+	for b.adverb(at) {
+		at++
+	}
+	if _, n := b.verb(at, language.Past); n > 0 && (b.mark(at+1, ",") || b.is(at+1, b.lang.Conjunctions) || b.ends(at+1, b.upto)) && !b.opensThing(at+1) {
+		return at + 1
+	}
+	return i
 }
 
 // listed tells whether another thing of a list begins at i.
@@ -233,7 +258,7 @@ func (b *body) listed(i int) bool {
 	if b.adverb(i) && !b.modifies(i, b.upto) {
 		return false
 	}
-	return !b.goes(i) || b.modifies(i, b.upto)
+	return !b.goes(i) && !b.looksGoing(i) || b.modifies(i, b.upto)
 }
 
 // hanging reads a clause that hangs on this one under a conjunction: a

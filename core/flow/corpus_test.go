@@ -111,10 +111,8 @@ func (s score) String() string {
 func compare(t testing.TB, w written) score {
 	d := read(t, w.text)
 	var got []recipe.Action
-	for _, c := range d.Components {
-		for _, s := range c.Steps {
-			got = append(got, s.Actions...)
-		}
+	for _, at := range d.Method() {
+		got = append(got, d.Components[at.Component].Steps[at.Step].Actions...)
 	}
 	m := marked{d: d, want: w.marks, got: got, techniques: reader(t)}
 	pair := m.align()
@@ -456,4 +454,44 @@ func TestShow(t *testing.T) {
 			}
 		}
 	}
+}
+
+// TestDoubts prints what is doubtful in how recipes are read: DOUBTS=file.
+func TestDoubts(t *testing.T) {
+	file := os.Getenv("DOUBTS")
+	if file == "" {
+		t.Skip("DOUBTS names no file")
+	}
+	questions, unused, steps := 0, 0, 0
+	for _, w := range corpus(t, file) {
+		d := read(t, w.text)
+		used := map[string]bool{}
+		for _, at := range d.Method() {
+			s := d.Components[at.Component].Steps[at.Step]
+			steps++
+			for _, a := range s.Actions {
+				for _, r := range slices.Concat(a.To, a.With, a.Into) {
+					if r.Line != nil {
+						used[*r.Line] = true
+					}
+					if r.Named != nil {
+						fmt.Printf("%s: named %s in %s\n", w.slug, *r.Named, string([]rune(s.Text)[a.From:a.Upto]))
+					}
+				}
+			}
+			for _, q := range s.Questions {
+				questions++
+				fmt.Printf("%s: ?? %s\n", w.slug, q.Text)
+			}
+		}
+		for c := range d.Components {
+			for j, l := range d.Components[c].Lines {
+				if !used[recipe.LineRef(c, j)] {
+					unused++
+					fmt.Printf("%s: unused %s\n", w.slug, l.Text)
+				}
+			}
+		}
+	}
+	fmt.Println(file, "questions", questions, "unused", unused, "steps", steps)
 }

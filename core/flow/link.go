@@ -20,6 +20,9 @@ func (b *body) link(i int, first bool) int {
 	for b.adverb(at) && b.lang.Prepositions[b.low(at+1)] != "" {
 		at++ // "to just below the boil"
 	}
+	if c, ok := b.time(at); ok && role != "with" && role != "into" {
+		return b.lasting(i, c, role)
+	}
 	// "on to", "out of", "on top of"
 	for b.lang.Prepositions[b.low(at)] != "" && b.lang.Prepositions[b.low(at)] != "of" || b.low(at) == "top" && b.lang.Prepositions[b.low(at+1)] == "of" {
 		if r := b.lang.Prepositions[b.low(at)]; r != "" {
@@ -113,19 +116,22 @@ func (b *body) unknownVerb(i int) bool {
 // manners tells where what a preposition leads to ends if it only says how: "in
 // batches", "at a time", "on all sides", "in wedges"; 0 where it does not.
 func (b *body) manners(i int, role string) int {
-	for k := i; k < b.upto && k < i+4; k++ {
+	unknown := 0
+	for k := i; k < b.upto && k < i+farthestName; k++ {
 		if b.mark(k, ",") {
 			return 0
 		}
 		next := k + 1
 		done := b.ends(next, b.upto) || b.mark(next, ",") || b.is(next, b.lang.Conjunctions) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of"
 		if done && !b.foods(b.words[k].norm) {
-			if b.is(k, b.lang.Manner) && role != "with" || b.lang.Sides[b.low(k)] && role != "in" || b.lang.Shapes[b.low(k)] && role == "in" && !b.is(i, b.lang.Articles) || b.adverb(k) && k > i {
+			if b.is(k, b.lang.Manner) && role != "with" || b.lang.Sides[b.low(k)] && role != "in" || b.lang.Shapes[b.low(k)] && role == "in" && !b.is(i, b.lang.Pointing) || b.adverb(k) && k > i {
 				return next
 			}
 		}
-		if !b.opensThing(k) && !b.adverb(k) && !b.lang.AdjectiveVerbs[b.low(k)] && !b.lang.Qualifiers[b.low(k)] {
-			return 0
+		if !b.opensThing(k) && !b.adverb(k) && !b.plain(k) && !b.is(k, b.lang.Manner) {
+			if unknown = unknown + 1; unknown > 1 || b.foods(b.words[k].norm) || b.lang.Vessels[b.low(k)] || done {
+				return 0
+			}
 		}
 	}
 	return 0
@@ -157,7 +163,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 	if b.purpose != "" && role != "with" && role != "in" {
 		return next
 	}
-	if role == "into" && b.shapes(w, nouns[0]) {
+	if role == "into" && b.shapes(w, nouns[0]) || first && b.cuts() && b.shapes("into", nouns[0]) {
 		b.clause.makes = nouns[0].head()
 		return next
 	}

@@ -2,6 +2,7 @@ package flow
 
 import (
 	"yembra/core/language"
+	"yembra/core/larder"
 	"yembra/core/lex"
 )
 
@@ -72,15 +73,25 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		if t.lang.Prepositions[w.low] == "of" {
 			return t.of(n, at, upto, inner)
 		}
-		n.words = append(n.words, w.norm)
+		n.words = append(n.words, larder.Words(w.Text)...)
 		n.plural = w.low != w.norm
 		at++
 	}
 	n.upto = at
+	t.trimDescribing(&n, start)
 	if len(n.words) == 0 && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0) {
 		n.pronoun = true // "the rest", "half", "both"
 	}
 	return n, at > i && (len(n.words) > 0 || n.pronoun)
+}
+
+// trimDescribing takes off the end of a name what says how the thing gets: "the
+// dough thin", "the onions brown".
+func (t *text) trimDescribing(n *noun, start int) {
+	for last := n.upto - 1; last > start && t.lang.AdjectiveVerbs[t.low(last)] && len(n.words) > 1 && (t.foods(t.words[last-1].norm) || t.lang.Products[t.low(last-1)]); last-- {
+		n.words = n.words[:len(n.words)-1]
+		n.plural = t.low(last-1) != t.words[last-1].norm
+	}
 }
 
 // adjectives tells whether a run of words only describes: "a soft" in "a soft,
@@ -260,6 +271,9 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	case t.is(i, t.lang.Pronouns) && named, t.is(i, t.lang.Articles) && named:
 		return true
 	case t.adverb(i) && named && !t.foods(t.words[i].norm) && !t.modifies(i, upto):
+		return true
+	}
+	if kind, _ := t.phrase(i); kind != "" && named {
 		return true
 	}
 	if _, ok := t.time(i); ok && named || named && t.sideways(i) {

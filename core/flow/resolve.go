@@ -21,6 +21,8 @@ type referent struct {
 func (b *bindings) resolve(n noun) []referent {
 	lang := b.r.lang
 	switch {
+	case n.owner != nil && lang.Places[n.head()]:
+		return b.resolve(*n.owner)
 	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && lang.Remains[n.head()] && b.called(n) == nil:
 		return nil
 	case n.pronoun && len(n.words) > 0 && lang.Whole[n.words[0]] && len(n.words) == 1, len(n.words) > 0 && n.head() == "ingredient" && !b.kindOfIngredient(n):
@@ -60,8 +62,17 @@ func (b *bindings) resolve(n noun) []referent {
 	if found := b.group(n); len(found) > 0 {
 		return found
 	}
+	if lang.Ones[n.head()] {
+		return b.described(n)
+	}
 	if t := b.product(n); t != nil {
 		return []referent{{made: t}}
+	}
+	if found := b.unmade(n); len(found) > 0 {
+		return found
+	}
+	if found := b.animal(n); len(found) > 0 {
+		return found
 	}
 	return []referent{{named: b.words(n)}}
 }
@@ -245,8 +256,13 @@ func (b *bindings) direct(n noun) []referent {
 		if b.lines[i].comp == b.comp {
 			s += 0.5
 		}
-		if left := b.leftOf(portion{i, ""}); left > 0 && (!n.rest || left < 1) {
+		switch left := b.leftOf(portion{i, ""}); {
+		case left > 0 && left < 1:
+			s += 0.3
+		case left == 1:
 			s += 0.25
+		case n.rest:
+			s -= 0.5
 		}
 		switch {
 		case s > top:
@@ -313,6 +329,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if b.r.lang.EggParts[head] > 0 && l.food != nil && l.food.Kind == "egg" && !slices.Contains(l.name, head) {
 		score = max(score, 4)
 	}
+	if score == 0 && l.said[head] && n.pointed && !b.r.lang.Products[head] && l.food != nil && !vocab.Neutral[head] && b.inPreparation(head, l) {
+		score = leastLikeness // "cut into chips"
+	}
 	if score == 0 {
 		return 0
 	}
@@ -325,6 +344,11 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		}
 	}
 	return score
+}
+
+// inPreparation tells whether a word says what a line is cut or made into.
+func (b *bindings) inPreparation(w string, l *bound) bool {
+	return slices.Contains(larder.Words(l.line.Preparation), w)
 }
 
 // otherFood tells whether a word inside a line's name would mean another food by
@@ -380,7 +404,7 @@ func (b *bindings) group(n noun) []referent {
 	var fresh, used []referent
 	for i := range b.lines {
 		f := b.lines[i].food
-		if f == nil || !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+		if f == nil || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
@@ -410,6 +434,49 @@ func (b *bindings) component(c int) []referent {
 	return out
 }
 
+// described resolves "the floury ones": the line that its list describes so, or
+// what is being worked on.
+func (b *bindings) described(n noun) []referent {
+	for i := range b.lines {
+		if len(n.words) > 1 && b.lines[i].said[n.words[0]] {
+			return []referent{{portion: &portion{i, ""}}}
+		}
+	}
+	if b.focus != nil {
+		return []referent{{made: b.focus}}
+	}
+	return nil
+}
+
+// unmade resolves the name of a part of which nothing has been made yet: "blend
+// the paste".
+func (b *bindings) unmade(n noun) []referent {
+	c := b.componentNamed(n.head())
+	if c < 0 || len(b.dish.Components) < 2 {
+		return nil
+	}
+	return b.component(c)
+}
+
+// animal resolves the word of an animal ("the beef") to the only line of its
+// class that is named by a cut.
+func (b *bindings) animal(n noun) []referent {
+	class, ok := b.r.larder.Words().AnimalWords[n.head()]
+	if !ok {
+		return nil
+	}
+	var found []referent
+	for i := range b.lines {
+		if f := b.lines[i].food; f != nil && f.Animal == class && b.lines[i].line.Origin == larder.FromAnimal && f.Kind != "stock" && f.Kind != "fish-stock" {
+			found = append(found, referent{portion: &portion{i, ""}})
+		}
+	}
+	if len(found) > 1 {
+		return nil
+	}
+	return found
+}
+
 func (b *bindings) componentNamed(w string) int {
 	if b.r.lang.Articles[w] || b.r.lang.Prepositions[w] != "" {
 		return -1
@@ -432,6 +499,11 @@ func (b *bindings) product(n noun) *thing {
 		}
 	}
 	raw := b.text.low(n.upto - 1)
+	if n.rest && lang.Products[head] {
+		if t := b.begun(); t != nil {
+			return t
+		}
+	}
 	if kinds := lang.ProductHolds[head]; kinds != nil {
 		return b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) })
 	}
@@ -446,6 +518,17 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 		return b.latest(func(t *thing) bool { return true })
+	}
+	return nil
+}
+
+// begun is the last thing of which a part has gone on, for "the rest of the
+// batter".
+func (b *bindings) begun() *thing {
+	for i := len(b.things) - 1; i >= 0; i-- {
+		if b.things[i].left < 1 {
+			return b.things[i]
+		}
 	}
 	return nil
 }
@@ -471,6 +554,12 @@ func (b *bindings) holdsKind(t *thing, kinds []string) bool {
 	}
 	return false
 }
+
+// anyDry stands for foods that hold next to no water.
+const (
+	anyDry   = "#dry"
+	dryWater = 16.0
+)
 
 // anyLiquid stands for things that pour in the table of what products hold.
 const anyLiquid = "#liquid"

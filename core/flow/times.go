@@ -101,6 +101,9 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 	for t.lang.TimeTails[t.low(c.upto)] {
 		c.upto++
 	}
+	if t.is(c.upto, t.lang.TimeLess) {
+		c.aside = true // "2 minutes less than the packet says"
+	}
 	if t.is(c.upto, t.lang.TimeAfter) && !c.aside {
 		c.aside, c.later = true, true
 	}

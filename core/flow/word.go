@@ -133,6 +133,9 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return false
 	}
 	next := i + n
+	if t.sideways(i) {
+		return false // "cut side down"
+	}
 	thing := t.opensThing(next) || n > 1
 	if thing {
 		return true
@@ -143,7 +146,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.is(next, t.lang.Conjunctions) || moves && first ||
-			!cue && !t.listed(t.words[i].norm) && t.opensManner(next)
+			!cue && !t.listed(t.words[i].norm) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
 	}
 	if t.lang.AdjectiveVerbs[t.words[i].low] {
 		return !cue || moves && !t.is(next, t.lang.Articles)
@@ -160,6 +163,9 @@ func (t *text) opensManner(i int) bool {
 	if t.ends(i, len(t.words)) || t.is(i, t.lang.Particles) || t.is(i, t.lang.Until) || t.adverb(i) {
 		return true
 	}
+	if t.lang.Subordinators[t.low(i)] != "" {
+		return true
+	}
 	if role := t.lang.Prepositions[t.low(i)]; role != "" {
 		return role != "of"
 	}
@@ -171,6 +177,13 @@ func (t *text) opensManner(i int) bool {
 func (t *text) goes(i int) bool {
 	_, n := t.verb(i, language.Going)
 	return n > 0
+}
+
+// looksGoing tells whether a word has the shape of a verb in -ing that no table
+// knows: "ending with potatoes".
+func (t *text) looksGoing(i int) bool {
+	w := t.low(i)
+	return strings.HasSuffix(w, t.lang.GoingEnd) && len(w) > len(t.lang.GoingEnd)+2 && !t.foods(t.words[i].norm) && !t.lang.Products[w]
 }
 
 // senseOf chooses the meaning of a verb by the words of its clause: the sense

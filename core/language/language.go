@@ -4,7 +4,9 @@
 package language
 
 import (
+	"cmp"
 	"fmt"
+	"slices"
 	"strings"
 )
 
@@ -30,7 +32,8 @@ type Language struct {
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                               Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                     Set
 	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places Set
-	Liquors                                                                       Set
+	Liquors, Ones, TimeLess                                                       Set
+	GoingEnd                                                                      string
 	Doling                                                                        [][]string
 	Exceptions, Sequence                                                          Set
 	// Prepositions gives the role that a preposition introduces.
@@ -139,6 +142,9 @@ type wordFile struct {
 	Sequence       string              `yaml:"sequence"`
 	Possessives    string              `yaml:"possessives"`
 	Liquors        string              `yaml:"liquors"`
+	Ones           string              `yaml:"ones"`
+	GoingEnd       string              `yaml:"goingend"`
+	TimeLess       string              `yaml:"timeless"`
 	Doling         []string            `yaml:"doling"`
 	Places         string              `yaml:"places"`
 }
@@ -168,9 +174,9 @@ func Load(src Source, locale string) (*Language, error) {
 		TimeHedges: set(f.TimeHedges), TimeTails: set(f.TimeTails), TimeAfter: set(f.TimeAfter), TimeBefore: set(f.TimeBefore),
 		Degrees: set(f.Degrees), Celsius: set(f.Celsius), Fahrenheit: set(f.Fahrenheit), Fan: set(f.Fan), Gas: set(f.Gas), GasMark: set(f.GasMark),
 		Ifs: set(f.Ifs), Cooks: set(f.Cooks), Announcing: set(f.Announcing), Outcomes: set(f.Outcomes), Purpose: set(f.Purpose),
-		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Liquors: set(f.Liquors), Places: set(f.Places),
+		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Liquors: set(f.Liquors), Ones: set(f.Ones), GoingEnd: f.GoingEnd, TimeLess: set(f.TimeLess), Places: set(f.Places),
 		Sides: set(f.Sides), TimeUnits: f.TimeUnits, TimeWhole: f.TimeWhole, FewTimes: f.FewTimes, Shares: f.Shares, Littles: f.Littles,
-		Prepositions: byWord(f.Prepositions), Subordinators: byWord(f.Subordinators), Groups: map[string][]string{},
+		Groups:       map[string][]string{},
 		ProductHolds: map[string][]string{}, EggParts: f.EggParts,
 	}
 	for word, list := range f.Groups {
@@ -189,6 +195,16 @@ func Load(src Source, locale string) (*Language, error) {
 	l.phrases(Negative, f.Negative)
 	l.phrases(Meanwhile, f.Meanwhile)
 	l.phrases(NoteOpener, f.Notes)
+	var err error
+	if l.Prepositions, err = byWord(f.Prepositions); err != nil {
+		return nil, fmt.Errorf("prepositions of %s: %w", locale, err)
+	}
+	if l.Subordinators, err = byWord(f.Subordinators); err != nil {
+		return nil, fmt.Errorf("subordinators of %s: %w", locale, err)
+	}
+	slices.SortFunc(l.Phrases, func(a, b Phrase) int {
+		return cmp.Or(cmp.Compare(len(b.Words), len(a.Words)), slices.Compare(a.Words, b.Words), strings.Compare(a.Kind, b.Kind))
+	})
 	return l, l.loadVerbs(src)
 }
 
@@ -198,13 +214,16 @@ func (l *Language) phrases(kind string, list []string) {
 	}
 }
 
-// byWord turns "role: word word" round.
-func byWord(lists map[string]string) map[string]string {
+// byWord turns "role: word word" round; a word of two roles is an error.
+func byWord(lists map[string]string) (map[string]string, error) {
 	out := map[string]string{}
 	for role, list := range lists {
 		for _, w := range strings.Fields(list) {
+			if other, taken := out[w]; taken {
+				return nil, fmt.Errorf("%q stands under %s and %s", w, role, other)
+			}
 			out[w] = role
 		}
 	}
-	return out
+	return out, nil
 }

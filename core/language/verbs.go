@@ -51,6 +51,19 @@ func (l *Language) IsVerb(word string) bool {
 	return len(l.verbs.longer[word]) > 0
 }
 
+// Orders tells whether a word is a form of a verb that orders one of the
+// techniques: "frying", "fry".
+func (l *Language) Orders(word string, techniques ...string) bool {
+	for _, r := range l.verbs.forms[word] {
+		for _, s := range l.verbs.senses[r.Lemma] {
+			if len(s.Keys) == 0 && s.Technique != "" && slices.Contains(techniques, s.Technique) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
 // Longer lists the verbs of several words that begin with a word.
 func (l *Language) Longer(word string) [][]string { return l.verbs.longer[word] }
 

@@ -15,6 +15,9 @@ var afterHeads = []string{"notes", "note", "tips", "tip", "nutrition", "nutritio
 
 func isOneOf(text string, heads []string) bool {
 	t := strings.ToLower(strings.Trim(text, " :.*#_-–—="))
+	if _, second, ok := strings.Cut(t, " / "); ok && isOneOf(second, heads) {
+		return true // said in two languages
+	}
 	for _, h := range heads {
 		if t == h || strings.HasPrefix(t, h+" (") || (strings.HasPrefix(t, h+" for ") || strings.HasPrefix(t, h+" to ")) && len(t) < 60 || strings.HasPrefix(t, h+":") {
 			return true

@@ -27,6 +27,10 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 			return nil, ""
 		}
 		c.lemma, c.said, c.sense.Technique = b.last.Verb, b.last.Verb, b.last.Technique
+		if b.meantTo && len(b.last.With) > 0 && len(c.objects) > 0 {
+			c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects}) // "cover with rice, then mint"
+			c.objects = nil
+		}
 	}
 	a := &recipe.Action{ID: id, Verb: c.said, Technique: c.sense.Technique, To: []recipe.Ref{}, With: []recipe.Ref{}, Into: []recipe.Ref{}, Minutes: c.minutes, Celsius: c.temp, Heat: c.ring, Makes: c.makes, Parallel: c.parallel, Manner: c.manner}
 	if c.cue[1] > 0 {
@@ -37,7 +41,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		t = &larder.Technique{Name: a.Technique}
 	}
 	r := &roles{action: a}
-	b.working, b.tech = nil, t
+	b.working, b.tech, b.shared = nil, t, map[*thing]bool{}
 	c.dropKeys(b.text, t)
 	b.objects(c, t, r)
 	b.verbMatter(c, t, r)
@@ -45,6 +49,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	for _, l := range c.links {
 		b.tied(c, t, l, r)
 	}
+	b.meantTo = len(a.To) == 0
 	question := b.meant(c, t, r)
 	b.medium(t, r)
 	b.meantFor(t, r)
@@ -56,6 +61,9 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 // refs resolves nouns and takes their shares; the role keeps the outcome.
 func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 	for _, n := range nouns {
+		if n.owner != nil && b.r.lang.Parts[n.head()] {
+			r.names = append(r.names, n.head()) // the zest of a lemon goes by that name
+		}
 		for _, x := range b.resolve(n) {
 			switch {
 			case x.made != nil:
@@ -77,8 +85,11 @@ func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref
 		return
 	}
 	id := t.id
-	*into = append(*into, recipe.Ref{Made: &id, Share: share})
+	*into = append(*into, recipe.Ref{Made: &id, Share: round(share)})
 	r.inputs = append(r.inputs, t)
+	if share < 1 {
+		b.shared[t] = true
+	}
 }
 
 func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
@@ -185,7 +196,7 @@ func (b *bindings) accompanied(l link, t *larder.Technique, r *roles, vessel str
 	case vessel != "" && t.Medium == "with":
 		named := b.words(n)
 		r.action.With = append(r.action.With, recipe.Ref{Named: &named, Share: 1})
-	case vessel != "" && b.r.lang.Tools[vessel], b.r.lang.Places[n.head()], b.r.lang.Places[b.text.low(n.upto-1)]:
+	case vessel != "" && b.r.lang.Tools[vessel], slices.ContainsFunc(n.words, func(w string) bool { return b.r.lang.Tools[w] && vessel == "" && len(b.direct(n)) == 0 }), b.r.lang.Places[n.head()], b.r.lang.Places[b.text.low(n.upto-1)]:
 	default:
 		b.linkInto(l, t, r, &r.action.With, vessel, false)
 	}
@@ -199,6 +210,9 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	}
 	if l.role == "in" {
 		return t.Joins != "" || t.Family == "assemble" && t.Medium != "with"
+	}
+	if b.flowsOver(l.nouns[0]) && t.Joins == "yes" {
+		return true
 	}
 	if l.role != "into" || t.Joins == "" && t.Family != "assemble" && t.Family != "cut" {
 		return false
@@ -217,6 +231,12 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "" || l.word == "through")
 }
 
+// flowsOver tells whether a noun means a liquid that is not what is being worked
+// on: "ladle over the soup".
+func (b *bindings) flowsOver(n noun) bool {
+	return slices.ContainsFunc(b.resolve(n), func(x referent) bool { return x.made != nil && x.made.liquid && x.made != b.base })
+}
+
 // inside binds what "in" leads to: a medium, a coat, a place.
 func (b *bindings) inside(l link, t *larder.Technique, r *roles, vessel string) {
 	switch {
@@ -229,11 +249,18 @@ func (b *bindings) inside(l link, t *larder.Technique, r *roles, vessel string) 
 		b.refs(l.nouns, r, &r.action.Into)
 	case t.Medium == "with":
 		b.refs(l.nouns, r, &r.action.With)
-	case t.Medium == "liquid" && b.pot(l.nouns[0]):
+	case len(r.action.To) == 0 && (t.Family == "assemble" || t.Family == "cut") && b.made(l.nouns[0]):
+		b.refs(l.nouns, r, &r.action.To)
+	case t.Medium == "liquid" && !l.nouns[0].little && b.pot(l.nouns[0]):
 		b.refs(l.nouns, r, &r.action.Into)
 	default:
 		b.refs(l.nouns, r, &r.action.With)
 	}
+}
+
+// made tells whether a noun means something that has been made.
+func (b *bindings) made(n noun) bool {
+	return slices.ContainsFunc(b.resolve(n), func(x referent) bool { return x.made != nil })
 }
 
 // pot tells whether a noun means the pot and all in it: several things boil
@@ -293,10 +320,15 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	}
 	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
 		into := b.base
-		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || slices.Contains(c.particles, "in")) {
+		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0) {
 			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp })
 		}
-		if into != nil && !slices.Contains(r.inputs, into) && b.open(into) {
+		switch {
+		case b.onlyVessel != "":
+			named := b.onlyVessel
+			a.Into = append(a.Into, recipe.Ref{Named: &named, Share: 1})
+			r.vessel = named
+		case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
 			b.refMade(into, 1, r, &a.Into)
 		}
 	}
@@ -380,7 +412,7 @@ const fryingHeat = 140
 
 // saidIn tells whether "in" stood right behind the verb.
 func (b *bindings) saidIn(c *clause) bool {
-	return slices.ContainsFunc(c.links, func(l link) bool { return l.first && (l.role == "in" || l.word == "through") })
+	return slices.ContainsFunc(c.links, func(l link) bool { return l.first && (l.role == "in" || b.r.lang.Particles[l.word]) })
 }
 
 // outcome notes what the action made.
@@ -405,18 +437,22 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		made.hot = *a.Celsius
 	}
 	b.focus, b.base = made, made
-	if r.vessel == "" && len(r.inputs) > 0 {
-		for v, held := range b.vessels {
-			if slices.Contains(r.inputs, held) {
-				b.vessels[v] = made
+	b.stand(made, t, r)
+}
+
+// stand notes in which vessel a thing stands: the one named, or that of what
+// went in, unless the work takes it out of there.
+func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
+	made.vessel = r.vessel
+	if r.vessel == "" && t.Family != "cut" && t.Family != "machine" && t.Family != "separate" && t.Family != "clean" {
+		for _, in := range r.inputs {
+			if in.vessel != "" && !b.shared[in] {
+				made.vessel = in.vessel
 			}
 		}
 	}
-	if r.vessel != "" {
-		b.vessels[r.vessel] = made
-		if b.r.lang.Pots[r.vessel] {
-			b.vessels[anyPot] = made
-		}
+	if made.vessel != "" {
+		b.vessels[made.vessel] = made
 	}
 }
 
@@ -474,11 +510,11 @@ func (b *bindings) works(a *recipe.Action, r *roles) bool {
 			return false
 		}
 	}
-	if vessels {
+	if t := b.tech; vessels && (len(r.portions) == 0 || t.Family == "coat") {
 		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
 		return true
 	}
-	return len(r.portions) == 0
+	return !vessels && len(r.portions) == 0
 }
 
 // loose tells whether water that nobody lists goes in.
@@ -504,6 +540,10 @@ func (c *clause) dropKeys(t *text, tech *larder.Technique) {
 	if len(c.sense.Keys) == 0 || tech.Name == "preheat" {
 		return
 	}
+	c.links = slices.DeleteFunc(c.links, func(l link) bool {
+		w := t.low(l.nouns[0].upto - 1)
+		return t.lang.Vessels[w] && slices.ContainsFunc(c.sense.Keys, func(key []string) bool { return slices.Contains(key, w) })
+	})
 	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
 		return slices.ContainsFunc(c.sense.Keys, func(key []string) bool {
 			w := t.low(n.upto - 1)

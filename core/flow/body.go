@@ -3,6 +3,8 @@ package flow
 import (
 	"strings"
 
+	"yembra/core/lex"
+
 	"yembra/core/language"
 )
 
@@ -79,7 +81,7 @@ func (b *body) one(i int) int {
 		return b.until(i)
 	}
 	if c, ok := b.time(i); ok {
-		if b.minutes == nil && !c.aside {
+		if b.minutes == nil && (!c.aside || c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && b.goes(c.upto+1)) {
 			b.clause.minutes = &c.span
 		} else if b.lang.TimeAfter[b.low(c.upto)] {
 			return b.says(i)
@@ -123,7 +125,7 @@ func (b *body) rest(i int) int {
 	if b.lang.Prepositions[b.low(i)] != "" || b.lang.Purpose[b.low(i)] || b.is(i, b.lang.Particles) {
 		return b.link(i, i == b.start+b.width)
 	}
-	if b.is(i, b.lang.Conjunctions) {
+	if b.conj(i) {
 		return i + 1
 	}
 	if end := b.doled(i, b.upto); end > 0 {
@@ -156,7 +158,7 @@ func (b *body) rest(i int) int {
 	if len(nouns) == 0 {
 		return i + 1
 	}
-	if n := nouns[0]; n.amount[1] > 0 && b.is(n.upto-1, b.lang.Manner) {
+	if n := nouns[0]; b.is(n.upto-1, b.lang.Manner) && (n.amount[1] > 0 && len(n.words) > 0 && lex.NumberWords[b.low(n.upto-1)] == 0) || n.owner != nil && b.lang.Manner[n.head()] {
 		b.clause.manner = append(b.clause.manner, b.slice(i, at))
 		return at // "three times"
 	}
@@ -164,7 +166,7 @@ func (b *body) rest(i int) int {
 		b.clause.manner = append(b.clause.manner, b.slice(i, at))
 		return at
 	}
-	if n := nouns[0]; len(nouns) == 1 && b.adjectives(n.from, n.upto) && !b.foods(n.head()) && b.lang.AdjectiveVerbs[b.low(n.upto-1)] {
+	if n := nouns[0]; len(nouns) == 1 && b.onlyDescribes(n) {
 		b.clause.manner = append(b.clause.manner, b.slice(i, at))
 		return at // "squeeze dry"
 	}
@@ -175,7 +177,7 @@ func (b *body) rest(i int) int {
 // thing puts nouns where they belong: what is worked on, or what it is for.
 func (b *body) thing(nouns []noun) {
 	switch {
-	case len(nouns) == 1 && b.shapes("into", nouns[0]) && b.cuts():
+	case len(nouns) == 1 && b.shapes("into", nouns[0]) && b.cuts() && !b.foods(nouns[0].head()):
 		b.clause.makes = nouns[0].head()
 	case b.purpose != "":
 		if b.lang.Outcomes[b.purpose] {
@@ -189,13 +191,24 @@ func (b *body) thing(nouns []noun) {
 // cuts tells whether the verb gives things a shape: "cut out 8 cm rounds".
 func (b *body) cuts() bool {
 	t := b.technique(b.sense.Technique)
-	return t != nil && (t.Family == "cut" || t.Family == "dough")
+	return t != nil && (t.Family == "cut" || t.Family == "dough" || t.Family == "assemble" && t.Joins == "")
+}
+
+// onlyDescribes tells whether a name says how a thing gets: "squeeze dry", "slice
+// them 3 mm thick".
+func (b *body) onlyDescribes(n noun) bool {
+	for _, w := range n.words {
+		if !b.lang.AdjectiveVerbs[w] {
+			return false
+		}
+	}
+	return len(n.words) > 0 && !n.pointed && !n.pronoun
 }
 
 // nouns reads a list of things from i.
 func (b *body) nouns(i int) ([]noun, int) {
 	var out []noun
-	inner := b.lang.Causatives[b.lemma]
+	inner := b.lang.Causatives[b.lemma] || b.start < 0
 	for {
 		n, ok := b.noun(i, b.upto, inner)
 		if !ok || len(out) > 0 && n.pronoun && len(n.words) == 0 && !n.rest && !n.all {
@@ -208,7 +221,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 		}
 		i = b.pastDescription(i)
 		next := i
-		for next < b.upto && (b.mark(next, ",/+&") || b.is(next, b.lang.Conjunctions) || next > i && b.is(next, b.lang.Connectors)) {
+		for next < b.upto && (b.mark(next, ",/+&") || b.conj(next) || next > i && b.is(next, b.lang.Connectors)) {
 			if b.is(next, b.lang.Sequence) {
 				return out, i
 			}
@@ -231,7 +244,7 @@ func (b *body) pastDescription(i int) int {
 	for b.adverb(at) {
 		at++
 	}
-	if _, n := b.verb(at, language.Past); n > 0 && (b.mark(at+1, ",") || b.is(at+1, b.lang.Conjunctions) || b.ends(at+1, b.upto)) && !b.opensThing(at+1) {
+	if _, n := b.verb(at, language.Past); n > 0 && (b.mark(at+1, ",") || b.conj(at+1) || b.ends(at+1, b.upto)) && !b.opensThing(at+1) {
 		return at + 1
 	}
 	return i
@@ -282,9 +295,9 @@ func (b *body) until(i int) int {
 		if b.mark(end, "(:") {
 			break
 		}
-		if b.mark(end, ",") || b.is(end, b.lang.Conjunctions) {
+		if b.mark(end, ",") || b.conj(end) {
 			next := end + 1
-			for b.is(next, b.lang.Conjunctions) {
+			for b.conj(next) {
 				next++
 			}
 			if _, ok := b.time(next); ok || b.is(next, b.lang.Until) || b.goes(next) && b.mark(end, ",") || b.cueStops(next) {

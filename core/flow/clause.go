@@ -115,7 +115,7 @@ func (p *parser) sentence(from, upto int) {
 		case p.is(i, p.lang.Parallel):
 			parallel = true
 			i++
-		case p.is(i, p.lang.Conjunctions) && !p.is(i, p.lang.Negations):
+		case p.conj(i) && !p.is(i, p.lang.Negations):
 			i++
 		case p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2):
 			i++
@@ -199,7 +199,7 @@ func (p *parser) boundary(i, upto int) int {
 				continue // "until brown: 10 minutes"
 			}
 			return k
-		case p.mark(k, ","), p.is(k, p.lang.Conjunctions):
+		case p.mark(k, ","), p.conj(k):
 			if p.begins(k, upto, cue) {
 				return k
 			}
@@ -212,7 +212,7 @@ func (p *parser) boundary(i, upto int) int {
 func (p *parser) begins(k, upto int, cue bool) bool {
 	comma, next := p.mark(k, ","), k
 	then := false
-	for next < upto && (p.mark(next, ",") || p.is(next, p.lang.Conjunctions) || p.is(next, p.lang.Connectors) || next > k && p.adverb(next) && p.orders(next+1, false, cue)) {
+	for next < upto && (p.mark(next, ",") || p.conj(next) || p.is(next, p.lang.Connectors) || next > k && p.adverb(next) && p.orders(next+1, false, cue)) {
 		then = then || p.is(next, p.lang.Connectors)
 		next++
 	}
@@ -266,7 +266,7 @@ func (p *parser) subordinateEnd(i, upto int) int {
 		}
 		if p.mark(k, ",") {
 			next := k + 1
-			for next < upto && (p.is(next, p.lang.Connectors) || p.is(next, p.lang.Conjunctions) || p.adverb(next)) {
+			for next < upto && (p.is(next, p.lang.Connectors) || p.conj(next) || p.adverb(next)) {
 				next++
 			}
 			if p.orders(next, false, false) || p.lang.Prepositions[p.low(next)] != "" || p.goes(next) {

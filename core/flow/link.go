@@ -17,6 +17,20 @@ func (b *body) link(i int, first bool) int {
 		}
 		role = "into"
 	}
+	for b.lang.Purpose[w] && b.adverb(at) {
+		if lemma, n := b.verb(at+1, language.Base); n > 0 {
+			return b.purposed(at+1, lemma, n)
+		}
+		break
+	}
+	if b.lang.Purpose[b.low(at)] && b.is(i, b.lang.Particles) {
+		b.clause.particles = append(b.clause.particles, w)
+		return at
+	}
+	if role == "before" && b.goes(at) && b.joinsNext(at) {
+		b.upto = i // "let it cool before beating in the egg"
+		return i
+	}
 	for b.adverb(at) && b.lang.Prepositions[b.low(at+1)] != "" {
 		at++ // "to just below the boil"
 	}
@@ -36,7 +50,7 @@ func (b *body) link(i int, first bool) int {
 	if b.lang.Prepositions[b.low(at)] == "of" {
 		at++
 	}
-	if b.ends(at, b.upto) || b.mark(at, ",") || b.is(at, b.lang.Conjunctions) || b.is(at, b.lang.Until) {
+	if b.ends(at, b.upto) || b.mark(at, ",") || b.conj(at) || b.is(at, b.lang.Until) {
 		b.clause.particles = append(b.clause.particles, w)
 		return at
 	}
@@ -55,7 +69,7 @@ func (b *body) link(i int, first bool) int {
 		}
 		return upto
 	}
-	if end := b.manners(at, role); end > 0 {
+	if end := b.manners(at, role, first); end > 0 {
 		b.clause.manner = append(b.clause.manner, b.slice(i, end))
 		return end
 	}
@@ -100,6 +114,14 @@ func (b *body) purposed(at int, lemma string, n int) int {
 // innerVerb is the technique of verbs that only lead to another.
 const innerVerb = "#inner"
 
+// joinsNext tells whether the verb in -ing at i adds something: "beating in the
+// egg".
+func (b *body) joinsNext(i int) bool {
+	lemma, n := b.verb(i, language.Going)
+	t := b.technique(b.senseOf(lemma, i, b.upto).Technique)
+	return n > 0 && t != nil && t.Joins != "" && (t.Joins == "yes" || b.is(i+n, b.lang.Particles))
+}
+
 // unknownVerb tells whether "to" leads to a verb that no table knows: "to firm
 // up".
 func (b *body) unknownVerb(i int) bool {
@@ -115,21 +137,21 @@ func (b *body) unknownVerb(i int) bool {
 
 // manners tells where what a preposition leads to ends if it only says how: "in
 // batches", "at a time", "on all sides", "in wedges"; 0 where it does not.
-func (b *body) manners(i int, role string) int {
+func (b *body) manners(i int, role string, first bool) int {
 	unknown := 0
 	for k := i; k < b.upto && k < i+farthestName; k++ {
 		if b.mark(k, ",") {
 			return 0
 		}
 		next := k + 1
-		done := b.ends(next, b.upto) || b.mark(next, ",") || b.is(next, b.lang.Conjunctions) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of"
+		done := b.ends(next, b.upto) || b.mark(next, ",") || b.conj(next) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of"
 		if done && !b.foods(b.words[k].norm) {
-			if b.is(k, b.lang.Manner) && role != "with" || b.lang.Sides[b.low(k)] && role != "in" || b.lang.Shapes[b.low(k)] && role == "in" && !b.is(i, b.lang.Pointing) || b.adverb(k) && k > i {
+			if b.is(k, b.lang.Manner) && role != "with" || b.lang.Sides[b.low(k)] && role != "in" || b.lang.Shapes[b.low(k)] && role == "in" && !first && !b.is(i, b.lang.Pointing) || b.adverb(k) && k > i {
 				return next
 			}
 		}
 		if !b.opensThing(k) && !b.adverb(k) && !b.plain(k) && !b.is(k, b.lang.Manner) {
-			if unknown = unknown + 1; unknown > 1 || b.foods(b.words[k].norm) || b.lang.Vessels[b.low(k)] || done {
+			if unknown = unknown + 1; unknown > 1 || b.foods(b.words[k].norm) || b.lang.Vessels[b.low(k)] || b.lang.Products[b.low(k)] || done {
 				return 0
 			}
 		}
@@ -154,6 +176,9 @@ func (b *body) says(i int) int {
 // tie notes the things that a preposition leads to.
 func (b *body) tie(i, at int, w, role string, first bool) int {
 	nouns, next := b.nouns(at)
+	if len(nouns) > 0 && role == "with" && b.looksGoing(next) && !b.modifies(next, b.upto) {
+		return b.says(i) // "with the motor running"
+	}
 	if len(nouns) == 0 {
 		if b.is(i, b.lang.Particles) {
 			b.clause.particles = append(b.clause.particles, w)
@@ -174,7 +199,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 // shapes tells whether "into" leads to what comes of it and not to where it
 // goes: "into cubes", "to a smooth paste".
 func (b *body) shapes(w string, n noun) bool {
-	if n.pointed || n.pronoun || w != "into" && !b.lang.Purpose[w] && b.low(n.from-1) != "into" {
+	if n.pointed || n.pronoun && n.amount[1] == 0 || w != "into" && !b.lang.Purpose[w] && b.low(n.from-1) != "into" {
 		return false
 	}
 	head := n.head()

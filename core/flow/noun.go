@@ -63,10 +63,13 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	start := at
 	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.describesNext(at+1)) {
 		w := t.words[at]
-		if named := at > start; named && t.is(at-1, t.lang.Vessels) && t.orders(at, false, false) && t.opensThing(at+1) {
+		if at > start && t.orders(at, false, false) && (t.is(at-1, t.lang.Vessels) || inner) && t.opensThing(at+1) {
 			break // "in a bowl knead the mince"
 		}
-		if w.low == "" || t.mark(at, "'’") {
+		if len(n.words) == 0 && t.is(at, t.lang.Particles) && (n.share > 0 || n.rest || n.all) {
+			break // "keep a quarter back"
+		}
+		if w.low == "" || t.mark(at, "'’") || at > start && t.lang.Measures[w.low] && t.number(at-1) {
 			at++
 			continue
 		}
@@ -88,7 +91,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 // trimDescribing takes off the end of a name what says how the thing gets: "the
 // dough thin", "the onions brown".
 func (t *text) trimDescribing(n *noun, start int) {
-	for last := n.upto - 1; last > start && t.lang.AdjectiveVerbs[t.low(last)] && len(n.words) > 1 && (t.foods(t.words[last-1].norm) || t.lang.Products[t.low(last-1)]); last-- {
+	for last := n.upto - 1; last > start && t.lang.AdjectiveVerbs[t.low(last)] && len(n.words) > 1 && (t.foods(t.words[last-1].norm) || t.lang.Products[t.low(last-1)] || t.lang.Groups[t.words[last-1].norm] != nil || t.lang.Parts[t.low(last-1)]); last-- {
 		n.words = n.words[:len(n.words)-1]
 		n.plural = t.low(last-1) != t.words[last-1].norm
 	}
@@ -243,7 +246,7 @@ func (t *text) pronounHere(at, upto int) bool {
 		return true
 	}
 	next := at + 1
-	return t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.is(next, t.lang.Conjunctions) ||
+	return t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) ||
 		t.is(next, t.lang.Until) || t.is(next, t.lang.Particles) || t.adverb(next) && !t.foods(t.words[next].norm)
 }
 
@@ -253,12 +256,15 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return !t.mark(i, "'’-") || t.mark(i, "-") && !t.words[i].Glued
 	}
 	if t.words[i].Kind == lex.Number {
-		return i > start
+		return i > start && !t.adjectives(start, i)
+	}
+	if i > start && t.lang.Measures[t.low(i)] && t.number(i-1) {
+		return false // "a greased 1.5 litre basin"
 	}
 	w := t.low(i)
 	named := i > start
 	switch {
-	case t.is(i, t.lang.Conjunctions), t.is(i, t.lang.Until), t.lang.Subordinators[w] != "" && w != "as" && !t.foods(t.words[i].norm), t.is(i, t.lang.Negations):
+	case t.conj(i), t.is(i, t.lang.Until), t.lang.Subordinators[w] != "" && w != "as" && !t.foods(t.words[i].norm), t.is(i, t.lang.Negations):
 		return true
 	case t.lang.Prepositions[w] == "of":
 		return !named
@@ -276,7 +282,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	if kind, _ := t.phrase(i); kind != "" && named {
 		return true
 	}
-	if _, ok := t.time(i); ok && named || named && t.sideways(i) {
+	if _, ok := t.time(i); ok && named || named && (t.sideways(i) || t.doled(i, upto) > 0) {
 		return true
 	}
 	if named && t.goes(i) && !t.modifies(i, upto) {
@@ -313,7 +319,7 @@ func (t *text) doled(i, upto int) int {
 // to what stands before: "the finely chopped onion", "the remaining hot stock".
 func (t *text) modifies(i, upto int) bool {
 	for next := i + 1; next < min(upto, i+farthestName); next++ {
-		if t.ends(next, upto) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Articles) || t.is(next, t.lang.Pointing) || t.is(next, t.lang.Conjunctions) || t.lang.Prepositions[t.low(next)] != "" {
+		if t.ends(next, upto) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Articles) || t.is(next, t.lang.Pointing) || t.conj(next) || t.lang.Prepositions[t.low(next)] != "" {
 			return false
 		}
 		if t.foods(t.words[next].norm) || t.lang.Products[t.low(next)] || t.lang.Vessels[t.low(next)] || t.lang.Loose[t.low(next)] {

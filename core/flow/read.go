@@ -34,6 +34,7 @@ func NewReader(l *larder.Larder) *Reader {
 func (r *Reader) Dish(d *recipe.Dish) {
 	b := r.bindings(d)
 	foods := r.foodWords(d)
+	b.rests = r.restWords(d)
 	for _, at := range d.Method() {
 		b.comp = at.Component
 		r.step(b, &d.Components[at.Component].Steps[at.Step], foods, fmt.Sprintf("c%d.s%d", at.Component, at.Step))
@@ -88,6 +89,27 @@ func (t *text) span(from, upto int) (int, int) {
 	return start, start + utf8.RuneCountInString(t.source[t.words[from].Start:t.words[upto-1].End])
 }
 
+// restWords are the words that stand behind "the rest of" or "remaining"
+// somewhere in the method.
+func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
+	out := map[string]bool{}
+	for _, at := range d.Method() {
+		words := wordsOf(d.Components[at.Component].Steps[at.Step].Text)
+		for i, w := range words {
+			if !r.lang.Rests[w.low] {
+				continue
+			}
+			for k := i + 1; k < len(words) && k < i+farthestName; k++ {
+				if words[k].norm != "" && !r.lang.Articles[words[k].low] && r.lang.Prepositions[words[k].low] == "" {
+					out[words[k].norm] = true
+					break
+				}
+			}
+		}
+	}
+	return out
+}
+
 // foodWords tell which words name foods of the list, or foods at all.
 type foodWords struct{ listed, known func(string) bool }
 
@@ -95,8 +117,9 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 	listed := map[string]bool{}
 	for _, c := range d.Components {
 		for _, l := range c.Lines {
-			for _, w := range larder.Words(l.Name) {
-				if !r.larder.Words().Neutral[w] {
+			words := larder.Words(l.Name)
+			for k, w := range words {
+				if k == len(words)-1 || !r.larder.Words().Neutral[w] {
 					listed[w] = true
 				}
 			}

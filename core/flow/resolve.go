@@ -25,18 +25,13 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.resolve(*n.owner)
 	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && lang.Remains[n.head()] && b.called(n) == nil:
 		return nil
-	case n.pronoun && len(n.words) > 0 && lang.Whole[n.words[0]] && len(n.words) == 1, len(n.words) > 0 && n.head() == "ingredient" && !b.kindOfIngredient(n):
+	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && n.head() == "ingredient" && !b.kindOfIngredient(n):
 		return b.whole(n)
 	case n.pronoun:
 		return b.pronoun(n)
 	}
 	if vessel := b.vessel(n); vessel != "" {
-		t := b.vessels[vessel]
-		if t == nil && lang.Pots[vessel] {
-			if t = b.vessels[anyPot]; t == nil || !b.open(t) {
-				t = b.base // nobody has said what stands in it
-			}
-		}
+		t := b.content(vessel)
 		if t != nil && n.pointed && lang.Holding[vessel] && b.open(t) {
 			return []referent{{made: t, vessel: vessel}}
 		}
@@ -87,8 +82,40 @@ func (b *bindings) keptLiquor(n noun) bool {
 	return t != nil && (t.Family == "separate" || t.Family == "cut" || t.Name == "press")
 }
 
-// anyPot stands among the vessels for the pot on the fire, by whatever name.
-const anyPot = "#pot"
+// content is what a vessel holds: what was put there by that name, or what stands
+// in any pot, or what is being worked on when no pot has been named.
+func (b *bindings) content(vessel string) *thing {
+	if t := b.vessels[vessel]; t != nil && b.open(t) {
+		return t
+	}
+	pots := b.r.lang.Pots
+	if !pots[vessel] {
+		return nil
+	}
+	named := false
+	for i := len(b.things) - 1; i >= 0; i-- {
+		t := b.things[i]
+		named = named || pots[t.vessel]
+		if pots[t.vessel] && b.open(t) && !b.goesIn(t) {
+			return t
+		}
+	}
+	if named {
+		return nil
+	}
+	return b.base
+}
+
+// goesIn tells whether a thing is what the action being bound puts somewhere.
+func (b *bindings) goesIn(t *thing) bool {
+	if b.working == nil {
+		return false
+	}
+	if len(b.working.To) == 0 {
+		return t == b.focus
+	}
+	return slices.ContainsFunc(b.working.To, func(r recipe.Ref) bool { return r.Made != nil && *r.Made == t.id })
+}
 
 // kindOfIngredient tells "the dry ingredients", "the filling ingredients".
 func (b *bindings) kindOfIngredient(n noun) bool {
@@ -212,6 +239,9 @@ func (b *bindings) excepted(n noun, line int) bool {
 // though the line says "plus more".
 func (b *bindings) besides(n noun, found []referent) bool {
 	l := &b.lines[found[0].portion.line]
+	if b.extra(l) {
+		return true
+	}
 	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 {
 		return slices.ContainsFunc(n.words, func(w string) bool { return !l.said[w] })
 	}
@@ -221,6 +251,24 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	for w := range b.r.lang.Extras {
 		if l.said[w] {
 			return !n.pointed
+		}
+	}
+	return false
+}
+
+// extra tells whether a line sets something more aside for just this work: "120 g
+// flour, plus extra for dusting".
+func (b *bindings) extra(l *bound) bool {
+	more := false
+	for w := range b.r.lang.Extras {
+		more = more || l.said[w]
+	}
+	if !more {
+		return false
+	}
+	for w := range l.said {
+		if b.r.lang.Orders(w, b.tech.Name) {
+			return true
 		}
 	}
 	return false
@@ -294,6 +342,9 @@ func (b *bindings) sameHead(lines []int) bool {
 	})
 }
 
+// shortestPart is the shortest end of a word that may name the whole.
+const shortestPart = 5
+
 // leastLikeness is how alike a noun and a line must be named.
 const leastLikeness = 3.0
 
@@ -321,6 +372,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 			score = max(score, 4.5)
 		case !b.otherFood(name, at, l):
 			score = max(score, 3.5)
+		}
+		if len(name) > 0 && at < 0 && len(head) >= shortestPart && strings.HasSuffix(name[len(name)-1], head) {
+			score = max(score, 3.2) // "the sprouts" of beansprouts
 		}
 	}
 	if len(words) == 1 && b.r.lang.Parts[head] && l.said[head] && !slices.Contains(l.name, head) && l.food != nil && l.food.Aisle == "fruit" {
@@ -404,7 +458,7 @@ func (b *bindings) group(n noun) []referent {
 	var fresh, used []referent
 	for i := range b.lines {
 		f := b.lines[i].food
-		if f == nil || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+		if f == nil || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
@@ -505,7 +559,13 @@ func (b *bindings) product(n noun) *thing {
 		}
 	}
 	if kinds := lang.ProductHolds[head]; kinds != nil {
-		return b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) })
+		c := -1
+		if len(b.dish.Components) > 1 {
+			c = b.componentNamed(head)
+		}
+		if t := b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) && (c < 0 || t.comp == c) && !b.goesIn(t) }); t != nil {
+			return t
+		}
 	}
 	if slices.Contains(larder.Words(b.dish.Name), head) && n.pointed {
 		return b.latest(func(t *thing) bool { return t != b.focus || b.working == nil })
@@ -581,9 +641,15 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return n.share
 	case n.owner != nil:
 		return b.shareOf(*n.owner, p)
+	case left == 1 && b.rests[n.head()] && p.part == "":
+		return halfOfIt // the rest goes in later
 	}
 	return left
 }
+
+// halfOfIt is taken where a step does not say how much of a line it wants though
+// a later one takes the rest; an estimate.
+const halfOfIt = 0.5
 
 // measured is the share that an amount said in the step is of the line.
 func (b *bindings) measured(n noun, p portion, left float64) float64 {

@@ -57,6 +57,9 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 		return at, true
 	}
 	b := body{parser: p, clause: p.front, upto: p.boundary(i, upto), start: -1}
+	if p.lang.Prepositions[p.low(i)] == "before" && p.goes(i+1) && b.joinsNext(i+1) {
+		return p.order(i+1, upto, false, language.Going), true
+	}
 	return b.link(i, false), true
 }
 
@@ -64,7 +67,7 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 // that the last verb is meant for again ("Then the cabbage: 5 minutes"), or
 // words that nobody understands.
 func (p *parser) loose(i, upto int) int {
-	n, ok := p.noun(i, upto, false)
+	n, ok := p.noun(i, upto, true)
 	if !ok {
 		if p.leftover < 0 {
 			p.leftover = i
@@ -74,7 +77,7 @@ func (p *parser) loose(i, upto int) int {
 	if p.lang.Modals[p.low(n.upto)] || p.third(n.upto) {
 		return p.asideTo(i, upto, recipe.Remark)
 	}
-	if p.is(i-1, p.lang.Conjunctions) && p.is(i-1, p.lang.Connectors) || p.front != nil {
+	if p.conj(i-1) && p.is(i-1, p.lang.Connectors) || p.front != nil {
 		b := body{parser: p, clause: &clause{from: i, repeats: true}, upto: p.boundary(i, upto)}
 		b.takeFront()
 		at := b.run(i)
@@ -102,7 +105,7 @@ func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 	p.claim(c.from)
 	p.brackets = nil
 	at := b.run(i + n)
-	c.shares = len(c.objects)+len(c.links)+len(c.particles) == 0 && c.minutes == nil && c.cue[1] == 0 && at == i+n && p.is(at, p.lang.Conjunctions)
+	c.shares = len(c.objects)+len(c.links)+len(c.particles) == 0 && c.minutes == nil && c.cue[1] == 0 && at == i+n && p.conj(at)
 	p.add(c, c.from, at)
 	for _, in := range p.brackets {
 		p.inside(in[0], in[1])

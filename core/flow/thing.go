@@ -29,6 +29,8 @@ type thing struct {
 	apart bool
 	// spent tells that it has gone on as a whole.
 	spent bool
+	// vessel is where it is, empty when nobody has said.
+	vessel string
 }
 
 // bound is an ingredient line as the method sees it.
@@ -61,8 +63,14 @@ type bindings struct {
 	// onlyVessel is the vessel that the last action was done to, when it was
 	// done to nothing else.
 	onlyVessel string
+	// meantTo tells that the text left it open what the last action was done to.
+	meantTo bool
 	// working is the action being bound once it has its objects.
 	working *recipe.Action
+	// shared are the inputs of which only a share goes in.
+	shared map[*thing]bool
+	// rests are the words behind "the rest of", in the whole method.
+	rests map[string]bool
 	// tech is the technique of the action being bound.
 	tech *larder.Technique
 }
@@ -151,11 +159,18 @@ func (b *bindings) held(p portion) *thing {
 // make adds what an action made: it holds all that its inputs held, and goes by
 // the names of the first.
 func (b *bindings) make(id string, inputs []*thing, portions []portion, names ...string) *thing {
+	kept := map[portion]bool{} // what stays where it is, as only a share goes
 	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
 		t.liquid = t.liquid || in.liquid
 		if in.apart && slices.ContainsFunc(portions, func(p portion) bool { return in.holds[p] }) {
 			continue // only what is named goes
+		}
+		if b.shared[in] {
+			for p := range in.holds {
+				t.holds[p], kept[p] = true, true
+			}
+			continue
 		}
 		in.spent = true
 		for p := range in.holds {
@@ -175,7 +190,9 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 		t.liquid = t.liquid || b.pours(b.lines[p.line].food)
 	}
 	for p := range t.holds {
-		b.holder[p] = t
+		if !kept[p] {
+			b.holder[p] = t
+		}
 	}
 	for _, n := range names {
 		if n != "" {

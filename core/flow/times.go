@@ -80,7 +80,7 @@ func (t *text) fewTimes(i, at int, aside bool) (clock, bool) {
 func (t *text) finish(c clock, unit float64) (clock, bool) {
 	if unit == t.lang.TimeUnits["hour"] {
 		at := c.upto
-		if t.is(at, t.lang.Conjunctions) {
+		if t.conj(at) {
 			at++
 		}
 		if v := lex.NumberWords[t.low(at+1)]; t.lang.Articles[t.low(at)] && v > 0 && v < 1 && t.lang.TimeUnits[t.low(at+2)] == 0 {
@@ -133,7 +133,7 @@ func (t *text) celsius(i int) (value float64, upto int, ok bool) {
 	}
 	for { // the same said another way
 		next := upto
-		for t.mark(next, "/,(") || t.is(next, t.lang.Conjunctions) {
+		for t.mark(next, "/,(") || t.conj(next) {
 			next++
 		}
 		w, end, more := t.degrees(next)

@@ -64,6 +64,9 @@ func (t *text) mark(i int, marks string) bool {
 	return i >= 0 && i < len(t.words) && t.words[i].Kind == lex.Mark && strings.Contains(marks, t.words[i].Text)
 }
 
+// conj tells whether a word joins: "and", "&".
+func (t *text) conj(i int) bool { return t.is(i, t.lang.Conjunctions) || t.mark(i, "&+") }
+
 func (t *text) number(i int) bool { return i >= 0 && i < len(t.words) && t.words[i].Kind == lex.Number }
 
 // phrase finds a phrase of the language that begins at i.
@@ -145,7 +148,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return true // "roll up"
 	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
-		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.is(next, t.lang.Conjunctions) || moves && first ||
+		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.conj(next) || moves && first ||
 			!cue && !t.listed(t.words[i].norm) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
 	}
 	if t.lang.AdjectiveVerbs[t.words[i].low] {
@@ -157,7 +160,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 // opensManner tells whether what stands at i can follow a verb that has no
 // object: "and chill for an hour", but not "skin side up".
 func (t *text) opensManner(i int) bool {
-	if t.is(i, t.lang.Conjunctions) && t.orders(i+1, false, false) {
+	if t.conj(i) && t.orders(i+1, false, false) {
 		return true // "cover and simmer"
 	}
 	if t.ends(i, len(t.words)) || t.is(i, t.lang.Particles) || t.is(i, t.lang.Until) || t.adverb(i) {
@@ -222,6 +225,9 @@ func (t *text) holds(from, upto int, key []string) bool {
 			return !t.measured(from, upto, w)
 		}
 		for i := from; i < upto; i++ {
+			if t.mark(i, "(") {
+				i = t.closing(i, upto)
+			}
 			if (t.low(i) == w || t.words[i].norm == w && t.words[i].Kind == lex.Word) && (len(key) > 1 || !t.is(i, t.lang.Particles) || t.alone(i, from, upto)) {
 				return false
 			}
@@ -249,9 +255,17 @@ func (t *text) measured(from, upto int, what string) bool {
 	return false
 }
 
+// closing finds the bracket that closes one at i.
+func (t *text) closing(i, upto int) int {
+	for i < upto-1 && !t.mark(i, ")") {
+		i++
+	}
+	return i
+}
+
 // alone tells whether a particle belongs to the verb: it follows the verb right
 // away, or nothing that it could lead to follows it.
 func (t *text) alone(i, from, upto int) bool {
 	next := i + 1
-	return i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.is(next, t.lang.Conjunctions) || t.is(next, t.lang.Until)
+	return i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) || t.is(next, t.lang.Until)
 }

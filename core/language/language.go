@@ -32,7 +32,7 @@ type Language struct {
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                               Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                     Set
 	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places Set
-	Liquors, Ones, TimeLess                                                       Set
+	Liquors, Ones, Extracts, TimeLess                                             Set
 	GoingEnd                                                                      string
 	Doling                                                                        [][]string
 	Exceptions, Sequence                                                          Set
@@ -144,6 +144,7 @@ type wordFile struct {
 	Liquors        string              `yaml:"liquors"`
 	Ones           string              `yaml:"ones"`
 	GoingEnd       string              `yaml:"goingend"`
+	Extracts       string              `yaml:"extracts"`
 	TimeLess       string              `yaml:"timeless"`
 	Doling         []string            `yaml:"doling"`
 	Places         string              `yaml:"places"`
@@ -174,7 +175,7 @@ func Load(src Source, locale string) (*Language, error) {
 		TimeHedges: set(f.TimeHedges), TimeTails: set(f.TimeTails), TimeAfter: set(f.TimeAfter), TimeBefore: set(f.TimeBefore),
 		Degrees: set(f.Degrees), Celsius: set(f.Celsius), Fahrenheit: set(f.Fahrenheit), Fan: set(f.Fan), Gas: set(f.Gas), GasMark: set(f.GasMark),
 		Ifs: set(f.Ifs), Cooks: set(f.Cooks), Announcing: set(f.Announcing), Outcomes: set(f.Outcomes), Purpose: set(f.Purpose),
-		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Liquors: set(f.Liquors), Ones: set(f.Ones), GoingEnd: f.GoingEnd, TimeLess: set(f.TimeLess), Places: set(f.Places),
+		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Liquors: set(f.Liquors), Ones: set(f.Ones), GoingEnd: f.GoingEnd, Extracts: set(f.Extracts), TimeLess: set(f.TimeLess), Places: set(f.Places),
 		Sides: set(f.Sides), TimeUnits: f.TimeUnits, TimeWhole: f.TimeWhole, FewTimes: f.FewTimes, Shares: f.Shares, Littles: f.Littles,
 		Groups:       map[string][]string{},
 		ProductHolds: map[string][]string{}, EggParts: f.EggParts,

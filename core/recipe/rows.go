@@ -53,6 +53,11 @@ func (l *layout) commaItems(row string) []string {
 			return nil // it opens with something that is no amount
 		}
 	}
+	if n := len(items); n > 0 {
+		if left, right, ok := strings.Cut(items[n-1], " and "); ok && l.known(left) && l.known(right) && !l.quantityFirst(right) {
+			items = append(items[:n-1], left, right)
+		}
+	}
 	return items
 }
 

@@ -26,7 +26,11 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		if b.last == nil {
 			return nil, ""
 		}
-		c.lemma, c.said, c.sense.Technique = b.last.Verb, b.last.Verb, b.last.Technique
+		last := b.last
+		if t := b.r.larder.Technique(last.Technique); b.lastAdded != nil && b.meantTo && t != nil && t.Joins != "yes" && len(last.With) == 0 {
+			last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"
+		}
+		c.lemma, c.said, c.sense.Technique = last.Verb, last.Verb, last.Technique
 		if b.meantTo && len(b.last.With) > 0 && len(c.objects) > 0 {
 			c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects}) // "cover with rice, then mint"
 			c.objects = nil
@@ -55,6 +59,9 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.meantFor(t, r)
 	b.outcome(c, t, r)
 	b.last = a
+	if t.Joins == "yes" {
+		b.lastAdded = a
+	}
 	return a, question
 }
 
@@ -68,6 +75,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			switch {
 			case x.made != nil:
 				b.refMade(x.made, b.shareMade(n, x.made), r, into)
+				if x.portion != nil {
+					r.portions = append(r.portions, *x.portion)
+				}
 			case x.portion != nil:
 				b.refPortion(n, *x.portion, r, into)
 			case x.vessel != "":
@@ -228,7 +238,7 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	if n.little || n.amount[1] > 0 || n.share > 0 && n.share < 1 {
 		return true
 	}
-	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "" || l.word == "through")
+	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "")
 }
 
 // flowsOver tells whether a noun means a liquid that is not what is being worked
@@ -412,7 +422,9 @@ const fryingHeat = 140
 
 // saidIn tells whether "in" stood right behind the verb.
 func (b *bindings) saidIn(c *clause) bool {
-	return slices.ContainsFunc(c.links, func(l link) bool { return l.first && (l.role == "in" || b.r.lang.Particles[l.word]) })
+	return slices.ContainsFunc(c.links, func(l link) bool {
+		return l.first && (l.role == "in" || l.role == "into" && b.r.lang.Particles[l.word])
+	})
 }
 
 // outcome notes what the action made.
@@ -432,7 +444,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.apart = b.staysApart(t, r)
-	made.liquid = made.liquid || b.loose(a)
+	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
 	if a.Celsius != nil && b.holdsFat(made) {
 		made.hot = *a.Celsius
 	}
@@ -542,7 +554,7 @@ func (c *clause) dropKeys(t *text, tech *larder.Technique) {
 	}
 	c.links = slices.DeleteFunc(c.links, func(l link) bool {
 		w := t.low(l.nouns[0].upto - 1)
-		return t.lang.Vessels[w] && slices.ContainsFunc(c.sense.Keys, func(key []string) bool { return slices.Contains(key, w) })
+		return t.lang.Vessels[w] && tech.Joins == "" && tech.Family != "assemble" && slices.ContainsFunc(c.sense.Keys, func(key []string) bool { return slices.Contains(key, w) })
 	})
 	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
 		return slices.ContainsFunc(c.sense.Keys, func(key []string) bool {

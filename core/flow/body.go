@@ -158,7 +158,7 @@ func (b *body) rest(i int) int {
 	if len(nouns) == 0 {
 		return i + 1
 	}
-	if n := nouns[0]; b.is(n.upto-1, b.lang.Manner) && (n.amount[1] > 0 && len(n.words) > 0 && lex.NumberWords[b.low(n.upto-1)] == 0) || n.owner != nil && b.lang.Manner[n.head()] {
+	if n := nouns[0]; b.is(n.upto-1, b.lang.Manner) && (n.amount[1] > 0 && len(n.words) > 0 && lex.NumberWords[b.low(n.upto-1)] == 0) || (n.owner != nil && b.lang.Manner[n.head()] || len(n.words) > 1 && b.lang.Manner[n.words[0]] && b.lang.Prepositions[b.low(n.upto-2)] == "of") {
 		b.clause.manner = append(b.clause.manner, b.slice(i, at))
 		return at // "three times"
 	}
@@ -177,7 +177,7 @@ func (b *body) rest(i int) int {
 // thing puts nouns where they belong: what is worked on, or what it is for.
 func (b *body) thing(nouns []noun) {
 	switch {
-	case len(nouns) == 1 && b.shapes("into", nouns[0]) && b.cuts() && !b.foods(nouns[0].head()):
+	case len(nouns) == 1 && b.shapes("into", nouns[0]) && b.cuts() && b.lang.Shapes[nouns[0].head()] && !b.foods(nouns[0].head()):
 		b.clause.makes = nouns[0].head()
 	case b.purpose != "":
 		if b.lang.Outcomes[b.purpose] {
@@ -191,7 +191,7 @@ func (b *body) thing(nouns []noun) {
 // cuts tells whether the verb gives things a shape: "cut out 8 cm rounds".
 func (b *body) cuts() bool {
 	t := b.technique(b.sense.Technique)
-	return t != nil && (t.Family == "cut" || t.Family == "dough" || t.Family == "assemble" && t.Joins == "")
+	return t != nil && (t.Family == "cut" || t.Family == "dough" || t.Name == "pipe")
 }
 
 // onlyDescribes tells whether a name says how a thing gets: "squeeze dry", "slice

@@ -125,6 +125,9 @@ func (t *text) plain(i int) bool {
 	if w == "" || t.lang.AdjectiveVerbs[w] || t.lang.HeatWords[w] || t.lang.Qualifiers[w] {
 		return w != ""
 	}
+	if _, n := t.verb(i, language.Past); n > 0 {
+		return true
+	}
 	_, n := t.verb(i, language.Base)
 	return n == 0 && t.describing(t.words[i].norm) && !t.opensThing(i)
 }
@@ -215,8 +218,10 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			if n.share == 0 {
 				n.share = t.lang.Littles[w]
 			}
+		case t.lang.Measures[w] && t.lang.Prepositions[t.low(at+1)] == "of":
+			at++
 		case t.is(at, t.lang.Articles):
-			n.pointed = n.pointed || w == "the"
+			n.pointed = n.pointed || t.lang.Pointing[w]
 		case t.lang.Pronouns[w] && t.pronounHere(at, upto):
 			n.pronoun = true
 			n.words = append(n.words, t.words[at].norm)
@@ -226,8 +231,6 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		case t.is(at, t.lang.Pointing):
 			n.pointed, n.possessive = true, n.possessive || t.lang.Possessives[w]
 			n.all = n.all || t.lang.Pronouns[w]
-		case t.lang.Measures[w] && t.lang.Prepositions[t.low(at+1)] == "of":
-			at++
 		case lex.NumberWords[w] > 0 && t.lang.Shares[t.low(at+1)] > 0:
 		case t.lang.Prepositions[w] == "of" && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0):
 		default:

@@ -100,7 +100,7 @@ func (b *bindings) content(vessel string) *thing {
 			return t
 		}
 	}
-	if named {
+	if named || b.base == nil || b.goesIn(b.base) {
 		return nil
 	}
 	return b.base
@@ -456,24 +456,27 @@ func (b *bindings) group(n noun) []referent {
 		return nil
 	}
 	var fresh, used []referent
+	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
-		if f == nil || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+		if f == nil || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
 		switch {
 		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest:
-			if t := b.held(*r.portion); t != nil {
-				r = referent{made: t}
-			}
+			r.made = b.held(*r.portion)
 			used = append(used, r)
+			own = own || b.lines[i].comp == b.comp
 		case b.lines[i].comp == b.comp:
 			fresh = append(fresh, r)
 		}
 	}
 	if len(fresh) > 0 {
 		return fresh
+	}
+	if own {
+		used = slices.DeleteFunc(used, func(r referent) bool { return b.lines[r.portion.line].comp != b.comp })
 	}
 	return used
 }
@@ -553,6 +556,11 @@ func (b *bindings) product(n noun) *thing {
 		}
 	}
 	raw := b.text.low(n.upto - 1)
+	if lang.Products[head] || lang.Products[raw] {
+		if t := b.madeOf(n); t != nil {
+			return t
+		}
+	}
 	if n.rest && lang.Products[head] {
 		if t := b.begun(); t != nil {
 			return t
@@ -578,6 +586,21 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 		return b.latest(func(t *thing) bool { return true })
+	}
+	return nil
+}
+
+// madeOf finds what was made of the food that a name says it is of: "the pepper
+// mix".
+func (b *bindings) madeOf(n noun) *thing {
+	if len(n.words) < 2 {
+		return nil
+	}
+	of := noun{from: n.from, upto: n.upto - 1, words: n.words[:len(n.words)-1]}
+	for _, x := range b.direct(of) {
+		if t := b.held(*x.portion); t != nil && b.leftOf(*x.portion) == 0 {
+			return t
+		}
 	}
 	return nil
 }
@@ -641,7 +664,7 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return n.share
 	case n.owner != nil:
 		return b.shareOf(*n.owner, p)
-	case left == 1 && b.rests[n.head()] && p.part == "":
+	case left == 1 && b.rests[n.head()] && p.part == "" && b.tech.Family == "coat":
 		return halfOfIt // the rest goes in later
 	}
 	return left

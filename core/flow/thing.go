@@ -58,8 +58,9 @@ type bindings struct {
 	focus, base *thing
 	vessels     map[string]*thing
 	comp        int
-	last        *recipe.Action
-	text        *text
+	// last is the last action, lastAdded the last that added something.
+	last, lastAdded *recipe.Action
+	text            *text
 	// onlyVessel is the vessel that the last action was done to, when it was
 	// done to nothing else.
 	onlyVessel string
@@ -187,8 +188,8 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	}
 	for _, p := range portions {
 		t.holds[p] = true
-		t.liquid = t.liquid || b.pours(b.lines[p.line].food)
 	}
+	t.liquid = t.liquid || b.mostlyLiquid(portions)
 	for p := range t.holds {
 		if !kept[p] {
 			b.holder[p] = t
@@ -220,6 +221,19 @@ func (b *bindings) byID(id string) *thing {
 		return nil
 	}
 	return b.things[at]
+}
+
+// mostlyLiquid tells whether what goes in is more liquid than not.
+func (b *bindings) mostlyLiquid(portions []portion) bool {
+	liquid, all := 0.0, 0.0
+	for _, p := range portions {
+		mass := b.lines[p.line].line.Mass()
+		all += mass
+		if b.pours(b.lines[p.line].food) {
+			liquid += mass
+		}
+	}
+	return liquid > all/2
 }
 
 // pours tells whether a food is a liquid.

@@ -186,7 +186,7 @@ func (t *text) goes(i int) bool {
 // knows: "ending with potatoes".
 func (t *text) looksGoing(i int) bool {
 	w := t.low(i)
-	return strings.HasSuffix(w, t.lang.GoingEnd) && len(w) > len(t.lang.GoingEnd)+2 && !t.foods(t.words[i].norm) && !t.lang.Products[w]
+	return strings.HasSuffix(w, t.lang.GoingEnd) && len(w) > len(t.lang.GoingEnd)+2 && !t.foods(t.words[i].norm) && !t.lang.Products[w] && !t.lang.Vessels[w] && !t.lang.Pointing[w] && !t.lang.Pronouns[w]
 }
 
 // senseOf chooses the meaning of a verb by the words of its clause: the sense

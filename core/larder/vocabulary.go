@@ -59,6 +59,8 @@ type Technique struct {
 	Joins, Takes, Medium, Needs string
 	// InHot is what it is in fat heated to a frying temperature.
 	InHot string
+	// Leaves is the state in which it leaves things.
+	Leaves string
 }
 
 // Fate is what a step leaves of a line in the dish, as shares of what went in.
@@ -127,7 +129,7 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"), Words: r.list("words"),
-			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), Leaves: r.text("leaves"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")

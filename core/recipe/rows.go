@@ -47,6 +47,8 @@ func (l *layout) commaItems(row string) []string {
 		case bare == "":
 		case l.quantityFirst(bare) || len(items) > 0 && strings.Contains(row, ";"):
 			items = append(items, bare)
+		case len(items) > 0 && l.saysFor(bare):
+			items = append(items, bare)
 		case len(items) > 0:
 			items[len(items)-1] += ", " + part
 		default:
@@ -59,6 +61,19 @@ func (l *layout) commaItems(row string) []string {
 		}
 	}
 	return items
+}
+
+// saysFor tells whether an item without an amount names a food and what it is
+// for: "oil for frying".
+func (l *layout) saysFor(text string) bool {
+	lang := l.reader.larder.Language()
+	words := strings.Fields(strings.ToLower(text))
+	for _, w := range words[1:] {
+		if lang.Prepositions[w] == "for" || lang.Purpose[w] {
+			return l.known(text)
+		}
+	}
+	return false
 }
 
 // openPart begins a part by its name, inside the list or before it.

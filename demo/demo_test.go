@@ -6,9 +6,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
-	"yembra/core/recipe"
 	"yembra/demo"
 	"yembra/knowledge"
 )
@@ -16,7 +16,7 @@ import (
 func TestEveryDemoRecipeIsReadWhole(t *testing.T) {
 	l, err := larder.Load(knowledge.Shipped())
 	require.NoError(t, err)
-	r := recipe.NewReader(l)
+	r := flow.NewReader(l)
 	recipes, err := demo.Recipes()
 	require.NoError(t, err)
 	require.GreaterOrEqual(t, len(recipes), 3)

@@ -9,6 +9,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -20,7 +21,7 @@ func card(t testing.TB) formats.Card {
 	t.Helper()
 	l, err := larder.Load(knowledge.Shipped())
 	require.NoError(t, err)
-	d := recipe.NewReader(l).Read("Phở chay & Μουσακάς, żurek\nServes 4\n\nBroth:\n1 ½ kg carrots\n10 g kelp\n\nBowls:\n400 g rice noodles\n\nMethod\n\nBroth:\n1. Simmer the carrots with the kelp for 40 minutes.\n\nBowls:\n2. Soak the noodles.", measure.Metric)
+	d := flow.NewReader(l).Read("Phở chay & Μουσακάς, żurek\nServes 4\n\nBroth:\n1 ½ kg carrots\n10 g kelp\n\nBowls:\n400 g rice noodles\n\nMethod\n\nBroth:\n1. Simmer the carrots with the kelp for 40 minutes.\n\nBowls:\n2. Soak the noodles.", measure.Metric)
 	return formats.Card{
 		Name: "Phở chay & Μουσακάς, żurek", Place: "Việt Nam", Lives: "A clear broth <of char>.", Dish: d,
 		Changed:   []formats.Replaced{{From: "bones", To: "Kelp and carrot", Why: "Glutamate."}},
@@ -108,7 +109,7 @@ func TestTheCardGoesOutAndInAsJSONLD(t *testing.T) {
 	require.NoError(t, err)
 	l, err := larder.Load(knowledge.Shipped())
 	require.NoError(t, err)
-	back := recipe.NewReader(l).Source(src, measure.Metric)
+	back := flow.NewReader(l).Source(src, measure.Metric)
 	require.Equal(t, c.Name, back.Name)
 	require.Equal(t, c.Dish.Serves, back.Serves)
 	require.Len(t, back.Components, len(c.Dish.Components))

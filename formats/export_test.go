@@ -6,6 +6,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -29,11 +30,11 @@ For the relish:
 1. Mix the beetroots with the honey.
 `
 
-func original(t *testing.T) (*recipe.Reader, recipe.Dish) {
+func original(t *testing.T) (*flow.Reader, recipe.Dish) {
 	t.Helper()
 	l, err := larder.Load(knowledge.Shipped())
 	require.NoError(t, err)
-	r := recipe.NewReader(l)
+	r := flow.NewReader(l)
 	d := r.Read(relish, measure.Metric)
 	require.Len(t, d.Components, 2)
 	require.Len(t, d.Components[1].Lines, 2)

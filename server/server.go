@@ -15,9 +15,9 @@ import (
 	"github.com/gofiber/fiber/v3/middleware/compress"
 	recoverer "github.com/gofiber/fiber/v3/middleware/recover"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/method"
-	"yembra/core/recipe"
 	"yembra/core/swap"
 	"yembra/store"
 )
@@ -48,13 +48,13 @@ type Kitchen struct {
 // Core is everything that is computed from a larder. It is never changed.
 type Core struct {
 	Larder  *larder.Larder
-	Reader  *recipe.Reader
+	Reader  *flow.Reader
 	Book    *swap.Book
 	Carrier *method.Carrier
 }
 
 func coreOf(l *larder.Larder) *Core {
-	r, b := recipe.NewReader(l), swap.NewBook(l)
+	r, b := flow.NewReader(l), swap.NewBook(l)
 	return &Core{Larder: l, Reader: r, Book: b, Carrier: method.NewCarrier(b, r)}
 }
 

@@ -8,9 +8,9 @@ import (
 
 	"yembra/core/balance"
 	"yembra/core/character"
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
-	"yembra/core/recipe"
 	"yembra/core/swap"
 	"yembra/demo"
 	"yembra/knowledge"
@@ -19,14 +19,14 @@ import (
 // shipped is the larder as it ships, loaded once for all tests.
 var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
 
-func open(t testing.TB) (*larder.Larder, *recipe.Reader) {
+func open(t testing.TB) (*larder.Larder, *flow.Reader) {
 	t.Helper()
 	l, err := shipped()
 	require.NoError(t, err)
-	return l, recipe.NewReader(l)
+	return l, flow.NewReader(l)
 }
 
-func dish(l *larder.Larder, r *recipe.Reader, text string) character.Dish {
+func dish(l *larder.Larder, r *flow.Reader, text string) character.Dish {
 	return character.Of(l, r.Read("Dish\nServes 2\n\n"+text, measure.Metric), nil)
 }
 

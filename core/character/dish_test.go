@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/character"
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -22,7 +23,7 @@ func read(t testing.TB, text string) (*larder.Larder, recipe.Dish) {
 	t.Helper()
 	l, err := shipped()
 	require.NoError(t, err)
-	return l, recipe.NewReader(l).Read(text, measure.Metric)
+	return l, flow.NewReader(l).Read(text, measure.Metric)
 }
 
 func value(t testing.TB, d character.Dish, trait string) float64 {

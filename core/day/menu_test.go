@@ -12,6 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/day"
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/method"
@@ -27,7 +28,7 @@ var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Loa
 // courses adapts demo dishes for twelve.
 func courses(t testing.TB, l *larder.Larder, keys ...string) []day.Course {
 	t.Helper()
-	r, b := recipe.NewReader(l), swap.NewBook(l)
+	r, b := flow.NewReader(l), swap.NewBook(l)
 	c := method.NewCarrier(b, r)
 	recipes, err := demo.Recipes()
 	require.NoError(t, err)
@@ -247,7 +248,7 @@ func TestWhatIsListedAsSoakedIsPutToSoakOnce(t *testing.T) {
 
 func TestGreasingIsATaskOfItsOwn(t *testing.T) {
 	l := larderOf(t)
-	r, b := recipe.NewReader(l), swap.NewBook(l)
+	r, b := flow.NewReader(l), swap.NewBook(l)
 	d := r.Read("Loaf\nServes 4\n\n300 g plain flour\n200 ml water\n10 g dried yeast\n\nMethod\n1. Mix the flour, yeast and water and knead for 8 minutes.\n2. Grease a loaf tin, shape the dough and bake at 200 C for 40 minutes.", measure.Metric)
 	a, err := method.NewCarrier(b, r).Adapt(d, swap.Decisions{}, false)
 	require.NoError(t, err)

@@ -72,6 +72,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			r.names = append(r.names, n.head()) // the zest of a lemon goes by that name
 		}
 		for _, x := range b.resolve(n) {
+			b.mention(n, x)
 			switch {
 			case x.made != nil:
 				b.refMade(x.made, b.shareMade(n, x.made), r, into)
@@ -86,6 +87,22 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				named := x.named
 				*into = append(*into, recipe.Ref{Named: &named, Share: 1})
 			}
+		}
+	}
+}
+
+// mention notes which lines a noun speaks of.
+func (b *bindings) mention(n noun, x referent) {
+	into := b.mentioned
+	switch {
+	case x.portion != nil:
+		into[x.portion.line] = true
+	case x.made != nil && x.vessel == "":
+		if n.pronoun {
+			into = b.meantLines
+		}
+		for p := range x.made.holds {
+			into[p.line] = true
 		}
 	}
 }

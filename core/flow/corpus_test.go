@@ -37,8 +37,7 @@ func reader(t testing.TB) *Reader {
 func read(t testing.TB, text string) recipe.Dish {
 	t.Helper()
 	r := reader(t)
-	d := r.recipe.Read(text, measure.Metric)
-	r.Dish(&d)
+	d := r.Read(text, measure.Metric)
 	return d
 }
 
@@ -494,4 +493,34 @@ func TestDoubts(t *testing.T) {
 		}
 	}
 	fmt.Println(file, "questions", questions, "unused", unused, "steps", steps)
+}
+
+// TestBookDoubts prints what is doubtful in the preparations of the book.
+func TestBookDoubts(t *testing.T) {
+	if os.Getenv("BOOK") == "" {
+		t.Skip("BOOK is not set")
+	}
+	r := reader(t)
+	for _, s := range r.larder.Swaps() {
+		var lines []recipe.Line
+		for i, p := range s.Formula {
+			f := r.larder.Food(p.Food)
+			g := measure.Exactly(p.Grams)
+			lines = append(lines, recipe.Line{Text: f.Name + " " + p.Preparation, Food: &s.Formula[i].Food, Name: f.Name, Preparation: p.Preparation, Origin: f.Origin, Grams: &g, Amount: &measure.Amount{Low: p.Grams, High: p.Grams, Unit: measure.Gram}})
+		}
+		d := recipe.Dish{Components: []recipe.Component{{Lines: lines}}}
+		for _, p := range s.Prepare {
+			d.Components[0].Steps = append(d.Components[0].Steps, recipe.Step{Text: p.Text})
+		}
+		r.Dish(&d)
+		for _, st := range d.Components[0].Steps {
+			fmt.Println(s.ID, "|", st.Text)
+			for _, a := range st.Actions {
+				fmt.Println("     ", show(a))
+			}
+			for _, q := range st.Questions {
+				fmt.Println("      ??", q.Text)
+			}
+		}
+	}
 }

@@ -9,6 +9,7 @@ package flow
 
 import (
 	"fmt"
+	"strings"
 	"unicode/utf8"
 
 	"yembra/core/language"
@@ -19,14 +20,14 @@ import (
 // Reader reads methods. It keeps no state between calls and may be used by many
 // goroutines.
 type Reader struct {
+	*recipe.Reader
 	larder *larder.Larder
-	recipe *recipe.Reader
 	lang   *language.Language
 }
 
 // NewReader returns a reader of methods in the language of the larder.
 func NewReader(l *larder.Larder) *Reader {
-	return &Reader{l, recipe.NewReader(l), l.Language()}
+	return &Reader{recipe.NewReader(l), l, l.Language()}
 }
 
 // Dish reads the whole method of a dish: the actions, asides and questions of
@@ -44,7 +45,7 @@ func (r *Reader) Dish(d *recipe.Dish) {
 // step reads one step after those before it.
 func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string) {
 	t := &text{source: step.Text, lang: r.lang, words: wordsOf(step.Text), foods: foods.known, listed: foods.listed, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
-	b.text = t
+	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
 	for _, u := range t.parse() {
 		from, upto := t.span(u.from, u.upto)
@@ -71,6 +72,14 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 			step.Asides = append(step.Asides, recipe.Aside{Kind: u.aside, From: from, Upto: upto})
 		}
 	}
+	b.sum(step)
+}
+
+// Step reads one step by itself, against lines if there are any.
+func (r *Reader) Step(text string, lines []recipe.Line) recipe.Step {
+	d := recipe.Dish{Components: []recipe.Component{{Lines: lines, Steps: []recipe.Step{{Text: strings.TrimSpace(text)}}}}}
+	r.Dish(&d)
+	return d.Components[0].Steps[0]
 }
 
 // noWork is the technique of verbs that order nothing: "leave the rest whole".

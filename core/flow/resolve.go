@@ -9,6 +9,9 @@ import (
 	"yembra/core/recipe"
 )
 
+// ingredient is the word by which methods mean lines as such.
+const ingredient = "ingredient"
+
 // referent is what a noun turned out to mean, before shares.
 type referent struct {
 	portion *portion
@@ -25,7 +28,7 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.resolve(*n.owner)
 	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && lang.Remains[n.head()] && b.called(n) == nil:
 		return nil
-	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && n.head() == "ingredient" && !b.kindOfIngredient(n):
+	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && n.head() == ingredient && !b.kindOfIngredient(n):
 		return b.whole(n)
 	case n.pronoun:
 		return b.pronoun(n)
@@ -219,7 +222,7 @@ func (b *bindings) whole(n noun) []referent {
 			untouched = false
 		}
 	}
-	if len(out) > 0 && (untouched || n.rest || n.head() == "ingredient") {
+	if len(out) > 0 && (untouched || n.rest || n.head() == ingredient) {
 		return out
 	}
 	if b.base != nil {
@@ -243,7 +246,7 @@ func (b *bindings) besides(n noun, found []referent) bool {
 		return true
 	}
 	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 {
-		return slices.ContainsFunc(n.words, func(w string) bool { return !l.said[w] })
+		return slices.ContainsFunc(n.words, func(w string) bool { return !l.said[w] && !b.r.lang.Qualifiers[w] })
 	}
 	if b.leftOf(*found[0].portion) > 0 {
 		return false
@@ -360,6 +363,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		return 0
 	}
 	head := words[len(words)-1]
+	if _, animal := vocab.AnimalWords[head]; animal && len(words) == 1 && !n.pointed && !b.r.lang.StandIns[head] && (l.line.Origin == larder.FromPlant || l.line.Origin == larder.FromFungus) {
+		return 0 // a knob of butter is no peanut butter
+	}
 	score := 0.0
 	if m, ok := b.r.larder.Index().At(words, 0, true); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
 		score = 5
@@ -441,7 +447,7 @@ func (b *bindings) part(n noun) []referent {
 // group resolves a word that means several lines: "the spices".
 func (b *bindings) group(n noun) []referent {
 	key := n.head()
-	if key == "ingredient" {
+	if key == ingredient {
 		for _, w := range n.words {
 			if c := b.componentNamed(w); c >= 0 {
 				return b.component(c)
@@ -678,7 +684,7 @@ const halfOfIt = 0.5
 func (b *bindings) measured(n noun, p portion, left float64) float64 {
 	l := b.lines[p.line].line
 	said := b.text.slice(n.amount[0], n.amount[1])
-	got := b.r.recipe.Line(said+" "+l.Name, b.system())
+	got := b.r.Line(said+" "+l.Name, b.system())
 	share := 0.0
 	switch {
 	case got.Amount != nil && l.Amount != nil && got.Amount.Unit == l.Amount.Unit && l.Amount.Low > 0:

@@ -68,6 +68,10 @@ type bindings struct {
 	meantTo bool
 	// working is the action being bound once it has its objects.
 	working *recipe.Action
+	// mentioned are the lines that the step at hand names, meantLines those that
+	// its pronouns mean; home is its component.
+	mentioned, meantLines map[int]bool
+	home                  int
 	// shared are the inputs of which only a share goes in.
 	shared map[*thing]bool
 	// rests are the words behind "the rest of", in the whole method.
@@ -88,7 +92,7 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 			for _, alt := range l.Alternatives {
 				one.also = append(one.also, larder.Words(alt.Name))
 			}
-			for _, w := range larder.Words(l.Text) {
+			for _, w := range larder.Words(l.Text + " " + l.Name + " " + l.Preparation) {
 				one.said[w] = true
 			}
 			b.lines = append(b.lines, one)

@@ -9,11 +9,11 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/market"
 	"yembra/core/measure"
 	"yembra/core/method"
-	"yembra/core/recipe"
 	"yembra/core/swap"
 	"yembra/demo"
 	"yembra/knowledge"
@@ -24,7 +24,7 @@ var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Loa
 
 func dish(t testing.TB, l *larder.Larder, text string) market.Dish {
 	t.Helper()
-	r, b := recipe.NewReader(l), swap.NewBook(l)
+	r, b := flow.NewReader(l), swap.NewBook(l)
 	d := r.Read(text, measure.Metric)
 	dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
 	require.NoError(t, err)
@@ -119,7 +119,7 @@ func TestNothingOfTheDemoIsForgottenOrFromAnAnimal(t *testing.T) {
 
 func ExampleOf() {
 	l, _ := larder.Load(knowledge.Shipped())
-	d := recipe.NewReader(l).Read("Stew\nServes 2\n\n300 g tinned tomatoes\n\nMethod\n1. Simmer.", measure.Metric)
+	d := flow.NewReader(l).Read("Stew\nServes 2\n\n300 g tinned tomatoes\n\nMethod\n1. Simmer.", measure.Metric)
 	part := swap.Component{}
 	for _, line := range d.Components[0].Lines {
 		part.Lines = append(part.Lines, swap.Line{Line: line, Change: swap.Kept})

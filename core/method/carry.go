@@ -9,6 +9,7 @@ import (
 	"strconv"
 	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -19,12 +20,12 @@ import (
 // share.
 type Carrier struct {
 	book   *swap.Book
-	reader *recipe.Reader
+	reader *flow.Reader
 }
 
 // NewCarrier returns a carrier over the book, which reads the steps it writes
 // with the reader.
-func NewCarrier(b *swap.Book, r *recipe.Reader) *Carrier { return &Carrier{b, r} }
+func NewCarrier(b *swap.Book, r *flow.Reader) *Carrier { return &Carrier{b, r} }
 
 // Adapt applies decisions and carries the method over: the whole answer.
 func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Adaptation, error) {

@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/method"
@@ -22,17 +23,17 @@ import (
 // shipped is the larder as it ships, loaded once for all tests.
 var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
 
-func open(t testing.TB) (*recipe.Reader, *swap.Book, *method.Carrier) {
+func open(t testing.TB) (*flow.Reader, *swap.Book, *method.Carrier) {
 	t.Helper()
 	l, err := shipped()
 	require.NoError(t, err)
-	r, b := recipe.NewReader(l), swap.NewBook(l)
+	r, b := flow.NewReader(l), swap.NewBook(l)
 	return r, b, method.NewCarrier(b, r)
 }
 
 func ExampleCarrier_Adapt() {
 	l, _ := larder.Load(knowledge.Shipped())
-	r, b := recipe.NewReader(l), swap.NewBook(l)
+	r, b := flow.NewReader(l), swap.NewBook(l)
 	d := r.Read("Ragout\n\n500 g beef mince\n1 onion\n\nMethod\n1. Brown the mince for 10 minutes until no pink is left. Skim off the fat.", measure.Metric)
 	a, _ := method.NewCarrier(b, r).Adapt(d, swap.Decisions{Swaps: map[string]string{"components[0].lines[0]": "ready-mince"}, HouseRules: swap.HouseRules{Preset: swap.LikeForLike}}, false)
 	fmt.Println(a.Components[0].Steps[0].Change, a.Components[0].Steps[0].Text)
@@ -52,7 +53,7 @@ var everyTried = sync.OnceValues(func() ([]tried, error) {
 	if err != nil {
 		return nil, err
 	}
-	r, b := recipe.NewReader(l), swap.NewBook(l)
+	r, b := flow.NewReader(l), swap.NewBook(l)
 	c := method.NewCarrier(b, r)
 	recipes, err := demo.Recipes()
 	if err != nil {

@@ -96,8 +96,11 @@ func meatless(text string) (string, string) {
 		}
 		return "brown"
 	}), "")
-	return text, recipe.Cue(text)
+	return text, firstCue(text)
 }
+
+// firstCue is the first cue of a text.
+func firstCue(text string) string { return strings.TrimSpace(untilClause.FindString(text)) }
 
 // rendering is what only fat does; keptFat what then becomes of it.
 var (

@@ -6,10 +6,10 @@ import (
 	"yembra/core/larder"
 )
 
-// inContext settles names that mean two foods by what else the recipe holds:
+// InContext settles names that mean two foods by what else the recipe holds:
 // lady's fingers beside mascarpone are the biscuits, beside okra's company the
 // vegetable.
-func (r *Reader) inContext(d *Dish) {
+func (r *Reader) InContext(d *Dish) {
 	held := map[string]bool{}
 	for _, c := range d.Components {
 		for i := range c.Lines {

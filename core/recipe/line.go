@@ -232,3 +232,7 @@ func (r *Reader) flags(line *Line, text string) {
 	line.Optional = strings.Contains(folded, "optional") || strings.Contains(folded, "if you like") || strings.Contains(folded, "if liked") || strings.Contains(folded, "if desired") || strings.Contains(folded, "if using")
 	line.ToTaste = strings.Contains(folded, "to taste") || strings.Contains(folded, "as needed") || strings.Contains(folded, "as required") || strings.Contains(folded, "to your taste") || strings.Contains(folded, "to season")
 }
+
+func wordAt(tokens []lex.Token, i int, words ...string) bool {
+	return i >= 0 && cursorAt(tokens, i, "").WordIs(0, words...)
+}

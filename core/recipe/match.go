@@ -128,7 +128,7 @@ func (m matcher) standIns(f *finding, words []string, matches []larder.Match) {
 	}
 	if f.origin == larder.FromAnimal && f.end-f.start == 1 && vocab.PlantHeads[words[f.start]] {
 		i := slices.IndexFunc(matches, func(x larder.Match) bool { return x.End == f.start })
-		if i >= 0 && givesMilk(matches[i].Food) {
+		if i >= 0 && GivesMilk(matches[i].Food) {
 			*f = finding{origin: larder.FromPlant, check: true, start: matches[i].Start, end: f.end,
 				why: fmt.Sprintf("Made from %s, not from an animal.", matches[i].Food.Name)}
 		}
@@ -137,13 +137,17 @@ func (m matcher) standIns(f *finding, words []string, matches []larder.Match) {
 
 // givesMilk tells whether "milk" or "butter" after the food's name means a
 // plant product: nuts, seeds, grains, pulses, soy and coconut.
-func givesMilk(food *larder.Food) bool {
+// GivesMilk tells whether a food is one that plant milk is made of.
+func GivesMilk(food *larder.Food) bool {
 	switch food.Aisle {
 	case "nuts", "grains", "pulses", "soy", "plant-dairy":
 		return food.Origin == larder.FromPlant
 	}
 	return false
 }
+
+// Clears tells whether a word turns matter of a class into a plant stand-in.
+func (r *Reader) Clears(word string, class larder.Animal) bool { return r.match.clears(word, class) }
 
 func (m matcher) clears(word string, class larder.Animal) bool {
 	classes := m.larder.Words().Free[word]

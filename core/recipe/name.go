@@ -201,6 +201,9 @@ func (r *Reader) inverted(n *nameRead, main []lex.Token, segments [][]lex.Token,
 	}
 }
 
+// CutWord tells whether a word says how a food is cut or worked.
+func CutWord(w string) bool { return cutWords[w] }
+
 // cutWords say how a food is cut or worked; before a name they never make it
 // another food.
 var cutWords = map[string]bool{

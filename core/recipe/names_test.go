@@ -6,9 +6,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
-	"yembra/core/recipe"
 )
 
 // Every name that the larder knows, written as a line of its own, must lead
@@ -17,7 +17,7 @@ import (
 func TestEveryNameOfTheLarderReadsBack(t *testing.T) {
 	l, err := shipped()
 	require.NoError(t, err)
-	r := recipe.NewReader(l)
+	r := flow.NewReader(l)
 	names := 0
 	for _, f := range l.Foods() {
 		for _, name := range append([]string{f.Name}, f.Aliases...) {

@@ -76,43 +76,6 @@ func TestPacksAndSecondMeasures(t *testing.T) {
 	}
 }
 
-func TestTimesAndHeat(t *testing.T) {
-	for text, want := range map[string]*measure.Span{
-		"for 10 minutes":                         {Low: 10, High: 10},
-		"for 1 1/2 hours":                        {Low: 90, High: 90},
-		"2-2½ hours":                             {Low: 120, High: 150},
-		"an hour and a quarter":                  {Low: 75, High: 75},
-		"30 seconds":                             {Low: 0.5, High: 0.5},
-		"fry 5 min, then simmer 20 min":          {Low: 25, High: 25},
-		"10 minutes (12 minutes on a gas stove)": {Low: 10, High: 10},
-		"turning every 5 minutes":                nil,
-		"400 g of rice":                          nil,
-	} {
-		require.Equal(t, want, minutes(lex.Scan(text)), text)
-	}
-	for text, want := range map[string]float64{
-		"at 180C": 180, "at 180 °C": 180, "at 350°F": 175, "350 degrees F (180 C)": 180, "gas mark 7": 220, "gas 4": 180,
-		"at 200C/180C fan": 200, "fan 160C": 180, "at 325 degrees": 165, "reaches 74C": 74, "165°F": 74,
-	} {
-		got := celsius(lex.Scan(text))
-		require.NotNil(t, got, text)
-		require.InDelta(t, want, *got, 0.6, text)
-	}
-	require.Nil(t, celsius(lex.Scan("2 c flour and 20 C of regret")))
-}
-
-func TestCues(t *testing.T) {
-	for text, want := range map[string]string{
-		"Fry until golden, stirring.":                  "until golden",
-		"Simmer until tender, about 20 minutes.":       "until tender",
-		"Cook till the pan is dry; then add the rice.": "till the pan is dry",
-		"Bake for 5 minutes or until set.":             "until set",
-		"Stir well.":                                   "",
-	} {
-		require.Equal(t, want, Cue(text), text)
-	}
-}
-
 func TestWrappedLinesAreJoined(t *testing.T) {
 	text := "Method\n" +
 		"1. Heat the oil in a wide pan and fry the onions slowly with the\n" +

@@ -155,6 +155,7 @@ const (
 	UnknownFood   = "unknown-food"
 	UnknownAmount = "unknown-amount"
 	OnlyInStep    = "only-in-step"
+	UnusedLine    = "unused-line"
 	NoRecipe      = "no-recipe"
 	NoLines       = "no-ingredients"
 	NoSteps       = "no-method"

@@ -10,6 +10,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -19,16 +20,16 @@ import (
 // shipped is the larder as it ships, loaded once for all tests.
 var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
 
-func reader(t testing.TB) *recipe.Reader {
+func reader(t testing.TB) *flow.Reader {
 	t.Helper()
 	l, err := shipped()
 	require.NoError(t, err)
-	return recipe.NewReader(l)
+	return flow.NewReader(l)
 }
 
 func ExampleReader_Line() {
 	l, _ := larder.Load(knowledge.Shipped())
-	line := recipe.NewReader(l).Line("• 1 1/2 lb (680 g) smoked haddock, skinned", measure.US)
+	line := flow.NewReader(l).Line("• 1 1/2 lb (680 g) smoked haddock, skinned", measure.US)
 	fmt.Printf("%s: %.0f g of %s, %s, %s\n", line.Amount, line.Grams.Mid(), line.Name, line.Preparation, line.Animal)
 	// Output: 1½ lb: 680 g of smoked haddock, skinned, fish
 }
@@ -183,7 +184,7 @@ func TestSteps(t *testing.T) {
 		{"Preheat the oven to 160C fan.", []string{"preheat"}, 0, 0, 180, nil, "", nil},
 		{"Set the oven to gas mark 6.", nil, 0, 0, 200, nil, "", nil},
 		{"Pour in the milk and simmer for half an hour.", []string{"simmer"}, 30, 30, 0, []int{2}, "", nil},
-		{"Brush with beaten egg and chill overnight.", []string{"baste", "beat", "chill"}, 480, 480, 0, nil, "", []string{"egg"}},
+		{"Brush with beaten egg and chill overnight.", []string{"brush", "chill"}, 480, 480, 0, nil, "", []string{"egg"}},
 		{"Lift out with a fish slice.", nil, 0, 0, 0, nil, "", nil},
 		{"Whisk to the consistency of double cream.", []string{"whisk"}, 0, 0, 0, nil, "", nil},
 	} {

@@ -8,6 +8,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -45,7 +46,7 @@ func stepAt(t *testing.T, d recipe.Dish, part, step string) recipe.Step {
 	return d.Components[p].Steps[s]
 }
 
-func (j *judge) recipe(r *recipe.Reader, text, expected string) {
+func (j *judge) recipe(r *flow.Reader, text, expected string) {
 	d := r.Read(text, measure.Metric)
 	j.name, _, _ = strings.Cut(strings.TrimSpace(text), "\n")
 	parts := 0

@@ -1,4 +1,4 @@
-package recipe
+package recipe_test
 
 import (
 	"testing"
@@ -6,6 +6,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/measure"
+	"yembra/core/recipe"
 )
 
 func TestTheNameOfADishIsNoIngredient(t *testing.T) {
@@ -18,7 +19,7 @@ func TestTheNameOfADishIsNoIngredient(t *testing.T) {
 		{"Spaghetti alla carbonara — 4 portions\n", "Spaghetti alla carbonara", 4},
 		{"Cod with 3 peppers\nServes 2", "Cod with 3 peppers", 2},
 	} {
-		d := inside(t).Read(x.first+"\n600g cod, in strips\n50g butter\n1 onion, sliced\n\nMelt the butter and fry the onion for 8 minutes. Add the cod and warm it through.", measure.Metric)
+		d := reader(t).Read(x.first+"\n600g cod, in strips\n50g butter\n1 onion, sliced\n\nMelt the butter and fry the onion for 8 minutes. Add the cod and warm it through.", measure.Metric)
 		require.Equal(t, x.name, d.Name)
 		require.NotNil(t, d.Serves, x.first)
 		require.Equal(t, x.serves, d.Serves.Mid(), x.first)
@@ -27,24 +28,24 @@ func TestTheNameOfADishIsNoIngredient(t *testing.T) {
 }
 
 func TestAMethodWithoutAHeadingBeginsWithItsFirstSentence(t *testing.T) {
-	d := inside(t).Read("Gyoza\nMakes 30\n\nFilling\n200g minced pork\n200g napa cabbage, finely chopped\n30 gyoza wrappers\n\nSalt the cabbage, leave 10 mins, squeeze dry. Mix with pork until sticky.\nPut a teaspoon in each wrapper and pleat shut.", measure.Metric)
+	d := reader(t).Read("Gyoza\nMakes 30\n\nFilling\n200g minced pork\n200g napa cabbage, finely chopped\n30 gyoza wrappers\n\nSalt the cabbage, leave 10 mins, squeeze dry. Mix with pork until sticky.\nPut a teaspoon in each wrapper and pleat shut.", measure.Metric)
 	require.Len(t, d.Components[0].Lines, 3)
 	require.Len(t, d.Components[0].Steps, 2)
 	require.Equal(t, []int{0, 1}, d.Components[0].Steps[0].Lines)
 }
 
 func TestAStepGoesToThePartItNames(t *testing.T) {
-	d := inside(t).Read("Curry\nServes 4\n\nMarinade\n800 g chicken thighs\n150 g yoghurt\n1 tsp garam masala\n\nSauce\n50 g butter\n2 onions\n400 g tin tomatoes\n100 ml cream\n\n1) Mix the chicken with everything for the marinade and chill for 2 hours.\n2) Fry the onions in the butter, add the tomatoes and cream and simmer for 20 minutes.", measure.Metric)
+	d := reader(t).Read("Curry\nServes 4\n\nMarinade\n800 g chicken thighs\n150 g yoghurt\n1 tsp garam masala\n\nSauce\n50 g butter\n2 onions\n400 g tin tomatoes\n100 ml cream\n\n1) Mix the chicken with everything for the marinade and chill for 2 hours.\n2) Fry the onions in the butter, add the tomatoes and cream and simmer for 20 minutes.", measure.Metric)
 	require.Equal(t, []int{0, 1, 2}, d.Components[0].Steps[0].Lines)
 	require.Len(t, d.Components[1].Steps, 1)
 }
 
 func TestYolksAndWhitesAreThoseOfTheListedEggs(t *testing.T) {
-	d := inside(t).Read("Cream\nServes 4\n\n4 eggs, separated\n100 g sugar\n500 g mascarpone\n100 ml white wine\n\nMethod\n1. Whisk the yolks with the sugar and fold in the mascarpone.\n2. Whisk the whites until stiff and fold them in.\n3. Stir in the white wine.", measure.Metric)
+	d := reader(t).Read("Cream\nServes 4\n\n4 eggs, separated\n100 g sugar\n500 g mascarpone\n100 ml white wine\n\nMethod\n1. Whisk the yolks with the sugar and fold in the mascarpone.\n2. Whisk the whites until stiff and fold them in.\n3. Stir in the white wine.", measure.Metric)
 	steps := d.Components[0].Steps
 	require.Contains(t, steps[0].Lines, 0)
 	require.Contains(t, steps[1].Lines, 0)
-	require.Equal(t, Animal{"white", "egg"}, steps[1].Animals[0])
+	require.Equal(t, recipe.Animal{"white", "egg"}, steps[1].Animals[0])
 	require.NotContains(t, steps[2].Lines, 0)
 	require.Empty(t, steps[2].Animals)
 }

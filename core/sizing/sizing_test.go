@@ -8,9 +8,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
-	"yembra/core/recipe"
 	"yembra/core/sizing"
 	"yembra/demo"
 	"yembra/knowledge"
@@ -19,10 +19,10 @@ import (
 // shipped is the larder as it ships, loaded once for all tests.
 var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
 
-func open(t *testing.T) (*larder.Larder, *recipe.Reader) {
+func open(t *testing.T) (*larder.Larder, *flow.Reader) {
 	l, err := shipped()
 	require.NoError(t, err)
-	return l, recipe.NewReader(l)
+	return l, flow.NewReader(l)
 }
 
 func strip(text string) string { return strings.ReplaceAll(text, measure.ThinSpace, " ") }

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/character"
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -19,11 +20,11 @@ import (
 // shipped is the larder as it ships, loaded once for all tests.
 var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
 
-func open(t testing.TB) (*Book, *recipe.Reader) {
+func open(t testing.TB) (*Book, *flow.Reader) {
 	t.Helper()
 	l, err := shipped()
 	require.NoError(t, err)
-	return NewBook(l), recipe.NewReader(l)
+	return NewBook(l), flow.NewReader(l)
 }
 
 func (b *Book) benchOf(t testing.TB, d recipe.Dish, dec Decisions) *bench {
@@ -35,7 +36,7 @@ func (b *Book) benchOf(t testing.TB, d recipe.Dish, dec Decisions) *bench {
 	return x
 }
 
-func club(t testing.TB, r *recipe.Reader, visit func(key string, pins []string, d recipe.Dish)) {
+func club(t testing.TB, r *flow.Reader, visit func(key string, pins []string, d recipe.Dish)) {
 	t.Helper()
 	all, err := demo.Recipes()
 	require.NoError(t, err)

@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/character"
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -23,7 +24,7 @@ import (
 var shipped = sync.OnceValues(func() (*larder.Larder, error) { return larder.Load(knowledge.Shipped()) })
 
 type kitchen struct {
-	reader *recipe.Reader
+	reader *flow.Reader
 	book   *swap.Book
 }
 
@@ -31,7 +32,7 @@ func open(t testing.TB) kitchen {
 	t.Helper()
 	l, err := shipped()
 	require.NoError(t, err)
-	return kitchen{recipe.NewReader(l), swap.NewBook(l)}
+	return kitchen{flow.NewReader(l), swap.NewBook(l)}
 }
 
 func (k kitchen) demo(t testing.TB, key string) recipe.Dish {
@@ -53,7 +54,7 @@ func house(preset string, off ...string) swap.HouseRules {
 
 func ExampleBook_Propose() {
 	l, _ := larder.Load(knowledge.Shipped())
-	d := recipe.NewReader(l).Read("Toast\nServes 2\n\n20 g butter\n2 onions\n\nMethod\n1. Melt the butter and fry the onions for 10 minutes.", measure.Metric)
+	d := flow.NewReader(l).Read("Toast\nServes 2\n\n20 g butter\n2 onions\n\nMethod\n1. Melt the butter and fry the onions for 10 minutes.", measure.Metric)
 	b := swap.NewBook(l)
 	dec, _ := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFoodNoOil}}, swap.Simplest)
 	fmt.Println(dec.Swaps["components[0].lines[0]"])

@@ -1,4 +1,4 @@
-package recipe
+package flow
 
 import (
 	"slices"
@@ -6,40 +6,25 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/lex"
+	"yembra/core/recipe"
 )
 
-// stepNames finds the lines and the animal matter that a step names.
-type stepNames struct {
+// mentions finds the animal matter that a step names, listed or not.
+type mentions struct {
 	reader  *Reader
 	tokens  []lex.Token
-	lines   []Line
-	used    []int
-	animals []Animal
-	// named holds, by word, the food of the longer name it is part of.
-	named  map[int]string
-	before past
+	lines   []recipe.Line
+	animals []recipe.Animal
+	// named holds, by word, the food of the longer name it is part of; made are
+	// the words by which the recipe calls what it has made itself.
+	named map[int]string
+	made  map[string]bool
 }
-
-// utensils after an animal word make it a thing: "fish slice", "egg timer".
-var utensils = map[string]bool{
-	"slice": true, "pan": true, "dish": true, "kettle": true, "timer": true, "thermometer": true, "knife": true, "hammer": true,
-	"mallet": true, "board": true, "tenderiser": true, "tenderizer": true, "fork": true, "whisk": true, "cup": true, "spatula": true,
-	"sized": true, "size": true, "grinder": true, "cleaver": true, "cloth": true, "grater": true, "poacher": true, "coloured": true, "colored": true,
-}
-
-// verbs are animal words that are also what cooks do.
-var verbs = map[string]bool{"cream": true, "mince": true}
-
-// likeness before an animal word means that only its looks are meant.
-var likeness = map[string]bool{"like": true, "consistency": true, "thickness": true, "resemble": true, "resembling": true, "size": true, "shape": true, "texture": true}
-
-// wishing words before "like" make it a wish: "if you like, add bacon".
-var wishing = map[string]bool{"you": true, "they": true, "would": true, "guest": true, "some": true}
 
 // stop stands for a mark between words, so that no name runs across it.
 const stop = "\x00"
 
-func (s *stepNames) read() {
+func (s *mentions) read() {
 	var words []string
 	for _, t := range s.tokens {
 		if t.Kind != lex.Word {
@@ -57,7 +42,7 @@ func (s *stepNames) read() {
 			continue
 		}
 		m, ok := x.At(words, i, true)
-		if (!ok || m.Used == 1) && s.ownMake(words, i) {
+		if (!ok || m.Used == 1) && s.made[words[i]] {
 			i++
 			continue
 		}
@@ -73,36 +58,31 @@ func (s *stepNames) read() {
 		i = m.End
 	}
 	s.listed(words)
-	slices.Sort(s.used)
-	s.used = slices.Compact(s.used)
 }
 
-// whites notes the whites of a listed egg ("whisk the whites until stiff").
-func (s *stepNames) whites(words []string, i int) bool {
-	if words[i] != "white" || i == 0 || words[i-1] != "the" || i+1 < len(words) && (words[i+1] == "wine" || words[i+1] == "sauce") {
+// whites notes the parts of a listed egg ("whisk the whites until stiff").
+func (s *mentions) whites(words []string, i int) bool {
+	part := words[i]
+	if s.reader.lang.EggParts[part] == 0 || i == 0 || !s.reader.lang.Articles[words[i-1]] {
 		return false
 	}
-	egg := slices.IndexFunc(s.lines, func(l Line) bool { return l.Animal == larder.Egg })
-	if egg < 0 || slices.ContainsFunc(s.lines, func(l Line) bool { return slices.Contains(larder.Words(l.Name), "white") && l.Animal == "" }) {
+	if m, ok := s.reader.larder.Index().At(words, i, true); ok && m.Used > 1 {
+		return false // "the white wine"
+	}
+	egg := slices.ContainsFunc(s.lines, func(l recipe.Line) bool { return l.Animal == larder.Egg })
+	if !egg || slices.ContainsFunc(s.lines, func(l recipe.Line) bool { return slices.Contains(larder.Words(l.Name), part) && l.Animal == "" }) {
 		return false
 	}
-	if own := slices.IndexFunc(s.lines, func(l Line) bool { return l.Animal == larder.Egg && slices.Contains(larder.Words(l.Name), "white") }); own >= 0 {
-		egg = own
-	}
-	s.used = append(s.used, egg)
-	s.animal(words, i, i+1, "white", larder.Egg)
+	s.animal(words, i, i+1, part, larder.Egg)
 	return true
 }
 
 // food notes a food named in the step.
-func (s *stepNames) food(words []string, m larder.Match, vocab *larder.Vocabulary) {
+func (s *mentions) food(words []string, m larder.Match, vocab *larder.Vocabulary) {
 	line := s.lineOf(m.Food)
 	if line < 0 && m.Food.Animal == larder.Egg {
 		// The yolks of "4 eggs, separated".
-		line = slices.IndexFunc(s.lines, func(l Line) bool { return l.Animal == larder.Egg && l.FoodID() == "egg" })
-	}
-	if line >= 0 {
-		s.used = append(s.used, line)
+		line = slices.IndexFunc(s.lines, func(l recipe.Line) bool { return l.Animal == larder.Egg && l.FoodID() == "egg" })
 	}
 	if m.Food.Origin != larder.FromAnimal {
 		return
@@ -118,54 +98,53 @@ func (s *stepNames) food(words []string, m larder.Match, vocab *larder.Vocabular
 }
 
 // loose notes an animal word that no food name took in.
-func (s *stepNames) loose(words []string, i int) {
+func (s *mentions) loose(words []string, i int) {
 	class, ok := s.reader.larder.Words().AnimalWords[words[i]]
 	if ok && !(s.plantLine(words[i]) && standsFor(words, i)) {
 		s.animal(words, i, i+1, words[i], class)
 	}
 }
 
-func (s *stepNames) animal(words []string, start, end int, name string, class larder.Animal) {
-	m := matcher{s.reader.larder}
-	if end < len(words) && utensils[words[end]] {
+func (s *mentions) animal(words []string, start, end int, name string, class larder.Animal) {
+	if end < len(words) && s.reader.lang.Utensils[words[end]] {
 		return
 	}
 	for i := max(0, start-4); i < start; i++ {
-		if likeness[words[i]] && !(words[i] == "like" && i > 0 && wishing[words[i-1]]) {
+		if s.reader.lang.Likeness[words[i]] && !(s.reader.lang.Prepositions[words[i]] == "as" && i > 0 && s.reader.lang.Wishing[words[i-1]]) {
 			return
 		}
-		if i >= start-2 && m.clears(words[i], class) {
+		if i >= start-2 && s.reader.Clears(words[i], class) {
 			return
 		}
 	}
-	if verbs[words[end-1]] && end < len(words) && (words[end] == "the" || words[end] == "together" || words[end] == "until") && (start == 0 || words[start-1] == stop || words[start-1] == "then" || words[start-1] == "and") {
+	if s.reader.lang.AnimalVerbs[words[end-1]] && end < len(words) && (words[end] == "the" || words[end] == "together" || words[end] == "until") && (start == 0 || words[start-1] == stop || words[start-1] == "then" || words[start-1] == "and") {
 		return // the verb: "cream the sugar", "mince the garlic"
 	}
 	if start > 0 {
-		if prev, ok := s.plantBefore(words, start); ok && givesMilk(prev) && s.reader.larder.Words().PlantHeads[words[end-1]] {
+		if prev, ok := s.plantBefore(words, start); ok && recipe.GivesMilk(prev) && s.reader.larder.Words().PlantHeads[words[end-1]] {
 			return
 		}
 	}
 	if class == larder.Meat && (words[end-1] == "meat") {
 		class = s.meatClass()
 	}
-	for first, rest, more := strings.Cut(name, " "); more && cutWords[first]; first, rest, more = strings.Cut(name, " ") {
+	for first, rest, more := strings.Cut(name, " "); more && recipe.CutWord(first); first, rest, more = strings.Cut(name, " ") {
 		name = rest
 	}
-	if slices.ContainsFunc(s.animals, func(a Animal) bool { return a.Name == name }) {
+	if slices.ContainsFunc(s.animals, func(a recipe.Animal) bool { return a.Name == name }) {
 		return
 	}
-	s.animals = append(s.animals, Animal{name, class})
+	s.animals = append(s.animals, recipe.Animal{Name: name, Animal: class})
 }
 
-func (s *stepNames) plantBefore(words []string, i int) (*larder.Food, bool) {
+func (s *mentions) plantBefore(words []string, i int) (*larder.Food, bool) {
 	m, ok := s.reader.larder.Index().At(words, i-1, true)
 	return m.Food, ok && m.End == i
 }
 
 // meatClass is what "the meat" means in this dish: poultry when the list has
 // no other.
-func (s *stepNames) meatClass() larder.Animal {
+func (s *mentions) meatClass() larder.Animal {
 	class := larder.Meat
 	for _, l := range s.lines {
 		switch l.Animal {
@@ -179,9 +158,9 @@ func (s *stepNames) meatClass() larder.Animal {
 }
 
 // lineOf finds the line that holds a food, by id.
-func (s *stepNames) lineOf(f *larder.Food) int {
-	return slices.IndexFunc(s.lines, func(l Line) bool {
-		return l.FoodID() == f.ID || slices.ContainsFunc(l.Also, func(a Alternative) bool { return a.Food == f.ID })
+func (s *mentions) lineOf(f *larder.Food) int {
+	return slices.IndexFunc(s.lines, func(l recipe.Line) bool {
+		return l.FoodID() == f.ID || slices.ContainsFunc(l.Also, func(a recipe.Alternative) bool { return a.Food == f.ID })
 	})
 }
 
@@ -197,7 +176,7 @@ func standsFor(words []string, i int) bool {
 
 // plantLine tells whether the word stands for a listed plant food and for no
 // listed animal one: "the milk" where only coconut milk is listed.
-func (s *stepNames) plantLine(word string) bool {
+func (s *mentions) plantLine(word string) bool {
 	plant := false
 	for _, l := range s.lines {
 		own := larder.Words(l.Name)
@@ -214,7 +193,7 @@ func (s *stepNames) plantLine(word string) bool {
 
 // ownWord tells whether the first word of a line's name stands for the line by
 // itself: not a common word, and not the name of another food.
-func (s *stepNames) ownWord(word string, l Line) bool {
+func (s *mentions) ownWord(word string, l recipe.Line) bool {
 	if len(word) < 4 || s.reader.larder.Words().Neutral[word] {
 		return false
 	}
@@ -224,9 +203,9 @@ func (s *stepNames) ownWord(word string, l Line) bool {
 
 // find returns where a word of the line's name stands by itself, not inside
 // the name of another food; -1 when nowhere.
-func (s *stepNames) find(words []string, word string, l Line) int {
+func (s *mentions) find(words []string, word string, l recipe.Line) int {
 	for i, w := range words {
-		if id := s.named[i]; w == word && (id == "" || id == l.FoodID()) && !madeNow(words, i) && s.before.made[w] == nil {
+		if id := s.named[i]; w == word && (id == "" || id == l.FoodID()) && !s.made[w] {
 			return i
 		}
 	}
@@ -235,8 +214,8 @@ func (s *stepNames) find(words []string, word string, l Line) int {
 
 // listed finds lines named by the last word of their own name ("the stock",
 // "the whites") and animal matter known only through them.
-func (s *stepNames) listed(words []string) {
-	for i, l := range s.lines {
+func (s *mentions) listed(words []string) {
+	for _, l := range s.lines {
 		own := larder.Words(l.Name)
 		if len(own) == 0 {
 			continue
@@ -255,9 +234,8 @@ func (s *stepNames) listed(words []string) {
 		if s.reader.larder.Words().AnimalWords[words[at]] != "" && l.Origin != larder.FromAnimal && !standsFor(words, at) {
 			continue // a knob of butter is no peanut butter
 		}
-		s.used = append(s.used, i)
-		if l.Origin == larder.FromAnimal && !slices.ContainsFunc(s.animals, func(a Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head {
-			s.animals = append(s.animals, Animal{words[at], l.Animal})
+		if l.Origin == larder.FromAnimal && !slices.ContainsFunc(s.animals, func(a recipe.Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head {
+			s.animals = append(s.animals, recipe.Animal{Name: words[at], Animal: l.Animal})
 		}
 	}
 }

@@ -1,0 +1,207 @@
+package flow
+
+import (
+	"fmt"
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// Read reads a recipe from plain text or Markdown: its lines and its method. It
+// never fails: what is not understood becomes a notice or a question.
+func (r *Reader) Read(text string, sys measure.System) recipe.Dish {
+	habit := recipe.Habit(text)
+	if habit != nil {
+		sys = habit.System
+	}
+	d := r.Source(r.Layout(text), sys)
+	d.Habit = habit
+	return d
+}
+
+// Source reads a recipe that is already taken apart.
+func (r *Reader) Source(src recipe.Source, sys measure.System) recipe.Dish {
+	src, d := r.Parts(src, sys)
+	r.InContext(&d)
+	src = r.placeSteps(src, &d)
+	for i, s := range src.Sections {
+		for k, text := range s.Steps {
+			step := recipe.Step{Text: text}
+			if k < len(s.Order) {
+				step.Order = s.Order[k]
+			}
+			d.Components[i].Steps = append(d.Components[i].Steps, step)
+		}
+	}
+	plainOrder(&d)
+	r.Dish(&d)
+	r.notices(&d)
+	return d
+}
+
+// plainOrder drops the order of steps where it is that of the components.
+func plainOrder(d *recipe.Dish) {
+	last := 0
+	for _, c := range d.Components {
+		for _, s := range c.Steps {
+			if s.Order < last {
+				return
+			}
+			last = s.Order
+		}
+	}
+	for _, c := range d.Components {
+		for i := range c.Steps {
+			c.Steps[i].Order = 0
+		}
+	}
+}
+
+// placeSteps gives steps that stand under no heading to the part whose lines
+// they name most, or else to the part of the step before.
+func (r *Reader) placeSteps(src recipe.Source, d *recipe.Dish) recipe.Source {
+	loose := slices.IndexFunc(src.Sections, func(s recipe.Section) bool { return s.Name == "" && len(s.Lines) == 0 && len(s.Steps) > 0 })
+	at := slices.IndexFunc(src.Sections, func(s recipe.Section) bool { return len(s.Lines) > 0 })
+	if loose < 0 || at < 0 {
+		return src
+	}
+	sections := slices.Clone(src.Sections)
+	for k, text := range src.Sections[loose].Steps {
+		at = r.belongs(text, sections, d, loose, at)
+		s := &sections[at]
+		s.Steps = append(slices.Clone(s.Steps), text)
+		if order := src.Sections[loose].Order; k < len(order) {
+			s.Order = append(slices.Clone(s.Order), order[k])
+		}
+	}
+	src.Sections = slices.Delete(sections, loose, loose+1)
+	d.Components = slices.Delete(d.Components, loose, loose+1)
+	return src
+}
+
+// namedPart counts for more than any number of lines: "for the marinade".
+const namedPart = 1000
+
+// belongs chooses the part that a loose step is about; last is where the step
+// before went.
+func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish, loose, last int) int {
+	best, at := 0, last
+	for i := range sections {
+		if i == loose {
+			continue
+		}
+		alone := recipe.Dish{Components: []recipe.Component{{Lines: d.Components[i].Lines, Steps: []recipe.Step{{Text: text}}}}}
+		r.Dish(&alone)
+		n := len(alone.Components[0].Steps[0].Lines)
+		if r.isFor(text, sections[i].Name) {
+			n += namedPart
+		}
+		if n == 0 && r.speaksOf(text, sections[i].Name) {
+			n = 1
+		}
+		if n > best || n == best && n > 0 && i == last {
+			best, at = n, i
+		}
+	}
+	return at
+}
+
+// speaksOf tells whether a step names what a part is called by: "the dough".
+func (r *Reader) speaksOf(text, part string) bool {
+	want, said := larder.Words(part), larder.Words(text)
+	for i := 1; len(want) > 0 && i < len(said); i++ {
+		if said[i] == want[len(want)-1] && r.lang.Articles[said[i-1]] {
+			return true
+		}
+	}
+	return false
+}
+
+// isFor tells whether a step says for which part it is: "for the sauce", "the
+// filling ingredients".
+func (r *Reader) isFor(text, part string) bool {
+	want, said := larder.Words(part), larder.Words(text)
+	if len(want) == 0 {
+		return false
+	}
+	for i := range said {
+		if i+len(want) > len(said) || !slices.Equal(said[i:i+len(want)], want) {
+			continue
+		}
+		after := i + len(want)
+		if i >= 2 && r.lang.Prepositions[said[i-2]] == "for" && r.lang.Articles[said[i-1]] || after < len(said) && said[after] == ingredient {
+			return true
+		}
+	}
+	return false
+}
+
+// notices says what was not understood, what only the steps mention, and what no
+// step uses.
+func (r *Reader) notices(d *recipe.Dish) {
+	lines, steps, unknown := 0, 0, 0
+	listed := map[larder.Animal]bool{}
+	for i, c := range d.Components {
+		for j, l := range c.Lines {
+			lines++
+			if l.Animal != "" {
+				listed[l.Animal] = true
+			}
+			if l.Food == nil {
+				near := ""
+				if unknown++; unknown <= recipe.MostSuggested {
+					near = r.Suggest(l.Name)
+				}
+				d.Note(recipe.LineRef(i, j), recipe.UnknownFood, fmt.Sprintf("%q is not in the larder%s.", l.Name, near))
+			}
+			if l.Amount != nil && l.Grams == nil && l.Food != nil {
+				d.Note(recipe.LineRef(i, j), recipe.UnknownAmount, fmt.Sprintf("No weight is known for %s of %s; give the grams.", l.Amount, l.Name))
+			}
+		}
+		steps += len(c.Steps)
+	}
+	for i, c := range d.Components {
+		for j, s := range c.Steps {
+			for _, a := range s.Animals {
+				if !listed[a.Animal] {
+					d.Note(fmt.Sprintf("components[%d].steps[%d]", i, j), recipe.OnlyInStep, fmt.Sprintf("%s is named only in step %d, not among the ingredients.", larder.Capital(a.Name), j+1))
+				}
+			}
+		}
+	}
+	switch {
+	case lines == 0 && steps == 0:
+		d.Note("text", recipe.NoRecipe, "No recipe was found in this text: a list of ingredients with amounts is what the reader looks for.")
+	case lines == 0:
+		d.Note("text", recipe.NoLines, "No list of ingredients was found.")
+	case steps == 0:
+		d.Note("text", recipe.NoSteps, "No method was found; the steps can be added by hand.")
+	default:
+		r.unusedLines(d)
+	}
+}
+
+// unusedLines says which lines no step takes.
+func (r *Reader) unusedLines(d *recipe.Dish) {
+	used := map[string]bool{}
+	for _, c := range d.Components {
+		for _, s := range c.Steps {
+			for _, a := range s.Actions {
+				for _, ref := range slices.Concat(a.To, a.With, a.Into) {
+					if ref.Line != nil {
+						used[*ref.Line] = true
+					}
+				}
+			}
+		}
+	}
+	for i, c := range d.Components {
+		for j, l := range c.Lines {
+			if ref := recipe.LineRef(i, j); !used[ref] && l.Food != nil {
+				d.Note(ref, recipe.UnusedLine, fmt.Sprintf("No step says what becomes of the %s.", l.Name))
+			}
+		}
+	}
+}

@@ -65,10 +65,10 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 	if d.Serves != nil && d.Serves.Mid() > 0 {
 		out.Servings = d.Serves.Mid()
 	}
-	components := studyAll(l, d)
-	for i, c := range components {
-		part := Part{Shape: shapeOf(c), Treated: treatments(l, c)}
-		part.Kneaded = part.Kneaded || mostlyFlour(l, c.Component)
+	m := methodOf(l, &d)
+	for i, c := range d.Components {
+		part := Part{Shape: m.shape(i), Treated: m.treatments(i)}
+		part.Kneaded = part.Kneaded || mostlyFlour(l, c)
 		for j := range c.Lines {
 			line := &c.Lines[j]
 			food := l.Food(line.FoodID())
@@ -78,7 +78,7 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 			ref := fmt.Sprintf("components[%d].lines[%d]", i, j)
 			it := Item{
 				Ref: ref, Label: line.Name, Food: food, Form: food.FormNamed(line.Form), Grams: line.Mass(),
-				Treatment: part.Treated[j], Wet: part.Wet, Use: useOf(l, components, i, j, corrections[ref]),
+				Treatment: part.Treated[j], Wet: part.Wet, Use: m.use(i, j, corrections[ref]),
 			}
 			if it.Use.Name == "piece" && it.Form.Name == larder.RawForm && food.Animal == larder.Egg {
 				it.Form = food.FormNamed("boiled") // it is bitten into
@@ -102,7 +102,7 @@ func mostlyFlour(l *larder.Larder, c recipe.Component) bool {
 			continue
 		}
 		all += c.Lines[j].Mass()
-		if slices.Contains(flours, f.ID) || slices.Contains(flours, f.Kind) {
+		if slices.Contains(l.Family("flours"), f.ID) || slices.Contains(l.Family("flours"), f.Kind) {
 			flour += c.Lines[j].Mass()
 		}
 	}

@@ -58,6 +58,13 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.medium(t, r)
 	b.meantFor(t, r)
 	b.outcome(c, t, r)
+	for _, refs := range [][]recipe.Ref{a.To, a.With, a.Into} {
+		for i := range refs {
+			if refs[i].Of == manyOf {
+				refs[i].Of = ""
+			}
+		}
+	}
 	b.last = a
 	if t.Joins == "yes" {
 		b.lastAdded = a
@@ -77,6 +84,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			case x.made != nil:
 				b.refMade(x.made, b.shareMade(n, x.made), r, into)
 				if x.portion != nil {
+					b.of(*x.portion, *into)
 					r.portions = append(r.portions, *x.portion)
 				}
 			case x.portion != nil:
@@ -119,11 +127,31 @@ func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref
 	}
 }
 
+// of notes which line of what was made a reference means; where several are
+// meant, the whole is.
+func (b *bindings) of(p portion, refs []recipe.Ref) {
+	if len(refs) == 0 {
+		return
+	}
+	r := &refs[len(refs)-1]
+	switch {
+	case r.Made == nil:
+	case r.Of == "":
+		r.Of = b.lines[p.line].ref
+	case r.Of != b.lines[p.line].ref:
+		r.Of = manyOf
+	}
+}
+
+// manyOf stands while an action is bound for several lines of one thing.
+const manyOf = "*"
+
 func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	share := b.shareOf(n, p)
 	left := b.leftOf(p)
 	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1) {
 		b.refMade(held, 1, r, into)
+		b.of(p, *into)
 		r.portions = append(r.portions, p)
 		return
 	}
@@ -134,7 +162,7 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	if slices.ContainsFunc(*into, func(o recipe.Ref) bool { return o.Line != nil && *o.Line == ref }) {
 		return
 	}
-	*into = append(*into, recipe.Ref{Line: &ref, Share: round(share)})
+	*into = append(*into, recipe.Ref{Line: &ref, Share: round(share), Part: p.part})
 	b.take(p, share)
 	r.portions = append(r.portions, p)
 	r.fresh = true
@@ -270,7 +298,7 @@ func (b *bindings) inside(l link, t *larder.Technique, r *roles, vessel string) 
 	case vessel != "" && (t.Joins == "yes" || t.Family == "assemble" && t.Medium != "with"):
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case vessel != "":
-		r.action.Vessel = b.words(l.nouns[0])
+		r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
 		b.seen(l.nouns[0], vessel, r)
 	case t.Joins == "yes" || t.Name == "place":
 		b.refs(l.nouns, r, &r.action.Into)
@@ -311,11 +339,21 @@ func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recip
 	if b.r.lang.Receiving[vessel] && t.Family != "assemble" && t.Joins == "" {
 		goes = false
 	}
-	r.action.Vessel = b.words(l.nouns[0])
+	r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
 	if goes && r.vessel != before && len(*into) == 0 {
 		named := r.action.Vessel
 		*into = append(*into, recipe.Ref{Named: &named, Share: 1})
 	}
+}
+
+// across is the width of a vessel in centimetres: "a 28 cm pan".
+func (b *bindings) across(n noun) float64 {
+	for i := n.from; i < n.upto; i++ {
+		if per := b.r.lang.Lengths[b.text.low(i)]; per > 0 && b.text.number(i-1) {
+			return b.text.words[i-1].Value * per
+		}
+	}
+	return 0
 }
 
 // seen makes the content of a pointed-at vessel what is worked on: "in the same

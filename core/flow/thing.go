@@ -233,7 +233,7 @@ func (b *bindings) mostlyLiquid(portions []portion) bool {
 	for _, p := range portions {
 		mass := b.lines[p.line].line.Mass()
 		all += mass
-		if b.pours(b.lines[p.line].food) {
+		if pours(b.lines[p.line].food) {
 			liquid += mass
 		}
 	}
@@ -241,7 +241,7 @@ func (b *bindings) mostlyLiquid(portions []portion) bool {
 }
 
 // pours tells whether a food is a liquid.
-func (b *bindings) pours(f *larder.Food) bool {
+func pours(f *larder.Food) bool {
 	return f != nil && larder.Or(f.Per100.Water, 0) > liquidWater && f.Aisle != "vegetables" && f.Aisle != "fruit" && f.Aisle != "fish" && f.Aisle != "shellfish"
 }
 

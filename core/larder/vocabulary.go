@@ -59,6 +59,8 @@ type Technique struct {
 	Joins, Takes, Medium, Needs string
 	// InHot is what it is in fat heated to a frying temperature.
 	InHot string
+	// Deep is what it amounts to when it goes on until deep golden.
+	Deep string
 	// Leaves is the state in which it leaves things.
 	Leaves string
 }
@@ -88,6 +90,17 @@ func (l *Larder) loadFates(src Source) error {
 			Inosinate: r.number("inosinate", 1), Says: r.text("says"), Source: r.text("source"),
 		}
 	})
+}
+
+// Steeps tells whether a food is lifted out wherever it was cooked, and whether
+// only where it is whole.
+func (l *Larder) Steeps(food string) (steeps, onlyWhole bool) {
+	onlyWhole, steeps = l.steeping[food]
+	return steeps, onlyWhole
+}
+
+func (l *Larder) loadSteeping(src Source) error {
+	return eachRow(src, "steeping.csv", func(r row) { l.steeping[r.text("food")] = r.text("whole") == "yes" })
 }
 
 func (l *Larder) loadWords(src Source) error {
@@ -129,7 +142,7 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"), Words: r.list("words"),
-			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), Leaves: r.text("leaves"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), Deep: r.text("deep"), Leaves: r.text("leaves"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")

@@ -21,8 +21,10 @@ type Action struct {
 	Upto      int           `json:"upto"`
 	// Heat is what the text says of the ring ("low"), Vessel where it happens,
 	// Manner how ("stirring often"), Makes what the text calls the outcome.
-	Heat   string   `json:"heat,omitempty"`
-	Vessel string   `json:"vessel,omitempty"`
+	Heat   string `json:"heat,omitempty"`
+	Vessel string `json:"vessel,omitempty"`
+	// Across is the vessel's width in centimetres, 0 where the text does not say.
+	Across float64  `json:"across,omitempty"`
 	Manner []string `json:"manner,omitempty"`
 	Makes  string   `json:"makes,omitempty"`
 	// Parallel tells that it is done meanwhile.
@@ -38,6 +40,10 @@ type Ref struct {
 	Made  *string `json:"made" jsonschema:"nullable"`
 	Named *string `json:"named" jsonschema:"nullable"`
 	Share float64 `json:"share"`
+	// Of names the line that is meant of what was made ("lift out the chicken"),
+	// Part a part of a line ("yolk").
+	Of   string `json:"of,omitempty"`
+	Part string `json:"part,omitempty"`
 }
 
 // The kinds of aside: words of a step that order no work.

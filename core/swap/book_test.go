@@ -79,7 +79,7 @@ func TestSwapsServeUsesThatARuleGives(t *testing.T) {
 	b, _ := open(t)
 	for _, s := range b.larder.Swaps() {
 		for _, use := range s.Uses {
-			assert.True(t, character.KnownUse(use) || use == "raw", "%s: no rule gives the use %q", s.ID, use)
+			assert.True(t, b.larder.KnownUse(use) || use == "raw", "%s: no rule gives the use %q", s.ID, use)
 		}
 	}
 	for _, x := range b.larder.Boosters() {

@@ -1,0 +1,239 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// Graph is the method of a dish as what becomes of its lines: each action with
+// the lines it works on, by itself or in what was made of them.
+type Graph struct {
+	Lines []LineAt
+	Nodes []Node
+	index map[string]int
+}
+
+// LineAt is the place of a line in a dish.
+type LineAt struct{ Component, Line int }
+
+// Node is one action with the lines it reaches. Lines are numbers into the
+// graph's lines.
+type Node struct {
+	Action    *recipe.Action
+	Technique *larder.Technique
+	At        recipe.StepAt
+	// To, With and Into are the lines that go in or are held by what goes in.
+	To, With, Into []int
+	// Named are the lines that the action speaks of by themselves; Holds those
+	// in what it makes.
+	Named, Holds []int
+	// Inputs are the nodes whose outcome goes in; Users those that take the
+	// outcome of this one.
+	Inputs, Users []int
+	// Covered tells that a lid is on.
+	Covered bool
+	// Liquid tells that it works in a liquid, listed or from the tap; Crisp that
+	// it goes on until crisp.
+	Liquid, Crisp bool
+}
+
+// Reaches tells whether a line is worked on here.
+func (n *Node) Reaches(line int) bool {
+	return slices.Contains(n.To, line) || slices.Contains(n.With, line) || slices.Contains(n.Into, line)
+}
+
+// Is tells whether the action is one of the techniques.
+func (n *Node) Is(techniques ...string) bool {
+	return n.Technique != nil && slices.Contains(techniques, n.Technique.Name)
+}
+
+// Line finds the number of a line, -1 when there is none.
+func (g *Graph) Line(component, line int) int {
+	return slices.Index(g.Lines, LineAt{component, line})
+}
+
+// Trace follows the lines of a dish through its method.
+func Trace(l *larder.Larder, d *recipe.Dish) *Graph {
+	g := &Graph{index: map[string]int{}}
+	refs := map[string]int{}
+	for c := range d.Components {
+		for j := range d.Components[c].Lines {
+			refs[recipe.LineRef(c, j)] = len(g.Lines)
+			g.Lines = append(g.Lines, LineAt{c, j})
+		}
+	}
+	t := tracer{larder: l, dish: d, graph: g, refs: refs, holder: map[int]int{}}
+	for _, at := range d.Method() {
+		step := &d.Components[at.Component].Steps[at.Step]
+		for i := range step.Actions {
+			t.node(&step.Actions[i], at)
+		}
+	}
+	return g
+}
+
+type tracer struct {
+	larder *larder.Larder
+	dish   *recipe.Dish
+	graph  *Graph
+	refs   map[string]int
+	// holder is the node whose outcome holds a line now.
+	holder map[int]int
+}
+
+// node adds one action.
+func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
+	n := Node{Action: a, Technique: t.larder.Technique(a.Technique), At: at}
+	if n.Technique == nil {
+		n.Technique = &larder.Technique{Name: a.Technique}
+	}
+	id := len(t.graph.Nodes)
+	moved := map[int]bool{}
+	n.To = t.lines(&n, a.To, moved)
+	n.With = t.lines(&n, a.With, moved)
+	n.Into = t.lines(&n, a.Into, moved)
+	if l := t.deepened(a, n.Technique); l != nil {
+		n.Technique = l
+	}
+	n.Crisp = t.says(a.Cue, t.larder.Language().CrispWords)
+	n.Liquid = t.liquid(a, &n)
+	n.Covered = t.covered(a, &n)
+	if n.Technique.Takes != "none" {
+		for _, line := range slices.Concat(n.To, n.With, n.Into) {
+			if !slices.Contains(n.Holds, line) {
+				n.Holds = append(n.Holds, line)
+			}
+		}
+		for line := range moved {
+			t.holder[line] = id
+		}
+	}
+	for _, in := range n.Inputs {
+		t.graph.Nodes[in].Users = append(t.graph.Nodes[in].Users, id)
+	}
+	t.graph.index[a.ID] = id
+	t.graph.Nodes = append(t.graph.Nodes, n)
+}
+
+// deepened is what a way of working amounts to that goes on until deep golden,
+// nil where it does not.
+func (t *tracer) deepened(a *recipe.Action, tech *larder.Technique) *larder.Technique {
+	if tech.Deep == "" || a.Cue == "" {
+		return nil
+	}
+	said := strings.ReplaceAll(larder.Fold(a.Cue), "-", " ")
+	if t.says(a.Cue, t.larder.Language().DeepWords) || slices.ContainsFunc(t.larder.Language().DeepColour, func(p string) bool { return strings.Contains(said, p) }) {
+		return t.larder.Technique(tech.Deep)
+	}
+	return nil
+}
+
+// says tells whether a clause holds one of the words.
+func (t *tracer) says(clause string, words map[string]bool) bool {
+	return slices.ContainsFunc(strings.FieldsFunc(larder.Fold(clause), func(r rune) bool { return r == ' ' || r == ',' || r == '.' }), func(w string) bool { return words[w] })
+}
+
+// lines are those that a role's references reach.
+func (t *tracer) lines(n *Node, refs []recipe.Ref, moved map[int]bool) []int {
+	var out []int
+	for _, r := range refs {
+		switch {
+		case r.Line != nil:
+			if at, ok := t.refs[*r.Line]; ok {
+				out, n.Named = append(out, at), append(n.Named, at)
+				moved[at] = true
+			}
+		case r.Made != nil:
+			out = append(out, t.made(n, r, moved)...)
+		}
+	}
+	return out
+}
+
+// made are the lines of what an earlier action made, or the one of them that is
+// meant.
+func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
+	from, ok := t.graph.index[*r.Made]
+	if !ok {
+		return nil
+	}
+	if !slices.Contains(n.Inputs, from) {
+		n.Inputs = append(n.Inputs, from)
+	}
+	if of, known := t.refs[r.Of]; known {
+		n.Named = append(n.Named, of)
+		if n.Technique.Takes == "part" || t.graph.Nodes[from].apart() {
+			moved[of] = true
+			return []int{of}
+		}
+	}
+	var out []int
+	for _, line := range t.graph.Nodes[from].Holds {
+		if t.holder[line] == from || r.Share < 1 {
+			out = append(out, line)
+			if r.Share >= 1 {
+				moved[line] = true
+			}
+		}
+	}
+	return out
+}
+
+// apart tells whether what a node holds lies side by side.
+func (n *Node) apart() bool {
+	switch n.Technique.Family {
+	case "cut", "clean", "separate", "rest":
+		return true
+	}
+	return false
+}
+
+// liquid tells whether an action works in a liquid.
+func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
+	for _, r := range slices.Concat(a.With, a.Into) {
+		if r.Named != nil && t.larder.Language().Loose[last(strings.Fields(strings.ToLower(*r.Named)))] {
+			return true
+		}
+	}
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		at := t.graph.Lines[line]
+		if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); pours(f) {
+			return true
+		}
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		return t.graph.Nodes[in].Liquid && t.graph.Nodes[in].Technique.Leaves != "drained"
+	})
+}
+
+// covered tells whether a lid is on: put on here or before, and not taken off.
+func (t *tracer) covered(a *recipe.Action, n *Node) bool {
+	lang := t.larder.Language()
+	for _, how := range a.Manner {
+		for _, w := range strings.Fields(strings.ToLower(how)) {
+			w = strings.Trim(w, ".,;:()")
+			if lang.Uncovered[w] {
+				return false
+			}
+			if lang.Covered[w] {
+				return true
+			}
+		}
+	}
+	if n.Is("cover") {
+		return true
+	}
+	if n.Technique.Joins == "yes" || n.Technique.Family == "mix" || n.Is("uncover") {
+		return false
+	}
+	if before := len(t.graph.Nodes) - 1; before >= 0 && t.graph.Nodes[before].Is("cover") && len(t.graph.Nodes[before].Holds) == 0 && t.graph.Nodes[before].At == n.At {
+		return true // "cover with a lid and simmer the stock"
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool { return t.graph.Nodes[in].Covered })
+}
+
+// Later tells whether what a node makes is taken up again.
+func (g *Graph) Later(node int) bool { return len(g.Nodes[node].Users) > 0 }

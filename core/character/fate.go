@@ -173,10 +173,16 @@ func (m *method) boiledAndDrained(line int) bool {
 		if !n.Reaches(line) || !n.Is("boil", "parboil", "blanch", "simmer", "cook", "poach") || !n.Liquid || !m.drained(i) {
 			continue
 		}
-		return true
+		if slices.Contains(n.Named, line) || len(n.Holds) <= mostBoiled {
+			return true // what is inside a dumpling gives nothing to the water
+		}
 	}
 	return false
 }
+
+// mostBoiled is how many lines may boil together that are not named: potatoes
+// and the salt of their water.
+const mostBoiled = 3
 
 // fatPoured tells whether fat is skimmed or poured off what holds a line.
 func (m *method) fatPoured(line int) bool {

@@ -141,7 +141,7 @@ func (m *method) friedIn(line int) float64 {
 
 // inherited are fates that a stand-in shares with the line it stands for;
 // others belong to bones and meat only.
-var inherited = []string{"marinade", "deep-fat", "squeezed", "boiled-out"}
+var inherited = []string{"marinade", "deep-fat", "squeezed", "boiled-out", "water-salt", "cooking-water"}
 
 // ForSwap is the treatment of what stands in for a line.
 func (t Treatment) ForSwap(l *larder.Larder) Treatment {

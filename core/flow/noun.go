@@ -266,6 +266,9 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	}
 	w := t.low(i)
 	named := i > start
+	if named && lex.NumberWords[w] > 1 {
+		return true // "the seeds three times"
+	}
 	switch {
 	case t.conj(i), t.is(i, t.lang.Until), t.lang.Subordinators[w] != "" && w != "as" && !t.foods(t.words[i].norm), t.is(i, t.lang.Negations):
 		return true

@@ -226,7 +226,8 @@ func (b *bindings) whole(n noun) []referent {
 		return out
 	}
 	if b.base != nil {
-		return []referent{{made: b.base}}
+		fresh := slices.DeleteFunc(out, func(r referent) bool { return b.forTable(r.portion.line) || b.lines[r.portion.line].line.ToTaste })
+		return append([]referent{{made: b.base}}, fresh...)
 	}
 	return out
 }
@@ -245,7 +246,7 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	if b.extra(l) {
 		return true
 	}
-	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 {
+	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && !(b.tech.Medium == "" && (b.tech.Family == "machine" || b.tech.Family == "mix" || b.tech.Family == "dough") && b.leftOf(*found[0].portion) > 0) {
 		return slices.ContainsFunc(n.words, func(w string) bool { return !l.said[w] && !b.r.lang.Qualifiers[w] })
 	}
 	if b.leftOf(*found[0].portion) > 0 {
@@ -374,7 +375,7 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		at := slices.Index(name, head)
 		switch {
 		case at < 0:
-		case at == len(name)-1 || vocab.Parts[name[len(name)-1]]:
+		case at == len(name)-1 || vocab.Parts[name[len(name)-1]] || b.r.lang.Parts[name[len(name)-1]]:
 			score = max(score, 4.5)
 		case !b.otherFood(name, at, l):
 			score = max(score, 3.5)

@@ -33,8 +33,9 @@ type Node struct {
 	// Inputs are the nodes whose outcome goes in; Users those that take the
 	// outcome of this one.
 	Inputs, Users []int
-	// Covered tells that a lid is on.
-	Covered bool
+	// Covered tells that a lid is on; HotFat that fat at a frying temperature is
+	// heated or met.
+	Covered, HotFat bool
 	// Liquid tells that it works in a liquid, listed or from the tap; Crisp that
 	// it goes on until crisp.
 	Liquid, Crisp bool
@@ -101,6 +102,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 	n.Crisp = t.says(a.Cue, t.larder.Language().CrispWords)
 	n.Liquid = t.liquid(a, &n)
 	n.Covered = t.covered(a, &n)
+	n.HotFat = t.hotFat(a, &n)
 	if n.Technique.Takes != "none" {
 		for _, line := range slices.Concat(n.To, n.With, n.Into) {
 			if !slices.Contains(n.Holds, line) {
@@ -209,6 +211,20 @@ func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
 	})
 }
 
+// hotFat tells whether fat is heated to a frying temperature here, or was in
+// what goes in.
+func (t *tracer) hotFat(a *recipe.Action, n *Node) bool {
+	if a.Celsius != nil && *a.Celsius >= fryingHeat && n.Technique.Family != "oven" {
+		for _, line := range slices.Concat(n.To, n.With) {
+			at := t.graph.Lines[line]
+			if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat {
+				return true
+			}
+		}
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool { return t.graph.Nodes[in].HotFat && t.graph.Nodes[in].Is("heat") })
+}
+
 // covered tells whether a lid is on: put on here or before, and not taken off.
 func (t *tracer) covered(a *recipe.Action, n *Node) bool {
 	lang := t.larder.Language()
@@ -233,6 +249,18 @@ func (t *tracer) covered(a *recipe.Action, n *Node) bool {
 		return true // "cover with a lid and simmer the stock"
 	}
 	return slices.ContainsFunc(n.Inputs, func(in int) bool { return t.graph.Nodes[in].Covered })
+}
+
+// Said is what an action says besides the lines it works on: its verb, vessel,
+// manner, cue and what only the words name.
+func Said(a *recipe.Action) string {
+	words := []string{a.Verb, a.Vessel, a.Cue, a.Makes, strings.Join(a.Manner, " ")}
+	for _, r := range slices.Concat(a.To, a.With, a.Into) {
+		if r.Named != nil {
+			words = append(words, *r.Named)
+		}
+	}
+	return strings.ToLower(strings.Join(words, " "))
 }
 
 // Later tells whether what a node makes is taken up again.

@@ -23,20 +23,22 @@ type Set map[string]bool
 type Language struct {
 	Locale string
 
-	Articles, Pointing, Pronouns, People, Conjunctions, Connectors, Parallel                                                                     Set
-	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                                     Set
-	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                                         Set
-	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                             Set
-	Causatives, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                                                                     Set
-	Sides                                                                                                                                        Set
-	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                              Set
-	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                    Set
-	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                Set
-	Liquors, Ones, Extracts, TimeLess, StandIns, WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing Set
-	GoingEnd                                                                                                                                     string
-	DeepColour                                                                                                                                   []string
-	Doling                                                                                                                                       [][]string
-	Exceptions, Sequence                                                                                                                         Set
+	Articles, Pointing, Pronouns, People, Conjunctions, Connectors, Parallel                                                                                       Set
+	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                                                       Set
+	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                                                           Set
+	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                                               Set
+	Causatives, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                                                                                       Set
+	Sides                                                                                                                                                          Set
+	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                                                Set
+	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                                      Set
+	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                  Set
+	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing Set
+	GoingEnd                                                                                                                                                       string
+	DeepColour                                                                                                                                                     []string
+	HotFats                                                                                                                                                        []string
+	RingHeats                                                                                                                                                      map[string]string
+	Doling                                                                                                                                                         [][]string
+	Exceptions, Sequence                                                                                                                                           Set
 	// Prepositions gives the role that a preposition introduces.
 	Prepositions map[string]string
 	// Subordinators give what a clause under them is; Phrases are those of
@@ -146,6 +148,10 @@ type wordFile struct {
 	Liquors        string              `yaml:"liquors"`
 	Ones           string              `yaml:"ones"`
 	GoingEnd       string              `yaml:"goingend"`
+	AtOnce         string              `yaml:"atonce"`
+	HotFats        []string            `yaml:"hotfats"`
+	Constant       string              `yaml:"constant"`
+	RingHeats      map[string]string   `yaml:"ringheats"`
 	WholeWords     string              `yaml:"wholewords"`
 	CrispWords     string              `yaml:"crispwords"`
 	DeepWords      string              `yaml:"deepwords"`
@@ -189,7 +195,7 @@ func Load(src Source, locale string) (*Language, error) {
 		TimeHedges: set(f.TimeHedges), TimeTails: set(f.TimeTails), TimeAfter: set(f.TimeAfter), TimeBefore: set(f.TimeBefore),
 		Degrees: set(f.Degrees), Celsius: set(f.Celsius), Fahrenheit: set(f.Fahrenheit), Fan: set(f.Fan), Gas: set(f.Gas), GasMark: set(f.GasMark),
 		Ifs: set(f.Ifs), Cooks: set(f.Cooks), Announcing: set(f.Announcing), Outcomes: set(f.Outcomes), Purpose: set(f.Purpose),
-		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Liquors: set(f.Liquors), Ones: set(f.Ones), GoingEnd: f.GoingEnd, WholeWords: set(f.WholeWords), CrispWords: set(f.CrispWords), DeepWords: set(f.DeepWords), DeepColour: f.DeepColour, Covered: set(f.Covered), Uncovered: set(f.Uncovered), Lengths: f.Lengths, StandIns: set(f.StandIns), Utensils: set(f.Utensils), AnimalVerbs: set(f.AnimalVerbs), Likeness: set(f.Likeness), Wishing: set(f.Wishing), Extracts: set(f.Extracts), TimeLess: set(f.TimeLess), Places: set(f.Places),
+		NounVerbs: set(f.NounVerbs), Qualifiers: set(f.Qualifiers), Loose: set(f.Loose), Own: set(f.Own), Pots: set(f.Pots), Extras: set(f.Extras), Serving: set(f.Serving), Exceptions: set(f.Exceptions), Sequence: set(f.Sequence), Possessives: set(f.Possessives), Liquors: set(f.Liquors), Ones: set(f.Ones), GoingEnd: f.GoingEnd, AtOnce: set(f.AtOnce), HotFats: f.HotFats, Constant: set(f.Constant), RingHeats: f.RingHeats, WholeWords: set(f.WholeWords), CrispWords: set(f.CrispWords), DeepWords: set(f.DeepWords), DeepColour: f.DeepColour, Covered: set(f.Covered), Uncovered: set(f.Uncovered), Lengths: f.Lengths, StandIns: set(f.StandIns), Utensils: set(f.Utensils), AnimalVerbs: set(f.AnimalVerbs), Likeness: set(f.Likeness), Wishing: set(f.Wishing), Extracts: set(f.Extracts), TimeLess: set(f.TimeLess), Places: set(f.Places),
 		Sides: set(f.Sides), TimeUnits: f.TimeUnits, TimeWhole: f.TimeWhole, FewTimes: f.FewTimes, Shares: f.Shares, Littles: f.Littles,
 		Groups:       map[string][]string{},
 		ProductHolds: map[string][]string{}, EggParts: f.EggParts,

@@ -320,7 +320,7 @@ func (c *checker) caution(x *Caution) {
 			c.say("caution %s: unknown technique %q", x.ID, t)
 		}
 	}
-	if x.Text == "" || len(x.Foods)+len(x.Shelves)+len(x.Techniques)+len(x.Words) == 0 {
+	if x.Text == "" || len(x.Foods)+len(x.Shelves)+len(x.Techniques)+len(x.States)+len(x.Words) == 0 {
 		c.say("caution %s: says nothing, or fits everything", x.ID)
 	}
 	c.source(x.ID, x.Source)

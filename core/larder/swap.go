@@ -246,22 +246,36 @@ type Caution struct {
 	Text string `json:"text" yaml:"text"`
 	// Grave cautions must be impossible to overlook.
 	Grave bool `json:"grave" yaml:"grave"`
-	// Foods and Shelves, in one of Forms; Techniques and Words of the step.
+	// Foods and Shelves, in one of Forms; Techniques and States of the actions,
+	// and Words of theirs.
 	Foods      []string `json:"-" yaml:"foods"`
 	Shelves    []string `json:"-" yaml:"shelves"`
 	Forms      []string `json:"-" yaml:"forms"`
 	Techniques []string `json:"-" yaml:"techniques"`
+	States     []string `json:"-" yaml:"states"`
 	Words      []string `json:"-" yaml:"words"`
 	Source     string   `json:"source" yaml:"source"`
 }
 
-// Fits tells whether the caution belongs to a step that works in the given ways
-// with the given words; holds tells whether it uses one of some foods.
-func (c *Caution) Fits(techniques []string, text string, holds func(foods, shelves, forms []string) bool) bool {
-	in := func(list []string, ok func(string) bool) bool { return len(list) == 0 || slices.ContainsFunc(list, ok) }
-	return in(c.Techniques, func(t string) bool { return slices.Contains(techniques, t) }) &&
-		in(c.Words, func(w string) bool { return strings.Contains(text, w) }) &&
-		(len(c.Foods) == 0 && len(c.Shelves) == 0 || holds(c.Foods, c.Shelves, c.Forms))
+// Scene is what a caution is held against: the ways of working of a step, the
+// states its actions meet, what they say, and whether they reach foods.
+type Scene struct {
+	Techniques, States []string
+	Said               string
+	Holds              func(foods, shelves, forms []string) bool
+}
+
+// HotFat is the state of fat at a frying temperature.
+const HotFat = "hot-fat"
+
+// Fits tells whether the caution belongs to a scene: by a way of working or a
+// state, by words, and by foods, of each what it names.
+func (c *Caution) Fits(s Scene) bool {
+	works := len(c.Techniques)+len(c.States) == 0 ||
+		slices.ContainsFunc(c.Techniques, func(t string) bool { return slices.Contains(s.Techniques, t) }) ||
+		slices.ContainsFunc(c.States, func(t string) bool { return slices.Contains(s.States, t) })
+	says := len(c.Words) == 0 || slices.ContainsFunc(c.Words, func(w string) bool { return strings.Contains(s.Said, w) })
+	return works && says && (len(c.Foods) == 0 && len(c.Shelves) == 0 || s.Holds(c.Foods, c.Shelves, c.Forms))
 }
 
 // Cautions lists what can hurt, the gravest first.

@@ -61,6 +61,8 @@ type Technique struct {
 	InHot string
 	// Deep is what it amounts to when it goes on until deep golden.
 	Deep string
+	// Keeps is how many minutes a dish may wait that was finished so.
+	Keeps float64
 	// Leaves is the state in which it leaves things.
 	Leaves string
 }
@@ -142,7 +144,7 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"), Words: r.list("words"),
-			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), Deep: r.text("deep"), Leaves: r.text("leaves"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")

@@ -39,11 +39,14 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 		c.cues(&a.Components[i])
 		c.figures(&a.Components[i], dec.Figures)
 		c.own(&a.Components[i], dec.Wording)
+	}
+	graph := c.reread(d, &a)
+	for i := range a.Components {
 		c.times(&a.Components[i])
 		reorder(&a.Components[i], dec.Order[strconv.Itoa(i)])
 		a.Components[i].Name = c.heading(a.Components[i].Name, c.replacements(d, a, i))
 	}
-	c.caution(&a)
+	c.caution(&a, graph)
 	if dec.SidePot != nil {
 		a.SidePots = c.sidePots(d, a, dec.SidePot.Guests)
 	}

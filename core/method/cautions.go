@@ -4,13 +4,14 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/swap"
 )
 
 // caution puts each caution at the first step it fits; the grave ones at every
 // step, so that nobody can miss them.
-func (c *Carrier) caution(a *swap.Adaptation) {
+func (c *Carrier) caution(a *swap.Adaptation, g *flow.Graph) {
 	said := map[string]bool{}
 	for i := range a.Components {
 		comp := &a.Components[i]
@@ -20,19 +21,49 @@ func (c *Carrier) caution(a *swap.Adaptation) {
 			if s.Change == swap.Dropped {
 				continue
 			}
-			holds := func(foods, shelves, forms []string) bool {
-				return slices.ContainsFunc(s.Lines, func(at int) bool {
-					l := &comp.Lines[at]
-					f := c.book.Larder().Food(l.FoodID())
-					return f != nil && (slices.Contains(foods, f.ID) || slices.Contains(shelves, f.Aisle)) && (len(forms) == 0 || slices.Contains(forms, l.Form))
-				})
-			}
+			scene := c.scene(g, i, comp, s)
 			for _, x := range c.book.Larder().Cautions() {
-				if (x.Grave || !said[x.ID]) && x.Fits(s.Techniques, strings.ToLower(s.Text), holds) {
+				if (x.Grave || !said[x.ID]) && x.Fits(scene) {
 					said[x.ID] = true
 					s.Cautions = append(s.Cautions, *x)
 				}
 			}
 		}
 	}
+}
+
+// scene is what a caution may look at: the ways of working of a step, the states
+// its actions meet, what they say, and the foods they name.
+func (c *Carrier) scene(g *flow.Graph, component int, comp *swap.Component, s *swap.Step) larder.Scene {
+	scene := larder.Scene{Techniques: s.Techniques}
+	lines := slices.Concat(s.Lines, reached(g, component, s))
+	for i := range s.Actions {
+		scene.Said += flow.Said(&s.Actions[i]) + " . "
+		if hotFat(g, s.Actions[i].ID) || c.saysHotFat(flow.Said(&s.Actions[i])) {
+			scene.States = append(scene.States, larder.HotFat)
+		}
+	}
+	scene.Holds = func(foods, shelves, forms []string) bool {
+		return slices.ContainsFunc(lines, func(at int) bool {
+			l := &comp.Lines[at]
+			f := c.book.Larder().Food(l.FoodID())
+			return f != nil && (slices.Contains(foods, f.ID) || slices.Contains(shelves, f.Aisle)) && (len(forms) == 0 || slices.Contains(forms, l.Form))
+		})
+	}
+	return scene
+}
+
+// hotFat tells whether an action meets fat heated to a frying temperature.
+func hotFat(g *flow.Graph, id string) bool {
+	for i := range g.Nodes {
+		if g.Nodes[i].Action.ID == id {
+			return g.Nodes[i].Is("deep-fry") || g.Nodes[i].HotFat
+		}
+	}
+	return false
+}
+
+// saysHotFat tells whether an action names hot oil that nobody lists.
+func (c *Carrier) saysHotFat(said string) bool {
+	return slices.ContainsFunc(c.book.Larder().Language().HotFats, func(p string) bool { return strings.Contains(said, p) })
 }

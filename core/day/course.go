@@ -1,0 +1,282 @@
+package day
+
+import (
+	"fmt"
+	"math"
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/recipe"
+)
+
+// course is one dish of the menu with its flow: its actions become jobs, which
+// follow each other as what they make goes on into the next.
+type course struct {
+	*menu
+	index int
+	Course
+	dish  recipe.Dish
+	graph *flow.Graph
+	// begins and ends are the jobs with which an action begins and ends, by node;
+	// firstOf and lastOf are those of a step.
+	begins, ends    map[int]string
+	firstOf, lastOf map[recipe.StepAt]string
+}
+
+// course adds the jobs of one dish.
+func (m *menu) course(i int) {
+	c := course{menu: m, index: i, Course: m.courses[i], begins: map[int]string{}, ends: map[int]string{}, firstOf: map[recipe.StepAt]string{}, lastOf: map[recipe.StepAt]string{}}
+	for _, part := range c.Parts {
+		comp := recipe.Component{Name: part.Name}
+		for _, l := range part.Lines {
+			comp.Lines = append(comp.Lines, l.Line)
+		}
+		for _, s := range part.Steps {
+			comp.Steps = append(comp.Steps, recipe.Step{Text: s.Text})
+		}
+		c.dish.Components = append(c.dish.Components, comp)
+	}
+	m.reader.Dish(&c.dish)
+	c.graph = flow.Trace(m.larder, &c.dish)
+	for p := range c.Parts {
+		for n := range c.Parts[p].Steps {
+			c.step(recipe.StepAt{Component: p, Step: n})
+		}
+	}
+	c.chain()
+	c.serve()
+}
+
+// step adds the jobs of one step: what its actions ask of hands and fire, or for
+// what prepares a swap what the book says.
+func (c *course) step(at recipe.StepAt) {
+	s := &c.Parts[at.Component].Steps[at.Step]
+	read := &c.dish.Components[at.Component].Steps[at.Step]
+	segments := flow.Segments(c.larder, read)
+	if s.Prepares != "" && !s.Own && s.Work+s.Wait > 0 {
+		segments = c.bookSegments(segments, s.Work, s.Wait)
+	}
+	if len(segments) == 0 {
+		if len(read.Actions) > 0 {
+			return // it only tends the fire
+		}
+		segments = []flow.Segment{{Hands: true, Minutes: math.Max(s.Work, leastWork)}}
+	}
+	id := fmt.Sprintf("%s.%d.%d", c.ID, at.Component, at.Step)
+	segments = c.greasing(id, at, read, segments)
+	for k, seg := range segments {
+		c.segment(id, at, k, seg)
+	}
+}
+
+// leastWork is the least that a step takes, in minutes.
+const leastWork = 1.0
+
+// bookSegments gives the work and waiting that the book says, on the heat that
+// its actions ask for.
+func (c *course) bookSegments(read []flow.Segment, work, wait float64) []flow.Segment {
+	hands, alone := flow.Segment{Hands: true, Minutes: math.Max(work, leastWork)}, flow.Segment{Minutes: wait}
+	for _, seg := range read {
+		hands.Actions, hands.Kit = append(hands.Actions, seg.Actions...), append(hands.Kit, seg.Kit...)
+		if seg.Hands && alone.Heat == "" {
+			hands.Heat = seg.Heat
+		}
+		if !seg.Hands && seg.Heat != "" {
+			alone.Heat, alone.Celsius = seg.Heat, seg.Celsius
+		}
+	}
+	if wait == 0 {
+		return []flow.Segment{hands}
+	}
+	hands.Heat = ""
+	if len(read) > 0 && !read[0].Hands && work > beginMinutes {
+		begin := flow.Segment{Hands: true, Minutes: beginMinutes}
+		hands.Minutes = work - beginMinutes
+		return []flow.Segment{begin, alone, hands} // put to soak, left alone, gone on with
+	}
+	return []flow.Segment{hands, alone}
+}
+
+// greasing makes the greasing of a tin a job of its own, done beforehand.
+func (c *course) greasing(id string, at recipe.StepAt, s *recipe.Step, segments []flow.Segment) []flow.Segment {
+	isGrease := func(i int) bool { return i < len(s.Actions) && s.Actions[i].Technique == "grease" }
+	if len(s.Actions) < 2 || !slices.ContainsFunc(s.Actions, func(a recipe.Action) bool { return a.Technique == "grease" }) {
+		return segments
+	}
+	job := c.base(at, flow.Segment{})
+	job.Task = Task{ID: id + ".grease", Minutes: beginMinutes, Hands: 1}
+	job.Kind, job.Name, job.Cue = Mise, "Grease the tin or dish", "a thin film all over"
+	c.jobs = append(c.jobs, job)
+	for k := range segments {
+		if slices.ContainsFunc(segments[k].Actions, isGrease) {
+			segments[k].Minutes = math.Max(segments[k].Minutes-beginMinutes, leastWork)
+		}
+	}
+	return segments
+}
+
+// base is a job with what it tells of its step.
+func (c *course) base(at recipe.StepAt, seg flow.Segment) Job {
+	s := &c.Parts[at.Component].Steps[at.Step]
+	read := &c.dish.Components[at.Component].Steps[at.Step]
+	j := Job{Course: c.Name, For: []string{c.Name}, Part: c.Parts[at.Component].Name, Text: s.Text, Cue: s.Cue, Name: flow.Brief(read, seg.Actions)}
+	for _, i := range seg.Actions {
+		if read.Actions[i].Cue != "" {
+			j.Cue = read.Actions[i].Cue
+		}
+	}
+	return j
+}
+
+// segment adds the job of one stretch of a step, after the one before it.
+func (c *course) segment(id string, at recipe.StepAt, k int, seg flow.Segment) {
+	j := c.base(at, seg)
+	suffix := map[bool]string{true: ".work", false: ".wait"}[seg.Hands]
+	if k > 0 && c.job(id+suffix) != nil {
+		suffix += fmt.Sprint(k + 1)
+	}
+	minutes := math.Ceil(seg.Minutes)
+	j.Kind = Wait
+	if seg.Hands {
+		minutes = math.Max(math.Ceil(seg.Minutes*math.Max(1, math.Pow(c.Factor, batchPower))), leastWork)
+		j.Kind = Work
+	}
+	j.Task = Task{ID: id + suffix, Minutes: minutes}
+	if seg.Hands {
+		j.Hands = 1
+	}
+	c.place(&j, at, seg)
+	if before := c.lastOf[at]; before != "" {
+		j.After = append(j.After, After{ID: before, MaxGap: c.gap(before)})
+	} else {
+		j.After = append(j.After, c.cutFor(at)...)
+		if c.job(id+".grease") != nil {
+			most := preparedGap
+			j.After = append(j.After, After{ID: id + ".grease", MaxGap: &most})
+		}
+		c.firstOf[at] = j.ID
+	}
+	c.lastOf[at] = j.ID
+	for _, i := range seg.Actions {
+		if node := c.node(at, i); node >= 0 {
+			if c.begins[node] == "" {
+				c.begins[node] = j.ID
+			}
+			c.ends[node] = j.ID
+		}
+	}
+	c.add(j)
+}
+
+// gap is how long a step may pause after one of its jobs: what is put on goes on
+// at once, what has cooked may stand a little, what rests may rest on.
+func (c *course) gap(before string) *float64 {
+	most := 0.0
+	switch j := c.job(before); {
+	case j == nil || j.Hands > 0:
+	case j.Kind == Cook:
+		most = pauseGap
+	default:
+		most = preparedGap
+	}
+	return &most
+}
+
+// node finds the number of an action in the graph.
+func (c *course) node(at recipe.StepAt, action int) int {
+	id := c.dish.Components[at.Component].Steps[at.Step].Actions[action].ID
+	return slices.IndexFunc(c.graph.Nodes, func(n flow.Node) bool { return n.Action.ID == id })
+}
+
+// cutFor are the jobs that cut or soak the lines that a step takes.
+func (c *course) cutFor(at recipe.StepAt) []After {
+	var after []After
+	s := &c.dish.Components[at.Component].Steps[at.Step]
+	for _, a := range s.Actions {
+		for _, r := range slices.Concat(a.To, a.With, a.Into) {
+			if r.Line == nil {
+				continue
+			}
+			for line := range c.dish.Components[at.Component].Lines {
+				if *r.Line == recipe.LineRef(at.Component, line) {
+					after = c.cuts(after, at.Component, line)
+				}
+			}
+		}
+	}
+	for _, line := range c.Parts[at.Component].Steps[at.Step].Lines {
+		after = c.cuts(after, at.Component, line)
+	}
+	return after
+}
+
+func (c *course) cuts(after []After, component, line int) []After {
+	for _, id := range c.cut[lineKey(c.index, component, line)] {
+		if !slices.ContainsFunc(after, func(a After) bool { return a.ID == id }) {
+			most := preparedGap
+			after = append(after, After{ID: id, MaxGap: &most})
+		}
+	}
+	return after
+}
+
+// place gives a job the ring, the oven and the kit of its stretch.
+func (c *course) place(j *Job, at recipe.StepAt, seg flow.Segment) {
+	j.Kit = slices.DeleteFunc(slices.Clone(seg.Kit), func(kit string) bool { return unattended(kit) == seg.Hands })
+	switch {
+	case seg.Heat == "oven":
+		heat := usualOven
+		if seg.Celsius > 0 {
+			heat = seg.Celsius
+		}
+		if !seg.Hands || len(seg.Actions) > 0 && seg.Minutes > beginMinutes {
+			j.Oven = &OvenUse{Celsius: heat, Shelves: 1}
+		}
+	case seg.Heat != "":
+		j.Rings = 1
+	}
+	if !seg.Hands && (j.Rings > 0 || j.Oven != nil) {
+		j.Kind = Cook
+	}
+	j.boils = j.Rings > 0 && c.boilsDough(at, seg)
+}
+
+// add puts a job on the list, after the heating of its oven if it needs one.
+func (c *course) add(j Job) {
+	if j.Oven != nil {
+		most := firstBakeWithin
+		heat := Job{
+			Task: Task{ID: j.ID + ".heat", Minutes: preheatMinutes, Oven: &OvenUse{Celsius: j.Oven.Celsius, Shelves: 1}},
+			For:  j.For, Course: j.Course, Part: j.Part, Kind: Heat, Name: fmt.Sprintf("Heat the oven to %g °C", j.Oven.Celsius),
+			Text: fmt.Sprintf("Heat the oven to %g °C, with the rack in place.", j.Oven.Celsius), Cue: "the oven has reached its heat",
+		}
+		c.jobs = append(c.jobs, heat)
+		j.After = append(j.After, After{ID: heat.ID, MaxGap: &most})
+	}
+	c.jobs = append(c.jobs, j)
+}
+
+// boilsDough tells whether a stretch boils noodles, dumplings or the like in
+// water that others could use.
+func (c *course) boilsDough(at recipe.StepAt, seg flow.Segment) bool {
+	return slices.ContainsFunc(seg.Actions, func(action int) bool {
+		node := c.node(at, action)
+		return node >= 0 && c.doughInWater(&c.graph.Nodes[node])
+	})
+}
+
+func (c *course) doughInWater(n *flow.Node) bool {
+	if !n.Is("boil", "cook", "parboil") || !n.Liquid {
+		return false
+	}
+	return slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool {
+		at := c.graph.Lines[line]
+		f := c.larder.Food(c.dish.Components[at.Component].Lines[at.Line].FoodID())
+		return f != nil && (f.Aisle == "bakery" || slices.Contains(c.larder.Family("flours"), f.ID))
+	})
+}
+
+// unattended says whether kit works without hands.
+func unattended(kit string) bool { return kit == "pressure cooker" }
+
+func zero() *float64 { return new(float64) }

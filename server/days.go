@@ -171,7 +171,7 @@ func (k *Kitchen) viewDay(ctx context.Context, e store.Entry) (DayView, error) {
 	var courses []day.Course
 	var dishes []market.Dish
 	for _, x := range v.Document.Dishes {
-		d, err := k.Store.Dish(ctx, x.ID)
+		d, err := k.open(ctx, x.ID)
 		if errors.Is(err, store.ErrNotFound) {
 			v.Missing = append(v.Missing, "A dish of this day is no longer here.")
 			continue
@@ -312,7 +312,7 @@ func (k *Kitchen) days(c fiber.Ctx) error {
 		}
 		s := DaySummary{ID: e.Key, Name: d.Name, ServeAt: d.ServeAt, Dishes: []string{}}
 		for _, x := range d.Dishes {
-			dish, err := k.Store.Dish(c.Context(), x.ID)
+			dish, err := k.open(c.Context(), x.ID)
 			if errors.Is(err, store.ErrNotFound) {
 				continue
 			}

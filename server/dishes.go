@@ -1,6 +1,7 @@
 package server
 
 import (
+	"context"
 	"errors"
 	"fmt"
 	"strconv"
@@ -83,6 +84,7 @@ func (k *Kitchen) dishes(c fiber.Ctx) error {
 	}
 	list := []DishSummary{}
 	for _, d := range found {
+		k.Core().Reader.Complete(&d.Document.Original)
 		a, err := k.Core().Book.Apply(d.Document.Original, d.Document.Decisions, false)
 		if err != nil {
 			return err
@@ -148,8 +150,17 @@ func first(options ...string) string {
 	return ""
 }
 
+// open finds a dish; one kept since before its actions were read is read again.
+func (k *Kitchen) open(ctx context.Context, id string) (store.Dish, error) {
+	d, err := k.Store.Dish(ctx, id)
+	if err == nil {
+		k.Core().Reader.Complete(&d.Document.Original)
+	}
+	return d, err
+}
+
 func (k *Kitchen) dish(c fiber.Ctx) error {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}
@@ -184,7 +195,7 @@ func (k *Kitchen) saveDish(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}
@@ -213,6 +224,7 @@ func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
 			return err
 		}
 		doc.Original = *r.Original
+		k.Core().Reader.Dish(&doc.Original)
 	}
 	if r.Decisions != nil {
 		if _, err := swap.NewRules(r.Decisions.HouseRules); err != nil {
@@ -255,7 +267,7 @@ const (
 // 412 when the change came too late.
 func (k *Kitchen) afterChange(c fiber.Ctx, id string, d store.Dish, err error) error {
 	if errors.Is(err, store.ErrChanged) {
-		newer, err := k.Store.Dish(c.Context(), id)
+		newer, err := k.open(c.Context(), id)
 		if err != nil {
 			return err
 		}
@@ -297,7 +309,7 @@ type CandidatesView struct {
 }
 
 func (k *Kitchen) candidates(c fiber.Ctx) error {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}
@@ -316,7 +328,7 @@ type Proposal struct {
 }
 
 func (k *Kitchen) proposals(c fiber.Ctx) error {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}
@@ -346,7 +358,7 @@ func (k *Kitchen) preview(c fiber.Ctx) error {
 	if err := decode(c, &r); err != nil {
 		return err
 	}
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}
@@ -361,7 +373,7 @@ func (k *Kitchen) preview(c fiber.Ctx) error {
 }
 
 func (k *Kitchen) tray(c fiber.Ctx) error {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}
@@ -387,7 +399,7 @@ type RuleCheck struct {
 }
 
 func (k *Kitchen) balance(c fiber.Ctx) error {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}

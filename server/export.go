@@ -20,7 +20,7 @@ import (
 
 // exportOriginal hands an original on as JSON-LD, Markdown or CSV.
 func (k *Kitchen) exportOriginal(c fiber.Ctx) error {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}
@@ -100,7 +100,7 @@ func (k *Kitchen) showCard(c fiber.Ctx) error {
 
 // sizedCard is the card that a request names, at the size it asks for.
 func (k *Kitchen) sizedCard(c fiber.Ctx) (formats.Card, error) {
-	d, err := k.Store.Dish(c.Context(), c.Params("id"))
+	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
 		return formats.Card{}, err
 	}

@@ -88,6 +88,7 @@ func (k *Kitchen) readTable(text string, sys measure.System) (recipe.Dish, error
 			}
 		}
 	}
+	k.Core().Reader.Dish(&d)
 	return d, nil
 }
 
@@ -259,6 +260,7 @@ func (k *Kitchen) Adapt(r AdaptRequest) (swap.Adaptation, error) {
 	if err := k.checkOriginal(*r.Original); err != nil {
 		return swap.Adaptation{}, err
 	}
+	k.Core().Reader.Complete(r.Original)
 	dec, err := k.Core().Book.Propose(*r.Original, swap.Decisions{HouseRules: r.HouseRules, Pins: r.Pins}, r.Aim)
 	if err != nil {
 		return swap.Adaptation{}, err

@@ -52,7 +52,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		switch {
 		case u.clause != nil:
 			from, upto = t.span(u.clause.from, u.clause.upto)
-			if u.clause.sense.Technique == noWork {
+			if u.clause.sense.Technique == noWork || remarkAt(step, from) {
 				step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
 				continue
 			}
@@ -62,10 +62,17 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 				continue
 			}
 			a.From, a.Upto = from, upto
+			b.mend(step, a)
+			if t := r.larder.Technique(a.Technique); t != nil {
+				_, alone := attention(r.larder, a, t)
+				a.Alone = alone > 0
+			}
 			step.Actions = append(step.Actions, *a)
 			if question != "" {
 				step.Questions = append(step.Questions, recipe.Question{Text: question, From: from, Upto: upto})
 			}
+		case u.question && remarkAt(step, from):
+			step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
 		case u.question:
 			step.Questions = append(step.Questions, recipe.Question{Text: fmt.Sprintf("What does “%s” ask for?", t.slice(u.from, u.upto)), From: from, Upto: upto})
 		default:

@@ -27,6 +27,8 @@ type Action struct {
 	Across float64  `json:"across,omitempty"`
 	Manner []string `json:"manner,omitempty"`
 	Makes  string   `json:"makes,omitempty"`
+	// Alone tells that it goes on without hands once it is begun.
+	Alone bool `json:"alone,omitempty"`
 	// Parallel tells that it is done meanwhile.
 	Parallel bool `json:"parallel,omitempty"`
 	// Mended tells that the cook has put it right.
@@ -45,6 +47,24 @@ type Ref struct {
 	Of   string `json:"of,omitempty"`
 	Part string `json:"part,omitempty"`
 }
+
+// Mend is what the cook says of a place in a step that was not read rightly: that
+// the action there is only a remark, or that a line goes in there.
+type Mend struct {
+	// From is where the action or question begins that is meant.
+	From int `json:"from"`
+	// As is "remark", "to", "with" or "into".
+	As   string `json:"as"`
+	Line string `json:"line,omitempty"`
+}
+
+// MendRemark takes an action for a remark; the other mends are the roles.
+const (
+	MendRemark = "remark"
+	MendTo     = "to"
+	MendWith   = "with"
+	MendInto   = "into"
+)
 
 // The kinds of aside: words of a step that order no work.
 const (

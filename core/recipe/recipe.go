@@ -112,6 +112,8 @@ type Step struct {
 	Actions   []Action   `json:"actions"`
 	Asides    []Aside    `json:"asides"`
 	Questions []Question `json:"questions"`
+	// Mends are what the cook has put right in how it was read.
+	Mends []Mend `json:"mends,omitempty"`
 }
 
 // StepAt is the place of a step in a dish.

@@ -103,6 +103,7 @@ export interface Alternative {
   name: string;
 }
 export interface RecipeStep {
+  order?: number;
   text: string;
   techniques: string[];
   minutes: Span | null;
@@ -111,10 +112,58 @@ export interface RecipeStep {
   cue: string;
   handsOn: boolean;
   animals: RecipeAnimal[];
+  actions: Action[];
+  asides: Aside[];
+  questions: Question[];
+  mends?: Mend[];
 }
 export interface RecipeAnimal {
   name: string;
   animal: string;
+}
+export interface Action {
+  id: string;
+  verb: string;
+  technique: string;
+  to: Ref[];
+  with: Ref[];
+  into: Ref[];
+  minutes: Span | null;
+  celsius: number | null;
+  cue: string;
+  from: number;
+  upto: number;
+  heat?: string;
+  vessel?: string;
+  across?: number;
+  manner?: string[];
+  makes?: string;
+  alone?: boolean;
+  parallel?: boolean;
+  mended?: boolean;
+}
+export interface Ref {
+  line: string | null;
+  made: string | null;
+  named: string | null;
+  share: number;
+  of?: string;
+  part?: string;
+}
+export interface Aside {
+  kind: string;
+  from: number;
+  upto: number;
+}
+export interface Question {
+  text: string;
+  from: number;
+  upto: number;
+}
+export interface Mend {
+  from: number;
+  as: string;
+  line?: string;
 }
 export interface Notice {
   where: string;
@@ -233,6 +282,7 @@ export interface SwapLine {
   change: string;
 }
 export interface SwapStep {
+  order?: number;
   text: string;
   techniques: string[];
   minutes: Span | null;
@@ -241,6 +291,10 @@ export interface SwapStep {
   cue: string;
   handsOn: boolean;
   animals: RecipeAnimal[];
+  actions: Action[];
+  asides: Aside[];
+  questions: Question[];
+  mends?: Mend[];
   from: number[];
   change: string;
   why: string;

@@ -6,6 +6,7 @@ import { useNavigate } from "react-router";
 
 import type { RecipeDish } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
+import { FlowPicture } from "../flow/FlowPicture";
 import { measuresName } from "../shared/measures";
 import { Part } from "./Part";
 import { addComponent } from "./edit";
@@ -24,6 +25,7 @@ export default function OriginalStage() {
       <section aria-label="The recipe as read">
         <Notices dish={original} />
         <Measures dish={original} />
+        <FlowPicture dish={original} />
         {original.components.map((c, i) => (
           <Part
             key={`${i} ${c.name}`}

@@ -1,28 +1,15 @@
-import type { RecipeLine, RecipeStep } from "../api/types";
-import { minutes } from "../shared/format";
+import type { RecipeStep } from "../api/types";
 
-/** What was understood of a step: techniques, time, heat, cue, lines used. */
-export function StepFacts({ step, lines }: { step: RecipeStep; lines: RecipeLine[] }) {
+/** What of a step is animal matter, listed or not. */
+export function StepFacts({ step }: { step: RecipeStep }) {
+  if (step.animals.length === 0) return null;
   return (
     <div className="facts">
-      {step.techniques.slice(0, 4).map((t) => (
-        <span key={t} className="chip">
-          {t}
-        </span>
-      ))}
-      {step.minutes && <span className="chip">{minutes(step.minutes)}</span>}
-      {step.celsius !== null && <span className="chip">{step.celsius} °C</span>}
-      {step.cue && <span className="chip">{step.cue}</span>}
       {step.animals.map((a) => (
         <span key={a.name} className="chip animal">
           {a.name}
         </span>
       ))}
-      {step.lines.length > 0 && (
-        <span className="small quiet">
-          uses {step.lines.map((n) => lines[n]?.name ?? "").join(", ")}
-        </span>
-      )}
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { api } from "../api/client";
 import type { RecipeLine, RecipeStep } from "../api/types";
 import { EditText } from "./EditText";
 import { RowActions } from "./RowActions";
+import { ActionList } from "./ActionList";
 import { StepFacts } from "./StepFacts";
 import { moveStep, removeStep, setStep } from "./edit";
 import { useEdit } from "./useEdit";
@@ -52,7 +53,8 @@ export function StepItem({ part, index, step, lines, lit, setLit }: Props) {
         move={(by) => edit(`moved ${what}`, (e) => moveStep(e, part, index, index + by))}
         remove={() => edit(`took ${what} away`, (e) => removeStep(e, part, index))}
       />
-      <StepFacts step={step} lines={lines} />
+      <ActionList part={part} index={index} step={step} />
+      <StepFacts step={step} />
     </li>
   );
 }

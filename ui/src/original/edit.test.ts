@@ -25,6 +25,9 @@ const step = (text: string, lines: number[]): RecipeStep => ({
   cue: "",
   handsOn: true,
   animals: [],
+  actions: [],
+  asides: [],
+  questions: [],
 });
 const decisions: Decisions = {
   houseRules: { preset: "whole-food", off: [], saltPerServing: 0 },

@@ -1,4 +1,11 @@
-import type { Decisions, RecipeComponent, RecipeDish, RecipeLine, RecipeStep } from "../api/types";
+import type {
+  Decisions,
+  Mend,
+  RecipeComponent,
+  RecipeDish,
+  RecipeLine,
+  RecipeStep,
+} from "../api/types";
 import { refOf } from "../shared/format";
 import { without } from "../shared/records";
 
@@ -67,7 +74,20 @@ function follow(e: Editable, original: RecipeDish, moves: Moves, steps: Moves = 
     ...b,
     component: parts.get(b.component) ?? b.component,
   }));
-  return { original: { ...original, notices }, decisions };
+  const components = original.components.map((c) => ({
+    ...c,
+    steps: c.steps.map((s) =>
+      s.mends ? { ...s, mends: s.mends.flatMap((m) => mendAt(m, gone)) } : s,
+    ),
+  }));
+  return { original: { ...original, components, notices }, decisions };
+}
+
+/** A mend with its line where it has gone; none when the line is gone. */
+function mendAt(m: Mend, gone: Map<string, string | null>): Mend[] {
+  if (!m.line) return [m];
+  const to = gone.get(m.line);
+  return to ? [{ ...m, line: to }] : [];
 }
 
 function withComponent(
@@ -145,6 +165,26 @@ export function setStep(e: Editable, component: number, step: number, read: Reci
   }));
   // Words for a step that is written anew no longer fit.
   return follow(e, original, stay, (c, s) => (c === component && s === step ? null : [c, s]));
+}
+
+/** Puts the reading of a step right, or takes such a mend back. */
+export function mendStep(
+  e: Editable,
+  component: number,
+  step: number,
+  mend: Mend,
+  back = false,
+): Editable {
+  const same = (m: Mend) => m.from === mend.from && m.as === mend.as && m.line === mend.line;
+  const original = withComponent(e.original, component, (c) => ({
+    ...c,
+    steps: c.steps.map((s, i) => {
+      if (i !== step) return s;
+      const others = (s.mends ?? []).filter((m) => !same(m));
+      return { ...s, mends: back ? others : [...others, mend] };
+    }),
+  }));
+  return { original, decisions: e.decisions };
 }
 
 export function removeStep(e: Editable, component: number, step: number): Editable {

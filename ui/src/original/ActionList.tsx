@@ -1,0 +1,125 @@
+import type { Action, Mend, RecipeDish, RecipeStep } from "../api/types";
+import { madeNames, thing } from "../flow/layout";
+import { minutes, refOf } from "../shared/format";
+import { useOpenDish } from "../dish/useDish";
+import { mendStep } from "./edit";
+import { useEdit } from "./useEdit";
+
+interface Props {
+  part: number;
+  index: number;
+  step: RecipeStep;
+}
+
+/** What a step does to what, action by action, with the ways to put a wrong reading right. */
+export function ActionList({ part, index, step }: Props) {
+  const { original } = useOpenDish().dish.document;
+  const edit = useEdit();
+  const made = madeNames(original);
+  const mend = (m: Mend, what: string) => edit(what, (e) => mendStep(e, part, index, m));
+  const asked = new Set(step.questions.map((q) => q.from));
+  return (
+    <ol className="actions" aria-label={`What step ${index + 1} does`}>
+      {step.actions.map((a) => (
+        <li key={a.id} className={asked.has(a.from) ? "asks" : undefined}>
+          <span>
+            <span className="verb">{a.verb}</span>{" "}
+            <span className="rest">{words(a, original, made)}</span>
+          </span>
+          <MendChoice at={a.from} what={a.verb} dish={original} mend={mend} />
+        </li>
+      ))}
+      {step.questions.map((q) => (
+        <li key={`q${q.from}`} className="asks">
+          <span className="question">{q.text}</span>
+          {!step.actions.some((a) => a.from === q.from) && (
+            <MendChoice at={q.from} what="this" dish={original} mend={mend} />
+          )}
+        </li>
+      ))}
+      {(step.mends ?? []).map((m) => (
+        <li key={`m${m.from} ${m.as} ${m.line ?? ""}`}>
+          <span className="rest">put right by you: {mendWords(m, original, made)}</span>
+          <button
+            className="quiet-action"
+            onClick={() =>
+              edit("took back a mended reading", (e) => mendStep(e, part, index, m, true))
+            }
+          >
+            Take back
+          </button>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function words(a: Action, dish: RecipeDish, made: Map<string, string>): string {
+  const list = (rs: Action["to"]) => rs.map((r) => thing(r, dish, made)).join(", ");
+  return [
+    list(a.to),
+    a.with.length > 0 && `with ${list(a.with)}`,
+    a.into.length > 0 && `into ${list(a.into)}`,
+    a.minutes && minutes(a.minutes),
+    a.celsius !== null && `${a.celsius} °C`,
+    a.cue,
+  ]
+    .filter(Boolean)
+    .join(" · ");
+}
+
+function mendWords(m: Mend, dish: RecipeDish, made: Map<string, string>): string {
+  if (m.as === "remark") return "only a remark";
+  const line = thing({ line: m.line ?? null, made: null, named: null, share: 1 }, dish, made);
+  return m.as === "to" ? `${line} is worked here` : `${line} goes in here`;
+}
+
+/** Chooses what a place in a step really is. */
+function MendChoice({
+  at,
+  what,
+  dish,
+  mend,
+}: {
+  at: number;
+  what: string;
+  dish: RecipeDish;
+  mend: (m: Mend, what: string) => void;
+}) {
+  return (
+    <span className="mend">
+      <select
+        aria-label={`Put the reading of “${what}” right`}
+        value=""
+        onChange={(e) => {
+          const [as = "", line = ""] = e.target.value.split(" ");
+          if (as === "remark") mend({ from: at, as }, `took “${what}” for a remark`);
+          else if (line) mend({ from: at, as, line }, `put a line into “${what}”`);
+        }}
+      >
+        <option value="">Not so …</option>
+        <option value="remark">it is only a remark</option>
+        <optgroup label="this is worked here">
+          {lines(dish).map((l) => (
+            <option key={l.ref} value={`to ${l.ref}`}>
+              {l.name}
+            </option>
+          ))}
+        </optgroup>
+        <optgroup label="this goes in here">
+          {lines(dish).map((l) => (
+            <option key={l.ref} value={`with ${l.ref}`}>
+              {l.name}
+            </option>
+          ))}
+        </optgroup>
+      </select>
+    </span>
+  );
+}
+
+function lines(dish: RecipeDish): { ref: string; name: string }[] {
+  return dish.components.flatMap((c, i) =>
+    c.lines.map((l, j) => ({ ref: refOf(i, j), name: l.name || l.text })),
+  );
+}

@@ -490,7 +490,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	names := append(r.names, a.Makes)
 	b.onlyVessel = ""
-	if b.works(a, r) {
+	if a.Technique != reserveTechnique && b.works(a, r) {
 		return
 	}
 	if t.Takes == "part" {
@@ -552,13 +552,16 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	if len(r.portions)+len(r.inputs) == 0 {
 		return // skin, paper, the liquid: what was worked on stays in hand
 	}
-	if a.Technique != "reserve" || slices.Contains(r.inputs, b.focus) {
+	if a.Technique != reserveTechnique || slices.Contains(r.inputs, b.focus) {
 		b.focus = made
 	}
 	if from != nil && !b.open(from) {
 		b.base = nil
 	}
 }
+
+// reserveTechnique keeps what its words name for later: "keep the liquid".
+const reserveTechnique = "reserve"
 
 // works tells whether an action leaves what is being made as it is: it greases
 // a tin, or lets the excess drip off.

@@ -154,7 +154,7 @@ describe("Original", () => {
     expect(row && within(row).getByRole("img", { name: "from an animal" })).toBeDefined();
     expect(screen.getByLabelText("Notices").textContent).toContain("dragon scales");
     expect(screen.getByLabelText(/Name the food of/)).toBeDefined();
-    expect(screen.getByText("5–8 min")).toBeDefined();
+    expect(screen.getByText(/5–8 min/)).toBeDefined();
     expect(screen.getByRole("button", { name: "Choose swaps for 2 lines" })).toBeDefined();
   });
 

@@ -68,6 +68,11 @@ export function FlowPicture({ dish }: { dish: RecipeDish }) {
                 r={k.alone ? 5 : 6.5}
                 className={k.alone ? "alone" : "hand"}
               />
+              {picture.labelled && (
+                <text x={k.x} y={k.y - 11} textAnchor="middle" className="verb-label">
+                  {k.label.split(" ")[0]}
+                </text>
+              )}
             </g>
           ))}
           <g className="plate" aria-hidden="true">

@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 
 import type { Action, RecipeDish } from "../api/types";
 import { layout, madeNames } from "./layout";
-import { plantLine } from "../dish/fixture";
+import { line as plantLine } from "../dish/fixture";
 import { refOf } from "../shared/format";
 
 const line = (ref: string) => ({ line: ref, made: null, named: null, share: 1 });

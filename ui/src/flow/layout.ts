@@ -32,6 +32,8 @@ export interface Strand {
 
 export interface Picture {
   width: number;
+  /** Whether there is room for a word under each knot. */
+  labelled: boolean;
   height: number;
   lines: LineEnd[];
   knots: Knot[];
@@ -40,7 +42,10 @@ export interface Picture {
 }
 
 const names = 150;
-const column = 46;
+const widest = 48;
+const narrowest = 20;
+/** How wide the picture may be before its columns draw together. */
+const room = 700;
 const margin = 14;
 
 /** The height of a row: calm for few lines, tight for many. */
@@ -64,12 +69,14 @@ export function layout(dish: RecipeDish): Picture {
   const at = new Map(ends.map((l) => [l.ref, l]));
   const depth = depths(actions.map((a) => a.action));
   const most = Math.max(1, ...depth.values());
-  const knots = place(actions, depth, at, row, dish);
+  const column = Math.max(narrowest, Math.min(widest, (room - names - 70) / most));
+  const knots = place(actions, depth, at, row, column, dish);
   const known = new Map(knots.map((k) => [k.id, k]));
   const height = Math.max(margin * 2 + row * lines.length, ...knots.map((k) => k.y + margin), 60);
   const plate = { x: names + column * (most + 1) + 24, y: height / 2 };
   return {
     width: plate.x + 34,
+    labelled: column >= 42 && row >= 14,
     height,
     lines: ends,
     knots,
@@ -121,6 +128,7 @@ function place(
   depth: Map<string, number>,
   lines: Map<string, { y: number }>,
   row: number,
+  column: number,
   dish: RecipeDish,
 ): Knot[] {
   const out = new Map<string, Knot>();
@@ -133,7 +141,7 @@ function place(
     });
     const last = [...out.values()].at(-1);
     const wanted = ys.length > 0 ? ys.reduce((a, b) => a + b, 0) / ys.length : (last?.y ?? margin);
-    const y = free(taken.get(d) ?? [], wanted, Math.max(row, 15));
+    const y = free(taken.get(d) ?? [], wanted, Math.max(row, 11));
     taken.set(d, [...(taken.get(d) ?? []), y]);
     out.set(action.id, {
       id: action.id,

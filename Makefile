@@ -48,7 +48,7 @@ check: ui/node_modules/.installed ui/dist/index.html
 
 # Fuzzes what reads input, 60 s each.
 fuzz:
-	go test ./core/recipe -run '^$$' -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 20x
+	go test ./core/flow -run '^$$' -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 20x
 	go test ./formats -run '^$$' -fuzz FuzzFromHTML -fuzztime 60s -fuzzminimizetime 20x
 	go test ./formats -run '^$$' -fuzz FuzzStructured -fuzztime 60s -fuzzminimizetime 20x
 

@@ -497,6 +497,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		b.takenOut(a, r)
 		return
 	}
+	b.whereItIs(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.apart = b.staysApart(t, r)
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
@@ -511,7 +512,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 // went in, unless the work takes it out of there.
 func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
 	made.vessel = r.vessel
-	if r.vessel == "" && t.Family != "cut" && t.Family != "machine" && t.Family != "separate" && t.Family != "clean" {
+	if leaves := t.Family == "cut" || t.Family == "machine" || t.Family == "separate" || t.Family == "clean"; r.vessel == "" && (!leaves || t.Takes == "some") {
 		for _, in := range r.inputs {
 			if in.vessel != "" && !b.shared[in] {
 				made.vessel = in.vessel
@@ -557,6 +558,20 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	}
 	if from != nil && !b.open(from) {
 		b.base = nil
+	}
+}
+
+// takesAway tells whether the action at hand takes something out of the rest.
+func (b *bindings) takesAway() bool { return b.tech.Takes == "part" || b.tech.Takes == "none" }
+
+// whereItIs keeps a thing whole of which only some is worked on where it
+// stands: "mash a third of them in the pot".
+func (b *bindings) whereItIs(t *larder.Technique, r *roles) {
+	if t.Takes != "some" || len(r.inputs) != 1 || len(r.portions)+len(r.action.Into) > 0 {
+		return
+	}
+	if in := r.inputs[0]; b.r.lang.Pots[in.vessel] && (r.vessel == "" || r.vessel == in.vessel) {
+		delete(b.shared, in)
 	}
 }
 

@@ -2,12 +2,10 @@ package flow
 
 import (
 	"fmt"
-	"os"
 	"slices"
-	"strconv"
-	"strings"
 	"sync"
 	"testing"
+	"unicode"
 
 	"github.com/stretchr/testify/require"
 
@@ -41,486 +39,144 @@ func read(t testing.TB, text string) recipe.Dish {
 	return d
 }
 
-// written is one recipe of the corpus with its marks, one for an action.
-type written struct {
-	slug, text string
-	marks      []mark
-}
+// corpora are the recipes that the reader is held against: two halves, each
+// with marked and unmarked ones. The first was read while the reader was
+// written, the second only afterwards.
+var corpora = []string{"first_marked.txt", "first.txt", "second_marked.txt", "second.txt"}
 
-// mark is what a careful reader says of one action: "sweat | onions | 'fat | |
-// 8 | until soft". A thing is a word of a line's name (with ".1" for the second
-// component), "@" for what the mark before made, "@3" for what the third made, or
-// "'water" for what only the words name; a share stands before it.
-type mark struct {
-	technique      string
-	to, with, into []string
-	minutes, cue   string
-}
-
-func corpus(t testing.TB, file string) []written {
-	t.Helper()
-	raw, err := os.ReadFile("testdata/" + file)
-	require.NoError(t, err)
-	var out []written
-	for _, part := range strings.Split(string(raw), "=== ")[1:] {
-		slug, body, _ := strings.Cut(part, "\n")
-		text, marks, _ := strings.Cut(body, "--- marks\n")
-		w := written{slug: slug, text: text}
-		for _, line := range strings.Split(strings.TrimSpace(marks), "\n") {
-			if line == "" {
-				continue
-			}
-			f := strings.Split(line, "|")
-			for len(f) < 6 {
-				f = append(f, "")
-			}
-			list := func(s string) (out []string) {
-				for _, x := range strings.Split(s, ",") {
-					if x = strings.TrimSpace(x); x != "" {
-						out = append(out, x)
-					}
-				}
-				return out
-			}
-			w.marks = append(w.marks, mark{strings.TrimSpace(f[0]), list(f[1]), list(f[2]), list(f[3]), strings.TrimSpace(f[4]), strings.TrimSpace(f[5])})
+// TestReadsMarkedRecipes holds the reading of the marked recipes to what it has
+// reached; docs/measurements.md says what it was at first reading.
+func TestReadsMarkedRecipes(t *testing.T) {
+	for _, c := range []struct {
+		file                    string
+		fields, placed, surplus float64
+	}{{"first_marked.txt", 0.97, 0.96, 0.005}, {"second_marked.txt", 0.96, 0.92, 0.025}} {
+		s := score{}
+		for _, w := range corpus(t, c.file) {
+			require.NotEmpty(t, w.marks, w.slug)
+			s.add(compare(t, w))
 		}
-		out = append(out, w)
-	}
-	return out
-}
-
-// score counts what of the marks the reader got right.
-type score struct {
-	fields, right, lines, placed, actions, surplus int
-	wrong                                          []string
-}
-
-func (s *score) add(o score) {
-	s.fields, s.right, s.lines, s.placed = s.fields+o.fields, s.right+o.right, s.lines+o.lines, s.placed+o.placed
-	s.actions, s.surplus = s.actions+o.actions, s.surplus+o.surplus
-	s.wrong = append(s.wrong, o.wrong...)
-}
-
-func (s score) String() string {
-	return fmt.Sprintf("fields %d of %d (%.1f %%), lines placed %d of %d (%.1f %%), surplus %d of %d actions (%.1f %%)", s.right, s.fields, 100*float64(s.right)/float64(s.fields),
-		s.placed, s.lines, 100*float64(s.placed)/float64(s.lines), s.surplus, s.actions, 100*float64(s.surplus)/float64(s.actions))
-}
-
-// compare holds a reading against the marks of a recipe.
-func compare(t testing.TB, w written) score {
-	d := read(t, w.text)
-	var got []recipe.Action
-	for _, at := range d.Method() {
-		got = append(got, d.Components[at.Component].Steps[at.Step].Actions...)
-	}
-	m := marked{d: d, want: w.marks, got: got, techniques: reader(t)}
-	pair := m.align()
-	s := score{actions: len(got)}
-	used := map[int]bool{}
-	for i, want := range w.marks {
-		if g := pair[i]; g >= 0 {
-			used[g] = true
-			m.check(&s, w.slug, i, want, got[g], pair)
-			continue
-		}
-		s.fields += 6
-		s.lines += len(want.lines())
-		s.wrong = append(s.wrong, fmt.Sprintf("%s %d: missing %s %v", w.slug, i+1, want.technique, want.to))
-	}
-	for g := range got {
-		if !used[g] {
-			s.surplus++
-			s.wrong = append(s.wrong, fmt.Sprintf("%s: surplus %s", w.slug, show(got[g])))
-		}
-	}
-	return s
-}
-
-func (m mark) lines() (out []string) {
-	for _, x := range slices.Concat(m.to, m.with, m.into) {
-		if _, x = shareIn(x); !strings.HasPrefix(x, "@") && !strings.HasPrefix(x, "'") {
-			out = append(out, x)
-		}
-	}
-	return out
-}
-
-// shareIn splits "1/2 butter" into its share and the thing; -1 means some, 0
-// none said.
-func shareIn(x string) (float64, string) {
-	first, rest, ok := strings.Cut(x, " ")
-	if !ok || strings.HasPrefix(x, "'") {
-		return 0, x
-	}
-	if first == "rest" {
-		return -1, rest
-	}
-	if a, b, ok := strings.Cut(first, "/"); ok {
-		top, _ := strconv.ParseFloat(a, 64)
-		bottom, err := strconv.ParseFloat(b, 64)
-		if err != nil {
-			return -1, rest
-		}
-		return top / bottom, rest
-	}
-	return 0, x
-}
-
-type marked struct {
-	d          recipe.Dish
-	want       []mark
-	got        []recipe.Action
-	techniques *Reader
-}
-
-// named is the technique that a mark's first column means: the table's name or
-// a verb of the language.
-func (m marked) named(technique string) string {
-	if m.techniques.larder.Technique(technique) != nil {
-		return technique
-	}
-	for _, s := range m.techniques.lang.Senses(technique) {
-		if len(s.Keys) == 0 {
-			return s.Technique
-		}
-	}
-	return technique
-}
-
-// align pairs marks with actions in order, the likest with the likest.
-func (m marked) align() []int {
-	n, k := len(m.want), len(m.got)
-	best := make([][]float64, n+1)
-	for i := range best {
-		best[i] = make([]float64, k+1)
-	}
-	for i := n - 1; i >= 0; i-- {
-		for j := k - 1; j >= 0; j-- {
-			best[i][j] = max(best[i+1][j], best[i][j+1], best[i+1][j+1]+m.alike(i, j))
-		}
-	}
-	pair := make([]int, n)
-	i, j := 0, 0
-	for i < n {
-		switch {
-		case j < k && m.alike(i, j) > 0 && best[i][j] == best[i+1][j+1]+m.alike(i, j):
-			pair[i] = j
-			i, j = i+1, j+1
-		case j < k && best[i][j] == best[i][j+1]:
-			j++
-		default:
-			pair[i] = -1
-			i++
-		}
-	}
-	return pair
-}
-
-func (m marked) alike(i, j int) float64 {
-	s := 0.0
-	if m.named(m.want[i].technique) == m.got[j].Technique {
-		s += 3
-	}
-	for _, x := range m.want[i].lines() {
-		if m.holds(slices.Concat(m.got[j].To, m.got[j].With, m.got[j].Into), x) {
-			s++
-		}
-	}
-	return s
-}
-
-func (m marked) line(x string) string {
-	word, comp, _ := strings.Cut(x, ".")
-	words := larder.Words(word)
-	found := ""
-	for c := range m.d.Components {
-		for l, line := range m.d.Components[c].Lines {
-			have := larder.Words(line.Name + " " + line.Text)
-			if !slices.ContainsFunc(words, func(w string) bool { return !slices.Contains(have, w) }) {
-				if comp == "" || comp == strconv.Itoa(c) {
-					if found == "" || comp != "" {
-						found = recipe.LineRef(c, l)
-					}
-				}
-			}
-		}
-	}
-	return found
-}
-
-func (m marked) holds(refs []recipe.Ref, x string) bool {
-	at := m.line(x)
-	return slices.ContainsFunc(refs, func(r recipe.Ref) bool { return r.Line != nil && *r.Line == at })
-}
-
-func (m marked) check(s *score, slug string, i int, want mark, got recipe.Action, pair []int) {
-	fail := func(what string) {
-		s.wrong = append(s.wrong, fmt.Sprintf("%s %d %s: %s; read %s", slug, i+1, want.technique, what, show(got)))
-	}
-	field := func(ok bool, what string) {
-		s.fields++
-		if ok {
-			s.right++
-		} else {
-			fail(what)
-		}
-	}
-	field(m.named(want.technique) == got.Technique, "technique")
-	field(m.same(want.to, got.To, i, pair), fmt.Sprintf("to %v", want.to))
-	field(m.same(want.with, got.With, i, pair), fmt.Sprintf("with %v", want.with))
-	field(m.same(want.into, got.Into, i, pair), fmt.Sprintf("into %v", want.into))
-	field(sameMinutes(want.minutes, got.Minutes), "minutes "+want.minutes)
-	field(want.cue == got.Cue, "cue "+want.cue)
-	for _, x := range want.lines() {
-		s.lines++
-		if _, name := shareIn(x); m.holds(slices.Concat(got.To, got.With, got.Into), name) {
-			s.placed++
-		}
+		t.Log(c.file, s)
+		require.Greater(t, s.fields, 1900)
+		require.GreaterOrEqual(t, float64(s.right)/float64(s.fields), c.fields, s)
+		require.GreaterOrEqual(t, float64(s.placed)/float64(s.lines), c.placed, s)
+		require.LessOrEqual(t, float64(s.surplus)/float64(s.actions), c.surplus, s)
 	}
 }
 
-func sameMinutes(want string, got *measure.Span) bool {
-	if want == "" || got == nil {
-		return want == "" && got == nil
-	}
-	low, high, ranged := strings.Cut(want, "-")
-	a, _ := strconv.ParseFloat(low, 64)
-	b := a
-	if ranged {
-		b, _ = strconv.ParseFloat(high, 64)
-	}
-	return near(a, got.Low) && near(b, got.High)
-}
-
-func near(a, b float64) bool { return a-b < 0.02 && b-a < 0.02 }
-
-// same holds the things of a role against its marks.
-func (m marked) same(want []string, got []recipe.Ref, i int, pair []int) bool {
-	if len(want) != len(got) {
-		return false
-	}
-	taken := map[int]bool{}
-	for _, x := range want {
-		at := slices.IndexFunc(got, func(r recipe.Ref) bool { return m.is(x, r, i, pair) })
-		for at >= 0 && taken[at] {
-			next := slices.IndexFunc(got[at+1:], func(r recipe.Ref) bool { return m.is(x, r, i, pair) })
-			if next < 0 {
-				return false
-			}
-			at += 1 + next
-		}
-		if at < 0 {
-			return false
-		}
-		taken[at] = true
-	}
-	return true
-}
-
-func (m marked) is(x string, r recipe.Ref, i int, pair []int) bool {
-	share, name := shareIn(x)
-	switch {
-	case strings.HasPrefix(name, "@"):
-		at := i - 1
-		if n, err := strconv.Atoi(name[1:]); err == nil {
-			at = n - 1
-		}
-		return r.Made != nil && at >= 0 && pair[at] >= 0 && *r.Made == m.got[pair[at]].ID && (share == 0) == (r.Share == 1)
-	case strings.HasPrefix(name, "'"):
-		return r.Named != nil && slices.Contains(larder.Words(*r.Named), last(larder.Words(name[1:])))
-	}
-	if r.Made != nil && share == 0 {
-		at := m.keeper(name, i)
-		return at >= 0 && pair[at] >= 0 && *r.Made == m.got[pair[at]].ID
-	}
-	if r.Line == nil || *r.Line != m.line(name) {
-		return false
-	}
-	switch {
-	case share < 0:
-		return r.Share < 1
-	case share > 0:
-		return near(share, r.Share) || r.Share > share-0.02 && r.Share < share+0.02
-	}
-	return r.Share == 1
-}
-
-// keeper is the last mark before i that holds a line which has gone in already,
-// -1 when it has not: what an action made stands for the line then.
-func (m marked) keeper(name string, i int) int {
-	keep, holds := -1, map[int]bool{}
-	for k := 0; k < i; k++ {
-		for _, x := range slices.Concat(m.want[k].to, m.want[k].with, m.want[k].into) {
-			_, x = shareIn(x)
-			at := k - 1
-			if n, err := strconv.Atoi(strings.TrimPrefix(x, "@")); err == nil {
-				at = n - 1
-			}
-			if !strings.HasPrefix(x, "'") && !strings.HasPrefix(x, "@") && m.line(x) == m.line(name) || strings.HasPrefix(x, "@") && holds[at] {
-				keep, holds[k] = k, true
-			}
-		}
-	}
-	return keep
-}
-
-// show writes an action on one line.
-func show(a recipe.Action) string {
-	refs := func(list []recipe.Ref) string {
-		var out []string
-		for _, r := range list {
-			one := ""
-			switch {
-			case r.Line != nil:
-				one = strings.NewReplacer("components[", "", "].lines[", ".", "]", "").Replace(*r.Line)
-			case r.Made != nil:
-				one = "@" + *r.Made
-			case r.Named != nil:
-				one = "'" + *r.Named
-			}
-			if r.Share != 1 {
-				one = fmt.Sprintf("%g×%s", r.Share, one)
-			}
-			out = append(out, one)
-		}
-		return strings.Join(out, ", ")
-	}
-	s := fmt.Sprintf("%s %s/%s(%s", a.ID, a.Verb, a.Technique, refs(a.To))
-	if len(a.With) > 0 {
-		s += "; with " + refs(a.With)
-	}
-	if len(a.Into) > 0 {
-		s += "; into " + refs(a.Into)
-	}
-	if a.Minutes != nil {
-		s += fmt.Sprintf("; %g-%g min", a.Minutes.Low, a.Minutes.High)
-	}
-	if a.Celsius != nil {
-		s += fmt.Sprintf("; %g C", *a.Celsius)
-	}
-	if a.Cue != "" {
-		s += "; " + a.Cue
-	}
-	if a.Makes != "" {
-		s += "; makes " + a.Makes
-	}
-	if len(a.Manner) > 0 {
-		s += "; how: " + strings.Join(a.Manner, " / ")
-	}
-	return s + ")"
-}
-
-// TestShow prints how recipes are read, for a look: SHOW=slug or SHOW=all.
-func TestShow(t *testing.T) {
-	want := os.Getenv("SHOW")
-	if want == "" {
-		t.Skip("SHOW names no recipe")
-	}
-	for _, file := range []string{"first_marked.txt", "first.txt", "second_marked.txt", "second.txt"} {
-		if want == file || file[:5] == "first" && want == "first" {
-			s := score{}
-			for _, w := range corpus(t, file) {
-				s.add(compare(t, w))
-			}
-			for _, x := range s.wrong {
-				fmt.Println(x)
-			}
-			fmt.Println(file, s)
-		}
+// each hands every step of the corpora to a check, with its dish.
+func each(t *testing.T, check func(slug string, d *recipe.Dish, s *recipe.Step)) {
+	for _, file := range corpora {
 		for _, w := range corpus(t, file) {
-			if w.slug != want {
-				continue
-			}
 			d := read(t, w.text)
-			for c := range d.Components {
-				fmt.Println("##", d.Components[c].Name)
-				for j, l := range d.Components[c].Lines {
-					fmt.Printf("   %d.%d %s [%s]\n", c, j, l.Name, l.FoodID())
-				}
-				for _, s := range d.Components[c].Steps {
-					fmt.Println("-", s.Text)
-					for _, a := range s.Actions {
-						fmt.Println("     ", show(a))
-					}
-					runes := []rune(s.Text)
-					for _, a := range s.Asides {
-						fmt.Printf("      %s: %s\n", a.Kind, string(runes[a.From:a.Upto]))
-					}
-					for _, q := range s.Questions {
-						fmt.Printf("      ?? %s\n", q.Text)
-					}
-				}
+			for _, at := range d.Method() {
+				check(w.slug, &d, &d.Components[at.Component].Steps[at.Step])
 			}
 		}
 	}
 }
 
-// TestDoubts prints what is doubtful in how recipes are read: DOUBTS=file.
-func TestDoubts(t *testing.T) {
-	file := os.Getenv("DOUBTS")
-	if file == "" {
-		t.Skip("DOUBTS names no file")
-	}
-	questions, unused, steps := 0, 0, 0
-	for _, w := range corpus(t, file) {
-		d := read(t, w.text)
-		used := map[string]bool{}
-		for _, at := range d.Method() {
-			s := d.Components[at.Component].Steps[at.Step]
-			steps++
-			for _, a := range s.Actions {
-				for _, r := range slices.Concat(a.To, a.With, a.Into) {
-					if r.Line != nil {
-						used[*r.Line] = true
-					}
-					if r.Named != nil {
-						fmt.Printf("%s: named %s in %s\n", w.slug, *r.Named, string([]rune(s.Text)[a.From:a.Upto]))
-					}
-				}
-			}
-			for _, q := range s.Questions {
-				questions++
-				fmt.Printf("%s: ?? %s\n", w.slug, q.Text)
+// Every word of a step belongs to an action, an aside or a question.
+func TestNoWordIsLost(t *testing.T) {
+	steps := 0
+	each(t, func(slug string, _ *recipe.Dish, s *recipe.Step) {
+		steps++
+		runes := []rune(s.Text)
+		held := make([]bool, len(runes))
+		hold := func(from, upto int) {
+			require.True(t, 0 <= from && from < upto && upto <= len(runes), "%s: %d to %d of %q", slug, from, upto, s.Text)
+			for i := from; i < upto; i++ {
+				held[i] = true
 			}
 		}
-		for c := range d.Components {
-			for j, l := range d.Components[c].Lines {
-				if !used[recipe.LineRef(c, j)] {
+		for _, a := range s.Actions {
+			hold(a.From, a.Upto)
+		}
+		for _, a := range s.Asides {
+			hold(a.From, a.Upto)
+		}
+		for _, q := range s.Questions {
+			hold(q.From, q.Upto)
+		}
+		for i, r := range runes {
+			require.True(t, held[i] || !unicode.IsLetter(r) && !unicode.IsDigit(r), "%s: %q at %d of %q", slug, r, i, s.Text)
+		}
+	})
+	require.Greater(t, steps, 250)
+}
+
+// What a reference points at is there and was made before, and few lines go in
+// more than once.
+func TestReferencesHold(t *testing.T) {
+	var twice []string
+	for _, file := range corpora {
+		for _, w := range corpus(t, file) {
+			d := read(t, w.text)
+			made, used := map[string]bool{}, map[string]float64{}
+			for _, at := range d.Method() {
+				for _, a := range d.Components[at.Component].Steps[at.Step].Actions {
+					require.NotNil(t, reader(t).larder.Technique(a.Technique), "%s: %s", w.slug, a.Technique)
+					for _, r := range slices.Concat(a.To, a.With, a.Into) {
+						require.True(t, r.Share > 0 && r.Share <= 1, "%s: share %g", w.slug, r.Share)
+						switch {
+						case r.Made != nil:
+							require.True(t, made[*r.Made], "%s: %s takes %s before it is made", w.slug, a.ID, *r.Made)
+						case r.Line != nil:
+							var c, l int
+							_, err := fmt.Sscanf(*r.Line, "components[%d].lines[%d]", &c, &l)
+							require.NoError(t, err, *r.Line)
+							require.Less(t, l, len(d.Components[c].Lines), *r.Line)
+							if d.Components[c].Lines[l].Amount != nil && r.Part == "" {
+								used[*r.Line] += r.Share
+							}
+						default:
+							require.NotNil(t, r.Named, w.slug)
+							require.NotEmpty(t, *r.Named, w.slug)
+						}
+					}
+					require.False(t, made[a.ID], "%s: %s twice", w.slug, a.ID)
+					made[a.ID] = true
+				}
+			}
+			for ref, share := range used {
+				if share > 1.04 {
+					twice = append(twice, w.slug+" "+ref)
+				}
+			}
+		}
+	}
+	// Left: lines that grease a tin and then go in, read as whole both times.
+	require.LessOrEqual(t, len(twice), 2, twice)
+}
+
+// The unmarked recipes leave little in doubt.
+func TestLittleIsInDoubt(t *testing.T) {
+	for file, most := range map[string][2]int{"first.txt": {0, 25}, "second.txt": {3, 40}} {
+		questions, unused := 0, 0
+		for _, w := range corpus(t, file) {
+			d := read(t, w.text)
+			for _, at := range d.Method() {
+				questions += len(d.Components[at.Component].Steps[at.Step].Questions)
+			}
+			for _, n := range d.Notices {
+				if n.Kind == recipe.UnusedLine {
 					unused++
-					fmt.Printf("%s: unused %s\n", w.slug, l.Text)
 				}
 			}
 		}
+		require.LessOrEqual(t, questions, most[0], file)
+		require.LessOrEqual(t, unused, most[1], file)
 	}
-	fmt.Println(file, "questions", questions, "unused", unused, "steps", steps)
 }
 
-// TestBookDoubts prints what is doubtful in the preparations of the book.
-func TestBookDoubts(t *testing.T) {
-	if os.Getenv("BOOK") == "" {
-		t.Skip("BOOK is not set")
-	}
-	r := reader(t)
-	for _, s := range r.larder.Swaps() {
-		var lines []recipe.Line
-		for i, p := range s.Formula {
-			f := r.larder.Food(p.Food)
-			g := measure.Exactly(p.Grams)
-			lines = append(lines, recipe.Line{Text: f.Name + " " + p.Preparation, Food: &s.Formula[i].Food, Name: f.Name, Preparation: p.Preparation, Origin: f.Origin, Grams: &g, Amount: &measure.Amount{Low: p.Grams, High: p.Grams, Unit: measure.Gram}})
+func TestReadingIsAlwaysTheSame(t *testing.T) {
+	for _, w := range corpus(t, "second.txt") {
+		first := read(t, w.text)
+		for range 3 {
+			require.Equal(t, first, read(t, w.text), w.slug)
 		}
-		d := recipe.Dish{Components: []recipe.Component{{Lines: lines}}}
-		for _, p := range s.Prepare {
-			d.Components[0].Steps = append(d.Components[0].Steps, recipe.Step{Text: p.Text})
-		}
-		r.Dish(&d)
-		for _, st := range d.Components[0].Steps {
-			fmt.Println(s.ID, "|", st.Text)
-			for _, a := range st.Actions {
-				fmt.Println("     ", show(a))
-			}
-			for _, q := range st.Questions {
-				fmt.Println("      ??", q.Text)
-			}
-		}
+		again := first
+		reader(t).Dish(&again)
+		require.Equal(t, first.Components, again.Components, "%s read again", w.slug)
 	}
 }

@@ -47,39 +47,79 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	t := &text{source: step.Text, lang: r.lang, words: wordsOf(step.Text), foods: foods.known, listed: foods.listed, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
+	read := 0
 	for _, u := range t.parse() {
+		if u.clause != nil {
+			u.from, u.upto = u.clause.from, u.clause.upto
+		}
 		from, upto := t.span(u.from, u.upto)
+		if begin, glue := t.glue(read, u.from); glue {
+			from, _ = t.span(begin, u.upto)
+		} else if begin < u.from {
+			step.Asides = append(step.Asides, t.remark(begin, u.from))
+		}
+		read = max(read, u.upto)
 		switch {
-		case u.clause != nil:
-			from, upto = t.span(u.clause.from, u.clause.upto)
-			if u.clause.sense.Technique == noWork || remarkAt(step, from) {
-				step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
-				continue
-			}
-			a, question := b.bind(u.clause, fmt.Sprintf("%s.a%d", id, len(step.Actions)))
-			if a == nil {
-				step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
-				continue
-			}
-			a.From, a.Upto = from, upto
-			b.mend(step, a)
-			if t := r.larder.Technique(a.Technique); t != nil {
-				_, alone := attention(r.larder, a, t)
-				a.Alone = alone > 0
-			}
-			step.Actions = append(step.Actions, *a)
-			if question != "" {
-				step.Questions = append(step.Questions, recipe.Question{Text: question, From: from, Upto: upto})
-			}
-		case u.question && remarkAt(step, from):
+		case remarkAt(step, from) && (u.clause != nil || u.question):
 			step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
-		case u.question:
+		case u.clause != nil && (u.clause.repeats || u.clause.sense.Technique != ""):
+			r.action(b, step, u.clause, id, from, upto)
+		case u.question, u.clause != nil:
 			step.Questions = append(step.Questions, recipe.Question{Text: fmt.Sprintf("What does “%s” ask for?", t.slice(u.from, u.upto)), From: from, Upto: upto})
 		default:
 			step.Asides = append(step.Asides, recipe.Aside{Kind: u.aside, From: from, Upto: upto})
 		}
 	}
+	if begin, _ := t.glue(read, len(t.words)); begin < len(t.words) {
+		step.Asides = append(step.Asides, t.remark(begin, len(t.words)))
+	}
 	b.sum(step)
+}
+
+// action reads a clause as an action of a step, or keeps it as a remark where it
+// orders nothing.
+func (r *Reader) action(b *bindings, step *recipe.Step, c *clause, id string, from, upto int) {
+	var a *recipe.Action
+	question := ""
+	if c.sense.Technique != noWork {
+		a, question = b.bind(c, fmt.Sprintf("%s.a%d", id, len(step.Actions)))
+	}
+	if a == nil {
+		step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
+		return
+	}
+	a.From, a.Upto = from, upto
+	b.mend(step, a)
+	if t := r.larder.Technique(a.Technique); t != nil {
+		_, alone := attention(r.larder, a, t)
+		a.Alone = alone > 0
+	}
+	step.Actions = append(step.Actions, *a)
+	if question != "" {
+		step.Questions = append(step.Questions, recipe.Question{Text: question, From: from, Upto: upto})
+	}
+}
+
+// glue finds the first word among those between two stretches that are read, and
+// tells whether they all only join what follows to what stood before: "then
+// gradually".
+func (t *text) glue(from, upto int) (int, bool) {
+	for from < upto && t.low(from) == "" {
+		from++
+	}
+	for i := from; i < upto; i++ {
+		if t.low(i) != "" && !t.conj(i) && !t.is(i, t.lang.Connectors) && !t.is(i, t.lang.Parallel) && !t.adverb(i) {
+			return from, false
+		}
+	}
+	return from, from < upto
+}
+
+// remark keeps a run of words that nobody has read.
+func (t *text) remark(from, upto int) recipe.Aside {
+	a := recipe.Aside{Kind: recipe.Remark}
+	a.From, a.Upto = t.span(from, upto)
+	return a
 }
 
 // Step reads one step by itself, against lines if there are any.

@@ -54,7 +54,7 @@ func (b *bindings) resolve(n noun) []referent {
 			return found
 		}
 	}
-	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.tech.Takes != "" || !b.anyLeft(b.group(n))) {
+	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || !b.anyLeft(b.group(n))) {
 		return []referent{{named: b.words(n)}}
 	}
 	if found := b.group(n); len(found) > 0 {
@@ -78,7 +78,7 @@ func (b *bindings) resolve(n noun) []referent {
 // keptLiquor tells whether a noun is what stays behind where something was
 // lifted or drained out of it: "keep the liquid".
 func (b *bindings) keptLiquor(n noun) bool {
-	if b.tech.Takes == "" || !b.r.lang.Liquors[n.head()] || b.last == nil {
+	if !b.takesAway() || !b.r.lang.Liquors[n.head()] || b.last == nil {
 		return false
 	}
 	t := b.r.larder.Technique(b.last.Technique)

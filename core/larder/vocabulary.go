@@ -52,7 +52,8 @@ type Technique struct {
 	// Joins tells that what it is done to goes into what is there already,
 	// always ("yes") or with "in" behind the verb;
 	// Going that its -ing form only says how something else is done; Takes
-	// "part" where it takes a part out and "none" where it makes nothing;
+	// "part" where it takes a part out, "none" where it makes nothing and "some"
+	// where it may work on some of a thing that stays where it stands;
 	// Medium what "in" leads to, "fat" or "liquid"; Needs "object" where a step
 	// must say or mean what it is done to.
 	Going                       bool

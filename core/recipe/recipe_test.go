@@ -287,39 +287,6 @@ func TestTextWithoutARecipe(t *testing.T) {
 	}
 }
 
-func FuzzRead(f *testing.F) {
-	f.Add(memoir)
-	f.Add("1 1/2 cups (12 oz/340 g) flour, or 2-3 tbsp ½ (")
-	f.Add("Ingredients\n" + strings.Repeat("a ", 3000) + "\n1 zyx\n1 zyx\nMethod\n" + strings.Repeat("a half ", 2000))
-	f.Add("Serves 4\n- 1 x 400 g tin\n**For the:**\n1. Bake at 180C/160C fan for 1-1/2 hours until")
-	r := reader(f)
-	f.Fuzz(func(t *testing.T, text string) {
-		d := r.Read(text, measure.Imperial)
-		for _, c := range d.Components {
-			for _, s := range c.Steps {
-				for _, n := range s.Lines {
-					if n < 0 || n >= len(c.Lines) {
-						t.Fatalf("step uses line %d of %d", n, len(c.Lines))
-					}
-				}
-			}
-		}
-		if _, err := json.Marshal(d); err != nil {
-			t.Fatal(err)
-		}
-	})
-}
-
-func BenchmarkRead(b *testing.B) {
-	r := reader(b)
-	text := "Stew\n\nServes 6\n\n" + strings.Repeat("1 1/2 lb (680 g) smoked haddock, skinned and boned\n2 large onions, finely chopped\n400 ml whole milk, or cream\n", 10) +
-		"\nMethod\n" + strings.Repeat("1. Fry the onions in butter for 10 minutes, then add the haddock and simmer for 20 minutes at 180 C until it flakes.\n", 6)
-	b.ReportAllocs()
-	for b.Loop() {
-		r.Read(text, measure.US)
-	}
-}
-
 func TestPartsOfASingleIngredientAreParts(t *testing.T) {
 	r := reader(t)
 	for _, text := range []string{

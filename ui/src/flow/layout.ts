@@ -69,7 +69,7 @@ export function layout(dish: RecipeDish): Picture {
   const at = new Map(ends.map((l) => [l.ref, l]));
   const depth = depths(actions.map((a) => a.action));
   const most = Math.max(1, ...depth.values());
-  const column = Math.max(narrowest, Math.min(widest, (room - names - 70) / most));
+  const column = Math.max(narrowest, Math.min(widest, (room - names - 84) / most));
   const knots = place(actions, depth, at, row, column, dish);
   const known = new Map(knots.map((k) => [k.id, k]));
   const height = Math.max(margin * 2 + row * lines.length, ...knots.map((k) => k.y + margin), 60);

@@ -1,0 +1,107 @@
+package flow
+
+import (
+	"encoding/json"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// Each way of speaking that the reader knows, on the least recipe that shows it:
+// the lines, the method, and the actions as show writes them.
+func TestWaysOfSpeaking(t *testing.T) {
+	for _, c := range []struct {
+		name, lines, method string
+		want                []string
+	}{
+		{"a share and the rest", "100 g butter|2 onions|1 kg potatoes", "Fry the onions in half the butter. Mash the potatoes with the rest.", []string{"a0 fry/fry(0.1; with 0.5×0.0)", "a1 mash/mash(0.2; with 0.5×0.0)"}},
+		{"a third by number", "90 g sugar|3 eggs", "Whisk the eggs with a third of the sugar. Fold in the remaining sugar.", []string{"a0 whisk/whisk(0.1; with 0.333×0.0)", "a1 fold in/fold(0.667×0.0; into @a0)"}},
+		{"parts of an egg", "4 eggs|100 g sugar", "Beat the yolks with the sugar. Whisk the whites until stiff and fold them in.", []string{"a0 beat/beat(0.34×0.0; with 0.1)", "a1 whisk/whisk(0.66×0.0; until stiff)", "a2 fold in/fold(@a1; into @a0)"}},
+		{"a group", "1 tsp cumin|1 tsp ground coriander|1 tsp turmeric|2 onions|1 tbsp oil", "Fry the onions in the oil. Stir in the spices.", []string{"a0 fry/fry(0.3; with 0.4)", "a1 stir in/stir(0.0, 0.1, 0.2; into @a0)"}},
+		{"all but one", "200 g flour|1 tsp salt|50 g sugar|20 g parsley", "Mix everything but the parsley.", []string{"a0 mix/mix(0.0, 0.1, 0.2)"}},
+		{"a pronoun", "2 onions|500 g beef|1 tbsp oil", "Heat the oil. Brown the beef in it and take it out. Fry the onions. Return the beef.", []string{"a0 heat/heat(0.2)", "a1 brown/brown(0.1; with @a0)", "a2 take out/remove(@a1)", "a3 fry/fry(0.0)", "a4 return/return(@a2; into @a3)"}},
+		{"no order at all", "500 g beef|1 l stock", "Simmer the beef in the stock for 2 hours, but do not let it boil. The meat should be very tender.", []string{"a0 simmer/simmer(0.0; with 0.1; 120-120 min)", "remark: but do not let it boil", "remark: The meat should be very tender"}},
+		{"a condition", "500 g beef|1 l stock", "Simmer the beef in the stock for 2 hours. If it dries out, add a splash of water.", []string{"a0 simmer/simmer(0.0; with 0.1; 120-120 min)", "condition: If it dries out, add a splash of water"}},
+		{"what goes on meanwhile", "300 g rice|2 onions|1 tbsp oil", "Boil the rice for 12 minutes. Meanwhile fry the onions in the oil for 8 minutes.", []string{"a0 boil/boil(0.0; 12-12 min)", "a1 fry/fry(0.1; with 0.2; 8-8 min)"}},
+		{"how, in -ing", "500 ml milk|50 g semolina", "Bring the milk to the boil. Rain in the semolina, stirring all the time, and cook for 5 minutes.", []string{"a0 bring to the boil/boil(0.0)", "a1 rain in/add(0.1; into @a0; how: stirring all the time)", "a2 cook/cook(@a1; 5-5 min)"}},
+		{"hot fat makes it deep", "1 l oil|500 g squid|50 g flour", "Heat the oil to 180 C. Toss the squid in the flour and fry for 2 minutes.", []string{"a0 heat/heat(0.0; 180 C)", "a1 toss/toss(0.1; with 0.2)", "a2 fry/deep-fry(@a1; with @a0; 2-2 min)"}},
+		{"some of it, where it stands", "500 g beans|1 l water|1 onion", "Simmer the beans in the water in a large pot for an hour. Crush a third of them against the side. Stir in the onion.", []string{"a0 simmer/simmer(0.0; with 0.1; 60-60 min)", "a1 crush/crush(0.333×@a0; how: against the side)", "a2 stir in/stir(0.2; into @a1)"}},
+		{"what a step made, by name", "200 g flour|100 g butter|3 apples|50 g sugar", "Rub the butter into the flour and knead to a dough. Cook the apples with the sugar to a pulp. Roll out the dough and spread the pulp over it.", []string{"a0 rub into/rub-in(0.1; into 0.0)", "a1 knead to a dough/knead(@a0; makes dough)", "a2 cook/cook(0.2; with 0.3; makes pulp)", "a3 roll out/roll(@a1)", "a4 spread/spread(@a2; into @a3)"}},
+		{"minutes in words", "300 g rice", "Boil the rice for a quarter of an hour.", []string{"a0 boil/boil(0.0; 15-15 min)"}},
+		{"on each side", "4 pork chops|1 tbsp oil", "Fry the chops in the oil for 3-4 minutes on each side.", []string{"a0 fry/fry(0.0; with 0.1; 3-4 min)"}},
+		{"the liquor kept", "500 g haddock|500 ml milk|30 g butter|30 g flour", "Poach the haddock in the milk for 8 minutes. Lift out the fish and keep the milk. Melt the butter and stir in the flour. Whisk in the milk. Flake in the fish.", []string{"a0 poach/poach(0.0; with 0.1; 8-8 min)", "a1 lift out/remove(@a0)", "a2 keep/reserve(@a0)", "a3 melt/melt(0.2)", "a4 stir in/stir(0.3; into @a3)", "a5 whisk in/whisk(@a2; into @a4)", "a6 flake in/flake(@a1; into @a5)"}},
+		{"nothing left to chance", "500 g beans", "Frobnicate the beans.", []string{"?? What does “Frobnicate the beans” ask for?"}},
+	} {
+		t.Run(c.name, func(t *testing.T) {
+			d := read(t, "Dish\nServes 4\n\n"+strings.ReplaceAll(c.lines, "|", "\n")+"\n\nMethod\n1. "+c.method)
+			var got []string
+			for _, s := range d.Components[0].Steps {
+				for _, a := range s.Actions {
+					got = append(got, strings.ReplaceAll(show(a), "c0.s0.", ""))
+				}
+				for _, a := range s.Asides {
+					got = append(got, a.Kind+": "+string([]rune(s.Text)[a.From:a.Upto]))
+				}
+				for _, q := range s.Questions {
+					got = append(got, "?? "+q.Text)
+				}
+			}
+			require.Equal(t, c.want, got)
+		})
+	}
+}
+
+// The shapes that recipes come in, and what is none.
+var shapes = []string{
+	"Stew\n\nServes 6\n\n" + strings.Repeat("1 1/2 lb (680 g) smoked haddock, skinned and boned\n2 large onions, finely chopped\n400 ml whole milk, or cream\n", 10) +
+		"\nMethod\n" + strings.Repeat("1. Fry the onions in butter for 10 minutes, then add the haddock and simmer for 20 minutes at 180 C until it flakes.\n", 6),
+	"1 1/2 cups (12 oz/340 g) flour, or 2-3 tbsp ½ (",
+	"Ingredients\n" + strings.Repeat("a ", 3000) + "\n1 zyx\n1 zyx\nMethod\n" + strings.Repeat("a half ", 2000),
+	"Serves 4\n- 1 x 400 g tin\n**For the:**\n1. Bake at 180C/160C fan for 1-1/2 hours until",
+	"Soup\n\n2 onions\n\nMethod\n1. Then, and then & or; until (if not) without. Half of the rest of them, in it, with each.\n",
+}
+
+func FuzzRead(f *testing.F) {
+	for _, s := range shapes {
+		f.Add(s)
+	}
+	r := reader(f)
+	f.Fuzz(func(t *testing.T, text string) {
+		d := r.Read(text, measure.Imperial)
+		for _, c := range d.Components {
+			for _, s := range c.Steps {
+				for _, n := range s.Lines {
+					if n < 0 || n >= len(c.Lines) {
+						t.Fatalf("step uses line %d of %d", n, len(c.Lines))
+					}
+				}
+				length := len([]rune(s.Text))
+				for _, a := range s.Actions {
+					if a.From < 0 || a.Upto > length || a.From >= a.Upto {
+						t.Fatalf("action from %d to %d of %d", a.From, a.Upto, length)
+					}
+					if slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool { return r.Line == nil && r.Made == nil && r.Named == nil }) {
+						t.Fatalf("a reference of %s to nothing", a.ID)
+					}
+				}
+			}
+		}
+		if _, err := json.Marshal(d); err != nil {
+			t.Fatal(err)
+		}
+	})
+}
+
+// BenchmarkRead reads a recipe of thirty lines and six long steps.
+func BenchmarkRead(b *testing.B) {
+	r := reader(b)
+	b.ReportAllocs()
+	for b.Loop() {
+		r.Read(shapes[0], measure.US)
+	}
+}

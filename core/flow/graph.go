@@ -102,7 +102,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 	n.Crisp = t.says(a.Cue, t.larder.Language().CrispWords)
 	n.Liquid = t.liquid(a, &n)
 	n.Covered = t.covered(a, &n)
-	n.HotFat = t.hotFat(a, &n)
+	n.HotFat = t.hotFat(a, &n) || saysHotFat(t.larder, t.dish.Components[at.Component].Steps[at.Step].Text, a)
 	if n.Technique.Takes != "none" {
 		for _, line := range slices.Concat(n.To, n.With, n.Into) {
 			if !slices.Contains(n.Holds, line) {
@@ -261,6 +261,17 @@ func Said(a *recipe.Action) string {
 		}
 	}
 	return strings.ToLower(strings.Join(words, " "))
+}
+
+// saysHotFat tells whether the words of an action speak of hot fat, listed or
+// not: "slide them into smoking oil".
+func saysHotFat(l *larder.Larder, text string, a *recipe.Action) bool {
+	runes := []rune(text)
+	said := Said(a)
+	if a.From >= 0 && a.From < a.Upto && a.Upto <= len(runes) {
+		said += " " + strings.ToLower(string(runes[a.From:a.Upto]))
+	}
+	return slices.ContainsFunc(l.Language().HotFats, func(p string) bool { return strings.Contains(said, p) })
 }
 
 // Later tells whether what a node makes is taken up again.

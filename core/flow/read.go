@@ -53,9 +53,14 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 			u.from, u.upto = u.clause.from, u.clause.upto
 		}
 		from, upto := t.span(u.from, u.upto)
-		if begin, glue := t.glue(read, u.from); glue {
+		switch begin, manner := t.between(read, u.from); {
+		case begin == u.from:
+		case manner:
 			from, _ = t.span(begin, u.upto)
-		} else if begin < u.from {
+			if u.clause != nil {
+				u.clause.manner = append([]string{t.slice(begin, u.from)}, u.clause.manner...)
+			}
+		default:
 			step.Asides = append(step.Asides, t.remark(begin, u.from))
 		}
 		read = max(read, u.upto)
@@ -70,7 +75,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 			step.Asides = append(step.Asides, recipe.Aside{Kind: u.aside, From: from, Upto: upto})
 		}
 	}
-	if begin, _ := t.glue(read, len(t.words)); begin < len(t.words) {
+	if begin, _ := t.between(read, len(t.words)); begin < len(t.words) {
 		step.Asides = append(step.Asides, t.remark(begin, len(t.words)))
 	}
 	b.sum(step)
@@ -100,19 +105,24 @@ func (r *Reader) action(b *bindings, step *recipe.Step, c *clause, id string, fr
 	}
 }
 
-// glue finds the first word among those between two stretches that are read, and
-// tells whether they all only join what follows to what stood before: "then
-// gradually".
-func (t *text) glue(from, upto int) (int, bool) {
-	for from < upto && t.low(from) == "" {
+// between finds where the words between two stretches that are read say more
+// than that one follows the other ("and then"), and tells whether they only say
+// how the second is done ("gently").
+func (t *text) between(from, upto int) (int, bool) {
+	for from < upto && t.joining(from) {
 		from++
 	}
 	for i := from; i < upto; i++ {
-		if t.low(i) != "" && !t.conj(i) && !t.is(i, t.lang.Connectors) && !t.is(i, t.lang.Parallel) && !t.adverb(i) {
+		if !t.joining(i) && !t.adverb(i) {
 			return from, false
 		}
 	}
 	return from, from < upto
+}
+
+// joining tells whether a word only joins what stands on its two sides.
+func (t *text) joining(i int) bool {
+	return t.low(i) == "" || t.conj(i) || t.is(i, t.lang.Connectors) || t.is(i, t.lang.Parallel)
 }
 
 // remark keeps a run of words that nobody has read.

@@ -2,7 +2,6 @@ package method
 
 import (
 	"slices"
-	"strings"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -39,7 +38,7 @@ func (c *Carrier) scene(g *flow.Graph, component int, comp *swap.Component, s *s
 	lines := slices.Concat(s.Lines, reached(g, component, s))
 	for i := range s.Actions {
 		scene.Said += flow.Said(&s.Actions[i]) + " . "
-		if hotFat(g, s.Actions[i].ID) || c.saysHotFat(flow.Said(&s.Actions[i])) {
+		if hotFat(g, s.Actions[i].ID) {
 			scene.States = append(scene.States, larder.HotFat)
 		}
 	}
@@ -61,9 +60,4 @@ func hotFat(g *flow.Graph, id string) bool {
 		}
 	}
 	return false
-}
-
-// saysHotFat tells whether an action names hot oil that nobody lists.
-func (c *Carrier) saysHotFat(said string) bool {
-	return slices.ContainsFunc(c.book.Larder().Language().HotFats, func(p string) bool { return strings.Contains(said, p) })
 }

@@ -17,11 +17,10 @@ func (b *body) link(i int, first bool) int {
 		}
 		role = "into"
 	}
-	for b.lang.Purpose[w] && b.adverb(at) {
+	if b.lang.Purpose[w] && b.adverb(at) {
 		if lemma, n := b.verb(at+1, language.Base); n > 0 {
 			return b.purposed(at+1, lemma, n)
 		}
-		break
 	}
 	if b.lang.Purpose[b.low(at)] && b.is(i, b.lang.Particles) {
 		b.clause.particles = append(b.clause.particles, w)

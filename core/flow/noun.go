@@ -38,15 +38,6 @@ func (n noun) head() string {
 	return n.words[len(n.words)-1]
 }
 
-func (n noun) has(word string) bool {
-	for _, w := range n.words {
-		if w == word {
-			return true
-		}
-	}
-	return false
-}
-
 // noun reads the name of a thing that begins at i. inner tells that an order may
 // follow it without a mark, as after "let".
 func (t *text) noun(i, upto int, inner bool) (noun, bool) {
@@ -130,72 +121,6 @@ func (t *text) plain(i int) bool {
 	}
 	_, n := t.verb(i, language.Base)
 	return n == 0 && t.describing(t.words[i].norm) && !t.opensThing(i)
-}
-
-// of reads what stands behind "of": a share, measure or part of something, or
-// the rest of a name ("cream of tartar").
-func (t *text) of(n noun, at, upto int, inner bool) (noun, bool) {
-	owner, ok := t.noun(at+1, upto, inner)
-	if !ok {
-		n.upto = at
-		return n, len(n.words) > 0
-	}
-	owner.from = n.from
-	if owner.share == 0 {
-		owner.share = n.share
-	}
-	owner.rest, owner.little = owner.rest || n.rest, owner.little || n.little
-	if owner.amount[1] == 0 {
-		owner.amount = n.amount
-	}
-	if len(n.words) == 0 || t.measuring(n) {
-		return owner, true
-	}
-	if !t.lang.Parts[n.head()] && !owner.pronoun && len(n.words) == 1 && len(owner.words) == 1 && !owner.pointed {
-		n.words = append(n.words, owner.words...) // "cream of tartar"
-		n.upto = owner.upto
-		return n, true
-	}
-	part := n
-	part.owner, part.upto = &owner, owner.upto
-	return part, true
-}
-
-// measuring tells whether a name only measures: "a thin stream of", "slices of".
-func (t *text) measuring(n noun) bool {
-	for _, w := range n.words {
-		if t.lang.Parts[w] || !t.lang.Measures[w] && t.lang.Littles[w] == 0 && !t.lang.Shapes[w] && !t.lang.Qualifiers[w] {
-			return false
-		}
-	}
-	return true
-}
-
-// measure reads a figure with its unit before a name, and shares.
-func (t *text) measure(n *noun, i, upto int) int {
-	at := i
-	for at < upto && t.adverb(at) && (t.number(at+1) || t.lang.Shares[t.low(at+1)] > 0) {
-		at++ // "about half"
-	}
-	c := lex.Cursor{Tokens: t.tokens(), At: at}
-	start := at
-	if s, ok := c.Span(); ok && c.At <= upto {
-		w := t.low(start)
-		if t.lang.Shares[w] == 0 && t.lang.Shares[t.low(start+1)] == 0 || t.number(start) {
-			if !t.is(start, t.lang.Articles) {
-				at = c.At
-				if v := t.lang.Shares[t.low(at)]; v > 0 && s.Low >= 1 && !t.lang.Whole[t.low(at)] && t.lang.Shares[t.low(at)] < 1 {
-					n.share = s.Low * v
-					return at + 1
-				}
-				for at < upto && (t.lang.Measures[t.low(at)] || t.mark(at, "-")) {
-					at++
-				}
-				n.amount = [2]int{start, at}
-			}
-		}
-	}
-	return at
 }
 
 // pointers reads articles, pointing words, shares and rests before a name.

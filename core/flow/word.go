@@ -55,11 +55,6 @@ func (t *text) is(i int, set language.Set) bool {
 	return i >= 0 && i < len(t.words) && set[t.words[i].low]
 }
 
-// either looks a word up as written and as the index has it.
-func (t *text) either(i int, set language.Set) bool {
-	return i >= 0 && i < len(t.words) && t.words[i].low != "" && (set[t.words[i].low] || set[t.words[i].norm])
-}
-
 func (t *text) mark(i int, marks string) bool {
 	return i >= 0 && i < len(t.words) && t.words[i].Kind == lex.Mark && strings.Contains(marks, t.words[i].Text)
 }

@@ -1,0 +1,149 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+	"yembra/core/larder"
+)
+
+// direct finds lines by their names.
+func (b *bindings) direct(n noun) []referent {
+	best, top := []int{}, 0.0
+	for i := range b.lines {
+		s := b.likeness(n, i)
+		if s < leastLikeness {
+			continue
+		}
+		if b.lines[i].comp == b.comp {
+			s += 0.5
+		}
+		switch left := b.leftOf(portion{i, ""}); {
+		case left > 0 && left < 1:
+			s += 0.3
+		case left == 1:
+			s += 0.25
+		case n.rest:
+			s -= 0.5
+		}
+		switch {
+		case s > top:
+			best, top = []int{i}, s
+		case s == top:
+			best = append(best, i)
+		}
+	}
+	if len(best) == 0 {
+		return nil
+	}
+	if !n.all && !(n.plural && n.pointed && b.sameHead(best)) {
+		best = best[:1]
+	}
+	var out []referent
+	for _, i := range best {
+		out = append(out, referent{portion: &portion{i, b.partOf(n, i)}})
+	}
+	return out
+}
+
+// sameHead tells whether lines bear the same name, so that "the peppers" may be
+// both.
+func (b *bindings) sameHead(lines []int) bool {
+	first := b.lines[lines[0]].name
+	return len(first) > 0 && !slices.ContainsFunc(lines[1:], func(i int) bool {
+		name := b.lines[i].name
+		return len(name) == 0 || name[len(name)-1] != first[len(first)-1] || b.lines[i].comp != b.lines[lines[0]].comp
+	})
+}
+
+// likeness weighs how well a noun names a line.
+func (b *bindings) likeness(n noun, i int) float64 {
+	l := &b.lines[i]
+	words := n.words
+	vocab := b.r.larder.Words()
+	for len(words) > 1 && (vocab.Parts[words[len(words)-1]] || b.r.lang.Parts[words[len(words)-1]] || b.r.lang.Shapes[words[len(words)-1]]) && !slices.Contains(l.name, words[len(words)-1]) {
+		words = words[:len(words)-1]
+	}
+	if len(words) == 0 {
+		return 0
+	}
+	head := words[len(words)-1]
+	if _, animal := vocab.AnimalWords[head]; animal && len(words) == 1 && !n.pointed && !b.r.lang.StandIns[head] && (l.line.Origin == larder.FromPlant || l.line.Origin == larder.FromFungus) {
+		return 0 // a knob of butter is no peanut butter
+	}
+	score := 0.0
+	if m, ok := b.r.larder.Index().At(words, 0, true); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
+		score = 5
+	}
+	for _, name := range append([][]string{l.name}, l.also...) {
+		at := slices.Index(name, head)
+		switch {
+		case at < 0:
+		case at == len(name)-1 || vocab.Parts[name[len(name)-1]] || b.r.lang.Parts[name[len(name)-1]]:
+			score = max(score, 4.5)
+		case !b.otherFood(name, at, l):
+			score = max(score, 3.5)
+		}
+		if len(name) > 0 && at < 0 && len(head) >= shortestPart && strings.HasSuffix(name[len(name)-1], head) {
+			score = max(score, 3.2) // "the sprouts" of beansprouts
+		}
+	}
+	if len(words) == 1 && b.r.lang.Parts[head] && l.said[head] && !slices.Contains(l.name, head) && l.food != nil && l.food.Aisle == "fruit" {
+		score = max(score, 3.5)
+	}
+	if b.r.lang.EggParts[head] > 0 && l.food != nil && l.food.Kind == "egg" && !slices.Contains(l.name, head) {
+		score = max(score, 4)
+	}
+	if score == 0 && l.said[head] && n.pointed && !b.r.lang.Products[head] && l.food != nil && !vocab.Neutral[head] && b.inPreparation(head, l) {
+		score = leastLikeness // "cut into chips"
+	}
+	if score == 0 {
+		return 0
+	}
+	for _, w := range words[:len(words)-1] {
+		switch {
+		case slices.Contains(l.name, w), l.said[w]:
+			score++
+		case !vocab.Neutral[w]:
+			score -= 2
+		}
+	}
+	return score
+}
+
+// inPreparation tells whether a word says what a line is cut or made into.
+func (b *bindings) inPreparation(w string, l *bound) bool {
+	return slices.Contains(larder.Words(l.line.Preparation), w)
+}
+
+// otherFood tells whether a word inside a line's name would mean another food by
+// itself: "butter" in "butter beans".
+func (b *bindings) otherFood(name []string, at int, l *bound) bool {
+	m, ok := b.r.larder.Index().At(name[at:at+1], 0, true)
+	if ok && l.food != nil && (m.Food.Animal != "" && m.Food.Animal == l.food.Animal || m.Food.Kind != "" && m.Food.Kind == l.food.Kind) {
+		return false
+	}
+	return ok && (l.food == nil || m.Food.ID != l.food.ID) && at < len(name)-1
+}
+
+// partOf is the part of a line that a noun names: "yolks", "lemon zest".
+func (b *bindings) partOf(n noun, i int) string {
+	head := n.head()
+	if b.r.lang.EggParts[head] > 0 && !slices.Contains(b.lines[i].name, head) {
+		return head
+	}
+	if b.r.lang.Parts[head] && len(n.words) > 1 && !slices.Contains(b.lines[i].name, head) {
+		return head
+	}
+	return ""
+}
+
+// part resolves "the juice of 1 lime", "the meat from the bones".
+func (b *bindings) part(n noun) []referent {
+	out := b.resolve(*n.owner)
+	for i := range out {
+		if p := out[i].portion; p != nil && p.part == "" && n.owner.amount[1] == 0 && b.r.lang.Parts[n.head()] {
+			p.part = n.head()
+		}
+	}
+	return out
+}

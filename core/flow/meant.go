@@ -1,0 +1,126 @@
+package flow
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// meant fills in what the text leaves to the reader: what is worked on, and
+// what is added to. It returns a question where nothing can be meant.
+func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
+	a := r.action
+	joins := t.Joins == "yes" || t.Joins == "in" && (slices.Contains(c.particles, "in") || b.saidIn(c))
+	if len(a.To) == 0 && t.Needs == "object" {
+		target := b.focus
+		if t.Name == "serve" && b.base != nil {
+			target = b.base
+		}
+		switch {
+		case target != nil && !slices.Contains(r.inputs, target):
+			b.refMade(target, 1, r, &a.To)
+		case target != nil:
+		case len(a.With)+len(a.Into) == 0:
+			return fmt.Sprintf("What does “%s” work on?", c.said)
+		}
+	}
+	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
+		into := b.base
+		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0) {
+			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp })
+		}
+		switch {
+		case b.onlyVessel != "":
+			named := b.onlyVessel
+			a.Into = append(a.Into, recipe.Ref{Named: &named, Share: 1})
+			r.vessel = named
+		case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
+			b.refMade(into, 1, r, &a.Into)
+		}
+	}
+	return ""
+}
+
+// onlyPlaces tells whether an action only works on places of what is there:
+// "fold in the sides".
+func (b *bindings) onlyPlaces(refs []recipe.Ref) bool {
+	return len(refs) > 0 && !slices.ContainsFunc(refs, func(r recipe.Ref) bool {
+		return r.Named == nil || !b.r.lang.Places[last(strings.Fields(*r.Named))]
+	})
+}
+
+// medium links what is fried to fat that was heated for it, and tells deep frying
+// by its heat.
+func (b *bindings) medium(t *larder.Technique, r *roles) {
+	a := r.action
+	fat := b.base
+	for _, in := range r.inputs {
+		if b.holdsFat(in) {
+			fat = in
+		}
+	}
+	if t.InHot != "" && (fat == nil || !b.holdsFat(fat)) {
+		fat = b.latest(func(x *thing) bool { return b.holdsFat(x) && x.hot >= fryingHeat })
+	}
+	if fat == nil || !b.holdsFat(fat) || !b.open(fat) {
+		return
+	}
+	if t.InHot != "" && fat.hot >= fryingHeat {
+		a.Technique = t.InHot
+	}
+	if (t.Medium == "fat" || t.Name == "cook" || t.Name == "deep-fry") && len(a.With) == 0 && !slices.Contains(r.inputs, fat) {
+		b.refMade(fat, 1, r, &a.With)
+	}
+}
+
+// meantFor takes in the fat that the list says is for this work: "oil, for
+// frying", "butter, for the basin".
+func (b *bindings) meantFor(t *larder.Technique, r *roles) {
+	if len(r.action.With) > 0 || t.Medium != "fat" && t.Name != "deep-fry" && t.Name != "grease" {
+		return
+	}
+	for i := range b.lines {
+		f := b.lines[i].food
+		if f == nil || b.touched(i) || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+			continue
+		}
+		for w := range b.lines[i].said {
+			if b.r.lang.Orders(w, t.Name, t.InHot) || t.Name == "grease" && b.r.lang.Vessels[w] {
+				b.refPortion(noun{}, portion{i, ""}, r, &r.action.With)
+				return
+			}
+		}
+	}
+}
+
+// verbMatter takes in the food that a verb itself names: "flour the veal", "salt
+// the slices".
+func (b *bindings) verbMatter(c *clause, t *larder.Technique, r *roles) {
+	n := noun{from: c.from, upto: c.from, words: larder.Words(c.lemma), pointed: true}
+	if len(c.objects) == 0 || !b.text.foods(n.head()) || t.Family == "cut" || t.Family == "machine" || t.Name == "beat" {
+		return
+	}
+	for _, x := range b.direct(n) {
+		if b.leftOf(*x.portion) > 0 {
+			b.refPortion(n, *x.portion, r, &r.action.With)
+			return
+		}
+	}
+	if t.Name == "season" || t.Name == "grease" || t.Name == "coat" {
+		named := c.lemma
+		r.action.With = append(r.action.With, recipe.Ref{Named: &named, Share: 1})
+	}
+}
+
+// fryingHeat is the least temperature in Celsius at which fat is there to fry
+// pieces in.
+const fryingHeat = 140
+
+// saidIn tells whether "in" stood right behind the verb.
+func (b *bindings) saidIn(c *clause) bool {
+	return slices.ContainsFunc(c.links, func(l link) bool {
+		return l.first && (l.role == "in" || l.role == "into" && b.r.lang.Particles[l.word])
+	})
+}

@@ -1,0 +1,74 @@
+package flow
+
+import (
+	"yembra/core/language"
+)
+
+// nouns reads a list of things from i.
+func (b *body) nouns(i int) ([]noun, int) {
+	var out []noun
+	inner := b.lang.Causatives[b.lemma] || b.start < 0
+	for {
+		n, ok := b.noun(i, b.upto, inner)
+		if !ok || len(out) > 0 && n.pronoun && len(n.words) == 0 && !n.rest && !n.all {
+			return out, i // ", a spoonful at a time"
+		}
+		out, i = append(out, n), n.upto
+		if n.pronoun && b.is(i, b.lang.Exceptions) {
+			out[len(out)-1].except, i = b.nouns(i + 1)
+			return out, i
+		}
+		i = b.pastDescription(i)
+		next := i
+		for next < b.upto && (b.mark(next, ",/+&") || b.conj(next) || next > i && b.is(next, b.lang.Connectors)) {
+			if b.is(next, b.lang.Sequence) {
+				return out, i
+			}
+			next++
+		}
+		if next == i || next >= b.upto || !b.listed(next) {
+			return out, i
+		}
+		i = next
+	}
+}
+
+// pastDescription skips what describes the thing just named behind a comma: "the
+// eggs, quartered, and".
+func (b *body) pastDescription(i int) int {
+	if !b.mark(i, ",") {
+		return i
+	}
+	at := i + 1
+	for b.adverb(at) {
+		at++
+	}
+	if _, n := b.verb(at, language.Past); n > 0 && (b.mark(at+1, ",") || b.conj(at+1) || b.ends(at+1, b.upto)) && !b.opensThing(at+1) {
+		return at + 1
+	}
+	return i
+}
+
+// listed tells whether another thing of a list begins at i.
+func (b *body) listed(i int) bool {
+	if _, ok := b.time(i); ok || b.sideways(i) || b.doled(i, b.upto) > 0 {
+		return false
+	}
+	if kind, _ := b.phrase(i); kind != "" {
+		return false
+	}
+	at := i
+	for b.is(at, b.lang.Articles) {
+		at++
+	}
+	if b.lang.Places[b.low(at)] && (b.lang.Particles[b.low(at+1)] || b.ends(at+1, b.upto) || b.mark(at+1, ",")) {
+		return false // ", seam down"
+	}
+	if b.is(i, b.lang.Until) || b.lang.Prepositions[b.low(i)] != "" || b.lang.Subordinators[b.low(i)] != "" || b.wordless(i) || b.is(i, b.lang.Negations) {
+		return false
+	}
+	if b.adverb(i) && !b.modifies(i, b.upto) {
+		return false
+	}
+	return !b.goes(i) && !b.looksGoing(i) || b.modifies(i, b.upto)
+}

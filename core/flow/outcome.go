@@ -1,0 +1,145 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// outcome notes what the action made.
+func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
+	a := r.action
+	if t.Takes == "none" {
+		return
+	}
+	names := append(r.names, a.Makes)
+	b.onlyVessel = ""
+	if a.Technique != reserveTechnique && b.works(a, r) {
+		return
+	}
+	if t.Takes == "part" {
+		b.takenOut(a, r)
+		return
+	}
+	b.whereItIs(t, r)
+	made := b.make(a.ID, r.inputs, r.portions, names...)
+	made.apart = b.staysApart(t, r)
+	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
+	if a.Celsius != nil && b.holdsFat(made) {
+		made.hot = *a.Celsius
+	}
+	b.focus, b.base = made, made
+	b.stand(made, t, r)
+}
+
+// stand notes in which vessel a thing stands: the one named, or that of what
+// went in, unless the work takes it out of there.
+func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
+	made.vessel = r.vessel
+	if leaves := t.Family == "cut" || t.Family == "machine" || t.Family == "separate" || t.Family == "clean"; r.vessel == "" && (!leaves || t.Takes == "some") {
+		for _, in := range r.inputs {
+			if in.vessel != "" && !b.shared[in] {
+				made.vessel = in.vessel
+			}
+		}
+	}
+	if made.vessel != "" {
+		b.vessels[made.vessel] = made
+	}
+}
+
+// staysApart tells whether what an action worked on still lies side by side:
+// things cut, soaked, drained or rinsed together do.
+func (b *bindings) staysApart(t *larder.Technique, r *roles) bool {
+	switch t.Family {
+	case "cut", "clean", "separate", "rest":
+		return !slices.ContainsFunc(r.inputs, func(in *thing) bool { return !in.apart && len(in.holds) > 1 })
+	}
+	return false
+}
+
+// takenOut notes a part that leaves what it was in, which stays what others are
+// added to.
+func (b *bindings) takenOut(a *recipe.Action, r *roles) {
+	from := b.base
+	var made *thing
+	if len(r.portions) > 0 {
+		made = b.make(a.ID, nil, r.portions)
+	} else {
+		made = b.make(a.ID, r.inputs, nil)
+	}
+	made.comp = b.comp
+	for _, ref := range a.To {
+		if ref.Named != nil {
+			made.names[last(larder.Words(*ref.Named))] = true
+		}
+	}
+	if len(r.portions)+len(r.inputs) == 0 {
+		return // skin, paper, the liquid: what was worked on stays in hand
+	}
+	if a.Technique != reserveTechnique || slices.Contains(r.inputs, b.focus) {
+		b.focus = made
+	}
+	if from != nil && !b.open(from) {
+		b.base = nil
+	}
+}
+
+// takesAway tells whether the action at hand takes something out of the rest.
+func (b *bindings) takesAway() bool { return b.tech.Takes == "part" || b.tech.Takes == "none" }
+
+// whereItIs keeps a thing whole of which only some is worked on where it
+// stands: "mash a third of them in the pot".
+func (b *bindings) whereItIs(t *larder.Technique, r *roles) {
+	if t.Takes != "some" || len(r.inputs) != 1 || len(r.portions)+len(r.action.Into) > 0 {
+		return
+	}
+	if in := r.inputs[0]; b.r.lang.Pots[in.vessel] && (r.vessel == "" || r.vessel == in.vessel) {
+		delete(b.shared, in)
+	}
+}
+
+// reserveTechnique keeps what its words name for later: "keep the liquid".
+const reserveTechnique = "reserve"
+
+// works tells whether an action leaves what is being made as it is: it greases
+// a tin, or lets the excess drip off.
+func (b *bindings) works(a *recipe.Action, r *roles) bool {
+	if len(a.To) == 0 || len(r.inputs) > 0 {
+		return false
+	}
+	vessels := true
+	for _, ref := range a.To {
+		if ref.Named == nil {
+			return false
+		}
+		w := last(strings.Fields(*ref.Named))
+		vessels = vessels && b.r.lang.Vessels[w]
+		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] {
+			return false
+		}
+	}
+	if t := b.tech; vessels && (len(r.portions) == 0 || t.Family == "coat") {
+		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
+		return true
+	}
+	return !vessels && len(r.portions) == 0
+}
+
+// loose tells whether water that nobody lists goes in.
+func (b *bindings) loose(a *recipe.Action) bool {
+	return slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool {
+		return r.Named != nil && b.r.lang.Loose[last(larder.Words(*r.Named))]
+	})
+}
+
+// forTable tells whether a line is served with the dish and not worked into it.
+func (b *bindings) forTable(line int) bool {
+	for w := range b.r.lang.Serving {
+		if b.lines[line].said[w] {
+			return true
+		}
+	}
+	return false
+}

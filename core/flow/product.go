@@ -1,0 +1,207 @@
+package flow
+
+import (
+	"slices"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// group resolves a word that means several lines: "the spices".
+func (b *bindings) group(n noun) []referent {
+	key := n.head()
+	if key == ingredient {
+		for _, w := range n.words {
+			if c := b.componentNamed(w); c >= 0 {
+				return b.component(c)
+			}
+			if b.r.lang.Groups[w] != nil {
+				key = w
+			}
+		}
+	}
+	kinds := b.r.lang.Groups[key]
+	if kinds == nil {
+		return nil
+	}
+	var fresh, used []referent
+	own := false
+	for i := range b.lines {
+		f := b.lines[i].food
+		if f == nil || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+			continue
+		}
+		r := referent{portion: &portion{i, ""}}
+		switch {
+		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest:
+			r.made = b.held(*r.portion)
+			used = append(used, r)
+			own = own || b.lines[i].comp == b.comp
+		case b.lines[i].comp == b.comp:
+			fresh = append(fresh, r)
+		}
+	}
+	if len(fresh) > 0 {
+		return fresh
+	}
+	if own {
+		used = slices.DeleteFunc(used, func(r referent) bool { return b.lines[r.portion.line].comp != b.comp })
+	}
+	return used
+}
+
+func (b *bindings) component(c int) []referent {
+	var out []referent
+	for i := range b.lines {
+		if b.lines[i].comp == c {
+			out = append(out, referent{portion: &portion{i, ""}})
+		}
+	}
+	return out
+}
+
+// described resolves "the floury ones": the line that its list describes so, or
+// what is being worked on.
+func (b *bindings) described(n noun) []referent {
+	for i := range b.lines {
+		if len(n.words) > 1 && b.lines[i].said[n.words[0]] {
+			return []referent{{portion: &portion{i, ""}}}
+		}
+	}
+	if b.focus != nil {
+		return []referent{{made: b.focus}}
+	}
+	return nil
+}
+
+// unmade resolves the name of a part of which nothing has been made yet: "blend
+// the paste".
+func (b *bindings) unmade(n noun) []referent {
+	c := b.componentNamed(n.head())
+	if c < 0 || len(b.dish.Components) < 2 {
+		return nil
+	}
+	return b.component(c)
+}
+
+// animal resolves the word of an animal ("the beef") to the only line of its
+// class that is named by a cut.
+func (b *bindings) animal(n noun) []referent {
+	class, ok := b.r.larder.Words().AnimalWords[n.head()]
+	if !ok {
+		return nil
+	}
+	var found []referent
+	for i := range b.lines {
+		if f := b.lines[i].food; f != nil && f.Animal == class && b.lines[i].line.Origin == larder.FromAnimal && f.Kind != "stock" && f.Kind != "fish-stock" {
+			found = append(found, referent{portion: &portion{i, ""}})
+		}
+	}
+	if len(found) > 1 {
+		return nil
+	}
+	return found
+}
+
+func (b *bindings) componentNamed(w string) int {
+	if b.r.lang.Articles[w] || b.r.lang.Prepositions[w] != "" {
+		return -1
+	}
+	return slices.IndexFunc(b.dish.Components, func(c recipe.Component) bool { return slices.Contains(larder.Words(c.Name), w) })
+}
+
+// product resolves what a method calls its own makings: by the name of a
+// component, by what the name asks for, or what is being worked on.
+func (b *bindings) product(n noun) *thing {
+	lang := b.r.lang
+	head := n.head()
+	if len(b.dish.Components) > 1 {
+		for _, w := range n.words {
+			if c := b.componentNamed(w); c >= 0 {
+				if t := b.latest(func(t *thing) bool { return t.comp == c }); t != nil {
+					return t
+				}
+			}
+		}
+	}
+	raw := b.text.low(n.upto - 1)
+	if lang.Products[head] || lang.Products[raw] {
+		if t := b.madeOf(n); t != nil {
+			return t
+		}
+	}
+	if n.rest && lang.Products[head] {
+		if t := b.begun(); t != nil {
+			return t
+		}
+	}
+	if kinds := lang.ProductHolds[head]; kinds != nil {
+		c := -1
+		if len(b.dish.Components) > 1 {
+			c = b.componentNamed(head)
+		}
+		if t := b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) && (c < 0 || t.comp == c) && !b.goesIn(t) }); t != nil {
+			return t
+		}
+	}
+	if slices.Contains(larder.Words(b.dish.Name), head) && n.pointed {
+		return b.latest(func(t *thing) bool { return t != b.focus || b.working == nil })
+	}
+	if !lang.Products[head] && !lang.Products[raw] {
+		return nil
+	}
+	if n.pointed || n.little || n.share > 0 || n.amount[1] > 0 {
+		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 }); t != nil {
+			return t
+		}
+		return b.latest(func(t *thing) bool { return true })
+	}
+	return nil
+}
+
+// madeOf finds what was made of the food that a name says it is of: "the pepper
+// mix".
+func (b *bindings) madeOf(n noun) *thing {
+	if len(n.words) < 2 {
+		return nil
+	}
+	of := noun{from: n.from, upto: n.upto - 1, words: n.words[:len(n.words)-1]}
+	for _, x := range b.direct(of) {
+		if t := b.held(*x.portion); t != nil && b.leftOf(*x.portion) == 0 {
+			return t
+		}
+	}
+	return nil
+}
+
+// begun is the last thing of which a part has gone on, for "the rest of the
+// batter".
+func (b *bindings) begun() *thing {
+	for i := len(b.things) - 1; i >= 0; i-- {
+		if b.things[i].left < 1 {
+			return b.things[i]
+		}
+	}
+	return nil
+}
+
+// latest is the last thing made that is still something by itself and fits.
+func (b *bindings) latest(fits func(*thing) bool) *thing {
+	for i := len(b.things) - 1; i >= 0; i-- {
+		if t := b.things[i]; b.open(t) && fits(t) {
+			return t
+		}
+	}
+	return nil
+}
+
+func (b *bindings) holdsKind(t *thing, kinds []string) bool {
+	if slices.Contains(kinds, anyLiquid) && t.liquid {
+		return true
+	}
+	for p := range t.holds {
+		if f := b.lines[p.line].food; f != nil && (slices.Contains(kinds, f.Aisle) || slices.Contains(kinds, f.Kind)) {
+			return true
+		}
+	}
+	return false
+}

@@ -1,0 +1,64 @@
+package flow
+
+import (
+	"yembra/core/measure"
+)
+
+// shareOf is the share of a portion that a noun means.
+func (b *bindings) shareOf(n noun, p portion) float64 {
+	left := b.leftOf(p)
+	if b.lines[p.line].line.Amount == nil && b.r.lang.EggParts[p.part] == 0 {
+		return 1 // as much as it takes
+	}
+	switch {
+	case n.amount[1] > 0:
+		return b.measured(n, p, left)
+	case n.rest && n.share == 0:
+		return left
+	case n.share > 0 && n.rest:
+		return n.share * left
+	case n.share > 0:
+		return n.share
+	case n.owner != nil:
+		return b.shareOf(*n.owner, p)
+	case left == 1 && b.rests[n.head()] && p.part == "" && b.tech.Family == "coat":
+		return halfOfIt // the rest goes in later
+	}
+	return left
+}
+
+// halfOfIt is taken where a step does not say how much of a line it wants though
+// a later one takes the rest; an estimate.
+const halfOfIt = 0.5
+
+// measured is the share that an amount said in the step is of the line.
+func (b *bindings) measured(n noun, p portion, left float64) float64 {
+	l := b.lines[p.line].line
+	said := b.text.slice(n.amount[0], n.amount[1])
+	got := b.r.Line(said+" "+l.Name, b.system())
+	share := 0.0
+	switch {
+	case got.Amount != nil && l.Amount != nil && got.Amount.Unit == l.Amount.Unit && l.Amount.Low > 0:
+		share = mid(got.Amount.Low, got.Amount.High) / mid(l.Amount.Low, l.Amount.High)
+	case got.Grams != nil && l.Mass() > 0:
+		share = got.Mass() / l.Mass()
+	default:
+		return left
+	}
+	if share >= nearlyAll {
+		return min(1, max(left, 0.01))
+	}
+	return share
+}
+
+// nearlyAll is the share from which rounding of measures stands for all of it.
+const nearlyAll = 0.95
+
+func mid(a, b float64) float64 { return (a + b) / 2 }
+
+func (b *bindings) system() measure.System {
+	if b.dish.Measures == "" {
+		return measure.US
+	}
+	return b.dish.Measures
+}

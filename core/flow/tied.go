@@ -1,0 +1,163 @@
+package flow
+
+import (
+	"slices"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// tied binds what a preposition ties to the verb, by the role it plays and by
+// what the technique makes of it.
+func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
+	n := l.nouns[0]
+	vessel := b.vessel(n)
+	role := l.role
+	if b.r.lang.Places[n.head()] && role != "with" && !l.first && len(b.direct(n)) == 0 {
+		return // "in the middle", "on top"
+	}
+	switch {
+	case l.first && vessel == "" && b.particle(l, t):
+		role = "to"
+	case role == "" && len(c.objects) == 0:
+		role = "to"
+	case role == "from" && vessel == "" && (l.first && len(c.objects) == 0 || b.r.lang.Announcing[c.lemma]):
+		role = "to"
+	}
+	switch role {
+	case "to":
+		b.refs(l.nouns, r, &r.action.To)
+	case "with":
+		b.accompanied(l, t, r, vessel)
+	case "in", "within":
+		b.inside(l, t, r, vessel)
+	case "into":
+		b.linkInto(l, t, r, &r.action.Into, vessel, true)
+	case "for":
+		if at := b.componentNamed(n.head()); at >= 0 {
+			b.comp = at
+		} else if vessel == "" && len(b.direct(n)) == 0 {
+			r.names = append(r.names, n.head())
+		}
+	}
+}
+
+// accompanied binds what "with" leads to; tools and places are how it is done.
+func (b *bindings) accompanied(l link, t *larder.Technique, r *roles, vessel string) {
+	n := l.nouns[0]
+	switch {
+	case vessel != "" && t.Medium == "with":
+		named := b.words(n)
+		r.action.With = append(r.action.With, recipe.Ref{Named: &named, Share: 1})
+	case vessel != "" && b.r.lang.Tools[vessel], slices.ContainsFunc(n.words, func(w string) bool { return b.r.lang.Tools[w] && vessel == "" && len(b.direct(n)) == 0 }), b.r.lang.Places[n.head()], b.r.lang.Places[b.text.low(n.upto-1)]:
+	default:
+		b.linkInto(l, t, r, &r.action.With, vessel, false)
+	}
+}
+
+// particle tells whether a preposition behind a verb belongs to the verb: "stir
+// in the cream", "pour over the stock".
+func (b *bindings) particle(l link, t *larder.Technique) bool {
+	if !b.r.lang.Particles[l.word] {
+		return false
+	}
+	if l.role == "in" {
+		return t.Joins != "" || t.Family == "assemble" && t.Medium != "with"
+	}
+	if b.flowsOver(l.nouns[0]) && t.Joins == "yes" {
+		return true
+	}
+	if l.role != "into" || t.Joins == "" && t.Family != "assemble" && t.Family != "cut" {
+		return false
+	}
+	n := l.nouns[0]
+	found := b.resolve(n)
+	if len(found) > 0 && found[0].portion != nil && b.forTable(found[0].portion.line) {
+		return false
+	}
+	if b.r.lang.Places[n.head()] && n.owner == nil && len(b.direct(n)) == 0 {
+		return false
+	}
+	if n.little || n.amount[1] > 0 || n.share > 0 && n.share < 1 {
+		return true
+	}
+	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "")
+}
+
+// flowsOver tells whether a noun means a liquid that is not what is being worked
+// on: "ladle over the soup".
+func (b *bindings) flowsOver(n noun) bool {
+	return slices.ContainsFunc(b.resolve(n), func(x referent) bool { return x.made != nil && x.made.liquid && x.made != b.base })
+}
+
+// inside binds what "in" leads to: a medium, a coat, a place.
+func (b *bindings) inside(l link, t *larder.Technique, r *roles, vessel string) {
+	switch {
+	case vessel != "" && (t.Joins == "yes" || t.Family == "assemble" && t.Medium != "with"):
+		b.linkInto(l, t, r, &r.action.Into, vessel, true)
+	case vessel != "":
+		r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
+		b.seen(l.nouns[0], vessel, r)
+	case t.Joins == "yes" || t.Name == "place":
+		b.refs(l.nouns, r, &r.action.Into)
+	case t.Medium == "with":
+		b.refs(l.nouns, r, &r.action.With)
+	case len(r.action.To) == 0 && (t.Family == "assemble" || t.Family == "cut") && b.made(l.nouns[0]):
+		b.refs(l.nouns, r, &r.action.To)
+	case t.Medium == "liquid" && !l.nouns[0].little && b.pot(l.nouns[0]):
+		b.refs(l.nouns, r, &r.action.Into)
+	default:
+		b.refs(l.nouns, r, &r.action.With)
+	}
+}
+
+// made tells whether a noun means something that has been made.
+func (b *bindings) made(n noun) bool {
+	return slices.ContainsFunc(b.resolve(n), func(x referent) bool { return x.made != nil })
+}
+
+// pot tells whether a noun means the pot and all in it: several things boil
+// there already.
+func (b *bindings) pot(n noun) bool {
+	for _, x := range b.resolve(n) {
+		if x.made != nil && len(x.made.holds) > 1 {
+			return true
+		}
+	}
+	return false
+}
+
+// linkInto binds a place or a thing that something goes to.
+func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recipe.Ref, vessel string, goes bool) {
+	before := r.vessel
+	b.refs(l.nouns, r, into)
+	if vessel == "" {
+		return
+	}
+	if b.r.lang.Receiving[vessel] && t.Family != "assemble" && t.Joins == "" {
+		goes = false
+	}
+	r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
+	if goes && r.vessel != before && len(*into) == 0 {
+		named := r.action.Vessel
+		*into = append(*into, recipe.Ref{Named: &named, Share: 1})
+	}
+}
+
+// across is the width of a vessel in centimetres: "a 28 cm pan".
+func (b *bindings) across(n noun) float64 {
+	for i := n.from; i < n.upto; i++ {
+		if per := b.r.lang.Lengths[b.text.low(i)]; per > 0 && b.text.number(i-1) {
+			return b.text.words[i-1].Value * per
+		}
+	}
+	return 0
+}
+
+// seen makes the content of a pointed-at vessel what is worked on: "in the same
+// pan".
+func (b *bindings) seen(n noun, vessel string, r *roles) {
+	r.vessel = vessel
+	if t := b.vessels[vessel]; t != nil && n.pointed && b.open(t) && b.holdsFat(t) {
+		b.base = t
+	}
+}

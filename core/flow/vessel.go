@@ -1,0 +1,63 @@
+package flow
+
+import (
+	"slices"
+	"yembra/core/recipe"
+)
+
+// content is what a vessel holds: what was put there by that name, or what stands
+// in any pot, or what is being worked on when no pot has been named.
+func (b *bindings) content(vessel string) *thing {
+	if t := b.vessels[vessel]; t != nil && b.open(t) {
+		return t
+	}
+	pots := b.r.lang.Pots
+	if !pots[vessel] {
+		return nil
+	}
+	named := false
+	for i := len(b.things) - 1; i >= 0; i-- {
+		t := b.things[i]
+		named = named || pots[t.vessel]
+		if pots[t.vessel] && b.open(t) && !b.goesIn(t) {
+			return t
+		}
+	}
+	if named || b.base == nil || b.goesIn(b.base) {
+		return nil
+	}
+	return b.base
+}
+
+// goesIn tells whether a thing is what the action being bound puts somewhere.
+func (b *bindings) goesIn(t *thing) bool {
+	if b.working == nil {
+		return false
+	}
+	if len(b.working.To) == 0 {
+		return t == b.focus
+	}
+	return slices.ContainsFunc(b.working.To, func(r recipe.Ref) bool { return r.Made != nil && *r.Made == t.id })
+}
+
+// vessel is the vessel or tool that a noun names, empty when it is none.
+func (b *bindings) vessel(n noun) string {
+	if n.owner != nil && b.text.lang.Measures[n.head()] {
+		return ""
+	}
+	if len(n.words) == 0 || len(b.direct(n)) > 0 && len(n.words) > 1 {
+		return ""
+	}
+	head := n.head()
+	raw := head
+	if n.upto > 0 && n.owner == nil {
+		raw = b.text.low(n.upto - 1)
+	}
+	if b.r.lang.Vessels[raw] || b.r.lang.Vessels[head] {
+		if b.r.lang.Products[head] && b.called(n) != nil {
+			return ""
+		}
+		return head
+	}
+	return ""
+}

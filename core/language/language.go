@@ -23,7 +23,7 @@ type Set map[string]bool
 type Language struct {
 	Locale string
 
-	Articles, Pointing, Pronouns, People, Conjunctions, Connectors, Parallel                                                                                       Set
+	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                                                                               Set
 	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                                                       Set
 	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                                                           Set
 	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                                               Set
@@ -76,7 +76,6 @@ type wordFile struct {
 	Articles       string              `yaml:"articles"`
 	Pointing       string              `yaml:"pointing"`
 	Pronouns       string              `yaml:"pronouns"`
-	People         string              `yaml:"people"`
 	Conjunctions   string              `yaml:"conjunctions"`
 	Connectors     string              `yaml:"connectors"`
 	Parallel       string              `yaml:"parallel"`
@@ -185,7 +184,7 @@ func Load(src Source, locale string) (*Language, error) {
 		return nil, fmt.Errorf("load language %s: %w", locale, err)
 	}
 	l := &Language{
-		Locale: locale, Articles: set(f.Articles), Pointing: set(f.Pointing), Pronouns: set(f.Pronouns), People: set(f.People),
+		Locale: locale, Articles: set(f.Articles), Pointing: set(f.Pointing), Pronouns: set(f.Pronouns),
 		Conjunctions: set(f.Conjunctions), Connectors: set(f.Connectors), Parallel: set(f.Parallel), Adverbs: set(f.Adverbs),
 		NoAdverbs: set(f.NoAdverbs), Particles: set(f.Particles), Until: set(f.Until), Negations: set(f.Negations),
 		Modals: set(f.Modals), Tells: set(f.Tells), Subjects: set(f.Subjects), Vessels: set(f.Vessels), Holding: set(f.Holding),

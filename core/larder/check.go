@@ -36,7 +36,27 @@ func (l *Larder) Check() []string {
 	for _, caution := range l.cautions {
 		c.caution(caution)
 	}
+	c.verbs()
 	return c.problems
+}
+
+// verbs holds the verbs of the language against the techniques: each orders one
+// that there is, or no work.
+func (c *checker) verbs() {
+	for _, v := range c.larder.language.Verbs() {
+		for _, s := range c.larder.language.Senses(v) {
+			if s.Technique != "-" && c.larder.Technique(s.Technique) == nil {
+				c.say("verb %s: no technique %q", v, s.Technique)
+			}
+		}
+	}
+	for _, t := range c.larder.words.Techniques {
+		for of, name := range map[string]string{"inhot": t.InHot, "deep": t.Deep} {
+			if name != "" && c.larder.Technique(name) == nil {
+				c.say("technique %s: no technique %q in %s", t.Name, name, of)
+			}
+		}
+	}
 }
 
 type checker struct {

@@ -63,7 +63,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"fates.csv":                   {Data: []byte("fate,taken,soluble,fat,aroma,inosinate,says,source\n")},
 		"language/en/words.yaml":      {Data: []byte("articles: a\n")},
 		"language/en/inflection.yaml": {Data: []byte("doubles: chop\n")},
-		"language/en/verbs.csv":       {Data: []byte("technique,verbs,keys\n")},
+		"language/en/verbs.csv":       {Data: []byte("technique,verbs,keys\nfly,loft|hoist,\n-,wait,\n")},
 		"words.yaml":                  {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
 		"foods/a.csv": {Data: []byte("id,name,aliases,origin,class,kind,mark,grade,allergens,density,pieces,weigh,why\n" +
 			"beef,beef,steak,animal,meat,,,whole,,9,,estimate,\n" +
@@ -81,7 +81,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
-		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`,
+		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `verb hoist: no technique "fly"`,
 	} {
 		require.Contains(t, found, want)
 	}

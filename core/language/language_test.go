@@ -1,0 +1,76 @@
+package language_test
+
+import (
+	"testing"
+	"testing/fstest"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/language"
+	"yembra/knowledge"
+)
+
+func english(t *testing.T) *language.Language {
+	t.Helper()
+	l, err := language.Load(knowledge.Shipped(), "en")
+	require.NoError(t, err)
+	return l
+}
+
+// A verb is known in the shapes in which recipes write it.
+func TestVerbsAreInflected(t *testing.T) {
+	l := english(t)
+	for _, c := range []struct {
+		word, lemma string
+		form        language.Form
+	}{
+		{"fry", "fry", language.Base}, {"fries", "fry", language.Third}, {"fried", "fry", language.Past}, {"frying", "fry", language.Going},
+		{"chopped", "chop", language.Past}, {"chopping", "chop", language.Going},
+		{"simmering", "simmer", language.Going}, {"simmered", "simmer", language.Past},
+		{"baking", "bake", language.Going}, {"baked", "bake", language.Past},
+		{"beaten", "beat", language.Past}, {"crushes", "crush", language.Third},
+	} {
+		require.Contains(t, l.Verb(c.word), language.Reading{Lemma: c.lemma, Form: c.form}, c.word)
+	}
+	require.Empty(t, l.Verb("onion"))
+}
+
+// Every verb can be met: in a form of its own or as one of several words.
+func TestEveryVerbCanBeMet(t *testing.T) {
+	l := english(t)
+	require.Greater(t, len(l.Verbs()), 250)
+	for _, v := range l.Verbs() {
+		require.NotEmpty(t, l.Senses(v), v)
+		if len(l.Verb(v)) == 0 {
+			found := false
+			for at := range v {
+				found = found || v[at] == ' ' && len(l.Longer(v[:at])) > 0
+			}
+			require.True(t, found, v)
+		}
+	}
+}
+
+// What a verb orders depends on the words of its clause.
+func TestSensesAreKeyed(t *testing.T) {
+	senses := map[string]bool{}
+	for _, s := range english(t).Senses("bring") {
+		require.NotEmpty(t, s.Keys, "bring says nothing by itself")
+		senses[s.Technique] = true
+	}
+	require.True(t, senses["boil"] && senses["simmer"], senses)
+	require.True(t, english(t).Orders("frying", "fry"))
+	require.False(t, english(t).Orders("frying", "boil"))
+}
+
+func TestABrokenTableIsNamed(t *testing.T) {
+	files := fstest.MapFS{
+		"language/xx/words.yaml":      {Data: []byte("articles: a the\n")},
+		"language/xx/inflection.yaml": {Data: []byte("doubles: chop\n")},
+		"language/xx/verbs.csv":       {Data: []byte("technique,verbs,keys\nfry,fry\n")},
+	}
+	_, err := language.Load(knowledge.Files{FS: files}, "xx")
+	require.ErrorContains(t, err, "verbs.csv")
+	_, err = language.Load(knowledge.Files{FS: files}, "yy")
+	require.ErrorContains(t, err, "yy")
+}

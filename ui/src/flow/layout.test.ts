@@ -99,3 +99,20 @@ test("what was made goes by the text's name, or by what it was made of", () => {
   );
   expect([...names.values()]).toEqual(["the batter", "the batter", "line 1"]);
 });
+
+test("in a long chain every word is there, beside its neighbours in turns", () => {
+  const chain = (n: number) =>
+    layout(
+      dish(
+        3,
+        Array.from({ length: n }, (_, i) =>
+          action(`a${i}`, { to: i ? [made(`a${i - 1}`)] : [line(refOf(0, 0))] }),
+        ),
+      ),
+    );
+  expect(chain(5).knots.some((k) => k.below)).toBe(false);
+  const long = chain(14);
+  expect(long.labelled && long.width <= 710).toBe(true);
+  expect(long.knots.filter((k) => k.below)).toHaveLength(7);
+  expect(chain(40).labelled).toBe(false);
+});

@@ -19,6 +19,8 @@ export interface Knot {
   label: string;
   said: string;
   alone: boolean;
+  /** Whether its word stands below it, where columns are too narrow for words side by side. */
+  below: boolean;
   x: number;
   y: number;
 }
@@ -32,7 +34,7 @@ export interface Strand {
 
 export interface Picture {
   width: number;
-  /** Whether there is room for a word under each knot. */
+  /** Whether there is room for a word at each knot. */
   labelled: boolean;
   height: number;
   lines: LineEnd[];
@@ -47,6 +49,8 @@ const narrowest = 20;
 /** How wide the picture may be before its columns draw together. */
 const room = 700;
 const margin = 14;
+/** How wide a column must be for a word at every knot. */
+const roomForAWord = 44;
 
 /** The height of a row: calm for few lines, tight for many. */
 function rowOf(lines: number): number {
@@ -76,7 +80,7 @@ export function layout(dish: RecipeDish): Picture {
   const plate = { x: names + column * (most + 1) + 24, y: height / 2 };
   return {
     width: plate.x + 34,
-    labelled: column >= 42 && row >= 14,
+    labelled: column >= roomForAWord / 2 && row >= 14,
     height,
     lines: ends,
     knots,
@@ -150,6 +154,7 @@ function place(
       label: action.verb,
       said: said(action, dish),
       alone: action.alone ?? false,
+      below: column < roomForAWord && d % 2 === 0,
       x: names + column * d,
       y,
     });

@@ -69,7 +69,12 @@ export function FlowPicture({ dish }: { dish: RecipeDish }) {
                 className={k.alone ? "alone" : "hand"}
               />
               {picture.labelled && (
-                <text x={k.x} y={k.below ? k.y + 18 : k.y - 11} textAnchor="middle" className="verb-label">
+                <text
+                  x={k.x}
+                  y={k.below ? k.y + 18 : k.y - 11}
+                  textAnchor="middle"
+                  className="verb-label"
+                >
                   {k.label.split(" ")[0]}
                 </text>
               )}

@@ -161,6 +161,13 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 // asideTo notes an aside; a condition on what was just said makes that
 // conditional.
 func (p *parser) asideTo(from, upto int, kind string) int {
+	if p.dash(from - 1) {
+		for k := from; k < upto; k++ { // " - it will seize - and thin it"
+			if p.dash(k) {
+				upto = k
+			}
+		}
+	}
 	if upto <= from {
 		upto = from + 1
 	}

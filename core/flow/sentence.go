@@ -74,6 +74,9 @@ func (p *parser) loose(i, upto int) int {
 		}
 		return i + 1
 	}
+	if at := p.passive(i, upto, n); at > i {
+		return at
+	}
 	if p.lang.Modals[p.low(n.upto)] || p.third(n.upto) {
 		return p.asideTo(i, upto, recipe.Remark)
 	}
@@ -88,6 +91,29 @@ func (p *parser) loose(i, upto int) int {
 		p.leftover = i
 	}
 	return n.upto
+}
+
+// passive reads an order given as what the thing does: "the onions go into the
+// pot". It returns i where there is none.
+func (p *parser) passive(i, upto int, n noun) int {
+	for _, form := range []language.Form{language.Base, language.Third} {
+		lemma, width := p.verb(n.upto, form)
+		if width == 0 || !p.lang.SelfGoing[lemma] {
+			continue
+		}
+		c := &clause{lemma: lemma, from: i, objects: []noun{n}}
+		b := body{parser: p, clause: c, upto: p.boundary(n.upto+width, upto), start: n.upto, width: width}
+		if c.sense = p.senseOf(lemma, n.upto, b.upto); c.sense.Technique == "" || c.sense.Technique == noWork {
+			continue
+		}
+		b.takeFront()
+		p.claim(i)
+		p.brackets = nil
+		at := b.run(n.upto + width)
+		p.add(c, i, at)
+		return at
+	}
+	return i
 }
 
 // order reads an order that begins at i.

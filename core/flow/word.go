@@ -85,7 +85,12 @@ func (t *text) runs(i int, words []string) bool {
 
 // ends tells whether i is past a clause: the end of the text or a mark that
 // ends or parts clauses.
-func (t *text) ends(i, upto int) bool { return i >= upto || t.mark(i, ".;:!?()") }
+func (t *text) ends(i, upto int) bool { return i >= upto || t.mark(i, ".;:!?()") || t.dash(i) }
+
+// dash tells whether a dash stands between words and not within one.
+func (t *text) dash(i int) bool {
+	return t.mark(i, "-") && i > 0 && i+1 < len(t.words) && t.words[i].Start > t.words[i-1].End && t.words[i+1].Start > t.words[i].End
+}
 
 // adverb tells whether a word only says how.
 func (t *text) adverb(i int) bool {
@@ -262,5 +267,5 @@ func (t *text) closing(i, upto int) int {
 // away, or nothing that it could lead to follows it.
 func (t *text) alone(i, from, upto int) bool {
 	next := i + 1
-	return i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) || t.is(next, t.lang.Until)
+	return i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) || t.is(next, t.lang.Until) || t.adverb(next) && t.ends(next+1, upto)
 }

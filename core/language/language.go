@@ -27,7 +27,7 @@ type Language struct {
 	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                                                       Set
 	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                                                           Set
 	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                                               Set
-	Causatives, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                                                                                       Set
+	Causatives, SelfGoing, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                                                                            Set
 	Sides                                                                                                                                                          Set
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                                                Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                                      Set
@@ -119,6 +119,7 @@ type wordFile struct {
 	EggParts       map[string]float64  `yaml:"eggparts"`
 	Remains        string              `yaml:"remains"`
 	AdjectiveVerbs string              `yaml:"adjectiveverbs"`
+	SelfGoing      string              `yaml:"selfgoing"`
 	Causatives     string              `yaml:"causatives"`
 	Shapes         string              `yaml:"shapes"`
 	Manner         string              `yaml:"manner"`
@@ -190,7 +191,7 @@ func Load(src Source, locale string) (*Language, error) {
 		Modals: set(f.Modals), Tells: set(f.Tells), Subjects: set(f.Subjects), Vessels: set(f.Vessels), Holding: set(f.Holding),
 		Tools: set(f.Tools), Receiving: set(f.Receiving), Heats: set(f.Heats), HeatWords: set(f.HeatWords), Rests: set(f.Rests),
 		Measures: set(f.Measures), Parts: set(f.Parts), Products: set(f.Products), Whole: set(f.Whole), Remains: set(f.Remains),
-		AdjectiveVerbs: set(f.AdjectiveVerbs), Causatives: set(f.Causatives), Shapes: set(f.Shapes), Manner: set(f.Manner),
+		AdjectiveVerbs: set(f.AdjectiveVerbs), Causatives: set(f.Causatives), SelfGoing: set(f.SelfGoing), Shapes: set(f.Shapes), Manner: set(f.Manner),
 		TimeHedges: set(f.TimeHedges), TimeTails: set(f.TimeTails), TimeAfter: set(f.TimeAfter), TimeBefore: set(f.TimeBefore),
 		Degrees: set(f.Degrees), Celsius: set(f.Celsius), Fahrenheit: set(f.Fahrenheit), Fan: set(f.Fan), Gas: set(f.Gas), GasMark: set(f.GasMark),
 		Ifs: set(f.Ifs), Cooks: set(f.Cooks), Announcing: set(f.Announcing), Outcomes: set(f.Outcomes), Purpose: set(f.Purpose),

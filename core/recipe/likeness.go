@@ -25,12 +25,18 @@ func (l *layout) methodLike(b block) bool {
 	if b.numbered && len(words) > 4 && l.imperative(b.text) {
 		return true
 	}
+	if b.numbered && nextSentence.MatchString(b.text) || b.numbered && len(words) > longestLine {
+		return true
+	}
 	if len(words) < 5 || b.heading {
 		return false
 	}
 	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
 	return sentence && (l.imperative(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && (!l.quantityFirst(b.text) || l.orders(b.text))
 }
+
+// longestLine is how many words a numbered ingredient has at most.
+const longestLine = 22
 
 // nextSentence is where a second sentence begins: "squeeze dry. Mix with".
 var nextSentence = regexp.MustCompile(`\pL{3,}[.!] \p{Lu}\p{Ll}+ \p{Ll}`)

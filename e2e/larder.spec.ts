@@ -103,7 +103,15 @@ test("lines, steps and parts of an original are edited freely, with undo", async
   await page.getByRole("button", { name: "Change step 1" }).first().click();
   await page.getByLabel("Text of step 1").fill("Mix the flour and the suet and steam for 25 minutes.");
   await page.getByRole("button", { name: "Keep" }).click();
-  await expect(page.getByText("25 min", { exact: true })).toBeVisible();
+  const does = page.getByRole("list", { name: "What step 1 does" }).first();
+  await expect(does).toContainText(/steam .*25 min/);
+
+  // A reading is put right, and the mend taken back.
+  await does.getByLabel("Put the reading of “mix” right").selectOption("it is only a remark");
+  await expect(does).toContainText("put right by you: only a remark");
+  await expect(does.getByLabel("Put the reading of “mix” right")).toHaveCount(0);
+  await does.getByRole("button", { name: "Take back" }).click();
+  await expect(does.getByLabel("Put the reading of “mix” right")).toBeVisible();
 });
 
 test("an original is given out and read in again", async ({ page }) => {

@@ -159,8 +159,10 @@ func (m *menu) cutting(preparation string) (*larder.Technique, string) {
 	for _, clause := range strings.FieldsFunc(preparation, func(r rune) bool { return r == ',' || r == ';' }) {
 		clause = strings.TrimSpace(clause)
 		for _, w := range strings.Fields(strings.ToLower(clause)) {
-			if t, ok := m.larder.Words().Techniques[w]; ok && t.Family == "cut" {
-				return m.larder.Technique(t.Name), clause
+			for _, name := range m.larder.Language().Orders(w) {
+				if t := m.larder.Technique(name); t != nil && t.Family == "cut" {
+					return t, clause
+				}
 			}
 		}
 	}

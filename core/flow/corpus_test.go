@@ -3,6 +3,7 @@ package flow
 import (
 	"fmt"
 	"slices"
+	"strings"
 	"sync"
 	"testing"
 
@@ -55,6 +56,7 @@ func TestReadsMarkedRecipes(t *testing.T) {
 			require.NotEmpty(t, w.marks, w.slug)
 			s.add(compare(t, w))
 		}
+		t.Log(strings.Join(s.wrong, "\n"))
 		t.Log(c.file, s)
 		require.Greater(t, s.fields, 1900)
 		require.GreaterOrEqual(t, float64(s.right)/float64(s.fields), c.fields, s)
@@ -181,4 +183,29 @@ func TestReadingIsAlwaysTheSame(t *testing.T) {
 		reader(t).Dish(&again)
 		require.Equal(t, first.Components, again.Components, "%s read again", w.slug)
 	}
+}
+
+// The preparations of the book leave nothing in doubt, each read with the foods
+// of its swap as lines.
+func TestTheBookIsRead(t *testing.T) {
+	r := reader(t)
+	steps := 0
+	for _, s := range r.larder.Swaps() {
+		var c recipe.Component
+		for i, p := range s.Formula {
+			f, g := r.larder.Food(p.Food), measure.Exactly(p.Grams)
+			c.Lines = append(c.Lines, recipe.Line{Text: f.Name + " " + p.Preparation, Food: &s.Formula[i].Food, Name: f.Name, Preparation: p.Preparation, Origin: f.Origin, Grams: &g, Amount: &measure.Amount{Low: p.Grams, High: p.Grams, Unit: measure.Gram}})
+		}
+		for _, p := range s.Prepare {
+			c.Steps = append(c.Steps, recipe.Step{Text: p.Text})
+		}
+		d := recipe.Dish{Components: []recipe.Component{c}}
+		r.Dish(&d)
+		for _, st := range d.Components[0].Steps {
+			steps++
+			require.Empty(t, st.Questions, "%s: %s", s.ID, st.Text)
+			require.NotEmpty(t, st.Actions, "%s: %s", s.ID, st.Text)
+		}
+	}
+	require.Greater(t, steps, 200)
 }

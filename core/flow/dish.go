@@ -131,7 +131,7 @@ func (r *Reader) isFor(text, part string) bool {
 			continue
 		}
 		after := i + len(want)
-		if i >= 2 && r.lang.Prepositions[said[i-2]] == "for" && r.lang.Articles[said[i-1]] || after < len(said) && said[after] == ingredient {
+		if i >= 2 && r.lang.Prepositions[said[i-2]] == "for" && r.lang.Articles[said[i-1]] || after < len(said) && r.lang.Ingredients[said[after]] {
 			return true
 		}
 	}

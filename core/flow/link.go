@@ -37,7 +37,7 @@ func (b *body) link(i int, first bool) int {
 		return b.lasting(i, c, role)
 	}
 	// "on to", "out of", "on top of"
-	for b.lang.Prepositions[b.low(at)] != "" && b.lang.Prepositions[b.low(at)] != "of" || b.low(at) == "top" && b.lang.Prepositions[b.low(at+1)] == "of" {
+	for b.lang.Prepositions[b.low(at)] != "" && b.lang.Prepositions[b.low(at)] != "of" || b.is(at, b.lang.Places) && b.lang.Prepositions[b.low(at+1)] == "of" {
 		if r := b.lang.Prepositions[b.low(at)]; r != "" {
 			if b.is(i, b.lang.Particles) && (r == "with" || r == "for" || r == "at" || r == "before" || r == "as" || r == "without") {
 				break // "cook through with ..."
@@ -62,7 +62,7 @@ func (b *body) link(i int, first bool) int {
 		}
 		return upto
 	}
-	if said, upto, ok := b.heat(at); ok && !(role == "into" && b.low(i) == "into") {
+	if said, upto, ok := b.heat(at); ok && !(role == "into" && b.is(i, b.lang.Becoming)) {
 		if b.clause.ring == "" {
 			b.clause.ring = said
 		}
@@ -198,7 +198,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 // shapes tells whether "into" leads to what comes of it and not to where it
 // goes: "into cubes", "to a smooth paste".
 func (b *body) shapes(w string, n noun) bool {
-	if n.pointed || n.pronoun && n.amount[1] == 0 || w != "into" && !b.lang.Purpose[w] && b.low(n.from-1) != "into" {
+	if n.pointed || n.pronoun && n.amount[1] == 0 || !b.lang.Becoming[w] && !b.lang.Purpose[w] && !b.is(n.from-1, b.lang.Becoming) {
 		return false
 	}
 	head := n.head()

@@ -12,7 +12,7 @@ import (
 // what is added to. It returns a question where nothing can be meant.
 func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	a := r.action
-	joins := t.Joins == "yes" || t.Joins == "in" && (slices.Contains(c.particles, "in") || b.saidIn(c))
+	joins := t.Joins == "yes" || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c))
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.focus
 		if t.Name == "serve" && b.base != nil {
@@ -87,7 +87,7 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 			continue
 		}
 		for w := range b.lines[i].said {
-			if b.r.lang.Orders(w, t.Name, t.InHot) || t.Name == "grease" && b.r.lang.Vessels[w] {
+			if orders := b.r.lang.Orders(w); slices.Contains(orders, t.Name) || t.InHot != "" && slices.Contains(orders, t.InHot) || t.Name == "grease" && b.r.lang.Vessels[w] {
 				b.refPortion(noun{}, portion{i, ""}, r, &r.action.With)
 				return
 			}

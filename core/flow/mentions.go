@@ -91,7 +91,7 @@ func (s *mentions) food(words []string, m larder.Match, vocab *larder.Vocabulary
 	if m.Used == 1 && vocab.ListOnly[word] && line < 0 {
 		return
 	}
-	if m.Used == 1 && s.plantLine(word) && standsFor(words, m.Start) {
+	if m.Used == 1 && s.plantLine(word) && s.standsFor(words, m.Start) {
 		return
 	}
 	s.animal(words, m.Start, m.End, strings.Join(words[m.Start:m.End], " "), m.Food.Animal)
@@ -100,7 +100,7 @@ func (s *mentions) food(words []string, m larder.Match, vocab *larder.Vocabulary
 // loose notes an animal word that no food name took in.
 func (s *mentions) loose(words []string, i int) {
 	class, ok := s.reader.larder.Words().AnimalWords[words[i]]
-	if ok && !(s.plantLine(words[i]) && standsFor(words, i)) {
+	if ok && !(s.plantLine(words[i]) && s.standsFor(words, i)) {
 		s.animal(words, i, i+1, words[i], class)
 	}
 }
@@ -117,15 +117,15 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 			return
 		}
 	}
-	if s.reader.lang.AnimalVerbs[words[end-1]] && end < len(words) && (words[end] == "the" || words[end] == "together" || words[end] == "until") && (start == 0 || words[start-1] == stop || words[start-1] == "then" || words[start-1] == "and") {
-		return // the verb: "cream the sugar", "mince the garlic"
+	if s.verbHere(words, start, end) {
+		return // "cream the sugar", "mince the garlic"
 	}
 	if start > 0 {
 		if prev, ok := s.plantBefore(words, start); ok && recipe.GivesMilk(prev) && s.reader.larder.Words().PlantHeads[words[end-1]] {
 			return
 		}
 	}
-	if class == larder.Meat && (words[end-1] == "meat") {
+	if class == larder.Meat && s.reader.lang.AnyMeat[words[end-1]] {
 		class = s.meatClass()
 	}
 	for first, rest, more := strings.Cut(name, " "); more && recipe.CutWord(first); first, rest, more = strings.Cut(name, " ") {
@@ -135,6 +135,17 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 		return
 	}
 	s.animals = append(s.animals, recipe.Animal{Name: name, Animal: class})
+}
+
+// verbHere tells whether a word that is animal matter as a noun is the verb of an
+// order here: it opens one, and what it works on follows.
+func (s *mentions) verbHere(words []string, start, end int) bool {
+	lang := s.reader.lang
+	if !lang.AnimalVerbs[words[end-1]] || end >= len(words) {
+		return false
+	}
+	opens := start == 0 || words[start-1] == stop || lang.Connectors[words[start-1]] || lang.Conjunctions[words[start-1]]
+	return opens && (lang.Definite[words[end]] || lang.Adverbs[words[end]] || lang.Until[words[end]])
 }
 
 func (s *mentions) plantBefore(words []string, i int) (*larder.Food, bool) {
@@ -167,11 +178,8 @@ func (s *mentions) lineOf(f *larder.Food) int {
 // standsFor tells whether a bare animal word may stand for a listed plant food
 // that bears it: milk and cream do, other words only where the text points at
 // something listed ("the butter", but not "a knob of butter").
-func standsFor(words []string, i int) bool {
-	if words[i] == "milk" || words[i] == "cream" || words[i] == "yoghurt" {
-		return true
-	}
-	return i > 0 && (words[i-1] == "the" || words[i-1] == "remaining" || words[i-1] == "reserved")
+func (s *mentions) standsFor(words []string, i int) bool {
+	return s.reader.lang.StandIns[words[i]] || i > 0 && s.reader.lang.Definite[words[i-1]]
 }
 
 // plantLine tells whether the word stands for a listed plant food and for no
@@ -231,7 +239,7 @@ func (s *mentions) listed(words []string) {
 		if at < 0 {
 			continue
 		}
-		if s.reader.larder.Words().AnimalWords[words[at]] != "" && l.Origin != larder.FromAnimal && !standsFor(words, at) {
+		if s.reader.larder.Words().AnimalWords[words[at]] != "" && l.Origin != larder.FromAnimal && !s.standsFor(words, at) {
 			continue // a knob of butter is no peanut butter
 		}
 		if l.Origin == larder.FromAnimal && !slices.ContainsFunc(s.animals, func(a recipe.Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head {

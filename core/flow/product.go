@@ -9,7 +9,7 @@ import (
 // group resolves a word that means several lines: "the spices".
 func (b *bindings) group(n noun) []referent {
 	key := n.head()
-	if key == ingredient {
+	if b.r.lang.Ingredients[key] {
 		for _, w := range n.words {
 			if c := b.componentNamed(w); c >= 0 {
 				return b.component(c)

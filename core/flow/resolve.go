@@ -7,9 +7,6 @@ import (
 	"yembra/core/recipe"
 )
 
-// ingredient is the word by which methods mean lines as such.
-const ingredient = "ingredient"
-
 // referent is what a noun turned out to mean, before shares.
 type referent struct {
 	portion *portion
@@ -26,7 +23,7 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.resolve(*n.owner)
 	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && lang.Remains[n.head()] && b.called(n) == nil:
 		return nil
-	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && n.head() == ingredient && !b.kindOfIngredient(n):
+	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && lang.Ingredients[n.head()] && !b.kindOfIngredient(n):
 		return b.whole(n)
 	case n.pronoun:
 		return b.pronoun(n)
@@ -163,7 +160,7 @@ func (b *bindings) whole(n noun) []referent {
 			untouched = false
 		}
 	}
-	if len(out) > 0 && (untouched || n.rest || n.head() == ingredient) {
+	if len(out) > 0 && (untouched || n.rest || b.r.lang.Ingredients[n.head()]) {
 		return out
 	}
 	if b.base != nil {
@@ -212,7 +209,7 @@ func (b *bindings) extra(l *bound) bool {
 		return false
 	}
 	for w := range l.said {
-		if b.r.lang.Orders(w, b.tech.Name) {
+		if slices.Contains(b.r.lang.Orders(w), b.tech.Name) {
 			return true
 		}
 	}

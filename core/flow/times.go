@@ -21,7 +21,7 @@ type clock struct {
 // time reads a length of time that begins at i: "about 10 minutes", "another
 // hour and a half", "overnight".
 func (t *text) time(i int) (clock, bool) {
-	if m := t.lang.TimeWhole[t.low(i)]; m > 0 {
+	if m := t.lang.TimesWhole[t.low(i)]; m > 0 {
 		return clock{span: measure.Exactly(m), upto: i + 1}, true
 	}
 	aside := t.is(i, t.lang.TimeBefore)

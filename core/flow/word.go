@@ -95,13 +95,13 @@ func (t *text) dash(i int) bool {
 // adverb tells whether a word only says how.
 func (t *text) adverb(i int) bool {
 	w := t.low(i)
-	return t.lang.Adverbs[w] || strings.HasSuffix(w, "ly") && len(w) > 4 && !t.lang.NoAdverbs[w]
+	return t.lang.Adverbs[w] || strings.HasSuffix(w, t.lang.AdverbEnd) && len(w) > 2+len(t.lang.AdverbEnd) && !t.lang.NoAdverbs[w]
 }
 
 // opensThing tells whether a word can only begin the name of a thing.
 func (t *text) opensThing(i int) bool {
 	return t.is(i, t.lang.Articles) || t.is(i, t.lang.Pointing) || t.is(i, t.lang.Pronouns) || t.number(i) ||
-		t.lang.Shares[t.low(i)] > 0 || t.lang.Littles[t.low(i)] > 0 && t.low(i+1) == "of"
+		t.lang.Shares[t.low(i)] > 0 || t.lang.Littles[t.low(i)] > 0 && t.lang.Prepositions[t.low(i+1)] == "of"
 }
 
 // verb reads the verb at i in a form; n is how many words it spans.

@@ -51,17 +51,18 @@ func (l *Language) IsVerb(word string) bool {
 	return len(l.verbs.longer[word]) > 0
 }
 
-// Orders tells whether a word is a form of a verb that orders one of the
-// techniques: "frying", "fry".
-func (l *Language) Orders(word string, techniques ...string) bool {
+// Orders lists the techniques that a word orders by itself, as a form of a verb:
+// "frying", "chopped".
+func (l *Language) Orders(word string) []string {
+	var out []string
 	for _, r := range l.verbs.forms[word] {
 		for _, s := range l.verbs.senses[r.Lemma] {
-			if len(s.Keys) == 0 && s.Technique != "" && slices.Contains(techniques, s.Technique) {
-				return true
+			if len(s.Keys) == 0 {
+				out = append(out, s.Technique)
 			}
 		}
 	}
-	return false
+	return out
 }
 
 // Longer lists the verbs of several words that begin with a word.
@@ -90,7 +91,6 @@ func (l *Language) loadVerbs(src Source) error {
 	if err := src.Decode("language/"+l.Locale+"/inflection.yaml", &inflection); err != nil {
 		return err
 	}
-	inflection.doubled = set(inflection.Doubles)
 	for i, row := range rows[1:] {
 		if len(row) != 3 {
 			return fmt.Errorf("verbs.csv row %d: %d cells, not 3", i+2, len(row))
@@ -112,9 +112,8 @@ func (l *Language) loadVerbs(src Source) error {
 // inflections are how the verbs of a language change their shape.
 type inflections struct {
 	Rules     []spelling        `yaml:"rules"`
-	Doubles   string            `yaml:"doubles"`
+	Doubles   Set               `yaml:"doubles"`
 	Irregular map[string]string `yaml:"irregular"`
-	doubled   Set
 }
 
 func (l *Language) addForms(verb string, by inflections) {
@@ -132,7 +131,7 @@ func (l *Language) addForms(verb string, by inflections) {
 		l.verbs.forms[word] = append(l.verbs.forms[word], Reading{verb, form})
 	}
 	add(verb, Base)
-	going, past, third := regular(verb, by.doubled[verb[strings.LastIndex(verb, "-")+1:]], by.Rules)
+	going, past, third := regular(verb, by.Doubles[verb[strings.LastIndex(verb, "-")+1:]], by.Rules)
 	if forms := strings.Fields(by.Irregular[verb]); len(forms) == 2 {
 		past, going = forms[0], forms[1]
 	}

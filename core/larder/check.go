@@ -50,7 +50,8 @@ func (c *checker) verbs() {
 			}
 		}
 	}
-	for _, t := range c.larder.words.Techniques {
+	for _, t := range c.larder.techniques {
+		c.source("technique "+t.Name, t.Source)
 		for of, name := range map[string]string{"inhot": t.InHot, "deep": t.Deep} {
 			if name != "" && c.larder.Technique(name) == nil {
 				c.say("technique %s: no technique %q in %s", t.Name, name, of)

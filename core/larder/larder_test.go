@@ -54,7 +54,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"contexts.csv":                {Data: []byte("names,food,beside\n")},
 		"further.csv":                 {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":             {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
-		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,words\n")},
+		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,\n")},
 		"reference.csv":               {Data: []byte("nutrient,amount,source\n")},
 		"signatures.csv":              {Data: []byte("family,foods\n")},
 		"uses.yaml":                   {Data: []byte("[]\n")},
@@ -81,7 +81,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
-		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `verb hoist: no technique "fly"`,
+		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `technique stare: no technique "singe"`, `technique stare: unknown source "hearsay"`, `verb hoist: no technique "fly"`,
 	} {
 		require.Contains(t, found, want)
 	}

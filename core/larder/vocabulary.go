@@ -19,8 +19,6 @@ type Vocabulary struct {
 	ListOnly map[string]bool
 	// AnimalWords name animal matter by themselves, by class.
 	AnimalWords map[string]Animal
-	// Techniques of steps, by word, with their family.
-	Techniques map[string]Technique
 }
 
 // Technique is one way of working, as steps name it, and what it does to what
@@ -47,8 +45,6 @@ type Technique struct {
 	Usual  float64
 	Cue    string
 	Source string
-	// Words are the words of steps that name it.
-	Words []string
 	// Joins tells that what it is done to goes into what is there already,
 	// always ("yes") or with "in" behind the verb;
 	// Going that its -ing form only says how something else is done; Takes
@@ -129,7 +125,7 @@ func (l *Larder) loadWords(src Source) error {
 	}
 	l.words = Vocabulary{
 		Neutral: set(file.Neutral), Parts: set(file.Parts), PlantHeads: set(file.PlantHeads), ListOnly: set(file.ListOnly),
-		AnimalWords: map[string]Animal{}, Techniques: map[string]Technique{},
+		AnimalWords: map[string]Animal{},
 	}
 	l.words.Free = map[string][]string{}
 	for word, classes := range file.Free {
@@ -144,16 +140,13 @@ func (l *Larder) loadWords(src Source) error {
 		t := Technique{
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
-			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"), Words: r.list("words"),
+			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"),
 			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")
 		}
 		l.techniques[t.Name] = &t
-		for _, w := range r.list("words") {
-			l.words.Techniques[Fold(w)] = t
-		}
 	})
 }
 

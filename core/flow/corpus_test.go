@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/knowledge"
@@ -100,7 +101,7 @@ func TestNoWordIsLost(t *testing.T) {
 		for _, q := range s.Questions {
 			hold(q.From, q.Upto)
 		}
-		text := &text{source: s.Text, lang: reader(t).lang, words: wordsOf(s.Text)}
+		text := &text{source: s.Text, lang: reader(t).lang, words: wordsOf(lex.Scan(s.Text))}
 		for i := range text.words {
 			from, _ := text.span(i, i+1)
 			require.True(t, held[from] || text.joining(i), "%s: %q of %q", slug, text.words[i].low, s.Text)

@@ -14,6 +14,7 @@ import (
 
 	"yembra/core/language"
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/recipe"
 )
 
@@ -44,7 +45,8 @@ func (r *Reader) Dish(d *recipe.Dish) {
 
 // step reads one step after those before it.
 func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string) {
-	t := &text{source: step.Text, lang: r.lang, words: wordsOf(step.Text), foods: foods.known, listed: foods.listed, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
+	tokens := lex.Scan(step.Text)
+	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
 	read := 0
@@ -160,7 +162,7 @@ func (t *text) span(from, upto int) (int, int) {
 func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 	out := map[string]bool{}
 	for _, at := range d.Method() {
-		words := wordsOf(d.Components[at.Component].Steps[at.Step].Text)
+		words := wordsOf(lex.Scan(d.Components[at.Component].Steps[at.Step].Text))
 		for i, w := range words {
 			if !r.lang.Rests[w.low] {
 				continue

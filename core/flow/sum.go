@@ -3,7 +3,6 @@ package flow
 import (
 	"slices"
 
-	"yembra/core/lex"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 )
@@ -34,7 +33,7 @@ func (b *bindings) sum(step *recipe.Step) {
 			step.Cue = a.Cue
 		}
 	}
-	step.Animals = b.animals(step)
+	step.Animals = b.animals()
 }
 
 // linesOf are the lines of the step's own component that it names, or that its
@@ -56,11 +55,8 @@ func (b *bindings) linesOf() []int {
 }
 
 // animals finds the animal matter that a step names.
-func (b *bindings) animals(step *recipe.Step) []recipe.Animal {
-	m := mentions{reader: b.r, tokens: lex.Scan(step.Text), made: map[string]bool{}}
-	for i := range b.lines {
-		m.lines = append(m.lines, *b.lines[i].line)
-	}
+func (b *bindings) animals() []recipe.Animal {
+	m := mentions{reader: b.r, tokens: b.text.tokens, lines: b.listed, made: map[string]bool{}}
 	for _, t := range b.things {
 		for name := range t.names {
 			m.made[name] = true

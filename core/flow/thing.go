@@ -52,6 +52,7 @@ type bindings struct {
 	r      *Reader
 	dish   *recipe.Dish
 	lines  []bound
+	listed []recipe.Line // the same lines as they are written
 	things []*thing
 	holder map[portion]*thing
 	// focus is what a pronoun means, base what others are added to.
@@ -95,7 +96,7 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 			for _, w := range larder.Words(l.Text + " " + l.Name + " " + l.Preparation) {
 				one.said[w] = true
 			}
-			b.lines = append(b.lines, one)
+			b.lines, b.listed = append(b.lines, one), append(b.listed, *l)
 		}
 	}
 	return b

@@ -38,7 +38,7 @@ func (t *text) time(i int) (clock, bool) {
 	if at > i && t.lang.TimeUnits[t.low(at)] > 0 && at > 0 && (t.is(at-1, t.lang.Articles) || aside || t.is(at-1, t.lang.TimeHedges)) {
 		return t.finish(clock{span: measure.Exactly(t.lang.TimeUnits[t.low(at)]), upto: at + 1, aside: aside}, t.lang.TimeUnits[t.low(at)])
 	}
-	c := lex.Cursor{Tokens: t.tokens(), At: at}
+	c := lex.Cursor{Tokens: t.tokens, At: at}
 	s, ok := c.Span()
 	if !ok {
 		return clock{}, false
@@ -86,7 +86,7 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 		if v := lex.NumberWords[t.low(at+1)]; t.lang.Articles[t.low(at)] && v > 0 && v < 1 && t.lang.TimeUnits[t.low(at+2)] == 0 {
 			c.span.Low, c.span.High, c.upto = c.span.Low+v*unit, c.span.High+v*unit, at+2
 		} else {
-			more := lex.Cursor{Tokens: t.tokens(), At: at}
+			more := lex.Cursor{Tokens: t.tokens, At: at}
 			if s, ok := more.Span(); ok && t.lang.TimeUnits[t.low(more.At)] == 1 {
 				c.span.Low, c.span.High, c.upto = c.span.Low+s.Low, c.span.High+s.High, more.At+1
 			}
@@ -114,14 +114,6 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 		}
 	}
 	return c, true
-}
-
-func (t *text) tokens() []lex.Token {
-	out := make([]lex.Token, len(t.words))
-	for i := range t.words {
-		out[i] = t.words[i].Token
-	}
-	return out
 }
 
 // celsius reads a temperature at i, which may be said in several ways: "180 C",

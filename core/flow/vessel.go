@@ -45,7 +45,7 @@ func (b *bindings) vessel(n noun) string {
 	if n.owner != nil && b.text.lang.Measures[n.head()] {
 		return ""
 	}
-	if len(n.words) == 0 || len(b.direct(n)) > 0 && len(n.words) > 1 {
+	if len(n.words) == 0 {
 		return ""
 	}
 	head := n.head()
@@ -53,11 +53,11 @@ func (b *bindings) vessel(n noun) string {
 	if n.upto > 0 && n.owner == nil {
 		raw = b.text.low(n.upto - 1)
 	}
-	if b.r.lang.Vessels[raw] || b.r.lang.Vessels[head] {
-		if b.r.lang.Products[head] && b.called(n) != nil {
-			return ""
-		}
-		return head
+	switch {
+	case !b.r.lang.Vessels[raw] && !b.r.lang.Vessels[head],
+		len(n.words) > 1 && len(b.direct(n)) > 0,
+		b.r.lang.Products[head] && b.called(n) != nil:
+		return ""
 	}
-	return ""
+	return head
 }

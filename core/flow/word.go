@@ -16,8 +16,7 @@ type word struct {
 	norm string // as the index of names has it
 }
 
-func wordsOf(text string) []word {
-	tokens := lex.Scan(text)
+func wordsOf(tokens []lex.Token) []word {
 	out := make([]word, len(tokens))
 	for i, t := range tokens {
 		out[i] = word{Token: t, norm: t.Norm}
@@ -33,6 +32,7 @@ func wordsOf(text string) []word {
 type text struct {
 	source string
 	lang   *language.Language
+	tokens []lex.Token
 	words  []word
 	// foods are the words by which listed or known foods go.
 	foods func(norm string) bool

@@ -228,18 +228,11 @@ func (t *tracer) hotFat(a *recipe.Action, n *Node) bool {
 // covered tells whether a lid is on: put on here or before, and not taken off.
 func (t *tracer) covered(a *recipe.Action, n *Node) bool {
 	lang := t.larder.Language()
-	for _, how := range a.Manner {
-		for _, w := range strings.Fields(strings.ToLower(how)) {
-			w = strings.Trim(w, ".,;:()")
-			if lang.Uncovered[w] {
-				return false
-			}
-			if lang.Covered[w] {
-				return true
-			}
-		}
-	}
-	if n.Is("cover") {
+	said := strings.Join(append([]string{a.Vessel}, a.Manner...), " ")
+	switch {
+	case t.says(said, lang.Uncovered):
+		return false
+	case t.says(said, lang.Covered), n.Is("cover"):
 		return true
 	}
 	if n.Technique.Joins == "yes" || n.Technique.Family == "mix" || n.Is("uncover") {

@@ -49,9 +49,20 @@ func (b *bindings) accompanied(l link, t *larder.Technique, r *roles, vessel str
 		named := b.words(n)
 		r.action.With = append(r.action.With, recipe.Ref{Named: &named, Share: 1})
 	case vessel != "" && b.r.lang.Tools[vessel], slices.ContainsFunc(n.words, func(w string) bool { return b.r.lang.Tools[w] && vessel == "" && len(b.direct(n)) == 0 }), b.r.lang.Places[n.head()], b.r.lang.Places[b.text.low(n.upto-1)]:
+		r.action.Manner = append(r.action.Manner, b.howWith(l))
 	default:
 		b.linkInto(l, t, r, &r.action.With, vessel, false)
 	}
+}
+
+// howWith says with what tool, or with which lid on or off, something is done.
+func (b *bindings) howWith(l link) string {
+	n := l.nouns[0]
+	upto := n.upto
+	if b.text.is(upto, b.r.lang.Particles) || b.text.is(upto, b.r.lang.Uncovered) {
+		upto++
+	}
+	return l.word + " " + b.text.slice(n.from, upto)
 }
 
 // particle tells whether a preposition behind a verb belongs to the verb: "stir

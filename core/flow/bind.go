@@ -147,6 +147,11 @@ const manyOf = "*"
 func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	share := b.shareOf(n, p)
 	left := b.leftOf(p)
+	if kept := b.reserved(p); kept != nil && n.rest && (left == 0 || len(kept.holds) == 1) {
+		b.refMade(kept, 1, r, into)
+		b.of(p, *into)
+		return
+	}
 	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1) {
 		b.refMade(held, 1, r, into)
 		b.of(p, *into)

@@ -3,6 +3,7 @@ package flow
 import (
 	"slices"
 	"strings"
+
 	"yembra/core/larder"
 )
 
@@ -35,12 +36,27 @@ func (b *bindings) direct(n noun) []referent {
 	if len(best) == 0 {
 		return nil
 	}
-	if !n.all && !(n.plural && n.pointed && b.sameHead(best)) {
+	switch {
+	case n.all:
+		best = b.kin(n, best[0])
+	case !n.plural || !n.pointed || !b.sameHead(best):
 		best = best[:1]
 	}
 	var out []referent
 	for _, i := range best {
 		out = append(out, referent{portion: &portion{i, b.partOf(n, i)}})
+	}
+	return out
+}
+
+// kin are the lines of a part that a noun means all of, as it names one of them:
+// the red onion and the white by "both onions".
+func (b *bindings) kin(n noun, line int) []int {
+	var out []int
+	for i := range b.lines {
+		if i == line || b.likeness(n, i) >= leastLikeness && b.sameHead([]int{line, i}) {
+			out = append(out, i)
+		}
 	}
 	return out
 }

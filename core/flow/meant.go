@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )

@@ -3,6 +3,7 @@ package flow
 import (
 	"slices"
 	"strings"
+
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -69,7 +70,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	} else {
 		made = b.make(a.ID, r.inputs, nil)
 	}
-	made.comp = b.comp
+	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
 	for _, ref := range a.To {
 		if ref.Named != nil {
 			made.names[last(larder.Words(*ref.Named))] = true

@@ -56,7 +56,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		}
 		from, upto := t.span(u.from, u.upto)
 		switch begin, manner := t.between(read, u.from); {
-		case begin == u.from:
+		case begin >= u.from:
 		case manner:
 			from, _ = t.span(begin, u.upto)
 			if u.clause != nil {

@@ -35,6 +35,17 @@ func TestWaysOfSpeaking(t *testing.T) {
 		{"minutes in words", "300 g rice", "Boil the rice for a quarter of an hour.", []string{"a0 boil/boil(0.0; 15-15 min)"}},
 		{"on each side", "4 pork chops|1 tbsp oil", "Fry the chops in the oil for 3-4 minutes on each side.", []string{"a0 fry/fry(0.0; with 0.1; 3-4 min)"}},
 		{"the liquor kept", "500 g haddock|500 ml milk|30 g butter|30 g flour", "Poach the haddock in the milk for 8 minutes. Lift out the fish and keep the milk. Melt the butter and stir in the flour. Whisk in the milk. Flake in the fish.", []string{"a0 poach/poach(0.0; with 0.1; 8-8 min)", "a1 lift out/remove(@a0)", "a2 keep/reserve(@a0)", "a3 melt/melt(0.2)", "a4 stir in/stir(0.3; into @a3)", "a5 whisk in/whisk(@a2; into @a4)", "a6 flake in/flake(@a1; into @a5)"}},
+		{"both of a kind", "1 red onion|1 white onion|1 tbsp oil", "Fry both onions in the oil.", []string{"a0 fry/fry(0.0, 0.1; with 0.2)"}},
+		{"all that is left", "200 g flour|1 tsp salt|2 eggs|300 ml milk", "Beat the eggs. Add the remaining ingredients and whisk.", []string{"a0 beat/beat(0.2)", "a1 add/add(0.0, 0.1, 0.3; into @a0)", "a2 whisk/whisk(@a1)"}},
+		{"matter that nobody lists", "500 g pasta", "Boil the pasta in plenty of salted water until tender. Keep a cup of the cooking water and drain.", []string{"a0 boil/boil(0.0; with 'salted water; until tender)", "a1 keep/reserve('cooking water)", "a2 drain/drain(@a0)"}},
+		{"a tin greased", "200 g flour|100 g sugar|2 eggs", "Grease a 20 cm tin. Mix the flour, sugar and eggs, pour into the tin and bake at 180 C/160 C fan for 25-30 minutes.", []string{"a0 grease/grease('tin)", "a1 mix/mix(0.0, 0.1, 0.2)", "a2 pour/pour(@a1; into 'tin)", "a3 bake/bake(@a2; 25-30 min; 180 C)"}},
+		{"Fahrenheit and gas", "1 chicken", "Roast the chicken at 400 F (gas mark 6) for 1 hour 20 minutes.", []string{"a0 roast/roast(0.0; 80-80 min; 200 C)"}},
+		{"an aside in brackets", "500 g mussels|200 ml wine", "Steam the mussels (throw away any that do not open) in the wine for 4 minutes.", []string{"a0 steam/steam(0.0; with 0.1; 4-4 min)", "remark: throw away any that do not open"}},
+		{"something told between dashes", "100 g tahini|1 lemon|60 ml water", "Whisk the tahini and lemon - it will seize - and thin with the water.", []string{"a0 whisk/whisk(0.0, 0.1)", "a1 thin/thin(@a0; with 0.2)", "remark: it will seize"}},
+		{"what things do themselves", "2 onions|1 tbsp oil|500 g beans", "The onions go into the pan with the oil. Add the beans.", []string{"a0 go into/add(0.0; with 0.1; into 'pan)", "a1 add/add(0.2; into @a0)"}},
+		{"the last verb again", "2 onions|2 carrots|1 tbsp oil", "Fry the onions in the oil for 5 minutes, then the carrots.", []string{"a0 fry/fry(0.0; with 0.2; 5-5 min)", "a1 fry/fry(0.1)"}},
+		{"for the last minutes", "500 g beans|1 l water|100 g spinach", "Simmer the beans in the water for 30 minutes, adding the spinach for the last 2.", []string{"a0 simmer/simmer(0.0; with 0.1; 30-30 min)", "a1 add/add(0.2; into @a0)"}},
+		{"a reserve that comes back", "500 g squash|1 l stock|20 g parsley", "Chop the parsley and reserve half. Simmer the squash in the stock. Stir in the parsley and finish with the reserved parsley.", []string{"a0 chop/chop(0.2)", "a1 reserve/reserve(0.5×@a0)", "a2 simmer/simmer(0.0; with 0.1)", "a3 stir in/stir(@a0; into @a2)", "a4 finish/top(@a3; with @a1)"}},
 		{"nothing left to chance", "500 g beans", "Frobnicate the beans.", []string{"?? What does “Frobnicate the beans” ask for?"}},
 	} {
 		t.Run(c.name, func(t *testing.T) {

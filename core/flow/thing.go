@@ -29,6 +29,8 @@ type thing struct {
 	apart bool
 	// spent tells that it has gone on as a whole.
 	spent bool
+	// putBy tells that it was reserved, and waits until it is asked for.
+	putBy bool
 	// vessel is where it is, empty when nobody has said.
 	vessel string
 }
@@ -157,6 +159,16 @@ func (b *bindings) held(p portion) *thing {
 			if q.line == p.line && b.holder[q] == b.things[i] {
 				return b.things[i]
 			}
+		}
+	}
+	return nil
+}
+
+// reserved finds what was put by of a portion and has not been used.
+func (b *bindings) reserved(p portion) *thing {
+	for i := len(b.things) - 1; i >= 0; i-- {
+		if t := b.things[i]; t.putBy && !t.spent && t.holds[p] {
+			return t
 		}
 	}
 	return nil

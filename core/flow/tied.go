@@ -2,6 +2,7 @@ package flow
 
 import (
 	"slices"
+
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )

@@ -41,6 +41,7 @@ type commands struct {
 	Read    readCommand    `cmd:"" help:"Read a recipe and print what was understood."`
 	Adapt   adaptCommand   `cmd:"" help:"Adapt a read recipe (a request as for POST /api/adapt)."`
 	Plan    planCommand    `cmd:"" help:"Plan a day (a request as for POST /api/plan)."`
+	Proof   proofCommand   `cmd:"" help:"Read recipes, adapt them and print the cards with what reading them back finds."`
 }
 
 type listen struct {
@@ -65,6 +66,11 @@ type (
 	}
 	adaptCommand struct {
 		File string `arg:"" help:"The request as JSON; - reads standard input."`
+	}
+	proofCommand struct {
+		Files    []string `arg:"" help:"Recipes as text; - reads standard input." name:"file"`
+		Measures string   `help:"Whose cups and spoons: us, metric, imperial, australian." default:"us"`
+		Preset   string   `help:"House rules: whole-food, whole-food-no-oil, like-for-like, no-onion-garlic, fasting-day, grain-bean-sea." default:"whole-food"`
 	}
 	planCommand struct {
 		File string `arg:"" help:"The request as JSON; - reads standard input."`
@@ -326,6 +332,23 @@ func (r readCommand) Run() error {
 		return err
 	}
 	return printJSON(d)
+}
+
+func (p proofCommand) Run() error {
+	k, err := core()
+	if err != nil {
+		return err
+	}
+	for _, file := range p.Files {
+		data, err := input(file)
+		if err != nil {
+			return err
+		}
+		if _, err := k.Proof(os.Stdout, string(data), p.Measures, swap.HouseRules{Preset: p.Preset}); err != nil {
+			return fmt.Errorf("%s: %w", file, err)
+		}
+	}
+	return nil
 }
 
 func (a adaptCommand) Run() error {

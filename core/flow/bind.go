@@ -30,7 +30,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		}
 		c.lemma, c.said, c.sense.Technique = last.Verb, last.Verb, last.Technique
 		if b.meantTo && len(b.last.With) > 0 && len(c.objects) > 0 {
-			c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects}) // "cover with rice, then mint"
+			c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects, from: c.objects[0].from}) // "cover with rice, then mint"
 			c.objects = nil
 		}
 	}
@@ -49,8 +49,11 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.verbMatter(c, t, r)
 	b.working = a
 	for _, l := range c.links {
+		b.opensPhrase(l.role, l.from)
 		b.tied(c, t, l, r)
 	}
+	b.phrase = nil
+	b.said(c, a)
 	b.meantTo = len(a.To) == 0
 	question := b.meant(c, t, r)
 	b.medium(t, r)
@@ -76,7 +79,8 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 		if n.owner != nil && b.r.lang.Parts[n.head()] {
 			r.names = append(r.names, n.head()) // the zest of a lemon goes by that name
 		}
-		for _, x := range b.resolve(n) {
+		before, found := len(*into), b.resolve(n)
+		for _, x := range found {
 			b.mention(n, x)
 			switch {
 			case x.made != nil:
@@ -94,6 +98,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				*into = append(*into, recipe.Ref{Named: &named, Share: 1})
 			}
 		}
+		b.spoken(n, found, (*into)[before:])
 	}
 }
 
@@ -194,7 +199,10 @@ func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }
 
 // objects binds what the verb is done to.
 func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
-	for _, n := range c.objects {
+	for k, n := range c.objects {
+		if k == 0 || b.apartInText(c.objects[k-1].upto, n.from) {
+			b.opensPhrase("to", n.from)
+		}
 		before := r.vessel
 		r.vessel = ""
 		b.refs([]noun{n}, r, &r.action.To)

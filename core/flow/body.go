@@ -27,7 +27,8 @@ func (b *body) takeFront() {
 	}
 	b.clause.links, b.clause.from = append(b.clause.links, f.links...), f.from
 	b.clause.minutes, b.clause.temp, b.clause.ring = f.minutes, f.temp, f.ring
-	b.clause.manner = append(b.clause.manner, f.manner...)
+	b.clause.clock, b.clause.degrees = f.clock, f.degrees
+	b.clause.manner, b.clause.mannerAt = append(b.clause.manner, f.manner...), append(b.clause.mannerAt, f.mannerAt...)
 	b.parser.front = nil
 }
 
@@ -35,6 +36,9 @@ func (b *body) takeFront() {
 // ends.
 func (b *body) run(i int) int {
 	b.say(i)
+	if b.start >= 0 {
+		b.clause.verbAt = [2]int{b.start, b.start + b.width}
+	}
 	for i < b.upto {
 		next := b.one(i)
 		i = max(next, i+1)
@@ -82,17 +86,17 @@ func (b *body) one(i int) int {
 	}
 	if c, ok := b.time(i); ok {
 		if b.minutes == nil && (!c.aside || c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && b.goes(c.upto+1)) {
-			b.clause.minutes = &c.span
+			b.clause.minutes, b.clause.clock = &c.span, [2]int{i, c.upto}
 		} else if b.lang.TimeAfter[b.low(c.upto)] {
 			return b.says(i)
 		} else {
-			b.clause.manner = append(b.clause.manner, b.slice(i, c.upto))
+			b.how(i, c.upto)
 		}
 		return c.upto
 	}
 	if v, upto, ok := b.celsius(i); ok {
 		if b.clause.temp == nil {
-			b.clause.temp = &v
+			b.clause.temp, b.clause.degrees = &v, [2]int{i, upto}
 		}
 		return upto
 	}
@@ -129,7 +133,7 @@ func (b *body) rest(i int) int {
 		return i + 1
 	}
 	if end := b.doled(i, b.upto); end > 0 {
-		b.clause.manner = append(b.clause.manner, b.slice(i, end))
+		b.how(i, end)
 		return end
 	}
 	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
@@ -140,7 +144,7 @@ func (b *body) rest(i int) int {
 		for end < b.upto && !b.mark(end, ",") {
 			end++
 		}
-		b.clause.manner = append(b.clause.manner, b.slice(i, end))
+		b.how(i, end)
 		return end
 	}
 	if said, upto, ok := b.heat(i); ok && b.clause.ring == "" && len(b.clause.objects) > 0 {
@@ -148,7 +152,7 @@ func (b *body) rest(i int) int {
 		return upto
 	}
 	if b.adverb(i) && !b.modifies(i, b.upto) {
-		b.clause.manner = append(b.clause.manner, b.low(i))
+		b.how(i, i+1)
 		return i + 1
 	}
 	if b.lang.Causatives[b.lemma] && b.innerOrder(i) && i > b.start {
@@ -159,15 +163,15 @@ func (b *body) rest(i int) int {
 		return i + 1
 	}
 	if n := nouns[0]; b.is(n.upto-1, b.lang.Manner) && (n.amount[1] > 0 && len(n.words) > 0 && lex.NumberWords[b.low(n.upto-1)] == 0) || (n.owner != nil && b.lang.Manner[n.head()] || len(n.words) > 1 && b.lang.Manner[n.words[0]] && b.lang.Prepositions[b.low(n.upto-2)] == "of") {
-		b.clause.manner = append(b.clause.manner, b.slice(i, at))
+		b.how(i, at)
 		return at // "three times"
 	}
 	if n := nouns[0]; len(b.clause.objects)+len(b.clause.links) > 0 && (n.little && n.pronoun && len(n.words) == 0 || b.lang.Places[b.low(n.upto-1)]) {
-		b.clause.manner = append(b.clause.manner, b.slice(i, at))
+		b.how(i, at)
 		return at
 	}
 	if n := nouns[0]; len(nouns) == 1 && b.onlyDescribes(n) {
-		b.clause.manner = append(b.clause.manner, b.slice(i, at))
+		b.how(i, at)
 		return at // "squeeze dry"
 	}
 	b.thing(nouns)
@@ -210,12 +214,15 @@ func (b *body) onlyDescribes(n noun) bool {
 func (b *body) hanging(i, n int, kind string) int {
 	end := i + n
 	for end < b.upto && !b.mark(end, ",") {
+		if c, ok := b.time(end + 1); ok && !c.aside && b.lang.Prepositions[b.low(end)] == "for" {
+			break // "as low as possible for 3 hours"
+		}
 		end++
 	}
 	if kind == language.If || b.is(i, b.lang.Ifs) {
 		b.clause.conditional = true
 	}
-	b.clause.manner = append(b.clause.manner, b.slice(i, end))
+	b.how(i, end)
 	return end
 }
 
@@ -265,4 +272,9 @@ func (t *text) slice(from, upto int) string {
 		return ""
 	}
 	return strings.TrimRight(t.source[t.words[from].Start:t.words[upto-1].End], " ,")
+}
+
+// how notes words that say how something is done.
+func (b *body) how(from, upto int) {
+	b.clause.manner, b.clause.mannerAt = append(b.clause.manner, b.slice(from, upto)), append(b.clause.mannerAt, [2]int{from, upto})
 }

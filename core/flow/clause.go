@@ -18,11 +18,15 @@ type clause struct {
 	minutes     *measure.Span
 	temp        *float64
 	cue         [2]int // words
-	ring        string
-	manner      []string
-	makes       string
-	parallel    bool
-	going       bool
+	// verbAt, clock and degrees are the words that say what is done, how long and
+	// how hot.
+	verbAt, clock, degrees [2]int
+	mannerAt               [][2]int
+	ring                   string
+	manner                 []string
+	makes                  string
+	parallel               bool
+	going                  bool
 	// conditional tells that it only happens if something is so.
 	conditional bool
 	// shares tells that it works on what the next clause names: "peel and slice
@@ -40,6 +44,7 @@ type link struct {
 	// may belong to the verb instead.
 	first bool
 	nouns []noun
+	from  int // where the preposition stands
 }
 
 // unit is a stretch of a step: work, an aside, or what was not understood.
@@ -229,7 +234,7 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if p.is(next, p.lang.Parallel) {
 		return true
 	}
-	if p.orders(next, false, cue && !then) {
+	if p.orders(next, false, cue && !then) && !(p.conj(next-1) && k > 0 && p.foods(p.words[k-1].norm) && p.endsList(next, upto)) {
 		return true
 	}
 	if kind, _ := p.phrase(next); kind == language.Negative || kind == language.Meanwhile {
@@ -288,4 +293,12 @@ func (p *parser) subordinateEnd(i, upto int) int {
 		}
 	}
 	return upto
+}
+
+// endsList tells whether a word that could be an order is the last thing of a list
+// instead: "the lemon juice and salt", with nothing behind it to be salted.
+func (p *parser) endsList(i, upto int) bool {
+	_, n := p.verb(i, language.Base)
+	next := i + n
+	return n == 1 && p.listed(p.words[i].norm) && !p.opensThing(next) && (p.ends(next, upto) || p.lang.Prepositions[p.low(next)] != "" && !p.is(next, p.lang.Particles) || p.conj(next) || p.mark(next, ","))
 }

@@ -11,9 +11,15 @@ import (
 func (b *bindings) direct(n noun) []referent {
 	best, top := []int{}, 0.0
 	for i := range b.lines {
+		if b.closed(i) {
+			continue
+		}
 		s := b.likeness(n, i)
 		if s < leastLikeness {
 			continue
+		}
+		if b.otherWork(i) {
+			s -= 0.75
 		}
 		if b.lines[i].comp == b.comp {
 			s += 0.5
@@ -37,6 +43,7 @@ func (b *bindings) direct(n noun) []referent {
 		return nil
 	}
 	switch {
+	case len(b.takes) > 0: // one thing made for several lines
 	case n.all:
 		best = b.kin(n, best[0])
 	case !n.plural || !n.pointed || !b.sameHead(best):
@@ -47,6 +54,38 @@ func (b *bindings) direct(n noun) []referent {
 		out = append(out, referent{portion: &portion{i, b.partOf(n, i)}})
 	}
 	return out
+}
+
+// closed tells whether the step at hand cannot mean a line: it is for the steps
+// that prepare something of it, or they are the only ones it may be for.
+func (b *bindings) closed(i int) bool {
+	if len(b.takes) > 0 {
+		return !slices.Contains(b.takes, b.lines[i].ref)
+	}
+	return b.kept[b.lines[i].ref]
+}
+
+// otherWork tells whether a line says that it is for other work than is at hand:
+// "1 egg, beaten, for glazing".
+func (b *bindings) otherWork(i int) bool {
+	if b.tech == nil {
+		return false
+	}
+	l := &b.lines[i]
+	words := larder.Words(l.line.Preparation)
+	at := slices.IndexFunc(words, func(w string) bool { return b.r.lang.Prepositions[w] == "for" || b.r.lang.Purpose[w] })
+	if at < 0 {
+		return false
+	}
+	other := false
+	for _, w := range words[at+1:] {
+		orders := b.r.lang.Orders(w)
+		if slices.Contains(orders, b.tech.Name) {
+			return false
+		}
+		other = other || len(orders) > 0
+	}
+	return other
 }
 
 // kin are the lines of a part that a noun means all of, as it names one of them:

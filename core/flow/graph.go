@@ -202,7 +202,7 @@ func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
 	}
 	for _, line := range slices.Concat(n.To, n.With, n.Into) {
 		at := t.graph.Lines[line]
-		if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); pours(f) {
+		if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); Pours(f) {
 			return true
 		}
 	}
@@ -269,3 +269,19 @@ func saysHotFat(l *larder.Larder, text string, a *recipe.Action) bool {
 
 // Later tells whether what a node makes is taken up again.
 func (g *Graph) Later(node int) bool { return len(g.Nodes[node].Users) > 0 }
+
+// Number is the number of a node of the graph, -1 for none of its own.
+func (g *Graph) Number(n *Node) int {
+	if at, ok := g.index[n.Action.ID]; ok {
+		return at
+	}
+	return -1
+}
+
+// Node finds the number of an action by its id, -1 when there is none.
+func (g *Graph) Node(id string) int {
+	if at, ok := g.index[id]; ok {
+		return at
+	}
+	return -1
+}

@@ -34,7 +34,7 @@ func (b *body) link(i int, first bool) int {
 		at++ // "to just below the boil"
 	}
 	if c, ok := b.time(at); ok && role != "with" && role != "into" {
-		return b.lasting(i, c, role)
+		return b.lasting(i, at, c, role)
 	}
 	// "on to", "out of", "on top of"
 	for b.lang.Prepositions[b.low(at)] != "" && b.lang.Prepositions[b.low(at)] != "of" || b.is(at, b.lang.Places) && b.lang.Prepositions[b.low(at+1)] == "of" {
@@ -54,11 +54,11 @@ func (b *body) link(i int, first bool) int {
 		return at
 	}
 	if c, ok := b.time(at); ok && role != "with" && role != "into" {
-		return b.lasting(i, c, role)
+		return b.lasting(i, at, c, role)
 	}
 	if v, upto, ok := b.celsius(at); ok {
 		if b.clause.temp == nil {
-			b.clause.temp = &v
+			b.clause.temp, b.clause.degrees = &v, [2]int{at, upto}
 		}
 		return upto
 	}
@@ -69,7 +69,7 @@ func (b *body) link(i int, first bool) int {
 		return upto
 	}
 	if end := b.manners(at, role, first); end > 0 {
-		b.clause.manner = append(b.clause.manner, b.slice(i, end))
+		b.how(i, end)
 		return end
 	}
 	if b.goes(at) && !b.modifies(at, b.upto) || role == "without" || role == "by" || role == "before" {
@@ -84,11 +84,11 @@ func (b *body) opensNoun(i int) bool {
 }
 
 // lasting takes in a time behind a preposition.
-func (b *body) lasting(i int, c clock, role string) int {
+func (b *body) lasting(i, at int, c clock, role string) int {
 	if b.clause.minutes == nil && (!c.aside || c.later && role == "for") && (role == "for" || role == "in" || role == "over" || role == "into") {
-		b.clause.minutes = &c.span
+		b.clause.minutes, b.clause.clock = &c.span, [2]int{at, c.upto}
 	} else {
-		b.clause.manner = append(b.clause.manner, b.slice(i, c.upto))
+		b.how(i, c.upto)
 	}
 	return c.upto
 }
@@ -101,7 +101,7 @@ func (b *body) purposed(at int, lemma string, n int) int {
 		return at + n
 	}
 	if len(b.clause.objects) > 0 {
-		b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: b.clause.objects})
+		b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: b.clause.objects, from: b.clause.objects[0].from})
 		b.clause.objects = nil
 	}
 	b.lemma, b.clause.said = lemma, lemma
@@ -168,7 +168,7 @@ func (b *body) says(i int) int {
 		}
 		end++
 	}
-	b.clause.manner = append(b.clause.manner, b.slice(i, end))
+	b.how(i, end)
 	return end
 }
 
@@ -191,7 +191,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 		b.clause.makes = nouns[0].head()
 		return next
 	}
-	b.clause.links = append(b.clause.links, link{role, w, first, nouns})
+	b.clause.links = append(b.clause.links, link{role, w, first, nouns, i})
 	return next
 }
 

@@ -84,7 +84,7 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 	}
 	for i := range b.lines {
 		f := b.lines[i].food
-		if f == nil || b.touched(i) || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+		if f == nil || b.closed(i) || b.touched(i) || larder.Or(f.Per100.Fat, 0) < mostlyFat {
 			continue
 		}
 		for w := range b.lines[i].said {

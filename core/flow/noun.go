@@ -234,8 +234,9 @@ func (t *text) sideways(i int) bool {
 // none.
 func (t *text) doled(i, upto int) int {
 	for k := i + 1; k < min(upto, i+farthestName); k++ {
-		if t.mark(k, ",") {
-			return 0
+		w := t.low(k - 1)
+		if t.mark(k, ",") || t.foods(t.words[k-1].norm) || t.lang.Products[w] && !t.lang.Measures[w] && t.lang.Littles[w] == 0 {
+			return 0 // the thing itself: "the milk little by little"
 		}
 		for _, p := range t.lang.Doling {
 			if t.runs(k, p) {

@@ -28,7 +28,7 @@ func (b *bindings) group(n noun) []referent {
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
-		if f == nil || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+		if b.closed(i) || f == nil || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}

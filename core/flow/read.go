@@ -37,6 +37,14 @@ func (r *Reader) Dish(d *recipe.Dish) {
 	b := r.bindings(d)
 	foods := r.foodWords(d)
 	b.rests = r.restWords(d)
+	b.kept = map[string]bool{}
+	for _, c := range d.Components {
+		for _, s := range c.Steps {
+			for _, ref := range s.Takes {
+				b.kept[ref] = true
+			}
+		}
+	}
 	for _, at := range d.Method() {
 		b.comp = at.Component
 		r.step(b, &d.Components[at.Component].Steps[at.Step], foods, fmt.Sprintf("c%d.s%d", at.Component, at.Step))
@@ -48,8 +56,10 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	tokens := lex.Scan(step.Text)
 	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
+	b.takes = step.Takes
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
 	read := 0
+	focus, base := b.focus, b.base
 	for _, u := range t.parse() {
 		if u.clause != nil {
 			u.from, u.upto = u.clause.from, u.clause.upto
@@ -80,7 +90,21 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	if begin, _ := t.between(read, len(t.words)); begin < len(t.words) {
 		step.Asides = append(step.Asides, t.remark(begin, len(t.words)))
 	}
+	if b.named(step.Makes) {
+		b.focus, b.base = focus, base // it was made aside
+	}
 	b.sum(step)
+}
+
+// named gives what is being worked on a name that no words of the step say.
+func (b *bindings) named(name string) bool {
+	words := larder.Words(name)
+	if len(words) == 0 || b.focus == nil {
+		return false
+	}
+	b.focus.names[last(words)] = true
+	b.focus.title = words
+	return true
 }
 
 // action reads a clause as an action of a step, or keeps it as a remark where it

@@ -89,13 +89,18 @@ func (b *bindings) kindOfIngredient(n noun) bool {
 
 // words is how the text names a thing, without articles and shares.
 func (b *bindings) words(n noun) string {
+	return strings.ToLower(b.text.slice(b.nameFrom(n), n.upto))
+}
+
+// nameFrom is where the name of a thing begins behind articles and shares.
+func (b *bindings) nameFrom(n noun) int {
 	from := n.from
 	t := b.text
 	for from < n.upto-1 && (t.is(from, t.lang.Articles) || t.is(from, t.lang.Pointing) || t.lang.Rests[t.low(from)] || t.lang.Prepositions[t.low(from)] == "of" ||
 		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.lang.Measures[t.low(from)] || t.adverb(from)) {
 		from++
 	}
-	return strings.ToLower(t.slice(from, n.upto))
+	return from
 }
 
 // pronoun resolves "it", "them", "both", "the rest".
@@ -103,7 +108,7 @@ func (b *bindings) pronoun(n noun) []referent {
 	if n.all && !n.rest && n.share == 0 {
 		var open []referent
 		for i := len(b.things) - 1; i >= 0 && len(open) < 2; i-- {
-			if b.open(b.things[i]) {
+			if b.open(b.things[i]) && b.things[i].title == nil {
 				open = append(open, referent{made: b.things[i]})
 			}
 		}
@@ -151,7 +156,7 @@ func (b *bindings) whole(n noun) []referent {
 	var out []referent
 	untouched := true
 	for i := range b.lines {
-		if b.lines[i].comp != b.comp || b.excepted(n, i) {
+		if b.closed(i) || len(b.takes) == 0 && b.lines[i].comp != b.comp || b.excepted(n, i) {
 			continue
 		}
 		if b.leftOf(portion{i, ""}) == 1 {
@@ -228,11 +233,38 @@ func (b *bindings) called(n noun) *thing {
 	}
 	for i := len(b.things) - 1; i >= 0; i-- {
 		t := b.things[i]
+		if len(b.takes) > 0 && !b.ofTaken(t) {
+			continue // something else is made of what this step takes
+		}
+		if t.title != nil && slices.Equal(n.words, t.title) && b.open(t) {
+			return t
+		}
+		if t.title != nil && b.lineHere(n) {
+			continue // a line that is still whole goes by its name before what was made aside
+		}
 		if t.names[head] && b.open(t) && (len(n.words) == 1 || !slices.ContainsFunc(b.direct(n), func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })) {
 			return t
 		}
 	}
 	return nil
+}
+
+// lineHere tells whether a noun names a line of the part at hand of which nothing
+// has gone in.
+func (b *bindings) lineHere(n noun) bool {
+	return slices.ContainsFunc(b.direct(n), func(r referent) bool {
+		return r.portion != nil && b.lines[r.portion.line].comp == b.comp && b.leftOf(*r.portion) == 1
+	})
+}
+
+// ofTaken tells whether a thing holds what the step at hand takes.
+func (b *bindings) ofTaken(t *thing) bool {
+	for p := range t.holds {
+		if slices.Contains(b.takes, b.lines[p.line].ref) {
+			return true
+		}
+	}
+	return false
 }
 
 // shortestPart is the shortest end of a word that may name the whole.

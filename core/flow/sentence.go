@@ -48,7 +48,7 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 	}
 	if ok {
 		if !c.aside && p.front.minutes == nil {
-			p.front.minutes = &c.span
+			p.front.minutes, p.front.clock = &c.span, [2]int{i, c.upto}
 		}
 		at := c.upto
 		if p.is(at, p.lang.TimeAfter) {
@@ -148,10 +148,10 @@ func (p *parser) add(c *clause, from, upto int) {
 		return
 	}
 	if last := p.lastClause(); c.going && last != nil {
-		if tech := p.technique(c.sense.Technique); tech == nil || tech.Going {
-			last.manner = append(last.manner, p.slice(from, upto))
+		if tech := p.technique(c.sense.Technique); (tech == nil || tech.Going) && !p.takesFood(c) {
+			last.manner, last.mannerAt = append(last.manner, p.slice(from, upto)), append(last.mannerAt, [2]int{from, upto})
 			if last.minutes == nil {
-				last.minutes = c.minutes
+				last.minutes, last.clock = c.minutes, c.clock
 			}
 			if last.cue[1] == 0 {
 				last.cue = c.cue
@@ -161,6 +161,17 @@ func (p *parser) add(c *clause, from, upto int) {
 		}
 	}
 	p.units = append(p.units, unit{clause: c, from: from, upto: upto})
+}
+
+// takesFood tells whether a clause that says how something is done takes in a
+// food: "brushing each sheet with butter" is work of its own.
+func (p *parser) takesFood(c *clause) bool {
+	for _, l := range c.links {
+		if l.role == "with" && len(l.nouns) > 0 && len(l.nouns[0].words) > 0 && p.listed(l.nouns[0].head()) {
+			return true
+		}
+	}
+	return false
 }
 
 func (p *parser) lastClause() *clause {

@@ -31,6 +31,8 @@ type thing struct {
 	spent bool
 	// putBy tells that it was reserved, and waits until it is asked for.
 	putBy bool
+	// title is its whole name where it has one of its own.
+	title []string
 	// vessel is where it is, empty when nobody has said.
 	vessel string
 }
@@ -79,6 +81,14 @@ type bindings struct {
 	shared map[*thing]bool
 	// rests are the words behind "the rest of", in the whole method.
 	rests map[string]bool
+	// phrase is where the text stands that is being bound, phrases all of the
+	// action's.
+	phrase  *recipe.Phrase
+	phrases []recipe.Phrase
+	// takes are the only lines that the step at hand may mean, where that is known;
+	// kept are the lines that are for such steps.
+	takes []string
+	kept  map[string]bool
 	// tech is the technique of the action being bound.
 	tech *larder.Technique
 }
@@ -199,8 +209,13 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	}
 	if len(inputs) > 0 {
 		t.comp = inputs[0].comp
-		for n := range inputs[0].names {
-			t.names[n] = true
+		if alone := len(inputs) == 1 && len(portions) == 0; alone || inputs[0].title == nil {
+			for n := range inputs[0].names {
+				t.names[n] = true
+			}
+			if alone {
+				t.title = inputs[0].title
+			}
 		}
 	}
 	for _, p := range portions {
@@ -246,15 +261,15 @@ func (b *bindings) mostlyLiquid(portions []portion) bool {
 	for _, p := range portions {
 		mass := b.lines[p.line].line.Mass()
 		all += mass
-		if pours(b.lines[p.line].food) {
+		if Pours(b.lines[p.line].food) {
 			liquid += mass
 		}
 	}
 	return liquid > all/2
 }
 
-// pours tells whether a food is a liquid.
-func pours(f *larder.Food) bool {
+// Pours tells whether a food is a liquid.
+func Pours(f *larder.Food) bool {
 	return f != nil && larder.Or(f.Per100.Water, 0) > liquidWater && f.Aisle != "vegetables" && f.Aisle != "fruit" && f.Aisle != "fish" && f.Aisle != "shellfish"
 }
 

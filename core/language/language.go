@@ -34,11 +34,13 @@ type Language struct {
 	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant                                   Set
 	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing Set
 	Definite, Becoming, AnyMeat, Ingredients                                                        Set
-	Exceptions, Sequence                                                                            Set
-	GoingEnd, AdverbEnd                                                                             string
-	DeepColour, HotFats                                                                             []string
-	RingHeats                                                                                       map[string]string
-	Doling                                                                                          []List
+	Exceptions, Sequence, Fleshly, Fats, Being                                                      Set
+	// GoneSigns are, by class, the words of cues that only what was replaced gives.
+	GoneSigns           map[string]Set
+	GoingEnd, AdverbEnd string
+	DeepColour, HotFats []string
+	RingHeats           map[string]string
+	Doling              []List
 	// Prepositions gives the role that a preposition introduces, Subordinators
 	// what a clause under them is.
 	Prepositions, Subordinators Roles
@@ -47,6 +49,9 @@ type Language struct {
 	TimeUnits, TimesWhole, FewTimes, Lengths map[string]float64
 	Shares, Littles, EggParts                map[string]float64
 	Groups, ProductHolds                     map[string]List
+
+	// Writing holds the words by which a method is written.
+	Writing Writing `yaml:"-"`
 
 	verbs verbTable
 }
@@ -140,6 +145,9 @@ func (p *Phrases) UnmarshalYAML(read func(any) error) error {
 func Load(src Source, locale string) (*Language, error) {
 	l := &Language{}
 	if err := src.Decode("language/"+locale+"/words.yaml", l); err != nil {
+		return nil, fmt.Errorf("load language %s: %w", locale, err)
+	}
+	if err := src.Decode("language/"+locale+"/writing.yaml", &l.Writing); err != nil {
 		return nil, fmt.Errorf("load language %s: %w", locale, err)
 	}
 	l.Locale = locale

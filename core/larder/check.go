@@ -50,6 +50,15 @@ func (c *checker) verbs() {
 			}
 		}
 	}
+	for what, b := range c.larder.behaviour {
+		c.source("behaviour of "+what, b.source)
+	}
+	for _, r := range c.larder.carrying {
+		c.source("carrying over "+strings.Join(r.Techniques, ", "), r.Source)
+	}
+	for _, u := range c.larder.smallUses {
+		c.source("small use of "+strings.Join(u.Was, ", "), u.Source)
+	}
 	for _, t := range c.larder.techniques {
 		c.source("technique "+t.Name, t.Source)
 		for of, name := range map[string]string{"inhot": t.InHot, "deep": t.Deep} {

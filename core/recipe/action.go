@@ -33,6 +33,39 @@ type Action struct {
 	Parallel bool `json:"parallel,omitempty"`
 	// Mended tells that the cook has put it right.
 	Mended bool `json:"mended,omitempty"`
+	// Words are where the text speaks of all this; they are known while a method
+	// is being worked on and are kept nowhere.
+	Words Words `json:"-"`
+}
+
+// Words are where the text of a step speaks of the parts of an action, as offsets
+// in characters from and upto; both are 0 where it does not.
+type Words struct {
+	Verb, Time, Heat, Cue [2]int
+	Manners               [][2]int
+	Phrases               []Phrase
+}
+
+// Phrase is one or several things that hang on a verb, by themselves or under a
+// preposition: "the carrots and the pork", "in the lard".
+type Phrase struct {
+	// Role is what the words say ("to", "with", "in", "into" ...); Nouns the
+	// things, From the place of the preposition.
+	Role       string
+	From, Upto int
+	Nouns      []Noun
+}
+
+// Noun is how a text names a thing: the whole of it ("half of the butter"), with
+// where the name begins behind articles and shares, and what it means.
+type Noun struct {
+	From, Name, Upto int
+	// Pronoun tells of "it" and the like, Plural of more than one, Measured of
+	// an amount or share said with it, Vessel of the pot it all is in.
+	Pronoun, Plural, Measured, Vessel bool
+	// Rest tells of what is left of a thing, All of "everything".
+	Rest, All bool
+	Refs      []Ref
 }
 
 // Ref points at a thing: a line where a line goes in, what an action made, or

@@ -112,6 +112,12 @@ type Step struct {
 	Actions   []Action   `json:"actions"`
 	Asides    []Aside    `json:"asides"`
 	Questions []Question `json:"questions"`
+	// Makes is what the outcome of the step is called, where whoever wrote it
+	// knows; it is kept nowhere.
+	Makes string `json:"-"`
+	// Takes are the lines, by reference, that only this step may mean, where
+	// whoever wrote it knows; it is kept nowhere.
+	Takes []string `json:"-"`
 	// Mends are what the cook has put right in how it was read.
 	Mends []Mend `json:"mends,omitempty"`
 }

@@ -364,3 +364,13 @@ func (x *bench) dishOf(a Adaptation) character.Dish {
 	}
 	return out
 }
+
+// Small is a line that the method wants and the original's list does not hold: a
+// little oil for a tin, a drink to brush on.
+func Small(f *larder.Food, grams float64, why string) Line {
+	span := measure.Exactly(grams)
+	return Line{recipe.Line{
+		Text: Written(f, grams, ""), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: larder.RawForm,
+		Name: f.Name, Alternatives: []recipe.Alternative{}, Origin: f.Origin, Check: f.Check, Why: why,
+	}, nil, Adjusted}
+}

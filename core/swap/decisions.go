@@ -101,9 +101,45 @@ type Step struct {
 	Wait float64 `json:"wait"`
 	// Prepares names the swap that an added step prepares.
 	Prepares string `json:"prepares,omitempty"`
+	// Findings are what reading the step back found that a cook must look at;
+	// Quote is then the original's own sentence, shown beside it.
+	Findings []Finding `json:"findings,omitempty"`
+	Quote    string    `json:"quote,omitempty"`
+	// Nodes are the actions of the original that it carries, by their number in
+	// the flow; they are kept nowhere.
+	Nodes []int `json:"-"`
 	// Cautions are what can hurt at this step.
 	Cautions []larder.Caution `json:"cautions"`
 }
+
+// Finding is something that reading an adapted card back has found.
+type Finding struct {
+	Kind FindingKind `json:"kind"`
+	Text string      `json:"text"`
+}
+
+// FindingKind says what sort of thing is wrong.
+type FindingKind string
+
+// The kinds of finding.
+const (
+	// NamesAnimal: animal matter or a part of a body is named.
+	NamesAnimal FindingKind = "animal"
+	// NotRead: a sentence does not read as work on a thing.
+	NotRead FindingKind = "unread"
+	// OtherThan: what is read is not what was meant.
+	OtherThan FindingKind = "meaning"
+	// UnusedLine: nothing is done with a listed line.
+	UnusedLine FindingKind = "unused"
+	// Unlisted: something is used that is neither listed nor made.
+	Unlisted FindingKind = "unlisted"
+	// TooEarly: something is used before it is made.
+	TooEarly FindingKind = "order"
+	// BeyondLimit: something cooks longer than it bears, or twice.
+	BeyondLimit FindingKind = "limit"
+	// NotMade: an amount that cannot be made or measured.
+	NotMade FindingKind = "amount"
+)
 
 // Component is a component of the adaptation.
 type Component struct {

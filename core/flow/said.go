@@ -1,0 +1,73 @@
+package flow
+
+import "yembra/core/recipe"
+
+// opensPhrase begins to note the words of one thing or list that hangs on a verb.
+func (b *bindings) opensPhrase(role string, from int) {
+	start, _ := b.text.span(from, from+1)
+	b.phrases = append(b.phrases, recipe.Phrase{Role: role, From: start})
+	b.phrase = &b.phrases[len(b.phrases)-1]
+}
+
+// spoken notes how the text names a thing and what that was found to mean.
+func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
+	if b.phrase == nil {
+		return
+	}
+	out := recipe.Noun{Pronoun: n.pronoun, Plural: n.plural, Measured: n.amount[1] > 0 || n.share > 0 && n.share < 1 || n.rest || n.little, Rest: n.rest, All: len(n.words) == 1 && b.r.lang.Whole[n.words[0]]}
+	upto := n.upto
+	if k := len(n.except); k > 0 {
+		upto = n.except[k-1].upto
+	}
+	out.From, out.Upto = b.text.span(n.from, upto)
+	out.Name, _ = b.text.span(b.nameFrom(n), n.upto)
+	for _, x := range found {
+		out.Vessel = out.Vessel || x.vessel != ""
+	}
+	out.Refs = append([]recipe.Ref{}, refs...)
+	if len(refs) == 0 { // named before in the same breath
+		for _, x := range found {
+			switch {
+			case x.portion != nil:
+				ref := b.lines[x.portion.line].ref
+				out.Refs = append(out.Refs, recipe.Ref{Line: &ref, Share: 1, Part: x.portion.part})
+			case x.made != nil:
+				id := x.made.id
+				out.Refs = append(out.Refs, recipe.Ref{Made: &id, Share: 1})
+			}
+		}
+	}
+	b.phrase.Nouns = append(b.phrase.Nouns, out)
+	b.phrase.Upto = out.Upto
+}
+
+// said notes where the text speaks of the parts of an action.
+func (b *bindings) said(c *clause, a *recipe.Action) {
+	place := func(words [2]int) (out [2]int) {
+		if words[1] > words[0] {
+			out[0], out[1] = b.text.span(words[0], words[1])
+		}
+		return out
+	}
+	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(c.cue)}
+	for _, at := range c.mannerAt {
+		a.Words.Manners = append(a.Words.Manners, place(at))
+	}
+	for _, p := range b.phrases {
+		if len(p.Nouns) > 0 {
+			a.Words.Phrases = append(a.Words.Phrases, p)
+		}
+	}
+	b.phrases = nil
+}
+
+// apartInText tells whether more than a comma or a conjunction stands between two
+// places.
+func (b *bindings) apartInText(from, upto int) bool {
+	for i := from; i < upto; i++ {
+		if !b.text.joining(i) {
+			return true
+		}
+	}
+	return false
+}

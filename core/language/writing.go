@@ -1,0 +1,30 @@
+package language
+
+// Writing holds the words by which a method is written, in fields that bear the
+// names of the keys in writing.yaml.
+type Writing struct {
+	The, And, More, For, Until, It, Them, Everything, To, In, With, Into, Add string
+	Minute, Minutes, Hours, Again, Boil, Mix                                  string
+	StirIn                                                                    string `yaml:"stir-in"`
+	SamePan                                                                   string `yaml:"samepan"`
+	Pan                                                                       string
+	EveningBefore                                                             string `yaml:"eveningBefore"`
+	LeftOut                                                                   string `yaml:"leftOut"`
+	// Look stands where no sentence reads back as it was meant; LookBare where
+	// nothing is left to do it with.
+	Look     string
+	LookBare string `yaml:"lookBare"`
+	Pieces   string
+	// Reworded, Open, Prepares, Missing and Retimed say why a step is as it is.
+	Reworded, Open, Prepares, Missing, Retimed string
+	// Allow, Heat and GoOn say a figure of the cook's where no words of the step
+	// can take it in.
+	Allow, Heat string
+	GoOn        string `yaml:"goOn"`
+	// Renames are names of what dishes make, in place of those that name an animal.
+	Renames map[string]string
+	// Shares are said by the nearest of these, Some where none is near, Rest of
+	// what is left.
+	Shares     map[string]float64
+	Some, Rest string
+}

@@ -1,0 +1,166 @@
+package method
+
+import (
+	"math"
+	"slices"
+	"strings"
+
+	"yembra/core/language"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// words are those by which a method is written.
+func (c *Carrier) words() *language.Writing { return &c.book.Larder().Language().Writing }
+
+// named is one thing as a sentence names it, with what it is.
+type named struct {
+	text   string
+	plural bool
+	stand  *standIn
+}
+
+// listing puts things into a list: "the onions, the garlic and the stock". A
+// thing named twice is said once.
+func (c *Carrier) listing(things []named) string {
+	var texts []string
+	said := map[string]bool{}
+	for _, t := range things {
+		if t.stand != nil && t.stand.book != nil {
+			if said[t.stand.name] {
+				continue
+			}
+			said[t.stand.name] = true
+		}
+		if !slices.Contains(texts, t.text) {
+			texts = append(texts, t.text)
+		}
+	}
+	switch n := len(texts); n {
+	case 0:
+		return ""
+	case 1:
+		return texts[0]
+	default:
+		return strings.Join(texts[:n-1], ", ") + " " + c.words().And + " " + texts[n-1]
+	}
+}
+
+// stand names a stand-in, or the share of it that is meant.
+func (c *Carrier) stand(s *standIn, share float64, rest bool) named {
+	if s.bare {
+		return named{s.name, s.plural, s}
+	}
+	return named{c.shared(share, rest) + c.words().The + " " + s.name, s.plural, s}
+}
+
+// shared says how much of a thing is meant, with a blank behind; empty for all.
+func (c *Carrier) shared(share float64, rest bool) string {
+	w := c.words()
+	if rest && share < nearlyAll {
+		return w.Rest + " "
+	}
+	if share <= 0 || share >= nearlyAll {
+		return ""
+	}
+	best, near := w.Some, shareError
+	for say, v := range w.Shares {
+		if off := math.Abs(v - share); off < near {
+			best, near = say, off
+		}
+	}
+	return best + " "
+}
+
+// How near a share must be to what it is called.
+const (
+	nearlyAll  = 0.95
+	shareError = 0.06
+)
+
+// ofLine names a line of the dish, or what stands for it; nothing for what is
+// not there.
+func (p *plan) ofLine(line int, share float64) (named, bool) {
+	if s := p.stand[line]; s != nil {
+		if s.gone {
+			return named{}, false
+		}
+		return p.c.stand(s, share, false), true
+	}
+	l := p.line(line)
+	name := strings.ToLower(l.Name[:1]) + l.Name[1:]
+	return named{p.c.shared(share, false) + p.c.words().The + " " + name, p.c.plural(name), nil}, true
+}
+
+// lineNumber is the number of the line a reference names, -1 for none.
+func (p *plan) lineNumber(ref string) int {
+	for c := range p.dish.Components {
+		for j := range p.dish.Components[c].Lines {
+			if recipe.LineRef(c, j) == ref {
+				return p.graph.Line(c, j)
+			}
+		}
+	}
+	return -1
+}
+
+// meant are the lines that a noun means: itself, one of what was made, or all
+// that was made holds.
+func (p *plan) meant(n recipe.Noun) (lines []int, made bool) {
+	for _, r := range n.Refs {
+		switch {
+		case r.Line != nil:
+			if at := p.lineNumber(*r.Line); at >= 0 {
+				lines = append(lines, at)
+			}
+		case r.Of != "":
+			if at := p.lineNumber(r.Of); at >= 0 {
+				lines = append(lines, at)
+			}
+		case r.Made != nil:
+			made = true
+			if at := p.nodeOf(*r.Made); at >= 0 {
+				lines = append(lines, p.graph.Nodes[at].Holds...)
+			}
+		}
+	}
+	return lines, made
+}
+
+// nodeOf finds an action by its id, -1 when there is none.
+func (p *plan) nodeOf(id string) int {
+	return p.graph.Node(id)
+}
+
+// animalWords tells whether words name animal matter.
+func (p *plan) animalWords(text string) []recipe.Animal {
+	return p.c.reader.Step(text, nil).Animals
+}
+
+// kindOf is the kind of food that words name, empty when they name none.
+func (p *plan) kindOf(name string) string {
+	words := larder.Words(name)
+	for i := range words {
+		if m, ok := p.l.Index().At(words, i, true); ok && m.Food.Origin == larder.FromAnimal {
+			return m.Food.Kind
+		}
+	}
+	return ""
+}
+
+// renamed gives what the dish makes itself a name without an animal where the
+// language has one: "the pale sauce" for a bechamel.
+func (c *Carrier) renamed(name string) string {
+	words := strings.Fields(name)
+	for i, w := range words {
+		for _, norm := range larder.Words(w) {
+			if other := c.words().Renames[norm]; other != "" {
+				words[i] = other
+				if w != strings.ToLower(w) {
+					words[i] = larder.Capital(other)
+				}
+			}
+		}
+	}
+	return strings.Join(words, " ")
+}

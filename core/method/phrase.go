@@ -1,0 +1,365 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// phrase writes what hangs on a verb: each thing in the cook's own words where
+// it is as it was, by another name where something stands for it, and not at all
+// where it is gone. The whole goes, with its preposition, when nothing is left.
+func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, changed bool, objects []named) {
+	at := w.nodeOf(n.Action.ID)
+	for k, noun := range p.Nouns {
+		things, other := w.noun(n, p, noun, at, own)
+		changed = changed || other
+		if other {
+			for _, t := range things {
+				if t.stand != nil {
+					own.stands = append(own.stands, t.stand)
+				}
+			}
+		}
+		if changed && len(objects) == 0 && len(things) > 0 && !other && k > 0 {
+			things[0].text = w.pointed(p.Nouns[0], things[0].text)
+		}
+		objects = append(objects, things...)
+	}
+	if !changed {
+		return "", false, objects
+	}
+	if the := w.c.words().The + " "; len(objects) > 0 && objects[0].stand != nil && !objects[0].stand.bare && objects[0].text == objects[0].stand.name {
+		objects[0].text = the + objects[0].text
+	}
+	if len(objects) == 0 {
+		return w.without(n, p), true, nil
+	}
+	return w.c.listing(objects), true, objects
+}
+
+// pointed gives the first thing left of a list the article that stood before the
+// list.
+func (w *writer) pointed(first recipe.Noun, text string) string {
+	the := w.c.words().The
+	if article := strings.Fields(w.slice(first.From, first.Name)); len(article) > 0 && strings.EqualFold(article[0], the) && !strings.HasPrefix(strings.ToLower(text), the+" ") {
+		return the + " " + text
+	}
+	return text
+}
+
+// without is what stands for a phrase of which nothing is left: frying goes on in
+// the same pan.
+func (w *writer) without(n *node, p recipe.Phrase) string {
+	if n.Technique.Medium == "fat" && (p.Role == "in" || p.Role == "with") && n.Technique.Family == "dry heat" {
+		return w.c.words().SamePan
+	}
+	return ""
+}
+
+// noun says what becomes of one thing that a phrase names.
+func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *clause) ([]named, bool) {
+	words := w.slice(noun.From, noun.Upto)
+	kept := []named{{text: words, plural: noun.Plural}}
+	if noun.Vessel && len(noun.Refs) == 0 {
+		return kept, false
+	}
+	if name := onlyNamed(noun); name != "" {
+		return w.onlySaid(n, p, name, kept)
+	}
+	lines, made := w.meant(noun)
+	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 {
+		return kept, false
+	}
+	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) {
+		return kept, false // a group or a part of the dish by its name
+	}
+	touched := slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil })
+	switch {
+	case !touched && !(noun.Pronoun && w.lost(noun)):
+		return kept, false
+	case made && !noun.Pronoun:
+		return w.product(noun, lines, at, kept)
+	case made:
+		return w.pronoun(noun, lines, at, kept)
+	}
+	things := w.listed(noun, lines, at)
+	if k := slices.IndexFunc(p.Nouns, func(o recipe.Noun) bool { return o.From == noun.From }); k > 0 && !noun.Measured && noun.Name == noun.From {
+		for i := range things { // "the prunes, wine and stock"
+			things[i].text = strings.TrimPrefix(things[i].text, w.c.words().The+" ")
+		}
+	}
+	return things, true
+}
+
+// onlyNamed is the matter that only the words name, empty for all else.
+func onlyNamed(noun recipe.Noun) string {
+	if len(noun.Refs) != 1 || noun.Refs[0].Named == nil {
+		return ""
+	}
+	return *noun.Refs[0].Named
+}
+
+// listed names the lines that a noun means, as far as they are there.
+func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
+	var out []named
+	for k, line := range lines {
+		if !w.there(line, at) {
+			continue
+		}
+		share := 1.0
+		if k < len(noun.Refs) && noun.Refs[k].Line != nil {
+			share = noun.Refs[k].Share
+		}
+		if s := w.stand[line]; s != nil {
+			out = append(out, w.c.stand(s, share, noun.Rest))
+			continue
+		}
+		if t, ok := w.ofLine(line, share); ok {
+			out = append(out, t)
+		}
+	}
+	return out
+}
+
+// product names what was made: by the words of the text where no animal is in
+// them, else by what stands for it.
+func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
+	name := w.slice(noun.Name, noun.Upto)
+	if len(w.animalWords(name)) == 0 && !w.fleshly(name) && !w.ownName(name, lines) {
+		return kept, false
+	}
+	if other := w.c.renamed(name); other != name {
+		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
+	}
+	if rest := w.withoutAnimal(name, lines); rest != "" {
+		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the sauce"
+	}
+	return w.listedOrAll(lines, at), true
+}
+
+// withoutAnimal takes the words of an animal off the front of a name: "sauce" of
+// "meat sauce"; empty where nothing is left of it.
+func (w *writer) withoutAnimal(name string, lines []int) string {
+	words := strings.Fields(name)
+	for len(words) > 1 {
+		words = words[1:]
+		rest := strings.Join(words, " ")
+		if len(w.animalWords(rest)) == 0 && !w.fleshly(rest) && !w.ownName(rest, lines) {
+			return rest
+		}
+	}
+	return ""
+}
+
+// ownName tells whether a name is that of a line that was replaced.
+func (w *writer) ownName(name string, lines []int) bool {
+	words := larder.Words(name)
+	return slices.ContainsFunc(lines, func(line int) bool {
+		s := w.stand[line]
+		if s == nil || len(words) == 0 {
+			return false
+		}
+		own := larder.Words(s.was.Name)
+		last := words[len(words)-1]
+		return slices.Contains(own, last) && !(w.l.Language().Products[last] && len(own) > 1)
+	})
+}
+
+// listedOrAll names the stand-ins among lines that are there, or everything.
+func (w *writer) listedOrAll(lines []int, at int) []named {
+	var out []named
+	for _, line := range lines {
+		if s := w.stand[line]; s != nil && w.there(line, at) && !s.Dissolves {
+			out = append(out, w.c.stand(s, 1, false))
+		}
+	}
+	if len(out) > 0 && len(out) <= mostNamed {
+		return out
+	}
+	out = nil
+	for _, line := range lines {
+		if !w.there(line, at) {
+			continue
+		}
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	if len(out) > mostNamed {
+		return []named{{text: w.c.words().Everything}}
+	}
+	return out
+}
+
+// lost tells whether what a pronoun points back to is not said any more.
+func (w *writer) lost(noun recipe.Noun) bool {
+	for _, r := range noun.Refs {
+		if r.Made != nil {
+			if at := w.nodeOf(*r.Made); at >= 0 && w.deeds[at].drop {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// pronoun keeps "it" where what it means is still said before, in the number of
+// what is meant now, and names the thing where it is not.
+func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
+	var there []int
+	for _, line := range lines {
+		if w.there(line, at) {
+			there = append(there, line)
+		}
+	}
+	if len(there) == 0 || w.meantGone(noun) {
+		return nil, true
+	}
+	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })
+	if b := w.before; b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun)) {
+		return w.itOrThem(b, kept)
+	}
+	if !w.lost(noun) && (!only || len(there) > 1) {
+		return kept, false // a mixture stays what it was
+	}
+	var out []named
+	for _, line := range there {
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	if len(out) > mostNamed {
+		out = []named{{text: w.c.words().Everything}}
+	}
+	return out, true
+}
+
+// meantGone tells whether a pronoun means what an action took in by name that is
+// not done any more, and none of which is there: "add the pork and brown it".
+func (w *writer) meantGone(noun recipe.Noun) bool {
+	for _, r := range noun.Refs {
+		if r.Made == nil {
+			return false
+		}
+		at := w.nodeOf(*r.Made)
+		if at < 0 || !w.deeds[at].drop {
+			return false
+		}
+		n := &w.graph.Nodes[at]
+		for _, line := range n.To {
+			if slices.Contains(n.Named, line) && w.there(line, at+1) {
+				return false
+			}
+		}
+	}
+	return true
+}
+
+// itOrThem is the pronoun for what a clause worked on.
+func (w *writer) itOrThem(b *clause, kept []named) ([]named, bool) {
+	words := w.c.words()
+	plural := len(b.objects) > 1 || b.objects[0].plural
+	text := words.It
+	if plural {
+		text = words.Them
+	}
+	return []named{{text: text, plural: plural, stand: b.objects[0].stand}}, !strings.EqualFold(text, kept[0].text)
+}
+
+// speaksOf tells whether a clause works on nothing but the lines.
+func (w *writer) speaksOf(c *clause, lines []int) bool {
+	for _, o := range c.objects {
+		if o.stand != nil && !slices.Contains(lines, o.stand.node) {
+			return false
+		}
+	}
+	if c.node >= 0 {
+		n := &w.graph.Nodes[c.node]
+		return !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(lines, line) })
+	}
+	return true
+}
+
+// onlySaid says what becomes of matter that only the words name: animal matter
+// gives way to what the table of small uses has for it, what only a body gives
+// goes with the body.
+func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) ([]named, bool) {
+	at := w.nodeOf(n.Action.ID)
+	lang := w.l.Language()
+	words := larder.Words(name)
+	last := ""
+	if len(words) > 0 {
+		last = words[len(words)-1]
+	}
+	s := w.fleshBefore(at)
+	if lang.Fats[last] && s != nil && n.Technique.Medium == "fat" && p.Role != "to" {
+		return w.otherFat(n, at, kept)
+	}
+	if w.isLiquor(name) && w.cookingGone(at) && !w.l.Language().Loose[last] && w.small != nil {
+		if u := w.l.SmallUseFor(n.Technique, stockKind, ""); u != nil {
+			if text, ok := w.small(u, n.Action); ok {
+				return []named{{text: w.measured(p, name) + text}}, true
+			}
+		}
+	}
+	if w.fleshly(name) && s != nil {
+		return nil, true
+	}
+	animals := w.animalWords(w.slice(p.Nouns[0].From, p.Upto))
+	if len(animals) == 0 {
+		animals = w.animalWords(name)
+	}
+	if len(animals) == 0 {
+		return kept, false
+	}
+	u := w.l.SmallUseFor(n.Technique, w.kindOf(name), animals[0].Animal)
+	if u == nil || w.small == nil {
+		return nil, true
+	}
+	if text, ok := w.small(u, n.Action); ok {
+		return []named{{text: text}}, true
+	}
+	return nil, true
+}
+
+// stockKind is the kind of what stands for the liquid that an animal was cooked in.
+const stockKind = "stock"
+
+// measured is how much of a thing the text says, in its own words: "a ladle of ".
+func (w *writer) measured(p recipe.Phrase, name string) string {
+	for _, n := range p.Nouns {
+		if len(n.Refs) == 1 && n.Refs[0].Named != nil && *n.Refs[0].Named == name && n.Measured {
+			words := w.slice(n.From, n.Name)
+			the := w.c.words().The + " "
+			return strings.TrimSuffix(words, the)
+		}
+	}
+	return ""
+}
+
+// otherFat names the fat that is in the pan in place of what an animal gave: one
+// that came along or was used there before, or none by name.
+func (w *writer) otherFat(n *node, at int, kept []named) ([]named, bool) {
+	if along := w.deeds[at].along; len(along) > 0 {
+		for k, line := range along {
+			if t, ok := w.ofLine(line, 1); ok && w.fries(line) {
+				w.deeds[at].along = slices.Delete(slices.Clone(along), k, k+1)
+				return []named{t}, true
+			}
+		}
+	}
+	for k := at - 1; k >= 0; k-- {
+		if w.deeds[k].drop || w.graph.Nodes[k].At.Component != n.At.Component {
+			continue
+		}
+		for _, line := range slices.Concat(w.graph.Nodes[k].With, w.graph.Nodes[k].To) {
+			if t, ok := w.ofLine(line, 1); ok && w.fries(line) && w.there(line, at) {
+				return []named{t}, true
+			}
+		}
+	}
+	return nil, true
+}

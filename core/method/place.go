@@ -1,0 +1,242 @@
+package method
+
+import (
+	"cmp"
+	"fmt"
+	"slices"
+	"strings"
+	"unicode"
+	"unicode/utf8"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+// overnight is the waiting in minutes from which a preparation is for the
+// evening before.
+const overnight = 240.0
+
+func lowered(text string) string {
+	r, n := utf8.DecodeRuneInString(text)
+	return string(unicode.ToLower(r)) + text[n:]
+}
+
+// earliest puts what is for the evening before in front.
+func earliest(steps []swap.Step) []swap.Step {
+	slices.SortStableFunc(steps, func(a, b swap.Step) int {
+		early := func(s swap.Step) int {
+			if s.Prepares != "" && s.Wait >= overnight {
+				return 0
+			}
+			return 1
+		}
+		return early(a) - early(b)
+	})
+	return steps
+}
+
+// bring adds the line that a small use wants, the first food that the house rules
+// allow, and names it; not ok where the dish does without.
+func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRules) (string, bool) {
+	rules, err := swap.NewRules(house)
+	if err != nil {
+		return "", false
+	}
+	comp := &p.a.Components[i]
+	for _, id := range u.Foods {
+		f := c.book.Larder().Food(id)
+		if f == nil || rules.Breaks(f) != "" {
+			continue
+		}
+		name := lowered(f.Name)
+		for _, l := range comp.Lines {
+			if l.Change != swap.Dropped && l.FoodID() == f.ID {
+				return c.words().The + " " + name, true
+			}
+		}
+		comp.Lines = append(comp.Lines, swap.Small(f, u.Grams, u.Why))
+		return c.words().The + " " + name, true
+	}
+	return "", false
+}
+
+// boosters adds one step for each booster of the component at its moment: with the
+// first frying, or while what it goes into is still open to it.
+func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
+	comp := &p.a.Components[i]
+	for at, l := range comp.Lines {
+		if l.Change != swap.Booster {
+			continue
+		}
+		b := c.book.Larder().BoosterNamed(l.FoodID())
+		text, moment := fmt.Sprintf("%s %s %s.", larder.Capital(c.words().Add), c.words().The, l.Name), larder.AtEnd
+		if b != nil {
+			text, moment = b.When, b.Moment
+		}
+		where, ok := p.moment(parts, moment)
+		if !ok && b != nil && b.Plain != "" {
+			text = b.Plain
+			where, _ = p.moment(parts, larder.AtEnd)
+		}
+		step := swap.Step{Step: recipe.Step{Text: text}, From: []int{}, Change: swap.Added, Why: l.Why}
+		if own {
+			step.Lines = []int{at}
+		}
+		parts = slices.Insert(parts, where, added(step)...)
+	}
+	return parts
+}
+
+// moment is where among the parts of a component something goes in: after the
+// first frying in fat, once the liquid is there, before what is made is closed or
+// served, after everything. It says no where there is no such moment.
+func (p *plan) moment(parts []part, moment string) (int, bool) {
+	closing := p.closing(parts)
+	fried, wet := -1, -1
+	for k := range parts {
+		if k >= closing || parts[k].added != nil {
+			continue
+		}
+		for _, at := range parts[k].nodes {
+			n := &p.graph.Nodes[at]
+			switch {
+			case n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && fried < 0 && !n.Is("deep-fry"):
+				fried = k
+			case n.Technique.Family == "wet heat" && n.Liquid:
+				wet = k
+			}
+		}
+	}
+	switch {
+	case moment == larder.WithAromatics:
+		return fried + 1, fried >= 0
+	case moment == larder.AtTable:
+		return len(parts), true
+	case moment == larder.InLiquid && wet >= 0:
+		return wet + 1, true
+	}
+	return closing, true
+}
+
+// closing is the first part after which nothing can be added any more: where what
+// is made is shaped, filled or served, or finished by heat with nothing cooked or
+// mixed behind it.
+func (p *plan) closing(parts []part) int {
+	closing := len(parts)
+	for k := len(parts) - 1; k >= 0; k-- {
+		for _, at := range parts[k].nodes {
+			t := p.graph.Nodes[at].Technique
+			switch {
+			case t.Closes == larder.ClosesAlways, t.Closes == larder.ClosesLast && closing == len(parts) && !p.cooksAfter(parts, k):
+				closing = k
+			}
+		}
+	}
+	return closing
+}
+
+// cooksAfter tells whether something is cooked in a pot or pan behind a part.
+func (p *plan) cooksAfter(parts []part, k int) bool {
+	for _, x := range parts[k+1:] {
+		for _, at := range x.nodes {
+			if t := p.graph.Nodes[at].Technique; t.Family == "wet heat" || t.Family == "dry heat" && !p.graph.Nodes[at].Is("deep-fry") {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// attach gives every line that no step uses one that does: beside what it belongs
+// to, or, where the original does not say when it goes in, before the end.
+func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) bool {
+	if len(unused) == 0 || len(comp.Steps) == 0 {
+		return false
+	}
+	byPlace := map[int][]int{}
+	for _, at := range unused {
+		where := p.beside(comp, i, at)
+		byPlace[where] = append(byPlace[where], at)
+	}
+	for where := len(comp.Steps); where >= 0; where-- {
+		lines := byPlace[where]
+		if len(lines) == 0 {
+			continue
+		}
+		things := make([]named, len(lines))
+		for k, at := range lines {
+			things[k] = named{text: c.words().The + " " + lowered(comp.Lines[at].Name)}
+		}
+		text := larder.Capital(c.words().Add) + " " + c.listing(things) + "."
+		step := swap.Step{Step: recipe.Step{Text: text, Lines: lines}, From: []int{}, Change: swap.Added, Why: c.words().Missing}
+		comp.Steps = slices.Insert(comp.Steps, where, step)
+	}
+	return true
+}
+
+// beside is where among the steps a line goes in that none uses: behind the step
+// that takes what it was brought with, else before the dish is closed.
+func (p *plan) beside(comp *swap.Component, i, line int) int {
+	for _, s := range p.inOrder() {
+		if s.component != i || !slices.Contains(s.lines, line) {
+			continue
+		}
+		for n := range comp.Steps {
+			if comp.Steps[n].Change != swap.Dropped && slices.ContainsFunc(s.lines, func(l int) bool { return l != line && slices.Contains(comp.Steps[n].Lines, l) }) {
+				return n + 1
+			}
+		}
+	}
+	var parts []part
+	for n := range comp.Steps {
+		parts = append(parts, part{nodes: comp.Steps[n].Nodes})
+	}
+	return p.closing(parts)
+}
+
+// heading is the name of a component without the animal in it: "Celeriac and
+// walnut mince sauce" for "Meat sauce".
+func (c *Carrier) heading(p *plan, i int) string {
+	name := p.dish.Components[i].Name
+	if name == "" {
+		return name
+	}
+	if len(c.reader.Step(name, nil).Animals) == 0 {
+		return name
+	}
+	name = c.renamed(name)
+	animals := c.reader.Step(name, nil).Animals
+	if len(animals) == 0 {
+		return name
+	}
+	var stands []*standIn
+	for _, s := range p.inOrder() {
+		if !s.gone && s.was.Animal == animals[0].Animal && (s.component == i || len(stands) == 0) {
+			stands = append(stands, s)
+		}
+	}
+	slices.SortStableFunc(stands, func(a, b *standIn) int { return cmp.Compare(b.was.Mass(), a.was.Mass()) })
+	words := strings.Fields(name)
+	gone := larder.Words(animals[0].Name)
+	if len(words) == 1 && len(stands) > 1 && stands[0].flesh() {
+		return c.words().Pieces
+	}
+	var out []string
+	said := false
+	for _, w := range words {
+		norm := larder.Words(w)
+		if len(norm) != 1 || !slices.Contains(gone, norm[0]) {
+			out = append(out, w)
+			continue
+		}
+		if len(stands) > 0 && !said && stands[0].was.Animal == animals[0].Animal {
+			out, said = append(out, strings.Fields(stands[0].name)...), true
+		}
+	}
+	text := larder.Capital(strings.Join(slices.CompactFunc(out, strings.EqualFold), " "))
+	if text == "" || len(c.reader.Step(text, nil).Animals) > 0 {
+		return c.words().Pieces
+	}
+	return text
+}

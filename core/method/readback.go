@@ -1,0 +1,242 @@
+package method
+
+import (
+	"fmt"
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+// card is an adaptation as a recipe that the reader reads like any other, with
+// where each of its steps stands.
+type card struct {
+	dish recipe.Dish
+	at   map[recipe.StepAt]*swap.Step
+}
+
+// asCard sets an adaptation out as a recipe.
+func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
+	k := card{dish: recipe.Dish{Name: d.Name, Measures: d.Measures}, at: map[recipe.StepAt]*swap.Step{}}
+	for i := range a.Components {
+		comp := &a.Components[i]
+		part := recipe.Component{Name: comp.Name}
+		for n, l := range comp.Lines {
+			line := l.Line
+			if l.Change == swap.Dropped {
+				line = recipe.Line{} // nothing can mean it
+			} else if s := c.unprepared1(a, i, n); s != nil && l.Change == swap.Swapped {
+				line.Also = append(slices.Clone(line.Also), recipe.Alternative{Name: s.Short})
+			}
+			part.Lines = append(part.Lines, line)
+		}
+		for n := range comp.Steps {
+			if s := &comp.Steps[n]; s.Change != swap.Dropped {
+				k.at[recipe.StepAt{Component: i, Step: len(part.Steps)}] = s
+				part.Steps = append(part.Steps, recipe.Step{Text: s.Text, Makes: s.Makes, Takes: s.Takes})
+			}
+		}
+		k.dish.Components = append(k.dish.Components, part)
+	}
+	return k
+}
+
+// unprepared1 is the swap that brought a line and has no preparation, so that
+// steps call the line by the swap's name; nil for others.
+func (c *Carrier) unprepared1(a *swap.Adaptation, component, line int) *larder.Swap {
+	for i := range a.Swaps {
+		x := &a.Swaps[i]
+		if swap.ComponentOf(x.Replaces) == component && slices.Contains(x.Lines, line) {
+			if s := c.book.Larder().SwapNamed(x.Swap); s != nil && len(s.Prepare) == 0 {
+				return s
+			}
+		}
+	}
+	return nil
+}
+
+// readBack reads the adapted method as if it had been pasted: its actions, like
+// the original's, are what the rest of the program asks about, and what they do
+// not say as it was meant is found. It returns the flow.
+func (c *Carrier) readBack(d *recipe.Dish, a *swap.Adaptation) *flow.Graph {
+	k := c.asCard(d, a)
+	c.reader.Dish(&k.dish)
+	for place, s := range k.at {
+		got := &k.dish.Components[place.Component].Steps[place.Step]
+		lines := s.Lines
+		s.Actions, s.Asides, s.Questions, s.Techniques = got.Actions, got.Asides, got.Questions, got.Techniques
+		if s.Prepares == "" {
+			s.HandsOn, s.Minutes, s.Celsius = got.HandsOn, got.Minutes, got.Celsius
+		}
+		if s.Cue == "" || s.Prepares == "" {
+			s.Cue = got.Cue
+		}
+		s.Animals = []recipe.Animal{}
+		s.Lines = slices.Clone(got.Lines)
+		for _, at := range lines {
+			if !slices.Contains(s.Lines, at) {
+				s.Lines = append(s.Lines, at)
+			}
+		}
+		slices.Sort(s.Lines)
+		s.Findings = nil
+		if s.Quote != "" {
+			s.Findings = append(s.Findings, swap.Finding{Kind: swap.OtherThan, Text: s.Quote})
+		}
+		if animals := got.Animals; len(animals) > 0 {
+			s.Findings = append(s.Findings, swap.Finding{Kind: swap.NamesAnimal, Text: animals[0].Name})
+		}
+		if s.Change == swap.Changed || s.Change == swap.Added {
+			for _, q := range got.Questions {
+				s.Findings = append(s.Findings, swap.Finding{Kind: swap.NotRead, Text: q.Text})
+			}
+		}
+	}
+	for i := range a.Components {
+		for n := range a.Components[i].Steps {
+			s := &a.Components[i].Steps[n]
+			if s.Change == swap.Dropped {
+				s.Actions, s.Asides, s.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
+				s.Lines, s.Techniques, s.Animals = []int{}, []string{}, []recipe.Animal{}
+			}
+		}
+	}
+	g := flow.Trace(c.book.Larder(), &k.dish)
+	for i := range a.Components {
+		for n := range a.Components[i].Steps {
+			s := &a.Components[i].Steps[n]
+			for _, at := range c.productLines(g, a, i, s) {
+				if !slices.Contains(s.Lines, at) {
+					s.Lines = append(s.Lines, at)
+				}
+			}
+			slices.Sort(s.Lines)
+		}
+	}
+	return g
+}
+
+// productLines are the lines of what a swap's preparation made that a step names.
+func (c *Carrier) productLines(g *flow.Graph, a *swap.Adaptation, component int, s *swap.Step) []int {
+	var out []int
+	for _, action := range s.Actions {
+		at := slices.IndexFunc(g.Nodes, func(n flow.Node) bool { return n.Action.ID == action.ID })
+		if at < 0 {
+			continue
+		}
+		for _, line := range slices.Concat(g.Nodes[at].To, g.Nodes[at].With) {
+			where := g.Lines[line]
+			named := slices.Contains(g.Nodes[at].Named, line)
+			if where.Component == component && (named || a.Components[component].Lines[where.Line].Change == swap.Swapped) {
+				out = append(out, where.Line)
+			}
+		}
+	}
+	return out
+}
+
+// unused are the lines of a component that no action takes.
+func unused(g *flow.Graph, comp *swap.Component, component int) []int {
+	var out []int
+	for n := range comp.Lines {
+		if comp.Lines[n].Change == swap.Dropped {
+			continue
+		}
+		at := g.Line(component, n)
+		if !slices.ContainsFunc(g.Nodes, func(x flow.Node) bool { return x.Reaches(at) }) {
+			out = append(out, n)
+		}
+	}
+	return out
+}
+
+// check looks at a card that has been read back: what is used, what is not, what
+// comes before it is made.
+func (c *Carrier) check(p *plan, g *flow.Graph) {
+	for i := range p.a.Components {
+		comp := &p.a.Components[i]
+		for _, n := range p.withoutPlace(unused(g, comp, i), i) {
+			if at := lastDone(comp); at != nil {
+				at.Findings = append(at.Findings, swap.Finding{Kind: swap.UnusedLine, Text: comp.Lines[n].Name})
+			}
+		}
+	}
+	c.limits(p, g)
+}
+
+func lastDone(comp *swap.Component) *swap.Step {
+	for n := len(comp.Steps) - 1; n >= 0; n-- {
+		if comp.Steps[n].Change != swap.Dropped {
+			return &comp.Steps[n]
+		}
+	}
+	return nil
+}
+
+// limits finds stand-ins that cook longer than they bear once they are in, or
+// that are used before they are made.
+func (c *Carrier) limits(p *plan, g *flow.Graph) {
+	for _, s := range p.inOrder() {
+		if s.gone || len(s.lines) == 0 || s.Dissolves {
+			continue
+		}
+		at := g.Line(s.component, s.lines[0])
+		minutes, prepared := 0.0, len(s.book.Prepare) == 0
+		for k := range g.Nodes {
+			n := &g.Nodes[k]
+			if !n.Reaches(at) {
+				continue
+			}
+			step := stepOf(p.a, n.Action.ID)
+			if step != nil && step.Prepares == s.book.ID {
+				prepared = true
+				continue
+			}
+			if step != nil && !prepared && len(step.From) > 0 {
+				step.Findings = append(step.Findings, swap.Finding{Kind: swap.TooEarly, Text: s.name})
+				prepared = true
+			}
+			x := plan{l: p.l, graph: g}
+			if minutes += x.wetMinutes(k); minutes > s.Bears*mostBeyond+tolerance && step != nil {
+				step.Findings = append(step.Findings, swap.Finding{Kind: swap.BeyondLimit, Text: fmt.Sprintf("%s: %s", s.name, c.spoken(measure.Exactly(minutes)))})
+				break
+			}
+		}
+	}
+}
+
+// mostBeyond is how far cooking may pass what a stand-in bears before it is said.
+const mostBeyond = 1.5
+
+// stepOf finds the step that an action stands in.
+func stepOf(a *swap.Adaptation, id string) *swap.Step {
+	for i := range a.Components {
+		for n := range a.Components[i].Steps {
+			s := &a.Components[i].Steps[n]
+			if slices.ContainsFunc(s.Actions, func(x recipe.Action) bool { return x.ID == id }) {
+				return s
+			}
+		}
+	}
+	return nil
+}
+
+// reached are the lines of its own component that a step's actions reach.
+func reached(g *flow.Graph, component int, s *swap.Step) []int {
+	var out []int
+	for i := range g.Nodes {
+		n := &g.Nodes[i]
+		if !slices.ContainsFunc(s.Actions, func(a recipe.Action) bool { return a.ID == n.Action.ID }) {
+			continue
+		}
+		for _, line := range slices.Concat(n.To, n.With, n.Into) {
+			if at := g.Lines[line]; at.Component == component && !slices.Contains(out, at.Line) {
+				out = append(out, at.Line)
+			}
+		}
+	}
+	return out
+}

@@ -1,0 +1,170 @@
+package method
+
+import (
+	"math"
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+// standIn is what takes the place of a line: a swap with what it is called and
+// how it behaves, or nothing.
+type standIn struct {
+	ref             string
+	component, line int
+	was             *recipe.Line
+	chosen          *swap.Chosen
+	book            *larder.Swap
+	// class is what it was in the original, as the carry rules call it: what is made
+	// from an animal and is no piece of it (a stock, a sauce) is an extract.
+	class larder.Animal
+	// name is what steps call it, without an article; lines are those it brought.
+	name   string
+	plural bool
+	// bare tells that the name takes no article: "spoonfuls of water".
+	bare bool
+	// finished tells that a clause of the method stirs it in.
+	finished bool
+	lines    []int
+	// open tells that nothing is chosen yet, gone that nothing stands for it.
+	open, gone bool
+	// mixed tells that its parts are stirred together before they go in.
+	mixed bool
+	larder.Behaviour
+	states []string
+	// node is the number of its line in the flow. enters is the action with which
+	// it goes in; tail, where it is not 0, the minutes it takes of that action.
+	node, enters int
+	tail         float64
+}
+
+// extract is the class of stocks and sauces made from an animal.
+const extract larder.Animal = "extract"
+
+// never is the action of what goes in nowhere.
+const never = math.MaxInt
+
+// is tells whether it is in one of the states of the carry rules.
+func (s *standIn) is(state string) bool { return slices.Contains(s.states, state) }
+
+// flesh tells whether it stands for meat, poultry, fish or shellfish.
+func (s *standIn) flesh() bool {
+	switch s.class {
+	case larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish:
+		return true
+	}
+	return false
+}
+
+// standIns lists what takes the place of the lines of one component.
+func (c *Carrier) standIns(d *recipe.Dish, a *swap.Adaptation, i int) []*standIn {
+	var out []*standIn
+	for j := range d.Components[i].Lines {
+		line := &d.Components[i].Lines[j]
+		s := &standIn{ref: swap.Ref(i, j), component: i, line: j, was: line, enters: never}
+		at := slices.IndexFunc(a.Swaps, func(x swap.Chosen) bool { return x.Replaces == s.ref })
+		switch {
+		case at >= 0:
+			s.chosen = &a.Swaps[at]
+			s.lines = s.chosen.Lines
+			s.book = c.book.Larder().SwapNamed(s.chosen.Swap)
+		case slices.ContainsFunc(a.Unresolved, func(o swap.Open) bool { return o.Line == s.ref }) && line.Origin == larder.FromAnimal:
+			s.open = true
+		default:
+			continue
+		}
+		s.class = line.Animal
+		if f := c.book.Larder().Food(line.FoodID()); f != nil && c.book.Larder().Language().Extracts[f.Kind] && line.Animal != larder.Gelatine && line.Animal != larder.Fat {
+			s.class = extract
+		}
+		s.gone = s.book == nil || len(s.book.Formula) == 0
+		if !s.gone {
+			c.know(s)
+		}
+		out = append(out, s)
+	}
+	return out
+}
+
+// know notes what a stand-in is called and how it behaves.
+func (c *Carrier) know(s *standIn) {
+	l := c.book.Larder()
+	s.name = s.book.CalledFor(s.chosen.Use)
+	s.plural = c.plural(s.name)
+	f, form := l.MainFood(s.book), ""
+	steeped, cut := false, false
+	for _, p := range s.book.Formula {
+		cut = cut || p.Preparation != ""
+		if food := l.Food(p.Food); food != nil {
+			x, ok := food.Forms[p.Form]
+			steeped = steeped || ok && x.Yield == 0 && s.was.Origin == larder.FromAnimal
+		}
+		if f != nil && p.Food == f.ID {
+			form = p.Form
+		}
+	}
+	s.mixed = c.pours(s.book)
+	s.Behaviour = larder.Behaviour{Bears: math.Inf(1)}
+	fat := false
+	if f != nil {
+		s.Behaviour = l.BehaviourOf(f, form)
+		fat = larder.Or(f.Per100.Fat, 0) >= mostlyFat && f.Aisle != "nuts"
+	}
+	if s.bare = s.name == s.book.Pan || s.book.Bare; s.bare {
+		s.Behaviour = larder.Behaviour{Bears: math.Inf(1)}
+	}
+	if steeped {
+		s.Bears = math.Inf(1)
+	}
+	if s.book.Bears > 0 {
+		s.Bears = s.book.Bears
+	}
+	if s.book.CookMinutes > 0 {
+		s.Done, s.Bears = s.book.CookMinutes, math.Max(s.Bears, s.book.CookMinutes)
+	}
+	for state, holds := range map[string]bool{
+		larder.Prepared: len(s.book.Prepare) > 0 || cut, larder.Ready: s.Done == 0 && !steeped, larder.Browned: s.Browned, larder.NoFry: s.NoFry,
+		larder.LiquidFat: fat && !s.Solid, larder.NoFat: !fat && c.fatLine(s.was), larder.Steeped: steeped,
+	} {
+		if holds {
+			s.states = append(s.states, state)
+		}
+	}
+}
+
+// pours tells whether a swap of several parts comes together to one liquid or
+// paste.
+func (c *Carrier) pours(book *larder.Swap) bool {
+	dissolving, parts := 0, 0
+	for _, p := range book.Formula {
+		if f := c.book.Larder().Food(p.Food); f != nil {
+			parts++
+			if c.book.Larder().BehaviourOf(f, p.Form).Dissolves {
+				dissolving++
+			}
+		}
+	}
+	return parts > 1 && dissolving > 0
+}
+
+// mostlyFat is the fat in 100 g from which a food fries others.
+const mostlyFat = 60.0
+
+// fatLine tells whether a line is a fat to fry in.
+func (c *Carrier) fatLine(line *recipe.Line) bool {
+	f := c.book.Larder().Food(line.FoodID())
+	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat && f.Aisle != "nuts"
+}
+
+// plural tells whether a name is that of more than one thing.
+func (c *Carrier) plural(name string) bool {
+	words := strings.Fields(name)
+	if len(words) == 0 {
+		return false
+	}
+	last := larder.Fold(words[len(words)-1])
+	return larder.Singular(last) != last || slices.Contains(words, c.words().And)
+}

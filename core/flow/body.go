@@ -52,7 +52,7 @@ func (b *body) say(i int) {
 	if b.repeats {
 		return
 	}
-	if b.is(i, b.lang.Particles) && b.lang.Prepositions[b.low(i+1)] == "" {
+	if _, _, hot := b.heat(i + 1); !hot && b.is(i, b.lang.Particles) && b.lang.Prepositions[b.low(i+1)] == "" {
 		b.clause.said += " " + b.low(i)
 		return
 	}

@@ -87,6 +87,10 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 		if f == nil || b.closed(i) || b.touched(i) || larder.Or(f.Per100.Fat, 0) < mostlyFat {
 			continue
 		}
+		if b.lines[i].line.Amount == nil && b.lines[i].comp == b.comp && t.Family != "coat" {
+			b.refPortion(noun{}, portion{i, ""}, r, &r.action.With) // "oil", and nothing more
+			return
+		}
 		for w := range b.lines[i].said {
 			if orders := b.r.lang.Orders(w); slices.Contains(orders, t.Name) || t.InHot != "" && slices.Contains(orders, t.InHot) || t.Name == "grease" && b.r.lang.Vessels[w] {
 				b.refPortion(noun{}, portion{i, ""}, r, &r.action.With)

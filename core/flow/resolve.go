@@ -177,7 +177,11 @@ func (b *bindings) whole(n noun) []referent {
 
 func (b *bindings) excepted(n noun, line int) bool {
 	return slices.ContainsFunc(n.except, func(x noun) bool {
-		return slices.ContainsFunc(b.direct(x), func(r referent) bool { return r.portion.line == line })
+		found := b.direct(x)
+		if len(found) == 0 {
+			found = append(b.group(x), b.animal(x)...)
+		}
+		return slices.ContainsFunc(found, func(r referent) bool { return r.portion != nil && r.portion.line == line })
 	})
 }
 

@@ -70,6 +70,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return w.onlySaid(n, p, name, kept)
 	}
 	lines, made := w.meant(noun)
+	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
+		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
+	}
 	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 {
 		return kept, false
 	}
@@ -112,6 +115,12 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		share := 1.0
 		if k < len(noun.Refs) && noun.Refs[k].Line != nil {
 			share = noun.Refs[k].Share
+		}
+		if s := w.stand[line]; s != nil && k < len(noun.Refs) && w.l.Language().EggParts[noun.Refs[k].Part] > 0 {
+			if first, said := w.parted[line]; said && first != at {
+				continue // yolks and whites are one thing now, and it is in
+			}
+			w.parted[line], share = at, 1
 		}
 		if s := w.stand[line]; s != nil {
 			out = append(out, w.c.stand(s, share, noun.Rest))

@@ -27,6 +27,8 @@ type plan struct {
 	lasts map[int]float64
 	// arrives is the action with which a line goes in whose own is not done.
 	arrives map[int]int
+	// parted are the actions with which a stand-in for parted eggs has gone in.
+	parted map[int]int
 	// shares are how much of a line came along with dropped work.
 	shares map[int]float64
 }
@@ -58,7 +60,7 @@ type deed struct {
 
 // plan decides the whole method of a dish.
 func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
-	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}}
+	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, parted: map[int]int{}}
 	for i := range d.Components {
 		for _, s := range c.standIns(d, a, i) {
 			s.node = p.graph.Line(i, s.line)

@@ -91,6 +91,9 @@ func (c *Carrier) readBack(d *recipe.Dish, a *swap.Adaptation) *flow.Graph {
 		}
 		if s.Change == swap.Changed || s.Change == swap.Added {
 			for _, q := range got.Questions {
+				if asked(d, place.Component, s, q.Text) {
+					continue // as the original was asked
+				}
 				s.Findings = append(s.Findings, swap.Finding{Kind: swap.NotRead, Text: q.Text})
 			}
 		}
@@ -117,6 +120,13 @@ func (c *Carrier) readBack(d *recipe.Dish, a *swap.Adaptation) *flow.Graph {
 		}
 	}
 	return g
+}
+
+// asked tells whether the original's step raised the same question.
+func asked(d *recipe.Dish, component int, s *swap.Step, text string) bool {
+	return slices.ContainsFunc(s.From, func(n int) bool {
+		return slices.ContainsFunc(d.Components[component].Steps[n].Questions, func(q recipe.Question) bool { return q.Text == text })
+	})
 }
 
 // productLines are the lines of what a swap's preparation made that a step names.

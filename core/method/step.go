@@ -63,6 +63,7 @@ func (w *writer) clauses() []*clause {
 			continue
 		}
 		written := w.action(c.node)
+		w.done = max(w.done, c.upto)
 		w.emptied, w.thinned = written[len(written)-1].gone, w.lostFlesh(c.node)
 		done = append(done, written...)
 	}
@@ -98,24 +99,26 @@ func (w *writer) sentences(clauses []*clause) []*sentence {
 	var out []*sentence
 	end := 0
 	for _, c := range clauses {
+		from := c.from
 		fresh := len(out) == 0
 		if c.upto > c.from {
-			fresh = fresh || strings.ContainsAny(w.slice(end, c.from), ".!?")
+			if gap := w.slice(end, c.from); strings.ContainsAny(gap, ".!?") {
+				fresh = true
+				from = end + len([]rune(gap[:strings.LastIndexAny(gap, ".!?")+1]))
+			}
 			end = max(end, c.upto)
 		}
 		if fresh {
-			out = append(out, &sentence{from: c.from})
+			out = append(out, &sentence{from: from})
 		}
 		s := out[len(out)-1]
 		s.clauses = append(s.clauses, c)
-		s.upto = max(s.upto, c.upto)
 	}
-	for i, s := range out { // with the mark that ends it
-		next := len(w.text)
-		if i+1 < len(out) && out[i+1].from > s.upto {
-			next = out[i+1].from
+	for i, s := range out {
+		s.upto = len(w.text)
+		if i+1 < len(out) {
+			s.upto = out[i+1].from
 		}
-		s.upto = next
 		if i == 0 {
 			s.from = 0
 		}

@@ -47,6 +47,8 @@ type writer struct {
 	// was left of the one before.
 	before  *clause
 	emptied bool
+	// done is where the text is written up to.
+	done int
 	// thinned tells that it lost a thing that it took in.
 	thinned bool
 	// small collects what only the words of the step name and a cook must buy.
@@ -85,7 +87,7 @@ func (w *writer) action(i int) []*clause {
 	case len(d.subject) > 0:
 		own.text, own.changed = w.plain(n, d, own), true
 	case len(edits) == 0:
-		own.text = w.slice(a.From, a.Upto)
+		own.text = strings.TrimLeft(w.slice(max(a.From, w.done), a.Upto), " ,")
 	default:
 		own.text, own.changed = w.apply(a, edits), true
 		own.trimmed = slices.ContainsFunc(edits, func(e edit) bool { return e.upto == a.Upto && e.text == "" })
@@ -191,6 +193,9 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	}
 	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
 		return nil, false // all that it was done to is gone
+	}
+	if n.Technique.Medium == "with" && !kept && len(own.objects) == 0 {
+		return nil, false // "dip in ..."
 	}
 	if !kept && len(d.subject) == 0 && !w.impliesWork(n) {
 		return nil, false

@@ -306,7 +306,13 @@ export interface SwapStep {
   work: number;
   wait: number;
   prepares?: string;
+  findings?: Finding[];
+  quote?: string;
   cautions: Caution[];
+}
+export interface Finding {
+  kind: string;
+  text: string;
 }
 export interface Caution {
   id: string;
@@ -444,6 +450,8 @@ export interface Swap {
   pan: string;
   finish: string;
   cookMinutes: number;
+  bare: boolean;
+  bears: number;
   cook: string;
   when: string;
   why: string;

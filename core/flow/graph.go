@@ -202,7 +202,7 @@ func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
 	}
 	for _, line := range slices.Concat(n.To, n.With, n.Into) {
 		at := t.graph.Lines[line]
-		if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); Pours(f) {
+		if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); larder.Pours(f) {
 			return true
 		}
 	}

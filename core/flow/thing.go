@@ -261,21 +261,12 @@ func (b *bindings) mostlyLiquid(portions []portion) bool {
 	for _, p := range portions {
 		mass := b.lines[p.line].line.Mass()
 		all += mass
-		if Pours(b.lines[p.line].food) {
+		if larder.Pours(b.lines[p.line].food) {
 			liquid += mass
 		}
 	}
 	return liquid > all/2
 }
-
-// Pours tells whether a food is a liquid.
-func Pours(f *larder.Food) bool {
-	return f != nil && larder.Or(f.Per100.Water, 0) > liquidWater && f.Aisle != "vegetables" && f.Aisle != "fruit" && f.Aisle != "fish" && f.Aisle != "shellfish"
-}
-
-// liquidWater is the water in 100 g from which a food that is no fruit or
-// vegetable pours.
-const liquidWater = 80.0
 
 // holdsFat tells whether a thing is nothing but fat.
 func (b *bindings) holdsFat(t *thing) bool {

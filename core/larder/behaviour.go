@@ -191,3 +191,21 @@ func (l *Larder) SmallUseFor(t *Technique, kind string, class Animal) *SmallUse 
 	}
 	return nil
 }
+
+// Pours tells whether a food is a liquid.
+func Pours(f *Food) bool {
+	return f != nil && Or(f.Per100.Water, 0) > liquidWater && !slices.Contains(solidShelves, f.Aisle)
+}
+
+// solidShelves hold what keeps its water: no food on them pours.
+var solidShelves = []string{"vegetables", "fruit", "fish", "shellfish", "mushrooms", "soy", "sea-vegetables", "herbs", "meat", "poultry", "pulses", "bakery", "analogues"}
+
+// liquidWater is the water in 100 g from which a food that is no fruit or
+// vegetable pours.
+const liquidWater = 80.0
+
+// Measured tells whether a food is measured as a liquid: it pours, or is an oil or
+// a juice.
+func Measured(f *Food) bool {
+	return Pours(f) && f.Aisle != "soy" && f.Aisle != "eggs" || f != nil && f.Kind == "oil" && f.Matter.Density > 0 && f.ID != "coconut-oil" && f.ID != "vegan-butter" || f != nil && strings.HasSuffix(f.ID, "-juice")
+}

@@ -39,8 +39,8 @@ var glyphs = []struct {
 // readingError is how near a whole multiple of 5 g counts as one.
 const readingError = 0.001
 
-// RoundGrams rounds to 1 g under 10, 5 g under 250 and 10 g above, leaving
-// whole multiples of 5 alone; a fine amount falls back to ever smaller steps until it moves by at most 10 %.
+// RoundGrams rounds to 1 g under 10, 5 g under 250, 10 g under 1 kg, 50 g under 5,
+// 100 g under 10 and 500 g above, leaving whole multiples of 5 alone under 1 kg; a fine amount falls back to ever smaller steps until it moves by at most 10 %.
 func RoundGrams(g float64, care Care) float64 {
 	step := 10.0
 	switch {
@@ -48,6 +48,12 @@ func RoundGrams(g float64, care Care) float64 {
 		step = 0.1
 	case g < 10:
 		step = 1
+	case g >= 10000:
+		step = 500
+	case g >= 5000:
+		step = 100
+	case g >= 1000:
+		step = 50
 	case g < 250, math.Abs(g-math.Round(g/5)*5) < readingError*g:
 		step = 5 // a whole multiple of 5 is a reading already and stays
 	}
@@ -75,6 +81,49 @@ func ShowGrams(s Span, care Care) string {
 	return trim(lo) + "-" + trim(hi) + ThinSpace + unit
 }
 
+// A mass below leastShown grams is not shown beside the spoons that measure it; a
+// liquid below leastPoured millilitres is measured by the spoon.
+const (
+	aPinch        = "a pinch"
+	leastShown    = 0.5
+	spoonGrams    = 12.0
+	leastPoured   = 60.0
+	gramsInFigure = 1.0
+)
+
+// ShowMatter writes a mass as a kitchen measures that matter: what pours in
+// millilitres and litres, little of anything by the spoon with the grams beside
+// it, all else in grams. density is in g/ml, 0 when it is not known.
+func ShowMatter(s Span, density float64, pours bool, care Care) string {
+	grams := s.Mid()
+	switch {
+	case density <= 0, grams <= 0:
+		return ShowGrams(s, care)
+	case pours && grams/density >= leastPoured:
+		return ShowLiquid(Span{Low: s.Low / density, High: s.High / density})
+	case !pours && grams >= spoonGrams:
+		return ShowGrams(s, care)
+	}
+	spoons := ShowMillilitres(grams/density, Metric, Loose)
+	if spoons == aPinch {
+		return spoons + " of"
+	}
+	if grams < leastShown || pours {
+		return spoons
+	}
+	beside := Loose
+	if grams < gramsInFigure {
+		beside = Fine
+	}
+	return spoons + " (" + ShowGrams(Exactly(math.Max(math.Round(grams*2)/2, leastShown)), beside) + ")"
+}
+
+// ShowLiquid writes millilitres, and litres from a thousand up, by the same steps
+// as grams.
+func ShowLiquid(ml Span) string {
+	return strings.NewReplacer("kg", "litres", "g", "ml").Replace(ShowGrams(ml, Loose))
+}
+
 // ShowMillilitres writes a volume by spoons and cups of the system: teaspoons
 // up to a tablespoon, tablespoons up to a quarter cup, cups above. A fine
 // amount that no real measure meets within 10 % is given in ml instead.
@@ -99,7 +148,7 @@ func ShowMillilitres(ml float64, sys System, care Care) string {
 		}
 	}
 	if care == Loose && ml > 0 {
-		return "a pinch"
+		return aPinch
 	}
 	return trim(math.Round(ml*10)/10) + ThinSpace + "ml"
 }

@@ -226,7 +226,7 @@ func (p *plan) isTheSauce(s *standIn) bool {
 		return true
 	}
 	for _, line := range slices.Concat(n.To, n.With, n.Into) {
-		if l := p.line(line); line != s.node && flow.Pours(p.l.Food(l.FoodID())) {
+		if l := p.line(line); line != s.node && larder.Pours(p.l.Food(l.FoodID())) {
 			others += l.Mass()
 		}
 	}
@@ -314,7 +314,7 @@ func (p *plan) subjects(i int) []int {
 		if slices.Contains(n.Named, line) {
 			return false
 		}
-		return p.c.fatLine(p.line(line)) || n.Is("rest") && flow.Pours(p.l.Food(p.line(line).FoodID()))
+		return p.c.fatLine(p.line(line)) || n.Is("rest") && larder.Pours(p.l.Food(p.line(line).FoodID()))
 	})
 	if len(out) == 0 {
 		return n.To
@@ -495,7 +495,7 @@ func (p *plan) goesOn(line, i int) bool {
 }
 
 func (p *plan) holdsLiquid(lines []int) bool {
-	return slices.ContainsFunc(lines, func(line int) bool { return flow.Pours(p.l.Food(p.line(line).FoodID())) })
+	return slices.ContainsFunc(lines, func(line int) bool { return larder.Pours(p.l.Food(p.line(line).FoodID())) })
 }
 
 // line is a line of the original by its number in the graph.

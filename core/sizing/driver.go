@@ -213,6 +213,8 @@ func one(w string) string {
 	switch {
 	case strings.HasSuffix(w, "leaves"), strings.HasSuffix(w, "loaves"):
 		return strings.TrimSuffix(w, "ves") + "f"
+	case strings.HasSuffix(w, "llies"), strings.HasSuffix(w, "kies"):
+		return strings.TrimSuffix(w, "es") // chilli, cookie
 	case strings.HasSuffix(w, "ies") && len(w) > 5:
 		return strings.TrimSuffix(w, "ies") + "y"
 	case strings.HasSuffix(w, "oes"), strings.HasSuffix(w, "ches"), strings.HasSuffix(w, "shes"):

@@ -35,7 +35,7 @@ const (
 
 // Bounds of the factor, and of its effect on time that is worth a word.
 const (
-	Least     = 0.1
+	Least     = 0.02
 	Most      = 50
 	timeDrift = 1.15
 )
@@ -64,7 +64,7 @@ func Scale(l *larder.Larder, d recipe.Dish, factor float64) (Dish, error) {
 		part := recipe.Component{Name: c.Name, Lines: make([]recipe.Line, len(c.Lines)), Steps: make([]recipe.Step, len(c.Steps))}
 		for j, line := range c.Lines {
 			food := l.Food(line.FoodID())
-			part.Lines[j] = packed(food, scaled(line, growth(food, factor)), factor)
+			part.Lines[j] = packed(food, scaled(food, line, growth(food, factor)), factor)
 		}
 		for j, s := range c.Steps {
 			s.Text = inText(s.Text, factor)
@@ -89,8 +89,8 @@ func growth(f *larder.Food, factor float64) float64 {
 }
 
 // scaled writes a line with its amounts multiplied, the words around them kept.
-func scaled(line recipe.Line, k float64) recipe.Line {
-	if line.Amount == nil || k == 1 {
+func scaled(f *larder.Food, line recipe.Line, k float64) recipe.Line {
+	if line.Amount == nil || k == 1 || line.Amount.High == 0 {
 		return line
 	}
 	amount := measure.Amount{Low: line.Amount.Low * k, High: line.Amount.High * k, Unit: line.Amount.Unit}
@@ -101,14 +101,20 @@ func scaled(line recipe.Line, k float64) recipe.Line {
 		g := line.Grams.Times(k)
 		line.Grams = &g
 	}
+	amount = kitchenUnit(amount)
 	text := Show(amount)
+	if grams := measure.GramsOf(amount.Unit); f != nil && (amount.Unit == measure.Gram || amount.Unit == measure.Kilogram) && f.Matter.Density > 0 {
+		text = measure.ShowMatter(measure.Span{Low: amount.Low * grams, High: amount.High * grams}, f.Matter.Density, larder.Measured(f) && line.Form != "ground", measure.Loose)
+	}
 	if said := saidUnit(line); said != "" {
 		text = measure.Amount{Low: amount.Low, High: amount.High, Unit: measure.Piece}.String() + " " + said
 		if amount.High > 1 {
 			text = strings.TrimSuffix(text, said) + many(said)
 		}
 	}
-	if line.Grams != nil && byMeasure(amount.Unit) {
+	if text == "a pinch" {
+		text += " of"
+	} else if line.Grams != nil && byMeasure(amount.Unit) {
 		text += " (" + measure.ShowGrams(*line.Grams, measure.Loose) + ")"
 	}
 	rest := words(line)
@@ -232,7 +238,8 @@ func Show(a measure.Amount) string {
 		return measure.ShowGrams(measure.Span{Low: a.Low * grams, High: a.High * grams}, measure.Loose)
 	}
 	if a.Unit == measure.Millilitre || a.Unit == measure.Litre {
-		return liquid(a.Low*measure.MillilitresOf(a.Unit, measure.Metric), a.High*measure.MillilitresOf(a.Unit, measure.Metric))
+		ml := measure.MillilitresOf(a.Unit, measure.Metric)
+		return measure.ShowLiquid(measure.Span{Low: a.Low * ml, High: a.High * ml})
 	}
 	if byMeasure(a.Unit) {
 		size := measure.MillilitresOf(a.Unit, measure.Metric)
@@ -248,16 +255,33 @@ func Show(a measure.Amount) string {
 		case a.Unit == measure.Leaf:
 			text = strings.TrimSuffix(text, unit) + "leaves"
 		default:
-			text += "s"
+			text = strings.TrimSuffix(text, unit) + many(unit)
 		}
 	}
 	return text
 }
 
-// liquid writes millilitres, litres from a thousand up, by the same steps as
-// grams.
-func liquid(low, high float64) string {
-	return strings.NewReplacer("kg", "litres", "g", "ml").Replace(measure.ShowGrams(measure.Span{Low: low, High: high}, measure.Loose))
+// mostPinches is how many pinches or dashes are counted; more are spoons.
+const mostPinches = 3
+
+// kitchenUnit puts an amount that has outgrown its unit into one that a kitchen
+// measures it by: pinches and dashes in spoons, wine by the decilitre in
+// millilitres.
+func kitchenUnit(a measure.Amount) measure.Amount {
+	switch a.Unit {
+	case measure.Pinch, measure.Dash:
+		if a.High > mostPinches {
+			to := measure.MillilitresOf(a.Unit, measure.Metric) / measure.MillilitresOf(measure.Teaspoon, measure.Metric)
+			return measure.Amount{Low: a.Low * to, High: a.High * to, Unit: measure.Teaspoon}
+		}
+		return measure.Amount{Low: max(math.Round(a.Low), 1), High: max(math.Round(a.High), 1), Unit: a.Unit}
+	case measure.Glug:
+		return measure.Amount{Low: max(math.Round(a.Low*2)/2, 0.5), High: max(math.Round(a.High*2)/2, 0.5), Unit: a.Unit}
+	case measure.Centilitre, measure.Decilitre:
+		to := measure.MillilitresOf(a.Unit, measure.Metric)
+		return measure.Amount{Low: a.Low * to, High: a.High * to, Unit: measure.Millilitre}
+	}
+	return a
 }
 
 // inStep finds masses and volumes in the words of a step; lengths, times and

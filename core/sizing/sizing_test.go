@@ -121,7 +121,7 @@ func TestTheSameSizeIsTheSameDish(t *testing.T) {
 
 func TestFactorsBeyondReasonAreRefused(t *testing.T) {
 	l, r := open(t)
-	for _, k := range []float64{0, -1, 0.05, 51, math.NaN(), math.Inf(1)} {
+	for _, k := range []float64{0, -1, 0.01, 51, math.NaN(), math.Inf(1)} {
 		_, err := sizing.Scale(l, r.Read(cake, measure.Metric), k)
 		require.ErrorContains(t, err, "sized between", "%v", k)
 	}

@@ -197,19 +197,9 @@ func fineAmounts(f *larder.Food) measure.Care {
 	return measure.Loose
 }
 
-// spoonGrams is the mass below which an amount is shown by the spoon, with the
-// grams beside it.
-const spoonGrams = 12.0
-
 // kitchenAmount writes grams as a cook measures them.
 func kitchenAmount(f *larder.Food, grams float64) string {
-	care := fineAmounts(f)
-	shown := measure.ShowGrams(measure.Exactly(grams), care)
-	if f.Matter.Density <= 0 || grams >= spoonGrams {
-		return shown
-	}
-	spoons := measure.ShowMillilitres(grams/f.Matter.Density, measure.Metric, measure.Loose)
-	return fmt.Sprintf("%s (%s)", spoons, shown)
+	return measure.ShowMatter(measure.Exactly(grams), f.Matter.Density, larder.Measured(f), fineAmounts(f))
 }
 
 // Written is a line as a card has it: amount, food, preparation.

@@ -29,6 +29,10 @@ type Card struct {
 	// finished.
 	Open      []string      `json:"open"`
 	Changed   []Replaced    `json:"changed"`
+	// Findings are what reading the card back has found: steps to look at.
+	Findings []CardFinding `json:"findings"`
+	// Short says which pinned traits stayed short.
+	Short []string `json:"short"`
 	Cautions  []CardCaution `json:"cautions"`
 	Allergens []string      `json:"allergens"`
 	Labels    []string      `json:"labels"`
@@ -57,6 +61,40 @@ type Replaced struct {
 	From string `json:"from"`
 	To   string `json:"to"`
 	Why  string `json:"why"`
+	// Limits is what it cannot do, in one line.
+	Limits string `json:"limits"`
+}
+
+// Words say what stands in, why, and what it cannot do.
+func (r Replaced) Words() string {
+	text := r.To + ". " + r.Why
+	if r.Limits != "" {
+		text += " Limits: " + r.Limits
+	}
+	return text
+}
+
+// Looks are the findings as sentences that name their step.
+func (c Card) Looks() []string {
+	var out []string
+	for _, f := range c.Findings {
+		where := fmt.Sprintf("step %d", f.Step+1)
+		if name := partName(f.Part, c.Dish.Components[f.Part]); name != "" {
+			where = name + ", " + where
+		}
+		out = append(out, where+": "+f.Text)
+	}
+	return out
+}
+
+// CardFinding is a step of the card that a cook must look at before cooking from
+// it. Part and Step are indexes into the card's components and their steps.
+type CardFinding struct {
+	Part  int    `json:"part"`
+	Step  int    `json:"step"`
+	Kind  string `json:"kind"`
+	Text  string `json:"text"`
+	Quote string `json:"quote"`
 }
 
 // CardCaution is one thing that can hurt; grave ones are set out.
@@ -175,6 +213,9 @@ func (s sheet) card(c Card) {
 	for _, o := range c.Open {
 		s.text("B", bodySize, 0, s.width, "Not finished: "+o)
 	}
+	for _, look := range c.Looks() {
+		s.text("B", bodySize, 0, s.width, "To look at: "+look)
+	}
 	if c.Lives != "" {
 		s.text("", bodySize, 0, s.width, c.Lives)
 	}
@@ -249,9 +290,10 @@ func (s sheet) notes(c Card) {
 	}
 	var changed []string
 	for _, x := range c.Changed {
-		changed = append(changed, fmt.Sprintf("%s: %s. %s", x.From, x.To, x.Why))
+		changed = append(changed, fmt.Sprintf("%s: %s", x.From, x.Words()))
 	}
 	list("What was changed", changed)
+	list("Short of the original", c.Short)
 	if len(c.Cautions) > 0 {
 		s.heading("Take care")
 		for _, x := range c.Cautions {
@@ -300,9 +342,10 @@ func ToCardMarkdown(c Card) []byte {
 		b.WriteString("\n")
 	}
 	list("Not finished", c.Open)
+	list("To look at", c.Looks())
 	var changed, cautions []string
 	for _, x := range c.Changed {
-		changed = append(changed, fmt.Sprintf("**%s**: %s. %s", x.From, x.To, x.Why))
+		changed = append(changed, fmt.Sprintf("**%s**: %s", x.From, x.Words()))
 	}
 	for _, x := range c.Cautions {
 		if x.Grave {
@@ -312,6 +355,7 @@ func ToCardMarkdown(c Card) []byte {
 		}
 	}
 	list("What was changed", changed)
+	list("Short of the original", c.Short)
 	if cautions != nil {
 		list("Take care", append(cautions, Deference))
 	}
@@ -369,12 +413,14 @@ h1{margin:0}h2{margin:1.4em 0 .3em;border-bottom:1px solid #e4ddcf}
 </style></head><body>
 <h1>{{.Name}}</h1><p class="quiet">{{.Place}}{{if .Place}} · {{end}}in plant form{{with serves .Dish}} · {{.}}{{end}}</p>
 {{range .Open}}<p class="grave">Not finished: {{.}}</p>{{end}}
+{{range .Looks}}<p class="grave">To look at: {{.}}</p>{{end}}
 {{with .Lives}}<p>{{.}}</p>{{end}}
 {{range $i, $c := .Dish.Components}}{{with part $i $c}}<h2>{{.}}</h2>{{end}}
 <div class="part"><ul>{{range $j, $l := .Lines}}<li>{{$.Both $i $j}}</li>{{end}}</ul><ol>{{range .Steps}}<li>{{.Text}}</li>{{end}}</ol></div>{{end}}
 {{range .SidePots}}<h2>{{.Title}}</h2>
 <div class="part"><ul>{{range .Lines}}<li>{{.}}</li>{{end}}</ul><ol>{{range .Steps}}<li>{{.}}</li>{{end}}</ol></div>{{end}}
-{{with .Changed}}<h2>What was changed</h2><ul>{{range .}}<li><b>{{.From}}</b>: {{.To}}. {{.Why}}</li>{{end}}</ul>{{end}}
+{{with .Changed}}<h2>What was changed</h2><ul>{{range .}}<li><b>{{.From}}</b>: {{.Words}}</li>{{end}}</ul>{{end}}
+{{with .Short}}<h2>Short of the original</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Cautions}}<h2>Take care</h2><ul>{{range .}}<li{{if .Grave}} class="grave"{{end}}>{{.Text}}</li>{{end}}</ul><p class="quiet">{{deference}}</p>{{end}}
 {{with .Allergens}}<h2>Holds</h2><p>{{range $i, $a := .}}{{if $i}}, {{end}}{{$a}}{{end}}. Labels decide, and what touched a board.</p>{{end}}
 {{with .Labels}}<h2>Labels to read</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}

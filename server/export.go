@@ -9,6 +9,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/balance"
+	"yembra/core/character"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/method"
@@ -219,7 +220,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 	sheet := balance.Of(core.Larder, original, adapted)
 	card := formats.Card{
 		Name: doc.Name, Place: doc.Place, Lives: doc.Decisions.LivesFrom, Allergens: append(sheet.Allergens.Come, sheet.Allergens.Both...),
-		Open: []string{}, Changed: []formats.Replaced{}, Cautions: []formats.CardCaution{}, Labels: []string{}, Keeping: []string{}, SidePots: []formats.Pot{}, Sources: []string{},
+		Open: []string{}, Changed: []formats.Replaced{}, Findings: []formats.CardFinding{}, Short: []string{}, Cautions: []formats.CardCaution{}, Labels: []string{}, Keeping: []string{}, SidePots: []formats.Pot{}, Sources: []string{},
 	}
 	slices.Sort(card.Allergens)
 	card.Dish = recipe.Dish{Name: doc.Name, Serves: doc.Original.Serves, Notices: []recipe.Notice{}}
@@ -231,7 +232,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		said[text] = true
 		return append(list, text)
 	}
-	for _, comp := range method.Parts(core.Larder, a) {
+	for i, comp := range method.Parts(core.Larder, a) {
 		part := recipe.Component{Name: comp.Name, Lines: []recipe.Line{}, Steps: []recipe.Step{}}
 		for _, l := range comp.Lines {
 			part.Lines = append(part.Lines, l.Line)
@@ -244,8 +245,11 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 				}
 			}
 		}
-		for _, s := range comp.Steps {
+		for n, s := range comp.Steps {
 			part.Steps = append(part.Steps, s.Step)
+			for _, f := range s.Findings {
+				card.Findings = append(card.Findings, formats.CardFinding{Part: i, Step: n, Kind: string(f.Kind), Text: f.Text, Quote: s.Quote})
+			}
 			for _, x := range s.Cautions {
 				if !said[x.Text] {
 					said[x.Text] = true
@@ -263,7 +267,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		return doc.Original.Components[i].Lines[j].Name
 	}
 	for _, x := range a.Swaps {
-		card.Changed = append(card.Changed, formats.Replaced{From: name(x.Replaces), To: x.Name, Why: x.Why})
+		card.Changed = append(card.Changed, formats.Replaced{From: name(x.Replaces), To: x.Name, Why: x.Why, Limits: x.Limits})
 		for _, text := range x.Cautions {
 			if !said[text] {
 				said[text] = true
@@ -276,6 +280,11 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 	}
 	for _, o := range a.Unresolved {
 		card.Open = append(card.Open, fmt.Sprintf("In place of %s: %s.", name(o.Line), o.Why))
+	}
+	for _, t := range a.Traits {
+		if t.Pinned && t.Verdict == character.Short {
+			card.Short = once(card.Short, fmt.Sprintf("%s, which you pinned, stays short by %.1f steps.", larder.Capital(t.Trait), -t.Steps))
+		}
 	}
 	slices.SortStableFunc(card.Cautions, func(x, y formats.CardCaution) int {
 		switch {

@@ -21,6 +21,8 @@ type Writing struct {
 	// can take it in.
 	Allow, Heat string
 	GoOn        string `yaml:"goOn"`
+	// Findings say what reading back has found, by kind.
+	Findings map[string]string
 	// Renames are names of what dishes make, in place of those that name an animal.
 	Renames map[string]string
 	// Shares are said by the nearest of these, Some where none is near, Rest of

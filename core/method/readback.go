@@ -1,8 +1,8 @@
 package method
 
 import (
-	"fmt"
 	"slices"
+	"strings"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -28,7 +28,7 @@ func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
 			line := l.Line
 			if l.Change == swap.Dropped {
 				line = recipe.Line{} // nothing can mean it
-			} else if s := c.unprepared1(a, i, n); s != nil && l.Change == swap.Swapped {
+			} else if s := c.calledBySwap(a, i, n); s != nil && l.Change == swap.Swapped {
 				line.Also = append(slices.Clone(line.Also), recipe.Alternative{Name: s.Short})
 			}
 			part.Lines = append(part.Lines, line)
@@ -44,9 +44,9 @@ func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
 	return k
 }
 
-// unprepared1 is the swap that brought a line and has no preparation, so that
+// calledBySwap is the swap that brought a line and has no preparation, so that
 // steps call the line by the swap's name; nil for others.
-func (c *Carrier) unprepared1(a *swap.Adaptation, component, line int) *larder.Swap {
+func (c *Carrier) calledBySwap(a *swap.Adaptation, component, line int) *larder.Swap {
 	for i := range a.Swaps {
 		x := &a.Swaps[i]
 		if swap.ComponentOf(x.Replaces) == component && slices.Contains(x.Lines, line) {
@@ -84,17 +84,17 @@ func (c *Carrier) readBack(d *recipe.Dish, a *swap.Adaptation) *flow.Graph {
 		slices.Sort(s.Lines)
 		s.Findings = nil
 		if s.Quote != "" {
-			s.Findings = append(s.Findings, swap.Finding{Kind: swap.OtherThan, Text: s.Quote})
+			s.Findings = append(s.Findings, c.finding(swap.OtherThan, s.Quote))
 		}
 		if animals := got.Animals; len(animals) > 0 {
-			s.Findings = append(s.Findings, swap.Finding{Kind: swap.NamesAnimal, Text: animals[0].Name})
+			s.Findings = append(s.Findings, c.finding(swap.NamesAnimal, animals[0].Name))
 		}
 		if s.Change == swap.Changed || s.Change == swap.Added {
 			for _, q := range got.Questions {
 				if asked(d, place.Component, s, q.Text) {
 					continue // as the original was asked
 				}
-				s.Findings = append(s.Findings, swap.Finding{Kind: swap.NotRead, Text: q.Text})
+				s.Findings = append(s.Findings, c.finding(swap.NotRead, q.Text))
 			}
 		}
 	}
@@ -120,6 +120,11 @@ func (c *Carrier) readBack(d *recipe.Dish, a *swap.Adaptation) *flow.Graph {
 		}
 	}
 	return g
+}
+
+// finding says one thing that reading back has found.
+func (c *Carrier) finding(kind swap.FindingKind, text string) swap.Finding {
+	return swap.Finding{Kind: kind, Text: strings.ReplaceAll(c.words().Findings[string(kind)], "{text}", text)}
 }
 
 // asked tells whether the original's step raised the same question.
@@ -170,7 +175,7 @@ func (c *Carrier) check(p *plan, g *flow.Graph) {
 		comp := &p.a.Components[i]
 		for _, n := range p.withoutPlace(unused(g, comp, i), i) {
 			if at := lastDone(comp); at != nil {
-				at.Findings = append(at.Findings, swap.Finding{Kind: swap.UnusedLine, Text: comp.Lines[n].Name})
+				at.Findings = append(at.Findings, c.finding(swap.UnusedLine, comp.Lines[n].Name))
 			}
 		}
 	}
@@ -206,12 +211,12 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				continue
 			}
 			if step != nil && !prepared && len(step.From) > 0 {
-				step.Findings = append(step.Findings, swap.Finding{Kind: swap.TooEarly, Text: s.name})
+				step.Findings = append(step.Findings, c.finding(swap.TooEarly, s.name))
 				prepared = true
 			}
 			x := plan{l: p.l, graph: g}
 			if minutes += x.wetMinutes(k); minutes > s.Bears*mostBeyond+tolerance && step != nil {
-				step.Findings = append(step.Findings, swap.Finding{Kind: swap.BeyondLimit, Text: fmt.Sprintf("%s: %s", s.name, c.spoken(measure.Exactly(minutes)))})
+				step.Findings = append(step.Findings, c.finding(swap.BeyondLimit, s.name+", "+c.spoken(measure.Exactly(minutes))))
 				break
 			}
 		}

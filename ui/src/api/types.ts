@@ -751,6 +751,8 @@ export interface Card {
   beside: string[][];
   open: string[];
   changed: Replaced[];
+  findings: CardFinding[];
+  short: string[];
   cautions: CardCaution[];
   allergens: string[];
   labels: string[];
@@ -765,6 +767,14 @@ export interface Replaced {
   from: string;
   to: string;
   why: string;
+  limits: string;
+}
+export interface CardFinding {
+  part: number;
+  step: number;
+  kind: string;
+  text: string;
+  quote: string;
 }
 export interface CardCaution {
   text: string;

@@ -93,6 +93,24 @@ function Page({ card }: { card: Card }) {
           </ul>
         </div>
       )}
+      {card.findings.length > 0 && (
+        <div className="open-lines" role="note">
+          <b>
+            {card.findings.length === 1 ? "One step is" : `${card.findings.length} steps are`} to
+            look at before you cook.
+          </b>
+          <ul>
+            {card.findings.map((f, i) => (
+              <li key={i}>
+                {card.dish.components[f.part]?.name
+                  ? `${card.dish.components[f.part]?.name}, `
+                  : ""}
+                step {f.step + 1}: {f.text}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       {card.lives && <p>{card.lives}</p>}
       {card.dish.components.map((c, i) => (
         <Part
@@ -116,11 +134,13 @@ function Page({ card }: { card: Card }) {
               {card.changed.map((x, i) => (
                 <li key={i}>
                   <b>{x.from}</b>: {x.to}. {x.why}
+                  {x.limits && <span className="quiet"> Limits: {x.limits}</span>}
                 </li>
               ))}
             </ul>
           </>
         )}
+        <Notes head="Short of the original" list={card.short} />
         {card.cautions.length > 0 && (
           <>
             <h2>Take care</h2>

@@ -32,7 +32,15 @@ export function openAt(stage: string, d: DishView): number {
   if (stage === "character") {
     return d.document.decisions.pins.length === 0 ? 1 : 0;
   }
+  if (stage === "method") return toLookAt(d);
   return stage === "swaps" ? d.adaptation.unresolved.length : 0;
+}
+
+/** How many steps of the adaptation a cook must look at before cooking from it. */
+export function toLookAt(d: DishView): number {
+  return d.adaptation.components
+    .flatMap((c) => c.steps)
+    .filter((s) => (s.findings ?? []).length > 0).length;
 }
 
 /** The second band of a dish and, below it, the stage that is open. */
@@ -98,6 +106,11 @@ function Band({ open }: { open: OpenDish }) {
       <div className="row">
         <Names open={open} />
         {dish.adaptation.swaps.length > 0 && <TallyView tally={dish.adaptation.tally} />}
+        {toLookAt(dish) > 0 && (
+          <NavLink to={`/dishes/${dish.id}/method`} className="look-count">
+            <b>{toLookAt(dish)}</b> to look at
+          </NavLink>
+        )}
         <div className="right">
           <span className="saved" role="status">
             {open.saving ? "Saving" : "Saved"}

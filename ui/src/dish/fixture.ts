@@ -221,6 +221,8 @@ export function candidate(id: string, name: string): Candidate {
       pan: "",
       finish: "",
       cookMinutes: 0,
+      bare: false,
+      bears: 0,
       cook: "",
       why: "It keeps the smoke.",
       limits: "It is firm.",

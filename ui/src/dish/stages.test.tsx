@@ -397,6 +397,19 @@ describe("Method", () => {
   });
 });
 
+describe("Method read back", () => {
+  it("shows what is to look at on the step, on the path and beside the tally", async () => {
+    const view = dish();
+    const step = at(at(view.adaptation.components).steps);
+    Object.assign(step, { findings: [{ kind: "unread", text: "It does not read as work." }] });
+    serve(view);
+    open("method");
+    expect((await screen.findByText("It does not read as work.")).className).toBe("look");
+    expect(screen.getByRole("link", { name: /Method/ }).textContent).toContain("1");
+    expect(screen.getByRole("link", { name: "1 to look at" })).toBeDefined();
+  });
+});
+
 describe("Method's figures", () => {
   it("keeps figures, order and a side pot as decisions", async () => {
     const view = dish();
@@ -459,7 +472,11 @@ describe("Card", () => {
     factor,
     beside: [["14 oz"]],
     open: ["In place of butter: no swap chosen yet."],
-    changed: [{ from: "smoked haddock", to: "Flaked smoked tofu", why: "Smoke in flakes." }],
+    findings: [],
+    short: [],
+    changed: [
+      { from: "smoked haddock", to: "Flaked smoked tofu", why: "Smoke in flakes.", limits: "" },
+    ],
     cautions: [{ text: "Kelp is rich in iodine.", grave: true }],
     allergens: ["soy"],
     labels: ["bread: Look for one without milk."],
@@ -471,6 +488,24 @@ describe("Card", () => {
     tally: "5 kept.",
     serving: { energy: 400, protein: 20, fat: 10, carbohydrate: 50, fibre: 8, salt: 1.2 },
     sources: ["Tables"],
+  });
+
+  it("says which steps are to look at and what stayed short", async () => {
+    answers["GET /api/dishes/d1/card"] = () =>
+      Response.json({
+        ...card(),
+        open: [],
+        findings: [
+          { part: 0, step: 0, kind: "limit", text: "Longer than it bears: tofu.", quote: "" },
+        ],
+        short: ["Smoke, which you pinned, stays short by 1.2 steps."],
+      });
+    open("card");
+    const page = await screen.findByRole("article", { name: "Card" });
+    const note = within(page).getByRole("note");
+    expect(note.textContent).toContain("One step is to look at");
+    expect(note.textContent).toContain("step 1: Longer than it bears");
+    expect(page.textContent).toContain("stays short by 1.2 steps");
   });
 
   it("shows what the server gathered, what is open first", async () => {

@@ -5,6 +5,7 @@ import { useState } from "react";
 
 import type { RecipeStep, SwapStep } from "../api/types";
 import { useOpenDish, type OpenDish } from "../dish/useDish";
+import { FlowPicture } from "../flow/FlowPicture";
 import { without } from "../shared/records";
 import { Facts } from "./Facts";
 import { SidePotField } from "./SidePotField";
@@ -52,6 +53,7 @@ export default function MethodStage() {
         </p>
       )}
       <SidePotField open={open} />
+      <Flows open={open} />
       {parts.map((c, i) => (
         <section key={i} aria-label={c.name || "Main part"}>
           {parts.length > 1 && <h2>{c.name || "Main part"}</h2>}
@@ -98,6 +100,25 @@ export default function MethodStage() {
   );
 }
 
+/** The flow of the original above that of the adaptation, opened when it is asked for. */
+function Flows({ open }: { open: OpenDish }) {
+  const { original } = open.dish.document;
+  const components = open.dish.adaptation.components.map((c) => ({
+    name: c.name,
+    lines: c.lines,
+    steps: c.steps.filter((s) => s.change !== "dropped"),
+  }));
+  return (
+    <details className="flows">
+      <summary>The flow as a picture: original above, adaptation below</summary>
+      <h2>Original</h2>
+      <FlowPicture dish={original} />
+      <h2>Adaptation</h2>
+      <FlowPicture dish={{ ...original, components }} />
+    </details>
+  );
+}
+
 interface RowProps {
   open: OpenDish;
   step: SwapStep;
@@ -140,6 +161,11 @@ function Row({ open, step, from, move }: RowProps) {
             }}
           />
         )}
+        {(step.findings ?? []).map((f, i) => (
+          <p key={i} className="look" role="note">
+            <b>To look at.</b> {f.text}
+          </p>
+        ))}
         <Facts open={open} step={step} />
         {step.cautions.map((c) => (
           <p key={c.id} className={c.grave ? "caution grave" : "caution"} role="note">

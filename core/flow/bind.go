@@ -53,6 +53,8 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		b.tied(c, t, l, r)
 	}
 	b.phrase = nil
+	a.To = append(a.To, b.several...) // "lift out the fish", of two kinds
+	b.several = nil
 	b.said(c, a)
 	b.meantTo = len(a.To) == 0
 	question := b.meant(c, t, r)
@@ -137,6 +139,10 @@ func (b *bindings) of(p portion, refs []recipe.Ref) {
 		return
 	}
 	r := &refs[len(refs)-1]
+	if r.Made != nil && r.Of != "" && r.Of != b.lines[p.line].ref && b.takesAway() {
+		b.several = append(b.several, recipe.Ref{Made: r.Made, Share: 1, Of: b.lines[p.line].ref})
+		return
+	}
 	switch {
 	case r.Made == nil:
 	case r.Of == "":

@@ -136,6 +136,9 @@ func (b *body) rest(i int) int {
 		b.how(i, end)
 		return end
 	}
+	if b.lang.Prepositions[b.low(i+1)] == "with" && i > b.start+b.width && b.describes(i) && b.foods(b.words[min(i+2, len(b.words)-1)].norm) {
+		return b.link(i+1, false) // "tortillas topped with cheese"
+	}
 	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
 		return b.says(i)
 	}

@@ -300,5 +300,11 @@ func (p *parser) subordinateEnd(i, upto int) int {
 func (p *parser) endsList(i, upto int) bool {
 	_, n := p.verb(i, language.Base)
 	next := i + n
-	return n == 1 && p.listed(p.words[i].norm) && !p.opensThing(next) && (p.ends(next, upto) || p.lang.Prepositions[p.low(next)] != "" && !p.is(next, p.lang.Particles) || p.conj(next) || p.mark(next, ","))
+	if n != 1 || p.opensThing(next) {
+		return false
+	}
+	if p.ends(next, upto) && p.foods(p.words[i].norm) {
+		return true
+	}
+	return p.listed(p.words[i].norm) && (p.lang.Prepositions[p.low(next)] != "" && !p.is(next, p.lang.Particles) || p.conj(next) || p.mark(next, ","))
 }

@@ -165,6 +165,13 @@ func (b *bindings) whole(n noun) []referent {
 			untouched = false
 		}
 	}
+	if untouched {
+		for _, t := range b.things { // what was made aside goes in with the rest
+			if t.title != nil && t.comp == b.comp && b.open(t) {
+				out = append(out, referent{made: t})
+			}
+		}
+	}
 	if len(out) > 0 && (untouched || n.rest || b.r.lang.Ingredients[n.head()]) {
 		return out
 	}

@@ -89,6 +89,8 @@ type bindings struct {
 	// kept are the lines that are for such steps.
 	takes []string
 	kept  map[string]bool
+	// several are further lines that are taken out of one thing together.
+	several []recipe.Ref
 	// tech is the technique of the action being bound.
 	tech *larder.Technique
 }

@@ -121,7 +121,11 @@ func ShowMatter(s Span, density float64, pours bool, care Care) string {
 // ShowLiquid writes millilitres, and litres from a thousand up, by the same steps
 // as grams.
 func ShowLiquid(ml Span) string {
-	return strings.NewReplacer("kg", "litres", "g", "ml").Replace(ShowGrams(ml, Loose))
+	text := strings.NewReplacer("kg", "litres", "g", "ml").Replace(ShowGrams(ml, Loose))
+	if text == "1"+ThinSpace+"litres" {
+		return "1" + ThinSpace + "litre"
+	}
+	return text
 }
 
 // ShowMillilitres writes a volume by spoons and cups of the system: teaspoons

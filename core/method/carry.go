@@ -216,11 +216,14 @@ func (c *Carrier) unprepared(p *plan, i int, prepared map[string]bool) []part {
 func (c *Carrier) finishes(p *plan, parts []part, i int) []part {
 	done := map[string]bool{}
 	for _, s := range p.inOrder() {
-		if s.component != i || s.gone || s.finished || s.book.FinishFor(s.chosen.Use) == "" || done[s.book.ID] {
+		if p.home(s.component) != i || s.gone || s.finished || s.book.FinishFor(s.chosen.Use) == "" || done[s.book.ID] {
 			continue
 		}
 		done[s.book.ID] = true
-		step := recipe.Step{Text: s.book.FinishFor(s.chosen.Use), Lines: slices.Clone(s.lines)}
+		step := recipe.Step{Text: s.book.FinishFor(s.chosen.Use)}
+		if s.component == i {
+			step.Lines = slices.Clone(s.lines)
+		}
 		where, _ := p.moment(parts, larder.AtEnd)
 		parts = slices.Insert(parts, where, added(swap.Step{Step: step, From: []int{}, Change: swap.Added, Why: s.book.Why})...)
 	}

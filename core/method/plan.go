@@ -176,7 +176,7 @@ func (p *plan) enter(s *standIn) {
 	if s.is(larder.Steeped) {
 		start = p.afterWashing(s, path)
 	}
-	for start < len(path)-1 && p.dropped(s, path[start]) {
+	for start < len(path)-1 && (p.dropped(s, path[start]) || s.is(larder.Ready) && s.flesh() && p.takesOut(path[start])) {
 		start++
 	}
 	start = p.namedSoon(s, path, start)
@@ -191,9 +191,40 @@ func (p *plan) enter(s *standIn) {
 			left -= minutes
 			continue
 		}
+		if p.boundBefore(s, path[start:i]) {
+			shorter := math.Max(math.Max(left, leastBase), math.Min(p.wants(path[i]), minutes))
+			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
+				p.lasts[path[i]] = shorter
+			}
+			left = math.Max(left-shorter, 0)
+			continue
+		}
 		p.enterLate(s, path, i, math.Max(left, 0))
 		return
 	}
+}
+
+// boundBefore tells whether something was put together with others before it is
+// cooked, so that it cannot go in later: marinated, coated, filled or laid in.
+func (p *plan) boundBefore(s *standIn, path []int) bool {
+	return slices.ContainsFunc(path, func(i int) bool {
+		n := &p.graph.Nodes[i]
+		if !slices.Contains(n.Named, s.node) {
+			return false
+		}
+		t := n.Technique
+		return t.Name == "marinate" || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "serve" && t.Name != "top"
+	})
+}
+
+// takesOut tells whether an action lifts, drains or cleans something without a word
+// for what, or nothing but flesh.
+func (p *plan) takesOut(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "separate" && n.Technique.Family != "clean" {
+		return false
+	}
+	return len(n.Action.Words.Phrases) == 0
 }
 
 // namedSoon moves on from an action that does not name a stand-in to the next that
@@ -364,14 +395,14 @@ func (p *plan) decide(i int) {
 		if p.stand[line] != nil {
 			replaced++
 		}
-		if p.there(line, i) {
+		if p.there(line, i) && !p.merged(line, i) {
 			there++
 		}
 	}
 	switch {
 	case len(subjects) == 0:
 		p.decideNamed(i)
-	case there == 0, p.impliesGone(i, replaced > there):
+	case there == 0, p.impliesGone(i):
 		p.withoutSubject(i)
 	case replaced == len(subjects):
 		p.decideAlone(i)
@@ -404,12 +435,50 @@ func (p *plan) namesOne(n *flow.Node) bool {
 
 // impliesGone tells whether an action is meant for flesh that is not there though
 // other things lie beside it: "drain and pat dry", after a marinade.
-func (p *plan) impliesGone(i int, missing bool) bool {
+func (p *plan) impliesGone(i int) bool {
 	n := &p.graph.Nodes[i]
-	if !missing || len(n.Action.Words.Phrases) > 0 || !slices.Contains(ofFlesh, n.Technique.Family) {
+	if slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
+		return false
+	}
+	dusted := n.Technique.Family == "dry heat" && !slices.ContainsFunc(n.To, func(line int) bool { return p.there(line, i) && !p.dusts(line) })
+	if !dusted && (len(n.Action.Words.Phrases) > 0 || !slices.Contains(ofFlesh, n.Technique.Family)) {
 		return false
 	}
 	return slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() && !p.there(line, i) })
+}
+
+// dusts tells whether a line is no more than a coat or seasoning of a piece: flour,
+// spice, salt, fat.
+func (p *plan) dusts(line int) bool {
+	f := p.l.Food(p.line(line).FoodID())
+	return f != nil && (f.Aisle == "spices" || f.Kind == "white-flour" || f.Kind == "starch" || f.Kind == "salt" || p.c.fatLine(p.line(line)))
+}
+
+// merged tells whether an action works on a part of eggs for which one thing stands
+// that has gone in with another part already.
+func (p *plan) merged(line, i int) bool {
+	s := p.stand[line]
+	if s == nil || s.class != larder.Egg {
+		return false
+	}
+	first := -1
+	for k := range p.graph.Nodes {
+		if p.partOf(line, k) {
+			first = k
+			break
+		}
+	}
+	return first >= 0 && i > first && p.partOf(line, i)
+}
+
+// partOf tells whether an action names the yolk or the white of a line.
+func (p *plan) partOf(line, i int) bool {
+	a := p.graph.Nodes[i].Action
+	at := p.graph.Lines[line]
+	ref := recipe.LineRef(at.Component, at.Line)
+	return slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool {
+		return p.l.Language().EggParts[r.Part] > 0 && r.Line != nil && *r.Line == ref
+	})
 }
 
 // ofFlesh are ways of working that a text leaves without an object only where it
@@ -606,8 +675,16 @@ func (p *plan) cueGone(n *flow.Node) bool {
 	if n.Action.Cue == "" {
 		return false
 	}
+	return p.gone(n, n.Action.Cue)
+}
+
+// gone tells whether words that end an action speak of something that was replaced.
+func (p *plan) gone(n *flow.Node, cue string) bool {
 	lang := p.l.Language()
-	words := larder.Words(n.Action.Cue)
+	words := larder.Words(cue)
+	if len(p.stand) > 0 && len(p.animalWords(cue)) > 0 {
+		return true
+	}
 	if s := p.fleshBefore(p.graph.Number(n)); s != nil && slices.ContainsFunc(words, func(w string) bool { return lang.Fleshly[w] }) {
 		return true
 	}

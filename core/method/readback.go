@@ -195,14 +195,13 @@ func lastDone(comp *swap.Component) *swap.Step {
 // that are used before they are made.
 func (c *Carrier) limits(p *plan, g *flow.Graph) {
 	for _, s := range p.inOrder() {
-		if s.gone || len(s.lines) == 0 || s.Dissolves {
+		if s.gone || len(s.lines) == 0 {
 			continue
 		}
-		at := g.Line(s.component, s.lines[0])
-		minutes, prepared := 0.0, len(s.book.Prepare) == 0
+		minutes, prepared, used := 0.0, len(s.book.Prepare) == 0, false
 		for k := range g.Nodes {
 			n := &g.Nodes[k]
-			if !n.Reaches(at) {
+			if !slices.ContainsFunc(s.lines, func(line int) bool { return n.Reaches(g.Line(s.component, line)) }) {
 				continue
 			}
 			step := stepOf(p.a, n.Action.ID)
@@ -210,14 +209,20 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				prepared = true
 				continue
 			}
+			used = true
 			if step != nil && !prepared && len(step.From) > 0 {
 				step.Findings = append(step.Findings, c.finding(swap.TooEarly, s.name))
 				prepared = true
 			}
 			x := plan{l: p.l, graph: g}
-			if minutes += x.wetMinutes(k); minutes > s.Bears*mostBeyond+tolerance && step != nil {
+			if minutes += x.wetMinutes(k); !s.Dissolves && minutes > s.Bears*mostBeyond+tolerance && step != nil {
 				step.Findings = append(step.Findings, c.finding(swap.BeyondLimit, s.name+", "+c.spoken(measure.Exactly(minutes))))
 				break
+			}
+		}
+		if !used && len(s.book.Prepare) > 0 && len(p.path(s.node)) > 0 {
+			if last := lastDone(&p.a.Components[p.home(s.component)]); last != nil {
+				last.Findings = append(last.Findings, c.finding(swap.UnusedLine, s.name))
 			}
 		}
 	}

@@ -85,7 +85,11 @@ func (w *writer) speaksOfGone(text string) bool {
 		return true
 	}
 	words := larder.Words(text)
+	lang := w.l.Language()
 	for _, s := range w.stand {
+		if signs := lang.GoneSigns[string(s.class)]; s.component == w.component && s.flesh() && slices.ContainsFunc(words, func(x string) bool { return signs[x] || lang.Fleshly[x] }) {
+			return true
+		}
 		own := larder.Words(s.was.Name)
 		if len(own) > 0 && slices.Contains(words, own[len(own)-1]) && !slices.Contains(larder.Words(s.name), own[len(own)-1]) {
 			return true

@@ -77,8 +77,8 @@ func (w *writer) action(i int) []*clause {
 		own.gone, own.changed = true, true
 		return []*clause{own}
 	}
-	if len(d.before) > 0 {
-		out = append(out, w.adds(d.before...))
+	if before := w.unsaid(n, d.before); len(before) > 0 {
+		out = append(out, w.adds(before...))
 	}
 	edits, ok := w.edits(n, d, own)
 	switch {
@@ -128,6 +128,18 @@ func (w *writer) action(i int) []*clause {
 		out = append(out, &clause{node: -1, changed: true, text: words.Boil + " " + words.For + " " + w.c.spoken(measure.Exactly(d.boil))})
 	}
 	return out
+}
+
+// unsaid are those of what goes in before an action that its own words do not name.
+func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
+	return slices.DeleteFunc(slices.Clone(before), func(s *standIn) bool {
+		return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
+			return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+				lines, _ := w.meant(noun)
+				return noun.Pronoun && len(lines) == 1 && lines[0] == s.node
+			})
+		})
+	})
 }
 
 // hangsOn tells whether an action without words of its own for what it is done to
@@ -234,7 +246,11 @@ func (w *writer) figures(n *node, d *deed) []edit {
 	}
 	if d.minutes != nil {
 		if at := a.Words.Time; at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto {
-			out = append(out, edit{at[0], at[1], w.c.spoken(*d.minutes)})
+			say := w.c.spoken(*d.minutes)
+			if cue := a.Words.Cue; d.cueless && cue[1] > a.From && cue[1] <= at[0] {
+				at[0], say = cue[0], words.For+" "+say // "until thick, about 10 minutes"
+			}
+			out = append(out, edit{at[0], at[1], say})
 		} else {
 			tail += " " + words.For + " " + w.c.spoken(*d.minutes)
 		}
@@ -256,10 +272,30 @@ func (w *writer) figures(n *node, d *deed) []edit {
 // otherCue ends an action whose own cue is gone: by what its technique usually
 // ends with, unless minutes are said.
 func (w *writer) otherCue(n *node, d *deed) string {
+	if rest := w.restOfCue(n); rest != "" && len(d.late) == 0 {
+		return rest
+	}
 	if n.Action.Minutes != nil || d.minutes != nil || n.Technique.Cue == "" || n.Technique.Heat == "" {
 		return ""
 	}
 	return w.c.words().Until + " " + n.Technique.Cue
+}
+
+// restOfCue are those of the signs that a cue gives which are still there: "until the
+// sauce is thick" of "until the duck is tender and the sauce is thick".
+func (w *writer) restOfCue(n *node) string {
+	words := w.c.words()
+	text := strings.TrimPrefix(n.Action.Cue, words.Until+" ")
+	var kept []string
+	for _, part := range strings.Split(text, " "+words.And+" ") {
+		if part = strings.Trim(part, " ,"); part != "" && !w.gone(n, words.Until+" "+part) {
+			kept = append(kept, part)
+		}
+	}
+	if len(kept) == 0 || len(kept) == len(strings.Split(text, " "+words.And+" ")) {
+		return ""
+	}
+	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
 }
 
 // comesAlong says what an action takes in besides: a fat it fries in, or what
@@ -341,7 +377,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	}
 	if len(d.subject) == 0 {
 		to = w.things(a.To, at)
-		with = w.things(a.With, at)
+		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)
 	}
 	own.objects = to
 	text := verb

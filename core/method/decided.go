@@ -28,6 +28,9 @@ func (c *Carrier) decided(p *plan, a *swap.Adaptation, dec swap.Decisions, g **f
 	if changed {
 		*g = c.readBack(p.dish, a)
 	}
+	if c.silence(p, a) {
+		*g = c.readBack(p.dish, a)
+	}
 	c.check(p, *g)
 }
 
@@ -49,6 +52,22 @@ func (p *plan) withoutPlace(lines []int, i int) []int {
 func (p *plan) takenUp(ref string) bool {
 	at := p.lineNumber(ref)
 	return at >= 0 && len(p.path(at)) > 0
+}
+
+// silence takes the words from steps that, read with the rest of the card, still
+// name an animal: the original's own stand beside them, to be looked at.
+func (c *Carrier) silence(p *plan, a *swap.Adaptation) bool {
+	any := false
+	for i := range a.Components {
+		for n := range a.Components[i].Steps {
+			s := &a.Components[i].Steps[n]
+			if s.Own || len(s.From) == 0 || !slices.ContainsFunc(s.Findings, func(f swap.Finding) bool { return f.Kind == swap.NamesAnimal }) {
+				continue
+			}
+			s.Change, s.Text, s.Quote, any = swap.Changed, c.words().LookBare, p.dish.Components[i].Steps[s.From[0]].Text, true
+		}
+	}
+	return any
 }
 
 // own puts the cook's wording in place of what was written for a step.

@@ -249,7 +249,6 @@ func stepKey(component int, s swap.Step, comp *swap.Component) string {
 	if len(s.From) > 0 {
 		return keyOf(component, s.From[0])
 	}
-	words := larder.Words(s.Text)
 	key := fmt.Sprintf("components[%d].added", component)
 	for _, l := range s.Lines {
 		if l < len(comp.Lines) {
@@ -257,8 +256,8 @@ func stepKey(component int, s swap.Step, comp *swap.Component) string {
 			break
 		}
 	}
-	if len(words) > 0 {
-		key += " " + words[0]
+	if first := flow.FirstWord(s.Text); first != "" {
+		key += " " + first
 	}
 	return key
 }

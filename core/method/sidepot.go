@@ -3,8 +3,8 @@ package method
 import (
 	"fmt"
 	"slices"
-	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -100,7 +100,7 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []*st
 	switch {
 	case at >= 0 && b.Sauce >= leastSauce:
 		b.Step = number + 1
-		b.Steps = append(b.Steps, fmt.Sprintf("Before “%s …”, take about %s of what is in the pot (the share of %g of %g) into a second pot.", beginning(comp.Steps[at].Text), measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
+		b.Steps = append(b.Steps, fmt.Sprintf("Before “%s …”, take about %s of what is in the pot (the share of %g of %g) into a second pot.", flow.Beginning(comp.Steps[at].Text), measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
 	default:
 		b.Sauce = 0
 		b.Steps = append(b.Steps, "Cook it in a pan of its own beside the dish.")
@@ -112,13 +112,6 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []*st
 	}
 	b.Steps = append(b.Steps, "Stir and serve it with a spoon of its own. Raw meat and fish never stand above other food; leftovers are heated to 74 °C, once.")
 	return b
-}
-
-// beginning is the first words of a step, which name it wherever it is shown.
-func beginning(text string) string {
-	const words = 6
-	all := strings.Fields(text)
-	return strings.TrimRight(strings.Join(all[:min(words, len(all))], " "), ",.;:")
 }
 
 func listed(names []string) string {

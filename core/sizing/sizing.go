@@ -8,10 +8,10 @@ import (
 	"math"
 	"regexp"
 	"slices"
-	"strconv"
 	"strings"
 	"unicode"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -67,7 +67,11 @@ func Scale(l *larder.Larder, d recipe.Dish, factor float64) (Dish, error) {
 			part.Lines[j] = packed(food, scaled(food, line, growth(food, factor)), factor)
 		}
 		for j, s := range c.Steps {
-			s.Text = inText(s.Text, factor)
+			if factor != 1 {
+				s.Text = flow.Sized(s.Text, func(a measure.Amount) string {
+					return Show(measure.Amount{Low: a.Low * factor, High: a.High * factor, Unit: a.Unit})
+				})
+			}
 			part.Steps[j] = s
 		}
 		out.Components[i] = part
@@ -282,29 +286,6 @@ func kitchenUnit(a measure.Amount) measure.Amount {
 		return measure.Amount{Low: a.Low * to, High: a.High * to, Unit: measure.Millilitre}
 	}
 	return a
-}
-
-// inStep finds masses and volumes in the words of a step; lengths, times and
-// heat are none.
-var inStep = regexp.MustCompile(`(\d+(?:\.\d+)?)[\s\x{202f}]?(kg|g|ml|litres?)\b`)
-
-// inText sizes the amounts that a step says.
-func inText(text string, k float64) string {
-	if k == 1 {
-		return text
-	}
-	return inStep.ReplaceAllStringFunc(text, func(found string) string {
-		m := inStep.FindStringSubmatch(found)
-		v, err := strconv.ParseFloat(m[1], 64)
-		if err != nil {
-			return found
-		}
-		unit, ok := measure.ParseUnit(m[2])
-		if !ok {
-			return found
-		}
-		return Show(measure.Amount{Low: v * k, High: v * k, Unit: unit})
-	})
 }
 
 // notes say what the factor does not scale.

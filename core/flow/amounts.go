@@ -1,0 +1,48 @@
+package flow
+
+import (
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/lex"
+	"yembra/core/measure"
+)
+
+// Sized writes the masses and volumes that the words of a step say anew: show is
+// asked for each. Lengths, times and heats are none.
+func Sized(text string, show func(measure.Amount) string) string {
+	tokens := wordsOf(lex.Scan(text))
+	var b strings.Builder
+	done := 0
+	for i := 0; i+1 < len(tokens); i++ {
+		if tokens[i].Kind != lex.Number {
+			continue
+		}
+		unit, ok := measure.ParseUnit(tokens[i+1].Text)
+		if d, known := measure.DimensionOf(unit); !ok || !known || d == measure.Count || !bySize[unit] {
+			continue
+		}
+		b.WriteString(text[done:tokens[i].Start])
+		b.WriteString(show(measure.Amount{Low: tokens[i].Value, High: tokens[i].Value, Unit: unit}))
+		done = tokens[i+1].End
+	}
+	return b.String() + text[done:]
+}
+
+// bySize are the units whose amounts in a step grow with the dish.
+var bySize = map[measure.Unit]bool{measure.Gram: true, measure.Kilogram: true, measure.Millilitre: true, measure.Litre: true}
+
+// FirstWord is the first word of a step, normalised; empty where there is none.
+func FirstWord(text string) string {
+	if words := larder.Words(text); len(words) > 0 {
+		return words[0]
+	}
+	return ""
+}
+
+// Beginning is the first words of a step, which name it wherever it is shown.
+func Beginning(text string) string {
+	const words = 6
+	all := strings.Fields(text)
+	return strings.TrimRight(strings.Join(all[:min(words, len(all))], " "), ",.;:")
+}

@@ -137,6 +137,13 @@ func (p *parser) sentence(from, upto int) {
 // order, or a thing.
 func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 	kind, n := p.phrase(i)
+	if last := p.lastClause(); last != nil && !first {
+		if end := p.doled(i, upto); end > 0 { // "drop by drop"
+			last.manner, last.mannerAt = append(last.manner, p.slice(i, end)), append(last.mannerAt, [2]int{i, end})
+			last.upto = end
+			return end
+		}
+	}
 	switch {
 	case kind == language.Meanwhile:
 		*parallel = true

@@ -41,7 +41,13 @@ func (b *bindings) resolve(n noun) []referent {
 	if t := b.called(n); t != nil {
 		return []referent{{made: t}}
 	}
+	if t := b.madeOfPart(n); t != nil {
+		return []referent{{made: t}}
+	}
 	if found := b.direct(n); len(found) > 0 && !b.besides(n, found) {
+		if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && !slices.Contains(b.lines[found[0].portion.line].name, n.head()) {
+			return all // "the fish", of which none is called so
+		}
 		return found
 	}
 	if n.owner != nil {
@@ -276,6 +282,27 @@ func (b *bindings) ofTaken(t *thing) bool {
 		}
 	}
 	return false
+}
+
+// madeOfPart finds what was made of the part of the dish that a noun names: "the
+// kofta" of the list that bears the name.
+func (b *bindings) madeOfPart(n noun) *thing {
+	if !n.pointed || len(n.words) != 1 || len(b.dish.Components) < 2 {
+		return nil
+	}
+	c := b.componentNamed(n.head())
+	if c < 0 || len(b.direct(n)) > 0 {
+		return nil
+	}
+	for i := len(b.things) - 1; i >= 0; i-- {
+		t := b.things[i]
+		for p := range t.holds {
+			if b.lines[p.line].comp == c && b.open(t) && t.title == nil {
+				return t
+			}
+		}
+	}
+	return nil
 }
 
 // shortestPart is the shortest end of a word that may name the whole.

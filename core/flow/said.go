@@ -25,6 +25,11 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 		out.Vessel = out.Vessel || x.vessel != ""
 	}
 	out.Refs = append([]recipe.Ref{}, refs...)
+	for i := range out.Refs {
+		if out.Refs[i].Of == manyOf {
+			out.Refs[i].Of = ""
+		}
+	}
 	if len(refs) == 0 { // named before in the same breath
 		for _, x := range found {
 			switch {

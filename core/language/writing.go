@@ -4,7 +4,7 @@ package language
 // names of the keys in writing.yaml.
 type Writing struct {
 	The, And, More, For, Until, It, Them, Everything, To, In, With, Into, Add string
-	Minute, Minutes, Hours, Again, Boil, Mix                                  string
+	Minute, Minutes, Hours, Again, Boil, Mix, Put                             string
 	StirIn                                                                    string `yaml:"stir-in"`
 	SamePan                                                                   string `yaml:"samepan"`
 	Pan                                                                       string

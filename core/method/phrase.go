@@ -13,6 +13,13 @@ import (
 // where it is gone. The whole goes, with its preposition, when nothing is left.
 func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, changed bool, objects []named) {
 	at := w.nodeOf(n.Action.ID)
+	for _, s := range w.first {
+		if p.Role == "to" {
+			objects, changed = append(objects, w.c.stand(s, 1, false)), true
+			own.stands = append(own.stands, s)
+		}
+	}
+	w.first = nil
 	for k, noun := range p.Nouns {
 		things, other := w.noun(n, p, noun, at, own)
 		changed = changed || other
@@ -181,7 +188,7 @@ func (w *writer) ownName(name string, lines []int) bool {
 func (w *writer) listedOrAll(lines []int, at int) []named {
 	var out []named
 	for _, line := range lines {
-		if s := w.stand[line]; s != nil && w.there(line, at) && !s.Dissolves {
+		if s := w.stand[line]; s != nil && w.there(line, at) && !s.Dissolves && !w.c.fatLine(s.was) {
 			out = append(out, w.c.stand(s, 1, false))
 		}
 	}

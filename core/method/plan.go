@@ -360,7 +360,16 @@ func (p *plan) dropped(s *standIn, i int) bool {
 		return false
 	}
 	r := p.rule(s, i)
-	return r != nil && r.Then == larder.CarryDrop
+	return r != nil && r.Then == larder.CarryDrop && !p.places(i)
+}
+
+// places tells whether cutting something also puts it into a vessel: "flake the fish
+// into a dish".
+func (p *plan) places(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Family == "cut" && slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return x.Role == "into" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool { return noun.Vessel })
+	})
 }
 
 // rule is what the table of carrying over says of work on a stand-in.
@@ -400,6 +409,8 @@ func (p *plan) decide(i int) {
 		}
 	}
 	switch {
+	case p.onBodies(i):
+		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)
 	case there == 0, p.impliesGone(i):
@@ -431,6 +442,27 @@ func (p *plan) decide(i int) {
 // leaf", not "discard any that stay closed".
 func (p *plan) namesOne(n *flow.Node) bool {
 	return slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" || r.Named != nil })
+}
+
+// onBodies tells whether an action is done to nothing but what a body has, and the
+// body is not there: "fry the shells".
+func (p *plan) onBodies(i int) bool {
+	n := &p.graph.Nodes[i]
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	any := false
+	for _, x := range n.Action.Words.Phrases {
+		if x.Role != "to" {
+			continue
+		}
+		for _, noun := range x.Nouns {
+			if noun.Pronoun || noun.Upto > len(text) || !p.fleshly(string(text[noun.Name:noun.Upto])) {
+				return false
+			}
+			any = true
+		}
+	}
+	s := p.fleshAt(i)
+	return any && s != nil && !s.is(larder.Steeped)
 }
 
 // impliesGone tells whether an action is meant for flesh that is not there though
@@ -496,6 +528,9 @@ func (p *plan) decideAlone(i int) {
 		r := p.rule(s, i)
 		switch {
 		case r == nil:
+			return
+		case r.Then == larder.CarryDrop && p.places(i):
+			d.say = p.c.words().Put
 			return
 		case r.Then == larder.CarryDrop:
 			d.drop, d.whys = true, append(d.whys, r.Why)

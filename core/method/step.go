@@ -56,7 +56,7 @@ func (w *writer) clauses() []*clause {
 	for _, c := range out {
 		if c.aside {
 			c.text = w.slice(c.from, c.upto)
-			if w.speaksOfGone(c.text) {
+			if w.speaksOfGone(c.text) || w.hangsInBrackets(c) {
 				c.gone, c.changed = true, true
 			}
 			done = append(done, c)
@@ -68,6 +68,18 @@ func (w *writer) clauses() []*clause {
 		done = append(done, written...)
 	}
 	return done
+}
+
+// hangsInBrackets tells whether an aside stands in brackets behind a cue that is
+// gone.
+func (w *writer) hangsInBrackets(c *clause) bool {
+	if w.slice(c.from-1, c.from) != "(" {
+		return false
+	}
+	return slices.ContainsFunc(w.step.Actions, func(a recipe.Action) bool {
+		at := w.nodeOf(a.ID)
+		return at >= 0 && w.deeds[at].cueless && a.From < c.from && c.from <= a.Upto+2
+	})
 }
 
 // lostFlesh tells whether an action took in flesh by name that is not there.

@@ -40,6 +40,8 @@ type writer struct {
 	*plan
 	step *recipe.Step
 	text []rune
+	// first are what goes in at the head of the next list.
+	first []*standIn
 	// component is the part of the dish it is written for, lines what that lists.
 	component int
 	lines     []recipe.Line
@@ -77,7 +79,10 @@ func (w *writer) action(i int) []*clause {
 		own.gone, own.changed = true, true
 		return []*clause{own}
 	}
-	if before := w.unsaid(n, d.before); len(before) > 0 {
+	before := w.unsaid(n, d.before)
+	if w.first = nil; a.Verb == w.c.words().Add && len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" {
+		w.first = before // they head the list of what is added
+	} else if len(before) > 0 {
 		out = append(out, w.adds(before...))
 	}
 	edits, ok := w.edits(n, d, own)
@@ -135,8 +140,12 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 	return slices.DeleteFunc(slices.Clone(before), func(s *standIn) bool {
 		return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
 			return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
-				lines, _ := w.meant(noun)
-				return noun.Pronoun && len(lines) == 1 && lines[0] == s.node
+				lines, made := w.meant(noun)
+				name := w.slice(noun.Name, noun.Upto)
+				if noun.Pronoun {
+					return len(lines) == 1 && lines[0] == s.node
+				}
+				return slices.Contains(lines, s.node) && (!made || len(w.animalWords(name)) > 0 || w.ownName(name, lines))
 			})
 		})
 	})
@@ -198,6 +207,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		}
 		out = append(out, edit{from, p.Upto, text})
 	}
+	out = append(out, w.brackets(a)...)
 	for _, at := range a.Words.Manners {
 		if at[0] >= a.From && at[1] <= a.Upto && w.gonePlay(n, w.slice(at[0], at[1])) {
 			out = append(out, edit{at[0], at[1], ""})
@@ -215,13 +225,33 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	return append(out, w.figures(n, d)...), true
 }
 
+// brackets are what stands in brackets within the words of an action and is written
+// by itself.
+func (w *writer) brackets(a *recipe.Action) []edit {
+	var out []edit
+	cut := func(from, upto int) {
+		if from > a.From && upto <= a.Upto && w.slice(from-1, from) == "(" {
+			out = append(out, edit{from - 1, min(upto+1, a.Upto), ""})
+		}
+	}
+	for i := range w.step.Actions {
+		cut(w.step.Actions[i].From, w.step.Actions[i].Upto)
+	}
+	for _, x := range w.step.Asides {
+		cut(x.From, x.Upto)
+	}
+	return out
+}
+
 // gonePlay tells whether words that say how something is done speak of what only
 // a body has, where none is.
 func (w *writer) gonePlay(n *node, text string) bool {
 	if w.fleshAt(w.graph.Number(n)) == nil {
 		return false
 	}
-	return slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().Fleshly[word] })
+	lang := w.l.Language()
+	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
+	return slices.ContainsFunc(larder.Words(text), func(word string) bool { return lang.Fleshly[word] || signs[word] })
 }
 
 // impliesWork tells whether an action is done to something that is there though

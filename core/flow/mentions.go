@@ -21,6 +21,14 @@ type mentions struct {
 	made  map[string]bool
 }
 
+// Animals finds the animal matter that words name, read against lines if there are
+// any, without reading what is done.
+func (r *Reader) Animals(text string, lines []recipe.Line) []recipe.Animal {
+	m := mentions{reader: r, tokens: lex.Scan(text), lines: lines, made: map[string]bool{}}
+	m.read()
+	return m.animals
+}
+
 // stop stands for a mark between words, so that no name runs across it.
 const stop = "\x00"
 

@@ -134,7 +134,12 @@ func (p *plan) nodeOf(id string) int {
 
 // animalWords tells whether words name animal matter.
 func (p *plan) animalWords(text string) []recipe.Animal {
-	return p.c.reader.Step(text, nil).Animals
+	found, known := p.animals[text]
+	if !known {
+		found = p.c.reader.Animals(text, nil)
+		p.animals[text] = found
+	}
+	return found
 }
 
 // kindOf is the kind of food that words name, empty when they name none.

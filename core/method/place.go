@@ -202,11 +202,11 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if name == "" {
 		return name
 	}
-	if len(c.reader.Step(name, nil).Animals) == 0 {
+	if len(c.reader.Animals(name, nil)) == 0 {
 		return name
 	}
 	name = c.renamed(name)
-	animals := c.reader.Step(name, nil).Animals
+	animals := c.reader.Animals(name, nil)
 	if len(animals) == 0 {
 		return name
 	}
@@ -235,7 +235,7 @@ func (c *Carrier) heading(p *plan, i int) string {
 		}
 	}
 	text := larder.Capital(strings.Join(slices.CompactFunc(out, strings.EqualFold), " "))
-	if text == "" || len(c.reader.Step(text, nil).Animals) > 0 {
+	if text == "" || len(c.reader.Animals(text, nil)) > 0 {
 		return c.words().Pieces
 	}
 	return text

@@ -22,6 +22,8 @@ type plan struct {
 	// stand is what takes the place of a line, by its number in the graph.
 	stand map[int]*standIn
 	deeds []deed
+	// animals are the animal matter that words name, of those asked about so far.
+	animals map[string][]recipe.Animal
 	// lasts are the minutes of actions that take no longer than what goes in late
 	// anyhow, so that it goes in at once.
 	lasts map[int]float64
@@ -60,7 +62,7 @@ type deed struct {
 
 // plan decides the whole method of a dish.
 func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
-	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, parted: map[int]int{}}
+	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, parted: map[int]int{}, animals: map[string][]recipe.Animal{}}
 	for i := range d.Components {
 		for _, s := range c.standIns(d, a, i) {
 			s.node = p.graph.Line(i, s.line)

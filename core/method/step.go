@@ -237,7 +237,7 @@ func (w *writer) parts(n int) []part {
 				p.nodes = append(p.nodes, c.node)
 			}
 		}
-		if p.text != "" && w.namesAnimal(p.text) {
+		if p.text != "" && (s.changed() || len(w.step.Animals) > 0) && w.namesAnimal(p.text) {
 			p.text, p.look = w.otherwise(s)
 		}
 		switch {
@@ -263,7 +263,7 @@ func (w *writer) namesAnimal(text string) bool {
 			}
 		}
 	}
-	return len(w.c.reader.Step(text, w.lines).Animals) > 0
+	return len(w.c.reader.Animals(text, w.lines)) > 0
 }
 
 // otherwise writes a sentence in its plainest form, and where that still says what

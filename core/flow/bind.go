@@ -239,7 +239,8 @@ func (c *clause) dropKeys(t *text, tech *larder.Technique) {
 	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
 		return slices.ContainsFunc(c.sense.Keys, func(key []string) bool {
 			w := t.low(n.upto - 1)
-			return (slices.Contains(key, n.head()) || slices.Contains(key, w)) && (!t.lang.Vessels[w] || t.lang.Tools[w])
+			trimmed := t.lang.AdjectiveVerbs[w] && len(n.words) > 0 && n.head() != w // "pat the cod dry"
+			return (slices.Contains(key, n.head()) || slices.Contains(key, w) && !trimmed) && (!t.lang.Vessels[w] || t.lang.Tools[w])
 		})
 	})
 }

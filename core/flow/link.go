@@ -198,6 +198,9 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 // shapes tells whether "into" leads to what comes of it and not to where it
 // goes: "into cubes", "to a smooth paste".
 func (b *body) shapes(w string, n noun) bool {
+	if n.upto == n.from+1 && b.lang.Shapes[b.low(n.from)] && b.lang.Becoming[w] {
+		return true // "into quarters"
+	}
 	if n.pointed || n.pronoun && n.amount[1] == 0 || !b.lang.Becoming[w] && !b.lang.Purpose[w] && !b.is(n.from-1, b.lang.Becoming) {
 		return false
 	}

@@ -23,6 +23,8 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		case target != nil && !slices.Contains(r.inputs, target):
 			b.refMade(target, 1, r, &a.To)
 		case target != nil:
+		case len(c.objects) > 0 && c.objects[0].pronoun && b.last != nil && onlyNamed(b.last.To):
+			a.To = append(a.To, b.last.To...) // "trim off the fat and save it"
 		case len(a.With)+len(a.Into) == 0:
 			return fmt.Sprintf("What does “%s” work on?", c.said)
 		}
@@ -42,6 +44,11 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		}
 	}
 	return ""
+}
+
+// onlyNamed tells whether references are to matter that only the words name.
+func onlyNamed(refs []recipe.Ref) bool {
+	return len(refs) > 0 && !slices.ContainsFunc(refs, func(r recipe.Ref) bool { return r.Named == nil })
 }
 
 // onlyPlaces tells whether an action only works on places of what is there:

@@ -55,7 +55,7 @@ func (b *bindings) resolve(n noun) []referent {
 			return found
 		}
 	}
-	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || !b.anyLeft(b.group(n))) {
+	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
 		return []referent{{named: b.words(n)}}
 	}
 	if found := b.group(n); len(found) > 0 {
@@ -136,6 +136,11 @@ func (b *bindings) pronoun(n noun) []referent {
 			return b.whole(n)
 		}
 		return nil
+	}
+	if b.tech.Medium == "fat" && b.holdsFat(b.focus) { // "heat the butter and brown them"
+		if t := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.holdsFat(x) && b.open(x) }); t != nil {
+			return []referent{{made: t}}
+		}
 	}
 	return []referent{{made: b.focus}}
 }

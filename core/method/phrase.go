@@ -96,6 +96,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return w.pronoun(noun, lines, at, kept)
 	}
 	things := w.listed(noun, lines, at)
+	if p.Role == "to" && n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {
+		things = slices.DeleteFunc(things, func(t named) bool { return t.stand != nil && t.stand.bare })
+	}
 	if k := slices.IndexFunc(p.Nouns, func(o recipe.Noun) bool { return o.From == noun.From }); k > 0 && !noun.Measured && noun.Name == noun.From {
 		for i := range things { // "the prunes, wine and stock"
 			things[i].text = strings.TrimPrefix(things[i].text, w.c.words().The+" ")

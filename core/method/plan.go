@@ -178,7 +178,7 @@ func (p *plan) enter(s *standIn) {
 	if s.is(larder.Steeped) {
 		start = p.afterWashing(s, path)
 	}
-	for start < len(path)-1 && (p.dropped(s, path[start]) || s.is(larder.Ready) && s.flesh() && p.takesOut(path[start])) {
+	for start < len(path)-1 && (p.dropped(s, path[start]) || s.is(larder.Ready) && s.flesh() && (p.takesOut(path[start]) || start > 0 && p.liftsOut(s, path[start]))) {
 		start++
 	}
 	start = p.namedSoon(s, path, start)
@@ -219,6 +219,11 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 	})
 }
 
+// liftsOut tells whether an action takes nothing but a stand-in out of a pan.
+func (p *plan) liftsOut(s *standIn, i int) bool {
+	return p.graph.Nodes[i].Technique.Family == "separate" && p.alone(i, s)
+}
+
 // takesOut tells whether an action lifts, drains or cleans something without a word
 // for what, or nothing but flesh.
 func (p *plan) takesOut(i int) bool {
@@ -237,11 +242,11 @@ func (p *plan) namedSoon(s *standIn, path []int, start int) int {
 	}
 	for k := start; k < len(path); k++ {
 		n := &p.graph.Nodes[path[k]]
-		if slices.Contains(n.Named, s.node) && (len(n.To) > 0 && slices.Contains(n.To, s.node)) {
-			return k
-		}
-		if n.Technique.Heat != "" || n.Technique.Closes != "" {
+		if n.Technique.Heat != "" || n.Technique.Closes != "" || n.Technique.Family == "coat" {
 			break
+		}
+		if slices.Contains(n.Named, s.node) && slices.Contains(n.To, s.node) {
+			return k
 		}
 	}
 	return start
@@ -311,11 +316,12 @@ const pressureFactor = 3.0
 // afterReturn is where on its path something goes back in that was cooked, taken
 // out and cut up by itself, 0 where it was not.
 func (p *plan) afterReturn(s *standIn, path []int) int {
-	start := 0
+	start, wet := 0, false
 	for i, at := range path {
 		n := &p.graph.Nodes[at]
 		out := n.Technique.Takes == "part" || n.Technique.Family == "separate"
-		if out && n.Technique.Name != "discard" && p.alone(at, s) && i+1 < len(path) {
+		wet = wet || p.wetMinutes(at) > 0 || n.Technique.Medium == "liquid"
+		if out && wet && n.Technique.Name != "discard" && p.alone(at, s) && i+1 < len(path) {
 			start = i + 1
 		}
 	}
@@ -347,7 +353,7 @@ func (p *plan) subjects(i int) []int {
 		if slices.Contains(n.Named, line) {
 			return false
 		}
-		return p.c.fatLine(p.line(line)) || n.Is("rest") && larder.Pours(p.l.Food(p.line(line).FoodID()))
+		return p.c.fatLine(p.line(line)) || (n.Technique.Family == "dry heat" || n.Technique.Family == "separate") && p.dusts(line) || n.Is("rest") && larder.Pours(p.l.Food(p.line(line).FoodID()))
 	})
 	if len(out) == 0 {
 		return n.To
@@ -362,7 +368,24 @@ func (p *plan) dropped(s *standIn, i int) bool {
 		return false
 	}
 	r := p.rule(s, i)
-	return r != nil && r.Then == larder.CarryDrop && !p.places(i)
+	return r != nil && r.Then == larder.CarryDrop && !p.places(i) && !p.coated(s, i)
+}
+
+// coated tells whether something is cooked in a coat that it was given before: the
+// coat wants the pan though the piece does not.
+func (p *plan) coated(s *standIn, i int) bool {
+	if p.graph.Nodes[i].Technique.Family != "dry heat" {
+		return false
+	}
+	for _, k := range p.path(s.node) {
+		if k >= i {
+			break
+		}
+		if n := &p.graph.Nodes[k]; n.Technique.Family == "coat" && !n.Is("baste", "brush", "rub", "dust") {
+			return true
+		}
+	}
+	return false
 }
 
 // places tells whether cutting something also puts it into a vessel: "flake the fish
@@ -443,7 +466,7 @@ func (p *plan) decide(i int) {
 // namesOne tells whether an action names a thing that it works on: "discard the bay
 // leaf", not "discard any that stay closed".
 func (p *plan) namesOne(n *flow.Node) bool {
-	return slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" || r.Named != nil })
+	return slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" })
 }
 
 // onBodies tells whether an action is done to nothing but what a body has, and the
@@ -529,7 +552,11 @@ func (p *plan) decideAlone(i int) {
 		}
 		r := p.rule(s, i)
 		switch {
+		case r == nil && p.takesOutUncooked(s, i):
+			d.drop = true
 		case r == nil:
+			return
+		case r.Then == larder.CarryDrop && p.coated(s, i):
 			return
 		case r.Then == larder.CarryDrop && p.places(i):
 			d.say = p.c.words().Put
@@ -544,6 +571,18 @@ func (p *plan) decideAlone(i int) {
 			return
 		}
 	}
+}
+
+// takesOutUncooked tells whether something is lifted out of the pan in which it is
+// not cooked any more.
+func (p *plan) takesOutUncooked(s *standIn, i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "separate" {
+		return false
+	}
+	path := p.path(s.node)
+	at := slices.Index(path, i)
+	return at > 0 && p.deeds[path[at-1]].drop && p.graph.Nodes[path[at-1]].Technique.Heat != ""
 }
 
 // afterWashing is where on its path the work begins that is left: bones are covered,
@@ -619,6 +658,10 @@ func (p *plan) decideNamed(i int) {
 		return
 	}
 	named := 0
+	if n.Is("discard") && p.fleshAt(i) != nil && !p.fleshAt(i).is(larder.Steeped) {
+		p.deeds[i].drop = true
+		return
+	}
 	for _, r := range n.Action.To {
 		if r.Named == nil || !p.fleshly(*r.Named) {
 			return

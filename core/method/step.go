@@ -176,7 +176,7 @@ func (w *writer) compose(s *sentence) string {
 		}
 		b.WriteString(text)
 	}
-	text := strings.TrimRight(strings.TrimSpace(b.String()), " ,;:")
+	text := w.withoutJoint(strings.TrimRight(strings.TrimSpace(b.String()), " ,;:"))
 	if !strings.HasSuffix(text, ".") && !strings.HasSuffix(text, "!") && !strings.HasSuffix(text, "?") {
 		text += "."
 	}

@@ -40,6 +40,8 @@ type writer struct {
 	*plan
 	step *recipe.Step
 	text []rune
+	// object are what an action is done to that its words leave open.
+	object []*standIn
 	// first are what goes in at the head of the next list.
 	first []*standIn
 	// component is the part of the dish it is written for, lines what that lists.
@@ -82,6 +84,8 @@ func (w *writer) action(i int) []*clause {
 	before := w.unsaid(n, d.before)
 	if w.first = nil; a.Verb == w.c.words().Add && len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" {
 		w.first = before // they head the list of what is added
+	} else if w.takesObject(n, before) {
+		w.object = before // "season", of what went in before
 	} else if len(before) > 0 {
 		out = append(out, w.adds(before...))
 	}
@@ -135,6 +139,21 @@ func (w *writer) action(i int) []*clause {
 	return out
 }
 
+// saysPlaces tells whether an action names nothing that it is done to, or no more
+// than a side of it.
+func (w *writer) saysPlaces(n *node) bool {
+	for _, p := range n.Action.Words.Phrases {
+		for _, noun := range p.Nouns {
+			name := onlyNamed(noun)
+			words := larder.Words(name)
+			if name == "" || len(words) == 0 || !w.l.Language().Places[words[len(words)-1]] {
+				return false
+			}
+		}
+	}
+	return true
+}
+
 // unsaid are those of what goes in before an action that its own words do not name.
 func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 	return slices.DeleteFunc(slices.Clone(before), func(s *standIn) bool {
@@ -155,19 +174,35 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 // was done to what the clause before took in, of which nothing is left: "add the
 // pork and seal".
 func (w *writer) hangsOn(n *node) bool {
-	if !w.emptied && !w.thinned || len(n.Action.Words.Phrases) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
+	if !w.emptied && !w.thinned || !w.saysPlaces(n) || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
 		return false
 	}
 	f := n.Technique.Family
-	return f == "dry heat" || f == "assemble" || f == "cut"
+	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")
+}
+
+// takesObject tells whether an action whose words leave its object open can be said
+// of what goes in with it.
+func (w *writer) takesObject(n *node, before []*standIn) bool {
+	a := n.Action
+	if len(before) == 0 || a.Words.Verb[1] == 0 || n.Technique.Joins == "yes" || n.Technique.Family == "wet heat" || n.Technique.Family == "control" {
+		return false
+	}
+	return !slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })
+}
+
+// named are stand-ins as a sentence names them.
+func (w *writer) named(stands []*standIn) []named {
+	var out []named
+	for _, s := range stands {
+		out = append(out, w.c.stand(s, 1, false))
+	}
+	return out
 }
 
 // adds is the clause with which stand-ins go in.
 func (w *writer) adds(stands ...*standIn) *clause {
-	var things []named
-	for _, s := range stands {
-		things = append(things, w.c.stand(s, 1, false))
-	}
+	things := w.named(stands)
 	c := &clause{node: -1, changed: true, text: w.c.words().Add + " " + w.c.listing(things), objects: things, stands: stands}
 	w.before = c
 	return c
@@ -267,12 +302,22 @@ func (w *writer) figures(n *node, d *deed) []edit {
 	a := n.Action
 	words := w.c.words()
 	var out []edit
-	if d.say != "" && a.Words.Verb[1] > 0 {
-		out = append(out, edit{a.Words.Verb[0], a.Words.Verb[1], d.say})
+	verb := d.say
+	if verb == "" && len(w.object) > 0 {
+		verb = w.slice(a.Words.Verb[0], a.Words.Verb[1])
 	}
+	if verb != "" && a.Words.Verb[1] > 0 {
+		if len(w.object) > 0 {
+			verb += " " + w.c.listing(w.named(w.object))
+		}
+		out = append(out, edit{a.Words.Verb[0], a.Words.Verb[1], verb})
+	}
+	w.object = nil
 	tail := ""
 	if len(d.along) > 0 {
-		tail = " " + w.comesAlong(n, d.along)
+		if along := w.comesAlong(n, d.along); along != "" {
+			tail = " " + along
+		}
 	}
 	if d.minutes != nil {
 		if at := a.Words.Time; at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto {
@@ -335,12 +380,18 @@ func (w *writer) comesAlong(n *node, lines []int) string {
 	var things []named
 	preposition := words.With
 	for _, line := range lines {
+		if s := w.stand[line]; s != nil && s.bare && n.Technique.Family != "dry heat" {
+			continue // only a frying has a use for spoonfuls of water
+		}
 		if t, ok := w.ofLine(line, w.shares[line]); ok {
 			things = append(things, t)
 			if n.Technique.Medium == "fat" && w.c.fatLine(w.line(line)) {
 				preposition = words.In
 			}
 		}
+	}
+	if len(things) == 0 {
+		return ""
 	}
 	return preposition + " " + w.c.listing(things)
 }

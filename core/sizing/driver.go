@@ -133,7 +133,10 @@ func Beside(line recipe.Line, m measure.Matter, sys measure.System) string {
 		case grams < leastBeside:
 			return ""
 		case m.Density > 0 && grams/m.Density < mostCups*measure.MillilitresOf(measure.Cup, sys):
-			return measure.ShowMillilitres(grams/m.Density, sys, measure.Loose)
+			if spoons := measure.ShowMillilitres(grams/m.Density, sys, measure.Loose); !strings.HasPrefix(line.Text, spoons) {
+				return spoons
+			}
+			return measure.ShowGrams(measure.Exactly(grams), measure.Loose)
 		}
 		return ounces(grams)
 	case measure.Millilitre, measure.Litre:

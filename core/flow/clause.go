@@ -265,6 +265,9 @@ func (p *parser) frontedOrder(i, upto int) bool {
 	if p.lang.Prepositions[p.low(i)] == "" && p.lang.Subordinators[p.low(i)] == "" || p.is(i, p.lang.Until) {
 		return false
 	}
+	if _, lasts := p.time(i + 1); lasts && p.lang.Prepositions[p.low(i)] == "for" {
+		return false // "simmer, covered, for 20 minutes, add ...": so long it lasts
+	}
 	for k := i + 1; k < upto && k < i+longestFront; k++ {
 		if p.mark(k, ",") {
 			return p.orders(k+1, false, false) && p.opensThing(k+2)

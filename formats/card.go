@@ -27,12 +27,12 @@ type Card struct {
 	Beside [][]string `json:"beside"`
 	// Open lists lines for which nothing is chosen; a card with any is not
 	// finished.
-	Open      []string      `json:"open"`
-	Changed   []Replaced    `json:"changed"`
+	Open    []string   `json:"open"`
+	Changed []Replaced `json:"changed"`
 	// Findings are what reading the card back has found: steps to look at.
 	Findings []CardFinding `json:"findings"`
 	// Short says which pinned traits stayed short.
-	Short []string `json:"short"`
+	Short     []string      `json:"short"`
 	Cautions  []CardCaution `json:"cautions"`
 	Allergens []string      `json:"allergens"`
 	Labels    []string      `json:"labels"`

@@ -11,9 +11,6 @@ import (
 	"yembra/core/swap"
 )
 
-// flesh is what a guest who eats the original gets a pot of their own for.
-var flesh = []larder.Animal{larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish}
-
 // noFlesh are kinds of food that are of meat or fish and no piece of it.
 var noFlesh = []string{"bones", "fat", "gelatine", "sweet", "fish-sauce", "fish-paste", "shellfish-paste", "fish-stock", "stock", "stock-cube"}
 

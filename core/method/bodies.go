@@ -1,0 +1,228 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// namesOne tells whether an action names a thing that it works on: "discard the bay
+// leaf", not "discard any that stay closed".
+func (p *plan) namesOne(n *flow.Node) bool {
+	return slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" })
+}
+
+// onBodies tells whether an action is done to nothing but what a body has, and the
+// body is not there: "fry the shells".
+func (p *plan) onBodies(i int) bool {
+	n := &p.graph.Nodes[i]
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	any := false
+	for _, x := range n.Action.Words.Phrases {
+		if x.Role != "to" {
+			continue
+		}
+		for _, noun := range x.Nouns {
+			if noun.Pronoun || noun.Upto > len(text) || !p.fleshly(string(text[noun.Name:noun.Upto])) {
+				return false
+			}
+			any = true
+		}
+	}
+	s := p.fleshAt(i)
+	return any && s != nil && !s.is(larder.Steeped)
+}
+
+// impliesGone tells whether an action is meant for flesh that is not there though
+// other things lie beside it: "drain and pat dry", after a marinade.
+func (p *plan) impliesGone(i int) bool {
+	n := &p.graph.Nodes[i]
+	if slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
+		return false
+	}
+	dusted := n.Technique.Family == "dry heat" && !slices.ContainsFunc(n.To, func(line int) bool { return p.there(line, i) && !p.dusts(line) })
+	if !dusted && (len(n.Action.Words.Phrases) > 0 || !slices.Contains(ofFlesh, n.Technique.Family)) {
+		return false
+	}
+	return slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() && !p.there(line, i) })
+}
+
+// dusts tells whether a line is no more than a coat or seasoning of a piece: flour,
+// spice, salt, fat.
+func (p *plan) dusts(line int) bool {
+	f := p.l.Food(p.line(line).FoodID())
+	return f != nil && (f.Aisle == "spices" || f.Kind == "white-flour" || f.Kind == "starch" || f.Kind == "salt" || p.c.fatLine(p.line(line)))
+}
+
+// merged tells whether an action works on a part of eggs for which one thing stands
+// that has gone in with another part already.
+func (p *plan) merged(line, i int) bool {
+	s := p.stand[line]
+	if s == nil || s.class != larder.Egg {
+		return false
+	}
+	first := -1
+	for k := range p.graph.Nodes {
+		if p.partOf(line, k) {
+			first = k
+			break
+		}
+	}
+	return first >= 0 && i > first && p.partOf(line, i)
+}
+
+// partOf tells whether an action names the yolk or the white of a line.
+func (p *plan) partOf(line, i int) bool {
+	a := p.graph.Nodes[i].Action
+	at := p.graph.Lines[line]
+	ref := recipe.LineRef(at.Component, at.Line)
+	return slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool {
+		return p.l.Language().EggParts[r.Part] > 0 && r.Line != nil && *r.Line == ref
+	})
+}
+
+// ofFlesh are ways of working that a text leaves without an object only where it
+// means the piece in hand.
+var ofFlesh = []string{"separate", "clean", "cut", "rest"}
+
+// decideNamed decides an action that works only on what its words name: bones and
+// skin that are not there are not thrown away.
+func (p *plan) decideNamed(i int) {
+	n := &p.graph.Nodes[i]
+	if n.Is("reserve") && p.liquorGone(i) {
+		p.deeds[i].drop = true
+		return
+	}
+	named := 0
+	if n.Is("discard") && p.fleshAt(i) != nil && !p.fleshAt(i).is(larder.Steeped) {
+		p.deeds[i].drop = true
+		return
+	}
+	for _, r := range n.Action.To {
+		if r.Named == nil || !p.fleshly(*r.Named) {
+			return
+		}
+		named++
+	}
+	if named == 0 || n.Technique.Family == "coat" {
+		return
+	}
+	if s := p.fleshBefore(i); s != nil && !s.is(larder.Steeped) {
+		p.deeds[i].drop = true
+		if r := p.rule(s, i); r != nil && r.Why != "" {
+			p.deeds[i].whys = append(p.deeds[i].whys, r.Why)
+		}
+	}
+}
+
+// liquorGone tells whether what is kept is the liquid of a cooking that is not done
+// any more.
+func (p *plan) liquorGone(i int) bool {
+	for _, r := range p.graph.Nodes[i].Action.To {
+		if r.Named == nil || !p.isLiquor(*r.Named) {
+			return false
+		}
+	}
+	return len(p.graph.Nodes[i].Action.To) > 0 && p.cookingGone(i)
+}
+
+func (p *plan) isLiquor(named string) bool {
+	words := larder.Words(named)
+	return len(words) > 0 && p.l.Language().Liquors[words[len(words)-1]]
+}
+
+// cookingGone tells whether a cooking in liquid before an action is not done any
+// more, and none since.
+func (p *plan) cookingGone(i int) bool {
+	for k := i - 1; k >= 0; k-- {
+		n := &p.graph.Nodes[k]
+		if n.At.Component == p.graph.Nodes[i].At.Component && p.deeds[k].drop && (n.Technique.Family == "wet heat" || n.Technique.Family == "rest" && n.Technique.Medium == "liquid" || p.fromTheTap(n)) {
+			return true
+		}
+	}
+	return false
+}
+
+// fromTheTap tells whether an action takes water that nobody lists.
+func (p *plan) fromTheTap(n *flow.Node) bool {
+	return slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), func(r recipe.Ref) bool {
+		words := []string{}
+		if r.Named != nil {
+			words = larder.Words(*r.Named)
+		}
+		return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
+	})
+}
+
+// fleshly tells whether words name what only a body has.
+func (p *plan) fleshly(named string) bool {
+	words := larder.Words(named)
+	return len(words) > 0 && p.l.Language().Fleshly[words[len(words)-1]]
+}
+
+// fleshBefore is a stand-in for flesh that was worked on before an action in the
+// same component, nil where there is none.
+func (p *plan) fleshBefore(i int) *standIn {
+	return p.fleshAmong(i-1, p.graph.Nodes[i].At.Component)
+}
+
+// fleshAt is one that was worked on before an action or is there.
+func (p *plan) fleshAt(i int) *standIn {
+	return p.fleshAmong(i, p.graph.Nodes[i].At.Component)
+}
+
+func (p *plan) fleshAmong(upto, component int) *standIn {
+	for k := upto; k >= 0; k-- {
+		n := &p.graph.Nodes[k]
+		if n.At.Component != component {
+			continue
+		}
+		for _, line := range slices.Concat(n.To, n.Into) {
+			if s := p.stand[line]; s != nil && s.flesh() {
+				return s
+			}
+		}
+	}
+	return nil
+}
+
+// cueGone tells whether a cue speaks of something that was replaced.
+func (p *plan) cueGone(n *flow.Node) bool {
+	if n.Action.Cue == "" {
+		return false
+	}
+	return p.gone(n, n.Action.Cue)
+}
+
+// gone tells whether words that end an action speak of something that was replaced.
+func (p *plan) gone(n *flow.Node, cue string) bool {
+	lang := p.l.Language()
+	words := larder.Words(cue)
+	if len(p.stand) > 0 && len(p.animalWords(cue)) > 0 {
+		return true
+	}
+	if s := p.fleshBefore(p.graph.Number(n)); s != nil && slices.ContainsFunc(words, func(w string) bool { return lang.Fleshly[w] }) {
+		return true
+	}
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		s := p.stand[line]
+		if s == nil {
+			continue
+		}
+		signs := lang.GoneSigns[string(s.class)]
+		own := larder.Words(s.was.Name)
+		for _, w := range words {
+			if signs[w] || slices.Contains(own, w) {
+				return true
+			}
+		}
+		if slices.Contains(n.Named, line) || len(n.To) == 1 {
+			if len(words) > 1 && lang.Pronouns[words[1]] && !s.gone && s.plural != p.c.plural(s.was.Name) {
+				return true // "until it is ..." of what is more than one now
+			}
+		}
+	}
+	return false
+}

@@ -1,0 +1,237 @@
+package method
+
+import (
+	"math"
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// finishing finds the frying after which what stands for its fat is stirred in,
+// where nothing is cooked in liquid afterwards.
+func (p *plan) finishing() {
+	for _, s := range p.inOrder() {
+		if !s.bare || s.gone || s.book.FinishFor(s.chosen.Use) == "" {
+			continue
+		}
+		last, wet := -1, false
+		for i := range p.graph.Nodes {
+			n := &p.graph.Nodes[i]
+			if p.deeds[i].drop || n.At.Component != s.component {
+				continue
+			}
+			switch {
+			case n.Technique.Family == "dry heat" && slices.Contains(slices.Concat(n.With, n.To), s.node):
+				last, wet = i, false
+			case n.Technique.Family == "wet heat":
+				wet = true
+			}
+		}
+		if last >= 0 && !wet {
+			p.deeds[last].finish = append(p.deeds[last].finish, s)
+			s.finished = true
+		}
+	}
+}
+
+// letIn gives a stand-in another way in where the action it was to go in with is
+// not done: with the next that is.
+func (p *plan) letIn() {
+	for _, s := range p.inOrder() {
+		if s.gone || s.enters == never || !p.deeds[s.enters].drop || p.c.fatLine(s.was) {
+			continue
+		}
+		at := p.graph.Nodes[s.enters].At.Component
+		for k := s.enters + 1; k < len(p.graph.Nodes); k++ {
+			n := &p.graph.Nodes[k]
+			if p.deeds[k].drop || n.At.Component != at || n.Technique.Family == "control" || n.Technique.Name == "preheat" {
+				continue
+			}
+			s.enters, s.tail = k, 0
+			if !slices.Contains(n.Named, s.node) {
+				p.deeds[k].before = append(p.deeds[k].before, s)
+			}
+			break
+		}
+	}
+}
+
+// enter finds the action with which a stand-in goes in: the first that is still
+// done to it, and late enough for what it bears.
+func (p *plan) enter(s *standIn) {
+	path := p.path(s.node)
+	if len(path) == 0 {
+		return
+	}
+	start := 0
+	if s.is(larder.Ready) && !s.is(larder.Steeped) {
+		start = p.afterReturn(s, path)
+	}
+	if s.is(larder.Steeped) {
+		start = p.afterWashing(s, path)
+	}
+	for start < len(path)-1 && (p.dropped(s, path[start]) || s.is(larder.Ready) && s.flesh() && (p.takesOut(path[start]) || start > 0 && p.liftsOut(s, path[start]))) {
+		start++
+	}
+	start = p.namedSoon(s, path, start)
+	s.enters = path[start]
+	left := s.Bears
+	if p.isTheSauce(s) {
+		left = math.Inf(1)
+	}
+	for i := len(path) - 1; i >= start; i-- {
+		minutes := p.wetMinutes(path[i])
+		if minutes == 0 || minutes <= left*tolerated+tolerance {
+			left -= minutes
+			continue
+		}
+		if p.boundBefore(s, path[start:i]) {
+			shorter := math.Max(math.Max(left, leastBase), math.Min(p.wants(path[i]), minutes))
+			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
+				p.lasts[path[i]] = shorter
+			}
+			left = math.Max(left-shorter, 0)
+			continue
+		}
+		p.enterLate(s, path, i, math.Max(left, 0))
+		return
+	}
+}
+
+// boundBefore tells whether something was put together with others before it is
+// cooked, so that it cannot go in later: marinated, coated, filled or laid in.
+func (p *plan) boundBefore(s *standIn, path []int) bool {
+	return slices.ContainsFunc(path, func(i int) bool {
+		n := &p.graph.Nodes[i]
+		if !slices.Contains(n.Named, s.node) {
+			return false
+		}
+		t := n.Technique
+		return t.Name == "marinate" || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "serve" && t.Name != "top"
+	})
+}
+
+// liftsOut tells whether an action takes nothing but a stand-in out of a pan.
+func (p *plan) liftsOut(s *standIn, i int) bool {
+	return p.graph.Nodes[i].Technique.Family == "separate" && p.alone(i, s)
+}
+
+// takesOut tells whether an action lifts, drains or cleans something without a word
+// for what, or nothing but flesh.
+func (p *plan) takesOut(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "separate" && n.Technique.Family != "clean" {
+		return false
+	}
+	return len(n.Action.Words.Phrases) == 0
+}
+
+// namedSoon moves on from an action that does not name a stand-in to the next that
+// does, where nothing is heated between.
+func (p *plan) namedSoon(s *standIn, path []int, start int) int {
+	if slices.Contains(p.graph.Nodes[path[start]].Named, s.node) {
+		return start
+	}
+	for k := start; k < len(path); k++ {
+		n := &p.graph.Nodes[path[k]]
+		if n.Technique.Heat != "" || n.Technique.Closes != "" || n.Technique.Family == "coat" {
+			break
+		}
+		if slices.Contains(n.Named, s.node) && slices.Contains(n.To, s.node) {
+			return k
+		}
+	}
+	return start
+}
+
+// isTheSauce tells whether something pours and is most of the liquid it goes into,
+// or is no more than a coat: it cannot come later.
+func (p *plan) isTheSauce(s *standIn) bool {
+	if !s.Dissolves {
+		return false
+	}
+	mine, others := p.line(s.node).Mass(), 0.0
+	n := &p.graph.Nodes[s.enters]
+	if n.Technique.Family != "mix" && n.Technique.Family != "wet heat" && n.Technique.Family != "gentle heat" {
+		return true
+	}
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		if l := p.line(line); line != s.node && larder.Pours(p.l.Food(l.FoodID())) {
+			others += l.Mass()
+		}
+	}
+	return mine >= others
+}
+
+// How far a time may pass what a stand-in bears; estimates.
+const (
+	tolerated, tolerance = 1.25, 3.0
+	leastTail            = 2.0
+)
+
+// enterLate lets a stand-in go in during the last minutes of an action that
+// takes too long for it, or right after it.
+func (p *plan) enterLate(s *standIn, path []int, i int, left float64) {
+	s.enters = path[i]
+	if left < leastTail && i+1 < len(path) {
+		s.enters = path[i+1]
+		return
+	}
+	s.tail = math.Max(math.Min(left, math.Max(mostTail, s.Done)), leastTail)
+}
+
+// mostTail is how long something that is done already cooks along at the end;
+// an estimate.
+const mostTail = 30.0
+
+// wetMinutes is how long an action keeps what it works on in a bubbling liquid.
+func (p *plan) wetMinutes(i int) float64 {
+	n := &p.graph.Nodes[i]
+	t := n.Technique
+	wet := t.Family == "wet heat" && t.Wet || t.Family == "oven" && n.Liquid && n.Covered
+	if !wet {
+		return 0
+	}
+	minutes := t.Usual
+	if n.Action.Minutes != nil {
+		minutes = n.Action.Minutes.Mid()
+	}
+	if t.Name == "pressure-cook" {
+		minutes *= pressureFactor
+	}
+	return minutes
+}
+
+// pressureFactor is how much faster a pressure cooker cooks; an estimate.
+const pressureFactor = 3.0
+
+// afterReturn is where on its path something goes back in that was cooked, taken
+// out and cut up by itself, 0 where it was not.
+func (p *plan) afterReturn(s *standIn, path []int) int {
+	start, wet := 0, false
+	for i, at := range path {
+		n := &p.graph.Nodes[at]
+		out := n.Technique.Takes == "part" || n.Technique.Family == "separate"
+		wet = wet || p.wetMinutes(at) > 0 || n.Technique.Medium == "liquid"
+		if out && wet && n.Technique.Name != "discard" && p.alone(at, s) && i+1 < len(path) {
+			start = i + 1
+		}
+	}
+	return start
+}
+
+// afterWashing is where on its path the work begins that is left: bones are covered,
+// boiled up, drained and rinsed first, which what gives its taste to a broth
+// instead does not want.
+func (p *plan) afterWashing(s *standIn, path []int) int {
+	start := 0
+	for k, at := range path {
+		if !p.alone(at, s) {
+			break
+		}
+		if p.dropped(s, at) {
+			start = k + 1
+		}
+	}
+	return min(start, len(path)-1)
+}

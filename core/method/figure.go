@@ -1,0 +1,171 @@
+package method
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// figures are the verb, the time and the cue where they are others now, and what
+// comes along.
+func (w *writer) figures(n *node, d *deed) []edit {
+	a := n.Action
+	words := w.c.words()
+	var out []edit
+	verb := d.say
+	if verb == "" && len(w.object) > 0 {
+		verb = w.slice(a.Words.Verb[0], a.Words.Verb[1])
+	}
+	if verb != "" && a.Words.Verb[1] > 0 {
+		if len(w.object) > 0 {
+			verb += " " + w.c.listing(w.named(w.object))
+		}
+		out = append(out, edit{a.Words.Verb[0], a.Words.Verb[1], verb})
+	}
+	w.object = nil
+	tail := ""
+	if len(d.along) > 0 {
+		if along := w.comesAlong(n, d.along); along != "" {
+			tail = " " + along
+		}
+	}
+	if d.minutes != nil {
+		if at := a.Words.Time; at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto {
+			say := w.c.spoken(*d.minutes)
+			if cue := a.Words.Cue; d.cueless && cue[1] > a.From && cue[1] <= at[0] {
+				at[0], say = cue[0], words.For+" "+say // "until thick, about 10 minutes"
+			}
+			out = append(out, edit{at[0], at[1], say})
+		} else {
+			tail += " " + words.For + " " + w.c.spoken(*d.minutes)
+		}
+	}
+	if at := a.Words.Cue; d.cueless && at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto {
+		out = append(out, edit{at[0], at[1], w.otherCue(n, d)})
+	}
+	if tail != "" {
+		at := a.Upto
+		if c := a.Words.Cue; c[1] > 0 && c[0] > a.From {
+			at = c[0]
+			tail = strings.TrimPrefix(tail, " ") + " "
+		}
+		out = append(out, edit{at, at, tail})
+	}
+	return out
+}
+
+// otherCue ends an action whose own cue is gone: by what its technique usually
+// ends with, unless minutes are said.
+func (w *writer) otherCue(n *node, d *deed) string {
+	if rest := w.restOfCue(n); rest != "" && len(d.late) == 0 {
+		return rest
+	}
+	if n.Action.Minutes != nil || d.minutes != nil || n.Technique.Cue == "" || n.Technique.Heat == "" {
+		return ""
+	}
+	return w.c.words().Until + " " + n.Technique.Cue
+}
+
+// restOfCue are those of the signs that a cue gives which are still there: "until the
+// sauce is thick" of "until the duck is tender and the sauce is thick".
+func (w *writer) restOfCue(n *node) string {
+	words := w.c.words()
+	text := strings.TrimPrefix(n.Action.Cue, words.Until+" ")
+	var kept []string
+	for _, part := range strings.Split(text, " "+words.And+" ") {
+		if part = strings.Trim(part, " ,"); part != "" && !w.gone(n, words.Until+" "+part) {
+			kept = append(kept, part)
+		}
+	}
+	if len(kept) == 0 || len(kept) == len(strings.Split(text, " "+words.And+" ")) {
+		return ""
+	}
+	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
+}
+
+// comesAlong says what an action takes in besides: a fat it fries in, or what
+// else was to go in before.
+func (w *writer) comesAlong(n *node, lines []int) string {
+	words := w.c.words()
+	var things []named
+	preposition := words.With
+	for _, line := range lines {
+		if s := w.stand[line]; s != nil && s.bare && n.Technique.Family != "dry heat" {
+			continue // only a frying has a use for spoonfuls of water
+		}
+		if t, ok := w.ofLine(line, w.shares[line]); ok {
+			things = append(things, t)
+			if n.Technique.Medium == "fat" && w.c.fatLine(w.line(line)) {
+				preposition = words.In
+			}
+		}
+	}
+	if len(things) == 0 {
+		return ""
+	}
+	return preposition + " " + w.c.listing(things)
+}
+
+// apply puts edits into the words of an action.
+func (w *writer) apply(a *recipe.Action, edits []edit) string {
+	slices.SortStableFunc(edits, func(x, y edit) int { return x.from - y.from })
+	var b strings.Builder
+	at := a.From
+	for _, e := range edits {
+		if e.from < at {
+			continue
+		}
+		b.WriteString(w.slice(at, e.from))
+		if e.text == "" {
+			trimmed := w.withoutJoint(strings.TrimRight(b.String(), " ,"))
+			b.Reset()
+			b.WriteString(trimmed)
+		} else {
+			b.WriteString(e.text)
+		}
+		at = e.upto
+	}
+	b.WriteString(w.slice(at, a.Upto))
+	return tidy(b.String())
+}
+
+// withoutJoint takes off a conjunction that now joins nothing: "or" before a cue
+// that is gone.
+func (w *writer) withoutJoint(text string) string {
+	at := strings.LastIndexByte(text, ' ')
+	if at > 0 && w.l.Language().Conjunctions[strings.ToLower(text[at+1:])] {
+		return strings.TrimRight(text[:at], " ,")
+	}
+	return text
+}
+
+// tidy closes up the blanks that are left where words were taken out.
+func tidy(text string) string {
+	text = strings.Join(strings.Fields(text), " ")
+	for _, mark := range []string{",", ".", ";", ":"} {
+		text = strings.ReplaceAll(text, " "+mark, mark)
+	}
+	return strings.Trim(strings.ReplaceAll(text, ",,", ","), " ,")
+}
+
+// spoken says a time.
+func (c *Carrier) spoken(s measure.Span) string {
+	words := c.words()
+	unit, low, high := words.Minutes, s.Low, s.High
+	if s.Low >= hoursFrom {
+		unit, low, high = words.Hours, s.Low/60, s.High/60
+	}
+	if low == high {
+		if unit == words.Minutes && low == 1 {
+			unit = words.Minute
+		}
+		return fmt.Sprintf("%g %s", low, unit)
+	}
+	return fmt.Sprintf("%g %s %g %s", low, words.To, high, unit)
+}
+
+// hoursFrom is the time in minutes from which hours are said.
+const hoursFrom = 120

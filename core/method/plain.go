@@ -1,0 +1,110 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// plain writes an action from its parts alone: verb, what it is done to, with
+// what, how long.
+func (w *writer) plain(n *node, d *deed, own *clause) string {
+	a := n.Action
+	words := w.c.words()
+	at := w.nodeOf(a.ID)
+	verb := a.Verb
+	if d.say != "" {
+		verb = d.say
+	} else if len(w.animalWords(larder.Capital(verb)+" "+w.c.words().It+".")) > 0 {
+		verb = strings.ReplaceAll(n.Technique.Name, "-", " ") // "butter the dish"
+	}
+	var to, with []named
+	for _, line := range d.subject {
+		if t, ok := w.ofLine(line, 1); ok && len(d.subject) <= mostSubjects {
+			to = append(to, t)
+		}
+	}
+	if len(d.subject) == 0 {
+		to = w.things(a.To, at)
+		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)
+	}
+	own.objects = to
+	text := verb
+	if len(to) > 0 {
+		text += " " + w.c.listing(to)
+	}
+	if len(with) > 0 {
+		preposition := words.With
+		if n.Technique.Medium == "fat" || n.Technique.Medium == "liquid" {
+			preposition = words.In
+		}
+		text += " " + preposition + " " + w.c.listing(with)
+	}
+	minutes := a.Minutes
+	if d.minutes != nil {
+		minutes = d.minutes
+	}
+	if minutes != nil {
+		text += " " + words.For + " " + w.c.spoken(*minutes)
+	}
+	if a.Cue != "" && !d.cueless {
+		text += " " + a.Cue
+	}
+	return text
+}
+
+// things names what references mean, as far as it is there.
+func (w *writer) things(refs []recipe.Ref, at int) []named {
+	var out []named
+	for _, r := range refs {
+		switch {
+		case r.Line != nil:
+			line := w.lineNumber(*r.Line)
+			if line >= 0 && w.there(line, at) {
+				if t, ok := w.ofLine(line, r.Share); ok {
+					out = append(out, t)
+				}
+			}
+		case r.Named != nil:
+			if len(w.animalWords(*r.Named)) == 0 && !w.fleshly(*r.Named) {
+				out = append(out, named{text: w.c.words().The + " " + *r.Named})
+			}
+		case r.Made != nil:
+			if t, ok := w.madeThing(r, at); ok {
+				out = append(out, t)
+			}
+		}
+	}
+	return out
+}
+
+// madeThing names what an action made: the one thing of it that is meant, what
+// it holds where that is little, or everything.
+func (w *writer) madeThing(r recipe.Ref, at int) (named, bool) {
+	lines, _ := w.meant(recipe.Noun{Refs: []recipe.Ref{r}})
+	var out []named
+	for _, line := range lines {
+		if !w.there(line, at) {
+			continue
+		}
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	switch {
+	case len(out) == 0:
+		return named{}, false
+	case len(out) > mostNamed:
+		return named{text: w.c.words().Everything}, true
+	}
+	return named{text: w.c.listing(out), plural: len(out) > 1 || out[0].plural, stand: out[0].stand}, true
+}
+
+// mostSubjects is how many things are named that are cooked without what was; the
+// content of a pot needs no name.
+const mostSubjects = 2
+
+// mostNamed is how many things are named one by one where the text says "it".
+const mostNamed = 3

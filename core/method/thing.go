@@ -1,0 +1,160 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// product names what was made: by the words of the text where no animal is in
+// them, else by what stands for it.
+func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
+	name := w.slice(noun.Name, noun.Upto)
+	if len(w.animalWords(name)) == 0 && !w.fleshly(name) && !w.ownName(name, lines) {
+		return kept, false
+	}
+	if other := w.c.renamed(name); other != name {
+		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
+	}
+	if rest := w.withoutAnimal(name, lines); rest != "" {
+		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the sauce"
+	}
+	return w.listedOrAll(lines, at), true
+}
+
+// withoutAnimal takes the words of an animal off the front of a name: "sauce" of
+// "meat sauce"; empty where nothing is left of it.
+func (w *writer) withoutAnimal(name string, lines []int) string {
+	words := strings.Fields(name)
+	for len(words) > 1 {
+		words = words[1:]
+		rest := strings.Join(words, " ")
+		if len(w.animalWords(rest)) == 0 && !w.fleshly(rest) && !w.ownName(rest, lines) {
+			return rest
+		}
+	}
+	return ""
+}
+
+// ownName tells whether a name is that of a line that was replaced.
+func (w *writer) ownName(name string, lines []int) bool {
+	words := larder.Words(name)
+	return slices.ContainsFunc(lines, func(line int) bool {
+		s := w.stand[line]
+		if s == nil || len(words) == 0 {
+			return false
+		}
+		own := larder.Words(s.was.Name)
+		last := words[len(words)-1]
+		return slices.Contains(own, last) && !(w.l.Language().Products[last] && len(own) > 1)
+	})
+}
+
+// listedOrAll names the stand-ins among lines that are there, or everything.
+func (w *writer) listedOrAll(lines []int, at int) []named {
+	var out []named
+	for _, line := range lines {
+		if s := w.stand[line]; s != nil && w.there(line, at) && !s.Dissolves && !w.c.fatLine(s.was) {
+			out = append(out, w.c.stand(s, 1, false))
+		}
+	}
+	if len(out) > 0 && len(out) <= mostNamed {
+		return out
+	}
+	out = nil
+	for _, line := range lines {
+		if !w.there(line, at) {
+			continue
+		}
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	if len(out) > mostNamed {
+		return []named{{text: w.c.words().Everything}}
+	}
+	return out
+}
+
+// onlySaid says what becomes of matter that only the words name: animal matter
+// gives way to what the table of small uses has for it, what only a body gives
+// goes with the body.
+func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) ([]named, bool) {
+	at := w.nodeOf(n.Action.ID)
+	lang := w.l.Language()
+	words := larder.Words(name)
+	last := ""
+	if len(words) > 0 {
+		last = words[len(words)-1]
+	}
+	s := w.fleshBefore(at)
+	if lang.Fats[last] && s != nil && n.Technique.Medium == "fat" && p.Role != "to" {
+		return w.otherFat(n, at, kept)
+	}
+	if w.isLiquor(name) && w.cookingGone(at) && !w.l.Language().Loose[last] && w.small != nil {
+		if u := w.l.SmallUseFor(n.Technique, stockKind, ""); u != nil {
+			if text, ok := w.small(u, n.Action); ok {
+				return []named{{text: w.measured(p, name) + text}}, true
+			}
+		}
+	}
+	if w.fleshly(name) && s != nil {
+		return nil, true
+	}
+	animals := w.animalWords(w.slice(p.Nouns[0].From, p.Upto))
+	if len(animals) == 0 {
+		animals = w.animalWords(name)
+	}
+	if len(animals) == 0 {
+		return kept, false
+	}
+	u := w.l.SmallUseFor(n.Technique, w.kindOf(name), animals[0].Animal)
+	if u == nil || w.small == nil {
+		return nil, true
+	}
+	if text, ok := w.small(u, n.Action); ok {
+		return []named{{text: text}}, true
+	}
+	return nil, true
+}
+
+// stockKind is the kind of what stands for the liquid that an animal was cooked in.
+const stockKind = "stock"
+
+// measured is how much of a thing the text says, in its own words: "a ladle of ".
+func (w *writer) measured(p recipe.Phrase, name string) string {
+	for _, n := range p.Nouns {
+		if len(n.Refs) == 1 && n.Refs[0].Named != nil && *n.Refs[0].Named == name && n.Measured {
+			words := w.slice(n.From, n.Name)
+			the := w.c.words().The + " "
+			return strings.TrimSuffix(words, the)
+		}
+	}
+	return ""
+}
+
+// otherFat names the fat that is in the pan in place of what an animal gave: one
+// that came along or was used there before, or none by name.
+func (w *writer) otherFat(n *node, at int, kept []named) ([]named, bool) {
+	if along := w.deeds[at].along; len(along) > 0 {
+		for k, line := range along {
+			if t, ok := w.ofLine(line, 1); ok && w.fries(line) {
+				w.deeds[at].along = slices.Delete(slices.Clone(along), k, k+1)
+				return []named{t}, true
+			}
+		}
+	}
+	for k := at - 1; k >= 0; k-- {
+		if w.deeds[k].drop || w.graph.Nodes[k].At.Component != n.At.Component {
+			continue
+		}
+		for _, line := range slices.Concat(w.graph.Nodes[k].With, w.graph.Nodes[k].To) {
+			if t, ok := w.ofLine(line, 1); ok && w.fries(line) && w.there(line, at) {
+				return []named{t}, true
+			}
+		}
+	}
+	return nil, true
+}

@@ -1,0 +1,133 @@
+package method
+
+import (
+	"slices"
+	"sync"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/swap"
+	"yembra/knowledge"
+)
+
+var carrier = sync.OnceValues(func() (*Carrier, error) {
+	l, err := larder.Load(knowledge.Shipped())
+	if err != nil {
+		return nil, err
+	}
+	return NewCarrier(swap.NewBook(l), flow.NewReader(l)), nil
+})
+
+const stew = "Stew\nServes 4\n\n800 g stewing beef\n2 onions, sliced\n500 ml beef stock\n\nMethod\n1. Soften the onions for 10 minutes.\n2. Add the beef and the stock and simmer for 2 hours until tender. Serve."
+
+// spoiled carries a stew over, changes its steps as a fault of the writer would, and
+// reads the card back.
+func spoiled(t *testing.T, change func(*swap.Component)) []swap.FindingKind {
+	t.Helper()
+	c, err := carrier()
+	require.NoError(t, err)
+	d := c.reader.Read(stew, measure.Metric)
+	dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}, Swaps: map[string]string{"components[0].lines[0]": "tempeh-braise", "components[0].lines[2]": "vegetable-stock-plain"}}
+	a, err := c.book.Apply(d, dec, false)
+	require.NoError(t, err)
+	p := c.plan(&d, &a)
+	c.component(p, 0, dec)
+	name(&a.Components[0], 0)
+	if change != nil {
+		change(&a.Components[0])
+	}
+	c.check(p, c.readBack(&d, &a))
+	var kinds []swap.FindingKind
+	for _, s := range a.Components[0].Steps {
+		for _, f := range s.Findings {
+			require.NotContains(t, f.Text, "{text}")
+			require.NotEmpty(t, f.Text)
+			kinds = append(kinds, f.Kind)
+		}
+	}
+	return kinds
+}
+
+// last is the step that comes from the original's second.
+func last(comp *swap.Component) *swap.Step {
+	at := slices.IndexFunc(comp.Steps, func(s swap.Step) bool { return slices.Equal(s.From, []int{1}) })
+	return &comp.Steps[at]
+}
+
+// Whatever goes wrong in the writing is found when the card is read back.
+func TestReadingBackFindsFaults(t *testing.T) {
+	require.Empty(t, spoiled(t, nil), "a sound card has no findings")
+	for want, change := range map[swap.FindingKind]func(*swap.Component){
+		swap.NamesAnimal: func(c *swap.Component) {
+			last(c).Text, last(c).Change = "Add the beef and simmer with the tempeh and the vegetable stock for 30 minutes.", swap.Changed
+		},
+		swap.NotRead: func(c *swap.Component) {
+			last(c).Text, last(c).Change = "Spoonfuls of fat on all sides. Add the tempeh and the vegetable stock.", swap.Changed
+		},
+		swap.UnusedLine: func(c *swap.Component) { last(c).Text = "Pour in the vegetable stock and simmer for 30 minutes." },
+		swap.BeyondLimit: func(c *swap.Component) {
+			last(c).Text = "Add the tempeh and the vegetable stock and simmer for 3 hours."
+		},
+		swap.TooEarly: func(c *swap.Component) {
+			at := slices.IndexFunc(c.Steps, func(s swap.Step) bool { return s.Prepares != "" })
+			prep := c.Steps[at]
+			prep.Takes = nil
+			c.Steps = append(slices.Delete(c.Steps, at, at+1), prep)
+			last(c).Text = "Add the tempeh and the vegetable stock and simmer for 30 minutes."
+		},
+		swap.OtherThan: func(c *swap.Component) { last(c).Quote = "What the original says." },
+	} {
+		require.Contains(t, spoiled(t, change), want)
+	}
+}
+
+// What behaves as the table says goes in when it should: at the start where it
+// bears the pot, late where it does not.
+func TestStandInsGoInWhenTheyBearIt(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	for _, x := range []struct{ swap, want string }{
+		{"jackfruit-potato-braise", "jackfruit pieces"},
+		{"mushroom-chestnut-braise", "mushrooms and chestnuts"},
+	} {
+		d := c.reader.Read(stew, measure.Metric)
+		a, err := c.Adapt(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}, Swaps: map[string]string{"components[0].lines[0]": x.swap}}, false)
+		require.NoError(t, err)
+		text := ""
+		for _, s := range a.Components[0].Steps {
+			text += s.Text + " "
+		}
+		require.Contains(t, text, x.want)
+		require.NotContains(t, text, "2 hours", x.swap)
+	}
+}
+
+// Every rule of the tables that carry a method over can be reached, and says why.
+func TestCarryTablesAreWhole(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	l := c.book.Larder()
+	for _, s := range l.Swaps() {
+		f := l.MainFood(s)
+		if f == nil {
+			continue
+		}
+		b := l.BehaviourOf(f, s.Formula[0].Form)
+		require.GreaterOrEqual(t, b.Bears, 0.0, s.ID)
+		require.LessOrEqual(t, b.Done, b.Bears, "%s is spoilt before it is done", s.ID)
+	}
+	for _, way := range []string{"peel", "rest", "drain", "slice", "brown", "soak"} {
+		r := l.CarryRuleFor(l.Technique(way), way, "", larder.Meat, []string{larder.Ready, larder.Prepared, larder.Browned})
+		require.NotNil(t, r, way)
+		require.Equal(t, larder.CarryDrop, r.Then, way)
+		require.NotEmpty(t, r.Why, way)
+	}
+	require.Nil(t, l.CarryRuleFor(l.Technique("marinate"), "marinate", "", larder.Meat, []string{larder.Ready}), "what is marinated goes on being marinated")
+	u := l.SmallUseFor(l.Technique("grease"), "butter", larder.Dairy)
+	require.NotEmpty(t, u.Foods)
+	require.Empty(t, l.SmallUseFor(l.Technique("serve"), "cured-meat", larder.Meat).Foods, "bacon that only a step names goes")
+}

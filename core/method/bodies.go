@@ -31,8 +31,9 @@ func (p *plan) onBodies(i int) bool {
 			any = true
 		}
 	}
-	s := p.fleshAt(i)
-	return any && s != nil && !s.is(larder.Steeped)
+	return any && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
+		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped)
+	})
 }
 
 // impliesGone tells whether an action is meant for flesh that is not there though

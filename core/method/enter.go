@@ -59,7 +59,7 @@ func (p *plan) letIn() {
 // enter finds the action with which a stand-in goes in: the first that is still
 // done to it, and late enough for what it bears.
 func (p *plan) enter(s *standIn) {
-	path := p.path(s.node)
+	path := slices.DeleteFunc(p.path(s.node), func(i int) bool { return p.onlyItsBody(s, i) })
 	if len(path) == 0 {
 		return
 	}
@@ -85,6 +85,9 @@ func (p *plan) enter(s *standIn) {
 			left -= minutes
 			continue
 		}
+		if p.graph.Nodes[path[i]].Is("bake", "roast") {
+			return // nobody opens a pie to add something
+		}
 		if p.boundBefore(s, path[start:i]) {
 			shorter := math.Max(math.Max(left, leastBase), math.Min(p.wants(path[i]), minutes))
 			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
@@ -98,6 +101,30 @@ func (p *plan) enter(s *standIn) {
 	}
 }
 
+// onlyItsBody tells whether an action takes no more of something than what its body
+// gave: "the bacon fat".
+func (p *plan) onlyItsBody(s *standIn, i int) bool {
+	if !s.flesh() {
+		return false
+	}
+	n := &p.graph.Nodes[i]
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	body := false
+	for _, x := range n.Action.Words.Phrases {
+		for _, noun := range x.Nouns {
+			lines, _ := p.meant(noun)
+			if !slices.Contains(lines, s.node) || noun.Upto > len(text) {
+				continue
+			}
+			if name := string(text[noun.Name:noun.Upto]); !p.fleshly(name) || p.ownName(name, lines) {
+				return false
+			}
+			body = true
+		}
+	}
+	return body
+}
+
 // boundBefore tells whether something was put together with others before it is
 // cooked, so that it cannot go in later: marinated, coated, filled or laid in.
 func (p *plan) boundBefore(s *standIn, path []int) bool {
@@ -107,7 +134,7 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 			return false
 		}
 		t := n.Technique
-		return t.Name == "marinate" || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "serve" && t.Name != "top"
+		return t.Name == "marinate" || p.places(i) || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "serve" && t.Name != "top"
 	})
 }
 

@@ -178,8 +178,12 @@ func (p *plan) coated(s *standIn, i int) bool {
 // into a dish".
 func (p *plan) places(i int) bool {
 	n := &p.graph.Nodes[i]
+	lang := p.l.Language()
 	return n.Technique.Family == "cut" && slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
-		return x.Role == "into" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool { return noun.Vessel })
+		return x.Role == "into" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+			words := larder.Words(onlyNamed(noun))
+			return noun.Vessel || len(words) > 0 && lang.Places[words[len(words)-1]] || slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Made != nil })
+		})
 	})
 }
 

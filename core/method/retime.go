@@ -16,6 +16,7 @@ import (
 const (
 	shortEnough = 40.0 // an action no longer than this keeps its whole time
 	leastBase   = 10.0
+	roastsAgain = 25.0 // what is done already and only takes colour in the oven
 	bringsRound = 20.0 // what a sauce takes to come together
 	reducesFor  = 40.0 // and to thicken in an open pot
 )
@@ -44,6 +45,8 @@ func (p *plan) retime() {
 				d.cueAfter = n.Action.Cue
 			}
 			d.cueless = true
+		case n.Technique.Family == "oven" && minutes > roastsAgain && p.onlyReady(i):
+			d.minutes, d.cueless = minutesOf(roastsAgain), d.cueless || p.cueGone(n)
 		case p.wetMinutes(i) > shortEnough && p.forFleshOnly(i) && (n.Action.Cue == "" || d.cueless):
 			if base := roundMinutes(p.base(i)); base < minutes {
 				d.minutes = minutesOf(base)
@@ -53,6 +56,25 @@ func (p *plan) retime() {
 	for _, s := range p.inOrder() {
 		p.cookThrough(s)
 	}
+}
+
+// onlyReady tells whether nothing is roasted but stand-ins for flesh that are done
+// already, with what seasons them.
+func (p *plan) onlyReady(i int) bool {
+	found := false
+	for _, line := range p.subjects(i) {
+		s := p.stand[line]
+		switch {
+		case s != nil && s.flesh() && p.there(line, i):
+			if !s.is(larder.Ready) && !s.Browned {
+				return false
+			}
+			found = true
+		case s == nil && !p.dusts(line):
+			return false
+		}
+	}
+	return found
 }
 
 // ownMinutes are what a stand-in takes by the book that is cooked by itself in a

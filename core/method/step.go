@@ -160,7 +160,7 @@ func (w *writer) compose(s *sentence) string {
 	for i, c := range left {
 		text := strings.Trim(c.text, " ,")
 		if i == 0 {
-			if c == s.clauses[0] && c.upto > 0 && !c.aside {
+			if c == s.clauses[0] && c.upto > 0 {
 				if before := strings.TrimSpace(w.slice(s.from, c.from)); before != "" {
 					text = before + " " + text // "Lightly"
 				}

@@ -39,16 +39,16 @@ func (w *writer) withoutAnimal(name string, lines []int) string {
 }
 
 // ownName tells whether a name is that of a line that was replaced.
-func (w *writer) ownName(name string, lines []int) bool {
+func (p *plan) ownName(name string, lines []int) bool {
 	words := larder.Words(name)
 	return slices.ContainsFunc(lines, func(line int) bool {
-		s := w.stand[line]
+		s := p.stand[line]
 		if s == nil || len(words) == 0 {
 			return false
 		}
 		own := larder.Words(s.was.Name)
 		last := words[len(words)-1]
-		return slices.Contains(own, last) && !(w.l.Language().Products[last] && len(own) > 1)
+		return slices.Contains(own, last) && !(p.l.Language().Products[last] && len(own) > 1)
 	})
 }
 

@@ -174,7 +174,7 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 // was done to what the clause before took in, of which nothing is left: "add the
 // pork and seal".
 func (w *writer) hangsOn(n *node) bool {
-	if !w.emptied && !w.thinned || !w.saysPlaces(n) || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
+	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
 		return false
 	}
 	f := n.Technique.Family

@@ -98,7 +98,7 @@ func (w *writer) otherwise(s *sentence) (text string, look bool) {
 // joined makes steps of parts: neighbours of one step stand together, but those
 // that deal with different stand-ins by themselves, each with its own reason.
 func (p *plan) joined(parts []part) []swap.Step {
-	var out []swap.Step
+	out := []swap.Step{}
 	for i := 0; i < len(parts); {
 		if parts[i].added != nil {
 			out = append(out, *parts[i].added)

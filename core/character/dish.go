@@ -77,7 +77,7 @@ func Of(l *larder.Larder, d recipe.Dish, corrections map[string]string) Dish {
 			}
 			ref := fmt.Sprintf("components[%d].lines[%d]", i, j)
 			it := Item{
-				Ref: ref, Label: line.Name, Food: food, Form: food.FormNamed(line.Form), Grams: line.Mass(),
+				Ref: ref, Label: line.Name, Food: food, Form: food.FormNamed(line.Form), Grams: line.Mass() * l.EatenShare(food, line.Text, line.Counted()),
 				Treatment: part.Treated[j], Wet: part.Wet, Use: m.use(i, j, corrections[ref]),
 			}
 			if it.Use.Name == "piece" && it.Form.Name == larder.RawForm && food.Animal == larder.Egg {

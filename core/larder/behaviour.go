@@ -39,12 +39,18 @@ func (l *Larder) loadBehaviour(src Source) error {
 	})
 }
 
+// rowsFor are the keys under which a table may speak of a food in a form, the most
+// exact first.
+func rowsFor(f *Food, form string) []string {
+	return []string{f.ID + "/" + form, "/" + form, f.ID, "kind:" + f.Kind, "shelf:" + f.Aisle}
+}
+
 // BehaviourOf is how a food behaves in a form: each figure from the most exact
 // row of the table that has it.
 func (l *Larder) BehaviourOf(f *Food, form string) Behaviour {
 	b := Behaviour{Bears: math.Inf(1)}
 	done, bears, browned, fries, dissolves := false, false, false, false, false
-	for _, key := range []string{f.ID + "/" + form, "/" + form, f.ID, "kind:" + f.Kind, "shelf:" + f.Aisle} {
+	for _, key := range rowsFor(f, form) {
 		row, ok := l.behaviour[key]
 		if !ok || form == "" && strings.HasPrefix(key, "/") {
 			continue

@@ -93,6 +93,9 @@ type Edible struct {
 	Thrown   string  `json:"thrown"`
 	Source   string  `json:"source"`
 	Estimate bool    `json:"estimate"`
+	// When says for which weights of meat, fish and shellfish the share holds;
+	// empty for plants, whose weight in a recipe is without what is thrown.
+	When EdibleWhen `json:"-"`
 }
 
 // Storage is where a food keeps at home and how many days, sealed and opened.
@@ -212,7 +215,10 @@ func (l *Larder) loadEdible(src Source) error {
 		f.Edible = Edible{Share: 1}
 	}
 	return l.eachFood(src, "edible.csv", func(r row, f *Food, _ bool) {
-		f.Edible = Edible{Share: r.number("share", 1), Thrown: r.text("thrown"), Source: r.text("source"), Estimate: r.text("source") == Estimate}
+		f.Edible = Edible{Share: r.number("share", 1), Thrown: r.text("thrown"), Source: r.text("source"), Estimate: r.text("source") == Estimate, When: EdibleWhen(r.text("when"))}
+		if _, known := edibleWhens[f.Edible.When]; !known || (f.Edible.When != "") != f.flesh() {
+			r.fail("%s: when %q", f.ID, f.Edible.When)
+		}
 	})
 }
 

@@ -17,6 +17,10 @@ type Vocabulary struct {
 	// ListOnly words are also common words of method text; in steps they are
 	// foods only when the ingredient list has them.
 	ListOnly map[string]bool
+	// BoneIn are words, each between blanks, by which a line of meat, fish or
+	// shellfish is weighed with bone or shell, Boneless those by which it is not.
+	// Portion are those by which one piece of a jointed animal is counted.
+	BoneIn, Boneless, Portion []string
 	// AnimalWords name animal matter by themselves, by class.
 	AnimalWords map[string]Animal
 }
@@ -118,6 +122,9 @@ func (l *Larder) loadWords(src Source) error {
 		Free        map[string]string `yaml:"free"`
 		PlantHeads  string            `yaml:"plantheads"`
 		ListOnly    string            `yaml:"listonly"`
+		BoneIn      []string          `yaml:"bonein"`
+		Boneless    []string          `yaml:"boneless"`
+		Portion     []string          `yaml:"portion"`
 		AnimalWords map[Animal]string `yaml:"animalwords"`
 	}
 	if err := src.Decode("words.yaml", &file); err != nil {
@@ -136,6 +143,13 @@ func (l *Larder) loadWords(src Source) error {
 		Neutral: set(file.Neutral), Parts: set(file.Parts), PlantHeads: set(file.PlantHeads), ListOnly: set(file.ListOnly),
 		AnimalWords: map[string]Animal{},
 	}
+	phrases := func(list []string) (out []string) {
+		for _, p := range list {
+			out = append(out, " "+strings.Join(Words(p), " ")+" ")
+		}
+		return out
+	}
+	l.words.BoneIn, l.words.Boneless, l.words.Portion = phrases(file.BoneIn), phrases(file.Boneless), phrases(file.Portion)
 	l.words.Free = map[string][]string{}
 	for word, classes := range file.Free {
 		l.words.Free[word] = strings.Fields(classes)

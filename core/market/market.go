@@ -235,7 +235,7 @@ func (s *shop) buy(it *Item, have float64) {
 		it.Shown = "as the recipe says"
 		return
 	}
-	if share := food.Edible.Share; share > 0 && share < 1 && it.Form == "" {
+	if share := food.Edible.Share; share > 0 && share < 1 && it.Form == "" && food.Edible.When == "" {
 		it.Bought /= share
 	}
 	it.Have = min(have, it.Bought)

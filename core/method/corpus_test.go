@@ -13,6 +13,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -78,6 +79,7 @@ func TestCardsOfTheCorpusReadBack(t *testing.T) {
 					require.NoError(t, err)
 					found.add(d.Name+" under "+preset, a)
 					wellFormed(t, d.Name, a)
+					servable(t, b.Larder(), &d, a)
 				}
 			}
 		}
@@ -101,6 +103,25 @@ func wellFormed(t *testing.T, where string, a swap.Adaptation) {
 			assert.NotRegexp(t, `\b(?:and|or|the|of|into|an)[.;]`, s.Text, where)
 			assert.Regexp(t, `^[\p{Lu}0-9(“"'½¼¾⅓⅔⅛]`, s.Text, where)
 			assert.Equal(t, strings.Count(s.Text, "("), strings.Count(s.Text, ")"), s.Text)
+		}
+	}
+}
+
+// servable holds that nothing strong comes in by more than a cook would use.
+func servable(t *testing.T, l *larder.Larder, d *recipe.Dish, a swap.Adaptation) {
+	t.Helper()
+	servings := 4.0
+	if d.Serves != nil && d.Serves.Mid() > 0 {
+		servings = d.Serves.Mid()
+	}
+	for _, comp := range a.Components {
+		for _, line := range comp.Lines {
+			f := l.Food(line.FoodID())
+			if f == nil || line.Change != swap.Swapped && line.Change != swap.Booster {
+				continue
+			}
+			most := l.MostServed(f, line.Form).Most * servings
+			assert.LessOrEqual(t, line.Mass(), most+measure.MaxFineError*most+0.5, "%s: %s", d.Name, line.Text)
 		}
 	}
 }

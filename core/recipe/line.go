@@ -35,6 +35,7 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 	if q.amount == nil {
 		q, _, _ = lateQuantity(c.Tokens, sys)
 	}
+	r.pieceSaid(food, text, &q)
 	line.Grams, line.Basis = gramsOf(food, line.Form, q, sys)
 	return line
 }
@@ -111,8 +112,17 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 	if n.partEach != nil && q.amount != nil && q.amount.Unit == measure.Piece {
 		q.each = n.partEach
 	}
+	r.pieceSaid(f.food, text, &q)
 	line.Grams, line.Basis = gramsOf(f.food, line.Form, q, sys)
 	return line
+}
+
+// pieceSaid takes the words beside a count for the kind of piece that is counted.
+func (r *Reader) pieceSaid(food *larder.Food, text string, q *quantity) {
+	if food == nil || q.size != "" || q.amount == nil || q.amount.Unit != measure.Piece {
+		return
+	}
+	q.size = r.larder.PieceSaid(food, text)
 }
 
 var bullets = "•◦▪▫‣⁃*·▢□☐■●○–—-+>✓✔"

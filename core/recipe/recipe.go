@@ -87,6 +87,11 @@ func (l *Line) Mass() float64 {
 	return l.Grams.Mid()
 }
 
+// Counted tells that the line's amount counts pieces.
+func (l *Line) Counted() bool {
+	return l.Amount != nil && countUnit(l.Amount.Unit)
+}
+
 // Alternative is another food named in a line.
 type Alternative struct {
 	Food string `json:"food"`

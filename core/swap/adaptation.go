@@ -161,7 +161,7 @@ func (x *bench) nearest(s slot) *Nearest {
 		sums := x.original.Sums()
 		if food := x.larder.Food(x.dish.Components[s.component].Lines[s.line].FoodID()); food != nil {
 			line := &x.dish.Components[s.component].Lines[s.line]
-			replaced := x.item(s.component, s.line, food, line.Form, line.Mass(), false).Sums()
+			replaced := x.item(s.component, s.line, food, line.Form, x.eaten(line, food), false).Sums()
 			sums[s.component].Add(&replaced, -1)
 		}
 		sums[s.component].Add(&o.sums, 1)
@@ -278,7 +278,7 @@ func (x *bench) balanceSalt(a *Adaptation) {
 		s := x.slots[x.at[c.Replaces]]
 		line := &x.dish.Components[s.component].Lines[s.line]
 		if food := x.larder.Food(line.FoodID()); food != nil && x.plainSalt(s.component, s.line) == nil {
-			replaced := x.item(s.component, s.line, food, line.Form, line.Mass(), false).Sums()
+			replaced := x.item(s.component, s.line, food, line.Form, x.eaten(line, food), false).Sums()
 			brought -= replaced.Salt()
 		}
 	}

@@ -167,7 +167,7 @@ func (x *bench) ready() {
 				}
 				continue
 			}
-			sums := x.item(i, j, food, line.Form, line.Mass(), false).Sums()
+			sums := x.item(i, j, food, line.Form, x.eaten(line, food), false).Sums()
 			x.kept.sums[i].Add(&sums, 1)
 			v, g := plantVolume(food, line.Mass())
 			x.kept.vegetables += v
@@ -222,7 +222,7 @@ func (x *bench) option(s slot, sw *larder.Swap) option {
 		x.bring(&o, x.item(s.component, s.line, food, p.Form, x.grams(s, sw, p), true))
 	}
 	if food := x.larder.Food(line.FoodID()); food != nil {
-		replaced := x.item(s.component, s.line, food, line.Form, line.Mass(), false).Sums()
+		replaced := x.item(s.component, s.line, food, line.Form, x.eaten(line, food), false).Sums()
 		o.salt -= replaced.Salt()
 	}
 	return o
@@ -273,15 +273,24 @@ const usualDensity = 0.6
 // it will be written.
 func (x *bench) grams(s slot, sw *larder.Swap, p larder.Part) float64 {
 	line := &x.dish.Components[s.component].Lines[s.line]
-	mass := line.Mass()
-	if line.Grams == nil {
-		mass = assumedMass
+	mass := assumedMass
+	if line.Grams != nil {
+		mass = x.eaten(line, x.larder.Food(line.FoodID()))
 	}
-	factor := mass / sw.GramsPer()
+	food := x.larder.Food(p.Food)
+	grams := min(p.Grams*mass/sw.GramsPer(), x.larder.MostServed(food, p.Form).Most*x.original.Servings)
 	if own, ok := x.dec.Amounts[s.ref]; ok && own > 0 {
-		factor *= own
+		grams *= own
 	}
-	return measure.RoundGrams(p.Grams*factor, fineAmounts(x.larder.Food(p.Food)))
+	return measure.RoundGrams(grams, fineAmounts(food))
+}
+
+// eaten is what of an original line's weight is eaten, in grams.
+func (x *bench) eaten(line *recipe.Line, food *larder.Food) float64 {
+	if food == nil {
+		return line.Mass()
+	}
+	return line.Mass() * x.larder.EatenShare(food, line.Text, line.Counted())
 }
 
 // mostDoses is how many doses of a booster are tried.
@@ -309,7 +318,8 @@ func (x *bench) weighBoosters() {
 		mass := x.before.Parts[home].Mass
 		// In a big pot several kitchen doses are taken together.
 		step := b.Step * math.Max(1, math.Ceil(b.Most*mass/100/b.Step/mostDoses))
-		for n := 1.0; n*step <= b.Most*mass/100; n++ {
+		most := min(b.Most*mass/100, x.larder.MostServed(f, b.Form).Most*x.original.Servings)
+		for n := 1.0; n*step <= most; n++ {
 			d := Dose{Food: b.Food, Form: b.Form, Grams: math.Round(n*step*100) / 100, Component: home}
 			x.doses[i] = append(x.doses[i], x.booster(i, d))
 		}

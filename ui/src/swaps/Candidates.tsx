@@ -95,7 +95,7 @@ function UseNote({ open, slotRef }: { open: OpenDish; slotRef: string }) {
   if (!slot) return null;
   const uses = open.dish.document.decisions.uses ?? {};
   return (
-    <p className="use-note">
+    <div className="use-note">
       {slot.use.use !== "" && <>Here it {slot.use.rule}. </>}
       {slot.use.others.length > 1 && (
         <>
@@ -115,7 +115,7 @@ function UseNote({ open, slotRef }: { open: OpenDish; slotRef: string }) {
         </>
       )}
       {slot.rule !== "" && <span className="quiet"> Cannot stay: {slot.rule}.</span>}
-    </p>
+    </div>
   );
 }
 

@@ -1,0 +1,66 @@
+package larder
+
+import (
+	"slices"
+	"strings"
+)
+
+// EdibleWhen says for which weights in a recipe the edible share holds.
+type EdibleWhen string
+
+// Bone and shell are weighed in where a food comes so (EatenWhole), where it is
+// counted or said to (EatenPieces), or only where it is said (EatenSaid); EatenStock
+// is cooked for what it gives.
+const (
+	EatenWhole  EdibleWhen = "whole"
+	EatenPieces EdibleWhen = "pieces"
+	EatenSaid   EdibleWhen = "said"
+	EatenStock  EdibleWhen = "stock"
+)
+
+var edibleWhens = map[EdibleWhen]bool{"": true, EatenWhole: true, EatenPieces: true, EatenSaid: true, EatenStock: true}
+
+func (f *Food) flesh() bool {
+	return slices.Contains(flesh, string(f.Animal))
+}
+
+// EatenShare is the share of a line's weight that is eaten, 1 unless it is meat,
+// fish or shellfish weighed with bone or shell. text is the line as written;
+// counted tells that its amount counts pieces.
+func (l *Larder) EatenShare(f *Food, text string, counted bool) float64 {
+	e := &f.Edible
+	if e.When == "" || e.When == EatenStock {
+		return 1
+	}
+	switch {
+	case says(text, l.words.Boneless):
+		return 1
+	case e.When == EatenWhole, says(text, l.words.BoneIn), e.When == EatenPieces && counted:
+		return e.Share
+	}
+	return 1
+}
+
+// says tells whether one of the phrases of a list stands in a text.
+func says(text string, list []string) bool {
+	words := " " + strings.Join(Words(text), " ") + " "
+	return slices.ContainsFunc(list, func(p string) bool { return strings.Contains(words, p) })
+}
+
+// The pieces of meat and fish that words beside a count tell apart.
+const (
+	wholePiece   = "whole"
+	portionPiece = "portion"
+)
+
+// PieceSaid is the kind of piece that a counted line means where its words say so: a
+// portion, or the whole animal; empty where they do not.
+func (l *Larder) PieceSaid(f *Food, text string) string {
+	if _, ok := f.Matter.Pieces[portionPiece]; ok && says(text, l.words.Portion) {
+		return portionPiece
+	}
+	if _, ok := f.Matter.Pieces[wholePiece]; ok && says(text, l.words.BoneIn) && !says(text, l.words.Boneless) {
+		return wholePiece
+	}
+	return ""
+}

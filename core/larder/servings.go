@@ -1,0 +1,38 @@
+package larder
+
+import (
+	"math"
+	"strings"
+)
+
+// Serving is the most of a strong food that a cook uses for one serving, in grams,
+// and why.
+type Serving struct {
+	Most        float64
+	Why, Source string
+}
+
+func (l *Larder) loadServings(src Source) error {
+	l.servings = map[string]Serving{}
+	return eachRow(src, "servings.csv", func(r row) {
+		what := r.text("what")
+		if _, twice := l.servings[what]; twice {
+			r.fail("%s stands twice", what)
+		}
+		if food, _, _ := strings.Cut(what, "/"); food != "" && !strings.Contains(food, ":") {
+			r.food(l, food)
+		}
+		l.servings[what] = Serving{r.number("most", math.Inf(1)), r.text("why"), r.text("source")}
+	})
+}
+
+// MostServed is the most of a food in a form that one serving takes; infinite where
+// the table has no row for it.
+func (l *Larder) MostServed(f *Food, form string) Serving {
+	for _, key := range rowsFor(f, form) {
+		if s, ok := l.servings[key]; ok && (form != "" || !strings.HasPrefix(key, "/")) {
+			return s
+		}
+	}
+	return Serving{Most: math.Inf(1)}
+}

@@ -19,6 +19,9 @@ type Swap struct {
 	Serves []string `json:"serves" yaml:"serves"`
 	// Uses narrows it to what the ingredient does; empty means any use.
 	Uses []string `json:"uses" yaml:"uses"`
+	// Right lists the uses in which it does the same work as what it replaces; where
+	// it has none, all of Uses.
+	Right []string `json:"right" yaml:"right"`
 	// Per says what the formula's grams are for: 100 g of the replaced food
 	// ("100 g"), one egg, yolk or white ("egg"), or a litre ("litre").
 	Per string `json:"per" yaml:"per"`
@@ -77,6 +80,14 @@ func (s *Swap) ServesFood(kind string, food *Food) bool {
 		}
 	}
 	return false
+}
+
+// Rightly lists the uses in which the swap does the same work as what it replaces.
+func (s *Swap) Rightly() []string {
+	if len(s.Right) > 0 {
+		return s.Right
+	}
+	return s.Uses
 }
 
 // MainFood is the food that a swap is mostly made of, water apart; nil when it

@@ -225,6 +225,7 @@ func (x *bench) option(s slot, sw *larder.Swap) option {
 		replaced := x.item(s.component, s.line, food, line.Form, x.eaten(line, food), false).Sums()
 		o.salt -= replaced.Salt()
 	}
+	o.soft += x.unfit(&s, &o)
 	return o
 }
 

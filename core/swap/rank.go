@@ -16,6 +16,8 @@ import (
 // Candidate is one swap for one line, tried in the whole dish.
 type Candidate struct {
 	Swap *larder.Swap `json:"swap"`
+	// Fit says whether it does the same work there or only holds the place.
+	Fit Fit `json:"fit"`
 	// Lines are what it would bring.
 	Lines []recipe.Line `json:"lines"`
 	// Moves are the traits with the candidate in.
@@ -96,13 +98,13 @@ func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Re
 		try.Swaps[ref] = s.ID
 		a := x.apply(try, false)
 		o := &x.options[at][i]
-		c := Candidate{Swap: s, Tally: a.Tally, Kit: []string{}, Holds: []string{}, Lines: []recipe.Line{}, Moves: []Move{}, Cost: o.cost, Protein: o.protein}
+		c := Candidate{Swap: s, Fit: fitOf(&x.slots[at], s), Tally: a.Tally, Kit: []string{}, Holds: []string{}, Lines: []recipe.Line{}, Moves: []Move{}, Cost: o.cost, Protein: o.protein}
 		c.Hands, c.Wait = s.Minutes()
 		c.Parts = Parts{p.pinned, p.others, x.profile.Broken(x.needs), p.soft, c.Hands, o.cost}
 		b.describe(&c, a, ref)
 		out = append(out, c)
 	}
-	slices.SortStableFunc(out, func(p, q Candidate) int { return p.Parts.compare(q.Parts) })
+	slices.SortStableFunc(out, func(p, q Candidate) int { return cmp.Or(cmp.Compare(q.Fit, p.Fit), p.Parts.compare(q.Parts)) })
 	rejected := x.slots[at].rejected
 	if rejected == nil {
 		rejected = []Rejected{}

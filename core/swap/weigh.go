@@ -14,7 +14,7 @@ const (
 	saltOverPenalty  = 2.0  // each gram of salt a serving above limit or original
 	handsPenalty     = 0.004
 	waitShare        = 0.15 // a minute's wait is this part of a minute's work
-	structurePenalty = 12.0
+	structurePenalty = 40.0
 	simplestFactor   = 20.0
 	costPenalty      = 4.8 // each unit of the price list a serving
 	proteinReward    = 0.25

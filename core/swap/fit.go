@@ -1,0 +1,80 @@
+package swap
+
+import (
+	"slices"
+
+	"yembra/core/character"
+	"yembra/core/larder"
+)
+
+// Fit says how well a swap suits what an ingredient does in a dish.
+type Fit string
+
+// The two fits: Right does the same work there, Possible holds the place.
+const (
+	Right    Fit = "right"
+	Possible Fit = "possible"
+)
+
+// fitOf is how well a swap suits a slot.
+func fitOf(s *slot, sw *larder.Swap) Fit {
+	if s.use.Name == "" && len(sw.Uses) == 0 || slices.Contains(sw.Rightly(), s.use.Name) {
+		return Right
+	}
+	return Possible
+}
+
+const (
+	// possiblePenalty weighs a swap that only holds the place where another is
+	// right for it.
+	possiblePenalty = 5.0
+	// ownPenalty weighs each step by which a swap falls short of a trait that a
+	// line is known by, ownLeast are the steps that nobody misses and ownMost those
+	// beyond which it is simply not there.
+	ownPenalty = 0.9
+	ownLeast   = 1.0
+	ownMost    = 6.0
+	// strayPenalty weighs a savoury stand-in in something sweet.
+	strayPenalty = 12.0
+)
+
+// unfit is what speaks against a swap in a slot, before the dish is looked at:
+// that it only holds the place where another is right, that it lacks what the
+// replaced food is known by, or that it tastes of the stock pot in a dessert.
+func (x *bench) unfit(s *slot, o *option) float64 {
+	penalty := 0.0
+	if fitOf(s, o.swap) == Possible && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return fitOf(s, sw) == Right }) {
+		penalty += possiblePenalty
+	}
+	if x.dessert && !flesh[x.dish.Components[s.component].Lines[s.line].Animal] && slices.ContainsFunc(o.swap.Formula, func(p larder.Part) bool {
+		return slices.Contains(x.larder.Family("savoury"), p.Food)
+	}) {
+		penalty += strayPenalty
+	}
+	return penalty + x.lacks(s, o)
+}
+
+// flesh are the classes that are savoury whatever they stand in.
+var flesh = map[larder.Animal]bool{larder.Meat: true, larder.Poultry: true, larder.Fish: true, larder.Shellfish: true}
+
+// lacks weighs by how much a swap, taken by itself, falls short of the traits that
+// the replaced food is known by.
+func (x *bench) lacks(s *slot, o *option) float64 {
+	traits := x.larder.KnownBy(s.kind)
+	line := &x.dish.Components[s.component].Lines[s.line]
+	food := x.larder.Food(line.FoodID())
+	if len(traits) == 0 || food == nil || line.Mass() <= 0 {
+		return 0
+	}
+	shapes := []character.Shape{{}}
+	var was, is character.Profile
+	character.Evaluate(shapes, []character.Sums{x.item(s.component, s.line, food, line.Form, x.eaten(line, food), false).Sums()}, &was)
+	character.Evaluate(shapes, []character.Sums{o.sums}, &is)
+	penalty := 0.0
+	for _, trait := range traits {
+		if short := -is.Apart(&was, trait, 0) - ownLeast; short > 0 {
+			penalty += ownPenalty * min(short, ownMost)
+		}
+	}
+	return penalty
+}

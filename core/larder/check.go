@@ -259,30 +259,27 @@ func (c *checker) density(f *Food) {
 	}
 }
 
-// implied are allergens that a word in a name gives away.
-var implied = map[string]string{
-	"wheat": "gluten", "barley": "gluten", "rye": "gluten", "spelt": "gluten", "soy": "soy", "tofu": "soy", "tempeh": "soy",
-	"sesame": "sesame", "peanut": "peanuts", "almond": "nuts", "walnut": "nuts", "cashew": "nuts", "hazelnut": "nuts", "pistachio": "nuts",
-	"mustard": "mustard", "celery": "celery", "celeriac": "celery", "egg": "egg", "milk": "milk", "cheese": "milk", "butter": "milk",
-	"prawn": "crustaceans", "crab": "crustaceans", "mussel": "molluscs", "squid": "molluscs", "oyster": "molluscs", "haddock": "fish", "salmon": "fish", "cod": "fish",
-}
-
-// allergens compares a food's own name, not its looser aliases, with what it
-// lists. Plant foods named after animal ones are not meant.
+// allergens compares a food's names with what it lists. Plant foods named after
+// animal ones are not meant.
 func (c *checker) allergens(f *Food) {
-	words := Words(f.Name)
-	for i, w := range words {
-		a, ok := implied[w]
-		if !ok || slices.Contains(f.Allergen, a) {
-			continue
+	for _, name := range append([]string{f.Name}, f.Aliases...) {
+		words := Words(name)
+		for _, w := range words {
+			for _, x := range c.larder.allergenWords[w] {
+				if slices.Contains(f.Allergen, x.allergen) || slices.Contains(animalAllergens, x.allergen) && f.Origin != FromAnimal {
+					continue
+				}
+				if slices.ContainsFunc(words, func(o string) bool { return slices.Contains(x.unless, o) || strings.HasSuffix(o, "free") }) {
+					continue
+				}
+				c.say("%s: %q says %s, the allergens do not", f.ID, name, x.allergen)
+			}
 		}
-		fromAnimals := slices.Contains([]string{"egg", "milk", "fish", "crustaceans", "molluscs"}, a)
-		if fromAnimals && f.Origin != FromAnimal || i+1 < len(words) && words[i+1] == "free" {
-			continue
-		}
-		c.say("%s: the name says %s, the allergens do not", f.ID, a)
 	}
 }
+
+// animalAllergens come from animals, whose names plant foods borrow.
+var animalAllergens = []string{"egg", "milk", "fish", "crustaceans", "molluscs"}
 
 func (c *checker) swap(s *Swap) {
 	for _, p := range s.Formula {
@@ -350,7 +347,7 @@ func (c *checker) caution(x *Caution) {
 			c.say("caution %s: unknown technique %q", x.ID, t)
 		}
 	}
-	if x.Text == "" || len(x.Foods)+len(x.Shelves)+len(x.Techniques)+len(x.States)+len(x.Words) == 0 {
+	if x.Text == "" || len(x.Foods)+len(x.Shelves)+len(x.Techniques)+len(x.States)+len(x.Words)+len(x.Lines) == 0 {
 		c.say("caution %s: says nothing, or fits everything", x.ID)
 	}
 	c.source(x.ID, x.Source)

@@ -53,6 +53,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"storage.csv":                 {Data: []byte("foods,place,sealed_days,opened_days,note,source\nbeef,attic,3,9,,estimate\n")},
 		"contexts.csv":                {Data: []byte("names,food,beside\n")},
 		"known_by.csv":                {Data: []byte("kind,traits,source\n")},
+		"allergen_words.csv":          {Data: []byte("word,allergen,unless,source\nalmond,nuts,,eu1169\n")},
 		"servings.csv":                {Data: []byte("what,most,why,source\n")},
 		"further.csv":                 {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":             {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},

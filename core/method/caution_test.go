@@ -2,8 +2,10 @@ package method_test
 
 import (
 	"slices"
+	"strings"
 	"testing"
 
+	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/larder"
@@ -77,5 +79,20 @@ func TestCautionsDeferAndClaimNothing(t *testing.T) {
 			require.False(t, c.Grave && !last.Grave, "the gravest come first")
 		}
 		last = *c
+	}
+}
+
+// Every caution says itself of what it is shown for, and of a near miss for which it
+// is not.
+func TestEveryCautionFiresAndSparesWhatItSays(t *testing.T) {
+	_, b, _ := open(t)
+	shown := func(example, id string) bool {
+		lines, step, ok := strings.Cut(example, " / ")
+		require.True(t, ok, "%s: no example", id)
+		return slices.ContainsFunc(cautionsOf(t, "Dish\n\n"+lines+"\n\nMethod\n1. "+step), func(ids []string) bool { return slices.Contains(ids, id) })
+	}
+	for _, x := range b.Larder().Cautions() {
+		assert.True(t, shown(x.Fires, x.ID), "%s is not shown for %q", x.ID, x.Fires)
+		assert.False(t, shown(x.Spares, x.ID), "%s is shown for %q", x.ID, x.Spares)
 	}
 }

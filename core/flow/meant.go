@@ -20,6 +20,8 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 			target = b.base
 		}
 		switch {
+		case target != nil && t.Takes == "part" && len(target.solids) > 0 && b.open(target):
+			b.liftSolids(target, r)
 		case target != nil && !slices.Contains(r.inputs, target):
 			b.refMade(target, 1, r, &a.To)
 		case target != nil:
@@ -44,6 +46,18 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		}
 	}
 	return ""
+}
+
+// liftSolids takes what was cooked in a liquid out of it: "poach the fish in the milk,
+// lift out".
+func (b *bindings) liftSolids(from *thing, r *roles) {
+	for _, p := range from.solids {
+		if b.holder[p] == from {
+			id := from.id
+			r.action.To = append(r.action.To, recipe.Ref{Made: &id, Share: 1, Of: b.lines[p.line].ref})
+			r.portions = append(r.portions, p)
+		}
+	}
 }
 
 // onlyNamed tells whether references are to matter that only the words name.

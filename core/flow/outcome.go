@@ -24,7 +24,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		return
 	}
 	b.whereItIs(t, r)
+	solids := b.cookedIn(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
+	made.solids = solids
 	made.apart = b.staysApart(t, r)
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
 	if a.Celsius != nil && b.holdsFat(made) {
@@ -32,6 +34,27 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	b.focus, b.base = made, made
 	b.stand(made, t, r)
+}
+
+// cookedIn are what an action cooks in a liquid that it was given beside them; none
+// where nothing listed pours.
+func (b *bindings) cookedIn(t *larder.Technique, r *roles) []portion {
+	if t.Medium != "liquid" || len(r.inputs) > 0 {
+		return nil
+	}
+	poured := false
+	var solids []portion
+	for _, p := range r.portions {
+		if larder.Pours(b.lines[p.line].food) {
+			poured = true
+		} else if slices.ContainsFunc(r.action.To, func(x recipe.Ref) bool { return x.Line != nil && *x.Line == b.lines[p.line].ref }) {
+			solids = append(solids, p)
+		}
+	}
+	if !poured {
+		return nil
+	}
+	return solids
 }
 
 // stand notes in which vessel a thing stands: the one named, or that of what

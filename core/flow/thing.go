@@ -35,6 +35,9 @@ type thing struct {
 	title []string
 	// vessel is where it is, empty when nobody has said.
 	vessel string
+	// solids are what was cooked in the liquid that it holds too, and comes out of it
+	// when it is lifted out.
+	solids []portion
 }
 
 // bound is an ingredient line as the method sees it.

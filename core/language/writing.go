@@ -21,6 +21,9 @@ type Writing struct {
 	// can take it in.
 	Allow, Heat string
 	GoOn        string `yaml:"goOn"`
+	// LiquidVerbs are said of a liquid that is cooked without what was to cook in it,
+	// by technique.
+	LiquidVerbs map[string]string `yaml:"liquidverbs"`
 	// Findings say what reading back has found, by kind.
 	Findings map[string]string
 	// Renames are names of what dishes make, in place of those that name an animal.

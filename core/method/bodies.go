@@ -213,9 +213,9 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 			continue
 		}
 		signs := lang.GoneSigns[string(s.class)]
-		own := larder.Words(s.was.Name)
+		own, now := larder.Words(s.was.Name), larder.Words(s.name)
 		for _, w := range words {
-			if signs[w] || slices.Contains(own, w) {
+			if signs[w] || slices.Contains(own, w) && !slices.Contains(now, w) {
 				return true
 			}
 		}

@@ -246,11 +246,25 @@ func (p *plan) decide(i int) {
 		switch {
 		case s.tail > 0 && !slices.Contains(d.late, s):
 			d.late = append(d.late, s)
-		case s.tail == 0 && !slices.Contains(n.Named, line) && !slices.Contains(d.before, s) && !p.c.fatLine(s.was):
+		case s.tail == 0 && !slices.Contains(n.Named, line) && !p.spoken(n, line) && !slices.Contains(d.before, s) && !p.c.fatLine(s.was):
 			d.before = append(d.before, s)
 		}
 	}
 	d.cueless = p.cueGone(n)
+}
+
+// spoken tells whether the words of an action speak of a line by a noun: "the fish" of
+// cod and haddock.
+func (p *plan) spoken(n *flow.Node, line int) bool {
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+			if noun.Pronoun || noun.All || noun.Vessel {
+				return false
+			}
+			lines, _ := p.meant(noun)
+			return slices.Contains(lines, line) && !slices.ContainsFunc(lines, func(o int) bool { s := p.stand[o]; return s == nil || !s.flesh() })
+		})
+	})
 }
 
 // decideAlone follows the table where only stand-ins are worked on.
@@ -308,6 +322,7 @@ func (p *plan) withoutSubject(i int) {
 			}
 		}
 		if len(d.subject) > 0 && p.holdsLiquid(d.subject) {
+			d.say = p.c.words().LiquidVerbs[n.Technique.Name]
 			return
 		}
 		d.subject = nil

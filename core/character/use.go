@@ -228,7 +228,7 @@ func (n *neighbourhood) late() bool {
 		}
 		m := minutesOf(x)
 		if m == 0 && x.Technique.Family != "gentle heat" {
-			m = x.Technique.Usual
+			m = x.Lasts
 		}
 		minutes += m
 	}

@@ -39,6 +39,8 @@ type Node struct {
 	// Liquid tells that it works in a liquid, listed or from the tap; Crisp that
 	// it goes on until crisp.
 	Liquid, Crisp bool
+	// Lasts is how long it takes in minutes, said or usual.
+	Lasts float64
 }
 
 // Reaches tells whether a line is worked on here.
@@ -99,6 +101,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 	if l := t.deepened(a, n.Technique); l != nil {
 		n.Technique = l
 	}
+	n.Lasts = Lasts(t.larder, a, n.Technique)
 	n.Crisp = t.says(a.Cue, t.larder.Language().CrispWords)
 	n.Liquid = t.liquid(a, &n)
 	n.Covered = t.covered(a, &n)

@@ -54,7 +54,7 @@ func (b *bindings) said(c *clause, a *recipe.Action) {
 		}
 		return out
 	}
-	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(c.cue)}
+	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(c.cue), Vessel: place(b.vesselAt)}
 	for _, at := range c.mannerAt {
 		a.Words.Manners = append(a.Words.Manners, place(at))
 	}
@@ -63,7 +63,7 @@ func (b *bindings) said(c *clause, a *recipe.Action) {
 			a.Words.Phrases = append(a.Words.Phrases, p)
 		}
 	}
-	b.phrases = nil
+	b.phrases, b.vesselAt = nil, [2]int{}
 }
 
 // apartInText tells whether more than a comma or a conjunction stands between two

@@ -76,10 +76,7 @@ const controlFamily = "control"
 // attention is how long an action keeps hands busy and how long it then goes on
 // alone.
 func attention(l *larder.Larder, a *recipe.Action, t *larder.Technique) (hands, alone float64) {
-	minutes := t.Usual
-	if a.Minutes != nil {
-		minutes = a.Minutes.Mid()
-	}
+	minutes := Lasts(l, a, t)
 	if constant(l, a) {
 		return minutes, 0
 	}
@@ -94,6 +91,22 @@ func attention(l *larder.Larder, a *recipe.Action, t *larder.Technique) (hands, 
 	}
 	return beginMinutes, minutes
 }
+
+// Lasts is how long an action takes in minutes: what its words say, else what its
+// technique usually takes, or what a pot takes to get hot where that is all.
+func Lasts(l *larder.Larder, a *recipe.Action, t *larder.Technique) float64 {
+	first, _, _ := strings.Cut(a.Verb, " ")
+	switch {
+	case a.Minutes != nil:
+		return a.Minutes.Mid()
+	case a.Cue == "" && t.Family == "wet heat" && l.Language().Coming[first]:
+		return math.Min(t.Usual, comesMinutes)
+	}
+	return t.Usual
+}
+
+// comesMinutes is what a pot takes to come to the boil; an estimate.
+const comesMinutes = 8.0
 
 // constant tells whether an action wants hands all the time: "stirring
 // constantly".

@@ -88,6 +88,8 @@ type bindings struct {
 	// action's.
 	phrase  *recipe.Phrase
 	phrases []recipe.Phrase
+	// vesselAt is where it says in which vessel.
+	vesselAt [2]int
 	// takes are the only lines that the step at hand may mean, where that is known;
 	// kept are the lines that are for such steps.
 	takes []string

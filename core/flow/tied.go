@@ -107,7 +107,7 @@ func (b *bindings) inside(l link, t *larder.Technique, r *roles, vessel string) 
 	case vessel != "" && (t.Joins == "yes" || t.Family == "assemble" && t.Medium != "with"):
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case vessel != "":
-		r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
+		b.isIn(l, r)
 		b.seen(l.nouns[0], vessel, r)
 	case t.Joins == "yes" || t.Name == "place":
 		b.refs(l.nouns, r, &r.action.Into)
@@ -148,11 +148,17 @@ func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recip
 	if b.r.lang.Receiving[vessel] && t.Family != "assemble" && t.Joins == "" {
 		goes = false
 	}
-	r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
+	b.isIn(l, r)
 	if goes && r.vessel != before && len(*into) == 0 {
 		named := r.action.Vessel
 		*into = append(*into, recipe.Ref{Named: &named, Share: 1})
 	}
+}
+
+// isIn notes the vessel that a link names.
+func (b *bindings) isIn(l link, r *roles) {
+	r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
+	b.vesselAt = [2]int{l.from, l.nouns[0].upto}
 }
 
 // across is the width of a vessel in centimetres: "a 28 cm pan".

@@ -236,6 +236,8 @@ func TestWordsAroundAStandInAreMended(t *testing.T) {
 		{"4 hard-boiled eggs", "Add the hard-boiled eggs and simmer for 5 minutes.", "potato-piece-egg", "Add the black-salt potatoes", "hard-boiled"},
 		{"4 eggs", "Crack an egg into each hollow and bake until the white is just set.", "pumpkin-yolk-pool", "Spoon the yellow pumpkin sauce into each hollow", "white is"},
 		{"50 g butter", "Melt the butter and fry the onion for 5 minutes.", "oil-for-butter", "Heat the oil", "Melt"},
+		{"50 g butter", "Melt the butter in a large pot and sweat the onion for 5 minutes.", "dry-saute", "Sweat the onion in a large pot", "butter"},
+		{"50 g butter", "Melt the butter in a large pot and sweat the onion in a pan for 5 minutes.", "dry-saute", "in a pan", "large pot"},
 		{"50 g butter", "Melt the butter and fry the onion for 5 minutes.", "plant-butter", "Melt the plant butter", ""},
 		{"800 g stewing beef", "Add the beef and stew, covered, for 2 hours until the beef is tender.", "mushroom-chestnut-braise", "for 30 minutes", "2 hours"},
 		{"800 g stewing beef", "Add the beef and stew, uncovered, for 2 hours until thick.", "mushroom-chestnut-braise", "stew for 30 minutes more until thick", "2 hours"},

@@ -219,10 +219,7 @@ func (p *plan) wetMinutes(i int) float64 {
 	if !wet {
 		return 0
 	}
-	minutes := t.Usual
-	if n.Action.Minutes != nil {
-		minutes = n.Action.Minutes.Mid()
-	}
+	minutes := n.Lasts
 	if t.Name == "pressure-cook" {
 		minutes *= pressureFactor
 	}

@@ -5,7 +5,6 @@ import (
 	"math"
 	"slices"
 
-	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -29,7 +28,7 @@ func (p *plan) retime() {
 			continue
 		}
 		slices.SortStableFunc(d.late, func(a, b *standIn) int { return cmp.Compare(b.tail, a.tail) })
-		minutes := p.minutes(n)
+		minutes := n.Lasts
 		switch {
 		case p.ownMinutes(i) > 0:
 			d.minutes = minutesOf(p.ownMinutes(i))
@@ -96,24 +95,16 @@ func minutesOf(m float64) *measure.Span {
 	return &s
 }
 
-// minutes are those an action says, or that its technique usually takes.
-func (p *plan) minutes(n *flow.Node) float64 {
-	if n.Action.Minutes != nil {
-		return n.Action.Minutes.Mid()
-	}
-	return n.Technique.Usual
-}
-
 // base is how long a pot cooks without what goes in at the end: until all else in
 // it is done and the sauce has come together, and longer where it thickens.
 func (p *plan) base(i int) float64 {
 	n := &p.graph.Nodes[i]
 	if n.Action.Cue != "" && !p.cueGone(n) {
-		return p.minutes(n) // what it cooks for is said and still there
+		return n.Lasts // what it cooks for is said and still there
 	}
 	base := math.Max(p.wants(i), bringsRound)
 	if !n.Covered && n.Liquid {
-		base = math.Max(base, math.Min(p.minutes(n)/2, reducesFor))
+		base = math.Max(base, math.Min(n.Lasts/2, reducesFor))
 	}
 	return base
 }

@@ -55,6 +55,8 @@ type writer struct {
 	done int
 	// thinned tells that it lost a thing that it took in.
 	thinned bool
+	// pot is where work that is not done any more was to be done: "in a large pot".
+	pot string
 	// small collects what only the words of the step name and a cook must buy.
 	small func(*larder.SmallUse, *recipe.Action) (string, bool)
 }
@@ -73,12 +75,9 @@ func (w *writer) action(i int) []*clause {
 	a := n.Action
 	own := &clause{from: a.From, upto: a.Upto, node: i, whys: d.whys}
 	var out []*clause
-	if d.drop {
+	if d.drop || w.hangsOn(n) {
 		own.gone, own.changed = true, true
-		return []*clause{own}
-	}
-	if w.hangsOn(n) {
-		own.gone, own.changed = true, true
+		w.leavesPot(n)
 		return []*clause{own}
 	}
 	before := w.unsaid(n, d.before)
@@ -93,6 +92,7 @@ func (w *writer) action(i int) []*clause {
 	switch {
 	case !ok:
 		own.gone, own.changed = true, true
+		w.leavesPot(n)
 	case len(d.subject) > 0:
 		own.text, own.changed = w.plain(n, d, own), true
 	case len(edits) == 0:
@@ -257,7 +257,40 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if !kept && len(d.subject) == 0 && !w.impliesWork(n) {
 		return nil, false
 	}
-	return append(out, w.figures(n, d)...), true
+	return append(append(out, w.takesPot(n)...), w.figures(n, d)...), true
+}
+
+// saysPot tells whether the words of an action say in which pot or pan it is done.
+func (w *writer) saysPot(a *recipe.Action) bool {
+	words := larder.Words(a.Vessel)
+	return a.Words.Vessel[1] > 0 && len(words) > 0 && w.l.Language().Pots[words[len(words)-1]]
+}
+
+// leavesPot keeps the pot of work that goes for the work that stays.
+func (w *writer) leavesPot(n *node) {
+	if a := n.Action; n.Technique.Heat != "" && w.saysPot(a) {
+		w.pot = w.slice(a.Words.Vessel[0], a.Words.Vessel[1])
+	}
+}
+
+// takesPot says where an action is done whose pot stood with work that goes.
+func (w *writer) takesPot(n *node) []edit {
+	a := n.Action
+	if a.Vessel != "" {
+		w.pot = ""
+	}
+	if w.pot == "" || n.Technique.Heat == "" || n.Technique.Heat == "oven" || a.Words.Verb[1] == 0 {
+		return nil
+	}
+	at := a.Words.Verb[1]
+	for _, p := range a.Words.Phrases {
+		if p.Role == "to" && p.From >= at && p.Upto <= a.Upto {
+			at = p.Upto
+		}
+	}
+	said := w.pot
+	w.pot = ""
+	return []edit{{at, at, " " + said}}
 }
 
 // brackets are what stands in brackets within the words of an action and is written

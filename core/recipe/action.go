@@ -41,9 +41,9 @@ type Action struct {
 // Words are where the text of a step speaks of the parts of an action, as offsets
 // in characters from and upto; both are 0 where it does not.
 type Words struct {
-	Verb, Time, Heat, Cue [2]int
-	Manners               [][2]int
-	Phrases               []Phrase
+	Verb, Time, Heat, Cue, Vessel [2]int
+	Manners                       [][2]int
+	Phrases                       []Phrase
 }
 
 // Phrase is one or several things that hang on a verb, by themselves or under a

@@ -30,6 +30,8 @@ type bench struct {
 	aim      Aim
 	// families are the signatures that the original has.
 	families map[string]bool
+	// keptFoods are the foods of the lines that stay.
+	keptFoods map[*larder.Food]bool
 
 	options [][]option // by slot, in the order of its allowed swaps
 	doses   [][]option // by booster, by number of kitchen doses
@@ -49,6 +51,7 @@ type option struct {
 	part    int
 	sums    character.Sums
 	lines   float64
+	grams   float64
 	hands   float64 // minutes of work, and a share of those of waiting
 	cost    float64 // a serving, in the units of the price list
 	protein float64 // grams a serving
@@ -79,6 +82,9 @@ type saltLine struct {
 const (
 	sweetDish     = 9.0
 	lightlySalted = 0.6
+	// fairlySweet and hardlySalted tell one where nothing savoury is in it.
+	fairlySweet  = 4.5
+	hardlySalted = 0.25
 )
 
 func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
@@ -94,7 +100,7 @@ func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
 	for _, s := range x.original.Sums() {
 		x.saltBefore += s.Salt()
 	}
-	x.dessert = x.before.Value(character.Sweet) > sweetDish && x.before.Value(character.Salt) < lightlySalted
+	x.dessert = x.isDessert()
 	most := -1.0
 	for i, p := range x.before.Parts {
 		m := p.Mass
@@ -113,6 +119,23 @@ func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
 		}
 	}
 	return x
+}
+
+// isDessert tells whether the original is sweet: by far, or without anything savoury
+// beside.
+func (x *bench) isDessert() bool {
+	sweet, salt := x.before.Value(character.Sweet), x.before.Value(character.Salt)
+	if sweet > sweetDish && salt < lightlySalted {
+		return true
+	}
+	for _, p := range x.original.Parts {
+		for _, it := range p.Items {
+			if flesh[it.Food.Animal] || slices.Contains(x.larder.Family("savoury"), it.Food.ID) || it.Food.Kind == "allium" {
+				return false
+			}
+		}
+	}
+	return sweet > fairlySweet && salt < hardlySalted
 }
 
 // partOf is the component that a dose goes into; one that is not there gives
@@ -144,7 +167,7 @@ func (x *bench) item(component, from int, food *larder.Food, form string, grams 
 // ready sums what stays and what every swap and booster would bring, for
 // search and ranking.
 func (x *bench) ready() {
-	x.kept = state{sums: make([]character.Sums, len(x.shapes))}
+	x.kept, x.keptFoods = state{sums: make([]character.Sums, len(x.shapes))}, map[*larder.Food]bool{}
 	for i, c := range x.dish.Components {
 		for j := range c.Lines {
 			line := &c.Lines[j]
@@ -167,6 +190,7 @@ func (x *bench) ready() {
 				}
 				continue
 			}
+			x.keptFoods[food] = true
 			sums := x.item(i, j, food, line.Form, x.eaten(line, food), false).Sums()
 			x.kept.sums[i].Add(&sums, 1)
 			v, g := plantVolume(food, line.Mass())
@@ -241,6 +265,7 @@ func (x *bench) bring(o *option, it character.Item) {
 	}
 	o.salt += sums.Salt()
 	o.lines++
+	o.grams += it.Grams
 	o.cost += bought / 1000 * x.larder.Price(it.Food) / servings
 	o.protein += bought * larder.Or(it.Food.Per100.Protein, 0) / 100 / servings
 	o.soft += x.rules.soft(it.Food, grade, it.Grams, servings)

@@ -44,14 +44,14 @@ const (
 func (x *bench) unfit(s *slot, o *option) float64 {
 	penalty := 0.0
 	if fitOf(s, o.swap) == Possible && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return fitOf(s, sw) == Right }) {
-		penalty += possiblePenalty
+		penalty += possiblePenalty * x.matters(o)
 	}
 	if x.dessert && !flesh[x.dish.Components[s.component].Lines[s.line].Animal] && slices.ContainsFunc(o.swap.Formula, func(p larder.Part) bool {
 		return slices.Contains(x.larder.Family("savoury"), p.Food)
 	}) {
 		penalty += strayPenalty
 	}
-	return penalty + x.lacks(s, o)
+	return penalty + x.lacks(s, o) + x.fuss(o)
 }
 
 // flesh are the classes that are savoury whatever they stand in.
@@ -77,4 +77,50 @@ func (x *bench) lacks(s *slot, o *option) float64 {
 		}
 	}
 	return penalty
+}
+
+// matters is how much it matters that a swap is right: a liquid of which only
+// spoonfuls go in does not.
+func (x *bench) matters(o *option) float64 {
+	if o.swap.Per != larder.PerLitre {
+		return 1
+	}
+	share := min(1, o.grams/x.original.Servings/worthOf(o.swap))
+	return share * share
+}
+
+// worthOf are the grams a serving from which a swap is worth making.
+func worthOf(sw *larder.Swap) float64 {
+	if sw.Per == larder.PerLitre {
+		return fussLiquid
+	}
+	return fussGrams
+}
+
+// fuss weighs the work of making something of which only spoonfuls go in.
+func (x *bench) fuss(o *option) float64 {
+	return fussPenalty * o.hands * max(0, 1-o.grams/x.original.Servings/worthOf(o.swap))
+}
+
+// boosterCost weighs boosters: each for itself, and more where its food is nowhere
+// else in the dish.
+func (x *bench) boosterCost(choice []int, doses []*option) float64 {
+	cost := 0.0
+	for _, d := range doses {
+		cost += boosterPenalty
+		if d.main != nil && !x.keptFoods[d.main] && !x.brings(choice, d.main) {
+			cost += newcomerPenalty
+		}
+	}
+	return cost
+}
+
+// brings tells whether one of the chosen swaps brings a food.
+func (x *bench) brings(choice []int, food *larder.Food) bool {
+	for i, c := range choice {
+		if c >= 0 && slices.ContainsFunc(x.options[i][c].swap.Formula, func(p larder.Part) bool { return p.Food == food.ID }) {
+			return true
+		}
+	}
+	return false
 }

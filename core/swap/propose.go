@@ -80,7 +80,7 @@ func (x *bench) total(choice []int, doses []*option) (state, int) {
 // try weighs choices as a whole. Lower is better.
 func (x *bench) try(choice []int, doses []*option) float64 {
 	st, open := x.total(choice, doses)
-	return x.weigh(&st, open).total + x.repeats(choice) + boosterPenalty*float64(len(doses))
+	return x.weigh(&st, open).total + x.repeats(choice) + x.boosterCost(choice, doses)
 }
 
 // decided turns a cook's decisions into choices and doses.
@@ -107,8 +107,10 @@ const (
 	// finalists how many whole ones are improved by exchanges.
 	beamWidth = 24
 	finalists = 4
-	// mostBoosters is how many boosters a proposal may add.
-	mostBoosters = 4
+	// usualBoosters is how many boosters a proposal adds, mostBoosters how many
+	// where a pinned trait needs more.
+	usualBoosters = 2
+	mostBoosters  = 4
 	// rounds bounds how often swaps and boosters are exchanged in turn.
 	rounds = 3
 	// better is what counts as an improvement.
@@ -442,6 +444,9 @@ func (x *bench) wanted(others []*option) [][]string {
 			continue
 		}
 		for _, trait := range boosters[i].Traits {
+			if len(others) >= usualBoosters && !x.wishes.Pins[trait] {
+				continue
+			}
 			if x.profile.Short(&x.before, x.wishes, trait, doses[0].part) {
 				out[i] = append(out[i], trait)
 			}
@@ -467,7 +472,7 @@ func (x *bench) bestDose(f found, others []*option) (*option, float64) {
 	var pick *option
 	low := math.Inf(1)
 	st, open := x.total(f.choice, others)
-	extra := x.repeats(f.choice) + boosterPenalty*float64(len(others)+1)
+	extra := x.repeats(f.choice) + x.boosterCost(f.choice, others)
 	x.weigh(&st, open)
 	wanted := x.wanted(others)
 	before := character.Profile{Mass: x.profile.Mass, Whole: x.profile.Whole, Parts: slices.Clone(x.profile.Parts)}
@@ -478,7 +483,7 @@ func (x *bench) bestDose(f found, others []*option) (*option, float64) {
 		for n := range most {
 			o := &x.doses[i][n]
 			st.add(o, 1)
-			if v := x.weigh(&st, open).total + extra; v < low-better && x.closes(wanted[i], o.part, &before) {
+			if v := x.weigh(&st, open).total + extra + x.boosterCost(f.choice, []*option{o}); v < low-better && x.closes(wanted[i], o.part, &before) {
 				low, pick = v, o
 			}
 			st.add(o, -1)

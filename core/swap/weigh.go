@@ -11,6 +11,10 @@ const (
 	openPenalty      = 1000.0
 	extraIngredient  = 0.12 // each line a swap brings
 	boosterPenalty   = 0.5  // each booster, beside its line
+	newcomerPenalty  = 1.5  // each booster of a food that is nowhere in the dish otherwise
+	fussPenalty      = 0.06 // each minute of preparing what comes in by the spoon
+	fussGrams        = 25.0 // a serving of which is worth a preparation of its own
+	fussLiquid       = 80.0 // of a stock
 	saltOverPenalty  = 2.0  // each gram of salt a serving above limit or original
 	handsPenalty     = 0.004
 	waitShare        = 0.15 // a minute's wait is this part of a minute's work

@@ -425,6 +425,7 @@ export interface CandidatesView {
 }
 export interface Candidate {
   swap: Swap;
+  fit: string;
   lines: RecipeLine[];
   moves: Move[];
   tally: Tally;
@@ -444,6 +445,7 @@ export interface Swap {
   short: string;
   serves: string[];
   uses: string[];
+  right: string[];
   per: string;
   formula: Part[];
   prepare: Preparation[];

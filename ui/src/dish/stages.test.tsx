@@ -48,7 +48,7 @@ function serve(view: DishView) {
         line: "components[0].lines[0]",
         candidates: [
           candidate("smoked-tofu-flakes", "Flaked smoked tofu"),
-          candidate("smoked-celeriac", "Smoked celeriac"),
+          { ...candidate("smoked-celeriac", "Smoked celeriac"), fit: "possible" },
         ],
         rejected: [{ swap: "ready-fish", rule: "no ready-made analogues: holds plant fish" }],
       }),
@@ -238,6 +238,17 @@ describe("Swaps", () => {
     });
     expect(screen.getByText("1 left out by the house rules")).toBeDefined();
     expect(screen.getByText(/Ready fish: no ready-made analogues/)).toBeDefined();
+  });
+
+  it("tells what is right for the line from what is possible, the reason first", async () => {
+    open("swaps");
+    const right = await screen.findByRole("region", { name: "Right for this" });
+    expect(within(right).getByRole("heading", { name: "Flaked smoked tofu" })).toBeDefined();
+    expect(within(right).queryByText("Smoked celeriac")).toBeNull();
+    const possible = screen.getByRole("region", { name: "Possible" });
+    expect(within(possible).getByRole("heading", { name: "Smoked celeriac" })).toBeDefined();
+    const said = possible.textContent;
+    expect(said.indexOf("It keeps the smoke")).toBeLessThan(said.indexOf("min work"));
   });
 
   it("moves between lines with the arrow keys", async () => {

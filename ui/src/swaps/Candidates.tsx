@@ -62,16 +62,23 @@ export function Candidates({ open, slotRef, use, point }: Props) {
           </p>
         </div>
       )}
-      {list.data.candidates.map((c) => (
-        <Row
-          key={c.swap.id}
-          c={c}
-          compare={compare}
-          used={used === c.swap.id}
-          use={choose}
-          point={point}
-          amount={used === c.swap.id ? <Amount open={open} slotRef={slotRef} /> : null}
-        />
+      {fits(list.data.candidates).map(([fit, group]) => (
+        <section key={fit} aria-label={fitWords[fit]}>
+          <h3 className="fit">
+            {fitWords[fit]} <span className="quiet small">{fitNotes[fit]}</span>
+          </h3>
+          {group.map((c) => (
+            <Row
+              key={c.swap.id}
+              c={c}
+              compare={compare}
+              used={used === c.swap.id}
+              use={choose}
+              point={point}
+              amount={used === c.swap.id ? <Amount open={open} slotRef={slotRef} /> : null}
+            />
+          ))}
+        </section>
       ))}
       {list.data.rejected.length > 0 && (
         <details className="rejected">
@@ -142,6 +149,19 @@ function Amount({ open, slotRef }: { open: OpenDish; slotRef: string }) {
   );
 }
 
+const fitWords: Record<string, string> = { right: "Right for this", possible: "Possible" };
+const fitNotes: Record<string, string> = {
+  right: "made for what the line does here",
+  possible: "does it too, with what its limits say",
+};
+
+/** The candidates as they come, apart by how well they fit what the line does. */
+export function fits(list: Candidate[]): [string, Candidate[]][] {
+  return ["right", "possible"]
+    .map((fit): [string, Candidate[]] => [fit, list.filter((c) => c.fit === fit)])
+    .filter(([, group]) => group.length > 0);
+}
+
 interface RowProps {
   c: Candidate;
   /** The traits to compare. */
@@ -188,14 +208,15 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
       onBlur={() => point(null)}
     >
       <div>
-        <h3>{c.swap.name}</h3>
+        <h4>{c.swap.name}</h4>
+        <p className="reason">{c.swap.why}</p>
         <ul>
           {c.lines.map((l) => (
             <li key={l.text}>{l.text}</li>
           ))}
         </ul>
         <p className="aside">
-          {c.swap.why} {c.swap.limits}
+          {c.swap.when} {c.swap.limits}
         </p>
         {c.swap.cautions.map((x) => (
           <p key={x} className="aside caution">

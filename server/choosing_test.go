@@ -111,12 +111,27 @@ func TestNewDishesBeginWithTheKitchensRulesAndItsGuests(t *testing.T) {
 	status, _, data := a.ask("PUT", "/api/kitchen", `{"measures":"metric","diners":[{"name":"Wren","cannotEat":["nuts","onion and garlic"]}],"houseRules":{"preset":"whole-food","off":["soy"],"saltPerServing":1.5,"mild":true}}`)
 	require.Equal(t, 200, status, string(data))
 	rules := a.newDish(skink).Document.Decisions.HouseRules
-	require.Equal(t, swap.NoOnionGarlic, rules.Preset)
-	require.ElementsMatch(t, []string{"soy", "tree-nuts"}, rules.Off)
+	require.Equal(t, "whole-food", rules.Preset)
+	require.ElementsMatch(t, []string{"soy", "tree-nuts", "onion-garlic"}, rules.Off)
 	require.InDelta(t, 1.5, rules.SaltPerServing, 1e-9)
 	require.True(t, rules.Mild)
 	status, _, data = a.ask("PUT", "/api/kitchen", `{"measures":"metric","houseRules":{"preset":"cannibal"}}`)
 	require.Equal(t, 422, status, string(data))
+}
+
+// Each of the fourteen allergens that a diner names is left out of new dishes; what
+// nothing can leave out is refused and not forgotten.
+func TestWhatDinersNameIsHeeded(t *testing.T) {
+	a := open(t)
+	for what, off := range map[string]string{"gluten": "gluten", "crustaceans": "crustaceans", "egg": "egg", "fish": "fish", "peanuts": "peanut", "soy": "soy", "milk": "milk",
+		"nuts": "tree-nuts", "celery": "celery", "mustard": "mustard", "sesame": "sesame", "sulphites": "sulphites", "lupin": "lupin", "molluscs": "molluscs"} {
+		status, _, data := a.ask("PUT", "/api/kitchen", `{"measures":"metric","diners":[{"name":"Wren","cannotEat":["`+what+`"]}]}`)
+		require.Equal(t, 200, status, string(data))
+		require.Equal(t, []string{off}, a.newDish(skink).Document.Decisions.HouseRules.Off, what)
+	}
+	status, _, data := a.ask("PUT", "/api/kitchen", `{"measures":"metric","diners":[{"name":"Wren","cannotEat":["soy","noise"]}]}`)
+	require.Equal(t, 422, status, string(data))
+	require.Contains(t, string(data), "diners[0].cannotEat[1]")
 }
 
 func TestTheRulesAreListedInWords(t *testing.T) {
@@ -124,7 +139,7 @@ func TestTheRulesAreListedInWords(t *testing.T) {
 	_, _, data := a.ask("GET", "/api/rules", nil)
 	rules := into[server.RulesView](t, data)
 	require.Len(t, rules.Presets, 6)
-	require.Len(t, rules.Switches, 12)
+	require.Len(t, rules.Switches, 22)
 	require.Contains(t, rules.Presets[4].Hard, "rock salt only")
 }
 

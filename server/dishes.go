@@ -54,7 +54,7 @@ type ThreadMark struct {
 }
 
 func (k *Kitchen) viewDish(d store.Dish) (DishView, error) {
-	rules, err := swap.NewRules(d.Document.Decisions.HouseRules)
+	rules, err := swap.NewRules(k.Core().Larder, d.Document.Decisions.HouseRules)
 	if err != nil {
 		return DishView{}, err
 	}
@@ -133,7 +133,7 @@ func (k *Kitchen) createDish(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	doc.Decisions.HouseRules = settings.forGuests()
+	doc.Decisions.HouseRules = settings.forGuests(k.Core().Larder)
 	made, err := k.Store.Create(c.Context(), doc)
 	if err != nil {
 		return err
@@ -227,7 +227,7 @@ func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
 		k.Core().Reader.Dish(&doc.Original)
 	}
 	if r.Decisions != nil {
-		if _, err := swap.NewRules(r.Decisions.HouseRules); err != nil {
+		if _, err := swap.NewRules(k.Core().Larder, r.Decisions.HouseRules); err != nil {
 			return err
 		}
 		if err := checkPins(r.Decisions.Pins); err != nil {
@@ -408,7 +408,7 @@ func (k *Kitchen) balance(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	rules, err := swap.NewRules(d.Document.Decisions.HouseRules)
+	rules, err := swap.NewRules(core.Larder, d.Document.Decisions.HouseRules)
 	if err != nil {
 		return err
 	}

@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"math"
 	"slices"
 	"strings"
 
@@ -65,9 +66,20 @@ type FoodView struct {
 	Sources map[string]string `json:"sources"`
 	// LookAlikes names the confusables.
 	LookAlikes []LookAlike `json:"lookAlikes"`
-	UsedIn     []FoodUse   `json:"usedIn"`
+	// Limits are the limits for a day that it can reach; Served what one serving
+	// takes at most, null where the book sets no bound.
+	Limits []larder.Limit `json:"limits"`
+	Served *Served        `json:"served" jsonschema:"nullable"`
+	UsedIn []FoodUse      `json:"usedIn"`
 	// Entry is what the cook said of it, null when nothing.
 	Entry *larder.Entry `json:"entry" jsonschema:"nullable"`
+}
+
+// Served is the most of a strong food, in grams, that the book puts into a serving.
+type Served struct {
+	Most   float64 `json:"most"`
+	Why    string  `json:"why"`
+	Source string  `json:"source"`
 }
 
 // LookAlike is a food with a like name, and how it differs.
@@ -88,7 +100,10 @@ func (k *Kitchen) viewFood(ctx context.Context, f *larder.Food) (FoodView, error
 	l := k.Core().Larder
 	v := FoodView{
 		Food: f, Pieces: f.Matter.Pieces, Density: f.Matter.Density, WeighSource: f.Matter.Source,
-		Titratable: f.Acids.Titratable(), Sweetness: f.SucroseEquivalents(), Sources: map[string]string{}, LookAlikes: []LookAlike{},
+		Titratable: f.Acids.Titratable(), Sweetness: f.SucroseEquivalents(), Sources: map[string]string{}, LookAlikes: []LookAlike{}, Limits: l.Limits(f),
+	}
+	if s := l.MostServed(f, ""); !math.IsInf(s.Most, 1) {
+		v.Served = &Served{s.Most, s.Why, l.SourceTitle(s.Source)}
 	}
 	codes := []string{f.Matter.Source, f.Per100.Source, f.Per100.Further, f.Taste.Source, f.Acids.Source, f.Sugars.Source, f.Heat.Source, f.Edible.Source, f.Storage.Source}
 	for _, form := range f.Forms {

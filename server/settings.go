@@ -143,8 +143,13 @@ func (k *Kitchen) checkSettings(s *Settings) error {
 		if d.CannotEat == nil {
 			d.CannotEat = []string{}
 		}
+		for j, what := range d.CannotEat {
+			if k.Core().Larder.SwitchFor(what) == nil {
+				return unprocessable(fmt.Sprintf("Nothing here leaves out “%s”.", what), fieldError{fmt.Sprintf("diners[%d].cannotEat[%d]", i, j), "is no allergen and no switch of the house rules"})
+			}
+		}
 	}
-	rules, err := swap.NewRules(s.HouseRules)
+	rules, err := swap.NewRules(k.Core().Larder, s.HouseRules)
 	if err != nil {
 		return err
 	}
@@ -213,23 +218,15 @@ func (k *Kitchen) prices(c fiber.Ctx) error {
 	return c.JSON(list)
 }
 
-// switchOf is the house rule that leaves out what a diner cannot eat.
-var switchOf = map[string]string{
-	"soy": "soy", "gluten": "gluten", "nuts": "tree-nuts", "peanuts": "peanut", "sesame": "sesame", "mushrooms": "mushrooms", "alcohol": "alcohol",
-}
-
 // forGuests are the rules that a new dish begins with: the kitchen's, and
 // without what anyone who eats there cannot eat.
-func (s Settings) forGuests() swap.HouseRules {
+func (s Settings) forGuests(l *larder.Larder) swap.HouseRules {
 	rules := s.HouseRules
 	rules.Off = append([]string{}, rules.Off...)
 	for _, d := range s.Diners {
 		for _, what := range d.CannotEat {
-			if off := switchOf[what]; off != "" && !slices.Contains(rules.Off, off) {
-				rules.Off = append(rules.Off, off)
-			}
-			if what == "onion and garlic" && rules.Preset == swap.WholeFood {
-				rules.Preset = swap.NoOnionGarlic
+			if off := l.SwitchFor(what); off != nil && !slices.Contains(rules.Off, off.ID) {
+				rules.Off = append(rules.Off, off.ID)
 			}
 		}
 	}

@@ -341,9 +341,9 @@ func (k *Kitchen) adapt(c fiber.Ctx) error {
 // RulesView lists what house rules can be made of.
 type RulesView struct {
 	Presets  []swap.Preset `json:"presets"`
-	Switches []string      `json:"switches"`
+	Switches []swap.Switch `json:"switches"`
 }
 
 func (k *Kitchen) rules(c fiber.Ctx) error {
-	return c.JSON(RulesView{swap.Presets, swap.Switches})
+	return c.JSON(RulesView{swap.PresetsOf(k.Core().Larder), swap.SwitchesOf(k.Core().Larder)})
 }

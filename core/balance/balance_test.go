@@ -99,6 +99,42 @@ func TestWarningsComeWithARemedyInAmounts(t *testing.T) {
 	require.Empty(t, balance.Of(l, dry, dry).Warnings, "a dish is in balance with itself")
 }
 
+// What a day should not pass is counted a serving, also of what is only steeped, and
+// said with its source and what brings it.
+func TestMoreThanADayShouldTakeInIsSaid(t *testing.T) {
+	l, r := open(t)
+	pot := func(line, step string) balance.Sheet {
+		plain := dish(l, r, "500 g potatoes\n1 litre water\n\nMethod\n1. Boil the potatoes in the water.")
+		return balance.Of(l, plain, dish(l, r, line+"\n500 g potatoes\n1 litre water\n\nMethod\n1. "+step+" Boil the potatoes in the water."))
+	}
+	over := func(s balance.Sheet) []string {
+		var out []string
+		for _, w := range s.Warnings {
+			if w.Account == "iodine" {
+				out = append(out, w.Text+" "+w.Remedy)
+			}
+		}
+		return out
+	}
+	for _, c := range []struct {
+		line, step string
+		said       bool
+	}{
+		{"10 g kelp", "Warm the kelp in the water and lift it out.", true},
+		{"500 ml kombu dashi", "Pour in the kombu dashi.", true},
+		{"0.3 g kelp", "Stir in the kelp.", false},
+		{"3 g nori", "Crumble in the nori.", false},
+	} {
+		s := pot(c.line, c.step)
+		iodine := nutrient(t, s, "iodine")
+		require.Equal(t, 600.0, iodine.Most)
+		require.Contains(t, iodine.MostSource, "600")
+		require.Equal(t, c.said, len(over(s)) == 1, "%s: %.0f µg", c.line, iodine.Adapted)
+		require.Equal(t, c.said, iodine.Adapted > iodine.Most, c.line)
+	}
+	require.Contains(t, over(pot("10 g kelp", "Stir in the kelp."))[0], "Most comes from kelp")
+}
+
 func TestEveryDishOfTheClubBalances(t *testing.T) {
 	l, r := open(t)
 	b := swap.NewBook(l)

@@ -2,7 +2,6 @@ package character
 
 import (
 	"fmt"
-	"slices"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -102,7 +101,7 @@ func mostlyFlour(l *larder.Larder, c recipe.Component) bool {
 			continue
 		}
 		all += c.Lines[j].Mass()
-		if slices.Contains(l.Family("flours"), f.ID) || slices.Contains(l.Family("flours"), f.Kind) {
+		if f.Tagged("flours") {
 			flour += c.Lines[j].Mass()
 		}
 	}

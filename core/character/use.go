@@ -200,7 +200,7 @@ func (n *neighbourhood) grams(of string) float64 {
 	total := 0.0
 	for i := range n.component.Lines {
 		f := n.larder.Food(n.component.Lines[i].FoodID())
-		if f != nil && (slices.Contains(names, f.Kind) || slices.Contains(names, f.Aisle) || slices.Contains(names, f.ID) || slices.ContainsFunc(names, func(family string) bool { return slices.Contains(n.larder.Family(family), f.ID) })) {
+		if f != nil && (slices.Contains(names, f.Kind) || slices.Contains(names, f.Aisle) || slices.Contains(names, f.ID) || slices.ContainsFunc(names, f.Tagged)) {
 			total += n.component.Lines[i].Mass()
 		}
 	}

@@ -272,7 +272,7 @@ func (c *course) doughInWater(n *flow.Node) bool {
 	return slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool {
 		at := c.graph.Lines[line]
 		f := c.larder.Food(c.dish.Components[at.Component].Lines[at.Line].FoodID())
-		return f != nil && (f.Aisle == "bakery" || slices.Contains(c.larder.Family("flours"), f.ID))
+		return f != nil && (f.Aisle == "bakery" || f.Tagged("flours"))
 	})
 }
 

@@ -1,5 +1,10 @@
 package larder
 
+import (
+	"slices"
+	"strings"
+)
+
 // allergenWord is an allergen that a word of a name gives away, unless one of other
 // words stands in the name too.
 type allergenWord struct {
@@ -14,4 +19,17 @@ func (l *Larder) loadAllergenWords(src Source) error {
 			l.allergenWords[w] = append(l.allergenWords[w], allergenWord{r.text("allergen"), r.list("unless")})
 		}
 	})
+}
+
+// impliedBy lists the allergens that the words of a name give away.
+func (l *Larder) impliedBy(words []string) []string {
+	var out []string
+	for _, w := range words {
+		for _, x := range l.allergenWords[w] {
+			if !slices.ContainsFunc(words, func(o string) bool { return slices.Contains(x.unless, o) || strings.HasSuffix(o, "free") }) {
+				out = append(out, x.allergen)
+			}
+		}
+	}
+	return out
 }

@@ -263,16 +263,9 @@ func (c *checker) density(f *Food) {
 // animal ones are not meant.
 func (c *checker) allergens(f *Food) {
 	for _, name := range append([]string{f.Name}, f.Aliases...) {
-		words := Words(name)
-		for _, w := range words {
-			for _, x := range c.larder.allergenWords[w] {
-				if slices.Contains(f.Allergen, x.allergen) || slices.Contains(animalAllergens, x.allergen) && f.Origin != FromAnimal {
-					continue
-				}
-				if slices.ContainsFunc(words, func(o string) bool { return slices.Contains(x.unless, o) || strings.HasSuffix(o, "free") }) {
-					continue
-				}
-				c.say("%s: %q says %s, the allergens do not", f.ID, name, x.allergen)
+		for _, x := range c.larder.impliedBy(Words(name)) {
+			if !slices.Contains(f.Allergen, x) && (f.Origin == FromAnimal || !slices.Contains(animalAllergens, x)) {
+				c.say("%s: %q says %s, the allergens do not", f.ID, name, x)
 			}
 		}
 	}
@@ -299,6 +292,9 @@ func (c *checker) swap(s *Swap) {
 	}
 	if len(s.Serves) == 0 || s.Name == "" || s.Short == "" || s.Why == "" || s.Limits == "" || s.Cook == "" {
 		c.say("swap %s: name, short name, kinds, why, limits or cook is missing", s.ID)
+	}
+	if len(s.Formula) > 1 && len(s.Prepare) == 0 {
+		c.say("swap %s: several parts, and nothing says how they come together", s.ID)
 	}
 	if s.Per != PerHundred && s.Per != PerEgg && s.Per != PerLitre {
 		c.say("swap %s: counted per %q", s.ID, s.Per)

@@ -25,6 +25,8 @@ type Food struct {
 	// is what swaps are looked up by.
 	Kind     string   `json:"kind"`
 	Allergen []string `json:"allergens"`
+	// Tags are what rules call it together with others, sorted.
+	Tags []string `json:"tags"`
 	// Matter converts amounts of the food as bought.
 	Matter measure.Matter `json:"-"`
 	// Per100 is what 100 g of the food as bought hold.

@@ -35,7 +35,6 @@ type Larder struct {
 	// where they are whole.
 	steeping map[string]bool
 	// uses are the rules of what an ingredient does, usesByKind their uses;
-	// families are foods that rules speak of together.
 	// behaviour is how foods behave, carrying what becomes of work on what was
 	// replaced, smallUses what is taken for matter that only steps name.
 	behaviour     map[string]behaviourRow
@@ -46,16 +45,19 @@ type Larder struct {
 	smallUses     []SmallUse
 	uses          []UseRule
 	usesByKind    map[string][]string
-	families      map[string][]string
-	swaps         []*Swap
-	swapByID      map[string]*Swap
-	signatures    map[string]Signature
-	wholes        map[string]FromWhole
-	cautions      []*Caution
-	references    map[string]reference
-	boosters      []*Booster
-	sources       map[string]string
-	prices        map[string]float64
+	// tags are foods that rules speak of together; presets and switches the rules.
+	tags       map[string]*tag
+	presets    []Preset
+	switches   []Switch
+	swaps      []*Swap
+	swapByID   map[string]*Swap
+	signatures map[string]Signature
+	wholes     map[string]FromWhole
+	cautions   []*Caution
+	references []Reference
+	boosters   []*Booster
+	sources    map[string]string
+	prices     map[string]float64
 	// energyExcused names foods whose energy does not follow from the
 	// macronutrients, with the reason.
 	energyExcused map[string]string
@@ -65,13 +67,16 @@ type Larder struct {
 // names the file and row; Check looks at what the rows say.
 func Load(src Source) (*Larder, error) {
 	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{},
-		swapByID: map[string]*Swap{}, signatures: map[string]Signature{}, wholes: map[string]FromWhole{}, references: map[string]reference{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}, steeping: map[string]bool{}, families: map[string][]string{}}
+		swapByID: map[string]*Swap{}, signatures: map[string]Signature{}, wholes: map[string]FromWhole{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}, steeping: map[string]bool{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadWholes, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadLanguage, l.loadUses, l.loadFamilies, l.loadWords, l.loadFates, l.loadBehaviour, l.loadServings, l.loadAllergenWords, l.loadKnownBy, l.loadCarrying, l.loadSmallUses, l.loadSteeping, l.loadSignatures, l.loadSwaps, l.loadCautions, l.loadPrices, l.loadCores, l.loadReferences, l.loadExceptions,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadWholes, l.loadEdible, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadLanguage, l.loadUses, l.loadTags, l.loadWords, l.loadFates, l.loadBehaviour, l.loadServings, l.loadAllergenWords, l.loadKnownBy, l.loadCarrying, l.loadSmallUses, l.loadSteeping, l.loadSignatures, l.loadSwaps, l.loadHouse, l.loadCautions, l.loadPrices, l.loadCores, l.loadReferences, l.loadExceptions,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)
 		}
+	}
+	for _, f := range l.order {
+		f.Tags = l.tagsOf(f)
 	}
 	slices.SortFunc(l.order, byName)
 	l.index = buildIndex(l.order, l.words.Neutral)

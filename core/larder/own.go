@@ -140,6 +140,10 @@ func (l *Larder) amended(e Entry) (*Food, error) {
 	if e.Allergens != nil {
 		f.Allergen = e.Allergens
 	}
+	f.Tags = l.tagsOf(f)
+	if f.Own == Added {
+		l.byItsNames(f, e.Allergens == nil)
+	}
 	e.weigh(f)
 	e.figures(f)
 	return f, nil

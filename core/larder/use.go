@@ -114,10 +114,3 @@ func (w *whens) UnmarshalYAML(decode func(any) error) error {
 	*w = whens{one}
 	return nil
 }
-
-// Family lists the foods that rules speak of together by a name.
-func (l *Larder) Family(name string) []string { return l.families[name] }
-
-func (l *Larder) loadFamilies(src Source) error {
-	return eachRow(src, "families.csv", func(r row) { l.families[r.text("family")] = r.list("foods") })
-}

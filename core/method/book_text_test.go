@@ -55,3 +55,33 @@ func TestThePreparationsOfTheBookNameWhatIsThere(t *testing.T) {
 		}
 	}
 }
+
+// A preparation lists the kit that its work needs, so that a house without it is not
+// asked for it.
+func TestThePreparationsOfTheBookListTheirKit(t *testing.T) {
+	r, b, _ := open(t)
+	l := b.Larder()
+	for _, s := range l.Swaps() {
+		lines := make([]recipe.Line, len(s.Formula))
+		for i, p := range s.Formula {
+			f := l.Food(p.Food)
+			lines[i] = recipe.Line{Food: &s.Formula[i].Food, Name: f.Name, Form: p.Form, Preparation: p.Preparation, Origin: f.Origin}
+		}
+		for _, p := range s.Prepare {
+			step := r.Step(p.Text, lines)
+			for _, a := range step.Actions {
+				way := l.Technique(a.Technique)
+				if way == nil {
+					continue
+				}
+				needs := slices.DeleteFunc(slices.Clone(way.Kit), func(k string) bool { return k == "ring" })
+				if way.Name == "deep-fry" {
+					needs = append(needs, "deep-fryer")
+				}
+				for _, k := range needs {
+					assert.Contains(t, p.Kit, k, "%s: “%s” needs it: %s", s.ID, a.Verb, p.Text)
+				}
+			}
+		}
+	}
+}

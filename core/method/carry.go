@@ -43,6 +43,9 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 	}
 	graph := c.readBack(&d, &a)
 	c.decided(p, &a, dec, &graph)
+	if err := c.heed(&a, dec.HouseRules); err != nil {
+		return swap.Adaptation{}, err
+	}
 	for i := range a.Components {
 		comp := &a.Components[i]
 		c.finish(comp)

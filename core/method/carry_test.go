@@ -35,7 +35,7 @@ func ExampleCarrier_Adapt() {
 	l, _ := larder.Load(knowledge.Shipped())
 	r, b := flow.NewReader(l), swap.NewBook(l)
 	d := r.Read("Ragout\n\n500 g beef mince\n1 onion\n\nMethod\n1. Brown the mince for 10 minutes until no pink is left. Skim off the fat.", measure.Metric)
-	a, _ := method.NewCarrier(b, r).Adapt(d, swap.Decisions{Swaps: map[string]string{"components[0].lines[0]": "ready-mince"}, HouseRules: swap.HouseRules{Preset: swap.LikeForLike}}, false)
+	a, _ := method.NewCarrier(b, r).Adapt(d, swap.Decisions{Swaps: map[string]string{"components[0].lines[0]": "ready-mince"}, HouseRules: swap.HouseRules{Preset: "like-for-like"}}, false)
 	fmt.Println(a.Components[0].Steps[0].Change, a.Components[0].Steps[0].Text)
 	// Output: changed Brown the plant mince for 10 minutes.
 }
@@ -62,7 +62,7 @@ var everyTried = sync.OnceValues(func() ([]tried, error) {
 	var out []tried
 	for _, x := range recipes {
 		d := r.Read(x.Text, measure.Metric)
-		for _, preset := range swap.Presets {
+		for _, preset := range swap.PresetsOf(l) {
 			for _, aim := range swap.Aims {
 				dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset.ID}, Pins: x.Pins}, aim)
 				if err != nil {
@@ -244,7 +244,7 @@ func TestWordsAroundAStandInAreMended(t *testing.T) {
 		{"500 ml beef stock", "Pour in the beef stock and simmer for 20 minutes.", "vegetable-stock-plain", "Pour in the vegetable stock", "beef"},
 	} {
 		d := r.Read("Dish\nServes 4\n\n"+x.line+"\n1 onion\n\nMethod\n1. Chop the onion.\n2. "+x.step, measure.Metric)
-		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}, Swaps: map[string]string{"components[0].lines[0]": x.swap}}
+		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{"components[0].lines[0]": x.swap}}
 		a, err := c.Adapt(d, dec, false)
 		require.NoError(t, err)
 		require.Len(t, a.Swaps, 1, x.line)

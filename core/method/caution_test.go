@@ -17,7 +17,7 @@ import (
 func cautionsOf(t *testing.T, text string) [][]string {
 	t.Helper()
 	r, _, c := open(t)
-	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}}, false)
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}}, false)
 	require.NoError(t, err)
 	var out [][]string
 	for _, s := range a.Components[0].Steps {

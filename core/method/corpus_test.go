@@ -72,7 +72,7 @@ func TestCardsOfTheCorpusReadBack(t *testing.T) {
 		for _, file := range half.files {
 			for _, text := range recipesIn(t, file) {
 				d := r.Read(text, measure.Metric)
-				for _, preset := range []string{swap.WholeFood, swap.WholeFoodNoOil, swap.FastingDay} {
+				for _, preset := range []string{swap.WholeFood, "whole-food-no-oil", "fasting-day"} {
 					dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}}, swap.Closest)
 					require.NoError(t, err)
 					a, err := c.Adapt(d, dec, false)
@@ -163,11 +163,12 @@ func TestMixedDishesNeverFail(t *testing.T) {
 		}
 	}
 	random := rand.New(rand.NewPCG(7, 11))
+	presets := swap.PresetsOf(b.Larder())
 	findings := tally{kinds: map[swap.FindingKind]int{}}
 	for i := range tries {
 		text := mixed(random, lines, steps)
 		d := r.Read(text, measure.Metric)
-		preset := swap.Presets[i%len(swap.Presets)].ID
+		preset := presets[i%len(presets)].ID
 		dec := decidedAtRandom(b, d, preset, random)
 		var a swap.Adaptation
 		require.NotPanics(t, func() {

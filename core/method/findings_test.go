@@ -31,7 +31,7 @@ func spoiled(t *testing.T, change func(*swap.Component)) []swap.FindingKind {
 	c, err := carrier()
 	require.NoError(t, err)
 	d := c.reader.Read(stew, measure.Metric)
-	dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}, Swaps: map[string]string{"components[0].lines[0]": "tempeh-braise", "components[0].lines[2]": "vegetable-stock-plain"}}
+	dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{"components[0].lines[0]": "tempeh-braise", "components[0].lines[2]": "vegetable-stock-plain"}}
 	a, err := c.book.Apply(d, dec, false)
 	require.NoError(t, err)
 	p := c.plan(&d, &a)
@@ -95,7 +95,7 @@ func TestStandInsGoInWhenTheyBearIt(t *testing.T) {
 		{"mushroom-chestnut-braise", "mushrooms and chestnuts"},
 	} {
 		d := c.reader.Read(stew, measure.Metric)
-		a, err := c.Adapt(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}, Swaps: map[string]string{"components[0].lines[0]": x.swap}}, false)
+		a, err := c.Adapt(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{"components[0].lines[0]": x.swap}}, false)
 		require.NoError(t, err)
 		text := ""
 		for _, s := range a.Components[0].Steps {

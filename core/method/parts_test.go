@@ -13,7 +13,7 @@ import (
 func partsOf(t *testing.T, text string, swaps map[string]string) []swap.Component {
 	t.Helper()
 	r, b, c := open(t)
-	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.LikeForLike}, Swaps: swaps}, false)
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: swaps}, false)
 	require.NoError(t, err)
 	require.Len(t, a.Swaps, len(swaps))
 	return method.Parts(b.Larder(), a)

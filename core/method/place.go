@@ -39,7 +39,7 @@ func earliest(steps []swap.Step) []swap.Step {
 // bring adds the line that a small use wants, the first food that the house rules
 // allow, and names it; not ok where the dish does without.
 func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRules) (string, bool) {
-	rules, err := swap.NewRules(house)
+	rules, err := swap.NewRules(c.book.Larder(), house)
 	if err != nil {
 		return "", false
 	}

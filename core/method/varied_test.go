@@ -13,7 +13,7 @@ import (
 // written is the adapted method of a recipe under chosen swaps, a step a line.
 func written(t *testing.T, text string, swaps map[string]string) string {
 	t.Helper()
-	return writtenUnder(t, swap.LikeForLike, text, swaps)
+	return writtenUnder(t, "like-for-like", text, swaps)
 }
 
 func writtenUnder(t *testing.T, preset, text string, swaps map[string]string) string {
@@ -67,11 +67,11 @@ func TestListsNameASwapOnce(t *testing.T) {
 
 func TestPlantLinesThatRulesReplaceAreReworded(t *testing.T) {
 	rice := "Rice\n\n2 tbsp sunflower oil\n300 g white rice\n1 tsp rice vinegar\n1 onion\n\nMethod\n1. Heat the oil and fry the onion.\n2. Boil the rice for 12 minutes, drain it and stir in the rice vinegar."
-	got := writtenUnder(t, swap.WholeFoodNoOil, rice, map[string]string{line("0"): "dry-saute"})
+	got := writtenUnder(t, "whole-food-no-oil", rice, map[string]string{line("0"): "dry-saute"})
 	require.Contains(t, got, "Fry the onion in spoonfuls of stock.")
-	got = writtenUnder(t, swap.FastingDay, strings.ReplaceAll(rice, "rice vinegar", "cider vinegar"), map[string]string{line("1"): "amaranth-for-grain"})
+	got = writtenUnder(t, "fasting-day", strings.ReplaceAll(rice, "rice vinegar", "cider vinegar"), map[string]string{line("1"): "amaranth-for-grain"})
 	require.Contains(t, got, "Boil the amaranth for 20 minutes")
-	got = writtenUnder(t, swap.FastingDay, rice, map[string]string{line("1"): "amaranth-for-grain"})
+	got = writtenUnder(t, "fasting-day", rice, map[string]string{line("1"): "amaranth-for-grain"})
 	require.Contains(t, got, "stir in the rice vinegar", "part of another name")
 }
 

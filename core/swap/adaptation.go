@@ -39,7 +39,7 @@ func ComponentOf(ref string) int {
 // Apply puts decisions into the original and compares the two dishes. detail
 // asks for what each line contributes.
 func (b *Book) Apply(d recipe.Dish, dec Decisions, detail bool) (Adaptation, error) {
-	rules, err := NewRules(dec.HouseRules)
+	rules, err := NewRules(b.larder, dec.HouseRules)
 	if err != nil {
 		return Adaptation{}, err
 	}
@@ -212,7 +212,7 @@ func Written(f *larder.Food, grams float64, preparation string) string {
 }
 
 func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) recipe.Line {
-	f := x.rules.inPlace(x.larder, p.Food)
+	f := x.rules.inPlace(p.Food)
 	span := measure.Exactly(grams)
 	why := f.Why
 	if why == "" {
@@ -231,7 +231,7 @@ func (x *bench) boost(a *Adaptation, dec Decisions) {
 		return
 	}
 	for _, dose := range dec.Boosters {
-		f := x.rules.inPlace(x.larder, dose.Food)
+		f := x.rules.inPlace(dose.Food)
 		if f == nil || x.rules.Breaks(f) != "" || dose.Grams <= 0 {
 			continue
 		}

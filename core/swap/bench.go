@@ -39,8 +39,12 @@ type bench struct {
 	salts   []saltLine
 	// saltBefore is the salt of the original in grams.
 	saltBefore float64
-	profile    character.Profile // scratch
-	scratch    []character.Sums
+	// limited are the nutrients with a limit for the day, dailyBefore what a serving of
+	// the original holds of them.
+	limited     []larder.Reference
+	dailyBefore daily
+	profile     character.Profile // scratch
+	scratch     []character.Sums
 }
 
 // option is what one swap or one booster dose brings.
@@ -60,6 +64,7 @@ type option struct {
 	salt       float64
 	vegetables float64 // ml
 	grains     float64 // ml
+	daily      daily
 	main       *larder.Food
 }
 
@@ -68,6 +73,7 @@ type state struct {
 	sums                              []character.Sums
 	lines, hands, cost, protein, soft float64
 	salt, vegetables, grains          float64
+	daily                             daily
 }
 
 // saltLine is a line of plain salt that gives way to salt from elsewhere.
@@ -100,6 +106,13 @@ func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
 	for _, s := range x.original.Sums() {
 		x.saltBefore += s.Salt()
 	}
+	x.limited = b.larder.Limited()
+	for _, p := range x.original.Parts {
+		for _, it := range p.Items {
+			one := x.dailyOf(it)
+			x.dailyBefore.add(&one, 1)
+		}
+	}
 	x.dessert = x.isDessert()
 	most := -1.0
 	for i, p := range x.before.Parts {
@@ -130,7 +143,7 @@ func (x *bench) isDessert() bool {
 	}
 	for _, p := range x.original.Parts {
 		for _, it := range p.Items {
-			if flesh[it.Food.Animal] || slices.Contains(x.larder.Family("savoury"), it.Food.ID) || it.Food.Kind == "allium" {
+			if flesh[it.Food.Animal] || it.Food.Tagged("savoury") || it.Food.Kind == "allium" {
 				return false
 			}
 		}
@@ -191,8 +204,10 @@ func (x *bench) ready() {
 				continue
 			}
 			x.keptFoods[food] = true
-			sums := x.item(i, j, food, line.Form, x.eaten(line, food), false).Sums()
+			it := x.item(i, j, food, line.Form, x.eaten(line, food), false)
+			sums, strong := it.Sums(), x.dailyOf(it)
 			x.kept.sums[i].Add(&sums, 1)
+			x.kept.daily.add(&strong, 1)
 			v, g := plantVolume(food, line.Mass())
 			x.kept.vegetables += v
 			x.kept.grains += g
@@ -214,7 +229,7 @@ func (x *bench) plainSalt(component, line int) *larder.Food {
 	}
 	for _, s := range x.slots[at].allowed {
 		if len(s.Formula) == 1 {
-			return x.rules.inPlace(x.larder, s.Formula[0].Food)
+			return x.rules.inPlace(s.Formula[0].Food)
 		}
 	}
 	return nil
@@ -242,7 +257,7 @@ func (x *bench) option(s slot, sw *larder.Swap) option {
 		return o // counted among the salt lines
 	}
 	for _, p := range sw.Formula {
-		food := x.rules.inPlace(x.larder, p.Food)
+		food := x.rules.inPlace(p.Food)
 		x.bring(&o, x.item(s.component, s.line, food, p.Form, x.grams(s, sw, p), true))
 	}
 	if food := x.larder.Food(line.FoodID()); food != nil {
@@ -275,6 +290,8 @@ func (x *bench) bring(o *option, it character.Item) {
 	v, g := plantVolume(it.Food, it.Grams)
 	o.vegetables += v
 	o.grains += g
+	strong := x.dailyOf(it)
+	o.daily.add(&strong, 1)
 }
 
 // plantVolume is the millilitres of vegetable and of grain in a line.
@@ -329,7 +346,7 @@ func (x *bench) weighBoosters() {
 	homes := map[string]int{}
 	for i, b := range x.larder.Boosters() {
 		x.doses = append(x.doses, nil)
-		f := x.rules.inPlace(x.larder, b.Food)
+		f := x.rules.inPlace(b.Food)
 		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 {
 			continue
 		}
@@ -365,7 +382,7 @@ func clouds(f *larder.Food) bool {
 
 // booster sums one dose.
 func (x *bench) booster(index int, d Dose) option {
-	f := x.rules.inPlace(x.larder, d.Food)
+	f := x.rules.inPlace(d.Food)
 	part := x.partOf(d)
 	o := option{dose: d, booster: index, part: part, main: f}
 	x.bring(&o, x.item(part, -1, f, formOr(d.Form), measure.RoundGrams(d.Grams, fineAmounts(f)), false))
@@ -383,6 +400,7 @@ func (st *state) add(o *option, sign float64) {
 	st.salt += sign * o.salt
 	st.vegetables += sign * o.vegetables
 	st.grains += sign * o.grains
+	st.daily.add(&o.daily, sign)
 }
 
 func (st *state) clone() state {

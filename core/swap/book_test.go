@@ -39,7 +39,7 @@ func TestTheBookCoversEveryCommonUse(t *testing.T) {
 	require.GreaterOrEqual(t, len(swaps), 160)
 	require.GreaterOrEqual(t, len(boosters), 50)
 	rules := func(off ...string) Rules {
-		r, err := NewRules(HouseRules{Preset: WholeFood, Off: off})
+		r, err := NewRules(b.larder, HouseRules{Preset: WholeFood, Off: off})
 		require.NoError(t, err)
 		return r
 	}
@@ -63,10 +63,10 @@ func TestTheBookCoversEveryCommonUse(t *testing.T) {
 		}
 		for _, off := range []string{"soy", "tree-nuts", "gluten"} {
 			r := rules(off)
-			any("without "+off, func(s *larder.Swap) bool { return r.BreaksSwap(b.larder, s) == "" })
+			any("without "+off, func(s *larder.Swap) bool { return r.BreaksSwap(s) == "" })
 		}
 		whole := rules()
-		any("of whole food", func(s *larder.Swap) bool { return whole.BreaksSwap(b.larder, s) == "" })
+		any("of whole food", func(s *larder.Swap) bool { return whole.BreaksSwap(s) == "" })
 		any("for a novice", func(s *larder.Swap) bool {
 			hands, wait := s.Minutes()
 			return hands <= noviceHands && wait <= noviceWait
@@ -94,7 +94,7 @@ func TestSwapsServeUsesThatARuleGives(t *testing.T) {
 func TestBoostersBringTheirTraits(t *testing.T) {
 	b, r := open(t)
 	d := r.Read("Pot\nServes 4\n\n1 kg potatoes\n500 ml water\n\nMethod\n1. Simmer the potatoes in the water for 20 minutes.", "metric")
-	x := b.benchOf(t, d, Decisions{HouseRules: HouseRules{Preset: LikeForLike}})
+	x := b.benchOf(t, d, Decisions{HouseRules: HouseRules{Preset: "like-for-like"}})
 	base := x.original.Profile()
 	for _, booster := range b.larder.Boosters() {
 		o := x.booster(0, Dose{Food: booster.Food, Form: booster.Form, Grams: booster.Most * 15})

@@ -139,6 +139,8 @@ const (
 	BeyondLimit FindingKind = "limit"
 	// NotMade: an amount that cannot be made or measured.
 	NotMade FindingKind = "amount"
+	// AgainstHouse: it works in a way that the house rules bar.
+	AgainstHouse FindingKind = "house"
 )
 
 // Component is a component of the adaptation.

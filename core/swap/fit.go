@@ -47,7 +47,8 @@ func (x *bench) unfit(s *slot, o *option) float64 {
 		penalty += possiblePenalty * x.matters(o)
 	}
 	if x.dessert && !flesh[x.dish.Components[s.component].Lines[s.line].Animal] && slices.ContainsFunc(o.swap.Formula, func(p larder.Part) bool {
-		return slices.Contains(x.larder.Family("savoury"), p.Food)
+		f := x.larder.Food(p.Food)
+		return f != nil && f.Tagged("savoury")
 	}) {
 		penalty += strayPenalty
 	}

@@ -1,8 +1,6 @@
 package swap
 
 import (
-	"slices"
-
 	"yembra/core/character"
 	"yembra/core/larder"
 )
@@ -33,13 +31,13 @@ func (r Rules) Preferences(original, adapted character.Dish) []Preference {
 		p.Within = p.Adapted <= p.Bound*preferenceSlack+1e-9
 		out = append(out, p)
 	}
-	if r.House.Preset != LikeForLike && r.House.Preset != WholeFoodNoOil {
+	if r.preset.Weigh(larder.WeighsOil) {
 		atMost("little free oil", "tsp", func(d character.Dish) float64 { return gramsOf(d, isOil) / oilPerServing }, func(float64) float64 { return 1 })
 	}
-	if r.House.Preset != LikeForLike {
+	if r.preset.Weigh(larder.WeighsRefined) {
 		atMost("little refined flour and sugar", "g", func(d character.Dish) float64 { return gramsOf(d, isRefined) }, func(was float64) float64 { return was })
 	}
-	if limit := r.House.SaltPerServing; limit > 0 || r.House.Preset != LikeForLike {
+	if limit := r.House.SaltPerServing; limit > 0 || r.preset.Weigh(larder.WeighsSalt) {
 		atMost("salt", "g", saltOf, func(was float64) float64 {
 			if limit > 0 {
 				return min(limit, was)
@@ -55,10 +53,10 @@ func (r Rules) Preferences(original, adapted character.Dish) []Preference {
 	return out
 }
 
-func isOil(f *larder.Food) bool { return f.Kind == "oil" || f.Kind == "fat" }
+func isOil(f *larder.Food) bool { return f.Tagged("oil") }
 
 func isRefined(f *larder.Food) bool {
-	return f.Grade == larder.Refined && (f.Kind == "sugar" || slices.Contains([]string{"grains", "bakery", "sweet"}, f.Aisle))
+	return f.Tagged("refined-staple")
 }
 
 func gramsOf(d character.Dish, is func(*larder.Food) bool) float64 {

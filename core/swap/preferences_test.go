@@ -14,7 +14,7 @@ func TestSoftRulesAreMeasured(t *testing.T) {
 	of := func(h HouseRules, swaps map[string]string) map[string]Preference {
 		original, adapted, _, err := b.Dishes(d, Decisions{HouseRules: h, Swaps: swaps})
 		require.NoError(t, err)
-		rules, err := NewRules(h)
+		rules, err := NewRules(b.larder, h)
 		require.NoError(t, err)
 		out := map[string]Preference{}
 		for _, p := range rules.Preferences(original, adapted) {
@@ -33,11 +33,11 @@ func TestSoftRulesAreMeasured(t *testing.T) {
 	require.True(t, got["little refined flour and sugar"].Within, "as much as there was")
 	require.InDelta(t, got["salt"].Original, got["salt"].Bound, 1e-9)
 
-	got = of(HouseRules{Preset: WholeFoodNoOil, SaltPerServing: 1}, swaps)
+	got = of(HouseRules{Preset: "whole-food-no-oil", SaltPerServing: 1}, swaps)
 	require.NotContains(t, got, "little free oil", "a hard rule there")
 	require.Equal(t, 1.0, got["salt"].Bound)
 
-	got = of(HouseRules{Preset: LikeForLike, VegetablesPerGrain: 3}, swaps)
+	got = of(HouseRules{Preset: "like-for-like", VegetablesPerGrain: 3}, swaps)
 	require.Len(t, got, 1)
 	ratio := got["vegetable to grain, by volume"]
 	require.True(t, ratio.AtLeast)

@@ -33,7 +33,7 @@ func (a Aim) Known() bool { return slices.Contains(Aims, a) }
 // from the cook's corrections and amounts in dec and replaces its swaps and
 // boosters. The same input gives the same answer.
 func (b *Book) Propose(d recipe.Dish, dec Decisions, aim Aim) (Decisions, error) {
-	compiled, err := NewRules(dec.HouseRules)
+	compiled, err := NewRules(b.larder, dec.HouseRules)
 	if err != nil {
 		return Decisions{}, err
 	}
@@ -91,7 +91,7 @@ func (x *bench) decided(dec Decisions) ([]int, []*option) {
 	}
 	doses := []*option{}
 	for _, d := range dec.Boosters {
-		if f := x.rules.inPlace(x.larder, d.Food); f != nil && x.rules.Breaks(f) == "" && d.Grams > 0 && len(x.shapes) > 0 {
+		if f := x.rules.inPlace(d.Food); f != nil && x.rules.Breaks(f) == "" && d.Grams > 0 && len(x.shapes) > 0 {
 			o := x.booster(-1, d)
 			doses = append(doses, &o)
 		}
@@ -381,7 +381,7 @@ func (x *bench) roomFor(f found) []int {
 			continue
 		}
 		for _, p := range x.options[i][c].swap.Formula {
-			food := x.rules.inPlace(x.larder, p.Food)
+			food := x.rules.inPlace(p.Food)
 			held[food] += x.grams(x.slots[i], x.options[i][c].swap, p)
 		}
 	}
@@ -390,7 +390,7 @@ func (x *bench) roomFor(f found) []int {
 			continue
 		}
 		b := x.larder.Boosters()[i]
-		most := b.Most*x.before.Parts[doses[0].part].Mass/100 - held[x.rules.inPlace(x.larder, b.Food)]
+		most := b.Most*x.before.Parts[doses[0].part].Mass/100 - held[x.rules.inPlace(b.Food)]
 		for room[i] < len(doses) && doses[room[i]].dose.Grams <= most+better {
 			room[i]++
 		}
@@ -532,7 +532,7 @@ func (x *bench) explain(dec Decisions, f found) []Dose {
 				}
 			}
 		}
-		food := x.rules.inPlace(x.larder, dose.Food)
+		food := x.rules.inPlace(dose.Food)
 		dose.Why = fmt.Sprintf("%s %g g: %s steps.", food.Name, dose.Grams, strings.Join(moved, ", "))
 		if moved == nil {
 			dose.Why = fmt.Sprintf("%s %g g brings several traits a little nearer.", food.Name, dose.Grams)

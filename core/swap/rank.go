@@ -75,7 +75,7 @@ func (p Parts) compare(o Parts) int {
 // pinned traits off, structure that does not hold, then unpinned traits, then
 // what the soft rules dislike, then work and cost.
 func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Rejected, error) {
-	rules, err := NewRules(dec.HouseRules)
+	rules, err := NewRules(b.larder, dec.HouseRules)
 	if err != nil {
 		return nil, nil, err
 	}

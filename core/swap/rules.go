@@ -6,7 +6,6 @@ package swap
 import (
 	"fmt"
 	"slices"
-	"strings"
 
 	"yembra/core/character"
 	"yembra/core/larder"
@@ -25,15 +24,11 @@ type HouseRules struct {
 	VegetablesPerGrain float64 `json:"vegetablesPerGrain,omitempty"`
 }
 
-// The presets.
-const (
-	WholeFood      = "whole-food"
-	WholeFoodNoOil = "whole-food-no-oil"
-	LikeForLike    = "like-for-like"
-	NoOnionGarlic  = "no-onion-garlic"
-	FastingDay     = "fasting-day"
-	GrainBeanSea   = "grain-bean-sea"
-)
+// WholeFood is the preset of a kitchen that has chosen none.
+const WholeFood = "whole-food"
+
+// NoAnimal is the name of the rule that every preset keeps.
+const NoAnimal = "no animal matter"
 
 // Preset is one school with its hard and soft rules in words.
 type Preset struct {
@@ -43,104 +38,54 @@ type Preset struct {
 	Soft []string `json:"soft"`
 }
 
-var wholeSoft = []string{"oil at most 1 tsp a serving", "little refined flour and sugar", "salt at most the original's"}
-
-// Presets lists the presets with the words they are shown by.
-var Presets = []Preset{
-	{WholeFood, "Whole food", []string{NoAnimal, noAnalogue}, wholeSoft},
-	{WholeFoodNoOil, "Whole food, no oil", []string{NoAnimal, noAnalogue, noOil}, append([]string{"fat from whole nuts, seeds, coconut and avocado"}, wholeSoft[1:]...)},
-	{LikeForLike, "Like for like", []string{NoAnimal}, []string{"nearest in taste and feel first", "ready-made analogues welcome"}},
-	{NoOnionGarlic, "No onion or garlic", []string{NoAnimal, noAnalogue, noAllium}, append([]string{"more vegetable than grain"}, wholeSoft...)},
-	{FastingDay, "Fasting day", []string{NoAnimal, noAnalogue, noGrain, noPulse, rockSaltOnly}, append([]string{"roots, nuts, seeds, buckwheat and amaranth"}, wholeSoft...)},
-	{GrainBeanSea, "Grain, bean and sea", []string{NoAnimal, noAnalogue}, append([]string{"whole grain, fermented soy and sea vegetables"}, wholeSoft...)},
-}
-
-// The names of the hard rules.
-const (
-	NoAnimal     = "no animal matter"
-	noAnalogue   = "no ready-made analogues"
-	noOil        = "no free oils"
-	noAllium     = "no onion or garlic"
-	noGrain      = "no grains"
-	noPulse      = "no pulses"
-	rockSaltOnly = "rock salt only"
-	noRawOnion   = "no raw-onion"
-	noDeepFrying = "no deep-frying"
-)
-
-// Switches lists what a kitchen can turn off.
-var Switches = []string{"soy", "gluten", "tree-nuts", "peanut", "sesame", "alcohol", "added-sugar", "raw-onion", "deep-frying", "pressure-cooker", "oven", "mushrooms"}
-
-// rule is one hard rule over foods.
-type rule struct {
-	name   string
-	breaks func(*larder.Food) bool
-}
-
-func allergen(names ...string) func(*larder.Food) bool {
-	return func(f *larder.Food) bool {
-		return slices.ContainsFunc(f.Allergen, func(a string) bool { return slices.Contains(names, a) })
+// PresetsOf lists the schools with the words they are shown by.
+func PresetsOf(l *larder.Larder) []Preset {
+	var out []Preset
+	for _, p := range l.Presets() {
+		shown := Preset{p.ID, p.Name, []string{NoAnimal}, p.Soft}
+		for _, b := range p.Bars {
+			shown.Hard = append(shown.Hard, b.Rule)
+		}
+		out = append(out, shown)
 	}
+	return out
 }
 
-func kind(names ...string) func(*larder.Food) bool {
-	return func(f *larder.Food) bool { return slices.Contains(names, f.Kind) }
+// Switch is what a kitchen can turn off by itself, with the words it is shown by.
+type Switch struct {
+	ID   string `json:"id"`
+	Rule string `json:"rule"`
+	// Diner is what one who cannot eat it calls it, empty where none would.
+	Diner string `json:"diner"`
 }
 
-// holdsMushrooms is the shelf and what is made from it.
-func holdsMushrooms(f *larder.Food) bool {
-	return f.Aisle == "mushrooms" || slices.Contains([]string{"mushroom-stock", "mushroom-oyster-sauce", "mushroom-ketchup"}, f.ID)
+// SwitchesOf lists the switches.
+func SwitchesOf(l *larder.Larder) []Switch {
+	var out []Switch
+	for _, s := range l.Switches() {
+		out = append(out, Switch{s.ID, s.Rule, s.Diner})
+	}
+	return out
 }
 
-// alliums are what "no onion or garlic" leaves out, with what usually holds
-// them.
-var alliums = strings.Fields("onion shallot spring-onion leek garlic chive garlic-powder onion-powder onion-salt fried-onion red-onion pearl-onion " +
-	"chinese-chive wild-garlic pickled-onion vegetable-stock vegetable-stock-cube mushroom-stock no-chicken-stock")
+// bar is a hard rule over foods.
+type bar interface{ Breaks(*larder.Food) bool }
 
-// rawAlliums are eaten raw in salads and relishes.
-var rawAlliums = []string{"onion", "red-onion", "shallot", "spring-onion", "pearl-onion"}
-
-// alcoholic tells whether a food is or holds alcohol.
-func alcoholic(f *larder.Food) bool {
-	return f.Kind == "wine" || slices.Contains([]string{"spirit", "brandy", "rum", "whiskey", "vodka", "anise-spirit", "liqueur"}, f.ID)
+// hardRule is one with its name.
+type hardRule struct {
+	name string
+	bar
 }
-
-// grainless are on the shelf of grains and yet no grain: what is eaten on a
-// fasting day.
-var grainless = strings.Fields("buckwheat-flour buckwheat-groat quinoa amaranth potato-starch tapioca-starch tapioca-pearl arrowroot sweet-potato-starch cassava-flour soba glass-noodles")
-
-// grainy are grains that stand on other shelves.
-var grainy = strings.Fields("oat-milk rice-milk oat-cream oat-yoghurt rice-vinegar sake mirin malt-vinegar malt-extract beer stout kvass hominy sweetcorn baby-corn sweetcorn-creamed corn-stock seitan vital-wheat-gluten vegan-sausage")
-
-func holdsGrain(f *larder.Food) bool {
-	return (f.Aisle == "grains" || f.Aisle == "bakery") && !slices.Contains(grainless, f.ID) || slices.Contains(f.Allergen, "gluten") || slices.Contains(grainy, f.ID)
-}
-
-func holdsPulse(f *larder.Food) bool {
-	return f.Aisle == "pulses" || f.Aisle == "soy" || slices.Contains(f.Allergen, "soy") || slices.Contains([]string{"aquafaba", "hummus", "locust-bean", "tofu-ricotta", "pea-milk"}, f.ID) ||
-		slices.Contains([]string{"green-pea", "edamame", "mangetout", "snow-pea", "broad-bean", "mushy-peas", "green-bean", "runner-bean", "long-bean"}, f.ID)
-}
-
-var switchRules = map[string]func(*larder.Food) bool{
-	"soy":         allergen("soy"),
-	"gluten":      allergen("gluten"),
-	"tree-nuts":   allergen("nuts"),
-	"peanut":      allergen("peanuts"),
-	"sesame":      allergen("sesame"),
-	"alcohol":     alcoholic,
-	"added-sugar": kind("sugar"),
-	"mushrooms":   holdsMushrooms,
-}
-
-// kitSwitches name kit that a preparation may not ask for.
-var kitSwitches = map[string]string{"oven": "oven", "pressure-cooker": "pressure-cooker", "deep-frying": "deep-fryer"}
 
 // Rules are house rules made ready for use.
 type Rules struct {
-	House HouseRules
-	hard  []rule
-	kit   []string
-	less  map[string]bool
+	House  HouseRules
+	larder *larder.Larder
+	preset *larder.Preset
+	hard   []hardRule
+	// off are the switches that bar more than foods.
+	off  []*larder.Switch
+	less map[string]bool
 }
 
 // FieldError says which field of a request is wrong.
@@ -155,11 +100,12 @@ const (
 )
 
 // NewRules compiles house rules; an unknown preset or switch is a FieldError.
-func NewRules(h HouseRules) (Rules, error) {
+func NewRules(l *larder.Larder, h HouseRules) (Rules, error) {
 	if h.Preset == "" {
 		h.Preset = WholeFood
 	}
-	if !slices.ContainsFunc(Presets, func(p Preset) bool { return p.ID == h.Preset }) {
+	preset := l.Preset(h.Preset)
+	if preset == nil {
 		return Rules{}, FieldError{"houseRules.preset", fmt.Sprintf("%q is no preset", h.Preset)}
 	}
 	if h.SaltPerServing < 0 || h.SaltPerServing > mostSaltPerServing {
@@ -168,31 +114,22 @@ func NewRules(h HouseRules) (Rules, error) {
 	if h.VegetablesPerGrain < 0 || h.VegetablesPerGrain > mostRatio {
 		return Rules{}, FieldError{"houseRules.vegetablesPerGrain", "must lie between 0 and 20"}
 	}
-	r := Rules{House: h, less: map[string]bool{}}
-	if h.Preset != LikeForLike {
-		r.hard = append(r.hard, rule{noAnalogue, func(f *larder.Food) bool { return f.Grade == larder.Analogue }})
+	r := Rules{House: h, larder: l, preset: preset, less: map[string]bool{}}
+	for i := range preset.Bars {
+		r.hard = append(r.hard, hardRule{preset.Bars[i].Rule, &preset.Bars[i]})
 	}
-	switch h.Preset {
-	case WholeFoodNoOil:
-		r.hard = append(r.hard, rule{noOil, func(f *larder.Food) bool { return isOil(f) || f.ID == "margarine" }})
-		r.less[character.Richness] = true
-	case NoOnionGarlic:
-		r.hard = append(r.hard, rule{noAllium, func(f *larder.Food) bool { return slices.Contains(alliums, f.ID) }})
-	case FastingDay:
-		r.hard = append(r.hard, rule{noGrain, holdsGrain}, rule{noPulse, holdsPulse},
-			rule{rockSaltOnly, func(f *larder.Food) bool {
-				return slices.Contains([]string{"salt", "sea-salt-flake", "kosher-salt", "smoked-salt", "curing-salt"}, f.ID)
-			}})
+	for _, trait := range preset.Less {
+		r.less[trait] = true
 	}
-	for i, off := range h.Off {
-		if !slices.Contains(Switches, off) {
-			return Rules{}, FieldError{fmt.Sprintf("houseRules.off[%d]", i), fmt.Sprintf("%q is no switch", off)}
-		}
-		if breaks, ok := switchRules[off]; ok {
-			r.hard = append(r.hard, rule{"no " + off, breaks})
-		}
-		if kit, ok := kitSwitches[off]; ok {
-			r.kit = append(r.kit, kit)
+	for i, id := range h.Off {
+		s := l.Switch(id)
+		switch {
+		case s == nil:
+			return Rules{}, FieldError{fmt.Sprintf("houseRules.off[%d]", i), fmt.Sprintf("%q is no switch", id)}
+		case len(s.Bars) > 0 && !s.Raw:
+			r.hard = append(r.hard, hardRule{s.Rule, s})
+		default:
+			r.off = append(r.off, s)
 		}
 	}
 	if h.SaltPerServing > 0 {
@@ -208,7 +145,9 @@ func NewRules(h HouseRules) (Rules, error) {
 func (r Rules) Names() []string {
 	names := []string{NoAnimal}
 	for _, hard := range r.hard {
-		names = append(names, hard.name)
+		if !slices.Contains(names, hard.name) {
+			names = append(names, hard.name)
+		}
 	}
 	return names
 }
@@ -219,43 +158,45 @@ func (r Rules) Breaks(f *larder.Food) string {
 		return NoAnimal
 	}
 	for _, hard := range r.hard {
-		if hard.breaks(f) {
+		if hard.Breaks(f) {
 			return hard.name
 		}
 	}
 	return ""
 }
 
-// breaksHere names the rule that a food breaks by what is done with it: onion
-// that stays raw, a pan of frying fat.
-func (r Rules) breaksHere(f *larder.Food, use string, t character.Treatment) string {
-	switch {
-	case slices.Contains(r.House.Off, "raw-onion") && !t.Heated && slices.Contains(rawAlliums, f.ID):
-		return noRawOnion
-	case slices.Contains(r.House.Off, "deep-frying") && use == "deep-fry":
-		return noDeepFrying
+// breaksHere finds the switch that a food breaks by what is done with it: onion that
+// stays raw, a pan of frying fat.
+func (r Rules) breaksHere(f *larder.Food, use string, t character.Treatment) *larder.Switch {
+	for _, s := range r.off {
+		if s.Raw && !t.Heated && s.Breaks(f) || slices.Contains(s.Uses, use) {
+			return s
+		}
+	}
+	return nil
+}
+
+// BreaksWay names the rule that a way of working breaks, empty when it breaks none.
+func (r Rules) BreaksWay(technique, heat string) string {
+	for _, s := range r.off {
+		if slices.Contains(s.Techniques, technique) || s.Heat != "" && s.Heat == heat {
+			return s.Rule
+		}
 	}
 	return ""
 }
 
-// rockSalt is what stands for table salt in swaps where only rock salt will do.
-const rockSalt = "rock-salt"
-
 // inPlace is the food that a swap's part is made with under the rules: plain
 // salt gives way to rock salt by itself.
-func (r Rules) inPlace(l *larder.Larder, id string) *larder.Food {
-	f := l.Food(id)
-	if r.House.Preset == FastingDay && f != nil && f.Kind == "salt" && f.ID != rockSalt && f.Grade != larder.Analogue {
-		return l.Food(rockSalt)
-	}
-	return f
+func (r Rules) inPlace(id string) *larder.Food {
+	return r.larder.InPlaceOf(r.preset, r.larder.Food(id))
 }
 
 // BreaksSwap names the first hard rule that a swap breaks, with the food or
 // kit that does.
-func (r Rules) BreaksSwap(l *larder.Larder, s *larder.Swap) string {
+func (r Rules) BreaksSwap(s *larder.Swap) string {
 	for _, p := range s.Formula {
-		f := r.inPlace(l, p.Food)
+		f := r.inPlace(p.Food)
 		if f == nil {
 			continue
 		}
@@ -264,9 +205,9 @@ func (r Rules) BreaksSwap(l *larder.Larder, s *larder.Swap) string {
 		}
 	}
 	for _, p := range s.Prepare {
-		for _, k := range p.Kit {
-			if slices.Contains(r.kit, k) {
-				return fmt.Sprintf("no %s: it is prepared in one", k)
+		for _, off := range r.off {
+			if slices.ContainsFunc(p.Kit, func(k string) bool { return slices.Contains(off.Kit, k) }) {
+				return off.Rule + ": it is prepared in one"
 			}
 		}
 	}
@@ -290,19 +231,19 @@ const (
 func (r Rules) soft(f *larder.Food, grade larder.Grade, grams, servings float64) float64 {
 	penalty := 0.0
 	share := min(1, grams/servings/gradeGrams)
-	if r.House.Preset != LikeForLike {
+	if r.preset.Weigh(larder.WeighsGrades) {
 		penalty += float64(grade.Steps()) * gradePenalty * share
 		if f.Kind == "oil" && grams/servings > oilPerServing {
 			penalty += oilPenalty
 		}
 	}
-	switch {
-	case r.House.Preset == GrainBeanSea && (f.Aisle == "sea-vegetables" || slices.Contains([]string{"miso", "white-miso", "red-miso", "tempeh", "natto"}, f.ID)):
-		penalty -= schoolReward
-	case r.House.Preset == GrainBeanSea && f.Aisle == "grains" && f.Grade == larder.Whole, r.House.Preset == FastingDay && (f.Aisle == "nuts" || slices.Contains(grainless, f.ID)):
-		penalty -= schoolReward * share
-	case r.House.Preset == WholeFoodNoOil && f.Aisle == "nuts":
-		penalty -= schoolReward * share
+	for i := range r.preset.Likes {
+		if like := &r.preset.Likes[i]; like.Likes(f) {
+			if !like.ByAmount {
+				share = 1
+			}
+			return penalty - schoolReward*share
+		}
 	}
 	return penalty
 }

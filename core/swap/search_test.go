@@ -29,7 +29,7 @@ func open(t testing.TB) (*Book, *flow.Reader) {
 
 func (b *Book) benchOf(t testing.TB, d recipe.Dish, dec Decisions) *bench {
 	t.Helper()
-	rules, err := NewRules(dec.HouseRules)
+	rules, err := NewRules(b.larder, dec.HouseRules)
 	require.NoError(t, err)
 	x := b.prepare(d, rules, dec)
 	x.ready()
@@ -49,7 +49,7 @@ func club(t testing.TB, r *flow.Reader, visit func(key string, pins []string, d 
 func TestTheSearchWeighsWhatTheAdaptationShows(t *testing.T) {
 	b, r := open(t)
 	club(t, r, func(key string, pins []string, d recipe.Dish) {
-		for _, preset := range Presets {
+		for _, preset := range PresetsOf(b.larder) {
 			dec, err := b.Propose(d, Decisions{HouseRules: HouseRules{Preset: preset.ID}, Pins: pins}, Closest)
 			require.NoError(t, err)
 			a, err := b.Apply(d, dec, false)
@@ -106,7 +106,7 @@ func TestProposalIsTheOptimumOnSmallDishes(t *testing.T) {
 	for _, text := range smallDishes {
 		d := r.Read(text, measure.Metric)
 		for _, aim := range Aims {
-			for _, preset := range []string{WholeFood, FastingDay} {
+			for _, preset := range []string{WholeFood, "fasting-day"} {
 				dec := Decisions{HouseRules: HouseRules{Preset: preset}, Pins: []string{character.Savoury}}
 				x := b.benchOf(t, d, dec)
 				x.aim = aim
@@ -126,7 +126,7 @@ func TestProposalIsTheOptimumOnSmallDishes(t *testing.T) {
 func TestProposalIsNeverWorseThanGreedy(t *testing.T) {
 	b, r := open(t)
 	club(t, r, func(key string, pins []string, d recipe.Dish) {
-		for _, preset := range Presets {
+		for _, preset := range PresetsOf(b.larder) {
 			for _, aim := range Aims {
 				x := b.benchOf(t, d, Decisions{HouseRules: HouseRules{Preset: preset.ID}, Pins: pins})
 				x.aim = aim
@@ -195,7 +195,7 @@ func BenchmarkRank(b *testing.B) {
 		if key != "pierogi" {
 			return
 		}
-		dec, err := book.Propose(d, Decisions{HouseRules: HouseRules{Preset: LikeForLike}, Pins: pins}, Closest)
+		dec, err := book.Propose(d, Decisions{HouseRules: HouseRules{Preset: "like-for-like"}, Pins: pins}, Closest)
 		require.NoError(b, err)
 		b.ResetTimer()
 		for b.Loop() {

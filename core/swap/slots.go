@@ -41,6 +41,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 			line := &c.Lines[j]
 			food := b.larder.Food(line.FoodID())
 			s := slot{component: i, line: j, ref: Ref(i, j)}
+			raw := false
 			switch {
 			case line.Origin == larder.FromAnimal && (food == nil || food.Origin != larder.FromAnimal):
 				food, s.why = nil, NoAnimal
@@ -51,8 +52,9 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 				if s.use, weighed = uses[s.ref]; !weighed {
 					s.use = character.UseOf(b.larder, d, i, j, "")
 				}
-				if s.why = r.Breaks(food); s.why == "" {
-					s.why = r.breaksHere(food, s.use.Name, original.Parts[i].Treated[j])
+				s.why = r.Breaks(food)
+				if off := r.breaksHere(food, s.use.Name, original.Parts[i].Treated[j]); off != nil && s.why == "" {
+					s.why, raw = off.Rule, off.Raw
 				}
 			}
 			s.kind = usualKind[line.Animal]
@@ -66,7 +68,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 				continue
 			}
 			use := s.use.Name
-			if s.why == noRawOnion {
+			if raw {
 				use = "raw"
 			}
 			s.allowed, s.rejected, s.barred = b.candidates(s.kind, use, food, r)
@@ -95,7 +97,7 @@ func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed
 			if !s.ServesFood(kind, food) || !fits(s) || slices.Contains(barred, s) || holdsItself(s, food) {
 				continue
 			}
-			if why := r.BreaksSwap(b.larder, s); why != "" {
+			if why := r.BreaksSwap(s); why != "" {
 				rejected, barred = append(rejected, Rejected{s.ID, why}), append(barred, s)
 			} else {
 				allowed = append(allowed, s)

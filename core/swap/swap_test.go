@@ -56,7 +56,7 @@ func ExampleBook_Propose() {
 	l, _ := larder.Load(knowledge.Shipped())
 	d := flow.NewReader(l).Read("Toast\nServes 2\n\n20 g butter\n2 onions\n\nMethod\n1. Melt the butter and fry the onions for 10 minutes.", measure.Metric)
 	b := swap.NewBook(l)
-	dec, _ := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFoodNoOil}}, swap.Simplest)
+	dec, _ := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "whole-food-no-oil"}}, swap.Simplest)
 	fmt.Println(dec.Swaps["components[0].lines[0]"])
 	// Output: dry-saute
 }
@@ -65,7 +65,7 @@ func TestNoAdaptedLineIsEverAnimal(t *testing.T) {
 	k := open(t)
 	for _, key := range []string{"bobotie", "cullen-skink", "feijoada"} {
 		d := k.demo(t, key)
-		for _, preset := range swap.Presets {
+		for _, preset := range swap.PresetsOf(k.book.Larder()) {
 			for _, aim := range swap.Aims {
 				dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(preset.ID), Pins: []string{character.Savoury}}, aim)
 				require.NoError(t, err)
@@ -91,7 +91,7 @@ func TestEveryDishOfTheClubIsCarriedUnderEveryPreset(t *testing.T) {
 	require.Len(t, all, 12)
 	for _, r := range all {
 		d := k.reader.Read(r.Text, measure.Metric)
-		for _, preset := range swap.Presets {
+		for _, preset := range swap.PresetsOf(k.book.Larder()) {
 			for _, aim := range swap.Aims {
 				where := r.Key + " under " + preset.ID + ", " + string(aim)
 				dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(preset.ID), Pins: r.Pins}, aim)
@@ -109,7 +109,7 @@ func TestEveryDishOfTheClubIsCarriedUnderEveryPreset(t *testing.T) {
 						require.Equal(t, character.Holds, h.Verdict, "%s: %s", where, h.Need)
 					}
 				}
-				rules, err := swap.NewRules(house(preset.ID))
+				rules, err := swap.NewRules(k.book.Larder(), house(preset.ID))
 				require.NoError(t, err)
 				for _, c := range a.Components {
 					for _, l := range c.Lines {
@@ -127,9 +127,9 @@ func TestEverySwitchKeepsWhatItTurnsOffOutOfEveryDish(t *testing.T) {
 	k := open(t)
 	all, err := demo.Recipes()
 	require.NoError(t, err)
-	for _, off := range swap.Switches {
-		h := house(swap.WholeFood, off)
-		rules, err := swap.NewRules(h)
+	for _, off := range swap.SwitchesOf(k.book.Larder()) {
+		h := house(swap.WholeFood, off.ID)
+		rules, err := swap.NewRules(k.book.Larder(), h)
 		require.NoError(t, err)
 		for _, r := range all {
 			d := k.reader.Read(r.Text, measure.Metric)
@@ -140,20 +140,21 @@ func TestEverySwitchKeepsWhatItTurnsOffOutOfEveryDish(t *testing.T) {
 			for _, c := range a.Components {
 				for _, l := range c.Lines {
 					if f := k.book.Larder().Food(l.FoodID()); f != nil && l.Change != swap.Dropped {
-						require.Empty(t, rules.Breaks(f), "%s without %s: %s", r.Key, off, l.Text)
+						require.Empty(t, rules.Breaks(f), "%s without %s: %s", r.Key, off.ID, l.Text)
 					}
 				}
 			}
 			for _, o := range a.Unresolved {
-				require.Contains(t, o.Why, "no ", "%s without %s: an open line says which rule leaves nothing", r.Key, off)
+				require.Contains(t, o.Why, "no ", "%s without %s: an open line says which rule leaves nothing", r.Key, off.ID)
 			}
 		}
 	}
 }
 
 func TestSixPresetsSayWhatTheyAre(t *testing.T) {
-	require.Len(t, swap.Presets, 6)
-	for _, p := range swap.Presets {
+	presets := swap.PresetsOf(open(t).book.Larder())
+	require.Len(t, presets, 6)
+	for _, p := range presets {
 		require.NotEmpty(t, p.Name)
 		require.Contains(t, p.Hard, "no animal matter", p.ID)
 		require.NotEmpty(t, p.Soft, p.ID)
@@ -167,18 +168,18 @@ func TestPlantLinesFollowTheRulesToo(t *testing.T) {
 	}
 	for _, c := range []struct{ line, method, off, preset, want string }{
 		{"100 g sugar", "Boil the potatoes with the sugar.", "added-sugar", swap.WholeFood, "sugar"},
-		{"2 tbsp olive oil", "Fry the potatoes in the oil.", "", swap.WholeFoodNoOil, "oil"},
+		{"2 tbsp olive oil", "Fry the potatoes in the oil.", "", "whole-food-no-oil", "oil"},
 		{"1 litre sunflower oil", "Deep-fry the potatoes in the oil.", "deep-frying", swap.WholeFood, "deep"},
-		{"2 onions", "Boil the potatoes with the onions.", "", swap.NoOnionGarlic, "onion"},
+		{"2 onions", "Boil the potatoes with the onions.", "", "no-onion-garlic", "onion"},
 		{"1 red onion, sliced", "Boil the potatoes. Scatter with the red onion.", "raw-onion", swap.WholeFood, "raw"},
-		{"200 g basmati rice", "Boil the potatoes and the rice.", "", swap.FastingDay, "grain"},
-		{"200 g dried chickpeas", "Boil the potatoes with the chickpeas.", "", swap.FastingDay, "pulse"},
+		{"200 g basmati rice", "Boil the potatoes and the rice.", "", "fasting-day", "grain"},
+		{"200 g dried chickpeas", "Boil the potatoes with the chickpeas.", "", "fasting-day", "pulse"},
 		{"2 tbsp soy sauce", "Boil the potatoes with the soy sauce.", "soy", swap.WholeFood, "soy"},
 		{"150 ml red wine", "Boil the potatoes in the red wine.", "alcohol", swap.WholeFood, "wine"},
 		{"60 g flaked almonds", "Boil the potatoes. Scatter with the almonds.", "tree-nuts", swap.WholeFood, "nuts"},
 		{"300 g button mushrooms", "Fry the mushrooms. Boil the potatoes.", "mushrooms", swap.WholeFood, "mushrooms"},
 		{"200 g plain flour", "Knead the flour with water. Boil the potatoes.", "gluten", swap.WholeFood, "flour"},
-		{"1 tsp salt", "Boil the potatoes with the salt.", "", swap.FastingDay, "salt"},
+		{"1 tsp salt", "Boil the potatoes with the salt.", "", "fasting-day", "salt"},
 	} {
 		h := house(c.preset)
 		if c.off != "" {
@@ -237,7 +238,7 @@ func TestAnOpenLineOffersTheNearestAndSaysWhatItBreaks(t *testing.T) {
 
 	// An isolated case: yeast under no raising agent that the rules allow.
 	d = k.reader.Read("Sorbet\nServes 4\n\n20 g dark chocolate\n1 tsp cochineal\n\nMethod\n1. Stir.", measure.Metric)
-	for _, preset := range swap.Presets {
+	for _, preset := range swap.PresetsOf(k.book.Larder()) {
 		a, err := k.book.Apply(d, swap.Decisions{HouseRules: house(preset.ID, "added-sugar", "mushrooms")}, false)
 		require.NoError(t, err)
 		for _, o := range a.Unresolved {
@@ -286,7 +287,7 @@ func TestAMildTableWantsLessHeat(t *testing.T) {
 func TestTheCookCorrectsAUse(t *testing.T) {
 	k := open(t)
 	d := k.reader.Read("Bake\nServes 4\n\n2 eggs\n300 ml milk\n\nMethod\n1. Beat the eggs with the milk and bake until set.", measure.Metric)
-	rules, err := swap.NewRules(house(swap.WholeFood))
+	rules, err := swap.NewRules(k.book.Larder(), house(swap.WholeFood))
 	require.NoError(t, err)
 	slots := k.book.Slots(d, rules, swap.Decisions{})
 	require.Equal(t, "set", slots[0].Use.Name)
@@ -341,7 +342,7 @@ func TestHardRulesHold(t *testing.T) {
 func TestOilIsSwappedUnderNoOil(t *testing.T) {
 	k := open(t)
 	d := k.demo(t, "bobotie")
-	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house(swap.WholeFoodNoOil)}, swap.Closest)
+	dec, err := k.book.Propose(d, swap.Decisions{HouseRules: house("whole-food-no-oil")}, swap.Closest)
 	require.NoError(t, err)
 	a, err := k.book.Apply(d, dec, false)
 	require.NoError(t, err)
@@ -427,7 +428,7 @@ func TestProposalBeatsAnyRandomChoiceOfSwaps(t *testing.T) {
 	require.NoError(t, err)
 	best, err := k.book.Apply(d, dec, false)
 	require.NoError(t, err)
-	rules, err := swap.NewRules(house(swap.WholeFood))
+	rules, err := swap.NewRules(k.book.Larder(), house(swap.WholeFood))
 	require.NoError(t, err)
 	for _, s := range k.book.Slots(d, rules, dec) {
 		ranked, _, err := k.book.Rank(d, dec, s.Ref)
@@ -446,12 +447,13 @@ func TestProposalBeatsAnyRandomChoiceOfSwaps(t *testing.T) {
 }
 
 func TestRulesRefuseWhatTheyDoNotKnow(t *testing.T) {
+	k := open(t)
 	for field, rules := range map[string]swap.HouseRules{
 		"houseRules.preset":         {Preset: "carnivore"},
 		"houseRules.off[1]":         {Off: []string{"soy", "water"}},
 		"houseRules.saltPerServing": {SaltPerServing: -1},
 	} {
-		_, err := swap.NewRules(rules)
+		_, err := swap.NewRules(k.book.Larder(), rules)
 		var f swap.FieldError
 		require.ErrorAs(t, err, &f)
 		require.Equal(t, field, f.Field)

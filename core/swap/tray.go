@@ -38,7 +38,7 @@ const shownMove = 0.1
 
 // Tray lists every booster with what one more dose does to the dish.
 func (b *Book) Tray(d recipe.Dish, dec Decisions) ([]TrayItem, error) {
-	rules, err := NewRules(dec.HouseRules)
+	rules, err := NewRules(b.larder, dec.HouseRules)
 	if err != nil {
 		return nil, err
 	}
@@ -51,7 +51,7 @@ func (b *Book) Tray(d recipe.Dish, dec Decisions) ([]TrayItem, error) {
 	choice, doses := x.decided(dec)
 	st, open := x.total(choice, doses)
 	for _, booster := range b.larder.Boosters() {
-		f := rules.inPlace(b.larder, booster.Food)
+		f := rules.inPlace(booster.Food)
 		if f == nil {
 			continue
 		}
@@ -155,7 +155,7 @@ func (b *Book) Roles(d recipe.Dish, dec Decisions) []LineRole {
 // Dishes makes original and adaptation ready side by side, as the model sees
 // them.
 func (b *Book) Dishes(d recipe.Dish, dec Decisions) (original, adapted character.Dish, a Adaptation, err error) {
-	rules, err := NewRules(dec.HouseRules)
+	rules, err := NewRules(b.larder, dec.HouseRules)
 	if err != nil {
 		return original, adapted, a, err
 	}

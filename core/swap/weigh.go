@@ -4,11 +4,13 @@ import (
 	"math"
 
 	"yembra/core/character"
+	"yembra/core/larder"
 )
 
 // The weights of the objective; judgement, not measurement.
 const (
 	openPenalty      = 1000.0
+	overDayPenalty   = 20.0 // a serving with more than a day should take in, and again each time as much
 	extraIngredient  = 0.12 // each line a swap brings
 	boosterPenalty   = 0.5  // each booster, beside its line
 	newcomerPenalty  = 1.5  // each booster of a food that is nowhere in the dish otherwise
@@ -65,10 +67,10 @@ func (x *bench) weigh(st *state, open int) parts {
 	if limit := x.rules.House.SaltPerServing; limit > 0 {
 		allowed = min(allowed, limit)
 	}
-	if over := total/servings - allowed; over > 0 && x.rules.House.Preset != LikeForLike {
+	if over := total/servings - allowed; over > 0 && x.rules.preset.Weigh(larder.WeighsSalt) {
 		p.soft += saltOverPenalty * over
 	}
-	p.soft += st.soft + x.bulk()
+	p.soft += st.soft + x.bulk() + x.overDay(&st.daily)
 	if want := x.rules.House.VegetablesPerGrain; want > 0 && st.vegetables < want*st.grains {
 		p.soft += ratioPenalty * (1 - st.vegetables/(want*st.grains))
 	}

@@ -545,6 +545,8 @@ export interface Nutrient {
   known: Pair;
   reference: number;
   referenceSource: string;
+  most: number;
+  mostSource: string;
 }
 export interface Pair {
   original: number;
@@ -818,6 +820,7 @@ export interface FoodView {
   grade: string;
   kind: string;
   allergens: string[];
+  tags: string[];
   per100: Composition;
   taste: Taste;
   forms: {
@@ -844,6 +847,8 @@ export interface FoodView {
     [k: string]: string;
   };
   lookAlikes: LookAlike[];
+  limits: Limit[];
+  served: Served | null;
   usedIn: FoodUse[];
   entry: Entry | null;
 }
@@ -961,6 +966,18 @@ export interface LookAlike {
   name: string;
   differs: string;
 }
+export interface Limit {
+  nutrient: string;
+  unit: string;
+  most: number;
+  grams: number;
+  source: string;
+}
+export interface Served {
+  most: number;
+  why: string;
+  source: string;
+}
 export interface FoodUse {
   kind: string;
   id: string;
@@ -1009,13 +1026,18 @@ export interface StepRequest {
 }
 export interface RulesView {
   presets: Preset[];
-  switches: string[];
+  switches: Switch[];
 }
 export interface Preset {
   id: string;
   name: string;
   hard: string[];
   soft: string[];
+}
+export interface Switch {
+  id: string;
+  rule: string;
+  diner: string;
 }
 export interface LineRequest {
   text: string;

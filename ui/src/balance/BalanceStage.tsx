@@ -262,6 +262,12 @@ function NutrientRow({ n }: { n: Nutrient }) {
         {n.reference > 0 &&
           n.known.adapted >= hardlyKnown &&
           `${Math.round((n.adapted / n.reference) * 100)} %`}
+        {n.most > 0 && (
+          <span className={n.adapted > n.most ? "look" : ""} title={n.mostSource}>
+            {" "}
+            at most {figure(n.most)} {n.unit} a day
+          </span>
+        )}
       </span>
       <span className={share < 0.9 ? "small known few" : "small known"}>
         known {percent(share)}

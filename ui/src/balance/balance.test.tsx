@@ -29,6 +29,20 @@ const sheet: BalanceView = {
       known: { original: 0.95, adapted: 0.04 },
       reference: 2.5,
       referenceSource: "EU Regulation 1169/2011",
+      most: 0,
+      mostSource: "",
+    },
+    {
+      name: "iodine",
+      unit: "µg",
+      original: 20,
+      adapted: 900,
+      per100: { original: 5, adapted: 200 },
+      known: { original: 0.95, adapted: 0.95 },
+      reference: 150,
+      referenceSource: "EU Regulation 1169/2011",
+      most: 600,
+      mostSource: "A panel",
     },
   ],
   allergens: { gone: ["fish"], come: ["soy"], both: [], us: ["soy"] },
@@ -89,6 +103,8 @@ it("shows accounts with who carries them, warnings with remedies, and what is mi
   expect(screen.getByText("smoked haddock 80 % → smoked tofu 50 %")).toBeDefined();
   expect(screen.getByLabelText("What a serving gives").textContent).toContain("3.0 → missing");
   expect(screen.getByText("known 4 %").className).toContain("few");
+  expect(screen.getByTitle("A panel").className).toBe("look");
+  expect(screen.getByTitle("A panel").textContent).toContain("at most 600 µg a day");
   const bar = screen.getByLabelText("What a serving gives").querySelector<HTMLElement>(".is");
   expect(bar?.style.width).toBe("0%");
   expect(screen.getByLabelText("Who can eat it").textContent).toContain("Brings insoy");

@@ -38,7 +38,7 @@ function serve(view: DishView) {
     "GET /api/rules": () =>
       Response.json({
         presets: [{ id: "whole-food", name: "Whole food", hard: ["no animal matter"], soft: [] }],
-        switches: ["soy"],
+        switches: [{ id: "soy", rule: "no soy", diner: "soy" }],
       }),
     "GET /api/dishes/d1/boosters": () => Response.json([tray("miso", 6, true), tray("kelp", 0)]),
     "POST /api/dishes/d1/preview": () =>

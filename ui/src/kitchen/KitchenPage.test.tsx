@@ -30,7 +30,11 @@ beforeEach(() => {
           },
           { id: "fasting-day", name: "Fasting day", hard: ["no grains"], soft: ["roots"] },
         ],
-        switches: ["soy", "raw-onion"],
+        switches: [
+          { id: "soy", rule: "no soy", diner: "soy" },
+          { id: "lupin", rule: "no lupin", diner: "lupin" },
+          { id: "raw-onion", rule: "no raw onion", diner: "" },
+        ],
       });
     }
     if (path === "/api/prices") {

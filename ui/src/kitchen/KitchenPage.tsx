@@ -16,21 +16,6 @@ import { Archive } from "./Archive";
 import { KitForm } from "./KitForm";
 import { PriceList } from "./PriceList";
 
-const cannot = [
-  "gluten",
-  "soy",
-  "nuts",
-  "peanuts",
-  "sesame",
-  "mustard",
-  "celery",
-  "lupin",
-  "sulphites",
-  "onion and garlic",
-  "mushrooms",
-  "alcohol",
-];
-
 /** What the kitchen is like: its measures, who eats there, its own foods. */
 export default function KitchenPage() {
   const queries = useQueryClient();
@@ -104,7 +89,9 @@ export default function KitchenPage() {
               <Select
                 mode="multiple"
                 value={d.cannotEat}
-                options={cannot.map((value) => ({ value, label: value }))}
+                options={(rules.data?.switches ?? [])
+                  .filter((x) => x.diner !== "")
+                  .map((x) => ({ value: x.diner, label: x.diner }))}
                 placeholder="eats everything of plants"
                 aria-label={`What ${d.name} cannot eat`}
                 onChange={(list: string[]) =>

@@ -8,7 +8,7 @@ import type { FoodView } from "../api/types";
 import { Loading } from "../shared/Loading";
 import { Mark } from "../shared/Mark";
 import { ProblemNote } from "../shared/ProblemNote";
-import { capital } from "../shared/format";
+import { capital, figure } from "../shared/format";
 import { FoodForm } from "./FoodForm";
 import { nutrients, rounded } from "./nutrients";
 
@@ -65,6 +65,12 @@ export function FoodFacts({ id }: { id: string }) {
       {f.allergens.length > 0 && (
         <p className="small">
           <b>Allergens</b> {f.allergens.join(", ")}
+        </p>
+      )}
+      <Limits food={f} />
+      {f.tags.length > 0 && (
+        <p className="small">
+          <b>The house rules count it as</b> {f.tags.join(", ").replaceAll("-", " ")}
         </p>
       )}
       <div className="fact-columns">
@@ -309,3 +315,28 @@ function Used({ food }: { food: FoodView }) {
     </section>
   );
 }
+
+/** What of it a day, and a serving, should not pass. */
+function Limits({ food }: { food: FoodView }) {
+  if (food.limits.length === 0 && !food.served) return null;
+  return (
+    <section className="small" aria-label="Limits">
+      {food.limits.map((x) => (
+        <p key={x.nutrient}>
+          <b>Limit for a day</b> {nutrientNames[x.nutrient] ?? x.nutrient} {figure(x.most)} {x.unit}{" "}
+          for an adult: about {figure(x.grams)} g of it. <span className="quiet">{x.source}.</span>
+        </p>
+      ))}
+      {food.served && (
+        <p>
+          <b>In a serving</b> the book puts {figure(food.served.most)} g at most: {food.served.why}.{" "}
+          <span className="quiet">{food.served.source}.</span>
+        </p>
+      )}
+    </section>
+  );
+}
+
+const nutrientNames: Record<string, string> = Object.fromEntries(
+  nutrients.map(([key, name]) => [key, name.toLowerCase()]),
+);

@@ -2,7 +2,7 @@ import "./rules.css";
 
 import { Checkbox, InputNumber, Select } from "antd";
 
-import type { HouseRules, RulesView } from "../api/types";
+import type { HouseRules, RulesView, Switch } from "../api/types";
 
 interface Props {
   rules: RulesView;
@@ -10,11 +10,6 @@ interface Props {
   set: (r: HouseRules) => void;
   /** Lays the schools out with their rules in words, where there is room. */
   spread?: boolean;
-}
-
-/** The words of a switch. */
-export function switchWords(id: string): string {
-  return `no ${id.replaceAll("-", " ")}`;
 }
 
 /** The school, what is left out besides, and the limits of a kitchen or a dish. */
@@ -58,29 +53,25 @@ export function HouseRulesForm({ rules, value, set, spread = false }: Props) {
           )}
         </>
       )}
-      <fieldset className="switches">
-        <legend>Also</legend>
-        {rules.switches.map((s) => (
-          <Checkbox
-            key={s}
-            checked={value.off.includes(s)}
-            onChange={(e) =>
-              set({
-                ...value,
-                off: e.target.checked ? [...value.off, s] : value.off.filter((x) => x !== s),
-              })
-            }
-          >
-            {switchWords(s)}
-          </Checkbox>
-        ))}
+      <Switches
+        legend="For those who cannot eat it"
+        switches={rules.switches.filter((s) => s.diner !== "")}
+        value={value}
+        set={set}
+      />
+      <Switches
+        legend="Also"
+        switches={rules.switches.filter((s) => s.diner === "")}
+        value={value}
+        set={set}
+      >
         <Checkbox
           checked={value.mild === true}
           onChange={(e) => set({ ...value, mild: e.target.checked })}
         >
           mild table
         </Checkbox>
-      </fieldset>
+      </Switches>
       <div className="limits">
         <label>
           Salt at most{" "}
@@ -110,5 +101,36 @@ export function HouseRulesForm({ rules, value, set, spread = false }: Props) {
         </label>
       </div>
     </div>
+  );
+}
+
+interface SwitchesProps {
+  legend: string;
+  switches: Switch[];
+  value: HouseRules;
+  set: (r: HouseRules) => void;
+  children?: React.ReactNode;
+}
+
+function Switches({ legend, switches, value, set, children }: SwitchesProps) {
+  return (
+    <fieldset className="switches">
+      <legend>{legend}</legend>
+      {switches.map((s) => (
+        <Checkbox
+          key={s.id}
+          checked={value.off.includes(s.id)}
+          onChange={(e) =>
+            set({
+              ...value,
+              off: e.target.checked ? [...value.off, s.id] : value.off.filter((x) => x !== s.id),
+            })
+          }
+        >
+          {s.rule}
+        </Checkbox>
+      ))}
+      {children}
+    </fieldset>
   );
 }

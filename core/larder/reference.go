@@ -45,8 +45,8 @@ type Limit struct {
 	Source   string  `json:"source"`
 }
 
-// plenty is more of one food than anyone eats in a day, in grams.
-const plenty = 1000.0
+// plenty is more of a strong food than anyone eats in a day, in grams.
+const plenty = 100.0
 
 // Limits are the day's limits that a food can reach, salt among them.
 func (l *Larder) Limits(f *Food) []Limit {

@@ -137,7 +137,7 @@ function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
             />
           </h2>
           {s.nutrients.map((n) => (
-            <NutrientRow key={n.name} n={per === "100 g" ? { ...n, ...n.per100 } : n} />
+            <NutrientRow key={n.name} per={per} n={per === "100 g" ? { ...n, ...n.per100 } : n} />
           ))}
           <p className="small quiet">
             Of the daily reference intake of an adult where EU Regulation 1169/2011 names one.
@@ -237,11 +237,16 @@ function AccountRow({ a, dish }: { a: Account; dish: DishView }) {
 /** Below this share of the mass a figure says nothing. */
 const hardlyKnown = 0.1;
 
-function known(value: number, share: number): string {
-  return share < hardlyKnown ? "missing" : figure(value);
+/** From which part of a day's limit on a serving says it. */
+const worthSaying = 0.5;
+
+function known(value: number, share: number, limited: boolean): string {
+  if (share >= hardlyKnown) return figure(value);
+  // Of what has a limit, the little that is known counts.
+  return limited && value > 0 ? `at least ${figure(value)}` : "missing";
 }
 
-function NutrientRow({ n }: { n: Nutrient }) {
+function NutrientRow({ n, per }: { n: Nutrient; per: Per }) {
   // What is hardly known is not drawn either.
   const was = n.known.original < hardlyKnown ? 0 : n.original;
   const is = n.known.adapted < hardlyKnown ? 0 : n.adapted;
@@ -255,23 +260,23 @@ function NutrientRow({ n }: { n: Nutrient }) {
         <span className="is" style={{ width: `${(is / scale) * 100}%` }} />
       </div>
       <span className="figures">
-        {known(n.original, n.known.original)} → <b>{known(n.adapted, n.known.adapted)}</b>{" "}
+        {known(n.original, n.known.original, n.most > 0)} →{" "}
+        <b>{known(n.adapted, n.known.adapted, n.most > 0)}</b>{" "}
         <span className="quiet">{n.unit}</span>
       </span>
       <span className="small quiet of">
         {n.reference > 0 &&
           n.known.adapted >= hardlyKnown &&
           `${Math.round((n.adapted / n.reference) * 100)} %`}
-        {n.most > 0 && (
-          <span className={n.adapted > n.most ? "look" : ""} title={n.mostSource}>
-            {" "}
-            at most {figure(n.most)} {n.unit} a day
-          </span>
-        )}
       </span>
       <span className={share < 0.9 ? "small known few" : "small known"}>
         known {percent(share)}
       </span>
+      {n.most > 0 && per === "a serving" && n.adapted > n.most * worthSaying && (
+        <span className={n.adapted > n.most ? "small day look" : "small day quiet"}>
+          An adult should not pass {figure(n.most)} {n.unit} in a day ({n.mostSource}).
+        </span>
+      )}
     </div>
   );
 }

@@ -330,7 +330,9 @@ function Limits({ food }: { food: FoodView }) {
       {food.served && (
         <p>
           <b>In a serving</b> the book puts {figure(food.served.most)} g at most: {food.served.why}.{" "}
-          <span className="quiet">{food.served.source}.</span>
+          {food.limits.every((x) => x.source !== food.served?.source) && (
+            <span className="quiet">{food.served.source}.</span>
+          )}
         </p>
       )}
     </section>

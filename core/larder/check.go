@@ -293,6 +293,9 @@ func (c *checker) swap(s *Swap) {
 	if len(s.Serves) == 0 || s.Name == "" || s.Short == "" || s.Why == "" || s.Limits == "" || s.Cook == "" {
 		c.say("swap %s: name, short name, kinds, why, limits or cook is missing", s.ID)
 	}
+	if w := c.larder.claims(s.Why + " " + s.Name); w != "" {
+		c.say("swap %s: the text says it is without %s, which only a look at the formula can tell", s.ID, w)
+	}
 	if len(s.Formula) > 1 && len(s.Prepare) == 0 {
 		c.say("swap %s: several parts, and nothing says how they come together", s.ID)
 	}

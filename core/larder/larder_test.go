@@ -58,7 +58,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"further.csv":                 {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":             {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
 		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps,closes\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,,\n")},
-		"reference.csv":               {Data: []byte("nutrient,amount,source\n")},
+		"reference.csv":               {Data: []byte("nutrient,unit,amount,source,most,mostsource\n")},
 		"signatures.csv":              {Data: []byte("family,foods\n")},
 		"behaviour.csv":               {Data: []byte("what,done,bears,browned,fries,dissolves,solid,source\nbeef,1,2,,,,,hearsay\n")},
 		"carrying.csv":                {Data: []byte("technique,use,was,now,said,then,say,why,source\nstare,,any,any,,drop,,gone,hearsay\n")},
@@ -78,7 +78,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 			"almond,almond,steak,plant,,,,whole,,0.5,,guess,\n")},
 		"composition/a.csv": {Data: []byte("food,energy,protein,fat,saturated,carbohydrate,sugars,fibre,water,sodium,potassium,calcium,iron,zinc,b12,vitamin_d,iodine,ala,epa_dha,source\n" +
 			"beef,900,20,10,4,0,0,0,90,50,,,,,,,,,,estimate\n")},
-		"swaps/a.yaml":  {Data: []byte("- {id: s, name: n, short: s, serves: [gone], formula: [{food: beef, grams: 0}, {food: nothing, grams: 1}], why: w, source: estimate}\n")},
+		"swaps/a.yaml":  {Data: []byte("- {id: s, name: n, short: s, serves: [gone], formula: [{food: beef, grams: 0}, {food: nothing, grams: 1}], why: Mild and without almond, source: estimate}\n")},
 		"cautions.yaml": {Data: []byte("- {id: c, text: t, foods: [nothing], techniques: [fly], source: hearsay}\n")},
 		"boosters.yaml": {Data: []byte("- {food: beef, traits: [smoke], most: 0, step: 1, when: now, source: estimate}\n")},
 	}
@@ -90,6 +90,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
 		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `technique stare: no technique "singe"`, `technique stare: unknown source "hearsay"`, `verb hoist: no technique "fly"`, "behaviour of beef: unknown source", "carrying over stare: unknown source", "small use of any: unknown source",
+		"swap s: the text says it is without almond", "swap s: several parts, and nothing says how they come together",
 	} {
 		require.Contains(t, found, want)
 	}
@@ -170,6 +171,41 @@ func TestSwapTextsNameNoAnimalMatter(t *testing.T) {
 			require.NotEqual(t, larder.FromAnimal, m.Food.Origin, "the short name of %s", s.ID)
 		}
 	}
+}
+
+// A table of rules that names what is not there is refused, with its name.
+func TestHouseRulesNameOnlyWhatIsThere(t *testing.T) {
+	for name, change := range map[string]map[string]string{
+		"switch soy: allergen:sand is nothing known":      {"house.yaml": "switches: [{id: soy, rule: no soy, bars: [\"allergen:sand\"]}]\npresets: []\n"},
+		"switch oven: warp is nothing known":              {"house.yaml": "switches: [{id: oven, rule: no oven, techniques: [warp]}]\npresets: []\n"},
+		"preset p: tag:none is nothing known":             {"house.yaml": "switches: []\npresets: [{id: p, name: P, bars: [{rule: r, what: [\"tag:none\"]}]}]\n"},
+		"preset p: speed is nothing known":                {"house.yaml": "switches: []\npresets: [{id: p, name: P, weighs: [speed]}]\n"},
+		`tags.csv row 2: "kind:sand" selects no food`:     {"tags.csv": "tag,what,except,byname,source\nsandy,kind:sand,,,estimate\n"},
+		"reference.csv row 2: what a day should not pass": {"reference.csv": "nutrient,unit,amount,source,most,mostsource\nzinc,mg,10,eu1169,25,\n"},
+	} {
+		_, err := larder.Load(changed{knowledge.Shipped(), change})
+		require.ErrorContains(t, err, name)
+	}
+}
+
+// changed is the shipped knowledge with some files as a test wants them.
+type changed struct {
+	larder.Source
+	files map[string]string
+}
+
+func (c changed) Table(name string) ([][]string, error) {
+	if text, ok := c.files[name]; ok {
+		return knowledge.Files{FS: fstest.MapFS{name: {Data: []byte(text)}}}.Table(name)
+	}
+	return c.Source.Table(name)
+}
+
+func (c changed) Decode(name string, into any) error {
+	if text, ok := c.files[name]; ok {
+		return knowledge.Files{FS: fstest.MapFS{name: {Data: []byte(text)}}}.Decode(name, into)
+	}
+	return c.Source.Decode(name, into)
 }
 
 func BenchmarkLoad(b *testing.B) {

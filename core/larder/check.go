@@ -26,7 +26,9 @@ func (l *Larder) Check() []string {
 	c := checker{larder: l, names: map[string]string{}}
 	for _, f := range l.order {
 		c.food(f)
+		c.kinds(f)
 	}
+	c.twins()
 	for _, s := range l.swaps {
 		c.swap(s)
 	}

@@ -41,6 +41,9 @@ type Sugars struct {
 	Fructose float64 `json:"fructose"`
 	Maltose  float64 `json:"maltose"`
 	Lactose  float64 `json:"lactose"`
+	// Other is what sweeteners that are no sugars bring, in g of sucrose equivalents per
+	// 100 g of the food.
+	Other    float64 `json:"other"`
 	Source   string  `json:"source"`
 	Estimate bool    `json:"estimate"`
 }
@@ -64,7 +67,7 @@ func (f *Food) SucroseEquivalents() Figure {
 	if f.Per100.Sugars == nil || f.Sugars.Source == "" {
 		return nil
 	}
-	sweet := *f.Per100.Sugars * f.Sugars.perGram()
+	sweet := *f.Per100.Sugars*f.Sugars.perGram() + f.Sugars.Other
 	return &sweet
 }
 
@@ -161,7 +164,7 @@ func (l *Larder) loadSugars(src Source) error {
 	return l.eachFood(src, "sugars.csv", func(r row, f *Food, _ bool) {
 		f.Sugars = Sugars{
 			Sucrose: r.number("sucrose", 0), Glucose: r.number("glucose", 0), Fructose: r.number("fructose", 0),
-			Maltose: r.number("maltose", 0), Lactose: r.number("lactose", 0), Source: r.text("source"), Estimate: r.text("source") == Estimate,
+			Maltose: r.number("maltose", 0), Lactose: r.number("lactose", 0), Other: r.number("other", 0), Source: r.text("source"), Estimate: r.text("source") == Estimate,
 		}
 	})
 }

@@ -45,7 +45,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"aromas.csv":                  {Data: []byte("foods,form,trait,dose,source\nbeef,,smoke,-1,estimate\n")},
 		"structure.csv":               {Data: []byte("foods,structure,form,per_gram,source\n")},
 		"acids.csv":                   {Data: []byte("foods,citric,malic,tartaric,lactic,acetic,source\n")},
-		"sugars.csv":                  {Data: []byte("foods,sucrose,glucose,fructose,maltose,lactose,source\naisle:a,10,20,30,0,0,estimate\n")},
+		"sugars.csv":                  {Data: []byte("foods,sucrose,glucose,fructose,maltose,lactose,other,source\naisle:a,10,20,30,0,0,,estimate\n")},
 		"scoville.csv":                {Data: []byte("foods,low,high,source\nbeef,9,3,estimate\n")},
 		"from_whole.csv":              {Data: []byte("part,whole,grams,source\n")},
 		"packs.csv":                   {Data: []byte("foods,pack,grams,drained,source\nbeef,tin,100,200,estimate\n")},
@@ -64,6 +64,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"carrying.csv":                {Data: []byte("technique,use,was,now,said,then,say,why,source\nstare,,any,any,,drop,,gone,hearsay\n")},
 		"smalluses.csv":               {Data: []byte("technique,was,foods,grams,why,source\nany,any,,0,goes,hearsay\n")},
 		"uses.yaml":                   {Data: []byte("[]\n")},
+		"bounds.csv":                  {Data: []byte("what,figure,low,high,source\nshelf:a,fat,20,30,estimate\n")},
 		"tags.csv":                    {Data: []byte("tag,what,except,byname,source\n")},
 		"house.yaml":                  {Data: []byte("switches: []\npresets: []\n")},
 		"steeping.csv":                {Data: []byte("food,whole,source\n")},
@@ -77,7 +78,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 			"beef,beef,steak,animal,meat,,,whole,,9,,estimate,\n" +
 			"almond,almond,steak,plant,,,,whole,,0.5,,guess,\n")},
 		"composition/a.csv": {Data: []byte("food,energy,protein,fat,saturated,carbohydrate,sugars,fibre,water,sodium,potassium,calcium,iron,zinc,b12,vitamin_d,iodine,ala,epa_dha,source\n" +
-			"beef,900,20,10,4,0,0,0,90,50,,,,,,,,,,estimate\n")},
+			"beef,900,20,10,4,0,0,0,90,50,,,,,,,,,,estimate\nalmond,900,20,10,4,0,0,0,90,50,,,,,,,,,,estimate\n")},
 		"swaps/a.yaml":  {Data: []byte("- {id: s, name: n, short: s, serves: [gone], formula: [{food: beef, grams: 0}, {food: nothing, grams: 1}], why: Mild and without almond, source: estimate}\n")},
 		"cautions.yaml": {Data: []byte("- {id: c, text: t, foods: [nothing], techniques: [fly], source: hearsay}\n")},
 		"boosters.yaml": {Data: []byte("- {food: beef, traits: [smoke], most: 0, step: 1, when: now, source: estimate}\n")},
@@ -90,7 +91,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
 		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `technique stare: no technique "singe"`, `technique stare: unknown source "hearsay"`, `verb hoist: no technique "fly"`, "behaviour of beef: unknown source", "carrying over stare: unknown source", "small use of any: unknown source",
-		"swap s: the text says it is without almond", "swap s: several parts, and nothing says how they come together",
+		"beef: 10 of fat in 100 g, a food of shelf:a has 20 to 30", "beef: the same figures as almond", "swap s: the text says it is without almond", "swap s: several parts, and nothing says how they come together",
 	} {
 		require.Contains(t, found, want)
 	}

@@ -1,6 +1,7 @@
 package larder
 
 import (
+	"fmt"
 	"strconv"
 	"strings"
 
@@ -105,8 +106,30 @@ func (l *Larder) loadComposition(src Source) error {
 			return err
 		}
 	}
+	for _, f := range l.order {
+		id, taken := strings.CutPrefix(f.Per100.Source, likeSource)
+		if !taken {
+			continue
+		}
+		parent := l.foods[id]
+		if parent == nil || parent.Per100.Source == "" || strings.HasPrefix(parent.Per100.Source, likeSource) || f.Per100.Energy != nil {
+			return fmt.Errorf("composition of %q: %q has no figures of its own to take over, or there are some already", f.ID, id)
+		}
+		own := f.Per100
+		f.Per100 = parent.Per100
+		f.Per100.Source, f.Per100.Estimate = own.Source, true
+		into := f.Per100.byName()
+		for name, v := range own.byName() {
+			if *v != nil {
+				*into[name] = *v // what is known of it by itself
+			}
+		}
+	}
 	return nil
 }
+
+// likeSource opens the source of figures that were taken over from a near relative.
+const likeSource = "like:"
 
 // loadFurther fills in what the source of a composition does not give.
 func (l *Larder) loadFurther(src Source) error {

@@ -926,6 +926,7 @@ export interface Sugars {
   fructose: number;
   maltose: number;
   lactose: number;
+  other: number;
   source: string;
   estimate: boolean;
 }

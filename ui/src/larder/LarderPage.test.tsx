@@ -95,6 +95,7 @@ const lentils: FoodView = {
     fructose: 2,
     maltose: 0,
     lactose: 0,
+    other: 0,
     source: "estimate",
     estimate: true,
   },

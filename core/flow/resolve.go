@@ -79,7 +79,7 @@ func (b *bindings) resolve(n noun) []referent {
 // keptLiquor tells whether a noun is what stays behind where something was
 // lifted or drained out of it: "keep the liquid".
 func (b *bindings) keptLiquor(n noun) bool {
-	if !b.takesAway() || !b.r.lang.Liquors[n.head()] || b.last == nil {
+	if !b.takesAway() || !b.r.lang.Liquors[n.head()] && !b.r.lang.Fats[n.head()] || b.last == nil {
 		return false
 	}
 	t := b.r.larder.Technique(b.last.Technique)

@@ -54,7 +54,7 @@ func TestEdibleSharesSayWhenTheyHold(t *testing.T) {
 func TestStrongFoodsHaveAMostPerServing(t *testing.T) {
 	l, err := larder.Load(knowledge.Shipped())
 	require.NoError(t, err)
-	require.Equal(t, 0.25, l.MostServed(l.Food("kelp"), "").Most)
+	require.Equal(t, 0.12, l.MostServed(l.Food("kelp"), "").Most)
 	require.Equal(t, 5.0, l.MostServed(l.Food("cumin"), "").Most, "by its shelf")
 	require.Zero(t, l.MostServed(l.Food("hijiki"), "raw").Most)
 	require.True(t, math.IsInf(l.MostServed(l.Food("potato"), "raw").Most, 1))

@@ -59,7 +59,7 @@ func (p *plan) letIn() {
 // enter finds the action with which a stand-in goes in: the first that is still
 // done to it, and late enough for what it bears.
 func (p *plan) enter(s *standIn) {
-	path := slices.DeleteFunc(p.path(s.node), func(i int) bool { return p.onlyItsBody(s, i) })
+	path := p.pathItself(s)
 	if len(path) == 0 {
 		return
 	}
@@ -101,6 +101,36 @@ func (p *plan) enter(s *standIn) {
 	}
 }
 
+// pathItself are the actions that reach a stand-in itself: not those that take no more
+// than its juices, nor those that only hold these until it goes in by its name.
+func (p *plan) pathItself(s *standIn) []int {
+	var out []int
+	body := false
+	for _, i := range p.path(s.node) {
+		switch {
+		case p.onlyItsBody(s, i):
+			body = true
+			continue
+		case body && slices.Contains(p.graph.Nodes[i].Named, s.node):
+			body = false
+		}
+		if !body || !p.namedAfter(s, i) {
+			out = append(out, i)
+		}
+	}
+	return out
+}
+
+// namedAfter tells whether a stand-in is named by itself after an action.
+func (p *plan) namedAfter(s *standIn, i int) bool {
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
+		if slices.Contains(p.graph.Nodes[k].Named, s.node) && !p.onlyItsBody(s, k) {
+			return true
+		}
+	}
+	return false
+}
+
 // onlyItsBody tells whether an action takes no more of something than what its body
 // gave: "the bacon fat".
 func (p *plan) onlyItsBody(s *standIn, i int) bool {
@@ -116,7 +146,7 @@ func (p *plan) onlyItsBody(s *standIn, i int) bool {
 			if !slices.Contains(lines, s.node) || noun.Upto > len(text) {
 				continue
 			}
-			if name := string(text[noun.Name:noun.Upto]); !p.fleshly(name) || p.ownName(name, lines) {
+			if name := string(text[noun.Name:noun.Upto]); !p.fleshly(name) && !p.isLiquor(name) || p.ownName(name, lines) {
 				return false
 			}
 			body = true

@@ -135,17 +135,35 @@ func (p *plan) alone(i int, s *standIn) bool {
 // the fat it was fried in.
 func (p *plan) subjects(i int) []int {
 	n := &p.graph.Nodes[i]
+	dusted := (n.Technique.Family == "dry heat" || n.Technique.Family == "separate") && p.onlyDusted(n.To)
 	out := slices.DeleteFunc(slices.Clone(n.To), func(line int) bool {
 		if slices.Contains(n.Named, line) {
 			return false
 		}
-		return p.c.fatLine(p.line(line)) || (n.Technique.Family == "dry heat" || n.Technique.Family == "separate") && p.dusts(line) || n.Is("rest") && larder.Pours(p.l.Food(p.line(line).FoodID()))
+		return p.c.fatLine(p.line(line)) || dusted && p.dusts(line) || n.Is("rest") && larder.Pours(p.l.Food(p.line(line).FoodID()))
 	})
 	if len(out) == 0 {
 		return n.To
 	}
 	return out
 }
+
+// onlyDusted tells whether what could be a coat among lines is no more than one, and
+// not what the others are bound with or into: the flour of a batter.
+func (p *plan) onlyDusted(lines []int) bool {
+	coat, rest := 0.0, 0.0
+	for _, line := range lines {
+		if p.dusts(line) {
+			coat += p.line(line).Mass()
+		} else {
+			rest += p.line(line).Mass()
+		}
+	}
+	return coat <= mostCoat*rest
+}
+
+// mostCoat is how much a coat weighs at most beside what it is on; an estimate.
+const mostCoat = 0.4
 
 // dropped tells whether an action that works on a stand-in alone has no place any
 // more.

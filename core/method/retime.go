@@ -208,7 +208,7 @@ func (p *plan) carryAlong() {
 			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) {
 				continue
 			}
-			if at := p.nextPlace(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) {
+			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
 				p.shares[line] = p.shareAt(line, i)
 				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {
@@ -249,6 +249,24 @@ func (p *plan) shareAt(line, i int) float64 {
 		}
 	}
 	return 1
+}
+
+// placeFor is the action that takes in a line that came along with dropped work: that
+// with which what it was to go on goes in, for a marinade, else the next that suits.
+func (p *plan) placeFor(line, i int) int {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Medium == "with" || n.Technique.Family == "rest" || n.Technique.Family == "coat" {
+		for _, other := range p.subjects(i) {
+			s := p.stand[other]
+			if s == nil || s.gone || s.enters == never || s.enters <= i || p.fries(line) {
+				continue
+			}
+			if k := s.enters; !p.deeds[k].drop && p.graph.Nodes[k].At.Component == n.At.Component {
+				return k
+			}
+		}
+	}
+	return p.nextPlace(line, i)
 }
 
 // nextPlace is the action that takes in a line that came along with dropped work:

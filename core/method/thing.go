@@ -18,10 +18,69 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if other := w.c.renamed(name); other != name {
 		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
 	}
+	if w.isLiquor(name) {
+		if poured := w.poured(lines, at); len(poured) > 0 {
+			return poured, true // "the wine" of "the mussel juices"
+		}
+		if text, ok := w.otherLiquor(at); ok {
+			return []named{{text: text}}, true
+		}
+	}
 	if rest := w.withoutAnimal(name, lines); rest != "" {
 		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the sauce"
 	}
 	return w.listedOrAll(lines, at), true
+}
+
+// otherLiquor is what stands for the liquid of a cooking that is not done any more, as
+// much of it as there was water.
+func (w *writer) otherLiquor(at int) (string, bool) {
+	n := &w.graph.Nodes[at]
+	u := w.l.SmallUseFor(n.Technique, stockKind, "")
+	if u == nil || w.small == nil || !w.cookingGone(at) {
+		return "", false
+	}
+	use := *u
+	if ml := w.waterGone(at); ml > 0 {
+		use.Grams = ml
+	}
+	return w.small(&use, n.Action)
+}
+
+// waterGone is how much water from the tap the words of dropped work before an action
+// asked for, in millilitres; 0 where they do not say.
+func (w *writer) waterGone(at int) float64 {
+	for k := at - 1; k >= 0; k-- {
+		n := &w.graph.Nodes[k]
+		if n.At.Component != w.graph.Nodes[at].At.Component || !w.deeds[k].drop || !w.fromTheTap(n) {
+			continue
+		}
+		text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+		for _, p := range n.Action.Words.Phrases {
+			for _, noun := range p.Nouns {
+				if noun.Measured && onlyNamed(noun) != "" && noun.Upto <= len(text) {
+					if l := w.c.reader.Line(string(text[noun.From:noun.Upto]), w.dish.Measures); l.Grams != nil {
+						return l.Mass()
+					}
+				}
+			}
+		}
+	}
+	return 0
+}
+
+// poured names the liquids among lines that are there and stand for nothing.
+func (w *writer) poured(lines []int, at int) []named {
+	var out []named
+	for _, line := range lines {
+		if w.stand[line] != nil || !w.there(line, at) || !larder.Pours(w.l.Food(w.line(line).FoodID())) || w.c.fatLine(w.line(line)) {
+			continue
+		}
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	return out
 }
 
 // withoutAnimal takes the words of an animal off the front of a name: "sauce" of
@@ -90,14 +149,12 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		last = words[len(words)-1]
 	}
 	s := w.fleshBefore(at)
-	if lang.Fats[last] && s != nil && n.Technique.Medium == "fat" && p.Role != "to" {
+	if lang.Fats[last] && s != nil && n.Technique.Heat != "" && n.Technique.Family != "wet heat" && p.Role != "to" {
 		return w.otherFat(n, at, kept)
 	}
-	if w.isLiquor(name) && w.cookingGone(at) && !w.l.Language().Loose[last] && w.small != nil {
-		if u := w.l.SmallUseFor(n.Technique, stockKind, ""); u != nil {
-			if text, ok := w.small(u, n.Action); ok {
-				return []named{{text: w.measured(p, name) + text}}, true
-			}
+	if w.isLiquor(name) && !w.l.Language().Loose[last] {
+		if text, ok := w.otherLiquor(at); ok {
+			return []named{{text: w.measured(p, name) + text}}, true
 		}
 	}
 	if w.fleshly(name) && s != nil {
@@ -120,8 +177,12 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	return nil, true
 }
 
-// stockKind is the kind of what stands for the liquid that an animal was cooked in.
-const stockKind = "stock"
+// stockKind and fatKind are the kinds of what stands for the liquid that an animal was
+// cooked in, and for the fat it gave.
+const (
+	stockKind = "stock"
+	fatKind   = "fat"
+)
 
 // measured is how much of a thing the text says, in its own words: "a ladle of ".
 func (w *writer) measured(p recipe.Phrase, name string) string {
@@ -154,6 +215,11 @@ func (w *writer) otherFat(n *node, at int, kept []named) ([]named, bool) {
 			if t, ok := w.ofLine(line, 1); ok && w.fries(line) && w.there(line, at) {
 				return []named{t}, true
 			}
+		}
+	}
+	if u := w.l.SmallUseFor(n.Technique, fatKind, ""); u != nil && w.small != nil {
+		if text, ok := w.small(u, n.Action); ok {
+			return []named{{text: text}}, true
 		}
 	}
 	return nil, true

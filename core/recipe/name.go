@@ -75,9 +75,29 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 	n.preparation = strings.Join(preparation, ", ")
 	n.words = append(normalised(main), larder.Words(n.preparation)...)
 	r.trailingUnit(&n, main)
+	if q.amount == nil {
+		r.listed(&n, segments[at+1:])
+	}
 	r.hiddenInTail(&n, tail, segments[at+1:], brackets)
 	r.ofPart(&n, part)
 	return n
+}
+
+// listed takes in the foods that a line without an amount lists behind commas:
+// "cucumber and tomato slices, prawn crackers to serve".
+func (r *Reader) listed(n *nameRead, segments [][]lex.Token) {
+	if n.finding.food == nil {
+		return
+	}
+	for _, s := range segments {
+		main, _ := r.cutPhrase(s, false)
+		words := normalised(main)
+		f := r.match.name(words, false)
+		known := f.food != nil && f.food.ID != n.finding.food.ID && f.start == 0 && !slices.ContainsFunc(words[f.end:], func(w string) bool { return !r.larder.Language().Shapes[w] && !r.larder.Words().Parts[w] })
+		if known && !r.larder.Words().Parts[words[0]] && !slices.ContainsFunc(n.also, func(a Alternative) bool { return a.Food == f.food.ID }) {
+			n.also = append(n.also, Alternative{f.food.ID, f.food.Name})
+		}
+	}
 }
 
 // massLike tells whether a run after a comma opens with an amount: "about

@@ -91,10 +91,13 @@ func (x *bench) keep(line recipe.Line, ref *string) Line {
 		return Line{line, ref, Kept}
 	}
 	line.Name, line.Origin, line.Animal, line.Check, line.Hidden = food.Name, food.Origin, food.Animal, food.Check, food.Hidden
+	for _, other := range also { // what stands in the same line stays
+		line.Name += ", " + other.Name
+	}
 	line.Why = "The choice that comes from an animal or breaks a house rule is left out."
-	line.Text = food.Name
+	line.Preparation, line.Text = "", line.Name
 	if line.Amount != nil {
-		line.Text = line.Amount.String() + " " + food.Name
+		line.Text = line.Amount.String() + " " + line.Name
 	}
 	return Line{line, ref, Adjusted}
 }

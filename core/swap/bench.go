@@ -65,7 +65,9 @@ type option struct {
 	vegetables float64 // ml
 	grains     float64 // ml
 	daily      daily
-	main       *larder.Food
+	// blends tells that nuts or seeds are soaked and blended for it.
+	blends bool
+	main   *larder.Food
 }
 
 // state is the running total of a try.
@@ -258,6 +260,7 @@ func (x *bench) option(s slot, sw *larder.Swap) option {
 	}
 	for _, p := range sw.Formula {
 		food := x.rules.inPlace(p.Food)
+		o.blends = o.blends || food.Aisle == "nuts" && blended(sw)
 		x.bring(&o, x.item(s.component, s.line, food, p.Form, x.grams(s, sw, p), true))
 	}
 	if food := x.larder.Food(line.FoodID()); food != nil {
@@ -266,6 +269,11 @@ func (x *bench) option(s slot, sw *larder.Swap) option {
 	}
 	o.soft += x.unfit(&s, &o)
 	return o
+}
+
+// blended tells whether a swap is made in a blender.
+func blended(sw *larder.Swap) bool {
+	return slices.ContainsFunc(sw.Prepare, func(p larder.Preparation) bool { return slices.Contains(p.Kit, "blender") })
 }
 
 // bring adds one food to an option.
@@ -321,11 +329,17 @@ func (x *bench) grams(s slot, sw *larder.Swap, p larder.Part) float64 {
 		mass = x.eaten(line, x.larder.Food(line.FoodID()))
 	}
 	food := x.larder.Food(p.Food)
-	grams := min(p.Grams*mass/sw.GramsPer(), x.larder.MostServed(food, p.Form).Most*x.original.Servings)
+	most := x.larder.MostServed(food, p.Form).Most * x.original.Servings
+	grams := min(p.Grams*mass/sw.GramsPer(), most)
 	if own, ok := x.dec.Amounts[s.ref]; ok && own > 0 {
 		grams *= own
+		most = math.Inf(1)
 	}
-	return measure.RoundGrams(grams, fineAmounts(food))
+	rounded := measure.RoundGrams(grams, fineAmounts(food))
+	if rounded > most { // a spoon of it would be more than it may be
+		return math.Floor(most*10) / 10
+	}
+	return rounded
 }
 
 // eaten is what of an original line's weight is eaten, in grams.

@@ -24,6 +24,7 @@ const (
 	simplestFactor   = 20.0
 	costPenalty      = 4.8 // each unit of the price list a serving
 	proteinReward    = 0.25
+	blendsPenalty    = 1.5 // each pair of different nut creams, where one could be made once
 	repeatPenalty    = 0.5 // each further kind of ingredient that the same swap stands in for
 	samePenalty      = 0.25
 	wetPenalty       = 12.0 // each tenth of water more or less in a component without broth
@@ -125,10 +126,16 @@ func (x *bench) repeats(choice []int) float64 {
 		}
 		for j := range i {
 			d := choice[j]
-			if d < 0 || x.slots[i].kind == x.slots[j].kind {
+			if d < 0 {
 				continue
 			}
 			a, b := &x.options[i][c], &x.options[j][d]
+			if a.swap != b.swap && a.blends && b.blends {
+				penalty += blendsPenalty
+			}
+			if x.slots[i].kind == x.slots[j].kind {
+				continue
+			}
 			switch {
 			case a.swap == b.swap:
 				penalty += repeatPenalty

@@ -54,7 +54,7 @@ const lentils: FoodView = {
   allergens: ["soy"],
   tags: ["pulse"],
   limits: [{ nutrient: "iodine", unit: "µg", most: 600, grams: 0.3, source: "A panel" }],
-  served: { most: 0.25, why: "of its iodine", source: "A panel" },
+  served: { most: 0.12, why: "of its iodine", source: "A panel" },
   per100: { ...nothing, energy: 358, iodine: null, source: "fdc", estimate: false, further: "" },
   taste: {
     glutamate: 0.02,
@@ -183,7 +183,7 @@ it("shows what is known of a food, and what is missing as missing", async () => 
   expect(screen.getByLabelText("Limits").textContent).toContain(
     "iodine 600 µg for an adult: about 0.30 g of it.",
   );
-  expect(screen.getByText(/puts 0.25 g at most: of its iodine/)).toBeDefined();
+  expect(screen.getByText(/puts 0.12 g at most: of its iodine/)).toBeDefined();
   expect(fact("1 medium")).toBe("60–80 g");
   expect(fact("Sold by the tin")).toBe("400 g, 240 g drained");
   expect(fact("Eaten")).toBe("90 %, not the skin");

@@ -205,7 +205,7 @@ func (b *body) cuts() bool {
 // them 3 mm thick".
 func (b *body) onlyDescribes(n noun) bool {
 	for _, w := range n.words {
-		if !b.lang.AdjectiveVerbs[w] {
+		if !b.lang.AdjectiveVerbs[w] && !b.lang.Covered[w] {
 			return false
 		}
 	}

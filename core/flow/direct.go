@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 )
 
@@ -158,11 +159,17 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		switch {
 		case slices.Contains(l.name, w), l.said[w]:
 			score++
-		case !vocab.Neutral[w]:
+		case !vocab.Neutral[w] && !b.describes(w):
 			score -= 2
 		}
 	}
 	return score
+}
+
+// describes tells whether a word only says what was done to a thing: "the seasoned
+// chicken".
+func (b *bindings) describes(w string) bool {
+	return slices.ContainsFunc(b.r.lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Past })
 }
 
 // inPreparation tells whether a word says what a line is cut or made into.
@@ -174,6 +181,12 @@ func (b *bindings) inPreparation(w string, l *bound) bool {
 // itself: "butter" in "butter beans".
 func (b *bindings) otherFood(name []string, at int, l *bound) bool {
 	m, ok := b.r.larder.Index().At(name[at:at+1], 0, true)
+	if l.food == nil && l.line.Origin == larder.FromAnimal {
+		return false // "the mutton" of a cut that no table knows
+	}
+	if ok && l.food != nil && b.r.lang.Extracts[l.food.Kind] && m.Food.Animal != "" {
+		return true // "the fish" is not its stock
+	}
 	if ok && l.food != nil && (m.Food.Animal != "" && m.Food.Animal == l.food.Animal || m.Food.Kind != "" && m.Food.Kind == l.food.Kind) {
 		return false
 	}

@@ -27,7 +27,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	solids := b.cookedIn(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.solids = solids
-	made.apart = b.staysApart(t, r)
+	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
 	if a.Celsius != nil && b.holdsFat(made) {
 		made.hot = *a.Celsius

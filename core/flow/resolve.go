@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -58,6 +59,9 @@ func (b *bindings) resolve(n noun) []referent {
 	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
 		return []referent{{named: b.words(n)}}
 	}
+	if b.ranOut(n) {
+		return []referent{{named: b.words(n)}}
+	}
 	if found := b.group(n); len(found) > 0 {
 		return found
 	}
@@ -74,6 +78,27 @@ func (b *bindings) resolve(n noun) []referent {
 		return found
 	}
 	return []referent{{named: b.words(n)}}
+}
+
+// ranOut tells whether "the fat" is what ran out of flesh that was fried before any
+// listed fat went in.
+func (b *bindings) ranOut(n noun) bool {
+	if !b.r.lang.Fats[n.head()] || !n.pointed || len(n.words) != 1 {
+		return false
+	}
+	fried := false
+	for i := range b.lines {
+		f := b.lines[i].food
+		if f == nil || !b.touched(i) || b.lines[i].comp != b.comp {
+			continue
+		}
+		if larder.Or(f.Per100.Fat, 0) >= mostlyFat {
+			return false
+		}
+		t := b.held(portion{i, ""})
+		fried = fried || t != nil && t.fried && (f.Animal == larder.Meat || f.Animal == larder.Poultry)
+	}
+	return fried
 }
 
 // keptLiquor tells whether a noun is what stays behind where something was

@@ -33,6 +33,8 @@ type thing struct {
 	putBy bool
 	// title is its whole name where it has one of its own.
 	title []string
+	// fried tells that it was cooked without a liquid.
+	fried bool
 	// vessel is where it is, empty when nobody has said.
 	vessel string
 	// solids are what was cooked in the liquid that it holds too, and comes out of it
@@ -197,7 +199,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	kept := map[portion]bool{} // what stays where it is, as only a share goes
 	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
-		t.liquid = t.liquid || in.liquid
+		t.liquid, t.fried = t.liquid || in.liquid, t.fried || in.fried
 		if in.apart && slices.ContainsFunc(portions, func(p portion) bool { return in.holds[p] }) {
 			continue // only what is named goes
 		}

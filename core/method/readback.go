@@ -220,7 +220,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				break
 			}
 		}
-		if !used && len(s.book.Prepare) > 0 && len(p.path(s.node)) > 0 {
+		if !used && len(s.book.Prepare) > 0 && (len(p.path(s.node)) > 0 || s.flesh()) {
 			if last := lastDone(&p.a.Components[p.home(s.component)]); last != nil {
 				last.Findings = append(last.Findings, c.finding(swap.UnusedLine, s.name))
 			}

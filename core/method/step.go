@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -181,6 +182,12 @@ func (w *writer) compose(s *sentence) string {
 	return text
 }
 
+// goesAlong tells whether a clause says what is done meanwhile: "adding the milk".
+func (w *writer) goesAlong(c *clause) bool {
+	first, _, _ := strings.Cut(strings.ToLower(strings.TrimSpace(c.text)), " ")
+	return slices.ContainsFunc(w.l.Language().Verb(first), func(r language.Reading) bool { return r.Form == language.Going })
+}
+
 // opens tells whether a clause stood first in its sentence.
 func (w *writer) opens(s *sentence, c *clause) bool {
 	for _, o := range s.clauses {
@@ -202,7 +209,7 @@ func (w *writer) between(s *sentence, left []*clause, i int) string {
 			return gap
 		}
 	}
-	if prev.aside || i < len(left)-1 {
+	if prev.aside || i < len(left)-1 || w.goesAlong(c) {
 		return ", "
 	}
 	return " " + w.c.words().And + " "

@@ -244,7 +244,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	}
 	out = append(out, w.brackets(a)...)
 	for _, at := range a.Words.Manners {
-		if at[0] >= a.From && at[1] <= a.Upto && w.gonePlay(n, w.slice(at[0], at[1])) {
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
 			out = append(out, edit{at[0], at[1], ""})
 		}
 	}
@@ -320,6 +320,24 @@ func (w *writer) gonePlay(n *node, text string) bool {
 	lang := w.l.Language()
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
 	return slices.ContainsFunc(larder.Words(text), func(word string) bool { return lang.Fleshly[word] || signs[word] })
+}
+
+// countsGone tells whether words that say how something is done count pieces ("one at a
+// time") where what stands for them is no pieces any more: a batter for eggs.
+func (w *writer) countsGone(n *node, text string) bool {
+	words := larder.Words(text)
+	if len(words) == 0 || !w.l.Language().Manner[words[0]] {
+		return false
+	}
+	eggs := false
+	for _, line := range n.Named {
+		if s := w.stand[line]; s != nil && s.class == larder.Egg {
+			eggs = true
+		} else if slices.Contains(n.To, line) {
+			return false
+		}
+	}
+	return eggs
 }
 
 // impliesWork tells whether an action is done to something that is there though

@@ -1,8 +1,12 @@
 package recipe
 
 import (
+	"regexp"
+	"strconv"
 	"strings"
 	"unicode"
+
+	"yembra/core/larder"
 )
 
 // paragraphs splits text into lines and joins hard-wrapped ones again.
@@ -48,6 +52,42 @@ func paragraphs(text string) []block {
 		blank = false
 	}
 	return blocks
+}
+
+// bareNumber is the figure of a step without a stop behind it: "1 Cover the fish".
+var bareNumber = regexp.MustCompile(`^(\d{1,2})\s+(\p{Lu}.*)$`)
+
+// opensWithVerb tells whether the first word of a text orders something: "Fork through
+// the fish", "Hard-boil the eggs".
+func (l *layout) opensWithVerb(text string) bool {
+	lang := l.reader.larder.Language()
+	words := strings.FieldsFunc(larder.Fold(strings.Fields(text)[0]), func(r rune) bool { return r == '-' || r == ',' })
+	return len(words) > 0 && lang.IsVerb(words[len(words)-1])
+}
+
+// leastCounted is how many lines must count up for their figures to be numbers of steps.
+const leastCounted = 2
+
+// counted takes the figures off lines that count up from one and each open with an
+// order: they are steps.
+func (l *layout) counted(blocks []block) {
+	for i := 0; i < len(blocks); i++ {
+		run := 0
+		for k := i; k < len(blocks); k++ {
+			m := bareNumber.FindStringSubmatch(blocks[k].text)
+			if m == nil || m[1] != strconv.Itoa(run+1) || blocks[k].numbered || blocks[k].bullet || !l.opensWithVerb(m[2]) && !nextSentence.MatchString(m[2]) || len(strings.Fields(m[2])) < 4 {
+				break
+			}
+			run++
+		}
+		if run < leastCounted {
+			continue
+		}
+		for k := i; k < i+run; k++ {
+			blocks[k].text, blocks[k].numbered = bareNumber.FindStringSubmatch(blocks[k].text)[2], true
+		}
+		i += run - 1
+	}
 }
 
 // hangs tells whether a line is set in under the item before it, as the rest

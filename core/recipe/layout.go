@@ -16,6 +16,7 @@ import (
 func (r *Reader) Layout(text string) Source {
 	l := layout{reader: r}
 	blocks := paragraphs(text)
+	l.counted(blocks)
 	for i, b := range blocks {
 		b.leads = i+1 < len(blocks) && l.leads(b, blocks[i+1])
 		l.block(b)

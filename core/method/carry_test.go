@@ -241,6 +241,7 @@ func TestWordsAroundAStandInAreMended(t *testing.T) {
 		{"50 g butter", "Melt the butter and fry the onion for 5 minutes.", "plant-butter", "Melt the plant butter", ""},
 		{"800 g stewing beef", "Add the beef and stew, covered, for 2 hours until the beef is tender.", "mushroom-chestnut-braise", "for 30 minutes", "2 hours"},
 		{"800 g stewing beef", "Add the beef and stew, uncovered, for 2 hours until thick.", "mushroom-chestnut-braise", "stew for 30 minutes more until thick", "2 hours"},
+		{"800 g stewing beef", "Fry the onion for 5 minutes. Add the beef and sear for 10 minutes. Pour in 500 ml water and stew, covered, for 2 hours.", "tempeh-braise", "add the tempeh", "ear for"},
 		{"500 ml beef stock", "Pour in the beef stock and simmer for 20 minutes.", "vegetable-stock-plain", "Pour in the vegetable stock", "beef"},
 	} {
 		d := r.Read("Dish\nServes 4\n\n"+x.line+"\n1 onion\n\nMethod\n1. Chop the onion.\n2. "+x.step, measure.Metric)

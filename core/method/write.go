@@ -174,11 +174,28 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 // was done to what the clause before took in, of which nothing is left: "add the
 // pork and seal".
 func (w *writer) hangsOn(n *node) bool {
+	if w.emptied && n.Technique.Family == "dry heat" && w.saysPlaces(n) && w.addedFlesh(n) {
+		return true
+	}
 	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
 		return false
 	}
 	f := n.Technique.Family
 	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")
+}
+
+// addedFlesh tells whether what an action goes on with was added by the one before, and
+// is flesh that goes in later or not at all: "add the mutton and sear for 10 minutes".
+func (w *writer) addedFlesh(n *node) bool {
+	at := w.graph.Number(n)
+	return len(w.deeds[at].before) == 0 && slices.ContainsFunc(n.Inputs, func(in int) bool {
+		from := &w.graph.Nodes[in]
+		flesh := slices.ContainsFunc(from.Named, func(line int) bool {
+			s := w.stand[line]
+			return s != nil && s.flesh() && !w.there(line, at)
+		})
+		return in == at-1 && flesh && from.Technique.Joins != ""
+	})
 }
 
 // takesObject tells whether an action whose words leave its object open can be said

@@ -37,7 +37,7 @@ func paragraphs(text string) []block {
 		// was wrapped by the writer's editor.
 		for width > 0 && len([]rune(raw)) > width-18 && i+1 < len(lines) {
 			next := strings.TrimSpace(lines[i+1])
-			if next == "" || b.heading || !continues(next) || endsSentence(raw) && !unicode.IsLower([]rune(next)[0]) {
+			if next == "" || b.heading || !continues(next) || figureFirst(line) && figureFirst(next) || endsSentence(raw) && !unicode.IsLower([]rune(next)[0]) {
 				break
 			}
 			b.text += " " + next
@@ -136,6 +136,9 @@ func wrapWidth(lines []string) int {
 	}
 	return longest
 }
+
+// figureFirst tells whether a line opens with a figure, as those of a list do.
+func figureFirst(line string) bool { return unicode.IsDigit([]rune(line)[0]) }
 
 // continues tells whether a line reads on from the one before: it begins in
 // lower case or with a figure inside a sentence, and is no bullet or number.

@@ -307,3 +307,15 @@ func TestPartsOfASingleIngredientAreParts(t *testing.T) {
 	require.Len(t, d.Components, 1)
 	require.Len(t, d.Components[0].Lines, 2, "talk above the list stays out")
 }
+
+// Steps that count up without a stop behind their figures are steps; a list of whole
+// things is none.
+func TestBareNumbersOfSteps(t *testing.T) {
+	r := reader(t)
+	d := r.Read("Rice\nServes 4\n\n450 g smoked haddock\n300 ml milk\n4 eggs\n300 g rice\n\n1 Cover the haddock with the milk and poach for 8 mins.\n2 Hard-boil the eggs for 9 mins, cool and peel.\n3 Fork through the fish. Top with the eggs.", measure.Metric)
+	require.Len(t, d.Components[0].Lines, 4)
+	require.Len(t, d.Components[0].Steps, 3)
+	require.Equal(t, "Hard-boil the eggs for 9 mins, cool and peel.", d.Components[0].Steps[1].Text)
+	d = r.Read("Salad\nServes 2\n\n1 Large red onion, finely sliced\n2 Ripe tomatoes, cut in wedges\n3 Small cucumbers, peeled and sliced\n\nMethod\nMix everything and chill for 10 minutes.", measure.Metric)
+	require.Len(t, d.Components[0].Lines, 3)
+}

@@ -24,6 +24,7 @@ const (
 	simplestFactor   = 20.0
 	costPenalty      = 4.8 // each unit of the price list a serving
 	proteinReward    = 0.25
+	unlikePenalty    = 1.0 // like lines in like use of which each gets a stand-in of its own
 	blendsPenalty    = 1.5 // each pair of different nut creams, where one could be made once
 	repeatPenalty    = 0.5 // each further kind of ingredient that the same swap stands in for
 	samePenalty      = 0.25
@@ -33,7 +34,7 @@ const (
 	bulkPenalty      = 25.0 // for a portion that shrinks or swells beyond a quarter
 	bulkTolerance    = 0.25
 	ratioPenalty     = 2.0
-	strangerPenalty  = 1.2 // a taste that the original does not know, such as coconut
+	strangerPenalty  = 3.0 // a taste that the original does not know, such as coconut
 	strangerGrams    = 4.0 // a serving of which counts once
 	belongsFrom      = 3.5 // rating of a trait that makes its families no strangers
 	strangerMost     = 4.0 // times that, beyond which more tastes no stranger
@@ -134,6 +135,9 @@ func (x *bench) repeats(choice []int) float64 {
 				penalty += blendsPenalty
 			}
 			if x.slots[i].kind == x.slots[j].kind {
+				if a.swap != b.swap && x.slots[i].use.Name == x.slots[j].use.Name {
+					penalty += unlikePenalty
+				}
 				continue
 			}
 			switch {

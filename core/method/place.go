@@ -116,7 +116,21 @@ func (p *plan) moment(parts []part, moment string) (int, bool) {
 	case moment == larder.InLiquid && wet >= 0:
 		return wet + 1, true
 	}
-	return closing, true
+	return p.stirred(parts, closing), true
+}
+
+// stirred is the place before the closing of a dish behind the last part in which
+// something is cooked or mixed: a tin that is brushed has nothing to stir into.
+func (p *plan) stirred(parts []part, closing int) int {
+	for k := closing - 1; k >= 0; k-- {
+		for _, at := range parts[k].nodes {
+			switch t := p.graph.Nodes[at].Technique; t.Family {
+			case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
+				return k + 1
+			}
+		}
+	}
+	return closing
 }
 
 // closing is the first part after which nothing can be added any more: where what
@@ -210,11 +224,18 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if len(animals) == 0 {
 		return name
 	}
-	var stands []*standIn
+	var stands, others []*standIn
 	for _, s := range p.inOrder() {
-		if !s.gone && s.was.Animal == animals[0].Animal && (s.component == i || len(stands) == 0) {
+		switch {
+		case s.gone || s.was.Animal != animals[0].Animal:
+		case s.component == i:
 			stands = append(stands, s)
+		default:
+			others = append(others, s)
 		}
+	}
+	if len(stands) == 0 {
+		stands = others[:min(len(others), 1)]
 	}
 	slices.SortStableFunc(stands, func(a, b *standIn) int { return cmp.Compare(b.was.Mass(), a.was.Mass()) })
 	words := strings.Fields(name)

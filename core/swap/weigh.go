@@ -24,7 +24,7 @@ const (
 	simplestFactor   = 20.0
 	costPenalty      = 4.8 // each unit of the price list a serving
 	proteinReward    = 0.25
-	unlikePenalty    = 1.0 // like lines in like use of which each gets a stand-in of its own
+	unlikePenalty    = 3.0 // like lines in like use of which each gets a stand-in of its own
 	blendsPenalty    = 1.5 // each pair of different nut creams, where one could be made once
 	repeatPenalty    = 0.5 // each further kind of ingredient that the same swap stands in for
 	samePenalty      = 0.25
@@ -135,7 +135,7 @@ func (x *bench) repeats(choice []int) float64 {
 				penalty += blendsPenalty
 			}
 			if x.slots[i].kind == x.slots[j].kind {
-				if a.swap != b.swap && x.slots[i].use.Name == x.slots[j].use.Name {
+				if a.swap != b.swap && x.slots[i].use.Name == x.slots[j].use.Name && x.slots[i].use.Name != "season" {
 					penalty += unlikePenalty
 				}
 				continue

@@ -92,7 +92,7 @@ func Of(l *larder.Larder, original, adapted character.Dish) Sheet {
 	s.Allergens = allergens(original, adapted)
 	s.Grades = grades(original, adapted)
 	s.Cost = Pair{cost(l, original), cost(l, adapted)}
-	s.Warnings = append(warnings(s, original, adapted, before, after), overDay(s, adapted)...)
+	s.Warnings = append(warnings(s, original, adapted, before, after), overDay(l, s, adapted)...)
 	return s
 }
 
@@ -158,39 +158,37 @@ func carried(d character.Dish, of func(*character.Sums) float64) (float64, []cha
 	return total, out
 }
 
-// nutrient is one row of the sheet; dissolves tells that it goes over into the water
-// that a food is steeped in.
+// nutrient is one row of the sheet.
 type nutrient struct {
 	name, unit string
 	of         func(larder.Composition) larder.Figure
-	dissolves  bool
 }
 
 // listed are the nutrients of the sheet, in the order of a label.
 var listed = []nutrient{
-	{"energy", "kcal", func(c larder.Composition) larder.Figure { return c.Energy }, false},
-	{"fat", "g", func(c larder.Composition) larder.Figure { return c.Fat }, false},
-	{"saturated", "g", func(c larder.Composition) larder.Figure { return c.Saturated }, false},
-	{"carbohydrate", "g", func(c larder.Composition) larder.Figure { return c.Carbs }, false},
-	{"sugars", "g", func(c larder.Composition) larder.Figure { return c.Sugars }, false},
-	{"fibre", "g", func(c larder.Composition) larder.Figure { return c.Fibre }, false},
-	{"protein", "g", func(c larder.Composition) larder.Figure { return c.Protein }, false},
+	{"energy", "kcal", func(c larder.Composition) larder.Figure { return c.Energy }},
+	{"fat", "g", func(c larder.Composition) larder.Figure { return c.Fat }},
+	{"saturated", "g", func(c larder.Composition) larder.Figure { return c.Saturated }},
+	{"carbohydrate", "g", func(c larder.Composition) larder.Figure { return c.Carbs }},
+	{"sugars", "g", func(c larder.Composition) larder.Figure { return c.Sugars }},
+	{"fibre", "g", func(c larder.Composition) larder.Figure { return c.Fibre }},
+	{"protein", "g", func(c larder.Composition) larder.Figure { return c.Protein }},
 	{"salt", "g", func(c larder.Composition) larder.Figure {
 		if c.Sodium == nil {
 			return nil
 		}
 		v := c.Salt()
 		return &v
-	}, true},
-	{"potassium", "mg", func(c larder.Composition) larder.Figure { return c.Potassium }, true},
-	{"calcium", "mg", func(c larder.Composition) larder.Figure { return c.Calcium }, false},
-	{"iron", "mg", func(c larder.Composition) larder.Figure { return c.Iron }, false},
-	{"zinc", "mg", func(c larder.Composition) larder.Figure { return c.Zinc }, false},
-	{"iodine", "µg", func(c larder.Composition) larder.Figure { return c.Iodine }, true},
-	{"b12", "µg", func(c larder.Composition) larder.Figure { return c.B12 }, false},
-	{"vitaminD", "µg", func(c larder.Composition) larder.Figure { return c.VitaminD }, false},
-	{"ala", "g", func(c larder.Composition) larder.Figure { return c.ALA }, false},
-	{"epaDha", "g", func(c larder.Composition) larder.Figure { return c.Marine }, false},
+	}},
+	{"potassium", "mg", func(c larder.Composition) larder.Figure { return c.Potassium }},
+	{"calcium", "mg", func(c larder.Composition) larder.Figure { return c.Calcium }},
+	{"iron", "mg", func(c larder.Composition) larder.Figure { return c.Iron }},
+	{"zinc", "mg", func(c larder.Composition) larder.Figure { return c.Zinc }},
+	{"iodine", "µg", func(c larder.Composition) larder.Figure { return c.Iodine }},
+	{"b12", "µg", func(c larder.Composition) larder.Figure { return c.B12 }},
+	{"vitaminD", "µg", func(c larder.Composition) larder.Figure { return c.VitaminD }},
+	{"ala", "g", func(c larder.Composition) larder.Figure { return c.ALA }},
+	{"epaDha", "g", func(c larder.Composition) larder.Figure { return c.Marine }},
 }
 
 func nutrients(l *larder.Larder, original, adapted character.Dish, massBefore, massAfter float64) []Nutrient {
@@ -204,8 +202,8 @@ func nutrients(l *larder.Larder, original, adapted character.Dish, massBefore, m
 		if row.Most = day.Most; day.MostSource != "" {
 			row.MostSource = l.SourceTitle(day.MostSource)
 		}
-		was, wasKnown := given(original, n)
-		is, isKnown := given(adapted, n)
+		was, wasKnown := given(original, n, day.Dissolves)
+		is, isKnown := given(adapted, n, day.Dissolves)
 		row.Pair = Pair{was / original.Servings, is / original.Servings}
 		row.Known = Pair{wasKnown, isKnown}
 		if massBefore > 0 && massAfter > 0 {
@@ -219,21 +217,14 @@ func nutrients(l *larder.Larder, original, adapted character.Dish, massBefore, m
 // given sums a nutrient over what is eaten, and the share of the bought mass,
 // water apart, for which it is known. What dissolves comes out of what is steeped and
 // taken out again.
-func given(d character.Dish, n nutrient) (sum, known float64) {
+func given(d character.Dish, n nutrient, dissolves bool) (sum, known float64) {
 	all := 0.0
 	for _, p := range d.Parts {
 		for _, it := range p.Items {
-			eaten := it.Fate.Taken
-			if it.Form.Yield == 0 {
-				eaten = 0
-				if n.dissolves {
-					eaten = it.Form.Given()
-				}
-			}
-			bought := it.Grams * it.Form.Base * eaten
 			if it.Food.ID == "water" {
 				continue
 			}
+			bought := it.Eaten(dissolves)
 			all += bought
 			if v := n.of(it.Food.Per100); v != nil {
 				known += bought
@@ -396,25 +387,25 @@ func warnings(s Sheet, original, adapted character.Dish, before, after character
 
 // overDay warns where one serving holds more than an adult should take in a day, and
 // says what brings it. Salt is an account of its own.
-func overDay(s Sheet, adapted character.Dish) []Warning {
+func overDay(l *larder.Larder, s Sheet, adapted character.Dish) []Warning {
 	var out []Warning
 	for i, n := range s.Nutrients {
 		if n.Name == "salt" || n.Most <= 0 || n.Adapted <= n.Most {
 			continue
 		}
 		out = append(out, Warning{n.Name, "", fmt.Sprintf("A serving holds %.3g %s of %s; an adult should not pass %.3g %s in a whole day (%s).", n.Adapted, n.Unit, n.Name, n.Most, n.Unit, n.MostSource),
-			fmt.Sprintf("Most comes from %s: use less of it, and do not serve it daily. Children, and anyone who is pregnant or has a condition that it bears on, ask a professional first.", mostOf(adapted, listed[i]))})
+			fmt.Sprintf("Most comes from %s: use less of it, and do not serve it daily. Children, and anyone who is pregnant or has a condition that it bears on, ask a professional first.", mostOf(adapted, listed[i], l.Reference(n.Name).Dissolves))})
 	}
 	return out
 }
 
 // mostOf names the food that brings most of a nutrient.
-func mostOf(d character.Dish, n nutrient) string {
+func mostOf(d character.Dish, n nutrient, dissolves bool) string {
 	best, name := 0.0, "it"
 	for _, p := range d.Parts {
 		for _, it := range p.Items {
 			one := character.Dish{Parts: []character.Part{{Items: []character.Item{it}}}}
-			if v, _ := given(one, n); v > best {
+			if v, _ := given(one, n, dissolves); v > best {
 				best, name = v, it.Food.Name
 			}
 		}

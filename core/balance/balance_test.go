@@ -133,6 +133,16 @@ func TestMoreThanADayShouldTakeInIsSaid(t *testing.T) {
 		require.Equal(t, c.said, iodine.Adapted > iodine.Most, c.line)
 	}
 	require.Contains(t, over(pot("10 g kelp", "Stir in the kelp."))[0], "Most comes from kelp")
+
+	// What is steeped and lifted out leaves the share that dissolves, and no fibre.
+	steeped := dish(l, r, "10 g kelp\n1 litre water\n\nMethod\n1. Stir the kelp into the water.")
+	kelp := &steeped.Parts[0].Items[0]
+	kelp.Form = kelp.Food.FormNamed("steeped")
+	require.Zero(t, kelp.Form.Yield)
+	s := balance.Of(l, steeped, steeped)
+	require.InDelta(t, 10*kelp.Form.Gives**kelp.Food.Per100.Iodine/100/2, nutrient(t, s, "iodine").Adapted, 1e-6)
+	require.Zero(t, nutrient(t, s, "fibre").Adapted)
+	require.Len(t, over(s), 1)
 }
 
 func TestEveryDishOfTheClubBalances(t *testing.T) {

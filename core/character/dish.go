@@ -23,6 +23,19 @@ type Item struct {
 	Use Use
 }
 
+// Eaten is how many grams of the food as bought reach the eater: of what is steeped and
+// taken out again only what dissolves.
+func (it *Item) Eaten(dissolves bool) float64 {
+	share := it.Fate.Taken
+	switch {
+	case it.Form.Yield == 0 && dissolves:
+		share = it.Form.Gives
+	case it.Form.Yield == 0:
+		share = 0
+	}
+	return it.Grams * it.Form.Base * share
+}
+
 // Part is one component with what its steps do to its mass.
 type Part struct {
 	Shape

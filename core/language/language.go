@@ -31,7 +31,7 @@ type Language struct {
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                 Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                                       Set
 	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                   Set
-	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming                           Set
+	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                  Set
 	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing Set
 	Definite, Becoming, AnyMeat, Ingredients                                                        Set
 	Exceptions, Sequence, Fleshly, Fats, Being                                                      Set

@@ -34,20 +34,19 @@ func (l *Larder) impliedBy(words []string) []string {
 	return out
 }
 
-// negations open what a text says is not there.
-var negations = []string{"no", "without", "nor"}
-
 // claims finds what a text says is left out: an allergen by one of its words, or foods
 // that rules know by their tag. Such words are computed and never typed.
 func (l *Larder) claims(text string) string {
 	for _, clause := range strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return r == '.' || r == ';' || r == ':' }) {
 		words := Words(clause)
-		from := slices.IndexFunc(words, func(w string) bool { return slices.Contains(negations, w) })
+		from := slices.IndexFunc(words, func(w string) bool { return l.language.Lacking[w] })
 		if from < 0 {
 			continue
 		}
 		for _, w := range words[from+1:] {
-			if len(l.allergenWords[w]) > 0 || l.tags[w] != nil || slices.ContainsFunc(l.switches, func(s Switch) bool { return slices.Contains(Words(s.Rule), w) && w != "no" && w != "or" }) {
+			if len(l.allergenWords[w]) > 0 || l.tags[w] != nil || slices.ContainsFunc(l.switches, func(s Switch) bool {
+				return !l.language.Lacking[w] && !l.language.Conjunctions[w] && slices.Contains(Words(s.Rule), w)
+			}) {
 				return w
 			}
 		}

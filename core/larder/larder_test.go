@@ -58,7 +58,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"further.csv":                 {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":             {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
 		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps,closes\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,,\n")},
-		"reference.csv":               {Data: []byte("nutrient,unit,amount,source,most,mostsource\n")},
+		"reference.csv":               {Data: []byte("nutrient,unit,amount,source,most,mostsource,dissolves\n")},
 		"signatures.csv":              {Data: []byte("family,foods\n")},
 		"behaviour.csv":               {Data: []byte("what,done,bears,browned,fries,dissolves,solid,source\nbeef,1,2,,,,,hearsay\n")},
 		"carrying.csv":                {Data: []byte("technique,use,was,now,said,then,say,why,source\nstare,,any,any,,drop,,gone,hearsay\n")},
@@ -69,7 +69,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"house.yaml":                  {Data: []byte("switches: []\npresets: []\n")},
 		"steeping.csv":                {Data: []byte("food,whole,source\n")},
 		"fates.csv":                   {Data: []byte("fate,taken,soluble,fat,aroma,inosinate,says,source\n")},
-		"language/en/words.yaml":      {Data: []byte("articles: a\n")},
+		"language/en/words.yaml":      {Data: []byte("articles: a\nlacking: without\n")},
 		"language/en/inflection.yaml": {Data: []byte("doubles: chop\n")},
 		"language/en/writing.yaml":    {Data: []byte("the: the\n")},
 		"language/en/verbs.csv":       {Data: []byte("technique,verbs,keys\nfly,loft|hoist,\n-,wait,\n")},
@@ -182,7 +182,7 @@ func TestHouseRulesNameOnlyWhatIsThere(t *testing.T) {
 		"preset p: tag:none is nothing known":             {"house.yaml": "switches: []\npresets: [{id: p, name: P, bars: [{rule: r, what: [\"tag:none\"]}]}]\n"},
 		"preset p: speed is nothing known":                {"house.yaml": "switches: []\npresets: [{id: p, name: P, weighs: [speed]}]\n"},
 		`tags.csv row 2: "kind:sand" selects no food`:     {"tags.csv": "tag,what,except,byname,source\nsandy,kind:sand,,,estimate\n"},
-		"reference.csv row 2: what a day should not pass": {"reference.csv": "nutrient,unit,amount,source,most,mostsource\nzinc,mg,10,eu1169,25,\n"},
+		"reference.csv row 2: what a day should not pass": {"reference.csv": "nutrient,unit,amount,source,most,mostsource,dissolves\nzinc,mg,10,eu1169,25,,\n"},
 	} {
 		_, err := larder.Load(changed{knowledge.Shipped(), change})
 		require.ErrorContains(t, err, name)

@@ -10,6 +10,8 @@ type Reference struct {
 	Amount, Most float64
 	Source       string
 	MostSource   string
+	// Dissolves tells that it goes over into the water that a food is steeped in.
+	Dissolves bool
 }
 
 // Reference is what a day takes of a nutrient.
@@ -71,18 +73,9 @@ func (c Composition) Named(nutrient string) Figure {
 	return nil
 }
 
-// Given is the share of what dissolves that a food in a form gives to a dish, all of
-// it where the food stays in.
-func (f Form) Given() float64 {
-	if f.Yield == 0 {
-		return f.Gives
-	}
-	return 1
-}
-
 func (l *Larder) loadReferences(src Source) error {
 	return eachRow(src, "reference.csv", func(r row) {
-		l.references = append(l.references, Reference{Nutrient: r.text("nutrient"), Unit: r.text("unit"), Amount: r.number("amount", 0), Source: r.text("source"), Most: r.number("most", 0), MostSource: r.text("mostsource")})
+		l.references = append(l.references, Reference{Nutrient: r.text("nutrient"), Unit: r.text("unit"), Amount: r.number("amount", 0), Source: r.text("source"), Most: r.number("most", 0), MostSource: r.text("mostsource"), Dissolves: r.text("dissolves") == "yes"})
 		if (r.number("most", 0) > 0) != (r.text("mostsource") != "") {
 			r.fail("what a day should not pass has no source")
 		}

@@ -145,7 +145,7 @@ func (x *bench) isDessert() bool {
 	}
 	for _, p := range x.original.Parts {
 		for _, it := range p.Items {
-			if flesh[it.Food.Animal] || it.Food.Tagged("savoury") || it.Food.Kind == "allium" {
+			if flesh[it.Food.Animal] || it.Food.Tagged("savoury") || it.Food.Tagged("allium") {
 				return false
 			}
 		}

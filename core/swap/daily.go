@@ -21,9 +21,8 @@ func (d *daily) add(o *daily, sign float64) {
 // dailyOf is what a food brings of them, a serving.
 func (x *bench) dailyOf(it character.Item) daily {
 	var d daily
-	bought := it.Grams * it.Form.Base * it.Form.Given()
 	for k := range x.limited {
-		d[k] = bought * larder.Or(it.Food.Per100.Named(x.limited[k].Nutrient), 0) / 100 / x.original.Servings
+		d[k] = it.Eaten(x.limited[k].Dissolves) * larder.Or(it.Food.Per100.Named(x.limited[k].Nutrient), 0) / 100 / x.original.Servings
 	}
 	return d
 }

@@ -97,7 +97,7 @@ func TestProposalsKeepTheDaysLimits(t *testing.T) {
 		total := 0.0
 		for _, p := range adapted.Parts {
 			for _, it := range p.Items {
-				total += it.Grams * it.Form.Base * it.Form.Given() * larder.Or(it.Food.Per100.Named(nutrient), 0) / 100
+				total += it.Eaten(nutrient == "iodine") * larder.Or(it.Food.Per100.Named(nutrient), 0) / 100
 			}
 		}
 		return total / adapted.Servings

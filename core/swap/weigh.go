@@ -24,9 +24,9 @@ const (
 	simplestFactor   = 20.0
 	costPenalty      = 4.8 // each unit of the price list a serving
 	proteinReward    = 0.25
-	unlikePenalty    = 3.0 // like lines in like use of which each gets a stand-in of its own
-	blendsPenalty    = 1.5 // each pair of different nut creams, where one could be made once
-	repeatPenalty    = 0.5 // each further kind of ingredient that the same swap stands in for
+	unlikePenalty    = 15.0 // like lines in like use of which each gets a stand-in of its own
+	blendsPenalty    = 1.5  // each pair of different nut creams, where one could be made once
+	repeatPenalty    = 0.5  // each further kind of ingredient that the same swap stands in for
 	samePenalty      = 0.25
 	wetPenalty       = 12.0 // each tenth of water more or less in a component without broth
 	wetTolerance     = 0.06

@@ -209,7 +209,7 @@ func (k *Kitchen) viewDay(ctx context.Context, e store.Entry) (DayView, error) {
 
 // courseOf sets an adapted dish out in parts, sized.
 func (k *Kitchen) courseOf(d store.Dish, servings float64) (day.Course, []swap.Chosen, error) {
-	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Decisions, false)
+	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Placed(), false)
 	if err != nil {
 		return day.Course{}, nil, err
 	}

@@ -58,11 +58,11 @@ func (k *Kitchen) viewDish(d store.Dish) (DishView, error) {
 	if err != nil {
 		return DishView{}, err
 	}
-	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Decisions, true)
+	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Placed(), true)
 	if err != nil {
 		return DishView{}, err
 	}
-	book, original, decisions := k.Core().Book, d.Document.Original, d.Document.Decisions
+	book, original, decisions := k.Core().Book, d.Document.Original, d.Document.Placed()
 	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, book.Slots(original, rules, decisions), book.Roles(original, decisions), a}, nil
 }
 
@@ -85,7 +85,7 @@ func (k *Kitchen) dishes(c fiber.Ctx) error {
 	list := []DishSummary{}
 	for _, d := range found {
 		k.Core().Reader.Complete(&d.Document.Original)
-		a, err := k.Core().Book.Apply(d.Document.Original, d.Document.Decisions, false)
+		a, err := k.Core().Book.Apply(d.Document.Original, d.Document.Placed(), false)
 		if err != nil {
 			return err
 		}
@@ -134,11 +134,19 @@ func (k *Kitchen) createDish(c fiber.Ctx) error {
 		return err
 	}
 	doc.Decisions.HouseRules = settings.forGuests(k.Core().Larder)
-	made, err := k.Store.Create(c.Context(), doc)
+	made, err := k.NewDish(c.Context(), doc)
 	if err != nil {
 		return err
 	}
 	return k.answerDish(c, fiber.StatusCreated, made)
+}
+
+// NewDish keeps a dish. Its method is read once more, since actions are called
+// after steps, which have their names from now on.
+func (k *Kitchen) NewDish(ctx context.Context, doc store.Document) (store.Dish, error) {
+	doc.Settle()
+	k.Core().Reader.Dish(&doc.Original)
+	return k.Store.Create(ctx, doc)
 }
 
 func first(options ...string) string {
@@ -313,7 +321,11 @@ func (k *Kitchen) candidates(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	ranked, rejected, err := k.Core().Book.Rank(d.Document.Original, d.Document.Decisions, c.Query("line"))
+	line := c.Query("line")
+	if place, ok := d.Document.Original.Names().Place(line); ok {
+		line = place
+	}
+	ranked, rejected, err := k.Core().Book.Rank(d.Document.Original, d.Document.Placed(), line)
 	if err != nil {
 		return err
 	}
@@ -334,7 +346,7 @@ func (k *Kitchen) proposals(c fiber.Ctx) error {
 	}
 	out := []Proposal{}
 	for _, aim := range swap.Aims {
-		dec, err := k.Core().Book.Propose(d.Document.Original, d.Document.Decisions, aim)
+		dec, err := k.Core().Book.Propose(d.Document.Original, d.Document.Placed(), aim)
 		if err != nil {
 			return err
 		}
@@ -342,7 +354,7 @@ func (k *Kitchen) proposals(c fiber.Ctx) error {
 		if err != nil {
 			return err
 		}
-		out = append(out, Proposal{aim, dec, a})
+		out = append(out, Proposal{aim, dec.Kept(&d.Document.Original), a})
 	}
 	return c.JSON(out)
 }
@@ -365,7 +377,7 @@ func (k *Kitchen) preview(c fiber.Ctx) error {
 	if err := checkPins(r.Decisions.Pins); err != nil {
 		return err
 	}
-	a, err := k.Core().Book.Apply(d.Document.Original, r.Decisions, true)
+	a, err := k.Core().Book.Apply(d.Document.Original, r.Decisions.Placed(&d.Document.Original), true)
 	if err != nil {
 		return err
 	}
@@ -377,7 +389,7 @@ func (k *Kitchen) tray(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	items, err := k.Core().Book.Tray(d.Document.Original, d.Document.Decisions)
+	items, err := k.Core().Book.Tray(d.Document.Original, d.Document.Placed())
 	if err != nil {
 		return err
 	}
@@ -404,7 +416,7 @@ func (k *Kitchen) balance(c fiber.Ctx) error {
 		return err
 	}
 	core := k.Core()
-	original, adapted, a, err := core.Book.Dishes(d.Document.Original, d.Document.Decisions)
+	original, adapted, a, err := core.Book.Dishes(d.Document.Original, d.Document.Placed())
 	if err != nil {
 		return err
 	}

@@ -209,11 +209,11 @@ func unsized(field, why string) error {
 // card gathers what is handed on of a dish.
 func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 	core, doc := k.Core(), d.Document
-	a, err := core.Carrier.Adapt(doc.Original, doc.Decisions, false)
+	a, err := core.Carrier.Adapt(doc.Original, doc.Placed(), false)
 	if err != nil {
 		return formats.Card{}, err
 	}
-	original, adapted, _, err := core.Book.Dishes(doc.Original, doc.Decisions)
+	original, adapted, _, err := core.Book.Dishes(doc.Original, doc.Placed())
 	if err != nil {
 		return formats.Card{}, err
 	}

@@ -27,7 +27,44 @@ type Document struct {
 	Source    string         `json:"source"`
 	Original  recipe.Dish    `json:"original"`
 	Decisions swap.Decisions `json:"decisions"`
+	// LastID is the last number that named a part, line or step of the original.
+	// None is used twice, so that what was decided of a line that is gone never
+	// falls to another.
+	LastID int `json:"lastId"`
 }
+
+// Settle gives what has none yet a lasting name in the original and hangs the
+// decisions on these names. A document of a time before there were names, in
+// which all hung on places, is brought over by this when it is read.
+func (d *Document) Settle() {
+	d.LastID = d.Original.Identify(d.LastID)
+	d.Decisions = d.Decisions.Kept(&d.Original)
+	names := d.Original.Names()
+	for i := range d.Original.Components {
+		for j := range d.Original.Components[i].Steps {
+			mends := d.Original.Components[i].Steps[j].Mends
+			for k := range mends {
+				if id, ok := names.ID(mends[k].Line); ok {
+					mends[k].Line = id
+				}
+			}
+		}
+	}
+	notices := []recipe.Notice{}
+	for _, n := range d.Original.Notices {
+		id, there := names.ID(n.Where)
+		if there {
+			n.Where = id
+		}
+		if there || !recipe.IsID(n.Where) {
+			notices = append(notices, n)
+		}
+	}
+	d.Original.Notices = notices
+}
+
+// Placed are the decisions by the places that the lines have now.
+func (d *Document) Placed() swap.Decisions { return d.Decisions.Placed(&d.Original) }
 
 // Dish is a stored dish at its current revision.
 type Dish struct {
@@ -75,6 +112,7 @@ func (s *Store) Create(ctx context.Context, doc Document) (Dish, error) {
 func (s *Store) stamp() string { return s.now().UTC().Format(time.RFC3339Nano) }
 
 func (s *Store) revise(ctx context.Context, tx *sql.Tx, id string, number int64, parent *int64, what string, doc Document) error {
+	doc.Settle()
 	body, err := json.Marshal(doc)
 	if err != nil {
 		return fmt.Errorf("encode document: %w", err)
@@ -118,6 +156,7 @@ func scan(row interface{ Scan(...any) error }) (Dish, error) {
 	if err := errors.Join(err1, err2, json.Unmarshal([]byte(body), &d.Document)); err != nil {
 		return Dish{}, fmt.Errorf("decode dish %s: %w", d.ID, err)
 	}
+	d.Document.Settle()
 	return d, nil
 }
 

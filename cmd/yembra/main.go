@@ -266,7 +266,7 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 			}
 			dec.LivesFrom = r.Lives
 		}
-		made, err := k.Store.Create(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec})
+		made, err := k.NewDish(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec})
 		if err != nil {
 			return fmt.Errorf("lay out the demo's %s: %w", r.Key, err)
 		}

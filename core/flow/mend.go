@@ -30,14 +30,14 @@ func (b *bindings) mend(step *recipe.Step, a *recipe.Action) {
 			continue
 		}
 		into := b.roleOf(a, m.As)
-		line := slices.IndexFunc(b.lines, func(l bound) bool { return l.ref == m.Line })
+		line := slices.IndexFunc(b.lines, func(l bound) bool { return l.ref == m.Line || l.id != "" && l.id == m.Line })
 		if into == nil || line < 0 {
 			continue
 		}
+		ref := b.lines[line].ref
 		for _, refs := range []*[]recipe.Ref{&a.To, &a.With, &a.Into} {
-			*refs = slices.DeleteFunc(*refs, func(r recipe.Ref) bool { return r.Line != nil && *r.Line == m.Line })
+			*refs = slices.DeleteFunc(*refs, func(r recipe.Ref) bool { return r.Line != nil && *r.Line == ref })
 		}
-		ref := m.Line
 		share := b.leftOf(portion{line, ""})
 		if share == 0 {
 			share = 1

@@ -47,7 +47,12 @@ func (r *Reader) Dish(d *recipe.Dish) {
 	}
 	for _, at := range d.Method() {
 		b.comp = at.Component
-		r.step(b, &d.Components[at.Component].Steps[at.Step], foods, fmt.Sprintf("c%d.s%d", at.Component, at.Step))
+		step := &d.Components[at.Component].Steps[at.Step]
+		id := step.ID
+		if id == "" {
+			id = fmt.Sprintf("c%d.s%d", at.Component, at.Step)
+		}
+		r.step(b, step, foods, id)
 	}
 }
 

@@ -45,6 +45,7 @@ type thing struct {
 // bound is an ingredient line as the method sees it.
 type bound struct {
 	ref  string
+	id   string
 	comp int
 	line *recipe.Line
 	food *larder.Food
@@ -107,7 +108,7 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 	for c := range d.Components {
 		for j := range d.Components[c].Lines {
 			l := &d.Components[c].Lines[j]
-			one := bound{ref: recipe.LineRef(c, j), comp: c, line: l, food: r.larder.Food(l.FoodID()), name: larder.Words(l.Name), said: map[string]bool{}, left: map[string]float64{}}
+			one := bound{ref: recipe.LineRef(c, j), id: l.ID, comp: c, line: l, food: r.larder.Food(l.FoodID()), name: larder.Words(l.Name), said: map[string]bool{}, left: map[string]float64{}}
 			for _, also := range l.Also {
 				one.also = append(one.also, larder.Words(also.Name))
 			}

@@ -39,7 +39,7 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 	p := c.plan(&d, &a)
 	for i := range a.Components {
 		c.component(p, i, dec)
-		name(&a.Components[i], i)
+		name(&d.Components[i], &a.Components[i], i)
 	}
 	graph := c.readBack(&d, &a)
 	c.decided(p, &a, dec, &graph)
@@ -235,11 +235,11 @@ func (c *Carrier) finishes(p *plan, parts []part, i int) []part {
 
 // name gives every step its key, by which the cook's decisions find it again.
 // A second step of the same key is numbered.
-func name(comp *swap.Component, component int) {
+func name(was *recipe.Component, comp *swap.Component, component int) {
 	seen := map[string]int{}
 	for n := range comp.Steps {
 		s := &comp.Steps[n]
-		s.Key = stepKey(component, *s, comp)
+		s.Key = stepKey(was, component, *s, comp)
 		if seen[s.Key]++; seen[s.Key] > 1 {
 			s.Key += fmt.Sprintf(" (%d)", seen[s.Key])
 		}
@@ -248,11 +248,18 @@ func name(comp *swap.Component, component int) {
 
 // stepKey names a step of the adaptation so that the cook's wording finds it
 // again: by the original step it comes from, or by what it prepares.
-func stepKey(component int, s swap.Step, comp *swap.Component) string {
+func stepKey(was *recipe.Component, component int, s swap.Step, comp *swap.Component) string {
 	if len(s.From) > 0 {
-		return keyOf(component, s.From[0])
+		if id := was.Steps[s.From[0]].ID; id != "" {
+			return id
+		}
+		return recipe.StepRef(component, s.From[0])
 	}
-	key := fmt.Sprintf("components[%d].added", component)
+	part := was.ID
+	if part == "" {
+		part = fmt.Sprintf("components[%d]", component)
+	}
+	key := swap.AddedKey(part)
 	for _, l := range s.Lines {
 		if l < len(comp.Lines) {
 			key += " " + comp.Lines[l].FoodID()

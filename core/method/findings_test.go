@@ -36,7 +36,7 @@ func spoiled(t *testing.T, change func(*swap.Component)) []swap.FindingKind {
 	require.NoError(t, err)
 	p := c.plan(&d, &a)
 	c.component(p, 0, dec)
-	name(&a.Components[0], 0)
+	name(&d.Components[0], &a.Components[0], 0)
 	if change != nil {
 		change(&a.Components[0])
 	}

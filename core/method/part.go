@@ -1,7 +1,6 @@
 package method
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 
@@ -195,9 +194,4 @@ func (w *writer) openWhy(step *recipe.Step) string {
 		}
 	}
 	return strings.Join(unique(out), " ")
-}
-
-// keyOf is the outward name of an original step.
-func keyOf(component, step int) string {
-	return fmt.Sprintf("components[%d].steps[%d]", component, step)
 }

@@ -35,6 +35,8 @@ type MeasureHabit struct {
 // Component is one part of a dish with lines and steps of its own: a stew,
 // its dumplings. The main or only one may have an empty name.
 type Component struct {
+	// ID is its lasting name in a kept dish, empty elsewhere.
+	ID    string `json:"id,omitempty"`
 	Name  string `json:"name"`
 	Lines []Line `json:"lines"`
 	Steps []Step `json:"steps"`
@@ -48,6 +50,8 @@ func LineRef(component, line int) string {
 // Line is one ingredient line. Text is as it stood, bullet removed; Grams are
 // as used and nil when they cannot be known.
 type Line struct {
+	// ID is its lasting name in a kept dish, empty elsewhere.
+	ID           string          `json:"id,omitempty"`
 	Text         string          `json:"text"`
 	Amount       *measure.Amount `json:"amount" jsonschema:"nullable"`
 	Grams        *measure.Span   `json:"grams" jsonschema:"nullable"`
@@ -100,6 +104,8 @@ type Alternative struct {
 
 // Step is one paragraph of the method.
 type Step struct {
+	// ID is its lasting name in a kept dish, empty elsewhere.
+	ID string `json:"id,omitempty"`
 	// Order is the place of the step in the method of the whole dish, from 1;
 	// 0 where it follows the step before it.
 	Order      int           `json:"order,omitempty"`

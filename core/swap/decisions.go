@@ -12,7 +12,8 @@ import (
 type Decisions struct {
 	HouseRules HouseRules `json:"houseRules"`
 	Pins       []string   `json:"pins"`
-	// Swaps maps a line of the original ("components[0].lines[3]") to a swap.
+	// Swaps maps a line of the original to a swap: by its id in a kept dish, by
+	// its place ("components[0].lines[3]") elsewhere, as all that follows.
 	Swaps map[string]string `json:"swaps"`
 	// Uses are what an ingredient does in the dish where the cook has set it
 	// right, by line.
@@ -27,7 +28,7 @@ type Decisions struct {
 	// Figures are times, heats and cues that the cook has set for steps, by
 	// their key.
 	Figures map[string]Figures `json:"figures,omitempty"`
-	// Order is the cook's order of the steps of a component, by its number:
+	// Order is the cook's order of the steps of a part, by its id or number:
 	// keys of steps. Steps it does not name keep their place.
 	Order map[string][]string `json:"order,omitempty"`
 	// SidePot is for guests who eat the original.
@@ -53,8 +54,10 @@ type Dose struct {
 	Food  string  `json:"food"`
 	Form  string  `json:"form"`
 	Grams float64 `json:"grams"`
-	// Component is the part of the dish it goes into.
+	// Component is the part of the dish it goes into; Part its lasting name in a
+	// kept dish, which counts where both are given.
 	Component int    `json:"component"`
+	Part      string `json:"part,omitempty"`
 	Why       string `json:"why"`
 }
 

@@ -50,6 +50,7 @@ export interface Document {
   source: string;
   original: RecipeDish;
   decisions: Decisions;
+  lastId: number;
 }
 export interface RecipeDish {
   name: string;
@@ -64,11 +65,13 @@ export interface Span {
   high: number;
 }
 export interface RecipeComponent {
+  id?: string;
   name: string;
   lines: RecipeLine[];
   steps: RecipeStep[];
 }
 export interface RecipeLine {
+  id?: string;
   text: string;
   amount: Amount | null;
   grams: Span | null;
@@ -103,6 +106,7 @@ export interface Alternative {
   name: string;
 }
 export interface RecipeStep {
+  id?: string;
   order?: number;
   text: string;
   techniques: string[];
@@ -211,6 +215,7 @@ export interface Dose {
   form: string;
   grams: number;
   component: number;
+  part?: string;
   why: string;
 }
 export interface Figures {
@@ -260,6 +265,7 @@ export interface SwapComponent {
   steps: SwapStep[];
 }
 export interface SwapLine {
+  id?: string;
   text: string;
   amount: Amount | null;
   grams: Span | null;
@@ -282,6 +288,7 @@ export interface SwapLine {
   change: string;
 }
 export interface SwapStep {
+  id?: string;
   order?: number;
   text: string;
   techniques: string[];

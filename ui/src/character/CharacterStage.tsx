@@ -5,6 +5,7 @@ import { PushpinFilled, PushpinOutlined } from "@ant-design/icons";
 import { useMemo, useState } from "react";
 
 import type { DishView, LineRole } from "../api/types";
+import { idOf } from "../dish/lines";
 import { useOpenDish, type OpenDish } from "../dish/useDish";
 import { Mark } from "../shared/Mark";
 import { capital, figure, refOf } from "../shared/format";
@@ -140,7 +141,8 @@ function Doing({ role, open }: { role: LineRole; open: OpenDish }) {
   const { use } = role;
   const uses = open.dish.document.decisions.uses ?? {};
   const correct = (name: string | undefined) => {
-    const next = name === undefined ? without(uses, role.ref) : { ...uses, [role.ref]: name };
+    const id = idOf(open.dish, role.ref);
+    const next = name === undefined ? without(uses, id) : { ...uses, [id]: name };
     open.decide(name === undefined ? "went back to the rule" : `said it is there to ${name}`, {
       uses: next,
     });

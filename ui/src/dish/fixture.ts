@@ -30,7 +30,7 @@ export function adapted(l: RecipeLine, from: string | null, change: string): Swa
 
 /** A small dish with one swap in place and one line open. */
 export function dish(): DishView {
-  const haddock = line("smoked haddock", "animal", { animal: "fish" });
+  const haddock = line("smoked haddock", "animal", { id: "l1", animal: "fish" });
   const butter = line("butter", "animal", { animal: "dairy" });
   const leek = line("leek", "plant");
   const scales = line("dragon scales", "unknown", { food: null, grams: null });
@@ -122,10 +122,11 @@ export function dish(): DishView {
       decisions: {
         houseRules: { preset: "whole-food", off: [], saltPerServing: 0 },
         pins: ["smoke"],
-        swaps: { [refOf(0, 0)]: "smoked-tofu-flakes" },
+        swaps: { l1: "smoked-tofu-flakes" },
         boosters: [],
         livesFrom: "Smoke and sea.",
       },
+      lastId: 1,
     },
     adaptation: {
       components: [

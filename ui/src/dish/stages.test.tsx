@@ -231,7 +231,7 @@ describe("Swaps", () => {
       decisions: {
         pins: ["smoke"],
         swaps: {
-          "components[0].lines[0]": "smoked-tofu-flakes",
+          l1: "smoked-tofu-flakes",
           "components[0].lines[1]": "smoked-celeriac",
         },
       },

@@ -37,6 +37,7 @@ export default function MethodStage() {
       </main>
     );
   }
+  const partId = (i: number) => original.components[i]?.id ?? String(i);
   return (
     <main className="page method">
       <p className="quiet">
@@ -75,19 +76,19 @@ export default function MethodStage() {
                   if (other < 0 || other >= keys.length) return;
                   keys.splice(other, 0, ...keys.splice(n, 1));
                   open.decide("moved a step", {
-                    order: { ...open.dish.document.decisions.order, [i]: keys },
+                    order: { ...open.dish.document.decisions.order, [partId(i)]: keys },
                   });
                 }}
               />
             ))}
           </ol>
-          {open.dish.document.decisions.order?.[i] && (
+          {open.dish.document.decisions.order?.[partId(i)] && (
             <Button
               type="link"
               size="small"
               onClick={() =>
                 open.decide("gave the order back", {
-                  order: without(open.dish.document.decisions.order ?? {}, String(i)),
+                  order: without(open.dish.document.decisions.order ?? {}, partId(i)),
                 })
               }
             >

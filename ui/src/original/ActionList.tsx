@@ -39,7 +39,7 @@ export function ActionList({ part, index, step }: Props) {
       ))}
       {(step.mends ?? []).map((m) => (
         <li key={`m${m.from} ${m.as} ${m.line ?? ""}`}>
-          <span className="rest">put right by you: {mendWords(m, original, made)}</span>
+          <span className="rest">put right by you: {mendWords(m, original)}</span>
           <button
             className="quiet-action"
             onClick={() =>
@@ -68,9 +68,9 @@ function words(a: Action, dish: RecipeDish, made: Map<string, string>): string {
     .join(" · ");
 }
 
-function mendWords(m: Mend, dish: RecipeDish, made: Map<string, string>): string {
+function mendWords(m: Mend, dish: RecipeDish): string {
   if (m.as === "remark") return "only a remark";
-  const line = thing({ line: m.line ?? null, made: null, named: null, share: 1 }, dish, made);
+  const line = lines(dish).find((l) => l.id === m.line)?.name ?? "a line that is gone";
   return m.as === "to" ? `${line} is worked here` : `${line} goes in here`;
 }
 
@@ -101,14 +101,14 @@ function MendChoice({
         <option value="remark">it is only a remark</option>
         <optgroup label="this is worked here">
           {lines(dish).map((l) => (
-            <option key={l.ref} value={`to ${l.ref}`}>
+            <option key={l.id} value={`to ${l.id}`}>
               {l.name}
             </option>
           ))}
         </optgroup>
         <optgroup label="this goes in here">
           {lines(dish).map((l) => (
-            <option key={l.ref} value={`with ${l.ref}`}>
+            <option key={l.id} value={`with ${l.id}`}>
               {l.name}
             </option>
           ))}
@@ -118,8 +118,8 @@ function MendChoice({
   );
 }
 
-function lines(dish: RecipeDish): { ref: string; name: string }[] {
+function lines(dish: RecipeDish): { id: string; name: string }[] {
   return dish.components.flatMap((c, i) =>
-    c.lines.map((l, j) => ({ ref: refOf(i, j), name: l.name || l.text })),
+    c.lines.map((l, j) => ({ id: l.id ?? refOf(i, j), name: l.name || l.text })),
   );
 }

@@ -15,8 +15,9 @@ import {
   type Editable,
 } from "./edit";
 
-const line = (name: string) => plantLine(name, "plant");
-const step = (text: string, lines: number[]): RecipeStep => ({
+const line = (name: string, id?: string) => ({ ...plantLine(name, "plant"), id });
+const step = (text: string, lines: number[], id?: string): RecipeStep => ({
+  id,
   text,
   techniques: [],
   minutes: null,
@@ -32,7 +33,9 @@ const step = (text: string, lines: number[]): RecipeStep => ({
 const decisions: Decisions = {
   houseRules: { preset: "whole-food", off: [], saltPerServing: 0 },
   pins: [],
-  swaps: { "components[0].lines[2]": "tofu-cubes", "components[1].lines[0]": "flax" },
+  swaps: { l3: "tofu-cubes", l6: "flax" },
+  uses: { l3: "braise" },
+  amounts: { l3: 1.5 },
   boosters: [],
   livesFrom: "",
 };
@@ -41,105 +44,59 @@ const dish: RecipeDish = {
   serves: null,
   components: [
     {
+      id: "p5",
       name: "Stew",
-      lines: [line("onion"), line("carrot"), line("beef")],
-      steps: [step("Fry it all.", [0, 1, 2])],
+      lines: [line("onion", "l1"), line("carrot", "l2"), line("beef", "l3")],
+      steps: [step("Fry it all.", [0, 1, 2], "s4"), step("Serve.", [], "s8")],
     },
-    { name: "Crust", lines: [line("egg")], steps: [] },
+    { id: "p7", name: "Crust", lines: [line("egg", "l6")], steps: [] },
   ],
-  notices: [{ where: "components[0].lines[2]", kind: "unknown-amount", text: "?" }],
+  notices: [{ where: "l3", kind: "unknown-amount", text: "?" }],
 };
 const start: Editable = { original: dish, decisions };
+const ids = (e: Editable, part: number) => e.original.components[part]?.lines.map((l) => l.id);
 
-test("taking a line away moves swaps, notices and steps with the rest", () => {
-  const e = removeLine(start, 0, 0);
-  expect(e.original.components[0]?.lines.map((l) => l.name)).toEqual(["carrot", "beef"]);
-  expect(e.original.components[0]?.steps[0]?.lines).toEqual([0, 1]);
-  expect(e.decisions.swaps["components[0].lines[1]"]).toBe("tofu-cubes");
-  expect(e.decisions.swaps["components[0].lines[2]"]).toBeUndefined();
-  expect(e.original.notices[0]?.where).toBe("components[0].lines[1]");
-});
-
-test("the swap of a line that goes is gone too", () => {
-  const e = removeLine(start, 0, 2);
-  expect(e.decisions.swaps).toEqual({ "components[1].lines[0]": "flax" });
-  expect(e.original.notices).toEqual([]);
-});
-
-test("moving a line keeps every step on its lines", () => {
-  const e = moveLine(start, 0, 2, 0);
-  expect(e.original.components[0]?.lines.map((l) => l.name)).toEqual(["beef", "onion", "carrot"]);
-  expect(e.original.components[0]?.steps[0]?.lines).toEqual([1, 2, 0]);
-  expect(e.decisions.swaps["components[0].lines[0]"]).toBe("tofu-cubes");
+test("lines keep their names wherever they go, and decisions stay on the names", () => {
+  expect(ids(removeLine(start, 0, 0), 0)).toEqual(["l2", "l3"]);
+  expect(ids(moveLine(start, 0, 2, 0), 0)).toEqual(["l3", "l1", "l2"]);
+  for (const e of [removeLine(start, 0, 0), moveLine(start, 0, 2, 0), moveComponent(start, 0, 1)]) {
+    expect(e.decisions).toBe(decisions);
+    expect(e.original.notices).toBe(dish.notices);
+  }
   expect(moveLine(start, 0, 2, 3)).toBe(start);
+});
+
+test("steps stay on their lines when lines go or move", () => {
+  expect(removeLine(start, 0, 0).original.components[0]?.steps[0]?.lines).toEqual([0, 1]);
+  expect(moveLine(start, 0, 2, 0).original.components[0]?.steps[0]?.lines).toEqual([1, 2, 0]);
 });
 
 test("parts can be moved, added and taken away", () => {
   const swapped = moveComponent(start, 1, 0);
-  expect(swapped.original.components.map((c) => c.name)).toEqual(["Crust", "Stew"]);
-  expect(swapped.decisions.swaps["components[0].lines[0]"]).toBe("flax");
-  expect(swapped.decisions.swaps["components[1].lines[2]"]).toBe("tofu-cubes");
+  expect(swapped.original.components.map((c) => c.id)).toEqual(["p7", "p5"]);
   expect(addComponent(start, "Relish").original.components[2]?.name).toBe("Relish");
-  const without = removeComponent(start, 0);
-  expect(without.decisions.swaps).toEqual({ "components[0].lines[0]": "flax" });
+  expect(removeComponent(start, 0).original.components.map((c) => c.id)).toEqual(["p7"]);
 });
 
-test("a line written anew loses its swap only when its food changes", () => {
+test("a line written anew keeps its name, and its swap while its food is the same", () => {
   const same = setLine(start, 0, 2, { ...line("beef"), text: "500 g beef" });
-  expect(same.decisions.swaps["components[0].lines[2]"]).toBe("tofu-cubes");
+  expect(ids(same, 0)).toEqual(["l1", "l2", "l3"]);
+  expect(same.decisions.swaps.l3).toBe("tofu-cubes");
+  expect(same.original.notices).toEqual([]);
   const other = setLine(start, 0, 2, line("potato"));
-  expect(other.decisions.swaps["components[0].lines[2]"]).toBeUndefined();
-  expect(setLine(start, 1, 1, line("flour")).original.components[1]?.lines).toHaveLength(2);
-  expect(setStep(start, 1, 0, step("Bake.", [])).original.components[1]?.steps).toHaveLength(1);
+  expect(other.decisions.swaps).toEqual({ l6: "flax" });
+  expect(other.decisions.uses).toEqual({});
+  expect(other.decisions.amounts).toEqual({});
+  expect(ids(setLine(start, 1, 1, line("flour")), 1)).toEqual(["l6", undefined]);
   expect(start.original.components[1]?.lines).toHaveLength(1);
 });
 
-test("uses, amounts and boosters follow their lines and parts", () => {
-  const ref = "components[0].lines[2]";
-  const e = {
-    ...start,
-    decisions: {
-      ...start.decisions,
-      uses: { [ref]: "braise" },
-      amounts: { [ref]: 1.5 },
-      boosters: [{ food: "miso", form: "raw", grams: 6, component: 0, why: "" }],
-    },
-  };
-  const first = moveLine(e, 0, 2, 0);
-  expect(first.decisions.uses).toEqual({ "components[0].lines[0]": "braise" });
-  expect(first.decisions.amounts).toEqual({ "components[0].lines[0]": 1.5 });
-  const swapped = moveComponent(e, 0, 1);
-  expect(swapped.decisions.uses).toEqual({ "components[1].lines[2]": "braise" });
-  expect(swapped.decisions.boosters[0]?.component).toBe(1);
-  const gone = removeLine(e, 0, 2);
-  expect(gone.decisions.uses).toEqual({});
-  expect(gone.decisions.amounts).toEqual({});
-});
-
-test("the cook's wording follows its steps", () => {
-  const original = {
-    ...dish,
-    components: dish.components.map((c, i) =>
-      i === 0 ? { ...c, steps: [step("Chop.", [0]), step("Fry.", [1]), step("Serve.", [2])] } : c,
-    ),
-  };
-  const key = (c: number, s: number) => `components[${c}].steps[${s}]`;
-  const e: Editable = {
-    original,
-    decisions: {
-      ...decisions,
-      wording: { [key(0, 1)]: "Fry it my way.", "components[0].added miso stir": "Miso last." },
-    },
-  };
-  expect(moveStep(e, 0, 1, 0).decisions.wording?.[key(0, 0)]).toBe("Fry it my way.");
-  expect(removeStep(e, 0, 0).decisions.wording?.[key(0, 0)]).toBe("Fry it my way.");
-  expect(removeStep(e, 0, 1).decisions.wording).toEqual({
-    "components[0].added miso stir": "Miso last.",
-  });
-  expect(setStep(e, 0, 1, step("Roast.", [1])).decisions.wording?.[key(0, 1)]).toBeUndefined();
-  expect(moveComponent(e, 0, 1).decisions.wording).toEqual({
-    [key(1, 1)]: "Fry it my way.",
-    "components[1].added miso stir": "Miso last.",
-  });
-  expect(removeComponent(e, 0).decisions.wording).toEqual({});
+test("steps keep their names when they are moved or written anew", () => {
+  const steps = (e: Editable) => e.original.components[0]?.steps.map((s) => s.id);
+  expect(steps(moveStep(start, 0, 1, 0))).toEqual(["s8", "s4"]);
+  expect(steps(removeStep(start, 0, 0))).toEqual(["s8"]);
+  const anew = setStep(start, 0, 1, step("Rest, then serve.", []));
+  expect(steps(anew)).toEqual(["s4", "s8"]);
+  expect(anew.original.components[0]?.steps[1]?.text).toBe("Rest, then serve.");
+  expect(steps(setStep(start, 0, 2, step("Eat.", [])))).toEqual(["s4", "s8", undefined]);
 });

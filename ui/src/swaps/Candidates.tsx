@@ -3,7 +3,8 @@ import { Button, InputNumber, Select } from "antd";
 import { memo, useMemo } from "react";
 
 import { api } from "../api/client";
-import type { Candidate, DishView, RecipeLine } from "../api/types";
+import type { Candidate } from "../api/types";
+import { idOf, lineAt } from "../dish/lines";
 import type { OpenDish } from "../dish/useDish";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
@@ -11,12 +12,6 @@ import { capital, signed } from "../shared/format";
 import { without } from "../shared/records";
 import { useStable } from "../shared/useStable";
 import { bandKey } from "./threads";
-
-/** The original line that a place names. */
-export function lineAt(dish: DishView, ref: string): RecipeLine | undefined {
-  const m = /^components\[(\d+)\]\.lines\[(\d+)\]$/.exec(ref);
-  return m ? dish.document.original.components[Number(m[1])]?.lines[Number(m[2])] : undefined;
-}
 
 interface Props {
   open: OpenDish;
@@ -36,7 +31,7 @@ export function Candidates({ open, slotRef, use, point }: Props) {
   const compare = useMemo(() => telling(list.data?.candidates ?? []), [list.data]);
   const choose = useStable(use);
   const line = lineAt(dish, slotRef);
-  const used = dish.document.decisions.swaps[slotRef];
+  const used = dish.document.decisions.swaps[idOf(dish, slotRef)];
   const gap = dish.adaptation.unresolved.find((u) => u.line === slotRef);
   if (list.error) return <ProblemNote error={list.error} retry={() => void list.refetch()} />;
   if (!list.data) return <Loading>Trying the swaps in the dish</Loading>;
@@ -116,7 +111,9 @@ function UseNote({ open, slotRef }: { open: OpenDish; slotRef: string }) {
             popupMatchSelectWidth={false}
             options={slot.use.others.map((value) => ({ value, label: value }))}
             onChange={(value: string) =>
-              open.decide(`said it is there to ${value}`, { uses: { ...uses, [slotRef]: value } })
+              open.decide(`said it is there to ${value}`, {
+                uses: { ...uses, [idOf(open.dish, slotRef)]: value },
+              })
             }
           />
         </>
@@ -129,6 +126,7 @@ function UseNote({ open, slotRef }: { open: OpenDish; slotRef: string }) {
 /** The cook's own factor on the book's amounts. */
 function Amount({ open, slotRef }: { open: OpenDish; slotRef: string }) {
   const amounts = open.dish.document.decisions.amounts ?? {};
+  const id = idOf(open.dish, slotRef);
   return (
     <label className="small quiet amount-factor">
       amounts ×{" "}
@@ -137,11 +135,11 @@ function Amount({ open, slotRef }: { open: OpenDish; slotRef: string }) {
         min={0.25}
         max={4}
         step={0.25}
-        value={amounts[slotRef] ?? 1}
+        value={amounts[id] ?? 1}
         aria-label="Times the book's amounts"
         onChange={(v) => {
           const next =
-            v === null || v === 1 ? without(amounts, slotRef) : { ...amounts, [slotRef]: v };
+            v === null || v === 1 ? without(amounts, id) : { ...amounts, [id]: v };
           open.decide("changed the amounts of a swap", { amounts: next });
         }}
       />

@@ -3,11 +3,12 @@ import { Button } from "antd";
 
 import { api } from "../api/client";
 import type { Decisions, DishView } from "../api/types";
+import { lineAt } from "../dish/lines";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
-import { lineAt } from "./Candidates";
+
 
 interface Props {
   dish: DishView;

@@ -7,8 +7,9 @@ import { useEffect, useState } from "react";
 import { api } from "../api/client";
 import type { Candidate, Decisions, DishView, Slot } from "../api/types";
 import { isTyping } from "../app/keys";
+import { idOf, lineAt } from "../dish/lines";
 import { useOpenDish } from "../dish/useDish";
-import { Candidates, lineAt } from "./Candidates";
+import { Candidates } from "./Candidates";
 import { ProposePanel } from "./ProposePanel";
 import { ThreadsDrawing } from "./ThreadsDrawing";
 import { Tray } from "./Tray";
@@ -23,7 +24,7 @@ export default function SwapsStage() {
   const [picked, setPicked] = useState("");
   const [proposing, setProposing] = useState(false);
   const slots = dish.slots;
-  const firstOpen = slots.find((s) => !dish.document.decisions.swaps[s.ref]) ?? slots[0];
+  const firstOpen = slots.find((s) => !dish.document.decisions.swaps[idOf(dish, s.ref)]) ?? slots[0];
   const chosen = slots.some((s) => s.ref === picked) ? picked : (firstOpen?.ref ?? "");
   const [pointed, setPointed] = useState<Candidate | null>(null);
   const preview = usePreview(dish, chosen, pointed);
@@ -45,7 +46,7 @@ export default function SwapsStage() {
   }, [slots, chosen]);
   const use = (ref: string, c: Candidate) =>
     open.decide(`used ${c.swap.name}`, {
-      swaps: { ...dish.document.decisions.swaps, [ref]: c.swap.id },
+      swaps: { ...dish.document.decisions.swaps, [idOf(dish, ref)]: c.swap.id },
     });
   return (
     <main className="page">

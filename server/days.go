@@ -1,16 +1,13 @@
 package server
 
 import (
-	"bytes"
 	"context"
-	"crypto/sha256"
-	"encoding/csv"
 	"encoding/json"
 	"errors"
 	"fmt"
+	"log/slog"
 	"slices"
 	"strings"
-	"sync"
 	"time"
 
 	"github.com/gofiber/fiber/v3"
@@ -18,11 +15,6 @@ import (
 
 	"yembra/core/day"
 	"yembra/core/market"
-	"yembra/core/method"
-	"yembra/core/recipe"
-	"yembra/core/sizing"
-	"yembra/core/swap"
-	"yembra/formats"
 	"yembra/store"
 )
 
@@ -56,12 +48,14 @@ type DayView struct {
 	Document DayDocument `json:"document"`
 	// Names are the dishes by id; Missing those that are gone or cannot be
 	// sized, with the reason.
-	Names    map[string]string `json:"names"`
-	Missing  []string          `json:"missing"`
-	Jobs     []day.Job         `json:"jobs"`
-	Plan     day.Plan          `json:"plan"`
-	Options  []day.Option      `json:"options"`
-	Shopping market.List       `json:"shopping"`
+	Names   map[string]string `json:"names"`
+	Missing []string          `json:"missing"`
+	Jobs    []day.Job         `json:"jobs"`
+	// Aside is what was said of tasks that are no longer there.
+	Aside    []day.Progress `json:"aside"`
+	Plan     day.Plan       `json:"plan"`
+	Options  []day.Option   `json:"options"`
+	Shopping market.List    `json:"shopping"`
 }
 
 // DaySummary is a day as the list shows it.
@@ -77,6 +71,7 @@ const (
 	mostDayName   = 200
 	mostDayDishes = 12
 	mostServings  = 500
+	mostProgress  = 2000
 )
 
 // check refuses a day that makes no sense and fills what was left out.
@@ -101,6 +96,9 @@ func (d *DayDocument) check() error {
 		if _, err := time.Parse(time.RFC3339, at); err != nil {
 			return unprocessable("A pin is at no time.", fieldError{"pins." + task, "must be a time such as 2026-12-05T17:30:00Z"})
 		}
+	}
+	if len(d.Progress) > mostProgress {
+		return unprocessable(fmt.Sprintf("A day remembers %d tasks at most.", mostProgress), fieldError{"progress", "is too long"})
 	}
 	for i, p := range d.Progress {
 		if _, err := time.Parse(time.RFC3339, p.Start); err != nil || p.Minutes < 0 {
@@ -137,7 +135,7 @@ func (d *DayDocument) check() error {
 		d.Kitchen.Ovens = []day.Oven{}
 	}
 	// The planner says what is wrong with the time and the kitchen.
-	_, err := Plan(day.Request{ServeAt: d.ServeAt, Kitchen: d.Kitchen})
+	_, err := Plan(context.Background(), day.Request{ServeAt: d.ServeAt, Kitchen: d.Kitchen})
 	return err
 }
 
@@ -162,143 +160,6 @@ func (k *Kitchen) keepDay(ctx context.Context, id string, version int64, d DayDo
 	return k.Store.ChangeEntry(ctx, store.DayEntry, id, version, body)
 }
 
-// viewDay computes a day.
-func (k *Kitchen) viewDay(ctx context.Context, e store.Entry) (DayView, error) {
-	v := DayView{ID: e.Key, Version: e.Version, Names: map[string]string{}, Missing: []string{}}
-	if err := json.Unmarshal(e.Body, &v.Document); err != nil {
-		return v, fmt.Errorf("decode day %s: %w", e.Key, err)
-	}
-	var courses []day.Course
-	var dishes []market.Dish
-	for _, x := range v.Document.Dishes {
-		d, err := k.open(ctx, x.ID)
-		if errors.Is(err, store.ErrNotFound) {
-			v.Missing = append(v.Missing, "A dish of this day is no longer here.")
-			continue
-		}
-		if err != nil {
-			return v, err
-		}
-		v.Names[x.ID] = d.Document.Name
-		course, chosen, err := k.courseOf(d, x.Servings)
-		if err != nil {
-			v.Missing = append(v.Missing, fmt.Sprintf("%s: %v.", d.Document.Name, err))
-			continue
-		}
-		courses = append(courses, course)
-		dishes = append(dishes, market.Dish{Name: course.Name, Parts: course.Parts, Chosen: chosen})
-	}
-	l := k.Core().Larder
-	jobs := day.Jobs(l, courses, v.Document.Kitchen)
-	for i := range jobs {
-		if at, ok := v.Document.Pins[jobs[i].ID]; ok {
-			jobs[i].StartAt = &at
-		}
-	}
-	var err error
-	if v.Plan, v.Options, err = k.planned(v.Document, jobs); err != nil {
-		return v, err
-	}
-	v.Jobs = day.Order(day.SayHot(jobs, v.Plan), v.Plan)
-	if v.Jobs == nil {
-		v.Jobs = []day.Job{}
-	}
-	v.Shopping = market.Of(l, dishes, v.Document.Have)
-	return v, nil
-}
-
-// courseOf sets an adapted dish out in parts, sized.
-func (k *Kitchen) courseOf(d store.Dish, servings float64) (day.Course, []swap.Chosen, error) {
-	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Placed(), false)
-	if err != nil {
-		return day.Course{}, nil, err
-	}
-	c := day.Course{ID: d.ID, Name: d.Document.Name, Parts: method.Parts(k.Core().Larder, a), Factor: 1}
-	if s := d.Document.Original.Serves; s != nil && s.Mid() > 0 {
-		c.Factor = servings / s.Mid()
-	}
-	for i := range c.Parts {
-		part := &c.Parts[i]
-		one := recipe.Dish{Components: []recipe.Component{{}}}
-		for _, l := range part.Lines {
-			one.Components[0].Lines = append(one.Components[0].Lines, l.Line)
-		}
-		for _, s := range part.Steps {
-			one.Components[0].Steps = append(one.Components[0].Steps, s.Step)
-		}
-		sized, err := sizing.Scale(k.Core().Larder, one, c.Factor)
-		if err != nil {
-			return c, nil, err
-		}
-		for j := range part.Lines {
-			part.Lines[j].Line = sized.Components[0].Lines[j]
-		}
-		for j := range part.Steps {
-			part.Steps[j].Text = sized.Components[0].Steps[j].Text
-		}
-	}
-	return c, a.Swaps, nil
-}
-
-// planCache keeps the last plans, which take up to a second to find.
-type planCache struct {
-	sync.Mutex
-	made  map[[32]byte]plannedDay
-	order [][32]byte
-}
-
-type plannedDay struct {
-	plan    day.Plan
-	options []day.Option
-}
-
-const mostPlans = 64
-
-// planned plans a day's jobs, or finds the plan made before.
-func (k *Kitchen) planned(d DayDocument, jobs []day.Job) (day.Plan, []day.Option, error) {
-	r := day.RequestFor(d.ServeAt, d.Kitchen, jobs)
-	key, err := json.Marshal([]any{r, d.Progress, d.Now})
-	if err != nil {
-		return day.Plan{}, nil, fmt.Errorf("name the plan: %w", err)
-	}
-	sum := sha256.Sum256(key)
-	k.plans.Lock()
-	found, ok := k.plans.made[sum]
-	k.plans.Unlock()
-	if ok {
-		return found.plan, found.options, nil
-	}
-	groups := map[string][]string{}
-	for _, j := range jobs {
-		if j.Course != "" {
-			groups[j.Course] = append(groups[j.Course], j.ID)
-		}
-	}
-	now := d.Now
-	if len(d.Progress) == 0 {
-		now = ""
-	}
-	p, err := Plan(r)
-	options := []day.Option{}
-	if now != "" && err == nil {
-		p, options, err = day.Replan(r, now, d.Progress, groups)
-	}
-	if err != nil {
-		return day.Plan{}, nil, err
-	}
-	k.plans.Lock()
-	defer k.plans.Unlock()
-	if k.plans.made == nil {
-		k.plans.made = map[[32]byte]plannedDay{}
-	}
-	k.plans.made[sum] = plannedDay{p, options}
-	if k.plans.order = append(k.plans.order, sum); len(k.plans.order) > mostPlans {
-		delete(k.plans.made, k.plans.order[0])
-		k.plans.order = slices.Delete(k.plans.order, 0, 1)
-	}
-	return p, options, nil
-}
-
 func (k *Kitchen) days(c fiber.Ctx) error {
 	entries, err := k.Store.Entries(c.Context(), store.DayEntry)
 	if err != nil {
@@ -308,12 +169,14 @@ func (k *Kitchen) days(c fiber.Ctx) error {
 	for _, e := range entries {
 		var d DayDocument
 		if err := json.Unmarshal(e.Body, &d); err != nil {
-			return fmt.Errorf("decode day %s: %w", e.Key, err)
+			slog.Error("a day cannot be read", "day", e.Key, "cause", err)
+			list = append(list, DaySummary{ID: e.Key, Name: "A day that cannot be read", Dishes: []string{}})
+			continue
 		}
 		s := DaySummary{ID: e.Key, Name: d.Name, ServeAt: d.ServeAt, Dishes: []string{}}
 		for _, x := range d.Dishes {
 			dish, err := k.open(c.Context(), x.ID)
-			if errors.Is(err, store.ErrNotFound) {
+			if errors.Is(err, store.ErrNotFound) || errors.Is(err, store.ErrDamaged) {
 				continue
 			}
 			if err != nil {
@@ -387,11 +250,31 @@ func (k *Kitchen) saveDay(c fiber.Ctx) error {
 	if _, err := k.Store.Entry(c.Context(), store.DayEntry, c.Params("id")); err != nil {
 		return err
 	}
-	e, err := k.keepDay(c.Context(), c.Params("id"), version, d)
+	body, err := json.Marshal(d)
+	if err != nil {
+		return fmt.Errorf("encode the day: %w", err)
+	}
+	return k.changeDay(c, version, body)
+}
+
+// changeDay computes a day as it would be before it is kept, so that an answer
+// that says nothing was changed is true.
+func (k *Kitchen) changeDay(c fiber.Ctx, version int64, body json.RawMessage) error {
+	id := c.Params("id")
+	v, err := k.viewDay(c.Context(), store.Entry{Key: id, Version: version, Body: body})
+	if err != nil {
+		return err
+	}
+	e, err := k.Store.ChangeEntry(c.Context(), store.DayEntry, id, version, body)
 	if errors.Is(err, store.ErrChanged) {
 		return errDayChanged
 	}
-	return k.answerDay(c, fiber.StatusOK, e, err)
+	if err != nil {
+		return err
+	}
+	v.Version = e.Version
+	c.Set("ETag", etag(e.Version))
+	return c.JSON(v)
 }
 
 // undoDay goes back to what stood before the last change; done again, it comes
@@ -406,11 +289,7 @@ func (k *Kitchen) undoDay(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	e, err := k.Store.ChangeEntry(c.Context(), store.DayEntry, id, version, was.Body)
-	if errors.Is(err, store.ErrChanged) {
-		return errDayChanged
-	}
-	return k.answerDay(c, fiber.StatusOK, e, err)
+	return k.changeDay(c, version, was.Body)
 }
 
 func (k *Kitchen) removeDay(c fiber.Ctx) error {
@@ -422,81 +301,4 @@ func (k *Kitchen) removeDay(c fiber.Ctx) error {
 		return err
 	}
 	return c.SendStatus(fiber.StatusNoContent)
-}
-
-// How long before a start its alarm rings: work at the stove, and what begins
-// on a day before.
-const (
-	usualAlarm = 5 * time.Minute
-	earlyAlarm = 30 * time.Minute
-)
-
-// exportCalendar gives a day's tasks as iCalendar: those that ask for hands,
-// with an alarm, and what then cooks by itself.
-func (k *Kitchen) exportCalendar(c fiber.Ctx) error {
-	v, err := k.dayAsked(c)
-	if err != nil {
-		return err
-	}
-	serve, err := time.Parse(time.RFC3339, v.Document.ServeAt)
-	if err != nil {
-		return fmt.Errorf("read the time of serving: %w", err)
-	}
-	at := map[string]day.Placed{}
-	for _, t := range v.Plan.Tasks {
-		at[t.ID] = t
-	}
-	events := []formats.Event{{ID: v.ID + "-serve@yembra", Name: v.Document.Name + ": sit down", Text: "Everything is ready.", Start: serve, End: serve, Alarm: -1}}
-	for _, j := range v.Jobs {
-		t, ok := at[j.ID]
-		if !ok || j.Kind == day.Wait {
-			continue
-		}
-		start, err1 := time.Parse(time.RFC3339, t.Start)
-		end, err2 := time.Parse(time.RFC3339, t.End)
-		if err := errors.Join(err1, err2); err != nil {
-			return fmt.Errorf("read the plan: %w", err)
-		}
-		e := formats.Event{ID: v.ID + "-" + j.ID + "@yembra", Name: j.Name, Text: strings.Join(j.For, ", ") + ": " + j.Text, Start: start, End: end, Alarm: -1}
-		if j.Hands > 0 || j.Kind == day.Heat {
-			if e.Alarm = usualAlarm; start.YearDay() != serve.YearDay() {
-				e.Alarm = earlyAlarm
-			}
-		}
-		events = append(events, e)
-	}
-	return sendFile(c, v.Document.Name, "ics", "text/calendar; charset=utf-8", formats.ToCalendar(v.Document.Name, serve.Add(-24*time.Hour), events))
-}
-
-func (k *Kitchen) dayAsked(c fiber.Ctx) (DayView, error) {
-	e, err := k.Store.Entry(c.Context(), store.DayEntry, c.Params("id"))
-	if err != nil {
-		return DayView{}, err
-	}
-	return k.viewDay(c.Context(), e)
-}
-
-// exportShopping gives the shopping list as CSV.
-func (k *Kitchen) exportShopping(c fiber.Ctx) error {
-	v, err := k.dayAsked(c)
-	if err != nil {
-		return err
-	}
-	var b bytes.Buffer
-	w := csv.NewWriter(&b)
-	row := func(cells ...string) { _ = w.Write(cells) } // the writer keeps its first error
-	row("aisle", "food", "form", "buy", "needed_g", "bought_g", "have_g", "packs", "pack", "left_g", "label", "for", "substitutes")
-	for _, i := range v.Shopping.Items {
-		var uses []string
-		for _, u := range i.Uses {
-			uses = append(uses, u.Dish+": "+u.Text)
-		}
-		grams := func(g float64) string { return fmt.Sprintf("%.0f", g) }
-		row(i.Aisle, i.Name, i.Form, i.Shown, grams(i.Needed), grams(i.Bought), grams(i.Have), grams(i.Packs), i.PackName, grams(i.Left), i.Label, strings.Join(uses, "; "), strings.Join(i.Substitutes, "; "))
-	}
-	w.Flush()
-	if err := w.Error(); err != nil {
-		return fmt.Errorf("write the list: %w", err)
-	}
-	return sendFile(c, v.Document.Name+" shopping", "csv", "text/csv; charset=utf-8", b.Bytes())
 }

@@ -6,75 +6,21 @@ import (
 	"fmt"
 	"strconv"
 	"strings"
-	"time"
 
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/balance"
-	"yembra/core/character"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
 	"yembra/store"
 )
 
-// DishView is a dish with everything computed from it.
-type DishView struct {
-	ID         string          `json:"id"`
-	Edit       int64           `json:"edit"`
-	Changed    time.Time       `json:"changed"`
-	CanUndo    bool            `json:"canUndo"`
-	CanRedo    bool            `json:"canRedo"`
-	What       string          `json:"what"`
-	Document   store.Document  `json:"document"`
-	Slots      []swap.Slot     `json:"slots"`
-	Roles      []swap.LineRole `json:"roles"`
-	Adaptation swap.Adaptation `json:"adaptation"`
-}
-
-// DishSummary is a dish as a list shows it.
-type DishSummary struct {
-	ID      string          `json:"id"`
-	Name    string          `json:"name"`
-	Place   string          `json:"place"`
-	Country string          `json:"country"`
-	Changed time.Time       `json:"changed"`
-	Tally   character.Tally `json:"tally"`
-	Open    int             `json:"open"`
-	Swaps   int             `json:"swaps"`
-	// Threads are the traits for the emblem: steps by trait.
-	Threads []ThreadMark `json:"threads"`
-}
-
-// ThreadMark is one thread of a dish's emblem.
-type ThreadMark struct {
-	Trait   string            `json:"trait"`
-	Verdict character.Verdict `json:"verdict"`
-	Steps   float64           `json:"steps"`
-}
-
-func (k *Kitchen) viewDish(d store.Dish) (DishView, error) {
-	rules, err := swap.NewRules(k.Core().Larder, d.Document.Decisions.HouseRules)
-	if err != nil {
-		return DishView{}, err
-	}
-	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Placed(), true)
-	if err != nil {
-		return DishView{}, err
-	}
-	book, original, decisions := k.Core().Book, d.Document.Original, d.Document.Placed()
-	return DishView{d.ID, d.Edit, d.Changed, d.CanUndo, d.CanRedo, d.What, d.Document, book.Slots(original, rules, decisions), book.Roles(original, decisions), a}, nil
-}
-
 func etag(edit int64) string { return `"` + strconv.FormatInt(edit, 10) + `"` }
 
 func (k *Kitchen) answerDish(c fiber.Ctx, status int, d store.Dish) error {
-	v, err := k.viewDish(d)
-	if err != nil {
-		return err
-	}
 	c.Set("ETag", etag(d.Edit))
-	return c.Status(status).JSON(v)
+	return c.Status(status).JSON(k.viewDish(d))
 }
 
 func (k *Kitchen) dishes(c fiber.Ctx) error {
@@ -84,17 +30,7 @@ func (k *Kitchen) dishes(c fiber.Ctx) error {
 	}
 	list := []DishSummary{}
 	for _, d := range found {
-		k.Core().Reader.Complete(&d.Document.Original)
-		a, err := k.Core().Book.Apply(d.Document.Original, d.Document.Placed(), false)
-		if err != nil {
-			return err
-		}
-		s := DishSummary{ID: d.ID, Name: d.Document.Name, Place: d.Document.Place, Country: d.Document.Country, Changed: d.Changed,
-			Tally: a.Tally, Open: len(a.Unresolved), Swaps: len(a.Swaps), Threads: []ThreadMark{}}
-		for _, t := range a.Traits {
-			s.Threads = append(s.Threads, ThreadMark{t.Trait, t.Verdict, t.Steps})
-		}
-		list = append(list, s)
+		list = append(list, k.summary(d))
 	}
 	return c.JSON(list)
 }
@@ -211,6 +147,13 @@ func (k *Kitchen) saveDish(c fiber.Ctx) error {
 	if err := k.merge(&doc, r); err != nil {
 		return err
 	}
+	// It is computed before it is kept, so that an answer that says nothing was
+	// changed is true.
+	d.Document = doc
+	v := k.viewDish(d)
+	if len(v.Faults) > 0 && r.Decisions != nil {
+		return problem{Title: "Something went wrong in the kitchen", Status: fiber.StatusInternalServerError, Detail: "The dish could not be worked out with this change, so nothing was changed. " + v.Faults[0].Text}
+	}
 	saved, err := k.Store.Save(c.Context(), d.ID, edit, first(r.What, "changed the dish"), doc)
 	return k.afterChange(c, d.ID, saved, err)
 }
@@ -279,10 +222,7 @@ func (k *Kitchen) afterChange(c fiber.Ctx, id string, d store.Dish, err error) e
 		if err != nil {
 			return err
 		}
-		v, err := k.viewDish(newer)
-		if err != nil {
-			return err
-		}
+		v := k.viewDish(newer)
 		return problem{Title: "Changed elsewhere", Status: fiber.StatusPreconditionFailed, Detail: "This dish was changed in another window since it was opened here. Both versions are shown; choose which to go on with.", Current: &v}
 	}
 	if err != nil {

@@ -1,7 +1,9 @@
 package server
 
 import (
+	"context"
 	"errors"
+	"time"
 
 	"github.com/gofiber/fiber/v3"
 
@@ -9,17 +11,31 @@ import (
 )
 
 // Plan answers a plan request; errors are problems.
-func Plan(r day.Request) (day.Plan, error) {
-	p, err := day.Make(r)
-	var faults day.Invalid
-	if errors.As(err, &faults) {
-		fields := make([]fieldError, len(faults))
-		for i, f := range faults {
-			fields[i] = fieldError{f.Field, f.Detail}
-		}
-		return day.Plan{}, unprocessable("The day cannot be planned as it is written.", fields...)
+func Plan(ctx context.Context, r day.Request) (day.Plan, error) {
+	ctx, done := context.WithTimeout(ctx, planWithin)
+	defer done()
+	p, err := day.Make(ctx, r)
+	if err = asProblem(err); err != nil {
+		return day.Plan{}, err
 	}
-	return p, err
+	return p, nil
+}
+
+// planWithin is how long anybody waits for a plan; what was found until then is
+// the answer.
+const planWithin = 1900 * time.Millisecond
+
+// asProblem says what is wrong with a request that makes no sense.
+func asProblem(err error) error {
+	var faults day.Invalid
+	if !errors.As(err, &faults) {
+		return err
+	}
+	fields := make([]fieldError, len(faults))
+	for i, f := range faults {
+		fields[i] = fieldError{f.Field, f.Detail}
+	}
+	return unprocessable("The day cannot be planned as it is written.", fields...)
 }
 
 func plan(c fiber.Ctx) error {
@@ -27,7 +43,7 @@ func plan(c fiber.Ctx) error {
 	if err := decode(c, &r); err != nil {
 		return err
 	}
-	p, err := Plan(r)
+	p, err := Plan(c.Context(), r)
 	if err != nil {
 		return err
 	}

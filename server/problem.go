@@ -7,6 +7,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/core/larder"
 	"yembra/core/swap"
 	"yembra/store"
 )
@@ -28,6 +29,15 @@ type fieldError struct {
 }
 
 func (p problem) Error() string { return fmt.Sprintf("%d %s: %s", p.Status, p.Title, p.Detail) }
+
+// said is the problem in one sentence or two.
+func (p problem) said() string {
+	text := p.Detail
+	for _, f := range p.Errors {
+		text += " " + larder.Capital(f.Field) + ": " + f.Detail + "."
+	}
+	return text
+}
 
 func badRequest(detail string, fields ...fieldError) problem {
 	return problem{Title: "The request could not be read", Status: fiber.StatusBadRequest, Detail: detail, Errors: fields}
@@ -53,6 +63,8 @@ func answerProblem(c fiber.Ctx, err error) error {
 		p = problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such dish in this kitchen."}
 	case errors.Is(err, store.ErrNoEntry):
 		p = problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such day in this kitchen."}
+	case errors.Is(err, store.ErrDamaged):
+		p = problem{Title: "Damaged", Status: fiber.StatusInternalServerError, Detail: "What is kept of this dish cannot be read. Nothing was changed; the other dishes are not touched by it. A backup holds it as it was then."}
 	case errors.Is(err, store.ErrNothing):
 		p = problem{Title: "Nothing to do", Status: fiber.StatusConflict, Detail: "There is nothing to undo or redo."}
 	case errors.As(err, &fe) && fe.Code == fiber.StatusRequestEntityTooLarge:

@@ -158,7 +158,7 @@ func (k *Kitchen) checkSettings(s *Settings) error {
 	}
 	s.fill()
 	// A day without tasks is wrong only where its kitchen is.
-	if _, err := Plan(day.Request{ServeAt: "2000-01-01T00:00:00Z", Kitchen: s.Kit}); err != nil {
+	if _, err := Plan(context.Background(), day.Request{ServeAt: "2000-01-01T00:00:00Z", Kitchen: s.Kit}); err != nil {
 		return err
 	}
 	for key, price := range s.Prices {

@@ -77,6 +77,8 @@ type Dish struct {
 	CanUndo  bool
 	CanRedo  bool
 	Document Document
+	// Damage says why the document cannot be read; empty where it can.
+	Damage string
 }
 
 // Errors a caller decides on.
@@ -85,6 +87,8 @@ var (
 	// ErrChanged tells that the dish was changed since the caller read it.
 	ErrChanged = errors.New("the dish was changed meanwhile")
 	ErrNothing = errors.New("nothing to undo or redo")
+	// ErrDamaged tells that a dish is there and cannot be read.
+	ErrDamaged = errors.New("the dish is damaged")
 )
 
 // Create stores a new dish and returns it.
@@ -154,7 +158,8 @@ func scan(row interface{ Scan(...any) error }) (Dish, error) {
 	d.Created, err1 = time.Parse(time.RFC3339Nano, created)
 	d.Changed, err2 = time.Parse(time.RFC3339Nano, changed)
 	if err := errors.Join(err1, err2, json.Unmarshal([]byte(body), &d.Document)); err != nil {
-		return Dish{}, fmt.Errorf("decode dish %s: %w", d.ID, err)
+		d.Damage = fmt.Sprintf("What is kept of dish %s cannot be read: %v", d.ID, err)
+		return d, nil
 	}
 	d.Document.Settle()
 	return d, nil
@@ -165,6 +170,9 @@ func (s *Store) Dish(ctx context.Context, id string) (Dish, error) {
 	d, err := scan(s.read.QueryRowContext(ctx, selectDish+` WHERE d.id = ?`, id))
 	if errors.Is(err, sql.ErrNoRows) {
 		return Dish{}, ErrNotFound
+	}
+	if err == nil && d.Damage != "" {
+		return d, fmt.Errorf("%w: %s", ErrDamaged, d.Damage)
 	}
 	return d, err
 }

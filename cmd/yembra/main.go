@@ -380,7 +380,7 @@ func (p planCommand) Run() error {
 	if err := server.DecodeStrict(data, &req); err != nil {
 		return err
 	}
-	answer, err := server.Plan(req)
+	answer, err := server.Plan(context.Background(), req)
 	if err != nil {
 		return err
 	}

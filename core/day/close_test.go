@@ -1,6 +1,7 @@
 package day
 
 import (
+	"context"
 	"math/rand/v2"
 	"testing"
 
@@ -13,7 +14,7 @@ func TestAimingAtTheBoundReachesTheOptimum(t *testing.T) {
 	closed := 0
 	for seed := range 60 {
 		r := random(rand.New(rand.NewPCG(uint64(seed), 31)), 4+seed%6, 5)
-		p, err := compile(r)
+		p, err := compile(r, newEffort(context.Background()))
 		require.NoError(t, err)
 		if len(p.hopeless()) > 0 {
 			continue
@@ -44,7 +45,7 @@ func TestBakesAreDrawnThatCanShareAnOven(t *testing.T) {
 		{ID: "a", Minutes: 30, Oven: &OvenUse{180, 1}}, {ID: "b", Minutes: 30, Oven: &OvenUse{220, 1}},
 		{ID: "c", Minutes: 30, Oven: &OvenUse{185, 1}}, {ID: "d", Minutes: 30, Oven: &OvenUse{225, 1}}, {ID: "e", Minutes: 5, Hands: 1},
 	}}
-	p, err := compile(r)
+	p, err := compile(r, newEffort(context.Background()))
 	require.NoError(t, err)
 	g, rng := newGenerator(p), rand.New(rand.NewPCG(1, 2))
 	for range 50 {
@@ -56,7 +57,7 @@ func TestBakesAreDrawnThatCanShareAnOven(t *testing.T) {
 
 func TestAScheduleThatGrowsTooLongIsGivenUp(t *testing.T) {
 	r, _ := planted(rand.New(rand.NewPCG(3, 5)), 20)
-	p, err := compile(r)
+	p, err := compile(r, newEffort(context.Background()))
 	require.NoError(t, err)
 	g := newGenerator(p)
 	keys := rules(p)[0]

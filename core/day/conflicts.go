@@ -85,14 +85,14 @@ type demand struct {
 // explain names a smallest set of demands that cannot all be met: tasks are
 // left out one after the other, then single demands, as long as the rest still
 // has no plan. Unproven, it names what the search could not fit.
-func (p *problem) explain(proven bool) []Conflict {
+func (p *problem) explain(proven bool, work *effort) []Conflict {
 	r := p.request
 	kept := make([]int, len(r.Tasks))
 	for i := range kept {
 		kept[i] = i
 	}
 	if proven {
-		kept = shrink(kept, func(rest []int) bool { return stuck(only(r, rest)) })
+		kept = shrink(kept, func(rest []int) bool { return stuck(only(r, rest), work) })
 	}
 	small := only(r, kept)
 	demands := demandsOf(small)
@@ -101,7 +101,7 @@ func (p *problem) explain(proven bool) []Conflict {
 		all[i] = i
 	}
 	if proven {
-		all = shrink(all, func(rest []int) bool { return stuck(without(small, demands, rest)) })
+		all = shrink(all, func(rest []int) bool { return stuck(without(small, demands, rest), work) })
 	}
 	ids := make([]string, len(small.Tasks))
 	for i, t := range small.Tasks {
@@ -110,12 +110,21 @@ func (p *problem) explain(proven bool) []Conflict {
 	if !proven {
 		return []Conflict{{ids, "No plan was found in the time allowed, and none was ruled out. Ease a gap, a pin or a serving limit, or add kit or a cook."}}
 	}
-	texts := make([]string, 0, len(all))
+	var texts []string
 	for _, k := range all {
-		texts = append(texts, demands[k].text)
+		if !slices.Contains(texts, demands[k].text) {
+			texts = append(texts, demands[k].text)
+		}
+	}
+	if more := len(texts) - mostDemands; more > 0 {
+		texts = append(texts[:mostDemands], fmt.Sprintf("and %s", count(more, "demand more", "demands more")))
 	}
 	return []Conflict{{ids, "These cannot all be met: " + strings.Join(texts, "; ") + "."}}
 }
+
+// mostDemands is how many demands are written out, where no smaller set was
+// found in the time allowed.
+const mostDemands = 12
 
 // shrink leaves out elements as long as the rest is still stuck: first by
 // halves, then one by one.
@@ -140,8 +149,11 @@ const (
 )
 
 // stuck says whether a request is proven to have no plan.
-func stuck(r Request) bool {
-	p, err := compile(r)
+func stuck(r Request, work *effort) bool {
+	if work.spent() {
+		return false // nobody has looked
+	}
+	p, err := compile(r, work)
 	if err != nil {
 		return false
 	}

@@ -63,6 +63,10 @@ func (c *course) step(at recipe.StepAt) {
 		segments = []flow.Segment{{Hands: true, Minutes: math.Max(s.Work, leastWork)}}
 	}
 	id := fmt.Sprintf("%s.%d.%d", c.ID, at.Component, at.Step)
+	if s.Key != "" { // named after its step, so that it is the same job wherever that goes
+		c.was[c.ID+"."+s.Key] = id
+		id = c.ID + "." + s.Key
+	}
 	segments = c.greasing(id, at, read, segments)
 	for k, seg := range segments {
 		c.segment(id, at, k, seg)

@@ -12,6 +12,7 @@
 package day
 
 import (
+	"context"
 	"fmt"
 	"slices"
 	"strings"
@@ -74,6 +75,8 @@ type Task struct {
 	ServeWithin *float64 `json:"serveWithin" jsonschema:"nullable"`
 	// StartAt pins the start.
 	StartAt *string `json:"startAt" jsonschema:"nullable"`
+	// begun tells that it is under way, whatever the hour.
+	begun bool
 	// notBefore keeps a task from starting earlier, when a day is replanned.
 	notBefore *time.Time
 }
@@ -145,8 +148,10 @@ func (i Invalid) Error() string {
 // Make plans the day. The same request always gives the same plan. It fails
 // with Invalid when the request makes no sense; a sound request without a plan
 // is answered with its conflicts.
-func Make(r Request) (Plan, error) {
-	p, err := compile(r)
+func Make(ctx context.Context, r Request) (Plan, error) { return plan(r, newEffort(ctx)) }
+
+func plan(r Request, work *effort) (Plan, error) {
+	p, err := compile(r, work.part(partOfPlan))
 	if err != nil {
 		return Plan{}, err
 	}
@@ -155,7 +160,7 @@ func Make(r Request) (Plan, error) {
 	}
 	found := p.solve()
 	if found.best == nil {
-		return Plan{Tasks: []Placed{}, Conflicts: p.explain(found.proven), BoundMinutes: 0}, nil
+		return Plan{Tasks: []Placed{}, Conflicts: p.explain(found.proven, work), BoundMinutes: 0}, nil
 	}
 	return p.plan(found), nil
 }

@@ -1,6 +1,7 @@
 package day
 
 import (
+	"context"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -16,7 +17,7 @@ func minutes(m float64) *float64 { return &m }
 
 func make1(t *testing.T, r Request) Plan {
 	t.Helper()
-	p, err := Make(r)
+	p, err := Make(context.Background(), r)
 	require.NoError(t, err)
 	if p.Feasible {
 		require.NoError(t, Check(r, p))
@@ -32,7 +33,7 @@ func kitchen() Kitchen {
 }
 
 func ExampleMake() {
-	p, _ := Make(Request{
+	p, _ := Make(context.Background(), Request{
 		ServeAt: "2026-12-05T19:30:00Z",
 		Kitchen: Kitchen{Cooks: 1, Rings: 2},
 		Tasks: []Task{
@@ -159,7 +160,7 @@ func TestFaultsAreListed(t *testing.T) {
 		{ID: "a"}, {ID: ""},
 		{ID: "b", After: []After{{ID: "nothing", MinGap: 10, MaxGap: minutes(5)}}},
 	}}
-	_, err := Make(r)
+	_, err := Make(context.Background(), r)
 	var faults Invalid
 	require.ErrorAs(t, err, &faults)
 	var fields []string
@@ -173,12 +174,12 @@ func TestFaultsAreListed(t *testing.T) {
 }
 
 func TestCircles(t *testing.T) {
-	_, err := Make(Request{ServeAt: serving.Format(time.RFC3339), Kitchen: kitchen(), Tasks: []Task{
+	_, err := Make(context.Background(), Request{ServeAt: serving.Format(time.RFC3339), Kitchen: kitchen(), Tasks: []Task{
 		{ID: "z"}, {ID: "a", After: []After{{ID: "c"}}}, {ID: "b", After: []After{{ID: "a"}}}, {ID: "c", After: []After{{ID: "b"}}}}})
 	var faults Invalid
 	require.ErrorAs(t, err, &faults)
 	require.Contains(t, err.Error(), "circle: a, c, b")
-	_, err = Make(Request{ServeAt: serving.Format(time.RFC3339), Tasks: []Task{{ID: "a", After: []After{{ID: "a"}}}}})
+	_, err = Make(context.Background(), Request{ServeAt: serving.Format(time.RFC3339), Tasks: []Task{{ID: "a", After: []After{{ID: "a"}}}}})
 	require.True(t, errors.As(err, &faults))
 }
 
@@ -407,7 +408,7 @@ func BenchmarkMake(b *testing.B) {
 		b.Run(fmt.Sprint(n), func(b *testing.B) {
 			r, _ := planted(rand.New(rand.NewPCG(1, 5)), n)
 			for b.Loop() {
-				if _, err := Make(r); err != nil {
+				if _, err := Make(context.Background(), r); err != nil {
 					b.Fatal(err)
 				}
 			}

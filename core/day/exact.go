@@ -94,6 +94,9 @@ func (e *exact) node(w *windows, bound int) bool {
 	if !w.propagate() || e.waitsLonger(w) || !w.energy() {
 		return true
 	}
+	if e.p.work.spent() {
+		return false
+	}
 	if e.best == nil {
 		for i := range w.n {
 			if !w.energyAround(i) {
@@ -140,6 +143,7 @@ type clash struct {
 // when there is none.
 func (e *exact) clash(w *windows) (clash, bool) {
 	p := e.p
+	p.work.spend(w.n * w.n * (1 + len(p.pools)/4))
 	found := clash{job: -1}
 	first := -1
 	active := make([]int, 0, w.n)
@@ -243,6 +247,7 @@ func (e *exact) take(w *windows) *windows {
 	} else {
 		c = &windows{}
 	}
+	e.p.work.spend(w.n * w.n)
 	c.copyFrom(w)
 	return c
 }

@@ -3,6 +3,7 @@ package day
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -32,6 +33,9 @@ type Job struct {
 	Kind string `json:"kind"`
 	// boils tells that it needs a pot of water at the boil.
 	boils bool
+	// Was is what it was called when jobs were named by the places of their
+	// steps; it finds what was said of a job then.
+	Was string `json:"-"`
 }
 
 // The kinds of job.
@@ -68,11 +72,19 @@ const (
 // ovens are heated, one pot of water is brought to the boil, and a blender used
 // twice is washed.
 func Jobs(l *larder.Larder, courses []Course, k Kitchen) []Job {
-	m := menu{larder: l, reader: flow.NewReader(l), kitchen: k, courses: courses, cut: map[string][]string{}}
+	m := menu{larder: l, reader: flow.NewReader(l), kitchen: k, courses: courses, cut: map[string][]string{}, was: map[string]string{}}
 	m.mise()
 	m.soaks()
 	for i := range courses {
 		m.course(i)
+	}
+	for i := range m.jobs {
+		j := &m.jobs[i]
+		for name, was := range m.was {
+			if rest, ok := strings.CutPrefix(j.ID, name+"."); ok {
+				j.Was = was + "." + rest
+			}
+		}
 	}
 	m.merge()
 	m.water()
@@ -90,6 +102,8 @@ type menu struct {
 	cut map[string][]string
 	// boils are the jobs that need water at the boil.
 	boils []int
+	// was are the names of steps by their places, by those they have.
+	was map[string]string
 }
 
 func lineKey(course, part, line int) string { return fmt.Sprintf("%d.%d.%d", course, part, line) }

@@ -1,6 +1,7 @@
 package day_test
 
 import (
+	"context"
 	"math/rand/v2"
 	"slices"
 	"strings"
@@ -65,7 +66,7 @@ func TestEveryDemoDishCanBePlanned(t *testing.T) {
 	for _, x := range recipes {
 		jobs := day.Jobs(l, courses(t, l, x.Key), house())
 		r := day.RequestFor(halfPastSeven, house(), jobs)
-		p, err := day.Make(r)
+		p, err := day.Make(context.Background(), r)
 		require.NoError(t, err, x.Key)
 		require.True(t, p.Feasible, "%s: %v", x.Key, p.Conflicts)
 		require.NoError(t, day.Check(r, p), x.Key)
@@ -78,7 +79,7 @@ func TestAMenuOfFourDishesForTwelve(t *testing.T) {
 	jobs := day.Jobs(l, menu, house())
 	r := day.RequestFor(halfPastSeven, house(), jobs)
 	began := time.Now()
-	p, err := day.Make(r)
+	p, err := day.Make(context.Background(), r)
 	require.NoError(t, err)
 	t.Log(len(jobs), "jobs,", p.SpanMinutes, "min, at least", p.BoundMinutes, time.Since(began))
 	require.True(t, p.Feasible, "%v", p.Conflicts)
@@ -108,7 +109,7 @@ func TestAnOvenThatIsHotIsNotHeatedAgain(t *testing.T) {
 		menu = append(menu, day.Course{ID: name, Name: name, Factor: 1, Parts: []swap.Component{{Name: name, Steps: []swap.Step{bake}}}})
 	}
 	jobs := day.Jobs(larderOf(t), menu, house())
-	p, err := day.Make(day.RequestFor(halfPastSeven, house(), jobs))
+	p, err := day.Make(context.Background(), day.RequestFor(halfPastSeven, house(), jobs))
 	require.NoError(t, err)
 	require.True(t, p.Feasible)
 	heated := 0
@@ -138,7 +139,7 @@ func TestRandomMenusNeverBreakARule(t *testing.T) {
 		k.Cooks, k.Rings = 1+rng.IntN(3), 2+rng.IntN(4)
 		jobs := day.Jobs(l, menu, k)
 		r := day.RequestFor(halfPastSeven, k, jobs)
-		p, err := day.Make(r)
+		p, err := day.Make(context.Background(), r)
 		require.NoError(t, err)
 		if !p.Feasible {
 			require.NotEmpty(t, p.Conflicts)
@@ -181,21 +182,21 @@ func TestReplanningKeepsWhatIsDone(t *testing.T) {
 		{ID: "finish", Minutes: 10, Hands: 1, After: []day.After{{ID: "simmer"}}},
 		{ID: "salad", Minutes: 15, Hands: 1},
 	}}
-	p, _, err := day.Replan(r, "2026-12-05T18:00:00Z", nil, nil)
+	p, _, err := day.Replan(context.Background(), r, "2026-12-05T18:00:00Z", nil, nil)
 	require.NoError(t, err)
 	require.True(t, p.Feasible, "the plan begins at 18:00")
 
 	// The chopping ran ten minutes over: the rest moves, and is late.
 	late := []day.Progress{{ID: "chop", Start: "2026-12-05T18:00:00Z", Minutes: 30, Done: true}}
 	groups := map[string][]string{"the salad": {"salad"}, "the stew": {"chop", "simmer", "finish"}}
-	p, options, err := day.Replan(r, "2026-12-05T18:30:00Z", late, groups)
+	p, options, err := day.Replan(context.Background(), r, "2026-12-05T18:30:00Z", late, groups)
 	require.NoError(t, err)
 	require.False(t, p.Feasible)
 	require.NotEmpty(t, p.Conflicts)
 	require.Equal(t, "Serve 10 minutes later, at 19:40.", options[0].Text)
 	require.True(t, slices.ContainsFunc(options, func(o day.Option) bool { return strings.Contains(o.Text, "the stew") }))
 	r.ServeAt = options[0].ServeAt
-	p, _, err = day.Replan(r, "2026-12-05T18:30:00Z", late, groups)
+	p, _, err = day.Replan(context.Background(), r, "2026-12-05T18:30:00Z", late, groups)
 	require.NoError(t, err)
 	require.True(t, p.Feasible)
 	for _, task := range p.Tasks {
@@ -208,13 +209,13 @@ func TestReplanningKeepsWhatIsDone(t *testing.T) {
 
 	// A second cook who comes now helps where hands are short.
 	busy := day.Request{ServeAt: halfPastSeven, Kitchen: day.Kitchen{Cooks: 1}, Tasks: []day.Task{{ID: "a", Minutes: 40, Hands: 1}, {ID: "b", Minutes: 40, Hands: 1}}}
-	_, options, err = day.Replan(busy, "2026-12-05T18:45:00Z", nil, nil)
+	_, options, err = day.Replan(context.Background(), busy, "2026-12-05T18:45:00Z", nil, nil)
 	require.NoError(t, err)
 	require.True(t, slices.ContainsFunc(options, func(o day.Option) bool { return o.Cooks == 2 }))
 
-	_, _, err = day.Replan(r, "soon", nil, nil)
+	_, _, err = day.Replan(context.Background(), r, "soon", nil, nil)
 	require.Error(t, err)
-	_, _, err = day.Replan(r, "2026-12-05T18:45:00Z", []day.Progress{{ID: "nothing"}}, nil)
+	_, _, err = day.Replan(context.Background(), r, "2026-12-05T18:45:00Z", []day.Progress{{ID: "nothing"}}, nil)
 	require.Error(t, err)
 }
 
@@ -238,7 +239,7 @@ func TestWhatIsListedAsSoakedIsPutToSoakOnce(t *testing.T) {
 	require.GreaterOrEqual(t, boiled, 0)
 	require.Contains(t, jobs[boiled].Text, "boil hard")
 	r := day.RequestFor(halfPastSeven, house(), jobs)
-	p, err := day.Make(r)
+	p, err := day.Make(context.Background(), r)
 	require.NoError(t, err)
 	require.True(t, p.Feasible, "%v", p.Conflicts)
 	require.NoError(t, day.Check(r, p))
@@ -259,4 +260,71 @@ func TestGreasingIsATaskOfItsOwn(t *testing.T) {
 		return slices.ContainsFunc(j.After, func(x day.After) bool { return x.ID == jobs[at].ID })
 	}), "the dough goes into a tin that is ready")
 	require.True(t, slices.ContainsFunc(jobs, func(j day.Job) bool { return j.Kind == day.Heat && j.Oven != nil }))
+}
+
+// A supper that runs late, or of which odd things were said, is always answered,
+// and soon.
+func TestALateSupperIsReplannedSoon(t *testing.T) {
+	l := larderOf(t)
+	menu := courses(t, l, "skink", "goulash", "pierogi", "nata")
+	jobs := day.Jobs(l, menu, house())
+	r := day.RequestFor(halfPastSeven, house(), jobs)
+	p, err := day.Make(context.Background(), r)
+	require.NoError(t, err)
+	require.True(t, p.Feasible)
+	groups := map[string][]string{}
+	for _, j := range jobs {
+		groups[j.Course] = append(groups[j.Course], j.ID)
+	}
+	start, err := time.Parse(time.RFC3339, *p.StartAt)
+	require.NoError(t, err)
+	serve, err := time.Parse(time.RFC3339, halfPastSeven)
+	require.NoError(t, err)
+	ask := func(now time.Time, said []day.Progress) (day.Plan, []day.Option) {
+		from := time.Now()
+		p, options, err := day.Replan(context.Background(), r, now.Format(time.RFC3339), said, groups)
+		require.NoError(t, err)
+		require.Less(t, time.Since(from), 3*time.Second, "counted work bounds it to a second, on an idle machine")
+		require.True(t, p.Feasible || len(p.Conflicts) > 0)
+		return p, options
+	}
+	late, options := ask(start.Add(20*time.Minute), nil)
+	require.False(t, late.Feasible)
+	require.NotEmpty(t, options)
+	require.Contains(t, options[0].Text, "later")
+
+	rng := rand.New(rand.NewPCG(7, 7))
+	for range 12 {
+		var said []day.Progress
+		for _, at := range rng.Perm(len(p.Tasks))[:rng.IntN(12)] {
+			task := p.Tasks[at]
+			begun, err := time.Parse(time.RFC3339, task.Start)
+			require.NoError(t, err)
+			said = append(said, day.Progress{ID: task.ID, Start: begun.Add(time.Duration(rng.IntN(7200)-3600) * time.Second).Format(time.RFC3339), Minutes: float64(rng.IntN(90)), Done: rng.IntN(2) == 0})
+		}
+		ask(start.Add(time.Duration(rng.IntN(int(serve.Sub(start).Seconds())+7200)-3600)*time.Second), said)
+	}
+}
+
+// What must have been done before something that has begun is done: nobody
+// heats an oven for a tart that has come out of it.
+func TestWhatBeginsHasWhatItNeeds(t *testing.T) {
+	r := day.Request{ServeAt: halfPastSeven, Kitchen: house(), Tasks: []day.Task{
+		{ID: "heat", Minutes: 15, Oven: &day.OvenUse{Celsius: 200, Shelves: 1}},
+		{ID: "bake", Minutes: 30, Oven: &day.OvenUse{Celsius: 200, Shelves: 1}, After: []day.After{{ID: "heat"}}},
+		{ID: "ice", Minutes: 5, Hands: 1, After: []day.After{{ID: "bake"}}},
+	}}
+	p, _, err := day.Replan(context.Background(), r, "2026-12-05T18:00:00Z", []day.Progress{{ID: "bake", Start: "2026-12-05T17:20:00Z", Minutes: 30, Done: true}}, nil)
+	require.NoError(t, err)
+	require.True(t, p.Feasible, "%v", p.Conflicts)
+	require.Equal(t, "2026-12-05T17:05:00Z", p.Tasks[0].Start)
+	require.GreaterOrEqual(t, p.Tasks[2].Start, "2026-12-05T18:00:00Z")
+
+	// Work that is under way at night goes on, though nobody is meant to be up.
+	k := house()
+	k.Awake = &day.Awake{From: "07:00", To: "22:00"}
+	r = day.Request{ServeAt: halfPastSeven, Kitchen: k, Tasks: []day.Task{{ID: "knead", Minutes: 20, Hands: 1}}}
+	p, _, err = day.Replan(context.Background(), r, "2026-12-05T06:10:00Z", []day.Progress{{ID: "knead", Start: "2026-12-05T06:00:00Z", Minutes: 20}}, nil)
+	require.NoError(t, err)
+	require.True(t, p.Feasible, "%v", p.Conflicts)
 }

@@ -24,6 +24,11 @@ type problem struct {
 	baked   []int // jobs that take an oven
 	open    hours
 	horizon int
+	// lag is the least time between any two starts that the gaps ask for, dead
+	// that they contradict each other.
+	lag  []int
+	dead bool
+	work *effort
 }
 
 // job is a task in ticks. Its start lies between release and deadline.
@@ -60,7 +65,7 @@ const heatTolerance = OvenTolerance * 1000
 const never = math.MaxInt / 4
 
 // compile checks a request and turns it around.
-func compile(r Request) (*problem, error) {
+func compile(r Request, work *effort) (*problem, error) {
 	var faults Invalid
 	wrong := func(field, format string, a ...any) {
 		faults = append(faults, Fault{field, fmt.Sprintf(format, a...)})
@@ -82,8 +87,9 @@ func compile(r Request) (*problem, error) {
 		wrong(fmt.Sprintf("tasks[%d].after", loop[0]), "goes round in a circle: %s", strings.Join(names, ", "))
 		return nil, faults
 	}
-	p := &problem{request: r, serveAt: serve}
+	p := &problem{request: r, serveAt: serve, work: work}
 	p.fill(index, awake)
+	p.lags()
 	return p, nil
 }
 
@@ -291,7 +297,7 @@ func (p *problem) fill(index map[string]int, awake *window) {
 	p.in, p.out = make([][]int, len(r.Tasks)), make([][]int, len(r.Tasks))
 	span, handsOn := 0, 0
 	for i, t := range r.Tasks {
-		j := job{length: ticks(t.Minutes), handsOn: t.Hands > 0, last: true, deadline: never}
+		j := job{length: ticks(t.Minutes), handsOn: t.Hands > 0 && !t.begun, last: true, deadline: never}
 		p.horizon = max(p.horizon, pins[i]/p.tick+j.length)
 		span += j.length
 		add := func(pool, amount int) {
@@ -305,6 +311,8 @@ func (p *problem) fill(index map[string]int, awake *window) {
 		}
 		if j.handsOn {
 			handsOn++
+		}
+		if t.Hands > 0 {
 			add(cooksPool, t.Hands)
 		}
 		if t.Rings > 0 {

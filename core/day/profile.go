@@ -123,6 +123,7 @@ func (f *profile) earliestIn(j *job, t, oven int) int {
 	}
 	for k := f.step(t); ; {
 		blocked := -1
+		f.p.work.spend(placeWork / 4)
 		for i := k; i < len(f.at) && f.at[i] < t+j.length; i++ {
 			if !f.fits(j, i, oven) {
 				blocked = i
@@ -199,10 +200,15 @@ func (f *profile) split(t int) int {
 	return k + 1
 }
 
+// placeWork is what placing a job takes, in passes, beside the steps and links
+// that are looked through.
+const placeWork = 100
+
 // place puts a job at a start, whether it fits or not.
 func (f *profile) place(i, t, oven int) {
 	f.start[i], f.oven[i] = t, oven
 	f.placed++
+	f.p.work.spend(placeWork + len(f.at) + len(f.p.in[i]) + len(f.p.out[i]))
 	j := &f.p.jobs[i]
 	if j.length == 0 || len(j.needs) == 0 && j.shelves == 0 {
 		return

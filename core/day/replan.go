@@ -1,6 +1,7 @@
 package day
 
 import (
+	"context"
 	"fmt"
 	"slices"
 	"time"
@@ -9,7 +10,9 @@ import (
 // Progress is what became of a task: it started then and took, or will take,
 // so many minutes.
 type Progress struct {
-	ID      string  `json:"id"`
+	ID string `json:"id"`
+	// Name is what the task was called when this was said.
+	Name    string  `json:"name,omitempty"`
 	Start   string  `json:"start"`
 	Minutes float64 `json:"minutes"`
 	Done    bool    `json:"done"`
@@ -32,7 +35,7 @@ const latestDelay = 240
 // it was, the rest starts from now on, within the same demands where they can
 // still be met. Without a plan it offers ways out: the least delay to the
 // minute, one more cook, or without one of the groups (dishes) of tasks.
-func Replan(r Request, now string, progress []Progress, groups map[string][]string) (Plan, []Option, error) {
+func Replan(ctx context.Context, r Request, now string, progress []Progress, groups map[string][]string) (Plan, []Option, error) {
 	at, err := time.Parse(time.RFC3339, now)
 	if err != nil {
 		return Plan{}, nil, Invalid{{"now", "must be a time such as 2026-12-05T17:30:00Z"}}
@@ -41,11 +44,12 @@ func Replan(r Request, now string, progress []Progress, groups map[string][]stri
 	if err != nil {
 		return Plan{}, nil, err
 	}
-	p, err := Make(rest)
+	work := newEffort(ctx)
+	p, err := plan(rest, work.part(1-partOfOptions))
 	if err != nil || p.Feasible {
 		return p, []Option{}, err
 	}
-	return p, options(rest, groups), nil
+	return p, options(rest, groups, work), nil
 }
 
 // started pins what has begun and keeps the rest from the past. Of what has
@@ -68,10 +72,11 @@ func started(r Request, now time.Time, progress []Progress) (Request, error) {
 		t.StartAt, t.Minutes = &start, p.Minutes
 		begun[p.ID] = true
 	}
+	progress = slices.Concat(progress, implied(&out, begun))
 	for i := range out.Tasks {
 		t := &out.Tasks[i]
 		if begun[t.ID] {
-			t.After, t.ServeWithin = nil, nil
+			t.After, t.ServeWithin, t.begun = nil, nil, true
 			if p := progress[slices.IndexFunc(progress, func(p Progress) bool { return p.ID == t.ID })]; p.Done {
 				t.Hands, t.Rings, t.Oven, t.Kit = 0, 0, nil, nil
 			}
@@ -96,12 +101,39 @@ func started(r Request, now time.Time, progress []Progress) (Request, error) {
 	return out, nil
 }
 
+// implied is what must have been done since something after it has begun, such
+// as the heating of an oven in which something bakes: it ended by then.
+func implied(r *Request, begun map[string]bool) []Progress {
+	var out []Progress
+	for again := true; again; {
+		again = false
+		for i := range r.Tasks {
+			t := &r.Tasks[i]
+			if !begun[t.ID] || t.StartAt == nil {
+				continue
+			}
+			for _, a := range t.After {
+				at := slices.IndexFunc(r.Tasks, func(x Task) bool { return x.ID == a.ID })
+				if at < 0 || begun[a.ID] {
+					continue
+				}
+				before := &r.Tasks[at]
+				start := mustTime(*t.StartAt).Add(-time.Duration(before.Minutes * float64(time.Minute))).Format(time.RFC3339)
+				before.StartAt = &start
+				begun[a.ID], again = true, true
+				out = append(out, Progress{ID: a.ID, Start: start, Minutes: before.Minutes, Done: true})
+			}
+		}
+	}
+	return out
+}
+
 // optionPlacements bounds the search behind each option that is looked at.
 const optionPlacements = 60_000
 
 // works says whether a plan for a request is found.
-func works(r Request) bool {
-	p, err := compile(r)
+func works(r Request, work *effort) bool {
+	p, err := compile(r, work)
 	if err != nil || len(p.hopeless()) > 0 || !p.possible(p.horizon) {
 		return false
 	}
@@ -116,17 +148,17 @@ func endOf(progress []Progress, id string) time.Time {
 }
 
 // options looks for ways out of a day without a plan.
-func options(r Request, groups map[string][]string) []Option {
+func options(r Request, groups map[string][]string, work *effort) []Option {
 	out := []Option{}
 	later := func(minutes int) Request {
 		q := r
 		q.ServeAt = mustTime(r.ServeAt).Add(time.Duration(minutes) * time.Minute).Format(time.RFC3339)
 		return q
 	}
-	if works(later(latestDelay)) {
+	if works(later(latestDelay), work) {
 		lo, hi := 0, latestDelay
 		for hi-lo > 1 {
-			if mid := (lo + hi) / 2; works(later(mid)) {
+			if mid := (lo + hi) / 2; works(later(mid), work) {
 				hi = mid
 			} else {
 				lo = mid
@@ -136,7 +168,7 @@ func options(r Request, groups map[string][]string) []Option {
 		out = append(out, Option{Text: fmt.Sprintf("Serve %s later, at %s.", spokenSeconds(hi*60), mustTime(q.ServeAt).Format("15:04")), ServeAt: q.ServeAt, Without: []string{}})
 	}
 	helped := r
-	if helped.Kitchen.Cooks++; works(helped) {
+	if helped.Kitchen.Cooks++; works(helped, work) {
 		out = append(out, Option{Text: fmt.Sprintf("With one more cook (%d) everything can be ready in time.", helped.Kitchen.Cooks), Cooks: helped.Kitchen.Cooks, Without: []string{}})
 	}
 	names := make([]string, 0, len(groups))
@@ -151,7 +183,7 @@ func options(r Request, groups map[string][]string) []Option {
 				kept = append(kept, i)
 			}
 		}
-		if len(kept) < len(r.Tasks) && works(only(r, kept)) {
+		if len(kept) < len(r.Tasks) && works(only(r, kept), work) {
 			out = append(out, Option{Text: fmt.Sprintf("Without %s the rest can be ready in time.", name), Without: groups[name]})
 		}
 	}

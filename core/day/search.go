@@ -43,6 +43,9 @@ func (g *generator) search(budget int) *schedule {
 	}
 	floor, _ := p.lowerBound(p.horizon)
 	for _, rule := range rules(p) {
+		if best != nil && p.work.spent() {
+			break
+		}
 		s := g.build(rule, never)
 		use(s)
 		if current == nil || s.better(current) {
@@ -54,7 +57,7 @@ func (g *generator) search(budget int) *schedule {
 	}
 	begin, round, settled := current, 0, false
 	from, limit := g.prof.placed, g.prof.placed+budget
-	for g.prof.placed < limit {
+	for g.prof.placed < limit && !p.work.spent() {
 		if best.late == 0 && (g.any || best.span <= floor && best.wait == 0) {
 			break
 		}

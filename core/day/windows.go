@@ -30,10 +30,7 @@ const noLag = -never / 4
 
 func newWindows(p *problem, horizon int) *windows {
 	n := len(p.jobs)
-	w := &windows{p: p, n: n, es: make([]int, n), ls: make([]int, n), lag: make([]int, n*n), oven: make([]int, n), apart: make([]bool, n*n)}
-	for i := range w.lag {
-		w.lag[i] = noLag
-	}
+	w := &windows{p: p, n: n, es: make([]int, n), ls: make([]int, n), lag: slices.Clone(p.lag), oven: make([]int, n), apart: make([]bool, n*n), dead: p.dead}
 	for i := range p.jobs {
 		j := &p.jobs[i]
 		w.es[i], w.ls[i] = j.release, min(j.deadline, horizon-j.length)
@@ -43,20 +40,51 @@ func newWindows(p *problem, horizon int) *windows {
 		}
 	}
 	for i := range n {
-		w.lag[i*n+i] = 0
-	}
-	for _, l := range p.links {
-		w.after(l.from, l.to, p.jobs[l.from].length+l.min)
-		if l.max >= 0 {
-			w.after(l.to, l.from, -p.jobs[l.from].length-l.max)
-		}
-	}
-	for i := range n {
 		for j := range n {
 			w.apart[i*n+j] = i != j && p.exclude(i, j)
 		}
 	}
 	return w
+}
+
+// lags draws from the gaps what they ask of every two starts: the longest ways
+// between them (Floyd and Warshall).
+func (p *problem) lags() {
+	n := len(p.jobs)
+	p.lag = make([]int, n*n)
+	for i := range p.lag {
+		p.lag[i] = noLag
+	}
+	for i := range n {
+		p.lag[i*n+i] = 0
+	}
+	for _, l := range p.links {
+		there := &p.lag[l.from*n+l.to]
+		*there = max(*there, p.jobs[l.from].length+l.min)
+		if l.max >= 0 {
+			back := &p.lag[l.to*n+l.from]
+			*back = max(*back, -p.jobs[l.from].length-l.max)
+		}
+	}
+	for k := range n {
+		next := p.lag[k*n : (k+1)*n]
+		for a := range n {
+			to := p.lag[a*n+k]
+			if to <= noLag {
+				continue
+			}
+			row := p.lag[a*n : (a+1)*n]
+			for b, l := range next {
+				if l > noLag && to+l > row[b] {
+					row[b] = to + l
+				}
+			}
+			p.work.spend(n)
+		}
+	}
+	for i := range n {
+		p.dead = p.dead || p.lag[i*n+i] > 0
+	}
 }
 
 // exclude says whether two jobs ask for more than there is when they run
@@ -93,6 +121,7 @@ func (w *windows) after(i, j, lag int) {
 		w.dead = true
 		return
 	}
+	w.p.work.spend(n * n / 4)
 	next := w.lag[j*n : (j+1)*n]
 	for a := range n {
 		to := w.lag[a*n+i]
@@ -121,7 +150,7 @@ func (w *windows) copyFrom(o *windows) {
 // propagate narrows the windows until nothing moves; false when a job has no
 // start left.
 func (w *windows) propagate() bool {
-	for {
+	for !w.p.work.spent() {
 		if w.dead || !w.lags() {
 			return false
 		}
@@ -133,11 +162,12 @@ func (w *windows) propagate() bool {
 			return true
 		}
 	}
+	return true // nothing more could be looked at
 }
 
 // lags narrows by the gaps and the hours.
 func (w *windows) lags() bool {
-	for moved := true; moved; {
+	for moved := true; moved && w.p.work.spend(w.n*w.n); {
 		moved = false
 		for i := range w.n {
 			row := w.lag[i*w.n : (i+1)*w.n]
@@ -166,6 +196,7 @@ func (w *windows) lags() bool {
 // order decides pairs of jobs that exclude each other where only one order is
 // left.
 func (w *windows) order() (moved, possible bool) {
+	w.p.work.spend(w.n * w.n)
 	for i := range w.n {
 		for j := i + 1; j < w.n; j++ {
 			if !w.apart[i*w.n+j] {
@@ -296,6 +327,9 @@ func (w *windows) roomFor(capacity int, open hours, ovens int) bool {
 	slices.Sort(w.tos)
 	w.froms, w.tos = slices.Compact(w.froms), slices.Compact(w.tos)
 	for _, from := range w.froms {
+		if !w.p.work.spend(pairWork * len(w.tos) * len(w.users)) {
+			return true // nothing more could be looked at
+		}
 		for _, to := range w.tos {
 			if to <= from {
 				continue
@@ -315,6 +349,9 @@ func (w *windows) roomFor(capacity int, open hours, ovens int) bool {
 	}
 	return true
 }
+
+// pairWork is what looking at a claim in an interval takes, in passes.
+const pairWork = 3
 
 // heats checks that heats which never share an oven fit into an interval one
 // after the other. The users are in order of heat; those of one heat take at

@@ -49,7 +49,7 @@ func (b *Book) Apply(d recipe.Dish, dec Decisions, detail bool) (Adaptation, err
 // apply puts decisions in and compares the two dishes; detail asks for what
 // each line contributes.
 func (x *bench) apply(dec Decisions, detail bool) Adaptation {
-	a := Adaptation{Components: []Component{}, Swaps: []Chosen{}, Boosters: []Dose{}, Unresolved: []Open{}, SidePots: []Branch{}}
+	a := Nothing()
 	x.dec = dec
 	for i, c := range x.dish.Components {
 		comp := Component{Name: c.Name, Lines: []Line{}, Steps: []Step{}}

@@ -205,6 +205,11 @@ type Adaptation struct {
 	SidePots []Branch `json:"sidePots"`
 }
 
+// Nothing is an adaptation without anything in it.
+func Nothing() Adaptation {
+	return Adaptation{Components: []Component{}, Swaps: []Chosen{}, Boosters: []Dose{}, Traits: []character.Thread{}, Structure: []character.Holding{}, Unresolved: []Open{}, SidePots: []Branch{}}
+}
+
 // Branch is a side pot: from which step it parts from the dish, what goes into
 // it, what is done with it and when it is ready.
 type Branch struct {

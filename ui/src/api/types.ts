@@ -42,6 +42,7 @@ export interface DishView {
   slots: Slot[];
   roles: LineRole[];
   adaptation: Adaptation;
+  faults: Fault[];
 }
 export interface Document {
   name: string;
@@ -394,6 +395,10 @@ export interface Branch {
   steps: string[];
   core: string[];
 }
+export interface Fault {
+  part: string;
+  text: string;
+}
 export interface DishSummary {
   id: string;
   name: string;
@@ -404,6 +409,7 @@ export interface DishSummary {
   open: number;
   swaps: number;
   threads: ThreadMark[];
+  fault: string;
 }
 export interface ThreadMark {
   trait: string;
@@ -605,6 +611,7 @@ export interface DayView {
   };
   missing: string[];
   jobs: Job[];
+  aside: Progress[];
   plan: Plan;
   options: Option[];
   shopping: List;
@@ -646,6 +653,7 @@ export interface DayDish {
 }
 export interface Progress {
   id: string;
+  name?: string;
   start: string;
   minutes: number;
   done: boolean;

@@ -100,6 +100,15 @@ export default function DayPage() {
           {m}
         </p>
       ))}
+      {view.aside.length > 0 && (
+        <p className="missing" role="note">
+          Said of tasks that are no longer in the plan, and kept:{" "}
+          {view.aside
+            .map((p) => `${p.name ?? "a task"}, begun ${wall(p.start)}${p.done ? ", done" : ""}`)
+            .join("; ")}
+          .
+        </p>
+      )}
       {!view.plan.feasible && <Conflicts view={view} set={set} />}
       <div className="day-tools no-print">
         <Segmented

@@ -62,6 +62,7 @@ function view(): DayView {
     },
     names: { d1: "Stew" },
     missing: [],
+    aside: [],
     jobs: [
       job("soak", { kind: "wait", hands: 0, minutes: 480 }),
       job("chop"),
@@ -272,6 +273,15 @@ describe("a day", () => {
     expect(kept[0]?.serveAt).toBe(later(serveAt, 10));
     expect(kept[1]?.kitchen.cooks).toBe(3);
     expect(kept[2]?.dishes).toEqual([]);
+  });
+
+  it("shows what was said of tasks that are gone", async () => {
+    answer.aside = [
+      { id: "x", name: "Flake the fish", start: "2026-12-05T17:10:00Z", minutes: 5, done: true },
+    ];
+    open("/days/e1");
+    const note = await screen.findByText(/no longer in the plan/);
+    expect(note.textContent).toContain("Flake the fish, begun 17:10, done");
   });
 
   it("ticks off the shopping and takes off what is in the house", async () => {

@@ -63,9 +63,25 @@ export default function DishFrame() {
           <ProblemNote error={open.error} retry={open.retry} />
         </main>
       )}
+      <Faults dish={open.dish} />
       <Conflict open={open} />
       <Outlet />
     </DishContext>
+  );
+}
+
+/** Parts that could not be computed; what was entered is there all the same. */
+function Faults({ dish }: { dish: DishView }) {
+  if (dish.faults.length === 0) return null;
+  return (
+    <main className="page" style={{ paddingBottom: 0 }}>
+      <div className="problem" role="alert">
+        <h3>A part of this dish could not be worked out</h3>
+        {dish.faults.map((f) => (
+          <p key={f.part}>{f.text}</p>
+        ))}
+      </div>
+    </main>
   );
 }
 

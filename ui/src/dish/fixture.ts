@@ -43,6 +43,7 @@ export function dish(): DishView {
     canUndo: true,
     canRedo: false,
     what: "used a swap",
+    faults: [],
     slots: [
       {
         ref: refOf(0, 0),

@@ -125,6 +125,19 @@ describe("the frame of a dish", () => {
     expect(calls.length).toBe(before);
   });
 
+  it("keeps everything in reach when a part cannot be worked out", async () => {
+    const broken = dish();
+    broken.faults = [{ part: "adaptation", text: "The adaptation could not be worked out." }];
+    broken.adaptation = { ...broken.adaptation, components: [], swaps: [], unresolved: [] };
+    serve(broken);
+    for (const stage of ["original", "swaps", "method"]) {
+      const page = open(stage);
+      expect((await screen.findByRole("alert")).textContent).toContain("could not be worked out");
+      expect(screen.getByRole("button", { name: "Undo" })).toBeDefined();
+      page.unmount();
+    }
+  });
+
   it("shows both versions when another window was faster", async () => {
     const theirs = { ...dish(), edit: 9, what: "took the simplest proposal" };
     let late = true;

@@ -45,7 +45,9 @@ export default function DishesPage() {
                 {d.swaps > 0 ? (
                   <TallyView tally={d.tally} />
                 ) : (
-                  <span className="quiet">original kept, not adapted yet</span>
+                  <span className="quiet">
+                    {d.fault !== "" ? d.fault : "original kept, not adapted yet"}
+                  </span>
                 )}
                 <State dish={d} />
               </Link>
@@ -58,6 +60,7 @@ export default function DishesPage() {
 }
 
 function State({ dish }: { dish: DishSummary }) {
+  if (dish.fault !== "") return <span className="state open">to be mended</span>;
   if (dish.open > 0) {
     return (
       <span className="state open">

@@ -138,8 +138,7 @@ function Amount({ open, slotRef }: { open: OpenDish; slotRef: string }) {
         value={amounts[id] ?? 1}
         aria-label="Times the book's amounts"
         onChange={(v) => {
-          const next =
-            v === null || v === 1 ? without(amounts, id) : { ...amounts, [id]: v };
+          const next = v === null || v === 1 ? without(amounts, id) : { ...amounts, [id]: v };
           open.decide("changed the amounts of a swap", { amounts: next });
         }}
       />

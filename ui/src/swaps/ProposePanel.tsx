@@ -9,7 +9,6 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
 
-
 interface Props {
   dish: DishView;
   close: () => void;

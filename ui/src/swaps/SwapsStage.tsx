@@ -24,7 +24,8 @@ export default function SwapsStage() {
   const [picked, setPicked] = useState("");
   const [proposing, setProposing] = useState(false);
   const slots = dish.slots;
-  const firstOpen = slots.find((s) => !dish.document.decisions.swaps[idOf(dish, s.ref)]) ?? slots[0];
+  const firstOpen =
+    slots.find((s) => !dish.document.decisions.swaps[idOf(dish, s.ref)]) ?? slots[0];
   const chosen = slots.some((s) => s.ref === picked) ? picked : (firstOpen?.ref ?? "");
   const [pointed, setPointed] = useState<Candidate | null>(null);
   const preview = usePreview(dish, chosen, pointed);

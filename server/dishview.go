@@ -1,0 +1,134 @@
+package server
+
+import (
+	"fmt"
+	"log/slog"
+	"runtime/debug"
+	"time"
+
+	"yembra/core/character"
+	"yembra/core/swap"
+	"yembra/store"
+)
+
+// DishView is a dish with everything computed from it.
+type DishView struct {
+	ID         string          `json:"id"`
+	Edit       int64           `json:"edit"`
+	Changed    time.Time       `json:"changed"`
+	CanUndo    bool            `json:"canUndo"`
+	CanRedo    bool            `json:"canRedo"`
+	What       string          `json:"what"`
+	Document   store.Document  `json:"document"`
+	Slots      []swap.Slot     `json:"slots"`
+	Roles      []swap.LineRole `json:"roles"`
+	Adaptation swap.Adaptation `json:"adaptation"`
+	// Faults are parts that could not be computed; all else is there.
+	Faults []Fault `json:"faults"`
+}
+
+// Fault is a part of a dish that could not be computed, and why in words a cook
+// can pass on; the log has the rest.
+type Fault struct {
+	Part string `json:"part"`
+	Text string `json:"text"`
+}
+
+// DishSummary is a dish as a list shows it.
+type DishSummary struct {
+	ID      string          `json:"id"`
+	Name    string          `json:"name"`
+	Place   string          `json:"place"`
+	Country string          `json:"country"`
+	Changed time.Time       `json:"changed"`
+	Tally   character.Tally `json:"tally"`
+	Open    int             `json:"open"`
+	Swaps   int             `json:"swaps"`
+	// Threads are the traits for the emblem: steps by trait.
+	Threads []ThreadMark `json:"threads"`
+	// Fault says what is wrong with it, empty where nothing is.
+	Fault string `json:"fault"`
+}
+
+// ThreadMark is one thread of a dish's emblem.
+type ThreadMark struct {
+	Trait   string            `json:"trait"`
+	Verdict character.Verdict `json:"verdict"`
+	Steps   float64           `json:"steps"`
+}
+
+// guarded computes a part of a dish. Where that fails, or even panics, the log
+// has the dish and the stack and the fault is returned, so that one bad part
+// never closes the rest.
+func guarded(dish, part string, work func() error) (fault *Fault) {
+	failed := func(cause any) {
+		slog.Error("a part of a dish could not be computed", "dish", dish, "part", part, "cause", cause, "stack", string(debug.Stack()))
+		fault = &Fault{part, fmt.Sprintf("The %s could not be worked out. The original, what was decided, undo and giving out are as they were; the log names the fault under dish %s.", part, dish)}
+	}
+	defer func() {
+		if cause := recover(); cause != nil {
+			failed(cause)
+		}
+	}()
+	if err := work(); err != nil {
+		failed(err)
+	}
+	return fault
+}
+
+// viewDish computes a dish, part by part.
+func (k *Kitchen) viewDish(d store.Dish) DishView {
+	v := DishView{ID: d.ID, Edit: d.Edit, Changed: d.Changed, CanUndo: d.CanUndo, CanRedo: d.CanRedo, What: d.What, Document: d.Document,
+		Slots: []swap.Slot{}, Roles: []swap.LineRole{}, Adaptation: swap.Nothing(), Faults: []Fault{}}
+	core := k.Core()
+	part := func(name string, work func() error) {
+		if fault := guarded(d.ID, name, work); fault != nil {
+			v.Faults = append(v.Faults, *fault)
+		}
+	}
+	original := d.Document.Original
+	part("adaptation", func() error {
+		a, err := core.Carrier.Adapt(original, d.Document.Placed(), true)
+		if err == nil {
+			v.Adaptation = a
+		}
+		return err
+	})
+	part("list of lines to swap", func() error {
+		rules, err := swap.NewRules(core.Larder, d.Document.Decisions.HouseRules)
+		if err == nil {
+			v.Slots = core.Book.Slots(original, rules, d.Document.Placed())
+		}
+		return err
+	})
+	part("part each line plays", func() error {
+		v.Roles = core.Book.Roles(original, d.Document.Placed())
+		return nil
+	})
+	return v
+}
+
+// summary computes a dish as a list shows it.
+func (k *Kitchen) summary(d store.Dish) DishSummary {
+	s := DishSummary{ID: d.ID, Name: d.Document.Name, Place: d.Document.Place, Country: d.Document.Country, Changed: d.Changed, Threads: []ThreadMark{}, Fault: d.Damage}
+	if d.Damage != "" {
+		s.Name = "A dish that cannot be read"
+		return s
+	}
+	fault := guarded(d.ID, "summary", func() error {
+		k.Core().Reader.Complete(&d.Document.Original)
+		a, err := k.Core().Book.Apply(d.Document.Original, d.Document.Placed(), false)
+		if err != nil {
+			return err
+		}
+		s.Tally, s.Open, s.Swaps = a.Tally, len(a.Unresolved), len(a.Swaps)
+		for _, t := range a.Traits {
+			s.Threads = append(s.Threads, ThreadMark{t.Trait, t.Verdict, t.Steps})
+		}
+		return nil
+	})
+	if fault != nil {
+		s.Fault = fault.Text
+	}
+	return s
+}

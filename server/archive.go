@@ -206,6 +206,12 @@ func checkHistory(l *larder.Larder, h store.History) error {
 		if err := checkOriginalAgainst(l, doc.Original); err != nil {
 			return fmt.Errorf("revision %d: %w", r.Number, err)
 		}
+		if r.Number != h.Revision {
+			continue // what no longer counts may hold what is no longer known
+		}
+		if err := checkBounds(l, doc.Decisions); err != nil {
+			return fmt.Errorf("revision %d: %w", r.Number, err)
+		}
 	}
 	if !current || h.Edit < 1 {
 		return fmt.Errorf("its current revision is missing")

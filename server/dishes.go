@@ -3,7 +3,6 @@ package server
 import (
 	"context"
 	"errors"
-	"fmt"
 	"strconv"
 	"strings"
 
@@ -178,41 +177,13 @@ func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
 		k.Core().Reader.Dish(&doc.Original)
 	}
 	if r.Decisions != nil {
-		if _, err := swap.NewRules(k.Core().Larder, r.Decisions.HouseRules); err != nil {
+		if err := checkDecisions(k.Core().Larder, *r.Decisions); err != nil {
 			return err
-		}
-		if err := checkPins(r.Decisions.Pins); err != nil {
-			return err
-		}
-		for ref, id := range r.Decisions.Swaps {
-			if k.Core().Larder.SwapNamed(id) == nil {
-				return unprocessable("A swap is not in the book.", fieldError{fmt.Sprintf("decisions.swaps[%s]", ref), fmt.Sprintf("%q is not known", id)})
-			}
-		}
-		for i, b := range r.Decisions.Boosters {
-			if k.Core().Larder.Food(b.Food) == nil || b.Grams < 0 || b.Grams > mostBoosterGrams {
-				return unprocessable("A booster cannot be used so.", fieldError{fmt.Sprintf("decisions.boosters[%d]", i), "must be a food of the larder, in 0 to 5,000 g"})
-			}
-		}
-		for ref, factor := range r.Decisions.Amounts {
-			if factor <= 0 || factor > mostFactor {
-				return unprocessable("An amount cannot be used so.", fieldError{fmt.Sprintf("decisions.amounts[%s]", ref), "must lie above 0 and up to 10 times the book's"})
-			}
-		}
-		if len(r.Decisions.LivesFrom) > mostSentence {
-			return unprocessable("The sentence is too long.", fieldError{"decisions.livesFrom", "may hold 1,000 letters"})
 		}
 		doc.Decisions = *r.Decisions
 	}
 	return nil
 }
-
-// Bounds of what a cook decides, far beyond any kitchen.
-const (
-	mostBoosterGrams = 5000
-	mostFactor       = 10
-	mostSentence     = 1000
-)
 
 // afterChange answers with the changed dish, or with the newer one and status
 // 412 when the change came too late.
@@ -314,7 +285,7 @@ func (k *Kitchen) preview(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	if err := checkPins(r.Decisions.Pins); err != nil {
+	if err := checkDecisions(k.Core().Larder, r.Decisions); err != nil {
 		return err
 	}
 	a, err := k.Core().Book.Apply(d.Document.Original, r.Decisions.Placed(&d.Document.Original), true)

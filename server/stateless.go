@@ -203,7 +203,7 @@ func (k *Kitchen) Convert(r ConvertRequest) (ConvertAnswer, error) {
 	if r.Amount != nil {
 		_, known := measure.DimensionOf(r.Amount.Unit)
 		note(!known, "amount.unit", fmt.Sprintf("%q is no unit", r.Amount.Unit))
-		note(r.Amount.Low < 0 || r.Amount.High < r.Amount.Low, "amount", "must be a range of figures from 0 up")
+		note(!r.Amount.Span().Within(0, measure.MostFigure), "amount", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostFigure)))
 	}
 	note(!knownTo, "to", fmt.Sprintf("%q is no unit", r.To))
 	note(r.Measures != "" && !r.Measures.Known(), "measures", "must be us, metric, imperial or australian")
@@ -260,7 +260,9 @@ func (k *Kitchen) Adapt(r AdaptRequest) (swap.Adaptation, error) {
 	if err := k.checkOriginal(*r.Original); err != nil {
 		return swap.Adaptation{}, err
 	}
-	k.Core().Reader.Complete(r.Original)
+	// What is asked for is what the text says; actions that came along are not
+	// trusted.
+	k.Core().Reader.Dish(r.Original)
 	dec, err := k.Core().Book.Propose(*r.Original, swap.Decisions{HouseRules: r.HouseRules, Pins: r.Pins}, r.Aim)
 	if err != nil {
 		return swap.Adaptation{}, err
@@ -289,6 +291,9 @@ func (k *Kitchen) checkOriginal(d recipe.Dish) error {
 }
 
 func checkOriginalAgainst(food *larder.Larder, d recipe.Dish) error {
+	if d.Serves != nil && !d.Serves.Within(0, measure.MostServings) {
+		return unprocessable("A number of servings is not possible.", fieldError{"original.serves", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostServings))})
+	}
 	lines := 0
 	for i, c := range d.Components {
 		lines += len(c.Lines)
@@ -297,8 +302,11 @@ func checkOriginalAgainst(food *larder.Larder, d recipe.Dish) error {
 			if l.Food != nil && food.Food(*l.Food) == nil {
 				return unprocessable("A food is not in the larder.", fieldError{where + ".food", fmt.Sprintf("%q is not known", *l.Food)})
 			}
-			if l.Grams != nil && (l.Grams.Low < 0 || l.Grams.High < l.Grams.Low) {
-				return unprocessable("A mass is not possible.", fieldError{where + ".grams", "must be a range of figures from 0 up"})
+			if l.Grams != nil && !l.Grams.Within(0, measure.MostGrams) {
+				return unprocessable("A mass is not possible.", fieldError{where + ".grams", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostGrams))})
+			}
+			if l.Amount != nil && !l.Amount.Span().Within(0, measure.MostFigure) {
+				return unprocessable("An amount is not possible.", fieldError{where + ".amount", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostFigure))})
 			}
 			if !knownOrigin(l.Origin) {
 				return unprocessable("An origin is not known.", fieldError{where + ".origin", fmt.Sprintf("%q is no origin", l.Origin)})

@@ -54,6 +54,9 @@ func (t *text) time(i int) (clock, bool) {
 		return clock{}, false
 	}
 	c.At++
+	if !s.Times(unit).Within(0, measure.MostMinutes) {
+		return clock{}, false
+	}
 	return t.finish(clock{span: s.Times(unit), upto: c.At, aside: aside}, unit)
 }
 
@@ -120,7 +123,7 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 // "350°F (180°C)", "gas mark 4", "200C/180C fan".
 func (t *text) celsius(i int) (value float64, upto int, ok bool) {
 	v, upto, ok := t.degrees(i)
-	if !ok {
+	if !ok || v.celsius < measure.LeastCelsius || v.celsius > measure.MostCelsius {
 		return 0, i, false
 	}
 	for { // the same said another way

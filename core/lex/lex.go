@@ -10,6 +10,7 @@ import (
 	"unicode/utf8"
 
 	"yembra/core/larder"
+	"yembra/core/measure"
 )
 
 // Kind tells words, numbers and marks apart.
@@ -134,6 +135,10 @@ func (s *scanner) number(glued bool) {
 		} else {
 			s.at = mark
 		}
+	}
+	if text := s.text[start:s.at]; v > measure.MostFigure {
+		s.emit(Token{Kind: Word, Text: text, Norm: text, Start: start, End: s.at, Glued: glued}) // no amount of anything
+		return
 	}
 	s.emit(Token{Kind: Number, Text: s.text[start:s.at], Value: v, Start: start, End: s.at, Glued: glued})
 }

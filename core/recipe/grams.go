@@ -40,9 +40,18 @@ func formOf(food *larder.Food, q quantity, n nameRead) string {
 	return best
 }
 
-// gramsOf works the mass of a line out: stated grams first, then pack sizes,
-// then the measure itself.
+// gramsOf works the mass of a line out, where it is one that a kitchen has.
 func gramsOf(food *larder.Food, form string, q quantity, sys measure.System) (*measure.Span, *measure.Basis) {
+	grams, basis := massOf(food, form, q, sys)
+	if grams != nil && !grams.Within(0, measure.MostGrams) {
+		return nil, nil
+	}
+	return grams, basis
+}
+
+// massOf works a mass out: stated grams first, then pack sizes, then the measure
+// itself.
+func massOf(food *larder.Food, form string, q quantity, sys measure.System) (*measure.Span, *measure.Basis) {
 	if q.grams != nil {
 		return q.grams, &measure.Basis{Text: "as the recipe states", Source: measure.SourceUnits}
 	}

@@ -2,7 +2,6 @@ package formats
 
 import (
 	"archive/zip"
-	"bytes"
 	"crypto/sha256"
 	"encoding/hex"
 	"encoding/json"
@@ -15,17 +14,19 @@ import (
 )
 
 // ArchiveFormat and ArchiveVersion name what an archive's manifest must say.
+// Version 2 holds the text of a recipe once for all revisions of a dish.
 const (
 	ArchiveFormat  = "yembra-kitchen"
-	ArchiveVersion = 1
+	ArchiveVersion = 2
+	oldestArchive  = 1
 	manifestName   = "manifest.json"
 )
 
 // Limits on an archive that is read, far above any kitchen's.
 const (
-	mostArchiveFiles = 20_000
+	mostArchiveFiles = 100_000
 	mostArchiveFile  = 64 << 20
-	mostArchiveBytes = 512 << 20
+	mostArchiveBytes = 4 << 30
 	// mostArchiveRatio bounds how far a file may be packed; text of recipes
 	// packs some ten to twenty times.
 	mostArchiveRatio = 200
@@ -49,12 +50,6 @@ type ManifestFile struct {
 	SHA256 string `json:"sha256"`
 }
 
-// ArchiveFile is a file of an archive.
-type ArchiveFile struct {
-	Name string
-	Data []byte
-}
-
 // ErrArchive is wrapped by every refusal of an archive.
 var ErrArchive = errors.New("the archive is refused")
 
@@ -62,29 +57,47 @@ func refuse(format string, a ...any) error {
 	return fmt.Errorf("%w: %s", ErrArchive, fmt.Sprintf(format, a...))
 }
 
-// WriteArchive writes files with a manifest before them as a zip file.
-func WriteArchive(w io.Writer, m Manifest, files []ArchiveFile) error {
-	m.Format, m.Version = ArchiveFormat, ArchiveVersion
-	m.Files = make([]ManifestFile, len(files))
-	for i, f := range files {
-		sum := sha256.Sum256(f.Data)
-		m.Files[i] = ManifestFile{f.Name, int64(len(f.Data)), hex.EncodeToString(sum[:])}
+// ArchiveWriter writes an archive file by file, so that none of it need be held;
+// the manifest comes last.
+type ArchiveWriter struct {
+	zip      *zip.Writer
+	manifest Manifest
+}
+
+// NewArchive begins an archive.
+func NewArchive(w io.Writer, m Manifest) *ArchiveWriter {
+	m.Format, m.Version, m.Files = ArchiveFormat, ArchiveVersion, []ManifestFile{}
+	return &ArchiveWriter{zip.NewWriter(w), m}
+}
+
+// Add writes a file.
+func (a *ArchiveWriter) Add(name string, data []byte) error {
+	sum := sha256.Sum256(data)
+	a.manifest.Files = append(a.manifest.Files, ManifestFile{name, int64(len(data)), hex.EncodeToString(sum[:])})
+	return a.write(name, data)
+}
+
+func (a *ArchiveWriter) write(name string, data []byte) error {
+	part, err := a.zip.CreateHeader(&zip.FileHeader{Name: name, Method: zip.Deflate, Modified: a.manifest.Made})
+	if err == nil {
+		_, err = part.Write(data)
 	}
-	head, err := json.MarshalIndent(m, "", "  ")
+	if err != nil {
+		return fmt.Errorf("write %s: %w", name, err)
+	}
+	return nil
+}
+
+// Close writes the manifest and ends the archive. One without it is refused.
+func (a *ArchiveWriter) Close() error {
+	head, err := json.MarshalIndent(a.manifest, "", "  ")
 	if err != nil {
 		return fmt.Errorf("write the manifest: %w", err)
 	}
-	z := zip.NewWriter(w)
-	for _, f := range append([]ArchiveFile{{manifestName, head}}, files...) {
-		part, err := z.CreateHeader(&zip.FileHeader{Name: f.Name, Method: zip.Deflate, Modified: m.Made})
-		if err != nil {
-			return fmt.Errorf("write %s: %w", f.Name, err)
-		}
-		if _, err := part.Write(f.Data); err != nil {
-			return fmt.Errorf("write %s: %w", f.Name, err)
-		}
+	if err := a.write(manifestName, head); err != nil {
+		return err
 	}
-	if err := z.Close(); err != nil {
+	if err := a.zip.Close(); err != nil {
 		return fmt.Errorf("close the archive: %w", err)
 	}
 	return nil
@@ -94,65 +107,71 @@ func WriteArchive(w io.Writer, m Manifest, files []ArchiveFile) error {
 // most three folders.
 var archiveName = regexp.MustCompile(`^[a-z0-9][a-z0-9.-]*(/[a-z0-9][a-z0-9.-]*){0,2}$`)
 
-// ReadArchive reads an archive that WriteArchive wrote and refuses anything
-// else with a reason that wraps ErrArchive: names that climb out of a folder,
-// links, files too many, too long or packed too densely, files that the
-// manifest does not name or that differ from what it says.
-func ReadArchive(data []byte) (Manifest, []ArchiveFile, error) {
-	z, err := zip.NewReader(bytes.NewReader(data), int64(len(data)))
+// Archive is an archive opened to be read file by file.
+type Archive struct {
+	Manifest Manifest
+	files    map[string]*zip.File
+}
+
+// OpenArchive opens what an ArchiveWriter wrote and refuses anything else with a
+// reason that wraps ErrArchive: names that climb out of a folder, links, files
+// too many or too long, files that the manifest does not name or that are
+// missing.
+func OpenArchive(r io.ReaderAt, size int64) (*Archive, error) {
+	z, err := zip.NewReader(r, size)
 	if err != nil {
-		return Manifest{}, nil, refuse("it is no zip file")
+		return nil, refuse("it is no zip file")
 	}
 	if len(z.File) > mostArchiveFiles {
-		return Manifest{}, nil, refuse("it holds %d files; %d is the most", len(z.File), mostArchiveFiles)
+		return nil, refuse("it holds %d files; %d is the most", len(z.File), mostArchiveFiles)
 	}
-	content := map[string][]byte{}
-	var names []string
-	total := 0
+	a := &Archive{files: map[string]*zip.File{}}
 	for _, f := range z.File {
 		if !archiveName.MatchString(f.Name) || strings.Contains(f.Name, "..") {
-			return Manifest{}, nil, refuse("the file name %q is not one that this program writes", f.Name)
+			return nil, refuse("the file name %q is not one that this program writes", f.Name)
 		}
 		if !f.Mode().IsRegular() {
-			return Manifest{}, nil, refuse("%s is no plain file", f.Name)
+			return nil, refuse("%s is no plain file", f.Name)
 		}
-		if _, twice := content[f.Name]; twice {
-			return Manifest{}, nil, refuse("%s stands twice", f.Name)
+		if _, twice := a.files[f.Name]; twice {
+			return nil, refuse("%s stands twice", f.Name)
 		}
-		body, err := unpack(f)
-		if err != nil {
-			return Manifest{}, nil, err
-		}
-		if total += len(body); total > mostArchiveBytes {
-			return Manifest{}, nil, refuse("it unpacks to more than %d MiB", mostArchiveBytes>>20)
-		}
-		content[f.Name] = body
-		names = append(names, f.Name)
+		a.files[f.Name] = f
 	}
-	m, err := readManifest(content)
+	if err := a.readManifest(); err != nil {
+		return nil, err
+	}
+	named, total := map[string]bool{manifestName: true}, int64(0)
+	for _, f := range a.Manifest.Files {
+		if a.files[f.Name] == nil {
+			return nil, refuse("%s is named in the manifest and missing", f.Name)
+		}
+		if f.Bytes < 0 || f.Bytes > mostArchiveFile {
+			return nil, refuse("%s is said to hold %d bytes; %d is the most", f.Name, f.Bytes, int64(mostArchiveFile))
+		}
+		if total += f.Bytes; total > mostArchiveBytes {
+			return nil, refuse("it unpacks to more than %d MiB", mostArchiveBytes>>20)
+		}
+		named[f.Name] = true
+	}
+	for _, f := range z.File {
+		if !named[f.Name] {
+			return nil, refuse("%s is not named in the manifest", f.Name)
+		}
+	}
+	return a, nil
+}
+
+// Read unpacks a file of the manifest, which must be as that says.
+func (a *Archive) Read(f ManifestFile) ([]byte, error) {
+	body, err := unpack(a.files[f.Name])
 	if err != nil {
-		return Manifest{}, nil, err
+		return nil, err
 	}
-	files := make([]ArchiveFile, 0, len(m.Files))
-	for _, f := range m.Files {
-		body, ok := content[f.Name]
-		sum := sha256.Sum256(body)
-		switch {
-		case !ok:
-			return Manifest{}, nil, refuse("%s is named in the manifest and missing", f.Name)
-		case int64(len(body)) != f.Bytes || hex.EncodeToString(sum[:]) != f.SHA256:
-			return Manifest{}, nil, refuse("%s is not as the manifest says; the archive is damaged or was changed", f.Name)
-		}
-		delete(content, f.Name)
-		files = append(files, ArchiveFile{f.Name, body})
+	if sum := sha256.Sum256(body); int64(len(body)) != f.Bytes || hex.EncodeToString(sum[:]) != f.SHA256 {
+		return nil, refuse("%s is not as the manifest says; the archive is damaged or was changed", f.Name)
 	}
-	delete(content, manifestName)
-	for _, name := range names {
-		if _, left := content[name]; left {
-			return Manifest{}, nil, refuse("%s is not named in the manifest", name)
-		}
-	}
-	return m, files, nil
+	return body, nil
 }
 
 // unpack reads a file, never more than it may hold, whatever its header says.
@@ -176,17 +195,20 @@ func unpack(f *zip.File) ([]byte, error) {
 	return body, nil
 }
 
-func readManifest(content map[string][]byte) (Manifest, error) {
-	var m Manifest
-	head, ok := content[manifestName]
-	if !ok {
-		return m, refuse("it has no %s", manifestName)
+func (a *Archive) readManifest() error {
+	f := a.files[manifestName]
+	if f == nil {
+		return refuse("it has no %s", manifestName)
 	}
-	if err := json.Unmarshal(head, &m); err != nil || m.Format != ArchiveFormat {
-		return m, refuse("its manifest is not that of a kitchen")
+	head, err := unpack(f)
+	if err != nil {
+		return err
 	}
-	if m.Version != ArchiveVersion {
-		return m, refuse("it is of version %d; this program reads version %d", m.Version, ArchiveVersion)
+	if err := json.Unmarshal(head, &a.Manifest); err != nil || a.Manifest.Format != ArchiveFormat {
+		return refuse("its manifest is not that of a kitchen")
 	}
-	return m, nil
+	if v := a.Manifest.Version; v < oldestArchive || v > ArchiveVersion {
+		return refuse("it is of version %d; this program reads versions %d to %d", v, oldestArchive, ArchiveVersion)
+	}
+	return nil
 }

@@ -13,16 +13,43 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
+// ArchiveFile is a file of an archive.
+type ArchiveFile struct {
+	Name string
+	Data []byte
+}
+
+// readAll reads an archive through.
+func readAll(data []byte) (Manifest, []ArchiveFile, error) {
+	a, err := OpenArchive(bytes.NewReader(data), int64(len(data)))
+	if err != nil {
+		return Manifest{}, nil, err
+	}
+	var files []ArchiveFile
+	for _, f := range a.Manifest.Files {
+		body, err := a.Read(f)
+		if err != nil {
+			return Manifest{}, nil, err
+		}
+		files = append(files, ArchiveFile{f.Name, body})
+	}
+	return a.Manifest, files, nil
+}
+
 func archived(t *testing.T, files ...ArchiveFile) []byte {
 	t.Helper()
 	var out bytes.Buffer
-	require.NoError(t, WriteArchive(&out, Manifest{Made: time.Date(2026, 12, 5, 0, 0, 0, 0, time.UTC), Program: "test"}, files))
+	a := NewArchive(&out, Manifest{Made: time.Date(2026, 12, 5, 0, 0, 0, 0, time.UTC), Program: "test"})
+	for _, f := range files {
+		require.NoError(t, a.Add(f.Name, f.Data))
+	}
+	require.NoError(t, a.Close())
 	return out.Bytes()
 }
 
 func TestAnArchiveGoesOutAndIn(t *testing.T) {
 	files := []ArchiveFile{{"entries.json", []byte("[]")}, {"dishes/a/dish.json", []byte(`{"name": "Phở"}`)}}
-	m, got, err := ReadArchive(archived(t, files...))
+	m, got, err := readAll(archived(t, files...))
 	require.NoError(t, err)
 	require.Equal(t, files, got)
 	require.Equal(t, "test", m.Program)
@@ -82,7 +109,7 @@ func TestHostileArchivesAreRefusedWithAReason(t *testing.T) {
 		"only a manifest": {zipped(t, func(m *Manifest) { m.Format = "" }, nil), "manifest"},
 	}
 	for name, c := range cases {
-		_, _, err := ReadArchive(c.data)
+		_, _, err := readAll(c.data)
 		require.ErrorIs(t, err, ErrArchive, name)
 		require.ErrorContains(t, err, c.words, name)
 	}

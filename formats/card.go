@@ -335,9 +335,9 @@ func ToCardMarkdown(c Card) []byte {
 		if len(items) == 0 {
 			return
 		}
-		fmt.Fprintf(&b, "## %s\n\n", head)
+		fmt.Fprintf(&b, "## %s\n\n", oneLine(head))
 		for _, item := range items {
-			b.WriteString("- " + item + "\n")
+			b.WriteString("- " + oneLine(item) + "\n")
 		}
 		b.WriteString("\n")
 	}

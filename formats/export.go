@@ -68,7 +68,7 @@ func indented(v any) ([]byte, error) {
 	if err := e.Encode(v); err != nil {
 		return nil, fmt.Errorf("write JSON-LD: %w", err)
 	}
-	return b.Bytes(), nil
+	return inPage(b.Bytes()), nil
 }
 
 // takeLines gives a section the ingredient lines it claims, taking them from
@@ -110,7 +110,7 @@ func yieldOf(s *measure.Span) string {
 // numbered steps, part by part.
 func ToMarkdown(name string, d recipe.Dish) []byte {
 	var b strings.Builder
-	fmt.Fprintf(&b, "# %s\n\n", name)
+	fmt.Fprintf(&b, "# %s\n\n", oneLine(name))
 	if d.Serves != nil {
 		b.WriteString("Serves " + strings.TrimSuffix(yieldOf(d.Serves), " servings") + "\n\n")
 	}
@@ -120,10 +120,10 @@ func ToMarkdown(name string, d recipe.Dish) []byte {
 			continue
 		}
 		if name := partName(i, c); name != "" {
-			fmt.Fprintf(&b, "### %s\n\n", name)
+			fmt.Fprintf(&b, "### %s\n\n", oneLine(name))
 		}
 		for _, l := range c.Lines {
-			b.WriteString("- " + l.Text + "\n")
+			b.WriteString("- " + oneLine(l.Text) + "\n")
 		}
 		b.WriteString("\n")
 	}
@@ -133,10 +133,10 @@ func ToMarkdown(name string, d recipe.Dish) []byte {
 			continue
 		}
 		if name := partName(i, c); name != "" {
-			fmt.Fprintf(&b, "### %s\n\n", name)
+			fmt.Fprintf(&b, "### %s\n\n", oneLine(name))
 		}
 		for n, s := range c.Steps {
-			fmt.Fprintf(&b, "%d. %s\n", n+1, s.Text)
+			fmt.Fprintf(&b, "%d. %s\n", n+1, oneLine(s.Text))
 		}
 		b.WriteString("\n")
 	}
@@ -152,7 +152,9 @@ func ToCSV(name string, d recipe.Dish) ([]byte, error) {
 	w := csv.NewWriter(&b)
 	row := func(cells ...string) {
 		full := make([]string, len(csvHeader))
-		copy(full, cells)
+		for i, cell := range cells {
+			full[i] = Cell(cell)
+		}
 		// The writer keeps its first error until Flush.
 		_ = w.Write(full)
 	}
@@ -217,7 +219,7 @@ func FromCSV(text string) (src recipe.Source, foods [][]string, err error) {
 		}
 		cell := func(name string) string {
 			if i, ok := at[name]; ok && i < len(cells) {
-				return strings.TrimSpace(cells[i])
+				return cellText(strings.TrimSpace(cells[i]))
 			}
 			return ""
 		}

@@ -20,20 +20,20 @@ type Event struct {
 func ToCalendar(name string, made time.Time, events []Event) []byte {
 	c := ics.NewCalendarFor("Yembra")
 	c.SetMethod(ics.MethodPublish)
-	c.SetName(name)
+	c.SetName(oneLine(name))
 	for _, e := range events {
-		v := c.AddEvent(e.ID)
+		v := c.AddEvent(oneLine(e.ID))
 		v.SetDtStampTime(made)
 		v.SetStartAt(e.Start)
 		v.SetEndAt(e.End)
-		v.SetSummary(e.Name)
-		v.SetDescription(e.Text)
+		v.SetSummary(oneLine(e.Name))
+		v.SetDescription(lines(e.Text))
 		if e.Alarm < 0 {
 			continue
 		}
 		a := v.AddAlarm()
 		a.SetAction(ics.ActionDisplay)
-		a.SetDescription(e.Name)
+		a.SetDescription(oneLine(e.Name))
 		a.SetTrigger(fmt.Sprintf("-PT%dM", int(e.Alarm.Minutes())))
 	}
 	return []byte(c.Serialize(ics.WithNewLineWindows))

@@ -1,11 +1,17 @@
 package server
 
 import (
+	"bufio"
 	"bytes"
 	"context"
 	"encoding/json"
 	"errors"
 	"fmt"
+	"io"
+	"log/slog"
+	"maps"
+	"os"
+	"path/filepath"
 	"regexp"
 	"slices"
 	"strings"
@@ -30,98 +36,169 @@ const (
 
 var dishID = regexp.MustCompile(`^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$`)
 
-// Backup writes the whole kitchen as one archive.
-func (k *Kitchen) Backup(ctx context.Context, made time.Time) ([]byte, error) {
-	dishes, entries, err := k.Store.Everything(ctx)
-	if err != nil {
-		return nil, err
-	}
-	var files []formats.ArchiveFile
+// Backup writes the whole kitchen as one archive, dish by dish.
+func (k *Kitchen) Backup(ctx context.Context, w io.Writer, made time.Time) error {
+	a := formats.NewArchive(w, formats.Manifest{Made: made.UTC(), Program: k.Version, Knowledge: k.Knowledge})
 	add := func(name string, v any) error {
 		data, err := json.Marshal(v)
 		if err != nil {
 			return fmt.Errorf("write %s: %w", name, err)
 		}
-		files = append(files, formats.ArchiveFile{Name: name, Data: data})
-		return nil
+		return a.Add(name, data)
 	}
-	if err := add(entriesFile, entries); err != nil {
-		return nil, err
-	}
-	for _, h := range dishes {
+	err := k.Store.Export(ctx, func(rows []store.EntryRow) error { return add(entriesFile, rows) }, func(h store.History) error {
+		current := slices.IndexFunc(h.Revisions, func(r store.Revision) bool { return r.Number == h.Revision })
+		if current < 0 {
+			return fmt.Errorf("dish %s has no current revision", h.ID)
+		}
+		body := h.Revisions[current].Body
+		h.Pack()
 		if err := add(dishesDir+h.ID+dishFile, h); err != nil {
-			return nil, err
+			return err
 		}
-		at := slices.IndexFunc(h.Revisions, func(r store.Revision) bool { return r.Number == h.Revision })
 		var doc store.Document
-		if at < 0 {
-			return nil, fmt.Errorf("dish %s has no current revision", h.ID)
-		}
-		if err := json.Unmarshal(h.Revisions[at].Body, &doc); err != nil {
-			return nil, fmt.Errorf("decode dish %s: %w", h.ID, err)
+		if err := json.Unmarshal(body, &doc); err != nil {
+			slog.Error("a dish in a backup cannot be read", "dish", h.ID, "cause", err)
+			return nil // it is kept as it is; there is only no recipe for other programs
 		}
 		recipe, err := formats.ToJSONLD(doc.Name, doc.Original)
 		if err != nil {
-			return nil, err
+			return err
 		}
-		files = append(files, formats.ArchiveFile{Name: dishesDir + h.ID + recipeFile, Data: recipe})
+		return a.Add(dishesDir+h.ID+recipeFile, recipe)
+	})
+	if err != nil {
+		return err
 	}
-	var out bytes.Buffer
-	err = formats.WriteArchive(&out, formats.Manifest{Made: made.UTC(), Program: k.Version, Knowledge: k.Knowledge}, files)
-	return out.Bytes(), err
+	return a.Close()
+}
+
+// BackupTo writes an archive to a file: aside at first, and in its place only
+// when it has been read back whole.
+func (k *Kitchen) BackupTo(ctx context.Context, path string, made time.Time) (int64, error) {
+	aside, err := os.CreateTemp(filepath.Dir(path), ".yembra-backup-*")
+	if err != nil {
+		return 0, fmt.Errorf("write the archive: %w", err)
+	}
+	defer os.Remove(aside.Name()) //nolint:errcheck // it is gone when all went well
+	err = k.Backup(ctx, aside, made)
+	if err == nil {
+		err = aside.Sync()
+	}
+	info, statErr := aside.Stat()
+	if err = errors.Join(err, statErr); err == nil {
+		_, err = k.checkArchive(ctx, aside, info.Size())
+	}
+	if err = errors.Join(err, aside.Close()); err != nil {
+		return 0, fmt.Errorf("write the archive: %w", err)
+	}
+	if err := os.Rename(aside.Name(), path); err != nil {
+		return 0, fmt.Errorf("put the archive in its place: %w", err)
+	}
+	return info.Size(), nil
 }
 
 // Restore brings an archive into the kitchen. Anything wrong with it is
 // refused with a reason that wraps formats.ErrArchive, and nothing is changed.
-func (k *Kitchen) Restore(ctx context.Context, archive []byte) (store.Restored, error) {
-	_, files, err := formats.ReadArchive(archive)
+func (k *Kitchen) Restore(ctx context.Context, archive io.ReaderAt, size int64) (store.Restored, error) {
+	checked, err := k.checkArchive(ctx, archive, size)
 	if err != nil {
 		return store.Restored{}, err
 	}
-	bad := func(name, format string, a ...any) error {
-		return fmt.Errorf("%w: %s %s", formats.ErrArchive, name, fmt.Sprintf(format, a...))
-	}
-	var dishes []store.History
-	var entries []store.EntryRow
-	for _, f := range files {
-		folder, rest := f.Name, ""
-		if len(f.Name) > len(dishesDir)+36 {
-			folder, rest = f.Name[len(dishesDir):len(dishesDir)+36], f.Name[len(dishesDir)+36:]
-		}
-		switch {
-		case f.Name == entriesFile:
-			if err := strict(f.Data, &entries); err != nil {
-				return store.Restored{}, bad(f.Name, "does not hold what it should: %v", err)
+	done, err := k.Store.Restore(ctx, func(yield func(store.History, error) bool) {
+		for _, f := range checked.dishes {
+			h, err := history(checked.archive, f)
+			if !yield(h, err) || err != nil {
+				return
 			}
-		case strings.HasPrefix(f.Name, dishesDir) && dishID.MatchString(folder) && rest == dishFile:
-			var h store.History
-			if err := strict(f.Data, &h); err != nil {
-				return store.Restored{}, bad(f.Name, "does not hold what it should: %v", err)
-			}
-			if h.ID != folder {
-				return store.Restored{}, bad(f.Name, "holds another dish")
-			}
-			dishes = append(dishes, h)
-		case strings.HasPrefix(f.Name, dishesDir) && dishID.MatchString(folder) && rest == recipeFile:
-			// For other programs.
-		default:
-			return store.Restored{}, bad(f.Name, "is not a file of a kitchen")
 		}
-	}
-	l, err := k.larderWith(ctx, entries)
-	if err != nil {
-		return store.Restored{}, bad(entriesFile, "cannot be taken: %v", err)
-	}
-	for _, h := range dishes {
-		if err := checkHistory(l, h); err != nil {
-			return store.Restored{}, bad(dishesDir+h.ID+dishFile, "cannot be taken: %v", err)
-		}
-	}
-	done, err := k.Store.Restore(ctx, dishes, entries)
+	}, checked.entries)
 	if err != nil {
 		return done, err
 	}
 	return done, k.Refresh(ctx)
+}
+
+// checkedArchive is an archive of which every file has been looked at.
+type checkedArchive struct {
+	archive *formats.Archive
+	dishes  []formats.ManifestFile
+	entries []store.EntryRow
+}
+
+func badFile(name, format string, a ...any) error {
+	return fmt.Errorf("%w: %s %s", formats.ErrArchive, name, fmt.Sprintf(format, a...))
+}
+
+// history reads a dish of an archive.
+func history(a *formats.Archive, f formats.ManifestFile) (store.History, error) {
+	var h store.History
+	data, err := a.Read(f)
+	if err != nil {
+		return h, err
+	}
+	if err := strict(data, &h); err != nil {
+		return h, badFile(f.Name, "does not hold what it should: %v", err)
+	}
+	if err := h.Unpack(); err != nil {
+		return h, badFile(f.Name, "does not hold what it should: %v", err)
+	}
+	if f.Name != dishesDir+h.ID+dishFile {
+		return h, badFile(f.Name, "holds another dish")
+	}
+	return h, nil
+}
+
+// checkArchive reads an archive through, one dish after the other, and refuses
+// what this program would not have written.
+func (k *Kitchen) checkArchive(ctx context.Context, archive io.ReaderAt, size int64) (checkedArchive, error) {
+	var out checkedArchive
+	a, err := formats.OpenArchive(archive, size)
+	if err != nil {
+		return out, err
+	}
+	out.archive = a
+	for _, f := range a.Manifest.Files {
+		folder, rest := f.Name, ""
+		if len(f.Name) > len(dishesDir)+36 {
+			folder, rest = f.Name[len(dishesDir):len(dishesDir)+36], f.Name[len(dishesDir)+36:]
+		}
+		switch ofDish := strings.HasPrefix(f.Name, dishesDir) && dishID.MatchString(folder); {
+		case f.Name == entriesFile:
+			data, err := a.Read(f)
+			if err != nil {
+				return out, err
+			}
+			if err := strict(data, &out.entries); err != nil {
+				return out, badFile(f.Name, "does not hold what it should: %v", err)
+			}
+		case ofDish && rest == dishFile:
+			out.dishes = append(out.dishes, f)
+		case ofDish && rest == recipeFile: // for other programs
+			if _, err := a.Read(f); err != nil {
+				return out, err
+			}
+		default:
+			return out, badFile(f.Name, "is not a file of a kitchen")
+		}
+	}
+	l, err := k.larderWith(ctx, out.entries)
+	if err != nil {
+		return out, badFile(entriesFile, "cannot be taken: %v", err)
+	}
+	for _, f := range out.dishes {
+		if err := ctx.Err(); err != nil {
+			return out, err
+		}
+		h, err := history(a, f)
+		if err != nil {
+			return out, err
+		}
+		if err := checkHistory(l, h); err != nil {
+			return out, badFile(f.Name, "cannot be taken: %v", err)
+		}
+	}
+	return out, nil
 }
 
 func strict(data []byte, into any) error {
@@ -133,10 +210,13 @@ func strict(data []byte, into any) error {
 // larderWith is the larder as it would be with the archive's entries, which
 // are checked on the way.
 func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larder.Larder, error) {
-	own, err := k.ownFoods(ctx)
+	own, _, err := k.ownFoods(ctx)
 	if err != nil {
 		return nil, err
 	}
+	// What was taken away later may still stand in what was said before.
+	ever := map[string]larder.Entry{}
+	var settings *Settings
 	for _, r := range rows {
 		if _, err := time.Parse(time.RFC3339Nano, r.Made); err != nil || r.Key == "" || len(r.Key) > 200 {
 			return nil, fmt.Errorf("an entry has no key or time")
@@ -153,6 +233,7 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 				return nil, fmt.Errorf("the food %q does not hold what it should", r.Key)
 			}
 			own = append(own, e)
+			ever[e.ID] = e
 		case store.KitchenEntry:
 			var s Settings
 			if none {
@@ -161,9 +242,7 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 			if err := strict(r.Body, &s); err != nil {
 				return nil, fmt.Errorf("the settings do not hold what they should: %w", err)
 			}
-			if err := k.checkSettings(&s); err != nil {
-				return nil, err
-			}
+			settings = &s
 		case store.DayEntry:
 			var d DayDocument
 			if none {
@@ -179,7 +258,14 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 			return nil, fmt.Errorf("an entry is of the kind %q, which is not known", r.Kind)
 		}
 	}
-	return k.shipped.With(own)
+	for _, e := range own {
+		delete(ever, e.ID)
+	}
+	l, err := k.shipped.With(slices.AppendSeq(slices.Clone(own), maps.Values(ever)))
+	if err == nil && settings != nil {
+		err = checkSettings(l, settings) // of the settings those count that came last
+	}
+	return l, err
 }
 
 // checkHistory refuses a dish that this program would not have written.
@@ -203,11 +289,11 @@ func checkHistory(l *larder.Larder, h store.History) error {
 		if err := strict(r.Body, &doc); err != nil {
 			return fmt.Errorf("revision %d does not hold a dish: %w", r.Number, err)
 		}
-		if err := checkOriginalAgainst(l, doc.Original); err != nil {
-			return fmt.Errorf("revision %d: %w", r.Number, err)
-		}
 		if r.Number != h.Revision {
 			continue // what no longer counts may hold what is no longer known
+		}
+		if err := checkOriginalAgainst(l, doc.Original); err != nil {
+			return fmt.Errorf("revision %d: %w", r.Number, err)
 		}
 		if err := checkBounds(l, doc.Decisions); err != nil {
 			return fmt.Errorf("revision %d: %w", r.Number, err)
@@ -219,24 +305,67 @@ func checkHistory(l *larder.Larder, h store.History) error {
 	return nil
 }
 
+// mostArchives is how many archives go out or come in at once.
+const mostArchives = 2
+
+// turn waits for nobody: more archives than go at once are asked to come again.
+func (k *Kitchen) turn() (done func(), err error) {
+	select {
+	case k.archives <- struct{}{}:
+		return func() { <-k.archives }, nil
+	default:
+		return nil, problem{Title: "Busy", Status: fiber.StatusServiceUnavailable, Detail: fmt.Sprintf("%d archives are being written or read already. Try again in a moment.", mostArchives)}
+	}
+}
+
 func (k *Kitchen) backup(c fiber.Ctx) error {
 	now := time.Now()
-	data, err := k.Backup(c.Context(), now)
+	c.Set("Content-Type", "application/zip")
+	c.Set("Content-Disposition", `attachment; filename="yembra-`+now.Format("2006-01-02")+`.zip"`)
+	if c.Method() == fiber.MethodHead {
+		return nil
+	}
+	done, err := k.turn()
 	if err != nil {
 		return err
 	}
-	c.Set("Content-Type", "application/zip")
-	c.Set("Content-Disposition", `attachment; filename="yembra-`+now.Format("2006-01-02")+`.zip"`)
-	return c.Send(data)
+	ctx := context.WithoutCancel(c.Context())
+	return c.SendStreamWriter(func(w *bufio.Writer) {
+		defer done()
+		err := k.Backup(ctx, w, now)
+		if err == nil {
+			err = w.Flush()
+		}
+		if err != nil { // what went out has no end and is refused when it is read
+			slog.Error("an archive could not be written whole", "cause", err)
+		}
+	})
 }
 
 func (k *Kitchen) restore(c fiber.Ctx) error {
-	done, err := k.Restore(c.Context(), c.Body())
+	done, err := k.turn()
+	if err != nil {
+		return err
+	}
+	defer done()
+	file, err := os.CreateTemp("", "yembra-archive-*")
+	if err != nil {
+		return fmt.Errorf("take the archive in: %w", err)
+	}
+	defer func() { _ = errors.Join(file.Close(), os.Remove(file.Name())) }()
+	size, err := io.Copy(file, io.LimitReader(bodyOf(c), mostArchiveUpload+1))
+	if err != nil {
+		return fmt.Errorf("take the archive in: %w", err)
+	}
+	if size > mostArchiveUpload {
+		return tooLarge(mostArchiveUpload)
+	}
+	restored, err := k.Restore(c.Context(), file, size)
 	if errors.Is(err, formats.ErrArchive) {
 		return unprocessable(larder.Capital(err.Error())+".", fieldError{"archive", err.Error()})
 	}
 	if err != nil {
 		return err
 	}
-	return c.JSON(done)
+	return c.JSON(restored)
 }

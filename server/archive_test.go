@@ -2,14 +2,22 @@ package server_test
 
 import (
 	"bytes"
+	"context"
 	"encoding/json"
+	"fmt"
+	"net/http"
+	"strings"
+	"sync"
 	"testing"
 	"time"
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/larder"
 	"yembra/formats"
+	"yembra/knowledge"
 	"yembra/server"
+	"yembra/store"
 )
 
 type dishAnswer struct {
@@ -26,6 +34,23 @@ func (a app) dishes() []dishAnswer {
 	var list []dishAnswer
 	require.NoError(a.t, json.Unmarshal(data, &list))
 	return list
+}
+
+type archiveFile struct {
+	Name string
+	Data []byte
+}
+
+func filesOf(t *testing.T, archive []byte) (files []archiveFile) {
+	t.Helper()
+	a, err := formats.OpenArchive(bytes.NewReader(archive), int64(len(archive)))
+	require.NoError(t, err)
+	for _, f := range a.Manifest.Files {
+		data, err := a.Read(f)
+		require.NoError(t, err)
+		files = append(files, archiveFile{f.Name, data})
+	}
+	return files
 }
 
 func TestAKitchenGoesOutAndInWithoutLoss(t *testing.T) {
@@ -63,11 +88,7 @@ func TestAKitchenGoesOutAndInWithoutLoss(t *testing.T) {
 
 	// Out again, the archive is the same but for the time it was made.
 	_, _, again := b.ask("GET", "/api/archive", nil)
-	_, one, err := formats.ReadArchive(archive)
-	require.NoError(t, err)
-	_, two, err := formats.ReadArchive(again)
-	require.NoError(t, err)
-	require.Equal(t, one, two)
+	require.Equal(t, filesOf(t, archive), filesOf(t, again))
 
 	// A second time nothing changes; a dish that went another way is copied.
 	_, _, data = b.ask("POST", "/api/archive", string(archive))
@@ -85,27 +106,31 @@ func TestAKitchenGoesOutAndInWithoutLoss(t *testing.T) {
 
 func TestAnArchiveThatIsNotAKitchensIsRefusedWhole(t *testing.T) {
 	const id = "01890a5d-ac96-774b-bcce-b302099a8057"
-	dish := func(body string) []formats.ArchiveFile {
-		return []formats.ArchiveFile{{Name: "dishes/" + id + "/dish.json", Data: []byte(`{"id": "` + id + `", "created": "2026-01-01T00:00:00Z", "changed": "2026-01-01T00:00:00Z", "edit": 1, "revision": 1,
+	dish := func(body string) []archiveFile {
+		return []archiveFile{{Name: "dishes/" + id + "/dish.json", Data: []byte(`{"id": "` + id + `", "created": "2026-01-01T00:00:00Z", "changed": "2026-01-01T00:00:00Z", "edit": 1, "revision": 1,
 			"revisions": [{"number": 1, "parent": null, "made": "2026-01-01T00:00:00Z", "what": "", "body": ` + body + `}]}`)}}
 	}
 	cases := map[string]struct {
-		files []formats.ArchiveFile
+		files []archiveFile
 		words string
 	}{
-		"a stranger's file":  {[]formats.ArchiveFile{{Name: "run.sh", Data: []byte("x")}}, "not a file of a kitchen"},
-		"wrong type":         {[]formats.ArchiveFile{{Name: "entries.json", Data: []byte(`{"a": 1}`)}}, "entries.json"},
-		"unknown kind":       {[]formats.ArchiveFile{{Name: "entries.json", Data: []byte(`[{"kind": "spell", "key": "x", "made": "2026-01-01T00:00:00Z", "body": {}}]`)}}, "spell"},
-		"settings":           {[]formats.ArchiveFile{{Name: "entries.json", Data: []byte(`[{"kind": "kitchen", "key": "settings", "made": "2026-01-01T00:00:00Z", "body": {"measures": "cubits"}}]`)}}, "measures"},
+		"a stranger's file":  {[]archiveFile{{Name: "run.sh", Data: []byte("x")}}, "not a file of a kitchen"},
+		"wrong type":         {[]archiveFile{{Name: "entries.json", Data: []byte(`{"a": 1}`)}}, "entries.json"},
+		"unknown kind":       {[]archiveFile{{Name: "entries.json", Data: []byte(`[{"kind": "spell", "key": "x", "made": "2026-01-01T00:00:00Z", "body": {}}]`)}}, "spell"},
+		"settings":           {[]archiveFile{{Name: "entries.json", Data: []byte(`[{"kind": "kitchen", "key": "settings", "made": "2026-01-01T00:00:00Z", "body": {"measures": "cubits"}}]`)}}, "measures"},
 		"a dish of numbers":  {dish(`7`), "does not hold a dish"},
 		"an unknown food":    {dish(`{"name": "x", "place": "", "country": "", "source": "", "original": {"name": "", "components": [{"name": "", "lines": [{"food": "unobtainium", "origin": "plant"}], "steps": []}]}, "decisions": {}}`), "food"},
-		"another dish's id":  {[]formats.ArchiveFile{{Name: "dishes/" + id + "/dish.json", Data: []byte(`{"id": "x"}`)}}, "another dish"},
-		"no revision at all": {[]formats.ArchiveFile{{Name: "dishes/" + id + "/dish.json", Data: []byte(`{"id": "` + id + `", "created": "2026-01-01T00:00:00Z", "changed": "2026-01-01T00:00:00Z", "edit": 1, "revision": 1, "revisions": []}`)}}, "revision"},
+		"another dish's id":  {[]archiveFile{{Name: "dishes/" + id + "/dish.json", Data: []byte(`{"id": "x"}`)}}, "another dish"},
+		"no revision at all": {[]archiveFile{{Name: "dishes/" + id + "/dish.json", Data: []byte(`{"id": "` + id + `", "created": "2026-01-01T00:00:00Z", "changed": "2026-01-01T00:00:00Z", "edit": 1, "revision": 1, "revisions": []}`)}}, "revision"},
 	}
 	for name, c := range cases {
 		a := open(t)
 		var out bytes.Buffer
-		require.NoError(t, formats.WriteArchive(&out, formats.Manifest{Made: time.Now()}, append(c.files, formats.ArchiveFile{Name: "dishes/" + id + "/original.jsonld", Data: []byte("{}")})))
+		w := formats.NewArchive(&out, formats.Manifest{Made: time.Now()})
+		for _, f := range append(c.files, archiveFile{"dishes/" + id + "/original.jsonld", []byte("{}")}) {
+			require.NoError(t, w.Add(f.Name, f.Data))
+		}
+		require.NoError(t, w.Close())
 		status, _, data := a.ask("POST", "/api/archive", out.String())
 		require.Equal(t, 422, status, name+": "+string(data))
 		require.Contains(t, string(data), c.words, name)
@@ -142,5 +167,117 @@ func TestThePriceListIsTheKitchensOwn(t *testing.T) {
 		status, _, data := a.ask("PUT", "/api/kitchen", body)
 		require.Equal(t, 422, status, string(data))
 		require.Contains(t, string(data), field)
+	}
+}
+
+// A backup of a kitchen is one that its restore takes: with an own food that has
+// a price, one that only an earlier state of a dish used, and a long page that
+// was changed many times.
+func TestABackupIsAlwaysTaken(t *testing.T) {
+	a := open(t)
+	sure := func(status int, _ http.Header, body []byte) []byte {
+		t.Helper()
+		require.Less(t, status, 300, "%.300s", body)
+		return body
+	}
+	sure(a.ask("PUT", "/api/larder/foods/sea-crumb", `{"name":"sea crumb","origin":"plant","density":0.3}`))
+	sure(a.ask("PUT", "/api/larder/foods/dune-root", `{"name":"dune root","origin":"plant"}`))
+	sure(a.ask("PUT", "/api/kitchen", `{"measures":"metric","houseRules":{"preset":"whole-food","off":[]},"prices":{"sea-crumb":4}}`))
+	text := strings.Repeat("My aunt tells it otherwise, at length.\n\n", 4000) + "# Stew\n\nServes 2\n\n200 g dune root\n100 g onion\n\nMethod\n1. Cook it all for 20 minutes."
+	d := into[server.DishView](t, sure(a.ask("POST", "/api/dishes", map[string]string{"text": text})))
+	original := d.Document.Original
+	original.Components[0].Lines = original.Components[0].Lines[1:]
+	for i := range original.Components[0].Steps {
+		original.Components[0].Steps[i].Lines = []int{}
+	}
+	d = into[server.DishView](t, sure(a.ask("PUT", "/api/dishes/"+d.ID, server.SaveRequest{Original: &original}, "If-Match", "1")))
+	for n := range 70 {
+		place := fmt.Sprint("place ", n)
+		d = into[server.DishView](t, sure(a.ask("PUT", "/api/dishes/"+d.ID, server.SaveRequest{Place: &place}, "If-Match", fmt.Sprint(d.Edit))))
+	}
+	sure(a.ask("DELETE", "/api/larder/foods/dune-root", nil))
+	archive := sure(a.ask("GET", "/api/archive", nil))
+	for _, f := range filesOf(t, archive) {
+		require.Less(t, len(f.Data), 1<<20, "%s: the text stands once", f.Name)
+	}
+	b := open(t)
+	require.Contains(t, string(sure(b.ask("POST", "/api/archive", string(archive)))), `"added":1`)
+	require.Contains(t, string(sure(b.ask("POST", "/api/archive", string(archive)))), `"same":1,"longer":0,"copied":0,"entries":0`)
+
+	// What this program cannot carry out does not come in.
+	for _, f := range filesOf(t, archive) {
+		if !strings.HasSuffix(f.Name, "dish.json") {
+			continue
+		}
+		for _, odd := range []string{`"preset":"witchcraft"`, `"saltPerServing":1e300`} {
+			was := map[bool]string{true: `"preset":"whole-food"`, false: `"saltPerServing":0`}[strings.Contains(odd, "preset")]
+			var out bytes.Buffer
+			w := formats.NewArchive(&out, formats.Manifest{Made: time.Now()})
+			require.NoError(t, w.Add(f.Name, bytes.ReplaceAll(f.Data, []byte(was), []byte(odd))))
+			require.NoError(t, w.Close())
+			c := open(t)
+			status, _, body := c.ask("POST", "/api/archive", out.String())
+			require.Equal(t, 422, status, "%.300s", body)
+			require.Empty(t, c.dishes())
+		}
+	}
+}
+
+// A food that no longer fits the knowledge is left out and said; the kitchen
+// opens all the same.
+func TestAnOwnFoodThatNoLongerFitsIsLeftOut(t *testing.T) {
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	k := server.NewKitchen(l)
+	k.Store, err = store.Open(context.Background(), t.TempDir(), time.Now)
+	require.NoError(t, err)
+	t.Cleanup(func() { require.NoError(t, k.Store.Close()) })
+	ctx := context.Background()
+	require.NoError(t, k.Store.SaveEntry(ctx, store.FoodEntry, "good-root", []byte(`{"id":"good-root","name":"good root","origin":"plant"}`)))
+	require.NoError(t, k.Store.SaveEntry(ctx, store.FoodEntry, "odd-root", []byte(`{"id":"odd-root","name":"odd root","origin":"moon"}`)))
+	require.NoError(t, k.Store.SaveEntry(ctx, store.FoodEntry, "cut-root", []byte(`{"id":"cut-root","na`)))
+	require.NoError(t, k.Refresh(ctx))
+	a := app{t, server.New(k, server.Pages{})}
+	status, _, _ := a.ask("GET", "/api/larder/foods/good-root", nil)
+	require.Equal(t, 200, status)
+	_, _, body := a.ask("GET", "/api/kitchen", nil)
+	settings := into[server.Settings](t, body)
+	require.Len(t, settings.Unfit, 2)
+	require.Contains(t, strings.Join(settings.Unfit, " "), "odd root")
+}
+
+// Foods and settings that two windows change at once: the later one is told, and
+// what was kept counts in every answer.
+func TestChangesOfTheKitchenComeOneAfterTheOther(t *testing.T) {
+	a := open(t)
+	var all sync.WaitGroup
+	for n := range 16 {
+		all.Add(1)
+		go func() {
+			defer all.Done()
+			id := fmt.Sprintf("root-%c", 'a'+n)
+			status, _, body := a.ask("PUT", "/api/larder/foods/"+id, fmt.Sprintf(`{"name":"root %c","origin":"plant"}`, 'a'+n), "If-Match", "0")
+			if status != 200 {
+				t.Errorf("%s: %d %.200s", id, status, body)
+			}
+		}()
+	}
+	all.Wait()
+	for n := range 16 {
+		status, _, _ := a.ask("GET", fmt.Sprintf("/api/larder/foods/root-%c", 'a'+n), nil)
+		require.Equal(t, 200, status)
+	}
+	status, _, _ := a.ask("PUT", "/api/larder/foods/root-a", `{"name":"root a","origin":"plant","note":"mine"}`, "If-Match", "0")
+	require.Equal(t, 412, status, "it was there before")
+	_, head, _ := a.ask("GET", "/api/kitchen", nil)
+	for _, want := range []int{200, 412} {
+		status, _, body := a.ask("PUT", "/api/kitchen", `{"measures":"us","houseRules":{"preset":"whole-food","off":[]}}`, "If-Match", head.Get("ETag"))
+		require.Equal(t, want, status, "%.200s", body)
+	}
+	status, _, _ = a.ask("PUT", "/api/kitchen", `{"measures":"us","houseRules":{"preset":"whole-food","off":[]}}`, "If-Match", "")
+	require.Equal(t, 428, status)
+	for _, search := range []string{"%00", "a%00b", "%22", "%22%22*", "OR", "NEAR(", "-", "*", "a:b", strings.Repeat("x%20", 500)} {
+		status, _, body := a.ask("GET", "/api/dishes?q="+search, nil)
+		require.Equal(t, 200, status, "%s %.200s", search, body)
 	}
 }

@@ -75,7 +75,12 @@ func (k *Kitchen) exportShopping(c fiber.Ctx) error {
 	}
 	var b bytes.Buffer
 	w := csv.NewWriter(&b)
-	row := func(cells ...string) { _ = w.Write(cells) } // the writer keeps its first error
+	row := func(cells ...string) {
+		for i := range cells {
+			cells[i] = formats.Cell(cells[i])
+		}
+		_ = w.Write(cells) // the writer keeps its first error
+	}
 	row("aisle", "food", "form", "buy", "needed_g", "bought_g", "have_g", "packs", "pack", "left_g", "label", "for", "substitutes")
 	for _, i := range v.Shopping.Items {
 		var uses []string

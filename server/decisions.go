@@ -2,6 +2,7 @@ package server
 
 import (
 	"fmt"
+	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
@@ -14,6 +15,28 @@ const (
 	mostFactor       = 10
 	mostSentence     = 1000
 )
+
+// Letters that names may have.
+const (
+	mostNameLetters  = 300
+	mostPlaceLetters = 200
+	mostWhatLetters  = 300
+	countryLetters   = 3
+)
+
+// checkNames refuses names longer than any.
+func checkNames(name, place, country, what *string) error {
+	for _, x := range []struct {
+		field string
+		text  *string
+		most  int
+	}{{"name", name, mostNameLetters}, {"place", place, mostPlaceLetters}, {"country", country, countryLetters}, {"what", what, mostWhatLetters}} {
+		if x.text != nil && utf8.RuneCountInString(*x.text) > x.most {
+			return unprocessable(fmt.Sprintf("The %s is too long.", x.field), fieldError{x.field, fmt.Sprintf("may have %d letters", x.most)})
+		}
+	}
+	return nil
+}
 
 // checkDecisions refuses what this program cannot carry out.
 func checkDecisions(l *larder.Larder, d swap.Decisions) error {

@@ -48,6 +48,9 @@ func (k *Kitchen) createDish(c fiber.Ctx) error {
 	if err := decode(c, &r); err != nil {
 		return err
 	}
+	if err := checkNames(&r.Name, &r.Place, &r.Country, nil); err != nil {
+		return err
+	}
 	if strings.TrimSpace(r.Text) == "" {
 		return unprocessable("There is no text yet: paste a recipe or type one.", fieldError{"text", "is empty"})
 	}
@@ -158,9 +161,12 @@ func (k *Kitchen) saveDish(c fiber.Ctx) error {
 }
 
 func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
+	if err := checkNames(r.Name, r.Place, r.Country, &r.What); err != nil {
+		return err
+	}
 	if r.Name != nil {
-		if doc.Name = strings.TrimSpace(*r.Name); doc.Name == "" || len(doc.Name) > 300 {
-			return unprocessable("A dish needs a name of at most 300 letters.", fieldError{"name", "is empty or too long"})
+		if doc.Name = strings.TrimSpace(*r.Name); doc.Name == "" {
+			return unprocessable("A dish needs a name.", fieldError{"name", "is empty"})
 		}
 	}
 	if r.Place != nil {

@@ -12,6 +12,7 @@ import (
 	"yembra/core/day"
 	"yembra/core/measure"
 	"yembra/core/swap"
+	"yembra/store"
 )
 
 // figuresOf lists the places of all figures in a JSON value, as a function that
@@ -69,6 +70,11 @@ func TestEveryFigureIsBounded(t *testing.T) {
 		require.NoError(t, err)
 		send := func(what string, body string) {
 			headers := []string{}
+			if r.path == "/api/kitchen" {
+				version, err := k.Store.EntryVersion(t.Context(), store.KitchenEntry, settingsKey)
+				require.NoError(t, err)
+				headers = []string{"If-Match", fmt.Sprint(version)}
+			}
 			if r.match {
 				now, err := k.Store.Dish(t.Context(), d.ID)
 				require.NoError(t, err)

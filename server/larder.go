@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"log/slog"
 	"math"
 	"slices"
 	"strings"
@@ -18,43 +19,89 @@ import (
 )
 
 // Refresh works what the cook has said about foods into what the kitchen
-// computes with.
+// computes with. What no longer fits the knowledge is left out and said, and
+// keeps nobody from cooking.
 func (k *Kitchen) Refresh(ctx context.Context) error {
-	entries, err := k.ownFoods(ctx)
+	entries, unfit, err := k.ownFoods(ctx)
 	if err != nil {
 		return err
 	}
 	l, err := k.shipped.With(entries)
 	if err != nil {
-		return fmt.Errorf("work in the kitchen's own foods: %w", err)
+		var fit []larder.Entry
+		for _, e := range entries {
+			if _, err := k.shipped.With(append(slices.Clone(fit), e)); err != nil {
+				unfit = append(unfit, fmt.Sprintf("%s: %v", cmp.Or(e.Name, e.ID), err))
+				continue
+			}
+			fit = append(fit, e)
+		}
+		if l, err = k.shipped.With(fit); err != nil {
+			return fmt.Errorf("work in the kitchen's own foods: %w", err)
+		}
+	}
+	for _, what := range unfit {
+		slog.Warn("a food of the kitchen's own does not fit and is left out", "food", what)
 	}
 	settings, err := k.loadSettings(ctx)
 	if err != nil {
 		return err
 	}
-	k.core.Store(coreOf(l.WithPrices(settings.Prices)))
+	core := coreOf(l.WithPrices(settings.Prices))
+	core.Unfit = unfit
+	k.core.Store(core)
+	if k.pinned != nil {
+		k.pinned = core
+	}
 	return nil
 }
 
-func (k *Kitchen) ownFoods(ctx context.Context) ([]larder.Entry, error) {
+// ownFoods are the foods that the cook has corrected or added, and what of them
+// cannot be read.
+func (k *Kitchen) ownFoods(ctx context.Context) (entries []larder.Entry, unfit []string, err error) {
 	kept, err := k.Store.Entries(ctx, store.FoodEntry)
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
-	entries := make([]larder.Entry, 0, len(kept))
 	for _, e := range kept {
 		var entry larder.Entry
 		if err := json.Unmarshal(e.Body, &entry); err != nil {
-			return nil, fmt.Errorf("read the kitchen's own %s: %w", e.Key, err)
+			unfit = append(unfit, fmt.Sprintf("%s: cannot be read: %v", e.Key, err))
+			continue
 		}
 		entries = append(entries, entry)
 	}
-	return entries, nil
+	return entries, unfit, nil
+}
+
+// changed keeps an entry that is still at the version the caller has read, and
+// works it in; one change comes after the other.
+func (k *Kitchen) changed(c fiber.Ctx, kind, key string, check func() ([]byte, error)) error {
+	version, err := ifMatch(c)
+	if err != nil {
+		return err
+	}
+	k.changing.Lock()
+	defer k.changing.Unlock()
+	body, err := check()
+	if err != nil {
+		return err
+	}
+	_, err = k.Store.ChangeEntry(c.Context(), kind, key, version, body)
+	if errors.Is(err, store.ErrChanged) {
+		return problem{Title: "Changed meanwhile", Status: fiber.StatusPreconditionFailed, Detail: "This was changed in another window since it was opened here. Look at what stands there now, and make your change again."}
+	}
+	if err != nil {
+		return err
+	}
+	return k.Refresh(c.Context())
 }
 
 // FoodView is a food as the larder shows it.
 type FoodView struct {
 	*larder.Food
+	// Version is that of what the cook has said of it, 0 where nothing was.
+	Version     int64                   `json:"version"`
 	Pieces      map[string]measure.Span `json:"pieces"`
 	Density     float64                 `json:"density"`
 	WeighSource string                  `json:"weighSource"`
@@ -119,7 +166,7 @@ func (k *Kitchen) viewFood(ctx context.Context, f *larder.Food) (FoodView, error
 			v.LookAlikes = append(v.LookAlikes, LookAlike{other.ID, other.Name, c.Differs})
 		}
 	}
-	entries, err := k.ownFoods(ctx)
+	entries, _, err := k.ownFoods(ctx)
 	if err != nil {
 		return v, err
 	}
@@ -235,6 +282,10 @@ func (k *Kitchen) answerFood(c fiber.Ctx, id string) error {
 	if err != nil {
 		return err
 	}
+	if v.Version, err = k.Store.EntryVersion(c.Context(), store.FoodEntry, id); err != nil {
+		return err
+	}
+	c.Set("ETag", etag(v.Version))
 	return c.JSON(v)
 }
 
@@ -245,25 +296,21 @@ func (k *Kitchen) saveFood(c fiber.Ctx) error {
 		return err
 	}
 	e.ID = c.Params("id")
-	entries, err := k.ownFoods(c.Context())
+	err := k.changed(c, store.FoodEntry, e.ID, func() ([]byte, error) {
+		entries, _, err := k.ownFoods(c.Context())
+		if err != nil {
+			return nil, err
+		}
+		entries = append(slices.DeleteFunc(entries, func(old larder.Entry) bool { return old.ID == e.ID }), e)
+		var wrong larder.EntryError
+		if _, err := k.shipped.With(entries); errors.As(err, &wrong) {
+			return nil, unprocessable("The food cannot be kept like this.", fieldError{wrong.Field, wrong.Detail})
+		} else if err != nil {
+			return nil, err
+		}
+		return json.Marshal(e)
+	})
 	if err != nil {
-		return err
-	}
-	entries = append(slices.DeleteFunc(entries, func(old larder.Entry) bool { return old.ID == e.ID }), e)
-	var wrong larder.EntryError
-	if _, err := k.shipped.With(entries); errors.As(err, &wrong) {
-		return unprocessable("The food cannot be kept like this.", fieldError{wrong.Field, wrong.Detail})
-	} else if err != nil {
-		return err
-	}
-	body, err := json.Marshal(e)
-	if err != nil {
-		return fmt.Errorf("encode the food: %w", err)
-	}
-	if err := k.Store.SaveEntry(c.Context(), store.FoodEntry, e.ID, body); err != nil {
-		return err
-	}
-	if err := k.Refresh(c.Context()); err != nil {
 		return err
 	}
 	return k.answerFood(c, e.ID)
@@ -286,10 +333,7 @@ func (k *Kitchen) takeBackFood(c fiber.Ctx) error {
 			return problem{Title: "Still used", Status: fiber.StatusConflict, Detail: fmt.Sprintf("%s is used in %s; name another food there first.", larder.Capital(f.Name), uses[0].Name)}
 		}
 	}
-	if err := k.Store.SaveEntry(c.Context(), store.FoodEntry, id, nil); err != nil {
-		return err
-	}
-	if err := k.Refresh(c.Context()); err != nil {
+	if err := k.changed(c, store.FoodEntry, id, func() ([]byte, error) { return nil, nil }); err != nil {
 		return err
 	}
 	if f.Own == larder.Added {

@@ -21,8 +21,8 @@ type Pages struct{ Files fs.FS }
 const nonceMark = "__NONCE__"
 
 func (p Pages) register(app *fiber.App) {
-	app.Get("/assets/*", p.asset)
-	app.Get("/*", p.index)
+	app.Add([]string{fiber.MethodGet, fiber.MethodHead}, "/assets/*", p.asset)
+	app.Add([]string{fiber.MethodGet, fiber.MethodHead}, "/*", p.index)
 }
 
 // asset serves a built file; their names change with their content, so they

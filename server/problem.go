@@ -67,8 +67,6 @@ func answerProblem(c fiber.Ctx, err error) error {
 		p = problem{Title: "Damaged", Status: fiber.StatusInternalServerError, Detail: "What is kept of this dish cannot be read. Nothing was changed; the other dishes are not touched by it. A backup holds it as it was then."}
 	case errors.Is(err, store.ErrNothing):
 		p = problem{Title: "Nothing to do", Status: fiber.StatusConflict, Detail: "There is nothing to undo or redo."}
-	case errors.As(err, &fe) && fe.Code == fiber.StatusRequestEntityTooLarge:
-		p = problem{Title: "Too large", Status: fe.Code, Detail: "A request may hold 2 MiB at most; send the recipe without pictures."}
 	case errors.As(err, &fe):
 		p = problem{Title: fe.Message, Status: fe.Code, Detail: fe.Message}
 	}

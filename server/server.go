@@ -7,8 +7,8 @@ import (
 	"encoding/json"
 	"errors"
 	"io"
-	"net/url"
 	"strings"
+	"sync"
 	"sync/atomic"
 
 	"github.com/gofiber/fiber/v3"
@@ -22,17 +22,6 @@ import (
 	"yembra/store"
 )
 
-// BodyLimit is the most a request may hold: 2 MiB.
-const BodyLimit = 2 << 20
-
-// wireLimit is how much is taken off the wire at all. It lies above BodyLimit
-// because a connection cut while the client still sends would hide the answer
-// that says why.
-const wireLimit = 16 << 20
-
-// archivePath takes longer bodies than all else.
-const archivePath = "/api/archive"
-
 // Kitchen is everything the routes work with, handed in by main.
 type Kitchen struct {
 	Version   string
@@ -41,8 +30,15 @@ type Kitchen struct {
 	// shipped is the larder as the knowledge has it; core is built from it and
 	// from what the cook has said about foods, and replaced whole.
 	shipped *larder.Larder
-	core    atomic.Pointer[Core]
-	plans   planCache
+	core    *atomic.Pointer[Core]
+	// pinned is what one request computes with, however the larder changes
+	// meanwhile; nil for the kitchen itself.
+	pinned *Core
+	// changing is held while foods and settings change, one after the other.
+	changing *sync.Mutex
+	plans    *planCache
+	// archives are the turns of those that go out or come in.
+	archives chan struct{}
 }
 
 // Core is everything that is computed from a larder. It is never changed.
@@ -51,6 +47,8 @@ type Core struct {
 	Reader  *flow.Reader
 	Book    *swap.Book
 	Carrier *method.Carrier
+	// Unfit are foods of the kitchen's own that are left out, and why.
+	Unfit []string
 }
 
 func coreOf(l *larder.Larder) *Core {
@@ -60,64 +58,89 @@ func coreOf(l *larder.Larder) *Core {
 
 // NewKitchen returns a kitchen over the larder, as yet without a store.
 func NewKitchen(l *larder.Larder) *Kitchen {
-	k := &Kitchen{shipped: l}
+	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, archives: make(chan struct{}, mostArchives)}
 	k.core.Store(coreOf(l))
 	return k
 }
 
 // Core is what the kitchen computes with now.
-func (k *Kitchen) Core() *Core { return k.core.Load() }
+func (k *Kitchen) Core() *Core {
+	if k.pinned != nil {
+		return k.pinned
+	}
+	return k.core.Load()
+}
+
+// answering is a route's handler on a kitchen whose larder stays the same
+// throughout the request.
+func (k *Kitchen) answering(handle func(*Kitchen, fiber.Ctx) error) fiber.Handler {
+	return func(c fiber.Ctx) error {
+		now := *k
+		now.pinned = k.core.Load()
+		return handle(&now, c)
+	}
+}
 
 // New returns the application with all routes.
 func New(k *Kitchen, pages Pages) *fiber.App {
 	app := fiber.New(fiber.Config{
-		AppName: "yembra", Immutable: true, BodyLimit: wireLimit, ErrorHandler: answerProblem,
+		AppName: "yembra", Immutable: true, ErrorHandler: answerProblem,
+		StreamRequestBody: true, BodyLimit: readAtOnce,
+		ReadTimeout: readWithin, WriteTimeout: writeWithin, IdleTimeout: idleFor,
 	})
 	app.Use(recoverer.New())
 	app.Use(secure)
+	app.Use(sameOrigin)
 	app.Use(bounded)
 	app.Use(compress.New())
-	api := app.Group("/api", sameOrigin)
-	api.Get("/health", k.health)
-	api.Post("/read", k.read)
-	api.Post("/lines", k.readLine)
-	api.Post("/steps", k.readStep)
-	api.Post("/convert", k.convert)
-	api.Post("/adapt", k.adapt)
+	api := app.Group("/api", fresh)
+	type handler = func(*Kitchen, fiber.Ctx) error
+	get := func(path string, h handler) {
+		api.Add([]string{fiber.MethodGet, fiber.MethodHead}, path, k.answering(h))
+	}
+	post := func(path string, h handler) { api.Post(path, k.answering(h)) }
+	put := func(path string, h handler) { api.Put(path, k.answering(h)) }
+	remove := func(path string, h handler) { api.Delete(path, k.answering(h)) }
+	get("/health", (*Kitchen).health)
+	post("/read", (*Kitchen).read)
+	post("/lines", (*Kitchen).readLine)
+	post("/steps", (*Kitchen).readStep)
+	post("/convert", (*Kitchen).convert)
+	post("/adapt", (*Kitchen).adapt)
 	api.Post("/plan", plan)
-	api.Get("/larder/foods", k.foods)
-	api.Get("/larder/foods/:id", k.food)
-	api.Put("/larder/foods/:id", k.saveFood)
-	api.Delete("/larder/foods/:id", k.takeBackFood)
-	api.Get("/larder/shelves", k.shelves)
-	api.Get("/kitchen", k.settings)
-	api.Put("/kitchen", k.saveSettings)
-	api.Get("/prices", k.prices)
-	api.Get("/archive", k.backup)
-	api.Post("/archive", k.restore)
-	api.Get("/days", k.days)
-	api.Post("/days", k.createDay)
-	api.Get("/days/:id", k.showDay)
-	api.Put("/days/:id", k.saveDay)
-	api.Post("/days/:id/undo", k.undoDay)
-	api.Delete("/days/:id", k.removeDay)
-	api.Get("/days/:id/calendar", k.exportCalendar)
-	api.Get("/days/:id/shopping", k.exportShopping)
-	api.Get("/rules", k.rules)
-	api.Get("/dishes", k.dishes)
-	api.Post("/dishes", k.createDish)
-	api.Get("/dishes/:id", k.dish)
-	api.Get("/dishes/:id/original/:format", k.exportOriginal)
-	api.Put("/dishes/:id", k.saveDish)
-	api.Post("/dishes/:id/undo", k.undo)
-	api.Post("/dishes/:id/redo", k.redo)
-	api.Get("/dishes/:id/candidates", k.candidates)
-	api.Post("/dishes/:id/proposals", k.proposals)
-	api.Post("/dishes/:id/preview", k.preview)
-	api.Get("/dishes/:id/boosters", k.tray)
-	api.Get("/dishes/:id/balance", k.balance)
-	api.Get("/dishes/:id/card", k.showCard)
-	api.Get("/dishes/:id/card/:format", k.exportCard)
+	get("/larder/foods", (*Kitchen).foods)
+	get("/larder/foods/:id", (*Kitchen).food)
+	put("/larder/foods/:id", (*Kitchen).saveFood)
+	remove("/larder/foods/:id", (*Kitchen).takeBackFood)
+	get("/larder/shelves", (*Kitchen).shelves)
+	get("/kitchen", (*Kitchen).settings)
+	put("/kitchen", (*Kitchen).saveSettings)
+	get("/prices", (*Kitchen).prices)
+	get("/archive", (*Kitchen).backup)
+	post("/archive", (*Kitchen).restore)
+	get("/days", (*Kitchen).days)
+	post("/days", (*Kitchen).createDay)
+	get("/days/:id", (*Kitchen).showDay)
+	put("/days/:id", (*Kitchen).saveDay)
+	post("/days/:id/undo", (*Kitchen).undoDay)
+	remove("/days/:id", (*Kitchen).removeDay)
+	get("/days/:id/calendar", (*Kitchen).exportCalendar)
+	get("/days/:id/shopping", (*Kitchen).exportShopping)
+	get("/rules", (*Kitchen).rules)
+	get("/dishes", (*Kitchen).dishes)
+	post("/dishes", (*Kitchen).createDish)
+	get("/dishes/:id", (*Kitchen).dish)
+	get("/dishes/:id/original/:format", (*Kitchen).exportOriginal)
+	put("/dishes/:id", (*Kitchen).saveDish)
+	post("/dishes/:id/undo", (*Kitchen).undo)
+	post("/dishes/:id/redo", (*Kitchen).redo)
+	get("/dishes/:id/candidates", (*Kitchen).candidates)
+	post("/dishes/:id/proposals", (*Kitchen).proposals)
+	post("/dishes/:id/preview", (*Kitchen).preview)
+	get("/dishes/:id/boosters", (*Kitchen).tray)
+	get("/dishes/:id/balance", (*Kitchen).balance)
+	get("/dishes/:id/card", (*Kitchen).showCard)
+	get("/dishes/:id/card/:format", (*Kitchen).exportCard)
 	api.All("/*", func(fiber.Ctx) error {
 		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such place in the interface of this program."}
 	})
@@ -125,47 +148,10 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	return app
 }
 
-// bounded refuses bodies over the limit; an archive may be as long as what is
-// taken off the wire.
-func bounded(c fiber.Ctx) error {
-	if len(c.Body()) > BodyLimit && c.Path() != archivePath {
-		return fiber.ErrRequestEntityTooLarge
-	}
-	return c.Next()
-}
-
-// secure sets what every answer carries.
-func secure(c fiber.Ctx) error {
-	c.Set("X-Content-Type-Options", "nosniff")
-	c.Set("Referrer-Policy", "no-referrer")
-	c.Set("X-Frame-Options", "DENY")
-	c.Set("Cross-Origin-Opener-Policy", "same-origin")
-	return c.Next()
-}
-
-// sameOrigin refuses changes that another site's page asks for, and answers
-// only to the names of this machine, so that no foreign name can be pointed
-// at it.
-func sameOrigin(c fiber.Ctx) error {
-	host := c.Hostname()
-	if host != "localhost" && host != "127.0.0.1" && host != "::1" && host != "[::1]" {
-		return problem{Title: "Refused", Status: fiber.StatusForbidden, Detail: "This kitchen answers only on its own machine."}
-	}
-	origin := c.Get("Origin")
-	if origin == "" || c.Method() == fiber.MethodGet {
-		return c.Next()
-	}
-	u, err := url.Parse(origin)
-	if err != nil || u.Host != c.Host() {
-		return problem{Title: "Refused", Status: fiber.StatusForbidden, Detail: "The request comes from another site."}
-	}
-	return c.Next()
-}
-
 // decode reads a JSON body strictly: unknown fields and anything after the
 // value are errors.
 func decode(c fiber.Ctx, into any) error {
-	return DecodeStrict(c.Body(), into)
+	return DecodeStrict(c.Request().Body(), into)
 }
 
 // DecodeStrict reads one JSON value; unknown fields, wrong types and anything

@@ -31,6 +31,11 @@ type Settings struct {
 	// Prices are the kitchen's own, per kilogram by food or "aisle:NAME";
 	// where it has none the shipped, made-up list counts.
 	Prices map[string]float64 `json:"prices"`
+	// Version is that of the settings, 0 where nothing has been said; Unfit are
+	// foods of the kitchen's own that do not fit and are left out. Both are told
+	// and not kept.
+	Version int64    `json:"version"`
+	Unfit   []string `json:"unfit"`
 }
 
 // Diner is someone who eats in the kitchen and what they cannot eat.
@@ -84,6 +89,7 @@ func (k *Kitchen) loadSettings(ctx context.Context) (Settings, error) {
 	if err != nil {
 		return s, err
 	}
+	s.Unfit = []string{}
 	for _, e := range entries {
 		if e.Key == settingsKey {
 			s.Kit.Kit, s.Prices = nil, nil // maps would be added to
@@ -91,16 +97,25 @@ func (k *Kitchen) loadSettings(ctx context.Context) (Settings, error) {
 				return s, fmt.Errorf("read the kitchen's settings: %w", err)
 			}
 			s.fill()
+			s.Version, s.Unfit = e.Version, []string{}
 		}
 	}
 	return s, nil
 }
 
 func (k *Kitchen) settings(c fiber.Ctx) error {
+	return k.answerSettings(c)
+}
+
+func (k *Kitchen) answerSettings(c fiber.Ctx) error {
 	s, err := k.loadSettings(c.Context())
 	if err != nil {
 		return err
 	}
+	if core := k.Core(); core.Unfit != nil {
+		s.Unfit = core.Unfit
+	}
+	c.Set("ETag", etag(s.Version))
 	return c.JSON(s)
 }
 
@@ -110,25 +125,20 @@ func (k *Kitchen) saveSettings(c fiber.Ctx) error {
 	if err := decode(c, &s); err != nil {
 		return err
 	}
-	if err := k.checkSettings(&s); err != nil {
+	if err := checkSettings(k.Core().Larder, &s); err != nil {
 		return err
 	}
-	body, err := json.Marshal(s)
+	s.Version, s.Unfit = 0, nil
+	err := k.changed(c, store.KitchenEntry, settingsKey, func() ([]byte, error) { return json.Marshal(s) })
 	if err != nil {
-		return fmt.Errorf("encode the settings: %w", err)
-	}
-	if err := k.Store.SaveEntry(c.Context(), store.KitchenEntry, settingsKey, body); err != nil {
 		return err
 	}
-	if err := k.Refresh(c.Context()); err != nil {
-		return err
-	}
-	return c.JSON(s)
+	return k.answerSettings(c)
 }
 
 // checkSettings refuses settings that make no sense and fills what was left
 // out.
-func (k *Kitchen) checkSettings(s *Settings) error {
+func checkSettings(l *larder.Larder, s *Settings) error {
 	if !s.Measures.Known() {
 		return unprocessable("The system of measures is not known.", fieldError{"measures", "must be us, metric, imperial or australian"})
 	}
@@ -144,12 +154,12 @@ func (k *Kitchen) checkSettings(s *Settings) error {
 			d.CannotEat = []string{}
 		}
 		for j, what := range d.CannotEat {
-			if k.Core().Larder.SwitchFor(what) == nil {
+			if l.SwitchFor(what) == nil {
 				return unprocessable(fmt.Sprintf("Nothing here leaves out “%s”.", what), fieldError{fmt.Sprintf("diners[%d].cannotEat[%d]", i, j), "is no allergen and no switch of the house rules"})
 			}
 		}
 	}
-	rules, err := swap.NewRules(k.Core().Larder, s.HouseRules)
+	rules, err := swap.NewRules(l, s.HouseRules)
 	if err != nil {
 		return err
 	}
@@ -165,7 +175,7 @@ func (k *Kitchen) checkSettings(s *Settings) error {
 		if price < 0 || price > mostPrice {
 			return unprocessable("A price is not possible.", fieldError{"prices." + key, fmt.Sprintf("must be from 0 to %d a kilogram", mostPrice)})
 		}
-		if !k.Core().Larder.Priced(key) {
+		if !l.Priced(key) {
 			return unprocessable("A price is for nothing that is known.", fieldError{"prices." + key, "is no food and no aisle of the larder"})
 		}
 	}

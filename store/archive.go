@@ -1,18 +1,23 @@
 package store
 
 import (
+	"bytes"
 	"context"
 	"database/sql"
 	"encoding/json"
 	"fmt"
+	"iter"
 	"slices"
+	"time"
 
 	"github.com/google/uuid"
 )
 
 // History is a dish with all its revisions, as it is archived.
 type History struct {
-	ID        string     `json:"id"`
+	ID string `json:"id"`
+	// Sources are the texts of the recipe, each once; revisions point at them.
+	Sources   []string   `json:"sources,omitempty"`
 	Created   string     `json:"created"`
 	Changed   string     `json:"changed"`
 	Edit      int64      `json:"edit"`
@@ -28,6 +33,57 @@ type Revision struct {
 	Made   string          `json:"made"`
 	What   string          `json:"what"`
 	Body   json.RawMessage `json:"body"`
+	// Source is the number of the text in the history, from 1, that was taken out
+	// of the body; 0 where the body is whole.
+	Source int `json:"source,omitempty"`
+}
+
+// sourceKey begins the text of the recipe in a body. Inside a string of JSON its
+// quotes would be escaped, so that its first place is that of the field.
+const sourceKey = `"source":`
+
+// Pack takes the texts of the recipe, which most revisions repeat, out of the
+// bodies.
+func (h *History) Pack() {
+	for i := range h.Revisions {
+		r := &h.Revisions[i]
+		at := bytes.Index(r.Body, []byte(sourceKey))
+		if at < 0 || r.Source > 0 {
+			continue
+		}
+		at += len(sourceKey)
+		d := json.NewDecoder(bytes.NewReader(r.Body[at:]))
+		var text json.RawMessage
+		if d.Decode(&text) != nil || len(text) < 2 || text[0] != '"' {
+			continue
+		}
+		known := slices.Index(h.Sources, string(text))
+		if known < 0 {
+			known = len(h.Sources)
+			h.Sources = append(h.Sources, string(text))
+		}
+		r.Source = known + 1
+		r.Body = slices.Concat(r.Body[:at], json.RawMessage(`""`), r.Body[at+len(text):])
+	}
+}
+
+// Unpack puts the texts back where they were taken out.
+func (h *History) Unpack() error {
+	for i := range h.Revisions {
+		r := &h.Revisions[i]
+		if r.Source == 0 {
+			continue
+		}
+		at := bytes.Index(r.Body, []byte(sourceKey+`""`))
+		if at < 0 || r.Source < 0 || r.Source > len(h.Sources) {
+			return fmt.Errorf("revision %d has lost its text", r.Number)
+		}
+		at += len(sourceKey)
+		r.Body = slices.Concat(r.Body[:at], json.RawMessage(h.Sources[r.Source-1]), r.Body[at+2:])
+		r.Source = 0
+	}
+	h.Sources = nil
+	return nil
 }
 
 // EntryRow is an entry of the kitchen as it was kept, also one that a later
@@ -39,13 +95,21 @@ type EntryRow struct {
 	Body json.RawMessage `json:"body"`
 }
 
-// Everything reads the whole kitchen at one moment.
-func (s *Store) Everything(ctx context.Context) ([]History, []EntryRow, error) {
+// Export reads the whole kitchen as it is at one moment: first what it says of
+// itself, then dish after dish.
+func (s *Store) Export(ctx context.Context, entries func([]EntryRow) error, dish func(History) error) error {
 	tx, err := s.read.BeginTx(ctx, &sql.TxOptions{ReadOnly: true})
 	if err != nil {
-		return nil, nil, fmt.Errorf("begin reading: %w", err)
+		return fmt.Errorf("begin reading: %w", err)
 	}
 	defer tx.Rollback() //nolint:errcheck // it only read
+	rows, err := entryRows(ctx, tx)
+	if err == nil {
+		err = entries(rows)
+	}
+	if err != nil {
+		return err
+	}
 	var dishes []History
 	err = each(ctx, tx, `SELECT id, created, changed, edit, revision FROM dishes ORDER BY id`, func(scan func(...any) error) error {
 		h := History{Revisions: []Revision{}}
@@ -54,15 +118,17 @@ func (s *Store) Everything(ctx context.Context) ([]History, []EntryRow, error) {
 		return err
 	})
 	if err != nil {
-		return nil, nil, err
+		return err
 	}
-	for i := range dishes {
-		if dishes[i].Revisions, err = revisions(ctx, tx, dishes[i].ID); err != nil {
-			return nil, nil, err
+	for _, h := range dishes {
+		if h.Revisions, err = revisions(ctx, tx, h.ID); err != nil {
+			return err
+		}
+		if err := dish(h); err != nil {
+			return err
 		}
 	}
-	entries, err := entryRows(ctx, tx)
-	return dishes, entries, err
+	return nil
 }
 
 func revisions(ctx context.Context, tx *sql.Tx, dish string) ([]Revision, error) {
@@ -125,39 +191,54 @@ type Restored struct {
 }
 
 // Restore brings archived dishes and entries into the kitchen, all or nothing.
-// Nothing that is here is lost: a dish that went another way is added as a
-// copy.
-func (s *Store) Restore(ctx context.Context, dishes []History, entries []EntryRow) (Restored, error) {
+// Nothing that is here is lost: a dish that went another way is added as a copy,
+// and of what the kitchen says of itself only what is newer than what stands
+// here comes in, so that an older archive neither brings back what was taken
+// away since nor old settings.
+func (s *Store) Restore(ctx context.Context, dishes iter.Seq2[History, error], entries []EntryRow) (Restored, error) {
 	var done Restored
 	err := s.inTx(ctx, func(tx *sql.Tx) error {
 		done = Restored{}
-		for _, h := range dishes {
+		for h, err := range dishes {
+			if err != nil {
+				return err
+			}
 			if err := s.restoreDish(ctx, tx, h, &done); err != nil {
 				return err
 			}
 		}
-		have, err := entryRows(ctx, tx)
-		if err != nil {
-			return err
-		}
-		if slices.EqualFunc(have, entries, sameEntry) {
-			return nil
-		}
-		for _, e := range entries {
-			body := sql.NullString{String: string(e.Body), Valid: e.Body != nil && string(e.Body) != "null"}
-			if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body) VALUES (?, ?, ?, ?)`, e.Kind, e.Key, e.Made, body); err != nil {
-				return fmt.Errorf("restore %s %s: %w", e.Kind, e.Key, err)
-			}
-			done.Entries++
-		}
-		return nil
+		return restoreEntries(ctx, tx, entries, &done)
 	})
 	return done, err
 }
 
-func sameEntry(a, b EntryRow) bool {
-	none := func(e EntryRow) bool { return e.Body == nil || string(e.Body) == "null" }
-	return a.Kind == b.Kind && a.Key == b.Key && a.Made == b.Made && (none(a) && none(b) || string(a.Body) == string(b.Body))
+func restoreEntries(ctx context.Context, tx *sql.Tx, entries []EntryRow, done *Restored) error {
+	have, err := entryRows(ctx, tx)
+	if err != nil {
+		return err
+	}
+	newest := map[[2]string]string{}
+	for _, e := range have {
+		newest[[2]string{e.Kind, e.Key}] = e.Made
+	}
+	for _, e := range entries {
+		if last, here := newest[[2]string{e.Kind, e.Key}]; here && !later(e.Made, last) {
+			continue
+		}
+		body := sql.NullString{String: string(e.Body), Valid: e.Body != nil && string(e.Body) != "null"}
+		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body) VALUES (?, ?, ?, ?)`, e.Kind, e.Key, e.Made, body); err != nil {
+			return fmt.Errorf("restore %s %s: %w", e.Kind, e.Key, err)
+		}
+		done.Entries++
+	}
+	return nil
+}
+
+// later tells whether a moment lies after another; both as they are kept.
+func later(a, b string) bool {
+	x, err1 := time.Parse(time.RFC3339Nano, a)
+	y, err2 := time.Parse(time.RFC3339Nano, b)
+	return err1 == nil && err2 == nil && x.After(y)
 }
 
 func (s *Store) restoreDish(ctx context.Context, tx *sql.Tx, h History, done *Restored) error {

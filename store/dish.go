@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"strings"
 	"time"
+	"unicode"
 
 	"github.com/google/uuid"
 
@@ -186,7 +187,10 @@ func (s *Store) Dishes(ctx context.Context) ([]Dish, error) {
 // may be the beginning of one.
 func (s *Store) Search(ctx context.Context, text string) ([]Dish, error) {
 	var terms []string
-	for _, w := range strings.Fields(text) {
+	for _, w := range strings.FieldsFunc(text, func(r rune) bool { return unicode.IsSpace(r) || unicode.IsControl(r) }) {
+		if len(terms) == mostTerms {
+			break
+		}
 		terms = append(terms, `"`+strings.ReplaceAll(w, `"`, `""`)+`"*`)
 	}
 	if terms == nil {
@@ -194,6 +198,9 @@ func (s *Store) Search(ctx context.Context, text string) ([]Dish, error) {
 	}
 	return s.query(ctx, selectDish+` JOIN dish_search f ON f.dish = d.id WHERE dish_search MATCH ? ORDER BY rank`, strings.Join(terms, " "))
 }
+
+// mostTerms is how many words of a search count.
+const mostTerms = 20
 
 func (s *Store) query(ctx context.Context, query string, args ...any) ([]Dish, error) {
 	rows, err := s.read.QueryContext(ctx, query, args...)

@@ -74,6 +74,16 @@ func (s *Store) Entry(ctx context.Context, kind, key string) (Entry, error) {
 	return e, err
 }
 
+// EntryVersion is the version at which an entry stands, 0 where there never was
+// one; what was taken back has one too.
+func (s *Store) EntryVersion(ctx context.Context, kind, key string) (int64, error) {
+	e, err := latest(ctx, s.read, kind, key)
+	if errors.Is(err, ErrNoEntry) {
+		return 0, nil
+	}
+	return e.Version, err
+}
+
 type querier interface {
 	QueryRowContext(ctx context.Context, query string, args ...any) *sql.Row
 }

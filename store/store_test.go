@@ -2,7 +2,11 @@ package store_test
 
 import (
 	"context"
+	"encoding/json"
+	"fmt"
+	"iter"
 	"path/filepath"
+	"strings"
 	"sync"
 	"testing"
 	"time"
@@ -194,6 +198,25 @@ func TestEntriesAreChangedOnlyByThoseWhoReadTheNewest(t *testing.T) {
 	require.ErrorIs(t, err, store.ErrNoEntry)
 }
 
+func everything(t *testing.T, s *store.Store) (dishes []store.History, rows []store.EntryRow) {
+	t.Helper()
+	require.NoError(t, s.Export(context.Background(), func(e []store.EntryRow) error { rows = e; return nil }, func(h store.History) error {
+		dishes = append(dishes, h)
+		return nil
+	}))
+	return dishes, rows
+}
+
+func each(dishes []store.History) iter.Seq2[store.History, error] {
+	return func(yield func(store.History, error) bool) {
+		for _, h := range dishes {
+			if !yield(h, nil) {
+				return
+			}
+		}
+	}
+}
+
 func TestEverythingGoesOutAndInByteByByte(t *testing.T) {
 	ctx := context.Background()
 	s := open(t, t.TempDir())
@@ -202,16 +225,14 @@ func TestEverythingGoesOutAndInByteByByte(t *testing.T) {
 	d, err = s.Save(ctx, d.ID, d.Edit, "renamed", doc("Phở"))
 	require.NoError(t, err)
 	require.NoError(t, s.SaveEntry(ctx, store.FoodEntry, "carrot", nil))
-	dishes, entries, err := s.Everything(ctx)
-	require.NoError(t, err)
+	dishes, entries := everything(t, s)
 	require.Len(t, dishes[0].Revisions, 2)
 
 	other := open(t, t.TempDir())
-	done, err := other.Restore(ctx, dishes, entries)
+	done, err := other.Restore(ctx, each(dishes), entries)
 	require.NoError(t, err)
 	require.Equal(t, store.Restored{Added: 1, Entries: 1}, done)
-	again, rows, err := other.Everything(ctx)
-	require.NoError(t, err)
+	again, rows := everything(t, other)
 	require.Equal(t, dishes, again)
 	require.Equal(t, entries, rows)
 	found, err := other.Search(ctx, "phở")
@@ -221,9 +242,8 @@ func TestEverythingGoesOutAndInByteByByte(t *testing.T) {
 	// Later revisions are added to a dish that is here.
 	_, err = s.Save(ctx, d.ID, d.Edit, "renamed", doc("Phở chay"))
 	require.NoError(t, err)
-	dishes, entries, err = s.Everything(ctx)
-	require.NoError(t, err)
-	done, err = other.Restore(ctx, dishes, entries)
+	dishes, entries = everything(t, s)
+	done, err = other.Restore(ctx, each(dishes), entries)
 	require.NoError(t, err)
 	require.Equal(t, store.Restored{Longer: 1}, done)
 	now, err := other.Dish(ctx, d.ID)
@@ -232,9 +252,78 @@ func TestEverythingGoesOutAndInByteByByte(t *testing.T) {
 
 	// Nothing of a restore that fails stays.
 	dishes[0].ID, dishes[0].Revision = "01890a5d-ac96-774b-bcce-b302099a8057", 9
-	_, err = other.Restore(ctx, dishes, nil)
+	_, err = other.Restore(ctx, each(dishes), nil)
 	require.Error(t, err)
 	left, err := other.Dishes(ctx)
 	require.NoError(t, err)
 	require.Len(t, left, 1)
+}
+
+// The text of a recipe stands once in an archive, however often the dish was
+// changed, and every body comes back byte by byte.
+func TestTextsArePackedOnce(t *testing.T) {
+	ctx := context.Background()
+	s := open(t, t.TempDir())
+	long := doc("Stew")
+	long.Source = strings.Repeat("a <long> \"source\":\"\" page\n", 1000)
+	d, err := s.Create(ctx, long)
+	require.NoError(t, err)
+	for n := range 5 {
+		long.Place = fmt.Sprint("source: ", n)
+		d, err = s.Save(ctx, d.ID, d.Edit, "moved it", long)
+		require.NoError(t, err)
+	}
+	long.Source = "another text"
+	_, err = s.Save(ctx, d.ID, d.Edit, "pasted again", long)
+	require.NoError(t, err)
+	dishes, _ := everything(t, s)
+	want, _ := everything(t, s)
+	h := &dishes[0]
+	h.Pack()
+	require.Len(t, h.Sources, 2)
+	for _, r := range h.Revisions {
+		require.NotContains(t, string(r.Body), "page")
+		require.True(t, json.Valid(r.Body))
+	}
+	h.Pack()
+	require.Len(t, h.Sources, 2)
+	require.NoError(t, h.Unpack())
+	require.Equal(t, want, dishes)
+	h.Pack()
+	h.Sources = h.Sources[:1]
+	require.Error(t, h.Unpack())
+}
+
+// An older archive brings back neither what was taken away since nor what has
+// been set anew, and the same archive twice is the same as once.
+func TestAnOlderArchiveTurnsNothingBack(t *testing.T) {
+	ctx := context.Background()
+	now := time.Date(2026, 11, 1, 8, 0, 0, 0, time.UTC)
+	s, err := store.Open(ctx, t.TempDir(), func() time.Time { now = now.Add(time.Minute); return now })
+	require.NoError(t, err)
+	defer s.Close()
+	require.NoError(t, s.SaveEntry(ctx, store.KitchenEntry, "settings", []byte(`{"n":1}`)))
+	day, err := s.ChangeEntry(ctx, store.DayEntry, "supper", 0, []byte(`{}`))
+	require.NoError(t, err)
+	dishes, old := everything(t, s)
+	require.NoError(t, s.SaveEntry(ctx, store.KitchenEntry, "settings", []byte(`{"n":2}`)))
+	_, err = s.ChangeEntry(ctx, store.DayEntry, "supper", day.Version, nil)
+	require.NoError(t, err)
+	for range 2 {
+		done, err := s.Restore(ctx, each(dishes), old)
+		require.NoError(t, err)
+		require.Zero(t, done.Entries)
+	}
+	_, err = s.Entry(ctx, store.DayEntry, "supper")
+	require.ErrorIs(t, err, store.ErrNoEntry)
+	settings, err := s.Entry(ctx, store.KitchenEntry, "settings")
+	require.NoError(t, err)
+	require.JSONEq(t, `{"n":2}`, string(settings.Body))
+
+	// What is newer comes in, and what is not here at all.
+	newer := []store.EntryRow{{Kind: store.KitchenEntry, Key: "settings", Made: now.Add(time.Hour).Format(time.RFC3339Nano), Body: []byte(`{"n":3}`)},
+		{Kind: store.DayEntry, Key: "lunch", Made: now.Add(-time.Hour).Format(time.RFC3339Nano), Body: []byte(`{}`)}}
+	done, err := s.Restore(ctx, each(nil), newer)
+	require.NoError(t, err)
+	require.Equal(t, 2, done.Entries)
 }

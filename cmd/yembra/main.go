@@ -159,25 +159,27 @@ func inKitchen(data string, work func(context.Context, *server.Kitchen) error) e
 
 func (b backupCommand) Run() error {
 	return inKitchen(b.Data, func(ctx context.Context, k *server.Kitchen) error {
-		data, err := k.Backup(ctx, time.Now())
+		size, err := k.BackupTo(ctx, b.File, time.Now())
 		if err != nil {
 			return err
 		}
-		if err := os.WriteFile(b.File, data, 0o600); err != nil {
-			return fmt.Errorf("write the archive: %w", err)
-		}
-		fmt.Printf("%s holds the kitchen (%d bytes).\n", b.File, len(data))
+		fmt.Printf("%s holds the kitchen (%d bytes), read back and whole.\n", b.File, size)
 		return nil
 	})
 }
 
 func (r restoreCommand) Run() error {
-	data, err := os.ReadFile(r.File)
+	file, err := os.Open(r.File)
+	if err != nil {
+		return fmt.Errorf("read the archive: %w", err)
+	}
+	defer file.Close()
+	info, err := file.Stat()
 	if err != nil {
 		return fmt.Errorf("read the archive: %w", err)
 	}
 	return inKitchen(r.Data, func(ctx context.Context, k *server.Kitchen) error {
-		done, err := k.Restore(ctx, data)
+		done, err := k.Restore(ctx, file, info.Size())
 		if err != nil {
 			return err
 		}

@@ -4,6 +4,7 @@ import (
 	"regexp"
 	"strings"
 	"unicode"
+	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/lex"
@@ -379,12 +380,15 @@ func (l *layout) choose(name string) {
 	l.section(name)
 }
 
+// mostTitle is how many letters the first line may have to be the title.
+const mostTitle = 200
+
 func (l *layout) finish() Source {
 	for i, w := range l.waiting {
 		if w.text == "" || l.source.Name != "" {
 			continue
 		}
-		if w.heading || len(w.text) <= 80 && !strings.HasSuffix(w.text, ".") || i == 0 && len(w.text) <= 80 {
+		if w.heading || len(w.text) <= 80 && !strings.HasSuffix(w.text, ".") || i == 0 && (len(w.text) <= 80 || utf8.RuneCountInString(w.text) <= mostTitle && !strings.HasSuffix(w.text, ".")) {
 			l.source.Name = strings.Trim(w.text, " :*#_")
 			if m := titleYield.FindStringSubmatch(l.source.Name); m != nil && l.titleOf(l.source.Name) != "" {
 				l.source.Name = l.titleOf(l.source.Name)

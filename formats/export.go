@@ -74,16 +74,29 @@ func indented(v any) ([]byte, error) {
 // takeLines gives a section the ingredient lines it claims, taking them from
 // the flat list.
 func takeLines(from *recipe.Section, claimed any) []string {
+	if len(from.Lines) > mostTaken {
+		from.Lines = from.Lines[:mostTaken]
+	}
+	items := list(claimed)
+	if len(items) == 0 {
+		return nil
+	}
+	left := slices.Clone(from.Lines)
 	var lines []string
-	for _, item := range list(claimed) {
+	for _, item := range items[:min(len(items), mostTaken)] {
 		t := words(item)
-		if i := slices.Index(from.Lines, t); i >= 0 {
-			from.Lines = slices.Delete(slices.Clone(from.Lines), i, i+1)
+		if i := slices.Index(left, t); i >= 0 {
+			left = slices.Delete(left, i, i+1)
 			lines = append(lines, t)
 		}
 	}
+	from.Lines = left
 	return lines
 }
+
+// mostTaken is how many lines of structured data are shared out among its
+// parts, more than the reader takes.
+const mostTaken = 1000
 
 // mainPart names a nameless part that does not stand first, where a nameless
 // one could not be told from the part before.

@@ -260,8 +260,8 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		card.Dish.Components = append(card.Dish.Components, part)
 	}
 	name := func(ref string) string {
-		var i, j int
-		if _, err := fmt.Sscanf(ref, "components[%d].lines[%d]", &i, &j); err != nil {
+		i, j, ok := recipe.ParseLineRef(ref)
+		if !ok {
 			return ref
 		}
 		return doc.Original.Components[i].Lines[j].Name

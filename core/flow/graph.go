@@ -14,6 +14,7 @@ type Graph struct {
 	Lines []LineAt
 	Nodes []Node
 	index map[string]int
+	refs  map[string]int
 }
 
 // LineAt is the place of a line in a dish.
@@ -58,10 +59,18 @@ func (g *Graph) Line(component, line int) int {
 	return slices.Index(g.Lines, LineAt{component, line})
 }
 
+// Named is the number of the line that a reference names, -1 for none.
+func (g *Graph) Named(ref string) int {
+	if at, ok := g.refs[ref]; ok {
+		return at
+	}
+	return -1
+}
+
 // Trace follows the lines of a dish through its method.
 func Trace(l *larder.Larder, d *recipe.Dish) *Graph {
-	g := &Graph{index: map[string]int{}}
 	refs := map[string]int{}
+	g := &Graph{index: map[string]int{}, refs: refs}
 	for c := range d.Components {
 		for j := range d.Components[c].Lines {
 			refs[recipe.LineRef(c, j)] = len(g.Lines)

@@ -37,7 +37,7 @@ func (r *Reader) Dish(d *recipe.Dish) {
 	b := r.bindings(d)
 	foods := r.foodWords(d)
 	b.rests = r.restWords(d)
-	b.kept = map[string]bool{}
+	b.kept, b.lettersLeft = map[string]bool{}, mostLetters
 	for _, c := range d.Components {
 		for _, s := range c.Steps {
 			for _, ref := range s.Takes {
@@ -58,19 +58,28 @@ func (r *Reader) Dish(d *recipe.Dish) {
 
 // step reads one step after those before it.
 func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string) {
+	whole := step.Text
+	read, rest := b.within(whole)
+	defer func() {
+		if step.Text = whole; rest > 0 {
+			from := utf8.RuneCountInString(read)
+			step.Questions = append(step.Questions, recipe.Question{Text: tooLong, From: from, Upto: from + rest})
+		}
+	}()
+	step.Text = read
 	tokens := lex.Scan(step.Text)
 	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
 	b.takes = step.Takes
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
-	read := 0
+	done := 0
 	focus, base := b.focus, b.base
 	for _, u := range t.parse() {
 		if u.clause != nil {
 			u.from, u.upto = u.clause.from, u.clause.upto
 		}
 		from, upto := t.span(u.from, u.upto)
-		switch begin, manner := t.between(read, u.from); {
+		switch begin, manner := t.between(done, u.from); {
 		case begin >= u.from:
 		case manner:
 			from, _ = t.span(begin, u.upto)
@@ -80,7 +89,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		default:
 			step.Asides = append(step.Asides, t.remark(begin, u.from))
 		}
-		read = max(read, u.upto)
+		done = max(done, u.upto)
 		switch {
 		case remarkAt(step, from) && (u.clause != nil || u.question):
 			step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
@@ -92,13 +101,31 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 			step.Asides = append(step.Asides, recipe.Aside{Kind: u.aside, From: from, Upto: upto})
 		}
 	}
-	if begin, _ := t.between(read, len(t.words)); begin < len(t.words) {
+	if begin, _ := t.between(done, len(t.words)); begin < len(t.words) {
 		step.Asides = append(step.Asides, t.remark(begin, len(t.words)))
 	}
 	if b.named(step.Makes) {
 		b.focus, b.base = focus, base // it was made aside
 	}
 	b.sum(step)
+}
+
+// mostLetters is how much of a method is read, some twenty times a long one.
+const mostLetters = 60_000
+
+const tooLong = "What does the rest of this step ask for? The method is longer than is read."
+
+// within cuts a step to what is still read of the method, at the end of a word,
+// and tells how many letters are left over.
+func (b *bindings) within(text string) (read string, rest int) {
+	if len(text) <= b.lettersLeft {
+		b.lettersLeft -= len(text)
+		return text, 0
+	}
+	read = text[:b.lettersLeft]
+	read = read[:max(strings.LastIndexByte(read, ' '), 0)]
+	b.lettersLeft = 0
+	return read, utf8.RuneCountInString(text) - utf8.RuneCountInString(read)
 }
 
 // named gives what is being worked on a name that no words of the step say.

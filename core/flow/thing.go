@@ -64,7 +64,9 @@ type bindings struct {
 	lines  []bound
 	listed []recipe.Line // the same lines as they are written
 	things []*thing
-	holder map[portion]*thing
+	// lettersLeft is how much of the method is still read.
+	lettersLeft int
+	holder      map[portion]*thing
 	// focus is what a pronoun means, base what others are added to.
 	focus, base *thing
 	vessels     map[string]*thing

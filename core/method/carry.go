@@ -138,7 +138,7 @@ func (c *Carrier) prepare(p *plan, i int, s *standIn, prepared map[string]bool) 
 			continue
 		}
 		for _, at := range o.lines {
-			takes = append(takes, swap.Ref(o.component, at))
+			takes = append(takes, recipe.LineRef(o.component, at))
 			if o.component == i {
 				lines = append(lines, at)
 			}

@@ -172,7 +172,7 @@ func TestNoStepMentionsWhatIsNotThere(t *testing.T) {
 					for j, line := range d.Components[i].Lines {
 						words := larder.Words(line.Name)
 						head := words[len(words)-1]
-						replaced := slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool { return c.Replaces == swap.Ref(i, j) })
+						replaced := slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool { return c.Replaces == recipe.LineRef(i, j) })
 						if replaced && !heads[head] && line.Origin != larder.FromAnimal {
 							require.NotContains(t, larder.Words(text), head, "%s: %s was replaced: %s", where, line.Name, s.Text)
 						}

@@ -204,7 +204,7 @@ func decidedAtRandom(b *swap.Book, d recipe.Dish, preset string, r *rand.Rand) s
 				}
 			}
 			if len(fit) > 0 {
-				dec.Swaps[swap.Ref(i, j)] = fit[r.IntN(len(fit))]
+				dec.Swaps[recipe.LineRef(i, j)] = fit[r.IntN(len(fit))]
 			}
 		}
 	}

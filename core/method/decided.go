@@ -50,7 +50,7 @@ func (p *plan) withoutPlace(lines []int, i int) []int {
 
 // takenUp tells whether the original's own method takes up a line.
 func (p *plan) takenUp(ref string) bool {
-	at := p.lineNumber(ref)
+	at := p.graph.Named(ref)
 	return at >= 0 && len(p.path(at)) > 0
 }
 

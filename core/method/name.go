@@ -92,29 +92,17 @@ func (p *plan) ofLine(line int, share float64) (named, bool) {
 	return named{p.c.shared(share, false) + p.c.words().The + " " + name, p.c.plural(name), nil}, true
 }
 
-// lineNumber is the number of the line a reference names, -1 for none.
-func (p *plan) lineNumber(ref string) int {
-	for c := range p.dish.Components {
-		for j := range p.dish.Components[c].Lines {
-			if recipe.LineRef(c, j) == ref {
-				return p.graph.Line(c, j)
-			}
-		}
-	}
-	return -1
-}
-
 // meant are the lines that a noun means: itself, one of what was made, or all
 // that was made holds.
 func (p *plan) meant(n recipe.Noun) (lines []int, made bool) {
 	for _, r := range n.Refs {
 		switch {
 		case r.Line != nil:
-			if at := p.lineNumber(*r.Line); at >= 0 {
+			if at := p.graph.Named(*r.Line); at >= 0 {
 				lines = append(lines, at)
 			}
 		case r.Of != "":
-			if at := p.lineNumber(r.Of); at >= 0 {
+			if at := p.graph.Named(r.Of); at >= 0 {
 				lines = append(lines, at)
 			}
 		case r.Made != nil:

@@ -61,7 +61,7 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 	for _, r := range refs {
 		switch {
 		case r.Line != nil:
-			line := w.lineNumber(*r.Line)
+			line := w.graph.Named(*r.Line)
 			if line >= 0 && w.there(line, at) {
 				if t, ok := w.ofLine(line, r.Share); ok {
 					out = append(out, t)

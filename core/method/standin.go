@@ -64,7 +64,7 @@ func (c *Carrier) standIns(d *recipe.Dish, a *swap.Adaptation, i int) []*standIn
 	var out []*standIn
 	for j := range d.Components[i].Lines {
 		line := &d.Components[i].Lines[j]
-		s := &standIn{ref: swap.Ref(i, j), component: i, line: j, was: line, enters: never}
+		s := &standIn{ref: recipe.LineRef(i, j), component: i, line: j, was: line, enters: never}
 		at := slices.IndexFunc(a.Swaps, func(x swap.Chosen) bool { return x.Replaces == s.ref })
 		switch {
 		case at >= 0:

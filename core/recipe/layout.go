@@ -17,6 +17,10 @@ import (
 func (r *Reader) Layout(text string) Source {
 	l := layout{reader: r}
 	blocks := paragraphs(text)
+	if len(blocks) > mostBlocks {
+		blocks = blocks[:mostBlocks]
+		l.source.Cut = true
+	}
 	l.counted(blocks)
 	for i, b := range blocks {
 		b.leads = i+1 < len(blocks) && l.leads(b, blocks[i+1])
@@ -24,6 +28,10 @@ func (r *Reader) Layout(text string) Source {
 	}
 	return l.finish()
 }
+
+// mostBlocks is how many paragraphs, list items and headings of a text are
+// looked at; a page with a recipe on it has some hundreds.
+const mostBlocks = 10_000
 
 // block is one line of the text after unwrapping, with what its look says.
 type block struct {

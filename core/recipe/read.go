@@ -40,7 +40,7 @@ const (
 
 // bounded cuts a source to the most that is read.
 func bounded(src Source) (Source, bool) {
-	lines, steps, cut := mostLines, mostSteps, false
+	lines, steps, cut := mostLines, mostSteps, src.Cut
 	out := Source{Name: src.Name, Yield: src.Yield}
 	for _, s := range src.Sections {
 		if len(s.Lines) > lines {

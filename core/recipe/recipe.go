@@ -9,6 +9,7 @@ package recipe
 import (
 	"slices"
 	"strconv"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
@@ -45,6 +46,15 @@ type Component struct {
 // LineRef is the outward name of a line: "components[0].lines[3]".
 func LineRef(component, line int) string {
 	return "components[" + strconv.Itoa(component) + "].lines[" + strconv.Itoa(line) + "]"
+}
+
+// ParseLineRef reads the outward name of a line.
+func ParseLineRef(ref string) (component, line int, ok bool) {
+	c, rest, ok1 := strings.Cut(strings.TrimPrefix(ref, "components["), "].lines[")
+	component, err1 := strconv.Atoi(c)
+	line, err2 := strconv.Atoi(strings.TrimSuffix(rest, "]"))
+	ok = ok1 && err1 == nil && err2 == nil && component >= 0 && line >= 0 && ref == LineRef(component, line)
+	return component, line, ok
 }
 
 // Line is one ingredient line. Text is as it stood, bullet removed; Grams are
@@ -187,6 +197,8 @@ type Source struct {
 	Name     string
 	Yield    string
 	Sections []Section
+	// Cut tells that the text went on and was not read further.
+	Cut bool
 }
 
 // Section is one named part of a recipe with its lines as text.

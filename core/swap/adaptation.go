@@ -22,15 +22,10 @@ func NewBook(l *larder.Larder) *Book { return &Book{l} }
 // Larder is the larder the book was made from.
 func (b *Book) Larder() *larder.Larder { return b.larder }
 
-// Ref names a line by its place.
-func Ref(component, line int) string {
-	return "components[" + strconv.Itoa(component) + "].lines[" + strconv.Itoa(line) + "]"
-}
-
 // ComponentOf is the component that a reference names; -1 when it is none.
 func ComponentOf(ref string) int {
-	var component, line int
-	if _, err := fmt.Sscanf(ref, "components[%d].lines[%d]", &component, &line); err != nil {
+	component, _, ok := recipe.ParseLineRef(ref)
+	if !ok {
 		return -1
 	}
 	return component
@@ -54,7 +49,7 @@ func (x *bench) apply(dec Decisions, detail bool) Adaptation {
 	for i, c := range x.dish.Components {
 		comp := Component{Name: c.Name, Lines: []Line{}, Steps: []Step{}}
 		for j, line := range c.Lines {
-			ref := Ref(i, j)
+			ref := recipe.LineRef(i, j)
 			at, decided := x.at[ref]
 			if !decided {
 				if line.Origin == larder.Unknown && line.Food == nil {
@@ -350,7 +345,7 @@ func (x *bench) dishOf(a Adaptation) character.Dish {
 				continue
 			}
 			it := x.item(i, lineOf(*l), food, l.Form, l.Mass(), l.Change == Swapped)
-			it.Ref, it.Label = Ref(i, j), l.Name
+			it.Ref, it.Label = recipe.LineRef(i, j), l.Name
 			part.Items = append(part.Items, it)
 		}
 		out.Parts[i] = part

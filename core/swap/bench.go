@@ -15,6 +15,8 @@ import (
 // booster brings is summed beforehand, so that a try only adds sums up.
 type bench struct {
 	*Book
+	// work is what the search may still look at.
+	work     int
 	dish     recipe.Dish
 	rules    Rules
 	dec      Decisions
@@ -96,7 +98,7 @@ const (
 )
 
 func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
-	x := &bench{Book: b, dish: d, rules: rules, dec: dec, at: map[string]int{}, original: character.Of(b.larder, d, dec.Uses), aim: Closest}
+	x := &bench{Book: b, dish: d, rules: rules, dec: dec, at: map[string]int{}, original: character.Of(b.larder, d, dec.Uses), aim: Closest, work: workOfSearch}
 	x.slots = b.slots(d, rules, x.original)
 	x.wishes = wishes(dec, rules)
 	for i, s := range x.slots {
@@ -187,7 +189,7 @@ func (x *bench) ready() {
 		for j := range c.Lines {
 			line := &c.Lines[j]
 			food := x.larder.Food(line.FoodID())
-			at, decided := x.at[Ref(i, j)]
+			at, decided := x.at[recipe.LineRef(i, j)]
 			if food == nil && !decided {
 				continue
 			}
@@ -225,7 +227,7 @@ func (x *bench) plainSalt(component, line int) *larder.Food {
 	if food == nil || food.Kind != "salt" || x.dish.Components[component].Lines[line].Mass() <= 0 {
 		return nil
 	}
-	at, decided := x.at[Ref(component, line)]
+	at, decided := x.at[recipe.LineRef(component, line)]
 	if !decided {
 		return food
 	}
@@ -239,7 +241,7 @@ func (x *bench) plainSalt(component, line int) *larder.Food {
 
 // saltGrams is the mass of a salt line before it is lowered, as it is written.
 func (x *bench) saltGrams(component, line int) float64 {
-	if at, decided := x.at[Ref(component, line)]; decided {
+	if at, decided := x.at[recipe.LineRef(component, line)]; decided {
 		for _, s := range x.slots[at].allowed {
 			if len(s.Formula) == 1 {
 				return x.grams(x.slots[at], s, s.Formula[0])

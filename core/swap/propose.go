@@ -79,9 +79,14 @@ func (x *bench) total(choice []int, doses []*option) (state, int) {
 
 // try weighs choices as a whole. Lower is better.
 func (x *bench) try(choice []int, doses []*option) float64 {
+	x.work -= tryWork + len(choice)*len(choice)/4
 	st, open := x.total(choice, doses)
 	return x.weigh(&st, open).total + x.repeats(choice) + x.boosterCost(choice, doses)
 }
+
+// spent tells that no more is looked at: what was found until then is the
+// answer.
+func (x *bench) spent() bool { return x.work <= 0 }
 
 // decided turns a cook's decisions into choices and doses.
 func (x *bench) decided(dec Decisions) ([]int, []*option) {
@@ -98,6 +103,13 @@ func (x *bench) decided(dec Decisions) ([]int, []*option) {
 	}
 	return choice, doses
 }
+
+// Work allowed to a proposal, counted in sums and looks, so that the same dish
+// always gets the same answer: far beyond any dish, and about half a second.
+const (
+	workOfSearch = 12_000_000
+	tryWork      = 40
+)
 
 const (
 	// exactLimit is the number of combinations of swaps up to which all are
@@ -293,6 +305,9 @@ func (x *bench) greedy() found {
 	for i, options := range x.options {
 		low, at := math.Inf(1), f.choice[i]
 		for c := range options {
+			if x.spent() {
+				break // the first that is allowed stands
+			}
 			f.choice[i] = c
 			if v := x.try(f.choice, nil); v < low-better {
 				low, at = v, c
@@ -313,6 +328,9 @@ func (x *bench) beam() []found {
 	v.hear(start.choice, start.weight)
 	list := []found{start}
 	for _, i := range x.heaviestFirst() {
+		if x.spent() {
+			break
+		}
 		var next []found
 		seen := map[string]bool{}
 		for _, f := range list {
@@ -339,6 +357,9 @@ func (x *bench) beam() []found {
 func (x *bench) improve(f found) found {
 	f.weight = x.try(f.choice, f.doses)
 	for range rounds {
+		if x.spent() {
+			break
+		}
 		before := f.weight
 		f = x.addBoosters(f)
 		f = x.exchangeBoosters(f)
@@ -352,9 +373,12 @@ func (x *bench) improve(f found) found {
 
 // exchangeSwaps changes single swaps while that helps.
 func (x *bench) exchangeSwaps(f found) found {
-	for improved := true; improved; {
+	for improved := true; improved && !x.spent(); {
 		improved = false
 		for i, options := range x.options {
+			if x.spent() {
+				break
+			}
 			was := f.choice[i]
 			for c := range options {
 				if c == was {
@@ -494,7 +518,7 @@ func (x *bench) bestDose(f found, others []*option) (*option, float64) {
 
 // exchangeBoosters replaces or takes out single boosters while that helps.
 func (x *bench) exchangeBoosters(f found) found {
-	for improved := true; improved; {
+	for improved := true; improved && !x.spent(); {
 		improved = false
 		for i := range f.doses {
 			others := slices.Delete(slices.Clone(f.doses), i, i+1)

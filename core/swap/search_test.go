@@ -199,7 +199,7 @@ func BenchmarkRank(b *testing.B) {
 		require.NoError(b, err)
 		b.ResetTimer()
 		for b.Loop() {
-			if _, _, err := book.Rank(d, dec, Ref(1, 0)); err != nil {
+			if _, _, err := book.Rank(d, dec, recipe.LineRef(1, 0)); err != nil {
 				b.Fatal(err)
 			}
 		}

@@ -40,7 +40,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 		for j := range c.Lines {
 			line := &c.Lines[j]
 			food := b.larder.Food(line.FoodID())
-			s := slot{component: i, line: j, ref: Ref(i, j)}
+			s := slot{component: i, line: j, ref: recipe.LineRef(i, j)}
 			raw := false
 			switch {
 			case line.Origin == larder.FromAnimal && (food == nil || food.Origin != larder.FromAnimal):

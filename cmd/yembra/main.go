@@ -12,6 +12,7 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
+	"sync"
 	"syscall"
 	"time"
 	_ "time/tzdata" // schedules name zones on machines without them
@@ -37,6 +38,7 @@ type commands struct {
 	Serve   serveCommand   `cmd:"" help:"Serve the kitchen in a data folder."`
 	Demo    demoCommand    `cmd:"" help:"Serve the demo kitchen, freshly laid out."`
 	Backup  backupCommand  `cmd:"" help:"Write a kitchen to an archive of open formats."`
+	Check   checkCommand   `cmd:"" help:"Tell whether a kitchen is whole."`
 	Restore restoreCommand `cmd:"" help:"Bring an archive into a kitchen; nothing in it is lost."`
 	Read    readCommand    `cmd:"" help:"Read a recipe and print what was understood."`
 	Adapt   adaptCommand   `cmd:"" help:"Adapt a read recipe (a request as for POST /api/adapt)."`
@@ -50,8 +52,17 @@ type listen struct {
 }
 
 type (
-	serveCommand  struct{ listen }
-	demoCommand   struct{ listen }
+	serveCommand struct {
+		listen
+		Backups string `help:"Folder of the backups that are made every day; a folder of the kitchen's when left out." type:"path"`
+	}
+	demoCommand struct {
+		listen
+		Afresh bool `help:"Take the kitchen in the data folder away first."`
+	}
+	checkCommand struct {
+		Data string `help:"Data folder." type:"path"`
+	}
 	backupCommand struct {
 		File string `arg:"" help:"Where to write the archive." type:"path"`
 		Data string `help:"Data folder." type:"path"`
@@ -121,7 +132,11 @@ func (s serveCommand) Run() error {
 	if err != nil {
 		return err
 	}
-	return serve(s.Addr, folder, false)
+	backups := s.Backups
+	if backups == "" {
+		backups = filepath.Join(folder, "backups")
+	}
+	return serve(s.Addr, folder, backups, false)
 }
 
 // dataFolder is the folder named, or the user's own.
@@ -136,9 +151,9 @@ func dataFolder(named string) (string, error) {
 	return filepath.Join(base, "yembra"), nil
 }
 
-// inKitchen opens the kitchen of a folder for one piece of work. Another
-// process may be serving it.
-func inKitchen(data string, work func(context.Context, *server.Kitchen) error) error {
+// inKitchen opens the kitchen of a folder for one piece of work: to read, while
+// another program may be serving it, or to write.
+func inKitchen(data string, open func(context.Context, string, func() time.Time) (*store.Store, error), work func(context.Context, *server.Kitchen) error) error {
 	folder, err := dataFolder(data)
 	if err != nil {
 		return err
@@ -148,7 +163,7 @@ func inKitchen(data string, work func(context.Context, *server.Kitchen) error) e
 		return err
 	}
 	ctx := context.Background()
-	if k.Store, err = store.Open(ctx, folder, time.Now); err != nil {
+	if k.Store, err = open(ctx, folder, time.Now); err != nil {
 		return err
 	}
 	if err = k.Refresh(ctx); err == nil {
@@ -158,7 +173,7 @@ func inKitchen(data string, work func(context.Context, *server.Kitchen) error) e
 }
 
 func (b backupCommand) Run() error {
-	return inKitchen(b.Data, func(ctx context.Context, k *server.Kitchen) error {
+	return inKitchen(b.Data, store.OpenToRead, func(ctx context.Context, k *server.Kitchen) error {
 		size, err := k.BackupTo(ctx, b.File, time.Now())
 		if err != nil {
 			return err
@@ -178,7 +193,7 @@ func (r restoreCommand) Run() error {
 	if err != nil {
 		return fmt.Errorf("read the archive: %w", err)
 	}
-	return inKitchen(r.Data, func(ctx context.Context, k *server.Kitchen) error {
+	return inKitchen(r.Data, store.Open, func(ctx context.Context, k *server.Kitchen) error {
 		done, err := k.Restore(ctx, file, info.Size())
 		if err != nil {
 			return err
@@ -187,8 +202,35 @@ func (r restoreCommand) Run() error {
 	})
 }
 
+func (c checkCommand) Run() error {
+	folder, err := dataFolder(c.Data)
+	if err != nil {
+		return err
+	}
+	ctx := context.Background()
+	s, err := store.OpenToRead(ctx, folder, time.Now)
+	if err != nil {
+		return err
+	}
+	wrong, err := s.Check(ctx)
+	if err = errors.Join(err, s.Close()); err != nil {
+		return err
+	}
+	for _, w := range wrong {
+		fmt.Println(w)
+	}
+	if len(wrong) > 0 {
+		return fmt.Errorf("the kitchen in %s is not whole: %d things are wrong", folder, len(wrong))
+	}
+	fmt.Printf("The kitchen in %s is whole.\n", folder)
+	return nil
+}
+
 func (d demoCommand) Run() error {
 	folder := d.Data
+	if folder != "" && store.Holds(folder) && !d.Afresh {
+		return fmt.Errorf("%s holds a kitchen, which the demo would take the place of. Name another folder, or say --afresh to take that kitchen away", folder)
+	}
 	if folder == "" {
 		made, err := os.MkdirTemp("", "yembra-demo-")
 		if err != nil {
@@ -197,11 +239,12 @@ func (d demoCommand) Run() error {
 		defer os.RemoveAll(made)
 		folder = made
 	}
-	return serve(d.Addr, folder, true)
+	return serve(d.Addr, folder, "", true)
 }
 
-// serve opens the kitchen and serves it until it is told to stop.
-func serve(addr, folder string, fresh bool) error {
+// serve opens the kitchen and serves it until it is told to stop, with backups
+// of it in a folder unless that is empty.
+func serve(addr, folder, backups string, fresh bool) error {
 	if err := loopback(addr); err != nil {
 		return err
 	}
@@ -232,8 +275,14 @@ func serve(addr, folder string, fresh bool) error {
 		return errors.Join(err, k.Store.Close())
 	}
 	app := server.New(k, server.Pages{Files: files})
+	var keeping sync.WaitGroup
+	if backups != "" {
+		keeping.Go(func() { k.KeepBackups(ctx, backups, time.Now) })
+	}
 	fmt.Printf("Yembra %s serves the kitchen at http://%s (stop with Ctrl+C)\n", version, addr)
 	err = app.Listen(addr, fiber.ListenConfig{DisableStartupMessage: true, GracefulContext: ctx, ShutdownTimeout: 4 * time.Second})
+	stop()
+	keeping.Wait()
 	return errors.Join(err, k.Store.Close())
 }
 

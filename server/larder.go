@@ -87,6 +87,13 @@ func (k *Kitchen) changed(c fiber.Ctx, kind, key string, check func() ([]byte, e
 	if err != nil {
 		return err
 	}
+	if version == 0 { // new, or new again after it was taken away
+		if _, err := k.Store.Entry(c.Context(), kind, key); errors.Is(err, store.ErrNoEntry) {
+			if version, err = k.Store.EntryVersion(c.Context(), kind, key); err != nil {
+				return err
+			}
+		}
+	}
 	_, err = k.Store.ChangeEntry(c.Context(), kind, key, version, body)
 	if errors.Is(err, store.ErrChanged) {
 		return problem{Title: "Changed meanwhile", Status: fiber.StatusPreconditionFailed, Detail: "This was changed in another window since it was opened here. Look at what stands there now, and make your change again."}

@@ -103,12 +103,17 @@ export const api = {
     request<FoodHit[]>("GET", `/api/larder/foods?shelf=${encodeURIComponent(shelf)}`),
   shelves: () => request<Shelf[]>("GET", "/api/larder/shelves"),
   food: (id: string) => request<FoodView>("GET", `/api/larder/foods/${encodeURIComponent(id)}`),
-  saveFood: (e: Entry) =>
-    request<FoodView>("PUT", `/api/larder/foods/${encodeURIComponent(e.id)}`, e),
-  takeBackFood: (id: string) =>
-    request<FoodView | undefined>("DELETE", `/api/larder/foods/${encodeURIComponent(id)}`),
+  saveFood: (e: Entry, version: number) =>
+    request<FoodView>("PUT", `/api/larder/foods/${encodeURIComponent(e.id)}`, e, version),
+  takeBackFood: (id: string, version: number) =>
+    request<FoodView | undefined>(
+      "DELETE",
+      `/api/larder/foods/${encodeURIComponent(id)}`,
+      undefined,
+      version,
+    ),
   settings: () => request<Settings>("GET", "/api/kitchen"),
-  saveSettings: (s: Settings) => request<Settings>("PUT", "/api/kitchen", s),
+  saveSettings: (s: Settings) => request<Settings>("PUT", "/api/kitchen", s, s.version),
   days: () => request<DaySummary[]>("GET", "/api/days"),
   createDay: (r: CreateDayRequest) => request<DayView>("POST", "/api/days", r),
   day: (id: string) => request<DayView>("GET", `/api/days/${id}`),

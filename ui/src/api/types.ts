@@ -851,6 +851,7 @@ export interface FoodView {
   storage: Storage;
   confusables: Confusable[];
   own: string;
+  version: number;
   pieces: {
     [k: string]: Span;
   };
@@ -1031,6 +1032,8 @@ export interface Settings {
   prices: {
     [k: string]: number;
   };
+  version: number;
+  unfit: string[];
 }
 export interface Diner {
   name: string;

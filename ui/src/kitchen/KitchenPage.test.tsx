@@ -16,6 +16,8 @@ beforeEach(() => {
     houseRules: { preset: "whole-food", off: [], saltPerServing: 0 },
     kit: { cooks: 1, rings: 4, ovens: [{ shelves: 2 }], kit: { blender: 1 }, awake: null },
     prices: {},
+    version: 3,
+    unfit: [],
   };
   refuse = false;
   vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
@@ -68,7 +70,11 @@ beforeEach(() => {
     }
     if (init.method === "PUT") {
       if (refuse) return Response.json({ title: "No", detail: "It is full." }, { status: 422 });
-      kept = JSON.parse(String(init.body)) as Settings;
+      const match = (init.headers as Record<string, string>)["If-Match"];
+      if (match !== `"${kept.version}"`) {
+        return Response.json({ title: "Changed meanwhile", detail: "Look." }, { status: 412 });
+      }
+      kept = { ...(JSON.parse(String(init.body)) as Settings), version: kept.version + 1 };
     }
     return Response.json(kept);
   });
@@ -101,6 +107,30 @@ it("names who eats here, lets them be added and taken away", async () => {
   await waitFor(() => expect(kept.diners.map((d) => d.name)).toEqual(["Wren", "Alder"]));
   fireEvent.click(screen.getAllByRole("button", { name: "Take away" })[0] as HTMLElement);
   await waitFor(() => expect(kept.diners.map((d) => d.name)).toEqual(["Alder"]));
+});
+
+it("makes changes one after the other, each on what the one before left", async () => {
+  open();
+  await screen.findByText("Wren");
+  const name = screen.getByLabelText("Name of a diner");
+  for (const who of ["Alder", "Birch"]) {
+    fireEvent.change(name, { target: { value: who } });
+    fireEvent.click(screen.getByRole("button", { name: "Add a diner" }));
+    await screen.findByText(who);
+  }
+  await waitFor(() => expect(kept.diners.map((d) => d.name)).toEqual(["Wren", "Alder", "Birch"]));
+  expect(kept.version).toBe(5);
+});
+
+it("says what another window changed meanwhile, and which foods are left out", async () => {
+  kept.unfit = ["odd root: origin is none"];
+  open();
+  expect((await screen.findByRole("note")).textContent).toContain("odd root");
+  kept = { ...kept, version: 9 };
+  fireEvent.change(screen.getByLabelText("Name of a diner"), { target: { value: "Alder" } });
+  fireEvent.click(screen.getByRole("button", { name: "Add a diner" }));
+  expect((await screen.findByRole("alert")).textContent).toContain("Changed meanwhile");
+  expect(kept.diners).toHaveLength(1);
 });
 
 it("shows corrections, and goes back to what is kept when a change is refused", async () => {

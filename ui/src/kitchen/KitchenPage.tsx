@@ -2,7 +2,7 @@ import "./kitchen.css";
 
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Input, Select } from "antd";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { NavLink } from "react-router";
 
 import { api } from "../api/client";
@@ -21,10 +21,16 @@ export default function KitchenPage() {
   const queries = useQueryClient();
   const settings = useQuery({ queryKey: ["kitchen"], queryFn: api.settings });
   const own = useQuery({ queryKey: ["shelf", "own"], queryFn: () => api.shelf("own") });
+  // What was kept last, for changes that wait behind one another.
+  const newest = useRef(0);
   const save = useMutation({
     scope: { id: "kitchen" },
-    mutationFn: (s: Settings) => api.saveSettings(s),
+    mutationFn: (s: Settings) =>
+      api.saveSettings({ ...s, version: Math.max(s.version, newest.current) }),
     onMutate: (s) => queries.setQueryData(["kitchen"], s),
+    onSuccess: (kept) => {
+      newest.current = kept.version;
+    },
     onError: () => void queries.invalidateQueries({ queryKey: ["kitchen"] }),
   });
   const rules = useQuery({ queryKey: ["rules"], queryFn: api.rules, staleTime: Infinity });
@@ -47,6 +53,20 @@ export default function KitchenPage() {
     <main className="page kitchen">
       <h1>Kitchen</h1>
       {save.error && <ProblemNote error={save.error} />}
+      {s.unfit.length > 0 && (
+        <div className="problem" role="note">
+          <h3>Left out of the larder</h3>
+          <p>
+            Foods of your own that no longer fit what is known. They are kept; correct them and they
+            count again.
+          </p>
+          <ul>
+            {s.unfit.map((what) => (
+              <li key={what}>{what}</li>
+            ))}
+          </ul>
+        </div>
+      )}
       <section>
         <h2>Cups, spoons and pints</h2>
         <p className="quiet">

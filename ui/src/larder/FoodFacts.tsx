@@ -19,7 +19,7 @@ export function FoodFacts({ id }: { id: string }) {
   const [correcting, setCorrecting] = useState(false);
   const food = useQuery({ queryKey: ["food", id], queryFn: () => api.food(id) });
   const takeBack = useMutation({
-    mutationFn: () => api.takeBackFood(id),
+    mutationFn: () => api.takeBackFood(id, food.data?.version ?? 0),
     onSuccess: async (f) => {
       await queries.invalidateQueries();
       if (!f) void go("/larder");

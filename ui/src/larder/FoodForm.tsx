@@ -40,7 +40,7 @@ export function FoodForm({ food, close }: Props) {
           "A food of your own needs a name with letters in it.",
         );
       }
-      return api.saveFood({ ...e, id });
+      return api.saveFood({ ...e, id }, food?.version ?? 0);
     },
     onSuccess: async (saved) => {
       await queries.invalidateQueries();

@@ -41,6 +41,7 @@ const nothing = {
 
 const lentils: FoodView = {
   id: "red-lentils",
+  version: 4,
   name: "red lentils",
   aliases: ["masoor dal", "split lentil"],
   aisle: "pulses",

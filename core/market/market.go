@@ -93,7 +93,8 @@ func Of(l *larder.Larder, dishes []Dish, have map[string]float64) List {
 	}
 	s.squeeze(have)
 	out := List{Items: []Item{}, Spare: []string{}}
-	for _, it := range s.items {
+	for _, key := range slices.Sorted(maps.Keys(s.items)) {
+		it := s.items[key]
 		s.buy(it, have[it.Key])
 		out.Cost += it.Cost
 		out.Items = append(out.Items, *it)

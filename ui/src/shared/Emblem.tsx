@@ -4,7 +4,7 @@ const tone: Record<string, string> = {
   kept: "var(--fern)",
   wanted: "var(--fern)",
   near: "var(--turmeric)",
-  short: "var(--beet)",
+  short: "var(--tide)",
   over: "var(--clay)",
 };
 

@@ -18,7 +18,7 @@ const tone: Record<string, string> = {
   kept: "var(--fern)",
   wanted: "var(--quiet)",
   near: "var(--turmeric-ink)",
-  short: "var(--beet)",
+  short: "var(--tide)",
   over: "var(--clay)",
 };
 

@@ -237,6 +237,9 @@ func (c *clause) dropKeys(t *text, tech *larder.Technique) {
 		return t.lang.Vessels[w] && tech.Joins == "" && tech.Family != "assemble" && slices.ContainsFunc(c.sense.Keys, func(key []string) bool { return slices.Contains(key, w) })
 	})
 	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
+		if tech.Needs == "object" && t.listed(n.head()) {
+			return false // "separate the eggs"
+		}
 		return slices.ContainsFunc(c.sense.Keys, func(key []string) bool {
 			w := t.low(n.upto - 1)
 			trimmed := t.lang.AdjectiveVerbs[w] && len(n.words) > 0 && n.head() != w // "pat the cod dry"

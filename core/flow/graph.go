@@ -179,7 +179,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	}
 	if of, known := t.refs[r.Of]; known {
 		n.Named = append(n.Named, of)
-		if n.Technique.Takes == "part" || t.graph.Nodes[from].apart() {
+		if n.Technique.Takes == "part" || t.graph.apart(from) {
 			moved[of] = true
 			return []int{of}
 		}
@@ -196,11 +196,26 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	return out
 }
 
-// apart tells whether what a node holds lies side by side.
-func (n *Node) apart() bool {
-	switch n.Technique.Family {
-	case "cut", "clean", "separate", "rest":
+// apart tells whether what a node holds lies side by side; what was mixed and
+// then left to stand does not.
+func (g *Graph) apart(i int) bool {
+	switch n := &g.Nodes[i]; n.Technique.Family {
+	case "cut", "clean", "separate":
 		return true
+	case "rest":
+		return !slices.ContainsFunc(n.Inputs, g.mixed)
+	}
+	return false
+}
+
+// mixed tells whether a node holds things mixed together, also where they were
+// then covered or left to stand.
+func (g *Graph) mixed(i int) bool {
+	switch n := &g.Nodes[i]; n.Technique.Family {
+	case "mix":
+		return true
+	case "rest", "assemble", "season":
+		return slices.ContainsFunc(n.Inputs, g.mixed)
 	}
 	return false
 }

@@ -145,7 +145,7 @@ func (b *body) manners(i int, role string, first bool) int {
 		next := k + 1
 		done := b.ends(next, b.upto) || b.mark(next, ",") || b.conj(next) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of"
 		if done && !b.foods(b.words[k].norm) {
-			if b.is(k, b.lang.Manner) && role != "with" || b.lang.Sides[b.low(k)] && role != "in" || b.lang.Shapes[b.low(k)] && role == "in" && !first && !b.is(i, b.lang.Pointing) || b.adverb(k) && k > i {
+			if b.is(k, b.lang.Manner) && role != "with" || b.lang.Sides[b.low(k)] && role != "in" || b.lang.Shapes[b.low(k)] && role == "in" && !first && !b.is(i, b.lang.Pointing) && !b.text.listed(b.words[k].norm) || b.adverb(k) && k > i {
 				return next
 			}
 		}

@@ -31,6 +31,12 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 			return fmt.Sprintf("What does “%s” work on?", c.said)
 		}
 	}
+	if t.Medium == "with" && len(a.To) > 0 && len(a.With)+len(a.Into) == 0 && b.last != nil {
+		// "Mix the coffee and the wine. Dip the biscuits"
+		if just := b.byID(b.last.ID); just != nil && just.comp == b.comp && b.open(just) && !slices.Contains(r.inputs, just) {
+			b.refMade(just, 1, r, &a.With)
+		}
+	}
 	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
 		into := b.base
 		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0) {

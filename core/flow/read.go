@@ -250,7 +250,15 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 		}
 	}
 	known := map[string]bool{}
-	return foodWords{func(norm string) bool { return listed[norm] }, func(norm string) bool {
+	endOf := func(norm string) bool { // "the crumbs" of breadcrumbs
+		for w := range listed {
+			if len(norm) >= shortestPart && strings.HasSuffix(w, norm) {
+				return true
+			}
+		}
+		return false
+	}
+	return foodWords{func(norm string) bool { return listed[norm] || endOf(norm) }, func(norm string) bool {
 		if norm == "" {
 			return false
 		}

@@ -189,6 +189,9 @@ func (b *bindings) partlyUsed() *portion {
 // ingredients": what of the component has not gone in, or all that is being
 // worked on.
 func (b *bindings) whole(n noun) []referent {
+	if b.tech.Takes == "back" && b.base != nil {
+		return []referent{{made: b.base}} // "return everything": what was there before
+	}
 	var out []referent
 	untouched := true
 	for i := range b.lines {

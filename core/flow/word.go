@@ -149,7 +149,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.conj(next) || moves && first ||
-			!cue && !t.listed(t.words[i].norm) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
+			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
 	}
 	if t.lang.AdjectiveVerbs[t.words[i].low] {
 		return !cue || moves && !t.is(next, t.lang.Articles)

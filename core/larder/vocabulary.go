@@ -52,8 +52,9 @@ type Technique struct {
 	// Joins tells that what it is done to goes into what is there already,
 	// always ("yes") or with "in" behind the verb;
 	// Going that its -ing form only says how something else is done; Takes
-	// "part" where it takes a part out, "none" where it makes nothing and "some"
-	// where it may work on some of a thing that stays where it stands;
+	// "part" where it takes a part out, "back" where it takes back what was taken
+	// out, "none" where it makes nothing and "some" where it may work on some of a
+	// thing that stays where it stands;
 	// Medium what "in" leads to, "fat" or "liquid"; Needs "object" where a step
 	// must say or mean what it is done to.
 	Going                       bool
@@ -75,7 +76,12 @@ type Technique struct {
 const (
 	ClosesAlways = "yes"
 	ClosesLast   = "last"
+	// ClosesTable is for what is then eaten.
+	ClosesTable = "table"
 )
+
+// Shuts tells whether nothing can be added afterwards, whatever follows.
+func (t *Technique) Shuts() bool { return t.Closes == ClosesAlways || t.Closes == ClosesTable }
 
 // Fate is what a step leaves of a line in the dish, as shares of what went in.
 type Fate struct {

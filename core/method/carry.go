@@ -227,7 +227,7 @@ func (c *Carrier) finishes(p *plan, parts []part, i int) []part {
 		if s.component == i {
 			step.Lines = slices.Clone(s.lines)
 		}
-		where, _ := p.moment(parts, larder.AtEnd)
+		where, _ := p.moment(parts, larder.AtEnd, s.node)
 		parts = slices.Insert(parts, where, added(swap.Step{Step: step, From: []int{}, Change: swap.Added, Why: s.book.Why})...)
 	}
 	return parts

@@ -199,7 +199,7 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 			return false
 		}
 		t := n.Technique
-		return t.Name == "marinate" || p.places(i) || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "serve" && t.Name != "top"
+		return t.Name == "marinate" || p.places(i) || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "top"
 	})
 }
 

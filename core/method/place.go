@@ -8,6 +8,7 @@ import (
 	"unicode"
 	"unicode/utf8"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -65,6 +66,7 @@ func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRule
 // first frying, or while what it goes into is still open to it.
 func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 	comp := &p.a.Components[i]
+	home := p.mainPot(i)
 	for at, l := range comp.Lines {
 		if l.Change != swap.Booster {
 			continue
@@ -74,10 +76,10 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 		if b != nil {
 			text, moment = b.When, b.Moment
 		}
-		where, ok := p.moment(parts, moment)
+		where, ok := p.moment(parts, moment, home)
 		if !ok && b != nil && b.Plain != "" {
 			text = b.Plain
-			where, _ = p.moment(parts, larder.AtEnd)
+			where, _ = p.moment(parts, larder.AtEnd, home)
 		}
 		step := swap.Step{Step: recipe.Step{Text: text}, From: []int{}, Change: swap.Added, Why: l.Why}
 		if own {
@@ -88,10 +90,27 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 	return parts
 }
 
+// mainPot is the line of a component in place of which most goes in, of flesh if
+// there is any: what is to taste of it belongs into the pot that holds it. It is
+// -1 where nothing was replaced.
+func (p *plan) mainPot(i int) int {
+	best := -1
+	for _, s := range p.inOrder() {
+		if s.component != i || s.gone {
+			continue
+		}
+		if best < 0 || s.flesh() && !p.stand[best].flesh() || s.flesh() == p.stand[best].flesh() && s.was.Mass() > p.stand[best].was.Mass() {
+			best = s.node
+		}
+	}
+	return best
+}
+
 // moment is where among the parts of a component something goes in: after the
 // first frying in fat, once the liquid is there, before what is made is closed or
-// served, after everything. It says no where there is no such moment.
-func (p *plan) moment(parts []part, moment string) (int, bool) {
+// served, at the table. Of several pots it is that which holds the line that is
+// home, where there is one. It says no where there is no such moment.
+func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	closing := p.closing(parts)
 	fried, wet := -1, -1
 	for k := range parts {
@@ -103,7 +122,7 @@ func (p *plan) moment(parts []part, moment string) (int, bool) {
 			switch {
 			case n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && fried < 0 && !n.Is("deep-fry"):
 				fried = k
-			case n.Technique.Family == "wet heat" && n.Liquid:
+			case n.Technique.Family == "wet heat" && n.Liquid && p.atHome(n, home):
 				wet = k
 			}
 		}
@@ -112,23 +131,50 @@ func (p *plan) moment(parts []part, moment string) (int, bool) {
 	case moment == larder.WithAromatics:
 		return fried + 1, fried >= 0
 	case moment == larder.AtTable:
-		return len(parts), true
+		return p.served(parts), true
 	case moment == larder.InLiquid && wet >= 0:
 		return wet + 1, true
 	}
-	return p.stirred(parts, closing), true
+	return p.stirred(parts, closing, home), true
+}
+
+// atHome tells whether an action is on the pot that holds a line; any where there
+// is none.
+func (p *plan) atHome(n *flow.Node, home int) bool { return home < 0 || n.Reaches(home) }
+
+// served is the place behind all work and before what is only brought to the table
+// and eaten.
+func (p *plan) served(parts []part) int {
+	at := len(parts)
+	for k := len(parts) - 1; k >= 0; k-- {
+		if parts[k].added != nil || len(parts[k].nodes) == 0 {
+			break
+		}
+		if slices.ContainsFunc(parts[k].nodes, func(node int) bool { return p.graph.Nodes[node].Technique.Closes != larder.ClosesTable }) {
+			break
+		}
+		at = k
+	}
+	return at
 }
 
 // stirred is the place before the closing of a dish behind the last part in which
-// something is cooked or mixed: a tin that is brushed has nothing to stir into.
-func (p *plan) stirred(parts []part, closing int) int {
+// something is cooked or mixed, at home if there is one: a tin that is brushed has
+// nothing to stir into.
+func (p *plan) stirred(parts []part, closing, home int) int {
 	for k := closing - 1; k >= 0; k-- {
 		for _, at := range parts[k].nodes {
-			switch t := p.graph.Nodes[at].Technique; t.Family {
+			n := &p.graph.Nodes[at]
+			switch n.Technique.Family {
 			case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-				return k + 1
+				if p.atHome(n, home) {
+					return k + 1
+				}
 			}
 		}
+	}
+	if home >= 0 {
+		return p.stirred(parts, closing, -1)
 	}
 	return closing
 }
@@ -142,7 +188,7 @@ func (p *plan) closing(parts []part) int {
 		for _, at := range parts[k].nodes {
 			t := p.graph.Nodes[at].Technique
 			switch {
-			case t.Closes == larder.ClosesAlways, t.Closes == larder.ClosesLast && closing == len(parts) && !p.cooksAfter(parts, k):
+			case t.Shuts(), t.Closes == larder.ClosesLast && closing == len(parts) && !p.cooksAfter(parts, k):
 				closing = k
 			}
 		}

@@ -168,9 +168,21 @@ func (l *layout) block(b block) {
 	}
 }
 
+// mostlyAmounts is how many items between commas a row must hold to be a list.
+const mostlyAmounts = 4
+
+// longestRow is how long such a row is at most, in bytes.
+const longestRow = 4000
+
 // inARow takes a list apart that is written in one row, its items between
-// semicolons or bars; nil when the text is no such list.
+// semicolons, bars or, each with its amount, commas; nil when the text is no such
+// list.
 func (l *layout) inARow(text string) []string {
+	if len(text) <= longestRow && l.quantityFirst(text) && !nextSentence.MatchString(text) {
+		if items := l.commaItems(strings.TrimRight(text, ".")); len(items) >= mostlyAmounts {
+			return items
+		}
+	}
 	for _, mark := range []string{"|", ";"} {
 		items := strings.Split(text, mark)
 		if len(items) < 3 || isOneOf(text, ingredientHeads) {

@@ -79,6 +79,9 @@ func TestReadingBackFindsFaults(t *testing.T) {
 			c.Steps = append(slices.Delete(c.Steps, at, at+1), prep)
 			last(c).Text = "Add the tempeh and the vegetable stock and simmer for 30 minutes."
 		},
+		swap.Unlisted: func(c *swap.Component) {
+			last(c).Text, last(c).Change = "Add the tempeh, the vegetable stock and some saffron and simmer for 30 minutes.", swap.Changed
+		},
 		swap.OtherThan: func(c *swap.Component) { last(c).Quote = "What the original says." },
 	} {
 		require.Contains(t, spoiled(t, change), want)
@@ -130,4 +133,37 @@ func TestCarryTablesAreWhole(t *testing.T) {
 	u := l.SmallUseFor(l.Technique("grease"), "butter", larder.Dairy)
 	require.NotEmpty(t, u.Foods)
 	require.Empty(t, l.SmallUseFor(l.Technique("serve"), "cured-meat", larder.Meat).Foods, "bacon that only a step names goes")
+}
+
+// What cannot be made in the amounts listed is said, and what can is not.
+func TestAmountsThatCannotBeMadeAreSaid(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	said := func(text string, swaps map[string]string) (out []string) {
+		d := c.reader.Read(text, measure.Metric)
+		a, err := c.Adapt(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: swaps}, false)
+		require.NoError(t, err)
+		for _, s := range a.Components[0].Steps {
+			for _, f := range s.Findings {
+				if f.Kind == swap.NotMade {
+					out = append(out, f.Text)
+				}
+			}
+		}
+		return out
+	}
+	dough := func(eggs string) string {
+		return "Noodles\nServes 4\n\n300 g plain flour\n" + eggs + " eggs\n60 ml water\n\nMethod\n1. Knead the flour, eggs and water to a smooth dough for 8 minutes. Roll it out thinly."
+	}
+	egg := "components[0].lines[1]"
+	wetter := said(dough("3"), map[string]string{egg: "potato-bind"})
+	require.Len(t, wetter, 1)
+	require.Regexp(t, `The dough has \d+ g of liquid for 100 g of the rest, the original \d+ g`, wetter[0])
+	require.Empty(t, said(dough("1/4"), map[string]string{egg: "potato-bind"}))
+
+	chilli := func(cream string) string {
+		return "Soup\nServes 4\n\n500 g carrots\n" + cream + " ml double cream\n500 ml water\n\nMethod\n1. Simmer the carrots in the water for 20 minutes.\n2. Stir in the cream."
+	}
+	require.Contains(t, said(chilli("5"), map[string]string{egg: "silken-cashew-cream"})[0], "too little to blend")
+	require.Empty(t, said(chilli("150"), map[string]string{egg: "silken-cashew-cream"}))
 }

@@ -1,0 +1,54 @@
+package larder
+
+import (
+	"math"
+	"strconv"
+	"strings"
+)
+
+// Making says in which amounts something can be made.
+type Making struct {
+	Techniques []string
+	// Least is the share of water that a blend must hold to move, Smallest the
+	// grams below which it cannot be made, Like by how much the liquid of a dough,
+	// as a share of the rest, may differ from the original's; 0 where it says
+	// nothing.
+	Least, Smallest, Like float64
+	small, dry            string
+	Source                string
+}
+
+// Small says that something is too little to be made.
+func (m *Making) Small(grams float64) string { return filledIn(m.small, grams) }
+
+// Dry says that something holds too little liquid, or another part of it than the
+// original.
+func (m *Making) Dry(liquid, other float64) string { return filledIn(m.dry, liquid, other) }
+
+func filledIn(text string, figures ...float64) string {
+	for i, v := range figures {
+		text = strings.ReplaceAll(text, "{"+strconv.Itoa(i)+"}", strconv.FormatFloat(math.Round(v), 'f', -1, 64))
+	}
+	return text
+}
+
+// Makings lists what can be made in which amounts.
+func (l *Larder) Makings() []Making { return l.makings }
+
+func (l *Larder) loadMakings(src Source) error {
+	return eachRow(src, "makings.csv", func(r row) {
+		m := Making{Techniques: strings.Split(r.text("techniques"), "+"), Least: r.number("least", 0), Smallest: r.number("smallest", 0), Like: r.number("like", 0), small: r.text("small"), dry: r.text("dry"), Source: r.text("source")}
+		for _, name := range m.Techniques {
+			if l.Technique(name) == nil {
+				r.fail("%s is no technique", name)
+			}
+		}
+		if m.Least < 0 || m.Least >= 1 || m.Smallest < 0 || m.Like < 0 || m.Least+m.Smallest+m.Like == 0 {
+			r.fail("it bounds nothing")
+		}
+		if m.dry == "" || m.Smallest > 0 && m.small == "" {
+			r.fail("it has no words for what it finds")
+		}
+		l.makings = append(l.makings, m)
+	})
+}

@@ -1,0 +1,113 @@
+package method
+
+import (
+	"math"
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+	"yembra/core/swap"
+)
+
+// amounts finds what cannot be made in the amounts that are listed, by the table
+// of makings: a blend with too little to move it, a dough wetter or drier than the
+// original's.
+func (c *Carrier) amounts(p *plan, g *flow.Graph) {
+	for _, m := range p.l.Makings() {
+		if m.Like > 0 {
+			c.unlike(p, g, &m)
+			continue
+		}
+		for k := range g.Nodes {
+			n := &g.Nodes[k]
+			step := stepOf(p.a, n.Action.ID)
+			if !n.Is(m.Techniques...) || step == nil || step.Change == swap.Kept || tapped(n) {
+				continue
+			}
+			water, all, known := c.watered(g, n, func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] })
+			switch {
+			case !known || all == 0:
+			case all < m.Smallest:
+				step.Findings = append(step.Findings, c.finding(swap.NotMade, m.Small(all)))
+			case water < m.Least*all:
+				step.Findings = append(step.Findings, c.finding(swap.NotMade, m.Dry(water, all-water)))
+			}
+		}
+	}
+}
+
+// unlike finds doughs whose liquid is another part of their flour than in the
+// original.
+func (c *Carrier) unlike(p *plan, g *flow.Graph, m *larder.Making) {
+	before := func(at flow.LineAt) *swap.Line {
+		return &swap.Line{Line: p.dish.Components[at.Component].Lines[at.Line]}
+	}
+	after := func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] }
+	said := map[*swap.Step]bool{}
+	for k := range p.graph.Nodes {
+		was := &p.graph.Nodes[k]
+		if !was.Is(m.Techniques...) || tapped(was) || p.tappedBefore(k) {
+			continue
+		}
+		for n := range g.Nodes {
+			now := &g.Nodes[n]
+			step := stepOf(p.a, now.Action.ID)
+			if step == nil || said[step] || !now.Is(m.Techniques...) || !slices.Contains(step.From, was.At.Step) || now.At.Component != was.At.Component || tapped(now) {
+				continue
+			}
+			wet0, all0, ok0 := c.watered(p.graph, was, before)
+			wet1, all1, ok1 := c.watered(g, now, after)
+			if !ok0 || !ok1 || wet0 == 0 || all0 == wet0 || all1 == wet1 {
+				continue
+			}
+			share0, share1 := wet0/(all0-wet0), wet1/(all1-wet1)
+			if math.Abs(share1-share0) > m.Like {
+				said[step] = true
+				step.Findings = append(step.Findings, c.finding(swap.NotMade, m.Dry(100*share1, 100*share0)))
+			}
+		}
+	}
+}
+
+// tapped tells whether an action takes something nobody listed, such as water from
+// the tap.
+func tapped(n *flow.Node) bool {
+	for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
+		if r.Named != nil {
+			return true
+		}
+	}
+	return false
+}
+
+// tappedBefore tells whether that holds of what went before.
+func (p *plan) tappedBefore(k int) bool {
+	for _, in := range p.graph.Nodes[k].Inputs {
+		if tapped(&p.graph.Nodes[in]) || p.tappedBefore(in) {
+			return true
+		}
+	}
+	return false
+}
+
+// watered sums what an action works on, and the water in it; not known where a
+// line has no weight.
+func (c *Carrier) watered(g *flow.Graph, n *flow.Node, line func(flow.LineAt) *swap.Line) (water, all float64, known bool) {
+	seen := map[int]bool{}
+	for _, at := range slices.Concat(n.To, n.With, n.Into) {
+		if seen[at] {
+			continue
+		}
+		seen[at] = true
+		l := line(g.Lines[at])
+		food := c.book.Larder().Food(l.FoodID())
+		if food == nil || l.Grams == nil || l.ToTaste {
+			return 0, 0, false
+		}
+		raw := l.Mass() * food.FormNamed(l.Form).Base
+		dry := raw * (1 - larder.Or(food.Per100.Water, 0)/100)
+		all += l.Mass()
+		water += max(l.Mass()-dry, 0)
+	}
+	return water, all, true
+}

@@ -45,7 +45,9 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	r := &roles{action: a}
 	b.working, b.tech, b.shared = nil, t, map[*thing]bool{}
 	c.dropKeys(b.text, t)
+	b.besideOthers = slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
 	b.objects(c, t, r)
+	b.besideOthers = false
 	b.verbMatter(c, t, r)
 	b.working = a
 	for _, l := range c.links {

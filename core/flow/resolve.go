@@ -214,6 +214,9 @@ func (b *bindings) whole(n noun) []referent {
 	if len(out) > 0 && (untouched || n.rest || b.r.lang.Ingredients[n.head()]) {
 		return out
 	}
+	if b.base != nil && b.besideOthers {
+		return []referent{{made: b.base}} // "grind everything with the garlic": what else goes in is said
+	}
 	if b.base != nil {
 		fresh := slices.DeleteFunc(out, func(r referent) bool { return b.forTable(r.portion.line) || b.lines[r.portion.line].line.ToTaste })
 		return append([]referent{{made: b.base}}, fresh...)

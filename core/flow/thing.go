@@ -66,7 +66,9 @@ type bindings struct {
 	things []*thing
 	// lettersLeft is how much of the method is still read.
 	lettersLeft int
-	holder      map[portion]*thing
+	// besideOthers tells that the clause at hand says with what it is done.
+	besideOthers bool
+	holder       map[portion]*thing
 	// focus is what a pronoun means, base what others are added to.
 	focus, base *thing
 	vessels     map[string]*thing

@@ -78,6 +78,9 @@ func (t *text) fewTimes(i, at int, aside bool) (clock, bool) {
 	return t.finish(clock{span: measure.Exactly(n * unit), upto: at + 1, aside: aside}, unit)
 }
 
+// leastMinutes is the least that a figure behind hours can mean.
+const leastMinutes = 5
+
 // finish takes in "and a half", "15 minutes" after hours, and what stands
 // behind a time ("longer", "per side", "before the end").
 func (t *text) finish(c clock, unit float64) (clock, bool) {
@@ -92,6 +95,8 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 			more := lex.Cursor{Tokens: t.tokens, At: at}
 			if s, ok := more.Span(); ok && t.lang.TimeUnits[t.low(more.At)] == 1 {
 				c.span.Low, c.span.High, c.upto = c.span.Low+s.Low, c.span.High+s.High, more.At+1
+			} else if ok && at == c.upto && s.High < unit && s.Low >= leastMinutes {
+				c.span.Low, c.span.High, c.upto = c.span.Low+s.Low, c.span.High+s.High, more.At // "1 h 15"
 			}
 		}
 	}

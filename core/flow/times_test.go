@@ -23,6 +23,8 @@ func TestTimesAndHeat(t *testing.T) {
 		"Boil for half an hour.":                              {Low: 30, High: 30},
 		"Stew for a couple of hours.":                         {Low: 120, High: 120},
 		"Bake for 1 hour 15 minutes.":                         {Low: 75, High: 75},
+		"Cook gently for 1 h 15 until tender.":                {Low: 75, High: 75},
+		"Simmer for 2 hours 1 day ahead.":                     {Low: 120, High: 120},
 		"Fry for 4 minutes a side.":                           {Low: 4, High: 4},
 		"Leave 10 minutes before serving.":                    {Low: 10, High: 10},
 		"Add the peas 10 minutes before the end.":             nil,

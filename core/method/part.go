@@ -139,7 +139,12 @@ func (p *plan) joinOne(parts []part, stands []*standIn) swap.Step {
 			quotes = append(quotes, x.quote)
 		}
 	}
-	s.Text, s.Quote = strings.Join(texts, " "), strings.Join(quotes, " ")
+	// A step may begin, or end, at a semicolon of the original.
+	written := larder.Capital(strings.Join(texts, " "))
+	if open := strings.TrimRight(written, ";,"); open != written {
+		written = open + "."
+	}
+	s.Text, s.Quote = written, strings.Join(quotes, " ")
 	switch {
 	case len(texts) == 0:
 		s.Change, s.Text, s.Quote, s.Why = swap.Dropped, p.c.words().LeftOut, "", strings.Join(unique(whys), " ")

@@ -26,6 +26,9 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 			to = append(to, t)
 		}
 	}
+	if len(d.subject) > 0 && n.Technique.Family == "mix" {
+		to = w.things(slices.Concat(a.With, a.Into), at) // what is mixed by itself now
+	}
 	if len(d.subject) == 0 {
 		to = w.things(a.To, at)
 		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)

@@ -345,6 +345,9 @@ func (p *plan) withoutSubject(i int) {
 		}
 		d.subject = nil
 	}
+	if n.Technique.Family == "mix" && p.mixesOn(i) {
+		return
+	}
 	d.drop = true
 	for _, line := range n.To {
 		s := p.stand[line]
@@ -356,6 +359,26 @@ func (p *plan) withoutSubject(i int) {
 		}
 	}
 }
+
+// mixesOn lets what something was mixed with be mixed by itself where that is
+// several things that are cooked on: "toss the lamb with the onion, oil and spices".
+func (p *plan) mixesOn(i int) bool {
+	n := &p.graph.Nodes[i]
+	var left []int
+	for _, line := range slices.Concat(n.With, n.Into) {
+		if p.there(line, i) && p.goesOn(line, i) && !slices.Contains(left, line) {
+			left = append(left, line)
+		}
+	}
+	if len(left) < leastMixed {
+		return false
+	}
+	p.deeds[i].subject = left
+	return true
+}
+
+// leastMixed is how many things can be mixed.
+const leastMixed = 2
 
 // goesOn tells whether a line is taken up again after an action.
 func (p *plan) goesOn(line, i int) bool {

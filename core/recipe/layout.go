@@ -178,8 +178,17 @@ const longestRow = 4000
 // semicolons, bars or, each with its amount, commas; nil when the text is no such
 // list.
 func (l *layout) inARow(text string) []string {
-	if len(text) <= longestRow && l.quantityFirst(text) && !nextSentence.MatchString(text) {
-		if items := l.commaItems(strings.TrimRight(text, ".")); len(items) >= mostlyAmounts {
+	if len(text) <= longestRow && l.quantityFirst(text) {
+		row, more := text, ""
+		if at := nextSentence.FindStringIndex(text); at != nil {
+			end := at[0] + strings.IndexAny(text[at[0]:], ".!") + 1
+			row, more = text[:end], strings.TrimSpace(text[end:])
+		}
+		items := l.commaItems(strings.TrimRight(row, "."))
+		if len(items) >= mostlyAmounts && (more == "" || !l.methodLike(block{text: more})) {
+			if more != "" { // "Sugar and lemon to finish."
+				items = append(items, strings.TrimRight(more, "."))
+			}
 			return items
 		}
 	}

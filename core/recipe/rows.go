@@ -39,13 +39,27 @@ const (
 // none belongs to the item before it ("1 onion, grated"). The last may hang on
 // "and".
 func (l *layout) commaItems(row string) []string {
+	if strings.Contains(row, ";") {
+		var items []string
+		for part := range strings.SplitSeq(row, ";") {
+			if part = strings.TrimSpace(strings.TrimPrefix(strings.TrimSpace(part), "and ")); part == "" {
+				continue
+			}
+			if inner := l.commaItems(part); inner != nil {
+				items = append(items, inner...)
+			} else {
+				items = append(items, part)
+			}
+		}
+		return items
+	}
 	var items []string
-	for _, part := range strings.FieldsFunc(row, func(r rune) bool { return r == ',' || r == ';' }) {
+	for part := range strings.SplitSeq(row, ",") {
 		part = strings.TrimSpace(part)
 		bare := strings.TrimSpace(strings.TrimPrefix(part, "and "))
 		switch {
 		case bare == "":
-		case l.quantityFirst(bare) || len(items) > 0 && strings.Contains(row, ";"):
+		case l.quantityFirst(bare):
 			items = append(items, bare)
 		case len(items) > 0 && l.saysFor(bare):
 			items = append(items, bare)

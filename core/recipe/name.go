@@ -47,6 +47,9 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 			n.finding = f
 		}
 	}
+	if n.finding.food == nil && n.finding.origin == larder.Unknown {
+		r.glossed(&n, brackets, counted)
+	}
 	r.inverted(&n, main, segments, at, counted)
 	lead, name := r.stripPreparation(main, n.finding)
 	n.name = slice(text, name)
@@ -81,6 +84,18 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 	r.hiddenInTail(&n, tail, segments[at+1:], brackets)
 	r.ofPart(&n, part)
 	return n
+}
+
+// glossed takes the food that a bracket says an unknown name is: "garrofón (butter
+// beans)". The bracket must name it whole.
+func (r *Reader) glossed(n *nameRead, brackets [][]lex.Token, counted bool) {
+	for _, b := range brackets {
+		words := normalised(b)
+		if f := r.match.name(words, counted); f.food != nil && f.start == 0 && f.end == len(words) {
+			n.finding = f
+			return
+		}
+	}
 }
 
 // listed takes in the foods that a line without an amount lists behind commas:

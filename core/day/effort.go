@@ -16,7 +16,7 @@ type effort struct {
 
 // Work allowed to an answer; see docs/measurements.md for the time it takes.
 const (
-	workOfAnswer  = 480_000_000
+	workOfAnswer  = 600_000_000
 	lookAfter     = 2_000_000 // passes between looks at the context
 	partOfPlan    = 0.75      // for finding a plan; the rest explains why there is none
 	partOfOptions = 0.35      // of what a new plan may take, for ways out

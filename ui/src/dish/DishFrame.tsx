@@ -1,5 +1,4 @@
 import { Button, Input, Popover, Tooltip } from "antd";
-import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { NavLink, Outlet, useLocation, useNavigate, useParams } from "react-router";
@@ -12,6 +11,7 @@ import { HouseRulesForm } from "../shared/HouseRulesForm";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
+import { TurnBack } from "../shared/TurnBack";
 import { tallyWords } from "../shared/format";
 import { DishContext, useDish, type OpenDish } from "./useDish";
 
@@ -134,7 +134,7 @@ function Band({ open }: { open: OpenDish }) {
           <RulesChip open={open} />
           <Tooltip title="Undo (Ctrl+Z)">
             <Button
-              icon={<UndoOutlined />}
+              icon={<TurnBack />}
               aria-label="Undo"
               disabled={!dish.canUndo}
               onClick={open.undo}
@@ -142,7 +142,7 @@ function Band({ open }: { open: OpenDish }) {
           </Tooltip>
           <Tooltip title="Redo (Ctrl+Shift+Z)">
             <Button
-              icon={<RedoOutlined />}
+              icon={<TurnBack on />}
               aria-label="Redo"
               disabled={!dish.canRedo}
               onClick={open.redo}

@@ -179,7 +179,7 @@ function Frayed({ y, width: w, dim }: { y: number; width: number; dim: boolean }
             key={i}
             d={`M${bandRight} ${at} q${length / 2} ${(i % 2 ? -1 : 1) * 3} ${length} ${6 + (i % 3) * 4}`}
             fill="none"
-            stroke="var(--beet)"
+            stroke="var(--tide)"
             strokeWidth="1.6"
           />
         );

@@ -13,6 +13,7 @@ require (
 	github.com/invopop/jsonschema v0.14.0
 	github.com/pressly/goose/v3 v3.29.0
 	github.com/stretchr/testify v1.12.1
+	golang.org/x/image v0.40.0
 	golang.org/x/net v0.62.0
 	golang.org/x/sync v0.24.0
 	modernc.org/sqlite v1.62.0

@@ -2,13 +2,10 @@ package formats
 
 import (
 	"bytes"
-	"embed"
 	"encoding/json"
 	"fmt"
 	"html/template"
 	"strings"
-
-	"codeberg.org/go-pdf/fpdf"
 
 	"yembra/core/recipe"
 )
@@ -113,208 +110,22 @@ type Pot struct {
 // Both is a line of the card in both measures.
 func (c Card) Both(component, line int) string {
 	text := c.Dish.Components[component].Lines[line].Text
-	if component < len(c.Beside) && line < len(c.Beside[component]) && c.Beside[component][line] != "" {
-		text += " · " + c.Beside[component][line]
+	if other := c.beside(component, line); other != "" {
+		text += " · " + other
 	}
 	return text
 }
 
+// beside is a line's amount in the other measure, empty where there is none.
+func (c Card) beside(component, line int) string {
+	if component < len(c.Beside) && line < len(c.Beside[component]) {
+		return c.Beside[component][line]
+	}
+	return ""
+}
+
 // Deference stands under every list of cautions.
 const Deference = "Follow local food-safety rules; this is general guidance."
-
-// A4 and Letter are the papers that a card prints on.
-const (
-	A4     = "A4"
-	Letter = "Letter"
-)
-
-//go:embed fonts/*.ttf
-var fonts embed.FS
-
-// The page in points, and the sizes of type on it.
-const (
-	margin     = 42.0
-	gutter     = 18.0
-	titleSize  = 22.0
-	headSize   = 12.5
-	bodySize   = 9.5
-	smallSize  = 8.0
-	leading    = 1.38
-	columnPart = 0.36 // of the width, for the ingredients
-)
-
-// fewPages is what a card should fit on, and shrink how its type may shrink for
-// that.
-const fewPages = 2
-
-var shrink = []float64{1, 0.94, 0.88, 0.82}
-
-// ToPDF writes the card as a PDF of A4 or Letter pages with its own fonts, in
-// smaller type where it would run over two pages.
-func ToPDF(c Card, paper string) ([]byte, error) {
-	if paper != Letter {
-		paper = A4
-	}
-	files := map[string][]byte{}
-	for style, file := range map[string]string{"": "DejaVuSans.ttf", "B": "DejaVuSans-Bold.ttf"} {
-		data, err := fonts.ReadFile("fonts/" + file)
-		if err != nil {
-			return nil, fmt.Errorf("read the card's font: %w", err)
-		}
-		files[style] = data
-	}
-	var p *fpdf.Fpdf
-	for _, size := range shrink {
-		p = fpdf.New("P", "pt", paper, "")
-		for style, data := range files {
-			p.AddUTF8FontFromBytes("card", style, data)
-		}
-		p.SetTitle(c.Name, true)
-		p.SetCreator("Yembra", true)
-		p.SetMargins(margin, margin, margin)
-		p.SetAutoPageBreak(true, margin)
-		p.AddPage()
-		s := sheet{Fpdf: p, size: size}
-		s.width, _ = p.GetPageSize()
-		s.width -= 2 * margin
-		s.card(c)
-		if p.PageNo() <= fewPages {
-			break
-		}
-	}
-	var b bytes.Buffer
-	if err := p.Output(&b); err != nil {
-		return nil, fmt.Errorf("write the PDF: %w", err)
-	}
-	return b.Bytes(), nil
-}
-
-// sheet draws a card top down.
-type sheet struct {
-	*fpdf.Fpdf
-	width float64
-	size  float64 // of the type, 1 as it is set
-}
-
-func (s sheet) text(style string, size, x, width float64, text string) {
-	size *= s.size
-	s.SetFont("card", style, size)
-	s.SetX(margin + x)
-	s.MultiCell(width, size*leading, text, "", "L", false)
-}
-
-func (s sheet) card(c Card) {
-	s.text("B", titleSize, 0, s.width, c.Name)
-	under := strings.Trim(c.Place+" · in plant form · "+servesWords(c.Dish), " ·")
-	s.text("", bodySize, 0, s.width, under)
-	s.SetY(s.GetY() + 4)
-	s.Line(margin, s.GetY(), margin+s.width, s.GetY())
-	s.SetY(s.GetY() + 6)
-	for _, o := range c.Open {
-		s.text("B", bodySize, 0, s.width, "Not finished: "+o)
-	}
-	for _, look := range c.Looks() {
-		s.text("B", bodySize, 0, s.width, "To look at: "+look)
-	}
-	if c.Lives != "" {
-		s.text("", bodySize, 0, s.width, c.Lives)
-	}
-	for i, part := range c.Dish.Components {
-		lines := make([]string, len(part.Lines))
-		for j := range part.Lines {
-			lines[j] = c.Both(i, j)
-		}
-		s.part(partName(i, part), lines, part.Steps)
-	}
-	for _, pot := range c.SidePots {
-		steps := make([]recipe.Step, len(pot.Steps))
-		for j, text := range pot.Steps {
-			steps[j].Text = text
-		}
-		s.part(pot.Title, pot.Lines, steps)
-	}
-	s.notes(c)
-}
-
-// part sets a component in two columns: what goes in, what is done.
-func (s sheet) part(name string, lines []string, steps []recipe.Step) {
-	_, height := s.GetPageSize()
-	if s.GetY() > height-margin-80 {
-		s.AddPage()
-	}
-	s.SetY(s.GetY() + 6)
-	if name != "" {
-		s.text("B", headSize, 0, s.width, name)
-	}
-	left := s.width * columnPart
-	page, top := s.PageNo(), s.GetY()
-	for _, line := range lines {
-		s.text("", bodySize, 0, left-gutter, line)
-	}
-	leftPage, leftEnd := s.PageNo(), s.GetY()
-	s.SetPage(page)
-	s.SetY(top)
-	for n, step := range steps {
-		s.text("", bodySize, left, s.width-left, fmt.Sprintf("%d. %s", n+1, step.Text))
-	}
-	if s.PageNo() < leftPage {
-		s.SetPage(leftPage)
-		s.SetY(leftEnd)
-	} else if s.PageNo() == leftPage {
-		s.SetY(max(s.GetY(), leftEnd))
-	}
-}
-
-// orphanSpace is the least room under a heading of the notes.
-const orphanSpace = 44.0
-
-func (s sheet) heading(head string) {
-	if _, height := s.GetPageSize(); s.GetY() > height-margin-orphanSpace {
-		s.AddPage()
-	}
-	s.SetY(s.GetY() + 4)
-	s.text("B", bodySize, 0, s.width, head)
-}
-
-func (s sheet) notes(c Card) {
-	s.SetY(s.GetY() + 8)
-	s.Line(margin, s.GetY(), margin+s.width, s.GetY())
-	list := func(head string, items []string) {
-		if len(items) == 0 {
-			return
-		}
-		s.heading(head)
-		for _, item := range items {
-			s.text("", smallSize, 6, s.width-6, "• "+item)
-		}
-	}
-	var changed []string
-	for _, x := range c.Changed {
-		changed = append(changed, fmt.Sprintf("%s: %s", x.From, x.Words()))
-	}
-	list("What was changed", changed)
-	list("Short of the original", c.Short)
-	if len(c.Cautions) > 0 {
-		s.heading("Take care")
-		for _, x := range c.Cautions {
-			style := ""
-			if x.Grave {
-				style = "B"
-			}
-			s.text(style, smallSize, 6, s.width-6, "• "+x.Text)
-		}
-		s.text("", smallSize, 6, s.width-6, Deference)
-	}
-	if len(c.Allergens) > 0 {
-		list("Holds", []string{strings.Join(c.Allergens, ", ") + ". Labels decide, and what touched a board."})
-	}
-	list("Labels to read", c.Labels)
-	list("At this size", c.Sizing)
-	list("Ahead and keeping", c.Keeping)
-	list("A serving", []string{c.Serving.words()})
-	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})
-	list("Sources of the figures", c.Sources)
-}
 
 func (c Serving) words() string {
 	return fmt.Sprintf("%.0f kcal, protein %.0f g, fat %.0f g, carbohydrate %.0f g, fibre %.0f g, salt %.1f g; figures, no advice.", c.Energy, c.Protein, c.Fat, c.Carbohydrate, c.Fibre, c.Salt)

@@ -117,3 +117,48 @@ func BenchmarkRead(b *testing.B) {
 		r.Read(shapes[0], measure.US)
 	}
 }
+
+// Readings that recipes unseen before had wrong.
+func TestWhatUnseenRecipesTaught(t *testing.T) {
+	r := reader(t)
+	for _, x := range []struct{ name, lines, method, action, want string }{
+		{"everything beside what is named is what is worked on", "800 g pork shoulder|1 tsp cumin seeds|6 cloves|8 cloves garlic|100 ml vinegar", "Toast the cumin seeds and cloves, then grind everything with the vinegar and garlic to a smooth paste.", "grind", "pork"},
+		{"everything that goes back is what was taken out", "600 g beef sirloin|2 spring onions|1 tbsp oil", "Cook the beef in batches. Return everything to the pan, toss with the spring onions.", "return", "spring"},
+		{"a cream holds what is creamy", "300 g biscuits|250 g mascarpone|100 g sugar", "Beat the mascarpone with the sugar until smooth. Lay the biscuits in a dish. Spread the cream on top.", "spread", "biscuits"},
+	} {
+		d := r.Read("T\nServes 4\n\n"+strings.ReplaceAll(x.lines, "|", "\n")+"\n\nMethod\n1. "+x.method, measure.Metric)
+		found := false
+		for _, a := range d.Components[0].Steps[0].Actions {
+			if a.Verb != x.action {
+				continue
+			}
+			found = true
+			for _, ref := range a.To {
+				if ref.Line != nil {
+					require.NotContains(t, d.Components[0].Lines[int((*ref.Line)[len(*ref.Line)-2]-'0')].Name, x.want, x.name)
+				}
+				if ref.Made != nil && x.action == "spread" {
+					require.NotEqual(t, "c0.s0.a1", *ref.Made, x.name)
+				}
+			}
+		}
+		require.True(t, found, x.name)
+	}
+}
+
+// Eggs that are parted are used by yolk and white, a dip takes what was mixed for
+// it, and crumbs are breadcrumbs.
+func TestPartedDippedAndCrumbed(t *testing.T) {
+	r := reader(t)
+	d := r.Read("T\nServes 4\n\n5 eggs\n120 g sugar\n300 ml coffee\n3 tbsp marsala\n30 ladyfingers\n50 g breadcrumbs\n\nMethod\n1. Separate the eggs. Beat the yolks with the sugar. Whip the whites until stiff.\n2. Mix the coffee and the marsala. Dip the ladyfingers, then roll them in crumbs.", measure.Metric)
+	actions := slices.Concat(d.Components[0].Steps[0].Actions, d.Components[0].Steps[1].Actions)
+	part := func(verb string) recipe.Action {
+		at := slices.IndexFunc(actions, func(a recipe.Action) bool { return a.Verb == verb })
+		require.GreaterOrEqual(t, at, 0, verb)
+		return actions[at]
+	}
+	require.Equal(t, "yolk", part("beat").To[0].Part)
+	require.Equal(t, "white", part("whip").To[0].Part)
+	require.Equal(t, part("mix").ID, *part("dip").With[0].Made)
+	require.Equal(t, "components[0].lines[5]", *part("roll").With[0].Line)
+}

@@ -27,7 +27,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		}
 	}
 	if len(d.subject) > 0 && n.Technique.Family == "mix" {
-		to = w.things(slices.Concat(a.With, a.Into), at) // what is mixed by itself now
+		to = w.things(a.With, at) // what is mixed by itself now
 	}
 	if len(d.subject) == 0 {
 		to = w.things(a.To, at)

@@ -345,7 +345,7 @@ func (p *plan) withoutSubject(i int) {
 		}
 		d.subject = nil
 	}
-	if n.Technique.Family == "mix" && p.mixesOn(i) {
+	if n.Technique.Family == "mix" && n.Technique.Joins != "yes" && p.mixesOn(i) {
 		return
 	}
 	d.drop = true
@@ -365,8 +365,11 @@ func (p *plan) withoutSubject(i int) {
 func (p *plan) mixesOn(i int) bool {
 	n := &p.graph.Nodes[i]
 	var left []int
-	for _, line := range slices.Concat(n.With, n.Into) {
-		if p.there(line, i) && p.goesOn(line, i) && !slices.Contains(left, line) {
+	for _, r := range n.Action.With {
+		if r.Line == nil {
+			continue // what is made already is mixed
+		}
+		if line := p.graph.Named(*r.Line); p.there(line, i) && p.goesOn(line, i) && !slices.Contains(left, line) {
 			left = append(left, line)
 		}
 	}

@@ -1,0 +1,329 @@
+package formats
+
+import (
+	"bytes"
+	"embed"
+	"fmt"
+	"math"
+	"strings"
+
+	"codeberg.org/go-pdf/fpdf"
+
+	"yembra/core/recipe"
+)
+
+// A4 and Letter are the papers that a card prints on.
+const (
+	A4     = "A4"
+	Letter = "Letter"
+)
+
+//go:embed fonts/*.ttf
+var fonts embed.FS
+
+// The page in points, and the sizes of type on it.
+const (
+	margin     = 42.0
+	gutter     = 20.0
+	titleSize  = 25.0
+	headSize   = 13.5
+	bodySize   = 9.8
+	smallSize  = 8.2
+	leading    = 1.38
+	columnPart = 0.4  // of the width, for the ingredients
+	amountPart = 0.36 // of that, for the amounts
+	rowAir     = 1.6  // above and below an ingredient, between the hairlines
+	hairline   = 0.4
+	stepIndent = 15.0
+)
+
+// The colours of the card on screen.
+var (
+	ink    = [3]int{42, 36, 49}
+	soft   = [3]int{106, 97, 114}
+	hair   = [3]int{228, 221, 207}
+	danger = [3]int{168, 72, 31}
+)
+
+// A card fits on one page where its type may shrink a little for that, else on
+// as few as it takes.
+const (
+	onePage  = 1
+	fewPages = 2
+)
+
+var shrink = []float64{1, 0.95, 0.9, 0.85, 0.8}
+
+// ToPDF writes the card as a PDF of A4 or Letter pages with the type of the card
+// on screen.
+func ToPDF(c Card, paper string) ([]byte, error) {
+	if paper != Letter {
+		paper = A4
+	}
+	var best *fpdf.Fpdf
+	for _, most := range []int{onePage, fewPages, math.MaxInt} {
+		for _, size := range shrink {
+			p, err := setCard(c, paper, size)
+			if err != nil {
+				return nil, err
+			}
+			if best == nil || p.PageNo() < best.PageNo() {
+				best = p
+			}
+			if p.PageNo() <= most {
+				break
+			}
+		}
+		if best.PageNo() <= most {
+			break
+		}
+	}
+	var b bytes.Buffer
+	if err := best.Output(&b); err != nil {
+		return nil, fmt.Errorf("write the PDF: %w", err)
+	}
+	return b.Bytes(), nil
+}
+
+// setCard sets a card in type of a size.
+func setCard(c Card, paper string, size float64) (*fpdf.Fpdf, error) {
+	f, err := cardFaces()
+	if err != nil {
+		return nil, err
+	}
+	p := fpdf.New("P", "pt", paper, "")
+	p.SetTitle(oneLine(c.Name), true)
+	p.SetCreator("Yembra", true)
+	p.SetMargins(margin, margin, margin)
+	p.SetAutoPageBreak(true, margin)
+	p.AddPage()
+	s := sheet{Fpdf: p, faces: f, added: map[string]bool{}, size: size}
+	s.width, _ = p.GetPageSize()
+	s.width -= 2 * margin
+	s.card(c)
+	return p, p.Error()
+}
+
+// sheet draws a card top down.
+type sheet struct {
+	*fpdf.Fpdf
+	faces []*face
+	added map[string]bool // faces that are in the file
+	width float64
+	size  float64 // of the type, 1 as it is set
+}
+
+// style is how a text is set.
+type style struct {
+	bold, title bool
+	size        float64
+	colour      [3]int
+}
+
+var (
+	body    = style{size: bodySize, colour: ink}
+	strong  = style{size: bodySize, colour: ink, bold: true}
+	small   = style{size: smallSize, colour: ink}
+	quiet   = style{size: bodySize, colour: soft}
+	heading = style{size: headSize, colour: ink, title: true}
+)
+
+// set chooses face, size and colour for a text and returns it as it is written,
+// with the height of a line.
+func (s sheet) set(st style, text string) (string, float64) {
+	text = plainFractions(lines(text))
+	f := pick(s.faces, st, text)
+	if !s.added[f.name] {
+		s.AddUTF8FontFromBytes(f.name, "", f.data)
+		s.added[f.name] = true
+	}
+	size := st.size * s.size
+	s.SetFont(f.name, "", size)
+	s.SetTextColor(st.colour[0], st.colour[1], st.colour[2])
+	return text, size * leading
+}
+
+func (s sheet) text(st style, x, width float64, text string) {
+	text, height := s.set(st, text)
+	s.SetX(margin + x)
+	s.MultiCell(width, height, text, "", "L", false)
+}
+
+func (s sheet) rule(x, width, weight float64, colour [3]int) {
+	s.SetDrawColor(colour[0], colour[1], colour[2])
+	s.SetLineWidth(weight)
+	s.Line(margin+x, s.GetY(), margin+x+width, s.GetY())
+}
+
+func (s sheet) card(c Card) {
+	s.text(style{size: titleSize, colour: ink, title: true}, 0, s.width, oneLine(c.Name))
+	under := strings.Trim(oneLine(c.Place)+" · in plant form · "+servesWords(c.Dish), " ·")
+	s.text(quiet, 0, s.width, under)
+	s.SetY(s.GetY() + 5)
+	s.rule(0, s.width, 1.2, ink)
+	s.SetY(s.GetY() + 7)
+	warned := style{size: bodySize, colour: danger, bold: true}
+	for _, o := range c.Open {
+		s.text(warned, 0, s.width, "Not finished: "+o)
+	}
+	for _, look := range c.Looks() {
+		s.text(warned, 0, s.width, "To look at: "+look)
+	}
+	if c.Lives != "" {
+		s.text(body, 0, s.width, c.Lives)
+	}
+	for i, part := range c.Dish.Components {
+		rows := make([]row, len(part.Lines))
+		for j := range part.Lines {
+			rows[j] = rowOf(&part.Lines[j], c.beside(i, j))
+		}
+		s.part(partName(i, part), rows, part.Steps)
+	}
+	for _, pot := range c.SidePots {
+		rows := make([]row, len(pot.Lines))
+		for j, text := range pot.Lines {
+			rows[j] = row{name: text}
+		}
+		steps := make([]recipe.Step, len(pot.Steps))
+		for j, text := range pot.Steps {
+			steps[j].Text = text
+		}
+		s.part(pot.Title, rows, steps)
+	}
+	s.notes(c)
+}
+
+// row is an ingredient as the card sets it: the amount in a column of its own, the
+// name, and the amount in the other measure beside it.
+type row struct{ amount, name, beside string }
+
+func rowOf(l *recipe.Line, beside string) row {
+	text := oneLine(l.Text)
+	at := strings.Index(strings.ToLower(text), strings.ToLower(l.Name))
+	if l.Amount == nil || at <= 0 || l.Name == "" || len(strings.ToLower(text)) != len(text) {
+		return row{name: text, beside: beside}
+	}
+	amount := strings.TrimSpace(text[:at])
+	if len([]rune(amount)) > longestAmount {
+		return row{name: text, beside: beside}
+	}
+	return row{amount, text[at:], beside}
+}
+
+// longestAmount is how many letters stand in the column of amounts at most.
+const longestAmount = 26
+
+// part sets a component in two columns: what goes in, with hairlines between, and
+// what is done.
+func (s sheet) part(name string, rows []row, steps []recipe.Step) {
+	_, height := s.GetPageSize()
+	if s.GetY() > height-margin-80 {
+		s.AddPage()
+	}
+	s.SetY(s.GetY() + 7)
+	if name != "" {
+		s.text(heading, 0, s.width, oneLine(name))
+		s.SetY(s.GetY() + 1)
+	}
+	left := s.width * columnPart
+	page, top := s.PageNo(), s.GetY()
+	for _, r := range rows {
+		s.row(r, left-gutter)
+	}
+	leftPage, leftEnd := s.PageNo(), s.GetY()
+	s.SetPage(page)
+	s.SetY(top)
+	for n, step := range steps {
+		y, at := s.GetY(), s.PageNo()
+		s.text(body, left+stepIndent, s.width-left-stepIndent, step.Text)
+		endPage, end := s.PageNo(), s.GetY()
+		if at == endPage { // the number hangs beside the first line
+			s.SetY(y)
+			s.text(style{size: bodySize, colour: soft}, left, stepIndent, fmt.Sprintf("%d.", n+1))
+		}
+		s.SetPage(endPage)
+		s.SetY(end + 2)
+	}
+	if s.PageNo() < leftPage {
+		s.SetPage(leftPage)
+		s.SetY(leftEnd)
+	} else if s.PageNo() == leftPage {
+		s.SetY(max(s.GetY(), leftEnd))
+	}
+}
+
+// row sets one ingredient over a hairline.
+func (s sheet) row(r row, width float64) {
+	_, height := s.GetPageSize()
+	column := width * amountPart
+	_, tall := s.set(body, r.name)
+	if s.GetY()+2*tall > height-margin {
+		s.AddPage()
+	}
+	s.SetY(s.GetY() + rowAir)
+	y := s.GetY()
+	end := y
+	if r.amount != "" {
+		s.text(strong, 0, column-6, r.amount)
+	}
+	if r.beside != "" {
+		s.text(style{size: smallSize, colour: soft}, 0, column-6, oneLine(r.beside))
+	}
+	end = s.GetY()
+	s.SetY(y)
+	s.text(body, column, width-column, r.name)
+	s.SetY(max(s.GetY(), end) + rowAir)
+	s.rule(0, width, hairline, hair)
+}
+
+// orphanSpace is the least room under a heading of the notes.
+const orphanSpace = 44.0
+
+func (s sheet) head(head string) {
+	if _, height := s.GetPageSize(); s.GetY() > height-margin-orphanSpace {
+		s.AddPage()
+	}
+	s.SetY(s.GetY() + 4)
+	s.text(strong, 0, s.width, head)
+}
+
+func (s sheet) notes(c Card) {
+	s.SetY(s.GetY() + 8)
+	s.rule(0, s.width, hairline, hair)
+	list := func(head string, items []string) {
+		if len(items) == 0 {
+			return
+		}
+		s.head(head)
+		for _, item := range items {
+			s.text(small, 6, s.width-6, "• "+item)
+		}
+	}
+	var changed []string
+	for _, x := range c.Changed {
+		changed = append(changed, fmt.Sprintf("%s: %s", x.From, x.Words()))
+	}
+	list("What was changed", changed)
+	list("Short of the original", c.Short)
+	if len(c.Cautions) > 0 {
+		s.head("Take care")
+		for _, x := range c.Cautions {
+			st := small
+			if x.Grave {
+				st.bold, st.colour = true, danger
+			}
+			s.text(st, 6, s.width-6, "• "+x.Text)
+		}
+		s.text(style{size: smallSize, colour: soft}, 6, s.width-6, Deference)
+	}
+	if len(c.Allergens) > 0 {
+		list("Holds", []string{strings.Join(c.Allergens, ", ") + ". Labels decide, and what touched a board."})
+	}
+	list("Labels to read", c.Labels)
+	list("At this size", c.Sizing)
+	list("Ahead and keeping", c.Keeping)
+	list("A serving", []string{c.Serving.words()})
+	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})
+	list("Sources of the figures", c.Sources)
+}
+

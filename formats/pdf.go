@@ -326,4 +326,3 @@ func (s sheet) notes(c Card) {
 	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})
 	list("Sources of the figures", c.Sources)
 }
-

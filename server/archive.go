@@ -2,19 +2,16 @@ package server
 
 import (
 	"bufio"
-	"bytes"
 	"context"
 	"encoding/json"
 	"errors"
 	"fmt"
 	"io"
 	"log/slog"
-	"maps"
 	"os"
 	"path/filepath"
 	"regexp"
 	"slices"
-	"strings"
 	"time"
 
 	"github.com/gofiber/fiber/v3"
@@ -96,213 +93,6 @@ func (k *Kitchen) BackupTo(ctx context.Context, path string, made time.Time) (in
 		return 0, fmt.Errorf("put the archive in its place: %w", err)
 	}
 	return info.Size(), nil
-}
-
-// Restore brings an archive into the kitchen. Anything wrong with it is
-// refused with a reason that wraps formats.ErrArchive, and nothing is changed.
-func (k *Kitchen) Restore(ctx context.Context, archive io.ReaderAt, size int64) (store.Restored, error) {
-	checked, err := k.checkArchive(ctx, archive, size)
-	if err != nil {
-		return store.Restored{}, err
-	}
-	done, err := k.Store.Restore(ctx, func(yield func(store.History, error) bool) {
-		for _, f := range checked.dishes {
-			h, err := history(checked.archive, f)
-			if !yield(h, err) || err != nil {
-				return
-			}
-		}
-	}, checked.entries)
-	if err != nil {
-		return done, err
-	}
-	return done, k.Refresh(ctx)
-}
-
-// checkedArchive is an archive of which every file has been looked at.
-type checkedArchive struct {
-	archive *formats.Archive
-	dishes  []formats.ManifestFile
-	entries []store.EntryRow
-}
-
-func badFile(name, format string, a ...any) error {
-	return fmt.Errorf("%w: %s %s", formats.ErrArchive, name, fmt.Sprintf(format, a...))
-}
-
-// history reads a dish of an archive.
-func history(a *formats.Archive, f formats.ManifestFile) (store.History, error) {
-	var h store.History
-	data, err := a.Read(f)
-	if err != nil {
-		return h, err
-	}
-	if err := strict(data, &h); err != nil {
-		return h, badFile(f.Name, "does not hold what it should: %v", err)
-	}
-	if err := h.Unpack(); err != nil {
-		return h, badFile(f.Name, "does not hold what it should: %v", err)
-	}
-	if f.Name != dishesDir+h.ID+dishFile {
-		return h, badFile(f.Name, "holds another dish")
-	}
-	return h, nil
-}
-
-// checkArchive reads an archive through, one dish after the other, and refuses
-// what this program would not have written.
-func (k *Kitchen) checkArchive(ctx context.Context, archive io.ReaderAt, size int64) (checkedArchive, error) {
-	var out checkedArchive
-	a, err := formats.OpenArchive(archive, size)
-	if err != nil {
-		return out, err
-	}
-	out.archive = a
-	for _, f := range a.Manifest.Files {
-		folder, rest := f.Name, ""
-		if len(f.Name) > len(dishesDir)+36 {
-			folder, rest = f.Name[len(dishesDir):len(dishesDir)+36], f.Name[len(dishesDir)+36:]
-		}
-		switch ofDish := strings.HasPrefix(f.Name, dishesDir) && dishID.MatchString(folder); {
-		case f.Name == entriesFile:
-			data, err := a.Read(f)
-			if err != nil {
-				return out, err
-			}
-			if err := strict(data, &out.entries); err != nil {
-				return out, badFile(f.Name, "does not hold what it should: %v", err)
-			}
-		case ofDish && rest == dishFile:
-			out.dishes = append(out.dishes, f)
-		case ofDish && rest == recipeFile: // for other programs
-			if _, err := a.Read(f); err != nil {
-				return out, err
-			}
-		default:
-			return out, badFile(f.Name, "is not a file of a kitchen")
-		}
-	}
-	l, err := k.larderWith(ctx, out.entries)
-	if err != nil {
-		return out, badFile(entriesFile, "cannot be taken: %v", err)
-	}
-	for _, f := range out.dishes {
-		if err := ctx.Err(); err != nil {
-			return out, err
-		}
-		h, err := history(a, f)
-		if err != nil {
-			return out, err
-		}
-		if err := checkHistory(l, h); err != nil {
-			return out, badFile(f.Name, "cannot be taken: %v", err)
-		}
-	}
-	return out, nil
-}
-
-func strict(data []byte, into any) error {
-	d := json.NewDecoder(bytes.NewReader(data))
-	d.DisallowUnknownFields()
-	return d.Decode(into)
-}
-
-// larderWith is the larder as it would be with the archive's entries, which
-// are checked on the way.
-func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larder.Larder, error) {
-	own, _, err := k.ownFoods(ctx)
-	if err != nil {
-		return nil, err
-	}
-	// What was taken away later may still stand in what was said before.
-	ever := map[string]larder.Entry{}
-	var settings *Settings
-	for _, r := range rows {
-		if _, err := time.Parse(time.RFC3339Nano, r.Made); err != nil || r.Key == "" || len(r.Key) > 200 {
-			return nil, fmt.Errorf("an entry has no key or time")
-		}
-		none := r.Body == nil || string(r.Body) == "null"
-		switch r.Kind {
-		case store.FoodEntry:
-			own = slices.DeleteFunc(own, func(e larder.Entry) bool { return e.ID == r.Key })
-			if none {
-				continue
-			}
-			var e larder.Entry
-			if err := strict(r.Body, &e); err != nil || e.ID != r.Key {
-				return nil, fmt.Errorf("the food %q does not hold what it should", r.Key)
-			}
-			own = append(own, e)
-			ever[e.ID] = e
-		case store.KitchenEntry:
-			var s Settings
-			if none {
-				continue
-			}
-			if err := strict(r.Body, &s); err != nil {
-				return nil, fmt.Errorf("the settings do not hold what they should: %w", err)
-			}
-			settings = &s
-		case store.DayEntry:
-			var d DayDocument
-			if none {
-				continue
-			}
-			if err := strict(r.Body, &d); err != nil {
-				return nil, fmt.Errorf("the day %q does not hold what it should: %w", r.Key, err)
-			}
-			if err := d.check(); err != nil {
-				return nil, err
-			}
-		default:
-			return nil, fmt.Errorf("an entry is of the kind %q, which is not known", r.Kind)
-		}
-	}
-	for _, e := range own {
-		delete(ever, e.ID)
-	}
-	l, err := k.shipped.With(slices.AppendSeq(slices.Clone(own), maps.Values(ever)))
-	if err == nil && settings != nil {
-		err = checkSettings(l, settings) // of the settings those count that came last
-	}
-	return l, err
-}
-
-// checkHistory refuses a dish that this program would not have written.
-func checkHistory(l *larder.Larder, h store.History) error {
-	if _, err := time.Parse(time.RFC3339Nano, h.Created); err != nil {
-		return fmt.Errorf("its time is no time")
-	}
-	if _, err := time.Parse(time.RFC3339Nano, h.Changed); err != nil {
-		return fmt.Errorf("its time is no time")
-	}
-	current := false
-	for i, r := range h.Revisions {
-		if r.Number != int64(i+1) || r.Parent != nil && (*r.Parent < 1 || *r.Parent >= r.Number) || (r.Parent == nil) != (i == 0) {
-			return fmt.Errorf("its revisions are not in order")
-		}
-		if _, err := time.Parse(time.RFC3339Nano, r.Made); err != nil {
-			return fmt.Errorf("revision %d has no time", r.Number)
-		}
-		current = current || r.Number == h.Revision
-		var doc store.Document
-		if err := strict(r.Body, &doc); err != nil {
-			return fmt.Errorf("revision %d does not hold a dish: %w", r.Number, err)
-		}
-		if r.Number != h.Revision {
-			continue // what no longer counts may hold what is no longer known
-		}
-		if err := checkOriginalAgainst(l, doc.Original); err != nil {
-			return fmt.Errorf("revision %d: %w", r.Number, err)
-		}
-		if err := checkBounds(l, doc.Decisions); err != nil {
-			return fmt.Errorf("revision %d: %w", r.Number, err)
-		}
-	}
-	if !current || h.Edit < 1 {
-		return fmt.Errorf("its current revision is missing")
-	}
-	return nil
 }
 
 // mostArchives is how many archives go out or come in at once.

@@ -48,9 +48,8 @@ func TestEveryFigureIsBounded(t *testing.T) {
 	dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, SaltPerServing: 2}, Pins: []string{}, Swaps: map[string]string{"components[0].lines[1]": "spoon-of-oil"},
 		Amounts: map[string]float64{"components[0].lines[1]": 2}, Boosters: []swap.Dose{{Food: "white-miso", Form: "raw", Grams: 5}},
 		Figures: map[string]swap.Figures{"s5": {Minutes: &measure.Span{Low: 5, High: 6}, Celsius: &gap}}, SidePot: &swap.SidePot{Guests: 2}}
-	settings := json.RawMessage{}
 	_, body := ask(t, app, "GET", "/api/kitchen", "")
-	settings = json.RawMessage(body)
+	settings := json.RawMessage(body)
 	requests := []struct {
 		method, path string
 		body         any

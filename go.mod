@@ -16,6 +16,7 @@ require (
 	golang.org/x/image v0.40.0
 	golang.org/x/net v0.62.0
 	golang.org/x/sync v0.24.0
+	gonum.org/v1/gonum v0.17.0
 	modernc.org/sqlite v1.62.0
 )
 

@@ -108,6 +108,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	post("/convert", (*Kitchen).convert)
 	post("/adapt", (*Kitchen).adapt)
 	api.Post("/plan", plan)
+	post("/analyse", (*Kitchen).analyse)
 	get("/larder/foods", (*Kitchen).foods)
 	get("/larder/foods/:id", (*Kitchen).food)
 	put("/larder/foods/:id", (*Kitchen).saveFood)

@@ -134,7 +134,7 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		at := slices.Index(name, head)
 		switch {
 		case at < 0:
-		case at == len(name)-1 || vocab.Parts[name[len(name)-1]] || b.r.lang.Parts[name[len(name)-1]]:
+		case !slices.ContainsFunc(name[at+1:], func(w string) bool { return !vocab.Parts[w] && !b.r.lang.Parts[w] }):
 			score = max(score, 4.5)
 		case !b.otherFood(name, at, l):
 			score = max(score, 3.5)

@@ -49,7 +49,7 @@ func (b *body) link(i int, first bool) int {
 	if b.lang.Prepositions[b.low(at)] == "of" {
 		at++
 	}
-	if b.ends(at, b.upto) || b.mark(at, ",") || b.conj(at) || b.is(at, b.lang.Until) {
+	if b.ends(at, b.upto) || b.mark(at, ",") || b.conj(at) || b.is(at, b.lang.Until) || b.sideways(at) && !b.is(at, b.lang.Pointing) {
 		b.clause.particles = append(b.clause.particles, w)
 		return at
 	}

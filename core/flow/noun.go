@@ -29,6 +29,8 @@ type noun struct {
 	except []noun
 	// own tells of "its own juice".
 	own, possessive bool
+	// one tells of "a sliced onion": a single one.
+	one bool
 }
 
 func (n noun) head() string {
@@ -147,6 +149,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			at++
 		case t.is(at, t.lang.Articles):
 			n.pointed = n.pointed || t.lang.Pointing[w]
+			n.one = n.one || !t.lang.Pointing[w] && !t.lang.Measures[w]
 		case t.lang.Pronouns[w] && t.pronounHere(at, upto):
 			n.pronoun = true
 			n.words = append(n.words, t.words[at].norm)

@@ -24,7 +24,7 @@ func (b *bindings) group(n noun) []referent {
 	if kinds == nil {
 		return nil
 	}
-	var fresh, used []referent
+	var fresh, used, elsewhere []referent
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
@@ -39,12 +39,16 @@ func (b *bindings) group(n noun) []referent {
 			own = own || b.lines[i].comp == b.comp
 		case b.lines[i].comp == b.comp:
 			fresh = append(fresh, r)
+		default:
+			elsewhere = append(elsewhere, r)
 		}
 	}
-	if len(fresh) > 0 {
+	switch {
+	case len(fresh) > 0:
 		return fresh
-	}
-	if own {
+	case len(used) == 0:
+		return elsewhere // one method behind the lists of all parts
+	case own:
 		used = slices.DeleteFunc(used, func(r referent) bool { return b.lines[r.portion.line].comp != b.comp })
 	}
 	return used

@@ -2,6 +2,7 @@ package flow
 
 import (
 	"encoding/json"
+	"fmt"
 	"slices"
 	"strings"
 	"testing"
@@ -161,4 +162,41 @@ func TestPartedDippedAndCrumbed(t *testing.T) {
 	require.Equal(t, "white", part("whip").To[0].Part)
 	require.Equal(t, part("mix").ID, *part("dip").With[0].Made)
 	require.Equal(t, "components[0].lines[5]", *part("roll").With[0].Line)
+}
+
+// What a noun is not: a stock cube is no chicken, its juices no juice of a lemon.
+// And what it is besides: one of two, the meats of another part.
+func TestNounsMeanWhatACookMeans(t *testing.T) {
+	r := reader(t)
+	for _, x := range []struct{ name, recipe, verb, want string }{
+		{"a cube of its stock is no chicken", "T\nServes 4\n\n6 chicken drumsticks\n2 chicken stock cubes\n500 ml water\n\nMethod\n1. Simmer the drumsticks and the stock cubes in the water for 20 minutes. Roast the chicken until brown.", "roast", "components[0].lines[0] 1"},
+		{"its juices are no lemon juice", "T\nServes 4\n\n500 g beef\n1 tbsp lemon juice\n1 tbsp oil\n\nMethod\n1. Brown the beef in the oil and lift it out. Slide the beef back in with its juices.", "slide back", "components[0].lines[0] 1"},
+		{"a sliced one of two, where the other comes later", "T\nServes 4\n\n2 onions\n500 ml water\n2 red peppers\n\nMethod\n1. Simmer a sliced onion in the water for 20 minutes. Blend the red peppers with the other onion.", "simmer", "components[0].lines[0] 0.5 components[0].lines[1] 1"},
+		{"the meats of another part", "T\nServes 4\n\nDough\n300 g flour\n100 ml water\n\nFilling\n250 g minced beef\n150 g minced pork\n\nTo serve\n50 g butter\n\nMethod\n1. Make a dough from the flour and water. Mix the meats with a spoonful of iced water.", "mix", "components[1].lines[0] 1 components[1].lines[1] 1"},
+	} {
+		d := r.Read(x.recipe, measure.Metric)
+		var got []string
+		for _, a := range d.Components[0].Steps[0].Actions {
+			if a.Verb != x.verb {
+				continue
+			}
+			for _, ref := range slices.Concat(a.To, a.With) {
+				switch {
+				case ref.Line != nil:
+					got = append(got, fmt.Sprint(*ref.Line, " ", ref.Share))
+				case ref.Of != "":
+					got = append(got, fmt.Sprint(ref.Of, " ", ref.Share))
+				}
+			}
+		}
+		require.Equal(t, x.want, strings.Join(got, " "), x.name)
+	}
+}
+
+// What is laid in lies in the fat that was heated, whichever side is down.
+func TestWhatIsLaidInLiesInTheFat(t *testing.T) {
+	_, g := traced(t, "2 salmon fillets|1 tbsp oil", "Heat the oil in a pan, lay the salmon in skin side down and cook for 4 minutes.")
+	require.Equal(t, []int{1}, nodeOf(t, g, "place").Into)
+	_, g = traced(t, "2 salmon fillets|1 tbsp oil", "Sear the salmon on all sides in the oil.")
+	require.Equal(t, []int{1}, nodeOf(t, g, "sear").With)
 }

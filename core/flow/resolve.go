@@ -22,7 +22,7 @@ func (b *bindings) resolve(n noun) []referent {
 	switch {
 	case n.owner != nil && lang.Places[n.head()]:
 		return b.resolve(*n.owner)
-	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && lang.Remains[n.head()] && b.called(n) == nil:
+	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && (lang.Remains[n.head()] || lang.Parts[n.head()]) && b.called(n) == nil:
 		return nil
 	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && lang.Ingredients[n.head()] && !b.kindOfIngredient(n):
 		return b.whole(n)

@@ -21,6 +21,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return n.share
 	case n.owner != nil:
 		return b.shareOf(*n.owner, p)
+	case left == 1 && b.rests[n.head()] && p.part == "" && n.one && !n.plural && b.lines[p.line].line.Counted() && b.lines[p.line].line.Amount.Low > 1:
+		return 1 / b.lines[p.line].line.Amount.Low // "a sliced onion", and later "the other onion"
 	case left == 1 && b.rests[n.head()] && p.part == "" && b.tech.Family == "coat":
 		return halfOfIt // the rest goes in later
 	}

@@ -25,7 +25,7 @@ func (p *plan) onBodies(i int) bool {
 			continue
 		}
 		for _, noun := range x.Nouns {
-			if noun.Pronoun || noun.Upto > len(text) || !p.fleshly(string(text[noun.Name:noun.Upto])) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || !p.fleshly(string(text[noun.Name:noun.Upto])) {
 				return false
 			}
 			any = true
@@ -33,6 +33,18 @@ func (p *plan) onBodies(i int) bool {
 	}
 	return any && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped)
+	})
+}
+
+// ofKept tells whether a noun speaks of a line that stays: "the lime juice" is no
+// juice of the meat.
+func (p *plan) ofKept(noun recipe.Noun) bool {
+	return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		if r.Line == nil {
+			return false
+		}
+		line := p.graph.Named(*r.Line)
+		return line >= 0 && p.stand[line] == nil
 	})
 }
 

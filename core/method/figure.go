@@ -63,10 +63,14 @@ func (w *writer) otherCue(n *node, d *deed) string {
 	if rest := w.restOfCue(n); rest != "" && len(d.late) == 0 {
 		return rest
 	}
-	if n.Action.Minutes != nil || d.minutes != nil || n.Technique.Cue == "" || n.Technique.Heat == "" {
+	t := n.Technique
+	if said := w.l.Technique(d.say); said != nil {
+		t = said // butter melts until no lump is left, oil is heated until hot
+	}
+	if n.Action.Minutes != nil || d.minutes != nil || t.Cue == "" || t.Heat == "" {
 		return ""
 	}
-	return w.c.words().Until + " " + n.Technique.Cue
+	return w.c.words().Until + " " + t.Cue
 }
 
 // restOfCue are those of the signs that a cue gives which are still there: "until the

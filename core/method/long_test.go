@@ -62,3 +62,40 @@ func TestNothingIsAddedToItself(t *testing.T) {
 	tagine := said("Tagine\nServes 4\n\n800 g lamb shoulder, cubed\n2 onions, grated\n3 tbsp olive oil\n1 tsp ground ginger\n200 g prunes\n\nMethod\n1. Toss the lamb with the onions, oil and ginger in a heavy pot. Cook over medium heat for 10 minutes, turning, until the meat has lost its raw colour. Add water to cover, cover and simmer for 1 1/2 hours.\n2. Add the prunes and simmer for 30 minutes more.")
 	require.Contains(t, tagine, "Toss the onions, the olive oil and the ground ginger", "what it was tossed with is mixed by itself")
 }
+
+// What belongs to meat goes with the meat, and nothing else does.
+func TestOnlyWhatIsOfTheMeatGoes(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	for name, x := range map[string]struct{ recipe, has, hasNot string }{
+		"the juice of a lime is no juice of the fish": {
+			"Ceviche\nServes 4\n\n600 g sea bass fillet\n10 limes\n1 stick celery\n1 clove garlic\n\nMethod\n1. Cut the fish into cubes.\n2. Blend the lime juice with the celery and garlic. Strain. Pour it over the fish and leave for 10 minutes until the outside turns white.",
+			"Blend the lime juice with the celery and garlic", "white",
+		},
+		"butter melts, oil is heated, and what is not seared is not set aside": {
+			"Stroganoff\nServes 4\n\n500 g beef fillet, in strips\n40 g butter\n1 onion\n1 tbsp sweet paprika\n150 ml beef stock\n\nMethod\n1. Melt half the butter in a large frying pan until it foams. Sear the beef quickly and tip it onto a plate.\n2. Add the rest of the butter and the onion and fry for 5 minutes. Stir in the paprika and stock, simmer for 5 minutes, then slide the beef back in with its juices.",
+			"Heat half of the oil in a large frying pan until hot", "plate",
+		},
+		"words on how end before the sign and the time": {
+			"Teriyaki\nServes 2\n\n2 salmon fillets\n200 g rice\n3 tbsp soy sauce\n3 tbsp mirin\n1 tbsp oil\n\nMethod\n1. Cook the rice. Stir the soy and mirin together.\n2. Heat the oil in a pan and cook the salmon for 4 minutes.\n3. Add the sauce to the pan and let it bubble, spooning it over the fish, until it's sticky and shiny, 2-3 min. Serve with the rice.",
+			"let it bubble, until it's sticky and shiny, 2-3 min", "fish",
+		},
+		"half of what two things are made with goes with each": {
+			"Jollof rice with chicken\n\nServes 6\n\n6 chicken drumsticks\n1 tsp curry powder\n1 tsp dried thyme\n2 chicken stock cubes\n500 ml water\n400 g tin plum tomatoes\n2 red peppers, chopped\n1 scotch bonnet\n2 onions\n100 ml vegetable oil\n3 tbsp tomato puree\n500 g long grain parboiled rice, rinsed\n2 bay leaves\nsalt\n\n1. Put the drumsticks in a pan with the curry powder, half the thyme, one stock cube, a sliced onion and the water. Bring to the boil and simmer for 20 minutes. Lift out the chicken and keep the stock.\n2. Brush the chicken with a little of the oil and roast at 200 C for 25 minutes until brown and crisp.\n3. Meanwhile blend the tomatoes, red peppers, scotch bonnet and the other onion until smooth.\n4. Heat the remaining oil in a wide pot and fry the tomato puree for 5 minutes. Pour in the blended peppers and fry for 15-20 minutes, until the oil floats on top.\n5. Stir in the reserved stock, the second stock cube, bay leaves and the rest of the thyme. Add the rice, cover tightly with foil and a lid and cook on the lowest heat for 30 minutes. Let the bottom catch slightly.\n6. Fluff up and serve with the chicken.",
+			"half of the onions and the water, add half of the mushroom stock powder", "the second the",
+		},
+	} {
+		d := c.reader.Read(x.recipe, measure.Metric)
+		dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+		require.NoError(t, err)
+		a, err := c.Adapt(d, dec, false)
+		require.NoError(t, err)
+		var out []string
+		for _, s := range a.Components[0].Steps {
+			out = append(out, s.Text)
+		}
+		card := strings.Join(out, "\n")
+		require.Contains(t, card, x.has, name)
+		require.NotContains(t, card, x.hasNot, name)
+	}
+}

@@ -319,13 +319,23 @@ func (p *plan) decideAlone(i int) {
 // takesOutUncooked tells whether something is lifted out of the pan in which it is
 // not cooked any more.
 func (p *plan) takesOutUncooked(s *standIn, i int) bool {
-	n := &p.graph.Nodes[i]
-	if n.Technique.Family != "separate" {
-		return false
-	}
 	path := p.path(s.node)
 	at := slices.Index(path, i)
+	if p.graph.Nodes[i].Technique.Family != "separate" && !p.setsAside(path, at) {
+		return false
+	}
 	return at > 0 && p.deeds[path[at-1]].drop && p.graph.Nodes[path[at-1]].Technique.Heat != ""
+}
+
+// setsAside tells whether the action at a place of a path puts a thing onto a plate or
+// rack until it is wanted again, and no oven takes it from there.
+func (p *plan) setsAside(path []int, at int) bool {
+	n := &p.graph.Nodes[path[at]]
+	words := larder.Words(n.Action.Vessel)
+	if len(n.Into) > 0 || len(words) == 0 || !p.l.Language().Receiving[words[len(words)-1]] {
+		return false
+	}
+	return at+1 < len(path) && p.graph.Nodes[path[at+1]].Technique.Heat == ""
 }
 
 // withoutSubject decides an action whose subject is gone or not there yet: a

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+	"unicode/utf8"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -212,9 +213,28 @@ func (w *writer) takesObject(n *node, before []*standIn) bool {
 func (w *writer) named(stands []*standIn) []named {
 	var out []named
 	for _, s := range stands {
-		out = append(out, w.c.stand(s, 1, false))
+		out = append(out, w.c.stand(s, w.shareLost(s.node), false))
 	}
 	return out
+}
+
+// shareLost is the share of a line that only dropped work names, where what is done
+// names the rest; else all of it.
+func (w *writer) shareLost(line int) float64 {
+	lost, kept := 0.0, false
+	for k := range w.graph.Nodes {
+		switch {
+		case !slices.Contains(w.graph.Nodes[k].Named, line):
+		case w.deeds[k].drop:
+			lost += w.shareAt(line, k)
+		default:
+			kept = true
+		}
+	}
+	if !kept || lost >= nearlyAll || lost <= 0 {
+		return 1
+	}
+	return lost
 }
 
 // adds is the clause with which stand-ins go in.
@@ -261,6 +281,11 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	}
 	out = append(out, w.brackets(a)...)
 	for _, at := range a.Words.Manners {
+		for _, end := range [][2]int{a.Words.Cue, a.Words.Time} {
+			if end[1] > 0 && end[0] > at[0] && end[0] < at[1] {
+				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
+			}
+		}
 		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
 			out = append(out, edit{at[0], at[1], ""})
 		}

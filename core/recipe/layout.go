@@ -116,7 +116,10 @@ func (l *layout) block(b block) {
 	}
 	if (l.mode == before || l.mode == listing) && !labelled(b.text, ingredientHeads) {
 		if name, parts := l.labelledRow(b.text); parts != nil {
-			if name != "" {
+			switch {
+			case name != "" && l.serves(block{text: name}): // "For 4: 500 g beef, 1 onion"
+				l.mode = listing
+			case name != "":
 				l.openPart(name)
 			}
 			for _, p := range parts {

@@ -40,6 +40,10 @@ func TestLayoutsInManyManners(t *testing.T) {
 		"a list in one row": {
 			"Dip\n\n200 g tofu; 1 lemon; 2 tbsp tahini; salt\n\nBlend everything until it is smooth and serve with bread.", "Dip", []string{":lllls"},
 		},
+		"how many it is for, and foods without an amount, in a list in one row": {
+			"Stroganoff\n\nFor 4: 500 g carrots, 1 onion, grated, 40 g oil, 1 tsp mustard, lemon juice, parsley.\n\nFry the onion in the oil until it is golden and add the rest.",
+			"Stroganoff", []string{":lllllls"},
+		},
 		"labels with their text behind a colon": {
 			"Salad\nIngredients: 2 tomatoes | 1 cucumber | 1 onion\nMethod: Chop everything finely and dress it with oil and salt.", "Salad", []string{":llls"},
 		},

@@ -1,6 +1,11 @@
 package recipe
 
-import "strings"
+import (
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+)
 
 // labelledRow takes a list apart that stands in one row behind its name or
 // behind words that announce it: "Filling: 250 g minced beef, 1 onion, grated",
@@ -61,7 +66,7 @@ func (l *layout) commaItems(row string) []string {
 		case bare == "":
 		case l.quantityFirst(bare):
 			items = append(items, bare)
-		case len(items) > 0 && l.saysFor(bare):
+		case len(items) > 0 && (l.saysFor(bare) || l.foodAlone(bare)):
 			items = append(items, bare)
 		case len(items) > 0:
 			items[len(items)-1] += ", " + part
@@ -88,6 +93,16 @@ func (l *layout) saysFor(text string) bool {
 		}
 	}
 	return false
+}
+
+// foodAlone tells whether an item without an amount is a food by its whole name,
+// and no word on the one before it: "1 tsp mustard, lemon juice, parsley" but
+// "1 onion, grated", "1 chicken, skin on".
+func (l *layout) foodAlone(text string) bool {
+	line := l.reader.Line(text, measure.US)
+	words := larder.Words(text)
+	return line.Food != nil && line.Preparation == "" && strings.EqualFold(line.Name, text) &&
+		(len(words) > 1 || len(words) == 1 && !l.reader.larder.Language().Parts[words[0]])
 }
 
 // openPart begins a part by its name, inside the list or before it.

@@ -57,6 +57,12 @@ func (b *bindings) direct(n noun) []referent {
 	return out
 }
 
+// isOf tells whether a line is of the group that a word names.
+func (b *bindings) isOf(l *bound, group string) bool {
+	kinds := b.r.lang.Groups[group]
+	return l.food != nil && (slices.Contains(kinds, l.food.Kind) || slices.Contains(kinds, string(l.food.Animal)))
+}
+
 // closed tells whether the step at hand cannot mean a line: it is for the steps
 // that prepare something of it, or they are the only ones it may be for.
 func (b *bindings) closed(i int) bool {
@@ -159,6 +165,7 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		switch {
 		case slices.Contains(l.name, w), l.said[w]:
 			score++
+		case b.isOf(l, w): // "the fish steaks" of kingfish
 		case !vocab.Neutral[w] && !b.describes(w):
 			score -= 2
 		}

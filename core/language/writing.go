@@ -28,6 +28,9 @@ type Writing struct {
 	Findings map[string]string
 	// Renames are names of what dishes make, in place of those that name an animal.
 	Renames map[string]string
+	// DoneWith are words that say with which animal matter something was done, and what
+	// is said instead: "greased" for a buttered dish.
+	DoneWith map[string]string `yaml:"donewith"`
 	// Shares are said by the nearest of these, Some where none is near, Rest of
 	// what is left.
 	Shares     map[string]float64

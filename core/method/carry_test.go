@@ -90,7 +90,7 @@ func every(t *testing.T, visit func(where string, d recipe.Dish, a swap.Adaptati
 }
 
 func TestNoAdaptedStepNamesAnimalMatter(t *testing.T) {
-	r, _, _ := open(t)
+	r, book, _ := open(t)
 	every(t, func(where string, _ recipe.Dish, a swap.Adaptation) {
 		for _, comp := range a.Components {
 			var lines []recipe.Line
@@ -100,6 +100,9 @@ func TestNoAdaptedStepNamesAnimalMatter(t *testing.T) {
 			for _, s := range comp.Steps {
 				require.Empty(t, s.Animals)
 				require.Empty(t, r.Step(s.Text, lines).Animals, "%s: %s", where, s.Text)
+				for with := range book.Larder().Language().Writing.DoneWith {
+					require.NotContains(t, " "+strings.ToLower(s.Text), " "+with, where)
+				}
 				for _, n := range s.Lines {
 					require.Less(t, n, len(comp.Lines))
 				}

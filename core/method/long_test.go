@@ -76,6 +76,14 @@ func TestOnlyWhatIsOfTheMeatGoes(t *testing.T) {
 			"Stroganoff\nServes 4\n\n500 g beef fillet, in strips\n40 g butter\n1 onion\n1 tbsp sweet paprika\n150 ml beef stock\n\nMethod\n1. Melt half the butter in a large frying pan until it foams. Sear the beef quickly and tip it onto a plate.\n2. Add the rest of the butter and the onion and fry for 5 minutes. Stir in the paprika and stock, simmer for 5 minutes, then slide the beef back in with its juices.",
 			"Heat half of the oil in a large frying pan until hot", "plate",
 		},
+		"no dish is buttered, and what is poured is not poured with itself": {
+			"Potatoes\nServes 4\n\n500 g potatoes\n40 g butter\n\nMethod\n1. Lay the potatoes in a buttered dish. Melt the butter and pour it over. Bake for 20 minutes on buttered paper.",
+			"a greased dish", "with the cashew paste",
+		},
+		"what is heated until it smokes is a fat to fry in": {
+			"Puddings\nServes 4\n\n140 g flour\n4 eggs\n200 ml milk\nbeef dripping\n\nMethod\n1. Beat the eggs, flour and milk.\n2. Put a teaspoon of dripping into each hole of a 12-hole tin and heat in the oven at 220 C until smoking. Pour in the batter and bake for 20 minutes.",
+			"the oil into each hole", "paste",
+		},
 		"words on how end before the sign and the time": {
 			"Teriyaki\nServes 2\n\n2 salmon fillets\n200 g rice\n3 tbsp soy sauce\n3 tbsp mirin\n1 tbsp oil\n\nMethod\n1. Cook the rice. Stir the soy and mirin together.\n2. Heat the oil in a pan and cook the salmon for 4 minutes.\n3. Add the sauce to the pan and let it bubble, spooning it over the fish, until it's sticky and shiny, 2-3 min. Serve with the rice.",
 			"let it bubble, until it's sticky and shiny, 2-3 min", "fish",

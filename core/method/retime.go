@@ -208,7 +208,7 @@ func (p *plan) carryAlong() {
 			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) {
 				continue
 			}
-			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) {
+			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
 				p.shares[line] = p.shareAt(line, i)
 				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {
@@ -217,6 +217,19 @@ func (p *plan) carryAlong() {
 			}
 		}
 	}
+}
+
+// isObject tells whether an action is said to be done to a line and nothing else: "pour
+// it over".
+func (p *plan) isObject(line, at int) bool {
+	for _, x := range p.graph.Nodes[at].Action.Words.Phrases {
+		if x.Role != "to" || len(x.Nouns) != 1 {
+			continue
+		}
+		lines, _ := p.meant(x.Nouns[0])
+		return len(lines) == 1 && lines[0] == line
+	}
+	return false
 }
 
 // namedElsewhere tells whether another action that is done names a line too.

@@ -2,6 +2,7 @@ package recipe
 
 import (
 	"regexp"
+	"slices"
 	"strings"
 	"unicode"
 	"unicode/utf8"
@@ -188,7 +189,8 @@ func (l *layout) inARow(text string) []string {
 			row, more = text[:end], strings.TrimSpace(text[end:])
 		}
 		items := l.commaItems(strings.TrimRight(row, "."))
-		if len(items) >= mostlyAmounts && (more == "" || !l.methodLike(block{text: more})) {
+		several := len(items) == mostlyAmounts-1 && !slices.ContainsFunc(items, func(item string) bool { return !l.quantityFirst(item) || !l.known(item) })
+		if (len(items) >= mostlyAmounts || several) && (more == "" || !l.methodLike(block{text: more})) {
 			if more != "" { // "Sugar and lemon to finish."
 				items = append(items, strings.TrimRight(more, "."))
 			}

@@ -44,6 +44,10 @@ func TestLayoutsInManyManners(t *testing.T) {
 			"Stroganoff\n\nFor 4: 500 g carrots, 1 onion, grated, 40 g oil, 1 tsp mustard, lemon juice, parsley.\n\nFry the onion in the oil until it is golden and add the rest.",
 			"Stroganoff", []string{":lllllls"},
 		},
+		"three things with their amounts in one line of the list": {
+			"Curry\n\n2 tomatoes\n1 onion, 4 cloves garlic, 1 scotch bonnet\n1 onion, 2 halves\n\nFry the onion in oil until it is golden and add the rest.",
+			"Curry", []string{":llllls"},
+		},
 		"labels with their text behind a colon": {
 			"Salad\nIngredients: 2 tomatoes | 1 cucumber | 1 onion\nMethod: Chop everything finely and dress it with oil and salt.", "Salad", []string{":llls"},
 		},

@@ -1,7 +1,6 @@
 package flow
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 
@@ -28,7 +27,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		case len(c.objects) > 0 && c.objects[0].pronoun && b.last != nil && onlyNamed(b.last.To):
 			a.To = append(a.To, b.last.To...) // "trim off the fat and save it"
 		case len(a.With)+len(a.Into) == 0:
-			return fmt.Sprintf("What does “%s” work on?", c.said)
+			return b.r.asks("object", c.said)
 		}
 	}
 	if t.Medium == "with" && len(a.To) > 0 && len(a.With)+len(a.Into) == 0 && b.last != nil {

@@ -63,7 +63,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	defer func() {
 		if step.Text = whole; rest > 0 {
 			from := utf8.RuneCountInString(read)
-			step.Questions = append(step.Questions, recipe.Question{Text: tooLong, From: from, Upto: from + rest})
+			step.Questions = append(step.Questions, recipe.Question{Text: r.asks("rest", ""), From: from, Upto: from + rest})
 		}
 	}()
 	step.Text = read
@@ -96,7 +96,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		case u.clause != nil && (u.clause.repeats || u.clause.sense.Technique != ""):
 			r.action(b, step, u.clause, id, from, upto)
 		case u.question, u.clause != nil:
-			step.Questions = append(step.Questions, recipe.Question{Text: fmt.Sprintf("What does “%s” ask for?", t.slice(u.from, u.upto)), From: from, Upto: upto})
+			step.Questions = append(step.Questions, recipe.Question{Text: r.asks("work", t.slice(u.from, u.upto)), From: from, Upto: upto})
 		default:
 			step.Asides = append(step.Asides, recipe.Aside{Kind: u.aside, From: from, Upto: upto})
 		}
@@ -113,7 +113,10 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 // mostLetters is how much of a method is read, some twenty times a long one.
 const mostLetters = 60_000
 
-const tooLong = "What does the rest of this step ask for? The method is longer than is read."
+// asks is a question of the language about words.
+func (r *Reader) asks(kind, about string) string {
+	return strings.ReplaceAll(r.lang.Writing.Questions[kind], "{text}", about)
+}
 
 // within cuts a step to what is still read of the method, at the end of a word,
 // and tells how many letters are left over.

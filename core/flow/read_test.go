@@ -172,7 +172,7 @@ func TestNounsMeanWhatACookMeans(t *testing.T) {
 		{"a cube of its stock is no chicken", "T\nServes 4\n\n6 chicken drumsticks\n2 chicken stock cubes\n500 ml water\n\nMethod\n1. Simmer the drumsticks and the stock cubes in the water for 20 minutes. Roast the chicken until brown.", "roast", "components[0].lines[0] 1"},
 		{"its juices are no lemon juice", "T\nServes 4\n\n500 g beef\n1 tbsp lemon juice\n1 tbsp oil\n\nMethod\n1. Brown the beef in the oil and lift it out. Slide the beef back in with its juices.", "slide back", "components[0].lines[0] 1"},
 		{"the fish steaks are the kingfish", "T\nServes 4\n\n1 kg kingfish steaks\n3 tbsp coconut oil\n\nMethod\n1. Fry the fish steaks in the hot oil, two minutes each side.", "fry", "components[0].lines[0] 1 components[0].lines[1] 1"},
-		{"what stands in a tin is heated in the oven, not the oven", "T\nServes 4\n\n140 g flour\n50 g beef dripping\n\nMethod\n1. Put the dripping into the holes of a tin and heat in the oven until smoking.", "heat in", "components[0].lines[1] 1"},
+		{"what stands in a tin is heated in the oven, not the oven", "T\nServes 4\n\n140 g flour\n50 g beef dripping\n\nMethod\n1. Put the dripping into the holes of a tin and heat in the oven until smoking.", "heat in", "c0.s0.a0"},
 		{"a sliced one of two, where the other comes later", "T\nServes 4\n\n2 onions\n500 ml water\n2 red peppers\n\nMethod\n1. Simmer a sliced onion in the water for 20 minutes. Blend the red peppers with the other onion.", "simmer", "components[0].lines[0] 0.5 components[0].lines[1] 1"},
 		{"the meats of another part", "T\nServes 4\n\nDough\n300 g flour\n100 ml water\n\nFilling\n250 g minced beef\n150 g minced pork\n\nTo serve\n50 g butter\n\nMethod\n1. Make a dough from the flour and water. Mix the meats with a spoonful of iced water.", "mix", "components[1].lines[0] 1 components[1].lines[1] 1"},
 	} {
@@ -189,7 +189,7 @@ func TestNounsMeanWhatACookMeans(t *testing.T) {
 				case ref.Of != "":
 					got = append(got, fmt.Sprint(ref.Of, " ", ref.Share))
 				case ref.Made != nil:
-					got = append(got, "components[0].lines[1] 1") // what was put into the tin
+					got = append(got, *ref.Made)
 				}
 			}
 		}

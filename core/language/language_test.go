@@ -75,3 +75,22 @@ func TestABrokenTableIsNamed(t *testing.T) {
 	_, err = language.Load(knowledge.Files{FS: files}, "yy")
 	require.ErrorContains(t, err, "yy")
 }
+
+// What cannot be read is asked in words of the language, and no animal matter is left in
+// words that tell what something was done with.
+func TestTheLanguageAsksAndSaysOtherwise(t *testing.T) {
+	w := english(t).Writing
+	for _, kind := range []string{"object", "work"} {
+		require.Contains(t, w.Questions[kind], "{text}", kind)
+	}
+	require.NotEmpty(t, w.Questions["rest"])
+	for said, want := range map[string]string{
+		"in a buttered dish.":            "in a greased dish.",
+		"(Buttered well), well-buttered": "(greased well), well-greased",
+		"the battered cod, buttercup":    "the battered cod, buttercup",
+		"à la crème, 20 cm":              "à la crème, 20 cm",
+		"":                               "",
+	} {
+		require.Equal(t, want, w.Otherwise(said))
+	}
+}

@@ -1,5 +1,10 @@
 package language
 
+import (
+	"strings"
+	"unicode"
+)
+
 // Writing holds the words by which a method is written, in fields that bear the
 // names of the keys in writing.yaml.
 type Writing struct {
@@ -26,6 +31,9 @@ type Writing struct {
 	LiquidVerbs map[string]string `yaml:"liquidverbs"`
 	// Findings say what reading back has found, by kind.
 	Findings map[string]string
+	// Questions ask what could not be read: what an action works on (object), what
+	// words ask for (work), what stands beyond what is read (rest).
+	Questions map[string]string
 	// Renames are names of what dishes make, in place of those that name an animal.
 	Renames map[string]string
 	// DoneWith are words that say with which animal matter something was done, and what
@@ -35,4 +43,28 @@ type Writing struct {
 	// what is left.
 	Shares     map[string]float64
 	Some, Rest string
+}
+
+// Otherwise says words otherwise that tell with which animal matter something was
+// done: "a greased dish" for a buttered one.
+func (w *Writing) Otherwise(text string) string {
+	var b, word strings.Builder
+	end := func() {
+		said := word.String()
+		if other := w.DoneWith[strings.ToLower(said)]; other != "" {
+			said = other
+		}
+		b.WriteString(said)
+		word.Reset()
+	}
+	for _, r := range text {
+		if unicode.IsLetter(r) {
+			word.WriteRune(r)
+			continue
+		}
+		end()
+		b.WriteRune(r)
+	}
+	end()
+	return b.String()
 }

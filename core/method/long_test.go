@@ -80,7 +80,7 @@ func TestOnlyWhatIsOfTheMeatGoes(t *testing.T) {
 			"Heat half of the oil in a large frying pan until hot", "plate",
 		},
 		"no dish is buttered, and what is poured is not poured with itself": {
-			"Potatoes\nServes 4\n\n500 g potatoes\n40 g butter\n\nMethod\n1. Lay the potatoes in a buttered dish. Melt the butter and pour it over. Bake for 20 minutes on buttered paper.",
+			"Potatoes\nServes 4\n\n500 g potatoes\n40 g butter\n\nMethod\n1. Lay the potatoes in a buttered dish. Melt the butter and pour it over. Bake for 20 minutes on buttered paper. Note: a well-buttered dish keeps it from sticking.",
 			"a greased dish", "with the cashew paste",
 		},
 		"what is heated until it smokes is a fat to fry in": {
@@ -98,6 +98,7 @@ func TestOnlyWhatIsOfTheMeatGoes(t *testing.T) {
 	} {
 		card := saidOf(t, c, x.recipe)
 		require.Contains(t, card, x.has, name)
+		require.NotContains(t, card, "buttered", name)
 		require.NotContains(t, card, x.hasNot, name)
 	}
 }

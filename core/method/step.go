@@ -66,6 +66,11 @@ func (w *writer) clauses() []*clause {
 		w.emptied, w.thinned = written[len(written)-1].gone, w.lostFlesh(c.node)
 		done = append(done, written...)
 	}
+	for _, c := range done {
+		if text := w.c.words().Otherwise(c.text); text != c.text {
+			c.text, c.changed = text, true
+		}
+	}
 	return done
 }
 

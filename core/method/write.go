@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"slices"
 	"strings"
-	"unicode"
 	"unicode/utf8"
 
 	"yembra/core/flow"
@@ -280,7 +279,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		}
 		out = append(out, edit{from, p.Upto, text})
 	}
-	out = append(append(out, w.brackets(a)...), w.doneWith(a)...)
+	out = append(out, w.brackets(a)...)
 	for _, at := range a.Words.Manners {
 		for _, end := range [][2]int{a.Words.Cue, a.Words.Time} {
 			if end[1] > 0 && end[0] > at[0] && end[0] < at[1] {
@@ -350,22 +349,6 @@ func (w *writer) brackets(a *recipe.Action) []edit {
 	}
 	for _, x := range w.step.Asides {
 		cut(x.From, x.Upto)
-	}
-	return out
-}
-
-// doneWith says otherwise with what something was done: "a greased dish".
-func (w *writer) doneWith(a *recipe.Action) []edit {
-	var out []edit
-	for from := a.From; from < a.Upto; from++ {
-		upto := from
-		for upto < a.Upto && unicode.IsLetter(w.text[upto]) {
-			upto++
-		}
-		if other, ok := w.c.words().DoneWith[strings.ToLower(w.slice(from, upto))]; ok {
-			out = append(out, edit{from, upto, other})
-		}
-		from = upto
 	}
 	return out
 }

@@ -2,13 +2,11 @@ package recipe
 
 import (
 	"regexp"
-	"slices"
 	"strings"
 	"unicode"
 	"unicode/utf8"
 
 	"yembra/core/larder"
-	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
@@ -68,10 +66,6 @@ type layout struct {
 var (
 	numberedLine = regexp.MustCompile(`^\(?(?:step\s*)?(\d{1,2})\s*[.):]\s+`)
 	stepWord     = regexp.MustCompile(`(?i)^step\s*\d{1,2}\s*[.):\-–]*\s*`)
-	servesLine   = regexp.MustCompile(`(?i)\b(?:serves|servings?|serving size|yields?|makes|feeds|portions?|^for)\b[^\d]{0,14}(\d+|two|three|four|five|six|eight|ten|twelve)`)
-	forPeople    = regexp.MustCompile(`(?i)^for (?:\d+|two|three|four|five|six|eight|ten|twelve)\b`)
-	servesStart  = regexp.MustCompile(`(?i)^(?:serves|servings?|yields?|makes|feeds)\b`)
-	servesAfter  = regexp.MustCompile(`(?i)^\W*(\d+)\s*(?:-|–|to)?\s*(\d+)?\s*(?:servings?|portions?|people|persons?)\b`)
 )
 
 // leads tells whether a block reads as the name of the part listed below it: a
@@ -172,88 +166,12 @@ func (l *layout) block(b block) {
 	}
 }
 
-// mostlyAmounts is how many items between commas a row must hold to be a list.
-const mostlyAmounts = 4
-
-// longestRow is how long such a row is at most, in bytes.
-const longestRow = 4000
-
-// inARow takes a list apart that is written in one row, its items between
-// semicolons, bars or, each with its amount, commas; nil when the text is no such
-// list.
-func (l *layout) inARow(text string) []string {
-	if len(text) <= longestRow && l.quantityFirst(text) {
-		row, more := text, ""
-		if at := nextSentence.FindStringIndex(text); at != nil {
-			end := at[0] + strings.IndexAny(text[at[0]:], ".!") + 1
-			row, more = text[:end], strings.TrimSpace(text[end:])
-		}
-		items := l.commaItems(strings.TrimRight(row, "."))
-		several := len(items) == mostlyAmounts-1 && !slices.ContainsFunc(items, func(item string) bool { return !l.quantityFirst(item) || !l.known(item) })
-		if (len(items) >= mostlyAmounts || several) && (more == "" || !l.methodLike(block{text: more})) {
-			if more != "" { // "Sugar and lemon to finish."
-				items = append(items, strings.TrimRight(more, "."))
-			}
-			return items
-		}
-	}
-	for _, mark := range []string{"|", ";"} {
-		items := strings.Split(text, mark)
-		if len(items) < 3 || isOneOf(text, ingredientHeads) {
-			continue
-		}
-		amounts := 0
-		for i := range items {
-			items[i] = strings.Trim(items[i], " .")
-			if l.quantityFirst(items[i]) {
-				amounts++
-			}
-		}
-		if 2*amounts > len(items) {
-			return items
-		}
-	}
-	return nil
-}
-
 // inline takes text that stands on the line of its heading ("Method: Boil ...").
 func (l *layout) inline(b block, heads []string) {
 	_, rest, ok := strings.Cut(b.text, ":")
 	if rest = strings.TrimSpace(rest); ok && rest != "" && !isOneOf(rest, heads) {
 		l.block(block{text: rest})
 	}
-}
-
-func (l *layout) serves(b block) bool {
-	if row := strings.Split(b.text, "|"); len(row) > 1 && l.mode == before {
-		// "Time: 3 hours | For six"
-		for _, cell := range row {
-			if l.serves(block{text: strings.TrimSpace(cell)}) {
-				return true
-			}
-		}
-		return false
-	}
-	if len(b.text) > 60 || b.bullet && !servesStart.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
-		return false
-	}
-	if servesAfter.MatchString(b.text) || servesLine.MatchString(b.text) && l.mode != method && !strings.HasPrefix(strings.ToLower(b.text), "for the ") {
-		lower := strings.ToLower(b.text)
-		if strings.HasPrefix(lower, "for ") && !strings.HasSuffix(strings.TrimRight(lower, ":. "), "people") && !servesOnly(lower) {
-			return false
-		}
-		if l.source.Yield == "" {
-			l.source.Yield = b.text
-		}
-		return true
-	}
-	return false
-}
-
-// servesOnly tells whether "for 4" is all there is.
-func servesOnly(lower string) bool {
-	rest := strings.Trim(strings.TrimPrefix(lower, "for "), " .:0123456789-–")
-	return rest == "" || rest == "persons" || rest == "to" || lex.NumberWords[rest] > 0
 }
 
 // beforeRecipe waits for the list to begin: two lines in a row that look like
@@ -283,13 +201,6 @@ func (l *layout) titles(run []block) bool {
 	b := run[0]
 	return len(run) > 1 && !l.quantityFirst(b.text) && !b.bullet && !b.numbered && l.quantityFirst(run[1].text)
 }
-
-// titleYield is for how many a dish is at the end of its name: "Stroganoff for
-// 4", "Carbonara — 4 portions".
-var titleYield = regexp.MustCompile(`(?i)[\s,–—-]+(?:(?:for|serves|feeds) (\d+|two|three|four|five|six|eight|ten|twelve)(?: people| persons)?|(\d+|two|four|six|eight) (?:portions?|servings?|people|persons))\s*$`)
-
-// titleOf is a name without its yield.
-func (l *layout) titleOf(text string) string { return titleYield.ReplaceAllString(text, "") }
 
 // begin takes the list to begin at a waiting block, the name of its part above.
 func (l *layout) begin(first int) {

@@ -28,7 +28,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		if t := b.r.larder.Technique(last.Technique); b.lastAdded != nil && b.meantTo && t != nil && t.Joins != "yes" && len(last.With) == 0 {
 			last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"
 		}
-		c.lemma, c.said, c.sense.Technique = last.Verb, last.Verb, last.Technique
+		c.lemma, c.said, c.sense.Technique, c.particles = last.Verb, last.Verb, last.Technique, b.particles
 		if b.meantTo && len(b.last.With) > 0 && len(c.objects) > 0 {
 			c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects, from: c.objects[0].from}) // "cover with rice, then mint"
 			c.objects = nil
@@ -70,7 +70,10 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 			}
 		}
 	}
-	b.last = a
+	b.last, b.particles = a, c.particles
+	if b.saidIn(c) {
+		b.particles = append(slices.Clone(c.particles), c.links[0].word)
+	}
 	if t.Joins == "yes" {
 		b.lastAdded = a
 	}
@@ -89,6 +92,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			switch {
 			case x.made != nil:
 				b.refMade(x.made, b.shareMade(n, x.made), r, into)
+				if n.rest && n.share == 0 {
+					delete(b.shared, x.made) // nothing stays
+				}
 				if x.portion != nil {
 					b.of(*x.portion, *into)
 					r.portions = append(r.portions, *x.portion)

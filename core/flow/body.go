@@ -17,6 +17,8 @@ type body struct {
 	// purpose tells that "to" and a verb have been read, so that things that
 	// follow are what it is done for.
 	purpose string
+	// inner is the work that a thing is left to.
+	inner string
 }
 
 // takeFront takes over what stood before the verb.
@@ -46,10 +48,32 @@ func (b *body) run(i int) int {
 	return b.upto
 }
 
+// lets takes the work that a thing is left to: "let them colour", "leave to soften".
+func (b *body) lets(i int) {
+	t := b.technique(b.sense.Technique)
+	if !b.lang.Causatives[b.lemma] || len(b.sense.Keys) > 0 || t == nil || t.Family != "rest" {
+		return
+	}
+	for k := i; k < b.upto && !b.mark(k, ",(") && !b.is(k, b.lang.Until) && (b.lang.Prepositions[b.low(k)] == "" || b.lang.Purpose[b.low(k)]); k++ {
+		inner, n := b.verb(k, language.Base)
+		if n == 0 || b.opensThing(k) || b.foods(b.words[k].norm) || b.modifies(k, b.upto) || k > i && b.is(k-1, b.lang.Articles) {
+			continue
+		}
+		sense := b.senseOf(inner, k, b.upto)
+		if work := b.technique(sense.Technique); work != nil {
+			b.clause.sense, b.inner = language.Sense{Technique: sense.Technique}, inner
+		}
+		return
+	}
+}
+
 // say puts the verb together as the text has it: "stir in", "bring to the boil".
 func (b *body) say(i int) {
 	b.clause.said = b.lemma
-	if b.repeats {
+	if b.inner != "" {
+		b.clause.said += " " + b.inner
+	}
+	if b.repeats || b.inner != "" {
 		return
 	}
 	if _, _, hot := b.heat(i + 1); !hot && b.is(i, b.lang.Particles) && b.lang.Prepositions[b.low(i+1)] == "" {
@@ -99,6 +123,9 @@ func (b *body) one(i int) int {
 			b.clause.temp, b.clause.degrees = &v, [2]int{i, upto}
 		}
 		return upto
+	}
+	if n := b.remnant(i); n > 0 {
+		return b.leftIn(i, n)
 	}
 	if kind, n := b.phrase(i); kind != "" && kind != language.NoteOpener && kind != language.Meanwhile {
 		return b.hanging(i, n, kind)
@@ -212,11 +239,29 @@ func (b *body) onlyDescribes(n noun) bool {
 	return len(n.words) > 0 && !n.pointed && !n.pronoun
 }
 
+// remnant finds words that mean what a vessel still holds: "what is left in the
+// pot". It returns how many stand before the preposition.
+func (b *body) remnant(i int) int {
+	for _, p := range b.lang.Remnants {
+		if b.runs(i, p) && b.lang.Prepositions[b.low(i+len(p))] == "in" {
+			return len(p)
+		}
+	}
+	return 0
+}
+
+// leftIn reads what is left in a vessel as that vessel's content.
+func (b *body) leftIn(i, n int) int {
+	nouns, next := b.nouns(i + n + 1)
+	b.clause.objects = append(b.clause.objects, nouns...)
+	return next
+}
+
 // hanging reads a clause that hangs on this one under a conjunction: a
 // condition makes it conditional, everything else only says how.
 func (b *body) hanging(i, n int, kind string) int {
 	end := i + n
-	for end < b.upto && !b.mark(end, ",") {
+	for end < b.upto && !b.mark(end, ",") && !b.is(end, b.lang.Until) {
 		if c, ok := b.time(end + 1); ok && !c.aside && b.lang.Prepositions[b.low(end)] == "for" {
 			break // "as low as possible for 3 hours"
 		}

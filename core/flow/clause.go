@@ -253,7 +253,7 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if p.goes(next) && comma && !p.modifies(next, upto) && !p.foods(p.words[next].norm) {
 		return true
 	}
-	if then && p.is(next-1, p.lang.Sequence) && p.opensThing(next) {
+	if then && p.is(next-1, p.lang.Sequence) && (p.opensThing(next) || p.listed(p.words[next].norm)) {
 		return true // "add the broth, then the noodles"
 	}
 	return comma && p.frontedOrder(next, upto)

@@ -122,11 +122,13 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	l := &b.lines[i]
 	words := n.words
 	vocab := b.r.larder.Words()
+	shaped := false
 	for len(words) > 1 && (vocab.Parts[words[len(words)-1]] || b.r.lang.Parts[words[len(words)-1]] || b.r.lang.Shapes[words[len(words)-1]]) && !slices.Contains(l.name, words[len(words)-1]) {
+		shaped = shaped || b.r.lang.Shapes[words[len(words)-1]]
 		words = words[:len(words)-1]
 	}
-	if len(words) == 0 {
-		return 0
+	if len(words) == 0 || shaped && b.onlyPart(l) {
+		return 0 // "lime slices" are not cut of its juice
 	}
 	head := words[len(words)-1]
 	if _, animal := vocab.AnimalWords[head]; animal && len(words) == 1 && !n.pointed && !b.r.lang.StandIns[head] && (l.line.Origin == larder.FromPlant || l.line.Origin == larder.FromFungus) {
@@ -166,11 +168,17 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		case slices.Contains(l.name, w), l.said[w]:
 			score++
 		case b.isOf(l, w): // "the fish steaks" of kingfish
-		case !vocab.Neutral[w] && !b.describes(w):
+		case !vocab.Neutral[w] && !b.describes(w) && !b.r.lang.AdjectiveVerbs[w] && !b.r.lang.HeatWords[w]:
 			score -= 2
 		}
 	}
 	return score
+}
+
+// onlyPart tells whether a line is a part that a food gives and not the food: the
+// juice or the zest of a lime.
+func (b *bindings) onlyPart(l *bound) bool {
+	return len(l.name) > 1 && b.r.lang.Given[l.name[len(l.name)-1]]
 }
 
 // describes tells whether a word only says what was done to a thing: "the seasoned

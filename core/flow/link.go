@@ -30,8 +30,9 @@ func (b *body) link(i int, first bool) int {
 		b.upto = i // "let it cool before beating in the egg"
 		return i
 	}
-	for b.adverb(at) && b.lang.Prepositions[b.low(at+1)] != "" {
-		at++ // "to just below the boil"
+	for b.adverb(at) && (b.lang.Prepositions[b.low(at+1)] != "" || b.lang.Prepositions[b.low(at)] == "" && b.opensThing(at+1)) {
+		at++ // "to just below the boil", "with just the water"
+		first = false
 	}
 	if c, ok := b.time(at); ok && role != "with" && role != "into" {
 		return b.lasting(i, at, c, role)
@@ -187,7 +188,13 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 	if b.purpose != "" && role != "with" && role != "in" {
 		return next
 	}
-	if role == "into" && b.shapes(w, nouns[0]) || first && b.cuts() && b.shapes("into", nouns[0]) {
+	if b.lang.Purpose[w] && b.lang.CueShapes[nouns[0].head()] {
+		if b.clause.cue[1] == 0 {
+			b.clause.cue = [2]int{i, next}
+		}
+		return next // "to stiff peaks"
+	}
+	if role == "into" && b.shapes(w, nouns[0]) || first && role != "into" && b.cuts() && b.shapes("into", nouns[0]) {
 		b.clause.makes = nouns[0].head()
 		return next
 	}
@@ -201,9 +208,20 @@ func (b *body) shapes(w string, n noun) bool {
 	if n.upto == n.from+1 && b.lang.Shapes[b.low(n.from)] && b.lang.Becoming[w] {
 		return true // "into quarters"
 	}
-	if n.pointed || n.pronoun && n.amount[1] == 0 || !b.lang.Becoming[w] && !b.lang.Purpose[w] && !b.is(n.from-1, b.lang.Becoming) {
+	if n.pointed || b.doneBefore(n) || n.pronoun && n.amount[1] == 0 || !b.lang.Becoming[w] && !b.lang.Purpose[w] && !b.is(n.from-1, b.lang.Becoming) {
 		return false
 	}
 	head := n.head()
 	return b.lang.Shapes[head] || b.lang.Products[head] && !b.lang.Holding[head] || n.amount[1] > 0 && len(n.words) == 0
+}
+
+// doneBefore tells whether a name says what was done to its thing before, so that
+// the thing is there already: "into the cooled crust".
+func (b *body) doneBefore(n noun) bool {
+	for i := n.from; i < n.upto-1; i++ {
+		if _, width := b.verb(i, language.Past); width > 0 && b.lang.Products[b.low(n.upto-1)] {
+			return true
+		}
+	}
+	return false
 }

@@ -12,7 +12,7 @@ import (
 // what is added to. It returns a question where nothing can be meant.
 func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	a := r.action
-	joins := t.Joins == "yes" || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c))
+	joins := t.Joins == "yes" || t.Joins == "on" && slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "into" }) || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c))
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.focus
 		if t.Name == "serve" && b.base != nil {
@@ -129,7 +129,7 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 // verbMatter takes in the food that a verb itself names: "flour the veal", "salt
 // the slices".
 func (b *bindings) verbMatter(c *clause, t *larder.Technique, r *roles) {
-	n := noun{from: c.from, upto: c.from, words: larder.Words(c.lemma), pointed: true}
+	n := noun{from: c.from, upto: c.from + 1, words: larder.Words(c.lemma), pointed: true}
 	if len(c.objects) == 0 || !b.text.foods(n.head()) || t.Family == "cut" || t.Family == "machine" || t.Name == "beat" {
 		return
 	}

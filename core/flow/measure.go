@@ -60,7 +60,7 @@ func (t *text) measure(n *noun, i, upto int) int {
 					n.share = s.Low * v
 					return at + 1
 				}
-				for at < upto && (t.lang.Measures[t.low(at)] || t.mark(at, "-")) {
+				for at < upto && (t.lang.Measures[t.low(at)] && !t.countsVessels(at, upto) || t.mark(at, "-")) {
 					at++
 				}
 				n.amount = [2]int{start, at}
@@ -68,4 +68,10 @@ func (t *text) measure(n *noun, i, upto int) int {
 		}
 	}
 	return at
+}
+
+// countsVessels tells whether a measure that is a vessel as well is meant as one, as
+// nothing follows that it would measure: "between four cups".
+func (t *text) countsVessels(i, upto int) bool {
+	return t.lang.Vessels[t.low(i)] && t.lang.Prepositions[t.low(i+1)] != "of" && (t.ends(i+1, upto) || t.mark(i+1, ",") || t.conj(i+1) || t.lang.Prepositions[t.low(i+1)] != "")
 }

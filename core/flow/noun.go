@@ -219,7 +219,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	if _, ok := t.time(i); ok && named || named && (t.sideways(i) || t.doled(i, upto) > 0) {
 		return true
 	}
-	if named && t.goes(i) && !t.modifies(i, upto) {
+	if named && (t.goes(i) || t.looksGoing(i)) && !t.modifies(i, upto) {
 		return true
 	}
 	if inner && named && t.innerOrder(i) {
@@ -230,7 +230,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 
 // sideways tells whether "skin side down" or the like begins at i.
 func (t *text) sideways(i int) bool {
-	return t.lang.Sides[t.low(i+1)] && (t.is(i+2, t.lang.Particles) || t.adverb(i+2)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && t.ends(i+2, i+3)
+	return t.lang.Sides[t.low(i+1)] && (t.is(i+2, t.lang.Particles) || t.adverb(i+2)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ","))
 }
 
 // doled finds where "a spoonful at a time" ends that begins at i; 0 where it is

@@ -18,7 +18,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 			out[len(out)-1].except, i = b.nouns(i + 1)
 			return out, i
 		}
-		i = b.pastDescription(i)
+		i = b.pastManner(b.pastDescription(i))
 		next := i
 		for next < b.upto && (b.mark(next, ",/+&") || b.conj(next) || next > i && b.is(next, b.lang.Connectors)) {
 			if b.is(next, b.lang.Sequence) {
@@ -47,6 +47,25 @@ func (b *body) pastDescription(i int) int {
 		return at + 1
 	}
 	return i
+}
+
+// pastManner skips what says within a list how one of its things is: "the sausage in
+// one piece and".
+func (b *body) pastManner(i int) int {
+	role := b.lang.Prepositions[b.low(i)]
+	if role != "in" || b.start < 0 {
+		return i
+	}
+	end := b.manners(i+1, role, false)
+	next := end
+	for next > 0 && next < b.upto && (b.mark(next, ",") || b.conj(next)) {
+		next++
+	}
+	if end == 0 || next == end || next >= b.upto || !b.listed(next) || !b.opensThing(next) {
+		return i
+	}
+	b.how(i, end)
+	return end
 }
 
 // listed tells whether another thing of a list begins at i.

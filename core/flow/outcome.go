@@ -92,6 +92,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 		made = b.make(a.ID, nil, r.portions)
 	} else {
 		made = b.make(a.ID, r.inputs, nil)
+		b.fatStays(made, r.inputs)
 	}
 	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
 	for _, ref := range a.To {
@@ -107,6 +108,28 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	}
 	if from != nil && !b.open(from) {
 		b.base = nil
+	}
+}
+
+// fatStays leaves in the pan the fat in which was fried what is taken out of it.
+func (b *bindings) fatStays(made *thing, inputs []*thing) {
+	if len(inputs) != 1 || !inputs[0].fried || b.tech.Name == reserveTechnique {
+		return
+	}
+	var fat []portion
+	for p := range made.holds {
+		if b.fat(p) {
+			fat = append(fat, p)
+		}
+	}
+	if len(fat) == 0 || len(fat) == len(made.holds) {
+		return
+	}
+	pan := inputs[0]
+	pan.spent = false
+	for _, p := range fat {
+		delete(made.holds, p)
+		b.holder[p] = pan
 	}
 }
 

@@ -28,7 +28,7 @@ func (b *bindings) group(n noun) []referent {
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
-		if b.closed(i) || f == nil || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+		if b.closed(i) || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
@@ -92,12 +92,12 @@ func (b *bindings) unmade(n noun) []referent {
 // class that is named by a cut.
 func (b *bindings) animal(n noun) []referent {
 	class, ok := b.r.larder.Words().AnimalWords[n.head()]
-	if !ok {
+	if !ok || b.namesExtract(n) {
 		return nil
 	}
 	var found []referent
 	for i := range b.lines {
-		if f := b.lines[i].food; f != nil && f.Animal == class && b.lines[i].line.Origin == larder.FromAnimal && f.Kind != "stock" && f.Kind != "fish-stock" {
+		if f := b.lines[i].food; f != nil && f.Animal == class && b.lines[i].line.Origin == larder.FromAnimal && !b.r.lang.Extracts[f.Kind] {
 			found = append(found, referent{portion: &portion{i, ""}})
 		}
 	}
@@ -105,6 +105,13 @@ func (b *bindings) animal(n noun) []referent {
 		return nil
 	}
 	return found
+}
+
+// namesExtract tells whether a noun is the name of a stock, a fat or a sauce, which
+// no piece of the animal is.
+func (b *bindings) namesExtract(n noun) bool {
+	m, ok := b.r.larder.Index().At(n.words[len(n.words)-1:], 0, true)
+	return ok && b.r.lang.Extracts[m.Food.Kind]
 }
 
 func (b *bindings) componentNamed(w string) int {
@@ -128,6 +135,9 @@ func (b *bindings) product(n noun) *thing {
 			}
 		}
 	}
+	if lang.Parts[head] && n.pointed && b.focus != nil {
+		return b.focus // "strain off the pulp"
+	}
 	raw := b.text.low(n.upto - 1)
 	if lang.Products[head] || lang.Products[raw] {
 		if t := b.madeOf(n); t != nil {
@@ -148,7 +158,7 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 	}
-	if slices.Contains(larder.Words(b.dish.Name), head) && n.pointed {
+	if slices.Contains(larder.Words(b.dish.Name), head) && (n.pointed || lang.Products[head]) {
 		return b.latest(func(t *thing) bool { return t != b.focus || b.working == nil })
 	}
 	if !lang.Products[head] && !lang.Products[raw] {
@@ -188,6 +198,9 @@ func (b *bindings) begun() *thing {
 	}
 	return nil
 }
+
+// held tells whether some of what a thing holds has not gone on into another.
+func (t *thing) held(b *bindings) bool { return !t.spent && b.open(t) }
 
 // latest is the last thing made that is still something by itself and fits.
 func (b *bindings) latest(fits func(*thing) bool) *thing {

@@ -45,8 +45,8 @@ func (r *Reader) Dish(d *recipe.Dish) {
 			}
 		}
 	}
-	for _, at := range d.Method() {
-		b.comp = at.Component
+	for k, at := range d.Method() {
+		b.comp, b.stepNo = at.Component, k
 		step := &d.Components[at.Component].Steps[at.Step]
 		id := step.ID
 		if id == "" {
@@ -226,7 +226,7 @@ func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 			if !r.lang.Rests[w.low] {
 				continue
 			}
-			for k := i + 1; k < len(words) && k < i+farthestName; k++ {
+			for k := i + 1; k < len(words) && k < i+farthestName && words[k].Kind != lex.Mark; k++ {
 				if words[k].norm != "" && !r.lang.Articles[words[k].low] && r.lang.Prepositions[words[k].low] == "" {
 					out[words[k].norm] = true
 					break
@@ -235,6 +235,33 @@ func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 		}
 	}
 	return out
+}
+
+// namedAgain counts how often a word is said behind the words at hand, as a thing or as
+// what is done with it: "buttering".
+func (b *bindings) namedAgain(name string, from int) int {
+	count := func(words []word, from int) (n int) {
+		for i := from; i < len(words); i++ {
+			if i+1 < len(words) && b.r.lang.Sides[words[i+1].low] {
+				continue // "butter side up"
+			}
+			said := words[i].norm == name && words[i].Kind == lex.Word
+			for _, v := range b.r.lang.Verb(words[i].low) {
+				said = said || v.Lemma == name && (v.Form == language.Base || v.Form == language.Going)
+			}
+			if said {
+				n++
+			}
+		}
+		return n
+	}
+	n := count(b.text.words, from)
+	for k, at := range b.dish.Method() {
+		if k > b.stepNo {
+			n += count(wordsOf(lex.Scan(b.dish.Components[at.Component].Steps[at.Step].Text)), 0)
+		}
+	}
+	return n
 }
 
 // foodWords tell which words name foods of the list, or foods at all.

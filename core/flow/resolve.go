@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/measure"
 	"yembra/core/recipe"
 )
 
@@ -45,7 +46,10 @@ func (b *bindings) resolve(n noun) []referent {
 	if t := b.madeOfPart(n); t != nil {
 		return []referent{{made: t}}
 	}
-	if found := b.direct(n); len(found) > 0 && !b.besides(n, found) {
+	if found := b.direct(n); len(found) > 0 {
+		if b.besides(n, found) {
+			return []referent{{named: b.words(n)}}
+		}
 		if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && !slices.Contains(b.lines[found[0].portion.line].name, n.head()) {
 			return all // "the fish", of which none is called so
 		}
@@ -77,7 +81,31 @@ func (b *bindings) resolve(n noun) []referent {
 	if found := b.animal(n); len(found) > 0 {
 		return found
 	}
+	if found := b.byUnit(n); len(found) > 0 {
+		return found
+	}
 	return []referent{{named: b.words(n)}}
+}
+
+// byUnit resolves the pieces in which the list counts a line: "each slice" of "8
+// slices of bread".
+func (b *bindings) byUnit(n noun) []referent {
+	unit, ok := measure.ParseUnit(n.head())
+	if !ok || len(n.words) != 1 || !n.pointed && !n.all {
+		return nil
+	}
+	for i := range b.lines {
+		l := b.lines[i].line
+		if b.closed(i) || l.Amount == nil || l.Amount.Unit != unit || b.lines[i].comp != b.comp {
+			continue
+		}
+		p := portion{i, ""}
+		if t := b.held(p); t != nil && b.leftOf(p) == 0 {
+			return []referent{{made: t}}
+		}
+		return []referent{{portion: &p}}
+	}
+	return nil
 }
 
 // ranOut tells whether "the fat" is what ran out of flesh that was fried before any
@@ -151,6 +179,9 @@ func (b *bindings) pronoun(n noun) []referent {
 	if (n.rest || n.share > 0) && len(n.words) == 0 {
 		if p := b.partlyUsed(); p != nil {
 			return []referent{{portion: p}}
+		}
+		if t := b.begun(); n.rest && t != nil && t.held(b) {
+			return []referent{{made: t}}
 		}
 	}
 	if b.onlyVessel != "" && !n.rest {
@@ -330,15 +361,23 @@ func (b *bindings) madeOfPart(n noun) *thing {
 	if c < 0 || len(b.direct(n)) > 0 {
 		return nil
 	}
+	var best *thing
+	most := 0.0
 	for i := len(b.things) - 1; i >= 0; i-- {
-		t := b.things[i]
+		t, mass := b.things[i], 0.0
+		if t.title != nil || !b.open(t) {
+			continue
+		}
 		for p := range t.holds {
-			if b.lines[p.line].comp == c && b.open(t) && t.title == nil {
-				return t
+			if b.lines[p.line].comp == c && (b.holder[p] == t || t.ofShare) {
+				mass += max(b.lines[p.line].line.Mass(), leastLeft)
 			}
 		}
+		if mass > most {
+			best, most = t, mass
+		}
 	}
-	return nil
+	return best
 }
 
 // shortestPart is the shortest end of a word that may name the whole.

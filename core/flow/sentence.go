@@ -43,6 +43,9 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 	if !ok && p.lang.Prepositions[p.low(i)] == "" {
 		return i, false
 	}
+	if ok && p.is(c.upto, p.lang.Being) {
+		return p.asideTo(i, p.boundary(i, upto), recipe.Remark), true // "overnight is fine"
+	}
 	if p.front == nil {
 		p.front = &clause{from: i}
 	}
@@ -75,6 +78,9 @@ func (p *parser) loose(i, upto int) int {
 		return i + 1
 	}
 	if at := p.passive(i, upto, n); at > i {
+		return at
+	}
+	if at := p.verbless(i, upto, n); at > i {
 		return at
 	}
 	if p.lang.Modals[p.low(n.upto)] || p.third(n.upto) {
@@ -116,6 +122,26 @@ func (p *parser) passive(i, upto int, n noun) int {
 	return i
 }
 
+// verbless reads an order that leaves out its verb: "Chicken in, 3 minutes", "Lid
+// on". It returns i where there is none.
+func (p *parser) verbless(i, upto int, n noun) int {
+	lemma := p.lang.Verbless[p.low(n.upto)]
+	if lemma == "" || n.pronoun || !p.ends(n.upto+1, upto) && !p.mark(n.upto+1, ",") && !p.conj(n.upto+1) {
+		return i
+	}
+	c := &clause{lemma: lemma, from: i, objects: []noun{n}}
+	b := body{parser: p, clause: c, upto: p.boundary(n.upto+1, upto), start: n.upto, width: 0}
+	if c.sense = p.senseOf(lemma, n.from, b.upto); c.sense.Technique == "" || c.sense.Technique == noWork {
+		return i
+	}
+	b.takeFront()
+	p.claim(i)
+	p.brackets = nil
+	at := b.run(n.upto)
+	p.add(c, i, at)
+	return at
+}
+
 // order reads an order that begins at i.
 func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 	lemma, n := p.verb(i, form)
@@ -128,6 +154,7 @@ func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 		return p.asideTo(i, b.upto, recipe.Note)
 	}
 	c.sense = p.senseOf(lemma, i, b.upto)
+	b.lets(i + n)
 	p.claim(c.from)
 	p.brackets = nil
 	at := b.run(i + n)

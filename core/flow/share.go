@@ -25,6 +25,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return 1 / b.lines[p.line].line.Amount.Low // "a sliced onion", and later "the other onion"
 	case left == 1 && b.rests[n.head()] && p.part == "" && b.tech.Family == "coat":
 		return halfOfIt // the rest goes in later
+	case p.part == "" && b.tech.Family == "coat" && b.fat(p) && len(n.words) > 0:
+		return left / float64(1+min(b.namedAgain(n.head(), n.upto), mostCoats))
 	}
 	return left
 }
@@ -32,6 +34,10 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 // halfOfIt is taken where a step does not say how much of a line it wants though
 // a later one takes the rest; an estimate.
 const halfOfIt = 0.5
+
+// mostCoats bounds among how many coats a fat is shared that is named again; an
+// estimate.
+const mostCoats = 3
 
 // measured is the share that an amount said in the step is of the line.
 func (b *bindings) measured(n noun, p portion, left float64) float64 {
@@ -44,6 +50,8 @@ func (b *bindings) measured(n noun, p portion, left float64) float64 {
 		share = mid(got.Amount.Low, got.Amount.High) / mid(l.Amount.Low, l.Amount.High)
 	case got.Grams != nil && l.Mass() > 0:
 		share = got.Mass() / l.Mass()
+	case b.spoonfuls(n) > 0:
+		share = min(b.spoonfuls(n), left)
 	default:
 		return left
 	}
@@ -51,6 +59,18 @@ func (b *bindings) measured(n noun, p portion, left float64) float64 {
 		return min(1, max(left, 0.01))
 	}
 	return share
+}
+
+// spoonfuls is the share that a number of measures stands for of which nobody knows the
+// size: "2 ladlefuls".
+func (b *bindings) spoonfuls(n noun) float64 {
+	t := b.text
+	for i := n.amount[0] + 1; i < n.amount[1]; i++ {
+		if part := t.lang.Littles[t.low(i)]; part > 0 && t.number(i-1) {
+			return part * t.words[i-1].Value
+		}
+	}
+	return 0
 }
 
 // nearlyAll is the share from which rounding of measures stands for all of it.

@@ -27,6 +27,8 @@ type thing struct {
 	// apart tells that what it holds lies side by side, so that one of them can
 	// be taken by itself.
 	apart bool
+	// ofShare tells that it was made of a share of something that stays.
+	ofShare bool
 	// spent tells that it has gone on as a whole.
 	spent bool
 	// putBy tells that it was reserved, and waits until it is asked for.
@@ -75,6 +77,8 @@ type bindings struct {
 	comp        int
 	// last is the last action, lastAdded the last that added something.
 	last, lastAdded *recipe.Action
+	// particles are those of the last verb: "whisk in".
+	particles []string
 	text            *text
 	// onlyVessel is the vessel that the last action was done to, when it was
 	// done to nothing else.
@@ -89,6 +93,8 @@ type bindings struct {
 	home                  int
 	// shared are the inputs of which only a share goes in.
 	shared map[*thing]bool
+	// stepNo counts the steps of the method.
+	stepNo int
 	// rests are the words behind "the rest of", in the whole method.
 	rests map[string]bool
 	// phrase is where the text stands that is being bound, phrases all of the
@@ -201,7 +207,7 @@ func (b *bindings) reserved(p portion) *thing {
 // make adds what an action made: it holds all that its inputs held, and goes by
 // the names of the first.
 func (b *bindings) make(id string, inputs []*thing, portions []portion, names ...string) *thing {
-	kept := map[portion]bool{} // what stays where it is, as only a share goes
+	kept, own := map[portion]bool{}, map[portion]bool{} // what stays where it is, as only a share goes
 	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
 		t.liquid, t.fried = t.liquid || in.liquid, t.fried || in.fried
@@ -210,14 +216,17 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 		}
 		if b.shared[in] {
 			for p := range in.holds {
-				t.holds[p], kept[p] = true, true
+				t.holds[p], kept[p], t.ofShare = true, true, true
 			}
 			continue
 		}
-		in.spent = true
+		in.spent, t.ofShare = true, t.ofShare || in.ofShare
 		for p := range in.holds {
-			if b.holder[p] == in {
-				t.holds[p] = true
+			switch {
+			case b.holder[p] == in:
+				t.holds[p], own[p] = true, true
+			case in.ofShare:
+				t.holds[p], kept[p] = true, true
 			}
 		}
 	}
@@ -237,7 +246,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	}
 	t.liquid = t.liquid || b.mostlyLiquid(portions)
 	for p := range t.holds {
-		if !kept[p] {
+		if own[p] || !kept[p] {
 			b.holder[p] = t
 		}
 	}
@@ -258,7 +267,7 @@ func (b *bindings) open(t *thing) bool {
 			return true
 		}
 	}
-	return len(t.holds) == 0 && !t.spent
+	return (len(t.holds) == 0 || t.ofShare) && !t.spent
 }
 
 func (b *bindings) byID(id string) *thing {
@@ -288,12 +297,17 @@ func (b *bindings) holdsFat(t *thing) bool {
 		return false
 	}
 	for p := range t.holds {
-		f := b.lines[p.line].food
-		if f == nil || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+		if !b.fat(p) {
 			return false
 		}
 	}
 	return true
+}
+
+// fat tells whether a portion is next to nothing but fat.
+func (b *bindings) fat(p portion) bool {
+	f := b.lines[p.line].food
+	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat
 }
 
 // mostlyFat is the fat in 100 g from which a food is one.

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"maps"
 	"slices"
 
 	"yembra/core/larder"
@@ -13,8 +14,11 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	n := l.nouns[0]
 	vessel := b.vessel(n)
 	role := l.role
-	if b.r.lang.Places[n.head()] && role != "with" && !l.first && len(b.direct(n)) == 0 {
+	if b.r.lang.Places[n.head()] && role != "with" && (!l.first || role == "into" && n.owner == nil && l.word != "over") && len(b.direct(n)) == 0 {
 		return // "in the middle", "on top"
+	}
+	if role == "" && n.owner != nil && b.r.lang.Places[n.head()] {
+		role = "into" // "up the sides of the tin"
 	}
 	switch {
 	case l.first && vessel == "" && b.particle(l, t):
@@ -32,6 +36,10 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	case "in", "within":
 		b.inside(l, t, r, vessel)
 	case "into":
+		if t.Family == "separate" && b.r.lang.Tools[vessel] {
+			r.action.Manner = append(r.action.Manner, b.howWith(l)) // "through a fine sieve"
+			return
+		}
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case "for":
 		if at := b.componentNamed(n.head()); at >= 0 {
@@ -78,6 +86,9 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	if b.flowsOver(l.nouns[0]) && t.Joins == "yes" {
 		return true
 	}
+	if b.pouredOver(l, t) {
+		return false
+	}
 	if l.role != "into" || t.Joins == "" && t.Family != "assemble" && t.Family != "cut" {
 		return false
 	}
@@ -99,6 +110,22 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 // on: "ladle over the soup".
 func (b *bindings) flowsOver(n noun) bool {
 	return slices.ContainsFunc(b.resolve(n), func(x referent) bool { return x.made != nil && x.made.liquid && x.made != b.base })
+}
+
+// pouredOver tells whether a liquid in hand is poured over something solid: "pour over
+// the meat".
+func (b *bindings) pouredOver(l link, t *larder.Technique) bool {
+	if t.Name != "pour" || l.role != "into" || b.focus == nil || !b.open(b.focus) || !b.pours(b.focus) {
+		return false
+	}
+	return slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool {
+		return x.portion != nil && !larder.Pours(b.lines[x.portion.line].food)
+	})
+}
+
+// pours tells whether a thing is more liquid than not.
+func (b *bindings) pours(t *thing) bool {
+	return b.mostlyLiquid(slices.Collect(maps.Keys(t.holds)))
 }
 
 // inside binds what "in" leads to: a medium, a coat, a place.
@@ -141,7 +168,12 @@ func (b *bindings) pot(n noun) bool {
 // linkInto binds a place or a thing that something goes to.
 func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recipe.Ref, vessel string, goes bool) {
 	before := r.vessel
+	known := len(*into)
 	b.refs(l.nouns, r, into)
+	if n := l.nouns[0]; vessel == "" && (n.pronoun || n.owner != nil) && goes && r.bare && len(*into) == known {
+		named := r.vessel
+		*into = append(*into, recipe.Ref{Named: &named, Share: 1}) // "turn it onto it", of a plate
+	}
 	if vessel == "" {
 		return
 	}

@@ -34,13 +34,15 @@ type Language struct {
 	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                  Set
 	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing Set
 	Definite, Becoming, AnyMeat, Ingredients                                                        Set
-	Exceptions, Sequence, Fleshly, Fats, Being                                                      Set
+	Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given                                    Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
 	GoneSigns           map[string]Set
 	GoingEnd, AdverbEnd string
 	DeepColour, HotFats []string
 	RingHeats           map[string]string
-	Doling              []List
+	Doling, Remnants    []List
+	// Verbless gives, by the particle behind a thing, the verb that is left out.
+	Verbless map[string]string
 	// Prepositions gives the role that a preposition introduces, Subordinators
 	// what a clause under them is.
 	Prepositions, Subordinators Roles

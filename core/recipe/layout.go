@@ -57,6 +57,10 @@ type layout struct {
 	mode    mode
 	waiting []block // blocks before the first heading, to find the name in
 	current *Section
+	// row is the part whose list stood in one row just before, beforeRow the part
+	// before it, -1 for none.
+	row       *Section
+	beforeRow int
 	// steps counts the steps found so far.
 	steps int
 	// methodNamed tells that a heading opened the method.
@@ -115,7 +119,8 @@ func (l *layout) block(b block) {
 			case name != "" && l.serves(block{text: name}): // "For 4: 500 g beef, 1 onion"
 				l.mode = listing
 			case name != "":
-				l.openPart(name)
+				l.wholePart(name, parts)
+				return
 			}
 			for _, p := range parts {
 				l.block(block{text: p, bullet: true})
@@ -250,6 +255,7 @@ func (l *layout) inListing(b block) {
 		if l.current == nil {
 			l.section("")
 		}
+		l.behindRow()
 		l.current.Lines = append(l.current.Lines, b.text)
 	}
 }
@@ -257,12 +263,18 @@ func (l *layout) inListing(b block) {
 // startMethod turns to the steps. Where several parts were listed, steps are
 // gathered apart until a heading says whose they are.
 func (l *layout) startMethod() {
-	if n := len(l.waiting); l.mode == before && n > 0 && l.quantityFirst(l.waiting[n-1].text) && l.ingredientLike(l.waiting[n-1]) {
-		l.begin(l.reachBack(n - 1)) // parts of a single line each
-	}
+	l.beginSingle()
 	l.mode = method
 	if len(l.source.Sections) > 1 {
 		l.current = nil
+	}
+}
+
+// beginSingle takes the list to begin with a single line, or with parts of a single
+// line each.
+func (l *layout) beginSingle() {
+	if n := len(l.waiting); l.mode == before && n > 0 && l.quantityFirst(l.waiting[n-1].text) && l.ingredientLike(l.waiting[n-1]) {
+		l.begin(l.reachBack(n - 1))
 	}
 }
 

@@ -114,6 +114,32 @@ func (l *layout) openPart(name string) {
 	l.section(partTitle(name))
 }
 
+// wholePart takes in a part whose list stands in one row with its name; what is
+// listed behind it is of the part before.
+func (l *layout) wholePart(name string, items []string) {
+	l.beginSingle()
+	before := slices.IndexFunc(l.source.Sections, func(s Section) bool { return l.current != nil && s.Name == l.current.Name })
+	l.openPart(name)
+	for _, item := range items {
+		l.block(block{text: item, bullet: true})
+	}
+	l.row, l.beforeRow = l.current, before
+}
+
+// behindRow leaves the part of a row for the one before it, or for one without a
+// name where there is none.
+func (l *layout) behindRow() {
+	if l.row == nil || l.current != l.row {
+		return
+	}
+	l.row = nil
+	if l.beforeRow < 0 {
+		l.section("")
+		return
+	}
+	l.current = &l.source.Sections[l.beforeRow]
+}
+
 // A row is a list from so many items between commas on, and from so many where all are
 // foods with their amounts.
 const (

@@ -16,6 +16,7 @@ type roles struct {
 	fresh    bool     // something goes in that was not worked on before
 	names    []string // what the text says it is for
 	bare     bool     // a vessel stands among the objects
+	placed   bool     // a place of what is there is said: "in the middle"
 }
 
 // bind turns a clause into an action.
@@ -42,12 +43,18 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	if t == nil {
 		t = &larder.Technique{Name: a.Technique}
 	}
-	r := &roles{action: a}
+	r := &roles{action: a, placed: c.placed}
 	b.working, b.tech, b.shared = nil, t, map[*thing]bool{}
 	c.dropKeys(b.text, t)
+	for _, l := range c.links {
+		if at := b.componentNamed(l.nouns[0].head()); l.role == "for" && at >= 0 {
+			b.comp = at // "put the cream for the sauce in a pan"
+		}
+	}
 	b.besideOthers = slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
 	b.objects(c, t, r)
 	b.besideOthers = false
+	b.seasons(t, a)
 	b.verbMatter(c, t, r)
 	b.working = a
 	for _, l := range c.links {
@@ -171,7 +178,7 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		b.of(p, *into)
 		return
 	}
-	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1) {
+	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || b.lines[p.line].line.Amount == nil && b.holdsFat(held)) {
 		b.refMade(held, 1, r, into)
 		b.of(p, *into)
 		r.portions = append(r.portions, p)

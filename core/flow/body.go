@@ -3,9 +3,9 @@ package flow
 import (
 	"strings"
 
-	"yembra/core/lex"
-
 	"yembra/core/language"
+	"yembra/core/lex"
+	"yembra/core/recipe"
 )
 
 // body reads what hangs on one verb, up to where its clause ends.
@@ -109,7 +109,7 @@ func (b *body) one(i int) int {
 		return b.until(i)
 	}
 	if c, ok := b.time(i); ok {
-		if b.minutes == nil && (!c.aside || c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && b.goes(c.upto+1)) {
+		if b.minutes == nil && (!c.aside || c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && (b.goes(c.upto+1) || i == b.start+b.width && b.is(c.upto+1, b.lang.Subjects))) {
 			b.clause.minutes, b.clause.clock = &c.span, [2]int{i, c.upto}
 		} else if b.lang.TimeAfter[b.low(c.upto)] {
 			return b.says(i)
@@ -129,6 +129,10 @@ func (b *body) one(i int) int {
 	}
 	if kind, n := b.phrase(i); kind != "" && kind != language.NoteOpener && kind != language.Meanwhile {
 		return b.hanging(i, n, kind)
+	}
+	if b.meanwhile(i) {
+		b.upto = i
+		return i
 	}
 	if kind := b.lang.Subordinators[b.low(i)]; kind != "" && !b.lang.Purpose[b.low(i)] && (b.lang.Prepositions[b.low(i)] == "" || b.finite(i)) {
 		return b.hanging(i, 1, kind)
@@ -239,6 +243,24 @@ func (b *body) onlyDescribes(n noun) bool {
 	return len(n.words) > 0 && !n.pointed && !n.pronoun
 }
 
+// meanwhile tells whether an order that adds something begins behind "while you".
+func (b *body) meanwhile(i int) bool {
+	return b.is(i, b.lang.Whiles) && b.is(i+1, b.lang.Cooks) && b.addsAt(i+2)
+}
+
+// lasts takes the time that a remark says the work takes: "which takes 20 minutes".
+func (c *clause) lasts(t *text, from, upto int) {
+	for i := from; i+1 < upto && c.minutes == nil; i++ {
+		at := i + 1
+		for t.is(at, t.lang.Articles) && !t.halfOf(at) || t.is(at, t.lang.Qualifiers) {
+			at++
+		}
+		if took, ok := t.time(at); t.is(i, t.lang.Takes) && ok && !took.aside {
+			c.minutes, c.clock = &took.span, [2]int{at, took.upto}
+		}
+	}
+}
+
 // remnant finds words that mean what a vessel still holds: "what is left in the
 // pot". It returns how many stand before the preposition.
 func (b *body) remnant(i int) int {
@@ -270,6 +292,7 @@ func (b *body) hanging(i, n int, kind string) int {
 	if kind == language.If || b.is(i, b.lang.Ifs) {
 		b.clause.conditional = true
 	}
+	b.clause.lasts(b.text, i, end)
 	b.how(i, end)
 	return end
 }
@@ -301,7 +324,7 @@ func (b *body) until(i int) int {
 // cueStops tells whether something else than the cue goes on behind a comma.
 func (b *body) cueStops(i int) bool {
 	kind, _ := b.phrase(i)
-	return kind != "" || b.lang.Prepositions[b.low(i)] == "without" || b.is(i, b.lang.Ifs)
+	return kind != "" || b.lang.Prepositions[b.low(i)] == "without" || b.is(i, b.lang.Ifs) || b.lang.Subordinators[b.low(i)] == recipe.Remark && b.is(i+1, b.lang.Takes)
 }
 
 // bracket notes what stands in brackets, to be read after the clause.

@@ -1,7 +1,10 @@
 package flow
 
 import (
+	"strings"
+
 	"yembra/core/language"
+	"yembra/core/lex"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 )
@@ -29,6 +32,8 @@ type clause struct {
 	going                  bool
 	// conditional tells that it only happens if something is so.
 	conditional bool
+	// placed tells that it says at which place: "in the middle".
+	placed bool
 	// shares tells that it works on what the next clause names: "peel and slice
 	// the potatoes".
 	shares bool
@@ -92,13 +97,22 @@ func (p *parser) shareObjects() {
 		if t := p.technique(b.sense.Technique); t == nil || t.Joins == "yes" {
 			continue
 		}
+		if t := p.technique(a.sense.Technique); t != nil && (t.Takes == "none" || t.Takes == "look") {
+			continue // "taste and correct the salt"
+		}
 		a.objects, b.objects = b.objects, nil
 	}
 }
 
+// longestShort is how long a unit is at most that is cut short.
+const longestShort = 4
+
 func (t *text) sentenceEnds(i int) bool {
 	if t.mark(i, "!?;") {
 		return true
+	}
+	if i+1 < len(t.words) && t.mark(i, ".") && t.lang.TimeUnits[t.low(i-1)] > 0 && len(t.low(i-1)) <= longestShort && t.words[i+1].Kind == lex.Word && t.words[i+1].Text == strings.ToLower(t.words[i+1].Text) {
+		return false // "3 min. or until"
 	}
 	return t.mark(i, ".") && (i+1 >= len(t.words) || !t.words[i+1].Glued || t.words[i+1].Text != t.words[i+1].low)
 }
@@ -111,6 +125,7 @@ func (p *parser) sentence(from, upto int) {
 	}
 	p.front, p.leftover = nil, -1
 	first, parallel := true, false
+	from = p.label(from, upto)
 	for i := from; i < upto; {
 		switch {
 		case p.mark(i, "("):
@@ -122,6 +137,8 @@ func (p *parser) sentence(from, upto int) {
 			i++
 		case p.conj(i) && !p.is(i, p.lang.Negations):
 			i++
+		case p.is(i, p.lang.Whiles) && p.is(i+1, p.lang.Cooks) && p.addsAt(i+2):
+			i, parallel, first = i+2, true, true
 		case p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2):
 			i++
 		default:
@@ -131,6 +148,17 @@ func (p *parser) sentence(from, upto int) {
 		}
 	}
 	p.claim(upto)
+}
+
+// label reads the name of a part before a colon as what the orders behind it are for:
+// "Gravy: melt the butter".
+func (p *parser) label(i, upto int) int {
+	n, ok := p.noun(i, upto, true)
+	if !ok || n.pronoun || !p.mark(n.upto, ":") || !p.lang.Products[p.low(n.upto-1)] && !p.listed(n.head()) || !p.orders(n.upto+1, true, false) {
+		return i
+	}
+	p.front = &clause{from: i, links: []link{{role: "for", nouns: []noun{n}, from: i}}}
+	return n.upto + 1
 }
 
 // piece reads what begins at i: an order, an aside, what stands before an
@@ -156,10 +184,13 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 		return p.asideTo(i, p.subordinateEnd(i, upto), kind)
 	case p.lang.Subordinators[p.low(i)] != "" && !p.orders(i, first, false):
 		return p.asideTo(i, p.subordinateEnd(i, upto), p.lang.Subordinators[p.low(i)])
-	case p.orders(i, first || p.front != nil, false):
+	case p.orders(i, first || p.front != nil, false), p.sequenced(i), p.conj(i-1) && p.onlyVerb(i, upto):
 		return p.order(i, upto, *parallel, language.Base)
 	case p.goes(i) && (p.front != nil || !p.foods(p.words[i].norm)):
 		return p.order(i, upto, *parallel, language.Going)
+	}
+	if next := p.heated(i, upto); first && next > i {
+		return next
 	}
 	if next, ok := p.fronted(i, upto); ok {
 		return next
@@ -202,8 +233,11 @@ func (p *parser) claim(at int) {
 // boundary finds where the clause ends that goes on at i: at a mark, or at the
 // comma or conjunction behind which another order begins.
 func (p *parser) boundary(i, upto int) int {
-	cue := false
+	cue, timed := false, false
 	for k := i; k < upto; k++ {
+		if c, ok := p.time(k); ok && !c.aside && p.lang.Prepositions[p.low(k-1)] == "for" {
+			timed = true
+		}
 		switch {
 		case p.mark(k, "("):
 			for k < upto && !p.mark(k, ")") {
@@ -219,12 +253,38 @@ func (p *parser) boundary(i, upto int) int {
 			}
 			return k
 		case p.mark(k, ","), p.conj(k):
-			if p.begins(k, upto, cue) {
+			if p.begins(k, upto, cue) || k == i && p.conj(k) && p.onlyVerb(k+1, upto) || !cue && timed && p.againTimed(k+1, upto) {
 				return k
 			}
 		}
 	}
 	return upto
+}
+
+// sequenced tells whether a verb stands right behind a word that begins the next work:
+// ", then peel, keeping".
+func (p *parser) sequenced(i int) bool {
+	_, n := p.verb(i, language.Base)
+	return n > 0 && p.is(i-1, p.lang.Sequence) && !p.listed(p.words[i].norm)
+}
+
+// onlyVerb tells whether a verb ends the clause at i: "drain and salt".
+func (p *parser) onlyVerb(i, upto int) bool {
+	_, n := p.verb(i, language.Base)
+	return n > 0 && p.ends(i+n, upto) && !p.listed(p.words[i].norm)
+}
+
+// againTimed tells whether the verb is meant again for a thing with a time of its own:
+// "the beans for 3 minutes, the cabbage for 1".
+func (p *parser) againTimed(i, upto int) bool {
+	for p.conj(i) {
+		i++
+	}
+	if !p.opensThing(i) {
+		return false
+	}
+	n, ok := p.noun(i, upto, false)
+	return ok && p.ownTime(n, upto)
 }
 
 // begins tells whether another order begins behind the comma or conjunction at k.
@@ -241,7 +301,7 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if p.is(next, p.lang.Parallel) {
 		return true
 	}
-	if p.orders(next, false, cue && !then) && !(p.conj(next-1) && k > 0 && p.foods(p.words[k-1].norm) && p.endsList(next, upto)) {
+	if (p.orders(next, false, cue && !then) || p.sequenced(next)) && !(p.conj(next-1) && k > 0 && (p.foods(p.words[k-1].norm) || p.lang.Parts[p.low(k-1)]) && p.endsList(next, upto)) {
 		return true
 	}
 	if kind, _ := p.phrase(next); kind == language.Negative || kind == language.Meanwhile {
@@ -313,8 +373,8 @@ func (p *parser) endsList(i, upto int) bool {
 	if n != 1 || p.opensThing(next) {
 		return false
 	}
-	if p.ends(next, upto) && p.foods(p.words[i].norm) {
-		return true
+	if p.ends(next, upto) && p.foods(p.words[i].norm) || p.lang.Parts[p.low(i)] && p.lang.Parts[p.low(i-2)] && p.conj(next) {
+		return true // "the zest and juice and"
 	}
 	return p.listed(p.words[i].norm) && (p.lang.Prepositions[p.low(next)] != "" && !p.is(next, p.lang.Particles) || p.conj(next) || p.mark(next, ","))
 }

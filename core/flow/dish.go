@@ -131,12 +131,18 @@ func (r *Reader) isFor(text, part string) bool {
 			continue
 		}
 		after := i + len(want)
+		if i > farthestFor {
+			return false
+		}
 		if i >= 2 && r.lang.Prepositions[said[i-2]] == "for" && r.lang.Articles[said[i-1]] || after < len(said) && r.lang.Ingredients[said[after]] {
 			return true
 		}
 	}
 	return false
 }
+
+// farthestFor is within how many words a step must say for which part it is.
+const farthestFor = 8
 
 // notices says what was not understood, what only the steps mention, and what no
 // step uses.

@@ -70,6 +70,7 @@ func (b *body) link(i int, first bool) int {
 		return upto
 	}
 	if end := b.manners(at, role, first); end > 0 {
+		b.clause.placed = b.clause.placed || role == "in" && b.lang.Places[b.low(end-1)]
 		b.how(i, end)
 		return end
 	}
@@ -98,6 +99,10 @@ func (b *body) lasting(i, at int, c clock, role string) int {
 // line the tin" what is really done.
 func (b *body) purposed(at int, lemma string, n int) int {
 	if b.sense.Technique != innerVerb {
+		if t := b.technique(b.senseOf(lemma, at, b.upto).Technique); t != nil && t.Family == "rest" && b.ends(at+n, b.upto) && b.inner == "" && b.technique(b.sense.Technique).Family == "assemble" {
+			b.upto = at
+			return at // "spread on a plate to cool"
+		}
 		b.purpose = lemma
 		return at + n
 	}
@@ -113,6 +118,13 @@ func (b *body) purposed(at int, lemma string, n int) int {
 
 // innerVerb is the technique of verbs that only lead to another.
 const innerVerb = "#inner"
+
+// addsAt tells whether an order that adds something stands at i: "pour in the milk".
+func (p *parser) addsAt(i int) bool {
+	lemma, n := p.verb(i, language.Base)
+	t := p.technique(p.senseOf(lemma, i, len(p.words)).Technique)
+	return n > 0 && t != nil && t.Joins != "" && (t.Joins == "yes" || p.is(i+n, p.lang.Particles))
+}
 
 // joinsNext tells whether the verb in -ing at i adds something: "beating in the
 // egg".

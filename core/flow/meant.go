@@ -12,7 +12,7 @@ import (
 // what is added to. It returns a question where nothing can be meant.
 func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	a := r.action
-	joins := t.Joins == "yes" || t.Joins == "on" && slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "into" }) || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c))
+	joins := t.Joins == "yes" || t.Joins != "" && r.placed && t.Family != "cut" || t.Joins == "on" && slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "into" }) || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c))
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.focus
 		if t.Name == "serve" && b.base != nil {
@@ -51,6 +51,14 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		}
 	}
 	return ""
+}
+
+// seasons turns what a step only names to be put right into what it is done with:
+// "correct the salt".
+func (b *bindings) seasons(t *larder.Technique, a *recipe.Action) {
+	if t.Name == "season" && onlyNamed(a.To) && len(a.With) == 0 && b.focus != nil {
+		a.With, a.To = a.To, []recipe.Ref{}
+	}
 }
 
 // liftSolids takes what was cooked in a liquid out of it: "poach the fish in the milk,
@@ -130,7 +138,7 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 // the slices".
 func (b *bindings) verbMatter(c *clause, t *larder.Technique, r *roles) {
 	n := noun{from: c.from, upto: c.from + 1, words: larder.Words(c.lemma), pointed: true}
-	if len(c.objects) == 0 || !b.text.foods(n.head()) || t.Family == "cut" || t.Family == "machine" || t.Name == "beat" {
+	if len(c.objects) == 0 && t.Name != "season" || !b.text.foods(n.head()) || t.Family == "cut" || t.Family == "machine" || t.Name == "beat" {
 		return
 	}
 	for _, x := range b.direct(n) {

@@ -60,6 +60,9 @@ func (t *text) measure(n *noun, i, upto int) int {
 					n.share = s.Low * v
 					return at + 1
 				}
+				for t.crosses(at) {
+					at += 2 // "30 x 40 cm"
+				}
 				for at < upto && (t.lang.Measures[t.low(at)] && !t.countsVessels(at, upto) || t.mark(at, "-")) {
 					at++
 				}
@@ -69,6 +72,9 @@ func (t *text) measure(n *noun, i, upto int) int {
 	}
 	return at
 }
+
+// crosses tells whether a word stands between two lengths: "30 x 40 cm".
+func (t *text) crosses(i int) bool { return t.is(i, t.lang.Crosses) && t.number(i-1) && t.number(i+1) }
 
 // countsVessels tells whether a measure that is a vessel as well is meant as one, as
 // nothing follows that it would measure: "between four cups".

@@ -59,10 +59,10 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		if at > start && t.orders(at, false, false) && (t.is(at-1, t.lang.Vessels) || inner) && t.opensThing(at+1) {
 			break // "in a bowl knead the mince"
 		}
-		if len(n.words) == 0 && t.is(at, t.lang.Particles) && (n.share > 0 || n.rest || n.all) {
+		if len(n.words) == 0 && (t.is(at, t.lang.Particles) && (n.share > 0 || n.all) || n.rest && (t.is(at, t.lang.Particles) || t.adverb(at) && !t.modifies(at, upto))) {
 			break // "keep a quarter back"
 		}
-		if w.low == "" || t.mark(at, "'’") || at > start && t.lang.Measures[w.low] && t.number(at-1) {
+		if w.low == "" || t.crosses(at) || t.mark(at, "'’") || at > start && t.lang.Measures[w.low] && t.number(at-1) {
 			at++
 			continue
 		}
@@ -140,6 +140,8 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		case t.lang.Rests[w]:
 			n.rest, n.pointed = true, true
 		case t.lang.Qualifiers[w] && (t.lang.Littles[t.low(at+1)] > 0 || t.lang.Measures[t.low(at+1)]):
+		case t.lang.Littles[w] > 0 && t.lang.Vessels[w] && n.amount[1] == 0 && t.countsVessels(at, upto):
+			return at // "in a ladle"
 		case t.lang.Littles[w] > 0:
 			n.little = true
 			if n.share == 0 {
@@ -187,7 +189,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return !t.mark(i, "'’-") || t.mark(i, "-") && !t.words[i].Glued
 	}
 	if t.words[i].Kind == lex.Number {
-		return i > start && !t.adjectives(start, i)
+		return i > start && !t.adjectives(start, i) && !t.crosses(i-1)
 	}
 	if i > start && t.lang.Measures[t.low(i)] && t.number(i-1) {
 		return false // "a greased 1.5 litre basin"

@@ -11,7 +11,7 @@ import (
 // outcome notes what the action made.
 func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	a := r.action
-	if t.Takes == "none" {
+	if t.Takes == "none" || t.Takes == "look" && onlyNamed(a.To) {
 		return
 	}
 	names := append(r.names, a.Makes)
@@ -26,7 +26,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	b.whereItIs(t, r)
 	solids := b.cookedIn(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
-	made.solids = solids
+	made.solids, made.technique = solids, t.Name
 	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
 	if a.Celsius != nil && b.holdsFat(made) {
@@ -113,7 +113,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 
 // fatStays leaves in the pan the fat in which was fried what is taken out of it.
 func (b *bindings) fatStays(made *thing, inputs []*thing) {
-	if len(inputs) != 1 || !inputs[0].fried || b.tech.Name == reserveTechnique {
+	if len(inputs) != 1 || !inputs[0].fried || b.shared[inputs[0]] {
 		return
 	}
 	var fat []portion

@@ -24,7 +24,7 @@ func (b *bindings) group(n noun) []referent {
 	if kinds == nil {
 		return nil
 	}
-	var fresh, used, elsewhere []referent
+	var fresh, used, elsewhere, spoken []referent
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
@@ -32,6 +32,9 @@ func (b *bindings) group(n noun) []referent {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
+		if b.mentioned[i] && b.leftOf(*r.portion) == 0 {
+			spoken = append(spoken, referent{portion: r.portion, made: b.held(*r.portion)})
+		}
 		switch {
 		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest:
 			r.made = b.held(*r.portion)
@@ -44,6 +47,8 @@ func (b *bindings) group(n noun) []referent {
 		}
 	}
 	switch {
+	case len(spoken) > 1 && !n.pointed && !n.all:
+		return spoken // "Chop the onion, grate the carrots. ... Veg in"
 	case len(fresh) > 0:
 		return fresh
 	case len(used) == 0:
@@ -159,7 +164,7 @@ func (b *bindings) product(n noun) *thing {
 		}
 	}
 	if slices.Contains(larder.Words(b.dish.Name), head) && (n.pointed || lang.Products[head]) {
-		return b.latest(func(t *thing) bool { return t != b.focus || b.working == nil })
+		return b.mainThing()
 	}
 	if !lang.Products[head] && !lang.Products[raw] {
 		return nil
@@ -171,6 +176,11 @@ func (b *bindings) product(n noun) *thing {
 		return b.latest(func(t *thing) bool { return true })
 	}
 	return nil
+}
+
+// mainThing is what the dish is named by: of what is there, the heaviest.
+func (b *bindings) mainThing() *thing {
+	return b.heaviest(func(t *thing, p portion) bool { return b.holder[p] == t || t.ofShare }, func(t *thing) bool { return b.working == nil || t != b.focus })
 }
 
 // madeOf finds what was made of the food that a name says it is of: "the pepper

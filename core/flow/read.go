@@ -147,12 +147,16 @@ func (b *bindings) named(name string) bool {
 func (r *Reader) action(b *bindings, step *recipe.Step, c *clause, id string, from, upto int) {
 	var a *recipe.Action
 	question := ""
+	focus, base := b.focus, b.base
 	if c.sense.Technique != noWork {
 		a, question = b.bind(c, fmt.Sprintf("%s.a%d", id, len(step.Actions)))
 	}
 	if a == nil {
 		step.Asides = append(step.Asides, recipe.Aside{Kind: recipe.Remark, From: from, Upto: upto})
 		return
+	}
+	if c.going && b.tech.Takes == "part" && focus != nil && b.open(focus) {
+		b.focus, b.base = focus, base // "lift out the chicken, scraping off the onions"
 	}
 	a.From, a.Upto = from, upto
 	b.mend(step, a)

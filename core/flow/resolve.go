@@ -67,6 +67,9 @@ func (b *bindings) resolve(n noun) []referent {
 		return []referent{{named: b.words(n)}}
 	}
 	if found := b.group(n); len(found) > 0 {
+		if just := b.justNamed(n); just != nil {
+			return []referent{*just}
+		}
 		return found
 	}
 	if lang.Ones[n.head()] {
@@ -84,7 +87,51 @@ func (b *bindings) resolve(n noun) []referent {
 	if found := b.byUnit(n); len(found) > 0 {
 		return found
 	}
+	if found := b.byKind(n); len(found) > 0 {
+		return found
+	}
 	return []referent{{named: b.words(n)}}
+}
+
+// justNamed finds what a step has named before and speaks of again by its group: "the
+// beef ... the meat".
+func (b *bindings) justNamed(n noun) *referent {
+	if !n.pointed || n.plural || n.all || len(n.words) != 1 {
+		return nil
+	}
+	var found *referent
+	for i := range b.lines {
+		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.closed(i) {
+			continue
+		}
+		if found != nil {
+			return nil
+		}
+		p := portion{i, ""}
+		if t := b.held(p); t != nil && b.leftOf(p) == 0 {
+			found = &referent{made: t, portion: &p}
+		}
+	}
+	return found
+}
+
+// byKind resolves the name of another food of a kind of which one line is: "the ham" of
+// prosciutto.
+func (b *bindings) byKind(n noun) []referent {
+	m, ok := b.r.larder.Index().At(n.words, 0, true)
+	if !ok || !n.pointed || m.End != len(n.words) || m.Food.Kind == "" {
+		return nil
+	}
+	var found []referent
+	for i := range b.lines {
+		if f := b.lines[i].food; f != nil && f.Kind == m.Food.Kind && f.Animal == m.Food.Animal && !b.closed(i) {
+			found = append(found, referent{portion: &portion{i, ""}})
+		}
+	}
+	if len(found) != 1 {
+		return nil
+	}
+	return found
 }
 
 // byUnit resolves the pieces in which the list counts a line: "each slice" of "8
@@ -156,7 +203,7 @@ func (b *bindings) nameFrom(n noun) int {
 	from := n.from
 	t := b.text
 	for from < n.upto-1 && (t.is(from, t.lang.Articles) || t.is(from, t.lang.Pointing) || t.lang.Rests[t.low(from)] || t.lang.Prepositions[t.low(from)] == "of" ||
-		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.lang.Measures[t.low(from)] || t.adverb(from)) {
+		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.crosses(from) || t.lang.Measures[t.low(from)] || t.adverb(from)) {
 		from++
 	}
 	return from
@@ -245,14 +292,42 @@ func (b *bindings) whole(n noun) []referent {
 	if len(out) > 0 && (untouched || n.rest || b.r.lang.Ingredients[n.head()]) {
 		return out
 	}
+	if alike := b.alike(); len(alike) > 1 && len(out) == 0 || len(alike) > 1 && !untouched {
+		return alike // "refresh everything", of three things blanched one by one
+	}
 	if b.base != nil && b.besideOthers {
 		return []referent{{made: b.base}} // "grind everything with the garlic": what else goes in is said
 	}
 	if b.base != nil {
-		fresh := slices.DeleteFunc(out, func(r referent) bool { return b.forTable(r.portion.line) || b.lines[r.portion.line].line.ToTaste })
+		fresh := slices.DeleteFunc(out, func(r referent) bool {
+			l := &b.lines[r.portion.line]
+			return b.forTable(r.portion.line) || l.line.ToTaste || b.comesLater(l, n.upto)
+		})
 		return append([]referent{{made: b.base}}, fresh...)
 	}
 	return out
+}
+
+// alike are the last things that were made one by one in the same way.
+func (b *bindings) alike() []referent {
+	var out []referent
+	for i := len(b.things) - 1; i >= 0 && b.things[i].technique == b.things[len(b.things)-1].technique && b.things[i].technique != ""; i-- {
+		if t := b.things[i]; b.open(t) && !t.putBy {
+			out = append(out, referent{made: t})
+		}
+	}
+	slices.Reverse(out)
+	return out
+}
+
+// comesLater tells whether the method speaks of a line further on.
+func (b *bindings) comesLater(l *bound, from int) bool {
+	for _, w := range l.name {
+		if !b.r.larder.Words().Neutral[w] && b.namedAgain(w, from) > 0 {
+			return true
+		}
+	}
+	return false
 }
 
 func (b *bindings) excepted(n noun, line int) bool {
@@ -354,31 +429,46 @@ func (b *bindings) ofTaken(t *thing) bool {
 // madeOfPart finds what was made of the part of the dish that a noun names: "the
 // kofta" of the list that bears the name.
 func (b *bindings) madeOfPart(n noun) *thing {
-	if !n.pointed || len(n.words) != 1 || len(b.dish.Components) < 2 {
+	if len(n.words) != 1 || len(b.dish.Components) < 2 {
 		return nil
 	}
 	c := b.componentNamed(n.head())
-	if c < 0 || len(b.direct(n)) > 0 {
+	if c < 0 || len(b.direct(n)) > 0 || !n.pointed && last(larder.Words(b.dish.Components[c].Name)) != n.head() {
 		return nil
 	}
+	kinds := b.r.lang.ProductHolds[n.head()]
+	ofPart := func(t *thing, p portion) bool { return b.lines[p.line].comp == c && b.holder[p] == t }
+	if t := b.heaviest(ofPart, func(t *thing) bool { return t.title == nil && kinds != nil && b.holdsKind(t, kinds) }); t != nil {
+		return t
+	}
+	return b.heaviest(ofPart, func(t *thing) bool { return t.title == nil })
+}
+
+// heaviest is the thing that holds most of some portions; of those that hold nearly as
+// much, the last.
+func (b *bindings) heaviest(counts func(*thing, portion) bool, fits func(*thing) bool) *thing {
 	var best *thing
 	most := 0.0
 	for i := len(b.things) - 1; i >= 0; i-- {
 		t, mass := b.things[i], 0.0
-		if t.title != nil || !b.open(t) {
+		if !b.open(t) || !fits(t) {
 			continue
 		}
 		for p := range t.holds {
-			if b.lines[p.line].comp == c && (b.holder[p] == t || t.ofShare) {
+			if counts(t, p) {
 				mass += max(b.lines[p.line].line.Mass(), leastLeft)
 			}
 		}
-		if mass > most {
+		if mass > muchHeavier*most {
 			best, most = t, mass
 		}
 	}
 	return best
 }
+
+// muchHeavier is how many times as heavy an earlier thing must be to be meant before a
+// later one; an estimate.
+const muchHeavier = 1.2
 
 // shortestPart is the shortest end of a word that may name the whole.
 const shortestPart = 5

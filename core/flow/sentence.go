@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"slices"
+
 	"yembra/core/language"
 	"yembra/core/recipe"
 )
@@ -21,6 +23,9 @@ func (p *parser) telling(from, upto int) string {
 		return ""
 	}
 	if (p.is(i, p.lang.Tells) || p.is(i, p.lang.Subjects)) && (p.mark(i+1, ":") || !p.orders(i, true, false)) {
+		if last := p.lastClause(); last != nil {
+			last.lasts(p.text, i, upto)
+		}
 		return recipe.Remark
 	}
 	if p.third(i) && !p.foods(p.words[i].norm) && !p.lang.Products[p.low(i)] {
@@ -34,6 +39,22 @@ func (p *parser) telling(from, upto int) string {
 func (p *parser) third(i int) bool {
 	_, n := p.verb(i, language.Third)
 	return n > 0
+}
+
+// heated reads an order that says no more than the heat of the oven and what follows
+// from it: "200C, 25 minutes, until brown". It returns i where there is none.
+func (p *parser) heated(i, upto int) int {
+	if _, _, ok := p.celsius(i); !ok || p.lang.VerblessHeat == "" {
+		return i
+	}
+	c := &clause{lemma: p.lang.VerblessHeat, from: i}
+	b := body{parser: p, clause: c, upto: p.boundary(i, upto), start: i}
+	if c.sense = p.senseOf(c.lemma, i, b.upto); c.sense.Technique == "" {
+		return i
+	}
+	at := b.run(i)
+	p.add(c, i, at)
+	return at
 }
 
 // fronted reads what stands before the verb it belongs to: a place, a time, a
@@ -86,7 +107,7 @@ func (p *parser) loose(i, upto int) int {
 	if p.lang.Modals[p.low(n.upto)] || p.third(n.upto) {
 		return p.asideTo(i, upto, recipe.Remark)
 	}
-	if p.conj(i-1) && p.is(i-1, p.lang.Connectors) || p.front != nil {
+	if p.conj(i-1) && p.is(i-1, p.lang.Connectors) || p.front != nil || p.ownTime(n, upto) && p.lastClause() != nil && p.lastClause().minutes != nil {
 		b := body{parser: p, clause: &clause{from: i, repeats: true}, upto: p.boundary(i, upto)}
 		b.takeFront()
 		at := b.run(i)
@@ -97,6 +118,16 @@ func (p *parser) loose(i, upto int) int {
 		p.leftover = i
 	}
 	return n.upto
+}
+
+// ownTime tells whether a thing of a list has a time of its own: "the cabbage for 1
+// minute".
+func (p *parser) ownTime(n noun, upto int) bool {
+	if n.upto+1 >= upto || p.lang.Prepositions[p.low(n.upto)] != "for" {
+		return false
+	}
+	c, ok := p.time(n.upto + 1)
+	return ok && !c.aside
 }
 
 // passive reads an order given as what the thing does: "the onions go into the
@@ -175,7 +206,7 @@ func (p *parser) add(c *clause, from, upto int) {
 		return
 	}
 	if last := p.lastClause(); c.going && last != nil {
-		if tech := p.technique(c.sense.Technique); (tech == nil || tech.Going) && !p.takesFood(c) {
+		if tech := p.technique(c.sense.Technique); (tech == nil || tech.Going || tech.Joins == "yes" && c.onlyPronouns()) && !p.takesFood(c) {
 			last.manner, last.mannerAt = append(last.manner, p.slice(from, upto)), append(last.mannerAt, [2]int{from, upto})
 			if last.minutes == nil {
 				last.minutes, last.clock = c.minutes, c.clock
@@ -188,6 +219,12 @@ func (p *parser) add(c *clause, from, upto int) {
 		}
 	}
 	p.units = append(p.units, unit{clause: c, from: from, upto: upto})
+}
+
+// onlyPronouns tells whether a clause moves around only what is in hand: "spooning it
+// over".
+func (c *clause) onlyPronouns() bool {
+	return len(c.objects) > 0 && len(c.links) == 0 && c.minutes == nil && !slices.ContainsFunc(c.objects, func(n noun) bool { return !n.pronoun })
 }
 
 // takesFood tells whether a clause that says how something is done takes in a

@@ -29,6 +29,8 @@ type thing struct {
 	apart bool
 	// ofShare tells that it was made of a share of something that stays.
 	ofShare bool
+	// technique is what it was made by.
+	technique string
 	// spent tells that it has gone on as a whole.
 	spent bool
 	// putBy tells that it was reserved, and waits until it is asked for.
@@ -79,7 +81,7 @@ type bindings struct {
 	last, lastAdded *recipe.Action
 	// particles are those of the last verb: "whisk in".
 	particles []string
-	text            *text
+	text      *text
 	// onlyVessel is the vessel that the last action was done to, when it was
 	// done to nothing else.
 	onlyVessel string

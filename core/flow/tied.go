@@ -15,6 +15,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	vessel := b.vessel(n)
 	role := l.role
 	if b.r.lang.Places[n.head()] && role != "with" && (!l.first || role == "into" && n.owner == nil && l.word != "over") && len(b.direct(n)) == 0 {
+		r.placed = l.role == "in" || b.r.lang.Particles[l.word]
 		return // "in the middle", "on top"
 	}
 	if role == "" && n.owner != nil && b.r.lang.Places[n.head()] {
@@ -42,9 +43,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		}
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case "for":
-		if at := b.componentNamed(n.head()); at >= 0 {
-			b.comp = at
-		} else if vessel == "" && len(b.direct(n)) == 0 {
+		if b.componentNamed(n.head()) < 0 && vessel == "" && len(b.direct(n)) == 0 {
 			r.names = append(r.names, n.head())
 		}
 	}
@@ -103,7 +102,7 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	if n.little || n.amount[1] > 0 || n.share > 0 && n.share < 1 {
 		return true
 	}
-	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "")
+	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "" && t.Joins == "yes")
 }
 
 // flowsOver tells whether a noun means a liquid that is not what is being worked

@@ -106,7 +106,7 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 	if t.mark(c.upto, ".") && t.words[c.upto].Glued && c.upto+1 < len(t.words) && t.words[c.upto+1].Kind == lex.Word && t.words[c.upto+1].low == t.words[c.upto+1].Text {
 		c.upto++ // "5 min. per side"
 	}
-	for t.lang.TimeTails[t.low(c.upto)] {
+	for t.lang.TimeTails[t.low(c.upto)] && !t.is(c.upto+1, t.lang.Subjects) {
 		c.upto++
 	}
 	if t.is(c.upto, t.lang.TimeLess) {

@@ -152,7 +152,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
 	}
 	if t.lang.AdjectiveVerbs[t.words[i].low] {
-		return !cue || moves && !t.is(next, t.lang.Articles)
+		return !cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2)
 	}
 	return true
 }
@@ -267,5 +267,5 @@ func (t *text) closing(i, upto int) int {
 // away, or nothing that it could lead to follows it.
 func (t *text) alone(i, from, upto int) bool {
 	next := i + 1
-	return i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) || t.is(next, t.lang.Until) || t.adverb(next) && t.ends(next+1, upto)
+	return i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) || t.is(next, t.lang.Until) || t.adverb(next) && (t.ends(next+1, upto) || t.mark(next+1, ",") || t.conj(next+1) || t.lang.Prepositions[t.low(next+1)] != "")
 }

@@ -34,7 +34,7 @@ type Language struct {
 	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                  Set
 	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing Set
 	Definite, Becoming, AnyMeat, Ingredients                                                        Set
-	Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given                                    Set
+	Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses            Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
 	GoneSigns           map[string]Set
 	GoingEnd, AdverbEnd string
@@ -43,6 +43,8 @@ type Language struct {
 	Doling, Remnants    []List
 	// Verbless gives, by the particle behind a thing, the verb that is left out.
 	Verbless map[string]string
+	// VerblessHeat is the verb that an oven's heat stands for.
+	VerblessHeat string
 	// Prepositions gives the role that a preposition introduces, Subordinators
 	// what a clause under them is.
 	Prepositions, Subordinators Roles

@@ -173,7 +173,7 @@ func look(line string) block {
 	} else if stripped := stripBullet(line); stripped != line {
 		b.bullet = true
 		line = stripped
-	} else if m := stepWord.FindString(line); m != "" && len(m) < len(line) {
+	} else if m := stepWord.FindString(line); m != "" {
 		b.numbered = true
 		line = strings.TrimSpace(line[len(m):])
 	}

@@ -116,8 +116,11 @@ func (l *layout) block(b block) {
 	if (l.mode == before || l.mode == listing) && !labelled(b.text, ingredientHeads) {
 		if name, parts := l.labelledRow(b.text); parts != nil {
 			switch {
-			case name != "" && l.serves(block{text: name}): // "For 4: 500 g beef, 1 onion"
+			case name != "" && (l.serves(block{text: name}) || forPeople.MatchString(name)): // "For 4: 500 g beef, 1 onion"
 				l.mode = listing
+				if l.source.Yield == "" {
+					l.source.Yield = name
+				}
 			case name != "":
 				l.wholePart(name, parts)
 				return

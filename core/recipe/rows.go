@@ -14,7 +14,7 @@ import (
 // only announce.
 func (l *layout) labelledRow(text string) (name string, items []string) {
 	label, rest, ok := strings.Cut(text, ":")
-	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords || l.quantityFirst(label) || isOneOf(label, methodHeads) {
+	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !forPeople.MatchString(label) || l.quantityFirst(label) || isOneOf(label, methodHeads) {
 		label, rest, ok = "", "", false
 		for _, head := range ingredientHeads {
 			if tail, found := strings.CutPrefix(strings.ToLower(text), head+" "); found {
@@ -174,7 +174,7 @@ func (l *layout) inARow(text string) []string {
 			return items
 		}
 	}
-	for _, mark := range []string{"|", ";"} {
+	for _, mark := range []string{"|", ";", " / "} {
 		items := strings.Split(text, mark)
 		if len(items) < 3 || isOneOf(text, ingredientHeads) {
 			continue

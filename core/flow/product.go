@@ -170,6 +170,11 @@ func (b *bindings) product(n noun) *thing {
 		return nil
 	}
 	if n.pointed || n.little || n.share > 0 || n.amount[1] > 0 {
+		if lang.Shapes[raw] || lang.Shapes[head] {
+			if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && !b.pours(t) && t.comp == b.comp }); t != nil {
+				return t // "the pieces" are no batter
+			}
+		}
 		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 }); t != nil {
 			return t
 		}

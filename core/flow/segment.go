@@ -99,11 +99,16 @@ func Lasts(l *larder.Larder, a *recipe.Action, t *larder.Technique) float64 {
 	switch {
 	case a.Minutes != nil:
 		return a.Minutes.Mid()
+	case a.Cue == "" && t.Usual > briefMinutes && slices.ContainsFunc(a.Manner, func(how string) bool { return l.Language().Brief[strings.ToLower(how)] }):
+		return briefMinutes
 	case a.Cue == "" && t.Family == "wet heat" && l.Language().Coming[first]:
 		return math.Min(t.Usual, comesMinutes)
 	}
 	return t.Usual
 }
+
+// briefMinutes is how long "briefly" is; an estimate.
+const briefMinutes = 2.0
 
 // comesMinutes is what a pot takes to come to the boil; an estimate.
 const comesMinutes = 8.0

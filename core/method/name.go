@@ -4,6 +4,8 @@ import (
 	"math"
 	"slices"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	"yembra/core/language"
 	"yembra/core/larder"
@@ -88,8 +90,34 @@ func (p *plan) ofLine(line int, share float64) (named, bool) {
 		return p.c.stand(s, share, false), true
 	}
 	l := p.line(line)
-	name := strings.ToLower(l.Name[:1]) + l.Name[1:]
+	name := p.lowered(l)
 	return named{p.c.shared(share, false) + p.c.words().The + " " + name, p.c.plural(name), nil}, true
+}
+
+// lowered is the name of a line as it stands in a sentence: a capital stays where the
+// list does not give one to every name ("English mustard").
+func (p *plan) lowered(l *recipe.Line) string {
+	if !p.capitals && strings.Contains(l.Text, " "+l.Name) {
+		return l.Name
+	}
+	first, size := utf8.DecodeRuneInString(l.Name)
+	return string(unicode.ToLower(first)) + l.Name[size:]
+}
+
+// capitalised tells whether most names of a list begin with a capital, so that none
+// means anything.
+func capitalised(d *recipe.Dish) bool {
+	capitals, all := 0, 0
+	for c := range d.Components {
+		for i := range d.Components[c].Lines {
+			l := &d.Components[c].Lines[i]
+			first, _ := utf8.DecodeRuneInString(l.Name)
+			if all++; unicode.IsUpper(first) {
+				capitals++
+			}
+		}
+	}
+	return 2*capitals > all
 }
 
 // meant are the lines that a noun means: itself, one of what was made, or all

@@ -88,10 +88,12 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)
 	}
-	touched := slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil })
+	touched := slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun)
 	switch {
 	case !touched && !(noun.Pronoun && w.lost(noun)):
 		return kept, false
+	case made && noun.Pronoun && noun.Rest && !w.lost(noun):
+		return kept, false // "the rest" of what stands for it
 	case made && !noun.Pronoun:
 		return w.product(noun, lines, at, kept)
 	case made:
@@ -143,6 +145,11 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
+}
+
+// again tells whether a name points back to where its thing was before: "the same oil".
+func (w *writer) again(noun recipe.Noun) bool {
+	return slices.ContainsFunc(strings.Fields(strings.ToLower(w.slice(noun.From, noun.Upto))), func(word string) bool { return w.l.Language().Again[word] })
 }
 
 // lost tells whether what a pronoun points back to is not said any more.

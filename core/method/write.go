@@ -7,6 +7,7 @@ import (
 	"unicode/utf8"
 
 	"yembra/core/flow"
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -96,6 +97,8 @@ func (w *writer) action(i int) []*clause {
 		w.leavesPot(n)
 	case len(d.subject) > 0:
 		own.text, own.changed = w.plain(n, d, own), true
+	case w.goesAlone(n):
+		own.text, own.changed = w.plain(n, d, own), true
 	case len(edits) == 0:
 		own.text = strings.TrimLeft(w.slice(max(a.From, w.done), a.Upto), " ,")
 	default:
@@ -138,6 +141,17 @@ func (w *writer) action(i int) []*clause {
 		out = append(out, &clause{node: -1, changed: true, text: words.Boil + " " + words.For + " " + w.c.spoken(measure.Exactly(d.boil))})
 	}
 	return out
+}
+
+// goesAlone tells whether an action is said only beside one that is not done any more:
+// "lift out the chicken, scraping off the onions".
+func (w *writer) goesAlone(n *node) bool {
+	at := w.graph.Number(n)
+	if at == 0 || w.graph.Nodes[at-1].At != n.At || !w.deeds[at-1].drop {
+		return false
+	}
+	verb := strings.ToLower(w.slice(n.Action.Words.Verb[0], n.Action.Words.Verb[1]))
+	return slices.ContainsFunc(w.l.Language().Verb(verb), func(r language.Reading) bool { return r.Form == language.Going })
 }
 
 // saysPlaces tells whether an action names nothing that it is done to, or no more

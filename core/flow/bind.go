@@ -56,6 +56,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.besideOthers = false
 	b.seasons(t, a)
 	b.verbMatter(c, t, r)
+	b.verbVessel(c, t, a)
 	b.working = a
 	for _, l := range c.links {
 		b.opensPhrase(l.role, l.from)
@@ -98,6 +99,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			b.mention(n, x)
 			switch {
 			case x.made != nil:
+				if b.r.lang.ProductHolds[n.head()] != nil && n.owner == nil && into == &r.action.To {
+					r.names = append(r.names, n.head()) // "chill the broth"
+				}
 				b.refMade(x.made, b.shareMade(n, x.made), r, into)
 				if n.rest && n.share == 0 {
 					delete(b.shared, x.made) // nothing stays

@@ -68,6 +68,9 @@ type parser struct {
 	front *clause
 	// brackets are asides found within the clause being read.
 	brackets [][2]int
+	// adding tells that the verb in -ing at hand is work of its own: "before beating
+	// in the egg".
+	adding bool
 	// leftover is where words began that nothing has claimed, -1 when none.
 	leftover int
 }

@@ -61,6 +61,14 @@ func (b *bindings) seasons(t *larder.Technique, a *recipe.Action) {
 	}
 }
 
+// verbVessel takes the vessel that stands for the verb: "Oven to 200 C".
+func (b *bindings) verbVessel(c *clause, t *larder.Technique, a *recipe.Action) {
+	if t.Family == "oven" && len(a.To) == 0 && len(c.objects) == 0 && b.r.lang.Vessels[c.lemma] {
+		named := c.lemma
+		a.To = append(a.To, recipe.Ref{Named: &named, Share: 1})
+	}
+}
+
 // liftSolids takes what was cooked in a liquid out of it: "poach the fish in the milk,
 // lift out".
 func (b *bindings) liftSolids(from *thing, r *roles) {

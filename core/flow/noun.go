@@ -158,6 +158,12 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			return at + 1
 		case t.is(at, t.lang.Own):
 			n.own = true
+		case t.lang.Pointing[w] && t.lang.Relatives[t.low(at+1)] && t.says(at+2, upto):
+			n.pronoun, n.little, n.share = true, true, someFew // "any that stay open"
+			for at < upto && !t.mark(at, ",") && !t.ends(at, upto) && !t.is(at, t.lang.Until) {
+				at++
+			}
+			return at
 		case t.is(at, t.lang.Pointing):
 			n.pointed, n.possessive = true, n.possessive || t.lang.Possessives[w]
 			n.all = n.all || t.lang.Pronouns[w]
@@ -169,6 +175,14 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		at++
 	}
 	return at
+}
+
+// someFew is the share that "any that ..." means; an estimate.
+const someFew = 0.1
+
+// says tells whether something is said of a thing from i on: "that stay open".
+func (t *text) says(i, upto int) bool {
+	return i < upto && !t.opensThing(i) && t.words[i].low != ""
 }
 
 // pronounHere tells whether a pronoun stands for a thing and does not point at

@@ -240,7 +240,7 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 		return nil
 	}
-	if b.tech.Medium == "fat" && b.holdsFat(b.focus) { // "heat the butter and brown them"
+	if (b.tech.Medium == "fat" || b.tech.Joins == "yes" && (n.little || n.amount[1] > 0)) && b.holdsFat(b.focus) { // "heat the butter and brown them"
 		if t := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.holdsFat(x) && b.open(x) }); t != nil {
 			return []referent{{made: t}}
 		}

@@ -82,7 +82,10 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 	}
 	b := body{parser: p, clause: p.front, upto: p.boundary(i, upto), start: -1}
 	if p.lang.Prepositions[p.low(i)] == "before" && p.goes(i+1) && b.joinsNext(i+1) {
-		return p.order(i+1, upto, false, language.Going), true
+		p.adding = true
+		at := p.order(i+1, upto, false, language.Going)
+		p.adding = false
+		return at, true
 	}
 	return b.link(i, false), true
 }
@@ -176,7 +179,7 @@ func (p *parser) verbless(i, upto int, n noun) int {
 // order reads an order that begins at i.
 func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 	lemma, n := p.verb(i, form)
-	c := &clause{lemma: lemma, from: i, parallel: parallel, going: form == language.Going}
+	c := &clause{lemma: lemma, from: i, parallel: parallel, going: form == language.Going && !p.adding}
 	b := body{parser: p, clause: c, upto: p.boundary(i+n, upto), start: i, width: n}
 	if form == language.Base {
 		b.takeFront()

@@ -22,19 +22,19 @@ type Source interface {
 type Language struct {
 	Locale string `yaml:"-"`
 
-	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                   Set
-	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                           Set
-	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                               Set
-	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                   Set
-	Causatives, SelfGoing, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                Set
-	Sides                                                                                              Set
-	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                    Set
-	Ifs, Cooks, Announcing, Outcomes, Purpose                                                          Set
-	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                      Set
-	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                     Set
-	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing    Set
-	Definite, Becoming, AnyMeat, Ingredients                                                           Set
-	Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Brief Set
+	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                              Set
+	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                      Set
+	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                          Set
+	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                              Set
+	Causatives, SelfGoing, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                           Set
+	Sides                                                                                                         Set
+	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                               Set
+	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                     Set
+	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                 Set
+	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                Set
+	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing               Set
+	Definite, Becoming, AnyMeat, Ingredients                                                                      Set
+	Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Brief, Relatives Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
 	GoneSigns           map[string]Set
 	GoingEnd, AdverbEnd string

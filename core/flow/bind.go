@@ -99,7 +99,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			b.mention(n, x)
 			switch {
 			case x.made != nil:
-				if b.r.lang.ProductHolds[n.head()] != nil && n.owner == nil && into == &r.action.To {
+				if b.r.lang.ProductHolds[n.head()] != nil && n.owner == nil && n.share == 0 && n.amount[1] == 0 && into == &r.action.To {
 					r.names = append(r.names, n.head()) // "chill the broth"
 				}
 				b.refMade(x.made, b.shareMade(n, x.made), r, into)
@@ -183,9 +183,18 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		return
 	}
 	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || b.lines[p.line].line.Amount == nil && b.holdsFat(held)) {
-		b.refMade(held, 1, r, into)
+		share := 1.0
+		if n.rest || n.share > 0 && n.share < 1 {
+			share = b.shareMade(n, held)
+		}
+		b.refMade(held, share, r, into)
+		if n.rest && n.share == 0 {
+			delete(b.shared, held)
+		}
 		b.of(p, *into)
-		r.portions = append(r.portions, p)
+		if share == 1 {
+			r.portions = append(r.portions, p)
+		}
 		return
 	}
 	if left == 0 {

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/language"
@@ -109,7 +110,7 @@ func (b *body) one(i int) int {
 		return b.until(i)
 	}
 	if c, ok := b.time(i); ok {
-		if b.minutes == nil && (!c.aside || c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && (b.goes(c.upto+1) || i == b.start+b.width && b.is(c.upto+1, b.lang.Subjects))) {
+		if b.minutes == nil && (!c.aside || b.sinks() && c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && (b.goes(c.upto+1) || i == b.start+b.width && b.is(c.upto+1, b.lang.Subjects))) {
 			b.clause.minutes, b.clause.clock = &c.span, [2]int{i, c.upto}
 		} else if b.lang.TimeAfter[b.low(c.upto)] {
 			return b.says(i)
@@ -215,7 +216,7 @@ func (b *body) rest(i int) int {
 // thing puts nouns where they belong: what is worked on, or what it is for.
 func (b *body) thing(nouns []noun) {
 	switch {
-	case len(nouns) == 1 && b.shapes("into", nouns[0]) && b.cuts() && b.lang.Shapes[nouns[0].head()] && !b.foods(nouns[0].head()):
+	case len(nouns) == 1 && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()]) && !b.foods(nouns[0].head()):
 		b.clause.makes = nouns[0].head()
 	case b.purpose != "":
 		if b.lang.Outcomes[b.purpose] {
@@ -248,6 +249,12 @@ func (b *body) meanwhile(i int) bool {
 	return b.is(i, b.lang.Whiles) && b.is(i+1, b.lang.Cooks) && b.addsAt(i+2)
 }
 
+// listed tells whether a clause is done to something of the list: "the rum, if you
+// are using it".
+func (c *clause) listed(t *text) bool {
+	return slices.ContainsFunc(c.objects, func(n noun) bool { return len(n.words) > 0 && t.listed(n.head()) })
+}
+
 // lasts takes the time that a remark says the work takes: "which takes 20 minutes".
 func (c *clause) lasts(t *text, from, upto int) {
 	for i := from; i+1 < upto && c.minutes == nil; i++ {
@@ -259,6 +266,13 @@ func (c *clause) lasts(t *text, from, upto int) {
 			c.minutes, c.clock = &took.span, [2]int{at, took.upto}
 		}
 	}
+}
+
+// sinks tells whether a time behind the verb is that of the work and not of when it is
+// done: "rest 5 minutes before serving", but not "take out 15 minutes before serving".
+func (b *body) sinks() bool {
+	t := b.technique(b.sense.Technique)
+	return t == nil || t.Takes != "part" && t.Family != "assemble"
 }
 
 // remnant finds words that mean what a vessel still holds: "what is left in the
@@ -289,7 +303,7 @@ func (b *body) hanging(i, n int, kind string) int {
 		}
 		end++
 	}
-	if kind == language.If || b.is(i, b.lang.Ifs) {
+	if kind == language.If || kind == language.Optional && !b.clause.listed(b.text) || kind != language.Optional && b.is(i, b.lang.Ifs) {
 		b.clause.conditional = true
 	}
 	b.clause.lasts(b.text, i, end)

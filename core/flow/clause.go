@@ -100,6 +100,9 @@ func (p *parser) shareObjects() {
 		if t := p.technique(b.sense.Technique); t == nil || t.Joins == "yes" {
 			continue
 		}
+		if t := p.technique(b.sense.Technique); t.Takes == "part" && (b.objects[0].amount[1] > 0 || b.objects[0].share > 0) {
+			continue // "strain and save 2 cups of the broth"
+		}
 		if t := p.technique(a.sense.Technique); t != nil && (t.Takes == "none" || t.Takes == "look") {
 			continue // "taste and correct the salt"
 		}
@@ -181,7 +184,7 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 		return i + n
 	case kind == language.Negative, p.is(i, p.lang.Negations):
 		return p.asideTo(i, p.boundary(i+1, upto), recipe.Remark)
-	case kind == language.If, p.is(i, p.lang.Ifs):
+	case kind == language.If, kind == language.Optional, p.is(i, p.lang.Ifs):
 		return p.asideTo(i, upto, recipe.Condition)
 	case kind != "" && kind != language.NoteOpener:
 		return p.asideTo(i, p.subordinateEnd(i, upto), kind)
@@ -307,7 +310,7 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if (p.orders(next, false, cue && !then) || p.sequenced(next)) && !(p.conj(next-1) && k > 0 && (p.foods(p.words[k-1].norm) || p.lang.Parts[p.low(k-1)]) && p.endsList(next, upto)) {
 		return true
 	}
-	if kind, _ := p.phrase(next); kind == language.Negative || kind == language.Meanwhile {
+	if kind, _ := p.phrase(next); kind == language.Negative && !p.closedOff(next, upto) || kind == language.Meanwhile {
 		return true
 	}
 	if p.is(next, p.lang.Cooks) && p.orders(next+1, false, false) {
@@ -319,7 +322,24 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if then && p.is(next-1, p.lang.Sequence) && (p.opensThing(next) || p.listed(p.words[next].norm)) {
 		return true // "add the broth, then the noodles"
 	}
+	if p.lang.Subordinators[p.low(next)] == recipe.Condition && !p.is(next, p.lang.Until) {
+		if end := p.subordinateEnd(next, upto); end < upto && !p.mark(end, ",") && p.orders(end, false, false) {
+			return true // "and when they float add a cup of water"
+		}
+	}
 	return comma && p.frontedOrder(next, upto)
+}
+
+// closedOff tells whether what begins at i ends at a comma behind which the time of the
+// work stands: "simmer, never boil, for 18 minutes".
+func (p *parser) closedOff(i, upto int) bool {
+	for k := i; k < upto; k++ {
+		if p.mark(k, ",") {
+			_, ok := p.time(k + 2)
+			return ok && p.lang.Prepositions[p.low(k+1)] == "for"
+		}
+	}
+	return false
 }
 
 // frontedOrder tells whether what begins at i is said before an order: ", in the

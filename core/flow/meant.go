@@ -18,6 +18,11 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		if t.Name == "serve" && b.base != nil {
 			target = b.base
 		}
+		if t.Name == "strain" && target != nil && !target.liquid && !b.pours(target) {
+			if pot := b.latest(func(x *thing) bool { return x.liquid && x.comp == b.comp && x != target }); pot != nil {
+				target = pot // "lift out the meat and let it cool; strain"
+			}
+		}
 		switch {
 		case target != nil && t.Takes == "part" && len(target.solids) > 0 && b.open(target):
 			b.liftSolids(target, r)
@@ -63,7 +68,7 @@ func (b *bindings) seasons(t *larder.Technique, a *recipe.Action) {
 
 // verbVessel takes the vessel that stands for the verb: "Oven to 200 C".
 func (b *bindings) verbVessel(c *clause, t *larder.Technique, a *recipe.Action) {
-	if t.Family == "oven" && len(a.To) == 0 && len(c.objects) == 0 && b.r.lang.Vessels[c.lemma] {
+	if t.Name == "preheat" && len(a.To) == 0 && len(c.objects) == 0 && b.r.lang.Vessels[c.lemma] {
 		named := c.lemma
 		a.To = append(a.To, recipe.Ref{Named: &named, Share: 1})
 	}

@@ -214,6 +214,8 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return true // "the seeds three times"
 	}
 	switch {
+	case t.lang.Shapes[w] && named && t.adjectives(start, i):
+		return false // "a thin round"
 	case t.conj(i), t.is(i, t.lang.Until), t.lang.Subordinators[w] != "" && t.lang.Prepositions[w] != "as" && !t.foods(t.words[i].norm), t.is(i, t.lang.Negations):
 		return true
 	case t.lang.Prepositions[w] == "of":

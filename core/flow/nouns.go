@@ -19,7 +19,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 			return out, i
 		}
 		i = b.pastManner(b.pastDescription(i))
-		next := i
+		next := b.followed(i)
 		for next < b.upto && (b.mark(next, ",/+&") || b.conj(next) || next > i && b.is(next, b.lang.Connectors)) {
 			if b.is(next, b.lang.Sequence) {
 				return out, i
@@ -45,6 +45,20 @@ func (b *body) pastDescription(i int) int {
 	}
 	if _, n := b.verb(at, language.Past); n > 0 && (b.mark(at+1, ",") || b.conj(at+1) || b.ends(at+1, b.upto)) && !b.opensThing(at+1) {
 		return at + 1
+	}
+	return i
+}
+
+// followed skips the words before the last thing of a list: ", followed by the cream".
+func (b *body) followed(i int) int {
+	at := i
+	if b.mark(at, ",") {
+		at++
+	}
+	for _, p := range b.lang.Followed {
+		if b.runs(at, p) {
+			return at + len(p)
+		}
 	}
 	return i
 }

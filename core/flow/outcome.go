@@ -27,12 +27,16 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	solids := b.cookedIn(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.solids, made.technique = solids, t.Name
+	made.strained = t.Family == "separate"
 	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
 	if a.Celsius != nil && b.holdsFat(made) {
 		made.hot = *a.Celsius
 	}
 	b.focus, b.base = made, made
+	if t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
+		b.base = nil // what lies on paper is out of the pan
+	}
 	b.stand(made, t, r)
 }
 
@@ -83,6 +87,15 @@ func (b *bindings) staysApart(t *larder.Technique, r *roles) bool {
 	return false
 }
 
+// receiver is what a thing is laid on, empty where that is not said.
+func (b *bindings) receiver(r *roles) string {
+	words := strings.Fields(strings.ToLower(r.action.Vessel))
+	if len(words) == 0 {
+		return r.vessel
+	}
+	return last(words)
+}
+
 // takenOut notes a part that leaves what it was in, which stays what others are
 // added to.
 func (b *bindings) takenOut(a *recipe.Action, r *roles) {
@@ -95,6 +108,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 		b.fatStays(made, r.inputs)
 	}
 	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
+	made.strained = slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.strained })
 	for _, ref := range a.To {
 		if ref.Named != nil {
 			made.names[last(larder.Words(*ref.Named))] = true
@@ -163,7 +177,7 @@ func (b *bindings) works(a *recipe.Action, r *roles) bool {
 		}
 		w := last(strings.Fields(*ref.Named))
 		vessels = vessels && b.r.lang.Vessels[w]
-		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] {
+		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] || b.r.lang.Loose[w] && b.tech.Heat != "" {
 			return false
 		}
 	}

@@ -270,10 +270,13 @@ func (b *bindings) whole(n noun) []referent {
 	if b.tech.Takes == "back" && b.base != nil {
 		return []referent{{made: b.base}} // "return everything": what was there before
 	}
+	if b.goingInto && b.base != nil {
+		return []referent{{made: b.base}} // "pour the sauce over everything"
+	}
 	var out []referent
 	untouched := true
 	for i := range b.lines {
-		if b.closed(i) || len(b.takes) == 0 && b.lines[i].comp != b.comp || b.excepted(n, i) {
+		if b.closed(i) || len(b.takes) == 0 && b.lines[i].comp != b.comp || b.excepted(n, i) || b.lines[i].line.Amount == nil && b.touched(i) {
 			continue
 		}
 		if b.leftOf(portion{i, ""}) == 1 {
@@ -348,11 +351,17 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	if b.extra(l) {
 		return true
 	}
+	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && b.leftOf(*found[0].portion) == 1 && b.namedAgain(n.head(), n.upto) > 0 && b.tech.Family == "assemble" {
+		return true // "cover with plenty of water", and later "4 cups of the water"
+	}
 	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && !(b.tech.Medium == "" && (b.tech.Family == "machine" || b.tech.Family == "mix" || b.tech.Family == "dough") && b.leftOf(*found[0].portion) > 0) {
 		return slices.ContainsFunc(n.words, func(w string) bool { return !l.said[w] && !b.r.lang.Qualifiers[w] })
 	}
 	if b.leftOf(*found[0].portion) > 0 {
 		return false
+	}
+	if !n.pointed && (n.amount[1] > 0 || n.little) && l.comp != b.comp && l.line.Mass() <= mostSeasoning {
+		return true // "a teaspoon of salt" that only another part lists
 	}
 	for w := range b.r.lang.Extras {
 		if l.said[w] {
@@ -433,7 +442,7 @@ func (b *bindings) madeOfPart(n noun) *thing {
 		return nil
 	}
 	c := b.componentNamed(n.head())
-	if c < 0 || len(b.direct(n)) > 0 || !n.pointed && last(larder.Words(b.dish.Components[c].Name)) != n.head() {
+	if c < 0 || b.wholeName(n, larder.Words(b.dish.Components[c].Name)) || !n.pointed && last(larder.Words(b.dish.Components[c].Name)) != n.head() {
 		return nil
 	}
 	kinds := b.r.lang.ProductHolds[n.head()]
@@ -442,6 +451,15 @@ func (b *bindings) madeOfPart(n noun) *thing {
 		return t
 	}
 	return b.heaviest(ofPart, func(t *thing) bool { return t.title == nil })
+}
+
+// wholeName tells whether a noun means a line rather than what was made of the part
+// that bears the name.
+func (b *bindings) wholeName(n noun, part []string) bool {
+	return slices.ContainsFunc(b.direct(n), func(r referent) bool {
+		l := &b.lines[r.portion.line]
+		return !slices.Equal(part, n.words) || !n.pointed || len(l.name) == len(n.words) || b.leftOf(*r.portion) == 0 || n.rest
+	})
 }
 
 // heaviest is the thing that holds most of some portions; of those that hold nearly as
@@ -469,6 +487,10 @@ func (b *bindings) heaviest(counts func(*thing, portion) bool, fits func(*thing)
 // muchHeavier is how many times as heavy an earlier thing must be to be meant before a
 // later one; an estimate.
 const muchHeavier = 1.2
+
+// mostSeasoning is how many grams of a line are at most a pinch that a cook takes from the
+// shelf again; an estimate.
+const mostSeasoning = 30.0
 
 // shortestPart is the shortest end of a word that may name the whole.
 const shortestPart = 5

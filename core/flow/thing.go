@@ -24,6 +24,8 @@ type thing struct {
 	// liquid tells that it holds a liquid, left how much of it has not gone on.
 	liquid bool
 	left   float64
+	// strained tells that its solids can be taken by themselves.
+	strained bool
 	// apart tells that what it holds lies side by side, so that one of them can
 	// be taken by itself.
 	apart bool
@@ -95,6 +97,8 @@ type bindings struct {
 	home                  int
 	// shared are the inputs of which only a share goes in.
 	shared map[*thing]bool
+	// goingInto tells that the noun at hand is what something goes into.
+	goingInto bool
 	// stepNo counts the steps of the method.
 	stepNo int
 	// rests are the words behind "the rest of", in the whole method.
@@ -210,10 +214,12 @@ func (b *bindings) reserved(p portion) *thing {
 // the names of the first.
 func (b *bindings) make(id string, inputs []*thing, portions []portion, names ...string) *thing {
 	kept, own := map[portion]bool{}, map[portion]bool{} // what stays where it is, as only a share goes
+	apart := map[*thing]bool{}
 	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
 		t.liquid, t.fried = t.liquid || in.liquid, t.fried || in.fried
-		if in.apart && slices.ContainsFunc(portions, func(p portion) bool { return in.holds[p] }) {
+		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || in.strained && b.besideLiquid(in, named)) {
+			apart[in] = true
 			continue // only what is named goes
 		}
 		if b.shared[in] {
@@ -232,7 +238,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 			}
 		}
 	}
-	if len(inputs) > 0 {
+	if len(inputs) > 0 && !apart[inputs[0]] {
 		t.comp = inputs[0].comp
 		if alone := len(inputs) == 1 && len(portions) == 0; alone || inputs[0].title == nil {
 			for n := range inputs[0].names {
@@ -259,6 +265,21 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	}
 	b.things = append(b.things, t)
 	return t
+}
+
+// besideLiquid tells whether portions are solids of a thing that holds a liquid too:
+// the clams of their broth.
+func (b *bindings) besideLiquid(t *thing, named []portion) bool {
+	liquid := func(p portion) bool { return larder.Pours(b.lines[p.line].food) && !b.fat(p) }
+	if slices.ContainsFunc(named, liquid) {
+		return false
+	}
+	for p := range t.holds {
+		if liquid(p) {
+			return true
+		}
+	}
+	return false
 }
 
 // open tells whether a thing still is something by itself: it holds something

@@ -13,6 +13,15 @@ import (
 func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	n := l.nouns[0]
 	vessel := b.vessel(n)
+	if n.pronoun && !n.rest && b.onlyVessel != "" {
+		vessel = b.onlyVessel // "grease a dish, lay the fish in it"
+	}
+	if vessel != "" && n.pointed && b.vessels[vessel] == nil && b.r.lang.Particles[l.word] && l.role == "into" && t.Joins == "yes" && b.r.lang.Serves[vessel] {
+		if main := b.otherBase(r); main != nil {
+			b.opened(r, main)
+			return // "pour it over the dish"
+		}
+	}
 	role := l.role
 	if b.r.lang.Places[n.head()] && role != "with" && (!l.first || role == "into" && n.owner == nil && l.word != "over") && len(b.direct(n)) == 0 {
 		r.placed = l.role == "in" || b.r.lang.Particles[l.word]
@@ -37,7 +46,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	case "in", "within":
 		b.inside(l, t, r, vessel)
 	case "into":
-		if t.Family == "separate" && b.r.lang.Tools[vessel] {
+		if vessel != "" && (t.Family == "separate" || t.Family == "cut") && (b.r.lang.Tools[vessel] || b.r.lang.Through[b.text.low(l.from)]) {
 			r.action.Manner = append(r.action.Manner, b.howWith(l)) // "through a fine sieve"
 			return
 		}
@@ -168,7 +177,9 @@ func (b *bindings) pot(n noun) bool {
 func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recipe.Ref, vessel string, goes bool) {
 	before := r.vessel
 	known := len(*into)
+	b.goingInto = goes
 	b.refs(l.nouns, r, into)
+	b.goingInto = false
 	if n := l.nouns[0]; vessel == "" && (n.pronoun || n.owner != nil) && goes && r.bare && len(*into) == known {
 		named := r.vessel
 		*into = append(*into, recipe.Ref{Named: &named, Share: 1}) // "turn it onto it", of a plate
@@ -186,9 +197,22 @@ func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recip
 	}
 }
 
+// otherBase is what is there besides what goes into it.
+func (b *bindings) otherBase(r *roles) *thing {
+	return b.latest(func(t *thing) bool {
+		return !slices.Contains(r.inputs, t) && t != b.focus && !t.putBy
+	})
+}
+
+// opened makes a thing what something goes into.
+func (b *bindings) opened(r *roles, t *thing) { b.refMade(t, 1, r, &r.action.Into) }
+
 // isIn notes the vessel that a link names.
 func (b *bindings) isIn(l link, r *roles) {
 	r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
+	if l.nouns[0].pronoun {
+		r.action.Vessel = b.onlyVessel
+	}
 	b.vesselAt = [2]int{l.from, l.nouns[0].upto}
 }
 

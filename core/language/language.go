@@ -22,25 +22,26 @@ type Source interface {
 type Language struct {
 	Locale string `yaml:"-"`
 
-	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                              Set
-	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                      Set
-	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                          Set
-	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                              Set
-	Causatives, SelfGoing, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                           Set
-	Sides                                                                                                         Set
-	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                               Set
-	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                     Set
-	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                 Set
-	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                Set
-	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing               Set
-	Definite, Becoming, AnyMeat, Ingredients                                                                      Set
-	Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Brief, Relatives Set
+	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                                               Set
+	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                       Set
+	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                           Set
+	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                               Set
+	Causatives, SelfGoing, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                                            Set
+	Sides                                                                                                                          Set
+	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                Set
+	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                      Set
+	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                  Set
+	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                 Set
+	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing                                Set
+	Definite, Becoming, AnyMeat, Ingredients                                                                                       Set
+	Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Brief, Relatives, Through, Serves Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
 	GoneSigns           map[string]Set
 	GoingEnd, AdverbEnd string
 	DeepColour, HotFats []string
 	RingHeats           map[string]string
 	Doling, Remnants    []List
+	Followed            []List
 	// Verbless gives, by the particle behind a thing, the verb that is left out.
 	Verbless map[string]string
 	// VerblessHeat is the verb that an oven's heat stands for.
@@ -120,6 +121,7 @@ type Phrase struct {
 // The kinds of phrase besides those of asides.
 const (
 	If         = "if"
+	Optional   = "optional"
 	Negative   = "negative"
 	Meanwhile  = "meanwhile"
 	NoteOpener = "note"

@@ -61,7 +61,7 @@ func (b *body) lets(i int) {
 			continue
 		}
 		sense := b.senseOf(inner, k, b.upto)
-		if work := b.technique(sense.Technique); work != nil {
+		if work := b.technique(sense.Technique); work != nil && work.Takes != "part" && !b.opensThing(k+n) {
 			b.clause.sense, b.inner = language.Sense{Technique: sense.Technique}, inner
 		}
 		return

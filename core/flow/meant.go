@@ -18,8 +18,8 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		if t.Name == "serve" && b.base != nil {
 			target = b.base
 		}
-		if t.Name == "strain" && target != nil && !target.liquid && !b.pours(target) {
-			if pot := b.latest(func(x *thing) bool { return x.liquid && x.comp == b.comp && x != target }); pot != nil {
+		if target != nil && target.taken && (t.Name == "strain" || t.Family == "wet heat") {
+			if pot := b.latest(func(x *thing) bool { return x.liquid && !x.taken && x.comp == b.comp }); pot != nil {
 				target = pot // "lift out the meat and let it cool; strain"
 			}
 		}

@@ -27,6 +27,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	solids := b.cookedIn(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.solids, made.technique = solids, t.Name
+	made.taken = t.Family == "rest" && len(r.inputs) == 1 && r.inputs[0].taken
 	made.strained = t.Family == "separate"
 	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
@@ -108,6 +109,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 		b.fatStays(made, r.inputs)
 	}
 	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
+	made.taken = b.tech.Name == removeTechnique
 	made.strained = slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.strained })
 	for _, ref := range a.To {
 		if ref.Named != nil {
@@ -163,6 +165,9 @@ func (b *bindings) whereItIs(t *larder.Technique, r *roles) {
 
 // reserveTechnique keeps what its words name for later: "keep the liquid".
 const reserveTechnique = "reserve"
+
+// removeTechnique takes out of the pot what its words name.
+const removeTechnique = "remove"
 
 // works tells whether an action leaves what is being made as it is: it greases
 // a tin, or lets the excess drip off.

@@ -31,6 +31,8 @@ type thing struct {
 	apart bool
 	// ofShare tells that it was made of a share of something that stays.
 	ofShare bool
+	// taken tells that it was taken out of what cooks on.
+	taken bool
 	// technique is what it was made by.
 	technique string
 	// spent tells that it has gone on as a whole.

@@ -399,13 +399,15 @@ func (b *bindings) called(n noun) *thing {
 	if head == "" || n.owner != nil {
 		return nil
 	}
+	if t := b.latest(func(t *thing) bool {
+		return t.title != nil && slices.Equal(n.words, t.title) && (len(b.takes) == 0 || b.ofTaken(t))
+	}); t != nil {
+		return t
+	}
 	for i := len(b.things) - 1; i >= 0; i-- {
 		t := b.things[i]
 		if len(b.takes) > 0 && !b.ofTaken(t) {
 			continue // something else is made of what this step takes
-		}
-		if t.title != nil && slices.Equal(n.words, t.title) && b.open(t) {
-			return t
 		}
 		if t.title != nil && b.lineHere(n) {
 			continue // a line that is still whole goes by its name before what was made aside

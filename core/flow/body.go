@@ -125,8 +125,10 @@ func (b *body) one(i int) int {
 		}
 		return upto
 	}
-	if n := b.remnant(i); n > 0 {
-		return b.leftIn(i, n)
+	if b.remnant(i) > 0 {
+		nouns, next := b.nouns(i)
+		b.clause.objects = append(b.clause.objects, nouns...)
+		return next
 	}
 	if kind, n := b.phrase(i); kind != "" && kind != language.NoteOpener && kind != language.Meanwhile {
 		return b.hanging(i, n, kind)
@@ -173,6 +175,10 @@ func (b *body) rest(i int) int {
 	}
 	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
 		return b.says(i)
+	}
+	if b.looksGoing(i) && b.lang.HeatWords[b.low(i+1)] && !b.modifies(i, b.upto) {
+		b.how(i, i+2)
+		return i + 2 // "piping hot"
 	}
 	if b.looksGoing(i) && !b.modifies(i, b.upto) {
 		end := i + 1
@@ -273,24 +279,6 @@ func (c *clause) lasts(t *text, from, upto int) {
 func (b *body) sinks() bool {
 	t := b.technique(b.sense.Technique)
 	return t == nil || t.Takes != "part" && t.Family != "assemble"
-}
-
-// remnant finds words that mean what a vessel still holds: "what is left in the
-// pot". It returns how many stand before the preposition.
-func (b *body) remnant(i int) int {
-	for _, p := range b.lang.Remnants {
-		if b.runs(i, p) && b.lang.Prepositions[b.low(i+len(p))] == "in" {
-			return len(p)
-		}
-	}
-	return 0
-}
-
-// leftIn reads what is left in a vessel as that vessel's content.
-func (b *body) leftIn(i, n int) int {
-	nouns, next := b.nouns(i + n + 1)
-	b.clause.objects = append(b.clause.objects, nouns...)
-	return next
 }
 
 // hanging reads a clause that hangs on this one under a conjunction: a

@@ -68,6 +68,8 @@ type parser struct {
 	front *clause
 	// brackets are asides found within the clause being read.
 	brackets [][2]int
+	// opening tells that nothing of the sentence has been read yet.
+	opening bool
 	// adding tells that the verb in -ing at hand is work of its own: "before beating
 	// in the egg".
 	adding bool
@@ -148,6 +150,7 @@ func (p *parser) sentence(from, upto int) {
 		case p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2):
 			i++
 		default:
+			p.opening = first
 			next := p.piece(i, upto, first, &parallel)
 			first = false
 			i = max(next, i+1)
@@ -171,7 +174,7 @@ func (p *parser) label(i, upto int) int {
 // order, or a thing.
 func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 	kind, n := p.phrase(i)
-	if last := p.lastClause(); last != nil && !first {
+	if last := p.lastClause(); last != nil && !first && !p.orders(i, false, false) {
 		if end := p.doled(i, upto); end > 0 { // "drop by drop"
 			last.manner, last.mannerAt = append(last.manner, p.slice(i, end)), append(last.mannerAt, [2]int{i, end})
 			last.upto = end

@@ -42,8 +42,9 @@ func read(t testing.TB, text string) recipe.Dish {
 
 // corpora are the recipes that the reader is held against: two halves, each
 // with marked and unmarked ones. The first was read while the reader was
-// written, the second only afterwards.
-var corpora = []string{"first_marked.txt", "first.txt", "second_marked.txt", "second.txt"}
+// written, the second only afterwards; each further lot was written and marked before
+// it was read.
+var corpora = []string{"first_marked.txt", "first.txt", "second_marked.txt", "second.txt", "third_marked.txt", "fourth_marked.txt", "fifth_marked.txt", "sixth_marked.txt"}
 
 // TestReadsMarkedRecipes holds the reading of the marked recipes to what it has
 // reached; docs/measurements.md says what it was at first reading.
@@ -51,7 +52,10 @@ func TestReadsMarkedRecipes(t *testing.T) {
 	for _, c := range []struct {
 		file                    string
 		fields, placed, surplus float64
-	}{{"first_marked.txt", 0.97, 0.96, 0.005}, {"second_marked.txt", 0.96, 0.92, 0.025}} {
+	}{
+		{"first_marked.txt", 0.98, 0.96, 0.005}, {"second_marked.txt", 0.97, 0.94, 0.025},
+		{"third_marked.txt", 0.985, 0.97, 0.005}, {"fourth_marked.txt", 0.975, 0.95, 0.02}, {"fifth_marked.txt", 0.99, 0.96, 0.005}, {"sixth_marked.txt", 0.95, 0.89, 0.015},
+	} {
 		s := score{}
 		for _, w := range corpus(t, c.file) {
 			require.NotEmpty(t, w.marks, w.slug)
@@ -59,7 +63,7 @@ func TestReadsMarkedRecipes(t *testing.T) {
 		}
 		t.Log(strings.Join(s.wrong, "\n"))
 		t.Log(c.file, s)
-		require.Greater(t, s.fields, 1900)
+		require.Greater(t, s.fields, 500)
 		require.GreaterOrEqual(t, float64(s.right)/float64(s.fields), c.fields, s)
 		require.GreaterOrEqual(t, float64(s.placed)/float64(s.lines), c.placed, s)
 		require.LessOrEqual(t, float64(s.surplus)/float64(s.actions), c.surplus, s)

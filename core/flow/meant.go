@@ -18,6 +18,11 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		if t.Name == "serve" && b.base != nil {
 			target = b.base
 		}
+		if target != nil && (t.Medium == "fat" || t.Name == "deep-fry") && b.holdsFat(target) {
+			if pieces := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.holdsFat(x) }); pieces != nil {
+				target = pieces // "heat the oil and fry six at a time"
+			}
+		}
 		if target != nil && target.taken && (t.Name == "strain" || t.Family == "wet heat") {
 			if pot := b.latest(func(x *thing) bool { return x.liquid && !x.taken && x.comp == b.comp }); pot != nil {
 				target = pot // "lift out the meat and let it cool; strain"

@@ -23,7 +23,7 @@ func (t *text) of(n noun, at, upto int, inner bool) (noun, bool) {
 	if len(n.words) == 0 || t.measuring(n) {
 		return owner, true
 	}
-	if !t.lang.Parts[n.head()] && !owner.pronoun && len(n.words) == 1 && len(owner.words) == 1 && !owner.pointed {
+	if !t.lang.Parts[n.head()] && !t.lang.Manner[n.head()] && !owner.pronoun && len(n.words) == 1 && len(owner.words) == 1 && !owner.pointed {
 		n.words = append(n.words, owner.words...) // "cream of tartar"
 		n.upto = owner.upto
 		return n, true
@@ -80,4 +80,15 @@ func (t *text) crosses(i int) bool { return t.is(i, t.lang.Crosses) && t.number(
 // nothing follows that it would measure: "between four cups".
 func (t *text) countsVessels(i, upto int) bool {
 	return t.lang.Vessels[t.low(i)] && t.lang.Prepositions[t.low(i+1)] != "of" && (t.ends(i+1, upto) || t.mark(i+1, ",") || t.conj(i+1) || t.lang.Prepositions[t.low(i+1)] != "")
+}
+
+// remnant finds words that mean what a vessel still holds: "what is left in the
+// pot". It returns how many stand before the preposition.
+func (t *text) remnant(i int) int {
+	for _, p := range t.lang.Remnants {
+		if role := t.lang.Prepositions[t.low(i+len(p))]; t.runs(i, p) && (role == "in" || role == "of") {
+			return len(p)
+		}
+	}
+	return 0
 }

@@ -47,6 +47,11 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	if t.adverb(i) && !t.modifies(i, upto) && !t.foods(t.words[i].norm) && !t.opensThing(i+1) {
 		return n, false
 	}
+	if k := t.remnant(i); k > 0 {
+		of, ok := t.noun(i+k+1, upto, inner) // "what is left of the dressing"
+		of.from, of.rest = i, of.rest || t.lang.Prepositions[t.low(i+k)] == "of"
+		return of, ok
+	}
 	at := t.measure(&n, i, upto)
 	at = t.pointers(&n, at, upto)
 	if n.pronoun {

@@ -140,7 +140,7 @@ func (b *bindings) product(n noun) *thing {
 			}
 		}
 	}
-	if lang.Parts[head] && n.pointed && b.focus != nil {
+	if (lang.Parts[head] || lang.Parts[b.text.low(n.upto-1)]) && n.pointed && b.focus != nil {
 		return b.focus // "strain off the pulp"
 	}
 	raw := b.text.low(n.upto - 1)

@@ -90,7 +90,27 @@ func (b *bindings) resolve(n noun) []referent {
 	if found := b.byKind(n); len(found) > 0 {
 		return found
 	}
+	if t := b.ownWord(n); t != nil {
+		return []referent{{made: t}}
+	}
 	return []referent{{named: b.words(n)}}
+}
+
+// ownWord is what is in hand where a text points at it by a word of its own that names
+// no food: "the stiff ragout".
+func (b *bindings) ownWord(n noun) *thing {
+	lang := b.r.lang
+	head := n.head()
+	if !n.pointed || n.owner != nil || n.possessive || b.takesAway() || b.base == nil || !b.open(b.base) || lang.Remains[head] || lang.Places[head] || lang.Parts[head] || lang.Tools[head] || lang.Fleshly[head] || lang.Heats[head] || lang.Groups[head] != nil {
+		return nil
+	}
+	if _, known := b.r.larder.Index().At(n.words[len(n.words)-1:], 0, true); known || b.r.larder.Words().AnimalWords[head] != "" || len(b.base.holds) < 2 {
+		return nil
+	}
+	if t := b.tech; t.Family != "dough" && t.Family != "cut" && t.Medium == "" && t.Heat == "" {
+		return nil
+	}
+	return b.base
 }
 
 // justNamed finds what a step has named before and speaks of again by its group: "the
@@ -101,7 +121,7 @@ func (b *bindings) justNamed(n noun) *referent {
 	}
 	var found *referent
 	for i := range b.lines {
-		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.closed(i) {
+		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.r.lang.Extracts[b.lines[i].food.Kind] || b.closed(i) {
 			continue
 		}
 		if found != nil {

@@ -208,6 +208,13 @@ func (p *parser) add(c *clause, from, upto int) {
 		p.units = append(p.units, unit{aside: recipe.Condition, from: from, upto: upto})
 		return
 	}
+	if c.going && p.opening && p.onlyHow(c) {
+		if p.front == nil {
+			p.front = &clause{from: from}
+		}
+		p.front.manner, p.front.mannerAt = append(p.front.manner, p.slice(from, upto)), append(p.front.mannerAt, [2]int{from, upto})
+		return // "Working fast, pour the batter"
+	}
 	if last := p.lastClause(); c.going && last != nil {
 		if tech := p.technique(c.sense.Technique); (tech == nil || tech.Going || tech.Joins == "yes" && c.onlyPronouns()) && !p.takesFood(c) {
 			last.manner, last.mannerAt = append(last.manner, p.slice(from, upto)), append(last.mannerAt, [2]int{from, upto})
@@ -222,6 +229,11 @@ func (p *parser) add(c *clause, from, upto int) {
 		}
 	}
 	p.units = append(p.units, unit{clause: c, from: from, upto: upto})
+}
+
+// onlyHow tells whether a clause says nothing but a manner.
+func (p *parser) onlyHow(c *clause) bool {
+	return len(c.objects)+len(c.links)+len(c.particles) == 0 && c.minutes == nil && c.cue[1] == 0
 }
 
 // onlyPronouns tells whether a clause moves around only what is in hand: "spooning it

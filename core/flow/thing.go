@@ -126,7 +126,7 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 	for c := range d.Components {
 		for j := range d.Components[c].Lines {
 			l := &d.Components[c].Lines[j]
-			one := bound{ref: recipe.LineRef(c, j), id: l.ID, comp: c, line: l, food: r.larder.Food(l.FoodID()), name: larder.Words(l.Name), said: map[string]bool{}, left: map[string]float64{}}
+			one := bound{ref: recipe.LineRef(c, j), id: l.ID, comp: c, line: l, food: r.larder.Food(l.FoodID()), name: r.nameOf(l), said: map[string]bool{}, left: map[string]float64{}}
 			for _, also := range l.Also {
 				one.also = append(one.also, larder.Words(also.Name))
 			}
@@ -140,6 +140,18 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 		}
 	}
 	return b
+}
+
+// nameOf are the words that name a line, without what it comes in: "tuna" of "tuna in
+// olive oil".
+func (r *Reader) nameOf(l *recipe.Line) []string {
+	words := larder.Words(l.Name)
+	for i, w := range words {
+		if i > 0 && r.lang.Prepositions[w] == "in" {
+			return words[:i]
+		}
+	}
+	return words
 }
 
 // leftOf is the share of a portion that has not gone in yet.

@@ -46,7 +46,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	case "in", "within":
 		b.inside(l, t, r, vessel)
 	case "into":
-		if vessel != "" && (t.Family == "separate" || t.Family == "cut") && (b.r.lang.Tools[vessel] || b.r.lang.Tools[b.text.low(n.upto-1)] || b.r.lang.Through[b.text.low(l.from)]) {
+		if vessel != "" && (t.Family == "separate" || t.Family == "cut" || t.Joins == "" && t.Family != "assemble") && (b.r.lang.Tools[vessel] || b.r.lang.Tools[b.text.low(n.upto-1)] || b.r.lang.Through[b.text.low(l.from)]) {
 			r.action.Manner = append(r.action.Manner, b.howWith(l)) // "through a fine sieve"
 			return
 		}

@@ -9,6 +9,9 @@ import (
 
 var ingredientHeads = []string{"ingredients", "ingredient list", "you will need", "you'll need", "what you need", "shopping list", "what you'll need", "for this you need", "what goes in", "you need", "things you need"}
 
+// announcingHeads ask for a list within a sentence.
+var announcingHeads = []string{"you will need", "you'll need", "you need", "you want", "you'll want", "i use", "we use", "it takes"}
+
 var methodHeads = []string{"method", "directions", "instructions", "preparation", "steps", "procedure", "how to make it", "to make", "what to do", "how to make", "how to cook", "cooking", "cooking method", "cooking instructions", "making it", "prep", "the method", "the cooking", "how to do it", "to cook", "let's cook", "process", "how it goes", "cooking directions", "how we make it", "how to", "here's how", "how", "how i do it", "how i make it", "how i cook it", "how we do it", "how we cook it", "how you do it", "my way", "what i do", "what we do"}
 
 var afterHeads = []string{"notes", "note", "tips", "tip", "nutrition", "nutritional information", "storage", "variations", "comments", "cook's notes", "cook's note", "recipe notes", "nutrition facts", "nutrition information", "to store", "equipment", "about this recipe", "faq", "make ahead", "serving suggestions", "you may also like", "chef's notes", "cook's tip", "cook's tips", "leftovers", "background", "story", "the story", "history", "source", "per serving", "did you make this", "share this", "related recipes"}

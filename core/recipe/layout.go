@@ -125,9 +125,7 @@ func (l *layout) block(b block) {
 				l.wholePart(name, parts)
 				return
 			}
-			for _, p := range parts {
-				l.block(block{text: p, bullet: true})
-			}
+			l.rowItems(parts)
 			return
 		}
 		if parts := l.inARow(b.text); parts != nil {

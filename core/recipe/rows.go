@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"regexp"
 	"slices"
 	"strings"
 
@@ -14,6 +15,9 @@ import (
 // only announce.
 func (l *layout) labelledRow(text string) (name string, items []string) {
 	label, rest, ok := strings.Cut(text, ":")
+	if at := dashAfter.FindStringIndex(text); at != nil && (!ok || at[1] < len(label)) {
+		label, rest, ok = strings.TrimRight(text[:at[1]], " -–—"), text[at[1]:], l.quantityFirst(text[at[1]:]) // "TARE - 60 ml soy sauce, 1 tbsp mirin"
+	}
 	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !forPeople.MatchString(label) || l.quantityFirst(label) || isOneOf(label, methodHeads) {
 		label, rest, ok = "", "", false
 		for _, head := range ingredientHeads {
@@ -21,6 +25,9 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 				rest, ok = text[len(text)-len(tail):], true
 			}
 		}
+	}
+	if !ok {
+		label, rest, ok = l.announced(text)
 	}
 	if !ok {
 		return "", nil
@@ -34,6 +41,32 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	}
 	return label, items
 }
+
+// dashAfter is the dash behind a name that a list follows.
+var dashAfter = regexp.MustCompile(`^\S+(?: \S+){0,3} [-–—] `)
+
+// announced finds a list behind words that ask for it within a sentence: "For two
+// people you want 300 g potatoes, 2 eggs and 1 tin of tuna". The label is for how many
+// it is, where that stands before them.
+func (l *layout) announced(text string) (label, rest string, ok bool) {
+	lower := strings.ToLower(text)
+	for _, head := range announcingHeads {
+		at := strings.Index(lower, head+" ")
+		if at < 0 || at > farthestHead || at > 0 && lower[at-1] != ' ' {
+			continue
+		}
+		if rest = text[at+len(head)+1:]; l.quantityFirst(rest) {
+			if before := strings.Trim(text[:at], " ,"); forPeople.MatchString(before) {
+				label = before
+			}
+			return label, rest, true
+		}
+	}
+	return "", "", false
+}
+
+// farthestHead is how far into a sentence a list may be announced, in bytes.
+const farthestHead = 60
 
 // A label is at most this many words; a row holds at least this many items.
 const (
@@ -49,6 +82,10 @@ func (l *layout) commaItems(row string) []string {
 		var items []string
 		for part := range strings.SplitSeq(row, ";") {
 			if part = strings.TrimSpace(strings.TrimPrefix(strings.TrimSpace(part), "and ")); part == "" {
+				continue
+			}
+			if name, inner := l.forPart(part); inner != nil {
+				items = append(append(items, partMark+name), inner...)
 				continue
 			}
 			if inner := l.commaItems(part); inner != nil {
@@ -76,11 +113,38 @@ func (l *layout) commaItems(row string) []string {
 		}
 	}
 	if n := len(items); n > 0 {
-		if left, right, ok := strings.Cut(items[n-1], " and "); ok && l.known(left) && l.known(right) && !l.quantityFirst(right) {
+		if left, right, ok := strings.Cut(items[n-1], " and "); ok && l.known(left) && l.known(right) && (l.quantityFirst(left) || !l.quantityFirst(right)) {
 			items = append(items[:n-1], left, right)
 		}
 	}
 	return items
+}
+
+// partMark stands before the name of a part among the items of a row.
+const partMark = "\x00"
+
+// forPart takes a part apart that a row names within: "for the dressing 1 tbsp vinegar,
+// 4 tbsp oil".
+func (l *layout) forPart(text string) (name string, items []string) {
+	m := partWithin.FindStringSubmatchIndex(text)
+	if m == nil || !l.quantityFirst(text[m[1]:]) {
+		return "", nil
+	}
+	return text[m[2]:m[3]], l.commaItems(text[m[1]:])
+}
+
+// partWithin is the name of a part within a row.
+var partWithin = regexp.MustCompile(`(?i)^for the (\pL+(?: \pL+)?):? `)
+
+// rowItems takes in the items of a row, and the parts it names.
+func (l *layout) rowItems(items []string) {
+	for _, item := range items {
+		if name, ok := strings.CutPrefix(item, partMark); ok {
+			l.openPart(name)
+			continue
+		}
+		l.block(block{text: item, bullet: true})
+	}
 }
 
 // saysFor tells whether an item without an amount names a food and what it is
@@ -120,9 +184,7 @@ func (l *layout) wholePart(name string, items []string) {
 	l.beginSingle()
 	before := slices.IndexFunc(l.source.Sections, func(s Section) bool { return l.current != nil && s.Name == l.current.Name })
 	l.openPart(name)
-	for _, item := range items {
-		l.block(block{text: item, bullet: true})
-	}
+	l.rowItems(items)
 	l.row, l.beforeRow = l.current, before
 }
 
@@ -174,7 +236,7 @@ func (l *layout) inARow(text string) []string {
 			return items
 		}
 	}
-	for _, mark := range []string{"|", ";", " / "} {
+	for _, mark := range []string{"|", ";", " / ", " • ", " · "} {
 		items := strings.Split(text, mark)
 		if len(items) < 3 || isOneOf(text, ingredientHeads) {
 			continue

@@ -113,9 +113,9 @@ func ShowMatter(s Span, density float64, pours bool, care Care) string {
 	}
 	beside := Loose
 	if grams < gramsInFigure {
-		beside = Fine
+		beside, grams = Fine, math.Max(math.Round(grams*2)/2, leastShown)
 	}
-	return spoons + " (" + ShowGrams(Exactly(math.Max(math.Round(grams*2)/2, leastShown)), beside) + ")"
+	return spoons + " (" + ShowGrams(Exactly(grams), beside) + ")"
 }
 
 // ShowLiquid writes millilitres, and litres from a thousand up, by the same steps

@@ -480,7 +480,7 @@ func (b *bindings) madeOfPart(n noun) *thing {
 func (b *bindings) wholeName(n noun, part []string) bool {
 	return slices.ContainsFunc(b.direct(n), func(r referent) bool {
 		l := &b.lines[r.portion.line]
-		return !slices.Equal(part, n.words) || len(b.takes) > 0 || !n.pointed || len(l.name) == len(n.words) || b.leftOf(*r.portion) == 0 || n.rest
+		return !slices.Equal(part, n.words) || len(b.takes) > 0 || !n.pointed || len(l.name) == len(n.words) || n.rest
 	})
 }
 

@@ -22,6 +22,8 @@ type Writing struct {
 	Pieces   string
 	// Reworded, Open, Prepares, Missing and Retimed say why a step is as it is.
 	Reworded, Open, Prepares, Missing, Retimed string
+	// FatGone says why a fat is left out that fried what is gone.
+	FatGone string `yaml:"fatGone"`
 	// Allow, Heat and GoOn say a figure of the cook's where no words of the step
 	// can take it in.
 	Allow, Heat string

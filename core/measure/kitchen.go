@@ -88,7 +88,7 @@ const (
 	leastShown    = 0.5
 	spoonGrams    = 12.0
 	leastPoured   = 60.0
-	gramsInFigure = 1.0
+	halfGrams     = 5.0 // below this, half a gram is said
 )
 
 // ShowMatter writes a mass as a kitchen measures that matter: what pours in
@@ -111,11 +111,11 @@ func ShowMatter(s Span, density float64, pours bool, care Care) string {
 	if grams < leastShown || pours {
 		return spoons
 	}
-	beside := Loose
-	if grams < gramsInFigure {
-		beside, grams = Fine, math.Max(math.Round(grams*2)/2, leastShown)
+	shown := ShowGrams(Exactly(grams), Loose)
+	if grams < halfGrams {
+		shown = trim(math.Max(math.Round(grams*2)/2, leastShown)) + ThinSpace + "g"
 	}
-	return spoons + " (" + ShowGrams(Exactly(grams), beside) + ")"
+	return spoons + " (" + shown + ")"
 }
 
 // ShowLiquid writes millilitres, and litres from a thousand up, by the same steps

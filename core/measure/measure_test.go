@@ -106,9 +106,9 @@ func TestFineAmountsNeverMoveByMoreThanTenPercent(t *testing.T) {
 	require.Equal(t, 1.5, measure.RoundGrams(1.4, measure.Fine), "1 g would move it by more than 10 %")
 }
 
-// The grams beside a spoon are rounded once: 2.25 g are no 3 g.
+// The grams beside a spoon are rounded once: 1.4 g are neither 1 g nor 2 g.
 func TestGramsBesideASpoonAreRoundedOnce(t *testing.T) {
-	for grams, want := range map[float64]string{2.25: "¼ tsp (2 g)", 2.6: "½ tsp (3 g)", 0.7: "⅛ tsp (0.5 g)", 0.6: "⅛ tsp (0.5 g)", 5.4: "1 tsp (5 g)"} {
+	for grams, want := range map[float64]string{2.25: "¼ tsp (2.5 g)", 2.6: "½ tsp (2.5 g)", 1.4: "¼ tsp (1.5 g)", 0.6: "⅛ tsp (0.5 g)", 5.4: "1 tsp (5 g)"} {
 		got := strings.ReplaceAll(measure.ShowMatter(measure.Exactly(grams), 1.2, false, measure.Loose), measure.ThinSpace, " ")
 		assert.Equal(t, want, got, "%g g", grams)
 	}

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 )
@@ -28,7 +29,14 @@ func (w *writer) figures(n *node, d *deed) []edit {
 	w.object = nil
 	tail := ""
 	if len(d.along) > 0 {
-		if along := w.comesAlong(n, d.along); along != "" {
+		along, object := w.comesAlong(n, d.along)
+		switch at := w.behindThings(a); {
+		case along == "":
+		case object && a.Words.Verb[1] > a.From && verb == "":
+			out = append(out, edit{a.Words.Verb[1], a.Words.Verb[1], " " + along})
+		case at > 0:
+			out = append(out, edit{at, at, " " + along})
+		default:
 			tail = " " + along
 		}
 	}
@@ -90,27 +98,49 @@ func (w *writer) restOfCue(n *node) string {
 	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
 }
 
+// behindThings is where the last thing that an action names ends, if it says behind it
+// how the action is done; 0 where it does not.
+func (w *writer) behindThings(a *recipe.Action) int {
+	at := 0
+	for _, p := range a.Words.Phrases {
+		if p.Upto <= a.Upto {
+			at = max(at, p.Upto)
+		}
+	}
+	if at == 0 || !slices.ContainsFunc(a.Words.Manners, func(m [2]int) bool { return m[0] >= at && m[1] <= a.Upto }) {
+		return 0
+	}
+	return at
+}
+
 // comesAlong says what an action takes in besides: a fat it fries in, or what
-// else was to go in before.
-func (w *writer) comesAlong(n *node, lines []int) string {
+// else was to go in before. It is the object of a cooking that names none where some
+// of it pours.
+func (w *writer) comesAlong(n *node, lines []int) (text string, object bool) {
 	words := w.c.words()
 	var things []named
 	preposition := words.With
+	object = n.Technique.Family == "wet heat" && len(n.Action.Words.Phrases) == 0
+	pours := false
 	for _, line := range lines {
 		if s := w.stand[line]; s != nil && s.bare && n.Technique.Family != "dry heat" {
 			continue // only a frying has a use for spoonfuls of water
 		}
 		if t, ok := w.ofLine(line, w.shares[line]); ok {
 			things = append(things, t)
+			pours = pours || larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))
 			if n.Technique.Medium == "fat" && w.c.fatLine(w.line(line)) {
 				preposition = words.In
 			}
 		}
 	}
 	if len(things) == 0 {
-		return ""
+		return "", false
 	}
-	return preposition + " " + w.c.listing(things)
+	if object && pours {
+		return w.c.listing(things), true // "bring the water and the bay leaves to the boil"
+	}
+	return preposition + " " + w.c.listing(things), false
 }
 
 // apply puts edits into the words of an action.

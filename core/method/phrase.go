@@ -79,6 +79,12 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
 	}
+	if len(lines) == 0 && !noun.Vessel && w.isLiquor(w.slice(noun.Name, noun.Upto)) && w.lost(noun) {
+		if poured := w.poured(w.heldBefore(noun), at); len(poured) > 0 {
+			return poured, true // the vinegar of "the reserved marinade"
+		}
+		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), nil) // "the reserved broth" of what is not cooked any more
+	}
 	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 {
 		return kept, false
 	}
@@ -127,7 +133,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			continue
 		}
 		share := 1.0
-		if k < len(noun.Refs) && noun.Refs[k].Line != nil {
+		if k < len(noun.Refs) && (noun.Refs[k].Line != nil || noun.Refs[k].Of != "") {
 			share = noun.Refs[k].Share
 		}
 		if s := w.stand[line]; s != nil && k < len(noun.Refs) && w.l.Language().EggParts[noun.Refs[k].Part] > 0 {
@@ -137,7 +143,11 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			w.parted[line], share = at, 1
 		}
 		if s := w.stand[line]; s != nil {
-			out = append(out, w.c.stand(s, share, noun.Rest))
+			t := w.c.stand(s, share, noun.Rest)
+			if measure := w.ownMeasure(noun); measure != "" && share < nearlyAll && !s.bare {
+				t.text = measure + s.name // "a tablespoon of cashew milk"
+			}
+			out = append(out, t)
 			continue
 		}
 		if t, ok := w.ofLine(line, share); ok {
@@ -150,6 +160,41 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 // again tells whether a name points back to where its thing was before: "the same oil".
 func (w *writer) again(noun recipe.Noun) bool {
 	return slices.ContainsFunc(strings.Fields(strings.ToLower(w.slice(noun.From, noun.Upto))), func(word string) bool { return w.l.Language().Again[word] })
+}
+
+// heldBefore are the lines of what something was taken from that only the words name.
+func (w *writer) heldBefore(noun recipe.Noun) []int {
+	var out []int
+	for _, r := range noun.Refs {
+		if r.Made == nil {
+			continue
+		}
+		if at := w.nodeOf(*r.Made); at > 0 {
+			out = append(out, w.graph.Nodes[at-1].Holds...)
+		}
+	}
+	return out
+}
+
+// ownMeasure is how much of a thing a text says by a measure, in its own words; empty
+// where it says a share.
+func (w *writer) ownMeasure(noun recipe.Noun) string {
+	words := w.slice(noun.From, noun.Name)
+	lang := w.l.Language()
+	if noun.Rest || !noun.Measured {
+		return ""
+	}
+	measured := false
+	for _, x := range strings.Fields(strings.ToLower(words)) {
+		if lang.Shares[x] > 0 || lang.Rests[x] {
+			return ""
+		}
+		measured = measured || lang.Measures[x] || lang.Littles[x] > 0
+	}
+	if !measured {
+		return ""
+	}
+	return strings.TrimSpace(words) + " "
 }
 
 // lost tells whether what a pronoun points back to is not said any more.
@@ -176,6 +221,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if len(there) == 0 || w.meantGone(noun) {
 		return nil, true
 	}
+	if at := slices.IndexFunc(there, func(line int) bool { return w.stand[line] != nil }); noun.Rest && at >= 0 {
+		return []named{w.c.stand(w.stand[there[at]], halfSaid, true)}, true // "the rest of the whipped aquafaba"
+	}
 	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })
 	if b := w.before; b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun)) {
 		return w.itOrThem(b, kept)
@@ -194,6 +242,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	}
 	return out, true
 }
+
+// halfSaid stands for a share of which only the rest is said.
+const halfSaid = 0.5
 
 // meantGone tells whether a pronoun means what an action took in by name that is
 // not done any more, and none of which is there: "add the pork and brown it".

@@ -188,12 +188,28 @@ func (p *plan) closing(parts []part) int {
 		for _, at := range parts[k].nodes {
 			t := p.graph.Nodes[at].Technique
 			switch {
-			case t.Shuts(), t.Closes == larder.ClosesLast && closing == len(parts) && !p.cooksAfter(parts, k):
+			case t.Shuts(), t.Closes == larder.ClosesLast && !p.cooksAfter(parts, k) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
 				closing = k
 			}
 		}
 	}
 	return closing
+}
+
+// mixedAfter tells whether what an action made is mixed or ground later.
+func (p *plan) mixedAfter(at int) bool {
+	for _, k := range p.graph.Nodes[at].Users {
+		if f := p.graph.Nodes[k].Technique.Family; f == "mix" || f == "machine" || f == "dough" || p.mixedAfter(k) {
+			return true
+		}
+	}
+	return false
+}
+
+// holdsMost tells whether what an action makes holds most of its part of the dish.
+func (p *plan) holdsMost(at int) bool {
+	n := &p.graph.Nodes[at]
+	return 2*len(n.Holds) >= len(p.dish.Components[n.At.Component].Lines)
 }
 
 // cooksAfter tells whether something is cooked in a pot or pan behind a part.
@@ -211,6 +227,7 @@ func (p *plan) cooksAfter(parts []part, k int) bool {
 // attach gives every line that no step uses one that does: beside what it belongs
 // to, or, where the original does not say when it goes in, before the end.
 func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) bool {
+	unused = p.withoutFat(comp, i, unused)
 	if len(unused) == 0 || len(comp.Steps) == 0 {
 		return false
 	}
@@ -226,13 +243,43 @@ func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) boo
 		}
 		things := make([]named, len(lines))
 		for k, at := range lines {
-			things[k] = named{text: c.words().The + " " + lowered(comp.Lines[at].Name)}
+			things[k] = named{text: c.words().The + " " + p.lowered(&comp.Lines[at].Line)}
 		}
 		text := larder.Capital(c.words().Add) + " " + c.listing(things) + "."
 		step := swap.Step{Step: recipe.Step{Text: text, Lines: lines}, From: []int{}, Change: swap.Added, Why: c.words().Missing}
 		comp.Steps = slices.Insert(comp.Steps, where, step)
 	}
 	return true
+}
+
+// withoutFat lets go of the fats among lines that only fried what is not fried any
+// more, and leaves the others.
+func (p *plan) withoutFat(comp *swap.Component, i int, lines []int) []int {
+	return slices.DeleteFunc(slices.Clone(lines), func(at int) bool {
+		l := &comp.Lines[at]
+		if l.From == nil || l.Change != swap.Kept && l.Change != swap.Swapped || !p.c.fatLine(&l.Line) || !p.onlyFried(p.graph.Named(*l.From)) {
+			return false
+		}
+		l.Change, l.Why = swap.Dropped, p.c.words().FatGone
+		return true
+	})
+}
+
+// onlyFried tells whether a line is named by nothing but frying, and heating for it,
+// that is not done any more.
+func (p *plan) onlyFried(line int) bool {
+	fried := false
+	for k := range p.graph.Nodes {
+		n := &p.graph.Nodes[k]
+		if line < 0 || !slices.Contains(n.Named, line) {
+			continue
+		}
+		if !p.deeds[k].drop || n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {
+			return false
+		}
+		fried = true
+	}
+	return fried
 }
 
 // beside is where among the steps a line goes in that none uses: behind the step

@@ -34,10 +34,14 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)
 	}
 	own.objects = to
-	text := verb
+	text, behind := verb, ""
+	if at := strings.LastIndex(verb, " "); at > 0 && w.l.Language().AdjectiveVerbs[verb[at+1:]] {
+		text, behind = verb[:at], verb[at:] // "keep the soy chunks warm"
+	}
 	if len(to) > 0 {
 		text += " " + w.c.listing(to)
 	}
+	text += behind
 	if len(with) > 0 {
 		preposition := words.With
 		if n.Technique.Medium == "fat" || n.Technique.Medium == "liquid" {

@@ -92,6 +92,32 @@ func (p *plan) decideAll() {
 	for i := range p.graph.Nodes {
 		p.decide(i)
 	}
+	for i := range p.graph.Nodes {
+		if p.heatsForNothing(i) {
+			p.deeds[i].drop = true
+		}
+	}
+}
+
+// heatsForNothing tells whether a fat is heated in which nothing is fried any more.
+func (p *plan) heatsForNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "gentle heat" || len(n.Users) == 0 || len(n.To) == 0 {
+		return false
+	}
+	return !slices.ContainsFunc(n.To, func(line int) bool { return !p.fries(line) }) && !p.cooksOn(i, i)
+}
+
+// cooksOn tells whether what an action made goes on into work that is done: right away,
+// or through work that is not done any more into work over a fire.
+func (p *plan) cooksOn(i, first int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i].Users, func(k int) bool {
+		if p.deeds[k].drop {
+			return p.cooksOn(k, first)
+		}
+		t := p.graph.Nodes[k].Technique
+		return slices.Contains(p.graph.Nodes[k].Inputs, first) || t.Joins == "yes" || t.Heat != "" && t.Family != "oven"
+	})
 }
 
 // inOrder lists the stand-ins by their lines.

@@ -302,6 +302,9 @@ func (p *plan) nextPlace(line, i int) int {
 			}
 		}
 	}
+	if fat && best >= 0 && (p.graph.Nodes[best].Liquid || p.graph.Nodes[best].Technique.Family == "mix" || p.hasFat(best)) {
+		return -1 // it only fried what is gone
+	}
 	return best
 }
 

@@ -55,6 +55,9 @@ func (w *writer) clauses() []*clause {
 	for _, c := range out {
 		if c.aside {
 			c.text = w.slice(c.from, c.upto)
+			if w.slice(c.from-1, c.from) == "(" && w.slice(c.upto, c.upto+1) == ")" {
+				c.text = "(" + c.text + ")"
+			}
 			if w.speaksOfGone(c.text) || w.hangsInBrackets(c) {
 				c.gone, c.changed = true, true
 			}
@@ -210,9 +213,12 @@ func (w *writer) between(s *sentence, left []*clause, i int) string {
 	at := slices.Index(s.clauses, c)
 	if at > 0 && !prev.trimmed && s.clauses[at-1] == prev && prev.upto > 0 && c.upto > 0 && prev.upto <= c.from {
 		gap := w.slice(prev.upto, c.from)
-		if !strings.ContainsAny(gap, "()") {
+		if !strings.ContainsAny(gap, "()") && !strings.HasPrefix(c.text, "(") && !strings.HasSuffix(prev.text, ")") {
 			return gap
 		}
+	}
+	if strings.HasPrefix(c.text, "(") {
+		return " "
 	}
 	if prev.aside || i < len(left)-1 || w.goesAlong(c) {
 		return ", "

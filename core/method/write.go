@@ -313,7 +313,17 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if !kept && len(d.subject) == 0 && !w.impliesWork(n) {
 		return nil, false
 	}
+	if !kept && objects == 0 && n.Technique.Joins == "yes" && w.intoGone(a, out) {
+		return nil, false // "pour over the meat", which goes in later
+	}
 	return append(append(out, w.takesPot(n)...), w.figures(n, d)...), true
+}
+
+// intoGone tells whether all that an action says something goes into is gone.
+func (w *writer) intoGone(a *recipe.Action, edits []edit) bool {
+	return slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role == "into" && slices.ContainsFunc(edits, func(e edit) bool { return e.from <= p.From && e.upto >= p.Upto && e.text == "" })
+	})
 }
 
 // saysPot tells whether the words of an action say in which pot or pan it is done.

@@ -31,6 +31,8 @@ type Node struct {
 	// Named are the lines that the action speaks of by themselves; Holds those
 	// in what it makes.
 	Named, Holds []int
+	// shares are the lines that it holds a share of, while the rest is elsewhere.
+	shares []int
 	// Inputs are the nodes whose outcome goes in; Users those that take the
 	// outcome of this one.
 	Inputs, Users []int
@@ -119,6 +121,9 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 		for _, line := range slices.Concat(n.To, n.With, n.Into) {
 			if !slices.Contains(n.Holds, line) {
 				n.Holds = append(n.Holds, line)
+				if !moved[line] {
+					n.shares = append(n.shares, line)
+				}
 			}
 		}
 		for line := range moved {
@@ -186,9 +191,10 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	}
 	var out []int
 	for _, line := range t.graph.Nodes[from].Holds {
-		if t.holder[line] == from || r.Share < 1 {
+		held := t.holder[line] == from
+		if held || r.Share < 1 || slices.Contains(t.graph.Nodes[from].shares, line) {
 			out = append(out, line)
-			if r.Share >= 1 {
+			if held && r.Share >= 1 {
 				moved[line] = true
 			}
 		}

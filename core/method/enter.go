@@ -124,6 +124,9 @@ func (p *plan) enter(s *standIn) {
 			return // nobody opens a pie to add something
 		}
 		if p.boundBefore(s, path[start:i]) {
+			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.cueGone(n) {
+				return // it goes on until something else is done
+			}
 			shorter := math.Max(math.Max(left, leastBase), math.Min(p.wants(path[i]), minutes))
 			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
 				p.lasts[path[i]] = shorter
@@ -195,10 +198,10 @@ func (p *plan) onlyItsBody(s *standIn, i int) bool {
 func (p *plan) boundBefore(s *standIn, path []int) bool {
 	return slices.ContainsFunc(path, func(i int) bool {
 		n := &p.graph.Nodes[i]
-		if !slices.Contains(n.Named, s.node) {
-			return false
-		}
 		t := n.Technique
+		if !slices.Contains(n.Named, s.node) {
+			return t.Closes == larder.ClosesAlways && t.Medium == "" && t.Family != "coat" && t.Name != "top" && slices.Contains(n.To, s.node)
+		}
 		return t.Name == "marinate" || p.places(i) || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "top"
 	})
 }
@@ -231,6 +234,9 @@ func (p *plan) namedSoon(s *standIn, path []int, start int) int {
 		}
 		if slices.Contains(n.Named, s.node) && slices.Contains(n.To, s.node) {
 			return k
+		}
+		if n.Technique.Family == "machine" || n.Technique.Family == "dough" {
+			break // it is made into something else
 		}
 	}
 	return start

@@ -29,7 +29,7 @@ func (w *writer) figures(n *node, d *deed) []edit {
 	w.object = nil
 	tail := ""
 	if len(d.along) > 0 {
-		along, object := w.comesAlong(n, d.along)
+		along, object := w.comesAlong(n, d.along, len(d.before) == 0)
 		switch at := w.behindThings(a); {
 		case along == "":
 		case object && a.Words.Verb[1] > a.From && verb == "":
@@ -114,13 +114,13 @@ func (w *writer) behindThings(a *recipe.Action) int {
 }
 
 // comesAlong says what an action takes in besides: a fat it fries in, or what
-// else was to go in before. It is the object of a cooking that names none where some
-// of it pours.
-func (w *writer) comesAlong(n *node, lines []int) (text string, object bool) {
+// else was to go in before. It is the object of a cooking that is open, that names none, where
+// some of it pours.
+func (w *writer) comesAlong(n *node, lines []int, open bool) (text string, object bool) {
 	words := w.c.words()
 	var things []named
 	preposition := words.With
-	object = n.Technique.Family == "wet heat" && len(n.Action.Words.Phrases) == 0
+	object = open && n.Technique.Family == "wet heat" && len(n.Action.Words.Phrases) == 0
 	pours := false
 	for _, line := range lines {
 		if s := w.stand[line]; s != nil && s.bare && n.Technique.Family != "dry heat" {

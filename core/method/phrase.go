@@ -100,6 +100,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return kept, false
 	case made && noun.Pronoun && noun.Rest && !w.lost(noun):
 		return kept, false // "the rest" of what stands for it
+	case made && !noun.Pronoun && p.Role != "into" && w.intoItself(n, noun):
+		return nil, true // "return the chicken with its juices"
 	case made && !noun.Pronoun:
 		return w.product(noun, lines, at, kept)
 	case made:
@@ -155,6 +157,14 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
+}
+
+// intoItself tells whether a noun means what an action's things go into, by a name that
+// only a body gives.
+func (w *writer) intoItself(n *node, noun recipe.Noun) bool {
+	return w.fleshly(w.slice(noun.Name, noun.Upto)) && slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		return r.Made != nil && slices.ContainsFunc(n.Action.Into, func(o recipe.Ref) bool { return o.Made != nil && *o.Made == *r.Made })
+	})
 }
 
 // again tells whether a name points back to where its thing was before: "the same oil".
@@ -218,6 +228,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 			there = append(there, line)
 		}
 	}
+	if entering := w.entering(lines, at); len(entering) > 0 && w.lost(noun) {
+		return w.named(entering), true // "flake the fish and fold it in", of what is in flakes
+	}
 	if len(there) == 0 || w.meantGone(noun) {
 		return nil, true
 	}
@@ -241,6 +254,17 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
+}
+
+// entering are the stand-ins among lines that go in with an action.
+func (w *writer) entering(lines []int, at int) []*standIn {
+	var out []*standIn
+	for _, line := range lines {
+		if s := w.stand[line]; s != nil && !s.gone && s.enters == at && s.tail == 0 && s.flesh() {
+			out = append(out, s)
+		}
+	}
+	return out
 }
 
 // halfSaid stands for a share of which only the rest is said.

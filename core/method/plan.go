@@ -115,8 +115,12 @@ func (p *plan) cooksOn(i, first int) bool {
 		if p.deeds[k].drop {
 			return p.cooksOn(k, first)
 		}
-		t := p.graph.Nodes[k].Technique
-		return slices.Contains(p.graph.Nodes[k].Inputs, first) || t.Joins == "yes" || t.Heat != "" && t.Family != "oven"
+		n := &p.graph.Nodes[k]
+		if slices.Contains(n.Inputs, first) {
+			return true
+		}
+		fat := slices.ContainsFunc(p.graph.Nodes[first].To, func(line int) bool { return slices.Contains(n.With, line) || slices.Contains(n.Into, line) })
+		return fat && (n.Technique.Joins == "yes" || n.Technique.Heat != "" && n.Technique.Family != "oven")
 	})
 }
 

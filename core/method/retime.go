@@ -295,14 +295,14 @@ func (p *plan) nextPlace(line, i int) int {
 		switch {
 		case fat && n.Technique.Medium == "fat" && n.Technique.Family == "dry heat" && !p.hasFat(k):
 			return k
-		case best < 0 && len(n.To) > 0 && (n.Technique.Family == "wet heat" || n.Technique.Family == "dry heat" || n.Technique.Family == "mix"):
+		case best < 0 && len(n.To) > 0 && (n.Technique.Family == "wet heat" || n.Technique.Family == "dry heat" || n.Technique.Family == "mix" || n.Technique.Family == "machine"):
 			best = k
 			if !fat {
 				return best
 			}
 		}
 	}
-	if fat && best >= 0 && (p.graph.Nodes[best].Liquid || p.graph.Nodes[best].Technique.Family == "mix" || p.hasFat(best)) {
+	if fat && best >= 0 && (p.graph.Nodes[best].Liquid || p.graph.Nodes[best].Technique.Family == "mix" || p.graph.Nodes[best].Technique.Family == "machine" || p.hasFat(best)) {
 		return -1 // it only fried what is gone
 	}
 	return best

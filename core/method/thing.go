@@ -22,7 +22,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		if poured := w.poured(lines, at); len(poured) > 0 {
 			return poured, true // "the wine" of "the mussel juices"
 		}
-		if text, ok := w.otherLiquor(at); ok {
+		if text, ok := w.otherLiquor(at, w.saidMass(w.slice(noun.From, noun.Upto))); ok {
 			return []named{{text: text}}, true
 		}
 	}
@@ -33,18 +33,29 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 }
 
 // otherLiquor is what stands for the liquid of a cooking that is not done any more, as
-// much of it as there was water.
-func (w *writer) otherLiquor(at int) (string, bool) {
+// much of it as is said or as there was water.
+func (w *writer) otherLiquor(at int, said float64) (string, bool) {
 	n := &w.graph.Nodes[at]
 	u := w.l.SmallUseFor(n.Technique, stockKind, "")
 	if u == nil || w.small == nil || !w.cookingGone(at) {
 		return "", false
 	}
 	use := *u
-	if ml := w.waterGone(at); ml > 0 {
+	if ml := w.waterGone(at); said > 0 {
+		use.Grams = said
+	} else if ml > 0 {
 		use.Grams = ml
 	}
 	return w.small(&use, n.Action)
+}
+
+// saidMass is the mass that words say of a liquid, 0 where they say none.
+func (w *writer) saidMass(words string) float64 {
+	l := w.c.reader.Line(words, w.dish.Measures)
+	if l.Amount == nil || l.Grams == nil {
+		return 0
+	}
+	return l.Mass()
 }
 
 // waterGone is how much water from the tap the words of dropped work before an action
@@ -152,9 +163,10 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if lang.Fats[last] && s != nil && n.Technique.Heat != "" && n.Technique.Family != "wet heat" && p.Role != "to" {
 		return w.otherFat(n, at, kept)
 	}
-	if w.isLiquor(name) && !w.l.Language().Loose[last] {
-		if text, ok := w.otherLiquor(at); ok {
-			return []named{{text: w.measured(p, name) + text}}, true
+	if w.isLiquor(name) && (!w.l.Language().Loose[last] || len(w.animalWords(name)) > 0) {
+		measured := w.measured(p, name)
+		if text, ok := w.otherLiquor(at, w.saidMass(measured+" "+name)); ok {
+			return []named{{text: measured + text}}, true
 		}
 	}
 	if w.fleshly(name) && s != nil {

@@ -131,8 +131,12 @@ func (w *writer) action(i int) []*clause {
 			}
 		}
 	}
+	finished := map[string]bool{}
 	for _, s := range d.finish {
-		own.changed = true
+		if finished[s.book.ID] {
+			continue
+		}
+		finished[s.book.ID], own.changed = true, true
 		text := lowered(strings.TrimSuffix(s.book.FinishFor(s.chosen.Use), "."))
 		out = append(out, &clause{node: -1, changed: true, text: text, stands: []*standIn{s}})
 	}
@@ -300,7 +304,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
 			}
 		}
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 || w.countsGone(n, w.slice(at[0], at[1]))) {
 			out = append(out, edit{at[0], at[1], ""})
 		}
 	}

@@ -55,10 +55,19 @@ type Language struct {
 	Shares, Littles, EggParts                map[string]float64
 	Groups, ProductHolds                     map[string]List
 
+	// Headings are those of recipes.
+	Headings Headings `yaml:"-"`
 	// Writing holds the words by which a method is written.
 	Writing Writing `yaml:"-"`
 
 	verbs verbTable
+}
+
+// Headings stand above the parts of a recipe: its list, its method, what belongs to
+// neither. Announcing ask for a list within a sentence; PartOf open the name of a part.
+type Headings struct {
+	Ingredients, Announcing, Method, After []string
+	PartOf                                 []string `yaml:"partof"`
 }
 
 // Set is a set of words, in lower case without accents.
@@ -154,6 +163,9 @@ func Load(src Source, locale string) (*Language, error) {
 		return nil, fmt.Errorf("load language %s: %w", locale, err)
 	}
 	if err := src.Decode("language/"+locale+"/writing.yaml", &l.Writing); err != nil {
+		return nil, fmt.Errorf("load language %s: %w", locale, err)
+	}
+	if err := src.Decode("language/"+locale+"/headings.yaml", &l.Headings); err != nil {
 		return nil, fmt.Errorf("load language %s: %w", locale, err)
 	}
 	l.Locale = locale

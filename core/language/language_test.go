@@ -68,6 +68,7 @@ func TestABrokenTableIsNamed(t *testing.T) {
 		"language/xx/words.yaml":      {Data: []byte("articles: a the\n")},
 		"language/xx/inflection.yaml": {Data: []byte("doubles: chop\n")},
 		"language/xx/writing.yaml":    {Data: []byte("the: the\n")},
+		"language/xx/headings.yaml":   {Data: []byte("method: [method]\n")},
 		"language/xx/verbs.csv":       {Data: []byte("technique,verbs,keys\nfry,fry\n")},
 	}
 	_, err := language.Load(knowledge.Files{FS: files}, "xx")

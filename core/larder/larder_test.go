@@ -73,6 +73,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"language/en/words.yaml":      {Data: []byte("articles: a\nlacking: without\n")},
 		"language/en/inflection.yaml": {Data: []byte("doubles: chop\n")},
 		"language/en/writing.yaml":    {Data: []byte("the: the\n")},
+		"language/en/headings.yaml":   {Data: []byte("method: [method]\n")},
 		"language/en/verbs.csv":       {Data: []byte("technique,verbs,keys\nfly,loft|hoist,\n-,wait,\n")},
 		"words.yaml":                  {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
 		"foods/a.csv": {Data: []byte("id,name,aliases,origin,class,kind,mark,grade,allergens,density,pieces,weigh,why\n" +

@@ -84,11 +84,11 @@ func ShowGrams(s Span, care Care) string {
 // A mass below leastShown grams is not shown beside the spoons that measure it; a
 // liquid below leastPoured millilitres is measured by the spoon.
 const (
-	aPinch        = "a pinch"
-	leastShown    = 0.5
-	spoonGrams    = 12.0
-	leastPoured   = 60.0
-	halfGrams     = 5.0 // below this, half a gram is said
+	aPinch      = "a pinch"
+	leastShown  = 0.5
+	spoonGrams  = 12.0
+	leastPoured = 60.0
+	halfGrams   = 5.0 // below this, half a gram is said
 )
 
 // ShowMatter writes a mass as a kitchen measures that matter: what pours in

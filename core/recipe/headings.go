@@ -7,22 +7,14 @@ import (
 	"yembra/core/larder"
 )
 
-var ingredientHeads = []string{"ingredients", "ingredient list", "you will need", "you'll need", "what you need", "shopping list", "what you'll need", "for this you need", "what goes in", "you need", "things you need"}
-
-// announcingHeads ask for a list within a sentence.
-var announcingHeads = []string{"you will need", "you'll need", "you need", "you want", "you'll want", "i use", "we use", "it takes"}
-
-var methodHeads = []string{"method", "directions", "instructions", "preparation", "steps", "procedure", "how to make it", "to make", "what to do", "how to make", "how to cook", "cooking", "cooking method", "cooking instructions", "making it", "prep", "the method", "the cooking", "how to do it", "to cook", "let's cook", "process", "how it goes", "cooking directions", "how we make it", "how to", "here's how", "how", "how i do it", "how i make it", "how i cook it", "how we do it", "how we cook it", "how you do it", "my way", "what i do", "what we do"}
-
-var afterHeads = []string{"notes", "note", "tips", "tip", "nutrition", "nutritional information", "storage", "variations", "comments", "cook's notes", "cook's note", "recipe notes", "nutrition facts", "nutrition information", "to store", "equipment", "about this recipe", "faq", "make ahead", "serving suggestions", "you may also like", "chef's notes", "cook's tip", "cook's tips", "leftovers", "background", "story", "the story", "history", "source", "per serving", "did you make this", "share this", "related recipes"}
-
 func isOneOf(text string, heads []string) bool {
 	t := strings.ToLower(strings.Trim(text, " :.*#_-–—="))
 	if _, second, ok := strings.Cut(t, " / "); ok && isOneOf(second, heads) {
 		return true // said in two languages
 	}
 	for _, h := range heads {
-		if t == h || strings.HasPrefix(t, h+" (") || (strings.HasPrefix(t, h+" for ") || strings.HasPrefix(t, h+" to ")) && len(t) < 60 || strings.HasPrefix(t, h+":") {
+		rest, ok := strings.CutPrefix(t, h)
+		if ok && (rest == "" || rest[0] == ':' || strings.HasPrefix(rest, " (") || (strings.HasPrefix(rest, " for ") || strings.HasPrefix(rest, " to ")) && len(t) < 60) {
 			return true
 		}
 	}
@@ -81,12 +73,13 @@ func (l *layout) partHeading(b block) bool {
 	return upper && !b.bullet && !l.ingredientLike(b)
 }
 
-func partTitle(text string) string {
+// partTitle is the name of a part without what opens it: "Sauce" of "For the sauce".
+func (l *layout) partTitle(text string) string {
 	t := strings.Trim(text, " :*#_-–—=")
 	lower := strings.ToLower(t)
-	for _, p := range []string{"ingredients for the ", "for the ", "to make the ", "ingredients for ", "the ", "for "} {
-		if strings.HasPrefix(lower, p) {
-			t = t[len(p):]
+	for _, p := range l.heads.PartOf {
+		if strings.HasPrefix(lower, p+" ") {
+			t = t[len(p)+1:]
 			break
 		}
 	}

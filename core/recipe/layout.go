@@ -6,6 +6,7 @@ import (
 	"unicode"
 	"unicode/utf8"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
 )
@@ -14,7 +15,7 @@ import (
 // is, the named parts with their ingredient lines, and the method. Text around
 // the recipe (a memoir before, notes after) is left out.
 func (r *Reader) Layout(text string) Source {
-	l := layout{reader: r}
+	l := layout{reader: r, heads: &r.larder.Language().Headings, read: map[string]Line{}}
 	blocks := paragraphs(text)
 	if len(blocks) > mostBlocks {
 		blocks = blocks[:mostBlocks]
@@ -52,7 +53,10 @@ const (
 )
 
 type layout struct {
-	reader  *Reader
+	reader *Reader
+	heads  *language.Headings
+	// read are lines that were read to see what they are.
+	read    map[string]Line
 	source  Source
 	mode    mode
 	waiting []block // blocks before the first heading, to find the name in
@@ -98,9 +102,19 @@ func (l *layout) calledProduct(text string) bool {
 	return !hasNumber && l.reader.larder.Language().Products[larder.Fold(words[len(words)-1])]
 }
 
+// line reads a text as a line, once.
+func (l *layout) line(text string) Line {
+	if line, known := l.read[text]; known {
+		return line
+	}
+	line := l.reader.Line(text, measure.US)
+	l.read[text] = line
+	return line
+}
+
 // known tells whether a text names a food or animal matter.
 func (l *layout) known(text string) bool {
-	line := l.reader.Line(text, measure.US)
+	line := l.line(text)
 	return line.Food != nil || line.Origin != larder.Unknown
 }
 
@@ -113,7 +127,7 @@ func (l *layout) block(b block) {
 	if b.text == "" {
 		return
 	}
-	if (l.mode == before || l.mode == listing) && !labelled(b.text, ingredientHeads) {
+	if (l.mode == before || l.mode == listing) && !labelled(b.text, l.heads.Ingredients) {
 		if name, parts := l.labelledRow(b.text); parts != nil {
 			switch {
 			case name != "" && (l.serves(block{text: name}) || forPeople.MatchString(name)): // "For 4: 500 g beef, 1 onion"
@@ -136,19 +150,19 @@ func (l *layout) block(b block) {
 		}
 	}
 	switch {
-	case isOneOf(b.text, ingredientHeads) && len(b.text) < 70 || labelled(b.text, ingredientHeads):
+	case isOneOf(b.text, l.heads.Ingredients) && len(b.text) < 70 || labelled(b.text, l.heads.Ingredients):
 		l.mode = listing
 		if name := partName(b.text); name != "" {
 			l.section(name)
 		}
-		l.inline(b, ingredientHeads)
+		l.inline(b, l.heads.Ingredients)
 		return
-	case isOneOf(b.text, methodHeads) && (b.heading || len(b.text) < 24) || labelled(b.text, methodHeads):
+	case isOneOf(b.text, l.heads.Method) && (b.heading || len(b.text) < 24) || labelled(b.text, l.heads.Method):
 		l.startMethod()
 		l.methodNamed = true
-		l.inline(b, methodHeads)
+		l.inline(b, l.heads.Method)
 		return
-	case isOneOf(b.text, afterHeads) && len(b.text) < 40 && (l.mode == method || b.heading):
+	case isOneOf(b.text, l.heads.After) && len(b.text) < 40 && (l.mode == method || b.heading):
 		if l.mode != before {
 			l.mode = after
 			return
@@ -214,7 +228,7 @@ func (l *layout) begin(first int) {
 	l.waiting = l.waiting[:first]
 	l.mode = listing
 	if first > 1 && (l.partHeading(l.waiting[first-1]) || namesAPart(l.waiting[first-1]) && len(run) > 1 && namesAPart(run[1])) {
-		l.section(partTitle(l.waiting[first-1].text))
+		l.section(l.partTitle(l.waiting[first-1].text))
 		l.waiting = l.waiting[:first-1]
 	}
 	for _, w := range run {
@@ -251,7 +265,7 @@ func (l *layout) inListing(b block) {
 		l.startMethod()
 		l.inMethod(b)
 	case l.partHeading(b):
-		l.section(partTitle(b.text))
+		l.section(l.partTitle(b.text))
 	default:
 		if l.current == nil {
 			l.section("")
@@ -283,11 +297,11 @@ func (l *layout) inMethod(b block) {
 	if b.heading && len(b.text) < 60 && !b.numbered {
 		// A part heading inside the method chooses the part its steps belong to;
 		// followed by a list, it opens a new part.
-		l.choose(partTitle(b.text))
+		l.choose(l.partTitle(b.text))
 		return
 	}
 	if l.namesPart(b) {
-		l.choose(partTitle(b.text))
+		l.choose(l.partTitle(b.text))
 		return
 	}
 	if l.current == nil {
@@ -310,7 +324,7 @@ func (l *layout) namesPart(b block) bool {
 	if b.bullet || b.numbered || strings.HasSuffix(b.text, ".") || len(strings.Fields(b.text)) > 6 {
 		return false
 	}
-	name := partTitle(b.text)
+	name := l.partTitle(b.text)
 	for _, s := range l.source.Sections {
 		if s.Name != "" && strings.EqualFold(s.Name, name) {
 			return true

@@ -91,7 +91,7 @@ func (l *layout) ingredientLike(b block) bool {
 	if len(words) > 9 && strings.HasSuffix(b.text, ".") {
 		return false
 	}
-	line := l.reader.Line(b.text, measure.US)
+	line := l.line(b.text)
 	known := line.Food != nil || line.Origin != larder.Unknown
 	if b.bullet || line.Amount != nil && line.Amount.Unit != measure.Piece {
 		return known || line.Amount != nil

@@ -6,7 +6,6 @@ import (
 	"strings"
 
 	"yembra/core/larder"
-	"yembra/core/measure"
 )
 
 // labelledRow takes a list apart that stands in one row behind its name or
@@ -18,9 +17,9 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if at := dashAfter.FindStringIndex(text); at != nil && (!ok || at[1] < len(label)) {
 		label, rest, ok = strings.TrimRight(text[:at[1]], " -–—"), text[at[1]:], l.quantityFirst(text[at[1]:]) // "TARE - 60 ml soy sauce, 1 tbsp mirin"
 	}
-	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !forPeople.MatchString(label) || l.quantityFirst(label) || isOneOf(label, methodHeads) {
+	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !forPeople.MatchString(label) || l.quantityFirst(label) || isOneOf(label, l.heads.Method) {
 		label, rest, ok = "", "", false
-		for _, head := range ingredientHeads {
+		for _, head := range l.heads.Ingredients {
 			if tail, found := strings.CutPrefix(strings.ToLower(text), head+" "); found {
 				rest, ok = text[len(text)-len(tail):], true
 			}
@@ -36,7 +35,7 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if len(items) < leastRowItems {
 		return "", nil
 	}
-	if isOneOf(label, ingredientHeads) {
+	if isOneOf(label, l.heads.Ingredients) {
 		label = ""
 	}
 	return label, items
@@ -50,7 +49,7 @@ var dashAfter = regexp.MustCompile(`^\S+(?: \S+){0,3} [-–—] `)
 // it is, where that stands before them.
 func (l *layout) announced(text string) (label, rest string, ok bool) {
 	lower := strings.ToLower(text)
-	for _, head := range announcingHeads {
+	for _, head := range l.heads.Announcing {
 		at := strings.Index(lower, head+" ")
 		if at < 0 || at > farthestHead || at > 0 && lower[at-1] != ' ' {
 			continue
@@ -164,7 +163,7 @@ func (l *layout) saysFor(text string) bool {
 // and no word on the one before it: "1 tsp mustard, lemon juice, parsley" but
 // "1 onion, grated", "1 chicken, skin on".
 func (l *layout) foodAlone(text string) bool {
-	line := l.reader.Line(text, measure.US)
+	line := l.line(text)
 	words := larder.Words(text)
 	return line.Food != nil && line.Preparation == "" && strings.EqualFold(line.Name, text) &&
 		(len(words) > 1 || len(words) == 1 && !l.reader.larder.Language().Parts[words[0]])
@@ -175,7 +174,7 @@ func (l *layout) openPart(name string) {
 	if l.mode == before {
 		l.mode = listing
 	}
-	l.section(partTitle(name))
+	l.section(l.partTitle(name))
 }
 
 // wholePart takes in a part whose list stands in one row with its name; what is
@@ -238,7 +237,7 @@ func (l *layout) inARow(text string) []string {
 	}
 	for _, mark := range []string{"|", ";", " / ", " • ", " · "} {
 		items := strings.Split(text, mark)
-		if len(items) < 3 || isOneOf(text, ingredientHeads) {
+		if len(items) < 3 || isOneOf(text, l.heads.Ingredients) {
 			continue
 		}
 		amounts := 0

@@ -1,12 +1,10 @@
 package flow
 
 import (
-	"slices"
 	"strings"
 
 	"yembra/core/language"
 	"yembra/core/lex"
-	"yembra/core/recipe"
 )
 
 // body reads what hangs on one verb, up to where its clause ends.
@@ -248,106 +246,4 @@ func (b *body) onlyDescribes(n noun) bool {
 		}
 	}
 	return len(n.words) > 0 && !n.pointed && !n.pronoun
-}
-
-// meanwhile tells whether an order that adds something begins behind "while you".
-func (b *body) meanwhile(i int) bool {
-	return b.is(i, b.lang.Whiles) && b.is(i+1, b.lang.Cooks) && b.addsAt(i+2)
-}
-
-// listed tells whether a clause is done to something of the list: "the rum, if you
-// are using it".
-func (c *clause) listed(t *text) bool {
-	return slices.ContainsFunc(c.objects, func(n noun) bool { return len(n.words) > 0 && t.listed(n.head()) })
-}
-
-// lasts takes the time that a remark says the work takes: "which takes 20 minutes".
-func (c *clause) lasts(t *text, from, upto int) {
-	for i := from; i+1 < upto && c.minutes == nil; i++ {
-		at := i + 1
-		for t.is(at, t.lang.Articles) && !t.halfOf(at) || t.is(at, t.lang.Qualifiers) {
-			at++
-		}
-		if took, ok := t.time(at); t.is(i, t.lang.Takes) && ok && !took.aside {
-			c.minutes, c.clock = &took.span, [2]int{at, took.upto}
-		}
-	}
-}
-
-// sinks tells whether a time behind the verb is that of the work and not of when it is
-// done: "rest 5 minutes before serving", but not "take out 15 minutes before serving".
-func (b *body) sinks() bool {
-	t := b.technique(b.sense.Technique)
-	return t == nil || t.Takes != "part" && t.Family != "assemble"
-}
-
-// hanging reads a clause that hangs on this one under a conjunction: a
-// condition makes it conditional, everything else only says how.
-func (b *body) hanging(i, n int, kind string) int {
-	end := i + n
-	for end < b.upto && !b.mark(end, ",") && !b.is(end, b.lang.Until) {
-		if c, ok := b.time(end + 1); ok && !c.aside && b.lang.Prepositions[b.low(end)] == "for" {
-			break // "as low as possible for 3 hours"
-		}
-		end++
-	}
-	if kind == language.If || kind == language.Optional && !b.clause.listed(b.text) || kind != language.Optional && b.is(i, b.lang.Ifs) {
-		b.clause.conditional = true
-	}
-	b.clause.lasts(b.text, i, end)
-	b.how(i, end)
-	return end
-}
-
-// until reads a cue.
-func (b *body) until(i int) int {
-	end := i + 1
-	for end < b.upto {
-		if b.mark(end, "(:") {
-			break
-		}
-		if b.mark(end, ",") || b.conj(end) {
-			next := end + 1
-			for b.conj(next) {
-				next++
-			}
-			if _, ok := b.time(next); ok || b.is(next, b.lang.Until) || b.goes(next) && b.mark(end, ",") || b.cueStops(next) {
-				break
-			}
-		}
-		end++
-	}
-	if b.clause.cue[1] == 0 {
-		b.clause.cue = [2]int{i, end}
-	}
-	return end
-}
-
-// cueStops tells whether something else than the cue goes on behind a comma.
-func (b *body) cueStops(i int) bool {
-	kind, _ := b.phrase(i)
-	return kind != "" || b.lang.Prepositions[b.low(i)] == "without" || b.is(i, b.lang.Ifs) || b.lang.Subordinators[b.low(i)] == recipe.Remark && b.is(i+1, b.lang.Takes)
-}
-
-// bracket notes what stands in brackets, to be read after the clause.
-func (b *body) bracket(i int) int {
-	end := i
-	for end < b.upto && !b.mark(end, ")") {
-		end++
-	}
-	b.brackets = append(b.brackets, [2]int{i + 1, end})
-	return end + 1
-}
-
-// slice is the text that a run of words spans.
-func (t *text) slice(from, upto int) string {
-	if from >= upto || from >= len(t.words) {
-		return ""
-	}
-	return strings.TrimRight(t.source[t.words[from].Start:t.words[upto-1].End], " ,")
-}
-
-// how notes words that say how something is done.
-func (b *body) how(from, upto int) {
-	b.clause.manner, b.clause.mannerAt = append(b.clause.manner, b.slice(from, upto)), append(b.clause.mannerAt, [2]int{from, upto})
 }

@@ -1,0 +1,172 @@
+package flow
+
+import (
+	"yembra/core/language"
+	"yembra/core/recipe"
+)
+
+// boundary finds where the clause ends that goes on at i: at a mark, or at the
+// comma or conjunction behind which another order begins.
+func (p *parser) boundary(i, upto int) int {
+	cue, timed := false, false
+	for k := i; k < upto; k++ {
+		if c, ok := p.time(k); ok && !c.aside && p.lang.Prepositions[p.low(k-1)] == "for" {
+			timed = true
+		}
+		switch {
+		case p.mark(k, "("):
+			for k < upto && !p.mark(k, ")") {
+				k++
+			}
+		case p.is(k, p.lang.Until):
+			cue = true
+		case p.mark(k, ";!?"), p.mark(k, "-") && !p.words[k].Glued:
+			return k
+		case p.mark(k, ":"):
+			if c, ok := p.time(k + 1); ok && !c.aside {
+				continue // "until brown: 10 minutes"
+			}
+			return k
+		case p.mark(k, ","), p.conj(k):
+			if p.begins(k, upto, cue) || k == i && p.conj(k) && p.onlyVerb(k+1, upto) || !cue && timed && p.againTimed(k+1, upto) {
+				return k
+			}
+		}
+	}
+	return upto
+}
+
+// sequenced tells whether a verb stands right behind a word that begins the next work:
+// ", then peel, keeping".
+func (p *parser) sequenced(i int) bool {
+	_, n := p.verb(i, language.Base)
+	return n > 0 && p.is(i-1, p.lang.Sequence) && !p.listed(p.words[i].norm)
+}
+
+// onlyVerb tells whether a verb ends the clause at i: "drain and salt".
+func (p *parser) onlyVerb(i, upto int) bool {
+	_, n := p.verb(i, language.Base)
+	return n > 0 && p.ends(i+n, upto) && !p.listed(p.words[i].norm)
+}
+
+// againTimed tells whether the verb is meant again for a thing with a time of its own:
+// "the beans for 3 minutes, the cabbage for 1".
+func (p *parser) againTimed(i, upto int) bool {
+	for p.conj(i) {
+		i++
+	}
+	if !p.opensThing(i) {
+		return false
+	}
+	n, ok := p.noun(i, upto, false)
+	return ok && p.ownTime(n, upto)
+}
+
+// begins tells whether another order begins behind the comma or conjunction at k.
+func (p *parser) begins(k, upto int, cue bool) bool {
+	comma, next := p.mark(k, ","), k
+	then := false
+	for next < upto && (p.mark(next, ",") || p.conj(next) || p.is(next, p.lang.Connectors) || next > k && p.adverb(next) && p.orders(next+1, false, cue)) {
+		then = then || p.is(next, p.lang.Connectors)
+		next++
+	}
+	if next >= upto || next == k {
+		return false
+	}
+	if p.is(next, p.lang.Parallel) {
+		return true
+	}
+	if (p.orders(next, false, cue && !then) || p.sequenced(next)) && !(p.conj(next-1) && k > 0 && (p.foods(p.words[k-1].norm) || p.lang.Parts[p.low(k-1)]) && p.endsList(next, upto)) {
+		return true
+	}
+	if kind, _ := p.phrase(next); kind == language.Negative && !p.closedOff(next, upto) || kind == language.Meanwhile {
+		return true
+	}
+	if p.is(next, p.lang.Cooks) && p.orders(next+1, false, false) {
+		return true
+	}
+	if p.goes(next) && comma && !p.modifies(next, upto) && !p.foods(p.words[next].norm) {
+		return true
+	}
+	if then && p.is(next-1, p.lang.Sequence) && (p.opensThing(next) || p.listed(p.words[next].norm)) {
+		return true // "add the broth, then the noodles"
+	}
+	if p.lang.Subordinators[p.low(next)] == recipe.Condition && !p.is(next, p.lang.Until) {
+		if end := p.subordinateEnd(next, upto); end < upto && !p.mark(end, ",") && p.orders(end, false, false) {
+			return true // "and when they float add a cup of water"
+		}
+	}
+	return comma && p.frontedOrder(next, upto)
+}
+
+// closedOff tells whether what begins at i ends at a comma behind which the time of the
+// work stands: "simmer, never boil, for 18 minutes".
+func (p *parser) closedOff(i, upto int) bool {
+	for k := i; k < upto; k++ {
+		if p.mark(k, ",") {
+			_, ok := p.time(k + 2)
+			return ok && p.lang.Prepositions[p.low(k+1)] == "for"
+		}
+	}
+	return false
+}
+
+// frontedOrder tells whether what begins at i is said before an order: ", in the
+// same pan brown the ...".
+func (p *parser) frontedOrder(i, upto int) bool {
+	if p.lang.Prepositions[p.low(i)] == "" && p.lang.Subordinators[p.low(i)] == "" || p.is(i, p.lang.Until) {
+		return false
+	}
+	if _, lasts := p.time(i + 1); lasts && p.lang.Prepositions[p.low(i)] == "for" {
+		return false // "simmer, covered, for 20 minutes, add ...": so long it lasts
+	}
+	for k := i + 1; k < upto && k < i+longestFront; k++ {
+		if p.mark(k, ",") {
+			return p.orders(k+1, false, false) && p.opensThing(k+2)
+		}
+	}
+	return false
+}
+
+// longestFront is how many words may stand before the verb they belong to.
+const longestFront = 10
+
+// subordinateEnd finds where a subordinate clause ends: at the comma before an
+// order, or right before one.
+func (p *parser) subordinateEnd(i, upto int) int {
+	for k := i + 1; k < upto; k++ {
+		if p.mark(k, ":") {
+			return k
+		}
+		if p.mark(k, ",") {
+			next := k + 1
+			for next < upto && (p.is(next, p.lang.Connectors) || p.conj(next) || p.adverb(next)) {
+				next++
+			}
+			if p.orders(next, false, false) || p.lang.Prepositions[p.low(next)] != "" || p.goes(next) {
+				return k
+			}
+			if kind, _ := p.phrase(next); kind != "" {
+				return k
+			}
+		}
+		if k > i+1 && p.orders(k, false, true) && p.opensThing(k+1) && !p.is(k-1, p.lang.Purpose) && !p.is(k-1, p.lang.Cooks) && !p.opensThing(k-1) {
+			return k
+		}
+	}
+	return upto
+}
+
+// endsList tells whether a word that could be an order is the last thing of a list
+// instead: "the lemon juice and salt", with nothing behind it to be salted.
+func (p *parser) endsList(i, upto int) bool {
+	_, n := p.verb(i, language.Base)
+	next := i + n
+	if n != 1 || p.opensThing(next) {
+		return false
+	}
+	if p.ends(next, upto) && p.foods(p.words[i].norm) || p.lang.Parts[p.low(i)] && p.lang.Parts[p.low(i-2)] && p.conj(next) {
+		return true // "the zest and juice and"
+	}
+	return p.listed(p.words[i].norm) && (p.lang.Prepositions[p.low(next)] != "" && !p.is(next, p.lang.Particles) || p.conj(next) || p.mark(next, ","))
+}

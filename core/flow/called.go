@@ -1,0 +1,104 @@
+package flow
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// called finds a thing by a name that the text has given it.
+func (b *bindings) called(n noun) *thing {
+	head := n.head()
+	if head == "" || n.owner != nil {
+		return nil
+	}
+	if t := b.latest(func(t *thing) bool {
+		return t.title != nil && slices.Equal(n.words, t.title) && (len(b.takes) == 0 || b.ofTaken(t))
+	}); t != nil {
+		return t
+	}
+	for i := len(b.things) - 1; i >= 0; i-- {
+		t := b.things[i]
+		if len(b.takes) > 0 && !b.ofTaken(t) {
+			continue // something else is made of what this step takes
+		}
+		if t.title != nil && b.lineHere(n) {
+			continue // a line that is still whole goes by its name before what was made aside
+		}
+		if t.names[head] && b.open(t) && (len(n.words) == 1 || !slices.ContainsFunc(b.direct(n), func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })) {
+			return t
+		}
+	}
+	return nil
+}
+
+// lineHere tells whether a noun names a line of the part at hand of which nothing
+// has gone in.
+func (b *bindings) lineHere(n noun) bool {
+	return slices.ContainsFunc(b.direct(n), func(r referent) bool {
+		return r.portion != nil && b.lines[r.portion.line].comp == b.comp && b.leftOf(*r.portion) == 1
+	})
+}
+
+// ofTaken tells whether a thing holds what the step at hand takes.
+func (b *bindings) ofTaken(t *thing) bool {
+	for p := range t.holds {
+		if slices.Contains(b.takes, b.lines[p.line].ref) {
+			return true
+		}
+	}
+	return false
+}
+
+// madeOfPart finds what was made of the part of the dish that a noun names: "the
+// kofta" of the list that bears the name.
+func (b *bindings) madeOfPart(n noun) *thing {
+	if len(n.words) != 1 || len(b.dish.Components) < 2 {
+		return nil
+	}
+	c := b.componentNamed(n.head())
+	if c < 0 || b.wholeName(n, larder.Words(b.dish.Components[c].Name)) || !n.pointed && last(larder.Words(b.dish.Components[c].Name)) != n.head() {
+		return nil
+	}
+	kinds := b.r.lang.ProductHolds[n.head()]
+	ofPart := func(t *thing, p portion) bool { return b.lines[p.line].comp == c && b.holder[p] == t }
+	if t := b.heaviest(ofPart, func(t *thing) bool { return t.title == nil && kinds != nil && b.holdsKind(t, kinds) }); t != nil {
+		return t
+	}
+	return b.heaviest(ofPart, func(t *thing) bool { return t.title == nil })
+}
+
+// wholeName tells whether a noun means a line rather than what was made of the part
+// that bears the name.
+func (b *bindings) wholeName(n noun, part []string) bool {
+	return slices.ContainsFunc(b.direct(n), func(r referent) bool {
+		l := &b.lines[r.portion.line]
+		return !slices.Equal(part, n.words) || len(b.takes) > 0 || !n.pointed || len(l.name) == len(n.words) || n.rest
+	})
+}
+
+// heaviest is the thing that holds most of some portions; of those that hold nearly as
+// much, the last.
+func (b *bindings) heaviest(counts func(*thing, portion) bool, fits func(*thing) bool) *thing {
+	var best *thing
+	most := 0.0
+	for i := len(b.things) - 1; i >= 0; i-- {
+		t, mass := b.things[i], 0.0
+		if !b.open(t) || !fits(t) {
+			continue
+		}
+		for p := range t.holds {
+			if counts(t, p) {
+				mass += max(b.lines[p.line].line.Mass(), leastLeft)
+			}
+		}
+		if mass > muchHeavier*most {
+			best, most = t, mass
+		}
+	}
+	return best
+}
+
+// muchHeavier is how many times as heavy an earlier thing must be to be meant before a
+// later one; an estimate.
+const muchHeavier = 1.2

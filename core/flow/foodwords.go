@@ -1,0 +1,99 @@
+package flow
+
+import (
+	"strings"
+
+	"yembra/core/language"
+	"yembra/core/larder"
+	"yembra/core/lex"
+	"yembra/core/recipe"
+)
+
+// restWords are the words that stand behind "the rest of" or "remaining"
+// somewhere in the method.
+func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
+	out := map[string]bool{}
+	for _, at := range d.Method() {
+		words := wordsOf(lex.Scan(d.Components[at.Component].Steps[at.Step].Text))
+		for i, w := range words {
+			if !r.lang.Rests[w.low] {
+				continue
+			}
+			for k := i + 1; k < len(words) && k < i+farthestName && words[k].Kind != lex.Mark; k++ {
+				if words[k].norm != "" && !r.lang.Articles[words[k].low] && r.lang.Prepositions[words[k].low] == "" {
+					out[words[k].norm] = true
+					break
+				}
+			}
+		}
+	}
+	return out
+}
+
+// namedAgain counts how often a word is said behind the words at hand, as a thing or as
+// what is done with it: "buttering".
+func (b *bindings) namedAgain(name string, from int) int {
+	count := func(words []word, from int) (n int) {
+		for i := from; i < len(words); i++ {
+			if i+1 < len(words) && b.r.lang.Sides[words[i+1].low] {
+				continue // "butter side up"
+			}
+			said := words[i].norm == name && words[i].Kind == lex.Word
+			for _, v := range b.r.lang.Verb(words[i].low) {
+				said = said || v.Lemma == name && (v.Form == language.Base || v.Form == language.Going)
+			}
+			if said {
+				n++
+			}
+		}
+		return n
+	}
+	n := count(b.text.words, from)
+	for k, at := range b.dish.Method() {
+		if k > b.stepNo {
+			n += count(wordsOf(lex.Scan(b.dish.Components[at.Component].Steps[at.Step].Text)), 0)
+		}
+	}
+	return n
+}
+
+// foodWords tell which words name foods of the list, or foods at all.
+type foodWords struct{ listed, known func(string) bool }
+
+func (r *Reader) foodWords(d *recipe.Dish) foodWords {
+	listed := map[string]bool{}
+	for _, c := range d.Components {
+		for _, l := range c.Lines {
+			words := larder.Words(l.Name)
+			for k, w := range words {
+				if k == len(words)-1 || !r.larder.Words().Neutral[w] {
+					listed[w] = true
+				}
+			}
+		}
+	}
+	known := map[string]bool{}
+	endOf := func(norm string) bool { // "the crumbs" of breadcrumbs
+		for w := range listed {
+			if len(norm) >= shortestPart && strings.HasSuffix(w, norm) {
+				return true
+			}
+		}
+		return false
+	}
+	return foodWords{func(norm string) bool { return listed[norm] || endOf(norm) }, func(norm string) bool {
+		if norm == "" {
+			return false
+		}
+		if listed[norm] {
+			return true
+		}
+		hit, seen := known[norm]
+		if !seen {
+			_, hit = r.larder.Index().At([]string{norm}, 0, true)
+			hit = hit && !r.larder.Words().ListOnly[norm]
+			known[norm] = hit
+		}
+		return hit
+	}}
+}

@@ -1,0 +1,203 @@
+package flow
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// leftOf is the share of a portion that has not gone in yet.
+func (b *bindings) leftOf(p portion) float64 {
+	l := &b.lines[p.line]
+	if v, known := l.left[p.part]; known {
+		return v
+	}
+	whole, known := l.left[""]
+	if !known {
+		whole = 1
+	}
+	if egg := b.r.lang.EggParts[p.part]; egg > 0 {
+		return egg * whole
+	}
+	if p.part == "" {
+		for part := range l.left {
+			whole -= b.r.lang.EggParts[part]
+		}
+	}
+	return max(whole, 0)
+}
+
+// take notes that a share of a portion has gone in.
+func (b *bindings) take(p portion, share float64) {
+	left := b.leftOf(p) - share
+	if b.lines[p.line].line.Amount == nil {
+		left = 1
+	}
+	if left < leastLeft {
+		left = 0
+	}
+	b.lines[p.line].left[p.part] = left
+}
+
+// leastLeft is a share so small that nothing is left.
+const leastLeft = 0.03
+
+// touched tells whether any of a line has gone in.
+func (b *bindings) touched(line int) bool { return len(b.lines[line].left) > 0 }
+
+// held finds the thing that holds a portion now.
+func (b *bindings) held(p portion) *thing {
+	if t := b.holder[p]; t != nil {
+		return t
+	}
+	if t := b.holder[portion{p.line, ""}]; t != nil {
+		return t
+	}
+	if p.part != "" {
+		return nil
+	}
+	for i := len(b.things) - 1; i >= 0; i-- {
+		for q := range b.things[i].holds {
+			if q.line == p.line && b.holder[q] == b.things[i] {
+				return b.things[i]
+			}
+		}
+	}
+	return nil
+}
+
+// reserved finds what was put by of a portion and has not been used.
+func (b *bindings) reserved(p portion) *thing {
+	for i := len(b.things) - 1; i >= 0; i-- {
+		if t := b.things[i]; t.putBy && !t.spent && t.holds[p] {
+			return t
+		}
+	}
+	return nil
+}
+
+// make adds what an action made: it holds all that its inputs held, and goes by
+// the names of the first.
+func (b *bindings) make(id string, inputs []*thing, portions []portion, names ...string) *thing {
+	kept, own := map[portion]bool{}, map[portion]bool{} // what stays where it is, as only a share goes
+	apart := map[*thing]bool{}
+	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
+	for _, in := range inputs {
+		t.liquid, t.fried = t.liquid || in.liquid, t.fried || in.fried
+		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || in.strained && b.besideLiquid(in, named)) {
+			apart[in] = true
+			continue // only what is named goes
+		}
+		if b.shared[in] {
+			for p := range in.holds {
+				t.holds[p], kept[p], t.ofShare = true, true, true
+			}
+			continue
+		}
+		in.spent, t.ofShare = true, t.ofShare || in.ofShare
+		for p := range in.holds {
+			switch {
+			case b.holder[p] == in:
+				t.holds[p], own[p] = true, true
+			case in.ofShare:
+				t.holds[p], kept[p] = true, true
+			}
+		}
+	}
+	if len(inputs) > 0 && !apart[inputs[0]] {
+		t.comp = inputs[0].comp
+		if alone := len(inputs) == 1 && len(portions) == 0; alone || inputs[0].title == nil {
+			for n := range inputs[0].names {
+				t.names[n] = true
+			}
+			if alone {
+				t.title = inputs[0].title
+			}
+		}
+	}
+	for _, p := range portions {
+		t.holds[p] = true
+	}
+	t.liquid = t.liquid || b.mostlyLiquid(portions)
+	for p := range t.holds {
+		if own[p] || !kept[p] {
+			b.holder[p] = t
+		}
+	}
+	for _, n := range names {
+		if n != "" {
+			t.names[n] = true
+		}
+	}
+	b.things = append(b.things, t)
+	return t
+}
+
+// besideLiquid tells whether portions are solids of a thing that holds a liquid too:
+// the clams of their broth.
+func (b *bindings) besideLiquid(t *thing, named []portion) bool {
+	liquid := func(p portion) bool { return larder.Pours(b.lines[p.line].food) && !b.fat(p) }
+	if slices.ContainsFunc(named, liquid) {
+		return false
+	}
+	for p := range t.holds {
+		if liquid(p) {
+			return true
+		}
+	}
+	return false
+}
+
+// open tells whether a thing still is something by itself: it holds something
+// that has not gone on into another.
+func (b *bindings) open(t *thing) bool {
+	for p := range t.holds {
+		if b.holder[p] == t {
+			return true
+		}
+	}
+	return (len(t.holds) == 0 || t.ofShare) && !t.spent
+}
+
+func (b *bindings) byID(id string) *thing {
+	at := slices.IndexFunc(b.things, func(t *thing) bool { return t.id == id })
+	if at < 0 {
+		return nil
+	}
+	return b.things[at]
+}
+
+// mostlyLiquid tells whether what goes in is more liquid than not.
+func (b *bindings) mostlyLiquid(portions []portion) bool {
+	liquid, all := 0.0, 0.0
+	for _, p := range portions {
+		mass := b.lines[p.line].line.Mass()
+		all += mass
+		if larder.Pours(b.lines[p.line].food) {
+			liquid += mass
+		}
+	}
+	return liquid > all/2
+}
+
+// holdsFat tells whether a thing is nothing but fat.
+func (b *bindings) holdsFat(t *thing) bool {
+	if t == nil || len(t.holds) == 0 {
+		return false
+	}
+	for p := range t.holds {
+		if !b.fat(p) {
+			return false
+		}
+	}
+	return true
+}
+
+// fat tells whether a portion is next to nothing but fat.
+func (b *bindings) fat(p portion) bool {
+	f := b.lines[p.line].food
+	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat
+}
+
+// mostlyFat is the fat in 100 g from which a food is one.
+const mostlyFat = 60.0

@@ -1,0 +1,109 @@
+package flow
+
+import (
+	"yembra/core/language"
+	"yembra/core/lex"
+)
+
+// stops tells whether a name ends before the word at i.
+func (t *text) stops(i, start, upto int, inner bool) bool {
+	if t.words[i].Kind == lex.Mark {
+		return !t.mark(i, "'’-") || t.mark(i, "-") && !t.words[i].Glued
+	}
+	if t.words[i].Kind == lex.Number {
+		return i > start && !t.adjectives(start, i) && !t.crosses(i-1)
+	}
+	if i > start && t.lang.Measures[t.low(i)] && t.number(i-1) {
+		return false // "a greased 1.5 litre basin"
+	}
+	w := t.low(i)
+	named := i > start
+	if named && lex.NumberWords[w] > 1 {
+		return true // "the seeds three times"
+	}
+	switch {
+	case t.lang.Shapes[w] && named && t.adjectives(start, i):
+		return false // "a thin round"
+	case t.conj(i), t.is(i, t.lang.Until), t.lang.Subordinators[w] != "" && t.lang.Prepositions[w] != "as" && !t.foods(t.words[i].norm), t.is(i, t.lang.Negations):
+		return true
+	case t.lang.Prepositions[w] == "of":
+		return !named
+	case t.lang.Prepositions[w] != "":
+		return true
+	case t.lang.Modals[w] && named && !t.foods(t.words[i].norm):
+		return true
+	case t.lang.Particles[w] && named:
+		return true
+	case t.is(i, t.lang.Pronouns) && named, t.is(i, t.lang.Articles) && named:
+		return true
+	case t.adverb(i) && named && !t.foods(t.words[i].norm) && !t.modifies(i, upto):
+		return true
+	}
+	if kind, _ := t.phrase(i); kind != "" && named {
+		return true
+	}
+	if _, ok := t.time(i); ok && named || named && (t.sideways(i) || t.doled(i, upto) > 0) {
+		return true
+	}
+	if named && (t.goes(i) || t.looksGoing(i)) && !t.modifies(i, upto) {
+		return true
+	}
+	if inner && named && t.innerOrder(i) {
+		return true
+	}
+	return named && t.describes(i)
+}
+
+// sideways tells whether "skin side down" or the like begins at i.
+func (t *text) sideways(i int) bool {
+	return t.lang.Sides[t.low(i+1)] && (t.is(i+2, t.lang.Particles) || t.adverb(i+2)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ","))
+}
+
+// doled finds where "a spoonful at a time" ends that begins at i; 0 where it is
+// none.
+func (t *text) doled(i, upto int) int {
+	for k := i + 1; k < min(upto, i+farthestName); k++ {
+		w := t.low(k - 1)
+		if t.mark(k, ",") || t.foods(t.words[k-1].norm) || t.lang.Products[w] && !t.lang.Measures[w] && t.lang.Littles[w] == 0 {
+			return 0 // the thing itself: "the milk little by little"
+		}
+		for _, p := range t.lang.Doling {
+			if t.runs(k, p) {
+				return k + len(p)
+			}
+		}
+	}
+	return 0
+}
+
+// modifies tells whether a word belongs to the name that follows it rather than
+// to what stands before: "the finely chopped onion", "the remaining hot stock".
+func (t *text) modifies(i, upto int) bool {
+	for next := i + 1; next < min(upto, i+farthestName); next++ {
+		if t.ends(next, upto) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Articles) || t.is(next, t.lang.Pointing) || t.conj(next) || t.lang.Prepositions[t.low(next)] != "" {
+			return false
+		}
+		if t.foods(t.words[next].norm) || t.lang.Products[t.low(next)] || t.lang.Vessels[t.low(next)] || t.lang.Loose[t.low(next)] {
+			return true
+		}
+	}
+	return false
+}
+
+// farthestName is how many words on the name of a food may stand that a word
+// belongs to.
+const farthestName = 4
+
+// innerOrder tells whether an order inside a clause begins at i: "let the dough
+// rise".
+func (t *text) innerOrder(i int) bool {
+	lemma, n := t.verb(i, language.Base)
+	return n > 0 && lemma != "" && !t.foods(t.words[i].norm)
+}
+
+// describes tells whether a past form at i says what was done to the thing named
+// before it: "coconut milk thinned with water".
+func (t *text) describes(i int) bool {
+	_, n := t.verb(i, language.Past)
+	return n > 0 && t.lang.Prepositions[t.low(i+1)] != ""
+}

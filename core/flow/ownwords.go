@@ -1,0 +1,140 @@
+package flow
+
+import (
+	"slices"
+
+	"yembra/core/measure"
+)
+
+// ownWord is what is in hand where a text points at it by a word of its own that names
+// no food: "the stiff ragout".
+func (b *bindings) ownWord(n noun) *thing {
+	lang := b.r.lang
+	head := n.head()
+	if !n.pointed || n.owner != nil || n.possessive || b.takesAway() || b.base == nil || !b.open(b.base) || lang.Remains[head] || lang.Places[head] || lang.Parts[head] || lang.Tools[head] || lang.Fleshly[head] || lang.Heats[head] || lang.Groups[head] != nil {
+		return nil
+	}
+	if _, known := b.r.larder.Index().At(n.words[len(n.words)-1:], 0, true); known || b.r.larder.Words().AnimalWords[head] != "" || len(b.base.holds) < 2 {
+		return nil
+	}
+	if t := b.tech; t.Family != "dough" && t.Family != "cut" && t.Medium == "" && t.Heat == "" {
+		return nil
+	}
+	return b.base
+}
+
+// justNamed finds what a step has named before and speaks of again by its group: "the
+// beef ... the meat".
+func (b *bindings) justNamed(n noun) *referent {
+	if !n.pointed || n.plural || n.all || len(n.words) != 1 {
+		return nil
+	}
+	var found *referent
+	for i := range b.lines {
+		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.r.lang.Extracts[b.lines[i].food.Kind] || b.closed(i) {
+			continue
+		}
+		if found != nil {
+			return nil
+		}
+		p := portion{i, ""}
+		if t := b.held(p); t != nil && b.leftOf(p) == 0 {
+			found = &referent{made: t, portion: &p}
+		}
+	}
+	return found
+}
+
+// byKind resolves the name of another food of a kind of which one line is: "the ham" of
+// prosciutto.
+func (b *bindings) byKind(n noun) []referent {
+	m, ok := b.r.larder.Index().At(n.words, 0, true)
+	if !ok || !n.pointed || m.End != len(n.words) || m.Food.Kind == "" {
+		return nil
+	}
+	var found []referent
+	for i := range b.lines {
+		if f := b.lines[i].food; f != nil && f.Kind == m.Food.Kind && f.Animal == m.Food.Animal && !b.closed(i) {
+			found = append(found, referent{portion: &portion{i, ""}})
+		}
+	}
+	if len(found) != 1 {
+		return nil
+	}
+	return found
+}
+
+// byUnit resolves the pieces in which the list counts a line: "each slice" of "8
+// slices of bread".
+func (b *bindings) byUnit(n noun) []referent {
+	unit, ok := measure.ParseUnit(n.head())
+	if !ok || len(n.words) != 1 || !n.pointed && !n.all {
+		return nil
+	}
+	for i := range b.lines {
+		l := b.lines[i].line
+		if b.closed(i) || l.Amount == nil || l.Amount.Unit != unit || b.lines[i].comp != b.comp {
+			continue
+		}
+		p := portion{i, ""}
+		if t := b.held(p); t != nil && b.leftOf(p) == 0 {
+			return []referent{{made: t}}
+		}
+		return []referent{{portion: &p}}
+	}
+	return nil
+}
+
+// besides tells whether a noun names matter that is not the listed one: water
+// from the tap that is not pointed at, or a little more of what is used up
+// though the line says "plus more".
+func (b *bindings) besides(n noun, found []referent) bool {
+	l := &b.lines[found[0].portion.line]
+	if b.extra(l) {
+		return true
+	}
+	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && b.leftOf(*found[0].portion) == 1 && b.namedAgain(n.head(), n.upto) > 0 && b.tech.Family == "assemble" {
+		return true // "cover with plenty of water", and later "4 cups of the water"
+	}
+	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && !(b.tech.Medium == "" && (b.tech.Family == "machine" || b.tech.Family == "mix" || b.tech.Family == "dough") && b.leftOf(*found[0].portion) > 0) {
+		return slices.ContainsFunc(n.words, func(w string) bool { return !l.said[w] && !b.r.lang.Qualifiers[w] })
+	}
+	if b.leftOf(*found[0].portion) > 0 {
+		return false
+	}
+	if !n.pointed && (n.amount[1] > 0 || n.little) && l.comp != b.comp && l.line.Mass() <= mostSeasoning {
+		return true // "a teaspoon of salt" that only another part lists
+	}
+	for w := range b.r.lang.Extras {
+		if l.said[w] {
+			return !n.pointed
+		}
+	}
+	return false
+}
+
+// extra tells whether a line sets something more aside for just this work: "120 g
+// flour, plus extra for dusting".
+func (b *bindings) extra(l *bound) bool {
+	more := false
+	for w := range b.r.lang.Extras {
+		more = more || l.said[w]
+	}
+	if !more {
+		return false
+	}
+	for w := range l.said {
+		if slices.Contains(b.r.lang.Orders(w), b.tech.Name) {
+			return true
+		}
+	}
+	return false
+}
+
+func (b *bindings) anyLeft(found []referent) bool {
+	return slices.ContainsFunc(found, func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })
+}
+
+// mostSeasoning is how many grams of a line are at most a pinch that a cook takes from the
+// shelf again; an estimate.
+const mostSeasoning = 30.0

@@ -1,0 +1,160 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// deepened is what a way of working amounts to that goes on until deep golden,
+// nil where it does not.
+func (t *tracer) deepened(a *recipe.Action, tech *larder.Technique) *larder.Technique {
+	if tech.Deep == "" || a.Cue == "" {
+		return nil
+	}
+	said := strings.ReplaceAll(larder.Fold(a.Cue), "-", " ")
+	if t.says(a.Cue, t.larder.Language().DeepWords) || slices.ContainsFunc(t.larder.Language().DeepColour, func(p string) bool { return strings.Contains(said, p) }) {
+		return t.larder.Technique(tech.Deep)
+	}
+	return nil
+}
+
+// says tells whether a clause holds one of the words.
+func (t *tracer) says(clause string, words map[string]bool) bool {
+	return slices.ContainsFunc(strings.FieldsFunc(larder.Fold(clause), func(r rune) bool { return r == ' ' || r == ',' || r == '.' }), func(w string) bool { return words[w] })
+}
+
+// lines are those that a role's references reach.
+func (t *tracer) lines(n *Node, refs []recipe.Ref, moved map[int]bool) []int {
+	var out []int
+	for _, r := range refs {
+		switch {
+		case r.Line != nil:
+			if at, ok := t.refs[*r.Line]; ok {
+				out, n.Named = append(out, at), append(n.Named, at)
+				moved[at] = true
+			}
+		case r.Made != nil:
+			out = append(out, t.made(n, r, moved)...)
+		}
+	}
+	return out
+}
+
+// made are the lines of what an earlier action made, or the one of them that is
+// meant.
+func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
+	from, ok := t.graph.index[*r.Made]
+	if !ok {
+		return nil
+	}
+	if !slices.Contains(n.Inputs, from) {
+		n.Inputs = append(n.Inputs, from)
+	}
+	if of, known := t.refs[r.Of]; known {
+		n.Named = append(n.Named, of)
+		if n.Technique.Takes == "part" || t.graph.apart(from) {
+			moved[of] = true
+			return []int{of}
+		}
+	}
+	var out []int
+	for _, line := range t.graph.Nodes[from].Holds {
+		held := t.holder[line] == from
+		if held || r.Share < 1 || slices.Contains(t.graph.Nodes[from].shares, line) {
+			out = append(out, line)
+			if held && r.Share >= 1 {
+				moved[line] = true
+			}
+		}
+	}
+	return out
+}
+
+// apart tells whether what a node holds lies side by side; what was mixed and
+// then left to stand does not.
+func (g *Graph) apart(i int) bool {
+	switch n := &g.Nodes[i]; n.Technique.Family {
+	case "cut", "clean", "separate":
+		return true
+	case "rest":
+		return !slices.ContainsFunc(n.Inputs, g.mixed)
+	}
+	return false
+}
+
+// mixed tells whether a node holds things mixed together, also where they were
+// then covered or left to stand.
+func (g *Graph) mixed(i int) bool {
+	switch n := &g.Nodes[i]; n.Technique.Family {
+	case "mix":
+		return true
+	case "rest", "assemble", "season":
+		return slices.ContainsFunc(n.Inputs, g.mixed)
+	}
+	return false
+}
+
+// liquid tells whether an action works in a liquid.
+func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
+	for _, r := range slices.Concat(a.With, a.Into) {
+		if r.Named != nil && t.larder.Language().Loose[last(strings.Fields(strings.ToLower(*r.Named)))] {
+			return true
+		}
+	}
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		at := t.graph.Lines[line]
+		if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); larder.Pours(f) {
+			return true
+		}
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		return t.graph.Nodes[in].Liquid && t.graph.Nodes[in].Technique.Leaves != "drained"
+	})
+}
+
+// hotFat tells whether fat is heated to a frying temperature here, or was in
+// what goes in.
+func (t *tracer) hotFat(a *recipe.Action, n *Node) bool {
+	if a.Celsius != nil && *a.Celsius >= fryingHeat && n.Technique.Family != "oven" {
+		for _, line := range slices.Concat(n.To, n.With) {
+			at := t.graph.Lines[line]
+			if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat {
+				return true
+			}
+		}
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool { return t.graph.Nodes[in].HotFat && t.graph.Nodes[in].Is("heat") })
+}
+
+// covered tells whether a lid is on: put on here or before, and not taken off.
+func (t *tracer) covered(a *recipe.Action, n *Node) bool {
+	lang := t.larder.Language()
+	said := strings.Join(append([]string{a.Vessel}, a.Manner...), " ")
+	switch {
+	case t.says(said, lang.Uncovered):
+		return false
+	case t.says(said, lang.Covered), n.Is("cover"):
+		return true
+	}
+	if n.Technique.Joins == "yes" || n.Technique.Family == "mix" || n.Is("uncover") {
+		return false
+	}
+	if before := len(t.graph.Nodes) - 1; before >= 0 && t.graph.Nodes[before].Is("cover") && len(t.graph.Nodes[before].Holds) == 0 && t.graph.Nodes[before].At == n.At {
+		return true // "cover with a lid and simmer the stock"
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool { return t.graph.Nodes[in].Covered })
+}
+
+// saysHotFat tells whether the words of an action speak of hot fat, listed or
+// not: "slide them into smoking oil".
+func saysHotFat(l *larder.Larder, text string, a *recipe.Action) bool {
+	runes := []rune(text)
+	said := Said(a)
+	if a.From >= 0 && a.From < a.Upto && a.Upto <= len(runes) {
+		said += " " + strings.ToLower(string(runes[a.From:a.Upto]))
+	}
+	return slices.ContainsFunc(l.Language().HotFats, func(p string) bool { return strings.Contains(said, p) })
+}

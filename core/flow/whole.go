@@ -1,0 +1,141 @@
+package flow
+
+import (
+	"slices"
+
+	"yembra/core/recipe"
+)
+
+// pronoun resolves "it", "them", "both", "the rest".
+func (b *bindings) pronoun(n noun) []referent {
+	if n.all && !n.rest && n.share == 0 {
+		var open []referent
+		for i := len(b.things) - 1; i >= 0 && len(open) < 2; i-- {
+			if b.open(b.things[i]) && b.things[i].title == nil {
+				open = append(open, referent{made: b.things[i]})
+			}
+		}
+		if len(n.words) == 0 || n.words[0] == "both" {
+			slices.Reverse(open)
+			return open
+		}
+	}
+	if (n.rest || n.share > 0) && len(n.words) == 0 {
+		if p := b.partlyUsed(); p != nil {
+			return []referent{{portion: p}}
+		}
+		if t := b.begun(); n.rest && t != nil && t.held(b) {
+			return []referent{{made: t}}
+		}
+	}
+	if b.onlyVessel != "" && !n.rest {
+		return []referent{{vessel: b.onlyVessel}}
+	}
+	if b.focus == nil {
+		if n.rest {
+			return b.whole(n)
+		}
+		return nil
+	}
+	if (b.tech.Medium == "fat" || b.tech.Joins == "yes" && (n.little || n.amount[1] > 0)) && b.holdsFat(b.focus) { // "heat the butter and brown them"
+		if t := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.holdsFat(x) && b.open(x) }); t != nil {
+			return []referent{{made: t}}
+		}
+	}
+	return []referent{{made: b.focus}}
+}
+
+// partlyUsed is the line of which a share went in last and something is left.
+func (b *bindings) partlyUsed() *portion {
+	if b.last == nil {
+		return nil
+	}
+	for i := range b.lines {
+		for part, left := range b.lines[i].left {
+			if left > 0 && left < 1 && slices.ContainsFunc(slices.Concat(b.last.To, b.last.With), func(r recipe.Ref) bool { return r.Line != nil && *r.Line == b.lines[i].ref }) {
+				return &portion{i, part}
+			}
+		}
+	}
+	return nil
+}
+
+// whole resolves "everything", "all the ingredients", "the remaining
+// ingredients": what of the component has not gone in, or all that is being
+// worked on.
+func (b *bindings) whole(n noun) []referent {
+	if b.tech.Takes == "back" && b.base != nil {
+		return []referent{{made: b.base}} // "return everything": what was there before
+	}
+	if b.goingInto && b.base != nil {
+		return []referent{{made: b.base}} // "pour the sauce over everything"
+	}
+	var out []referent
+	untouched := true
+	for i := range b.lines {
+		if b.closed(i) || len(b.takes) == 0 && b.lines[i].comp != b.comp || b.excepted(n, i) || b.lines[i].line.Amount == nil && b.touched(i) {
+			continue
+		}
+		if b.leftOf(portion{i, ""}) == 1 {
+			out = append(out, referent{portion: &portion{i, ""}})
+		} else {
+			untouched = false
+		}
+	}
+	if untouched {
+		for _, t := range b.things { // what was made aside goes in with the rest
+			if t.title != nil && t.comp == b.comp && b.open(t) {
+				out = append(out, referent{made: t})
+			}
+		}
+	}
+	if len(out) > 0 && (untouched || n.rest || b.r.lang.Ingredients[n.head()]) {
+		return out
+	}
+	if alike := b.alike(); len(alike) > 1 && len(out) == 0 || len(alike) > 1 && !untouched {
+		return alike // "refresh everything", of three things blanched one by one
+	}
+	if b.base != nil && b.besideOthers {
+		return []referent{{made: b.base}} // "grind everything with the garlic": what else goes in is said
+	}
+	if b.base != nil {
+		fresh := slices.DeleteFunc(out, func(r referent) bool {
+			l := &b.lines[r.portion.line]
+			return b.forTable(r.portion.line) || l.line.ToTaste || b.comesLater(l, n.upto)
+		})
+		return append([]referent{{made: b.base}}, fresh...)
+	}
+	return out
+}
+
+// alike are the last things that were made one by one in the same way.
+func (b *bindings) alike() []referent {
+	var out []referent
+	for i := len(b.things) - 1; i >= 0 && b.things[i].technique == b.things[len(b.things)-1].technique && b.things[i].technique != ""; i-- {
+		if t := b.things[i]; b.open(t) && !t.putBy {
+			out = append(out, referent{made: t})
+		}
+	}
+	slices.Reverse(out)
+	return out
+}
+
+// comesLater tells whether the method speaks of a line further on.
+func (b *bindings) comesLater(l *bound, from int) bool {
+	for _, w := range l.name {
+		if !b.r.larder.Words().Neutral[w] && b.namedAgain(w, from) > 0 {
+			return true
+		}
+	}
+	return false
+}
+
+func (b *bindings) excepted(n noun, line int) bool {
+	return slices.ContainsFunc(n.except, func(x noun) bool {
+		found := b.direct(x)
+		if len(found) == 0 {
+			found = append(b.group(x), b.animal(x)...)
+		}
+		return slices.ContainsFunc(found, func(r referent) bool { return r.portion != nil && r.portion.line == line })
+	})
+}

@@ -1,0 +1,133 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// carryAlong finds a new place for lines that only dropped work would have taken
+// in: the next action that is done with the same things, the fat to fry in first.
+func (p *plan) carryAlong() {
+	for i := range p.deeds {
+		if !p.deeds[i].drop {
+			continue
+		}
+		n := &p.graph.Nodes[i]
+		for _, line := range n.Named {
+			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) {
+				continue
+			}
+			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) {
+				p.deeds[at].along = append(p.deeds[at].along, line)
+				p.shares[line] = p.shareAt(line, i)
+				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {
+					p.arrives[line] = at
+				}
+			}
+		}
+	}
+}
+
+// isObject tells whether an action is said to be done to a line and nothing else: "pour
+// it over".
+func (p *plan) isObject(line, at int) bool {
+	for _, x := range p.graph.Nodes[at].Action.Words.Phrases {
+		if x.Role != "to" || len(x.Nouns) != 1 {
+			continue
+		}
+		lines, _ := p.meant(x.Nouns[0])
+		return len(lines) == 1 && lines[0] == line
+	}
+	return false
+}
+
+// namedElsewhere tells whether another action that is done names a line too.
+func (p *plan) namedElsewhere(line, not int) bool {
+	at := p.graph.Lines[line]
+	ref := recipe.LineRef(at.Component, at.Line)
+	share := 0.0
+	for k := range p.graph.Nodes {
+		if k == not || p.deeds[k].drop || !slices.Contains(p.graph.Nodes[k].Named, line) {
+			continue
+		}
+		a := p.graph.Nodes[k].Action
+		for _, r := range slices.Concat(a.To, a.With, a.Into) {
+			if r.Of == ref || r.Line != nil && *r.Line == ref {
+				share += r.Share
+			}
+		}
+	}
+	return share >= nearlyAll
+}
+
+// shareAt is the share of a line that an action names.
+func (p *plan) shareAt(line, i int) float64 {
+	at := p.graph.Lines[line]
+	ref := recipe.LineRef(at.Component, at.Line)
+	a := p.graph.Nodes[i].Action
+	for _, r := range slices.Concat(a.To, a.With, a.Into) {
+		if r.Line != nil && *r.Line == ref {
+			return r.Share
+		}
+	}
+	return 1
+}
+
+// placeFor is the action that takes in a line that came along with dropped work: that
+// with which what it was to go on goes in, for a marinade, else the next that suits.
+func (p *plan) placeFor(line, i int) int {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Medium == "with" || n.Technique.Family == "rest" || n.Technique.Family == "coat" {
+		for _, other := range p.subjects(i) {
+			s := p.stand[other]
+			if s == nil || s.gone || s.enters == never || s.enters <= i || p.fries(line) {
+				continue
+			}
+			if k := s.enters; !p.deeds[k].drop && p.graph.Nodes[k].At.Component == n.At.Component {
+				return k
+			}
+		}
+	}
+	return p.nextPlace(line, i)
+}
+
+// nextPlace is the action that takes in a line that came along with dropped work:
+// for a fat the next that fries, for others the next that cooks or mixes.
+func (p *plan) nextPlace(line, i int) int {
+	fat := p.fries(line)
+	best := -1
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		if p.deeds[k].drop || n.At.Component != p.graph.Nodes[i].At.Component {
+			continue
+		}
+		switch {
+		case fat && n.Technique.Medium == "fat" && n.Technique.Family == "dry heat" && !p.hasFat(k):
+			return k
+		case best < 0 && len(n.To) > 0 && (n.Technique.Family == "wet heat" || n.Technique.Family == "dry heat" || n.Technique.Family == "mix" || n.Technique.Family == "machine"):
+			best = k
+			if !fat {
+				return best
+			}
+		}
+	}
+	if fat && best >= 0 && (p.graph.Nodes[best].Liquid || p.graph.Nodes[best].Technique.Family == "mix" || p.graph.Nodes[best].Technique.Family == "machine" || p.hasFat(best)) {
+		return -1 // it only fried what is gone
+	}
+	return best
+}
+
+// fries tells whether a line is a fat to fry in, and what stands for it too.
+func (p *plan) fries(line int) bool {
+	s := p.stand[line]
+	return p.c.fatLine(p.line(line)) && (s == nil || s.bare || !s.gone && !s.is(larder.NoFat))
+}
+
+// hasFat tells whether an action names a fat of its own.
+func (p *plan) hasFat(k int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[k].With, func(line int) bool {
+		return slices.Contains(p.graph.Nodes[k].Named, line) && p.fries(line) && p.there(line, k)
+	})
+}

@@ -1,0 +1,87 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+// attach gives every line that no step uses one that does: beside what it belongs
+// to, or, where the original does not say when it goes in, before the end.
+func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) bool {
+	unused = p.withoutFat(comp, i, unused)
+	if len(unused) == 0 || len(comp.Steps) == 0 {
+		return false
+	}
+	byPlace := map[int][]int{}
+	for _, at := range unused {
+		where := p.beside(comp, i, at)
+		byPlace[where] = append(byPlace[where], at)
+	}
+	for where := len(comp.Steps); where >= 0; where-- {
+		lines := byPlace[where]
+		if len(lines) == 0 {
+			continue
+		}
+		things := make([]named, len(lines))
+		for k, at := range lines {
+			things[k] = named{text: c.words().The + " " + p.lowered(&comp.Lines[at].Line)}
+		}
+		text := larder.Capital(c.words().Add) + " " + c.listing(things) + "."
+		step := swap.Step{Step: recipe.Step{Text: text, Lines: lines}, From: []int{}, Change: swap.Added, Why: c.words().Missing}
+		comp.Steps = slices.Insert(comp.Steps, where, step)
+	}
+	return true
+}
+
+// withoutFat lets go of the fats among lines that only fried what is not fried any
+// more, and leaves the others.
+func (p *plan) withoutFat(comp *swap.Component, i int, lines []int) []int {
+	return slices.DeleteFunc(slices.Clone(lines), func(at int) bool {
+		l := &comp.Lines[at]
+		if l.From == nil || l.Change != swap.Kept && l.Change != swap.Swapped || !p.c.fatLine(&l.Line) || !p.onlyFried(p.graph.Named(*l.From)) {
+			return false
+		}
+		l.Change, l.Why = swap.Dropped, p.c.words().FatGone
+		return true
+	})
+}
+
+// onlyFried tells whether a line is named by nothing but frying, and heating for it,
+// that is not done any more.
+func (p *plan) onlyFried(line int) bool {
+	fried := false
+	for k := range p.graph.Nodes {
+		n := &p.graph.Nodes[k]
+		if line < 0 || !slices.Contains(n.Named, line) {
+			continue
+		}
+		if !p.deeds[k].drop || n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {
+			return false
+		}
+		fried = true
+	}
+	return fried
+}
+
+// beside is where among the steps a line goes in that none uses: behind the step
+// that takes what it was brought with, else before the dish is closed.
+func (p *plan) beside(comp *swap.Component, i, line int) int {
+	for _, s := range p.inOrder() {
+		if s.component != i || !slices.Contains(s.lines, line) {
+			continue
+		}
+		for n := range comp.Steps {
+			if comp.Steps[n].Change != swap.Dropped && slices.ContainsFunc(s.lines, func(l int) bool { return l != line && slices.Contains(comp.Steps[n].Lines, l) }) {
+				return n + 1
+			}
+		}
+	}
+	var parts []part
+	for n := range comp.Steps {
+		parts = append(parts, part{nodes: comp.Steps[n].Nodes})
+	}
+	return p.closing(parts)
+}

@@ -1,0 +1,199 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// heatsForNothing tells whether a fat is heated in which nothing is fried any more.
+func (p *plan) heatsForNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "gentle heat" || len(n.Users) == 0 || len(n.To) == 0 {
+		return false
+	}
+	return !slices.ContainsFunc(n.To, func(line int) bool { return !p.fries(line) }) && !p.cooksOn(i, i)
+}
+
+// cooksOn tells whether what an action made goes on into work that is done: right away,
+// or through work that is not done any more into work over a fire.
+func (p *plan) cooksOn(i, first int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i].Users, func(k int) bool {
+		if p.deeds[k].drop {
+			return p.cooksOn(k, first)
+		}
+		n := &p.graph.Nodes[k]
+		if slices.Contains(n.Inputs, first) {
+			return true
+		}
+		fat := slices.ContainsFunc(p.graph.Nodes[first].To, func(line int) bool { return slices.Contains(n.With, line) || slices.Contains(n.Into, line) })
+		return fat && (n.Technique.Joins == "yes" || n.Technique.Heat != "" && n.Technique.Family != "oven")
+	})
+}
+
+// decide says what becomes of one action.
+func (p *plan) decide(i int) {
+	n := &p.graph.Nodes[i]
+	d := &p.deeds[i]
+	subjects, replaced, there := p.subjects(i), 0, 0
+	for _, line := range subjects {
+		if p.stand[line] != nil {
+			replaced++
+		}
+		if p.there(line, i) && !p.merged(line, i) {
+			there++
+		}
+	}
+	switch {
+	case p.onBodies(i):
+		d.drop = true
+	case len(subjects) == 0:
+		p.decideNamed(i)
+	case there == 0, p.impliesGone(i):
+		p.withoutSubject(i)
+	case replaced == len(subjects):
+		p.decideAlone(i)
+	case n.Is("discard", "skim") && p.fleshAt(i) != nil && !p.fleshAt(i).is(larder.Steeped) && !p.namesOne(n):
+		d.drop = true
+	}
+	if d.drop {
+		return
+	}
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		s := p.stand[line]
+		if s == nil || s.gone || s.enters != i {
+			continue
+		}
+		switch {
+		case s.tail > 0 && !slices.Contains(d.late, s):
+			d.late = append(d.late, s)
+		case s.tail == 0 && !slices.Contains(n.Named, line) && !p.spoken(n, line) && !slices.Contains(d.before, s) && !p.c.fatLine(s.was):
+			d.before = append(d.before, s)
+		}
+	}
+	d.cueless = p.cueGone(n)
+}
+
+// spoken tells whether the words of an action speak of a line by a noun: "the fish" of
+// cod and haddock.
+func (p *plan) spoken(n *flow.Node, line int) bool {
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+			if noun.Pronoun || noun.All || noun.Vessel {
+				return false
+			}
+			lines, _ := p.meant(noun)
+			return slices.Contains(lines, line) && !slices.ContainsFunc(lines, func(o int) bool { s := p.stand[o]; return s == nil || !s.flesh() })
+		})
+	})
+}
+
+// decideAlone follows the table where only stand-ins are worked on.
+func (p *plan) decideAlone(i int) {
+	d := &p.deeds[i]
+	for _, line := range p.subjects(i) {
+		s := p.stand[line]
+		if s == nil || !p.there(line, i) {
+			continue
+		}
+		r := p.rule(s, i)
+		switch {
+		case r == nil && p.takesOutUncooked(s, i):
+			d.drop = true
+		case r == nil:
+			return
+		case r.Then == larder.CarryDrop && p.coated(s, i):
+			return
+		case r.Then == larder.CarryDrop && p.places(i):
+			d.say = p.c.words().Put
+			return
+		case r.Then == larder.CarryDrop:
+			d.drop, d.whys = true, append(d.whys, r.Why)
+		case r.Then == larder.CarrySay:
+			d.say, d.whys = r.Say, append(d.whys, r.Why)
+			return
+		default:
+			d.drop = false
+			return
+		}
+	}
+}
+
+// takesOutUncooked tells whether something is lifted out of the pan in which it is
+// not cooked any more.
+func (p *plan) takesOutUncooked(s *standIn, i int) bool {
+	path := p.path(s.node)
+	at := slices.Index(path, i)
+	if p.graph.Nodes[i].Technique.Family != "separate" && !p.setsAside(path, at) {
+		return false
+	}
+	return at > 0 && p.deeds[path[at-1]].drop && p.graph.Nodes[path[at-1]].Technique.Heat != ""
+}
+
+// setsAside tells whether the action at a place of a path puts a thing onto a plate or
+// rack until it is wanted again, and no oven takes it from there.
+func (p *plan) setsAside(path []int, at int) bool {
+	n := &p.graph.Nodes[path[at]]
+	words := larder.Words(n.Action.Vessel)
+	if len(n.Into) > 0 || len(words) == 0 || !p.l.Language().Receiving[words[len(words)-1]] {
+		return false
+	}
+	return at+1 < len(path) && p.graph.Nodes[path[at+1]].Technique.Heat == ""
+}
+
+// withoutSubject decides an action whose subject is gone or not there yet: a
+// liquid that is there is cooked without it, everything else goes.
+func (p *plan) withoutSubject(i int) {
+	n := &p.graph.Nodes[i]
+	d := &p.deeds[i]
+	if n.Technique.Family == "wet heat" {
+		for _, line := range slices.Concat(n.Into, n.With) {
+			if p.there(line, i) && !slices.Contains(d.subject, line) && p.goesOn(line, i) {
+				d.subject = append(d.subject, line)
+			}
+		}
+		if len(d.subject) > 0 && p.holdsLiquid(d.subject) {
+			d.say = p.c.words().LiquidVerbs[n.Technique.Name]
+			return
+		}
+		d.subject = nil
+	}
+	if n.Technique.Family == "mix" && n.Technique.Joins != "yes" && p.mixesOn(i) {
+		return
+	}
+	d.drop = true
+	for _, line := range n.To {
+		s := p.stand[line]
+		if s == nil {
+			continue
+		}
+		if r := p.rule(s, i); r != nil && r.Then == larder.CarryDrop && !s.gone && !slices.Contains(d.whys, r.Why) {
+			d.whys = append(d.whys, r.Why)
+		}
+	}
+}
+
+// mixesOn lets what something was mixed with be mixed by itself where that is
+// several things that are cooked on: "toss the lamb with the onion, oil and spices".
+func (p *plan) mixesOn(i int) bool {
+	n := &p.graph.Nodes[i]
+	var left []int
+	for _, r := range n.Action.With {
+		if r.Line == nil {
+			continue // what is made already is mixed
+		}
+		if line := p.graph.Named(*r.Line); p.there(line, i) && p.goesOn(line, i) && !slices.Contains(left, line) {
+			left = append(left, line)
+		}
+	}
+	if len(left) < leastMixed {
+		return false
+	}
+	p.deeds[i].subject = left
+	return true
+}
+
+// leastMixed is how many things can be mixed.
+const leastMixed = 2

@@ -1,0 +1,158 @@
+package method
+
+import (
+	"slices"
+	"strings"
+	"unicode/utf8"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// edits are what changes in the words of an action; not ok where nothing of it is
+// left to do.
+func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
+	a := n.Action
+	var out []edit
+	kept, objects := len(a.Words.Phrases) == 0, 0
+	for _, p := range a.Words.Phrases {
+		if p.From < a.From || p.Upto > a.Upto {
+			kept = true
+			continue
+		}
+		text, changed, things := w.phrase(n, p, own)
+		if len(things) > 0 || !changed {
+			kept = true
+		}
+		if p.Role == "to" {
+			own.objects = append(own.objects, things...)
+			objects++
+		}
+		if !changed {
+			continue
+		}
+		from := p.From
+		if len(things) > 0 {
+			from = p.Nouns[0].From
+		}
+		out = append(out, edit{from, p.Upto, text})
+	}
+	out = append(out, w.brackets(a)...)
+	for _, at := range a.Words.Manners {
+		for _, end := range [][2]int{a.Words.Cue, a.Words.Time} {
+			if end[1] > 0 && end[0] > at[0] && end[0] < at[1] {
+				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
+			}
+		}
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 || w.countsGone(n, w.slice(at[0], at[1]))) {
+			out = append(out, edit{at[0], at[1], ""})
+		}
+	}
+	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
+		return nil, false // all that it was done to is gone
+	}
+	if n.Technique.Medium == "with" && !kept && len(own.objects) == 0 {
+		return nil, false // "dip in ..."
+	}
+	if !kept && len(d.subject) == 0 && !w.impliesWork(n) {
+		return nil, false
+	}
+	if !kept && objects == 0 && n.Technique.Joins == "yes" && w.intoGone(a, out) {
+		return nil, false // "pour over the meat", which goes in later
+	}
+	return append(append(out, w.takesPot(n)...), w.figures(n, d)...), true
+}
+
+// intoGone tells whether all that an action says something goes into is gone.
+func (w *writer) intoGone(a *recipe.Action, edits []edit) bool {
+	return slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role == "into" && slices.ContainsFunc(edits, func(e edit) bool { return e.from <= p.From && e.upto >= p.Upto && e.text == "" })
+	})
+}
+
+// saysPot tells whether the words of an action say in which pot or pan it is done.
+func (w *writer) saysPot(a *recipe.Action) bool {
+	words := larder.Words(a.Vessel)
+	return a.Words.Vessel[1] > 0 && len(words) > 0 && w.l.Language().Pots[words[len(words)-1]]
+}
+
+// leavesPot keeps the pot of work that goes for the work that stays.
+func (w *writer) leavesPot(n *node) {
+	if a := n.Action; n.Technique.Heat != "" && w.saysPot(a) {
+		w.pot = w.slice(a.Words.Vessel[0], a.Words.Vessel[1])
+	}
+}
+
+// takesPot says where an action is done whose pot stood with work that goes.
+func (w *writer) takesPot(n *node) []edit {
+	a := n.Action
+	if a.Vessel != "" {
+		w.pot = ""
+	}
+	if w.pot == "" || n.Technique.Heat == "" || n.Technique.Heat == "oven" || a.Words.Verb[1] == 0 {
+		return nil
+	}
+	at := a.Words.Verb[1]
+	for _, p := range a.Words.Phrases {
+		if p.Role == "to" && p.From >= at && p.Upto <= a.Upto {
+			at = p.Upto
+		}
+	}
+	said := w.pot
+	w.pot = ""
+	return []edit{{at, at, " " + said}}
+}
+
+// brackets are what stands in brackets within the words of an action and is written
+// by itself.
+func (w *writer) brackets(a *recipe.Action) []edit {
+	var out []edit
+	cut := func(from, upto int) {
+		if from > a.From && upto <= a.Upto && w.slice(from-1, from) == "(" {
+			out = append(out, edit{from - 1, min(upto+1, a.Upto), ""})
+		}
+	}
+	for i := range w.step.Actions {
+		cut(w.step.Actions[i].From, w.step.Actions[i].Upto)
+	}
+	for _, x := range w.step.Asides {
+		cut(x.From, x.Upto)
+	}
+	return out
+}
+
+// gonePlay tells whether words that say how something is done speak of what only
+// a body has, where none is.
+func (w *writer) gonePlay(n *node, text string) bool {
+	if w.fleshAt(w.graph.Number(n)) == nil {
+		return false
+	}
+	lang := w.l.Language()
+	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
+	return slices.ContainsFunc(larder.Words(text), func(word string) bool { return lang.Fleshly[word] || signs[word] })
+}
+
+// countsGone tells whether words that say how something is done count pieces ("one at a
+// time") where what stands for them is no pieces any more: a batter for eggs.
+func (w *writer) countsGone(n *node, text string) bool {
+	words := larder.Words(text)
+	if len(words) == 0 || !w.l.Language().Manner[words[0]] {
+		return false
+	}
+	eggs := false
+	for _, line := range n.Named {
+		if s := w.stand[line]; s != nil && s.class == larder.Egg {
+			eggs = true
+		} else if slices.Contains(n.To, line) {
+			return false
+		}
+	}
+	return eggs
+}
+
+// impliesWork tells whether an action is done to something that is there though
+// its words do not name it.
+func (w *writer) impliesWork(n *node) bool {
+	at := w.nodeOf(n.Action.ID)
+	return slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(n.Named, line) && w.there(line, at) })
+}

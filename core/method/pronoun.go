@@ -1,0 +1,117 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/recipe"
+)
+
+// lost tells whether what a pronoun points back to is not said any more.
+func (w *writer) lost(noun recipe.Noun) bool {
+	for _, r := range noun.Refs {
+		if r.Made != nil {
+			if at := w.nodeOf(*r.Made); at >= 0 && w.deeds[at].drop {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// pronoun keeps "it" where what it means is still said before, in the number of
+// what is meant now, and names the thing where it is not.
+func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
+	var there []int
+	for _, line := range lines {
+		if w.there(line, at) {
+			there = append(there, line)
+		}
+	}
+	if entering := w.entering(lines, at); len(entering) > 0 && w.lost(noun) {
+		return w.named(entering), true // "flake the fish and fold it in", of what is in flakes
+	}
+	if len(there) == 0 || w.meantGone(noun) {
+		return nil, true
+	}
+	if at := slices.IndexFunc(there, func(line int) bool { return w.stand[line] != nil }); noun.Rest && at >= 0 {
+		return []named{w.c.stand(w.stand[there[at]], halfSaid, true)}, true // "the rest of the whipped aquafaba"
+	}
+	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })
+	if b := w.before; b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun)) {
+		return w.itOrThem(b, kept)
+	}
+	if !w.lost(noun) && (!only || len(there) > 1) {
+		return kept, false // a mixture stays what it was
+	}
+	var out []named
+	for _, line := range there {
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	if len(out) > mostNamed {
+		out = []named{{text: w.c.words().Everything}}
+	}
+	return out, true
+}
+
+// entering are the stand-ins among lines that go in with an action.
+func (w *writer) entering(lines []int, at int) []*standIn {
+	var out []*standIn
+	for _, line := range lines {
+		if s := w.stand[line]; s != nil && !s.gone && s.enters == at && s.tail == 0 && s.flesh() {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// halfSaid stands for a share of which only the rest is said.
+const halfSaid = 0.5
+
+// meantGone tells whether a pronoun means what an action took in by name that is
+// not done any more, and none of which is there: "add the pork and brown it".
+func (w *writer) meantGone(noun recipe.Noun) bool {
+	for _, r := range noun.Refs {
+		if r.Made == nil {
+			return false
+		}
+		at := w.nodeOf(*r.Made)
+		if at < 0 || !w.deeds[at].drop {
+			return false
+		}
+		n := &w.graph.Nodes[at]
+		for _, line := range n.To {
+			if slices.Contains(n.Named, line) && w.there(line, at+1) {
+				return false
+			}
+		}
+	}
+	return true
+}
+
+// itOrThem is the pronoun for what a clause worked on.
+func (w *writer) itOrThem(b *clause, kept []named) ([]named, bool) {
+	words := w.c.words()
+	plural := len(b.objects) > 1 || b.objects[0].plural
+	text := words.It
+	if plural {
+		text = words.Them
+	}
+	return []named{{text: text, plural: plural, stand: b.objects[0].stand}}, !strings.EqualFold(text, kept[0].text)
+}
+
+// speaksOf tells whether a clause works on nothing but the lines.
+func (w *writer) speaksOf(c *clause, lines []int) bool {
+	for _, o := range c.objects {
+		if o.stand != nil && !slices.Contains(lines, o.stand.node) {
+			return false
+		}
+	}
+	if c.node >= 0 {
+		n := &w.graph.Nodes[c.node]
+		return !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(lines, line) })
+	}
+	return true
+}

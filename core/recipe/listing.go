@@ -1,0 +1,86 @@
+package recipe
+
+import (
+	"strings"
+)
+
+// beforeRecipe waits for the list to begin: two lines in a row that look like
+// ingredients, or one under a part heading.
+func (l *layout) beforeRecipe(b block) {
+	l.waiting = append(l.waiting, b)
+	n := len(l.waiting)
+	if n < 2 || !l.ingredientLike(b) || !l.ingredientLike(l.waiting[n-2]) {
+		return
+	}
+	if b.blank && !l.quantityFirst(l.waiting[n-2].text) {
+		return // a title that is a food's name, then the first ingredient
+	}
+	first := n - 2
+	for first > 0 && l.ingredientLike(l.waiting[first-1]) && !l.waiting[first].blank {
+		first--
+	}
+	if first == 0 && l.titles(l.waiting) {
+		first = 1
+	}
+	l.begin(l.reachBack(first))
+}
+
+// titles tells whether the first block of a text is the name of the dish though
+// it reads as a food ("Fish pie"): it has no amount, and what follows has.
+func (l *layout) titles(run []block) bool {
+	b := run[0]
+	return len(run) > 1 && !l.quantityFirst(b.text) && !b.bullet && !b.numbered && l.quantityFirst(run[1].text)
+}
+
+// begin takes the list to begin at a waiting block, the name of its part above.
+func (l *layout) begin(first int) {
+	run := l.waiting[first:]
+	l.waiting = l.waiting[:first]
+	l.mode = listing
+	if first > 1 && (l.partHeading(l.waiting[first-1]) || namesAPart(l.waiting[first-1]) && len(run) > 1 && namesAPart(run[1])) {
+		l.section(l.partTitle(l.waiting[first-1].text))
+		l.waiting = l.waiting[:first-1]
+	}
+	for _, w := range run {
+		w.leads = w.leads || namesAPart(w) && !l.ingredientLike(w)
+		l.inListing(w)
+	}
+}
+
+// reachBack finds parts of a single ingredient each above the run that begins
+// at first: amounts with no more between them than the names of parts.
+func (l *layout) reachBack(first int) int {
+	at := first
+	for i := first - 1; i > 0; i-- {
+		switch w := l.waiting[i]; {
+		case l.quantityFirst(w.text) && l.ingredientLike(w):
+			at = i
+		case !namesAPart(w):
+			return at
+		}
+	}
+	return at
+}
+
+// namesAPart tells whether a block is short enough, and without an amount, to
+// be the name of a part.
+func namesAPart(b block) bool {
+	_, hasNumber := firstNumber(b.text)
+	return !hasNumber && !b.bullet && !b.numbered && len(strings.Fields(b.text)) <= 5 && !strings.ContainsAny(b.text, ",.;")
+}
+
+func (l *layout) inListing(b block) {
+	switch {
+	case l.methodLike(b):
+		l.startMethod()
+		l.inMethod(b)
+	case l.partHeading(b):
+		l.section(l.partTitle(b.text))
+	default:
+		if l.current == nil {
+			l.section("")
+		}
+		l.behindRow()
+		l.current.Lines = append(l.current.Lines, b.text)
+	}
+}

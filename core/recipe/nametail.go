@@ -1,0 +1,137 @@
+package recipe
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/lex"
+	"yembra/core/measure"
+)
+
+// CutWord tells whether a word says how a food is cut or worked.
+func CutWord(w string) bool { return cutWords[w] }
+
+// cutWords say how a food is cut or worked; before a name they never make it
+// another food.
+var cutWords = map[string]bool{
+	"chopped": true, "diced": true, "crushed": true, "sliced": true, "grated": true, "minced": true, "peeled": true, "cubed": true,
+	"shredded": true, "beaten": true, "melted": true, "softened": true, "separated": true, "boiled": true, "mashed": true, "rinsed": true,
+}
+
+// stripPreparation parts leading words such as "finely chopped" from the name.
+func (r *Reader) stripPreparation(main []lex.Token, f finding) (lead, name []lex.Token) {
+	if f.food == nil {
+		return nil, main
+	}
+	neutral := r.larder.Words().Neutral
+	position := 0
+	for i, t := range main {
+		if t.Kind != lex.Word {
+			continue
+		}
+		words := larder.Words(t.Text)
+		if position >= f.start {
+			return main[:i], main[i:]
+		}
+		for _, w := range words {
+			if !neutral[w] {
+				return main[:i], main[i:]
+			}
+		}
+		position += len(words)
+	}
+	return nil, main
+}
+
+// trailingUnit reads the unit out of "garlic cloves" and "celery stalks",
+// unless the food's own name holds it ("bay leaf").
+func (r *Reader) trailingUnit(n *nameRead, main []lex.Token) {
+	if n.finding.food == nil || len(main) < 2 {
+		return
+	}
+	for i := len(main) - 1; i > 0; i-- {
+		if main[i].Kind != lex.Word {
+			continue
+		}
+		u, ok := measure.ParseUnit(main[i].Text)
+		if !ok || !trailing[u] || slices.Contains(larder.Words(n.finding.food.Name), main[i].Norm) {
+			return
+		}
+		n.unit = u
+		return
+	}
+}
+
+var trailing = map[measure.Unit]bool{
+	measure.Clove: true, measure.Stalk: true, measure.Sprig: true, measure.Leaf: true, measure.Slice: true, measure.Sheet: true,
+	measure.Head: true, measure.Bunch: true, measure.Stick: true, measure.Knob: true,
+}
+
+// hiddenInTail looks for animal matter in what stands behind the name: beans
+// "with bacon", potatoes "fried in butter".
+func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets [][]lex.Token) {
+	if n.finding.origin == larder.FromAnimal || n.finding.origin == larder.Mixed {
+		return
+	}
+	for _, run := range slices.Concat([][]lex.Token{tail}, segments, brackets) {
+		at := slices.IndexFunc(run, func(t lex.Token) bool {
+			w := strings.ToLower(t.Text)
+			return w == "with" || w == "in" || w == "and" || w == "plus" || w == "containing" || w == "made"
+		})
+		if at < 0 || slices.ContainsFunc(run, func(t lex.Token) bool {
+			w := strings.ToLower(t.Text)
+			return w == "for" || w == "serve" || w == "serving" || w == "to" || w == "without" || w == "no"
+		}) {
+			continue
+		}
+		f := r.match.name(normalised(run[at+1:]), false)
+		if f.origin == larder.FromAnimal {
+			n.finding.origin, n.finding.animal = larder.FromAnimal, f.animal
+			n.finding.why = fmt.Sprintf("Comes with %s (%s).", strings.ToLower(f.label()), classNames[f.animal])
+			return
+		}
+	}
+}
+
+func (f finding) label() string {
+	if f.food != nil {
+		return f.food.Name
+	}
+	return string(f.animal)
+}
+
+// ofPart turns "juice of 1 lemon" into lemon juice.
+func (r *Reader) ofPart(n *nameRead, part string) {
+	if n.finding.food == nil {
+		return
+	}
+	if part == "" {
+		switch {
+		case slices.Contains(n.words, "juiced"), slices.Contains(n.words, "juice") && n.finding.food.Matter.Pieces["juice"].Low > 0:
+			part = "juice"
+		case slices.Contains(n.words, "zested"):
+			part = "zest"
+		default:
+			return
+		}
+	}
+	if n.finding.food.Matter.Pieces[part].Low == 0 {
+		return
+	}
+	ids := []string{n.finding.food.ID + "-" + part}
+	if part == "juice" || part == "zest" {
+		ids = append(ids, "lemon-"+part)
+	}
+	for _, id := range ids {
+		if f := r.larder.Food(id); f != nil {
+			each := n.finding.food.Matter.Pieces[part]
+			n.finding.food = f
+			n.finding.why = reason(f.Name, f.Origin, f.Animal)
+			n.preparation = strings.TrimPrefix(n.preparation+fmt.Sprintf(", %s only", part), ", ")
+			n.partEach = &each
+			return
+		}
+	}
+}

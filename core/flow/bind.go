@@ -262,7 +262,7 @@ func (c *clause) dropKeys(t *text, tech *larder.Technique) {
 	}
 	c.links = slices.DeleteFunc(c.links, func(l link) bool {
 		w := t.low(l.nouns[0].upto - 1)
-		return t.lang.Vessels[w] && tech.Joins == "" && tech.Family != "assemble" && slices.ContainsFunc(c.sense.Keys, func(key []string) bool { return slices.Contains(key, w) })
+		return t.lang.Vessels[w] && tech.Joins == "" && tech.Family != "assemble" && tech.Family != "separate" && slices.ContainsFunc(c.sense.Keys, func(key []string) bool { return slices.Contains(key, w) })
 	})
 	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
 		if tech.Needs == "object" && t.listed(n.head()) {

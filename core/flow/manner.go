@@ -16,7 +16,13 @@ func (b *body) meanwhile(i int) bool {
 // listed tells whether a clause is done to something of the list: "the rum, if you
 // are using it".
 func (c *clause) listed(t *text) bool {
-	return slices.ContainsFunc(c.objects, func(n noun) bool { return len(n.words) > 0 && t.listed(n.head()) })
+	things := slices.Clone(c.objects)
+	for _, l := range c.links {
+		if l.first && t.lang.Particles[l.word] {
+			things = append(things, l.nouns...)
+		}
+	}
+	return slices.ContainsFunc(things, func(n noun) bool { return len(n.words) > 0 && t.listed(n.head()) })
 }
 
 // lasts takes the time that a remark says the work takes: "which takes 20 minutes".

@@ -27,6 +27,11 @@ func (b *bindings) content(vessel string) *thing {
 	if named || b.base == nil || b.goesIn(b.base) {
 		return nil
 	}
+	if b.base.taken || !b.base.liquid {
+		if pot := b.latest(func(t *thing) bool { return t.liquid && !t.taken && !b.goesIn(t) && t.comp == b.comp }); pot != nil && b.takenOutOf(pot) {
+			return pot
+		}
+	}
 	return b.base
 }
 
@@ -61,4 +66,14 @@ func (b *bindings) vessel(n noun) string {
 		return ""
 	}
 	return head
+}
+
+// takenOutOf tells whether what is in hand was taken out of a thing.
+func (b *bindings) takenOutOf(pot *thing) bool {
+	for i := len(b.things) - 1; i >= 0 && b.things[i] != pot; i-- {
+		if b.things[i].taken {
+			return true
+		}
+	}
+	return false
 }

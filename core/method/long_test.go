@@ -102,3 +102,40 @@ func TestOnlyWhatIsOfTheMeatGoes(t *testing.T) {
 		require.NotContains(t, card, x.hasNot, name)
 	}
 }
+
+// What is said of what has made way is said of what stands there, in the measures and
+// the brackets of the text, and what only served it goes with it.
+func TestWhatIsLeftIsSaidRightly(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	for name, x := range map[string]struct{ recipe, has, hasNot string }{
+		"brackets stay, and a pronoun means what goes in": {
+			"Kedgeree\nServes 4\n\n300 g basmati rice\n500 g smoked haddock\n1 onion, sliced\n2 tbsp oil\n3 tbsp double cream\n\nMethod\n1. Put the haddock in a shallow pan, cover with 700 ml of water, bring to a simmer and poach for 8 minutes. Lift out the fish and keep the water.\n2. Cook the onion in the oil until golden. Stir in the rice and pour in 600 ml of the fish water. Cover and cook for 12 minutes.\n3. Flake the fish, throwing away skin and bones, and fold it into the rice with the cream and warm through (do not boil).",
+			"old the smoked tofu into the rice", "skin",
+		},
+		"the liquid of what is not cooked any more is another, as much of it": {
+			"Pilaf\nServes 4\n\n300 g rice\n600 g chicken thighs\n1 onion\n\nMethod\n1. Simmer the chicken in water to cover for 30 minutes, lift out and save the broth.\n2. Boil the rice with the onion in 600 ml of the reserved broth for 15 minutes. Serve with the chicken.",
+			"vegetable stock", "broth",
+		},
+		"a measure of its own, and the rest of what stands there": {
+			"Mousse\nServes 6\n\n200 g dark chocolate\n4 eggs, separated\n1 tbsp sugar\n\nMethod\n1. Melt the chocolate and beat in the yolks. Whisk the whites with the sugar to stiff peaks.\n2. Fold a third of the whites into the chocolate, then carefully fold in the rest.",
+			"the rest of the", "in it",
+		},
+		"a fat goes that only fried what has made way": {
+			"Wellington\nServes 4\n\n800 g beef fillet\n1 tbsp oil\n500 g puff pastry\n\nMethod\n1. Season the beef, heat the oil in a frying pan until very hot and sear the meat for 1 minute on every side. Cool.\n2. Roll out the pastry, put the beef on it, wrap it up and bake at 200 C for 35 minutes.",
+			"Roll out the pastry", "oil",
+		},
+		"what pours is brought to the boil": {
+			"Soup\nServes 4\n\n1 kg flank steak\n1.5 litres water\n2 bay leaves\n400 g tomatoes\n\nMethod\n1. Put the steak in a pot with the water and bay leaves. Bring to the boil and simmer for 1 hour. Lift out the meat and shred it.\n2. Add the tomatoes to the pot, simmer for 20 minutes and return the meat.",
+			"Bring the water", "with the water",
+		},
+		"words between brackets keep them": {
+			"Choux\nServes 4\n\n100 g butter\n200 ml water\n130 g flour\n4 eggs\n\nMethod\n1. Boil the water with the butter, tip in the flour and beat. Beat in the eggs little by little until glossy (you may not need all of them).",
+			"(you may not need all of them)", "and you may not",
+		},
+	} {
+		card := saidOf(t, c, x.recipe)
+		require.Contains(t, card, x.has, name)
+		require.NotContains(t, card, x.hasNot, name)
+	}
+}

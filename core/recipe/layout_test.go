@@ -44,6 +44,27 @@ func TestLayoutsInManyManners(t *testing.T) {
 			"Stroganoff\n\nFor 4: 500 g carrots, 1 onion, grated, 40 g oil, 1 tsp mustard, lemon juice, parsley.\n\nFry the onion in the oil until it is golden and add the rest.",
 			"Stroganoff", []string{":lllllls"},
 		},
+		"a part in one row with its name, and the rest behind it": {
+			"Roast\n\n1 swede\nMarinade: 500 ml wine, 2 sliced onions, 6 juniper berries\n2 tbsp oil\n80 g gingerbread\n\nPour the marinade over the swede, leave it overnight and roast it in the oil.",
+			"Roast", []string{":llls", "Marinade:lll"},
+		},
+		"parts in rows behind a dash": {
+			"Ramen\n\nTARE - 60 ml soy sauce, 1 tbsp mirin\nBROTH - 800 ml stock, 1 piece kombu\n\nBring the soy sauce and the mirin to the boil and set it aside. Warm the stock with the kombu.",
+			"Ramen", []string{"Tare:lls", "Broth:ll"},
+		},
+		"a list set off by dots, and one by strokes": {
+			"Kheer\n\n1 l milk • 60 g rice • 80 g sugar • a pinch of saffron\n\nSoak the rice for half an hour, then boil it in the milk with the sugar.", "Kheer", []string{":lllls"},
+		},
+		"a list between strokes": {
+			"Pie\n500g lentils / 1 big onion / 2 carrots / 1/2 lemon\n\nChop the onion, grate the carrots and boil the lentils until they are soft.", "Pie", []string{":lllls"},
+		},
+		"a list within a sentence, with a part of its own": {
+			"Salad\n\nFor two people you want 300 g potatoes, 150 g beans and half a red onion; for the dressing 1 tbsp vinegar, 4 tbsp oil and a clove of garlic.\n\nBoil the potatoes and the beans and dress them while they are warm.",
+			"Salad", []string{":llls", "Dressing:lll"},
+		},
+		"steps numbered on lines of their own": {
+			"Fries\n\n1 kg potatoes\n1 l oil\n\nSTEP 1\nCut the potatoes and rinse them in cold water until it is clear.\nSTEP 2\nFry them in the oil for five minutes and drain them on paper.", "Fries", []string{":llss"},
+		},
 		"three things with their amounts in one line of the list": {
 			"Curry\n\n2 tomatoes\n1 onion, 4 cloves garlic, 1 scotch bonnet\n1 onion, 2 halves\n\nFry the onion in oil until it is golden and add the rest.",
 			"Curry", []string{":llllls"},

@@ -1,0 +1,58 @@
+package flow
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// Further ways of speaking, each on the least recipe that shows it.
+func TestFurtherWaysOfSpeaking(t *testing.T) {
+	for _, c := range []struct {
+		name, lines, method string
+		want                []string
+	}{
+		{"the fat stays in the pan", "500 g beef|2 tbsp oil|2 onions", "Brown the beef in the oil, then take it out. Soften the onions in the same oil. Return the beef.", []string{"a0 brown/brown(0.0; with 0.1)", "a1 take out/remove(@a0)", "a2 soften/sweat(0.2; with @a0)", "a3 return/return(@a1; into @a2)"}},
+		{"no verb at all", "300 g rice|120 g chicken|2 tbsp oil", "Heat the oil. Chicken in, 3 minutes. Lid on.", []string{"a0 heat/heat(0.2)", "a1 put in/add(0.1; into @a0; 3-3 min)", "a2 lid on/cover(@a1)"}},
+		{"no more than a heat", "300 g dough|2 onions", "Top the dough with the onions. 200C, 25 minutes, till brown.", []string{"a0 top/top(0.0; with 0.1)", "a1 bake/bake(@a0; 25-25 min; 200 C; till brown)"}},
+		{"a sign told by its shape", "4 egg whites|100 g sugar", "Whisk the whites to stiff peaks. Fold in the sugar.", []string{"a0 whisk/whisk(0.0; to stiff peaks)", "a1 fold in/fold(0.1; into @a0)"}},
+		{"what is left in the pot", "500 g potatoes|1 l water|1 leek", "Boil the potatoes and leek in the water. Take the leek out and slice it. Blend what is left in the pot until smooth.", []string{"a0 boil/boil(0.0, 0.2; with 0.1)", "a1 take out/remove(@a0)", "a2 slice/slice(@a1)", "a3 blend/blend(@a0; until smooth)"}},
+		{"a place already there", "200 g crumbs|80 g butter|300 ml cream", "Mix the crumbs with the butter and bake for 8 minutes. Whip the cream and spread over.", []string{"a0 mix/mix(0.0; with 0.1)", "a1 bake/bake(@a0; 8-8 min)", "a2 whip/whisk(0.2)", "a3 spread over/spread(@a2; into @a1)"}},
+		{"vessels that are measures too", "300 ml custard|4 prunes", "Divide the prunes between four cups and pour the custard over them.", []string{"a0 divide/divide(0.1; into 'four cups)", "a1 pour/pour(0.0; into @a0)"}},
+		{"pieces counted on the list", "8 slices white bread|50 g butter", "Cut each slice into four triangles. Fry in the butter.", []string{"a0 cut/cut(0.0; makes triangle)", "a1 fry in/fry(@a0; with 0.1)"}},
+		{"the rest, said late", "8 slices white bread|60 g sultanas", "Cut the bread. Arrange half of it in a dish, scatter over the sultanas and cover with the rest.", []string{"a0 cut/cut(0.0)", "a1 arrange/layer(0.5×@a0; into 'dish)", "a2 scatter over/sprinkle(0.1; into @a1)", "a3 cover/cover(@a2; with 0.5×@a0)"}},
+		{"what something is left to do", "2 onions|2 tbsp oil|1 l stock", "Fry the onions in the oil and let them colour. Add the stock and let it reduce by half.", []string{"a0 fry/fry(0.0; with 0.1)", "a1 let colour/sear(@a0)", "a2 add/add(0.2; into @a1)", "a3 let reduce/reduce(@a2; how: by half)"}},
+		{"a list with a manner in it", "1 sausage|1 l water|2 onions", "Put the water, the sausage in one piece and the onions into a pot.", []string{"a0 put/place(0.1, 0.0, 0.2; into 'pot; how: in one piece)"}},
+		{"one verb, two times", "200 g beans|1 cabbage", "Blanch the beans for 3 minutes, the cabbage for 1 minute; refresh everything in iced water.", []string{"a0 blanch/blanch(0.0; 3-3 min)", "a1 blanch/blanch(0.1; 1-1 min)", "a2 refresh/blanch(@a0, @a1; with 'iced water)"}},
+		{"while something goes in", "100 g flour|300 ml milk|2 eggs", "Whisk the flour with the eggs while you pour in the milk.", []string{"a0 whisk/whisk(0.0; with 0.2)", "a1 pour in/pour(0.1; into @a0)", "remark: while you"}},
+		{"a remark that says how long", "2 onions|2 tbsp oil", "Fry the onions in the oil until golden, which takes a good 20 minutes.", []string{"a0 fry/fry(0.0; with 0.1; 20-20 min; until golden; how: which takes a good 20 minutes)"}},
+		{"before other work", "200 ml milk|2 eggs|50 g cheese", "Warm the milk. Let it cool a bit before beating in the eggs and cheese.", []string{"a0 warm/warm(0.0)", "a1 let cool/cool(@a0; how: a bit)", "a2 beat in/beat(0.1, 0.2; into @a1)", "remark: before"}},
+		{"lifted out, and the pot goes on", "1 kg steak|2 l water", "Simmer the steak in the water. Lift out the steak and let it cool; strain.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 lift out/remove(@a0)", "a2 let cool/cool(@a1)", "a3 strain/strain(@a0)"}},
+		{"something put right that nobody lists", "300 g rice", "Boil the rice. Taste and correct the salt.", []string{"a0 boil/boil(0.0)", "a1 taste/taste(@a0)", "a2 correct/season(@a1; with 'salt)"}},
+		{"something that may go in", "200 g chocolate|1 tbsp rum", "Melt the chocolate. Beat in the rum, if you are using it.", []string{"a0 melt/melt(0.0)", "a1 beat in/beat(0.1; into @a0; how: if you are using it)"}},
+		{"over a sieve, and under a tap", "500 g beans", "Boil the beans, cool under the tap and press through a fine sieve.", []string{"a0 boil/boil(0.0)", "a1 cool under/cool(@a0; how: under the tap)", "a2 press through/strain(@a1; how: through a fine sieve)"}},
+		{"a width by a length", "500 g puff pastry", "Roll out the pastry to 30 x 40 cm.", []string{"a0 roll out/roll(0.0)"}},
+		{"a word of the text's own", "60 g butter|70 g flour|400 ml stock", "Melt the butter, stir in the flour and whisk in the stock. Roll the stiff ragout into balls the size of a walnut.", []string{"a0 melt/melt(0.0)", "a1 stir in/stir(0.1; into @a0)", "a2 whisk in/whisk(0.2; into @a1)", "a3 roll/roll(@a2; makes ball; how: the size of a walnut)"}},
+		{"some of which something is said", "1 kg mussels|200 ml wine", "Steam the mussels in the wine. Discard any that stay closed.", []string{"a0 steam/steam(0.0; with 0.1)", "a1 discard/discard(0.1×@a0)"}},
+		{"what is cut of a juice is another thing", "120 ml lime juice|300 ml cream", "Whisk the lime juice into the cream. Garnish with lime slices.", []string{"a0 whisk/whisk(0.0; into 0.1)", "a1 garnish/top(@a0; with 'lime slices)"}},
+		{"half the salt of another day", "1 cabbage", "Toss the cabbage with a teaspoon of salt.", []string{"a0 toss/toss(0.0; with 'salt)"}},
+	} {
+		t.Run(c.name, func(t *testing.T) {
+			d := read(t, "Dish\nServes 4\n\n"+strings.ReplaceAll(c.lines, "|", "\n")+"\n\nMethod\n1. "+c.method)
+			var got []string
+			for _, s := range d.Components[0].Steps {
+				for _, a := range s.Actions {
+					got = append(got, strings.ReplaceAll(show(a), "c0.s0.", ""))
+				}
+				for _, a := range s.Asides {
+					got = append(got, a.Kind+": "+string([]rune(s.Text)[a.From:a.Upto]))
+				}
+				for _, q := range s.Questions {
+					got = append(got, "?? "+q.Text)
+				}
+			}
+			require.Equal(t, c.want, got)
+		})
+	}
+}

@@ -75,7 +75,7 @@ func (m *method) neighbourhood(component, line int, food *larder.Food) *neighbou
 		}
 		n.reached = append(n.reached, node)
 		speaks := slices.Contains(node.Named, n.at)
-		follows := slices.ContainsFunc(node.Inputs, func(in int) bool { return direct[in] }) && len(node.Holds) == 1
+		follows := slices.ContainsFunc(node.Inputs, func(in int) bool { return direct[in] }) && (len(node.Holds) == 1 || node.Technique.Family == "coat" && slices.Equal(node.To, []int{n.at}))
 		if speaks || follows {
 			direct[i] = true
 			n.named = append(n.named, node)

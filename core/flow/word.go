@@ -147,6 +147,9 @@ func (t *text) orders(i int, first, cue bool) bool {
 	if moves && t.lang.Prepositions[t.low(next)] == "" {
 		return true // "roll up"
 	}
+	if t.lang.NounVerbs[t.words[i].low] && !t.foods(t.words[i].norm) && t.lang.Shapes[t.low(next)] && (t.conj(next+1) || t.mark(next+1, ",") || t.ends(next+1, len(t.words))) {
+		return true // "shape patties and fry"
+	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.conj(next) || moves && first ||
 			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])

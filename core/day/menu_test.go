@@ -288,7 +288,7 @@ func TestALateSupperIsReplannedSoon(t *testing.T) {
 		require.True(t, p.Feasible || len(p.Conflicts) > 0)
 		return p, options
 	}
-	late, options := ask(start.Add(20*time.Minute), nil)
+	late, options := ask(start.Add(2*time.Hour), nil)
 	require.False(t, late.Feasible)
 	require.NotEmpty(t, options)
 	require.Contains(t, options[0].Text, "later")

@@ -226,6 +226,8 @@ func (b *body) thing(nouns []noun) {
 		if b.lang.Outcomes[b.purpose] {
 			b.clause.makes = nouns[0].head()
 		}
+	case len(nouns) == 1 && len(b.clause.objects) == 0 && b.lang.Announcing[b.lemma] && !nouns[0].pointed && b.lang.Products[nouns[0].head()]:
+		b.clause.makes = nouns[0].head() // "make a firm dough from"
 	default:
 		b.clause.objects = append(b.clause.objects, nouns...)
 	}

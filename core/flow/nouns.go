@@ -7,7 +7,7 @@ import (
 // nouns reads a list of things from i.
 func (b *body) nouns(i int) ([]noun, int) {
 	var out []noun
-	inner := b.lang.Causatives[b.lemma] || b.start < 0
+	inner := b.lang.Causatives[b.lemma] && b.lang.Prepositions[b.low(i-1)] == "" || b.start < 0
 	for {
 		n, ok := b.noun(i, b.upto, inner)
 		if !ok || len(out) > 0 && n.pronoun && len(n.words) == 0 && !n.rest && !n.all {

@@ -38,6 +38,9 @@ type Swap struct {
 	CookMinutes float64 `json:"cookMinutes" yaml:"minutes"`
 	// Bare tells that its short name takes no article: "spoonfuls of water".
 	Bare bool `json:"bare" yaml:"bare"`
+	// Verb is what is said for the work that is done with it, where that is not the
+	// original's: a tin is lined with paper, not greased.
+	Verb string `json:"verb" yaml:"verb"`
 	// Bears are the minutes in liquid after which it spoils, where that is not
 	// what its main food bears.
 	Bears float64 `json:"bears" yaml:"bears"`
@@ -82,9 +85,10 @@ func (s *Swap) ServesFood(kind string, food *Food) bool {
 	return false
 }
 
-// Rightly lists the uses in which the swap does the same work as what it replaces.
+// Rightly lists the uses in which the swap does the same work as what it replaces:
+// all, where the book does not say, and none, where it says so.
 func (s *Swap) Rightly() []string {
-	if len(s.Right) > 0 {
+	if s.Right != nil {
 		return s.Right
 	}
 	return s.Uses

@@ -73,6 +73,11 @@ func (p *plan) decide(i int) {
 			d.before = append(d.before, s)
 		}
 	}
+	for _, line := range n.With {
+		if s := p.stand[line]; s != nil && !s.gone && s.book.Verb != "" {
+			d.say = s.book.Verb
+		}
+	}
 	d.cueless = p.cueGone(n)
 }
 

@@ -36,8 +36,8 @@ func (p *plan) enter(s *standIn) {
 			left -= minutes
 			continue
 		}
-		if p.graph.Nodes[path[i]].Is("bake", "roast") {
-			return // nobody opens a pie to add something
+		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") || n.Is("steam") && !s.flesh() {
+			return // nobody opens a pie or a pudding to add something
 		}
 		if p.boundBefore(s, path[start:i]) {
 			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.cueGone(n) {

@@ -41,8 +41,14 @@ func TestAFeastIsCarriedOverInTime(t *testing.T) {
 // saidOf are the steps of the first part of a recipe as its card has them.
 func saidOf(t *testing.T, c *Carrier, text string) string {
 	t.Helper()
+	return saidUnder(t, c, text, swap.WholeFood)
+}
+
+// saidUnder is the method of a recipe carried over under the rules of a house.
+func saidUnder(t *testing.T, c *Carrier, text, preset string) string {
+	t.Helper()
 	d := c.reader.Read(text, measure.Metric)
-	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}}, swap.Closest)
 	require.NoError(t, err)
 	a, err := c.Adapt(d, dec, false)
 	require.NoError(t, err)
@@ -129,6 +135,14 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 			"Soup\nServes 4\n\n1 kg flank steak\n1.5 litres water\n2 bay leaves\n400 g tomatoes\n\nMethod\n1. Put the steak in a pot with the water and bay leaves. Bring to the boil and simmer for 1 hour. Lift out the meat and shred it.\n2. Add the tomatoes to the pot, simmer for 20 minutes and return the meat.",
 			"Bring the water", "with the water",
 		},
+		"a pudding that steams is not opened": {
+			"Pudding\nServes 6\n\n175 g self-raising flour\n100 g vegetable suet\n75 g soft brown sugar\n1 egg\n120 ml oat drink\n\nMethod\n1. Mix the flour, suet and sugar. Beat the egg with the oat drink and stir into the dry ingredients.\n2. Scrape the batter into a basin, cover with foil and tie with string. Steam for 2 hours.",
+			"Steam for 2 hours", "steam for",
+		},
+		"a dough is made from what is named behind it": {
+			"Dumplings\nServes 4\n\n300 g flour\n1 egg\n100 ml water\n300 g lentils, cooked\n\nMethod\n1. Make a firm dough from the flour, egg and water and knead it until smooth. Roll it out and fill with the lentils.",
+			"Make a firm dough from the flour, ", "Mix in",
+		},
 		"words between brackets keep them": {
 			"Choux\nServes 4\n\n100 g butter\n200 ml water\n130 g flour\n4 eggs\n\nMethod\n1. Boil the water with the butter, tip in the flour and beat. Beat in the eggs little by little until glossy (you may not need all of them).",
 			"(you may not need all of them)", "and you may not",
@@ -138,4 +152,21 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 		require.Contains(t, card, x.has, name)
 		require.NotContains(t, card, x.hasNot, name)
 	}
+}
+
+// A tin is lined with paper where no fat may be, however greasing was said, and a
+// dry pan is no line of the list.
+func TestWhatStandsInWithNothingToBuyIsSaid(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	for step, has := range map[string]string{
+		"Butter a loaf tin, lay in the dough and bake for 40 minutes.":                 "Line the loaf tin with the baking paper",
+		"Grease a loaf tin with the butter, lay in the dough and bake for 40 minutes.": "Line a loaf tin with the baking paper",
+	} {
+		card := saidUnder(t, c, "Loaf\nServes 8\n\n300 g flour\n200 ml water\n10 g dried yeast\n15 g butter, for greasing\n\nMethod\n1. Mix the flour, yeast and water and knead for 8 minutes.\n2. "+step, "whole-food-no-oil")
+		require.Contains(t, card, has)
+	}
+	card := saidUnder(t, c, "Slabs\nServes 4\n\n60 g butter\n600 g firm tofu\n60 g plain flour\n\nMethod\n1. Dredge the tofu in the flour and fry in the butter for 3 minutes a side.", "whole-food-no-oil")
+	require.Contains(t, card, "fry in a dry non-stick pan")
+	require.NotContains(t, card, "water")
 }

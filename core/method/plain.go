@@ -4,7 +4,6 @@ import (
 	"slices"
 	"strings"
 
-	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -17,7 +16,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	verb := a.Verb
 	if d.say != "" {
 		verb = d.say
-	} else if len(w.animalWords(larder.Capital(verb)+" "+w.c.words().It+".")) > 0 {
+	} else if w.animalVerb(verb) {
 		verb = strings.ReplaceAll(n.Technique.Name, "-", " ") // "butter the dish"
 	}
 	var to, with []named

@@ -80,7 +80,7 @@ func (c *Carrier) standIns(d *recipe.Dish, a *swap.Adaptation, i int) []*standIn
 		if f := c.book.Larder().Food(line.FoodID()); f != nil && c.book.Larder().Language().Extracts[f.Kind] && line.Animal != larder.Gelatine && line.Animal != larder.Fat {
 			s.class = extract
 		}
-		s.gone = s.book == nil || len(s.book.Formula) == 0
+		s.gone = s.book == nil || len(s.book.Formula) == 0 && !s.book.Bare && s.book.Verb == ""
 		if !s.gone {
 			c.know(s)
 		}

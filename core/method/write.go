@@ -94,9 +94,7 @@ func (w *writer) action(i int) []*clause {
 	case !ok:
 		own.gone, own.changed = true, true
 		w.leavesPot(n)
-	case len(d.subject) > 0:
-		own.text, own.changed = w.plain(n, d, own), true
-	case w.goesAlone(n):
+	case len(d.subject) > 0, w.goesAlone(n), d.say != "" && w.animalVerb(a.Verb):
 		own.text, own.changed = w.plain(n, d, own), true
 	case len(edits) == 0:
 		own.text = strings.TrimLeft(w.slice(max(a.From, w.done), a.Upto), " ,")
@@ -155,6 +153,11 @@ func (w *writer) goesAlone(n *node) bool {
 	}
 	verb := strings.ToLower(w.slice(n.Action.Words.Verb[0], n.Action.Words.Verb[1]))
 	return slices.ContainsFunc(w.l.Language().Verb(verb), func(r language.Reading) bool { return r.Form == language.Going })
+}
+
+// animalVerb tells whether a verb itself names animal matter: "butter the dish".
+func (w *writer) animalVerb(verb string) bool {
+	return len(w.animalWords(larder.Capital(verb)+" "+w.c.words().It+".")) > 0
 }
 
 // saysPlaces tells whether an action names nothing that it is done to, or no more

@@ -66,11 +66,39 @@ func (l *layout) partHeading(b block) bool {
 	if strings.HasPrefix(lower, "for the ") || strings.HasPrefix(lower, "to make the ") || strings.HasPrefix(lower, "to serve") && len(lower) < 12 {
 		return len(strings.Fields(text)) <= 7 && !strings.Contains(text, ".")
 	}
-	upper := text == strings.ToUpper(text) && strings.ContainsFunc(text, unicode.IsUpper) && len(text) > 2
-	if _, numbered := firstNumber(text); upper && b.blank && !b.bullet && !numbered && len(strings.Fields(text)) <= 4 {
+	if capitalName(b) && (b.blank || l.capitals) {
 		return true // "DOUGH", though dough is a food as well
 	}
-	return upper && !b.bullet && !l.ingredientLike(b)
+	return inCapitals(text) && !b.bullet && !l.ingredientLike(b)
+}
+
+// inCapitals tells whether a text of some length is all in capitals.
+func inCapitals(text string) bool {
+	return text == strings.ToUpper(text) && strings.ContainsFunc(text, unicode.IsUpper) && len(text) > 2
+}
+
+// capitalName tells whether a block is a few words in capitals, as names of parts
+// are set.
+func capitalName(b block) bool {
+	text := strings.TrimRight(b.text, ": ")
+	_, numbered := firstNumber(text)
+	return inCapitals(text) && !b.bullet && !b.numbered && !numbered && len(strings.Fields(text)) <= 4
+}
+
+// setInCapitals tells whether a recipe sets the names of its parts in capitals:
+// several are, the title apart, and most of the rest is not.
+func setInCapitals(blocks []block) bool {
+	names, others := 0, 0
+	for i, b := range blocks {
+		switch {
+		case i == 0:
+		case capitalName(b):
+			names++
+		case !inCapitals(b.text):
+			others++
+		}
+	}
+	return names > 1 && others > names
 }
 
 // partTitle is the name of a part without what opens it: "Sauce" of "For the sauce".

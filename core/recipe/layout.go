@@ -22,6 +22,7 @@ func (r *Reader) Layout(text string) Source {
 		l.source.Cut = true
 	}
 	l.counted(blocks)
+	l.capitals = setInCapitals(blocks)
 	for i, b := range blocks {
 		b.leads = i+1 < len(blocks) && l.leads(b, blocks[i+1])
 		l.block(b)
@@ -65,6 +66,10 @@ type layout struct {
 	// before it, -1 for none.
 	row       *Section
 	beforeRow int
+	// capitals tells that names of parts are set in capitals.
+	capitals bool
+	// close tells that the lines of a part stand right under its name.
+	close bool
 	// steps counts the steps found so far.
 	steps int
 	// methodNamed tells that a heading opened the method.

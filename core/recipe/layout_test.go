@@ -30,6 +30,18 @@ func TestLayoutsInManyManners(t *testing.T) {
 			"Pie\n\nPASTRY\n200 g flour\n100 g lard\n\nFILLING\n2 leeks\n1 onion\n\nMETHOD\n1. Rub the lard into the flour until it looks like crumbs.",
 			"Pie", []string{"Pastry:lls", "Filling:ll"},
 		},
+		"headings in capitals right under the list before": {
+			"Bake\n\nSAUCE\n500 g lentils\n1 onion\nPASTA\n400 g macaroni\n80 g breadcrumbs\n\nSoften the onion, add the lentils and simmer for 20 minutes.",
+			"Bake", []string{"Sauce:lls", "Pasta:ll"},
+		},
+		"a part whose name stands right above its lines ends with the blank line": {
+			"Stew\n\nMarinade\n1 bottle red wine\n1 carrot, sliced\n\n800 g mushrooms\n40 g oil\n2 tbsp flour\n\nLay the mushrooms in the marinade overnight, then fry them in the oil.",
+			"Stew", []string{"Marinade:ll", ":llls"},
+		},
+		"blank lines within a part do not end it where its name is set off": {
+			"Stew\n\nFor the marinade\n\n1 bottle red wine\n\n1 carrot, sliced\n\n800 g mushrooms\n\nMethod\n\nLay the mushrooms in the wine overnight.",
+			"Stew", []string{"Marinade:llls"},
+		},
 		"servings in brackets behind the name": {
 			"Buns (makes 12)\n\n300 g flour\n7 g yeast\n\nKnead the flour and the yeast for ten minutes with water.", "Buns", []string{":lls"},
 		},

@@ -69,6 +69,17 @@ func namesAPart(b block) bool {
 	return !hasNumber && !b.bullet && !b.numbered && len(strings.Fields(b.text)) <= 5 && !strings.ContainsAny(b.text, ",.;")
 }
 
+// behindPart ends a part with the blank line under it: its name stood right above
+// its lines, so what is set off from them without a name is the dish itself.
+func (l *layout) behindPart(b block) {
+	if b.blank && l.close && l.current.Name != "" && len(l.current.Lines) > 0 {
+		l.choose("")
+	}
+	if len(l.current.Lines) == 0 {
+		l.close = !b.blank
+	}
+}
+
 func (l *layout) inListing(b block) {
 	switch {
 	case l.methodLike(b):
@@ -81,6 +92,7 @@ func (l *layout) inListing(b block) {
 			l.section("")
 		}
 		l.behindRow()
+		l.behindPart(b)
 		l.current.Lines = append(l.current.Lines, b.text)
 	}
 }

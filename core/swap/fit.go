@@ -27,7 +27,7 @@ func fitOf(s *slot, sw *larder.Swap) Fit {
 const (
 	// possiblePenalty weighs a swap that only holds the place where another is
 	// right for it.
-	possiblePenalty = 5.0
+	possiblePenalty = 20.0
 	// ownPenalty weighs each step by which a swap falls short of a trait that a
 	// line is known by, ownLeast are the steps that nobody misses and ownMost those
 	// beyond which it is simply not there.

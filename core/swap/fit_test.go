@@ -139,3 +139,22 @@ func TestBoneIsNotReplaced(t *testing.T) {
 	}
 	require.InDelta(t, grams("500 g shelled mussels"), grams("2 kg mussels"), 1)
 }
+
+// What does the same work is taken though something leaner would only hold the
+// place: flour is cooked in fat, and fish is fried in fat.
+func TestFatThatCooksStaysFat(t *testing.T) {
+	k := open(t)
+	for name, text := range map[string]string{
+		"roux":  "Sauce\nServes 4\n\n60 g butter\n60 g plain flour\n700 ml soy drink\n2 tbsp olive oil\n1 onion\n\nMethod\n1. Soften the onion in the oil. Melt the butter, stir in the flour for 2 minutes, whisk in the soy drink and simmer until it coats the spoon.",
+		"crust": "Slabs\nServes 4\n\n60 g butter\n600 g firm tofu\n60 g plain flour\n\nMethod\n1. Dredge the tofu in the flour and fry in the butter for 3 minutes a side.",
+	} {
+		d := k.reader.Read(text, measure.Metric)
+		swaps, dec := k.chosen(t, text)
+		a, err := k.book.Apply(d, dec, false)
+		require.NoError(t, err)
+		stand := a.Components[0].Lines[0]
+		food := k.book.Larder().Food(stand.FoodID())
+		require.NotNil(t, food, "%s: %v", name, swaps)
+		require.Contains(t, []string{"oil", "butter"}, food.Kind, "%s: %s", name, stand.Text)
+	}
+}

@@ -135,7 +135,7 @@ func (n *neighbourhood) anywhere(techniques []string) bool {
 
 // words holds what the line, its form and its actions say against a condition.
 func (n *neighbourhood) words(w larder.UseWhen) bool {
-	written := larder.Fold(n.line.Text)
+	written := larder.Fold(n.line.Text + ", " + n.calledInSteps())
 	has := func(text string, list []string) bool {
 		return slices.ContainsFunc(list, func(s string) bool { return contains(text, s) })
 	}
@@ -147,6 +147,23 @@ func (n *neighbourhood) words(w larder.UseWhen) bool {
 		(len(w.Verbs) == 0 || slices.ContainsFunc(n.spoken(), func(x *flow.Node) bool { return has(x.Action.Verb, w.Verbs) })) &&
 		(len(w.Parts) == 0 || slices.ContainsFunc(n.named, func(x *flow.Node) bool { return n.part(x, w.Parts) })) &&
 		(len(w.Said) == 0 || slices.ContainsFunc(n.spoken(), func(x *flow.Node) bool { return has(spoken(x), w.Said) }))
+}
+
+// calledInSteps is what the steps call the line: "a poached egg".
+func (n *neighbourhood) calledInSteps() string {
+	ref := recipe.LineRef(n.home, n.at-n.graph.Line(n.home, 0))
+	var out []string
+	for _, x := range n.named {
+		text := []rune(n.dish.Components[x.At.Component].Steps[x.At.Step].Text)
+		for _, p := range x.Action.Words.Phrases {
+			for _, noun := range p.Nouns {
+				if noun.Upto <= len(text) && slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Of == ref || r.Line != nil && *r.Line == ref }) {
+					out = append(out, string(text[noun.From:noun.Upto]))
+				}
+			}
+		}
+	}
+	return strings.Join(out, ", ")
 }
 
 // spoken lists the actions whose words may tell of the line: those that name it

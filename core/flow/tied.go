@@ -35,7 +35,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		role = "to"
 	case role == "" && len(c.objects) == 0:
 		role = "to"
-	case role == "from" && vessel == "" && (l.first && len(c.objects) == 0 || b.r.lang.Announcing[c.lemma]):
+	case vessel == "" && (role == "from" && (l.first && len(c.objects) == 0 || b.r.lang.Announcing[c.lemma]) || role == "with" && b.r.lang.Announcing[c.lemma] && c.makes != "" && len(c.objects) == 0):
 		role = "to"
 	}
 	switch role {

@@ -12,9 +12,11 @@ type Writing struct {
 	Minute, Minutes, Hours, Again, Boil, Mix, Put                             string
 	StirIn                                                                    string `yaml:"stir-in"`
 	SamePan                                                                   string `yaml:"samepan"`
-	Pan                                                                       string
-	EveningBefore                                                             string `yaml:"eveningBefore"`
-	LeftOut                                                                   string `yaml:"leftOut"`
+	// Slake stirs a thickener smooth before the liquid goes in.
+	Slake         string
+	Pan           string
+	EveningBefore string `yaml:"eveningBefore"`
+	LeftOut       string `yaml:"leftOut"`
 	// Look stands where no sentence reads back as it was meant; LookBare where
 	// nothing is left to do it with.
 	Look     string

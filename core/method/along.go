@@ -19,6 +19,10 @@ func (p *plan) carryAlong() {
 			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) {
 				continue
 			}
+			if at := p.slakesInto(line, i); at >= 0 {
+				p.deeds[at].slakes, p.arrives[line] = append(p.deeds[at].slakes, line), at
+				continue
+			}
 			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
 				p.shares[line] = p.shareAt(line, i)

@@ -47,7 +47,7 @@ func (p *plan) decide(i int) {
 		}
 	}
 	switch {
-	case p.onBodies(i):
+	case p.onBodies(i), p.strewnOnNothing(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)
@@ -165,7 +165,7 @@ func (p *plan) withoutSubject(i int) {
 		}
 		d.subject = nil
 	}
-	if n.Technique.Family == "mix" && n.Technique.Joins != "yes" && p.mixesOn(i) {
+	if (n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place") && !(p.holdsLiquid(n.With) && p.boilsNext(i))) && p.mixesOn(i) {
 		return
 	}
 	d.drop = true
@@ -178,6 +178,14 @@ func (p *plan) withoutSubject(i int) {
 			d.whys = append(d.whys, r.Why)
 		}
 	}
+}
+
+// boilsNext tells whether what an action put together is heated in liquid next.
+func (p *plan) boilsNext(i int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i].Users, func(k int) bool {
+		t := p.graph.Nodes[k].Technique
+		return t.Family == "wet heat" || t.Heat == "" && t.Family != "rest" && p.boilsNext(k)
+	})
 }
 
 // mixesOn lets what something was mixed with be mixed by itself where that is

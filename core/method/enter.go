@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 )
 
@@ -36,7 +37,7 @@ func (p *plan) enter(s *standIn) {
 			left -= minutes
 			continue
 		}
-		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") || n.Is("steam") && !s.flesh() {
+		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") || s.setsIn(n) {
 			return // nobody opens a pie or a pudding to add something
 		}
 		if p.boundBefore(s, path[start:i]) {
@@ -54,6 +55,10 @@ func (p *plan) enter(s *standIn) {
 		return
 	}
 }
+
+// setsIn tells whether a stand-in sets with the rest of a mass in steam, which is no
+// liquid that spoils it.
+func (s *standIn) setsIn(n *flow.Node) bool { return n.Is("steam") && !s.flesh() }
 
 // pathItself are the actions that reach a stand-in itself: not those that take no more
 // than its juices, nor those that only hold these until it goes in by its name.

@@ -143,6 +143,14 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 			"Dumplings\nServes 4\n\n300 g flour\n1 egg\n100 ml water\n300 g lentils, cooked\n\nMethod\n1. Make a firm dough from the flour, egg and water and knead it until smooth. Roll it out and fill with the lentils.",
 			"Make a firm dough from the flour, ", "Mix in",
 		},
+		"flour for what is gone thickens the liquid, and the first fat taken is no rest": {
+			"Pot\nServes 6\n\n1 chicken, jointed\n12 small onions\n40 ml oil\n2 tbsp flour\n750 ml red wine\n\nMethod\n1. Brown the chicken in half of the oil for 10 minutes, then sprinkle over the flour and turn them for a minute. Pour in the wine, bring to the boil and simmer for 50 minutes.\n2. Meanwhile fry the onions in the remaining oil until golden. Add them to the pot for the last 15 minutes.",
+			"tir the flour smooth with a little of the red wine. Pour in the wine", "remaining",
+		},
+		"what lay with what is gone goes into its bowl by itself": {
+			"Pot\nServes 6\n\n1 chicken, jointed\n1 carrot, sliced\n1 bouquet garni\n750 ml red wine\n\nMethod\n1. Put the chicken in a bowl with the wine, carrot and bouquet garni, cover and refrigerate overnight.\n2. Lift the chicken out; strain the marinade and keep the wine. Bring the wine to the boil, add the chicken and simmer for 50 minutes.",
+			"in the bowl", "chicken",
+		},
 		"words between brackets keep them": {
 			"Choux\nServes 4\n\n100 g butter\n200 ml water\n130 g flour\n4 eggs\n\nMethod\n1. Boil the water with the butter, tip in the flour and beat. Beat in the eggs little by little until glossy (you may not need all of them).",
 			"(you may not need all of them)", "and you may not",

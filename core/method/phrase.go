@@ -94,7 +94,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)
 	}
-	touched := slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun)
+	touched := slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && w.restOfWhole(noun, lines, at)
 	switch {
 	case !touched && !(noun.Pronoun && w.lost(noun)):
 		return kept, false
@@ -145,12 +145,19 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			w.parted[line], share = at, 1
 		}
 		if s := w.stand[line]; s != nil {
-			t := w.c.stand(s, share, noun.Rest)
+			rest := noun.Rest
+			if w.restOfWhole(noun, lines, at) {
+				rest, share = false, 1
+			}
+			t := w.c.stand(s, share, rest)
 			if measure := w.ownMeasure(noun); measure != "" && share < nearlyAll && !s.bare {
 				t.text = measure + s.name // "a tablespoon of cashew milk"
 			}
 			out = append(out, t)
 			continue
+		}
+		if w.restOfWhole(noun, lines, at) {
+			share = 1
 		}
 		if t, ok := w.ofLine(line, share); ok {
 			out = append(out, t)
@@ -165,6 +172,23 @@ func (w *writer) intoItself(n *node, noun recipe.Noun) bool {
 	return w.fleshly(w.slice(noun.Name, noun.Upto)) && slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
 		return r.Made != nil && slices.ContainsFunc(n.Action.Into, func(o recipe.Ref) bool { return o.Made != nil && *o.Made == *r.Made })
 	})
+}
+
+// restOfWhole tells whether a noun speaks of the rest of a line of which nothing has
+// been taken, as what took it is not done any more.
+func (w *writer) restOfWhole(noun recipe.Noun, lines []int, at int) bool {
+	return noun.Rest && !noun.Pronoun && len(lines) == 1 && !w.begun(lines[0], at)
+}
+
+// begun tells whether something that is done before an action took of a line, so that
+// there is a rest of it.
+func (p *plan) begun(line, at int) bool {
+	for k := range p.graph.Nodes[:at] {
+		if slices.Contains(p.graph.Nodes[k].Named, line) && !p.deeds[k].drop {
+			return true
+		}
+	}
+	return false
 }
 
 // again tells whether a name points back to where its thing was before: "the same oil".

@@ -129,13 +129,23 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	}
 	switch {
 	case moment == larder.WithAromatics:
-		return fried + 1, fried >= 0
+		return fried + 1, fried >= 0 && !p.takesUp(parts, fried+1)
 	case moment == larder.AtTable:
 		return p.served(parts), true
 	case moment == larder.InLiquid && wet >= 0:
 		return wet + 1, true
 	}
 	return p.stirred(parts, closing, home), true
+}
+
+// takesUp tells whether a part begins with a word for what was worked on just before:
+// "add them to the pot".
+func (p *plan) takesUp(parts []part, k int) bool {
+	if k >= len(parts) || len(parts[k].nodes) == 0 {
+		return false
+	}
+	phrases := p.graph.Nodes[parts[k].nodes[0]].Action.Words.Phrases
+	return len(phrases) > 0 && len(phrases[0].Nouns) > 0 && phrases[0].Nouns[0].Pronoun
 }
 
 // atHome tells whether an action is on the pot that holds a line; any where there

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -25,7 +26,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 			to = append(to, t)
 		}
 	}
-	if len(d.subject) > 0 && n.Technique.Family == "mix" {
+	if len(d.subject) > 0 && (n.Technique.Family == "mix" || n.Is("place")) {
 		to = w.things(a.With, at) // what is mixed by itself now
 	}
 	if len(d.subject) == 0 {
@@ -37,6 +38,9 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	if at := strings.LastIndex(verb, " "); at > 0 && w.l.Language().AdjectiveVerbs[verb[at+1:]] {
 		text, behind = verb[:at], verb[at:] // "keep the soy chunks warm"
 	}
+	if made := words.The + " " + a.Makes; a.Makes != "" && len(with) == 0 && w.l.Language().Announcing[a.Verb] && !w.namesAnimal(larder.Capital(made)+".") {
+		text, to, with = text+" "+made, nil, to // "make the sauce with the flour and the oil"
+	}
 	if len(to) > 0 {
 		text += " " + w.c.listing(to)
 	}
@@ -47,6 +51,9 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 			preposition = words.In
 		}
 		text += " " + preposition + " " + w.c.listing(with)
+	}
+	if vessels := w.things(a.Into, at); len(d.subject) > 0 && n.Is("place") && len(vessels) > 0 {
+		text += " " + words.In + " " + w.c.listing(vessels)
 	}
 	minutes := a.Minutes
 	if d.minutes != nil {

@@ -50,6 +50,8 @@ type deed struct {
 	// subject are the lines that are worked on now that what was is not there;
 	// along those that come along from work that was dropped.
 	subject, along []int
+	// slakes are thickeners stirred into some of the liquid that goes in.
+	slakes []int
 	// cueless tells that what its cue tells of is gone.
 	cueless bool
 	// cueAfter is the cue that ends the last minutes of what goes in late.

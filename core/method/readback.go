@@ -223,7 +223,10 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				prepared = true
 			}
 			x := plan{l: p.l, graph: g}
-			if minutes += x.wetMinutes(k); !s.Dissolves && minutes > s.Bears*mostBeyond+tolerance && step != nil {
+			if !s.setsIn(n) {
+				minutes += x.wetMinutes(k)
+			}
+			if !s.Dissolves && minutes > s.Bears*mostBeyond+tolerance && step != nil {
 				step.Findings = append(step.Findings, c.finding(swap.BeyondLimit, s.name+", "+c.spoken(measure.Exactly(minutes))))
 				break
 			}

@@ -89,6 +89,11 @@ func (w *writer) action(i int) []*clause {
 	} else if len(before) > 0 {
 		out = append(out, w.adds(before...))
 	}
+	for _, line := range d.slakes {
+		if c := w.slaked(i, line); c != nil {
+			out = append(out, c)
+		}
+	}
 	edits, ok := w.edits(n, d, own)
 	switch {
 	case !ok:

@@ -1,0 +1,65 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+)
+
+// thickens tells whether a line is a dry starch or flour that thickens what boils.
+func (p *plan) thickens(line int) bool {
+	f := p.l.Food(p.line(line).FoodID())
+	return f != nil && !larder.Pours(f) && slices.ContainsFunc(f.Roles, func(r larder.Role) bool { return r.Kind == "thicken" }) &&
+		p.l.BehaviourOf(f, p.line(line).Form).Dissolves && p.stand[line] == nil
+}
+
+// strewnOnNothing tells whether an action strews no more than a thickener over what is
+// not there: flour over meat that was browned.
+func (p *plan) strewnOnNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("sprinkle") && len(n.To) > 0 && len(n.Into) > 0 &&
+		!slices.ContainsFunc(n.To, func(line int) bool { return !p.thickens(line) }) &&
+		!slices.ContainsFunc(n.Into, func(line int) bool { return p.there(line, i) && (p.stand[line] != nil || p.begun(line, i)) })
+}
+
+// slakesInto is the action after i that pours the liquid in which a thickener goes
+// that was to be strewn over or turned on what is not there any more; -1 where none
+// does.
+func (p *plan) slakesInto(line, i int) int {
+	if !p.thickens(line) {
+		return -1
+	}
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		if p.deeds[k].drop || !n.Reaches(line) || n.Technique.Joins != "yes" {
+			continue
+		}
+		if p.pouredAt(k) >= 0 {
+			return k
+		}
+	}
+	return -1
+}
+
+// pouredAt is a line that pours and goes in with an action, -1 where none does.
+func (p *plan) pouredAt(k int) int {
+	n := &p.graph.Nodes[k]
+	for _, line := range slices.Concat(n.Named, n.To) {
+		if slices.Contains(n.To, line) && p.there(line, k) && larder.Pours(p.l.Food(p.line(line).FoodID())) {
+			return line
+		}
+	}
+	return -1
+}
+
+// slaked stirs a thickener smooth with some of the liquid that goes in next.
+func (w *writer) slaked(k int, line int) *clause {
+	thing, ok := w.ofLine(line, 1)
+	liquid, poured := w.ofLine(max(w.pouredAt(k), 0), 1)
+	if !ok || !poured {
+		return nil
+	}
+	text := strings.NewReplacer("{thing}", thing.text, "{liquid}", liquid.text).Replace(w.c.words().Slake)
+	return &clause{node: -1, changed: true, text: text, objects: []named{thing}}
+}

@@ -16,8 +16,10 @@ type body struct {
 	// purpose tells that "to" and a verb have been read, so that things that
 	// follow are what it is done for.
 	purpose string
-	// inner is the work that a thing is left to.
-	inner string
+	// inner is the work that a thing is left to, or that goes on; goesOn is where the
+	// second stands.
+	inner  string
+	goesOn int
 }
 
 // takeFront takes over what stood before the verb.
@@ -45,6 +47,25 @@ func (b *body) run(i int) int {
 		i = max(next, i+1)
 	}
 	return b.upto
+}
+
+// keepsOn takes the work that is gone on with: "keep stirring", "carry on cooking".
+func (b *body) keepsOn(i int) {
+	if first, _, _ := strings.Cut(b.lemma, " "); !b.lang.Continuing[first] {
+		return
+	}
+	for i < b.upto && (b.is(i, b.lang.Particles) || b.is(i, b.lang.Pronouns)) {
+		i++
+	}
+	inner, n := b.verb(i, language.Going)
+	if n == 0 || !b.looksGoing(i) || b.modifies(i, b.upto) {
+		return
+	}
+	sense := b.senseOf(inner, i+n, b.upto)
+	if work := b.technique(sense.Technique); work != nil {
+		b.clause.sense, b.clause.repeats = language.Sense{Technique: sense.Technique}, false
+		b.inner, b.goesOn = strings.ToLower(b.slice(i, i+n)), i
+	}
 }
 
 // lets takes the work that a thing is left to: "let them colour", "leave to soften".
@@ -173,6 +194,9 @@ func (b *body) rest(i int) int {
 	}
 	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
 		return b.says(i)
+	}
+	if b.inner != "" && b.goesOn > 0 && i == b.goesOn {
+		return i + 1
 	}
 	if b.looksGoing(i) && b.lang.HeatWords[b.low(i+1)] && !b.modifies(i, b.upto) {
 		b.how(i, i+2)

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/language"
@@ -108,7 +109,9 @@ func (p *parser) shareObjects() {
 		if t := p.technique(a.sense.Technique); t != nil && (t.Takes == "none" || t.Takes == "look") {
 			continue // "taste and correct the salt"
 		}
-		a.objects, b.objects = b.objects, nil
+		if a.objects = slices.Clone(b.objects); !p.lang.Vessels[b.objects[0].head()] {
+			b.objects = nil // what the first makes of it; a tin stays the tin
+		}
 	}
 }
 

@@ -189,6 +189,7 @@ func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 	}
 	c.sense = p.senseOf(lemma, i, b.upto)
 	b.lets(i + n)
+	b.keepsOn(i + n)
 	p.claim(c.from)
 	p.brackets = nil
 	at := b.run(i + n)

@@ -26,10 +26,18 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 	case left == 1 && b.rests[n.head()] && p.part == "" && b.tech.Family == "coat":
 		return halfOfIt // the rest goes in later
 	case p.part == "" && b.tech.Family == "coat" && b.fat(p) && len(n.words) > 0:
-		return left / float64(1+min(b.namedAgain(n.head(), n.upto), mostCoats))
+		again := min(b.namedAgain(n.head(), n.upto), mostCoats)
+		share := left / float64(1+again)
+		if grams := b.lines[p.line].line.Mass(); again > 0 && b.tech.Name == "grease" && grams > 0 {
+			share = min(share, greases/grams)
+		}
+		return share
 	}
 	return left
 }
+
+// greases are the grams of fat that grease a tin or dish; an estimate.
+const greases = 10.0
 
 // halfOfIt is taken where a step does not say how much of a line it wants though
 // a later one takes the rest; an estimate.

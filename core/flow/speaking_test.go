@@ -36,6 +36,11 @@ func TestFurtherWaysOfSpeaking(t *testing.T) {
 		{"a word of the text's own", "60 g butter|70 g flour|400 ml stock", "Melt the butter, stir in the flour and whisk in the stock. Roll the stiff ragout into balls the size of a walnut.", []string{"a0 melt/melt(0.0)", "a1 stir in/stir(0.1; into @a0)", "a2 whisk in/whisk(0.2; into @a1)", "a3 roll/roll(@a2; makes ball; how: the size of a walnut)"}},
 		{"some of which something is said", "1 kg mussels|200 ml wine", "Steam the mussels in the wine. Discard any that stay closed.", []string{"a0 steam/steam(0.0; with 0.1)", "a1 discard/discard(0.1×@a0)"}},
 		{"what is cut of a juice is another thing", "120 ml lime juice|300 ml cream", "Whisk the lime juice into the cream. Garnish with lime slices.", []string{"a0 whisk/whisk(0.0; into 0.1)", "a1 garnish/top(@a0; with 'lime slices)"}},
+		{"work that goes on", "80 g oil|2 onions", "Heat the oil and keep stirring for 3 minutes. Carry on cooking until it is brown. Keep it simmering for an hour.", []string{"a0 heat/heat(0.0)", "a1 keep stirring/stir(@a0; 3-3 min)", "a2 carry on cooking/cook(@a1; until it is brown)", "a3 keep simmering/simmer(@a2; 60-60 min)"}},
+		{"what is kept is no work that goes on", "300 g rice|1 l water", "Boil the rice in the water. Keep the cooking water.", []string{"a0 boil/boil(0.0; with 0.1)", "a1 keep/reserve(@a0)"}},
+		{"two verbs to one tin", "115 g butter|190 g flour|3 bananas", "Heat the oven to 175C and butter and flour a loaf tin. Melt the butter.", []string{"a0 heat the oven/preheat('oven; 175 C)", "a1 butter/grease('loaf tin; with 0.087×0.0)", "a2 flour/coat('loaf tin; with 0.1)", "a3 melt/melt(0.913×0.0)"}},
+		{"what is made from what follows", "300 g flour|5 g psyllium|100 ml water", "Make a firm dough from the flour, psyllium gel and water.", []string{"a0 make/mix(0.0, 'psyllium gel, 0.2; makes dough)"}},
+		{"what is made with what follows", "40 g oil|300 g lentils|400 ml stock", "Mash the lentils. Make a thick sauce with the oil and stock.", []string{"a0 mash/mash(0.1)", "a1 make/mix(0.0, 0.2; makes sauce)"}},
 		{"half the salt of another day", "1 cabbage", "Toss the cabbage with a teaspoon of salt.", []string{"a0 toss/toss(0.0; with 'salt)"}},
 	} {
 		t.Run(c.name, func(t *testing.T) {

@@ -150,6 +150,9 @@ func (t *text) orders(i int, first, cue bool) bool {
 	if t.lang.NounVerbs[t.words[i].low] && !t.foods(t.words[i].norm) && t.lang.Shapes[t.low(next)] && (t.conj(next+1) || t.mark(next+1, ",") || t.ends(next+1, len(t.words))) {
 		return true // "shape patties and fry"
 	}
+	if t.preparesVessel(next) {
+		return true
+	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.conj(next) || moves && first ||
 			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
@@ -158,6 +161,20 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return !cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2)
 	}
 	return true
+}
+
+// preparesVessel tells whether a second verb and a pot follow, that both are done to:
+// "butter and flour a tin".
+func (t *text) preparesVessel(i int) bool {
+	if !t.conj(i) {
+		return false
+	}
+	_, n := t.verb(i+1, language.Base)
+	if n == 0 || !t.is(i+1+n, t.lang.Articles) {
+		return false
+	}
+	thing, ok := t.noun(i+1+n, len(t.words), false)
+	return ok && t.lang.Vessels[thing.head()]
 }
 
 // opensManner tells whether what stands at i can follow a verb that has no

@@ -29,6 +29,9 @@ func (p *plan) cooksOn(i, first int) bool {
 			return true
 		}
 		fat := slices.ContainsFunc(p.graph.Nodes[first].To, func(line int) bool { return slices.Contains(n.With, line) || slices.Contains(n.Into, line) })
+		if len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(p.graph.Nodes[first].To, line) }) {
+			return true // the fat itself is worked on
+		}
 		return fat && (n.Technique.Joins == "yes" || n.Technique.Heat != "" && n.Technique.Family != "oven")
 	})
 }

@@ -151,6 +151,10 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 			"Pot\nServes 6\n\n1 chicken, jointed\n1 carrot, sliced\n1 bouquet garni\n750 ml red wine\n\nMethod\n1. Put the chicken in a bowl with the wine, carrot and bouquet garni, cover and refrigerate overnight.\n2. Lift the chicken out; strain the marinade and keep the wine. Bring the wine to the boil, add the chicken and simmer for 50 minutes.",
 			"in the bowl", "chicken",
 		},
+		"oil has nothing to brown, and a tin is greased with little of it": {
+			"Loaf\nServes 8\n\n115 g butter\n3 bananas\n190 g plain flour\n1 tsp baking soda\n\nMethod\n1. Heat the oven to 175C and butter and flour a loaf tin.\n2. Melt the butter in a small pan and keep cooking until it smells nutty. Pour into a bowl and cool.\n3. Mash in the bananas, fold in the flour and soda, scrape into the tin and bake for 55 minutes.",
+			"grease with some of the oil and flour a loaf tin", "nutty",
+		},
 		"words between brackets keep them": {
 			"Choux\nServes 4\n\n100 g butter\n200 ml water\n130 g flour\n4 eggs\n\nMethod\n1. Boil the water with the butter, tip in the flour and beat. Beat in the eggs little by little until glossy (you may not need all of them).",
 			"(you may not need all of them)", "and you may not",

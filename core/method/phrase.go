@@ -184,7 +184,7 @@ func (w *writer) restOfWhole(noun recipe.Noun, lines []int, at int) bool {
 // there is a rest of it.
 func (p *plan) begun(line, at int) bool {
 	for k := range p.graph.Nodes[:at] {
-		if slices.Contains(p.graph.Nodes[k].Named, line) && !p.deeds[k].drop {
+		if !p.deeds[k].drop && (slices.Contains(p.graph.Nodes[k].Named, line) || slices.Contains(p.deeds[k].along, line)) {
 			return true
 		}
 	}

@@ -30,7 +30,9 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		to = w.things(a.With, at) // what is mixed by itself now
 	}
 	if len(d.subject) == 0 {
-		to = w.things(a.To, at)
+		if to = w.things(a.To, at); w.saidLater(a) {
+			to = nil
+		}
 		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)
 	}
 	own.objects = to
@@ -66,6 +68,12 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		text += " " + a.Cue
 	}
 	return text
+}
+
+// saidLater tells whether what an action is done to is said with the next: "butter and
+// flour a tin".
+func (w *writer) saidLater(a *recipe.Action) bool {
+	return slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" && p.From >= a.Upto })
 }
 
 // things names what references mean, as far as it is there.

@@ -85,6 +85,17 @@ func (b *bindings) byUnit(n noun) []referent {
 	return nil
 }
 
+// restByUnit resolves the pieces that are left of a line of which some have gone in:
+// "the other slices".
+func (b *bindings) restByUnit(n noun) []referent {
+	if !n.rest {
+		return nil
+	}
+	return slices.DeleteFunc(b.byUnit(n), func(r referent) bool {
+		return r.portion == nil || b.leftOf(*r.portion) == 1
+	})
+}
+
 // besides tells whether a noun names matter that is not the listed one: water
 // from the tap that is not pointed at, or a little more of what is used up
 // though the line says "plus more".

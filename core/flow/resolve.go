@@ -38,6 +38,9 @@ func (b *bindings) resolve(n noun) []referent {
 	if b.keptLiquor(n) {
 		return []referent{{named: b.words(n)}}
 	}
+	if found := b.restByUnit(n); len(found) > 0 {
+		return found
+	}
 	if t := b.called(n); t != nil {
 		return []referent{{made: t}}
 	}

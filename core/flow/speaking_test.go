@@ -41,6 +41,8 @@ func TestFurtherWaysOfSpeaking(t *testing.T) {
 		{"two verbs to one tin", "115 g butter|190 g flour|3 bananas", "Heat the oven to 175C and butter and flour a loaf tin. Melt the butter.", []string{"a0 heat the oven/preheat('oven; 175 C)", "a1 butter/grease('loaf tin; with 0.087×0.0)", "a2 flour/coat('loaf tin; with 0.1)", "a3 melt/melt(0.913×0.0)"}},
 		{"what is made from what follows", "300 g flour|5 g psyllium|100 ml water", "Make a firm dough from the flour, psyllium gel and water.", []string{"a0 make/mix(0.0, 'psyllium gel, 0.2; makes dough)"}},
 		{"what is made with what follows", "40 g oil|300 g lentils|400 ml stock", "Mash the lentils. Make a thick sauce with the oil and stock.", []string{"a0 mash/mash(0.1)", "a1 make/mix(0.0, 0.2; makes sauce)"}},
+		{"the sauce that was made, beside one of the list", "600 g tofu|2 tsp fish sauce||Peanut sauce|150 g peanuts|200 ml coconut milk", "Grill the tofu with the fish sauce. Simmer the peanuts in the coconut milk. Serve the tofu with the sauce.", []string{"a0 grill/grill(0.0; with 0.1)", "a1 simmer/simmer(1.0; with 1.1)", "a2 serve/serve(@a0; with @a1)"}},
+		{"the other pieces of a line", "4 slices white bread|2 slices ham|1 tsp mustard", "Spread two slices of bread with the mustard, put a slice of ham on each and top with the other slices.", []string{"a0 spread/spread(0.5×0.0; with 0.2)", "a1 put/place(0.1; into @a0)", "a2 top/top(@a1; with 0.5×0.0)"}},
 		{"half the salt of another day", "1 cabbage", "Toss the cabbage with a teaspoon of salt.", []string{"a0 toss/toss(0.0; with 'salt)"}},
 	} {
 		t.Run(c.name, func(t *testing.T) {

@@ -110,7 +110,9 @@ func (p *plan) nextPlace(line, i int) int {
 		switch {
 		case fat && n.Technique.Medium == "fat" && n.Technique.Family == "dry heat" && !p.hasFat(k):
 			return k
-		case best < 0 && len(n.To) > 0 && (n.Technique.Family == "wet heat" || n.Technique.Family == "dry heat" || n.Technique.Family == "mix" || n.Technique.Family == "machine"):
+		case fat && best < 0 && n.Technique.Joins == "yes" && len(n.Users) > 0 && !n.Liquid && !p.holdsLiquid(n.To):
+			continue // what is put in is cooked next
+		case best < 0 && len(n.To) > 0 && (n.Technique.Family == "wet heat" || n.Technique.Family == "dry heat" || n.Technique.Family == "gentle heat" && fat || n.Technique.Family == "mix" || n.Technique.Family == "machine"):
 			best = k
 			if !fat {
 				return best

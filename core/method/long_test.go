@@ -155,6 +155,14 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 			"Loaf\nServes 8\n\n115 g butter\n3 bananas\n190 g plain flour\n1 tsp baking soda\n\nMethod\n1. Heat the oven to 175C and butter and flour a loaf tin.\n2. Melt the butter in a small pan and keep cooking until it smells nutty. Pour into a bowl and cool.\n3. Mash in the bananas, fold in the flour and soda, scrape into the tin and bake for 55 minutes.",
 			"grease with some of the oil and flour a loaf tin", "nutty",
 		},
+		"oil that browned what is gone goes to what is cooked next": {
+			"Rice\nServes 6\n\n500 g chicken thighs, diced\n2 tbsp vegetable oil\n1 onion, diced\n300 g rice\n750 ml vegetable stock\n\nMethod\n1. Brown the chicken in the oil for 6 minutes; remove. Add the onion to the pot and cook for 5 minutes till soft.\n2. Stir in the rice, add the stock and the chicken, cover and simmer for 20 minutes.",
+			"vegetable oil", "Add the vegetable oil",
+		},
+		"juices of what is gone do not come back": {
+			"Stroganoff\nServes 4\n\n500 g rump steak, in strips\n1 onion, sliced\n1 tbsp oil\n250 ml vegetable stock\n1 tsp mustard\n\nMethod\n1. Brown the steak in the oil and set aside on a plate.\n2. Soften the onion for 8 minutes, pour in the stock and bubble for 5 minutes. Stir in the mustard, return the meat with any juices and warm through.",
+			"mushrooms and warm through", "juices",
+		},
 		"words between brackets keep them": {
 			"Choux\nServes 4\n\n100 g butter\n200 ml water\n130 g flour\n4 eggs\n\nMethod\n1. Boil the water with the butter, tip in the flour and beat. Beat in the eggs little by little until glossy (you may not need all of them).",
 			"(you may not need all of them)", "and you may not",

@@ -72,6 +72,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if noun.Vessel && len(noun.Refs) == 0 {
 		return kept, false
 	}
+	if p.Role == "with" && w.itsOwnJuices(n, noun) {
+		return nil, true // "return the meat with any juices"
+	}
 	if name := onlyNamed(noun); name != "" {
 		return w.onlySaid(n, p, name, kept)
 	}
@@ -189,6 +192,14 @@ func (p *plan) begun(line, at int) bool {
 		}
 	}
 	return false
+}
+
+// itsOwnJuices tells whether a noun means the juices of what is returned to a pot,
+// where that is flesh no more.
+func (w *writer) itsOwnJuices(n *node, noun recipe.Noun) bool {
+	return n.Technique.Joins == "yes" && !noun.Pronoun && !noun.Measured && w.isLiquor(w.slice(noun.Name, noun.Upto)) &&
+		slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) &&
+		!slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" })
 }
 
 // again tells whether a name points back to where its thing was before: "the same oil".

@@ -42,6 +42,14 @@ func TestLayoutsInManyManners(t *testing.T) {
 			"Stew\n\nFor the marinade\n\n1 bottle red wine\n\n1 carrot, sliced\n\n800 g mushrooms\n\nMethod\n\nLay the mushrooms in the wine overnight.",
 			"Stew", []string{"Marinade:llls"},
 		},
+		"a list in sentences, the amounts behind": {
+			"Soup\n\nWater, 2.5 l. Beetroot, 3 medium, grated. Cabbage, a quarter, shredded. Carrots, 2. Oil, 1 tbsp. Dill.\n\nBoil the beetroot in the water for 20 minutes.",
+			"Soup", []string{":lllllls"},
+		},
+		"the yield below the method": {
+			"Creams\n\nIngredients\n- 500 ml oat cream\n- 75 g sugar\n\nMethod\nWarm the oat cream with the sugar and chill for 4 hours.\nMakes 6",
+			"Creams", []string{":lls"},
+		},
 		"servings in brackets behind the name": {
 			"Buns (makes 12)\n\n300 g flour\n7 g yeast\n\nKnead the flour and the yeast for ten minutes with water.", "Buns", []string{":lls"},
 		},

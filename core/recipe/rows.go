@@ -251,5 +251,30 @@ func (l *layout) inARow(text string) []string {
 			return items
 		}
 	}
-	return nil
+	return l.inSentences(text)
+}
+
+// sentenceEnd is where one item of a list in sentences ends.
+var sentenceEnd = regexp.MustCompile(`\.\s+`)
+
+// longestItem is of how many words an item of such a list is at most.
+const longestItem = 7
+
+// inSentences takes a list apart whose items are short sentences, the amount behind
+// the name: "Water, 2.5 l. Beetroot, 3 medium, grated."; nil where it is none.
+func (l *layout) inSentences(text string) []string {
+	items := sentenceEnd.Split(strings.TrimRight(text, ". "), -1)
+	amounts := 0
+	for _, item := range items {
+		if len(strings.Fields(item)) > longestItem || !l.known(item) && l.imperative(item) {
+			return nil
+		}
+		if _, numbered := firstNumber(item); numbered && strings.Contains(item, ",") && l.known(item) {
+			amounts++
+		}
+	}
+	if len(items) < mostlyAmounts || 2*amounts <= len(items) {
+		return nil
+	}
+	return items
 }

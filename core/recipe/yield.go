@@ -28,7 +28,7 @@ func (l *layout) serves(b block) bool {
 	if len(b.text) > 60 || b.bullet && !servesStart.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
 		return false
 	}
-	if servesAfter.MatchString(b.text) || servesLine.MatchString(b.text) && l.mode != method && !strings.HasPrefix(strings.ToLower(b.text), "for the ") {
+	if servesAfter.MatchString(b.text) || servesLine.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !strings.HasPrefix(strings.ToLower(b.text), "for the ") {
 		lower := strings.ToLower(b.text)
 		if strings.HasPrefix(lower, "for ") && !strings.HasSuffix(strings.TrimRight(lower, ":. "), "people") && !servesOnly(lower) {
 			return false
@@ -40,6 +40,15 @@ func (l *layout) serves(b block) bool {
 	}
 	return false
 }
+
+// onlyYield tells whether a block below the method gives no more than for how many the
+// dish is: "Makes 6".
+func (l *layout) onlyYield(b block) bool {
+	return servesStart.MatchString(b.text) && len(strings.Fields(b.text)) <= mostYield && l.source.Yield == "" && l.steps > 0
+}
+
+// mostYield is of how many words such a block is at most: "Serves 4 to 6".
+const mostYield = 4
 
 // servesOnly tells whether "for 4" is all there is.
 func servesOnly(lower string) bool {

@@ -71,7 +71,7 @@ func (b *bindings) madeOfPart(n noun) *thing {
 // wholeName tells whether a noun means a line rather than what was made of the part
 // that bears the name.
 func (b *bindings) wholeName(n noun, part []string) bool {
-	if n.pointed && !n.rest && !b.lineHere(n) && b.r.lang.Products[n.head()] && last(part) == n.head() && !slices.ContainsFunc(b.direct(n), func(r referent) bool { return len(b.lines[r.portion.line].name) == len(n.words) }) {
+	if n.pointed && !n.rest && b.r.lang.Products[n.head()] && last(part) == n.head() && !b.lineHere(n) && !slices.ContainsFunc(b.direct(n), func(r referent) bool { return len(b.lines[r.portion.line].name) == len(n.words) }) {
 		return false // "the sauce" of the part "Peanut sauce", beside a line of fish sauce
 	}
 	return slices.ContainsFunc(b.direct(n), func(r referent) bool {

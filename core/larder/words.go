@@ -94,6 +94,9 @@ func Singular(w string) string {
 // Fold lowers the case and drops accents, so that "Crème fraîche" and
 // "creme fraiche" meet; typographic apostrophes become plain ones.
 func Fold(text string) string {
+	if !strings.ContainsFunc(text, func(r rune) bool { return r >= 0x80 || 'A' <= r && r <= 'Z' }) {
+		return text
+	}
 	var b strings.Builder
 	b.Grow(len(text))
 	for _, r := range text {

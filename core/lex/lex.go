@@ -45,14 +45,14 @@ var fractionRunes = map[rune]float64{
 // thousands, slash and typographic fractions and mixed numbers ("1 1/2",
 // "1-1/2", "1½"); a unit glued to a number becomes a token of its own.
 func Scan(text string) []Token {
-	s := scanner{text: text, tokens: make([]Token, 0, len(text)/lettersOfToken+1)}
+	s := scanner{text: text, tokens: make([]Token, 0, len(text)/lettersOfToken+2)}
 	for s.next() {
 	}
 	return s.tokens
 }
 
 // lettersOfToken is how many letters a token and what follows it take on average.
-const lettersOfToken = 5
+const lettersOfToken = 4
 
 type scanner struct {
 	text   string

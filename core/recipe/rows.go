@@ -221,7 +221,7 @@ func (l *layout) isRow(items []string) bool {
 // semicolons, bars or, each with its amount, commas; nil when the text is no such
 // list.
 func (l *layout) inARow(text string) []string {
-	if len(text) <= longestRow && l.quantityFirst(text) {
+	if breaks := strings.Count(text, ",") + strings.Count(text, ";") + strings.Count(text, " and "); len(text) <= longestRow && breaks+1 >= leastAmounts && l.quantityFirst(text) {
 		row, more := text, ""
 		if at := nextSentence.FindStringIndex(text); at != nil {
 			end := at[0] + strings.IndexAny(text[at[0]:], ".!") + 1
@@ -263,6 +263,9 @@ const longestItem = 7
 // inSentences takes a list apart whose items are short sentences, the amount behind
 // the name: "Water, 2.5 l. Beetroot, 3 medium, grated."; nil where it is none.
 func (l *layout) inSentences(text string) []string {
+	if strings.Count(text, ". ")+1 < mostlyAmounts {
+		return nil
+	}
 	items := sentenceEnd.Split(strings.TrimRight(text, ". "), -1)
 	amounts := 0
 	for _, item := range items {

@@ -466,6 +466,7 @@ export interface Swap {
   finish: string;
   cookMinutes: number;
   bare: boolean;
+  verb: string;
   bears: number;
   cook: string;
   when: string;

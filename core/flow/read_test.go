@@ -51,20 +51,7 @@ func TestWaysOfSpeaking(t *testing.T) {
 		{"nothing left to chance", "500 g beans", "Frobnicate the beans.", []string{"?? What does “Frobnicate the beans” ask for?"}},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			d := read(t, "Dish\nServes 4\n\n"+strings.ReplaceAll(c.lines, "|", "\n")+"\n\nMethod\n1. "+c.method)
-			var got []string
-			for _, s := range d.Components[0].Steps {
-				for _, a := range s.Actions {
-					got = append(got, strings.ReplaceAll(show(a), "c0.s0.", ""))
-				}
-				for _, a := range s.Asides {
-					got = append(got, a.Kind+": "+string([]rune(s.Text)[a.From:a.Upto]))
-				}
-				for _, q := range s.Questions {
-					got = append(got, "?? "+q.Text)
-				}
-			}
-			require.Equal(t, c.want, got)
+			require.Equal(t, c.want, heard(t, c.lines, c.method))
 		})
 	}
 }

@@ -46,20 +46,26 @@ func TestFurtherWaysOfSpeaking(t *testing.T) {
 		{"half the salt of another day", "1 cabbage", "Toss the cabbage with a teaspoon of salt.", []string{"a0 toss/toss(0.0; with 'salt)"}},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			d := read(t, "Dish\nServes 4\n\n"+strings.ReplaceAll(c.lines, "|", "\n")+"\n\nMethod\n1. "+c.method)
-			var got []string
-			for _, s := range d.Components[0].Steps {
-				for _, a := range s.Actions {
-					got = append(got, strings.ReplaceAll(show(a), "c0.s0.", ""))
-				}
-				for _, a := range s.Asides {
-					got = append(got, a.Kind+": "+string([]rune(s.Text)[a.From:a.Upto]))
-				}
-				for _, q := range s.Questions {
-					got = append(got, "?? "+q.Text)
-				}
-			}
-			require.Equal(t, c.want, got)
+			require.Equal(t, c.want, heard(t, c.lines, c.method))
 		})
 	}
+}
+
+// heard is what is read of a method over a few lines: actions, asides, questions.
+func heard(t *testing.T, lines, text string) []string {
+	t.Helper()
+	d := read(t, "Dish\nServes 4\n\n"+strings.ReplaceAll(lines, "|", "\n")+"\n\nMethod\n1. "+text)
+	var got []string
+	for _, s := range d.Components[0].Steps {
+		for _, a := range s.Actions {
+			got = append(got, strings.ReplaceAll(show(a), "c0.s0.", ""))
+		}
+		for _, a := range s.Asides {
+			got = append(got, a.Kind+": "+string([]rune(s.Text)[a.From:a.Upto]))
+		}
+		for _, q := range s.Questions {
+			got = append(got, "?? "+q.Text)
+		}
+	}
+	return got
 }

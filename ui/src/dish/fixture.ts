@@ -225,6 +225,7 @@ export function candidate(id: string, name: string): Candidate {
       finish: "",
       cookMinutes: 0,
       bare: false,
+      verb: "",
       bears: 0,
       cook: "",
       why: "It keeps the smoke.",

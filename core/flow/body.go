@@ -195,7 +195,7 @@ func (b *body) rest(i int) int {
 	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
 		return b.says(i)
 	}
-	if b.inner != "" && b.goesOn > 0 && i == b.goesOn {
+	if b.goesOn > 0 && i == b.goesOn {
 		return i + 1
 	}
 	if b.looksGoing(i) && b.lang.HeatWords[b.low(i+1)] && !b.modifies(i, b.upto) {

@@ -16,10 +16,7 @@ import (
 // Each way of speaking that the reader knows, on the least recipe that shows it:
 // the lines, the method, and the actions as show writes them.
 func TestWaysOfSpeaking(t *testing.T) {
-	for _, c := range []struct {
-		name, lines, method string
-		want                []string
-	}{
+	hear(t, []way{
 		{"a share and the rest", "100 g butter|2 onions|1 kg potatoes", "Fry the onions in half the butter. Mash the potatoes with the rest.", []string{"a0 fry/fry(0.1; with 0.5×0.0)", "a1 mash/mash(0.2; with 0.5×0.0)"}},
 		{"a third by number", "90 g sugar|3 eggs", "Whisk the eggs with a third of the sugar. Fold in the remaining sugar.", []string{"a0 whisk/whisk(0.1; with 0.333×0.0)", "a1 fold in/fold(0.667×0.0; into @a0)"}},
 		{"parts of an egg", "4 eggs|100 g sugar", "Beat the yolks with the sugar. Whisk the whites until stiff and fold them in.", []string{"a0 beat/beat(0.34×0.0; with 0.1)", "a1 whisk/whisk(0.66×0.0; until stiff)", "a2 fold in/fold(@a1; into @a0)"}},
@@ -49,11 +46,7 @@ func TestWaysOfSpeaking(t *testing.T) {
 		{"for the last minutes", "500 g beans|1 l water|100 g spinach", "Simmer the beans in the water for 30 minutes, adding the spinach for the last 2.", []string{"a0 simmer/simmer(0.0; with 0.1; 30-30 min)", "a1 add/add(0.2; into @a0)"}},
 		{"a reserve that comes back", "500 g squash|1 l stock|20 g parsley", "Chop the parsley and reserve half. Simmer the squash in the stock. Stir in the parsley and finish with the reserved parsley.", []string{"a0 chop/chop(0.2)", "a1 reserve/reserve(0.5×@a0)", "a2 simmer/simmer(0.0; with 0.1)", "a3 stir in/stir(@a0; into @a2)", "a4 finish/top(@a3; with @a1)"}},
 		{"nothing left to chance", "500 g beans", "Frobnicate the beans.", []string{"?? What does “Frobnicate the beans” ask for?"}},
-	} {
-		t.Run(c.name, func(t *testing.T) {
-			require.Equal(t, c.want, heard(t, c.lines, c.method))
-		})
-	}
+	})
 }
 
 // The shapes that recipes come in, and what is none.

@@ -28,16 +28,16 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 	case p.part == "" && b.tech.Family == "coat" && b.fat(p) && len(n.words) > 0:
 		again := min(b.namedAgain(n.head(), n.upto), mostCoats)
 		share := left / float64(1+again)
-		if grams := b.lines[p.line].line.Mass(); again > 0 && b.tech.Name == "grease" && grams > 0 {
-			share = min(share, greases/grams)
+		l := &b.lines[p.line]
+		if grams := l.line.Mass(); again > 0 && b.tech.Name == "grease" && grams > 0 {
+			if little := b.r.larder.SmallUseFor(b.tech, l.food.Kind, l.food.Animal); little != nil && little.Grams > 0 {
+				share = min(share, little.Grams/grams) // as much as greases
+			}
 		}
 		return share
 	}
 	return left
 }
-
-// greases are the grams of fat that grease a tin or dish; an estimate.
-const greases = 10.0
 
 // halfOfIt is taken where a step does not say how much of a line it wants though
 // a later one takes the rest; an estimate.

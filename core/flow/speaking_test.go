@@ -9,10 +9,7 @@ import (
 
 // Further ways of speaking, each on the least recipe that shows it.
 func TestFurtherWaysOfSpeaking(t *testing.T) {
-	for _, c := range []struct {
-		name, lines, method string
-		want                []string
-	}{
+	hear(t, []way{
 		{"the fat stays in the pan", "500 g beef|2 tbsp oil|2 onions", "Brown the beef in the oil, then take it out. Soften the onions in the same oil. Return the beef.", []string{"a0 brown/brown(0.0; with 0.1)", "a1 take out/remove(@a0)", "a2 soften/sweat(0.2; with @a0)", "a3 return/return(@a1; into @a2)"}},
 		{"no verb at all", "300 g rice|120 g chicken|2 tbsp oil", "Heat the oil. Chicken in, 3 minutes. Lid on.", []string{"a0 heat/heat(0.2)", "a1 put in/add(0.1; into @a0; 3-3 min)", "a2 lid on/cover(@a1)"}},
 		{"no more than a heat", "300 g dough|2 onions", "Top the dough with the onions. 200C, 25 minutes, till brown.", []string{"a0 top/top(0.0; with 0.1)", "a1 bake/bake(@a0; 25-25 min; 200 C; till brown)"}},
@@ -38,16 +35,26 @@ func TestFurtherWaysOfSpeaking(t *testing.T) {
 		{"what is cut of a juice is another thing", "120 ml lime juice|300 ml cream", "Whisk the lime juice into the cream. Garnish with lime slices.", []string{"a0 whisk/whisk(0.0; into 0.1)", "a1 garnish/top(@a0; with 'lime slices)"}},
 		{"work that goes on", "80 g oil|2 onions", "Heat the oil and keep stirring for 3 minutes. Carry on cooking until it is brown. Keep it simmering for an hour.", []string{"a0 heat/heat(0.0)", "a1 keep stirring/stir(@a0; 3-3 min)", "a2 carry on cooking/cook(@a1; until it is brown)", "a3 keep simmering/simmer(@a2; 60-60 min)"}},
 		{"what is kept is no work that goes on", "300 g rice|1 l water", "Boil the rice in the water. Keep the cooking water.", []string{"a0 boil/boil(0.0; with 0.1)", "a1 keep/reserve(@a0)"}},
-		{"two verbs to one tin", "115 g butter|190 g flour|3 bananas", "Heat the oven to 175C and butter and flour a loaf tin. Melt the butter.", []string{"a0 heat the oven/preheat('oven; 175 C)", "a1 butter/grease('loaf tin; with 0.087×0.0)", "a2 flour/coat('loaf tin; with 0.1)", "a3 melt/melt(0.913×0.0)"}},
+		{"two verbs to one tin", "115 g butter|190 g flour|3 bananas", "Heat the oven to 175C and butter and flour a loaf tin. Melt the butter.", []string{"a0 heat the oven/preheat('oven; 175 C)", "a1 butter/grease('loaf tin; with 0.043×0.0)", "a2 flour/coat('loaf tin; with 0.1)", "a3 melt/melt(0.957×0.0)"}},
 		{"what is made from what follows", "300 g flour|5 g psyllium|100 ml water", "Make a firm dough from the flour, psyllium gel and water.", []string{"a0 make/mix(0.0, 'psyllium gel, 0.2; makes dough)"}},
 		{"what is made with what follows", "40 g oil|300 g lentils|400 ml stock", "Mash the lentils. Make a thick sauce with the oil and stock.", []string{"a0 mash/mash(0.1)", "a1 make/mix(0.0, 0.2; makes sauce)"}},
 		{"the sauce that was made, beside one of the list", "600 g tofu|2 tsp fish sauce||Peanut sauce|150 g peanuts|200 ml coconut milk", "Grill the tofu with the fish sauce. Simmer the peanuts in the coconut milk. Serve the tofu with the sauce.", []string{"a0 grill/grill(0.0; with 0.1)", "a1 simmer/simmer(1.0; with 1.1)", "a2 serve/serve(@a0; with @a1)"}},
 		{"the other pieces of a line", "4 slices white bread|2 slices ham|1 tsp mustard", "Spread two slices of bread with the mustard, put a slice of ham on each and top with the other slices.", []string{"a0 spread/spread(0.5×0.0; with 0.2)", "a1 put/place(0.1; into @a0)", "a2 top/top(@a1; with 0.5×0.0)"}},
 		{"half the salt of another day", "1 cabbage", "Toss the cabbage with a teaspoon of salt.", []string{"a0 toss/toss(0.0; with 'salt)"}},
-	} {
-		t.Run(c.name, func(t *testing.T) {
-			require.Equal(t, c.want, heard(t, c.lines, c.method))
-		})
+	})
+}
+
+// way is a way of speaking: the lines, the method, and what is read of it.
+type way struct {
+	name, lines, method string
+	want                []string
+}
+
+// hear holds ways of speaking to what is read of them.
+func hear(t *testing.T, ways []way) {
+	t.Helper()
+	for _, c := range ways {
+		t.Run(c.name, func(t *testing.T) { require.Equal(t, c.want, heard(t, c.lines, c.method)) })
 	}
 }
 

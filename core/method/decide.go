@@ -28,10 +28,10 @@ func (p *plan) cooksOn(i, first int) bool {
 		if slices.Contains(n.Inputs, first) {
 			return true
 		}
-		fat := slices.ContainsFunc(p.graph.Nodes[first].To, func(line int) bool { return slices.Contains(n.With, line) || slices.Contains(n.Into, line) })
 		if len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(p.graph.Nodes[first].To, line) }) {
 			return true // the fat itself is worked on
 		}
+		fat := slices.ContainsFunc(p.graph.Nodes[first].To, func(line int) bool { return slices.Contains(n.With, line) || slices.Contains(n.Into, line) })
 		return fat && (n.Technique.Joins == "yes" || n.Technique.Heat != "" && n.Technique.Family != "oven")
 	})
 }

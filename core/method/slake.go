@@ -54,10 +54,14 @@ func (p *plan) pouredAt(k int) int {
 }
 
 // slaked stirs a thickener smooth with some of the liquid that goes in next.
-func (w *writer) slaked(k int, line int) *clause {
+func (w *writer) slaked(k, line int) *clause {
+	poured := w.pouredAt(k)
+	if poured < 0 {
+		return nil
+	}
 	thing, ok := w.ofLine(line, 1)
-	liquid, poured := w.ofLine(max(w.pouredAt(k), 0), 1)
-	if !ok || !poured {
+	liquid, pours := w.ofLine(poured, 1)
+	if !ok || !pours {
 		return nil
 	}
 	text := strings.NewReplacer("{thing}", thing.text, "{liquid}", liquid.text).Replace(w.c.words().Slake)

@@ -125,15 +125,24 @@ const partMark = "\x00"
 // forPart takes a part apart that a row names within: "for the dressing 1 tbsp vinegar,
 // 4 tbsp oil".
 func (l *layout) forPart(text string) (name string, items []string) {
-	m := partWithin.FindStringSubmatchIndex(text)
-	if m == nil || !l.quantityFirst(text[m[1]:]) {
-		return "", nil
+	lower := strings.ToLower(text)
+	for _, opening := range l.heads.PartOf { // "for the", but not "for frying"
+		if !strings.Contains(opening, " ") || !strings.HasPrefix(lower, opening+" ") {
+			continue
+		}
+		rest := text[len(opening)+1:]
+		for words := range mostPartWords {
+			fields := strings.SplitN(rest, " ", words+2)
+			if last := len(fields) - 1; last == words+1 && l.quantityFirst(fields[last]) {
+				return strings.TrimRight(strings.Join(fields[:last], " "), ":"), l.commaItems(fields[last])
+			}
+		}
 	}
-	return text[m[2]:m[3]], l.commaItems(text[m[1]:])
+	return "", nil
 }
 
-// partWithin is the name of a part within a row.
-var partWithin = regexp.MustCompile(`(?i)^for the (\pL+(?: \pL+)?):? `)
+// mostPartWords is of how many words the name of a part within a row is at most.
+const mostPartWords = 2
 
 // rowItems takes in the items of a row, and the parts it names.
 func (l *layout) rowItems(items []string) {

@@ -159,9 +159,9 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 			"Rice\nServes 6\n\n500 g chicken thighs, diced\n2 tbsp vegetable oil\n1 onion, diced\n300 g rice\n750 ml vegetable stock\n\nMethod\n1. Brown the chicken in the oil for 6 minutes; remove. Add the onion to the pot and cook for 5 minutes till soft.\n2. Stir in the rice, add the stock and the chicken, cover and simmer for 20 minutes.",
 			"vegetable oil", "Add the vegetable oil",
 		},
-		"a stock that was kept comes back with what stands for the meat": {
-			"Pot\nServes 4\n\n500 g rump steak, in strips\n300 ml vegetable stock\n1 onion, sliced\n1 tbsp oil\n200 g barley\n\nMethod\n1. Simmer the barley in the stock for 20 minutes, drain and keep the stock.\n2. Soften the onion in the oil, brown the steak and take it out. Add the barley to the pan. Return the meat to the pan with the stock and warm through.",
-			"with the stock", "juices",
+		"a liquor that was kept comes back with what stands for the meat": {
+			"Pot\nServes 4\n\n500 g rump steak, in strips\n1 onion, sliced\n1 tbsp oil\n200 g barley\n\nMethod\n1. Boil the barley in salted water for 20 minutes, keep the cooking water and drain.\n2. Soften the onion in the oil, brown the steak and take it out. Add the barley to the pan. Return the meat to the pan with the cooking water and warm through.",
+			"with the cooking water", "juices",
 		},
 		"juices of what is gone do not come back": {
 			"Stroganoff\nServes 4\n\n500 g rump steak, in strips\n1 onion, sliced\n1 tbsp oil\n250 ml vegetable stock\n1 tsp mustard\n\nMethod\n1. Brown the steak in the oil and set aside on a plate.\n2. Soften the onion for 8 minutes, pour in the stock and bubble for 5 minutes. Stir in the mustard, return the meat with any juices and warm through.",

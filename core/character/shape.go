@@ -111,20 +111,44 @@ func (m *method) shape(component int) Shape {
 		if cm := n.Action.Across; cm >= leastPot && cm <= mostPot {
 			s.Across = cm
 		}
-		minutes := min(minutesOf(n), longestOpenBoil)
-		if n.Covered {
-			minutes *= lidShare
-		}
+		minutes := min(minutesOf(n), longestOpenBoil) * escapes(n)
 		switch {
 		case t.Family == "wet heat" && m.drained(i):
 			// What boils away is cooking water that is poured off in the end.
 		case t.Family == "wet heat":
-			s.Simmered += t.Lost * minutes
+			s.Simmered += m.larder.Factor(simmered) * t.Lost * minutes
 		default:
-			s.Dried += t.Lost * minutes
+			s.Dried += m.larder.Factor(dried) * t.Lost * minutes
 		}
 	}
 	return s
+}
+
+// The losses of water that a kitchen can weigh for itself.
+const (
+	simmered = "simmered"
+	dried    = "dried"
+)
+
+// escapes is the share of what evaporates that gets away.
+func escapes(n *flow.Node) float64 {
+	if n.Covered {
+		return lidShare
+	}
+	return 1
+}
+
+// LossRate is the water in grams that leaves the reference pot in a minute of an
+// action.
+func LossRate(n *flow.Node) float64 { return n.Technique.Lost * escapes(n) }
+
+// Boiled is what a pot that weighs so many grams is foreseen to lose at a rate in
+// so many minutes.
+func Boiled(rate, minutes, grams float64) float64 {
+	if grams <= 0 {
+		return 0
+	}
+	return min(rate*min(minutes, longestOpenBoil)*math.Pow(grams/referencePotGrams, 2.0/3), grams*(1-leastWaterKept))
 }
 
 // minutesOf is how long an action goes on, 0 where the text does not say.

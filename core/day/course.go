@@ -5,7 +5,9 @@ import (
 	"math"
 	"slices"
 
+	"yembra/core/character"
 	"yembra/core/flow"
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -129,7 +131,54 @@ func (c *course) base(at recipe.StepAt, seg flow.Segment) Job {
 			j.Cue = read.Actions[i].Cue
 		}
 	}
+	j.Said = flow.Words(read, seg.Actions)
+	c.watched(&j, at, seg)
 	return j
+}
+
+// watched tells of a job what goes in, what it loses and what a probe watches.
+func (c *course) watched(j *Job, at recipe.StepAt, seg flow.Segment) {
+	for _, i := range seg.Actions {
+		node := c.node(at, i)
+		if node < 0 {
+			continue
+		}
+		n := &c.graph.Nodes[node]
+		var foods []*larder.Food
+		for _, line := range slices.Concat(n.To, n.With, n.Into) {
+			where := c.graph.Lines[line]
+			foods = append(foods, c.larder.Food(c.dish.Components[where.Component].Lines[where.Line].FoodID()))
+		}
+		if loss := c.larder.LossBy(n.Technique.Name, foods); loss != nil && (j.Loss == "" || character.LossRate(n) > j.Rate) {
+			j.Loss, j.Rate = loss.ID, character.LossRate(n)
+		}
+		for _, band := range c.larder.BandsFor(n.Technique.Name, n.HotFat, foods) {
+			if !slices.Contains(j.Bands, band) {
+				j.Bands = append(j.Bands, band)
+			}
+		}
+		if c.begins[node] == "" { // what goes on alone took its lines in when it began
+			c.takes(j, n)
+		}
+	}
+}
+
+// takes adds the lines that an action takes off the board.
+func (c *course) takes(j *Job, n *flow.Node) {
+	for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
+		if r.Line == nil || r.Share <= 0 {
+			continue
+		}
+		line := c.graph.Named(*r.Line)
+		if line < 0 {
+			continue
+		}
+		where := c.graph.Lines[line]
+		take := Take{Dish: c.ID, Part: where.Component, Line: where.Line, Share: r.Share}
+		if !slices.ContainsFunc(j.Takes, func(t Take) bool { return t.Part == take.Part && t.Line == take.Line }) {
+			j.Takes = append(j.Takes, take)
+		}
+	}
 }
 
 // segment adds the job of one stretch of a step, after the one before it.

@@ -31,11 +31,29 @@ type Job struct {
 	Cue  string `json:"cue"`
 	// Kind is one of Work, Cook, Wait, Mise, Heat.
 	Kind string `json:"kind"`
+	// Said is what the step says of this job alone; Takes are the lines that go in.
+	Said  string `json:"said"`
+	Takes []Take `json:"takes"`
+	// Rate is the water in grams that leaves an open pot of the reference size in a
+	// minute, Loss the kind of loss that can be weighed here, Bands what a probe
+	// watches.
+	Rate  float64  `json:"rate"`
+	Loss  string   `json:"loss"`
+	Bands []string `json:"bands"`
 	// boils tells that it needs a pot of water at the boil.
 	boils bool
 	// Was is what it was called when jobs were named by the places of their
 	// steps; it finds what was said of a job then.
 	Was string `json:"-"`
+}
+
+// Take is a share of a line that goes in: the dish by its id, the part and the
+// line by their numbers.
+type Take struct {
+	Dish  string  `json:"dish"`
+	Part  int     `json:"part"`
+	Line  int     `json:"line"`
+	Share float64 `json:"share"`
 }
 
 // The kinds of job.
@@ -89,6 +107,18 @@ func Jobs(l *larder.Larder, courses []Course, k Kitchen) []Job {
 	m.merge()
 	m.water()
 	m.wash()
+	for i := range m.jobs {
+		j := &m.jobs[i]
+		if j.Takes == nil {
+			j.Takes = []Take{}
+		}
+		if j.Bands == nil {
+			j.Bands = []string{}
+		}
+		if j.Said == "" {
+			j.Said = j.Text
+		}
+	}
 	return m.jobs
 }
 

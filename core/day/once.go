@@ -48,6 +48,7 @@ func (m *menu) merge() {
 		if into.Course != j.Course {
 			into.Course = ""
 		}
+		into.Takes = append(into.Takes, j.Takes...)
 	}
 	m.jobs = kept
 	m.boils = m.boils[:0]

@@ -187,6 +187,22 @@ func Brief(s *recipe.Step, actions []int) string {
 	return brief(string(runes[a.From:a.Upto]))
 }
 
+// Words are what a step says of some of its actions, from the first word of the
+// first to the last of the last; the whole step where that is not known.
+func Words(s *recipe.Step, actions []int) string {
+	runes := []rune(s.Text)
+	from, upto := len(runes), 0
+	for _, i := range actions {
+		if i < len(s.Actions) {
+			from, upto = min(from, s.Actions[i].From), max(upto, s.Actions[i].Upto)
+		}
+	}
+	if from < 0 || upto > len(runes) || from >= upto {
+		return s.Text
+	}
+	return larder.Capital(strings.Trim(string(runes[from:upto]), " ,;.")) + "."
+}
+
 // wordsOfBrief is how many words a bar has room for.
 const wordsOfBrief = 7
 

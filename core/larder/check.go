@@ -39,6 +39,7 @@ func (l *Larder) Check() []string {
 		c.caution(caution)
 	}
 	c.verbs()
+	c.watched()
 	return c.problems
 }
 

@@ -39,6 +39,8 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"sources.csv":                 {Data: []byte("id,title\nestimate,estimate\n")},
 		"energy_exceptions.csv":       {Data: []byte("food,why\n")},
 		"core_temperatures.csv":       {Data: []byte("animal,of,celsius,rest,source\n")},
+		"bands.csv":                   {Data: []byte("band,name,techniques,foods,hotfat,low,high,within,stays,say,caution,source\noven,oven,glare,,,90,80,,,,,hearsay\n")},
+		"losses.csv":                  {Data: []byte("loss,name,techniques,foods,share,spread,source\ngone,gone,glare,,1,0,hearsay\n")},
 		"prices.csv":                  {Data: []byte("food,per_kg\n")},
 		"taste.csv":                   {Data: []byte("food,glutamate,aspartate,imp,gmp,amp,source\n")},
 		"forms.csv":                   {Data: []byte("foods,form,base,yield,gives,density,chew,flake,crumble,crisp,juicy,melt,grade,source\n")},

@@ -32,7 +32,7 @@ type Technique struct {
 	Family  string
 	HandsOn bool
 	// Lost is the water in grams a minute that leaves an open pot or pan of
-	// the reference size (see character.ReferencePot).
+	// the reference size (see character.LossRate).
 	Lost float64
 	// Roast is the grams worked so for ten minutes, in 100 g of dish, at which
 	// a panel would rate roast 5 of 10; 0 where nothing browns.

@@ -1,0 +1,221 @@
+package stove
+
+import (
+	"fmt"
+	"slices"
+	"strconv"
+)
+
+func itoa(n int) string { return strconv.Itoa(n) }
+
+// Kind is what an event tells of.
+type Kind string
+
+// The kinds of event.
+const (
+	// Done ends a move; what it takes goes in. Held says of a line that it does not
+	// go in now, In that it does.
+	Done Kind = "done"
+	Held Kind = "held"
+	In   Kind = "in"
+	// StartTimer starts the timer of a move, Longer gives it more minutes, Over answers
+	// that what it waited for has come.
+	StartTimer Kind = "timer"
+	Longer     Kind = "longer"
+	Over       Kind = "over"
+	// Amount, OtherFood, LeftOut, Hotter, Cooler, Earlier, Later and Word tell what
+	// was different.
+	Amount    Kind = "amount"
+	OtherFood Kind = "food"
+	LeftOut   Kind = "left-out"
+	Hotter    Kind = "hotter"
+	Cooler    Kind = "cooler"
+	Earlier   Kind = "earlier"
+	Later     Kind = "later"
+	Word      Kind = "word"
+	// Weigh begins a weighing, Weighed ends it with grams, Unweigh without.
+	Weigh   Kind = "weigh"
+	Weighed Kind = "weighed"
+	Unweigh Kind = "unweigh"
+	// Watch has the probe watch a band, Unwatch ends that; Reached and Left are
+	// what it found.
+	Watch   Kind = "watch"
+	Unwatch Kind = "unwatch"
+	Reached Kind = "reached"
+	Left    Kind = "left"
+	// Seen answers what was spoken up about.
+	Seen Kind = "seen"
+	// Lane tells which cook a screen stands for; Plan when things are planned now.
+	Lane Kind = "lane"
+	Plan Kind = "plan"
+	// Undo takes an event back, End ends the cook-through.
+	Undo Kind = "undo"
+	End  Kind = "end"
+)
+
+// What is weighed, besides a line.
+const (
+	PotBefore = "before"
+	PotAfter  = "after"
+)
+
+// Event is one thing that happened, in the order in which it was told.
+type Event struct {
+	// N numbers the events of a cook-through from 1; At is the server's clock in
+	// milliseconds since 1970.
+	N  int64 `json:"n"`
+	At int64 `json:"at"`
+	// Key is drawn by the screen, so that a tap that is sent twice counts once;
+	// Screen is who tapped.
+	Key    string `json:"key"`
+	Screen string `json:"screen"`
+	Kind   Kind   `json:"kind"`
+	Move   string `json:"move,omitempty"`
+	Line   string `json:"line,omitempty"`
+	// Amount is in grams, minutes, degrees or the number of a cook, by the kind.
+	Amount float64 `json:"amount,omitempty"`
+	Food   string  `json:"food,omitempty"`
+	Text   string  `json:"text,omitempty"`
+	// Of is the event that is taken back or answered.
+	Of   int64             `json:"of,omitempty"`
+	Plan map[string]Placed `json:"plan,omitempty"`
+}
+
+// Bounds of what an event may say.
+const (
+	mostText    = 500
+	mostGrams   = 50_000.0
+	mostMinutes = 24 * 60.0
+)
+
+// Wrong is an event that makes no sense: the field and what is wrong.
+type Wrong struct{ Field, Detail string }
+
+func (w Wrong) Error() string { return w.Field + " " + w.Detail }
+
+// Check refuses an event that makes no sense in a program and state. What is
+// only too late (a move that is done already) is let through and changes
+// nothing.
+func Check(p *Program, s *State, e Event) error {
+	wrong := func(field, format string, a ...any) error { return Wrong{field, fmt.Sprintf(format, a...)} }
+	needs := needed[e.Kind]
+	switch {
+	case needs == nil:
+		return wrong("kind", "%q is not known", e.Kind)
+	case s.Ended > 0 && e.Kind != Undo:
+		return wrong("kind", "%q comes after the end; take the end back first", e.Kind)
+	case len(e.Text) > mostText:
+		return wrong("text", "is longer than %d letters", mostText)
+	case e.Screen == "" || len(e.Screen) > 100:
+		return wrong("screen", "is missing or longer than 100 letters")
+	case e.Key == "" || len(e.Key) > 64:
+		return wrong("key", "is missing or longer than 64 letters")
+	}
+	if e.Move != "" && p.Move(e.Move) == nil {
+		return wrong("move", "%q is no move of this cook-through", e.Move)
+	}
+	if e.Line != "" && p.Line(e.Line) == nil {
+		return wrong("line", "%q is no line of this cook-through", e.Line)
+	}
+	for _, field := range needs {
+		if err := e.needs(p, s, field); err != nil {
+			return err
+		}
+	}
+	if e.Kind == Longer || e.Kind == Over {
+		if s.timer(e.Of) == nil {
+			return wrong("of", "%d is no timer", e.Of)
+		}
+	}
+	if e.Kind == Undo && !s.live(e.Of) {
+		return wrong("of", "%d is no event that stands", e.Of)
+	}
+	return nil
+}
+
+// needed are the fields that a kind cannot do without; "what" is a move or a line.
+var needed = map[Kind][]string{
+	Done: {"move"}, Held: {"move", "line"}, In: {"line"},
+	StartTimer: {"move", "minutes"}, Longer: {"of", "minutes"}, Over: {"of"},
+	Amount: {"line", "grams"}, OtherFood: {"line", "food"}, LeftOut: {"line"},
+	Hotter: {"move"}, Cooler: {"move"}, Earlier: {"move"}, Later: {"move"}, Word: {"text"},
+	Weigh: {"what"}, Weighed: {"grams"}, Unweigh: {},
+	Watch: {"band"}, Unwatch: {"band"}, Reached: {"band", "celsius"}, Left: {"band", "celsius"},
+	Seen: {"text"}, Lane: {"cook"}, Plan: {"plan"}, Undo: {"of"}, End: {},
+}
+
+func (e *Event) needs(p *Program, s *State, field string) error {
+	bad := func(field, detail string) error { return Wrong{field, detail} }
+	switch field {
+	case "move":
+		if e.Move == "" {
+			return bad("move", "is missing")
+		}
+	case "line":
+		if e.Line == "" {
+			return bad("line", "is missing")
+		}
+	case "what":
+		if (e.Move == "") == (e.Line == "") {
+			return bad("line", "or a move is weighed, one of them")
+		}
+		if e.Move != "" && e.Text != PotBefore && e.Text != PotAfter {
+			return bad("text", `is "before" or "after" for what a move works on`)
+		}
+	case "grams":
+		if !(e.Amount >= 0 && e.Amount <= mostGrams) {
+			return bad("amount", fmt.Sprintf("must be between 0 and %g grams", mostGrams))
+		}
+	case "minutes":
+		if !(e.Amount > 0 && e.Amount <= mostMinutes) {
+			return bad("amount", fmt.Sprintf("must be above 0 and at most %g minutes", mostMinutes))
+		}
+	case "celsius":
+		if !(e.Amount >= -50 && e.Amount <= 500) {
+			return bad("amount", "must be between -50 and 500 degrees")
+		}
+	case "cook":
+		if e.Amount != float64(int(e.Amount)) || e.Amount < 0 || int(e.Amount) > p.Cooks {
+			return bad("amount", fmt.Sprintf("must be the number of a cook, up to %d, or 0 for all", p.Cooks))
+		}
+	case "text":
+		if e.Text == "" {
+			return bad("text", "is missing")
+		}
+	case "food":
+		if e.Food == "" && e.Text == "" {
+			return bad("food", "is missing")
+		}
+	case "band":
+		if e.Text == "" {
+			return bad("text", "names no band")
+		}
+	case "of":
+		if e.Of < 1 {
+			return bad("of", "names no event")
+		}
+	case "plan":
+		if len(e.Plan) == 0 {
+			return bad("plan", "is empty")
+		}
+	}
+	return nil
+}
+
+// Standing are the events that have not been taken back. Taking back what took
+// back lets the first stand again.
+func Standing(events []Event) []Event {
+	gone := map[int64]bool{}
+	for _, e := range slices.Backward(events) {
+		if e.Kind == Undo && !gone[e.N] {
+			gone[e.Of] = true
+		}
+	}
+	out := make([]Event, 0, len(events))
+	for _, e := range events {
+		if !gone[e.N] && e.Kind != Undo {
+			out = append(out, e)
+		}
+	}
+	return out
+}

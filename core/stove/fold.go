@@ -1,0 +1,303 @@
+package stove
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+)
+
+const minute = 60_000.0
+
+// fold works one event into a state. What no longer fits, because something
+// before it was taken back, changes nothing.
+func (s *State) fold(p *Program, e Event) {
+	m, l := p.Move(e.Move), p.Line(e.Line)
+	switch e.Kind {
+	case Done:
+		s.done(p, m, e)
+	case Held:
+		if m != nil && l != nil && !s.IsDone(m.ID) && s.rest(l.ID) > 0 {
+			s.Held[l.ID] = m.ID
+			s.begin(m.ID, e)
+		}
+	case In:
+		s.in(p, l, e)
+	case StartTimer:
+		s.start(m, e)
+	case Longer:
+		s.longer(p, e)
+	case Over:
+		if t := s.timer(e.Of); t != nil && t.Over == 0 {
+			t.Over = e.At
+			s.done(p, p.Move(t.Move), e)
+		}
+	case Amount, OtherFood, LeftOut, Hotter, Cooler, Word:
+		s.differ(p, m, l, e)
+	case Earlier, Later:
+		s.moved(p, m, e)
+	case Weigh, Weighed, Unweigh:
+		s.weigh(p, m, l, e)
+	case Watch, Unwatch, Reached, Left:
+		s.watch(e)
+	case Seen:
+		s.Answered[e.Text] = true
+	case Lane:
+		s.Lanes[e.Screen] = int(e.Amount)
+	case Plan:
+		s.Plan = e.Plan
+	case End:
+		s.Ended = e.At
+	}
+}
+
+// begin notes when a move began.
+func (s *State) begin(move string, e Event) {
+	if x := s.Moves[move]; x.Begun == 0 {
+		x.Begun, x.By = e.At, e.Screen
+		s.Moves[move] = x
+	}
+}
+
+// done ends a move: all that it takes and that was not held back goes in.
+func (s *State) done(p *Program, m *Move, e Event) {
+	if m == nil || s.IsDone(m.ID) {
+		return
+	}
+	x := s.Moves[m.ID]
+	if x.Begun == 0 {
+		x.Begun = max(s.lastTap(e), e.At-int64(m.Minutes*minute))
+	}
+	x.Done, x.By = e.At, e.Screen
+	s.Moves[m.ID] = x
+	for _, t := range m.Takes {
+		if s.Held[t.Line] != m.ID {
+			s.put(t.Line, t.Share)
+		}
+	}
+	for i := range s.Timers {
+		if t := &s.Timers[i]; t.Move == m.ID && t.Over == 0 {
+			t.Over = e.At
+		}
+	}
+	if planned := m.Minutes; !m.Hands && planned > 0 {
+		if took := float64(x.Done-x.Begun) / minute; math.Abs(took-planned) > max(1, planned*timeDiffers) && x.Begun > 0 && e.Kind == Over {
+			s.differs(e, m.ID, "", fmt.Sprintf("%s: %.0f minutes instead of %.0f.", m.Name, took, planned))
+		}
+	}
+	s.First = slices.DeleteFunc(s.First, func(id string) bool { return id == m.ID })
+	s.Last = slices.DeleteFunc(s.Last, func(id string) bool { return id == m.ID })
+}
+
+// timeDiffers is the part by which a time must differ to be worth a word.
+const timeDiffers = 0.1
+
+// lastTap is when the screen of an event last ended a move, 0 when it did not.
+func (s *State) lastTap(e Event) int64 {
+	last := int64(0)
+	for _, x := range s.Moves {
+		if x.By == e.Screen {
+			last = max(last, x.Done)
+		}
+	}
+	return last
+}
+
+// put lets a share of a line in, never more than there is.
+func (s *State) put(line string, share float64) {
+	if _, gone := s.Gone[line]; !gone {
+		s.In[line] = math.Min(1, s.In[line]+share)
+	}
+}
+
+// in puts in what is left of a line by itself: ticked before its move is done, or
+// late, after it.
+func (s *State) in(p *Program, l *Line, e Event) {
+	if l == nil || s.rest(l.ID) <= 1-most {
+		return
+	}
+	held, late := s.Held[l.ID]
+	delete(s.Held, l.ID)
+	if !late || !s.IsDone(held) {
+		return // its move will take it
+	}
+	s.Lately[l.ID] = true
+	m := p.Move(held)
+	for _, t := range m.Takes {
+		if t.Line == l.ID {
+			s.put(l.ID, t.Share)
+		}
+	}
+	s.differs(e, m.ID, l.ID, fmt.Sprintf("%s went in late, after “%s”.", capital(l.Name), m.Name))
+}
+
+func (s *State) start(m *Move, e Event) {
+	if m == nil || s.IsDone(m.ID) || s.Running(m.ID) != nil {
+		return
+	}
+	s.begin(m.ID, e)
+	s.Timers = append(s.Timers, Timer{N: e.N, Move: m.ID, Name: m.Name, Cue: m.Cue, Minutes: e.Amount, Begun: e.At, Ends: e.At + int64(e.Amount*minute)})
+}
+
+// longer gives a timer more minutes: from its end, or from now where it has
+// ended.
+func (s *State) longer(p *Program, e Event) {
+	t := s.timer(e.Of)
+	if t == nil || t.Over > 0 {
+		return
+	}
+	t.Ends = max(t.Ends, e.At) + int64(e.Amount*minute)
+	t.Minutes = float64(t.Ends-t.Begun) / minute
+	s.differs(e, t.Move, "", fmt.Sprintf("%s: %s longer.", t.Name, minutes(e.Amount)))
+}
+
+func minutes(n float64) string {
+	if n == 1 {
+		return "1 minute"
+	}
+	return fmt.Sprintf("%g minutes", n)
+}
+
+func capital(s string) string {
+	if s == "" {
+		return s
+	}
+	r := []rune(s)
+	return strings.ToUpper(string(r[:1])) + string(r[1:])
+}
+
+func (s *State) differs(e Event, move, line, text string) {
+	s.Different = append(s.Different, Difference{e.N, e.At, move, line, text})
+}
+
+// differ works in what was not as the card has it.
+func (s *State) differ(p *Program, m *Move, l *Line, e Event) {
+	where := ""
+	if m != nil {
+		where = m.ID
+	}
+	switch e.Kind {
+	case Amount:
+		if l != nil {
+			s.Used[l.ID] = e.Amount
+			s.differs(e, where, l.ID, fmt.Sprintf("%s: %s instead of %s.", capital(l.Name), l.Measured(e.Amount), l.Measured(l.Grams)))
+		}
+	case OtherFood:
+		if l != nil {
+			s.Instead[l.ID] = e.Text
+			s.differs(e, where, l.ID, fmt.Sprintf("%s instead of %s.", capital(e.Text), l.Name))
+		}
+	case LeftOut:
+		if l != nil && s.rest(l.ID) > 0 {
+			s.Gone[l.ID] = e.Text
+			delete(s.Held, l.ID)
+			why := ""
+			if e.Text != "" {
+				why = " (" + e.Text + ")"
+			}
+			s.differs(e, where, l.ID, capital(l.Name)+" left out"+why+".")
+		}
+	case Hotter, Cooler:
+		if m != nil {
+			s.begin(m.ID, e)
+			s.differs(e, m.ID, "", fmt.Sprintf("%s: %s than said.", m.Name, e.Kind))
+		}
+	case Word:
+		s.differs(e, where, e.Line, e.Text)
+	}
+}
+
+// moved brings a move forward or puts it off.
+func (s *State) moved(p *Program, m *Move, e Event) {
+	if m == nil || s.IsDone(m.ID) {
+		return
+	}
+	gone := func(id string) bool { return id == m.ID }
+	s.First, s.Last = slices.DeleteFunc(s.First, gone), slices.DeleteFunc(s.Last, gone)
+	if e.Kind == Earlier {
+		s.First = append(s.First, m.ID)
+	} else {
+		s.Last = append(s.Last, m.ID)
+	}
+	s.differs(e, m.ID, "", fmt.Sprintf("%s: %s than planned.", m.Name, e.Kind))
+}
+
+// weigh opens and ends weighings.
+func (s *State) weigh(p *Program, m *Move, l *Line, e Event) {
+	switch w := s.Weighing; {
+	case e.Kind == Weigh:
+		s.Weighing = &Weighing{N: e.N, Zero: e.Amount, Since: e.At}
+		switch {
+		case l != nil:
+			s.Weighing.Line, s.Weighing.Asked = l.ID, s.asked(p, l, m)
+		case m != nil:
+			s.Weighing.Move, s.Weighing.When = m.ID, e.Text
+		}
+	case w == nil:
+	case e.Kind == Unweigh:
+		s.Weighing = nil
+	case w.Line != "":
+		line := p.Line(w.Line)
+		s.Weighing = nil
+		s.Used[line.ID] = e.Amount
+		if math.Abs(e.Amount-w.Asked) > Tolerance(w.Asked) && w.Asked > 0 {
+			s.differs(e, w.Move, line.ID, fmt.Sprintf("%s: %s weighed, %s asked.", capital(line.Name), grams(e.Amount), grams(w.Asked)))
+		}
+	default:
+		pot := s.Pots[w.Move]
+		if w.When == PotBefore {
+			pot.Before, pot.BeforeAt = e.Amount, e.At
+		} else {
+			pot.After, pot.AfterAt = e.Amount, e.At
+		}
+		s.Pots[w.Move] = pot
+		s.Weighing = nil
+	}
+}
+
+// asked are the grams of a line that go in next: what the first move that is not
+// done takes of it.
+func (s *State) asked(p *Program, l *Line, m *Move) float64 {
+	for _, next := range p.Moves {
+		if s.IsDone(next.ID) || m != nil && next.ID != m.ID {
+			continue
+		}
+		for _, t := range next.Takes {
+			if t.Line == l.ID {
+				return t.Grams
+			}
+		}
+	}
+	return l.Grams
+}
+
+// grams writes what a scale says.
+func grams(g float64) string {
+	if g < 10 {
+		return fmt.Sprintf("%.1f g", g)
+	}
+	return fmt.Sprintf("%.0f g", g)
+}
+
+// watch keeps what the probe found.
+func (s *State) watch(e Event) {
+	w, on := s.Watches[e.Text]
+	switch {
+	case e.Kind == Unwatch:
+		delete(s.Watches, e.Text)
+	case e.Kind == Watch:
+		if !on {
+			s.Watches[e.Text] = Watched{Band: e.Text, Move: e.Move, Since: e.At}
+		}
+	case !on:
+	case e.Kind == Reached:
+		if w.Reached == 0 {
+			w.Reached = e.At
+		}
+		w.Left, w.Celsius = 0, e.Amount
+		s.Watches[e.Text] = w
+	default:
+		w.Left, w.Celsius = e.At, e.Amount
+		s.Watches[e.Text] = w
+	}
+}

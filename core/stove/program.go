@@ -1,0 +1,252 @@
+// Package stove keeps a cook-through: what is to be done, what was done, what
+// is on the fire and in the pot, and when it speaks up.
+//
+// A cook-through is a Program, frozen when it begins, and the events that came
+// since, oldest first. State is a pure function of the two; nothing here knows
+// the time of day but from the events and from the moment it is asked about.
+package stove
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"time"
+
+	"yembra/core/day"
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
+
+// Program is what is cooked, as it was when it began.
+type Program struct {
+	Name string `json:"name"`
+	// Knowledge names the knowledge it was computed with.
+	Knowledge string `json:"knowledge"`
+	// Begun is the moment in milliseconds since 1970, ServeAt that of serving, 0 for
+	// none.
+	Begun   int64  `json:"begun"`
+	ServeAt int64  `json:"serveAt"`
+	Day     string `json:"day"`
+	Dishes  []Dish `json:"dishes"`
+	Cooks   int    `json:"cooks"`
+	Lines   []Line `json:"lines"`
+	Moves   []Move `json:"moves"`
+	// Factors are what the kitchen's own weighings made of the losses foreseen.
+	Factors map[string]float64 `json:"factors"`
+}
+
+// Dish is a dish of a cook-through and for how many.
+type Dish struct {
+	ID       string  `json:"id"`
+	Name     string  `json:"name"`
+	Servings float64 `json:"servings"`
+}
+
+// Line is one thing on the board.
+type Line struct {
+	ID   string `json:"id"`
+	Dish string `json:"dish"`
+	Part string `json:"part"`
+	// Text is the line as the card has it, Name its food, Preparation what is done
+	// to it beforehand.
+	Text        string `json:"text"`
+	Name        string `json:"name"`
+	Preparation string `json:"preparation"`
+	Food        string `json:"food"`
+	// Grams is what is asked for, 0 where it is not known; Density and Pours tell
+	// how a kitchen measures it.
+	Grams   float64 `json:"grams"`
+	Density float64 `json:"density"`
+	Pours   bool    `json:"pours"`
+	// Made tells that it was made here and stands on no board; Seasons that it is
+	// tasted by.
+	Made     bool `json:"made"`
+	Seasons  bool `json:"seasons"`
+	Optional bool `json:"optional"`
+}
+
+// Move is one thing to do, or what goes on by itself.
+type Move struct {
+	ID string `json:"id"`
+	// For are the dishes by name.
+	For  []string `json:"for"`
+	Part string   `json:"part"`
+	// Say is what to do in words, Name the same in few, Text the whole step.
+	Say  string `json:"say"`
+	Name string `json:"name"`
+	Text string `json:"text"`
+	Cue  string `json:"cue"`
+	Kind string `json:"kind"`
+	// Hands tells that a cook stays at it; what goes on by itself has a timer.
+	Hands   bool    `json:"hands"`
+	Minutes float64 `json:"minutes"`
+	Takes   []Take  `json:"takes"`
+	// After are the moves that must be done before.
+	After []string `json:"after"`
+	// Rate is the water in grams a minute that an open pot of the reference size
+	// loses, Share the part of its weight that is foreseen to go, Loss the kind.
+	Rate  float64  `json:"rate"`
+	Share float64  `json:"share"`
+	Loss  string   `json:"loss"`
+	Bands []string `json:"bands"`
+	// Fire tells that it stands on a ring or in the oven.
+	Fire bool `json:"fire"`
+	// Start and End are when it was planned, in milliseconds; Cook who does it, 0 for
+	// anybody.
+	Start int64 `json:"start"`
+	End   int64 `json:"end"`
+	Cook  int   `json:"cook"`
+}
+
+// Take is a share of a line that goes in, in words and grams.
+type Take struct {
+	Line  string  `json:"line"`
+	Share float64 `json:"share"`
+	Text  string  `json:"text"`
+	Grams float64 `json:"grams"`
+}
+
+// seasoning is the shelf of what is tasted by.
+const seasoning = "spices"
+
+// seasons tells whether a food is tasted by: a spice, or something salt.
+func seasons(f *larder.Food) bool {
+	return f != nil && (f.Aisle == seasoning || f.Tagged("table-salt"))
+}
+
+// NewProgram makes a program of the courses of a menu, their jobs and the plan
+// that was made of them; times of the plan are in milliseconds.
+func NewProgram(l *larder.Larder, courses []day.Course, jobs []day.Job, placed map[string]Placed) Program {
+	p := Program{Lines: []Line{}, Moves: []Move{}, Dishes: []Dish{}, Cooks: 1, Factors: map[string]float64{}}
+	at := map[day.Take]int{}
+	for _, c := range courses {
+		for i := range c.Parts {
+			for j := range c.Parts[i].Lines {
+				at[day.Take{Dish: c.ID, Part: i, Line: j}] = len(p.Lines)
+				p.Lines = append(p.Lines, lineOf(l, &c, i, j))
+			}
+		}
+	}
+	for _, x := range l.Losses() {
+		if f := l.Factor(x.ID); f != 1 {
+			p.Factors[x.ID] = f
+		}
+	}
+	for _, j := range jobs {
+		m := Move{ID: j.ID, For: j.For, Part: j.Part, Say: j.Said, Name: j.Name, Text: j.Text, Cue: j.Cue, Kind: j.Kind, Hands: j.Hands > 0, Minutes: j.Minutes,
+			Takes: []Take{}, After: []string{}, Rate: j.Rate, Loss: j.Loss, Bands: j.Bands, Fire: j.Rings > 0 || j.Oven != nil}
+		if j.Kind == day.Mise || j.Kind == day.Heat {
+			m.Say = j.Name + "."
+		}
+		if x := l.Loss(j.Loss); x != nil {
+			m.Share = x.Share
+		}
+		for _, t := range j.Takes {
+			if n, ok := at[day.Take{Dish: t.Dish, Part: t.Part, Line: t.Line}]; ok {
+				m.Takes = append(m.Takes, p.Lines[n].take(t.Share))
+			}
+		}
+		for _, a := range j.After {
+			m.After = append(m.After, a.ID)
+		}
+		if where, ok := placed[j.ID]; ok {
+			m.Start, m.End, m.Cook = where.Start, where.End, where.Cook
+		}
+		p.Moves = append(p.Moves, m)
+	}
+	order(p.Moves)
+	return p
+}
+
+// Placed is when a move is planned, and which cook does it.
+type Placed struct {
+	Start int64 `json:"start"`
+	End   int64 `json:"end"`
+	Cook  int   `json:"cook"`
+}
+
+// PlacedOf are the times and cooks of a plan, by job; cooks are numbered from 1.
+func PlacedOf(plan day.Plan) (map[string]Placed, error) {
+	out := map[string]Placed{}
+	for _, t := range plan.Tasks {
+		start, err := time.Parse(time.RFC3339, t.Start)
+		if err != nil {
+			return nil, fmt.Errorf("read the plan: %w", err)
+		}
+		end, err := time.Parse(time.RFC3339, t.End)
+		if err != nil {
+			return nil, fmt.Errorf("read the plan: %w", err)
+		}
+		at := Placed{Start: start.UnixMilli(), End: end.UnixMilli()}
+		if t.Cook != nil {
+			at.Cook = *t.Cook + 1
+		}
+		out[t.ID] = at
+	}
+	return out, nil
+}
+
+// order puts moves in the order of the plan, what must be before always before.
+func order(moves []Move) {
+	slices.SortStableFunc(moves, func(a, b Move) int { return int(a.Start - b.Start) })
+	done := map[string]bool{}
+	known := map[string]bool{}
+	for _, m := range moves {
+		known[m.ID] = true
+	}
+	rest := slices.Clone(moves)
+	for n := range moves {
+		next := slices.IndexFunc(rest, func(m Move) bool {
+			return !slices.ContainsFunc(m.After, func(id string) bool { return known[id] && !done[id] })
+		})
+		next = max(next, 0) // jobs of a plan are in no ring; were they, they stay as they came
+		moves[n] = rest[next]
+		done[rest[next].ID] = true
+		rest = slices.Delete(rest, next, next+1)
+	}
+}
+
+func lineOf(l *larder.Larder, c *day.Course, part, line int) Line {
+	from := &c.Parts[part].Lines[line]
+	f := l.Food(from.FoodID())
+	out := Line{ID: from.ID, Dish: c.ID, Part: c.Parts[part].Name, Text: from.Text, Name: from.Name, Preparation: from.Preparation, Food: from.FoodID(), Grams: from.Mass(),
+		Made: f == nil && from.Amount == nil && from.Change == swap.Swapped, Seasons: seasons(f) || from.ToTaste, Optional: from.Optional}
+	out.ID = strings.Join([]string{c.ID, itoa(part), itoa(line)}, ".")
+	if f != nil {
+		out.Density, out.Pours = f.MatterOf(from.Form).Density, larder.Measured(f)
+	}
+	return out
+}
+
+// most is a share that counts as the whole of a line.
+const most = 0.999
+
+func (l *Line) take(share float64) Take {
+	t := Take{Line: l.ID, Share: share, Text: l.Text, Grams: l.Grams * share}
+	if share < most && l.Grams > 0 {
+		t.Text = l.Measured(t.Grams) + " " + l.Name
+	}
+	return t
+}
+
+// Measured writes grams of a line as a kitchen measures it.
+func (l *Line) Measured(grams float64) string {
+	return measure.ShowMatter(measure.Span{Low: grams, High: grams}, l.Density, l.Pours, measure.Loose)
+}
+
+// Line finds a line, nil when there is none.
+func (p *Program) Line(id string) *Line {
+	if at := slices.IndexFunc(p.Lines, func(l Line) bool { return l.ID == id }); at >= 0 {
+		return &p.Lines[at]
+	}
+	return nil
+}
+
+// Move finds a move, nil when there is none.
+func (p *Program) Move(id string) *Move {
+	if at := slices.IndexFunc(p.Moves, func(m Move) bool { return m.ID == id }); at >= 0 {
+		return &p.Moves[at]
+	}
+	return nil
+}

@@ -1,0 +1,158 @@
+package stove
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+)
+
+// Notice is something the stove speaks up about.
+type Notice struct {
+	// ID is the same as long as it is the same matter; answering it says it.
+	ID   string `json:"id"`
+	Kind string `json:"kind"`
+	Text string `json:"text"`
+	// Grave ones ring and flash.
+	Grave bool   `json:"grave"`
+	Move  string `json:"move"`
+	Line  string `json:"line"`
+	Timer int64  `json:"timer"`
+}
+
+// The kinds of notice.
+const (
+	TimerOver = "timer"
+	Forgotten = "forgotten"
+	Season    = "season"
+	Late      = "late"
+	Band      = "band"
+	Unused    = "unused"
+	Unstarted = "unstarted"
+)
+
+// When the stove speaks up, in minutes; estimates.
+const (
+	lateBy      = 5.0
+	longAgo     = 2.0
+	startWithin = 2.0
+)
+
+// speak lists what there is to say at a moment, gravest first.
+func (s *State) speak(p *Program, now int64, behind float64) []Notice {
+	out := []Notice{}
+	if s.Ended > 0 {
+		return out
+	}
+	say := func(n Notice) {
+		if !s.Answered[n.ID] {
+			out = append(out, n)
+		}
+	}
+	for _, t := range s.Timers {
+		if t.Over == 0 && now >= t.Ends {
+			text := t.Name + ": the time is up."
+			if ago := float64(now-t.Ends) / minute; ago >= longAgo {
+				text = fmt.Sprintf("%s: the time was up %.0f minutes ago and nobody answered.", t.Name, ago)
+			}
+			if t.Cue != "" {
+				text += " Look: " + t.Cue + "?"
+			}
+			say(Notice{ID: fmt.Sprintf("timer %d %d", t.N, t.Ends), Kind: TimerOver, Text: text, Grave: true, Move: t.Move, Timer: t.N})
+		}
+	}
+	for _, w := range watchesOf(s) {
+		if w.Left > 0 {
+			say(Notice{ID: fmt.Sprintf("band %s %d", w.Band, w.Left), Kind: Band, Text: fmt.Sprintf("%.0f °C: out of its band.", w.Celsius), Grave: true, Move: w.Move, Line: w.Band})
+		}
+	}
+	s.forgotten(p, say)
+	s.unstarted(p, now, say)
+	if behind >= lateBy {
+		// Said again only when it grows by as much once more.
+		say(Notice{ID: fmt.Sprintf("late %.0f", behind/lateBy), Kind: Late, Text: fmt.Sprintf("%.0f minutes behind the plan.", behind)})
+	}
+	return out
+}
+
+func watchesOf(s *State) []Watched {
+	var out []Watched
+	for _, w := range s.Watches {
+		out = append(out, w)
+	}
+	slices.SortFunc(out, func(a, b Watched) int { return strings.Compare(a.Band, b.Band) })
+	return out
+}
+
+// forgotten speaks of what lies on the board though its moment has passed, of
+// seasoning that went in late, and at the end of what was not used.
+func (s *State) forgotten(p *Program, say func(Notice)) {
+	last := s.lastMoves(p)
+	ending := !slices.ContainsFunc(p.Moves, func(m Move) bool { return !s.IsDone(m.ID) && !last[m.ID] })
+	all := !slices.ContainsFunc(p.Moves, func(m Move) bool { return !s.IsDone(m.ID) })
+	for i := range p.Lines {
+		l := &p.Lines[i]
+		held, late := s.Held[l.ID]
+		switch {
+		case late && s.IsDone(held) && s.rest(l.ID) > 1-most:
+			say(Notice{ID: "forgotten " + l.ID, Kind: Forgotten, Text: fmt.Sprintf("%s is still on the board. It was to go in with “%s”: now, or it is lost.", capital(l.Name), p.Move(held).Name), Grave: true, Line: l.ID, Move: held})
+		case s.Lately[l.ID] && l.Seasons && ending:
+			say(Notice{ID: "season " + l.ID, Kind: Season, Text: fmt.Sprintf("%s went in late: taste for it once more before serving.", capital(l.Name)), Line: l.ID})
+		case all && !l.Made && s.rest(l.ID) > 1-most:
+			say(Notice{ID: "unused " + l.ID, Kind: Unused, Text: fmt.Sprintf("%s was not used. Why?", capital(l.Name)), Line: l.ID})
+		}
+	}
+}
+
+// lastMoves are those that nothing comes after.
+func (s *State) lastMoves(p *Program) map[string]bool {
+	last := map[string]bool{}
+	for _, m := range p.Moves {
+		last[m.ID] = true
+	}
+	for _, m := range p.Moves {
+		for _, id := range m.After {
+			delete(last, id)
+		}
+	}
+	return last
+}
+
+// unstarted speaks of what should be on the fire and has no timer: the move
+// before it is done, and nobody has told that it was begun.
+func (s *State) unstarted(p *Program, now int64, say func(Notice)) {
+	for i := range p.Moves {
+		m := &p.Moves[i]
+		if m.Hands || len(m.After) == 0 || s.IsDone(m.ID) || s.Running(m.ID) != nil || !s.available(p, m) {
+			continue
+		}
+		since := int64(0)
+		for _, id := range m.After {
+			since = max(since, s.Moves[id].Done)
+		}
+		if ago := float64(now-since) / minute; ago >= startWithin && m.Minutes > 0 {
+			say(Notice{ID: fmt.Sprintf("unstarted %s", m.ID), Kind: Unstarted, Text: fmt.Sprintf("“%s” has no timer yet.", m.Name), Move: m.ID})
+		}
+	}
+}
+
+// behind is by how many minutes the earliest thing to do is late.
+func (s *State) behind(p *Program, now int64) float64 {
+	worst := math.Inf(-1)
+	for i := range p.Moves {
+		m := &p.Moves[i]
+		at := s.Planned(m)
+		if s.IsDone(m.ID) || at.Start == 0 {
+			continue
+		}
+		late := float64(now-at.Start) / minute
+		if s.Running(m.ID) != nil || s.Moves[m.ID].Begun > 0 {
+			late = float64(now-at.End) / minute
+		}
+		worst = math.Max(worst, late)
+	}
+	if math.IsInf(worst, -1) {
+		return 0
+	}
+	return worst
+}

@@ -1,0 +1,78 @@
+package stove
+
+import (
+	"fmt"
+	"math"
+)
+
+// Summary is what became of a cook-through.
+type Summary struct {
+	// Minutes is how long it took, Planned how long it was to take, 0 where there
+	// was no plan; Late by how many minutes it ended after the time of serving.
+	Minutes   float64      `json:"minutes"`
+	Planned   float64      `json:"planned"`
+	Late      *float64     `json:"late" jsonschema:"nullable"`
+	Different []Difference `json:"different"`
+	Times     []Took       `json:"times"`
+	Unused    []string     `json:"unused"`
+	Weighed   []Measured   `json:"weighed"`
+	Say       string       `json:"say"`
+}
+
+// Took is how long a move took against what was planned, in minutes.
+type Took struct {
+	Move    string  `json:"move"`
+	Name    string  `json:"name"`
+	Planned float64 `json:"planned"`
+	Took    float64 `json:"took"`
+}
+
+// Sum tells what became of a cook-through up to a moment.
+func Sum(p *Program, s *State, now int64) Summary {
+	out := Summary{Different: s.Different, Times: []Took{}, Unused: []string{}, Weighed: Losses(p, s)}
+	end := now
+	if s.Ended > 0 {
+		end = s.Ended
+	}
+	out.Minutes = math.Round(float64(end-p.Begun) / minute)
+	first, last := int64(0), int64(0)
+	done := 0
+	for i := range p.Moves {
+		m := &p.Moves[i]
+		if m.Start > 0 && (first == 0 || m.Start < first) {
+			first = m.Start
+		}
+		last = max(last, m.End)
+		x := s.Moves[m.ID]
+		if x.Done == 0 {
+			continue
+		}
+		done++
+		if took := math.Round(float64(x.Done-x.Begun) / minute); math.Abs(took-m.Minutes) > math.Max(1, m.Minutes*timeDiffers) {
+			out.Times = append(out.Times, Took{m.ID, m.Name, m.Minutes, took})
+		}
+	}
+	if first > 0 {
+		out.Planned = math.Round(float64(last-first) / minute)
+	}
+	if p.ServeAt > 0 && s.Ended > 0 {
+		late := math.Round(float64(s.Ended-p.ServeAt) / minute)
+		out.Late = &late
+	}
+	for i := range p.Lines {
+		l := &p.Lines[i]
+		if !l.Made && s.rest(l.ID) > 1-most {
+			out.Unused = append(out.Unused, l.Text)
+		}
+	}
+	switch n := len(s.Different); n {
+	case 0:
+		out.Say = "Cooked as the card has it"
+	case 1:
+		out.Say = "One thing was different"
+	default:
+		out.Say = fmt.Sprintf("%d things were different", n)
+	}
+	out.Say += fmt.Sprintf("; %d of %d things done in %.0f minutes.", done, len(p.Moves), out.Minutes)
+	return out
+}

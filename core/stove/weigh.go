@@ -1,0 +1,80 @@
+package stove
+
+import (
+	"fmt"
+	"math"
+)
+
+// How a weighing ends by itself; estimates, in grams and milliseconds.
+const (
+	leastTolerance = 1.0
+	partTolerance  = 0.03
+	steadyWithin   = 1.5
+	steadyFor      = 1200
+	emptyBelow     = 2.0
+)
+
+// Tolerance is how far a weight may be from what is asked and be right.
+func Tolerance(asked float64) float64 { return math.Max(leastTolerance, asked*partTolerance) }
+
+// Reading is what a scale said at a moment, in grams.
+type Reading struct {
+	At    int64   `json:"at"`
+	Grams float64 `json:"grams"`
+}
+
+// Weight is how a weighing stands.
+type Weight struct {
+	// Grams is the weight without what stood on the scale before.
+	Grams float64 `json:"grams"`
+	// Short is what is still to come, below 0 what is too much.
+	Short  float64 `json:"short"`
+	Steady bool    `json:"steady"`
+	// Ready tells that it is steady and right, so that the weighing can end.
+	Ready bool   `json:"ready"`
+	Say   string `json:"say"`
+}
+
+// Judge tells how a weighing stands by the readings since it began, oldest
+// first. It ends by itself when the weight has been steady and within the
+// tolerance of what is asked; where anything is right, when it is steady and
+// there is something on the scale.
+func Judge(w *Weighing, readings []Reading) Weight {
+	var out Weight
+	if len(readings) == 0 {
+		out.Say = "waiting for the scale"
+		return out
+	}
+	last := readings[len(readings)-1]
+	low, high, since := last.Grams, last.Grams, last.At
+	sum, n := 0.0, 0.0
+	for i := len(readings) - 1; i >= 0; i-- {
+		r := readings[i]
+		low, high = math.Min(low, r.Grams), math.Max(high, r.Grams)
+		if high-low > steadyWithin*2 || r.At < w.Since {
+			break
+		}
+		since = r.At
+		sum, n = sum+r.Grams, n+1
+	}
+	out.Grams = last.Grams - w.Zero
+	if out.Steady = last.At-since >= steadyFor; out.Steady {
+		out.Grams = sum/n - w.Zero
+	}
+	out.Grams = math.Round(out.Grams*10) / 10
+	if w.Asked <= 0 {
+		out.Ready = out.Steady && out.Grams > emptyBelow
+		out.Say = grams(math.Max(0, out.Grams))
+		return out
+	}
+	out.Short = w.Asked - out.Grams
+	switch off := math.Round(math.Abs(out.Short)); {
+	case math.Abs(out.Short) <= Tolerance(w.Asked):
+		out.Ready, out.Say = out.Steady, "that is it"
+	case out.Short > 0:
+		out.Say = fmt.Sprintf("%.0f g more", off)
+	default:
+		out.Say = fmt.Sprintf("%.0f g too much", off)
+	}
+	return out
+}

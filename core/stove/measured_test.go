@@ -32,7 +32,7 @@ func TestAWeighingEndsByItself(t *testing.T) {
 		{"right and steady", stove.Weighing{Asked: 200}, steady(201, 10), true, "that is it"},
 		{"still pouring", stove.Weighing{Asked: 200}, []stove.Reading{{began, 100}, {began + 400, 150}, {began + 800, 190}, {began + 1600, 200}}, false, "that is it"},
 		{"a pot", stove.Weighing{}, steady(1840, 10), true, "1840 g"},
-		{"an empty scale is no pot", stove.Weighing{}, steady(0, 10), false, "0.0 g"},
+		{"an empty scale is no pot", stove.Weighing{}, steady(0, 10), false, "0 g"},
 	} {
 		w := stove.Judge(&c.w, c.readings)
 		require.Equal(t, c.ready, w.Ready, c.name)

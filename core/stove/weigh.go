@@ -64,7 +64,7 @@ func Judge(w *Weighing, readings []Reading) Weight {
 	out.Grams = math.Round(out.Grams*10) / 10
 	if w.Asked <= 0 {
 		out.Ready = out.Steady && out.Grams > emptyBelow
-		out.Say = grams(math.Max(0, out.Grams))
+		out.Say = fmt.Sprintf("%.0f g", math.Max(0, out.Grams))
 		return out
 	}
 	out.Short = w.Asked - out.Grams

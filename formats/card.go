@@ -35,7 +35,9 @@ type Card struct {
 	Labels    []string      `json:"labels"`
 	Keeping   []string      `json:"keeping"`
 	// Sizing says what another number at the table does not scale.
-	Sizing   []string `json:"sizing"`
+	Sizing []string `json:"sizing"`
+	// Measured are the kitchen's own factors that its figures use.
+	Measured []string `json:"measured"`
 	SidePots []Pot    `json:"sidePots"`
 	Tally    string   `json:"tally"`
 	Serving  Serving  `json:"serving"`
@@ -173,6 +175,7 @@ func ToCardMarkdown(c Card) []byte {
 	list("Holds", c.Allergens)
 	list("Labels to read", c.Labels)
 	list("At this size", c.Sizing)
+	list("As measured in this kitchen", c.Measured)
 	list("Ahead and keeping", c.Keeping)
 	for _, pot := range c.SidePots {
 		list(pot.Title, append(append([]string{}, pot.Lines...), pot.Steps...))
@@ -236,6 +239,7 @@ h1{margin:0}h2{margin:1.4em 0 .3em;border-bottom:1px solid #e4ddcf}
 {{with .Allergens}}<h2>Holds</h2><p>{{range $i, $a := .}}{{if $i}}, {{end}}{{$a}}{{end}}. Labels decide, and what touched a board.</p>{{end}}
 {{with .Labels}}<h2>Labels to read</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Sizing}}<h2>At this size</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
+{{with .Measured}}<h2>As measured in this kitchen</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Keeping}}<h2>Ahead and keeping</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 <h2>A serving</h2><p>{{serving .Serving}}</p>
 {{with .Sources}}<p class="quiet">Figures after {{range $i, $x := .}}{{if $i}}; {{end}}{{$x}}{{end}}.</p>{{end}}

@@ -321,6 +321,7 @@ func (s sheet) notes(c Card) {
 	}
 	list("Labels to read", c.Labels)
 	list("At this size", c.Sizing)
+	list("As measured in this kitchen", c.Measured)
 	list("Ahead and keeping", c.Keeping)
 	list("A serving", []string{c.Serving.words()})
 	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})

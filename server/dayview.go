@@ -25,9 +25,15 @@ import (
 
 // viewDay computes a day.
 func (k *Kitchen) viewDay(ctx context.Context, e store.Entry) (DayView, error) {
+	v, _, err := k.computeDay(ctx, e)
+	return v, err
+}
+
+// computeDay computes a day with the courses that it is made of.
+func (k *Kitchen) computeDay(ctx context.Context, e store.Entry) (DayView, []day.Course, error) {
 	v := DayView{ID: e.Key, Version: e.Version, Names: map[string]string{}, Missing: []string{}}
 	if err := json.Unmarshal(e.Body, &v.Document); err != nil {
-		return v, fmt.Errorf("decode day %s: %w", e.Key, err)
+		return v, nil, fmt.Errorf("decode day %s: %w", e.Key, err)
 	}
 	var courses []day.Course
 	var dishes []market.Dish
@@ -42,7 +48,7 @@ func (k *Kitchen) viewDay(ctx context.Context, e store.Entry) (DayView, error) {
 			continue
 		}
 		if err != nil {
-			return v, err
+			return v, nil, err
 		}
 		v.Names[x.ID] = d.Document.Name
 		var course day.Course
@@ -81,26 +87,32 @@ func (k *Kitchen) viewDay(ctx context.Context, e store.Entry) (DayView, error) {
 		v.Options, err = []day.Option{}, nil
 	}
 	if err != nil {
-		return v, err
+		return v, nil, err
 	}
 	v.Jobs = day.Order(day.SayHot(jobs, v.Plan), v.Plan)
 	if v.Jobs == nil {
 		v.Jobs = []day.Job{}
 	}
 	v.Shopping = market.Of(l, dishes, v.Document.Have)
-	return v, nil
+	return v, courses, nil
 }
 
-// courseOf sets an adapted dish out in parts, sized.
+// courseOf sets an adapted dish out in parts, for so many.
 func (k *Kitchen) courseOf(d store.Dish, servings float64) (day.Course, []swap.Chosen, error) {
+	factor := 1.0
+	if s := d.Document.Original.Serves; s != nil && s.Mid() > 0 {
+		factor = servings / s.Mid()
+	}
+	return k.courseTimes(d, factor)
+}
+
+// courseTimes sets an adapted dish out in parts, so many times its recipe.
+func (k *Kitchen) courseTimes(d store.Dish, factor float64) (day.Course, []swap.Chosen, error) {
 	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Placed(), false)
 	if err != nil {
 		return day.Course{}, nil, err
 	}
-	c := day.Course{ID: d.ID, Name: d.Document.Name, Parts: method.Parts(k.Core().Larder, a), Factor: 1}
-	if s := d.Document.Original.Serves; s != nil && s.Mid() > 0 {
-		c.Factor = servings / s.Mid()
-	}
+	c := day.Course{ID: d.ID, Name: d.Document.Name, Parts: method.Parts(k.Core().Larder, a), Factor: factor}
 	for i := range c.Parts {
 		part := &c.Parts[i]
 		one := recipe.Dish{Components: []recipe.Component{{}}}

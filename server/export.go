@@ -295,6 +295,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		}
 		return 1
 	})
+	card.Measured = core.measuredFor(&card.Dish)
 	card.Tally = fmt.Sprintf("%d kept, %d near, %d short, %d over.", a.Tally.Kept, a.Tally.Near, a.Tally.Short, a.Tally.Over)
 	for _, b := range a.SidePots {
 		title := fmt.Sprintf("Side pot for %g who eat the original", b.Guests)

@@ -47,8 +47,12 @@ func (k *Kitchen) Refresh(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
-	core := coreOf(l.WithPrices(settings.Prices))
-	core.Unfit = unfit
+	l, learned, err := k.withFactors(ctx, l.WithPrices(settings.Prices))
+	if err != nil {
+		return err
+	}
+	core := coreOf(l)
+	core.Unfit, core.Learned = unfit, learned
 	k.core.Store(core)
 	if k.pinned != nil {
 		k.pinned = core

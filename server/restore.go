@@ -12,6 +12,7 @@ import (
 	"time"
 
 	"yembra/core/larder"
+	"yembra/core/stove"
 	"yembra/formats"
 	"yembra/store"
 )
@@ -172,6 +173,10 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 			if err := d.check(); err != nil {
 				return nil, err
 			}
+		case store.CookEntry, store.StoveEntry, store.TrialEntry, store.MeasuredEntry:
+			if err := checkCooked(r, none); err != nil {
+				return nil, err
+			}
 		default:
 			return nil, fmt.Errorf("an entry is of the kind %q, which is not known", r.Kind)
 		}
@@ -184,6 +189,18 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 		err = checkSettings(l, settings) // of the settings those count that came last
 	}
 	return l, err
+}
+
+// checkCooked refuses what was not kept of a cook-through by this program.
+func checkCooked(r store.EntryRow, none bool) error {
+	if none {
+		return nil
+	}
+	into := map[string]any{store.CookEntry: &stove.Program{}, store.StoveEntry: &stove.Event{}, store.TrialEntry: &Trial{}, store.MeasuredEntry: &stove.Measured{}}[r.Kind]
+	if err := strict(r.Body, into); err != nil {
+		return fmt.Errorf("the %s %q does not hold what it should: %w", r.Kind, r.Key, err)
+	}
+	return nil
 }
 
 // checkHistory refuses a dish that this program would not have written.

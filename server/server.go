@@ -18,6 +18,7 @@ import (
 	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/method"
+	"yembra/core/stove"
 	"yembra/core/swap"
 	"yembra/store"
 )
@@ -39,6 +40,7 @@ type Kitchen struct {
 	plans    *planCache
 	// archives are the turns of those that go out or come in.
 	archives chan struct{}
+	hearth   *hearth
 }
 
 // Core is everything that is computed from a larder. It is never changed.
@@ -49,6 +51,8 @@ type Core struct {
 	Carrier *method.Carrier
 	// Unfit are foods of the kitchen's own that are left out, and why.
 	Unfit []string
+	// Learned is what the kitchen's own weighings say.
+	Learned []stove.Factor
 }
 
 func coreOf(l *larder.Larder) *Core {
@@ -58,7 +62,7 @@ func coreOf(l *larder.Larder) *Core {
 
 // NewKitchen returns a kitchen over the larder, as yet without a store.
 func NewKitchen(l *larder.Larder) *Kitchen {
-	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, archives: make(chan struct{}, mostArchives)}
+	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, archives: make(chan struct{}, mostArchives), hearth: newHearth()}
 	k.core.Store(coreOf(l))
 	return k
 }
@@ -92,7 +96,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	app.Use(secure)
 	app.Use(sameOrigin)
 	app.Use(bounded)
-	app.Use(compress.New())
+	app.Use(compress.New(compress.Config{Next: func(c fiber.Ctx) bool { return c.Path() == streamPath }}))
 	api := app.Group("/api", fresh)
 	type handler = func(*Kitchen, fiber.Ctx) error
 	get := func(path string, h handler) {
@@ -127,6 +131,22 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	remove("/days/:id", (*Kitchen).removeDay)
 	get("/days/:id/calendar", (*Kitchen).exportCalendar)
 	get("/days/:id/shopping", (*Kitchen).exportShopping)
+	get("/stream", (*Kitchen).stream)
+	get("/stove", (*Kitchen).stoves)
+	post("/stove", (*Kitchen).beginStove)
+	get("/stove/:id", (*Kitchen).showStove)
+	remove("/stove/:id", (*Kitchen).letGo)
+	post("/stove/:id/events", (*Kitchen).tellStove)
+	get("/stove/:id/different", (*Kitchen).taps)
+	get("/stove/:id/summary", (*Kitchen).sumStove)
+	post("/stove/:id/keep", (*Kitchen).keepTrial)
+	get("/learned", (*Kitchen).learned)
+	remove("/learned/:cook/:number", (*Kitchen).unlearn)
+	post("/learned/:cook/:number", (*Kitchen).relearn)
+	get("/bench", (*Kitchen).showBench)
+	post("/bench", (*Kitchen).driveBench)
+	post("/bench/scale", (*Kitchen).bridgeScale)
+	post("/bench/probe", (*Kitchen).bridgeProbe)
 	get("/rules", (*Kitchen).rules)
 	get("/dishes", (*Kitchen).dishes)
 	post("/dishes", (*Kitchen).createDish)

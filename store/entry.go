@@ -12,6 +12,12 @@ const (
 	FoodEntry    = "food"
 	KitchenEntry = "kitchen"
 	DayEntry     = "day"
+	// CookEntry is a cook-through as it began, StoveEntry an event of it, TrialEntry
+	// one that was kept, MeasuredEntry a loss that was weighed.
+	CookEntry     = "cook"
+	StoveEntry    = "stove"
+	TrialEntry    = "trial"
+	MeasuredEntry = "measured"
 )
 
 // Entry is one thing the cook has said about the kitchen, as JSON.
@@ -72,6 +78,34 @@ func (s *Store) Entry(ctx context.Context, kind, key string) (Entry, error) {
 		return e, ErrNoEntry
 	}
 	return e, err
+}
+
+// Below is the key of the number n of what lies under a key; such keys sort by
+// their number.
+func Below(key string, n int64) string { return fmt.Sprintf("%s/%08d", key, n) }
+
+// Under lists what lies under a key, by number.
+func (s *Store) Under(ctx context.Context, kind, key string) ([]Entry, error) {
+	rows, err := s.read.QueryContext(ctx, `SELECT key, body, number FROM entries WHERE kind = ? AND key > ? AND key < ? ORDER BY key, number`, kind, key+"/", key+"0")
+	if err != nil {
+		return nil, fmt.Errorf("list what lies under %s: %w", key, err)
+	}
+	defer rows.Close()
+	var list []Entry
+	for rows.Next() {
+		var e Entry
+		var body sql.NullString
+		if err := rows.Scan(&e.Key, &body, &e.Version); err != nil {
+			return nil, fmt.Errorf("read a %s entry: %w", kind, err)
+		}
+		if e.Body = []byte(body.String); body.Valid {
+			list = append(list, e)
+		}
+	}
+	if err := rows.Err(); err != nil {
+		return nil, fmt.Errorf("list what lies under %s: %w", key, err)
+	}
+	return list, nil
 }
 
 // EntryVersion is the version at which an entry stands, 0 where there never was

@@ -14,6 +14,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/stove"
 	"yembra/core/swap"
 	"yembra/formats"
 	"yembra/server"
@@ -46,6 +47,18 @@ type api struct {
 	RulesView      server.RulesView
 	LineRequest    server.LineRequest
 	ReadAnswer     recipe.Dish
+	StoveView      server.StoveView
+	StoveNow       server.StoveNow
+	StoveSummary   server.StoveSummary
+	BeginRequest   server.BeginRequest
+	Event          stove.Event
+	Tap            stove.Tap
+	Summary        stove.Summary
+	Trial          server.Trial
+	KeepRequest    server.KeepRequest
+	LearnedView    server.LearnedView
+	BenchView      server.BenchView
+	BenchRequest   server.BenchRequest
 }
 
 func main() {

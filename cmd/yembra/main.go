@@ -276,6 +276,7 @@ func serve(addr, folder, backups string, fresh bool) error {
 	}
 	app := server.New(k, server.Pages{Files: files})
 	var keeping sync.WaitGroup
+	keeping.Go(func() { k.MindStove(ctx) })
 	if backups != "" {
 		keeping.Go(func() { k.KeepBackups(ctx, backups, time.Now) })
 	}

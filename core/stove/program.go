@@ -187,6 +187,21 @@ func PlacedOf(plan day.Plan) (map[string]Placed, error) {
 	return out, nil
 }
 
+// BeginAt moves the plan so that its first move starts at a moment.
+func (p *Program) BeginAt(at int64) {
+	first := int64(0)
+	for _, m := range p.Moves {
+		if m.Start > 0 && (first == 0 || m.Start < first) {
+			first = m.Start
+		}
+	}
+	for i := range p.Moves {
+		if m := &p.Moves[i]; m.Start > 0 {
+			m.Start, m.End = m.Start+at-first, m.End+at-first
+		}
+	}
+}
+
 // order puts moves in the order of the plan, what must be before always before.
 func order(moves []Move) {
 	slices.SortStableFunc(moves, func(a, b Move) int { return int(a.Start - b.Start) })

@@ -30,6 +30,18 @@ export interface Schema {
   RulesView: RulesView;
   LineRequest: LineRequest;
   ReadAnswer: RecipeDish;
+  StoveView: StoveView;
+  StoveNow: StoveNow;
+  StoveSummary: StoveSummary;
+  BeginRequest: BeginRequest;
+  Event: Event;
+  Tap: Tap;
+  Summary: Summary;
+  Trial: Trial;
+  KeepRequest: KeepRequest;
+  LearnedView: LearnedView;
+  BenchView: BenchView;
+  BenchRequest: BenchRequest;
 }
 export interface DishView {
   id: string;
@@ -676,6 +688,11 @@ export interface Job {
   text: string;
   cue: string;
   kind: string;
+  said: string;
+  takes: Take[];
+  rate: number;
+  loss: string;
+  bands: string[];
 }
 export interface OvenUse {
   celsius: number;
@@ -685,6 +702,12 @@ export interface After {
   id: string;
   minGap: number;
   maxGap: number | null;
+}
+export interface Take {
+  dish: string;
+  part: number;
+  line: number;
+  share: number;
 }
 export interface Plan {
   feasible: boolean;
@@ -778,6 +801,7 @@ export interface Card {
   labels: string[];
   keeping: string[];
   sizing: string[];
+  measured: string[];
   sidePots: Pot[];
   tally: string;
   serving: Serving;
@@ -1063,4 +1087,315 @@ export interface LineRequest {
   text: string;
   food: string;
   measures: string;
+}
+export interface StoveView {
+  id: string;
+  program: Program;
+  bands: BandView[];
+  now: StoveNow;
+}
+export interface Program {
+  name: string;
+  knowledge: string;
+  begun: number;
+  serveAt: number;
+  day: string;
+  dishes: StoveDish[];
+  cooks: number;
+  lines: StoveLine[];
+  moves: Move[];
+  factors: {
+    [k: string]: number;
+  };
+}
+export interface StoveDish {
+  id: string;
+  name: string;
+  servings: number;
+}
+export interface StoveLine {
+  id: string;
+  dish: string;
+  part: string;
+  text: string;
+  name: string;
+  preparation: string;
+  food: string;
+  grams: number;
+  density: number;
+  pours: boolean;
+  made: boolean;
+  seasons: boolean;
+  optional: boolean;
+}
+export interface BandView {
+  id: string;
+  name: string;
+  low: number | null;
+  high: number | null;
+  chosen: boolean;
+  say: string;
+  caution: string;
+}
+export interface StoveNow {
+  state: State;
+  view: View;
+  weight: Weight | null;
+  last: number;
+  kept: boolean;
+}
+export interface State {
+  moves: {
+    [k: string]: Progress;
+  };
+  in: {
+    [k: string]: number;
+  };
+  used: {
+    [k: string]: number;
+  };
+  instead: {
+    [k: string]: string;
+  };
+  gone: {
+    [k: string]: string;
+  };
+  held: {
+    [k: string]: string;
+  };
+  lately: {
+    [k: string]: boolean;
+  };
+  timers: Timer[];
+  weighing: Weighing;
+  pots: {
+    [k: string]: Pot;
+  };
+  watches: {
+    [k: string]: Watched;
+  };
+  answered: {
+    [k: string]: boolean;
+  };
+  first: string[];
+  last: string[];
+  lanes: {
+    [k: string]: number;
+  };
+  plan: {
+    [k: string]: Placed;
+  };
+  different: Difference[];
+  ended: number;
+  n: number;
+}
+export interface Timer {
+  n: number;
+  move: string;
+  name: string;
+  cue: string;
+  minutes: number;
+  begun: number;
+  ends: number;
+  over: number;
+}
+export interface Weighing {
+  n: number;
+  line: string;
+  move: string;
+  when: string;
+  asked: number;
+  zero: number;
+  since: number;
+}
+export interface Watched {
+  band: string;
+  move: string;
+  since: number;
+  reached: number;
+  left: number;
+  celsius: number;
+}
+export interface Difference {
+  n: number;
+  at: number;
+  move: string;
+  line: string;
+  text: string;
+}
+export interface View {
+  clock: number;
+  lanes: LaneView[];
+  fire: OnFire[];
+  board: OnBoard[];
+  says: Notice[];
+  done: number;
+  of: number;
+  behind: number;
+}
+export interface LaneView {
+  cook: number;
+  now: StoveStep;
+  wait: string;
+  next: StoveStep[];
+  back: number;
+}
+export interface StoveStep {
+  move: Move;
+  start: number;
+  takes: TakeNow[];
+  timer: Timer;
+  ready: boolean;
+}
+export interface TakeNow {
+  line: string;
+  share: number;
+  text: string;
+  grams: number;
+  name: string;
+  held: boolean;
+  gone: boolean;
+  weighed: number;
+  instead: string;
+  made: boolean;
+}
+export interface OnFire {
+  move: Move;
+  timer: Timer;
+}
+export interface OnBoard {
+  line: StoveLine;
+  rest: number;
+  text: string;
+  move: string;
+}
+export interface Weight {
+  grams: number;
+  short: number;
+  steady: boolean;
+  ready: boolean;
+  say: string;
+}
+export interface StoveSummary {
+  id: string;
+  name: string;
+  begun: number;
+  ended: number;
+  done: number;
+  of: number;
+  kept: boolean;
+  day: string;
+}
+export interface BeginRequest {
+  dish: string;
+  factor: number;
+  day: string;
+}
+export interface Event {
+  n: number;
+  at: number;
+  key: string;
+  screen: string;
+  kind: string;
+  move?: string;
+  line?: string;
+  amount?: number;
+  food?: string;
+  text?: string;
+  of?: number;
+  plan?: {
+    [k: string]: Placed;
+  };
+}
+export interface Tap {
+  say: string;
+  kind: string;
+  move: string;
+  line: string;
+  amount: number;
+  of: number;
+  search: boolean;
+}
+export interface Summary {
+  minutes: number;
+  planned: number;
+  late: number | null;
+  different: Difference[];
+  times: Took[];
+  unused: string[];
+  weighed: Measured[];
+  say: string;
+}
+export interface Took {
+  move: string;
+  name: string;
+  planned: number;
+  took: number;
+}
+export interface Measured {
+  loss: string;
+  foreseen: number;
+  lost: number;
+  before: number;
+  minutes: number;
+  what: string;
+  dish: string;
+  cook: string;
+  at: number;
+}
+export interface Trial {
+  program: Program;
+  events: Event[];
+  summary: Summary;
+  words: string;
+  kept: number;
+}
+export interface KeepRequest {
+  words: string;
+}
+export interface LearnedView {
+  factors: Factor[];
+  weighed: Weighing[];
+}
+export interface Factor {
+  loss: string;
+  name: string;
+  factor: number;
+  low: number;
+  high: number;
+  n: number;
+  say: string;
+}
+export interface BenchView {
+  now: DevicesNow;
+  scaleBridged: boolean;
+  probeBridged: boolean;
+  scenes: Scene[];
+}
+export interface DevicesNow {
+  scale: Weight;
+  probe: Heat;
+}
+export interface Scene {
+  name: string;
+  says: string;
+  steps: SceneStep[];
+}
+export interface SceneStep {
+  after: number;
+  put: number | null;
+  add: number | null;
+  into: number | null;
+  rise: number | null;
+}
+export interface BenchRequest {
+  put: number | null;
+  add: number | null;
+  tare: boolean;
+  drift: number | null;
+  scaleBattery: number | null;
+  into: number | null;
+  rise: number | null;
+  probeBattery: number | null;
+  scene: string;
 }

@@ -1,0 +1,318 @@
+package server
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"log/slog"
+	"slices"
+	"strings"
+	"sync"
+	"time"
+
+	"github.com/google/uuid"
+
+	"yembra/core/stove"
+	"yembra/devices"
+	"yembra/store"
+)
+
+// hearth keeps the cook-throughs that are under way in memory, as they stand in
+// the store, watches the devices, and tells every screen what has changed.
+type hearth struct {
+	mu        sync.Mutex
+	cooks     map[string]*cookThrough
+	listeners map[chan []byte]bool
+	bench     *devices.Bench
+	weights   []stove.Reading
+	degrees   []stove.Degree
+	now       func() time.Time
+	// closing ends streams and replanning when the program stops.
+	closing context.Context
+	close   context.CancelFunc
+	working sync.WaitGroup
+}
+
+// cookThrough is one cook-through: its program, and all that was told of it.
+type cookThrough struct {
+	mu      sync.Mutex
+	id      string
+	program stove.Program
+	events  []stove.Event
+	state   stove.State
+	// keys are the events by the key that their screen drew.
+	keys map[string]int64
+	// said are the notices that every screen has been told of.
+	said string
+	// replanning tells that the day is being planned anew, again that it must be
+	// once more.
+	replanning, again bool
+}
+
+// What the hearth holds and how long it remembers.
+const (
+	mostListeners = 64
+	rememberFor   = 30 * time.Second
+	tickEvery     = 200 * time.Millisecond
+	mostEvents    = 20_000
+	behindListen  = 32
+)
+
+func newHearth() *hearth {
+	h := &hearth{cooks: map[string]*cookThrough{}, listeners: map[chan []byte]bool{}, now: time.Now}
+	h.bench = devices.NewBench(h.now(), uint64(h.now().UnixNano()))
+	h.closing, h.close = context.WithCancel(context.Background())
+	return h
+}
+
+// cookThrough finds one, from the store when it is asked for first.
+func (k *Kitchen) cookThrough(ctx context.Context, id string) (*cookThrough, error) {
+	h := k.hearth
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	if c, ok := h.cooks[id]; ok {
+		return c, nil
+	}
+	e, err := k.Store.Entry(ctx, store.CookEntry, id)
+	if err != nil {
+		return nil, err
+	}
+	c := &cookThrough{id: id, keys: map[string]int64{}}
+	if err := json.Unmarshal(e.Body, &c.program); err != nil {
+		return nil, fmt.Errorf("decode cook-through %s: %w", id, err)
+	}
+	rows, err := k.Store.Under(ctx, store.StoveEntry, id)
+	if err != nil {
+		return nil, err
+	}
+	for _, r := range rows {
+		var e stove.Event
+		if err := json.Unmarshal(r.Body, &e); err != nil {
+			return nil, fmt.Errorf("decode event %s: %w", r.Key, err)
+		}
+		c.events, c.keys[e.Key] = append(c.events, e), e.N
+	}
+	c.state = stove.Of(&c.program, c.events)
+	h.cooks[id] = c
+	return c, nil
+}
+
+// errEnough answers an event too many.
+var errEnough = unprocessable(fmt.Sprintf("A cook-through holds %d events at most; begin another.", mostEvents))
+
+// tell keeps an event and works it in; one that was told before counts once.
+func (k *Kitchen) tell(ctx context.Context, c *cookThrough, e stove.Event) error {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	if c.keys[e.Key] > 0 {
+		return nil
+	}
+	if len(c.events) >= mostEvents {
+		return errEnough
+	}
+	e.N, e.At = int64(len(c.events)+1), k.hearth.now().UnixMilli()
+	if n := len(c.events); n > 0 { // a clock that was set back makes nothing happen before
+		e.At = max(e.At, c.events[n-1].At)
+	}
+	if err := stove.Check(&c.program, &c.state, e); err != nil {
+		return err
+	}
+	if err := k.keepEvent(ctx, c.id, e); err != nil {
+		return err
+	}
+	c.events, c.keys[e.Key] = append(c.events, e), e.N
+	c.state = stove.Apply(&c.program, c.state, e)
+	k.hearth.broadcast("changed", map[string]any{"cook": c.id, "n": e.N})
+	if c.program.Day != "" && slices.Contains(tellsThePlan, e.Kind) {
+		k.replanSoon(c)
+	}
+	return nil
+}
+
+// tellsThePlan are the events that a day's plan hears of.
+var tellsThePlan = []stove.Kind{stove.Done, stove.StartTimer, stove.Over, stove.Longer, stove.Undo, stove.End}
+
+func (k *Kitchen) keepEvent(ctx context.Context, cook string, e stove.Event) error {
+	body, err := json.Marshal(e)
+	if err != nil {
+		return fmt.Errorf("encode the event: %w", err)
+	}
+	return k.Store.SaveEntry(ctx, store.StoveEntry, store.Below(cook, e.N), body)
+}
+
+// BeginCooking keeps a program as a cook-through, with what was done of it
+// already.
+func (k *Kitchen) BeginCooking(ctx context.Context, p stove.Program, done []stove.Event) (string, error) {
+	id, err := uuid.NewV7()
+	if err != nil {
+		return "", fmt.Errorf("make an id: %w", err)
+	}
+	body, err := json.Marshal(p)
+	if err != nil {
+		return "", fmt.Errorf("encode the cook-through: %w", err)
+	}
+	if err := k.Store.SaveEntry(ctx, store.CookEntry, id.String(), body); err != nil {
+		return "", err
+	}
+	for i, e := range done {
+		e.N = int64(i + 1)
+		if e.Key == "" {
+			e.Key = fmt.Sprint("begun ", e.N)
+		}
+		if err := k.keepEvent(ctx, id.String(), e); err != nil {
+			return "", err
+		}
+	}
+	return id.String(), nil
+}
+
+// broadcast tells all screens; one that does not listen loses its stream and
+// catches up when it opens another.
+func (h *hearth) broadcast(event string, v any) {
+	data, err := json.Marshal(v)
+	if err != nil {
+		slog.Error("what changed at the stove could not be told", "cause", err)
+		return
+	}
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	for l := range h.listeners {
+		select {
+		case l <- fmt.Appendf(nil, "event: %s\ndata: %s\n\n", event, data):
+		default:
+			delete(h.listeners, l)
+			close(l)
+		}
+	}
+}
+
+func (h *hearth) listen() (chan []byte, bool) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	if len(h.listeners) >= mostListeners {
+		return nil, false
+	}
+	l := make(chan []byte, behindListen)
+	h.listeners[l] = true
+	return l, true
+}
+
+func (h *hearth) leave(l chan []byte) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	if h.listeners[l] {
+		delete(h.listeners, l)
+		close(l)
+	}
+}
+
+// MindStove watches devices and clocks until it is told to stop.
+func (k *Kitchen) MindStove(ctx context.Context) {
+	defer k.hearth.working.Wait()
+	defer k.hearth.close()
+	tick := time.NewTicker(tickEvery)
+	defer tick.Stop()
+	for {
+		select {
+		case <-ctx.Done():
+			return
+		case <-tick.C:
+			k.minded(ctx)
+		}
+	}
+}
+
+// DevicesNow is what the devices say.
+type DevicesNow struct {
+	Scale devices.Weight `json:"scale"`
+	Probe devices.Heat   `json:"probe"`
+}
+
+// minded reads the devices once, ends weighings that are steady, keeps what the
+// probe finds, and tells the screens when there is something new to say.
+func (k *Kitchen) minded(ctx context.Context) {
+	h := k.hearth
+	at := h.now()
+	now := DevicesNow{h.bench.Weigh(at), h.bench.Measure(at)}
+	h.mu.Lock()
+	oldest := at.Add(-rememberFor).UnixMilli()
+	if !now.Scale.Off && !now.Scale.Overload {
+		h.weights = append(h.weights, stove.Reading{At: at.UnixMilli(), Grams: now.Scale.Grams})
+	}
+	if !now.Probe.Off {
+		h.degrees = append(h.degrees, stove.Degree{At: at.UnixMilli(), Celsius: now.Probe.Celsius})
+	}
+	h.weights = slices.DeleteFunc(h.weights, func(r stove.Reading) bool { return r.At < oldest })
+	h.degrees = slices.DeleteFunc(h.degrees, func(d stove.Degree) bool { return d.At < oldest })
+	weights, degrees := slices.Clone(h.weights), slices.Clone(h.degrees)
+	listened := len(h.listeners) > 0
+	var cooks []*cookThrough
+	for _, c := range h.cooks {
+		cooks = append(cooks, c)
+	}
+	h.mu.Unlock()
+	if listened {
+		h.broadcast("devices", now)
+	}
+	for _, c := range cooks {
+		for _, e := range c.found(k, weights, degrees) {
+			if err := k.tell(ctx, c, e); err != nil {
+				slog.Error("what a device found could not be kept", "cook", c.id, "cause", err)
+			}
+		}
+		if said, changed := c.speaks(at.UnixMilli()); changed && listened {
+			h.broadcast("changed", map[string]any{"cook": c.id, "says": said})
+		}
+	}
+}
+
+// found is what the devices have to tell of a cook-through.
+func (c *cookThrough) found(k *Kitchen, weights []stove.Reading, degrees []stove.Degree) []stove.Event {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	var out []stove.Event
+	if w := c.state.Weighing; w != nil {
+		if now := stove.Judge(w, weights); now.Ready {
+			out = append(out, stove.Event{Kind: stove.Weighed, Amount: now.Grams, Key: fmt.Sprint("scale ", w.N), Screen: "scale"})
+		}
+	}
+	for _, b := range k.core.Load().Larder.Bands() {
+		w, on := c.state.Watches[b.ID]
+		if !on {
+			continue
+		}
+		if kind, found := stove.Probed(b, w, degrees); found {
+			last := degrees[len(degrees)-1]
+			out = append(out, stove.Event{Kind: kind, Text: b.ID, Move: w.Move, Amount: last.Celsius, Key: fmt.Sprint("probe ", len(c.events)), Screen: "probe"})
+		}
+	}
+	return out
+}
+
+// speaks tells whether there is something else to say than a moment ago.
+func (c *cookThrough) speaks(now int64) (string, bool) {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	if c.state.Ended > 0 {
+		return "", false
+	}
+	v := stove.Look(&c.program, &c.state, now)
+	var ids []string
+	for _, n := range v.Says {
+		ids = append(ids, n.ID)
+	}
+	said := strings.Join(ids, "|")
+	changed := said != c.said
+	c.said = said
+	return said, changed
+}
+
+// asWrong gives an event that makes no sense as a problem that says where.
+func asWrong(err error) error {
+	var wrong stove.Wrong
+	if errors.As(err, &wrong) {
+		return unprocessable("This does not fit what is being cooked.", fieldError{wrong.Field, wrong.Detail})
+	}
+	return err
+}

@@ -1,0 +1,420 @@
+package server
+
+import (
+	"bufio"
+	"context"
+	"encoding/json"
+	"fmt"
+	"log/slog"
+	"slices"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/core/day"
+	"yembra/core/stove"
+	"yembra/store"
+)
+
+// StoveView is a cook-through as a screen opens it.
+type StoveView struct {
+	ID      string        `json:"id"`
+	Program stove.Program `json:"program"`
+	Bands   []BandView    `json:"bands"`
+	Now     StoveNow      `json:"now"`
+}
+
+// StoveNow is where a cook-through stands.
+type StoveNow struct {
+	State stove.State `json:"state"`
+	View  stove.View  `json:"view"`
+	// Weight is how the weighing under way stands, null where there is none.
+	Weight *stove.Weight `json:"weight" jsonschema:"nullable"`
+	// Last is the newest event that this screen can take back.
+	Last int64 `json:"last"`
+	// Kept tells that it was kept as a trial.
+	Kept bool `json:"kept"`
+}
+
+// BandView is what a probe can watch.
+type BandView struct {
+	ID      string   `json:"id"`
+	Name    string   `json:"name"`
+	Low     *float64 `json:"low" jsonschema:"nullable"`
+	High    *float64 `json:"high" jsonschema:"nullable"`
+	Chosen  bool     `json:"chosen"`
+	Say     string   `json:"say"`
+	Caution string   `json:"caution"`
+}
+
+// StoveSummary is a cook-through as a list shows it.
+type StoveSummary struct {
+	ID    string `json:"id"`
+	Name  string `json:"name"`
+	Begun int64  `json:"begun"`
+	Ended int64  `json:"ended"`
+	Done  int    `json:"done"`
+	Of    int    `json:"of"`
+	Kept  bool   `json:"kept"`
+	Day   string `json:"day"`
+}
+
+// BeginRequest asks to cook a dish, so many times its recipe, or a day.
+type BeginRequest struct {
+	Dish   string  `json:"dish"`
+	Factor float64 `json:"factor"`
+	Day    string  `json:"day"`
+}
+
+// cooksAhead is from when on a single dish is planned, to be moved to now.
+const cooksAhead = 72 * time.Hour
+
+// beginStove begins a cook-through.
+func (k *Kitchen) beginStove(c fiber.Ctx) error {
+	var r BeginRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	var id string
+	var err error
+	switch {
+	case (r.Dish == "") == (r.Day == ""):
+		return unprocessable("A dish is cooked, or a day, one of them.", fieldError{"dish", "or day must be given, not both"})
+	case r.Day != "":
+		id, err = k.beginDay(c.Context(), r.Day)
+	default:
+		id, err = k.beginDish(c.Context(), r.Dish, r.Factor)
+	}
+	if err != nil {
+		return err
+	}
+	return k.answerStove(c.Status(fiber.StatusCreated), id)
+}
+
+// beginDish begins one dish now.
+func (k *Kitchen) beginDish(ctx context.Context, id string, factor float64) (string, error) {
+	d, err := k.open(ctx, id)
+	if err != nil {
+		return "", err
+	}
+	if factor == 0 {
+		factor = 1
+	}
+	course, _, err := k.courseTimes(d, factor)
+	if err != nil {
+		return "", unsized("factor", err.Error())
+	}
+	settings, err := k.loadSettings(ctx)
+	if err != nil {
+		return "", err
+	}
+	kit := settings.Kit
+	kit.Awake = nil
+	l := k.Core().Larder
+	courses := []day.Course{course}
+	jobs := day.Jobs(l, courses, kit)
+	now := k.hearth.now()
+	plan, err := Plan(ctx, day.RequestFor(now.Add(cooksAhead).UTC().Format(time.RFC3339), kit, jobs))
+	if err != nil {
+		return "", err
+	}
+	placed, err := stove.PlacedOf(plan)
+	if err != nil {
+		return "", err
+	}
+	p := stove.NewProgram(l, courses, day.SayHot(jobs, plan), placed)
+	p.Name, p.Begun, p.Cooks, p.Knowledge = course.Name, now.UnixMilli(), max(1, kit.Cooks), k.Knowledge
+	p.Dishes = append(p.Dishes, stove.Dish{ID: course.ID, Name: course.Name, Servings: servingsOf(d, factor)})
+	p.BeginAt(now.UnixMilli())
+	return k.BeginCooking(ctx, p, nil)
+}
+
+func servingsOf(d store.Dish, factor float64) float64 {
+	if s := d.Document.Original.Serves; s != nil {
+		return s.Mid() * factor
+	}
+	return 0
+}
+
+// beginDay begins a day: its plan counts, and what was done ahead is done.
+func (k *Kitchen) beginDay(ctx context.Context, id string) (string, error) {
+	e, err := k.Store.Entry(ctx, store.DayEntry, id)
+	if err != nil {
+		return "", err
+	}
+	v, courses, err := k.computeDay(ctx, e)
+	if err != nil {
+		return "", err
+	}
+	if len(v.Jobs) == 0 {
+		return "", unprocessable("There is nothing to cook on this day yet.", fieldError{"day", "has no dishes that can be cooked"})
+	}
+	placed, err := stove.PlacedOf(v.Plan)
+	if err != nil {
+		return "", err
+	}
+	p := stove.NewProgram(k.Core().Larder, courses, v.Jobs, placed)
+	p.Name, p.Day, p.Begun, p.Cooks, p.Knowledge = v.Document.Name, id, k.hearth.now().UnixMilli(), max(1, v.Document.Kitchen.Cooks), k.Knowledge
+	if at, err := time.Parse(time.RFC3339, v.Document.ServeAt); err == nil {
+		p.ServeAt = at.UnixMilli()
+	}
+	for _, x := range v.Document.Dishes {
+		if name := v.Names[x.ID]; name != "" {
+			p.Dishes = append(p.Dishes, stove.Dish{ID: x.ID, Name: name, Servings: x.Servings})
+		}
+	}
+	var done []stove.Event
+	for _, x := range v.Document.Progress {
+		start, err := time.Parse(time.RFC3339, x.Start)
+		if err != nil || p.Move(x.ID) == nil {
+			continue
+		}
+		e := stove.Event{At: start.UnixMilli(), Kind: stove.StartTimer, Move: x.ID, Amount: max(1, x.Minutes), Screen: "plan"}
+		if x.Done {
+			e = stove.Event{At: start.Add(time.Duration(x.Minutes * float64(time.Minute))).UnixMilli(), Kind: stove.Done, Move: x.ID, Screen: "plan"}
+		}
+		done = append(done, e)
+	}
+	slices.SortStableFunc(done, func(a, b stove.Event) int { return int(a.At - b.At) })
+	return k.BeginCooking(ctx, p, done)
+}
+
+// stoves lists the cook-throughs, the newest first.
+func (k *Kitchen) stoves(c fiber.Ctx) error {
+	entries, err := k.Store.Entries(c.Context(), store.CookEntry)
+	if err != nil {
+		return err
+	}
+	kept, err := k.keptTrials(c.Context())
+	if err != nil {
+		return err
+	}
+	list := []StoveSummary{}
+	for _, e := range slices.Backward(entries) {
+		x, err := k.cookThrough(c.Context(), e.Key)
+		if err != nil {
+			slog.Error("a cook-through cannot be read", "cook", e.Key, "cause", err)
+			continue
+		}
+		x.mu.Lock()
+		v := stove.Look(&x.program, &x.state, k.hearth.now().UnixMilli())
+		list = append(list, StoveSummary{ID: x.id, Name: x.program.Name, Begun: x.program.Begun, Ended: x.state.Ended, Done: v.Done, Of: v.Of, Kept: kept[x.id], Day: x.program.Day})
+		x.mu.Unlock()
+	}
+	return c.JSON(list)
+}
+
+func (k *Kitchen) showStove(c fiber.Ctx) error { return k.answerStove(c, c.Params("id")) }
+
+func (k *Kitchen) answerStove(c fiber.Ctx, id string) error {
+	x, err := k.cookThrough(c.Context(), id)
+	if err != nil {
+		return err
+	}
+	v := StoveView{ID: id, Program: x.program, Bands: []BandView{}}
+	for _, b := range k.Core().Larder.Bands() {
+		v.Bands = append(v.Bands, BandView{b.ID, b.Name, b.Low, b.High, b.Chosen(), b.Say, b.Caution})
+	}
+	if v.Now, err = k.stoveNow(c, x); err != nil {
+		return err
+	}
+	return c.JSON(v)
+}
+
+// stoveNow is where a cook-through stands, for the screen that asks.
+func (k *Kitchen) stoveNow(c fiber.Ctx, x *cookThrough) (StoveNow, error) {
+	_, err := k.Store.Entry(c.Context(), store.TrialEntry, x.id)
+	kept := err == nil
+	if err != nil && !isNothing(err) {
+		return StoveNow{}, err
+	}
+	k.hearth.mu.Lock()
+	weights := slices.Clone(k.hearth.weights)
+	k.hearth.mu.Unlock()
+	x.mu.Lock()
+	defer x.mu.Unlock()
+	now := StoveNow{State: x.state, View: stove.Look(&x.program, &x.state, k.hearth.now().UnixMilli()), Last: x.state.LastOf(c.Query("screen")), Kept: kept}
+	if x.state.Weighing != nil {
+		w := stove.Judge(x.state.Weighing, weights)
+		now.Weight = &w
+	}
+	return now, nil
+}
+
+// tellStove takes an event of a screen.
+func (k *Kitchen) tellStove(c fiber.Ctx) error {
+	var e stove.Event
+	if err := decode(c, &e); err != nil {
+		return err
+	}
+	x, err := k.cookThrough(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	if e.Kind == stove.Weigh { // what stands on the scale counts as nothing, but for a pot
+		if e.Line != "" {
+			k.hearth.mu.Lock()
+			if n := len(k.hearth.weights); n > 0 {
+				e.Amount = k.hearth.weights[n-1].Grams
+			}
+			k.hearth.mu.Unlock()
+		}
+	}
+	if err := k.tell(c.Context(), x, e); err != nil {
+		return asWrong(err)
+	}
+	now, err := k.stoveNow(c, x)
+	if err != nil {
+		return err
+	}
+	return c.JSON(now)
+}
+
+// taps lists the likely deviations of a move.
+func (k *Kitchen) taps(c fiber.Ctx) error {
+	x, err := k.cookThrough(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	x.mu.Lock()
+	defer x.mu.Unlock()
+	m := x.program.Move(c.Query("move"))
+	if m == nil {
+		return unprocessable("There is no such thing to do here.", fieldError{"move", "is none of this cook-through"})
+	}
+	return c.JSON(stove.Different(&x.program, &x.state, m))
+}
+
+// sumStove tells what became of a cook-through.
+func (k *Kitchen) sumStove(c fiber.Ctx) error {
+	x, err := k.cookThrough(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	x.mu.Lock()
+	defer x.mu.Unlock()
+	return c.JSON(stove.Sum(&x.program, &x.state, k.hearth.now().UnixMilli()))
+}
+
+// letGo takes a cook-through off the list; what was told of it stays in the file.
+func (k *Kitchen) letGo(c fiber.Ctx) error {
+	e, err := k.Store.Entry(c.Context(), store.CookEntry, c.Params("id"))
+	if err != nil {
+		return err
+	}
+	if _, err := k.Store.ChangeEntry(c.Context(), store.CookEntry, e.Key, e.Version, nil); err != nil {
+		return err
+	}
+	k.hearth.mu.Lock()
+	delete(k.hearth.cooks, e.Key)
+	k.hearth.mu.Unlock()
+	return c.SendStatus(fiber.StatusNoContent)
+}
+
+// streamPath is where screens listen; an answer there goes on for streamFor, and
+// the screen then asks again.
+const (
+	streamPath = "/api/stream"
+	streamFor  = 50 * time.Second
+	beatEvery  = 10 * time.Second
+)
+
+// stream tells a screen what changes, as server-sent events.
+func (k *Kitchen) stream(c fiber.Ctx) error {
+	l, ok := k.hearth.listen()
+	if !ok {
+		return problem{Title: "Busy", Status: fiber.StatusServiceUnavailable, Detail: fmt.Sprintf("%d screens are listening already.", mostListeners)}
+	}
+	c.Set(fiber.HeaderContentType, "text/event-stream")
+	h := k.hearth
+	return c.SendStreamWriter(func(w *bufio.Writer) {
+		defer h.leave(l)
+		end, beat := time.After(streamFor), time.NewTicker(beatEvery)
+		defer beat.Stop()
+		say := func(data []byte) bool {
+			_, err := w.Write(data)
+			return err == nil && w.Flush() == nil
+		}
+		if !say([]byte("retry: 300\nevent: hello\ndata: {}\n\n")) {
+			return
+		}
+		for {
+			select {
+			case data, open := <-l:
+				if !open || !say(data) {
+					return
+				}
+			case <-beat.C:
+				if !say([]byte(": still here\n\n")) {
+					return
+				}
+			case <-end:
+				return
+			case <-h.closing.Done():
+				return
+			}
+		}
+	})
+}
+
+// Trial is a cook-through that is kept, as it was.
+type Trial struct {
+	Program stove.Program `json:"program"`
+	Events  []stove.Event `json:"events"`
+	Summary stove.Summary `json:"summary"`
+	Words   string        `json:"words"`
+	Kept    int64         `json:"kept"`
+}
+
+// KeepRequest keeps a cook-through as a trial, with words.
+type KeepRequest struct {
+	Words string `json:"words"`
+}
+
+// mostWords bounds what is said of a trial.
+const mostWords = 4000
+
+// keepTrial keeps a cook-through for good, and learns from what was weighed.
+func (k *Kitchen) keepTrial(c fiber.Ctx) error {
+	var r KeepRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	if len(r.Words) > mostWords {
+		return unprocessable("That is too long to keep.", fieldError{"words", fmt.Sprintf("holds more than %d letters", mostWords)})
+	}
+	x, err := k.cookThrough(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	x.mu.Lock()
+	now := k.hearth.now().UnixMilli()
+	ended := x.state.Ended > 0
+	t := Trial{Program: x.program, Events: slices.Clone(x.events), Summary: stove.Sum(&x.program, &x.state, now), Words: r.Words, Kept: now}
+	x.mu.Unlock()
+	if !ended {
+		return unprocessable("A trial is kept when the cooking has ended.", fieldError{"id", "has not ended"})
+	}
+	body, err := json.Marshal(t)
+	if err != nil {
+		return fmt.Errorf("encode the trial: %w", err)
+	}
+	if err := k.Store.SaveEntry(c.Context(), store.TrialEntry, x.id, body); err != nil {
+		return err
+	}
+	if err := k.learn(c.Context(), x.id, t.Summary.Weighed); err != nil {
+		return err
+	}
+	k.hearth.broadcast("changed", map[string]any{"cook": x.id})
+	return c.JSON(t)
+}
+
+// keptTrials are the cook-throughs that were kept.
+func (k *Kitchen) keptTrials(ctx context.Context) (map[string]bool, error) {
+	entries, err := k.Store.Entries(ctx, store.TrialEntry)
+	out := map[string]bool{}
+	for _, e := range entries {
+		out[e.Key] = true
+	}
+	return out, err
+}

@@ -6,6 +6,7 @@ import (
 	"embed"
 	"fmt"
 	"io/fs"
+	"time"
 )
 
 //go:embed recipes
@@ -45,6 +46,20 @@ var Supper = struct {
 	Servings      float64
 	Dishes        []string
 }{"Tidewater Supper Club, December", "2026-12-05T19:30:00Z", 12, []string{"cullen-skink", "goulash", "pierogi", "pastel-de-nata"}}
+
+// Evening is a cook-through of the club, halfway through.
+var Evening = struct {
+	Name, Screen string
+	Dishes       []string
+	Ago          time.Duration
+	Different    []Difference
+}{"Thursday's trial", "kitchen tablet", []string{"goulash", "cullen-skink"}, 70 * time.Minute, []Difference{{"caraway", 1.5}}}
+
+// Difference is a food that went in so many times as much as the card has it.
+type Difference struct {
+	Food  string
+	Times float64
+}
 
 // Recipes returns the club's originals in the order they are laid out.
 func Recipes() ([]Recipe, error) {

@@ -64,7 +64,7 @@ func (b *Bench) Weigh(at time.Time) Weight {
 }
 
 // Measure says what the probe at hand shows.
-func (b *Bench) Measure(at time.Time) Heat {
+func (b *Bench) Measure(at time.Time) Temperature {
 	if b.BridgedProbe.Heard(at) {
 		return b.BridgedProbe.Measure(at)
 	}

@@ -19,8 +19,8 @@ type Weight struct {
 	Off      bool    `json:"off"`
 }
 
-// Heat is what a probe says at a moment.
-type Heat struct {
+// Temperature is what a probe says at a moment.
+type Temperature struct {
 	At      time.Time `json:"at"`
 	Celsius float64   `json:"celsius"`
 	Battery float64   `json:"battery"`
@@ -31,7 +31,9 @@ type Heat struct {
 type Scale interface{ Weigh(at time.Time) Weight }
 
 // Probe measures temperatures.
-type Probe interface{ Measure(at time.Time) Heat }
+type Probe interface {
+	Measure(at time.Time) Temperature
+}
 
 // silentAfter is how long a bridged device may be silent before it counts as off.
 const silentAfter = 5 * time.Second
@@ -68,11 +70,11 @@ func (b *BridgedScale) Weigh(at time.Time) Weight {
 // BridgedProbe says what a bridge last told of a real probe.
 type BridgedProbe struct {
 	mu   sync.Mutex
-	last Heat
+	last Temperature
 }
 
 // Tell takes a message of the bridge.
-func (b *BridgedProbe) Tell(h Heat) {
+func (b *BridgedProbe) Tell(h Temperature) {
 	b.mu.Lock()
 	defer b.mu.Unlock()
 	b.last = h
@@ -86,7 +88,7 @@ func (b *BridgedProbe) Heard(at time.Time) bool {
 }
 
 // Measure says what the bridge last told.
-func (b *BridgedProbe) Measure(at time.Time) Heat {
+func (b *BridgedProbe) Measure(at time.Time) Temperature {
 	b.mu.Lock()
 	defer b.mu.Unlock()
 	h := b.last

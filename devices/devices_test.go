@@ -88,7 +88,7 @@ func TestEverySceneDoesWhatItSays(t *testing.T) {
 func TestABridgedDeviceCountsWhileItSpeaks(t *testing.T) {
 	b := devices.NewBench(start, 3)
 	b.BridgedScale.Tell(devices.Weight{At: start, Grams: 77, Battery: 50})
-	b.BridgedProbe.Tell(devices.Heat{At: start, Celsius: 66, Battery: 50})
+	b.BridgedProbe.Tell(devices.Temperature{At: start, Celsius: 66, Battery: 50})
 	require.InDelta(t, 77, b.Weigh(after(2)).Grams, 0)
 	require.InDelta(t, 66, b.Measure(after(2)).Celsius, 0)
 	require.InDelta(t, 0, b.Weigh(after(10)).Grams, 2, "silent for over five seconds: the simulated one")

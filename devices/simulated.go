@@ -147,10 +147,10 @@ func (p *SimulatedProbe) medium(at time.Time) float64 {
 }
 
 // Measure says what the probe shows: what is around it, a few seconds late.
-func (p *SimulatedProbe) Measure(at time.Time) Heat {
+func (p *SimulatedProbe) Measure(at time.Time) Temperature {
 	p.mu.Lock()
 	defer p.mu.Unlock()
-	h := Heat{At: at, Battery: p.battery, Off: p.battery < deadBattery}
+	h := Temperature{At: at, Battery: p.battery, Off: p.battery < deadBattery}
 	if h.Off {
 		return h
 	}

@@ -107,7 +107,7 @@ func (k *Kitchen) bridgeScale(c fiber.Ctx) error {
 
 // bridgeProbe takes a message of a real probe.
 func (k *Kitchen) bridgeProbe(c fiber.Ctx) error {
-	var h devices.Heat
+	var h devices.Temperature
 	if err := decode(c, &h); err != nil {
 		return err
 	}

@@ -225,8 +225,8 @@ func (k *Kitchen) MindStove(ctx context.Context) {
 
 // DevicesNow is what the devices say.
 type DevicesNow struct {
-	Scale devices.Weight `json:"scale"`
-	Probe devices.Heat   `json:"probe"`
+	Scale devices.Weight      `json:"scale"`
+	Probe devices.Temperature `json:"probe"`
 }
 
 // minded reads the devices once, ends weighings that are steady, keeps what the

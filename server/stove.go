@@ -93,40 +93,58 @@ func (k *Kitchen) beginStove(c fiber.Ctx) error {
 
 // beginDish begins one dish now.
 func (k *Kitchen) beginDish(ctx context.Context, id string, factor float64) (string, error) {
-	d, err := k.open(ctx, id)
+	settings, err := k.loadSettings(ctx)
 	if err != nil {
 		return "", err
 	}
 	if factor == 0 {
 		factor = 1
 	}
-	course, _, err := k.courseTimes(d, factor)
-	if err != nil {
-		return "", unsized("factor", err.Error())
-	}
-	settings, err := k.loadSettings(ctx)
+	p, err := k.ProgramOf(ctx, []Portion{{id, factor}}, settings.Kit, k.hearth.now())
 	if err != nil {
 		return "", err
 	}
-	kit := settings.Kit
+	return k.BeginCooking(ctx, p, nil)
+}
+
+// Portion is a dish so many times its recipe.
+type Portion struct {
+	Dish   string
+	Factor float64
+}
+
+// ProgramOf is what there is to do for dishes that are begun at a moment.
+func (k *Kitchen) ProgramOf(ctx context.Context, dishes []Portion, kit day.Kitchen, at time.Time) (stove.Program, error) {
+	none := stove.Program{}
+	var courses []day.Course
+	var served []stove.Dish
+	for _, x := range dishes {
+		d, err := k.open(ctx, x.Dish)
+		if err != nil {
+			return none, err
+		}
+		course, _, err := k.courseTimes(d, x.Factor)
+		if err != nil {
+			return none, unsized("factor", err.Error())
+		}
+		courses = append(courses, course)
+		served = append(served, stove.Dish{ID: course.ID, Name: course.Name, Servings: servingsOf(d, x.Factor)})
+	}
 	kit.Awake = nil
 	l := k.Core().Larder
-	courses := []day.Course{course}
 	jobs := day.Jobs(l, courses, kit)
-	now := k.hearth.now()
-	plan, err := Plan(ctx, day.RequestFor(now.Add(cooksAhead).UTC().Format(time.RFC3339), kit, jobs))
+	plan, err := Plan(ctx, day.RequestFor(at.Add(cooksAhead).UTC().Format(time.RFC3339), kit, jobs))
 	if err != nil {
-		return "", err
+		return none, err
 	}
 	placed, err := stove.PlacedOf(plan)
 	if err != nil {
-		return "", err
+		return none, err
 	}
 	p := stove.NewProgram(l, courses, day.SayHot(jobs, plan), placed)
-	p.Name, p.Begun, p.Cooks, p.Knowledge = course.Name, now.UnixMilli(), max(1, kit.Cooks), k.Knowledge
-	p.Dishes = append(p.Dishes, stove.Dish{ID: course.ID, Name: course.Name, Servings: servingsOf(d, factor)})
-	p.BeginAt(now.UnixMilli())
-	return k.BeginCooking(ctx, p, nil)
+	p.Name, p.Begun, p.Cooks, p.Knowledge, p.Dishes = served[0].Name, at.UnixMilli(), max(1, kit.Cooks), k.Knowledge, served
+	p.BeginAt(at.UnixMilli())
+	return p, nil
 }
 
 func servingsOf(d store.Dish, factor float64) float64 {

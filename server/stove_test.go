@@ -206,7 +206,7 @@ func TestScaleAndProbeTellByThemselves(t *testing.T) {
 	waitFor(t, "the oil is hot", func() bool { return a.stove(v.ID).Now.State.Watches["frying"].Reached > 0 })
 	// A real probe takes over while it speaks.
 	for range 14 {
-		status, _, data = a.ask("POST", "/api/bench/probe", devices.Heat{Celsius: 195, Battery: 80})
+		status, _, data = a.ask("POST", "/api/bench/probe", devices.Temperature{Celsius: 195, Battery: 80})
 		require.Equal(t, 204, status, string(data))
 		time.Sleep(200 * time.Millisecond)
 	}

@@ -62,6 +62,7 @@ type api struct {
 }
 
 func main() {
+	named := map[string]reflect.Type{}
 	r := jsonschema.Reflector{
 		AllowAdditionalProperties: false,
 		Namer: func(t reflect.Type) string {
@@ -70,11 +71,21 @@ func main() {
 			}
 			// Line and Step exist in two packages; say which is meant.
 			pkg := t.PkgPath()[strings.LastIndexByte(t.PkgPath(), '/')+1:]
-			switch t.Name() {
+			name := strings.ToUpper(t.Name()[:1]) + t.Name()[1:]
+			switch name {
 			case "Line", "Step", "Component", "Animal", "Dish":
-				return strings.ToUpper(pkg[:1]) + pkg[1:] + t.Name()
+				name = strings.ToUpper(pkg[:1]) + pkg[1:] + name
+			case "Placed", "Take", "Progress", "Weight", "Weighing", "Move", "Notice", "Pot":
+				if pkg == "stove" {
+					name = "Stove" + name
+				}
 			}
-			return strings.ToUpper(t.Name()[:1]) + t.Name()[1:]
+			if of, known := named[name]; known && of != t {
+				fmt.Fprintf(os.Stderr, "apischema: %v and %v are both called %s\n", of, t, name)
+				os.Exit(1)
+			}
+			named[name] = t
+			return name
 		},
 	}
 	schema := r.Reflect(&api{})

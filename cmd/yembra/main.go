@@ -24,7 +24,6 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/swap"
-	"yembra/demo"
 	"yembra/knowledge"
 	"yembra/server"
 	"yembra/store"
@@ -226,22 +225,6 @@ func (c checkCommand) Run() error {
 	return nil
 }
 
-func (d demoCommand) Run() error {
-	folder := d.Data
-	if folder != "" && store.Holds(folder) && !d.Afresh {
-		return fmt.Errorf("%s holds a kitchen, which the demo would take the place of. Name another folder, or say --afresh to take that kitchen away", folder)
-	}
-	if folder == "" {
-		made, err := os.MkdirTemp("", "yembra-demo-")
-		if err != nil {
-			return fmt.Errorf("make a folder for the demo: %w", err)
-		}
-		defer os.RemoveAll(made)
-		folder = made
-	}
-	return serve(d.Addr, folder, "", true)
-}
-
 // serve opens the kitchen and serves it until it is told to stop, with backups
 // of it in a folder unless that is empty.
 func serve(addr, folder, backups string, fresh bool) error {
@@ -295,52 +278,6 @@ func loopback(addr string) error {
 	}
 	if ip := net.ParseIP(host); host != "localhost" && (ip == nil || !ip.IsLoopback()) {
 		return fmt.Errorf("the address %q could be reached from other machines; this version serves only its own (127.0.0.1 or localhost)", addr)
-	}
-	return nil
-}
-
-// layOut fills the demo kitchen.
-func layOut(ctx context.Context, k *server.Kitchen) error {
-	recipes, err := demo.Recipes()
-	if err != nil {
-		return err
-	}
-	ids := map[string]string{}
-	for _, r := range recipes {
-		d, err := k.Read(server.ReadRequest{Text: &r.Text, Measures: measure.Metric})
-		if err != nil {
-			return fmt.Errorf("read the demo's %s: %w", r.Key, err)
-		}
-		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: r.Pins, Swaps: map[string]string{}, Boosters: []swap.Dose{}, LivesFrom: r.Lives}
-		if r.Proposed {
-			if dec, err = k.Core().Book.Propose(d, dec, swap.Closest); err != nil {
-				return fmt.Errorf("adapt the demo's %s: %w", r.Key, err)
-			}
-			dec.LivesFrom = r.Lives
-		}
-		made, err := k.NewDish(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec})
-		if err != nil {
-			return fmt.Errorf("lay out the demo's %s: %w", r.Key, err)
-		}
-		ids[r.Key] = made.ID
-	}
-	return layOutDay(ctx, k, ids)
-}
-
-// layOutDay lays out the club's next supper: twelve at the table, two cooks.
-func layOutDay(ctx context.Context, k *server.Kitchen, ids map[string]string) error {
-	d := server.DayDocument{
-		Name: demo.Supper.Name, ServeAt: demo.Supper.ServeAt,
-		Kitchen: day.Kitchen{
-			Cooks: 2, Rings: 4, Ovens: []day.Oven{{Shelves: 2}}, Kit: map[string]int{"blender": 1, "pressure cooker": 1},
-			Awake: &day.Awake{From: "07:00", To: "23:00"},
-		},
-	}
-	for _, key := range demo.Supper.Dishes {
-		d.Dishes = append(d.Dishes, server.DayDish{ID: ids[key], Servings: demo.Supper.Servings})
-	}
-	if _, err := k.NewDay(ctx, d); err != nil {
-		return fmt.Errorf("lay out the demo's day: %w", err)
 	}
 	return nil
 }

@@ -26,7 +26,45 @@ func (c *course) chain() {
 			c.follow(into, from, &c.graph.Nodes[in], in == slices.Max(n.Inputs))
 		}
 	}
+	c.made()
 	c.loose()
+}
+
+// made ties what takes the outcome of a part of its own to the jobs that make it.
+func (c *course) made() {
+	for i := range c.graph.Nodes {
+		n := &c.graph.Nodes[i]
+		for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
+			if r.Line == nil {
+				continue
+			}
+			line := c.graph.Named(*r.Line)
+			if line < 0 {
+				continue
+			}
+			if at := c.graph.Lines[line]; c.Parts[at.Component].Lines[at.Line].Made != "" {
+				c.followParts(c.begins[i], c.Parts[at.Component].Lines[at.Line].Made)
+			}
+		}
+	}
+}
+
+// followParts makes a job come after all that prepares a swap.
+func (c *course) followParts(into, swap string) {
+	for p := range c.Parts {
+		for n := range c.Parts[p].Steps {
+			s := &c.Parts[p].Steps[n]
+			from := c.lastOf[recipe.StepAt{Component: p, Step: n}]
+			if s.Prepares != swap || into == "" || from == "" || c.part(into) == c.part(from) || c.reaches(into, from) || c.direct(into, from) {
+				continue
+			}
+			most := preparedGap
+			if s.Heat != "" && !c.stands(s) {
+				most = 3 * hotGap
+			}
+			c.after(into, After{ID: from, MaxGap: &most})
+		}
+	}
 }
 
 // follow makes a job come after another: what was made last goes on while it is

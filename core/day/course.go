@@ -5,9 +5,7 @@ import (
 	"math"
 	"slices"
 
-	"yembra/core/character"
 	"yembra/core/flow"
-	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -71,36 +69,53 @@ func (c *course) step(at recipe.StepAt) {
 	}
 	segments = c.greasing(id, at, read, segments)
 	for k, seg := range segments {
-		c.segment(id, at, k, seg)
+		c.segment(id, at, k, seg, k == len(segments)-1)
 	}
 }
 
 // leastWork is the least that a step takes, in minutes.
 const leastWork = 1.0
 
-// bookSegments gives the work and waiting that the book says, on the heat that
-// its actions ask for.
+// bookSegments gives the work and waiting that the book says to the stretches of
+// its actions, in their order; what waits where no action does waits at the end.
 func (c *course) bookSegments(read []flow.Segment, work, wait float64) []flow.Segment {
-	hands, alone := flow.Segment{Hands: true, Minutes: math.Max(work, leastWork)}, flow.Segment{Minutes: wait}
+	busy, alone := 0.0, 0.0
+	for _, seg := range read {
+		if seg.Hands {
+			busy += seg.Minutes
+		} else {
+			alone += seg.Minutes
+		}
+	}
+	if wait > 0 && busy > 0 && alone > 0 {
+		out := slices.Clone(read)
+		for i := range out {
+			if seg := &out[i]; seg.Hands {
+				seg.Minutes = math.Max(seg.Minutes*work/busy, leastWork)
+			} else {
+				seg.Minutes *= wait / alone
+			}
+		}
+		return out
+	}
+	hands := flow.Segment{Hands: true, Minutes: math.Max(work, leastWork)}
 	for _, seg := range read {
 		hands.Actions, hands.Kit = append(hands.Actions, seg.Actions...), append(hands.Kit, seg.Kit...)
-		if seg.Hands && alone.Heat == "" {
+		if seg.Hands {
 			hands.Heat = seg.Heat
-		}
-		if !seg.Hands && seg.Heat != "" {
-			alone.Heat, alone.Celsius = seg.Heat, seg.Celsius
 		}
 	}
 	if wait == 0 {
 		return []flow.Segment{hands}
 	}
-	hands.Heat = ""
-	if len(read) > 0 && !read[0].Hands && work > beginMinutes {
-		begin := flow.Segment{Hands: true, Minutes: beginMinutes}
-		hands.Minutes = work - beginMinutes
-		return []flow.Segment{begin, alone, hands} // put to soak, left alone, gone on with
+	rest := flow.Segment{Minutes: wait}
+	for _, seg := range read {
+		if !seg.Hands && seg.Heat != "" {
+			rest.Heat, rest.Celsius = seg.Heat, seg.Celsius
+		}
 	}
-	return []flow.Segment{hands, alone}
+	hands.Heat = ""
+	return []flow.Segment{hands, rest}
 }
 
 // greasing makes the greasing of a tin a job of its own, done beforehand.
@@ -119,106 +134,6 @@ func (c *course) greasing(id string, at recipe.StepAt, s *recipe.Step, segments 
 		}
 	}
 	return segments
-}
-
-// base is a job with what it tells of its step.
-func (c *course) base(at recipe.StepAt, seg flow.Segment) Job {
-	s := &c.Parts[at.Component].Steps[at.Step]
-	read := &c.dish.Components[at.Component].Steps[at.Step]
-	j := Job{Course: c.Name, For: []string{c.Name}, Part: c.Parts[at.Component].Name, Text: s.Text, Cue: s.Cue, Name: flow.Brief(read, seg.Actions)}
-	for _, i := range seg.Actions {
-		if read.Actions[i].Cue != "" {
-			j.Cue = read.Actions[i].Cue
-		}
-	}
-	j.Said = flow.Words(read, seg.Actions)
-	c.watched(&j, at, seg)
-	return j
-}
-
-// watched tells of a job what goes in, what it loses and what a probe watches.
-func (c *course) watched(j *Job, at recipe.StepAt, seg flow.Segment) {
-	for _, i := range seg.Actions {
-		node := c.node(at, i)
-		if node < 0 {
-			continue
-		}
-		n := &c.graph.Nodes[node]
-		var foods []*larder.Food
-		for _, line := range slices.Concat(n.To, n.With, n.Into) {
-			where := c.graph.Lines[line]
-			foods = append(foods, c.larder.Food(c.dish.Components[where.Component].Lines[where.Line].FoodID()))
-		}
-		if loss := c.larder.LossBy(n.Technique.Name, foods); loss != nil && (j.Loss == "" || character.LossRate(n) > j.Rate) {
-			j.Loss, j.Rate = loss.ID, character.LossRate(n)
-		}
-		for _, band := range c.larder.BandsFor(n.Technique.Name, n.HotFat, foods) {
-			if !slices.Contains(j.Bands, band) {
-				j.Bands = append(j.Bands, band)
-			}
-		}
-		if c.begins[node] == "" { // what goes on alone took its lines in when it began
-			c.takes(j, n)
-		}
-	}
-}
-
-// takes adds the lines that an action takes off the board.
-func (c *course) takes(j *Job, n *flow.Node) {
-	for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
-		if r.Line == nil || r.Share <= 0 {
-			continue
-		}
-		line := c.graph.Named(*r.Line)
-		if line < 0 {
-			continue
-		}
-		where := c.graph.Lines[line]
-		take := Take{Dish: c.ID, Part: where.Component, Line: where.Line, Share: r.Share}
-		if !slices.ContainsFunc(j.Takes, func(t Take) bool { return t.Part == take.Part && t.Line == take.Line }) {
-			j.Takes = append(j.Takes, take)
-		}
-	}
-}
-
-// segment adds the job of one stretch of a step, after the one before it.
-func (c *course) segment(id string, at recipe.StepAt, k int, seg flow.Segment) {
-	j := c.base(at, seg)
-	suffix := map[bool]string{true: ".work", false: ".wait"}[seg.Hands]
-	if k > 0 && c.job(id+suffix) != nil {
-		suffix += fmt.Sprint(k + 1)
-	}
-	minutes := math.Ceil(seg.Minutes)
-	j.Kind = Wait
-	if seg.Hands {
-		minutes = math.Max(math.Ceil(seg.Minutes*math.Max(1, math.Pow(c.Factor, batchPower))), leastWork)
-		j.Kind = Work
-	}
-	j.Task = Task{ID: id + suffix, Minutes: minutes}
-	if seg.Hands {
-		j.Hands = 1
-	}
-	c.place(&j, at, seg)
-	if before := c.lastOf[at]; before != "" {
-		j.After = append(j.After, After{ID: before, MaxGap: c.gap(before)})
-	} else {
-		j.After = append(j.After, c.cutFor(at)...)
-		if c.job(id+".grease") != nil {
-			most := preparedGap
-			j.After = append(j.After, After{ID: id + ".grease", MaxGap: &most})
-		}
-		c.firstOf[at] = j.ID
-	}
-	c.lastOf[at] = j.ID
-	for _, i := range seg.Actions {
-		if node := c.node(at, i); node >= 0 {
-			if c.begins[node] == "" {
-				c.begins[node] = j.ID
-			}
-			c.ends[node] = j.ID
-		}
-	}
-	c.add(j)
 }
 
 // gap is how long a step may pause after one of its jobs: what is put on goes on

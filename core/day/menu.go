@@ -40,6 +40,8 @@ type Job struct {
 	Rate  float64  `json:"rate"`
 	Loss  string   `json:"loss"`
 	Bands []string `json:"bands"`
+	// Care is what can hurt here.
+	Care []string `json:"care"`
 	// boils tells that it needs a pot of water at the boil.
 	boils bool
 	// Was is what it was called when jobs were named by the places of their
@@ -114,6 +116,9 @@ func Jobs(l *larder.Larder, courses []Course, k Kitchen) []Job {
 		}
 		if j.Bands == nil {
 			j.Bands = []string{}
+		}
+		if j.Care == nil {
+			j.Care = []string{}
 		}
 		if j.Said == "" {
 			j.Said = j.Text

@@ -333,3 +333,66 @@ func TestWhatBeginsHasWhatItNeeds(t *testing.T) {
 	require.NoError(t, err)
 	require.True(t, p.Feasible, "%v", p.Conflicts)
 }
+
+// before tells whether a job comes before another by what it waits for.
+func before(jobs []day.Job, first, then string) bool {
+	seen := map[string]bool{}
+	var walk func(id string) bool
+	walk = func(id string) bool {
+		if seen[id] {
+			return false
+		}
+		seen[id] = true
+		at := slices.IndexFunc(jobs, func(j day.Job) bool { return j.ID == id })
+		return at >= 0 && slices.ContainsFunc(jobs[at].After, func(a day.After) bool { return a.ID == first || walk(a.ID) })
+	}
+	return walk(then)
+}
+
+func TestNothingIsUsedBeforeItIsMade(t *testing.T) {
+	l := larderOf(t)
+	checked := 0
+	for _, key := range []string{"goulash", "pierogi", "cullen-skink", "bobotie", "moussaka", "doro-wat", "khachapuri", "okonomiyaki", "pastel-de-nata", "rendang", "feijoada", "pho"} {
+		cs := courses(t, l, key)
+		jobs := day.Jobs(l, cs, house())
+		for _, j := range jobs {
+			for _, take := range j.Takes {
+				made := cs[0].Parts[take.Part].Lines[take.Line].Made
+				if made == "" {
+					continue
+				}
+				for _, part := range cs[0].Parts {
+					for _, s := range part.Steps {
+						if s.Prepares != made {
+							continue
+						}
+						for _, maker := range jobs {
+							if strings.HasPrefix(maker.ID, cs[0].ID+"."+s.Key+".") && maker.ID != j.ID {
+								require.True(t, before(jobs, maker.ID, j.ID), "%s: %q takes %s before %q", key, j.Name, made, maker.Name)
+								checked++
+							}
+						}
+					}
+				}
+			}
+		}
+	}
+	require.Greater(t, checked, 10)
+}
+
+func TestWhatTheBookSoaksIsDrainedAfterwards(t *testing.T) {
+	l := larderOf(t)
+	jobs := day.Jobs(l, courses(t, l, "goulash"), house())
+	at := func(part string) int {
+		return slices.IndexFunc(jobs, func(j day.Job) bool { return strings.HasPrefix(j.Said, part) && strings.Contains(j.ID, "soak") })
+	}
+	soak, drain := at("Soak the seeds"), at("Drain and blend")
+	require.GreaterOrEqual(t, soak, 0)
+	require.GreaterOrEqual(t, drain, 0)
+	require.True(t, before(jobs, jobs[soak].ID, jobs[drain].ID))
+	require.Len(t, jobs[soak].Takes, 1, "the seeds")
+	require.NotEqual(t, jobs[soak].Cue, jobs[drain].Cue, "each ends by its own cue")
+	wait := slices.IndexFunc(jobs, func(j day.Job) bool { return j.ID == jobs[drain].After[0].ID })
+	require.Equal(t, day.Wait, jobs[wait].Kind)
+	require.InDelta(t, 30, jobs[wait].Minutes, 0)
+}

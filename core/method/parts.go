@@ -56,7 +56,7 @@ func Parts(l *larder.Larder, a swap.Adaptation) []swap.Component {
 				name := l.SwapNamed(id).Short
 				line = swap.Line{Line: recipe.Line{
 					Text: "the " + name + ", from above", Form: larder.RawForm, Name: name, Alternatives: []recipe.Alternative{}, Origin: larder.FromPlant,
-				}, From: line.From, Change: swap.Swapped}
+				}, From: line.From, Change: swap.Swapped, Made: id}
 			}
 			at[n] = len(main.Lines)
 			main.Lines = append(main.Lines, line)

@@ -47,7 +47,7 @@ func (s *State) fold(p *Program, e Event) {
 	case Plan:
 		s.Plan = e.Plan
 	case End:
-		s.Ended = e.At
+		s.Ended, s.EndedBy = e.At, e.N
 	}
 }
 

@@ -25,12 +25,10 @@ type LaneView struct {
 	Cook int `json:"cook"`
 	// Now is the move at hand, nil where there is nothing to do; Wait is then what
 	// is waited for.
-	Now  *Step  `json:"now"`
+	Now  *Step  `json:"now" jsonschema:"nullable"`
 	Wait string `json:"wait"`
 	// Next are those within the next minutes.
 	Next []Step `json:"next"`
-	// Back is the event that a step back takes back, 0 for none.
-	Back int64 `json:"back"`
 }
 
 // Step is a move with how it stands.
@@ -40,7 +38,7 @@ type Step struct {
 	// Takes tell of each thing that goes in whether it is held back, and what is
 	// used instead.
 	Takes []TakeNow `json:"takes"`
-	Timer *Timer    `json:"timer"`
+	Timer *Timer    `json:"timer" jsonschema:"nullable"`
 	Ready bool      `json:"ready"`
 }
 
@@ -234,7 +232,7 @@ func (s *State) step(p *Program, m *Move) Step {
 		_, gone := s.Gone[l.ID]
 		now := TakeNow{Take: t, Name: l.Name, Held: s.Held[l.ID] == m.ID, Gone: gone, Weighed: s.Used[l.ID], Instead: s.Instead[l.ID], Made: l.Made}
 		if now.Weighed > 0 && t.Share >= most {
-			now.Text = l.Measured(now.Weighed) + " " + l.Name
+			now.say(l, now.Weighed)
 		}
 		out.Takes = append(out.Takes, now)
 	}

@@ -15,7 +15,6 @@ import (
 	"yembra/core/day"
 	"yembra/core/larder"
 	"yembra/core/measure"
-	"yembra/core/swap"
 )
 
 // Program is what is cooked, as it was when it began.
@@ -90,6 +89,8 @@ type Move struct {
 	Share float64  `json:"share"`
 	Loss  string   `json:"loss"`
 	Bands []string `json:"bands"`
+	// Care is what can hurt here.
+	Care []string `json:"care"`
 	// Fire tells that it stands on a ring or in the oven.
 	Fire bool `json:"fire"`
 	// Start and End are when it was planned, in milliseconds; Cook who does it, 0 for
@@ -104,6 +105,9 @@ type Take struct {
 	Line  string  `json:"line"`
 	Share float64 `json:"share"`
 	Text  string  `json:"text"`
+	// Much is the amount and What the rest of the text.
+	Much  string  `json:"much"`
+	What  string  `json:"what"`
 	Grams float64 `json:"grams"`
 }
 
@@ -135,7 +139,7 @@ func NewProgram(l *larder.Larder, courses []day.Course, jobs []day.Job, placed m
 	}
 	for _, j := range jobs {
 		m := Move{ID: j.ID, For: j.For, Part: j.Part, Say: j.Said, Name: j.Name, Text: j.Text, Cue: j.Cue, Kind: j.Kind, Hands: j.Hands > 0, Minutes: j.Minutes,
-			Takes: []Take{}, After: []string{}, Rate: j.Rate, Loss: j.Loss, Bands: j.Bands, Fire: j.Rings > 0 || j.Oven != nil}
+			Takes: []Take{}, After: []string{}, Rate: j.Rate, Loss: j.Loss, Bands: j.Bands, Care: j.Care, Fire: j.Rings > 0 || j.Oven != nil}
 		if j.Kind == day.Mise || j.Kind == day.Heat {
 			m.Say = j.Name + "."
 		}
@@ -226,7 +230,7 @@ func lineOf(l *larder.Larder, c *day.Course, part, line int) Line {
 	from := &c.Parts[part].Lines[line]
 	f := l.Food(from.FoodID())
 	out := Line{ID: from.ID, Dish: c.ID, Part: c.Parts[part].Name, Text: from.Text, Name: from.Name, Preparation: from.Preparation, Food: from.FoodID(), Grams: from.Mass(),
-		Made: f == nil && from.Amount == nil && from.Change == swap.Swapped, Seasons: seasons(f) || from.ToTaste, Optional: from.Optional}
+		Made: from.Made != "", Seasons: seasons(f) || from.ToTaste, Optional: from.Optional}
 	out.ID = strings.Join([]string{c.ID, itoa(part), itoa(line)}, ".")
 	if f != nil {
 		out.Density, out.Pours = f.MatterOf(from.Form).Density, larder.Measured(f)
@@ -238,11 +242,20 @@ func lineOf(l *larder.Larder, c *day.Course, part, line int) Line {
 const most = 0.999
 
 func (l *Line) take(share float64) Take {
-	t := Take{Line: l.ID, Share: share, Text: l.Text, Grams: l.Grams * share}
+	t := Take{Line: l.ID, Share: share, Text: l.Text, What: l.Text, Grams: l.Grams * share}
+	if at := strings.Index(strings.ToLower(l.Text), strings.ToLower(l.Name)); at > 0 && l.Name != "" && at < len(l.Text) {
+		t.Much, t.What = strings.TrimSpace(l.Text[:at]), l.Text[at:]
+	}
 	if share < most && l.Grams > 0 {
-		t.Text = l.Measured(t.Grams) + " " + l.Name
+		t.say(l, t.Grams)
 	}
 	return t
+}
+
+// say tells a take by grams.
+func (t *Take) say(l *Line, grams float64) {
+	t.Much, t.What = l.Measured(grams), l.Name
+	t.Text = t.Much + " " + t.What
 }
 
 // Measured writes grams of a line as a kitchen measures it.
@@ -253,6 +266,14 @@ func (l *Line) Measured(grams float64) string {
 // Line finds a line, nil when there is none.
 func (p *Program) Line(id string) *Line {
 	if at := slices.IndexFunc(p.Lines, func(l Line) bool { return l.ID == id }); at >= 0 {
+		return &p.Lines[at]
+	}
+	return nil
+}
+
+// Find finds the first line of a food, nil when there is none.
+func (p *Program) Find(food string) *Line {
+	if at := slices.IndexFunc(p.Lines, func(l Line) bool { return l.Food == food }); at >= 0 {
 		return &p.Lines[at]
 	}
 	return nil

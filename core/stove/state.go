@@ -22,7 +22,7 @@ type State struct {
 	Lately map[string]bool   `json:"lately"`
 	Timers []Timer           `json:"timers"`
 	// Weighing is the one under way; Pots what was weighed before and after.
-	Weighing *Weighing          `json:"weighing"`
+	Weighing *Weighing          `json:"weighing" jsonschema:"nullable"`
 	Pots     map[string]Pot     `json:"pots"`
 	Watches  map[string]Watched `json:"watches"`
 	// Answered is what was spoken up about and needs no more saying.
@@ -35,7 +35,9 @@ type State struct {
 	Plan map[string]Placed `json:"plan"`
 	// Different is what was not as the card has it, in the order it was told.
 	Different []Difference `json:"different"`
-	Ended     int64        `json:"ended"`
+	// Ended is when it ended, EndedBy the event that told of it.
+	Ended   int64 `json:"ended"`
+	EndedBy int64 `json:"endedBy"`
 	// Last of all events, for whoever asks for what came since.
 	N      int64 `json:"n"`
 	events []Event
@@ -168,14 +170,20 @@ func (s *State) live(n int64) bool {
 	return found
 }
 
-// LastOf is the newest event that a screen can take back, 0 for none.
+// LastOf is the newest event that a screen can take back: its own, or where it has
+// told of nothing yet the newest of all; 0 for none.
 func (s *State) LastOf(screen string) int64 {
+	last := int64(0)
 	for _, e := range slices.Backward(Standing(s.events)) {
-		if e.Screen == screen && e.Kind != Lane {
+		switch {
+		case e.Kind == Lane || e.Kind == Plan || e.Kind == Reached || e.Kind == Left:
+		case e.Screen == screen:
 			return e.N
+		case last == 0:
+			last = e.N
 		}
 	}
-	return 0
+	return last
 }
 
 func (s *State) timer(n int64) *Timer {

@@ -83,7 +83,7 @@ func (x *bench) keep(line recipe.Line, ref *string) Line {
 	}
 	food := x.larder.Food(line.FoodID())
 	if !lost || food == nil {
-		return Line{line, ref, Kept}
+		return Line{Line: line, From: ref, Change: Kept}
 	}
 	line.Name, line.Origin, line.Animal, line.Check, line.Hidden = food.Name, food.Origin, food.Animal, food.Check, food.Hidden
 	for _, other := range also { // what stands in the same line stays
@@ -94,7 +94,7 @@ func (x *bench) keep(line recipe.Line, ref *string) Line {
 	if line.Amount != nil {
 		line.Text = line.Amount.String() + " " + line.Name
 	}
-	return Line{line, ref, Adjusted}
+	return Line{Line: line, From: ref, Change: Adjusted}
 }
 
 func wishes(dec Decisions, r Rules) character.Wishes {
@@ -126,7 +126,7 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 			open.Why, open.Nearest = s.noSwap(line.Name), x.nearest(s)
 		}
 		a.Unresolved = append(a.Unresolved, open)
-		comp.Lines = append(comp.Lines, Line{leftOut(line, open.Why), &ref, Dropped})
+		comp.Lines = append(comp.Lines, Line{Line: leftOut(line, open.Why), From: &ref, Change: Dropped})
 		return
 	}
 	c := Chosen{
@@ -144,7 +144,7 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 	}
 	for _, p := range chosen.Formula {
 		c.Lines = append(c.Lines, len(comp.Lines))
-		comp.Lines = append(comp.Lines, Line{x.partLine(p, x.grams(s, chosen, p), line), &ref, Swapped})
+		comp.Lines = append(comp.Lines, Line{Line: x.partLine(p, x.grams(s, chosen, p), line), From: &ref, Change: Swapped})
 	}
 	a.Swaps = append(a.Swaps, c)
 }
@@ -239,7 +239,7 @@ func (x *bench) boost(a *Adaptation, dec Decisions) {
 			line.Why = fmt.Sprintf("Small dose for %s.", strings.Join(booster.Traits, " and "))
 		}
 		part := x.partOf(dose)
-		a.Components[part].Lines = append(a.Components[part].Lines, Line{line, nil, Booster})
+		a.Components[part].Lines = append(a.Components[part].Lines, Line{Line: line, Change: Booster})
 		a.Boosters = append(a.Boosters, dose)
 	}
 }
@@ -357,8 +357,8 @@ func (x *bench) dishOf(a Adaptation) character.Dish {
 // little oil for a tin, a drink to brush on.
 func Small(f *larder.Food, grams float64, why string) Line {
 	span := measure.Exactly(grams)
-	return Line{recipe.Line{
+	return Line{Line: recipe.Line{
 		Text: Written(f, grams, ""), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: larder.RawForm,
 		Name: f.Name, Alternatives: []recipe.Alternative{}, Origin: f.Origin, Check: f.Check, Why: why,
-	}, nil, Adjusted}
+	}, Change: Adjusted}
 }

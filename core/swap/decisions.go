@@ -81,6 +81,9 @@ type Line struct {
 	recipe.Line
 	From   *string `json:"from" jsonschema:"nullable"`
 	Change Change  `json:"change"`
+	// Made is the swap that a part of its own makes, where the line stands for what
+	// comes of it.
+	Made string `json:"-"`
 }
 
 // Step is a step of the adaptation with the original steps it comes from.

@@ -1,6 +1,9 @@
 import type {
   Adaptation,
   BalanceView,
+  BeginRequest,
+  BenchRequest,
+  BenchView,
   Card,
   CandidatesView,
   CreateDayRequest,
@@ -12,8 +15,10 @@ import type {
   DishSummary,
   DishView,
   Entry,
+  Event,
   FoodHit,
   FoodView,
+  LearnedView,
   LineRequest,
   PriceView,
   Proposal,
@@ -25,7 +30,13 @@ import type {
   Settings,
   Shelf,
   StepRequest,
+  StoveNow,
+  StoveSummary,
+  StoveView,
+  Summary,
+  Tap,
   TrayItem,
+  Trial,
 } from "./types";
 
 /** What the server says when a request cannot be carried out (RFC 9457). */
@@ -125,5 +136,22 @@ export const api = {
   prices: () => request<PriceView[]>("GET", "/api/prices"),
   restore: (archive: Blob) => request<Restored>("POST", "/api/archive", archive),
   foods: (q: string) => request<FoodHit[]>("GET", `/api/larder/foods?q=${encodeURIComponent(q)}`),
+  stoves: () => request<StoveSummary[]>("GET", "/api/stove"),
+  stove: (id: string, screen: string) =>
+    request<StoveView>("GET", `/api/stove/${id}?screen=${encodeURIComponent(screen)}`),
+  beginStove: (r: BeginRequest) => request<StoveView>("POST", "/api/stove", r),
+  tellStove: (id: string, e: Event) =>
+    request<StoveNow>("POST", `/api/stove/${id}/events?screen=${encodeURIComponent(e.screen)}`, e),
+  taps: (id: string, move: string) =>
+    request<Tap[]>("GET", `/api/stove/${id}/different?move=${encodeURIComponent(move)}`),
+  sumStove: (id: string) => request<Summary>("GET", `/api/stove/${id}/summary`),
+  keepStove: (id: string, words: string) =>
+    request<Trial>("POST", `/api/stove/${id}/keep`, { words }),
+  letGoStove: (id: string) => request<undefined>("DELETE", `/api/stove/${id}`),
+  learned: () => request<LearnedView>("GET", "/api/learned"),
+  unlearn: (key: string) => request<LearnedView>("DELETE", `/api/learned/${key}`),
+  relearn: (key: string) => request<LearnedView>("POST", `/api/learned/${key}`),
+  bench: () => request<BenchView>("GET", "/api/bench"),
+  driveBench: (r: Partial<BenchRequest>) => request<BenchView>("POST", "/api/bench", r),
   rules: () => request<RulesView>("GET", "/api/rules"),
 };

@@ -693,6 +693,7 @@ export interface Job {
   rate: number;
   loss: string;
   bands: string[];
+  care: string[];
 }
 export interface OvenUse {
   celsius: number;
@@ -1103,7 +1104,7 @@ export interface Program {
   dishes: StoveDish[];
   cooks: number;
   lines: StoveLine[];
-  moves: Move[];
+  moves: StoveMove[];
   factors: {
     [k: string]: number;
   };
@@ -1128,6 +1129,37 @@ export interface StoveLine {
   seasons: boolean;
   optional: boolean;
 }
+export interface StoveMove {
+  id: string;
+  for: string[];
+  part: string;
+  say: string;
+  name: string;
+  text: string;
+  cue: string;
+  kind: string;
+  hands: boolean;
+  minutes: number;
+  takes: StoveTake[];
+  after: string[];
+  rate: number;
+  share: number;
+  loss: string;
+  bands: string[];
+  care: string[];
+  fire: boolean;
+  start: number;
+  end: number;
+  cook: number;
+}
+export interface StoveTake {
+  line: string;
+  share: number;
+  text: string;
+  much: string;
+  what: string;
+  grams: number;
+}
 export interface BandView {
   id: string;
   name: string;
@@ -1140,13 +1172,13 @@ export interface BandView {
 export interface StoveNow {
   state: State;
   view: View;
-  weight: Weight | null;
+  weight: StoveWeight | null;
   last: number;
   kept: boolean;
 }
 export interface State {
   moves: {
-    [k: string]: Progress;
+    [k: string]: StoveProgress;
   };
   in: {
     [k: string]: number;
@@ -1167,9 +1199,9 @@ export interface State {
     [k: string]: boolean;
   };
   timers: Timer[];
-  weighing: Weighing;
+  weighing: StoveWeighing | null;
   pots: {
-    [k: string]: Pot;
+    [k: string]: StovePot;
   };
   watches: {
     [k: string]: Watched;
@@ -1183,11 +1215,17 @@ export interface State {
     [k: string]: number;
   };
   plan: {
-    [k: string]: Placed;
+    [k: string]: StovePlaced;
   };
   different: Difference[];
   ended: number;
+  endedBy: number;
   n: number;
+}
+export interface StoveProgress {
+  begun: number;
+  done: number;
+  by: string;
 }
 export interface Timer {
   n: number;
@@ -1199,7 +1237,7 @@ export interface Timer {
   ends: number;
   over: number;
 }
-export interface Weighing {
+export interface StoveWeighing {
   n: number;
   line: string;
   move: string;
@@ -1208,6 +1246,12 @@ export interface Weighing {
   zero: number;
   since: number;
 }
+export interface StovePot {
+  before: number;
+  after: number;
+  beforeAt: number;
+  afterAt: number;
+}
 export interface Watched {
   band: string;
   move: string;
@@ -1215,6 +1259,11 @@ export interface Watched {
   reached: number;
   left: number;
   celsius: number;
+}
+export interface StovePlaced {
+  start: number;
+  end: number;
+  cook: number;
 }
 export interface Difference {
   n: number;
@@ -1228,29 +1277,30 @@ export interface View {
   lanes: LaneView[];
   fire: OnFire[];
   board: OnBoard[];
-  says: Notice[];
+  says: StoveNotice[];
   done: number;
   of: number;
   behind: number;
 }
 export interface LaneView {
   cook: number;
-  now: StoveStep;
+  now: StoveStep | null;
   wait: string;
   next: StoveStep[];
-  back: number;
 }
 export interface StoveStep {
-  move: Move;
+  move: StoveMove;
   start: number;
   takes: TakeNow[];
-  timer: Timer;
+  timer: Timer | null;
   ready: boolean;
 }
 export interface TakeNow {
   line: string;
   share: number;
   text: string;
+  much: string;
+  what: string;
   grams: number;
   name: string;
   held: boolean;
@@ -1260,7 +1310,7 @@ export interface TakeNow {
   made: boolean;
 }
 export interface OnFire {
-  move: Move;
+  move: StoveMove;
   timer: Timer;
 }
 export interface OnBoard {
@@ -1269,7 +1319,16 @@ export interface OnBoard {
   text: string;
   move: string;
 }
-export interface Weight {
+export interface StoveNotice {
+  id: string;
+  kind: string;
+  text: string;
+  grave: boolean;
+  move: string;
+  line: string;
+  timer: number;
+}
+export interface StoveWeight {
   grams: number;
   short: number;
   steady: boolean;
@@ -1304,7 +1363,7 @@ export interface Event {
   text?: string;
   of?: number;
   plan?: {
-    [k: string]: Placed;
+    [k: string]: StovePlaced;
   };
 }
 export interface Tap {
@@ -1366,6 +1425,18 @@ export interface Factor {
   n: number;
   say: string;
 }
+export interface Weighing {
+  key: string;
+  loss: string;
+  foreseen: number;
+  lost: number;
+  before: number;
+  minutes: number;
+  what: string;
+  dish: string;
+  cook: string;
+  at: number;
+}
 export interface BenchView {
   now: DevicesNow;
   scaleBridged: boolean;
@@ -1374,7 +1445,20 @@ export interface BenchView {
 }
 export interface DevicesNow {
   scale: Weight;
-  probe: Heat;
+  probe: Temperature;
+}
+export interface Weight {
+  at: string;
+  grams: number;
+  overload: boolean;
+  battery: number;
+  off: boolean;
+}
+export interface Temperature {
+  at: string;
+  celsius: number;
+  battery: number;
+  off: boolean;
 }
 export interface Scene {
   name: string;

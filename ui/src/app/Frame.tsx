@@ -41,6 +41,7 @@ export function Frame({ children }: { children: React.ReactNode }) {
           <NavLink to="/days">Days</NavLink>
           <NavLink to="/larder">Larder</NavLink>
           <NavLink to="/kitchen">Kitchen</NavLink>
+          <OnTheStove />
         </nav>
         <Search inputRef={search} />
         <button
@@ -67,6 +68,21 @@ export function Frame({ children }: { children: React.ReactNode }) {
           </dl>
         </Sheet>
       )}
+    </>
+  );
+}
+
+/** What is being cooked now, one tap away. */
+function OnTheStove() {
+  const cooking = useQuery({ queryKey: ["stoves"], queryFn: api.stoves, refetchInterval: 20_000 });
+  const running = cooking.data?.filter((s) => s.ended === 0) ?? [];
+  return (
+    <>
+      {running.slice(0, 2).map((s) => (
+        <NavLink key={s.id} to={`/stove/${s.id}`} className="cooking">
+          On the stove: {s.name}
+        </NavLink>
+      ))}
     </>
   );
 }

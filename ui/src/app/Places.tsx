@@ -17,9 +17,23 @@ const KitchenPage = lazy(() => import("../kitchen/KitchenPage"));
 const MethodStage = lazy(() => import("../method/MethodStage"));
 const BalanceStage = lazy(() => import("../balance/BalanceStage"));
 const CardStage = lazy(() => import("../card/CardStage"));
+const StovePage = lazy(() => import("../stove/StovePage"));
+const BenchPage = lazy(() => import("../stove/BenchPage"));
 
 /** All places and stages, each loaded when it is first gone to. */
 export function Places() {
+  return (
+    <Suspense fallback={<Loading>Opening</Loading>}>
+      <Routes>
+        <Route path="/stove/:id" element={<StovePage />} />
+        <Route path="*" element={<FramedPlaces />} />
+      </Routes>
+    </Suspense>
+  );
+}
+
+/** The places under the top band; at the stove there is none. */
+function FramedPlaces() {
   return (
     <Frame>
       <Suspense fallback={<Loading>Opening</Loading>}>
@@ -41,6 +55,7 @@ export function Places() {
           <Route path="/larder" element={<LarderPage />} />
           <Route path="/larder/:food" element={<LarderPage />} />
           <Route path="/kitchen" element={<KitchenPage />} />
+          <Route path="/bench" element={<BenchPage />} />
           <Route
             path="*"
             element={

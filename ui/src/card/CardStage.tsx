@@ -1,10 +1,10 @@
 import "./card.css";
 
 import { PrinterOutlined } from "@ant-design/icons";
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 
 import { api } from "../api/client";
 import type { Card } from "../api/types";
@@ -36,10 +36,23 @@ export default function CardStage() {
     placeholderData: keepPreviousData,
   });
   const card = answer.data;
+  const go = useNavigate();
+  const begin = useMutation({
+    mutationFn: (factor: number) => api.beginStove({ dish: dish.id, factor, day: "" }),
+    onSuccess: (stove) => void go(`/stove/${stove.id}`),
+  });
   return (
     <main className="page">
       <div className="card-tools no-print">
-        <Button type="primary" icon={<PrinterOutlined />} onClick={() => window.print()}>
+        <Button
+          type="primary"
+          loading={begin.isPending}
+          disabled={!card}
+          onClick={() => begin.mutate(card?.factor ?? 1)}
+        >
+          Cook this
+        </Button>
+        <Button icon={<PrinterOutlined />} onClick={() => window.print()}>
           Print card
         </Button>
         <SizeField card={card} usual={usual} size={size} set={setSize} />
@@ -53,6 +66,7 @@ export default function CardStage() {
           <Link to={`/days?dish=${dish.id}`}>Plan a day with it</Link>
         </span>
       </div>
+      {begin.error && <ProblemNote error={begin.error} />}
       {answer.error && <ProblemNote error={answer.error} retry={() => void answer.refetch()} />}
       {card ? <Page card={card} /> : answer.isPending && <Loading>Writing the card</Loading>}
     </main>
@@ -127,6 +141,7 @@ function Page({ card }: { card: Card }) {
       ))}
       <section className="card-notes">
         <Notes head="At this size" list={card.sizing} />
+        <Notes head="As measured in this kitchen" list={card.measured} />
         {card.changed.length > 0 && (
           <>
             <h2>What was changed</h2>

@@ -52,6 +52,10 @@ export default function DayPage() {
       void go("/days");
     },
   });
+  const begin = useMutation({
+    mutationFn: () => api.beginStove({ dish: "", factor: 0, day: id }),
+    onSuccess: (stove) => void go(`/stove/${stove.id}`),
+  });
   const [shown, setShown] = useState("Plan");
   const [chosen, setChosen] = useState<string | null>(null);
   const [kit, setKit] = useState(false);
@@ -95,6 +99,7 @@ export default function DayPage() {
         {change.isPending && <span className="quiet">Planning…</span>}
       </header>
       {change.error && <ProblemNote error={change.error} />}
+      {begin.error && <ProblemNote error={begin.error} />}
       {view.missing.map((m) => (
         <p key={m} className="missing" role="note">
           {m}
@@ -116,6 +121,14 @@ export default function DayPage() {
           value={shown}
           onChange={setShown}
         />
+        <Button
+          type="primary"
+          disabled={view.jobs.length === 0}
+          loading={begin.isPending}
+          onClick={() => begin.mutate()}
+        >
+          Begin the day
+        </Button>
         <Button onClick={() => setKit(true)}>Cooks and kit</Button>
         <Button onClick={() => change.mutate({ kind: "undo" })}>Take back</Button>
         <span className="card-exports">

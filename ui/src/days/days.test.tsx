@@ -29,6 +29,12 @@ function job(id: string, change: Partial<Job> = {}): Job {
     text: `Do ${id} until done.`,
     cue: "until done",
     kind: "work",
+    said: `Do ${id} until done.`,
+    takes: [],
+    rate: 0,
+    loss: "",
+    bands: [],
+    care: [],
     ...change,
   };
 }

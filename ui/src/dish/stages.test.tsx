@@ -506,6 +506,7 @@ describe("Card", () => {
     labels: ["bread: Look for one without milk."],
     keeping: ["Broth: three days."],
     sizing: factor === 1 ? [] : ["Salt is scaled with the rest."],
+    measured: [],
     sidePots: [
       { title: "Side pot for 2", lines: ["200 g haddock"], steps: ["A knife of its own."] },
     ],

@@ -14,6 +14,7 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { measures } from "../shared/measures";
 import { Archive } from "./Archive";
 import { KitForm } from "./KitForm";
+import { Learned } from "./Learned";
 import { PriceList } from "./PriceList";
 
 /** What the kitchen is like: its measures, who eats there, its own foods. */
@@ -153,6 +154,10 @@ export default function KitchenPage() {
           compare.
         </p>
         <PriceList own={s.prices} set={(prices) => save.mutate({ ...s, prices })} />
+      </section>
+      <section>
+        <h2>What this kitchen has weighed</h2>
+        <Learned />
       </section>
       <section>
         <h2>Backup</h2>

@@ -1,0 +1,110 @@
+package main
+
+import (
+	"context"
+	"fmt"
+	"os"
+	"time"
+
+	"yembra/core/day"
+	"yembra/core/measure"
+	"yembra/core/stove"
+	"yembra/core/swap"
+	"yembra/demo"
+	"yembra/server"
+	"yembra/store"
+)
+
+func (d demoCommand) Run() error {
+	folder := d.Data
+	if folder != "" && store.Holds(folder) && !d.Afresh {
+		return fmt.Errorf("%s holds a kitchen, which the demo would take the place of. Name another folder, or say --afresh to take that kitchen away", folder)
+	}
+	if folder == "" {
+		made, err := os.MkdirTemp("", "yembra-demo-")
+		if err != nil {
+			return fmt.Errorf("make a folder for the demo: %w", err)
+		}
+		defer os.RemoveAll(made)
+		folder = made
+	}
+	return serve(d.Addr, folder, "", true)
+}
+
+// layOut fills the demo kitchen.
+func layOut(ctx context.Context, k *server.Kitchen) error {
+	recipes, err := demo.Recipes()
+	if err != nil {
+		return err
+	}
+	ids := map[string]string{}
+	for _, r := range recipes {
+		d, err := k.Read(server.ReadRequest{Text: &r.Text, Measures: measure.Metric})
+		if err != nil {
+			return fmt.Errorf("read the demo's %s: %w", r.Key, err)
+		}
+		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: r.Pins, Swaps: map[string]string{}, Boosters: []swap.Dose{}, LivesFrom: r.Lives}
+		if r.Proposed {
+			if dec, err = k.Core().Book.Propose(d, dec, swap.Closest); err != nil {
+				return fmt.Errorf("adapt the demo's %s: %w", r.Key, err)
+			}
+			dec.LivesFrom = r.Lives
+		}
+		made, err := k.NewDish(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec})
+		if err != nil {
+			return fmt.Errorf("lay out the demo's %s: %w", r.Key, err)
+		}
+		ids[r.Key] = made.ID
+	}
+	if err := layOutDay(ctx, k, ids); err != nil {
+		return err
+	}
+	return layOutEvening(ctx, k, ids)
+}
+
+// clubKitchen is what the club cooks with: two cooks, four rings, one oven.
+var clubKitchen = day.Kitchen{
+	Cooks: 2, Rings: 4, Ovens: []day.Oven{{Shelves: 2}}, Kit: map[string]int{"blender": 1, "pressure cooker": 1},
+	Awake: &day.Awake{From: "07:00", To: "23:00"},
+}
+
+// layOutDay lays out the club's next supper: twelve at the table, two cooks.
+func layOutDay(ctx context.Context, k *server.Kitchen, ids map[string]string) error {
+	d := server.DayDocument{
+		Name: demo.Supper.Name, ServeAt: demo.Supper.ServeAt,
+		Kitchen: clubKitchen,
+	}
+	for _, key := range demo.Supper.Dishes {
+		d.Dishes = append(d.Dishes, server.DayDish{ID: ids[key], Servings: demo.Supper.Servings})
+	}
+	if _, err := k.NewDay(ctx, d); err != nil {
+		return fmt.Errorf("lay out the demo's day: %w", err)
+	}
+	return nil
+}
+
+// layOutEvening lays out a cook-through that is halfway through: everything up to
+// the demo's moment is done as it is planned, with what was different, and what
+// goes on by itself has its timers.
+func layOutEvening(ctx context.Context, k *server.Kitchen, ids map[string]string) error {
+	now := time.Now()
+	var dishes []server.Portion
+	for _, key := range demo.Evening.Dishes {
+		dishes = append(dishes, server.Portion{Dish: ids[key], Factor: 1})
+	}
+	p, err := k.ProgramOf(ctx, dishes, clubKitchen, now.Add(-demo.Evening.Ago))
+	if err != nil {
+		return fmt.Errorf("lay out the demo's evening: %w", err)
+	}
+	p.Name = demo.Evening.Name
+	events := stove.Replayed(&p, now.UnixMilli(), demo.Evening.Screen)
+	for _, d := range demo.Evening.Different {
+		if l := p.Find(d.Food); l != nil && len(events) > 0 {
+			events = append(events, stove.Event{At: events[len(events)-1].At, Kind: stove.Amount, Line: l.ID, Amount: l.Grams * d.Times, Screen: demo.Evening.Screen})
+		}
+	}
+	if _, err := k.BeginCooking(ctx, p, events); err != nil {
+		return fmt.Errorf("lay out the demo's evening: %w", err)
+	}
+	return nil
+}

@@ -1,0 +1,85 @@
+import type { LaneView, OnFire, View } from "../api/types";
+import { countdown, gone, inMinutes } from "./words";
+
+interface FireProps {
+  fire: OnFire[];
+  now: number;
+  open: (timer: number) => void;
+}
+
+/** What goes on by itself, with how long it still has: a thread that runs to its knot. */
+export function Fire({ fire, now, open }: FireProps) {
+  return (
+    <section className="stove-fire" aria-label="Goes on by itself">
+      <h2>Goes on by itself</h2>
+      {fire.length === 0 && <p className="stove-quiet">Nothing yet.</p>}
+      <ul>
+        {fire.map(({ timer, move }) => {
+          const over = now >= timer.ends;
+          return (
+            <li key={timer.n}>
+              <button
+                className={over ? "stove-pot over" : "stove-pot"}
+                onClick={() => open(timer.n)}
+                aria-label={`${timer.name}, ${over ? "time is up" : `${countdown(timer.ends, now)} left`}${timer.cue ? `, look: ${timer.cue}` : ""}`}
+              >
+                <span className="stove-left">{countdown(timer.ends, now)}</span>
+                <span className="stove-name">
+                  {move.name}
+                  {timer.cue && <small>{timer.cue}</small>}
+                </span>
+                <Thread part={gone(timer.begun, timer.ends, now)} />
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function Thread({ part }: { part: number }) {
+  const at = 4 + part * 192;
+  return (
+    <svg
+      className="stove-thread"
+      viewBox="0 0 200 12"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+    >
+      <path d="M4 6H196" className="ahead" />
+      <path d={`M4 6H${at}`} className="behind" />
+      <circle cx="194" cy="6" r="5" className="knot" />
+    </svg>
+  );
+}
+
+interface NextProps {
+  lane: LaneView;
+  view: View;
+  board: () => void;
+}
+
+/** The next minutes, and what is still on the board. */
+export function Next({ lane, view, board }: NextProps) {
+  return (
+    <section className="stove-next" aria-label="Next">
+      <h2>Next</h2>
+      {lane.next.length === 0 && <p className="stove-quiet">Nothing more.</p>}
+      <ol>
+        {lane.next.map((s) => (
+          <li key={s.move.id} className={s.move.hands ? "hands" : ""}>
+            <span>{s.move.name}</span>
+            <small>
+              {inMinutes(s.move.minutes)}
+              {s.takes.length > 0 && ` · ${s.takes.map((t) => t.name).join(", ")}`}
+            </small>
+          </li>
+        ))}
+      </ol>
+      <button className="stove-board" onClick={board}>
+        On the board: {view.board.length}
+      </button>
+    </section>
+  );
+}

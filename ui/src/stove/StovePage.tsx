@@ -1,0 +1,293 @@
+import "./stove.css";
+
+import { useEffect, useRef, useState } from "react";
+import { Link, useParams } from "react-router";
+
+import type { LaneView, StoveView } from "../api/types";
+import { isTyping } from "../app/keys";
+import { Loading } from "../shared/Loading";
+import { ProblemNote } from "../shared/ProblemNote";
+import { EndPage } from "./EndPage";
+import { Now } from "./Now";
+import { Says } from "./Says";
+import {
+  BoardSheet,
+  DifferentSheet,
+  KeysSheet,
+  SoFarSheet,
+  TimerSheet,
+  WeighSheet,
+  Weighing,
+} from "./sheets";
+import { Fire, Next } from "./Side";
+import { keepCalls, readCalls, ring, shake } from "./signal";
+import { useAwake, useClock, useStove } from "./useStove";
+import { clockOf } from "./words";
+
+/** A cook-through: what to do now, what is on the fire, what is still to come. */
+export default function StovePage() {
+  const { id = "" } = useParams();
+  const stove = useStove(id);
+  useAwake();
+  if (stove.view.error && !stove.view.data) {
+    return (
+      <main className="stove">
+        <ProblemNote error={stove.view.error} retry={() => void stove.view.refetch()} />
+        <p>
+          <Link to="/days">To the days</Link>
+        </p>
+      </main>
+    );
+  }
+  if (!stove.view.data) return <Loading>Lighting the stove</Loading>;
+  if (stove.view.data.now.state.ended > 0) {
+    return <EndPage id={id} view={stove.view.data} tell={stove.tell} />;
+  }
+  return <Cooking id={id} data={stove.view.data} stove={stove} />;
+}
+
+type Open = "different" | "weigh" | "board" | "sofar" | "keys" | { timer: number } | null;
+
+interface CookingProps {
+  id: string;
+  data: StoveView;
+  stove: ReturnType<typeof useStove>;
+}
+
+function Cooking({ id, data, stove }: CookingProps) {
+  const { program, now } = data;
+  const { state, view } = now;
+  const { tell, screen } = stove;
+  const clock = useClock(view.clock);
+  const [open, setOpen] = useState<Open>(null);
+  const [calls, setCalls] = useState(readCalls);
+  const lane = laneOf(data, screen);
+  const step = lane.now;
+  const flash = useCalling(data, clock, calls);
+
+  const startTimer = () => {
+    if (step && !step.move.hands) {
+      tell({ kind: "timer", move: step.move.id, amount: Math.max(1, step.move.minutes) });
+    } else if (view.fire[0]) setOpen({ timer: view.fire[0].timer.n });
+  };
+  const done = () => step && tell({ kind: "done", move: step.move.id });
+  const back = () => now.last > 0 && tell({ kind: "undo", of: now.last });
+  const primary = step && !step.move.hands ? startTimer : done;
+  const all = view.done === view.of;
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (open !== null || isTyping(e) || e.ctrlKey || e.metaKey || e.altKey) return;
+      const onButton =
+        e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement;
+      const take = step?.takes[Number(e.key) - 1];
+      const does: Record<string, (() => unknown) | undefined> = {
+        Enter: onButton ? undefined : all ? () => tell({ kind: "end" }) : primary,
+        Backspace: back,
+        t: startTimer,
+        w: () => setOpen("weigh"),
+        d: () => step && setOpen("different"),
+        b: () => setOpen("board"),
+        s: () => setOpen("sofar"),
+        "?": () => setOpen("keys"),
+      };
+      const action = take
+        ? () =>
+            tell(
+              take.held
+                ? { kind: "in", line: take.line }
+                : { kind: "held", move: step?.move.id, line: take.line },
+            )
+        : does[e.key];
+      if (!action) return;
+      e.preventDefault();
+      action();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+
+  const timerOpen =
+    open !== null && typeof open === "object"
+      ? view.fire.find((f) => f.timer.n === open.timer)
+      : undefined;
+  const close = () => setOpen(null);
+  return (
+    <main className={flash ? "stove flash" : "stove"}>
+      <header className="stove-head">
+        <Link to={program.day ? `/days/${program.day}` : "/days"} className="stove-leave">
+          Leave
+        </Link>
+        <b className="stove-title">{program.name}</b>
+        <span className="stove-count">
+          {view.done} of {view.of}
+        </span>
+        <span className="stove-clock">
+          {clockOf(clock)}
+          {program.serveAt > 0 && ` · served ${clockOf(program.serveAt)}`}
+        </span>
+        {program.cooks > 1 && (
+          <span className="stove-lanes" role="group" aria-label="Whose work is shown">
+            {view.lanes.map((l) => (
+              <button
+                key={l.cook}
+                aria-pressed={(state.lanes[screen] ?? 0) === l.cook}
+                onClick={() => tell({ kind: "lane", amount: l.cook })}
+              >
+                {l.cook === 0 ? "All" : `Cook ${l.cook}`}
+              </button>
+            ))}
+          </span>
+        )}
+        <button className="stove-keys" onClick={() => setOpen("keys")} aria-label="Keys and calls">
+          ?
+        </button>
+      </header>
+      {stove.offline && (
+        <p className="stove-offline" role="status">
+          The line is gone. {stove.left === 1 ? "One tap waits" : `${stove.left} taps wait`} here
+          and will be sent.
+        </p>
+      )}
+      {stove.refused !== null && <ProblemNote error={stove.refused} />}
+      <div className="stove-middle">
+        <div className="stove-main">
+          <Says says={view.says} tell={tell} />
+          {state.weighing ? (
+            <Weighing now={now} devices={stove.devices} program={program} tell={tell} />
+          ) : step ? (
+            <Now
+              step={step}
+              now={clock}
+              state={state}
+              tell={tell}
+              weigh={(line) => tell({ kind: "weigh", line })}
+            />
+          ) : (
+            <section className="stove-now" aria-label="To do now">
+              <h1>{all ? "All is done." : "Nothing for your hands."}</h1>
+              {!all && lane.wait && <p className="stove-cue">Waiting for: {lane.wait}</p>}
+            </section>
+          )}
+          <Watching
+            data={data}
+            celsius={stove.devices?.probe.celsius}
+            off={stove.devices?.probe.off}
+          />
+        </div>
+        <aside className="stove-side">
+          <Fire fire={view.fire} now={clock} open={(timer) => setOpen({ timer })} />
+          <Next lane={lane} view={view} board={() => setOpen("board")} />
+        </aside>
+      </div>
+      <nav className="stove-buttons" aria-label="What you can do">
+        {all ? (
+          <button
+            className="first"
+            disabled={view.says.some((n) => n.kind === "unused")}
+            onClick={() => tell({ kind: "end" })}
+          >
+            End
+          </button>
+        ) : (
+          <button className="first" onClick={() => primary()} disabled={!step}>
+            {step && !step.move.hands
+              ? `Start ${Math.max(1, Math.round(step.move.minutes))} min`
+              : "Done"}
+          </button>
+        )}
+        <button onClick={back} disabled={now.last === 0}>
+          Back
+        </button>
+        <button
+          onClick={startTimer}
+          disabled={(!step || step.move.hands) && view.fire.length === 0}
+        >
+          Timer
+        </button>
+        <button onClick={() => setOpen("weigh")}>Weigh</button>
+        <button onClick={() => setOpen("different")} disabled={!step}>
+          Different
+          {state.different.length > 0 && <small>{state.different.length} so far</small>}
+        </button>
+      </nav>
+      {open === "different" && step && (
+        <DifferentSheet id={id} step={step} tell={tell} close={close} />
+      )}
+      {open === "weigh" && (
+        <WeighSheet step={step} bands={data.bands} state={state} tell={tell} close={close} />
+      )}
+      {open === "board" && <BoardSheet view={view} program={program} tell={tell} close={close} />}
+      {open === "sofar" && <SoFarSheet state={state} tell={tell} close={close} />}
+      {open === "keys" && (
+        <KeysSheet
+          calls={calls}
+          setCalls={(c) => {
+            setCalls(c);
+            keepCalls(c);
+          }}
+          close={close}
+        />
+      )}
+      {timerOpen && <TimerSheet on={timerOpen} now={clock} tell={tell} close={close} />}
+    </main>
+  );
+}
+
+const nothing: LaneView = { cook: 0, now: null, wait: "", next: [] };
+
+/** The work of the cook that this screen stands for. */
+function laneOf(data: StoveView, screen: string): LaneView {
+  const cook = data.now.state.lanes[screen] ?? 0;
+  return data.now.view.lanes.find((l) => l.cook === cook) ?? data.now.view.lanes[0] ?? nothing;
+}
+
+/** Rings, shakes and flashes while something grave is said and nobody has answered. */
+function useCalling(data: StoveView, clock: number, calls: ReturnType<typeof readCalls>): boolean {
+  const { says, fire } = data.now.view;
+  const due = fire.filter((f) => clock >= f.timer.ends).length;
+  const grave = says.filter((n) => n.grave && n.kind !== "timer").length + due;
+  const called = useRef({ grave: 0, at: 0 });
+  useEffect(() => {
+    const more = grave > called.current.grave;
+    const again = grave > 0 && clock - called.current.at > callAgain;
+    if (more || again) {
+      called.current.at = clock;
+      if (calls.sound) ring();
+      if (calls.shake) shake();
+    }
+    called.current.grave = grave;
+  }, [grave, clock, calls]);
+  return calls.flash && grave > 0;
+}
+
+/** How often the stove calls again, in milliseconds. */
+const callAgain = 15_000;
+
+interface WatchingProps {
+  data: StoveView;
+  celsius: number | undefined;
+  off: boolean | undefined;
+}
+
+/** The bands that the probe watches, with what it says now. */
+function Watching({ data, celsius, off }: WatchingProps) {
+  const watches = Object.values(data.now.state.watches);
+  if (watches.length === 0) return null;
+  return (
+    <ul className="stove-watches" aria-label="The probe watches">
+      {watches.map((w) => {
+        const band = data.bands.find((b) => b.id === w.band);
+        return (
+          <li key={w.band} className={w.left > 0 ? "left" : w.reached > 0 ? "in" : ""}>
+            <b>{off ? "probe off" : celsius === undefined ? "…" : `${celsius.toFixed(0)} °C`}</b>
+            <span>
+              {band?.name}, {band?.say}
+              <small>{band?.caution}</small>
+            </span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

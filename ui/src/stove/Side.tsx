@@ -26,7 +26,7 @@ export function Fire({ fire, now, open }: FireProps) {
                 <span className="stove-left">{countdown(timer.ends, now)}</span>
                 <span className="stove-name">
                   {move.name}
-                  {timer.cue && <small>{timer.cue}</small>}
+                  <small>{[...move.for, timer.cue].filter((t) => t !== "").join(" · ")}</small>
                 </span>
                 <Thread part={gone(timer.begun, timer.ends, now)} />
               </button>
@@ -39,18 +39,10 @@ export function Fire({ fire, now, open }: FireProps) {
 }
 
 function Thread({ part }: { part: number }) {
-  const at = 4 + part * 192;
   return (
-    <svg
-      className="stove-thread"
-      viewBox="0 0 200 12"
-      preserveAspectRatio="none"
-      aria-hidden="true"
-    >
-      <path d="M4 6H196" className="ahead" />
-      <path d={`M4 6H${at}`} className="behind" />
-      <circle cx="194" cy="6" r="5" className="knot" />
-    </svg>
+    <span className="stove-thread" aria-hidden="true">
+      <span style={{ width: `${part * 100}%` }} />
+    </span>
   );
 }
 
@@ -71,6 +63,7 @@ export function Next({ lane, view, board }: NextProps) {
           <li key={s.move.id} className={s.move.hands ? "hands" : ""}>
             <span>{s.move.name}</span>
             <small>
+              {s.move.for[0] && `${s.move.for.join(", ")} · `}
               {inMinutes(s.move.minutes)}
               {s.takes.length > 0 && ` · ${s.takes.map((t) => t.name).join(", ")}`}
             </small>

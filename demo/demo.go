@@ -53,7 +53,7 @@ var Evening = struct {
 	Dishes       []string
 	Ago          time.Duration
 	Different    []Difference
-}{"Thursday's trial", "kitchen tablet", []string{"goulash", "cullen-skink"}, 70 * time.Minute, []Difference{{"caraway", 1.5}}}
+}{"Thursday's trial", "kitchen tablet", []string{"goulash", "cullen-skink"}, 100 * time.Minute, []Difference{{"caraway", 1.5}}}
 
 // Difference is a food that went in so many times as much as the card has it.
 type Difference struct {

@@ -55,6 +55,16 @@ export class Kitchen {
     if (code !== 0) throw new Error(`the program ended with ${code}`);
   }
 
+  /** Ends the program as a power cut would. */
+  async kill(): Promise<void> {
+    const child = this.child;
+    if (!child) return;
+    this.child = null;
+    const ended = new Promise<void>((r) => child.once("exit", () => r()));
+    child.kill("SIGKILL");
+    await ended;
+  }
+
   async close(): Promise<void> {
     await this.stop();
     rmSync(this.folder, { recursive: true, force: true });

@@ -269,14 +269,10 @@ func (k *Kitchen) tellStove(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	if e.Kind == stove.Weigh { // what stands on the scale counts as nothing, but for a pot
-		if e.Line != "" {
-			k.hearth.mu.Lock()
-			if n := len(k.hearth.weights); n > 0 {
-				e.Amount = k.hearth.weights[n-1].Grams
-			}
-			k.hearth.mu.Unlock()
-		}
+	if e.Kind == stove.Weigh && e.Line != "" { // what stands on the scale counts as nothing, but for a pot
+		k.hearth.mu.Lock()
+		e.Amount = stove.OnScale(k.hearth.weights)
+		k.hearth.mu.Unlock()
 	}
 	if err := k.tell(c.Context(), x, e); err != nil {
 		return asWrong(err)

@@ -32,8 +32,10 @@ type Job struct {
 	// Kind is one of Work, Cook, Wait, Mise, Heat.
 	Kind string `json:"kind"`
 	// Said is what the step says of this job alone; Takes are the lines that go in.
-	Said  string `json:"said"`
-	Takes []Take `json:"takes"`
+	// Readies are those that are cut or soaked for later.
+	Said    string `json:"said"`
+	Takes   []Take `json:"takes"`
+	Readies []Take `json:"readies"`
 	// Rate is the water in grams that leaves an open pot of the reference size in a
 	// minute, Loss the kind of loss that can be weighed here, Bands what a probe
 	// watches.
@@ -113,6 +115,9 @@ func Jobs(l *larder.Larder, courses []Course, k Kitchen) []Job {
 		j := &m.jobs[i]
 		if j.Takes == nil {
 			j.Takes = []Take{}
+		}
+		if j.Readies == nil {
+			j.Readies = []Take{}
 		}
 		if j.Bands == nil {
 			j.Bands = []string{}

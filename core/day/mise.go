@@ -19,6 +19,7 @@ func (m *menu) mise() {
 		how       string // as the first line has it: "finely chopped"
 		grams     float64
 		keys      []string
+		takes     []Take
 		courses   []string
 	}
 	groups := map[string]*group{}
@@ -40,6 +41,7 @@ func (m *menu) mise() {
 				}
 				g.grams += line.Mass()
 				g.keys = append(g.keys, lineKey(i, p, n))
+				g.takes = append(g.takes, Take{Dish: c.ID, Part: p, Line: n, Share: 1})
 				if !slices.Contains(g.courses, c.Name) {
 					g.courses = append(g.courses, c.Name)
 				}
@@ -65,7 +67,7 @@ func (m *menu) mise() {
 			Task: Task{ID: id, Minutes: minutes, Hands: 1}, Course: course, For: g.courses, Kind: Mise,
 			Name: larder.Capital(g.food.Name) + ": " + g.how,
 			Text: fmt.Sprintf("Get ready about %.0f g of %s, %s. Cover what waits.", math.Round(g.grams/10)*10, g.food.Name, g.how),
-			Cue:  g.technique.Cue,
+			Cue:  g.technique.Cue, Readies: g.takes,
 		})
 	}
 }
@@ -85,6 +87,7 @@ func (m *menu) soaks() {
 		grams   float64
 		courses []string
 		keys    []string
+		takes   []Take
 	}
 	var order []*group
 	for i, c := range m.courses {
@@ -103,6 +106,7 @@ func (m *menu) soaks() {
 				g := order[at]
 				g.grams += line.Mass()
 				g.keys = append(g.keys, lineKey(i, p, n))
+				g.takes = append(g.takes, Take{Dish: c.ID, Part: p, Line: n, Share: 1})
 				if !slices.Contains(g.courses, c.Name) {
 					g.courses = append(g.courses, c.Name)
 				}
@@ -117,10 +121,11 @@ func (m *menu) soaks() {
 		}
 		job := Job{
 			Task: Task{ID: id, Minutes: beginMinutes, Hands: 1}, Course: course, For: g.courses, Kind: Work, Name: "Put the " + g.food.Name + " to soak",
-			Text: fmt.Sprintf("Put about %.0f g of %s to soak in plenty of cold water.", math.Round(g.grams/10)*10, g.food.Name),
+			Text: fmt.Sprintf("Put about %.0f g of %s to soak in plenty of cold water.", math.Round(g.grams/10)*10, g.food.Name), Readies: g.takes,
 		}
 		stands := job
 		stands.Task = Task{ID: id + ".wait", Minutes: g.minutes, After: []After{{ID: id, MaxGap: zero()}}}
+		stands.Readies = nil
 		stands.Kind, stands.Name, stands.Cue = Wait, larder.Capital(g.food.Name)+" soaking", "swollen and no longer wrinkled"
 		m.jobs = append(m.jobs, job, stands)
 		for _, key := range g.keys {

@@ -147,3 +147,8 @@ func TestTheSummaryTellsWhatWasDifferent(t *testing.T) {
 	require.InDelta(t, sum.Minutes-18, *sum.Late, 0)
 	require.Contains(t, sum.Say, "One thing was different; 5 of 5 things done")
 }
+
+func TestWhatStandsOnTheScaleIsItsMean(t *testing.T) {
+	require.Zero(t, stove.OnScale(nil))
+	require.InDelta(t, 310, stove.OnScale([]stove.Reading{{began - 300, 250}, {began, 309}, {began + 200, 311}, {began + 400, 310}}), 1e-9, "what came before it stood still does not count")
+}

@@ -3,6 +3,8 @@ package stove
 import (
 	"fmt"
 	"math"
+
+	"yembra/core/measure"
 )
 
 // Tap is a deviation that is told by one tap: the event, but for what every event
@@ -37,7 +39,7 @@ func Different(p *Program, s *State, m *Move) []Tap {
 			used = l.Grams
 		}
 		for _, amount := range stepped(used) {
-			out = append(out, Tap{Say: l.Measured(amount) + " " + l.Name, Kind: Amount, Move: m.ID, Line: l.ID, Amount: amount})
+			out = append(out, Tap{Say: l.exactly(amount) + " " + l.Name, Kind: Amount, Move: m.ID, Line: l.ID, Amount: amount})
 		}
 		out = append(out,
 			Tap{Say: "other than " + l.Name, Kind: OtherFood, Move: m.ID, Line: l.ID, Search: true},
@@ -56,6 +58,17 @@ func Different(p *Program, s *State, m *Move) []Tap {
 		out = append(out, Tap{Say: "later", Kind: Later, Move: m.ID})
 	}
 	return out
+}
+
+// spooned is the most in grams that is told by the spoon.
+const spooned = 30.0
+
+// exactly writes grams as a kitchen measures them, to the step.
+func (l *Line) exactly(g float64) string {
+	if l.Density <= 0 || l.Pours || g >= spooned {
+		return l.Measured(g)
+	}
+	return fmt.Sprintf("%s (%g g)", measure.ShowMillilitres(g/l.Density, measure.Metric, measure.Loose), g)
 }
 
 // steps are by how much a cook changes an amount, from so many grams on.

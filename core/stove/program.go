@@ -81,6 +81,8 @@ type Move struct {
 	Hands   bool    `json:"hands"`
 	Minutes float64 `json:"minutes"`
 	Takes   []Take  `json:"takes"`
+	// Readies are lines that are cut or soaked for later.
+	Readies []Take `json:"readies"`
 	// After are the moves that must be done before.
 	After []string `json:"after"`
 	// Rate is the water in grams a minute that an open pot of the reference size
@@ -139,7 +141,7 @@ func NewProgram(l *larder.Larder, courses []day.Course, jobs []day.Job, placed m
 	}
 	for _, j := range jobs {
 		m := Move{ID: j.ID, For: j.For, Part: j.Part, Say: j.Said, Name: j.Name, Text: j.Text, Cue: j.Cue, Kind: j.Kind, Hands: j.Hands > 0, Minutes: j.Minutes,
-			Takes: []Take{}, After: []string{}, Rate: j.Rate, Loss: j.Loss, Bands: j.Bands, Care: j.Care, Fire: j.Rings > 0 || j.Oven != nil}
+			Takes: []Take{}, Readies: []Take{}, After: []string{}, Rate: j.Rate, Loss: j.Loss, Bands: j.Bands, Care: j.Care, Fire: j.Rings > 0 || j.Oven != nil}
 		if j.Kind == day.Mise || j.Kind == day.Heat {
 			m.Say = j.Name + "."
 		}
@@ -149,6 +151,11 @@ func NewProgram(l *larder.Larder, courses []day.Course, jobs []day.Job, placed m
 		for _, t := range j.Takes {
 			if n, ok := at[day.Take{Dish: t.Dish, Part: t.Part, Line: t.Line}]; ok {
 				m.Takes = append(m.Takes, p.Lines[n].take(t.Share))
+			}
+		}
+		for _, t := range j.Readies {
+			if n, ok := at[day.Take{Dish: t.Dish, Part: t.Part, Line: t.Line}]; ok {
+				m.Readies = append(m.Readies, p.Lines[n].take(t.Share))
 			}
 		}
 		for _, a := range j.After {

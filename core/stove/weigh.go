@@ -23,6 +23,35 @@ type Reading struct {
 	Grams float64 `json:"grams"`
 }
 
+// OnScale is what stands on a scale by its last readings.
+func OnScale(readings []Reading) float64 {
+	if len(readings) == 0 {
+		return 0
+	}
+	mean, _ := steady(readings, 0)
+	return mean
+}
+
+// steady is the mean of the last readings that lie close to each other, not before
+// a moment, and since when they do.
+func steady(readings []Reading, from int64) (mean float64, since int64) {
+	last := readings[len(readings)-1]
+	low, high, sum, n := last.Grams, last.Grams, 0.0, 0.0
+	since = last.At
+	for i := len(readings) - 1; i >= 0; i-- {
+		r := readings[i]
+		low, high = math.Min(low, r.Grams), math.Max(high, r.Grams)
+		if high-low > steadyWithin*2 || r.At < from || last.At-r.At > steadyFor*2 {
+			break
+		}
+		since, sum, n = r.At, sum+r.Grams, n+1
+	}
+	if n == 0 {
+		return last.Grams, since
+	}
+	return sum / n, since
+}
+
 // Weight is how a weighing stands.
 type Weight struct {
 	// Grams is the weight without what stood on the scale before.
@@ -46,20 +75,10 @@ func Judge(w *Weighing, readings []Reading) Weight {
 		return out
 	}
 	last := readings[len(readings)-1]
-	low, high, since := last.Grams, last.Grams, last.At
-	sum, n := 0.0, 0.0
-	for i := len(readings) - 1; i >= 0; i-- {
-		r := readings[i]
-		low, high = math.Min(low, r.Grams), math.Max(high, r.Grams)
-		if high-low > steadyWithin*2 || r.At < w.Since {
-			break
-		}
-		since = r.At
-		sum, n = sum+r.Grams, n+1
-	}
+	mean, since := steady(readings, w.Since)
 	out.Grams = last.Grams - w.Zero
 	if out.Steady = last.At-since >= steadyFor; out.Steady {
-		out.Grams = sum/n - w.Zero
+		out.Grams = mean - w.Zero
 	}
 	out.Grams = math.Round(out.Grams*10) / 10
 	if w.Asked <= 0 {

@@ -690,6 +690,7 @@ export interface Job {
   kind: string;
   said: string;
   takes: Take[];
+  readies: Take[];
   rate: number;
   loss: string;
   bands: string[];
@@ -1141,6 +1142,7 @@ export interface StoveMove {
   hands: boolean;
   minutes: number;
   takes: StoveTake[];
+  readies: StoveTake[];
   after: string[];
   rate: number;
   share: number;

@@ -31,6 +31,7 @@ function job(id: string, change: Partial<Job> = {}): Job {
     kind: "work",
     said: `Do ${id} until done.`,
     takes: [],
+    readies: [],
     rate: 0,
     loss: "",
     bands: [],

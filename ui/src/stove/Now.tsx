@@ -43,6 +43,15 @@ export function Now({ step, now, state, tell, weigh }: Props) {
           ))}
         </ul>
       )}
+      {move.readies.length > 0 && (
+        <ul className="stove-takes stove-readies" aria-label="To get ready">
+          {move.readies.map((t) => (
+            <li key={t.line} className="stove-take">
+              {t.much && <b>{t.much}</b>} <span>{t.what}</span>
+            </li>
+          ))}
+        </ul>
+      )}
       <p className="stove-cue">
         {move.cue && <span>Look: {move.cue}</span>}
         {move.minutes > 0 && (

@@ -1,4 +1,4 @@
-import type { LaneView, OnFire, View } from "../api/types";
+import type { LaneView, OnFire } from "../api/types";
 import { countdown, gone, inMinutes } from "./words";
 
 interface FireProps {
@@ -25,7 +25,7 @@ export function Fire({ fire, now, open }: FireProps) {
               >
                 <span className="stove-left">{countdown(timer.ends, now)}</span>
                 <span className="stove-name">
-                  {move.name}
+                  <span className="stove-one">{move.say}</span>
                   <small>{[...move.for, timer.cue].filter((t) => t !== "").join(" · ")}</small>
                 </span>
                 <Thread part={gone(timer.begun, timer.ends, now)} />
@@ -48,12 +48,10 @@ function Thread({ part }: { part: number }) {
 
 interface NextProps {
   lane: LaneView;
-  view: View;
-  board: () => void;
 }
 
-/** The next minutes, and what is still on the board. */
-export function Next({ lane, view, board }: NextProps) {
+/** The next minutes. */
+export function Next({ lane }: NextProps) {
   return (
     <section className="stove-next" aria-label="Next">
       <h2>Next</h2>
@@ -61,7 +59,7 @@ export function Next({ lane, view, board }: NextProps) {
       <ol>
         {lane.next.map((s) => (
           <li key={s.move.id} className={s.move.hands ? "hands" : ""}>
-            <span>{s.move.name}</span>
+            <span className="stove-two">{s.move.say}</span>
             <small>
               {s.move.for[0] && `${s.move.for.join(", ")} · `}
               {inMinutes(s.move.minutes)}
@@ -70,9 +68,6 @@ export function Next({ lane, view, board }: NextProps) {
           </li>
         ))}
       </ol>
-      <button className="stove-board" onClick={board}>
-        On the board: {view.board.length}
-      </button>
     </section>
   );
 }

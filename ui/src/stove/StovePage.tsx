@@ -177,7 +177,7 @@ function Cooking({ id, data, stove }: CookingProps) {
         </div>
         <aside className="stove-side">
           <Fire fire={view.fire} now={clock} open={(timer) => setOpen({ timer })} />
-          <Next lane={lane} view={view} board={() => setOpen("board")} />
+          <Next lane={lane} />
         </aside>
       </div>
       <nav className="stove-buttons" aria-label="What you can do">
@@ -206,6 +206,10 @@ function Cooking({ id, data, stove }: CookingProps) {
           Timer
         </button>
         <button onClick={() => setOpen("weigh")}>Weigh</button>
+        <button onClick={() => setOpen("board")}>
+          Board
+          <small>{view.board.length} not in yet</small>
+        </button>
         <button onClick={() => setOpen("different")} disabled={!step}>
           Different
           {state.different.length > 0 && <small>{state.different.length} so far</small>}

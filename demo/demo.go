@@ -47,13 +47,29 @@ var Supper = struct {
 	Dishes        []string
 }{"Tidewater Supper Club, December", "2026-12-05T19:30:00Z", 12, []string{"cullen-skink", "goulash", "pierogi", "pastel-de-nata"}}
 
-// Evening is a cook-through of the club, halfway through.
-var Evening = struct {
-	Name, Screen string
-	Dishes       []string
-	Ago          time.Duration
-	Different    []Difference
-}{"Thursday's trial", "kitchen tablet", []string{"goulash", "cullen-skink"}, 100 * time.Minute, []Difference{{"caraway", 1.5}}}
+// Evening is a cook-through of the club: what is cooked, since when, and what was
+// different. Watched is the band that the probe watches, Scene what the bench
+// plays; one that has Ended was cooked to its end.
+type Evening struct {
+	Name, Screen, Watched, Scene string
+	Dishes                       []string
+	Ago                          time.Duration
+	Different                    []Difference
+	Weighed                      Pot
+	Words                        []string
+	Ended                        bool
+}
+
+// Pot is a pot weighed before and after, in grams.
+type Pot struct{ Before, After float64 }
+
+// Evenings are one that is over and one that is halfway through.
+var Evenings = []Evening{
+	{Name: "October's trial: feijoada", Screen: "kitchen tablet", Dishes: []string{"feijoada"}, Ago: 30 * 24 * time.Hour, Ended: true,
+		Different: []Difference{{"garlic", 1.5}}, Weighed: Pot{3120, 2540}, Words: []string{"The beans were from last year and took longer."}},
+	{Name: "Thursday's trial", Screen: "kitchen tablet", Watched: "holding", Scene: "club-evening", Dishes: []string{"goulash", "cullen-skink"}, Ago: 100 * time.Minute,
+		Different: []Difference{{"caraway", 1.5}}},
+}
 
 // Difference is a food that went in so many times as much as the card has it.
 type Difference struct {

@@ -64,6 +64,7 @@ func TestEverySceneDoesWhatItSays(t *testing.T) {
 		grams   float64
 		celsius float64
 	}{
+		{"club-evening", 30, 310, 72},
 		{"bowl-and-flour", 3, 310, 21}, {"bowl-and-flour", 12, 510, 21},
 		{"pot-boils-down", 4, 2510, 21}, {"pot-boils-down", 9, 0, 21}, {"pot-boils-down", 16, 2110, 21},
 		{"tofu-pressed", 4, 400, 21}, {"tofu-pressed", 16, 345, 21},
@@ -82,7 +83,7 @@ func TestEverySceneDoesWhatItSays(t *testing.T) {
 	require.False(t, played)
 	list, err := devices.Scenes()
 	require.NoError(t, err)
-	require.Len(t, list, 5)
+	require.Len(t, list, 6)
 }
 
 func TestABridgedDeviceCountsWhileItSpeaks(t *testing.T) {

@@ -152,19 +152,23 @@ func (k *Kitchen) BeginCooking(ctx context.Context, p stove.Program, done []stov
 	if err != nil {
 		return "", fmt.Errorf("encode the cook-through: %w", err)
 	}
-	if err := k.Store.SaveEntry(ctx, store.CookEntry, id.String(), body); err != nil {
-		return "", err
-	}
+	var events []store.Entry
 	for i, e := range done {
 		e.N = int64(i + 1)
 		if e.Key == "" {
 			e.Key = fmt.Sprint("begun ", e.N)
 		}
-		if err := k.keepEvent(ctx, id.String(), e); err != nil {
-			return "", err
+		told, err := json.Marshal(e)
+		if err != nil {
+			return "", fmt.Errorf("encode the event: %w", err)
 		}
+		events = append(events, store.Entry{Key: store.Below(id.String(), e.N), Body: told})
 	}
-	return id.String(), nil
+	// The events first: a cook-through is only there when all of it is.
+	if err := k.Store.SaveEntries(ctx, store.StoveEntry, events); err != nil {
+		return "", err
+	}
+	return id.String(), k.Store.SaveEntry(ctx, store.CookEntry, id.String(), body)
 }
 
 // broadcast tells all screens; one that does not listen loses its stream and
@@ -221,6 +225,15 @@ func (k *Kitchen) MindStove(ctx context.Context) {
 			k.minded(ctx)
 		}
 	}
+}
+
+// PlayScene begins a scene of the bench by its name.
+func (k *Kitchen) PlayScene(name string) error {
+	played, err := k.hearth.bench.Play(k.hearth.now(), name)
+	if err == nil && !played {
+		err = fmt.Errorf("there is no scene %q", name)
+	}
+	return err
 }
 
 // DevicesNow is what the devices say.

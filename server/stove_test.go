@@ -394,3 +394,29 @@ func TestEightScreensHearOfATapAtOnce(t *testing.T) {
 	require.NoError(t, <-served)
 	require.Less(t, time.Since(start), 2*time.Second)
 }
+
+func TestACookThroughOfThreeThousandEventsOpensSoon(t *testing.T) {
+	folder := t.TempDir()
+	a, end := openIn(t, folder)
+	v := a.cook(stew, 1)
+	end()
+	s, err := store.Open(context.Background(), folder, time.Now)
+	require.NoError(t, err)
+	var events []store.Entry
+	for n := range 3000 {
+		e := fmt.Appendf(nil, `{"n":%d,"at":%d,"key":"k%d","screen":"tablet","kind":"word","text":"stirred"}`, n+1, time.Now().UnixMilli(), n)
+		events = append(events, store.Entry{Key: store.Below(v.ID, int64(n+1)), Body: e})
+	}
+	require.NoError(t, s.SaveEntries(context.Background(), store.StoveEntry, events))
+	require.NoError(t, s.Close())
+	best := time.Hour
+	for range 3 {
+		b, end := openIn(t, folder)
+		start := time.Now()
+		require.Len(t, b.stove(v.ID).Now.State.Different, 3000)
+		best = min(best, time.Since(start))
+		end()
+	}
+	require.Less(t, best, 100*time.Millisecond)
+	t.Logf("opened in %v", best)
+}

@@ -46,6 +46,18 @@ func (s *Store) SaveEntry(ctx context.Context, kind, key string, body []byte) er
 	})
 }
 
+// SaveEntries keeps several bodies of one kind at once, all of them or none.
+func (s *Store) SaveEntries(ctx context.Context, kind string, entries []Entry) error {
+	return s.inTx(ctx, func(tx *sql.Tx) error {
+		for _, e := range entries {
+			if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body) VALUES (?, ?, ?, ?)`, kind, e.Key, s.stamp(), string(e.Body)); err != nil {
+				return fmt.Errorf("keep %s %s: %w", kind, e.Key, err)
+			}
+		}
+		return nil
+	})
+}
+
 // Entries lists what counts now of a kind, by key.
 func (s *Store) Entries(ctx context.Context, kind string) ([]Entry, error) {
 	rows, err := s.read.QueryContext(ctx, `SELECT key, body, number FROM entries e

@@ -59,7 +59,12 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 	if err := layOutDay(ctx, k, ids); err != nil {
 		return err
 	}
-	return layOutEvening(ctx, k, ids)
+	for _, e := range demo.Evenings {
+		if err := layOutEvening(ctx, k, ids, e); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // clubKitchen is what the club cooks with: two cooks, four rings, one oven.
@@ -83,28 +88,73 @@ func layOutDay(ctx context.Context, k *server.Kitchen, ids map[string]string) er
 	return nil
 }
 
-// layOutEvening lays out a cook-through that is halfway through: everything up to
-// the demo's moment is done as it is planned, with what was different, and what
-// goes on by itself has its timers.
-func layOutEvening(ctx context.Context, k *server.Kitchen, ids map[string]string) error {
+// layOutEvening lays out a cook-through: everything up to the moment is done as it
+// is planned, with what was different and weighed, and what goes on by itself has
+// its timers.
+func layOutEvening(ctx context.Context, k *server.Kitchen, ids map[string]string, e demo.Evening) error {
 	now := time.Now()
 	var dishes []server.Portion
-	for _, key := range demo.Evening.Dishes {
+	for _, key := range e.Dishes {
 		dishes = append(dishes, server.Portion{Dish: ids[key], Factor: 1})
 	}
-	p, err := k.ProgramOf(ctx, dishes, clubKitchen, now.Add(-demo.Evening.Ago))
+	p, err := k.ProgramOf(ctx, dishes, clubKitchen, now.Add(-e.Ago))
 	if err != nil {
-		return fmt.Errorf("lay out the demo's evening: %w", err)
+		return fmt.Errorf("lay out %s: %w", e.Name, err)
 	}
-	p.Name = demo.Evening.Name
-	events := stove.Replayed(&p, now.UnixMilli(), demo.Evening.Screen)
-	for _, d := range demo.Evening.Different {
-		if l := p.Find(d.Food); l != nil && len(events) > 0 {
-			events = append(events, stove.Event{At: events[len(events)-1].At, Kind: stove.Amount, Line: l.ID, Amount: l.Grams * d.Times, Screen: demo.Evening.Screen})
+	p.Name = e.Name
+	upto := now
+	if e.Ended {
+		upto = now.Add(-e.Ago).Add(longestEvening)
+	}
+	events := stove.Replayed(&p, upto.UnixMilli(), e.Screen)
+	tell := func(x stove.Event) {
+		x.Screen = e.Screen
+		if x.At == 0 {
+			x.At = events[len(events)-1].At
+		}
+		events = append(events, x)
+	}
+	for _, d := range e.Different {
+		if l := p.Find(d.Food); l != nil {
+			tell(stove.Event{Kind: stove.Amount, Line: l.ID, Amount: l.Grams * d.Times})
 		}
 	}
-	if _, err := k.BeginCooking(ctx, p, events); err != nil {
-		return fmt.Errorf("lay out the demo's evening: %w", err)
+	s := stove.Of(&p, events)
+	for i := range p.Moves {
+		m := &p.Moves[i]
+		if x := s.Moves[m.ID]; e.Weighed.Before > 0 && m.Loss == "simmered" && !m.Hands && x.Done > 0 {
+			tell(stove.Event{At: x.Begun, Kind: stove.Weigh, Move: m.ID, Text: stove.PotBefore})
+			tell(stove.Event{At: x.Begun, Kind: stove.Weighed, Amount: e.Weighed.Before})
+			tell(stove.Event{At: x.Done, Kind: stove.Weigh, Move: m.ID, Text: stove.PotAfter})
+			tell(stove.Event{At: x.Done, Kind: stove.Weighed, Amount: e.Weighed.After})
+			break
+		}
 	}
-	return nil
+	for _, words := range e.Words {
+		tell(stove.Event{Kind: stove.Word, Text: words})
+	}
+	if e.Watched != "" {
+		tell(stove.Event{Kind: stove.Watch, Text: e.Watched})
+	}
+	if e.Ended {
+		tell(stove.Event{At: lastOf(events), Kind: stove.End})
+	}
+	if _, err := k.BeginCooking(ctx, p, events); err != nil {
+		return fmt.Errorf("lay out %s: %w", e.Name, err)
+	}
+	if e.Scene == "" {
+		return nil
+	}
+	return k.PlayScene(e.Scene)
+}
+
+// longestEvening is when any evening of the club is over.
+const longestEvening = 24 * time.Hour
+
+func lastOf(events []stove.Event) int64 {
+	last := int64(0)
+	for _, e := range events {
+		last = max(last, e.At)
+	}
+	return last
 }

@@ -66,7 +66,7 @@ func (s *State) done(p *Program, m *Move, e Event) {
 	}
 	x := s.Moves[m.ID]
 	if x.Begun == 0 {
-		x.Begun = max(s.lastTap(e), e.At-int64(m.Minutes*minute))
+		x.Begun = max(s.lastTap(p, e), e.At-int64(m.Minutes*minute))
 	}
 	x.Done, x.By = e.At, e.Screen
 	s.Moves[m.ID] = x
@@ -92,11 +92,12 @@ func (s *State) done(p *Program, m *Move, e Event) {
 // timeDiffers is the part by which a time must differ to be worth a word.
 const timeDiffers = 0.1
 
-// lastTap is when the screen of an event last ended a move, 0 when it did not.
-func (s *State) lastTap(e Event) int64 {
+// lastTap is when the screen of an event last ended work by hand, 0 when it did
+// not.
+func (s *State) lastTap(p *Program, e Event) int64 {
 	last := int64(0)
-	for _, x := range s.Moves {
-		if x.By == e.Screen {
+	for i := range p.Moves {
+		if x, ok := s.Moves[p.Moves[i].ID]; ok && p.Moves[i].Hands && x.By == e.Screen {
 			last = max(last, x.Done)
 		}
 	}
@@ -180,7 +181,7 @@ func (s *State) differ(p *Program, m *Move, l *Line, e Event) {
 	case Amount:
 		if l != nil {
 			s.Used[l.ID] = e.Amount
-			s.differs(e, where, l.ID, fmt.Sprintf("%s: %s instead of %s.", capital(l.Name), l.Measured(e.Amount), l.Measured(l.Grams)))
+			s.differs(e, where, l.ID, fmt.Sprintf("%s: %s instead of %s.", capital(l.Name), l.exactly(e.Amount), l.exactly(l.Grams)))
 		}
 	case OtherFood:
 		if l != nil {

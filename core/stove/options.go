@@ -65,8 +65,11 @@ const spooned = 30.0
 
 // exactly writes grams as a kitchen measures them, to the step.
 func (l *Line) exactly(g float64) string {
-	if l.Density <= 0 || l.Pours || g >= spooned {
+	switch {
+	case l.Pours:
 		return l.Measured(g)
+	case l.Density <= 0 || g >= spooned:
+		return grams(g)
 	}
 	return fmt.Sprintf("%s (%g g)", measure.ShowMillilitres(g/l.Density, measure.Metric, measure.Loose), g)
 }

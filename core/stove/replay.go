@@ -1,6 +1,9 @@
 package stove
 
-import "math"
+import (
+	"fmt"
+	"math"
+)
 
 // Replayed are the events of a cook-through that has gone as planned up to a
 // moment: what was to be done by then is done, and what goes on by itself has
@@ -10,6 +13,9 @@ func Replayed(p *Program, upto int64, screen string) []Event {
 	s := Begin()
 	tell := func(e Event) {
 		e.N, e.Screen = int64(len(events)+1), screen
+		if m := p.Move(e.Move); m != nil && m.Cook > 1 {
+			e.Screen = fmt.Sprintf("%s %d", screen, m.Cook) // each cook has a screen
+		}
 		events = append(events, e)
 		s = Apply(p, s, e)
 	}

@@ -19,6 +19,18 @@ type Summary struct {
 	Say       string       `json:"say"`
 }
 
+// span says minutes as one does: "1 h 20 min".
+func span(m float64) string {
+	n := int(math.Round(m))
+	switch {
+	case n < 60:
+		return fmt.Sprintf("%d min", n)
+	case n%60 == 0:
+		return fmt.Sprintf("%d h", n/60)
+	}
+	return fmt.Sprintf("%d h %d min", n/60, n%60)
+}
+
 // Took is how long a move took against what was planned, in minutes.
 type Took struct {
 	Move    string  `json:"move"`
@@ -73,6 +85,6 @@ func Sum(p *Program, s *State, now int64) Summary {
 	default:
 		out.Say = fmt.Sprintf("%d things were different", n)
 	}
-	out.Say += fmt.Sprintf("; %d of %d things done in %.0f minutes.", done, len(p.Moves), out.Minutes)
+	out.Say += fmt.Sprintf("; %d of %d things done in %s.", done, len(p.Moves), span(out.Minutes))
 	return out
 }

@@ -110,6 +110,37 @@ export default function DaysPage() {
           Plan the day
         </Button>
       </section>
+      <Cooked />
     </main>
+  );
+}
+
+/** What is cooked now, and what was. */
+function Cooked() {
+  const cooked = useQuery({ queryKey: ["stoves"], queryFn: api.stoves });
+  if (!cooked.data || cooked.data.length === 0) return null;
+  return (
+    <section className="cooked">
+      <h2>At the stove</h2>
+      <ul>
+        {cooked.data.slice(0, 12).map((s) => (
+          <li key={s.id}>
+            <Link to={`/stove/${s.id}`}>{s.name}</Link>{" "}
+            <span className="quiet">
+              {new Date(s.begun).toLocaleDateString("en-GB", {
+                weekday: "short",
+                day: "numeric",
+                month: "short",
+              })}
+              {s.ended === 0
+                ? `, ${s.done} of ${s.of} done`
+                : s.kept
+                  ? ", kept as a trial"
+                  : ", over: keep it or let it go"}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

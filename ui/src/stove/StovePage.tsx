@@ -74,6 +74,8 @@ function Cooking({ id, data, stove }: CookingProps) {
   const back = () => now.last > 0 && tell({ kind: "undo", of: now.last });
   const primary = step && !step.move.hands ? startTimer : done;
   const all = view.done === view.of;
+  const unused = view.says.some((n) => n.kind === "unused");
+  const end = () => !unused && tell({ kind: "end" });
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -82,7 +84,7 @@ function Cooking({ id, data, stove }: CookingProps) {
         e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement;
       const take = step?.takes[Number(e.key) - 1];
       const does: Record<string, (() => unknown) | undefined> = {
-        Enter: onButton ? undefined : all ? () => tell({ kind: "end" }) : primary,
+        Enter: onButton ? undefined : all ? end : primary,
         Backspace: back,
         t: startTimer,
         w: () => setOpen("weigh"),
@@ -182,11 +184,7 @@ function Cooking({ id, data, stove }: CookingProps) {
       </div>
       <nav className="stove-buttons" aria-label="What you can do">
         {all ? (
-          <button
-            className="first"
-            disabled={view.says.some((n) => n.kind === "unused")}
-            onClick={() => tell({ kind: "end" })}
-          >
+          <button className="first" disabled={unused} onClick={end}>
             End
           </button>
         ) : (
@@ -231,6 +229,7 @@ function Cooking({ id, data, stove }: CookingProps) {
             keepCalls(c);
           }}
           close={close}
+          stop={() => tell({ kind: "end" })}
         />
       )}
       {timerOpen && <TimerSheet on={timerOpen} now={clock} tell={tell} close={close} />}

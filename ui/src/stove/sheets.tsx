@@ -332,10 +332,12 @@ export function KeysSheet({
   calls,
   setCalls,
   close,
+  stop,
 }: {
   calls: Calls;
   setCalls: (c: Calls) => void;
   close: () => void;
+  stop: () => void;
 }) {
   const each = [
     ["sound", "Sound"],
@@ -355,6 +357,12 @@ export function KeysSheet({
               {name}: {calls[key] ? "on" : "off"}
             </button>
           ))}
+        </div>
+        <div className="stove-taps">
+          <a href="/bench" target="_blank" rel="noreferrer" className="stove-leave">
+            Bench: drive scale and probe by hand
+          </a>
+          <button onClick={stop}>Stop cooking here</button>
         </div>
         <dl className="keys">
           {stoveKeys.map(([key, what]) => (

@@ -117,6 +117,43 @@ test("an evening of two dishes on two screens, with scale and probe, outlives a 
   const after = await heading();
   await expect(phone.getByRole("heading", { level: 1 })).toHaveText(after);
 
+  // From tap to changed screen, and to the other one.
+  const changes = (p: Page) =>
+    p.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          const watch = new MutationObserver(() => {
+            watch.disconnect();
+            resolve(Date.now());
+          });
+          const held = document.querySelector(".stove-count");
+          if (held)
+            watch.observe(held, {
+              characterData: true,
+              subtree: true,
+              childList: true,
+            });
+        }),
+    );
+  let [own, other] = [Infinity, Infinity];
+  for (const key of ["Backspace", "Enter", "Backspace", "Enter"]) {
+    const [here, there] = [changes(page), changes(phone)];
+    await page.evaluate((k) => {
+      (window as { tapped?: number }).tapped = Date.now();
+      window.dispatchEvent(new KeyboardEvent("keydown", { key: k }));
+    }, key);
+    const at = await page.evaluate(
+      () => (window as { tapped?: number }).tapped ?? 0,
+    );
+    own = Math.min(own, (await here) - at);
+    other = Math.min(other, (await there) - at);
+  }
+  console.log(
+    `from tap to changed screen ${own} ms, to the other screen ${other} ms`,
+  );
+  expect(own).toBeLessThan(100);
+  expect(other).toBeLessThan(300);
+
   // The phone does what there is, until the salt goes in; there it is held back.
   for (let i = 0; i < 30; i++) {
     const text = await heading();
@@ -161,7 +198,10 @@ test("an evening of two dishes on two screens, with scale and probe, outlives a 
 
   // A deviation, and its undoing.
   await page.keyboard.press("d");
-  await page.getByRole("button", { name: /^no .*tomato/ }).first().click();
+  await page
+    .getByRole("button", { name: /^no .*tomato/ })
+    .first()
+    .click();
   await expect(
     phone.getByRole("button", { name: /tomato.*left out/ }),
   ).toBeVisible();

@@ -257,3 +257,33 @@ func TestTheLikelyDeviationsAreOneTapAway(t *testing.T) {
 	}
 	require.Equal(t, []string{"2 minutes longer", "5 minutes longer", "hotter", "cooler"}, said)
 }
+
+func TestNothingIsInMoreThanOnce(t *testing.T) {
+	p := soup()
+	p.Moves[4].Takes = append(p.Moves[4].Takes, p.Moves[1].Takes...) // the onion once more
+	e := &evening{t: t, p: p, now: began}
+	e.cookAll()
+	s := e.state()
+	require.InDelta(t, 1, s.In["onion"], 0)
+}
+
+func TestMoreTimeCountsFromNowWhereTheTimeWasUp(t *testing.T) {
+	e := &evening{t: t, p: soup(), now: began}
+	n := e.tell(stove.Event{Kind: stove.StartTimer, Move: "press", Amount: 2})
+	e.now += 10 * minute
+	e.tell(stove.Event{Kind: stove.Longer, Of: n, Amount: 5})
+	require.Equal(t, began+15*minute, e.view().Fire[0].Timer.Ends)
+	e.now += minute
+	e.tell(stove.Event{Kind: stove.Longer, Of: n, Amount: 2})
+	require.Equal(t, began+17*minute, e.view().Fire[0].Timer.Ends, "while it runs, from its end")
+}
+
+func TestWhatWaitsForSomethingIsNotBegun(t *testing.T) {
+	e := &evening{t: t, p: soup(), now: began}
+	e.tell(stove.Event{Kind: stove.Done, Move: "press"})
+	e.tell(stove.Event{Kind: stove.Done, Move: "fry"})
+	e.tell(stove.Event{Kind: stove.Later, Move: "salt"})
+	lane := e.view().Lanes[0]
+	require.Equal(t, "salt", lane.Now.Move.ID, "all else waits for it")
+	require.False(t, lane.Next[0].Ready)
+}

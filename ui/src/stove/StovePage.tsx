@@ -156,7 +156,13 @@ function Cooking({ id, data, stove }: CookingProps) {
         <div className="stove-main">
           <Says says={view.says} tell={tell} />
           {state.weighing ? (
-            <Weighing now={now} devices={stove.devices} program={program} tell={tell} />
+            <Weighing
+              now={now}
+              devices={stove.devices}
+              program={program}
+              tell={tell}
+              sound={calls.sound}
+            />
           ) : step ? (
             <Now
               step={step}

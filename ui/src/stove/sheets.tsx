@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 
 import { api } from "../api/client";
 import type {
@@ -14,7 +14,7 @@ import type {
 } from "../api/types";
 import { Sheet } from "../shared/Sheet";
 import type { Told } from "./queue";
-import type { Calls } from "./signal";
+import { ring, type Calls } from "./signal";
 import { countdown } from "./words";
 
 interface SheetProps {
@@ -384,22 +384,28 @@ interface WeighingProps {
   devices: DevicesNow | null;
   program: Program;
   tell: (e: Told) => void;
+  /** Whether a tone says that it is right. */
+  sound: boolean;
 }
 
 /** A weighing under way: what is still to come, as large as it gets. */
-export function Weighing({ now, devices, program, tell }: WeighingProps) {
+export function Weighing({ now, devices, program, tell, sound }: WeighingProps) {
   const w = now.state.weighing;
-  if (!w) return null;
-  const name = w.line
+  const asked = w?.asked ?? 0;
+  const name = w?.line
     ? program.lines.find((l) => l.id === w.line)?.name
-    : program.moves.find((m) => m.id === w.move)?.name;
+    : program.moves.find((m) => m.id === w?.move)?.name;
   const scale = devices?.scale;
-  const grams = scale ? scale.grams - w.zero : (now.weight?.grams ?? 0);
-  const short = w.asked - grams;
-  const right = w.asked > 0 && Math.abs(short) <= Math.max(1, 0.03 * w.asked);
-  let say = w.asked > 0 ? `${Math.round(Math.max(0, short))} g more` : `${Math.round(grams)} g`;
+  const grams = scale ? scale.grams - (w?.zero ?? 0) : (now.weight?.grams ?? 0);
+  const short = asked - grams;
+  const right = asked > 0 && Math.abs(short) <= Math.max(1, 0.03 * asked);
+  let say = asked > 0 ? `${Math.round(Math.max(0, short))} g more` : `${Math.round(grams)} g`;
   if (right) say = "That is it";
-  else if (w.asked > 0 && short < 0) say = `${Math.round(-short)} g too much`;
+  else if (asked > 0 && short < 0) say = `${Math.round(-short)} g too much`;
+  useEffect(() => {
+    if (right && sound) ring();
+  }, [right, sound]);
+  if (!w) return null;
   if (scale?.off) say = "The scale is off";
   if (scale?.overload) say = "Too heavy for the scale";
   return (

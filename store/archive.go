@@ -33,6 +33,8 @@ type Revision struct {
 	Made   string          `json:"made"`
 	What   string          `json:"what"`
 	Body   json.RawMessage `json:"body"`
+	// Screen is the one that made it.
+	Screen string `json:"screen,omitempty"`
 	// Source is the number of the text in the history, from 1, that was taken out
 	// of the body; 0 where the body is whole.
 	Source int `json:"source,omitempty"`
@@ -93,6 +95,8 @@ type EntryRow struct {
 	Key  string          `json:"key"`
 	Made string          `json:"made"`
 	Body json.RawMessage `json:"body"`
+	// Screen is the one that made it.
+	Screen string `json:"screen,omitempty"`
 }
 
 // Export reads the whole kitchen as it is at one moment: first what it says of
@@ -133,10 +137,10 @@ func (s *Store) Export(ctx context.Context, entries func([]EntryRow) error, dish
 
 func revisions(ctx context.Context, tx *sql.Tx, dish string) ([]Revision, error) {
 	var list []Revision
-	err := each(ctx, tx, `SELECT number, parent, made, what, body FROM revisions WHERE dish = ? ORDER BY number`, func(scan func(...any) error) error {
+	err := each(ctx, tx, `SELECT number, parent, made, what, body, screen FROM revisions WHERE dish = ? ORDER BY number`, func(scan func(...any) error) error {
 		var r Revision
 		var body string
-		err := scan(&r.Number, &r.Parent, &r.Made, &r.What, &body)
+		err := scan(&r.Number, &r.Parent, &r.Made, &r.What, &body, &r.Screen)
 		r.Body = json.RawMessage(body)
 		list = append(list, r)
 		return err
@@ -146,10 +150,10 @@ func revisions(ctx context.Context, tx *sql.Tx, dish string) ([]Revision, error)
 
 func entryRows(ctx context.Context, tx *sql.Tx) ([]EntryRow, error) {
 	list := []EntryRow{}
-	err := each(ctx, tx, `SELECT kind, key, made, body FROM entries ORDER BY number`, func(scan func(...any) error) error {
+	err := each(ctx, tx, `SELECT kind, key, made, body, screen FROM entries ORDER BY number`, func(scan func(...any) error) error {
 		var e EntryRow
 		var body sql.NullString
-		err := scan(&e.Kind, &e.Key, &e.Made, &body)
+		err := scan(&e.Kind, &e.Key, &e.Made, &body, &e.Screen)
 		if body.Valid {
 			e.Body = json.RawMessage(body.String)
 		}
@@ -159,7 +163,12 @@ func entryRows(ctx context.Context, tx *sql.Tx) ([]EntryRow, error) {
 	return list, err
 }
 
-func each(ctx context.Context, tx *sql.Tx, query string, take func(scan func(...any) error) error, args ...any) error {
+// queryer is a database or a transaction on it.
+type queryer interface {
+	QueryContext(ctx context.Context, query string, args ...any) (*sql.Rows, error)
+}
+
+func each(ctx context.Context, tx queryer, query string, take func(scan func(...any) error) error, args ...any) error {
 	rows, err := tx.QueryContext(ctx, query, args...)
 	if err != nil {
 		return fmt.Errorf("read the kitchen: %w", err)
@@ -226,7 +235,7 @@ func restoreEntries(ctx context.Context, tx *sql.Tx, entries []EntryRow, done *R
 			continue
 		}
 		body := sql.NullString{String: string(e.Body), Valid: e.Body != nil && string(e.Body) != "null"}
-		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body) VALUES (?, ?, ?, ?)`, e.Kind, e.Key, e.Made, body); err != nil {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, e.Kind, e.Key, e.Made, body, e.Screen); err != nil {
 			return fmt.Errorf("restore %s %s: %w", e.Kind, e.Key, err)
 		}
 		done.Entries++
@@ -274,7 +283,7 @@ func (s *Store) restoreDish(ctx context.Context, tx *sql.Tx, h History, done *Re
 		}
 	}
 	for _, r := range h.Revisions[len(have):] {
-		if _, err := tx.ExecContext(ctx, `INSERT INTO revisions (dish, number, parent, made, what, body) VALUES (?, ?, ?, ?, ?, ?)`, h.ID, r.Number, r.Parent, r.Made, r.What, string(r.Body)); err != nil {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO revisions (dish, number, parent, made, what, body, screen) VALUES (?, ?, ?, ?, ?, ?, ?)`, h.ID, r.Number, r.Parent, r.Made, r.What, string(r.Body), r.Screen); err != nil {
 			return fmt.Errorf("restore dish %s: %w", h.ID, err)
 		}
 	}

@@ -75,6 +75,8 @@ type Dish struct {
 	Edit     int64
 	Revision int64
 	What     string
+	// Screen is the one that made this revision.
+	Screen   string
 	CanUndo  bool
 	CanRedo  bool
 	Document Document
@@ -111,6 +113,7 @@ func (s *Store) Create(ctx context.Context, doc Document) (Dish, error) {
 	if err != nil {
 		return Dish{}, err
 	}
+	s.tell(DishKept, id.String())
 	return s.Dish(ctx, id.String())
 }
 
@@ -122,7 +125,7 @@ func (s *Store) revise(ctx context.Context, tx *sql.Tx, id string, number int64,
 	if err != nil {
 		return fmt.Errorf("encode document: %w", err)
 	}
-	_, err = tx.ExecContext(ctx, `INSERT INTO revisions (dish, number, parent, made, what, body) VALUES (?, ?, ?, ?, ?, ?)`, id, number, parent, s.stamp(), what, string(body))
+	_, err = tx.ExecContext(ctx, `INSERT INTO revisions (dish, number, parent, made, what, body, screen) VALUES (?, ?, ?, ?, ?, ?, ?)`, id, number, parent, s.stamp(), what, string(body), screenOf(ctx))
 	if err != nil {
 		return fmt.Errorf("insert revision: %w", err)
 	}
@@ -147,12 +150,13 @@ func index(ctx context.Context, tx *sql.Tx, id string, doc Document) error {
 
 const selectDish = `SELECT d.id, d.created, d.changed, d.edit, d.revision, r.what, r.body, r.parent IS NOT NULL,
   EXISTS (SELECT 1 FROM revisions c WHERE c.dish = d.id AND c.parent = d.revision)
+  , r.screen
   FROM dishes d JOIN revisions r ON r.dish = d.id AND r.number = d.revision`
 
 func scan(row interface{ Scan(...any) error }) (Dish, error) {
 	var d Dish
 	var created, changed, body string
-	if err := row.Scan(&d.ID, &created, &changed, &d.Edit, &d.Revision, &d.What, &body, &d.CanUndo, &d.CanRedo); err != nil {
+	if err := row.Scan(&d.ID, &created, &changed, &d.Edit, &d.Revision, &d.What, &body, &d.CanUndo, &d.CanRedo, &d.Screen); err != nil {
 		return Dish{}, err
 	}
 	var err1, err2 error
@@ -241,7 +245,7 @@ func (s *Store) Save(ctx context.Context, id string, edit int64, what string, do
 // change moves a dish to the revision that work returns, if it is still at
 // the given edit.
 func (s *Store) change(ctx context.Context, id string, edit int64, work func(*sql.Tx, int64) (int64, error)) error {
-	return s.inTx(ctx, func(tx *sql.Tx) error {
+	err := s.inTx(ctx, func(tx *sql.Tx) error {
 		var have, current int64
 		err := tx.QueryRowContext(ctx, `SELECT edit, revision FROM dishes WHERE id = ?`, id).Scan(&have, &current)
 		switch {
@@ -261,6 +265,10 @@ func (s *Store) change(ctx context.Context, id string, edit int64, work func(*sq
 		}
 		return nil
 	})
+	if err == nil {
+		s.tell(DishKept, id)
+	}
+	return err
 }
 
 // Undo goes back to the revision that the current one was made from. The

@@ -18,6 +18,8 @@ const (
 	StoveEntry    = "stove"
 	TrialEntry    = "trial"
 	MeasuredEntry = "measured"
+	// DishKept is told of a dish, which is no entry.
+	DishKept = "dish"
 )
 
 // Entry is one thing the cook has said about the kitchen, as JSON.
@@ -38,19 +40,23 @@ func (s *Store) SaveEntry(ctx context.Context, kind, key string, body []byte) er
 	if body != nil {
 		text = sql.NullString{String: string(body), Valid: true}
 	}
-	return s.inTx(ctx, func(tx *sql.Tx) error {
-		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body) VALUES (?, ?, ?, ?)`, kind, key, s.stamp(), text); err != nil {
+	err := s.inTx(ctx, func(tx *sql.Tx) error {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, key, s.stamp(), text, screenOf(ctx)); err != nil {
 			return fmt.Errorf("keep %s %s: %w", kind, key, err)
 		}
 		return nil
 	})
+	if err == nil {
+		s.tell(kind, key)
+	}
+	return err
 }
 
 // SaveEntries keeps several bodies of one kind at once, all of them or none.
 func (s *Store) SaveEntries(ctx context.Context, kind string, entries []Entry) error {
 	return s.inTx(ctx, func(tx *sql.Tx) error {
 		for _, e := range entries {
-			if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body) VALUES (?, ?, ?, ?)`, kind, e.Key, s.stamp(), string(e.Body)); err != nil {
+			if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, e.Key, s.stamp(), string(e.Body), screenOf(ctx)); err != nil {
 				return fmt.Errorf("keep %s %s: %w", kind, e.Key, err)
 			}
 		}
@@ -164,7 +170,7 @@ func (s *Store) ChangeEntry(ctx context.Context, kind, key string, version int64
 			return ErrChanged
 		}
 		text := sql.NullString{String: string(body), Valid: body != nil}
-		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body) VALUES (?, ?, ?, ?)`, kind, key, s.stamp(), text); err != nil {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, key, s.stamp(), text, screenOf(ctx)); err != nil {
 			return fmt.Errorf("keep %s %s: %w", kind, key, err)
 		}
 		return nil
@@ -172,6 +178,7 @@ func (s *Store) ChangeEntry(ctx context.Context, kind, key string, version int64
 	if err != nil {
 		return Entry{}, err
 	}
+	s.tell(kind, key)
 	return latest(ctx, s.read, kind, key)
 }
 

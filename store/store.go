@@ -28,6 +28,18 @@ type Store struct {
 	read  *sql.DB
 	lock  *os.File
 	now   func() time.Time
+	// told hears of everything that is kept, once it is.
+	told func(kind, key string)
+}
+
+// OnKept has a function hear of everything that is kept: its kind and key. It is
+// set before the store is used, and must not wait.
+func (s *Store) OnKept(told func(kind, key string)) { s.told = told }
+
+func (s *Store) tell(kind, key string) {
+	if s.told != nil {
+		s.told(kind, key)
+	}
 }
 
 // fileName is the kitchen's file within its data folder.

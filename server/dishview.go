@@ -13,12 +13,14 @@ import (
 
 // DishView is a dish with everything computed from it.
 type DishView struct {
-	ID         string          `json:"id"`
-	Edit       int64           `json:"edit"`
-	Changed    time.Time       `json:"changed"`
-	CanUndo    bool            `json:"canUndo"`
-	CanRedo    bool            `json:"canRedo"`
-	What       string          `json:"what"`
+	ID      string    `json:"id"`
+	Edit    int64     `json:"edit"`
+	Changed time.Time `json:"changed"`
+	CanUndo bool      `json:"canUndo"`
+	CanRedo bool      `json:"canRedo"`
+	What    string    `json:"what"`
+	// Screen is the one that made this revision, empty on the machine itself.
+	Screen     string          `json:"screen"`
 	Document   store.Document  `json:"document"`
 	Slots      []swap.Slot     `json:"slots"`
 	Roles      []swap.LineRole `json:"roles"`
@@ -78,7 +80,7 @@ func guarded(dish, part string, work func() error) (fault *Fault) {
 
 // viewDish computes a dish, part by part.
 func (k *Kitchen) viewDish(d store.Dish) DishView {
-	v := DishView{ID: d.ID, Edit: d.Edit, Changed: d.Changed, CanUndo: d.CanUndo, CanRedo: d.CanRedo, What: d.What, Document: d.Document,
+	v := DishView{ID: d.ID, Edit: d.Edit, Changed: d.Changed, CanUndo: d.CanUndo, CanRedo: d.CanRedo, What: d.What, Screen: d.Screen, Document: d.Document,
 		Slots: []swap.Slot{}, Roles: []swap.LineRole{}, Adaptation: swap.Nothing(), Faults: []Fault{}}
 	core := k.Core()
 	part := func(name string, work func() error) {

@@ -99,15 +99,15 @@ func fresh(c fiber.Ctx) error {
 	return c.Next()
 }
 
-// sameOrigin answers only to the names of this machine, so that no foreign name
+// sameOrigin answers only to the names of the kitchen, so that no foreign name
 // can be pointed at it, and refuses changes that another site's page asks for.
-func sameOrigin(c fiber.Ctx) error {
+func (k *Kitchen) sameOrigin(c fiber.Ctx) error {
 	refused := func(why string) error {
 		c.Response().SetConnectionClose()
 		return problem{Title: "Refused", Status: fiber.StatusForbidden, Detail: why}
 	}
-	if hosts(c) > 1 || !ownName(string(c.Request().Header.Host())) || !ownName(c.Host()) {
-		return refused("This kitchen answers only on its own machine.")
+	if hosts(c) > 1 || !k.named(string(c.Request().Header.Host())) || !k.named(c.Host()) {
+		return refused("This kitchen answers only to its own names.")
 	}
 	origin := c.Get("Origin")
 	if origin == "" || c.Method() == fiber.MethodGet || c.Method() == fiber.MethodHead {

@@ -171,6 +171,14 @@ func (k *Kitchen) BeginCooking(ctx context.Context, p stove.Program, done []stov
 	return id.String(), k.Store.SaveEntry(ctx, store.CookEntry, id.String(), body)
 }
 
+// kept tells all screens of something that was kept. Events of a cook-through are
+// told by themselves.
+func (h *hearth) kept(kind, key string) {
+	if kind != store.StoveEntry {
+		h.broadcast("kept", map[string]any{"kind": kind, "key": key})
+	}
+}
+
 // broadcast tells all screens; one that does not listen loses its stream and
 // catches up when it opens another.
 func (h *hearth) broadcast(event string, v any) {

@@ -41,6 +41,8 @@ type Kitchen struct {
 	// archives are the turns of those that go out or come in.
 	archives chan struct{}
 	hearth   *hearth
+	// access guards it where other machines can reach it; nil where they cannot.
+	access *Access
 }
 
 // Core is everything that is computed from a larder. It is never changed.
@@ -94,10 +96,13 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	})
 	app.Use(recoverer.New())
 	app.Use(secure)
-	app.Use(sameOrigin)
+	app.Use(k.sameOrigin)
 	app.Use(bounded)
 	app.Use(compress.New(compress.Config{Next: func(c fiber.Ctx) bool { return c.Path() == streamPath }}))
-	api := app.Group("/api", fresh)
+	if k.Store != nil {
+		k.Store.OnKept(k.hearth.kept)
+	}
+	api := app.Group("/api", fresh, k.signedIn)
 	type handler = func(*Kitchen, fiber.Ctx) error
 	get := func(path string, h handler) {
 		api.Add([]string{fiber.MethodGet, fiber.MethodHead}, path, k.answering(h))
@@ -147,6 +152,18 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	post("/bench", (*Kitchen).driveBench)
 	post("/bench/scale", (*Kitchen).bridgeScale)
 	post("/bench/probe", (*Kitchen).bridgeProbe)
+	get("/session", (*Kitchen).showSession)
+	post("/session", (*Kitchen).signIn)
+	remove("/session", (*Kitchen).signOut)
+	post("/session/codes", (*Kitchen).showCode)
+	get("/access", (*Kitchen).showAccess)
+	remove("/sessions/:id", (*Kitchen).signOut)
+	post("/links", (*Kitchen).makeLink)
+	remove("/links/:id", (*Kitchen).takeLinkBack)
+	get("/guest/:token", (*Kitchen).showGuest)
+	post("/guest/:token/tick", (*Kitchen).tickGuest)
+	post("/days/:id/tick", (*Kitchen).tickDay)
+	get("/dishes/:id/past", (*Kitchen).past)
 	get("/rules", (*Kitchen).rules)
 	get("/dishes", (*Kitchen).dishes)
 	post("/dishes", (*Kitchen).createDish)

@@ -59,6 +59,14 @@ type api struct {
 	LearnedView    server.LearnedView
 	BenchView      server.BenchView
 	BenchRequest   server.BenchRequest
+	SessionView    server.SessionView
+	SignInRequest  server.SignInRequest
+	AccessView     server.AccessView
+	ShownCode      server.ShownCode
+	LinkRequest    server.LinkRequest
+	GuestView      server.GuestView
+	TickRequest    server.TickRequest
+	Past           store.Past
 }
 
 func main() {

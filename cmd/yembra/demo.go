@@ -28,7 +28,10 @@ func (d demoCommand) Run() error {
 		defer os.RemoveAll(made)
 		folder = made
 	}
-	return serve(d.Addr, folder, "", true)
+	if !loopback(d.Addr) {
+		return fmt.Errorf("the demo is served on this machine only; %s could be reached from others", d.Addr)
+	}
+	return serve(serving{addr: d.Addr, folder: folder, fresh: true})
 }
 
 // layOut fills the demo kitchen.

@@ -8,7 +8,6 @@ import (
 	"errors"
 	"fmt"
 	"io"
-	"net"
 	"os"
 	"os/signal"
 	"path/filepath"
@@ -18,7 +17,6 @@ import (
 	_ "time/tzdata" // schedules name zones on machines without them
 
 	"github.com/alecthomas/kong"
-	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/day"
 	"yembra/core/larder"
@@ -34,26 +32,30 @@ import (
 var version = "dev"
 
 type commands struct {
-	Serve   serveCommand   `cmd:"" help:"Serve the kitchen in a data folder."`
-	Demo    demoCommand    `cmd:"" help:"Serve the demo kitchen, freshly laid out."`
-	Backup  backupCommand  `cmd:"" help:"Write a kitchen to an archive of open formats."`
-	Check   checkCommand   `cmd:"" help:"Tell whether a kitchen is whole."`
-	Restore restoreCommand `cmd:"" help:"Bring an archive into a kitchen; nothing in it is lost."`
-	Read    readCommand    `cmd:"" help:"Read a recipe and print what was understood."`
-	Adapt   adaptCommand   `cmd:"" help:"Adapt a read recipe (a request as for POST /api/adapt)."`
-	Plan    planCommand    `cmd:"" help:"Plan a day (a request as for POST /api/plan)."`
-	Proof   proofCommand   `cmd:"" help:"Read recipes, adapt them and print the cards with what reading them back finds."`
+	Serve      serveCommand      `cmd:"" help:"Serve the kitchen in a data folder."`
+	Demo       demoCommand       `cmd:"" help:"Serve the demo kitchen, freshly laid out."`
+	Passphrase passphraseCommand `cmd:"" help:"Set the passphrase with which other screens sign in."`
+	Backup     backupCommand     `cmd:"" help:"Write a kitchen to an archive of open formats."`
+	Check      checkCommand      `cmd:"" help:"Tell whether a kitchen is whole."`
+	Restore    restoreCommand    `cmd:"" help:"Bring an archive into a kitchen; nothing in it is lost."`
+	Read       readCommand       `cmd:"" help:"Read a recipe and print what was understood."`
+	Adapt      adaptCommand      `cmd:"" help:"Adapt a read recipe (a request as for POST /api/adapt)."`
+	Plan       planCommand       `cmd:"" help:"Plan a day (a request as for POST /api/plan)."`
+	Proof      proofCommand      `cmd:"" help:"Read recipes, adapt them and print the cards with what reading them back finds."`
 }
 
 type listen struct {
-	Addr string `help:"Address to listen on; only this machine's own." default:"127.0.0.1:8765"`
+	Addr string `help:"Address to listen on. One that other machines can reach needs a passphrase, and is served over TLS." default:"127.0.0.1:8765"`
 	Data string `help:"Data folder." type:"path"`
 }
 
 type (
 	serveCommand struct {
 		listen
-		Backups string `help:"Folder of the backups that are made every day; a folder of the kitchen's when left out." type:"path"`
+		Name    []string `help:"Further names by which other machines know this one." placeholder:"HOST"`
+		Cert    string   `help:"Certificate in PEM form; without it the program makes one." type:"existingfile"`
+		Key     string   `help:"Key of the certificate." type:"existingfile"`
+		Backups string   `help:"Folder of the backups that are made every day; a folder of the kitchen's when left out." type:"path"`
 	}
 	demoCommand struct {
 		listen
@@ -135,7 +137,7 @@ func (s serveCommand) Run() error {
 	if backups == "" {
 		backups = filepath.Join(folder, "backups")
 	}
-	return serve(s.Addr, folder, backups, false)
+	return serve(serving{addr: s.Addr, folder: folder, backups: backups, names: s.Name, cert: s.Cert, key: s.Key})
 }
 
 // dataFolder is the folder named, or the user's own.
@@ -225,30 +227,30 @@ func (c checkCommand) Run() error {
 	return nil
 }
 
-// serve opens the kitchen and serves it until it is told to stop, with backups
-// of it in a folder unless that is empty.
-func serve(addr, folder, backups string, fresh bool) error {
-	if err := loopback(addr); err != nil {
-		return err
-	}
+// serve opens the kitchen and serves it until it is told to stop.
+func serve(s serving) error {
 	k, err := core()
 	if err != nil {
 		return err
 	}
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	if fresh {
-		if err := store.Clear(folder); err != nil {
+	network, err := s.guard(k)
+	if err != nil {
+		return err
+	}
+	if s.fresh {
+		if err := store.Clear(s.folder); err != nil {
 			return err
 		}
 	}
-	if k.Store, err = store.Open(ctx, folder, time.Now); err != nil {
+	if k.Store, err = store.Open(ctx, s.folder, time.Now); err != nil {
 		return err
 	}
 	if err := k.Refresh(ctx); err != nil {
 		return errors.Join(err, k.Store.Close())
 	}
-	if fresh {
+	if s.fresh {
 		if err := layOut(ctx, k); err != nil {
 			return errors.Join(err, k.Store.Close())
 		}
@@ -260,26 +262,13 @@ func serve(addr, folder, backups string, fresh bool) error {
 	app := server.New(k, server.Pages{Files: files})
 	var keeping sync.WaitGroup
 	keeping.Go(func() { k.MindStove(ctx) })
-	if backups != "" {
-		keeping.Go(func() { k.KeepBackups(ctx, backups, time.Now) })
+	if s.backups != "" {
+		keeping.Go(func() { k.KeepBackups(ctx, s.backups, time.Now) })
 	}
-	fmt.Printf("Yembra %s serves the kitchen at http://%s (stop with Ctrl+C)\n", version, addr)
-	err = app.Listen(addr, fiber.ListenConfig{DisableStartupMessage: true, GracefulContext: ctx, ShutdownTimeout: 4 * time.Second})
+	err = s.listen(ctx, app, network)
 	stop()
 	keeping.Wait()
 	return errors.Join(err, k.Store.Close())
-}
-
-// loopback refuses addresses that other machines could reach.
-func loopback(addr string) error {
-	host, _, err := net.SplitHostPort(addr)
-	if err != nil {
-		return fmt.Errorf("the address %q is not HOST:PORT: %w", addr, err)
-	}
-	if ip := net.ParseIP(host); host != "localhost" && (ip == nil || !ip.IsLoopback()) {
-		return fmt.Errorf("the address %q could be reached from other machines; this version serves only its own (127.0.0.1 or localhost)", addr)
-	}
-	return nil
 }
 
 func input(file string) ([]byte, error) {

@@ -42,6 +42,14 @@ export interface Schema {
   LearnedView: LearnedView;
   BenchView: BenchView;
   BenchRequest: BenchRequest;
+  SessionView: SessionView;
+  SignInRequest: SignInRequest;
+  AccessView: AccessView;
+  ShownCode: ShownCode;
+  LinkRequest: LinkRequest;
+  GuestView: GuestView;
+  TickRequest: TickRequest;
+  Past: Past;
 }
 export interface DishView {
   id: string;
@@ -50,6 +58,7 @@ export interface DishView {
   canUndo: boolean;
   canRedo: boolean;
   what: string;
+  screen: string;
   document: Document;
   slots: Slot[];
   roles: LineRole[];
@@ -1484,4 +1493,76 @@ export interface BenchRequest {
   rise: number | null;
   probeBattery: number | null;
   scene: string;
+}
+export interface SessionView {
+  needed: boolean;
+  signedIn: boolean;
+  id: string;
+  name: string;
+  token: string;
+}
+export interface SignInRequest {
+  passphrase: string;
+  code: string;
+  name: string;
+}
+export interface AccessView {
+  open: boolean;
+  addresses: string[];
+  fingerprint: string;
+  screens: Session[];
+  links: Link[];
+  own: string;
+}
+export interface Session {
+  id: string;
+  name: string;
+  made: number;
+  seen: number;
+}
+export interface Link {
+  id: string;
+  kind: string;
+  about: string;
+  name: string;
+  made: number;
+  until: number;
+  used: number;
+}
+export interface ShownCode {
+  url: string;
+  until: number;
+  rows: string[];
+  link: Link | null;
+}
+export interface LinkRequest {
+  kind: string;
+  about: string;
+  hours: number;
+}
+export interface GuestView {
+  kind: string;
+  name: string;
+  until: number;
+  card: Card | null;
+  tasks: GuestTask[];
+  shopping: List | null;
+  ticked: string[];
+}
+export interface GuestTask {
+  start: string;
+  name: string;
+  text: string;
+  cue: string;
+}
+export interface TickRequest {
+  item: string;
+  on: boolean;
+}
+export interface Past {
+  number: number;
+  made: string;
+  what: string;
+  screen: string;
+  now: boolean;
 }

@@ -1,0 +1,312 @@
+package server
+
+import (
+	"crypto/rand"
+	"crypto/subtle"
+	"encoding/base64"
+	"errors"
+	"fmt"
+	"net"
+	"slices"
+	"strings"
+	"sync"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/server/gate"
+	"yembra/store"
+)
+
+// Access is how a kitchen that other machines can reach is guarded. Without it
+// the kitchen answers only on its own machine, and nobody signs in.
+type Access struct {
+	// Passphrase is the hash of the kitchen's passphrase.
+	Passphrase string
+	// Names are the hosts that it answers to, beside those of this machine;
+	// Addresses where a screen finds it, the likeliest first.
+	Names     []string
+	Addresses []string
+	// Fingerprint is that of its certificate.
+	Fingerprint string
+	tries       gate.Tries
+	codes       codes
+	checking    sync.Mutex
+}
+
+// Guard makes the kitchen one that other machines can reach.
+func (k *Kitchen) Guard(a *Access) { k.access = a }
+
+// The cookie of a screen that has signed in, and the header that proves that a
+// change comes from its own page.
+const (
+	sessionCookie = "__Host-yembra"
+	csrfHeader    = "X-Yembra-Screen"
+	mostScreen    = 60
+)
+
+// open are the routes that answer without a session: to sign in, and for guests,
+// whose link is looked at there. Everything else under /api needs a session.
+var openRoutes = []string{"GET /api/health", "HEAD /api/health", "GET /api/session", "HEAD /api/session", "POST /api/session", "GET /api/guest/", "HEAD /api/guest/", "POST /api/guest/"}
+
+func opens(method, path string) bool {
+	return slices.ContainsFunc(openRoutes, func(r string) bool {
+		if strings.HasSuffix(r, "/") {
+			return strings.HasPrefix(method+" "+path, r)
+		}
+		return method+" "+path == r
+	})
+}
+
+// session is the screen of a request that has signed in.
+type sessionKey struct{}
+
+// signedIn lets only screens that have signed in past it, and changes only with
+// the token that their own page was given. The machine's own kitchen, which no
+// other machine can reach, asks nobody.
+func (k *Kitchen) signedIn(c fiber.Ctx) error {
+	if site := c.Get("Sec-Fetch-Site"); site == "cross-site" || site == "same-site" {
+		return problem{Title: "Refused", Status: fiber.StatusForbidden, Detail: "The request comes from another site."}
+	}
+	if k.access == nil || opens(c.Method(), c.Path()) {
+		return c.Next()
+	}
+	s, err := k.Store.SessionOf(c.Context(), c.Cookies(sessionCookie))
+	if errors.Is(err, store.ErrNoEntry) {
+		return problem{Title: "Not signed in", Status: fiber.StatusUnauthorized, Detail: "Sign in with the kitchen's passphrase, or scan a code on a screen that is in."}
+	}
+	if err != nil {
+		return err
+	}
+	if c.Method() != fiber.MethodGet && c.Method() != fiber.MethodHead && subtle.ConstantTimeCompare([]byte(c.Get(csrfHeader)), []byte(s.CSRF)) != 1 {
+		return problem{Title: "Refused", Status: fiber.StatusForbidden, Detail: "The change does not come from this kitchen's own page. Open it again and try once more."}
+	}
+	c.Locals(sessionKey{}, s)
+	c.SetContext(store.WithScreen(c.Context(), s.Name))
+	return c.Next()
+}
+
+// SessionView is what a screen is told of itself.
+type SessionView struct {
+	// Needed tells that screens sign in here, SignedIn that this one has.
+	Needed   bool   `json:"needed"`
+	SignedIn bool   `json:"signedIn"`
+	ID       string `json:"id"`
+	Name     string `json:"name"`
+	// Token goes with every change.
+	Token string `json:"token"`
+}
+
+// SignInRequest signs a screen in by the passphrase or by a code.
+type SignInRequest struct {
+	Passphrase string `json:"passphrase"`
+	Code       string `json:"code"`
+	Name       string `json:"name"`
+}
+
+func (k *Kitchen) showSession(c fiber.Ctx) error {
+	v := SessionView{Needed: k.access != nil}
+	if v.Needed {
+		s, err := k.Store.SessionOf(c.Context(), c.Cookies(sessionCookie))
+		if err != nil && !errors.Is(err, store.ErrNoEntry) {
+			return err
+		}
+		if err == nil {
+			v.SignedIn, v.ID, v.Name, v.Token = true, s.ID, s.Name, s.CSRF
+		}
+	}
+	return c.JSON(v)
+}
+
+// signIn makes a session for a screen that knows the passphrase, or has a code
+// that a screen that is in has shown it.
+func (k *Kitchen) signIn(c fiber.Ctx) error {
+	var r SignInRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	if k.access == nil {
+		return unprocessable("Nobody signs in to a kitchen that only its own machine can reach.", fieldError{"passphrase", "is not asked for"})
+	}
+	if r.Name = strings.TrimSpace(r.Name); r.Name == "" || len(r.Name) > mostScreen {
+		return unprocessable("A screen needs a name.", fieldError{"name", fmt.Sprintf("is empty or longer than %d letters", mostScreen)})
+	}
+	if err := k.access.let(r, time.Now()); err != nil {
+		return err
+	}
+	s, token, err := k.Store.SignIn(c.Context(), r.Name)
+	if err != nil {
+		return err
+	}
+	c.Cookie(&fiber.Cookie{Name: sessionCookie, Value: token, Path: "/", Secure: true, HTTPOnly: true, SameSite: fiber.CookieSameSiteStrictMode, MaxAge: int(store.SessionFor.Seconds())})
+	k.hearth.broadcast("kept", map[string]any{"kind": "screens", "key": s.ID})
+	return c.Status(fiber.StatusCreated).JSON(SessionView{Needed: true, SignedIn: true, ID: s.ID, Name: s.Name, Token: s.CSRF})
+}
+
+// let tells whether a screen may sign in.
+func (a *Access) let(r SignInRequest, now time.Time) error {
+	if r.Code != "" {
+		if !a.codes.take(r.Code, now) {
+			return problem{Title: "Not signed in", Status: fiber.StatusUnauthorized, Detail: "This code was used or its time is up. Ask the other screen for a new one."}
+		}
+		return nil
+	}
+	// One after the other: what a try costs in memory is never taken twice.
+	a.checking.Lock()
+	defer a.checking.Unlock()
+	if wait := a.tries.Wait(now); wait > 0 {
+		return problem{Title: "Wait", Status: fiber.StatusTooManyRequests, Detail: fmt.Sprintf("After wrong tries the kitchen waits: try again in %d seconds, or scan a code on a screen that is in.", int(wait.Seconds())+1)}
+	}
+	if !gate.Matches(a.Passphrase, r.Passphrase) {
+		a.tries.Wrong(now)
+		return problem{Title: "Not signed in", Status: fiber.StatusUnauthorized, Detail: "That is not the passphrase of this kitchen."}
+	}
+	a.tries.Right()
+	return nil
+}
+
+// signOut ends this screen's own session, another's, or all.
+func (k *Kitchen) signOut(c fiber.Ctx) error {
+	id := c.Params("id")
+	own, _ := c.Locals(sessionKey{}).(store.Session)
+	switch id {
+	case "":
+		id = own.ID
+	case "all":
+		id = ""
+	}
+	if k.access == nil {
+		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "Nobody is signed in to a kitchen that only its own machine can reach."}
+	}
+	if err := k.Store.SignOut(c.Context(), id); err != nil {
+		return err
+	}
+	if id == "" || id == own.ID {
+		c.Cookie(&fiber.Cookie{Name: sessionCookie, Path: "/", Secure: true, HTTPOnly: true, SameSite: fiber.CookieSameSiteStrictMode, MaxAge: -1, Expires: time.Unix(1, 0)})
+		c.Set("Clear-Site-Data", `"cache", "storage"`)
+	}
+	k.hearth.broadcast("kept", map[string]any{"kind": "screens", "key": id})
+	return c.SendStatus(fiber.StatusNoContent)
+}
+
+// AccessView is who can reach the kitchen, as its page shows it.
+type AccessView struct {
+	Open        bool            `json:"open"`
+	Addresses   []string        `json:"addresses"`
+	Fingerprint string          `json:"fingerprint"`
+	Screens     []store.Session `json:"screens"`
+	Links       []store.Link    `json:"links"`
+	// Own is the session of the screen that asks.
+	Own string `json:"own"`
+}
+
+func (k *Kitchen) showAccess(c fiber.Ctx) error {
+	v := AccessView{Addresses: []string{k.base(c)}, Screens: []store.Session{}}
+	var err error
+	if k.access != nil {
+		v.Open, v.Addresses, v.Fingerprint = true, k.access.Addresses, k.access.Fingerprint
+		if v.Screens, err = k.Store.Sessions(c.Context()); err != nil {
+			return err
+		}
+		own, _ := c.Locals(sessionKey{}).(store.Session)
+		v.Own = own.ID
+	}
+	if v.Links, err = k.Store.Links(c.Context()); err != nil {
+		return err
+	}
+	return c.JSON(v)
+}
+
+// base is the address under which other screens find the kitchen.
+func (k *Kitchen) base(c fiber.Ctx) string {
+	if k.access != nil && len(k.access.Addresses) > 0 {
+		return k.access.Addresses[0]
+	}
+	return "http://" + c.Host()
+}
+
+// ShownCode is an address with the picture to scan it by.
+type ShownCode struct {
+	URL   string `json:"url"`
+	Until int64  `json:"until"`
+	// Rows are those of the code to scan: 1 for dark.
+	Rows []string    `json:"rows"`
+	Link *store.Link `json:"link" jsonschema:"nullable"`
+}
+
+// codeFor is how long a code to sign in by is good.
+const codeFor = 3 * time.Minute
+
+// showCode draws a code by which another screen signs in once.
+func (k *Kitchen) showCode(c fiber.Ctx) error {
+	if k.access == nil {
+		return unprocessable("This kitchen can only be reached from its own machine. Serve it with --addr to let other screens in.", fieldError{"code", "has nothing to open"})
+	}
+	now := time.Now()
+	code, err := k.access.codes.draw(now)
+	if err != nil {
+		return err
+	}
+	return answerCode(c, k.base(c)+"/enter#"+code, now.Add(codeFor), nil)
+}
+
+func answerCode(c fiber.Ctx, url string, until time.Time, link *store.Link) error {
+	rows, err := gate.Picture(url)
+	if err != nil {
+		return err
+	}
+	return c.Status(fiber.StatusCreated).JSON(ShownCode{url, until.UnixMilli(), rows, link})
+}
+
+// codes are those by which a screen signs in once, by when they end.
+type codes struct {
+	sync.Mutex
+	good map[string]time.Time
+}
+
+func (x *codes) draw(now time.Time) (string, error) {
+	raw := make([]byte, 16)
+	if _, err := rand.Read(raw); err != nil {
+		return "", fmt.Errorf("draw a code: %w", err)
+	}
+	code := base64.RawURLEncoding.EncodeToString(raw)
+	x.Lock()
+	defer x.Unlock()
+	if x.good == nil {
+		x.good = map[string]time.Time{}
+	}
+	for c, until := range x.good {
+		if !now.Before(until) {
+			delete(x.good, c)
+		}
+	}
+	x.good[code] = now.Add(codeFor)
+	return code, nil
+}
+
+// take uses a code up.
+func (x *codes) take(code string, now time.Time) bool {
+	x.Lock()
+	defer x.Unlock()
+	until, known := x.good[code]
+	delete(x.good, code)
+	return known && now.Before(until)
+}
+
+// named tells whether the kitchen answers to a host, with or without a port.
+func (k *Kitchen) named(host string) bool {
+	if ownName(host) {
+		return true
+	}
+	if k.access == nil {
+		return false
+	}
+	name := host
+	if h, port, err := net.SplitHostPort(host); err == nil {
+		if strings.Trim(port, "0123456789") != "" {
+			return false
+		}
+		name = h
+	}
+	return slices.ContainsFunc(k.access.Names, func(n string) bool { return strings.EqualFold(n, strings.Trim(name, "[]")) })
+}

@@ -4,7 +4,7 @@ SHELL := /bin/bash
 ADDR ?= 127.0.0.1:8765
 VERSION := $(shell git describe --always --dirty 2>/dev/null || echo dev)
 STATICCHECK := honnef.co/go/tools/cmd/staticcheck@v0.8.2
-UI_SOURCES := $(shell find ui/src -type f) ui/index.html ui/vite.config.ts ui/package.json
+UI_SOURCES := $(shell find ui/src ui/public -type f) ui/index.html ui/vite.config.ts ui/package.json
 
 .PHONY: build demo test check bench generate clean fuzz
 
@@ -22,7 +22,7 @@ ui/dist/index.html: ui/node_modules/.installed $(UI_SOURCES)
 	rm -rf ui/dist/assets ui/dist/index.html
 	cd ui && npm run --silent build
 
-bin/yembra: ui/dist/index.html $(shell find cmd core demo formats knowledge server store ui/embed.go -type f) go.mod go.sum
+bin/yembra: ui/dist/index.html $(shell find cmd core demo devices formats knowledge server store ui/embed.go -type f) go.mod go.sum
 	go build -ldflags "-X main.version=$(VERSION)" -o $@ ./cmd/yembra
 
 demo: build
@@ -40,7 +40,7 @@ generate: ui/node_modules/.installed
 	cd ui && npm run --silent generate
 
 check: ui/node_modules/.installed ui/dist/index.html
-	@test -z "$$(gofmt -l cmd core demo formats knowledge server store ui/*.go)" || { gofmt -l cmd core demo formats knowledge server store ui/*.go; echo "run gofmt -w"; exit 1; }
+	@test -z "$$(gofmt -l cmd core demo devices formats knowledge server store ui/*.go)" || { gofmt -l cmd core demo devices formats knowledge server store ui/*.go; echo "run gofmt -w"; exit 1; }
 	go vet ./...
 	go run $(STATICCHECK) ./...
 	go run ./cmd/apischema | diff -q - ui/src/api/schema.json || { echo "ui/src/api is stale: run make generate"; exit 1; }

@@ -22,7 +22,29 @@ const nonceMark = "__NONCE__"
 
 func (p Pages) register(app *fiber.App) {
 	app.Add([]string{fiber.MethodGet, fiber.MethodHead}, "/assets/*", p.asset)
+	for name, kind := range shipped {
+		app.Add([]string{fiber.MethodGet, fiber.MethodHead}, "/"+name, p.file(name, kind))
+	}
 	app.Add([]string{fiber.MethodGet, fiber.MethodHead}, "/*", p.index)
+}
+
+// shipped are files that keep their names, so that a browser asks for them anew.
+var shipped = map[string]string{
+	"offline.js": "text/javascript; charset=utf-8", "manifest.webmanifest": "application/manifest+json",
+	"icon.svg": "image/svg+xml", "icon-192.png": "image/png", "icon-512.png": "image/png",
+}
+
+func (p Pages) file(name, kind string) fiber.Handler {
+	return func(c fiber.Ctx) error {
+		data, err := fs.ReadFile(p.Files, name)
+		if err != nil {
+			return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such file."}
+		}
+		c.Set("Content-Type", kind)
+		c.Set("Cache-Control", "no-cache")
+		c.Set("Content-Security-Policy", "default-src 'none'; connect-src 'self'; font-src 'self'; style-src 'self'; script-src 'self'; img-src 'self'")
+		return c.Send(data)
+	}
 }
 
 // asset serves a built file; their names change with their content, so they
@@ -57,7 +79,7 @@ func (p Pages) index(c fiber.Ctx) error {
 		return fmt.Errorf("make a nonce: %w", err)
 	}
 	nonce := base64.StdEncoding.EncodeToString(raw)
-	c.Set("Content-Security-Policy", fmt.Sprintf("default-src 'none'; script-src 'self'; style-src 'self' 'nonce-%s'; font-src 'self'; img-src 'self' data:; connect-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'", nonce))
+	c.Set("Content-Security-Policy", fmt.Sprintf("default-src 'none'; script-src 'self'; style-src 'self' 'nonce-%s'; font-src 'self'; img-src 'self' data:; connect-src 'self'; worker-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'", nonce))
 	c.Set("Content-Type", "text/html; charset=utf-8")
 	c.Set("Cache-Control", "no-store")
 	return c.Send(bytes.ReplaceAll(page, []byte(nonceMark), []byte(nonce)))

@@ -17,6 +17,12 @@ const queries = new QueryClient({
   defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 5_000 } },
 });
 
+// Shows what was seen last while the line is gone, and lets the page be put on a
+// phone's home screen.
+if (import.meta.env.PROD && "serviceWorker" in navigator) {
+  void navigator.serviceWorker.register("/offline.js").catch(() => undefined);
+}
+
 const root = document.getElementById("root");
 if (root) {
   createRoot(root).render(

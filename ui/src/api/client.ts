@@ -1,4 +1,6 @@
+import { changeHeaders, signedOut } from "../access/session";
 import type {
+  AccessView,
   Adaptation,
   BalanceView,
   BeginRequest,
@@ -18,8 +20,11 @@ import type {
   Event,
   FoodHit,
   FoodView,
+  GuestView,
   LearnedView,
   LineRequest,
+  LinkRequest,
+  Past,
   PriceView,
   Proposal,
   RecipeLine,
@@ -27,14 +32,18 @@ import type {
   Restored,
   RulesView,
   SaveRequest,
+  SessionView,
   Settings,
   Shelf,
+  ShownCode,
+  SignInRequest,
   StepRequest,
   StoveNow,
   StoveSummary,
   StoveView,
   Summary,
   Tap,
+  TickRequest,
   TrayItem,
   Trial,
 } from "./types";
@@ -59,7 +68,7 @@ interface ProblemBody {
 }
 
 async function request<T>(method: string, path: string, body?: unknown, edit?: number): Promise<T> {
-  const headers: Record<string, string> = { Accept: "application/json" };
+  const headers: Record<string, string> = { Accept: "application/json", ...changeHeaders(method) };
   const raw = body instanceof Blob;
   if (body !== undefined && !raw) headers["Content-Type"] = "application/json";
   if (edit !== undefined) headers["If-Match"] = `"${edit}"`;
@@ -77,6 +86,7 @@ async function request<T>(method: string, path: string, body?: unknown, edit?: n
       "The server cannot be reached. What you typed is kept here; try again once it runs.",
     );
   }
+  if (answer.status === 401 && path !== "/api/session") window.dispatchEvent(new Event(signedOut));
   if (!answer.ok) {
     const p = (await answer.json().catch(() => ({}))) as ProblemBody;
     throw new Problem(
@@ -151,6 +161,18 @@ export const api = {
   learned: () => request<LearnedView>("GET", "/api/learned"),
   unlearn: (key: string) => request<LearnedView>("DELETE", `/api/learned/${key}`),
   relearn: (key: string) => request<LearnedView>("POST", `/api/learned/${key}`),
+  session: () => request<SessionView>("GET", "/api/session"),
+  signIn: (r: SignInRequest) => request<SessionView>("POST", "/api/session", r),
+  signOut: (id: string) => request<undefined>("DELETE", `/api/sessions/${id}`),
+  showCode: () => request<ShownCode>("POST", "/api/session/codes"),
+  access: () => request<AccessView>("GET", "/api/access"),
+  makeLink: (r: LinkRequest) => request<ShownCode>("POST", "/api/links", r),
+  takeLinkBack: (id: string) => request<undefined>("DELETE", `/api/links/${id}`),
+  guest: (token: string) => request<GuestView>("GET", `/api/guest/${encodeURIComponent(token)}`),
+  tickGuest: (token: string, t: TickRequest) =>
+    request<string[]>("POST", `/api/guest/${encodeURIComponent(token)}/tick`, t),
+  tick: (day: string, t: TickRequest) => request<string[]>("POST", `/api/days/${day}/tick`, t),
+  past: (id: string) => request<Past[]>("GET", `/api/dishes/${id}/past`),
   bench: () => request<BenchView>("GET", "/api/bench"),
   driveBench: (r: Partial<BenchRequest>) => request<BenchView>("POST", "/api/bench", r),
   rules: () => request<RulesView>("GET", "/api/rules"),

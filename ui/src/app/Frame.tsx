@@ -7,9 +7,11 @@ import { NavLink, useLocation } from "react-router";
 import { api } from "../api/client";
 import { Sheet } from "../shared/Sheet";
 import { isTyping, keyList } from "./keys";
+import { useTold } from "./useTold";
 
 /** The top band with the places, search and help. */
 export function Frame({ children }: { children: React.ReactNode }) {
+  useTold();
   const [help, setHelp] = useState(false);
   const search = useRef<InputRef>(null);
   useEffect(() => {

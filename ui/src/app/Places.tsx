@@ -1,6 +1,7 @@
 import { lazy, Suspense } from "react";
 import { Navigate, Route, Routes } from "react-router";
 
+import { Door } from "../access/Door";
 import { Frame } from "./Frame";
 import { Loading } from "../shared/Loading";
 
@@ -17,6 +18,7 @@ const KitchenPage = lazy(() => import("../kitchen/KitchenPage"));
 const MethodStage = lazy(() => import("../method/MethodStage"));
 const BalanceStage = lazy(() => import("../balance/BalanceStage"));
 const CardStage = lazy(() => import("../card/CardStage"));
+const GuestPage = lazy(() => import("../access/GuestPage"));
 const StovePage = lazy(() => import("../stove/StovePage"));
 const BenchPage = lazy(() => import("../stove/BenchPage"));
 
@@ -25,10 +27,28 @@ export function Places() {
   return (
     <Suspense fallback={<Loading>Opening</Loading>}>
       <Routes>
-        <Route path="/stove/:id" element={<StovePage />} />
-        <Route path="*" element={<FramedPlaces />} />
+        <Route path="/guest/:token" element={<GuestPage />} />
+        <Route
+          path="*"
+          element={
+            <Door>
+              <OwnPlaces />
+            </Door>
+          }
+        />
       </Routes>
     </Suspense>
+  );
+}
+
+/** What the kitchen's own screens see. */
+function OwnPlaces() {
+  return (
+    <Routes>
+      <Route path="/stove/:id" element={<StovePage />} />
+      <Route path="/enter" element={<Navigate to="/dishes" replace />} />
+      <Route path="*" element={<FramedPlaces />} />
+    </Routes>
   );
 }
 

@@ -108,7 +108,9 @@ function Lines({ dish, groups, lit, light, open }: LinesProps) {
     <section className="doing" aria-label="What each line does">
       {dish.document.original.components.map((c, i) => (
         <div key={i}>
-          {dish.document.original.components.length > 1 && <h3>{c.name || "Main part"}</h3>}
+          {dish.document.original.components.length > 1 && (
+            <h2 className="part-name">{c.name || "Main part"}</h2>
+          )}
           <ul>
             {c.lines.map((l, j) => {
               const ref = refOf(i, j);

@@ -17,7 +17,7 @@ export function DayList({ view, choose }: { view: DayView; choose: (id: string) 
     <div className="day-list">
       {days.map((d) => (
         <section key={d.date}>
-          <h3>{d.date}</h3>
+          <h2>{d.date}</h2>
           <table>
             <thead className="hidden-visually">
               <tr>

@@ -5,6 +5,7 @@ import { Button, InputNumber, Segmented } from "antd";
 import { useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 
+import { GuestLink } from "../access/LinkSheet";
 import { api } from "../api/client";
 import type { DayDocument, DayView, Option } from "../api/types";
 import { KitForm } from "../kitchen/KitForm";
@@ -14,6 +15,7 @@ import { Sheet } from "../shared/Sheet";
 import { Chosen } from "./Chosen";
 import { DayList } from "./DayList";
 import { Shopping } from "./Shopping";
+import { useTicks } from "./useTicks";
 import { Timeline } from "./Timeline";
 import { span, wall, withZone } from "./clock";
 
@@ -27,6 +29,7 @@ export default function DayPage() {
   const key = ["day", id];
   const day = useQuery({ queryKey: key, queryFn: () => api.day(id) });
   const change = useMutation({
+    mutationKey: key,
     scope: { id: `day-${id}` },
     mutationFn: (c: Change) => {
       const now = queries.getQueryData<DayView>(key);
@@ -56,6 +59,7 @@ export default function DayPage() {
     mutationFn: () => api.beginStove({ dish: "", factor: 0, day: id }),
     onSuccess: (stove) => void go(`/stove/${stove.id}`),
   });
+  const tick = useTicks(id);
   const [shown, setShown] = useState("Plan");
   const [chosen, setChosen] = useState<string | null>(null);
   const [kit, setKit] = useState(false);
@@ -134,6 +138,11 @@ export default function DayPage() {
         <span className="card-exports">
           <a href={`/api/days/${id}/calendar`}>Calendar with alarms</a>
           <a href={`/api/days/${id}/shopping`}>Shopping as CSV</a>
+          <GuestLink
+            kind={shown === "Shopping" ? "shopping" : "day"}
+            about={id}
+            what={shown === "Shopping" ? "this shopping list" : "this day"}
+          />
           <Button type="link" onClick={() => window.print()}>
             Print
           </Button>
@@ -166,7 +175,7 @@ export default function DayPage() {
           <DayList view={view} choose={setChosen} />
         </>
       )}
-      {shown === "Shopping" && <Shopping view={view} change={set} />}
+      {shown === "Shopping" && <Shopping view={view} change={set} tick={tick} />}
       {shown === "Dishes" && <Menu view={view} set={set} remove={() => remove.mutate()} />}
       {kit && (
         <Sheet title="Cooks and kit of this day" close={() => setKit(false)} wide>

@@ -5,10 +5,11 @@ import type { DayDocument, DayView, Item } from "../api/types";
 interface Props {
   view: DayView;
   change: (d: Partial<DayDocument>) => void;
+  tick: (item: string, on: boolean) => void;
 }
 
 /** What to buy, by aisle, to be ticked off. */
-export function Shopping({ view, change }: Props) {
+export function Shopping({ view, change, tick }: Props) {
   const { ticked, have } = view.document;
   const aisles = [...new Set(view.shopping.items.map((i) => i.aisle))];
   const open = view.shopping.items.filter((i) => !ticked.includes(i.key)).length;
@@ -29,9 +30,7 @@ export function Shopping({ view, change }: Props) {
                   key={i.key}
                   item={i}
                   ticked={ticked.includes(i.key)}
-                  tick={(on) =>
-                    change({ ticked: on ? [...ticked, i.key] : ticked.filter((k) => k !== i.key) })
-                  }
+                  tick={(on) => tick(i.key, on)}
                   have={have[i.key] ?? 0}
                   setHave={(g) =>
                     change({

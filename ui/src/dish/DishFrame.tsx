@@ -13,6 +13,7 @@ import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
 import { TurnBack } from "../shared/TurnBack";
 import { tallyWords } from "../shared/format";
+import { PastSheet } from "./PastSheet";
 import { DishContext, useDish, type OpenDish } from "./useDish";
 
 const stages = [
@@ -117,8 +118,9 @@ function Band({ open }: { open: OpenDish }) {
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, [open, go, dish.id]);
+  const [past, setPast] = useState(false);
   return (
-    <div className="dish-band">
+    <section className="dish-band" aria-label="This dish">
       <div className="row">
         <Names open={open} />
         {dish.adaptation.swaps.length > 0 && <TallyView tally={dish.adaptation.tally} />}
@@ -131,6 +133,10 @@ function Band({ open }: { open: OpenDish }) {
           <span className="saved" role="status">
             {open.saving ? "Saving" : "Saved"}
           </span>
+          <Button type="link" size="small" onClick={() => setPast(true)}>
+            Changes
+          </Button>
+          {past && <PastSheet id={dish.id} close={() => setPast(false)} />}
           <RulesChip open={open} />
           <Tooltip title="Undo (Ctrl+Z)">
             <Button
@@ -169,7 +175,7 @@ function Band({ open }: { open: OpenDish }) {
           })}
         </ol>
       </nav>
-    </div>
+    </section>
   );
 }
 

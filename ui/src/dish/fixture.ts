@@ -42,6 +42,7 @@ export function dish(): DishView {
     changed: "2026-11-01T10:00:00Z",
     canUndo: true,
     canRedo: false,
+    screen: "",
     what: "used a swap",
     faults: [],
     slots: [

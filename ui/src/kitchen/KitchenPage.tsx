@@ -5,6 +5,7 @@ import { Button, Input, Select } from "antd";
 import { useRef, useState } from "react";
 import { NavLink } from "react-router";
 
+import { Screens } from "../access/Screens";
 import { api } from "../api/client";
 import type { Settings } from "../api/types";
 import { Loading } from "../shared/Loading";
@@ -158,6 +159,10 @@ export default function KitchenPage() {
       <section>
         <h2>What this kitchen has weighed</h2>
         <Learned />
+      </section>
+      <section>
+        <h2>Other screens and guests</h2>
+        <Screens />
       </section>
       <section>
         <h2>Backup</h2>

@@ -67,7 +67,7 @@ export default function OriginalStage() {
           </p>
         )}
       </section>
-      <aside className="source" aria-label="The text as it came">
+      <aside className="source" aria-label="The text as it came" tabIndex={0}>
         <h2>As it came</h2>
         {source.split("\n").map((line, i) => (
           <p

@@ -100,12 +100,16 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
         <table className="lines">
           <thead>
             <tr>
-              <th aria-label="Origin" />
+              <th>
+                <span className="hidden-visually">Origin</span>
+              </th>
               <th>As written</th>
               <th className="amount">Grams</th>
               <th>Food</th>
               <th>Why it is marked so</th>
-              <th aria-label="Changes" />
+              <th>
+                <span className="hidden-visually">Changes</span>
+              </th>
             </tr>
           </thead>
           <tbody>

@@ -1,0 +1,91 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+
+import { Kitchen } from "./kitchen";
+
+let kitchen: Kitchen;
+test.beforeAll(async () => {
+  kitchen = await Kitchen.open("demo");
+});
+test.afterAll(async () => {
+  await kitchen.close();
+});
+
+interface Named {
+  id: string;
+}
+
+test("every place can be used on a phone without sideways scrolling, and axe finds nothing", async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(240_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  const first = async (path: string) =>
+    ((await (await request.get(kitchen.url + path)).json()) as Named[])[0]
+      ?.id ?? "";
+  const dish = await first("/api/dishes?q=goulash");
+  const day = await first("/api/days");
+  const stages = [
+    "original",
+    "character",
+    "swaps",
+    "method",
+    "balance",
+    "card",
+  ];
+  const made = await request.post(`${kitchen.url}/api/links`, {
+    data: { kind: "shopping", about: day, hours: 1 },
+  });
+  const guest = new URL(((await made.json()) as { url: string }).url).pathname;
+  for (const path of [
+    "/dishes",
+    "/dishes/new",
+    ...stages.map((s) => `/dishes/${dish}/${s}`),
+    "/days",
+    `/days/${day}`,
+    "/larder",
+    "/larder/onion",
+    "/kitchen",
+    "/bench",
+    guest,
+  ]) {
+    await page.goto(kitchen.url + path);
+    await expect(page.getByRole("main")).toBeVisible();
+    await expect(page.locator(".loading")).toHaveCount(0);
+    const width = await page.evaluate(
+      () => document.documentElement.scrollWidth,
+    );
+    expect(width, path).toBeLessThanOrEqual(390);
+    const found = await new AxeBuilder({ page }).analyze();
+    expect(
+      found.violations.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html ?? ""}`),
+    ).toEqual([]);
+  }
+});
+
+test("what was seen last is shown while the line is gone", async ({
+  browser,
+}) => {
+  const own = await Kitchen.open("demo");
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+  });
+  const page = await context.newPage();
+  await page.goto(`${own.url}/dishes`);
+  await expect(page.getByText("Goulash")).toBeVisible();
+  await page.evaluate(() =>
+    navigator.serviceWorker.ready.then(() => undefined),
+  );
+  await page.reload(); // seen once more, now with the worker listening
+  await expect(page.getByText("Goulash")).toBeVisible();
+  const manifest = await page.request.get(`${own.url}/manifest.webmanifest`);
+  expect(((await manifest.json()) as { display: string }).display).toBe(
+    "standalone",
+  );
+  await own.kill();
+  await page.reload();
+  await expect(page.getByText("Goulash")).toBeVisible();
+  await context.close();
+  await own.close();
+});

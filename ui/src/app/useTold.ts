@@ -1,0 +1,47 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { useEffect } from "react";
+
+interface Kept {
+  kind: string;
+  key: string;
+}
+
+/** What may show something of each kind of thing that is kept. */
+const shows: Record<string, (key: string) => unknown[][]> = {
+  dish: (key) => [["dish", key], ["dishes"], ["past", key]],
+  day: (key) => [["day", key], ["days"]],
+  food: (key) => [["food", key], ["foods"], ["shelf"], ["kitchen"]],
+  kitchen: () => [["kitchen"], ["prices"]],
+  cook: () => [["stoves"]],
+  trial: () => [["stoves"]],
+  measured: () => [["learned"], ["card"]],
+  screens: () => [["access"], ["session"]],
+};
+
+/** Shows what other windows and screens have changed, as the server tells it. */
+export function useTold() {
+  const queries = useQueryClient();
+  useEffect(() => {
+    if (typeof EventSource === "undefined") return;
+    const source = new EventSource("/api/stream");
+    let opened = false;
+    source.addEventListener("hello", () => {
+      // A window that was away catches up.
+      if (opened) void queries.invalidateQueries();
+      opened = true;
+    });
+    source.addEventListener("kept", (e: MessageEvent<string>) => {
+      const { kind, key } = JSON.parse(e.data) as Kept;
+      for (const queryKey of shows[kind]?.(key) ?? []) {
+        // While this window is saving the answer to that tells more.
+        if (queries.isMutating({ mutationKey: queryKey }) === 0) {
+          void queries.invalidateQueries({ queryKey });
+        }
+      }
+    });
+    source.addEventListener("changed", () => {
+      void queries.invalidateQueries({ queryKey: ["stoves"] });
+    });
+    return () => source.close();
+  }, [queries]);
+}

@@ -1,0 +1,29 @@
+import { useQuery } from "@tanstack/react-query";
+
+import { api } from "../api/client";
+import { Loading } from "../shared/Loading";
+import { ProblemNote } from "../shared/ProblemNote";
+import { Sheet } from "../shared/Sheet";
+
+/** What became of a dish: every change, when, and which screen made it. */
+export function PastSheet({ id, close }: { id: string; close: () => void }) {
+  const past = useQuery({ queryKey: ["past", id], queryFn: () => api.past(id), staleTime: 0 });
+  return (
+    <Sheet title="What was changed" close={close}>
+      {past.error && <ProblemNote error={past.error} />}
+      {past.isPending && <Loading>Looking back</Loading>}
+      <ol className="past" reversed>
+        {past.data?.map((p) => (
+          <li key={p.number} aria-current={p.now || undefined}>
+            {p.now ? <b>{p.what}</b> : p.what}{" "}
+            <span className="quiet small">
+              {new Date(p.made).toLocaleString("en-GB")}
+              {p.screen && `, ${p.screen}`}
+              {p.now && ", as it is now"}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </Sheet>
+  );
+}

@@ -1,5 +1,6 @@
-import { spawn, type ChildProcess } from "node:child_process";
+import { execFileSync, spawn, type ChildProcess } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
+import { get } from "node:https";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -13,34 +14,63 @@ export class Kitchen {
   private constructor(
     private readonly command: "serve" | "demo",
     readonly port: number,
+    /** The passphrase of a kitchen that other machines can reach, empty for none. */
+    readonly passphrase: string,
   ) {}
 
-  static async open(command: "serve" | "demo" = "serve"): Promise<Kitchen> {
-    const kitchen = new Kitchen(command, await freePort());
+  static async open(
+    command: "serve" | "demo" = "serve",
+    passphrase = "",
+  ): Promise<Kitchen> {
+    const kitchen = new Kitchen(command, await freePort(), passphrase);
+    if (passphrase !== "") {
+      execFileSync(binary, ["passphrase", "--data", kitchen.folder], {
+        input: passphrase,
+      });
+    }
     await kitchen.start();
     return kitchen;
   }
 
   get url(): string {
-    return `http://127.0.0.1:${this.port}`;
+    return `${this.passphrase === "" ? "http" : "https"}://127.0.0.1:${this.port}`;
   }
 
   async start(): Promise<void> {
     const child = spawn(
       binary,
-      [this.command, "--addr", `127.0.0.1:${this.port}`, "--data", this.folder],
+      [
+        this.command,
+        "--addr",
+        `${this.passphrase === "" ? "127.0.0.1" : "0.0.0.0"}:${this.port}`,
+        "--data",
+        this.folder,
+      ],
       { stdio: ["ignore", "ignore", "inherit"] },
     );
     this.child = child;
     for (let i = 0; i < 200; i++) {
-      const ok = await fetch(`${this.url}/api/health`).then(
-        (r) => r.ok,
-        () => false,
-      );
-      if (ok) return;
+      if (await this.answers()) return;
       await new Promise((r) => setTimeout(r, 25));
     }
     throw new Error("the program does not answer");
+  }
+
+  /** Whether it answers; a certificate of its own is taken as it is. */
+  private answers(): Promise<boolean> {
+    const health = `${this.url}/api/health`;
+    if (this.passphrase === "") {
+      return fetch(health).then(
+        (r) => r.ok,
+        () => false,
+      );
+    }
+    return new Promise((resolve) => {
+      get(health, { rejectUnauthorized: false }, (r) => {
+        r.resume();
+        resolve(r.statusCode === 200);
+      }).on("error", () => resolve(false));
+    });
   }
 
   /** Stops the program as a service manager would; fails when it takes over 5 s. */
@@ -48,9 +78,13 @@ export class Kitchen {
     const child = this.child;
     if (!child) return;
     this.child = null;
-    const ended = new Promise<number | null>((r) => child.once("exit", (code) => r(code)));
+    const ended = new Promise<number | null>((r) =>
+      child.once("exit", (code) => r(code)),
+    );
     child.kill("SIGTERM");
-    const late = new Promise<"late">((r) => setTimeout(() => r("late"), 5_000).unref());
+    const late = new Promise<"late">((r) =>
+      setTimeout(() => r("late"), 5_000).unref(),
+    );
     const code = await Promise.race([ended, late]);
     if (code !== 0) throw new Error(`the program ended with ${code}`);
   }

@@ -46,30 +46,48 @@ async function tally(page: Page): Promise<string> {
   return (await page.locator(".dish-band .tally").textContent()) ?? "";
 }
 
-test("a recipe is pasted, adapted, printed and found again", async ({ page }) => {
+test("a recipe is pasted, adapted, printed and found again", async ({
+  page,
+}) => {
   const errors = complaints(page);
   await page.goto(kitchen.url);
-  await expect(page.getByRole("heading", { name: "No dish yet" })).toBeVisible();
+  await expect(
+    page.getByRole("heading", { name: "No dish yet" }),
+  ).toBeVisible();
   await page.getByRole("button", { name: "New dish" }).click();
   await page.getByLabel("Recipe text").fill(recipe);
   await page.getByRole("button", { name: "Read recipe" }).click();
 
   // The marks and notices of the original.
-  await expect(page.getByRole("heading", { name: "Smoked fish soup" })).toBeVisible();
+  await expect(
+    page.getByRole("heading", { name: "Smoked fish soup" }),
+  ).toBeVisible();
   const haddock = page.getByRole("row", { name: /500 g smoked haddock/ });
-  await expect(haddock.getByRole("img", { name: "from an animal" })).toBeVisible();
+  await expect(
+    haddock.getByRole("img", { name: "from an animal" }),
+  ).toBeVisible();
   await expect(haddock).toContainText("fish");
-  await expect(page.getByRole("row", { name: /potatoes/ }).getByRole("img", { name: "plant" })).toBeVisible();
+  await expect(
+    page
+      .getByRole("row", { name: /potatoes/ })
+      .getByRole("img", { name: "plant" }),
+  ).toBeVisible();
   await expect(page.getByLabel("Notices")).toContainText("dragon scales");
-  await expect(page.getByLabel("Notices")).toContainText("Egg is named only in step 3");
+  await expect(page.getByLabel("Notices")).toContainText(
+    "Egg is named only in step 3",
+  );
 
   // A wrong name is put right, and can be undone like anything else.
   await page.getByRole("button", { name: "Rename", exact: true }).click();
   await page.getByLabel("Name of the dish").fill("Skink");
   await page.getByRole("button", { name: "Keep" }).click();
-  await expect(page.getByRole("heading", { name: "Skink", exact: true })).toBeVisible();
+  await expect(
+    page.getByRole("heading", { name: "Skink", exact: true }),
+  ).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByRole("heading", { name: "Smoked fish soup" })).toBeVisible();
+  await expect(
+    page.getByRole("heading", { name: "Smoked fish soup" }),
+  ).toBeVisible();
 
   // The unknown line is mended in place.
   await page.getByLabel(/Name the food of .100 g dragon scales/).fill("lee");
@@ -81,8 +99,13 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await page.getByRole("button", { name: /^Use / }).first().click();
   await expect(page.locator(".dish-band .tally")).toBeVisible();
   const one = await tally(page);
-  await page.getByLabel("Lines to swap").getByRole("button", { name: /whole milk/ }).click();
-  await page.getByRole("button", { name: "Use Soy drink enriched with cashew" }).click();
+  await page
+    .getByLabel("Lines to swap")
+    .getByRole("button", { name: /whole milk/ })
+    .click();
+  await page
+    .getByRole("button", { name: "Use Soy drink enriched with cashew" })
+    .click();
   await expect.poll(() => tally(page)).not.toBe(one);
   const two = await tally(page);
 
@@ -97,7 +120,9 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await expect(page).toHaveURL(/\/method$/);
   await expect(page.getByText("Word it yourself").first()).toBeVisible();
   await page.locator("body").press("]");
-  await expect(page.getByRole("region", { name: "What a serving gives" })).toBeVisible();
+  await expect(
+    page.getByRole("region", { name: "What a serving gives" }),
+  ).toBeVisible();
   await page.locator("body").press("]");
   await expect(page).toHaveURL(/\/card$/);
   const card = page.getByRole("article", { name: "Card" });
@@ -109,7 +134,9 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
     await page.locator("body").press("[");
     await expect(page).toHaveURL(new RegExp(`/${stage}$`));
   }
-  await expect(page.getByRole("button", { name: "Propose swaps" })).toBeVisible();
+  await expect(
+    page.getByRole("button", { name: "Propose swaps" }),
+  ).toBeVisible();
   await page.locator("body").press("p");
   const simplest = page.getByRole("region", { name: "Simplest" });
   await expect(simplest).toBeVisible();
@@ -118,7 +145,9 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await expect(page.getByText("Every line is decided")).toBeVisible();
   await page.getByRole("link", { name: "Card" }).click();
   await expect(card).not.toContainText("Not finished");
-  const ingredients = (await card.locator(".card-body").allTextContents()).join(" ").toLowerCase();
+  const ingredients = (await card.locator(".card-body").allTextContents())
+    .join(" ")
+    .toLowerCase();
   for (const word of ["haddock", "butter", "egg", "fish"]) {
     expect(ingredients).not.toMatch(new RegExp(`\\b${word}\\b`));
   }
@@ -130,11 +159,21 @@ test("a recipe is pasted, adapted, printed and found again", async ({ page }) =>
   await kitchen.stop();
   await kitchen.start();
   await page.goto(kitchen.url);
-  await expect(page.getByRole("link", { name: /Smoked fish soup/ }).first()).toBeVisible();
+  await expect(
+    page.getByRole("link", { name: /Smoked fish soup/ }).first(),
+  ).toBeVisible();
   await page.locator("body").press("/");
-  await expect(page.getByRole("searchbox").or(page.getByPlaceholder(/Search/)).first()).toBeFocused();
+  await expect(
+    page
+      .getByRole("searchbox")
+      .or(page.getByPlaceholder(/Search/))
+      .first(),
+  ).toBeFocused();
   await page.keyboard.type("haddo");
-  await page.locator(".search-hits").getByRole("link", { name: /Smoked fish soup/ }).click();
+  await page
+    .locator(".search-hits")
+    .getByRole("link", { name: /Smoked fish soup/ })
+    .click();
   await page.getByRole("link", { name: "Card" }).click();
   await expect(card).toHaveText(shown ?? "");
   expect(errors).toEqual([]);
@@ -146,10 +185,19 @@ test("the card prints on its own", async ({ page }) => {
   await page.getByRole("link", { name: "Card" }).click();
   await page.getByLabel("Servings").fill("12");
   await page.getByLabel("Servings").press("Tab");
-  await expect(page.getByRole("article", { name: "Card" })).toContainText("serves 12");
-  await expect(page.getByRole("article", { name: "Card" })).toContainText("At this size");
-  await expect(page.getByRole("article", { name: "Card" })).toContainText("Labels decide");
-  await expect(page.getByRole("link", { name: "Markdown" })).toHaveAttribute("href", /servings=12$/);
+  await expect(page.getByRole("article", { name: "Card" })).toContainText(
+    "serves 12",
+  );
+  await expect(page.getByRole("article", { name: "Card" })).toContainText(
+    "At this size",
+  );
+  await expect(page.getByRole("article", { name: "Card" })).toContainText(
+    "Labels decide",
+  );
+  await expect(page.getByRole("link", { name: "Markdown" })).toHaveAttribute(
+    "href",
+    /servings=12$/,
+  );
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("article", { name: "Card" })).toBeVisible();
   await expect(page.locator(".band")).toBeHidden();
@@ -160,7 +208,9 @@ test("the card prints on its own", async ({ page }) => {
   expect(pages).toBeLessThanOrEqual(3);
 });
 
-test("two windows on one dish do not overwrite each other silently", async ({ browser }) => {
+test("two windows on one dish do not overwrite each other silently", async ({
+  browser,
+}) => {
   const context = await browser.newContext();
   const [here, there] = [await context.newPage(), await context.newPage()];
   for (const page of [here, there]) {
@@ -185,13 +235,26 @@ test("two windows on one dish do not overwrite each other silently", async ({ br
 test("every screen can be read by everyone", async ({ page }) => {
   await page.goto(`${kitchen.url}/dishes`);
   const check = async (what: string) => {
-    const found = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
-    expect(found.violations.map((v) => `${what}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
+    const found = await new AxeBuilder({ page })
+      .withTags(["wcag2a", "wcag2aa"])
+      .analyze();
+    expect(
+      found.violations.map((v) => `${what}: ${v.id} ${v.nodes[0]?.html}`),
+    ).toEqual([]);
   };
-  await expect(page.getByRole("link", { name: /Smoked fish soup/ })).toBeVisible();
+  await expect(
+    page.getByRole("link", { name: /Smoked fish soup/ }),
+  ).toBeVisible();
   await check("dishes");
   await page.getByRole("link", { name: /Smoked fish soup/ }).click();
-  for (const stage of ["Original", "Character", "Swaps", "Method", "Balance", "Card"]) {
+  for (const stage of [
+    "Original",
+    "Character",
+    "Swaps",
+    "Method",
+    "Balance",
+    "Card",
+  ]) {
     await page.getByRole("link", { name: new RegExp(`^${stage}`) }).click();
     await expect(page.locator("main.page")).toBeVisible();
     await page.waitForLoadState("networkidle");

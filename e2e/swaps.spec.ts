@@ -15,14 +15,34 @@ test.afterAll(async () => {
 
 async function goTo(page: Page, dish: string, stage: string) {
   await page.goto(`${kitchen.url}/dishes`);
-  await page.getByRole("link", { name: new RegExp(dish) }).first().click();
+  await page
+    .getByRole("link", { name: new RegExp(dish) })
+    .first()
+    .click();
   await page.getByRole("link", { name: new RegExp(`^${stage}`) }).click();
 }
 
-test("the whole table of the club is laid out, with the shelf's tallies", async ({ page }) => {
+test("the whole table of the club is laid out, with the shelf's tallies", async ({
+  page,
+}) => {
   await page.goto(`${kitchen.url}/dishes`);
-  for (const dish of ["Bobotie", "Moussaka", "Pho bo", "Feijoada", "Doro wat", "Cullen skink", "khachapuri", "Okonomiyaki", "Pastel de nata", "Goulash", "rendang", "Pierogi"]) {
-    await expect(page.getByRole("link", { name: new RegExp(dish) }).first()).toBeVisible();
+  for (const dish of [
+    "Bobotie",
+    "Moussaka",
+    "Pho bo",
+    "Feijoada",
+    "Doro wat",
+    "Cullen skink",
+    "khachapuri",
+    "Okonomiyaki",
+    "Pastel de nata",
+    "Goulash",
+    "rendang",
+    "Pierogi",
+  ]) {
+    await expect(
+      page.getByRole("link", { name: new RegExp(dish) }).first(),
+    ).toBeVisible();
   }
 });
 
@@ -30,7 +50,9 @@ test("what the dish lives from is shown, pinned and said", async ({ page }) => {
   await goTo(page, "Goulash", "Character");
   const savoury = page.getByRole("img", { name: /^Savoury .*beef/ });
   await expect(savoury).toBeVisible();
-  await expect(page.getByLabel("This dish lives from")).toHaveValue(/Onions and paprika/);
+  await expect(page.getByLabel("This dish lives from")).toHaveValue(
+    /Onions and paprika/,
+  );
   const smoke = page.getByRole("button", { name: "Roast must survive" });
   await expect(smoke).toHaveAttribute("aria-pressed", "false");
   await smoke.click();
@@ -48,12 +70,19 @@ test("what the dish lives from is shown, pinned and said", async ({ page }) => {
   await expect(lard).toContainText("It fries other ingredients");
 });
 
-test("four answers are offered and the threads follow every choice at once", async ({ page }) => {
+test("four answers are offered and the threads follow every choice at once", async ({
+  page,
+}) => {
   await goTo(page, "Feijoada", "Swaps");
-  await expect(page.getByText("lines are still open; their threads hang loose")).toBeVisible();
+  await expect(
+    page.getByText("lines are still open; their threads hang loose"),
+  ).toBeVisible();
   await page.locator("body").press("p");
   await expect(page.locator(".answer")).toHaveCount(4);
-  await page.getByRole("region", { name: "Closest" }).getByRole("button", { name: "Use this" }).click();
+  await page
+    .getByRole("region", { name: "Closest" })
+    .getByRole("button", { name: "Use this" })
+    .click();
   await expect(page.getByText("Every line is decided")).toBeVisible();
 
   // Pointing at a candidate previews it without keeping it.
@@ -67,29 +96,41 @@ test("four answers are offered and the threads follow every choice at once", asy
   const tray = page.getByRole("region", { name: "Boosters" });
   const times: number[] = [];
   for (const name of ["More", "Less", "More", "Less", "More"]) {
-    const button = tray.getByRole("button", { name: new RegExp(`^${name} nutritional yeast`) });
+    const button = tray.getByRole("button", {
+      name: new RegExp(`^${name} nutritional yeast`),
+    });
     await expect(button).toBeEnabled();
     times.push(
       await button.evaluate(async (b) => {
-        const amount = () => b.closest("li")?.querySelector(".amount")?.textContent;
-        const steps = () => [...document.querySelectorAll(".threads .steps")].map((s) => s.textContent).join(" ");
+        const amount = () =>
+          b.closest("li")?.querySelector(".amount")?.textContent;
+        const steps = () =>
+          [...document.querySelectorAll(".threads .steps")]
+            .map((s) => s.textContent)
+            .join(" ");
         const [before, drawn] = [amount(), steps()];
         const start = performance.now();
         (b as HTMLElement).click();
-        while (steps() === drawn && performance.now() - start < 3000) await new Promise(requestAnimationFrame);
+        while (steps() === drawn && performance.now() - start < 3000)
+          await new Promise(requestAnimationFrame);
         const took = performance.now() - start;
-        while (amount() === before && performance.now() - start < 3000) await new Promise(requestAnimationFrame);
+        while (amount() === before && performance.now() - start < 3000)
+          await new Promise(requestAnimationFrame);
         return took;
       }),
     );
   }
   times.sort((a, b) => a - b);
-  console.log(`redraw after a dose, server included: ${times.map((t) => t.toFixed(0)).join(", ")} ms`);
+  console.log(
+    `redraw after a dose, server included: ${times.map((t) => t.toFixed(0)).join(", ")} ms`,
+  );
   // The bound is 100 ms on an idle machine; a busy one is given more time.
   expect(times[0] ?? Infinity).toBeLessThan(400);
 });
 
-test("the threads can be walked by keyboard and say their figures", async ({ page }) => {
+test("the threads can be walked by keyboard and say their figures", async ({
+  page,
+}) => {
   await goTo(page, "Cullen skink", "Swaps");
   await expect(page.locator(".threads svg")).toBeVisible();
   const band = page.getByRole("img", { name: /^Smoke: / });
@@ -101,36 +142,65 @@ test("the threads can be walked by keyboard and say their figures", async ({ pag
   await expect(page.getByRole("row", { name: /^Smoke / })).toBeVisible();
 });
 
-test("house rules change what is offered, and say what they leave out", async ({ page }) => {
+test("house rules change what is offered, and say what they leave out", async ({
+  page,
+}) => {
   await goTo(page, "Cullen skink", "Swaps");
-  await page.getByLabel("Lines to swap").getByRole("button", { name: /haddock/ }).click();
+  await page
+    .getByLabel("Lines to swap")
+    .getByRole("button", { name: /haddock/ })
+    .click();
   await page.getByRole("button", { name: "Whole food" }).click();
   const noSoy = page.getByRole("checkbox", { name: "no soy" });
   await expect(noSoy).toBeVisible();
-  await page.locator(".ant-popover").evaluate((p) => Promise.all(p.getAnimations({ subtree: true }).map((a) => a.finished)));
+  await page
+    .locator(".ant-popover")
+    .evaluate((p) =>
+      Promise.all(p.getAnimations({ subtree: true }).map((a) => a.finished)),
+    );
   await noSoy.click();
   await expect(noSoy).toBeChecked();
   await page.keyboard.press("Escape");
   await page.locator("h1").click();
-  await expect(page.getByRole("button", { name: "Whole food, without soy" })).toBeVisible();
+  await expect(
+    page.getByRole("button", { name: "Whole food, without soy" }),
+  ).toBeVisible();
   const rejected = page.locator(".rejected");
   await rejected.getByText(/left out by the house rules/).click();
   await expect(rejected).toContainText("no soy: holds");
   await page.locator("body").press("Control+z");
-  await expect(page.getByRole("button", { name: "Whole food", exact: true })).toBeVisible();
+  await expect(
+    page.getByRole("button", { name: "Whole food", exact: true }),
+  ).toBeVisible();
 });
 
-test("the kitchen's rules are what a new dish begins with", async ({ page }) => {
+test("the kitchen's rules are what a new dish begins with", async ({
+  page,
+}) => {
   await page.goto(`${kitchen.url}/kitchen`);
   await page.getByRole("radio", { name: /^Fasting day/ }).check();
   await expect(page.getByRole("radio", { name: /^Fasting day/ })).toBeChecked();
-  const found = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
-  expect(found.violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
+  const found = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa"])
+    .analyze();
+  expect(found.violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual(
+    [],
+  );
   await page.goto(`${kitchen.url}/dishes/new`);
-  await page.getByLabel("Recipe text").fill("Rice pudding\n\n200 g white rice\n1 litre whole milk\n\n1. Simmer the rice in the milk for 30 minutes.");
+  await page
+    .getByLabel("Recipe text")
+    .fill(
+      "Rice pudding\n\n200 g white rice\n1 litre whole milk\n\n1. Simmer the rice in the milk for 30 minutes.",
+    );
   await page.getByRole("button", { name: "Read recipe" }).click();
-  await expect(page.getByRole("heading", { name: "Rice pudding" })).toBeVisible();
+  await expect(
+    page.getByRole("heading", { name: "Rice pudding" }),
+  ).toBeVisible();
   await expect(page.getByRole("button", { name: "Fasting day" })).toBeVisible();
   await page.getByRole("link", { name: /^Swaps/ }).click();
-  await expect(page.getByLabel("Lines to swap").getByRole("button", { name: /white rice/ })).toBeVisible();
+  await expect(
+    page
+      .getByLabel("Lines to swap")
+      .getByRole("button", { name: /white rice/ }),
+  ).toBeVisible();
 });

@@ -7,7 +7,7 @@ export function ProblemNote({ error, retry }: { error: unknown; retry?: () => vo
     error instanceof Problem ? error : new Problem(0, "Something went wrong", String(error));
   return (
     <div className="problem" role="alert">
-      <h3>{problem.title}</h3>
+      <h2>{problem.title}</h2>
       <p>{problem.detail}</p>
       {retry && <Button onClick={retry}>Try again</Button>}
     </div>

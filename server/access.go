@@ -134,13 +134,39 @@ func (k *Kitchen) signIn(c fiber.Ctx) error {
 	if err := k.access.let(r, time.Now()); err != nil {
 		return err
 	}
-	s, token, err := k.Store.SignIn(c.Context(), r.Name)
+	name, err := k.freeName(c, r.Name)
+	if err != nil {
+		return err
+	}
+	s, token, err := k.Store.SignIn(c.Context(), name)
 	if err != nil {
 		return err
 	}
 	c.Cookie(&fiber.Cookie{Name: sessionCookie, Value: token, Path: "/", Secure: true, HTTPOnly: true, SameSite: fiber.CookieSameSiteStrictMode, MaxAge: int(store.SessionFor.Seconds())})
 	k.hearth.broadcast("kept", map[string]any{"kind": "screens", "key": s.ID})
 	return c.Status(fiber.StatusCreated).JSON(SessionView{Needed: true, SignedIn: true, ID: s.ID, Name: s.Name, Token: s.CSRF})
+}
+
+// freeName is a screen's name, numbered where another has it already.
+func (k *Kitchen) freeName(c fiber.Ctx, name string) (string, error) {
+	screens, err := k.Store.Sessions(c.Context())
+	if err != nil {
+		return "", err
+	}
+	free := name
+	for n := 2; slices.ContainsFunc(screens, func(s store.Session) bool { return s.Name == free }); n++ {
+		free = fmt.Sprintf("%s %d", name, n)
+	}
+	return free, nil
+}
+
+// screenName is what the screen of a request is called: as it signed in, or where
+// nobody signs in as it calls itself.
+func screenName(c fiber.Ctx, itself string) string {
+	if s, ok := c.Locals(sessionKey{}).(store.Session); ok {
+		return s.Name
+	}
+	return itself
 }
 
 // let tells whether a screen may sign in.

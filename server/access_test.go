@@ -3,6 +3,7 @@ package server_test
 import (
 	"context"
 	"net/http"
+	"os"
 	"strings"
 	"sync"
 	"testing"
@@ -129,6 +130,11 @@ func TestNothingIsGivenToWhoIsNotIn(t *testing.T) {
 		}
 	}
 	require.Equal(t, len(who), seen, "a route of the table is gone")
+	told, err := os.ReadFile("../docs/security.md")
+	require.NoError(t, err)
+	for route, by := range who {
+		require.Contains(t, string(told), "| `"+route+"` | "+by+" |", "docs/security.md tells who may call each route")
+	}
 
 	// The guest's link opens its card, and is counted.
 	status, _, data = a.ask("GET", "/api/guest/"+token, nil)
@@ -155,6 +161,8 @@ func TestScreensAreLetInAndSignedOut(t *testing.T) {
 	tablet := a.enter("kitchen tablet")
 	status, _, data := a.ask("POST", "/api/session", server.SignInRequest{Passphrase: phrase})
 	require.Equal(t, 422, status, "a screen has a name: %s", data)
+	_, _, data = a.ask("POST", "/api/session", server.SignInRequest{Passphrase: phrase, Name: "kitchen tablet"})
+	require.Equal(t, "kitchen tablet 2", into[server.SessionView](t, data).Name, "names are told apart")
 	status, _, data = a.ask("POST", "/api/session/codes", nil, tablet.headers()...)
 	require.Equal(t, 201, status, string(data))
 	code := into[server.ShownCode](t, data)

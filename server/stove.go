@@ -251,7 +251,7 @@ func (k *Kitchen) stoveNow(c fiber.Ctx, x *cookThrough) (StoveNow, error) {
 	k.hearth.mu.Unlock()
 	x.mu.Lock()
 	defer x.mu.Unlock()
-	now := StoveNow{State: x.state, View: stove.Look(&x.program, &x.state, k.hearth.now().UnixMilli()), Last: x.state.LastOf(c.Query("screen")), Kept: kept}
+	now := StoveNow{State: x.state, View: stove.Look(&x.program, &x.state, k.hearth.now().UnixMilli()), Last: x.state.LastOf(screenName(c, c.Query("screen"))), Kept: kept}
 	if x.state.Weighing != nil {
 		w := stove.Judge(x.state.Weighing, weights)
 		now.Weight = &w
@@ -274,6 +274,7 @@ func (k *Kitchen) tellStove(c fiber.Ctx) error {
 		e.Amount = stove.OnScale(k.hearth.weights)
 		k.hearth.mu.Unlock()
 	}
+	e.Screen = screenName(c, e.Screen)
 	if err := k.tell(c.Context(), x, e); err != nil {
 		return asWrong(err)
 	}

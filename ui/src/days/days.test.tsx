@@ -184,15 +184,23 @@ describe("the timeline", () => {
   });
 });
 
+let ticks: { item: string; on: boolean }[] = [];
 let kept: DayDocument[];
 let answer: DayView;
 
 beforeEach(() => {
   kept = [];
+  ticks = [];
   answer = view();
   vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
     if (path === "/api/days" && init.method === "POST") {
       return Response.json({ ...answer, id: "e2" }, { status: 201 });
+    }
+    if (path === "/api/stove") return Response.json([]);
+    if (path === "/api/days/e1/tick") {
+      const t = JSON.parse(String(init.body)) as { item: string; on: boolean };
+      ticks.push(t);
+      return Response.json(t.on ? [t.item] : []);
     }
     if (path === "/api/days") {
       return Response.json([{ id: "e1", name: "Supper", serveAt, dishes: ["Stew"] }]);
@@ -297,10 +305,11 @@ describe("a day", () => {
     expect(screen.getByText(/1 of 1 to get/)).toBeDefined();
     expect(screen.getByText(/Leeks/)).toBeDefined();
     fireEvent.click(screen.getByRole("checkbox", { name: /onion/ }));
-    await waitFor(() => expect(kept[0]?.ticked).toEqual(["onion"]));
+    await waitFor(() => expect(ticks).toEqual([{ item: "onion", on: true }]));
+    expect(screen.getByText(/0 of 1 to get/)).toBeDefined();
     const house = screen.getByLabelText("Grams of onion in the house");
     fireEvent.change(house, { target: { value: "300" } });
-    await waitFor(() => expect(kept[1]?.have).toEqual({ onion: 300 }));
+    await waitFor(() => expect(kept[0]?.have).toEqual({ onion: 300 }));
   });
 
   it("changes dishes and servings", async () => {

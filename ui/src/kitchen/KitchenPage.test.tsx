@@ -39,6 +39,17 @@ beforeEach(() => {
         ],
       });
     }
+    if (path === "/api/access") {
+      return Response.json({
+        open: false,
+        addresses: [],
+        fingerprint: "",
+        screens: [],
+        links: [],
+        own: "",
+      });
+    }
+    if (path === "/api/learned") return Response.json({ factors: [], weighed: [] });
     if (path === "/api/prices") {
       const own = kept.prices["aisle:nuts"];
       return Response.json([

@@ -71,6 +71,26 @@ var Evenings = []Evening{
 		Different: []Difference{{"caraway", 1.5}}},
 }
 
+// Table is a tasting of two trials of a dish by made-up guests.
+var Table = struct {
+	Dish   string
+	Trials [2]Said
+	Sheets []Cup
+}{"cullen-skink", [2]Said{{"Thin, and the smoke was far away.", "Half the smoked salt\nThe potatoes boiled in plain water"}, {"Closer: the smoke carries now.", "The potatoes boiled with a strip of kelp"}},
+	[]Cup{
+		{Liking: [2]int{8, 8}, Smoke: [2]int{0, 0}}, {Liking: [2]int{7, 0}, Smoke: [2]int{0, 0}, Words: "I had seconds."}, {Liking: [2]int{5, 7}, Smoke: [2]int{-1, 0}},
+		{Liking: [2]int{6, 7}, Smoke: [2]int{-1, 0}}, {Liking: [2]int{4, 6}, Smoke: [2]int{-2, -1}, Words: "Where is the smoke?"}, {Liking: [2]int{7, 6}, Smoke: [2]int{0, 1}},
+	}}
+
+// Said is how a trial was and what was different.
+type Said struct{ Words, Different string }
+
+// Cup is what a guest said of both trials; a liking of 0 is not said.
+type Cup struct {
+	Liking, Smoke [2]int
+	Words         string
+}
+
 // Difference is a food that went in so many times as much as the card has it.
 type Difference struct {
 	Food  string

@@ -21,6 +21,7 @@ const (
 	cardLink     = "card"
 	dayLink      = "day"
 	shoppingLink = "shopping"
+	tastingLink  = "tasting"
 )
 
 // Bounds of a link.
@@ -46,6 +47,8 @@ type GuestView struct {
 	Tasks    []GuestTask  `json:"tasks"`
 	Shopping *market.List `json:"shopping" jsonschema:"nullable"`
 	Ticked   []string     `json:"ticked"`
+	// Sheet is what a taster is asked.
+	Sheet *SheetView `json:"sheet" jsonschema:"nullable"`
 }
 
 // GuestTask is a task of a day as a guest reads it.
@@ -85,8 +88,14 @@ func (k *Kitchen) makeLink(c fiber.Ctx) error {
 			return fmt.Errorf("decode day %s: %w", e.Key, err)
 		}
 		name = d.Name
+	case tastingLink:
+		t, err := k.tastingOf(c.Context(), r.About)
+		if err != nil {
+			return err
+		}
+		name = t.Name
 	default:
-		return unprocessable("A link opens a card, a day or its shopping.", fieldError{"kind", fmt.Sprintf("%q is none of card, day, shopping", r.Kind)})
+		return unprocessable("A link opens a card, a day, its shopping or a tasting.", fieldError{"kind", fmt.Sprintf("%q is none of card, day, shopping, tasting", r.Kind)})
 	}
 	lasts := time.Duration(r.Hours * float64(time.Hour))
 	l, token, err := k.Store.MakeLink(c.Context(), r.Kind, r.About, name, lasts)
@@ -132,6 +141,13 @@ func (k *Kitchen) showGuest(c fiber.Ctx) error {
 			return err
 		}
 		v.Card = &card
+		return c.JSON(v)
+	}
+	if l.Kind == tastingLink {
+		v.Sheet, err = k.sheetFor(c.Context(), l.About, c.Query("taster"))
+		if err != nil {
+			return err
+		}
 		return c.JSON(v)
 	}
 	e, err := k.Store.Entry(c.Context(), store.DayEntry, l.About)

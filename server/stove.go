@@ -3,7 +3,6 @@ package server
 import (
 	"bufio"
 	"context"
-	"encoding/json"
 	"fmt"
 	"log/slog"
 	"slices"
@@ -379,6 +378,8 @@ type Trial struct {
 	Summary stove.Summary `json:"summary"`
 	Words   string        `json:"words"`
 	Kept    int64         `json:"kept"`
+	// Dishes are the dishes as they were: their cards, and what was foreseen.
+	Dishes []TrialDish `json:"dishes"`
 }
 
 // KeepRequest keeps a cook-through as a trial, with words.
@@ -410,11 +411,14 @@ func (k *Kitchen) keepTrial(c fiber.Ctx) error {
 	if !ended {
 		return unprocessable("A trial is kept when the cooking has ended.", fieldError{"id", "has not ended"})
 	}
-	body, err := json.Marshal(t)
-	if err != nil {
-		return fmt.Errorf("encode the trial: %w", err)
+	for _, d := range t.Program.Dishes {
+		one, err := k.trialDish(c.Context(), d)
+		if err != nil {
+			return err
+		}
+		t.Dishes = append(t.Dishes, one)
 	}
-	if err := k.Store.SaveEntry(c.Context(), store.TrialEntry, x.id, body); err != nil {
+	if err := k.saveTrial(c.Context(), x.id, t); err != nil {
 		return err
 	}
 	if err := k.learn(c.Context(), x.id, t.Summary.Weighed); err != nil {

@@ -18,6 +18,9 @@ const (
 	StoveEntry    = "stove"
 	TrialEntry    = "trial"
 	MeasuredEntry = "measured"
+	// TastingEntry is a tasting of trials, SheetEntry what one taster said at it.
+	TastingEntry = "tasting"
+	SheetEntry   = "sheet"
 	// DishKept is told of a dish, which is no entry.
 	DishKept = "dish"
 )

@@ -67,6 +67,13 @@ type api struct {
 	GuestView      server.GuestView
 	TickRequest    server.TickRequest
 	Past           store.Past
+	TrialView      server.TrialView
+	TrialRequest   server.TrialRequest
+	BetweenView    server.BetweenView
+	Tasting        server.Tasting
+	TastingView    server.TastingView
+	TastingRequest server.TastingRequest
+	SheetRequest   server.SheetRequest
 }
 
 func main() {

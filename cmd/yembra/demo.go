@@ -62,6 +62,9 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 	if err := layOutDay(ctx, k, ids); err != nil {
 		return err
 	}
+	if err := layOutTable(ctx, k, ids); err != nil {
+		return err
+	}
 	for _, e := range demo.Evenings {
 		if err := layOutEvening(ctx, k, ids, e); err != nil {
 			return err
@@ -160,4 +163,32 @@ func lastOf(events []stove.Event) int64 {
 		last = max(last, e.At)
 	}
 	return last
+}
+
+// layOutTable lays out a tasting of two trials, with what made-up guests said.
+func layOutTable(ctx context.Context, k *server.Kitchen, ids map[string]string) error {
+	var trials []string
+	for _, said := range demo.Table.Trials {
+		id, err := k.AddTrial(ctx, ids[demo.Table.Dish], server.TrialRequest{Words: said.Words, Different: said.Different})
+		if err != nil {
+			return fmt.Errorf("lay out the demo's trials: %w", err)
+		}
+		trials = append(trials, id)
+	}
+	t, err := k.LayTable(ctx, ids[demo.Table.Dish], server.TastingRequest{Trials: trials})
+	if err != nil {
+		return fmt.Errorf("lay out the demo's tasting: %w", err)
+	}
+	for i, cup := range demo.Table.Sheets {
+		sheet := server.SheetRequest{Taster: fmt.Sprintf("demo %d", i+1), Name: fmt.Sprintf("Guest %d", i+1)}
+		for n, letter := range []string{"A", "B"} {
+			if cup.Liking[n] > 0 {
+				sheet.Said = append(sheet.Said, server.SheetTrial{Letter: letter, Liking: cup.Liking[n], Traits: map[string]int{"smoke": cup.Smoke[n]}, Known: "maybe", Words: cup.Words})
+			}
+		}
+		if err := k.KeepSheet(ctx, t.ID, sheet); err != nil {
+			return fmt.Errorf("lay out the demo's sheets: %w", err)
+		}
+	}
+	return nil
 }

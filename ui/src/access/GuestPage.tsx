@@ -8,6 +8,7 @@ import type { GuestView } from "../api/types";
 import { CardPage } from "../card/CardPage";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
+import { SheetForm, readSheet } from "../trials/SheetForm";
 
 /** What a guest's link opens: a card or a day to read, a shopping list to tick. */
 export default function GuestPage() {
@@ -16,7 +17,7 @@ export default function GuestPage() {
   const key = ["guest", token];
   const view = useQuery({
     queryKey: key,
-    queryFn: () => api.guest(token),
+    queryFn: () => api.guest(token, readSheet(token).taster),
     staleTime: Infinity,
     refetchInterval: (q) => (q.state.data?.kind === "shopping" ? 5_000 : false),
   });
@@ -41,6 +42,7 @@ export default function GuestPage() {
   const v = view.data;
   return (
     <main className="page guest">
+      {v.sheet && <SheetForm token={token} view={v.sheet} />}
       {v.card && <CardPage card={v.card} />}
       {v.kind === "day" && (
         <>

@@ -10,7 +10,7 @@ import { Sheet } from "../shared/Sheet";
 import { Code } from "./Code";
 
 interface Props {
-  kind: "card" | "day" | "shopping";
+  kind: "card" | "day" | "shopping" | "tasting";
   about: string;
   what: string;
 }

@@ -6,6 +6,7 @@ import type {
   BeginRequest,
   BenchRequest,
   BenchView,
+  BetweenView,
   Card,
   CandidatesView,
   CreateDayRequest,
@@ -34,6 +35,8 @@ import type {
   SaveRequest,
   SessionView,
   Settings,
+  SheetRequest,
+  SheetView,
   Shelf,
   ShownCode,
   SignInRequest,
@@ -43,9 +46,14 @@ import type {
   StoveView,
   Summary,
   Tap,
+  Tasting,
+  TastingRequest,
+  TastingView,
   TickRequest,
   TrayItem,
   Trial,
+  TrialRequest,
+  TrialView,
 } from "./types";
 
 /** What the server says when a request cannot be carried out (RFC 9457). */
@@ -168,10 +176,26 @@ export const api = {
   access: () => request<AccessView>("GET", "/api/access"),
   makeLink: (r: LinkRequest) => request<ShownCode>("POST", "/api/links", r),
   takeLinkBack: (id: string) => request<undefined>("DELETE", `/api/links/${id}`),
-  guest: (token: string) => request<GuestView>("GET", `/api/guest/${encodeURIComponent(token)}`),
+  guest: (token: string, taster = "") =>
+    request<GuestView>(
+      "GET",
+      `/api/guest/${encodeURIComponent(token)}?taster=${encodeURIComponent(taster)}`,
+    ),
   tickGuest: (token: string, t: TickRequest) =>
     request<string[]>("POST", `/api/guest/${encodeURIComponent(token)}/tick`, t),
   tick: (day: string, t: TickRequest) => request<string[]>("POST", `/api/days/${day}/tick`, t),
+  trials: (dish: string) => request<TrialView[]>("GET", `/api/dishes/${dish}/trials`),
+  addTrial: (dish: string, r: TrialRequest) =>
+    request<TrialView[]>("POST", `/api/dishes/${dish}/trials`, r),
+  between: (dish: string, a: string, b: string) =>
+    request<BetweenView>("GET", `/api/dishes/${dish}/trials/between?a=${a}&b=${b}`),
+  tastings: (dish: string) => request<Tasting[]>("GET", `/api/dishes/${dish}/tastings`),
+  makeTasting: (dish: string, r: TastingRequest) =>
+    request<Tasting>("POST", `/api/dishes/${dish}/tastings`, r),
+  tasting: (id: string) => request<TastingView>("GET", `/api/tastings/${id}`),
+  closeTasting: (id: string) => request<TastingView>("POST", `/api/tastings/${id}/close`),
+  fillSheet: (token: string, r: SheetRequest) =>
+    request<SheetView>("POST", `/api/guest/${encodeURIComponent(token)}/sheet`, r),
   past: (id: string) => request<Past[]>("GET", `/api/dishes/${id}/past`),
   bench: () => request<BenchView>("GET", "/api/bench"),
   driveBench: (r: Partial<BenchRequest>) => request<BenchView>("POST", "/api/bench", r),

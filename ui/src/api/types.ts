@@ -50,6 +50,13 @@ export interface Schema {
   GuestView: GuestView;
   TickRequest: TickRequest;
   Past: Past;
+  TrialView: TrialView;
+  TrialRequest: TrialRequest;
+  BetweenView: BetweenView;
+  Tasting: Tasting;
+  TastingView: TastingView;
+  TastingRequest: TastingRequest;
+  SheetRequest: SheetRequest;
 }
 export interface DishView {
   id: string;
@@ -1419,6 +1426,23 @@ export interface Trial {
   summary: Summary;
   words: string;
   kept: number;
+  dishes: TrialDish[];
+}
+export interface TrialDish {
+  id: string;
+  name: string;
+  servings: number;
+  edit: number;
+  lines: TrialLine[];
+  steps: string[];
+  traits: {
+    [k: string]: number;
+  };
+}
+export interface TrialLine {
+  food: string;
+  text: string;
+  grams: number;
 }
 export interface KeepRequest {
   words: string;
@@ -1548,12 +1572,33 @@ export interface GuestView {
   tasks: GuestTask[];
   shopping: List | null;
   ticked: string[];
+  sheet: SheetView | null;
 }
 export interface GuestTask {
   start: string;
   name: string;
   text: string;
   cue: string;
+}
+export interface SheetView {
+  name: string;
+  dish: string;
+  letters: string[];
+  names: string[];
+  traits: string[];
+  closed: boolean;
+  taster: string;
+  said: SheetTrial[];
+  by: string;
+}
+export interface SheetTrial {
+  letter: string;
+  liking: number;
+  traits: {
+    [k: string]: number;
+  };
+  known: string;
+  words: string;
 }
 export interface TickRequest {
   item: string;
@@ -1565,4 +1610,133 @@ export interface Past {
   what: string;
   screen: string;
   now: boolean;
+}
+export interface TrialView {
+  id: string;
+  kept: number;
+  words: string;
+  different: Difference[];
+  minutes: number;
+  knowledge: string;
+  traits: {
+    [k: string]: number;
+  };
+}
+export interface TrialRequest {
+  words: string;
+  different: string;
+}
+export interface BetweenView {
+  lines: string[];
+  steps: string[];
+  traits: string[];
+  say: string[];
+}
+export interface Tasting {
+  id: string;
+  dish: string;
+  name: string;
+  made: number;
+  served: Glass[];
+  traits: string[];
+  blind: boolean;
+  closed: number;
+}
+export interface Glass {
+  letter: string;
+  trial: string;
+  name: string;
+  steps: {
+    [k: string]: number;
+  };
+}
+export interface TastingView {
+  tasting: Tasting;
+  sheets: Sheet[];
+  answer: AnalyseAnswer;
+  said: TrialSaid[];
+  compared: ComparedSaid[];
+}
+export interface Sheet {
+  tasting: string;
+  taster: string;
+  number: number;
+  name: string;
+  said: SheetTrial[];
+  at: number;
+}
+export interface AnalyseAnswer {
+  trials: JudgedTrial[];
+  comparisons: ComparedTrials[];
+  corrections: TraitCorrection[];
+  triangle: TriangleAnswer | null;
+}
+export interface JudgedTrial {
+  id: string;
+  tasters: number;
+  liking: MeanLiking | null;
+  traits: JudgedTrait[];
+}
+export interface MeanLiking {
+  mean: number;
+}
+export interface JudgedTrait {
+  trait: string;
+  tooLittle: number;
+  justRight: number;
+  tooMuch: number;
+  mean: number;
+  penalties: TraitPenalty[];
+}
+export interface TraitPenalty {
+  side: string;
+  share: number;
+  drop: number;
+  weighted: number;
+  p: number;
+  exact: boolean;
+}
+export interface ComparedTrials {
+  a: string;
+  b: string;
+  tasters: number;
+  difference: number;
+  p: number;
+  exact: boolean;
+}
+export interface TraitCorrection {
+  trait: string;
+  tastings: number;
+  sheets: number;
+  correction: number;
+  low: number;
+  high: number;
+}
+export interface TriangleAnswer {
+  p: number;
+  discriminators: number;
+  low: number;
+  high: number;
+}
+export interface TrialSaid {
+  letter: string;
+  trial: string;
+  say: string[];
+  known: number[];
+}
+export interface ComparedSaid {
+  a: string;
+  b: string;
+  say: string;
+}
+export interface TastingRequest {
+  name: string;
+  trials: string[];
+  traits: string[];
+  open: boolean;
+}
+export interface SheetRequest {
+  taster: string;
+  name: string;
+  said: SheetTrial[];
 }

@@ -19,6 +19,7 @@ const MethodStage = lazy(() => import("../method/MethodStage"));
 const BalanceStage = lazy(() => import("../balance/BalanceStage"));
 const CardStage = lazy(() => import("../card/CardStage"));
 const GuestPage = lazy(() => import("../access/GuestPage"));
+const TrialsStage = lazy(() => import("../trials/TrialsStage"));
 const StovePage = lazy(() => import("../stove/StovePage"));
 const BenchPage = lazy(() => import("../stove/BenchPage"));
 
@@ -69,6 +70,7 @@ function FramedPlaces() {
             <Route path="method" element={<MethodStage />} />
             <Route path="balance" element={<BalanceStage />} />
             <Route path="card" element={<CardStage />} />
+            <Route path="trials" element={<TrialsStage />} />
           </Route>
           <Route path="/days" element={<DaysPage />} />
           <Route path="/days/:id" element={<DayPage />} />

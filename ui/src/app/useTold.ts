@@ -13,7 +13,9 @@ const shows: Record<string, (key: string) => unknown[][]> = {
   food: (key) => [["food", key], ["foods"], ["shelf"], ["kitchen"]],
   kitchen: () => [["kitchen"], ["prices"]],
   cook: () => [["stoves"]],
-  trial: () => [["stoves"]],
+  trial: () => [["stoves"], ["trials"]],
+  tasting: (key) => [["tastings"], ["tasting", key]],
+  sheet: (key) => [["tasting", key.split("/")[0]], ["between"]],
   measured: () => [["learned"], ["card"]],
   screens: () => [["access"], ["session"]],
 };

@@ -23,6 +23,7 @@ const stages = [
   { path: "method", name: "Method" },
   { path: "balance", name: "Balance" },
   { path: "card", name: "Card" },
+  { path: "trials", name: "Trials" },
 ] as const;
 
 /** What is still open at a stage of the path. */

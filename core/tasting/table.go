@@ -1,0 +1,187 @@
+package tasting
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+)
+
+// Order is the order in which a taster gets n trials, by the number of the taster
+// from 0: the rows of a Williams design, in which every trial stands in every
+// place, and comes after every other, equally often.
+func Order(n, taster int) []int {
+	if n <= 0 {
+		return nil
+	}
+	rows := n
+	if n%2 == 1 {
+		rows = 2 * n
+	}
+	row := taster % rows
+	out := make([]int, n)
+	for i := range out {
+		// 0, 1, n-1, 2, n-2 ... and each row one further.
+		step := (i + 1) / 2
+		if i%2 == 0 {
+			step = (n - i/2) % n
+		}
+		out[i] = (step + row) % n
+	}
+	if row >= n { // the other half of an odd design is the first one backwards
+		slices.Reverse(out)
+	}
+	return out
+}
+
+// MostTraits is how many traits a sheet asks for.
+const MostTraits = 6
+
+// Ask chooses the traits that a sheet asks for: pinned ones first, then those that
+// the model expects furthest from the original.
+func Ask(pinned []string, steps map[string]float64) []string {
+	out := slices.Clone(pinned)
+	var rest []string
+	for trait := range steps {
+		if !slices.Contains(out, trait) {
+			rest = append(rest, trait)
+		}
+	}
+	slices.SortFunc(rest, func(a, b string) int {
+		switch x, y := math.Abs(steps[a]), math.Abs(steps[b]); {
+		case x > y:
+			return -1
+		case x < y:
+			return 1
+		}
+		return strings.Compare(a, b)
+	})
+	out = append(out, rest...)
+	return out[:min(len(out), MostTraits)]
+}
+
+// rare is how small a chance must be to be more than that at a small table.
+const rare = 0.05
+
+// Say tells what a table said of a trait, always with how many.
+func Say(j Judged) string {
+	n := j.Answers()
+	var parts []string
+	for _, side := range []struct {
+		count int
+		words string
+		side  Side
+	}{{j.TooLittle, "too little", TooLittle}, {j.TooMuch, "too much", TooMuch}} {
+		if side.count == 0 {
+			continue
+		}
+		text := fmt.Sprintf("%d of %d said %s %s", side.count, n, side.words, j.Trait)
+		if at := slices.IndexFunc(j.Penalties, func(p Penalty) bool { return p.Side == side.side }); at >= 0 {
+			p := j.Penalties[at]
+			text += fmt.Sprintf(" and liked it %.1f %s than those who found it right", math.Abs(p.Drop), map[bool]string{true: "less", false: "more"}[p.Drop >= 0])
+			if p.P > rare {
+				text += fmt.Sprintf("; with %d people that can be chance", n)
+			}
+		}
+		parts = append(parts, text)
+	}
+	if parts == nil {
+		return fmt.Sprintf("All %d found %s just right.", n, j.Trait)
+	}
+	return strings.ToUpper(parts[0][:1]) + strings.Join(parts, ". ")[1:] + "."
+}
+
+// SayCompared tells how two trials were liked by those who tasted both.
+func SayCompared(c Compared, a, b string) string {
+	switch {
+	case c.Difference == 0:
+		return fmt.Sprintf("%d who tasted both liked %s and %s alike.", c.Tasters, a, b)
+	case c.P > rare:
+		return fmt.Sprintf("%d who tasted both liked %s %.1f %s than %s; with so few that can be chance.", c.Tasters, b, math.Abs(c.Difference), more(c.Difference), a)
+	}
+	return fmt.Sprintf("%d who tasted both liked %s %.1f %s than %s.", c.Tasters, b, math.Abs(c.Difference), more(c.Difference), a)
+}
+
+func more(d float64) string {
+	if d > 0 {
+		return "more"
+	}
+	return "less"
+}
+
+// Version is a trial of a dish as it can be compared: its lines by what they hold
+// and how much, its steps, and how far each trait was foreseen.
+type Version struct {
+	Lines []Line
+	Steps []string
+	Trait map[string]float64
+}
+
+// Line is a line of a version.
+type Line struct {
+	Food, Text string
+	Grams      float64
+}
+
+// Changed is what differs between two versions, in words.
+type Changed struct {
+	Lines  []string `json:"lines"`
+	Steps  []string `json:"steps"`
+	Traits []string `json:"traits"`
+}
+
+// moved is by how many steps a trait must move to be worth a word, sameGrams by
+// which part an amount.
+const (
+	traitMoved = 0.1
+	sameGrams  = 0.01
+)
+
+// Between tells what changed from one version to another.
+func Between(a, b Version) Changed {
+	out := Changed{Lines: []string{}, Steps: []string{}, Traits: []string{}}
+	used := map[int]bool{}
+	for _, l := range a.Lines {
+		at := -1
+		for i, o := range b.Lines {
+			if o.Food == l.Food && !used[i] {
+				at = i
+				break
+			}
+		}
+		if at < 0 {
+			out.Lines = append(out.Lines, "gone: "+l.Text)
+			continue
+		}
+		used[at] = true
+		if math.Abs(b.Lines[at].Grams-l.Grams) > sameGrams*math.Max(l.Grams, 1) {
+			out.Lines = append(out.Lines, l.Text+" → "+b.Lines[at].Text)
+		}
+	}
+	for i, l := range b.Lines {
+		if !used[i] {
+			out.Lines = append(out.Lines, "new: "+l.Text)
+		}
+	}
+	for _, s := range a.Steps {
+		if !slices.Contains(b.Steps, s) {
+			out.Steps = append(out.Steps, "gone: "+s)
+		}
+	}
+	for _, s := range b.Steps {
+		if !slices.Contains(a.Steps, s) {
+			out.Steps = append(out.Steps, "new: "+s)
+		}
+	}
+	var traits []string
+	for t := range b.Trait {
+		traits = append(traits, t)
+	}
+	slices.Sort(traits)
+	for _, t := range traits {
+		if was, is := a.Trait[t], b.Trait[t]; math.Abs(is-was) >= traitMoved {
+			out.Traits = append(out.Traits, fmt.Sprintf("%s: %+.1f → %+.1f steps", t, was, is))
+		}
+	}
+	return out
+}

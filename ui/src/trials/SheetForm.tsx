@@ -190,7 +190,7 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
             ? "The kitchen did not take this; the tasting may be over."
             : state === "sending"
               ? "Sending"
-              : kept.said.length > 0
+              : kept.sent && kept.said.length > 0
                 ? "Arrived. You can change it until the tasting is closed."
                 : ""}
       </p>

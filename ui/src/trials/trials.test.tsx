@@ -1,0 +1,136 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { afterEach, beforeEach, expect, it, vi } from "vitest";
+
+import type { SheetView, TastingView } from "../api/types";
+import { Results } from "./Results";
+import { SheetForm, readSheet } from "./SheetForm";
+
+interface Sent {
+  taster: string;
+  name: string;
+  said: { letter: string; liking: number; traits: Record<string, number> }[];
+}
+
+let sent: Sent[] = [];
+let status = 200;
+let answer: unknown = {};
+beforeEach(() => {
+  sent = [];
+  status = 200;
+  localStorage.clear();
+  vi.stubGlobal("fetch", async (_: string, init: RequestInit = {}) => {
+    if (status === 0) throw new TypeError("no line");
+    if (init.body) sent.push(JSON.parse(String(init.body)) as Sent);
+    return new Response(JSON.stringify(status === 200 ? answer : { title: "Over" }), { status });
+  });
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const sheet: SheetView = {
+  name: "Thursday",
+  dish: "Cullen skink",
+  letters: ["B", "A"],
+  names: ["", ""],
+  traits: ["smoke"],
+  closed: false,
+  taster: "",
+  said: [],
+  by: "",
+};
+
+it("keeps every tap, sends it, and takes it back", async () => {
+  render(<SheetForm token="t" view={sheet} />);
+  screen.getByRole("heading", { name: "Cullen skink: taste B" });
+  fireEvent.click(screen.getByRole("button", { name: "7 like" }));
+  fireEvent.click(screen.getByRole("button", { name: "smoke: too little" }));
+  await screen.findByText(/Arrived/);
+  expect(sent.at(-1)?.said).toEqual([
+    { letter: "B", liking: 7, traits: { smoke: -1 }, known: "", words: "" },
+  ]);
+  fireEvent.click(screen.getByRole("button", { name: "smoke: too little" }));
+  fireEvent.click(screen.getByRole("button", { name: "Now A" }));
+  fireEvent.click(screen.getByRole("button", { name: "9 like extremely" }));
+  await waitFor(() => expect(sent.at(-1)?.said).toHaveLength(2));
+  expect(sent.at(-1)?.said[0]?.traits).toEqual({});
+  expect(new Set(sent.map((s) => s.taster)).size).toBe(1);
+  expect(readSheet("t").taster).toBe(sent[0]?.taster);
+  fireEvent.click(screen.getByRole("button", { name: "Back" }));
+  expect(screen.getByRole("button", { name: "7 like" }).getAttribute("aria-pressed")).toBe("true");
+});
+
+it("keeps the sheet while the line is gone, and says when it is over", async () => {
+  status = 0;
+  render(<SheetForm token="t" view={sheet} />);
+  fireEvent.click(screen.getByRole("button", { name: "5 neither" }));
+  await screen.findByText(/The line is gone/);
+  status = 200;
+  await screen.findByText(/Arrived/, {}, { timeout: 5000 });
+  status = 409;
+  fireEvent.click(screen.getByRole("button", { name: "no" }));
+  await screen.findByText(/may be over/);
+  cleanup();
+  render(<SheetForm token="t" view={{ ...sheet, closed: true }} />);
+  screen.getByText(/The tasting is over/);
+});
+
+it("shows what the table said, as dots and in words, beside what was foreseen", async () => {
+  const said = (liking: number, smoke: number) => [
+    { letter: "A", liking, traits: { smoke }, known: "maybe", words: "" },
+  ];
+  answer = {
+    tasting: {
+      id: "x",
+      dish: "d",
+      name: "Thursday",
+      made: 0,
+      traits: ["smoke"],
+      blind: true,
+      closed: 0,
+      served: [
+        { letter: "A", trial: "t1", name: "trial 1, 26 November 2026", steps: { smoke: -1.2 } },
+      ],
+    },
+    sheets: [
+      { tasting: "x", taster: "a", number: 0, name: "", said: said(8, 0), at: 0 },
+      { tasting: "x", taster: "b", number: 1, name: "", said: said(5, -1), at: 0 },
+    ],
+    answer: {
+      trials: [
+        {
+          id: "A",
+          tasters: 2,
+          liking: { mean: 6.5 },
+          traits: [
+            { trait: "smoke", tooLittle: 1, justRight: 1, tooMuch: 0, mean: -0.5, penalties: [] },
+          ],
+        },
+      ],
+      comparisons: [],
+      triangle: null,
+      corrections: [
+        { trait: "smoke", tastings: 1, sheets: 2, correction: 0.2, low: -0.6, high: 1 },
+      ],
+    },
+    said: [{ letter: "A", trial: "t1", say: ["1 of 2 said too little smoke."], known: [0, 2, 0] }],
+    compared: [],
+  } satisfies TastingView;
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <Results id="x" />
+    </QueryClientProvider>,
+  );
+  const strip = await screen.findByRole("img", {
+    name: "smoke: 1 too little, 1 just right, 0 too much, of 2",
+  });
+  expect(strip.querySelectorAll("circle")).toHaveLength(2);
+  expect(strip.querySelectorAll("circle.off")).toHaveLength(1);
+  screen.getByText("1 of 2 said too little smoke.");
+  screen.getByText("-1.2");
+  screen.getByText("-0.8");
+  screen.getByText(/0 no, 2 maybe, 0 yes/);
+  screen.getByText(/smoke: \+0.2 \(-0.6 to \+1.0\), from 2 sheets of one trial/);
+});

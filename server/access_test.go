@@ -76,7 +76,7 @@ var who = map[string]string{
 	"GET /api/bench": "screen", "POST /api/bench": "screen", "POST /api/bench/scale": "screen", "POST /api/bench/probe": "screen",
 	"DELETE /api/session": "screen", "POST /api/session/codes": "screen", "GET /api/access": "screen", "DELETE /api/sessions/:id": "screen", "POST /api/links": "screen", "DELETE /api/links/:id": "screen",
 	"GET /api/dishes/:id/trials": "screen", "POST /api/dishes/:id/trials": "screen", "GET /api/dishes/:id/trials/between": "screen", "GET /api/dishes/:id/tastings": "screen", "POST /api/dishes/:id/tastings": "screen",
-	"GET /api/tastings/:id": "screen", "GET /api/tastings/:id/csv": "screen", "POST /api/tastings/:id/close": "screen", "POST /api/guest/:token/sheet": "guest",
+	"GET /api/tastings/:id": "screen", "GET /api/tastings/:id/csv": "screen", "GET /api/tastings/:id/next": "screen", "POST /api/tastings/:id/close": "screen", "POST /api/guest/:token/sheet": "guest",
 	"GET /api/rules": "screen", "GET /api/dishes": "screen", "POST /api/dishes": "screen", "GET /api/dishes/:id": "screen", "PUT /api/dishes/:id": "screen", "GET /api/dishes/:id/past": "screen",
 	"GET /api/dishes/:id/original/:format": "screen", "POST /api/dishes/:id/undo": "screen", "POST /api/dishes/:id/redo": "screen", "GET /api/dishes/:id/candidates": "screen",
 	"POST /api/dishes/:id/proposals": "screen", "POST /api/dishes/:id/preview": "screen", "GET /api/dishes/:id/boosters": "screen", "GET /api/dishes/:id/balance": "screen",

@@ -171,6 +171,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	post("/dishes/:id/tastings", (*Kitchen).makeTasting)
 	get("/tastings/:id", (*Kitchen).showTasting)
 	get("/tastings/:id/csv", (*Kitchen).exportTasting)
+	get("/tastings/:id/next", (*Kitchen).nextChange)
 	post("/tastings/:id/close", (*Kitchen).closeTasting)
 	post("/guest/:token/sheet", (*Kitchen).fillSheet)
 	get("/rules", (*Kitchen).rules)

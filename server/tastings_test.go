@@ -78,6 +78,13 @@ func TestATableOfTastersIsHeard(t *testing.T) {
 	require.Equal(t, []int{0, 6, 0}, v.Said[0].Known)
 	require.Contains(t, v.Compared[0].Say, "5 who tasted both liked B 0.8 more than A; with so few that can be chance.")
 
+	_, _, data = a.ask("GET", "/api/tastings/"+table.ID+"/next", nil)
+	next := into[[]server.NextChange](t, data)
+	require.NotEmpty(t, next)
+	require.Equal(t, "B", next[0].Letter, "the newest trial is mended")
+	require.Equal(t, "smoke", next[0].Trait)
+	require.Equal(t, 5, next[0].N)
+
 	// A sheet can be changed until the tasting is closed, and counts once.
 	status, _, _ := a.ask("POST", path+"/sheet", server.SheetRequest{Taster: "guest 1", Said: []server.SheetTrial{{Letter: "A", Liking: 9}}})
 	require.Equal(t, 200, status)

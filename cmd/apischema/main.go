@@ -74,6 +74,7 @@ type api struct {
 	TastingView    server.TastingView
 	TastingRequest server.TastingRequest
 	SheetRequest   server.SheetRequest
+	NextChange     server.NextChange
 }
 
 func main() {

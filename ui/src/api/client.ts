@@ -25,6 +25,7 @@ import type {
   LearnedView,
   LineRequest,
   LinkRequest,
+  NextChange,
   Past,
   PriceView,
   Proposal,
@@ -193,6 +194,7 @@ export const api = {
   makeTasting: (dish: string, r: TastingRequest) =>
     request<Tasting>("POST", `/api/dishes/${dish}/tastings`, r),
   tasting: (id: string) => request<TastingView>("GET", `/api/tastings/${id}`),
+  nextChange: (id: string) => request<NextChange[]>("GET", `/api/tastings/${id}/next`),
   closeTasting: (id: string) => request<TastingView>("POST", `/api/tastings/${id}/close`),
   fillSheet: (token: string, r: SheetRequest) =>
     request<SheetView>("POST", `/api/guest/${encodeURIComponent(token)}/sheet`, r),

@@ -57,6 +57,7 @@ export interface Schema {
   TastingView: TastingView;
   TastingRequest: TastingRequest;
   SheetRequest: SheetRequest;
+  NextChange: NextChange;
 }
 export interface DishView {
   id: string;
@@ -1739,4 +1740,18 @@ export interface SheetRequest {
   taster: string;
   name: string;
   said: SheetTrial[];
+}
+export interface NextChange {
+  letter: string;
+  trait: string;
+  side: string;
+  cost: number;
+  n: number;
+  ways: Way[];
+}
+export interface Way {
+  dose: Dose;
+  say: string;
+  steps: number;
+  also: Move[];
 }

@@ -3,6 +3,7 @@ import { Button } from "antd";
 
 import { GuestLink } from "../access/LinkSheet";
 import { api } from "../api/client";
+import { useOpenDish } from "../dish/useDish";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Strip } from "./Strip";
@@ -93,6 +94,7 @@ export function Results({ id }: { id: string }) {
           </div>
         );
       })}
+      {sheets.length > 0 && <Next id={id} sheets={sheets.length} />}
       {answer.corrections.length > 0 && (
         <>
           <h4>By how much the model is off here, in steps</h4>
@@ -111,6 +113,61 @@ export function Results({ id }: { id: string }) {
           <li key={c.say}>{c.say}</li>
         ))}
       </ul>
+    </section>
+  );
+}
+
+/** What to change next, in amounts; trying it makes the next version and says why. */
+function Next({ id, sheets }: { id: string; sheets: number }) {
+  const { dish, decide } = useOpenDish();
+  const next = useQuery({
+    queryKey: ["next", id, sheets, dish.edit],
+    queryFn: () => api.nextChange(id),
+  });
+  if (!next.data || next.data.length === 0) return null;
+  const others = (food: string) => dish.document.decisions.boosters.filter((b) => b.food !== food);
+  return (
+    <section aria-label="What to change next">
+      <h4>What to change next</h4>
+      {next.data.map((n) => {
+        const need = n.side === "too-little" ? "more" : "less";
+        return (
+          <div key={`${n.trait} ${n.side}`} className="next-change">
+            <p>
+              {need === "more" ? "More" : "Less"} {n.trait}: it cost the table {n.cost.toFixed(1)}{" "}
+              of liking, with {n.n} who answered.
+            </p>
+            {n.ways.length === 0 && (
+              <p className="quiet">
+                No booster of the book does it; look at the line that brings it, under Swaps.
+              </p>
+            )}
+            <ul>
+              {n.ways.map((w) => (
+                <li key={w.say}>
+                  {w.say}{" "}
+                  <Button
+                    size="small"
+                    onClick={() =>
+                      decide(`after the tasting: ${need} ${n.trait}`, {
+                        boosters:
+                          w.dose.grams > 0
+                            ? [
+                                ...others(w.dose.food),
+                                { ...w.dose, why: `the table wanted ${need} ${n.trait}` },
+                              ]
+                            : others(w.dose.food),
+                      })
+                    }
+                  >
+                    Try this
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        );
+      })}
     </section>
   );
 }

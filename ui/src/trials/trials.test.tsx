@@ -2,7 +2,8 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 
-import type { SheetView, TastingView } from "../api/types";
+import type { NextChange, SheetView, TastingView } from "../api/types";
+import { DishContext, type OpenDish } from "../dish/useDish";
 import { Results } from "./Results";
 import { SheetForm, readSheet } from "./SheetForm";
 
@@ -15,11 +16,29 @@ interface Sent {
 let sent: Sent[] = [];
 let status = 200;
 let answer: unknown = {};
+const next: NextChange[] = [
+  {
+    letter: "A",
+    trait: "smoke",
+    side: "too-little",
+    cost: 1.2,
+    n: 2,
+    ways: [
+      {
+        dose: { food: "smoked-paprika", form: "", grams: 2, component: 0, why: "" },
+        say: "1 tsp smoked paprika more: smoke +0.6 steps",
+        steps: 0.6,
+        also: [],
+      },
+    ],
+  },
+];
 beforeEach(() => {
   sent = [];
   status = 200;
   localStorage.clear();
-  vi.stubGlobal("fetch", async (_: string, init: RequestInit = {}) => {
+  vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
+    if (path.endsWith("/next")) return Response.json(next);
     if (status === 0) throw new TypeError("no line");
     if (init.body) sent.push(JSON.parse(String(init.body)) as Sent);
     return new Response(JSON.stringify(status === 200 ? answer : { title: "Over" }), { status });
@@ -118,9 +137,16 @@ it("shows what the table said, as dots and in words, beside what was foreseen", 
     said: [{ letter: "A", trial: "t1", say: ["1 of 2 said too little smoke."], known: [0, 2, 0] }],
     compared: [],
   } satisfies TastingView;
+  const decide = vi.fn();
+  const open = {
+    dish: { edit: 1, document: { decisions: { boosters: [] } } },
+    decide,
+  } as unknown as OpenDish;
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <Results id="x" />
+      <DishContext.Provider value={open}>
+        <Results id="x" />
+      </DishContext.Provider>
     </QueryClientProvider>,
   );
   const strip = await screen.findByRole("img", {
@@ -133,4 +159,16 @@ it("shows what the table said, as dots and in words, beside what was foreseen", 
   screen.getByText("-0.8");
   screen.getByText(/0 no, 2 maybe, 0 yes/);
   screen.getByText(/smoke: \+0.2 \(-0.6 to \+1.0\), from 2 sheets of one trial/);
+  fireEvent.click(await screen.findByRole("button", { name: "Try this" }));
+  expect(decide).toHaveBeenCalledWith("after the tasting: more smoke", {
+    boosters: [
+      {
+        food: "smoked-paprika",
+        form: "",
+        grams: 2,
+        component: 0,
+        why: "the table wanted more smoke",
+      },
+    ],
+  });
 });

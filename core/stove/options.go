@@ -57,8 +57,18 @@ func Different(p *Program, s *State, m *Move) []Tap {
 	if s.Running(m.ID) == nil && !s.IsDone(m.ID) {
 		out = append(out, Tap{Say: "later", Kind: Later, Move: m.ID})
 	}
+	sooner := 0
+	for _, other := range s.queue(p, 0) {
+		if other.ID != m.ID && sooner < mostSooner && s.available(p, other) {
+			out = append(out, Tap{Say: "earlier: " + other.Name, Kind: Earlier, Move: other.ID})
+			sooner++
+		}
+	}
 	return out
 }
+
+// mostSooner is how many other moves are offered to be done first.
+const mostSooner = 3
 
 // spooned is the most in grams that is told by the spoon.
 const spooned = 30.0

@@ -247,7 +247,7 @@ func TestTheLikelyDeviationsAreOneTapAway(t *testing.T) {
 	for _, tap := range stove.Different(p, &s, p.Move("salt")) {
 		said = append(said, tap.Say)
 	}
-	require.Equal(t, []string{"¾ tsp (4 g) salt", "¾ tsp (5 g) salt", "1⅛ tsp (7 g) salt", "1¼ tsp (8 g) salt", "other than salt", "no salt", "salt not now", "later"}, said)
+	require.Equal(t, []string{"¾ tsp (4 g) salt", "¾ tsp (5 g) salt", "1⅛ tsp (7 g) salt", "1¼ tsp (8 g) salt", "other than salt", "no salt", "salt not now", "later", "earlier: Press the tofu", "earlier: Fry the onion"}, said)
 	e := &evening{t: t, p: p, now: began}
 	e.tell(stove.Event{Kind: stove.StartTimer, Move: "boil", Amount: 10})
 	running := e.state()
@@ -255,7 +255,7 @@ func TestTheLikelyDeviationsAreOneTapAway(t *testing.T) {
 	for _, tap := range stove.Different(p, &running, p.Move("boil")) {
 		said = append(said, tap.Say)
 	}
-	require.Equal(t, []string{"2 minutes longer", "5 minutes longer", "hotter", "cooler"}, said)
+	require.Equal(t, []string{"2 minutes longer", "5 minutes longer", "hotter", "cooler", "earlier: Press the tofu", "earlier: Fry the onion"}, said)
 }
 
 func TestNothingIsInMoreThanOnce(t *testing.T) {

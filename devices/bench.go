@@ -34,8 +34,8 @@ type SceneStep struct {
 type Bench struct {
 	Scale        *SimulatedScale
 	Probe        *SimulatedProbe
-	BridgedScale BridgedScale
-	BridgedProbe BridgedProbe
+	BridgedScale Bridged[Weight]
+	BridgedProbe Bridged[Temperature]
 }
 
 // scenes are those that ship, read once.
@@ -57,16 +57,16 @@ func Scenes() ([]Scene, error) { return scenes() }
 
 // Weigh says what the scale at hand shows: the bridged one where it speaks.
 func (b *Bench) Weigh(at time.Time) Weight {
-	if b.BridgedScale.Heard(at) {
-		return b.BridgedScale.Weigh(at)
+	if w, speaks := b.BridgedScale.Said(at); speaks {
+		return w
 	}
 	return b.Scale.Weigh(at)
 }
 
 // Measure says what the probe at hand shows.
 func (b *Bench) Measure(at time.Time) Temperature {
-	if b.BridgedProbe.Heard(at) {
-		return b.BridgedProbe.Measure(at)
+	if t, speaks := b.BridgedProbe.Said(at); speaks {
+		return t
 	}
 	return b.Probe.Measure(at)
 }

@@ -38,60 +38,23 @@ type Probe interface {
 // silentAfter is how long a bridged device may be silent before it counts as off.
 const silentAfter = 5 * time.Second
 
-// BridgedScale says what a bridge last told of a real scale.
-type BridgedScale struct {
-	mu   sync.Mutex
-	last Weight
+// Bridged says what a bridge last told of a real device.
+type Bridged[T any] struct {
+	mu    sync.Mutex
+	last  T
+	heard time.Time
 }
 
 // Tell takes a message of the bridge.
-func (b *BridgedScale) Tell(w Weight) {
+func (b *Bridged[T]) Tell(at time.Time, said T) {
 	b.mu.Lock()
 	defer b.mu.Unlock()
-	b.last = w
+	b.last, b.heard = said, at
 }
 
-// Heard tells whether a bridge has spoken lately.
-func (b *BridgedScale) Heard(at time.Time) bool {
+// Said is what the bridge last told; false where it has been silent for long.
+func (b *Bridged[T]) Said(at time.Time) (T, bool) {
 	b.mu.Lock()
 	defer b.mu.Unlock()
-	return !b.last.At.IsZero() && at.Sub(b.last.At) <= silentAfter
-}
-
-// Weigh says what the bridge last told.
-func (b *BridgedScale) Weigh(at time.Time) Weight {
-	b.mu.Lock()
-	defer b.mu.Unlock()
-	w := b.last
-	w.Off = w.Off || at.Sub(w.At) > silentAfter
-	return w
-}
-
-// BridgedProbe says what a bridge last told of a real probe.
-type BridgedProbe struct {
-	mu   sync.Mutex
-	last Temperature
-}
-
-// Tell takes a message of the bridge.
-func (b *BridgedProbe) Tell(h Temperature) {
-	b.mu.Lock()
-	defer b.mu.Unlock()
-	b.last = h
-}
-
-// Heard tells whether a bridge has spoken lately.
-func (b *BridgedProbe) Heard(at time.Time) bool {
-	b.mu.Lock()
-	defer b.mu.Unlock()
-	return !b.last.At.IsZero() && at.Sub(b.last.At) <= silentAfter
-}
-
-// Measure says what the bridge last told.
-func (b *BridgedProbe) Measure(at time.Time) Temperature {
-	b.mu.Lock()
-	defer b.mu.Unlock()
-	h := b.last
-	h.Off = h.Off || at.Sub(h.At) > silentAfter
-	return h
+	return b.last, !b.heard.IsZero() && at.Sub(b.heard) <= silentAfter
 }

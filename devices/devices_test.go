@@ -88,11 +88,12 @@ func TestEverySceneDoesWhatItSays(t *testing.T) {
 
 func TestABridgedDeviceCountsWhileItSpeaks(t *testing.T) {
 	b := devices.NewBench(start, 3)
-	b.BridgedScale.Tell(devices.Weight{At: start, Grams: 77, Battery: 50})
-	b.BridgedProbe.Tell(devices.Temperature{At: start, Celsius: 66, Battery: 50})
+	b.BridgedScale.Tell(start, devices.Weight{At: start, Grams: 77, Battery: 50})
+	b.BridgedProbe.Tell(start, devices.Temperature{At: start, Celsius: 66, Battery: 50})
 	require.InDelta(t, 77, b.Weigh(after(2)).Grams, 0)
 	require.InDelta(t, 66, b.Measure(after(2)).Celsius, 0)
 	require.InDelta(t, 0, b.Weigh(after(10)).Grams, 2, "silent for over five seconds: the simulated one")
 	require.InDelta(t, 21, b.Measure(after(10)).Celsius, 1)
-	require.True(t, b.BridgedScale.Weigh(after(10)).Off)
+	_, speaks := b.BridgedScale.Said(after(10))
+	require.False(t, speaks)
 }

@@ -44,7 +44,9 @@ func (k *Kitchen) showBench(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	return c.JSON(BenchView{DevicesNow{h.bench.Weigh(at), h.bench.Measure(at)}, h.bench.BridgedScale.Heard(at), h.bench.BridgedProbe.Heard(at), scenes})
+	_, scale := h.bench.BridgedScale.Said(at)
+	_, probe := h.bench.BridgedProbe.Said(at)
+	return c.JSON(BenchView{DevicesNow{h.bench.Weigh(at), h.bench.Measure(at)}, scale, probe, scenes})
 }
 
 // driveBench does what the request says with the simulated devices.
@@ -101,7 +103,7 @@ func (k *Kitchen) bridgeScale(c fiber.Ctx) error {
 		return unprocessable("The scale says what cannot be.", fieldError{"grams", fmt.Sprintf("must be between %g and %g", -mostOnBench, mostOnBench)})
 	}
 	w.At = k.hearth.now()
-	k.hearth.bench.BridgedScale.Tell(w)
+	k.hearth.bench.BridgedScale.Tell(w.At, w)
 	return c.SendStatus(fiber.StatusNoContent)
 }
 
@@ -115,6 +117,6 @@ func (k *Kitchen) bridgeProbe(c fiber.Ctx) error {
 		return unprocessable("The probe says what cannot be.", fieldError{"celsius", fmt.Sprintf("must be between -60 and %g", mostHeat)})
 	}
 	h.At = k.hearth.now()
-	k.hearth.bench.BridgedProbe.Tell(h)
+	k.hearth.bench.BridgedProbe.Tell(h.At, h)
 	return c.SendStatus(fiber.StatusNoContent)
 }

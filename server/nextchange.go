@@ -27,14 +27,11 @@ const mostChanges = 2
 // nextChange proposes what to change next: the faults of the newest trial that was
 // served that cost most liking, each with ways in amounts by the model.
 func (k *Kitchen) nextChange(c fiber.Ctx) error {
-	t, err := k.tastingOf(c.Context(), c.Params("id"))
+	v, err := k.heard(c)
 	if err != nil {
 		return err
 	}
-	v, err := k.judged(c.Context(), t)
-	if err != nil {
-		return err
-	}
+	t := v.Tasting
 	d, err := k.open(c.Context(), t.Dish)
 	if err != nil {
 		return err

@@ -476,12 +476,17 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 	return v, nil
 }
 
-func (k *Kitchen) showTasting(c fiber.Ctx) error {
+// heard is the tasting that a request names, with what its sheets say.
+func (k *Kitchen) heard(c fiber.Ctx) (TastingView, error) {
 	t, err := k.tastingOf(c.Context(), c.Params("id"))
 	if err != nil {
-		return err
+		return TastingView{}, err
 	}
-	v, err := k.judged(c.Context(), t)
+	return k.judged(c.Context(), t)
+}
+
+func (k *Kitchen) showTasting(c fiber.Ctx) error {
+	v, err := k.heard(c)
 	if err != nil {
 		return err
 	}

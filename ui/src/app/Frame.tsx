@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import { NavLink, useLocation } from "react-router";
 
 import { api } from "../api/client";
+import { KeyList } from "../shared/KeyList";
 import { Sheet } from "../shared/Sheet";
 import { isTyping, keyList } from "./keys";
 import { useTold } from "./useTold";
@@ -58,16 +59,7 @@ export function Frame({ children }: { children: React.ReactNode }) {
       {children}
       {help && (
         <Sheet title="Keys" close={() => setHelp(false)}>
-          <dl className="keys">
-            {keyList.map(([key, what]) => (
-              <div key={key} className="pair">
-                <dt>
-                  <kbd>{key}</kbd>
-                </dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
+          <KeyList keys={keyList} />
         </Sheet>
       )}
     </>

@@ -12,6 +12,7 @@ import type {
   Tap,
   View,
 } from "../api/types";
+import { KeyList } from "../shared/KeyList";
 import { Sheet } from "../shared/Sheet";
 import type { Told } from "./queue";
 import { ring, type Calls } from "./signal";
@@ -364,16 +365,7 @@ export function KeysSheet({
           </a>
           <button onClick={stop}>Stop cooking here</button>
         </div>
-        <dl className="keys">
-          {stoveKeys.map(([key, what]) => (
-            <div key={key} className="pair">
-              <dt>
-                <kbd>{key}</kbd>
-              </dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
+        <KeyList keys={stoveKeys} />
       </div>
     </Sheet>
   );

@@ -25,7 +25,7 @@ beforeEach(() => {
     if (line === "down") throw new TypeError("no line");
     const method = init.method ?? "GET";
     asked.push([method, path, init.body ? JSON.parse(String(init.body)) : null]);
-    const body = answers[`${method} ${path}`];
+    const body = answers[`${method} ${path.replace(/\?.*/, "")}`];
     if (body === undefined) {
       return new Response(JSON.stringify({ title: "Not signed in", detail: "Not this one." }), {
         status: 401,

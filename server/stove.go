@@ -196,9 +196,12 @@ func (k *Kitchen) beginDay(ctx context.Context, id string) (string, error) {
 	return k.BeginCooking(ctx, p, done)
 }
 
+// mostStoves is how many cook-throughs are listed.
+const mostStoves = 40
+
 // stoves lists the cook-throughs, the newest first.
 func (k *Kitchen) stoves(c fiber.Ctx) error {
-	entries, err := k.Store.Entries(c.Context(), store.CookEntry)
+	keys, err := k.Store.NewestKeys(c.Context(), store.CookEntry, mostStoves)
 	if err != nil {
 		return err
 	}
@@ -207,10 +210,10 @@ func (k *Kitchen) stoves(c fiber.Ctx) error {
 		return err
 	}
 	list := []StoveSummary{}
-	for _, e := range slices.Backward(entries) {
-		x, err := k.cookThrough(c.Context(), e.Key)
+	for _, key := range keys {
+		x, err := k.cookThrough(c.Context(), key)
 		if err != nil {
-			slog.Error("a cook-through cannot be read", "cook", e.Key, "cause", err)
+			slog.Error("a cook-through cannot be read", "cook", key, "cause", err)
 			continue
 		}
 		x.mu.Lock()
@@ -430,10 +433,10 @@ func (k *Kitchen) keepTrial(c fiber.Ctx) error {
 
 // keptTrials are the cook-throughs that were kept.
 func (k *Kitchen) keptTrials(ctx context.Context) (map[string]bool, error) {
-	entries, err := k.Store.Entries(ctx, store.TrialEntry)
+	keys, err := k.Store.NewestKeys(ctx, store.TrialEntry, mostTrials)
 	out := map[string]bool{}
-	for _, e := range entries {
-		out[e.Key] = true
+	for _, key := range keys {
+		out[key] = true
 	}
 	return out, err
 }

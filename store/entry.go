@@ -91,6 +91,19 @@ func (s *Store) Entries(ctx context.Context, kind string) ([]Entry, error) {
 	return list, nil
 }
 
+// NewestKeys lists the keys of a kind under which something stands, the last ones
+// first, as many as asked for.
+func (s *Store) NewestKeys(ctx context.Context, kind string, most int) ([]string, error) {
+	var keys []string
+	err := each(ctx, s.read, `SELECT key FROM entries e WHERE kind = ? AND body IS NOT NULL AND number = (SELECT max(number) FROM entries WHERE kind = e.kind AND key = e.key) ORDER BY key DESC LIMIT ?`, func(scan func(...any) error) error {
+		var key string
+		err := scan(&key)
+		keys = append(keys, key)
+		return err
+	}, kind, most)
+	return keys, err
+}
+
 // Entry returns what counts now under a kind and key; ErrNoEntry when nothing
 // does.
 func (s *Store) Entry(ctx context.Context, kind, key string) (Entry, error) {

@@ -1,9 +1,7 @@
 package server
 
 import (
-	"bufio"
 	"context"
-	"fmt"
 	"log/slog"
 	"slices"
 	"time"
@@ -326,117 +324,4 @@ func (k *Kitchen) letGo(c fiber.Ctx) error {
 	delete(k.hearth.cooks, e.Key)
 	k.hearth.mu.Unlock()
 	return c.SendStatus(fiber.StatusNoContent)
-}
-
-// streamPath is where screens listen; an answer there goes on for streamFor, and
-// the screen then asks again.
-const (
-	streamPath = "/api/stream"
-	streamFor  = 50 * time.Second
-	beatEvery  = 10 * time.Second
-)
-
-// stream tells a screen what changes, as server-sent events.
-func (k *Kitchen) stream(c fiber.Ctx) error {
-	l, ok := k.hearth.listen()
-	if !ok {
-		return problem{Title: "Busy", Status: fiber.StatusServiceUnavailable, Detail: fmt.Sprintf("%d screens are listening already.", mostListeners)}
-	}
-	c.Set(fiber.HeaderContentType, "text/event-stream")
-	h := k.hearth
-	return c.SendStreamWriter(func(w *bufio.Writer) {
-		defer h.leave(l)
-		end, beat := time.After(streamFor), time.NewTicker(beatEvery)
-		defer beat.Stop()
-		say := func(data []byte) bool {
-			_, err := w.Write(data)
-			return err == nil && w.Flush() == nil
-		}
-		if !say([]byte("retry: 300\nevent: hello\ndata: {}\n\n")) {
-			return
-		}
-		for {
-			select {
-			case data, open := <-l:
-				if !open || !say(data) {
-					return
-				}
-			case <-beat.C:
-				if !say([]byte(": still here\n\n")) {
-					return
-				}
-			case <-end:
-				return
-			case <-h.closing.Done():
-				return
-			}
-		}
-	})
-}
-
-// Trial is a cook-through that is kept, as it was.
-type Trial struct {
-	Program stove.Program `json:"program"`
-	Events  []stove.Event `json:"events"`
-	Summary stove.Summary `json:"summary"`
-	Words   string        `json:"words"`
-	Kept    int64         `json:"kept"`
-	// Dishes are the dishes as they were: their cards, and what was foreseen.
-	Dishes []TrialDish `json:"dishes"`
-}
-
-// KeepRequest keeps a cook-through as a trial, with words.
-type KeepRequest struct {
-	Words string `json:"words"`
-}
-
-// mostWords bounds what is said of a trial.
-const mostWords = 4000
-
-// keepTrial keeps a cook-through for good, and learns from what was weighed.
-func (k *Kitchen) keepTrial(c fiber.Ctx) error {
-	var r KeepRequest
-	if err := decode(c, &r); err != nil {
-		return err
-	}
-	if len(r.Words) > mostWords {
-		return unprocessable("That is too long to keep.", fieldError{"words", fmt.Sprintf("holds more than %d letters", mostWords)})
-	}
-	x, err := k.cookThrough(c.Context(), c.Params("id"))
-	if err != nil {
-		return err
-	}
-	x.mu.Lock()
-	now := k.hearth.now().UnixMilli()
-	ended := x.state.Ended > 0
-	t := Trial{Program: x.program, Events: slices.Clone(x.events), Summary: stove.Sum(&x.program, &x.state, now), Words: r.Words, Kept: now}
-	x.mu.Unlock()
-	if !ended {
-		return unprocessable("A trial is kept when the cooking has ended.", fieldError{"id", "has not ended"})
-	}
-	for _, d := range t.Program.Dishes {
-		one, err := k.trialDish(c.Context(), d)
-		if err != nil {
-			return err
-		}
-		t.Dishes = append(t.Dishes, one)
-	}
-	if err := k.saveTrial(c.Context(), x.id, t); err != nil {
-		return err
-	}
-	if err := k.learn(c.Context(), x.id, t.Summary.Weighed); err != nil {
-		return err
-	}
-	k.hearth.broadcast("changed", map[string]any{"cook": x.id})
-	return c.JSON(t)
-}
-
-// keptTrials are the cook-throughs that were kept.
-func (k *Kitchen) keptTrials(ctx context.Context) (map[string]bool, error) {
-	keys, err := k.Store.NewestKeys(ctx, store.TrialEntry, mostTrials)
-	out := map[string]bool{}
-	for _, key := range keys {
-		out[key] = true
-	}
-	return out, err
 }

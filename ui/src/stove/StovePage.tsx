@@ -1,26 +1,21 @@
 import "./stove.css";
 
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 
 import type { LaneView, StoveView } from "../api/types";
 import { isTyping } from "../app/keys";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
+import { useCalling, Watching } from "./calling";
+import { DifferentSheet } from "./Different";
 import { EndPage } from "./EndPage";
 import { Now } from "./Now";
 import { Says } from "./Says";
-import {
-  BoardSheet,
-  DifferentSheet,
-  KeysSheet,
-  SoFarSheet,
-  TimerSheet,
-  WeighSheet,
-  Weighing,
-} from "./sheets";
+import { BoardSheet, KeysSheet, SoFarSheet, TimerSheet, WeighSheet } from "./sheets";
+import { Weighing } from "./Weighing";
 import { Fire, Next } from "./Side";
-import { keepCalls, readCalls, ring, shake } from "./signal";
+import { keepCalls, readCalls } from "./signal";
 import { useAwake, useClock, useStove } from "./useStove";
 import { clockOf } from "./words";
 
@@ -249,54 +244,4 @@ const nothing: LaneView = { cook: 0, now: null, wait: "", next: [] };
 function laneOf(data: StoveView, screen: string): LaneView {
   const cook = data.now.state.lanes[screen] ?? 0;
   return data.now.view.lanes.find((l) => l.cook === cook) ?? data.now.view.lanes[0] ?? nothing;
-}
-
-/** Rings, shakes and flashes while something grave is said and nobody has answered. */
-function useCalling(data: StoveView, clock: number, calls: ReturnType<typeof readCalls>): boolean {
-  const { says, fire } = data.now.view;
-  const due = fire.filter((f) => clock >= f.timer.ends).length;
-  const grave = says.filter((n) => n.grave && n.kind !== "timer").length + due;
-  const called = useRef({ grave: 0, at: 0 });
-  useEffect(() => {
-    const more = grave > called.current.grave;
-    const again = grave > 0 && clock - called.current.at > callAgain;
-    if (more || again) {
-      called.current.at = clock;
-      if (calls.sound) ring();
-      if (calls.shake) shake();
-    }
-    called.current.grave = grave;
-  }, [grave, clock, calls]);
-  return calls.flash && grave > 0;
-}
-
-/** How often the stove calls again, in milliseconds. */
-const callAgain = 15_000;
-
-interface WatchingProps {
-  data: StoveView;
-  celsius: number | undefined;
-  off: boolean | undefined;
-}
-
-/** The bands that the probe watches, with what it says now. */
-function Watching({ data, celsius, off }: WatchingProps) {
-  const watches = Object.values(data.now.state.watches);
-  if (watches.length === 0) return null;
-  return (
-    <ul className="stove-watches" aria-label="The probe watches">
-      {watches.map((w) => {
-        const band = data.bands.find((b) => b.id === w.band);
-        return (
-          <li key={w.band} className={w.left > 0 ? "left" : w.reached > 0 ? "in" : ""}>
-            <b>{off ? "probe off" : celsius === undefined ? "…" : `${celsius.toFixed(0)} °C`}</b>
-            <span>
-              {band?.name}, {band?.say}
-              <small>{band?.caution}</small>
-            </span>
-          </li>
-        );
-      })}
-    </ul>
-  );
 }

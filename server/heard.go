@@ -1,0 +1,204 @@
+package server
+
+import (
+	"context"
+	"encoding/csv"
+	"errors"
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/core/tasting"
+	"yembra/formats"
+)
+
+// TastingView is a tasting with what its sheets say.
+type TastingView struct {
+	Tasting  Tasting        `json:"tasting"`
+	Sheets   []Sheet        `json:"sheets"`
+	Answer   AnalyseAnswer  `json:"answer"`
+	Said     []TrialSaid    `json:"said"`
+	Compared []ComparedSaid `json:"compared"`
+}
+
+// TrialSaid is what the table said of one trial in words, the faults that cost
+// most first.
+type TrialSaid struct {
+	Letter string   `json:"letter"`
+	Trial  string   `json:"trial"`
+	Say    []string `json:"say"`
+	Known  []int    `json:"known"`
+}
+
+// ComparedSaid is how two trials were liked, in words.
+type ComparedSaid struct {
+	A   string `json:"a"`
+	B   string `json:"b"`
+	Say string `json:"say"`
+}
+
+// judged works out what the sheets of a tasting say.
+func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
+	sheets, err := k.sheetsOf(ctx, t.ID)
+	if err != nil {
+		return TastingView{}, err
+	}
+	v := TastingView{Tasting: t, Sheets: sheets, Said: []TrialSaid{}, Compared: []ComparedSaid{}}
+	if v.Sheets == nil {
+		v.Sheets = []Sheet{}
+	}
+	var r AnalyseRequest
+	byLetter := map[string]*Glass{}
+	known := map[string][]int{}
+	for i := range t.Served {
+		s := &t.Served[i]
+		byLetter[s.Letter], known[s.Letter] = s, make([]int, 3)
+		steps := map[string]float64{}
+		for trait, x := range s.Steps {
+			if slices.Contains(t.Traits, trait) {
+				steps[trait] = x
+			}
+		}
+		r.Trials = append(r.Trials, AnalyseTrial{ID: s.Letter, Steps: steps})
+	}
+	for _, s := range sheets {
+		for _, x := range s.Said {
+			if byLetter[x.Letter] == nil {
+				continue
+			}
+			one := AnalyseSheet{Taster: s.Taster, Trial: x.Letter, Traits: map[string]float64{}}
+			if x.Liking > 0 {
+				liking := float64(x.Liking)
+				one.Liking = &liking
+			}
+			for trait, val := range x.Traits {
+				one.Traits[trait] = float64(val)
+			}
+			r.Sheets = append(r.Sheets, one)
+			if at := slices.Index([]string{"no", "maybe", "yes"}, x.Known); at >= 0 {
+				known[x.Letter][at]++
+			}
+		}
+	}
+	if v.Answer, err = Analyse(r); err != nil {
+		return v, err
+	}
+	_, grouped := r.byTrial()
+	for _, s := range t.Served {
+		said := TrialSaid{Letter: s.Letter, Trial: s.Trial, Say: []string{}, Known: known[s.Letter]}
+		type fault struct {
+			cost float64
+			say  string
+		}
+		var faults []fault
+		for _, trait := range t.Traits {
+			if j, ok := tasting.Judge(trait, grouped[s.Letter]); ok {
+				cost := 0.0
+				for _, p := range j.Penalties {
+					cost = max(cost, p.Weighted)
+				}
+				faults = append(faults, fault{cost, tasting.Say(j)})
+			}
+		}
+		slices.SortStableFunc(faults, func(a, b fault) int {
+			switch {
+			case a.cost > b.cost:
+				return -1
+			case a.cost < b.cost:
+				return 1
+			}
+			return 0
+		})
+		for _, f := range faults {
+			said.Say = append(said.Say, f.say)
+		}
+		v.Said = append(v.Said, said)
+	}
+	for i := 0; i+1 < len(t.Served); i++ {
+		for _, b := range t.Served[i+1:] {
+			a := t.Served[i]
+			if c, both := tasting.Compare(grouped[a.Letter], grouped[b.Letter]); both {
+				v.Compared = append(v.Compared, ComparedSaid{a.Trial, b.Trial, tasting.SayCompared(c, a.Letter, b.Letter)})
+			}
+		}
+	}
+	return v, nil
+}
+
+// heard is the tasting that a request names, with what its sheets say.
+func (k *Kitchen) heard(c fiber.Ctx) (TastingView, error) {
+	t, err := k.tastingOf(c.Context(), c.Params("id"))
+	if err != nil {
+		return TastingView{}, err
+	}
+	return k.judged(c.Context(), t)
+}
+
+func (k *Kitchen) showTasting(c fiber.Ctx) error {
+	v, err := k.heard(c)
+	if err != nil {
+		return err
+	}
+	return c.JSON(v)
+}
+
+// closeTasting ends a tasting; no sheet changes any more. Closed again, it opens.
+func (k *Kitchen) closeTasting(c fiber.Ctx) error {
+	k.changing.Lock()
+	defer k.changing.Unlock()
+	t, err := k.tastingOf(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	if t.Closed > 0 {
+		t.Closed = 0
+	} else {
+		t.Closed = k.hearth.now().UnixMilli()
+	}
+	if err := k.saveTasting(c.Context(), t); err != nil {
+		return err
+	}
+	return k.showTasting(c)
+}
+
+// exportTasting hands the sheets on as CSV: a row for each taster and trial.
+func (k *Kitchen) exportTasting(c fiber.Ctx) error {
+	t, err := k.tastingOf(c.Context(), c.Params("id"))
+	if err != nil {
+		return err
+	}
+	sheets, err := k.sheetsOf(c.Context(), t.ID)
+	if err != nil {
+		return err
+	}
+	var out strings.Builder
+	w := csv.NewWriter(&out)
+	rows := [][]string{append([]string{"taster", "name", "letter", "trial", "liking", "known", "words"}, t.Traits...)}
+	for _, s := range sheets {
+		for _, x := range s.Said {
+			served := slices.IndexFunc(t.Served, func(y Glass) bool { return y.Letter == x.Letter })
+			if served < 0 {
+				continue
+			}
+			row := []string{strconv.Itoa(s.Number + 1), formats.Cell(s.Name), x.Letter, t.Served[served].Name, "", x.Known, formats.Cell(x.Words)}
+			if x.Liking > 0 {
+				row[4] = strconv.Itoa(x.Liking)
+			}
+			for _, trait := range t.Traits {
+				cell := ""
+				if v, said := x.Traits[trait]; said {
+					cell = strconv.Itoa(v)
+				}
+				row = append(row, cell)
+			}
+			rows = append(rows, row)
+		}
+	}
+	if err := errors.Join(w.WriteAll(rows), w.Error()); err != nil {
+		return fmt.Errorf("write the sheets: %w", err)
+	}
+	return sendFile(c, t.Name, "csv", "text/csv; charset=utf-8", []byte(out.String()))
+}

@@ -1,0 +1,55 @@
+package server
+
+import (
+	"bufio"
+	"fmt"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+)
+
+// streamPath is where screens listen; an answer there goes on for streamFor, and
+// the screen then asks again.
+const (
+	streamPath = "/api/stream"
+	streamFor  = 50 * time.Second
+	beatEvery  = 10 * time.Second
+)
+
+// stream tells a screen what changes, as server-sent events.
+func (k *Kitchen) stream(c fiber.Ctx) error {
+	l, ok := k.hearth.listen()
+	if !ok {
+		return problem{Title: "Busy", Status: fiber.StatusServiceUnavailable, Detail: fmt.Sprintf("%d screens are listening already.", mostListeners)}
+	}
+	c.Set(fiber.HeaderContentType, "text/event-stream")
+	h := k.hearth
+	return c.SendStreamWriter(func(w *bufio.Writer) {
+		defer h.leave(l)
+		end, beat := time.After(streamFor), time.NewTicker(beatEvery)
+		defer beat.Stop()
+		say := func(data []byte) bool {
+			_, err := w.Write(data)
+			return err == nil && w.Flush() == nil
+		}
+		if !say([]byte("retry: 300\nevent: hello\ndata: {}\n\n")) {
+			return
+		}
+		for {
+			select {
+			case data, open := <-l:
+				if !open || !say(data) {
+					return
+				}
+			case <-beat.C:
+				if !say([]byte(": still here\n\n")) {
+					return
+				}
+			case <-end:
+				return
+			case <-h.closing.Done():
+				return
+			}
+		}
+	})
+}

@@ -117,7 +117,9 @@ test("two phones and a tablet sign in, see each other's changes, lose the line, 
   // A phone loses the line, and catches up.
   await other.context().setOffline(true);
   await tablet.goto(`${kitchen.url}/dishes/new`);
-  await tablet.getByLabel("Recipe text").fill(stew.replace("Root stew", "Bean stew"));
+  await tablet
+    .getByLabel("Recipe text")
+    .fill(stew.replace("Root stew", "Bean stew"));
   await tablet.getByRole("button", { name: "Read recipe" }).click();
   await tablet.waitForURL(/original/);
   await other.waitForTimeout(500);

@@ -57,7 +57,9 @@ test("every place can be used on a phone without sideways scrolling, and axe fin
       () => document.documentElement.scrollWidth,
     );
     expect(width, path).toBeLessThanOrEqual(390);
-    const found = await new AxeBuilder({ page }).analyze();
+    const found = await new AxeBuilder({ page })
+      .options({ resultTypes: ["violations"] })
+      .analyze();
     expect(
       found.violations.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html ?? ""}`),
     ).toEqual([]);

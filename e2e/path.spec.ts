@@ -264,6 +264,7 @@ test("every screen can be read by everyone", async ({ page }) => {
     await page.getByRole("link", { name: new RegExp(`^${stage}`) }).click();
     await expect(page.locator("main.page")).toBeVisible();
     await page.waitForLoadState("networkidle");
+    await expect(page.locator(".loading")).toHaveCount(0);
     await check(stage);
   }
 });

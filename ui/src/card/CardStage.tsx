@@ -48,7 +48,6 @@ export default function CardStage() {
         <Button
           type="primary"
           loading={begin.isPending}
-          disabled={!card}
           onClick={() => begin.mutate(card?.factor ?? 1)}
         >
           Cook this

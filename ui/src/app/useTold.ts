@@ -20,6 +20,9 @@ const shows: Record<string, (key: string) => unknown[][]> = {
   screens: () => [["access"], ["session"]],
 };
 
+/** How long to wait for a save, in milliseconds. */
+const saving = 200;
+
 /** Shows what other windows and screens have changed, as the server tells it. */
 export function useTold() {
   const queries = useQueryClient();
@@ -27,6 +30,19 @@ export function useTold() {
     if (typeof EventSource === "undefined") return;
     const source = new EventSource("/api/stream");
     let opened = false;
+    const waiting = new Set<number>();
+    // While this window is saving, what others did waits for the answer.
+    const show = (queryKey: unknown[]) => {
+      if (queries.isMutating({ mutationKey: queryKey }) === 0) {
+        void queries.invalidateQueries({ queryKey });
+        return;
+      }
+      const timer = window.setTimeout(() => {
+        waiting.delete(timer);
+        show(queryKey);
+      }, saving);
+      waiting.add(timer);
+    };
     source.addEventListener("hello", () => {
       // A window that was away catches up.
       if (opened) void queries.invalidateQueries();
@@ -34,16 +50,14 @@ export function useTold() {
     });
     source.addEventListener("kept", (e: MessageEvent<string>) => {
       const { kind, key } = JSON.parse(e.data) as Kept;
-      for (const queryKey of shows[kind]?.(key) ?? []) {
-        // While this window is saving the answer to that tells more.
-        if (queries.isMutating({ mutationKey: queryKey }) === 0) {
-          void queries.invalidateQueries({ queryKey });
-        }
-      }
+      for (const queryKey of shows[kind]?.(key) ?? []) show(queryKey);
     });
     source.addEventListener("changed", () => {
       void queries.invalidateQueries({ queryKey: ["stoves"] });
     });
-    return () => source.close();
+    return () => {
+      source.close();
+      waiting.forEach((timer) => window.clearTimeout(timer));
+    };
   }, [queries]);
 }

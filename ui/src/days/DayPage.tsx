@@ -27,7 +27,14 @@ export default function DayPage() {
   const go = useNavigate();
   const queries = useQueryClient();
   const key = ["day", id];
-  const day = useQuery({ queryKey: key, queryFn: () => api.day(id) });
+  const day = useQuery({
+    queryKey: key,
+    queryFn: async () => {
+      const told = await api.day(id);
+      const now = queries.getQueryData<DayView>(key);
+      return now && now.version > told.version ? now : told;
+    },
+  });
   const change = useMutation({
     mutationKey: key,
     scope: { id: `day-${id}` },

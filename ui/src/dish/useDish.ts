@@ -25,7 +25,15 @@ type Change = { kind: "save"; body: SaveRequest } | { kind: "undo" } | { kind: "
 export function useDish(id: string) {
   const queries = useQueryClient();
   const key = ["dish", id];
-  const query = useQuery({ queryKey: key, queryFn: () => api.dish(id) });
+  const query = useQuery({
+    queryKey: key,
+    queryFn: async () => {
+      const told = await api.dish(id);
+      // What was asked for before a change is older than the answer to the change.
+      const now = queries.getQueryData<DishView>(key);
+      return now && now.edit > told.edit ? now : told;
+    },
+  });
   const take = (d: DishView) => {
     queries.setQueryData(key, d);
     void queries.invalidateQueries({ queryKey: ["candidates", id] });

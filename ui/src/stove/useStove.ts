@@ -18,7 +18,11 @@ export function useStove(id: string) {
   const [devices, setDevices] = useState<DevicesNow | null>(null);
   const view = useQuery({
     queryKey: ["stove", id],
-    queryFn: () => api.stove(id, screen),
+    queryFn: async () => {
+      const told = await api.stove(id, screen);
+      const was = queries.getQueryData<StoveView>(["stove", id]);
+      return was && was.now.state.n > told.now.state.n ? was : told;
+    },
     staleTime: 0,
   });
 

@@ -19,14 +19,14 @@ import (
 // Access is how a kitchen that other machines can reach is guarded. Without it
 // the kitchen answers only on its own machine, and nobody signs in.
 type Access struct {
-	// Passphrase is the hash of the kitchen's passphrase.
-	Passphrase string
+	// Passphrase reads the hash of the kitchen's passphrase.
+	Passphrase func() (string, error)
 	// Names are the hosts that it answers to, beside those of this machine;
 	// Addresses where a screen finds it, the likeliest first.
 	Names     []string
 	Addresses []string
-	// Fingerprint is that of its certificate.
-	Fingerprint string
+	// Fingerprint is that of its certificate as it is now.
+	Fingerprint func() string
 	tries       gate.Tries
 	codes       codes
 	checking    sync.Mutex
@@ -43,7 +43,7 @@ const (
 	mostScreen    = 60
 )
 
-// open are the routes that answer without a session: to sign in, and for guests,
+// openRoutes answer without a session: to sign in, and for guests,
 // whose link is looked at there. Everything else under /api needs a session.
 var openRoutes = []string{"GET /api/health", "HEAD /api/health", "GET /api/session", "HEAD /api/session", "POST /api/session", "GET /api/guest/", "HEAD /api/guest/", "POST /api/guest/"}
 
@@ -56,7 +56,7 @@ func opens(method, path string) bool {
 	})
 }
 
-// session is the screen of a request that has signed in.
+// sessionKey is under which a request carries the screen that has signed in.
 type sessionKey struct{}
 
 // signedIn lets only screens that have signed in past it, and changes only with
@@ -129,7 +129,7 @@ func (k *Kitchen) signIn(c fiber.Ctx) error {
 	if r.Name = strings.TrimSpace(r.Name); r.Name == "" || len(r.Name) > mostScreen {
 		return unprocessable("A screen needs a name.", fieldError{"name", fmt.Sprintf("is empty or longer than %d letters", mostScreen)})
 	}
-	if err := k.access.let(r, time.Now()); err != nil {
+	if err := k.access.let(r); err != nil {
 		return err
 	}
 	name, err := k.freeName(c, r.Name)
@@ -168,9 +168,9 @@ func screenName(c fiber.Ctx, itself string) string {
 }
 
 // let tells whether a screen may sign in.
-func (a *Access) let(r SignInRequest, now time.Time) error {
+func (a *Access) let(r SignInRequest) error {
 	if r.Code != "" {
-		if !a.codes.take(r.Code, now) {
+		if !a.codes.take(r.Code, time.Now()) {
 			return problem{Title: "Not signed in", Status: fiber.StatusUnauthorized, Detail: "This code was used or its time is up. Ask the other screen for a new one."}
 		}
 		return nil
@@ -178,10 +178,15 @@ func (a *Access) let(r SignInRequest, now time.Time) error {
 	// One after the other: what a try costs in memory is never taken twice.
 	a.checking.Lock()
 	defer a.checking.Unlock()
+	now := time.Now()
 	if wait := a.tries.Wait(now); wait > 0 {
 		return problem{Title: "Wait", Status: fiber.StatusTooManyRequests, Detail: fmt.Sprintf("After wrong tries the kitchen waits: try again in %d seconds, or scan a code on a screen that is in.", int(wait.Seconds())+1)}
 	}
-	if !gate.Matches(a.Passphrase, r.Passphrase) {
+	hash, err := a.Passphrase()
+	if err != nil {
+		return err
+	}
+	if !gate.Matches(hash, r.Passphrase) {
 		a.tries.Wrong(now)
 		return problem{Title: "Not signed in", Status: fiber.StatusUnauthorized, Detail: "That is not the passphrase of this kitchen."}
 	}
@@ -210,6 +215,7 @@ func (k *Kitchen) signOut(c fiber.Ctx) error {
 		c.Set("Clear-Site-Data", `"cache", "storage"`)
 	}
 	k.hearth.broadcast("kept", map[string]any{"kind": "screens", "key": id})
+	k.hearth.signedOut(id)
 	return c.SendStatus(fiber.StatusNoContent)
 }
 

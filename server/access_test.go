@@ -2,6 +2,7 @@ package server_test
 
 import (
 	"context"
+	"net"
 	"net/http"
 	"os"
 	"strings"
@@ -10,6 +11,7 @@ import (
 	"testing/fstest"
 	"time"
 
+	"github.com/gofiber/fiber/v3"
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/larder"
@@ -32,7 +34,7 @@ func guarded(t *testing.T) app {
 	t.Cleanup(func() { require.NoError(t, k.Store.Close()) })
 	hash, err := gate.Hash(phrase)
 	require.NoError(t, err)
-	k.Guard(&server.Access{Passphrase: hash, Names: []string{"kitchen.local"}, Addresses: []string{"https://kitchen.local:8765"}, Fingerprint: "AA:BB"})
+	k.Guard(&server.Access{Passphrase: func() (string, error) { return hash, nil }, Names: []string{"kitchen.local"}, Addresses: []string{"https://kitchen.local:8765"}, Fingerprint: func() string { return "AA:BB" }})
 	return app{t, server.New(k, server.Pages{Files: fstest.MapFS{"index.html": {Data: []byte("__NONCE__")}, "assets/a.js": {Data: []byte("let a")}}})}
 }
 
@@ -60,6 +62,34 @@ func screenOf(t *testing.T, head http.Header, data []byte) screen {
 	return screen{v.ID, strings.SplitN(cookie, ";", 2)[0], v.Token}
 }
 
+func TestASignedOutScreenHearsNoMore(t *testing.T) {
+	a := guarded(t)
+	l, err := net.Listen("tcp", "127.0.0.1:0")
+	require.NoError(t, err)
+	go func() { _ = a.App.Listener(l, fiber.ListenConfig{DisableStartupMessage: true}) }() // it ends with the listener
+	t.Cleanup(func() { l.Close() })
+	stays, goes := a.enter("tablet"), a.enter("phone")
+	url := "http://" + l.Addr().String()
+	here, gone := listen(t, url, stays.headers()...), listen(t, url, goes.headers()...)
+	status, _, data := a.ask("DELETE", "/api/sessions/"+goes.id, nil, stays.headers()...)
+	require.Equal(t, 204, status, string(data))
+	ends := func(heard chan string) bool {
+		for range 2 { // what it was told last may still come
+			select {
+			case _, open := <-heard:
+				if !open {
+					return true
+				}
+			case <-time.After(time.Second):
+				return false
+			}
+		}
+		return false
+	}
+	require.True(t, ends(gone), "signed out")
+	require.False(t, ends(here), "still in")
+}
+
 // who may call a route: anyone, a guest with a link, or a screen that is in. A
 // new route stands here or fails the test below.
 var who = map[string]string{
@@ -70,7 +100,7 @@ var who = map[string]string{
 	"GET /api/kitchen": "screen", "PUT /api/kitchen": "screen", "GET /api/prices": "screen", "GET /api/archive": "screen", "POST /api/archive": "screen",
 	"GET /api/days": "screen", "POST /api/days": "screen", "GET /api/days/:id": "screen", "PUT /api/days/:id": "screen", "POST /api/days/:id/undo": "screen", "POST /api/days/:id/tick": "screen", "DELETE /api/days/:id": "screen",
 	"GET /api/days/:id/calendar": "screen", "GET /api/days/:id/shopping": "screen",
-	"GET /api/stream": "screen", "GET /api/stove": "screen", "POST /api/stove": "screen", "GET /api/stove/:id": "screen", "DELETE /api/stove/:id": "screen", "POST /api/stove/:id/events": "screen",
+	"GET /api/stream": "screen", "GET /api/stove": "screen", "POST /api/stove": "screen", "GET /api/stove/:id": "screen", "DELETE /api/stove/:id": "screen", "POST /api/stove/:id": "screen", "POST /api/stove/:id/events": "screen",
 	"GET /api/stove/:id/different": "screen", "GET /api/stove/:id/summary": "screen", "POST /api/stove/:id/keep": "screen",
 	"GET /api/learned": "screen", "DELETE /api/learned/:cook/:number": "screen", "POST /api/learned/:cook/:number": "screen",
 	"GET /api/bench": "screen", "POST /api/bench": "screen", "POST /api/bench/scale": "screen", "POST /api/bench/probe": "screen",

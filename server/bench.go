@@ -5,6 +5,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/core/stove"
 	"yembra/devices"
 )
 
@@ -46,7 +47,7 @@ func (k *Kitchen) showBench(c fiber.Ctx) error {
 	}
 	_, scale := h.bench.BridgedScale.Said(at)
 	_, probe := h.bench.BridgedProbe.Said(at)
-	return c.JSON(BenchView{DevicesNow{h.bench.Weigh(at), h.bench.Measure(at)}, scale, probe, scenes})
+	return c.JSON(BenchView{DevicesNow{h.bench.Weigh(at), h.bench.Measure(at), map[string]stove.Weight{}}, scale, probe, scenes})
 }
 
 // driveBench does what the request says with the simulated devices.

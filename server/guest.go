@@ -10,7 +10,6 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/market"
-	"yembra/core/measure"
 	"yembra/formats"
 	"yembra/store"
 )
@@ -123,7 +122,7 @@ func (k *Kitchen) linkOf(c fiber.Ctx, opened bool) (store.Link, error) {
 
 // showGuest opens what a guest's link is for, and nothing else.
 func (k *Kitchen) showGuest(c fiber.Ctx) error {
-	l, err := k.linkOf(c, true)
+	l, err := k.linkOf(c, c.Query("again") == "") // who looks again has not opened it anew
 	if err != nil {
 		return err
 	}
@@ -137,7 +136,11 @@ func (k *Kitchen) showGuest(c fiber.Ctx) error {
 		if err != nil {
 			return err
 		}
-		if err := k.sizeCard(&card, 1, measure.Metric); err != nil {
+		settings, err := k.loadSettings(c.Context())
+		if err != nil {
+			return err
+		}
+		if err := k.sizeCard(&card, 1, settings.Measures); err != nil {
 			return err
 		}
 		v.Card = &card

@@ -31,6 +31,8 @@ type TrialSaid struct {
 	Trial  string   `json:"trial"`
 	Say    []string `json:"say"`
 	Known  []int    `json:"known"`
+	// Tasted is how far each trait was found from the original, in steps.
+	Tasted map[string]float64 `json:"tasted"`
 }
 
 // ComparedSaid is how two trials were liked, in words.
@@ -46,6 +48,7 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 	if err != nil {
 		return TastingView{}, err
 	}
+	sheets = slices.DeleteFunc(sheets, func(s Sheet) bool { return len(s.Said) == 0 }) // a seat, and nothing said yet
 	v := TastingView{Tasting: t, Sheets: sheets, Said: []TrialSaid{}, Compared: []ComparedSaid{}}
 	if v.Sheets == nil {
 		v.Sheets = []Sheet{}
@@ -88,7 +91,7 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 	}
 	_, grouped := r.byTrial()
 	for _, s := range t.Served {
-		said := TrialSaid{Letter: s.Letter, Trial: s.Trial, Say: []string{}, Known: known[s.Letter]}
+		said := TrialSaid{Letter: s.Letter, Trial: s.Trial, Say: []string{}, Known: known[s.Letter], Tasted: map[string]float64{}}
 		type fault struct {
 			cost float64
 			say  string
@@ -96,6 +99,7 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 		var faults []fault
 		for _, trait := range t.Traits {
 			if j, ok := tasting.Judge(trait, grouped[s.Letter]); ok {
+				said.Tasted[trait] = tasting.InSteps(j.Mean)
 				cost := 0.0
 				for _, p := range j.Penalties {
 					cost = max(cost, p.Weighted)

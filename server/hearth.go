@@ -22,15 +22,24 @@ import (
 type hearth struct {
 	mu        sync.Mutex
 	cooks     map[string]*cookThrough
-	listeners map[chan []byte]bool
-	bench     *devices.Bench
-	weights   []stove.Reading
-	degrees   []stove.Degree
-	now       func() time.Time
+	listeners map[*listener]bool
+	// n numbers what all screens are told, so that one that was away knows whether
+	// it missed anything.
+	n       int64
+	bench   *devices.Bench
+	weights []stove.Reading
+	degrees []stove.Degree
+	now     func() time.Time
 	// closing ends streams and replanning when the program stops.
 	closing context.Context
 	close   context.CancelFunc
 	working sync.WaitGroup
+}
+
+// listener is a screen that listens, by the session it signed in with.
+type listener struct {
+	said    chan []byte
+	session string
 }
 
 // cookThrough is one cook-through: its program, and all that was told of it.
@@ -59,7 +68,8 @@ const (
 )
 
 func newHearth() *hearth {
-	h := &hearth{cooks: map[string]*cookThrough{}, listeners: map[chan []byte]bool{}, now: time.Now}
+	h := &hearth{cooks: map[string]*cookThrough{}, listeners: map[*listener]bool{}, now: time.Now}
+	h.n = h.now().UnixMilli() // beyond what an earlier run has told
 	h.bench = devices.NewBench(h.now(), uint64(h.now().UnixNano()))
 	h.closing, h.close = context.WithCancel(context.Background())
 	return h
@@ -188,33 +198,54 @@ func (h *hearth) broadcast(event string, v any) {
 	}
 	h.mu.Lock()
 	defer h.mu.Unlock()
+	said := fmt.Appendf(nil, "event: %s\ndata: %s\n\n", event, data)
+	if event != readings {
+		h.n++
+		said = fmt.Appendf(nil, "id: %d\n%s", h.n, said)
+	}
 	for l := range h.listeners {
 		select {
-		case l <- fmt.Appendf(nil, "event: %s\ndata: %s\n\n", event, data):
+		case l.said <- said:
 		default:
-			delete(h.listeners, l)
-			close(l)
+			h.end(l)
 		}
 	}
 }
 
-func (h *hearth) listen() (chan []byte, bool) {
+// listen adds a screen, and tells the number of what was told last.
+func (h *hearth) listen(session string) (*listener, int64, bool) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	if len(h.listeners) >= mostListeners {
-		return nil, false
+		return nil, 0, false
 	}
-	l := make(chan []byte, behindListen)
+	l := &listener{make(chan []byte, behindListen), session}
 	h.listeners[l] = true
-	return l, true
+	return l, h.n, true
 }
 
-func (h *hearth) leave(l chan []byte) {
+func (h *hearth) leave(l *listener) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
+	h.end(l)
+}
+
+// signedOut ends what screens listen to with a session, empty for all.
+func (h *hearth) signedOut(session string) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	for l := range h.listeners {
+		if session == "" || l.session == session {
+			h.end(l)
+		}
+	}
+}
+
+// end ends what a screen listens to; it is called with the hearth held.
+func (h *hearth) end(l *listener) {
 	if h.listeners[l] {
 		delete(h.listeners, l)
-		close(l)
+		close(l.said)
 	}
 }
 

@@ -18,8 +18,6 @@ type Trial struct {
 	Summary stove.Summary `json:"summary"`
 	Words   string        `json:"words"`
 	Kept    int64         `json:"kept"`
-	// Dishes are the dishes as they were: their cards, and what was foreseen.
-	Dishes []TrialDish `json:"dishes"`
 }
 
 // KeepRequest keeps a cook-through as a trial, with words.
@@ -50,13 +48,6 @@ func (k *Kitchen) keepTrial(c fiber.Ctx) error {
 	x.mu.Unlock()
 	if !ended {
 		return unprocessable("A trial is kept when the cooking has ended.", fieldError{"id", "has not ended"})
-	}
-	for _, d := range t.Program.Dishes {
-		one, err := k.trialDish(c.Context(), d)
-		if err != nil {
-			return err
-		}
-		t.Dishes = append(t.Dishes, one)
 	}
 	if err := k.saveTrial(c.Context(), x.id, t); err != nil {
 		return err

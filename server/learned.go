@@ -102,7 +102,7 @@ func (k *Kitchen) learned(c fiber.Ctx) error {
 	return c.JSON(LearnedView{factorsOf(k.Core().Larder, weighed), weighed})
 }
 
-// unlearn takes one weighing back; asked for again with restore, it comes back.
+// unlearn takes one weighing back.
 func (k *Kitchen) unlearn(c fiber.Ctx) error {
 	key := c.Params("cook") + "/" + c.Params("number")
 	k.changing.Lock()
@@ -120,20 +120,29 @@ func (k *Kitchen) unlearn(c fiber.Ctx) error {
 	return k.learned(c)
 }
 
+// bringBack lets an entry that was taken away stand again.
+func (k *Kitchen) bringBack(ctx context.Context, kind, key string) error {
+	version, err := k.Store.EntryVersion(ctx, kind, key)
+	if err != nil {
+		return err
+	}
+	if version == 0 {
+		return store.ErrNoEntry
+	}
+	was, err := k.Store.Before(ctx, kind, key, version)
+	if err != nil {
+		return err
+	}
+	_, err = k.Store.ChangeEntry(ctx, kind, key, version, was.Body)
+	return err
+}
+
 // relearn brings back a weighing that was taken back.
 func (k *Kitchen) relearn(c fiber.Ctx) error {
 	key := c.Params("cook") + "/" + c.Params("number")
 	k.changing.Lock()
 	defer k.changing.Unlock()
-	version, err := k.Store.EntryVersion(c.Context(), store.MeasuredEntry, key)
-	if err != nil {
-		return err
-	}
-	was, err := k.Store.Before(c.Context(), store.MeasuredEntry, key, version)
-	if err != nil {
-		return err
-	}
-	if _, err := k.Store.ChangeEntry(c.Context(), store.MeasuredEntry, key, version, was.Body); err != nil {
+	if err := k.bringBack(c.Context(), store.MeasuredEntry, key); err != nil {
 		return err
 	}
 	if err := k.Refresh(c.Context()); err != nil {

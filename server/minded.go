@@ -41,6 +41,8 @@ func (k *Kitchen) PlayScene(name string) error {
 type DevicesNow struct {
 	Scale devices.Weight      `json:"scale"`
 	Probe devices.Temperature `json:"probe"`
+	// Weighing is how the weighing under way stands, by cook-through.
+	Weighing map[string]stove.Weight `json:"weighing"`
 }
 
 // minded reads the devices once, ends weighings that are steady, keeps what the
@@ -48,7 +50,7 @@ type DevicesNow struct {
 func (k *Kitchen) minded(ctx context.Context) {
 	h := k.hearth
 	at := h.now()
-	now := DevicesNow{h.bench.Weigh(at), h.bench.Measure(at)}
+	now := DevicesNow{h.bench.Weigh(at), h.bench.Measure(at), map[string]stove.Weight{}}
 	h.mu.Lock()
 	oldest := at.Add(-rememberFor).UnixMilli()
 	if !now.Scale.Off && !now.Scale.Overload {
@@ -66,11 +68,15 @@ func (k *Kitchen) minded(ctx context.Context) {
 		cooks = append(cooks, c)
 	}
 	h.mu.Unlock()
-	if listened {
-		h.broadcast("devices", now)
+	found := make([][]stove.Event, len(cooks))
+	for i, c := range cooks {
+		found[i] = c.found(k, weights, degrees, now.Weighing)
 	}
-	for _, c := range cooks {
-		for _, e := range c.found(k, weights, degrees) {
+	if listened {
+		h.broadcast(readings, now)
+	}
+	for i, c := range cooks {
+		for _, e := range found[i] {
 			if err := k.tell(ctx, c, e); err != nil {
 				slog.Error("what a device found could not be kept", "cook", c.id, "cause", err)
 			}
@@ -81,14 +87,16 @@ func (k *Kitchen) minded(ctx context.Context) {
 	}
 }
 
-// found is what the devices have to tell of a cook-through.
-func (c *cookThrough) found(k *Kitchen, weights []stove.Reading, degrees []stove.Degree) []stove.Event {
+// found is what the devices have to tell of a cook-through; how its weighing stands
+// goes in beside it.
+func (c *cookThrough) found(k *Kitchen, weights []stove.Reading, degrees []stove.Degree, stands map[string]stove.Weight) []stove.Event {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	var out []stove.Event
 	if w := c.state.Weighing; w != nil {
-		if now := stove.Judge(w, weights); now.Ready {
-			out = append(out, stove.Event{Kind: stove.Weighed, Amount: now.Grams, Key: fmt.Sprint("scale ", w.N), Screen: "scale"})
+		stands[c.id] = stove.Judge(w, weights)
+		if now := stands[c.id]; now.Ready {
+			out = append(out, stove.Event{Kind: stove.Weighed, Of: w.N, Amount: now.Grams, Key: fmt.Sprint("scale ", len(c.events)), Screen: "scale"})
 		}
 	}
 	for _, b := range k.core.Load().Larder.Bands() {

@@ -6,6 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"log/slog"
+	"slices"
 	"time"
 
 	"yembra/core/day"
@@ -67,7 +68,7 @@ func (k *Kitchen) replan(ctx context.Context, c *cookThrough) error {
 	if at, err := time.Parse(time.RFC3339, d.ServeAt); err == nil {
 		zone = at.Location()
 	}
-	d.Progress = progressOf(&p, &s, zone)
+	d.Progress = append(notTold(d.Progress, &s), progressOf(&p, &s, zone)...)
 	d.Now = k.hearth.now().In(zone).Format(time.RFC3339)
 	body, err := json.Marshal(d)
 	if err != nil {
@@ -111,6 +112,17 @@ func moved(p *stove.Program, s *stove.State, placed map[string]stove.Placed) boo
 		}
 	}
 	return false
+}
+
+// notTold is what a day knows of by itself: what the cook-through never spoke of.
+func notTold(was []day.Progress, s *stove.State) []day.Progress {
+	told := map[string]bool{}
+	for _, e := range s.Events() {
+		if e.Kind.Begins() {
+			told[e.Move] = true
+		}
+	}
+	return slices.DeleteFunc(slices.Clone(was), func(x day.Progress) bool { return told[x.ID] })
 }
 
 // progressOf is what a day hears of a cook-through.

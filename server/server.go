@@ -141,6 +141,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	post("/stove", (*Kitchen).beginStove)
 	get("/stove/:id", (*Kitchen).showStove)
 	remove("/stove/:id", (*Kitchen).letGo)
+	post("/stove/:id", (*Kitchen).takeBackUp)
 	post("/stove/:id/events", (*Kitchen).tellStove)
 	get("/stove/:id/different", (*Kitchen).taps)
 	get("/stove/:id/summary", (*Kitchen).sumStove)

@@ -37,13 +37,34 @@ func (k *Kitchen) sheetsOf(ctx context.Context, id string) ([]Sheet, error) {
 	return out, nil
 }
 
+// seated are the sheets of a table at which a taster has a seat: who looks first is
+// dealt the next, so that the order in which things are served to them stays.
+func (k *Kitchen) seated(ctx context.Context, t *Tasting, taster string) ([]Sheet, error) {
+	k.changing.Lock()
+	defer k.changing.Unlock()
+	sheets, err := k.sheetsOf(ctx, t.ID)
+	if err != nil || t.Closed > 0 || taster == "" || len(taster) > mostTasterKey || len(sheets) >= mostAtTable || slices.ContainsFunc(sheets, func(s Sheet) bool { return s.Taster == taster }) {
+		return sheets, err
+	}
+	s := Sheet{Tasting: t.ID, Taster: taster, Number: len(sheets), Said: []SheetTrial{}, At: k.hearth.now().UnixMilli()}
+	return append(sheets, s), k.saveSheet(ctx, s)
+}
+
+func (k *Kitchen) saveSheet(ctx context.Context, s Sheet) error {
+	body, err := json.Marshal(s)
+	if err != nil {
+		return fmt.Errorf("encode the sheet: %w", err)
+	}
+	return k.Store.SaveEntry(ctx, store.SheetEntry, store.Below(s.Tasting, int64(s.Number)), body)
+}
+
 // sheetFor is the sheet of a taster.
 func (k *Kitchen) sheetFor(ctx context.Context, id, taster string) (*SheetView, error) {
 	t, err := k.tastingOf(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	sheets, err := k.sheetsOf(ctx, id)
+	sheets, err := k.seated(ctx, &t, taster)
 	if err != nil {
 		return nil, err
 	}
@@ -122,11 +143,7 @@ func (k *Kitchen) KeepSheet(ctx context.Context, id string, r SheetRequest) erro
 	} else if len(sheets) >= mostAtTable {
 		return unprocessable("The table is full.", fieldError{"taster", fmt.Sprintf("is one beyond %d", mostAtTable)})
 	}
-	body, err := json.Marshal(s)
-	if err != nil {
-		return fmt.Errorf("encode the sheet: %w", err)
-	}
-	return k.Store.SaveEntry(ctx, store.SheetEntry, store.Below(t.ID, int64(s.Number)), body)
+	return k.saveSheet(ctx, s)
 }
 
 func (r *SheetRequest) check(t *Tasting) error {

@@ -28,7 +28,7 @@ func (k *Kitchen) showAccess(c fiber.Ctx) error {
 	v := AccessView{Addresses: []string{k.base(c)}, Screens: []store.Session{}}
 	var err error
 	if k.access != nil {
-		v.Open, v.Addresses, v.Fingerprint = true, k.access.Addresses, k.access.Fingerprint
+		v.Open, v.Addresses, v.Fingerprint = true, k.access.Addresses, k.access.Fingerprint()
 		if v.Screens, err = k.Store.Sessions(c.Context()); err != nil {
 			return err
 		}

@@ -17,7 +17,6 @@ import (
 type StoveView struct {
 	ID      string        `json:"id"`
 	Program stove.Program `json:"program"`
-	Bands   []BandView    `json:"bands"`
 	Now     StoveNow      `json:"now"`
 }
 
@@ -31,17 +30,6 @@ type StoveNow struct {
 	Last int64 `json:"last"`
 	// Kept tells that it was kept as a trial.
 	Kept bool `json:"kept"`
-}
-
-// BandView is what a probe can watch.
-type BandView struct {
-	ID      string   `json:"id"`
-	Name    string   `json:"name"`
-	Low     *float64 `json:"low" jsonschema:"nullable"`
-	High    *float64 `json:"high" jsonschema:"nullable"`
-	Chosen  bool     `json:"chosen"`
-	Say     string   `json:"say"`
-	Caution string   `json:"caution"`
 }
 
 // StoveSummary is a cook-through as a list shows it.
@@ -124,8 +112,11 @@ func (k *Kitchen) ProgramOf(ctx context.Context, dishes []Portion, kit day.Kitch
 		if err != nil {
 			return none, unsized("factor", err.Error())
 		}
-		courses = append(courses, course)
-		served = append(served, stove.Dish{ID: course.ID, Name: course.Name, Servings: servingsOf(d, x.Factor)})
+		one, err := k.asServed(d, servingsOf(d, x.Factor))
+		if err != nil {
+			return none, err
+		}
+		courses, served = append(courses, course), append(served, one)
 	}
 	kit.Awake = nil
 	l := k.Core().Larder
@@ -174,9 +165,18 @@ func (k *Kitchen) beginDay(ctx context.Context, id string) (string, error) {
 		p.ServeAt = at.UnixMilli()
 	}
 	for _, x := range v.Document.Dishes {
-		if name := v.Names[x.ID]; name != "" {
-			p.Dishes = append(p.Dishes, stove.Dish{ID: x.ID, Name: name, Servings: x.Servings})
+		if v.Names[x.ID] == "" {
+			continue
 		}
+		d, err := k.open(ctx, x.ID)
+		if err != nil {
+			return "", err
+		}
+		one, err := k.asServed(d, x.Servings)
+		if err != nil {
+			return "", err
+		}
+		p.Dishes = append(p.Dishes, one)
 	}
 	var done []stove.Event
 	for _, x := range v.Document.Progress {
@@ -229,10 +229,7 @@ func (k *Kitchen) answerStove(c fiber.Ctx, id string) error {
 	if err != nil {
 		return err
 	}
-	v := StoveView{ID: id, Program: x.program, Bands: []BandView{}}
-	for _, b := range k.Core().Larder.Bands() {
-		v.Bands = append(v.Bands, BandView{b.ID, b.Name, b.Low, b.High, b.Chosen(), b.Say, b.Caution})
-	}
+	v := StoveView{ID: id, Program: x.program}
 	if v.Now, err = k.stoveNow(c, x); err != nil {
 		return err
 	}
@@ -275,6 +272,9 @@ func (k *Kitchen) tellStove(c fiber.Ctx) error {
 		k.hearth.mu.Unlock()
 	}
 	e.Screen = screenName(c, e.Screen)
+	if e.Kind.ByDevices() {
+		return asWrong(stove.Wrong{Field: "kind", Detail: "is told by the kitchen itself, not by a screen"})
+	}
 	if err := k.tell(c.Context(), x, e); err != nil {
 		return asWrong(err)
 	}
@@ -324,4 +324,16 @@ func (k *Kitchen) letGo(c fiber.Ctx) error {
 	delete(k.hearth.cooks, e.Key)
 	k.hearth.mu.Unlock()
 	return c.SendStatus(fiber.StatusNoContent)
+}
+
+// takeBackUp brings a cook-through back that was let go.
+func (k *Kitchen) takeBackUp(c fiber.Ctx) error {
+	_, err := k.Store.Entry(c.Context(), store.CookEntry, c.Params("id"))
+	if isNothing(err) {
+		err = k.bringBack(c.Context(), store.CookEntry, c.Params("id"))
+	}
+	if err != nil {
+		return err
+	}
+	return k.showStove(c)
 }

@@ -6,6 +6,8 @@ import (
 	"time"
 
 	"github.com/gofiber/fiber/v3"
+
+	"yembra/store"
 )
 
 // streamPath is where screens listen; an answer there goes on for streamFor, and
@@ -16,9 +18,14 @@ const (
 	beatEvery  = 10 * time.Second
 )
 
+// readings is what screens are told of the devices, many times a second; who
+// misses one misses nothing.
+const readings = "devices"
+
 // stream tells a screen what changes, as server-sent events.
 func (k *Kitchen) stream(c fiber.Ctx) error {
-	l, ok := k.hearth.listen()
+	own, _ := c.Locals(sessionKey{}).(store.Session)
+	l, n, ok := k.hearth.listen(own.ID)
 	if !ok {
 		return problem{Title: "Busy", Status: fiber.StatusServiceUnavailable, Detail: fmt.Sprintf("%d screens are listening already.", mostListeners)}
 	}
@@ -32,12 +39,12 @@ func (k *Kitchen) stream(c fiber.Ctx) error {
 			_, err := w.Write(data)
 			return err == nil && w.Flush() == nil
 		}
-		if !say([]byte("retry: 300\nevent: hello\ndata: {}\n\n")) {
+		if !say(fmt.Appendf(nil, "retry: 300\nevent: hello\ndata: {\"n\":%d}\n\n", n)) {
 			return
 		}
 		for {
 			select {
-			case data, open := <-l:
+			case data, open := <-l.said:
 				if !open || !say(data) {
 					return
 				}

@@ -76,6 +76,7 @@ func TestATableOfTastersIsHeard(t *testing.T) {
 	require.InDelta(t, 0.8, v.Answer.Comparisons[0].Difference, 1e-9)
 	require.Equal(t, "3 of 6 said too little smoke and liked it 2.3 less than those who found it right.", v.Said[0].Say[0], "what costs most stands first")
 	require.Equal(t, []int{0, 6, 0}, v.Said[0].Known)
+	require.InDelta(t, -1, v.Said[0].Tasted["smoke"], 1e-9, "a point and a half a step")
 	require.Contains(t, v.Compared[0].Say, "5 who tasted both liked B 0.8 more than A; with so few that can be chance.")
 
 	_, _, data = a.ask("GET", "/api/tastings/"+table.ID+"/next", nil)
@@ -84,6 +85,17 @@ func TestATableOfTastersIsHeard(t *testing.T) {
 	require.Equal(t, "B", next[0].Letter, "the newest trial is mended")
 	require.Equal(t, "smoke", next[0].Trait)
 	require.Equal(t, 5, next[0].N)
+
+	// Who only looks has a seat and an order of their own that stays, and no sheet.
+	order := func(taster string) []string {
+		_, _, data := a.ask("GET", path+"?taster="+taster, nil)
+		return into[server.GuestView](t, data).Sheet.Letters
+	}
+	seventh, eighth := order("seventh"), order("eighth")
+	require.NotEqual(t, seventh, eighth, "balanced over those who look")
+	require.Equal(t, seventh, order("seventh"))
+	_, _, data = a.ask("GET", "/api/tastings/"+table.ID, nil)
+	require.Len(t, into[server.TastingView](t, data).Sheets, 6)
 
 	// A sheet can be changed until the tasting is closed, and counts once.
 	status, _, _ := a.ask("POST", path+"/sheet", server.SheetRequest{Taster: "guest 1", Said: []server.SheetTrial{{Letter: "A", Liking: 9}}})
@@ -107,11 +119,12 @@ func TestTrialsAreComparedAndFrozen(t *testing.T) {
 	a, _ := openIn(t, t.TempDir())
 	v := a.cook(skink, 1)
 	dish := v.Program.Dishes[0].ID
+	// The dish changes while it is cooked; what is kept is what was cooked.
+	status, _, data := a.ask("PUT", "/api/dishes/"+dish, `{"what": "less onion", "original": `+with(t, a, dish, "1 onion", "3 onions")+`}`, "If-Match", `"1"`)
+	require.Equal(t, 200, status, string(data))
 	a.through(v.ID)
 	a.tap(v.ID, stove.Event{Kind: stove.End})
-	status, _, data := a.ask("POST", "/api/stove/"+v.ID+"/keep", server.KeepRequest{Words: "First."})
-	require.Equal(t, 200, status, string(data))
-	status, _, data = a.ask("PUT", "/api/dishes/"+dish, `{"what": "less onion", "original": `+with(t, a, dish, "1 onion", "3 onions")+`}`, "If-Match", `"1"`)
+	status, _, data = a.ask("POST", "/api/stove/"+v.ID+"/keep", server.KeepRequest{Words: "First."})
 	require.Equal(t, 200, status, string(data))
 	status, _, data = a.ask("POST", "/api/dishes/"+dish+"/trials", server.TrialRequest{Words: "Second."})
 	require.Equal(t, 201, status, string(data))

@@ -17,25 +17,6 @@ import (
 	"yembra/store"
 )
 
-// TrialDish is a dish of a trial as it was: its card, and how far each trait was
-// foreseen from the original.
-type TrialDish struct {
-	ID       string             `json:"id"`
-	Name     string             `json:"name"`
-	Servings float64            `json:"servings"`
-	Edit     int64              `json:"edit"`
-	Lines    []TrialLine        `json:"lines"`
-	Steps    []string           `json:"steps"`
-	Traits   map[string]float64 `json:"traits"`
-}
-
-// TrialLine is a line of the card of a trial.
-type TrialLine struct {
-	Food  string  `json:"food"`
-	Text  string  `json:"text"`
-	Grams float64 `json:"grams"`
-}
-
 // TrialView is a trial as the stage of its dish shows it.
 type TrialView struct {
 	ID        string             `json:"id"`
@@ -47,28 +28,22 @@ type TrialView struct {
 	Traits    map[string]float64 `json:"traits"`
 }
 
-// trialDish is a dish as it is now, for a trial to keep.
-func (k *Kitchen) trialDish(ctx context.Context, of stove.Dish) (TrialDish, error) {
-	out := TrialDish{ID: of.ID, Name: of.Name, Servings: of.Servings, Lines: []TrialLine{}, Steps: []string{}, Traits: map[string]float64{}}
-	d, err := k.open(ctx, of.ID)
-	if isNothing(err) {
-		return out, nil // it was taken away while it was cooked
-	}
+// asServed is a dish as it is now, for a cook-through or a trial to keep: its card,
+// and how far each trait is foreseen.
+func (k *Kitchen) asServed(d store.Dish, servings float64) (stove.Dish, error) {
+	out := stove.Dish{ID: d.ID, Name: d.Document.Name, Servings: servings, Edit: d.Edit, Lines: []stove.CardLine{}, Steps: []string{}, Traits: map[string]float64{}}
+	c := k.Core()
+	a, err := c.Carrier.Adapt(d.Document.Original, d.Document.Placed(), true)
 	if err != nil {
 		return out, err
 	}
-	out.Edit = d.Edit
-	a, err := k.Core().Carrier.Adapt(d.Document.Original, d.Document.Placed(), true)
-	if err != nil {
-		return out, err
-	}
-	for _, part := range method.Parts(k.Core().Larder, a) {
+	for _, part := range method.Parts(c.Larder, a) {
 		for _, l := range part.Lines {
 			food := l.FoodID()
 			if food == "" {
 				food = l.Name
 			}
-			out.Lines = append(out.Lines, TrialLine{food, l.Text, l.Mass()})
+			out.Lines = append(out.Lines, stove.CardLine{Food: food, Text: l.Text, Grams: l.Mass()})
 		}
 		for _, s := range part.Steps {
 			out.Steps = append(out.Steps, s.Text)
@@ -92,7 +67,7 @@ func (k *Kitchen) saveTrial(ctx context.Context, id string, t Trial) error {
 type kept struct {
 	id    string
 	trial Trial
-	dish  TrialDish
+	dish  stove.Dish
 }
 
 // trialsOf are the trials of a dish, the oldest first.
@@ -108,8 +83,8 @@ func (k *Kitchen) trialsOf(ctx context.Context, dish string) ([]kept, error) {
 			slog.Error("a trial cannot be read", "trial", e.Key, "cause", err)
 			continue
 		}
-		if at := slices.IndexFunc(t.Dishes, func(d TrialDish) bool { return d.ID == dish }); at >= 0 {
-			out = append(out, kept{e.Key, t, t.Dishes[at]})
+		if at := slices.IndexFunc(t.Program.Dishes, func(d stove.Dish) bool { return d.ID == dish }); at >= 0 {
+			out = append(out, kept{e.Key, t, t.Program.Dishes[at]})
 		}
 	}
 	slices.SortStableFunc(out, func(a, b kept) int { return int(a.trial.Kept - b.trial.Kept) })
@@ -160,8 +135,7 @@ func (k *Kitchen) AddTrial(ctx context.Context, dish string, r TrialRequest) (st
 	if err != nil {
 		return "", err
 	}
-	of := stove.Dish{ID: d.ID, Name: d.Document.Name, Servings: servingsOf(d, 1)}
-	one, err := k.trialDish(ctx, of)
+	one, err := k.asServed(d, servingsOf(d, 1))
 	if err != nil {
 		return "", err
 	}
@@ -170,7 +144,7 @@ func (k *Kitchen) AddTrial(ctx context.Context, dish string, r TrialRequest) (st
 		return "", fmt.Errorf("make an id: %w", err)
 	}
 	now := k.hearth.now().UnixMilli()
-	t := Trial{Program: stove.Program{Name: d.Document.Name, Knowledge: k.Knowledge, Begun: now, Dishes: []stove.Dish{of}}, Events: []stove.Event{}, Words: r.Words, Kept: now, Dishes: []TrialDish{one},
+	t := Trial{Program: stove.Program{Name: d.Document.Name, Knowledge: k.Knowledge, Begun: now, Dishes: []stove.Dish{one}}, Events: []stove.Event{}, Words: r.Words, Kept: now,
 		Summary: stove.Summary{Different: []stove.Difference{}, Times: []stove.Took{}, Unused: []string{}, Weighed: []stove.Measured{}}}
 	for line := range strings.Lines(r.Different) {
 		if line = strings.TrimSpace(line); line != "" && len(t.Summary.Different) < mostDifferent {
@@ -180,8 +154,8 @@ func (k *Kitchen) AddTrial(ctx context.Context, dish string, r TrialRequest) (st
 	return id.String(), k.saveTrial(ctx, id.String(), t)
 }
 
-// version is a trial's dish as it can be compared.
-func (d *TrialDish) version() tasting.Version {
+// versionOf is a trial's dish as it can be compared.
+func versionOf(d stove.Dish) tasting.Version {
 	v := tasting.Version{Steps: d.Steps, Trait: d.Traits}
 	for _, l := range d.Lines {
 		v.Lines = append(v.Lines, tasting.Line{Food: l.Food, Text: l.Text, Grams: l.Grams})
@@ -216,7 +190,7 @@ func (k *Kitchen) between(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	v := BetweenView{tasting.Between(a.dish.version(), b.dish.version()), []string{}}
+	v := BetweenView{tasting.Between(versionOf(a.dish), versionOf(b.dish)), []string{}}
 	tables, err := k.tastingsOf(c.Context(), c.Params("id"))
 	if err != nil {
 		return err

@@ -130,9 +130,9 @@ func layOutEvening(ctx context.Context, k *server.Kitchen, ids map[string]string
 		m := &p.Moves[i]
 		if x := s.Moves[m.ID]; e.Weighed.Before > 0 && m.Loss == "simmered" && !m.Hands && x.Done > 0 {
 			tell(stove.Event{At: x.Begun, Kind: stove.Weigh, Move: m.ID, Text: stove.PotBefore})
-			tell(stove.Event{At: x.Begun, Kind: stove.Weighed, Amount: e.Weighed.Before})
+			tell(stove.Event{At: x.Begun, Kind: stove.Weighed, Of: int64(len(events)), Amount: e.Weighed.Before})
 			tell(stove.Event{At: x.Done, Kind: stove.Weigh, Move: m.ID, Text: stove.PotAfter})
-			tell(stove.Event{At: x.Done, Kind: stove.Weighed, Amount: e.Weighed.After})
+			tell(stove.Event{At: x.Done, Kind: stove.Weighed, Of: int64(len(events)), Amount: e.Weighed.After})
 			break
 		}
 	}

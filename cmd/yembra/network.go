@@ -10,6 +10,7 @@ import (
 	"log/slog"
 	"net"
 	"os"
+	"slices"
 	"strings"
 	"time"
 
@@ -43,9 +44,16 @@ func loopback(addr string) bool {
 	return host == "localhost" || ip != nil && ip.IsLoopback()
 }
 
+// network is how a kitchen is reached by other machines.
+type network struct {
+	certificate *gate.Certificate
+	// addresses are where a screen finds it, the likeliest first.
+	addresses []string
+}
+
 // guard readies a kitchen for an address: one that other machines can reach needs
 // a passphrase and a certificate. It returns nil where nobody else can.
-func (s serving) guard(k *server.Kitchen) (*gate.Certificate, error) {
+func (s serving) guard(k *server.Kitchen) (*network, error) {
 	host, port, err := net.SplitHostPort(s.addr)
 	if err != nil {
 		return nil, fmt.Errorf("the address %q is not HOST:PORT: %w", s.addr, err)
@@ -56,40 +64,57 @@ func (s serving) guard(k *server.Kitchen) (*gate.Certificate, error) {
 	if loopback(s.addr) {
 		return nil, nil
 	}
-	hash, err := gate.Read(s.folder)
-	if errors.Is(err, gate.ErrNone) {
+	// Read at every try, so that another passphrase counts at once.
+	passphrase := func() (string, error) { return gate.Read(s.folder) }
+	if _, err := passphrase(); errors.Is(err, gate.ErrNone) {
 		return nil, fmt.Errorf("other machines could reach %s, and this kitchen has no passphrase: set one with “yembra passphrase --data %s”", s.addr, s.folder)
+	} else if err != nil {
+		return nil, err
 	}
+	certificate, names, err := s.certified(host)
 	if err != nil {
 		return nil, err
 	}
-	given := s.names
+	n := &network{certificate: certificate}
+	for _, name := range names {
+		n.addresses = append(n.addresses, "https://"+net.JoinHostPort(name, port))
+	}
+	k.Guard(&server.Access{Passphrase: passphrase, Names: names, Addresses: n.addresses, Fingerprint: certificate.Fingerprint})
+	return n, nil
+}
+
+// certified is the certificate and the names that the kitchen answers to: those
+// that were given, of the address it listens on, of a certificate from elsewhere,
+// and of the machine.
+func (s serving) certified(host string) (*gate.Certificate, []string, error) {
+	given := slices.Clone(s.names)
 	if ip := net.ParseIP(host); host != "" && (ip == nil || !ip.IsUnspecified()) {
 		given = append(given, host)
 	}
-	names, err := gate.Names(given)
+	if s.cert == "" {
+		names, err := gate.Names(given)
+		if err != nil {
+			return nil, nil, err
+		}
+		certificate, err := gate.Own(s.folder, names, time.Now)
+		return certificate, names, err
+	}
+	certificate, err := gate.Given(s.cert, s.key)
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
-	certificate, err := gate.Own(s.folder, names, time.Now)
-	if s.cert != "" {
-		certificate, err = gate.Given(s.cert, s.key)
-	}
+	own, err := certificate.Names()
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
-	a := &server.Access{Passphrase: hash, Names: names, Fingerprint: certificate.Fingerprint()}
-	for _, name := range names {
-		a.Addresses = append(a.Addresses, "https://"+net.JoinHostPort(name, port))
-	}
-	k.Guard(a)
-	return certificate, nil
+	names, err := gate.Names(append(given, own...))
+	return certificate, names, err
 }
 
 // listen serves until it is told to stop.
-func (s serving) listen(ctx context.Context, app *fiber.App, network *gate.Certificate) error {
+func (s serving) listen(ctx context.Context, app *fiber.App, n *network) error {
 	config := fiber.ListenConfig{DisableStartupMessage: true, GracefulContext: ctx, ShutdownTimeout: 4 * time.Second}
-	if network == nil {
+	if n == nil {
 		fmt.Printf("Yembra %s serves the kitchen at http://%s (stop with Ctrl+C)\n", version, s.addr)
 		return app.Listen(s.addr, config)
 	}
@@ -97,19 +122,14 @@ func (s serving) listen(ctx context.Context, app *fiber.App, network *gate.Certi
 	if err != nil {
 		return fmt.Errorf("listen: %w", err)
 	}
-	go network.Keep(ctx, func(err error) { slog.Error("the certificate could not be made anew", "cause", err) })
-	_, port, _ := net.SplitHostPort(s.addr) //nolint:errcheck // it was split before
-	names, err := gate.Names(s.names)
-	if err != nil {
-		return err
-	}
-	address := "https://" + net.JoinHostPort(names[0], port)
+	go n.certificate.Keep(ctx, func(err error) { slog.Error("the certificate could not be made anew", "cause", err) })
+	address := n.addresses[0]
 	rows, err := gate.Picture(address)
 	if err != nil {
 		return err
 	}
-	fmt.Printf("Yembra %s serves the kitchen at %s (stop with Ctrl+C)\n%s\nThe certificate's SHA-256 fingerprint, to compare on the first visit:\n%s\n", version, address, gate.OnTerminal(rows), network.Fingerprint())
-	return app.Listener(tls.NewListener(l, network.Config()), config)
+	fmt.Printf("Yembra %s serves the kitchen at %s (stop with Ctrl+C)\n%s\nThe certificate's SHA-256 fingerprint, to compare on the first visit:\n%s\n", version, address, gate.OnTerminal(rows), n.certificate.Fingerprint())
+	return app.Listener(tls.NewListener(l, n.certificate.Config()), config)
 }
 
 type passphraseCommand struct {

@@ -39,7 +39,9 @@ type Job struct {
 	// Rate is the water in grams that leaves an open pot of the reference size in a
 	// minute, Loss the kind of loss that can be weighed here, Bands what a probe
 	// watches.
+	// Share is the part of its weight that is foreseen to go.
 	Rate  float64  `json:"rate"`
+	Share float64  `json:"share"`
 	Loss  string   `json:"loss"`
 	Bands []string `json:"bands"`
 	// Care is what can hurt here.

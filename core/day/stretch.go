@@ -58,7 +58,7 @@ func (c *course) watched(j *Job, at recipe.StepAt, seg flow.Segment) {
 			foods = append(foods, c.larder.Food(c.dish.Components[where.Component].Lines[where.Line].FoodID()))
 		}
 		if loss := c.larder.LossBy(n.Technique.Name, foods); loss != nil && (j.Loss == "" || character.LossRate(n) > j.Rate) {
-			j.Loss, j.Rate = loss.ID, character.LossRate(n)
+			j.Loss, j.Rate, j.Share = loss.ID, character.LossRate(n), c.larder.ShareLost(loss, foods)
 		}
 		for _, band := range c.larder.BandsFor(n.Technique.Name, n.HotFat, foods) {
 			if !slices.Contains(j.Bands, band) {

@@ -40,7 +40,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"energy_exceptions.csv":       {Data: []byte("food,why\n")},
 		"core_temperatures.csv":       {Data: []byte("animal,of,celsius,rest,source\n")},
 		"bands.csv":                   {Data: []byte("band,name,techniques,foods,hotfat,low,high,within,stays,say,caution,source\noven,oven,glare,,,90,80,,,,,hearsay\n")},
-		"losses.csv":                  {Data: []byte("loss,name,techniques,foods,share,spread,source\ngone,gone,glare,,1,0,hearsay\n")},
+		"losses.csv":                  {Data: []byte("loss,name,techniques,foods,forms,share,spread,source\ngone,gone,glare,,,1,0,hearsay\n")},
 		"prices.csv":                  {Data: []byte("food,per_kg\n")},
 		"taste.csv":                   {Data: []byte("food,glutamate,aspartate,imp,gmp,amp,source\n")},
 		"forms.csv":                   {Data: []byte("foods,form,base,yield,gives,density,chew,flake,crumble,crisp,juicy,melt,grade,source\n")},
@@ -219,6 +219,28 @@ func BenchmarkLoad(b *testing.B) {
 			b.Fatal(err)
 		}
 	}
+}
+
+func TestWhatAKitchenWeighsChangesWhatIsBought(t *testing.T) {
+	l := load(t)
+	own := l.WithFactors(map[string]float64{"pressed": 2})
+	for _, x := range l.Losses() {
+		for _, id := range x.Foods {
+			for _, name := range x.Forms {
+				was, ok := l.Food(id).Forms[name]
+				if !ok || was.Base <= 1 {
+					continue
+				}
+				is := own.Food(id).Forms[name]
+				require.InDelta(t, 2*(1-1/was.Base), 1-1/is.Base, 1e-9, "%s, %s", id, name)
+				require.InDelta(t, l.ShareLost(x, []*larder.Food{l.Food(id)}), own.ShareLost(x, []*larder.Food{own.Food(id)}), 1e-9, "the book stays the book")
+			}
+		}
+		require.True(t, x.Share > 0 || len(x.Forms) == 0 || l.ShareLost(x, []*larder.Food{l.Food(x.Foods[0])}) > 0, x.ID)
+	}
+	require.Less(t, l.Food("firm-tofu").Forms["pressed"].Base, own.Food("firm-tofu").Forms["pressed"].Base)
+	wild := l.WithFactors(map[string]float64{"pressed": 100}).Food("firm-tofu").Forms["pressed"].Base
+	require.InDelta(t, 10, wild, 1e-9, "bounded")
 }
 
 func TestCapitalOfAnyLetter(t *testing.T) {

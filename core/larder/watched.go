@@ -1,6 +1,10 @@
 package larder
 
-import "slices"
+import (
+	"maps"
+	"math"
+	"slices"
+)
 
 // Band is what a probe watches while something cooks, cools or is kept: the
 // temperatures that it must reach and, where it stays, must not leave.
@@ -55,8 +59,10 @@ func (l *Larder) loadBands(src Source) error {
 type Loss struct {
 	ID, Name          string
 	Techniques, Foods []string
-	// Share is the part of its weight that a thing is foreseen to lose, 0 where the
-	// pot and the minutes tell.
+	// Forms are those of the foods whose base tells what is lost.
+	Forms []string
+	// Share is the part of its weight that a thing loses where no form tells, 0 where
+	// the pot and the minutes do.
 	Share float64
 	// Spread is how far one measured loss lies from the true one, as a logarithm.
 	Spread float64
@@ -87,7 +93,7 @@ func (l *Larder) LossBy(technique string, foods []*Food) *Loss {
 
 func (l *Larder) loadLosses(src Source) error {
 	return eachRow(src, "losses.csv", func(r row) {
-		x := &Loss{ID: r.text("loss"), Name: r.text("name"), Techniques: r.list("techniques"), Foods: r.list("foods"), Share: r.number("share", 0), Spread: r.number("spread", 0), Source: r.text("source")}
+		x := &Loss{ID: r.text("loss"), Name: r.text("name"), Techniques: r.list("techniques"), Foods: r.list("foods"), Forms: r.list("forms"), Share: r.number("share", 0), Spread: r.number("spread", 0), Source: r.text("source")}
 		for _, id := range x.Foods {
 			r.food(l, id)
 		}
@@ -103,7 +109,48 @@ func (l *Larder) WithFactors(own map[string]float64) *Larder {
 	}
 	c := *l
 	c.factors = own
+	c.foods = maps.Clone(l.foods)
+	for _, x := range l.losses {
+		for _, id := range x.Foods {
+			if own[x.ID] > 0 && len(x.Forms) > 0 {
+				c.foods[id] = c.foods[id].losing(x.Forms, own[x.ID])
+			}
+		}
+	}
+	c.order = slices.SortedFunc(maps.Values(c.foods), byName)
 	return &c
+}
+
+// losing is a food whose forms lose so many times as much of it.
+func (f *Food) losing(forms []string, times float64) *Food {
+	c := *f
+	c.Forms = maps.Clone(f.Forms)
+	for _, name := range forms {
+		if form, ok := c.Forms[name]; ok && form.Base > 1 {
+			form.Base = 1 / (1 - math.Min(mostLost, times*(1-1/form.Base)))
+			c.Forms[name] = form
+		}
+	}
+	return &c
+}
+
+// mostLost bounds what a kitchen's weighings can make of a loss.
+const mostLost = 0.9
+
+// ShareLost is the part of their weight that foods lose by a loss, by the book
+// alone; 0 where the pot and the minutes tell.
+func (l *Larder) ShareLost(x *Loss, foods []*Food) float64 {
+	for _, f := range foods {
+		for _, name := range x.Forms {
+			if f == nil || !slices.Contains(x.Foods, f.ID) {
+				continue
+			}
+			if form, ok := f.Forms[name]; ok && form.Base > 1 {
+				return (1 - 1/form.Base) / l.Factor(x.ID)
+			}
+		}
+	}
+	return x.Share
 }
 
 // Factor is how many times the loss foreseen a kitchen measures, 1 where it has

@@ -76,7 +76,7 @@ type Event struct {
 	Amount float64 `json:"amount,omitempty"`
 	Food   string  `json:"food,omitempty"`
 	Text   string  `json:"text,omitempty"`
-	// Of is the event that is taken back or answered.
+	// Of is the event that is taken back, answered, or ended by this one.
 	Of   int64             `json:"of,omitempty"`
 	Plan map[string]Placed `json:"plan,omitempty"`
 }
@@ -187,7 +187,7 @@ func (e *Event) needs(p *Program, s *State, field string) error {
 			return bad("food", "is missing")
 		}
 	case "band":
-		if e.Text == "" {
+		if p.Band(e.Text) == nil {
 			return bad("text", "names no band")
 		}
 	case "of":
@@ -205,12 +205,7 @@ func (e *Event) needs(p *Program, s *State, field string) error {
 // Standing are the events that have not been taken back. Taking back what took
 // back lets the first stand again.
 func Standing(events []Event) []Event {
-	gone := map[int64]bool{}
-	for _, e := range slices.Backward(events) {
-		if e.Kind == Undo && !gone[e.N] {
-			gone[e.Of] = true
-		}
-	}
+	gone := takenBack(events)
 	out := make([]Event, 0, len(events))
 	for _, e := range events {
 		if !gone[e.N] && e.Kind != Undo {
@@ -218,4 +213,39 @@ func Standing(events []Event) []Event {
 		}
 	}
 	return out
+}
+
+// takenBack are the events that do not stand. A weight that is taken back takes its
+// weighing with it, so that the thing is weighed anew or not at all.
+func takenBack(events []Event) map[int64]bool {
+	gone := map[int64]bool{}
+	for _, e := range slices.Backward(events) {
+		if e.Kind != Undo || gone[e.N] {
+			continue
+		}
+		gone[e.Of] = true
+		if back := at(events, e.Of); back != nil && back.Kind == Weighed {
+			if began := at(events, back.Of); began != nil && began.Kind == Weigh {
+				gone[began.N] = true
+			}
+		}
+	}
+	return gone
+}
+
+// at is an event by its number, nil where there is none.
+func at(events []Event, n int64) *Event {
+	if n < 1 || n > int64(len(events)) {
+		return nil
+	}
+	return &events[n-1]
+}
+
+// ByDevices tells whether an event is told by the kitchen itself: what the probe
+// finds, and where things are planned now.
+func (k Kind) ByDevices() bool { return k == Reached || k == Left || k == Plan }
+
+// Begins tells whether an event says that a move has begun, or is done.
+func (k Kind) Begins() bool {
+	return k == Done || k == Held || k == StartTimer || k == Hotter || k == Cooler
 }

@@ -80,17 +80,9 @@ func (s *State) done(p *Program, m *Move, e Event) {
 			t.Over = e.At
 		}
 	}
-	if planned := m.Minutes; !m.Hands && planned > 0 {
-		if took := float64(x.Done-x.Begun) / minute; math.Abs(took-planned) > max(1, planned*timeDiffers) && x.Begun > 0 && e.Kind == Over {
-			s.differs(e, m.ID, "", fmt.Sprintf("%s: %.0f minutes instead of %.0f.", m.Name, took, planned))
-		}
-	}
 	s.First = slices.DeleteFunc(s.First, func(id string) bool { return id == m.ID })
 	s.Last = slices.DeleteFunc(s.Last, func(id string) bool { return id == m.ID })
 }
-
-// timeDiffers is the part by which a time must differ to be worth a word.
-const timeDiffers = 0.1
 
 // lastTap is when the screen of an event last ended work by hand, 0 when it did
 // not.

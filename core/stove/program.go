@@ -31,15 +31,40 @@ type Program struct {
 	Cooks   int    `json:"cooks"`
 	Lines   []Line `json:"lines"`
 	Moves   []Move `json:"moves"`
+	Bands   []Band `json:"bands"`
 	// Factors are what the kitchen's own weighings made of the losses foreseen.
 	Factors map[string]float64 `json:"factors"`
 }
 
-// Dish is a dish of a cook-through and for how many.
+// Dish is a dish of a cook-through and for how many, with its card as it was when
+// it began, at the size of the recipe, and how far each trait was foreseen from the
+// original.
 type Dish struct {
 	ID       string  `json:"id"`
 	Name     string  `json:"name"`
 	Servings float64 `json:"servings"`
+	// Edit is the dish's own at that moment.
+	Edit   int64              `json:"edit"`
+	Lines  []CardLine         `json:"lines"`
+	Steps  []string           `json:"steps"`
+	Traits map[string]float64 `json:"traits"`
+}
+
+// CardLine is a line of a card: its food, or its name where the larder has none.
+type CardLine struct {
+	Food  string  `json:"food"`
+	Text  string  `json:"text"`
+	Grams float64 `json:"grams"`
+}
+
+// Band is what the probe can watch. Chosen ones belong to no work: the cook chooses
+// them.
+type Band struct {
+	ID      string `json:"id"`
+	Name    string `json:"name"`
+	Chosen  bool   `json:"chosen"`
+	Say     string `json:"say"`
+	Caution string `json:"caution"`
 }
 
 // Line is one thing on the board.
@@ -113,18 +138,13 @@ type Take struct {
 	Grams float64 `json:"grams"`
 }
 
-// seasoning is the shelf of what is tasted by.
-const seasoning = "spices"
-
-// seasons tells whether a food is tasted by: a spice, or something salt.
-func seasons(f *larder.Food) bool {
-	return f != nil && (f.Aisle == seasoning || f.Tagged("table-salt"))
-}
+// seasoning is the tag of foods that a dish is tasted by.
+const seasoning = "seasoning"
 
 // NewProgram makes a program of the courses of a menu, their jobs and the plan
 // that was made of them; times of the plan are in milliseconds.
 func NewProgram(l *larder.Larder, courses []day.Course, jobs []day.Job, placed map[string]Placed) Program {
-	p := Program{Lines: []Line{}, Moves: []Move{}, Dishes: []Dish{}, Cooks: 1, Factors: map[string]float64{}}
+	p := Program{Lines: []Line{}, Moves: []Move{}, Dishes: []Dish{}, Bands: []Band{}, Cooks: 1, Factors: map[string]float64{}}
 	at := map[day.Take]int{}
 	for _, c := range courses {
 		for i := range c.Parts {
@@ -134,6 +154,9 @@ func NewProgram(l *larder.Larder, courses []day.Course, jobs []day.Job, placed m
 			}
 		}
 	}
+	for _, b := range l.Bands() {
+		p.Bands = append(p.Bands, Band{b.ID, b.Name, b.Chosen(), b.Say, b.Caution})
+	}
 	for _, x := range l.Losses() {
 		if f := l.Factor(x.ID); f != 1 {
 			p.Factors[x.ID] = f
@@ -141,12 +164,9 @@ func NewProgram(l *larder.Larder, courses []day.Course, jobs []day.Job, placed m
 	}
 	for _, j := range jobs {
 		m := Move{ID: j.ID, For: j.For, Part: j.Part, Say: j.Said, Name: j.Name, Text: j.Text, Cue: j.Cue, Kind: j.Kind, Hands: j.Hands > 0, Minutes: j.Minutes,
-			Takes: []Take{}, Readies: []Take{}, After: []string{}, Rate: j.Rate, Loss: j.Loss, Bands: j.Bands, Care: j.Care, Fire: j.Rings > 0 || j.Oven != nil}
+			Takes: []Take{}, Readies: []Take{}, After: []string{}, Rate: j.Rate, Share: j.Share, Loss: j.Loss, Bands: j.Bands, Care: j.Care, Fire: j.Rings > 0 || j.Oven != nil}
 		if j.Kind == day.Mise || j.Kind == day.Heat {
 			m.Say = j.Name + "."
-		}
-		if x := l.Loss(j.Loss); x != nil {
-			m.Share = x.Share
 		}
 		for _, t := range j.Takes {
 			if n, ok := at[day.Take{Dish: t.Dish, Part: t.Part, Line: t.Line}]; ok {
@@ -237,7 +257,7 @@ func lineOf(l *larder.Larder, c *day.Course, part, line int) Line {
 	from := &c.Parts[part].Lines[line]
 	f := l.Food(from.FoodID())
 	out := Line{ID: from.ID, Dish: c.ID, Part: c.Parts[part].Name, Text: from.Text, Name: from.Name, Preparation: from.Preparation, Food: from.FoodID(), Grams: from.Mass(),
-		Made: from.Made != "", Seasons: seasons(f) || from.ToTaste, Optional: from.Optional}
+		Made: from.Made != "", Seasons: f != nil && f.Tagged(seasoning) || from.ToTaste, Optional: from.Optional}
 	out.ID = strings.Join([]string{c.ID, itoa(part), itoa(line)}, ".")
 	if f != nil {
 		out.Density, out.Pours = f.MatterOf(from.Form).Density, larder.Measured(f)
@@ -274,6 +294,14 @@ func (l *Line) Measured(grams float64) string {
 func (p *Program) Line(id string) *Line {
 	if at := slices.IndexFunc(p.Lines, func(l Line) bool { return l.ID == id }); at >= 0 {
 		return &p.Lines[at]
+	}
+	return nil
+}
+
+// Band finds a band, nil when there is none.
+func (p *Program) Band(id string) *Band {
+	if at := slices.IndexFunc(p.Bands, func(b Band) bool { return b.ID == id }); at >= 0 {
+		return &p.Bands[at]
 	}
 	return nil
 }

@@ -26,7 +26,7 @@ const (
 	Forgotten = "forgotten"
 	Season    = "season"
 	Late      = "late"
-	Band      = "band"
+	OutOfBand = "band"
 	Unused    = "unused"
 	Unstarted = "unstarted"
 )
@@ -63,7 +63,11 @@ func (s *State) speak(p *Program, now int64, behind float64) []Notice {
 	}
 	for _, w := range watchesOf(s) {
 		if w.Left > 0 {
-			say(Notice{ID: fmt.Sprintf("band %s %d", w.Band, w.Left), Kind: Band, Text: fmt.Sprintf("%.0f °C: out of its band.", w.Celsius), Grave: true, Move: w.Move, Line: w.Band})
+			text := fmt.Sprintf("%.0f °C.", w.Celsius)
+			if b := p.Band(w.Band); b != nil {
+				text = fmt.Sprintf("%s: %.0f °C, and it wants %s. %s", capital(b.Name), w.Celsius, b.Say, b.Caution)
+			}
+			say(Notice{ID: fmt.Sprintf("band %s %d", w.Band, w.Left), Kind: OutOfBand, Text: text, Grave: true, Move: w.Move})
 		}
 	}
 	s.forgotten(p, say)
@@ -72,7 +76,15 @@ func (s *State) speak(p *Program, now int64, behind float64) []Notice {
 		// Said again only when it grows by as much once more.
 		say(Notice{ID: fmt.Sprintf("late %.0f", behind/lateBy), Kind: Late, Text: fmt.Sprintf("%.0f minutes behind the plan.", behind)})
 	}
+	slices.SortStableFunc(out, func(a, b Notice) int { return grave(b) - grave(a) })
 	return out
+}
+
+func grave(n Notice) int {
+	if n.Grave {
+		return 1
+	}
+	return 0
 }
 
 func watchesOf(s *State) []Watched {

@@ -154,20 +154,7 @@ func (s *State) Events() []Event { return s.events }
 
 // live tells whether an event stands.
 func (s *State) live(n int64) bool {
-	if n < 1 {
-		return false
-	}
-	gone := map[int64]bool{}
-	found := false
-	for _, e := range slices.Backward(s.events) {
-		if e.Kind == Undo && !gone[e.N] {
-			gone[e.Of] = true
-		}
-		if e.N == n {
-			found = !gone[n]
-		}
-	}
-	return found
+	return n >= 1 && n <= int64(len(s.events)) && !takenBack(s.events)[n]
 }
 
 // LastOf is the newest event that a screen can take back: its own, or where it has
@@ -176,7 +163,7 @@ func (s *State) LastOf(screen string) int64 {
 	last := int64(0)
 	for _, e := range slices.Backward(Standing(s.events)) {
 		switch {
-		case e.Kind == Lane || e.Kind == Plan || e.Kind == Reached || e.Kind == Left:
+		case e.Kind == Lane || e.Kind.ByDevices():
 		case e.Screen == screen:
 			return e.N
 		case last == 0:

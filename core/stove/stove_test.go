@@ -28,6 +28,7 @@ func soup() *stove.Program {
 	press := move("press", "Press the tofu", "wait", 0, 20, []stove.Take{})
 	press.Share, press.Loss = 0.12, "pressed"
 	return &stove.Program{Name: "Soup", Begun: began, Cooks: 1,
+		Bands: []stove.Band{{ID: "frying", Name: "frying oil", Say: "170 to 180 °C", Caution: "Hot oil burns."}},
 		Lines: []stove.Line{
 			{ID: "onion", Text: "200 g onion, chopped", Name: "onion", Grams: 200},
 			{ID: "salt", Text: "1 tsp salt", Name: "salt", Grams: 6, Density: 1.2, Seasons: true},
@@ -137,7 +138,7 @@ func TestTheStoveSpeaksUp(t *testing.T) {
 			e.tell(stove.Event{Kind: stove.Watch, Text: "frying"})
 			e.tell(stove.Event{Kind: stove.Reached, Text: "frying", Amount: 172})
 			e.tell(stove.Event{Kind: stove.Left, Text: "frying", Amount: 191})
-		}, []string{stove.Band}},
+		}, []string{stove.OutOfBand}},
 		{"the oil comes back", func(e *evening) {
 			e.tell(stove.Event{Kind: stove.Watch, Text: "frying"})
 			e.tell(stove.Event{Kind: stove.Reached, Text: "frying", Amount: 172})

@@ -19,6 +19,9 @@ type Summary struct {
 	Say       string       `json:"say"`
 }
 
+// timeDiffers is the part by which a time must differ to be worth a word.
+const timeDiffers = 0.1
+
 // span says minutes as one does: "1 h 20 min".
 func span(m float64) string {
 	n := int(math.Round(m))

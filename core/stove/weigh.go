@@ -57,8 +57,10 @@ type Weight struct {
 	// Grams is the weight without what stood on the scale before.
 	Grams float64 `json:"grams"`
 	// Short is what is still to come, below 0 what is too much.
-	Short  float64 `json:"short"`
-	Steady bool    `json:"steady"`
+	Short float64 `json:"short"`
+	// Right tells that it is within the tolerance of what is asked.
+	Right  bool `json:"right"`
+	Steady bool `json:"steady"`
 	// Ready tells that it is steady and right, so that the weighing can end.
 	Ready bool   `json:"ready"`
 	Say   string `json:"say"`
@@ -89,7 +91,7 @@ func Judge(w *Weighing, readings []Reading) Weight {
 	out.Short = w.Asked - out.Grams
 	switch off := math.Round(math.Abs(out.Short)); {
 	case math.Abs(out.Short) <= Tolerance(w.Asked):
-		out.Ready, out.Say = out.Steady, "that is it"
+		out.Right, out.Ready, out.Say = true, out.Steady, "that is it"
 	case out.Short > 0:
 		out.Say = fmt.Sprintf("%.0f g more", off)
 	default:

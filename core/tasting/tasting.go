@@ -165,6 +165,10 @@ const (
 	twoSided95    = 1.96
 )
 
+// InSteps is how far a trait was tasted from what was wanted, by the mean of what
+// sheets say of it.
+func InSteps(points float64) float64 { return stepsPerPoint * points }
+
 // Correction is by how many steps a trait must be corrected in this kitchen, with
 // 95 % limits, out of how many tastings and sheets.
 type Correction struct {
@@ -186,7 +190,7 @@ func Correct(trait string, tastings []Tasted) Correction {
 	for _, t := range tastings {
 		weight := float64(t.Sheets) / (sheetSpread * sheetSpread)
 		precision += weight
-		pull += weight * (stepsPerPoint*t.Mean - t.Foretold)
+		pull += weight * (InSteps(t.Mean) - t.Foretold)
 		c.Sheets += t.Sheets
 	}
 	c.Correction = pull / precision

@@ -74,6 +74,19 @@ func (c *Certificate) Fingerprint() string {
 	return strings.Join(pairs, ":")
 }
 
+// Names are those that the certificate itself is for, but for whole domains.
+func (c *Certificate) Names() ([]string, error) {
+	leaf, err := x509.ParseCertificate(c.current.Load().Certificate[0])
+	if err != nil {
+		return nil, fmt.Errorf("read the certificate: %w", err)
+	}
+	names := slices.DeleteFunc(slices.Clone(leaf.DNSNames), func(name string) bool { return strings.Contains(name, "*") })
+	for _, ip := range leaf.IPAddresses {
+		names = append(names, ip.String())
+	}
+	return names, nil
+}
+
 // Keep makes the certificate anew when its time comes, until it is told to stop.
 func (c *Certificate) Keep(ctx context.Context, failed func(error)) {
 	if c.folder == "" {

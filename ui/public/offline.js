@@ -4,6 +4,8 @@
 // that wait.
 const built = "yembra-built";
 const seen = "yembra-seen";
+// How many files are kept of what was built: some more than a version has.
+const mostBuilt = 150;
 
 self.addEventListener("install", () => self.skipWaiting());
 self.addEventListener("activate", (e) => e.waitUntil(self.clients.claim()));
@@ -28,7 +30,13 @@ async function first(request) {
   const known = await caches.match(request);
   if (known) return known;
   const answer = await fetch(request);
-  if (answer.ok) (await caches.open(built)).put(request, answer.clone());
+  if (answer.ok) {
+    const cache = await caches.open(built);
+    await cache.put(request, answer.clone());
+    // What earlier versions left goes, the oldest first.
+    const all = await cache.keys();
+    await Promise.all(all.slice(0, -mostBuilt).map((old) => cache.delete(old)));
+  }
   return answer;
 }
 

@@ -17,7 +17,8 @@ export default function GuestPage() {
   const key = ["guest", token];
   const view = useQuery({
     queryKey: key,
-    queryFn: () => api.guest(token, readSheet(token).taster),
+    queryFn: () =>
+      api.guest(token, readSheet(token).taster, queries.getQueryData(key) !== undefined),
     staleTime: Infinity,
     refetchInterval: (q) => (q.state.data?.kind === "shopping" ? 5_000 : false),
   });

@@ -167,6 +167,7 @@ export const api = {
   keepStove: (id: string, words: string) =>
     request<Trial>("POST", `/api/stove/${id}/keep`, { words }),
   letGoStove: (id: string) => request<undefined>("DELETE", `/api/stove/${id}`),
+  takeBackUpStove: (id: string) => request<StoveView>("POST", `/api/stove/${id}`),
   learned: () => request<LearnedView>("GET", "/api/learned"),
   unlearn: (key: string) => request<LearnedView>("DELETE", `/api/learned/${key}`),
   relearn: (key: string) => request<LearnedView>("POST", `/api/learned/${key}`),
@@ -177,10 +178,10 @@ export const api = {
   access: () => request<AccessView>("GET", "/api/access"),
   makeLink: (r: LinkRequest) => request<ShownCode>("POST", "/api/links", r),
   takeLinkBack: (id: string) => request<undefined>("DELETE", `/api/links/${id}`),
-  guest: (token: string, taster = "") =>
+  guest: (token: string, taster: string, again: boolean) =>
     request<GuestView>(
       "GET",
-      `/api/guest/${encodeURIComponent(token)}?taster=${encodeURIComponent(taster)}`,
+      `/api/guest/${encodeURIComponent(token)}?taster=${encodeURIComponent(taster)}${again ? "&again=true" : ""}`,
     ),
   tickGuest: (token: string, t: TickRequest) =>
     request<string[]>("POST", `/api/guest/${encodeURIComponent(token)}/tick`, t),

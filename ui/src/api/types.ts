@@ -709,6 +709,7 @@ export interface Job {
   takes: Take[];
   readies: Take[];
   rate: number;
+  share: number;
   loss: string;
   bands: string[];
   care: string[];
@@ -1110,7 +1111,6 @@ export interface LineRequest {
 export interface StoveView {
   id: string;
   program: Program;
-  bands: BandView[];
   now: StoveNow;
 }
 export interface Program {
@@ -1123,6 +1123,7 @@ export interface Program {
   cooks: number;
   lines: StoveLine[];
   moves: StoveMove[];
+  bands: Band[];
   factors: {
     [k: string]: number;
   };
@@ -1131,6 +1132,17 @@ export interface StoveDish {
   id: string;
   name: string;
   servings: number;
+  edit: number;
+  lines: CardLine[];
+  steps: string[];
+  traits: {
+    [k: string]: number;
+  };
+}
+export interface CardLine {
+  food: string;
+  text: string;
+  grams: number;
 }
 export interface StoveLine {
   id: string;
@@ -1179,11 +1191,9 @@ export interface StoveTake {
   what: string;
   grams: number;
 }
-export interface BandView {
+export interface Band {
   id: string;
   name: string;
-  low: number | null;
-  high: number | null;
   chosen: boolean;
   say: string;
   caution: string;
@@ -1350,6 +1360,7 @@ export interface StoveNotice {
 export interface StoveWeight {
   grams: number;
   short: number;
+  right: boolean;
   steady: boolean;
   ready: boolean;
   say: string;
@@ -1427,23 +1438,6 @@ export interface Trial {
   summary: Summary;
   words: string;
   kept: number;
-  dishes: TrialDish[];
-}
-export interface TrialDish {
-  id: string;
-  name: string;
-  servings: number;
-  edit: number;
-  lines: TrialLine[];
-  steps: string[];
-  traits: {
-    [k: string]: number;
-  };
-}
-export interface TrialLine {
-  food: string;
-  text: string;
-  grams: number;
 }
 export interface KeepRequest {
   words: string;
@@ -1482,6 +1476,9 @@ export interface BenchView {
 export interface DevicesNow {
   scale: Weight;
   probe: Temperature;
+  weighing: {
+    [k: string]: StoveWeight;
+  };
 }
 export interface Weight {
   at: string;
@@ -1724,6 +1721,9 @@ export interface TrialSaid {
   trial: string;
   say: string[];
   known: number[];
+  tasted: {
+    [k: string]: number;
+  };
 }
 export interface ComparedSaid {
   a: string;

@@ -1,10 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useEffect } from "react";
+import { useEffect, useRef } from "react";
 
-interface Kept {
-  kind: string;
-  key: string;
-}
+import { useStream } from "./stream";
 
 /** What may show something of each kind of thing that is kept. */
 const shows: Record<string, (key: string) => unknown[][]> = {
@@ -26,38 +23,27 @@ const saving = 200;
 /** Shows what other windows and screens have changed, as the server tells it. */
 export function useTold() {
   const queries = useQueryClient();
+  const waiting = useRef(new Set<number>());
   useEffect(() => {
-    if (typeof EventSource === "undefined") return;
-    const source = new EventSource("/api/stream");
-    let opened = false;
-    const waiting = new Set<number>();
-    // While this window is saving, what others did waits for the answer.
-    const show = (queryKey: unknown[]) => {
-      if (queries.isMutating({ mutationKey: queryKey }) === 0) {
-        void queries.invalidateQueries({ queryKey });
-        return;
-      }
-      const timer = window.setTimeout(() => {
-        waiting.delete(timer);
-        show(queryKey);
-      }, saving);
-      waiting.add(timer);
-    };
-    source.addEventListener("hello", () => {
-      // A window that was away catches up.
-      if (opened) void queries.invalidateQueries();
-      opened = true;
-    });
-    source.addEventListener("kept", (e: MessageEvent<string>) => {
-      const { kind, key } = JSON.parse(e.data) as Kept;
-      for (const queryKey of shows[kind]?.(key) ?? []) show(queryKey);
-    });
-    source.addEventListener("changed", () => {
-      void queries.invalidateQueries({ queryKey: ["stoves"] });
-    });
-    return () => {
-      source.close();
-      waiting.forEach((timer) => window.clearTimeout(timer));
-    };
-  }, [queries]);
+    const timers = waiting.current;
+    return () => timers.forEach((timer) => window.clearTimeout(timer));
+  }, []);
+  // While this window is saving, what others did waits for the answer.
+  const show = (queryKey: unknown[]) => {
+    if (queries.isMutating({ mutationKey: queryKey }) === 0) {
+      void queries.invalidateQueries({ queryKey });
+      return;
+    }
+    const timer = window.setTimeout(() => {
+      waiting.current.delete(timer);
+      show(queryKey);
+    }, saving);
+    waiting.current.add(timer);
+  };
+  useStream({
+    // A window that was away catches up, where it missed anything.
+    opened: (missed) => missed && void queries.invalidateQueries(),
+    kept: ({ kind, key }) => shows[kind]?.(key).forEach(show),
+    changed: () => void queries.invalidateQueries({ queryKey: ["stoves"] }),
+  });
 }

@@ -33,6 +33,7 @@ function job(id: string, change: Partial<Job> = {}): Job {
     takes: [],
     readies: [],
     rate: 0,
+    share: 0,
     loss: "",
     bands: [],
     care: [],

@@ -1,24 +1,20 @@
 import "./stove.css";
 
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useCallback, useState } from "react";
+import { useState } from "react";
 
 import { api } from "../api/client";
 import type { BenchRequest, DevicesNow } from "../api/types";
+import { useStream } from "../app/stream";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
-import { useStream } from "./useStove";
 
 /** The simulated scale and probe, driven by hand or by a scene. */
 export default function BenchPage() {
   const queries = useQueryClient();
   const bench = useQuery({ queryKey: ["bench"], queryFn: api.bench });
   const [now, setNow] = useState<DevicesNow | null>(null);
-  useStream(
-    useCallback(() => undefined, []),
-    setNow,
-    useCallback(() => undefined, []),
-  );
+  useStream({ devices: setNow });
   const drive = useMutation({
     mutationFn: (r: Partial<BenchRequest>) => api.driveBench(r),
     onSuccess: (b) => queries.setQueryData(["bench"], b),

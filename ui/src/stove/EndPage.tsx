@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 
 import { api } from "../api/client";
 import type { StoveView, Summary } from "../api/types";
@@ -17,7 +17,6 @@ interface Props {
 /** What became of a cook-through: what was different, times, weighings; keep it or let it go. */
 export function EndPage({ id, view, tell }: Props) {
   const queries = useQueryClient();
-  const go = useNavigate();
   const [words, setWords] = useState("");
   const sum = useQuery({
     queryKey: ["stove-sum", id, view.now.state.n],
@@ -29,9 +28,13 @@ export function EndPage({ id, view, tell }: Props) {
   });
   const letGo = useMutation({
     mutationFn: () => api.letGoStove(id),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ["stoves"] }),
+  });
+  const back = useMutation({
+    mutationFn: () => api.takeBackUpStove(id),
     onSuccess: () => {
+      letGo.reset();
       void queries.invalidateQueries({ queryKey: ["stoves"] });
-      void go("/days");
     },
   });
   const { state } = view.now;
@@ -63,17 +66,35 @@ export function EndPage({ id, view, tell }: Props) {
             />
           </label>
         )}
+        {letGo.isSuccess && (
+          <p className="stove-kept" role="status">
+            Let go. It stands in no list any more.
+          </p>
+        )}
+        {back.error && <ProblemNote error={back.error} />}
         {keep.error && <ProblemNote error={keep.error} />}
         {letGo.error && <ProblemNote error={letGo.error} />}
       </div>
       <nav className="stove-buttons" aria-label="What you can do">
-        {!view.now.kept && !keep.isSuccess && (
-          <button className="first" onClick={() => keep.mutate()} disabled={keep.isPending}>
-            Keep as trial
+        {letGo.isSuccess ? (
+          <button className="first" onClick={() => back.mutate()} disabled={back.isPending}>
+            Bring it back
           </button>
+        ) : (
+          <>
+            {!view.now.kept && !keep.isSuccess && (
+              <button className="first" onClick={() => keep.mutate()} disabled={keep.isPending}>
+                Keep as trial
+              </button>
+            )}
+            <button onClick={() => tell({ kind: "undo", of: state.endedBy })}>
+              Back to the stove
+            </button>
+            <button onClick={() => letGo.mutate()} disabled={letGo.isPending}>
+              Let go
+            </button>
+          </>
         )}
-        <button onClick={() => tell({ kind: "undo", of: state.endedBy })}>Back to the stove</button>
-        <button onClick={() => letGo.mutate()}>Let go</button>
       </nav>
     </main>
   );
@@ -112,6 +133,12 @@ function What({ sum, tell }: { sum: Summary; tell: (e: Told) => void }) {
           ))}
         </ul>
       </section>
+      {sum.unused.length > 0 && (
+        <section>
+          <h2>Not used</h2>
+          <p>{sum.unused.join(", ")}. Back at the stove you can still say why.</p>
+        </section>
+      )}
       {sum.times.length > 0 && (
         <section>
           <h2>Times that differed</h2>

@@ -152,6 +152,7 @@ function Cooking({ id, data, stove }: CookingProps) {
           <Says says={view.says} tell={tell} />
           {state.weighing ? (
             <Weighing
+              cook={id}
               now={now}
               devices={stove.devices}
               program={program}
@@ -218,7 +219,7 @@ function Cooking({ id, data, stove }: CookingProps) {
         <DifferentSheet id={id} step={step} tell={tell} close={close} />
       )}
       {open === "weigh" && (
-        <WeighSheet step={step} bands={data.bands} state={state} tell={tell} close={close} />
+        <WeighSheet step={step} bands={program.bands} state={state} tell={tell} close={close} />
       )}
       {open === "board" && <BoardSheet view={view} program={program} tell={tell} close={close} />}
       {open === "sofar" && <SoFarSheet state={state} tell={tell} close={close} />}

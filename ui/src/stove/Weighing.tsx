@@ -1,10 +1,12 @@
 import { useEffect } from "react";
 
 import type { DevicesNow, Program, StoveNow } from "../api/types";
+import { capital } from "../shared/format";
 import type { Told } from "./queue";
 import { ring } from "./signal";
 
 interface WeighingProps {
+  cook: string;
   now: StoveNow;
   devices: DevicesNow | null;
   program: Program;
@@ -14,19 +16,16 @@ interface WeighingProps {
 }
 
 /** A weighing under way: what is still to come, as large as it gets. */
-export function Weighing({ now, devices, program, tell, sound }: WeighingProps) {
+export function Weighing({ cook, now, devices, program, tell, sound }: WeighingProps) {
   const w = now.state.weighing;
-  const asked = w?.asked ?? 0;
   const name = w?.line
     ? program.lines.find((l) => l.id === w.line)?.name
     : program.moves.find((m) => m.id === w?.move)?.name;
   const scale = devices?.scale;
-  const grams = scale ? scale.grams - (w?.zero ?? 0) : (now.weight?.grams ?? 0);
-  const short = asked - grams;
-  const right = asked > 0 && Math.abs(short) <= Math.max(1, 0.03 * asked);
-  let say = asked > 0 ? `${Math.round(Math.max(0, short))} g more` : `${Math.round(grams)} g`;
-  if (right) say = "That is it";
-  else if (asked > 0 && short < 0) say = `${Math.round(-short)} g too much`;
+  const stands = devices?.weighing[cook] ?? now.weight;
+  const grams = stands?.grams ?? 0;
+  const right = stands?.right ?? false;
+  let say = capital(stands?.say ?? "waiting for the scale");
   useEffect(() => {
     if (right && sound) ring();
   }, [right, sound]);
@@ -51,7 +50,7 @@ export function Weighing({ now, devices, program, tell, sound }: WeighingProps) 
         <button
           className="first"
           disabled={scale?.off || scale?.overload || grams < 0}
-          onClick={() => tell({ kind: "weighed", amount: Math.max(0, Math.round(grams)) })}
+          onClick={() => tell({ kind: "weighed", of: w.n, amount: Math.max(0, Math.round(grams)) })}
         >
           Take {Math.round(Math.max(0, grams))} g
         </button>

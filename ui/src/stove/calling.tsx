@@ -38,7 +38,7 @@ export function Watching({ data, celsius, off }: WatchingProps) {
   return (
     <ul className="stove-watches" aria-label="The probe watches">
       {watches.map((w) => {
-        const band = data.bands.find((b) => b.id === w.band);
+        const band = data.program.bands.find((b) => b.id === w.band);
         return (
           <li key={w.band} className={w.left > 0 ? "left" : w.reached > 0 ? "in" : ""}>
             <b>{off ? "probe off" : celsius === undefined ? "…" : `${celsius.toFixed(0)} °C`}</b>

@@ -1,4 +1,4 @@
-import type { BandView, OnFire, Program, StoveNow, StoveStep, View } from "../api/types";
+import type { Band, OnFire, Program, StoveNow, StoveStep, View } from "../api/types";
 import { KeyList } from "../shared/KeyList";
 import { Sheet } from "../shared/Sheet";
 import type { Told } from "./queue";
@@ -58,7 +58,7 @@ export function WeighSheet({
   state,
   tell,
   close,
-}: SheetProps & { step: StoveStep | null; bands: BandView[]; state: StoveNow["state"] }) {
+}: SheetProps & { step: StoveStep | null; bands: Band[]; state: StoveNow["state"] }) {
   const answer = (e: Told) => {
     tell(e);
     close();

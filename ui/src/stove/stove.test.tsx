@@ -69,17 +69,6 @@ function kitchen(change: Partial<StoveView["now"]> = {}): StoveView {
   const empty = { moves: {}, in: {}, used: {}, instead: {}, gone: {}, held: {}, lately: {} };
   return {
     id: "c1",
-    bands: [
-      {
-        id: "holding",
-        name: "kept hot",
-        low: 60,
-        high: null,
-        chosen: true,
-        say: "60 °C and above",
-        caution: "Heat it through.",
-      },
-    ],
     program: {
       name: "Thursday",
       knowledge: "",
@@ -90,6 +79,15 @@ function kitchen(change: Partial<StoveView["now"]> = {}): StoveView {
       cooks: 2,
       factors: {},
       lines: [],
+      bands: [
+        {
+          id: "holding",
+          name: "kept hot",
+          chosen: true,
+          say: "60 °C and above",
+          caution: "Heat it through.",
+        },
+      ],
       moves: [fry, move("boil")],
     },
     now: {
@@ -451,7 +449,9 @@ describe("the stove", () => {
     fireEvent.click(screen.getByRole("button", { name: "Keep as trial" }));
     await screen.findByText(/with everything that was different/);
     fireEvent.click(screen.getByRole("button", { name: "Let go" }));
-    await screen.findByText("the days");
+    await screen.findByText(/stands in no list any more/);
+    fireEvent.click(screen.getByRole("button", { name: "Bring it back" }));
+    await screen.findByRole("button", { name: "Let go" });
   });
 
   it("says what the server will not take", async () => {

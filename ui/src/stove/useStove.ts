@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 
 import { api, Problem } from "../api/client";
 import type { DevicesNow, StoveNow, StoveView } from "../api/types";
+import { useStream } from "../app/stream";
 import { drawKey, flush, push, screenName, waiting, type Told } from "./queue";
 
 /** How long taps that could not be sent wait before they are tried again. */
@@ -35,6 +36,14 @@ export function useStove(id: string) {
   );
 
   const sending = useRef(false);
+  /** The newest event that was heard of. */
+  const heard = useRef(0);
+  const catchUp = useCallback(() => {
+    const known = queries.getQueryData<StoveView>(["stove", id])?.now.state.n ?? 0;
+    if (!sending.current && heard.current > known) {
+      void queries.invalidateQueries({ queryKey: ["stove", id] });
+    }
+  }, [queries, id]);
   const [tries, setTries] = useState(0);
   const send = useCallback(async () => {
     if (sending.current) return;
@@ -48,10 +57,11 @@ export function useStove(id: string) {
       setRefused,
     );
     sending.current = false;
+    catchUp();
     setOffline(answer === "later");
     setLeft(waiting().length);
     if (answer === "later") setTries((n) => n + 1);
-  }, [id, take]);
+  }, [id, take, catchUp]);
 
   const tell = useCallback(
     (event: Told) => {
@@ -69,40 +79,22 @@ export function useStove(id: string) {
     return () => window.clearTimeout(soon);
   }, [send, tries]);
 
-  useStream(
-    useCallback(
-      (cook: string) => {
-        if (cook === id) void queries.invalidateQueries({ queryKey: ["stove", id] });
-      },
-      [queries, id],
-    ),
-    setDevices,
-    useCallback(() => {
-      void queries.invalidateQueries({ queryKey: ["stove", id] });
+  useStream({
+    always: true,
+    // What this screen tells itself it is answered; the rest it asks for.
+    changed: ({ cook, n }) => {
+      if (cook !== id) return;
+      if (n === undefined) void queries.invalidateQueries({ queryKey: ["stove", id] });
+      else heard.current = Math.max(heard.current, n);
+      catchUp();
+    },
+    devices: setDevices,
+    opened: (missed) => {
+      if (missed) void queries.invalidateQueries({ queryKey: ["stove", id] });
       void send();
-    }, [queries, id, send]),
-  );
+    },
+  });
   return { view, tell, screen, offline, left, refused, devices };
-}
-
-/** Listens to what the server tells all screens; the browser opens it again by itself. */
-export function useStream(
-  changed: (cook: string) => void,
-  devices: (now: DevicesNow) => void,
-  opened: () => void,
-) {
-  useEffect(() => {
-    if (typeof EventSource === "undefined") return;
-    const source = new EventSource("/api/stream");
-    source.addEventListener("hello", opened);
-    source.addEventListener("changed", (e: MessageEvent<string>) =>
-      changed((JSON.parse(e.data) as { cook: string }).cook),
-    );
-    source.addEventListener("devices", (e: MessageEvent<string>) =>
-      devices(JSON.parse(e.data) as DevicesNow),
-    );
-    return () => source.close();
-  }, [changed, devices, opened]);
 }
 
 /** The server's clock, told every quarter of a second, however the screen's own is set. */

@@ -75,7 +75,7 @@ export function Results({ id }: { id: string }) {
                       <Strip trait={trait} sheets={sheets} letter={s.letter} />
                     </td>
                     <td>{steps(s.steps[trait.trait])}</td>
-                    <td>{steps(trait.mean * stepsPerPoint)}</td>
+                    <td>{steps(words?.tasted[trait.trait])}</td>
                   </tr>
                 ))}
               </tbody>
@@ -171,9 +171,6 @@ function Next({ id, sheets }: { id: string; sheets: number }) {
     </section>
   );
 }
-
-/** A point of the sheet's scale is taken as one and a half steps (an estimate). */
-const stepsPerPoint = 1.5;
 
 function steps(value: number | undefined): string {
   return value === undefined ? "" : `${value > 0 ? "+" : ""}${value.toFixed(1)}`;

@@ -134,7 +134,15 @@ it("shows what the table said, as dots and in words, beside what was foreseen", 
         { trait: "smoke", tastings: 1, sheets: 2, correction: 0.2, low: -0.6, high: 1 },
       ],
     },
-    said: [{ letter: "A", trial: "t1", say: ["1 of 2 said too little smoke."], known: [0, 2, 0] }],
+    said: [
+      {
+        letter: "A",
+        trial: "t1",
+        say: ["1 of 2 said too little smoke."],
+        known: [0, 2, 0],
+        tasted: { smoke: -0.75 },
+      },
+    ],
     compared: [],
   } satisfies TastingView;
   const decide = vi.fn();

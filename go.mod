@@ -7,6 +7,7 @@ require (
 	github.com/alecthomas/kong v1.17.0
 	github.com/arran4/golang-ical v0.3.4
 	github.com/boombuler/barcode v1.1.0
+	github.com/disintegration/imaging v1.6.2
 	github.com/emersion/go-ical v0.0.0-20250329121855-f41e73efc392
 	github.com/goccy/go-yaml v1.19.2
 	github.com/gofiber/fiber/v3 v3.1.0

@@ -38,6 +38,11 @@ type Card struct {
 	Sizing []string `json:"sizing"`
 	// Measured are the kitchen's own factors that its figures use.
 	Measured []string `json:"measured"`
+	// Cooked says how a trial was cooked, Table what its tasters said of it; Plate is
+	// its first picture, as JPEG.
+	Cooked   []string `json:"cooked"`
+	Table    []string `json:"table"`
+	Plate    []byte   `json:"-"`
 	SidePots []Pot    `json:"sidePots"`
 	Tally    string   `json:"tally"`
 	Serving  Serving  `json:"serving"`
@@ -53,6 +58,15 @@ type Serving struct {
 	Carbohydrate float64 `json:"carbohydrate"`
 	Fibre        float64 `json:"fibre"`
 	Salt         float64 `json:"salt"`
+}
+
+// notes are the words of a serving; a trial keeps its card, not what was worked out
+// of it, and has none.
+func (s Serving) notes() []string {
+	if s == (Serving{}) {
+		return nil
+	}
+	return []string{s.words()}
 }
 
 // Replaced says what stands for what, and why.
@@ -175,12 +189,14 @@ func ToCardMarkdown(c Card) []byte {
 	list("Holds", c.Allergens)
 	list("Labels to read", c.Labels)
 	list("At this size", c.Sizing)
-	list("As measured in this kitchen", c.Measured)
+	list("As it was cooked", c.Cooked)
+	list("What the table said", c.Table)
+	list("As learned in this kitchen", c.Measured)
 	list("Ahead and keeping", c.Keeping)
 	for _, pot := range c.SidePots {
 		list(pot.Title, append(append([]string{}, pot.Lines...), pot.Steps...))
 	}
-	list("A serving", []string{c.Serving.words()})
+	list("A serving", c.Serving.notes())
 	list("Sources of the figures", c.Sources)
 	return b.Bytes()
 }
@@ -216,7 +232,7 @@ func ToCardJSONLD(c Card) ([]byte, error) {
 	return indented(out)
 }
 
-var page = template.Must(template.New("card").Funcs(template.FuncMap{"serves": servesWords, "part": partName, "serving": Serving.words, "deference": func() string { return Deference }}).Parse(`<!doctype html>
+var page = template.Must(template.New("card").Funcs(template.FuncMap{"serves": servesWords, "part": partName, "serving": Serving.notes, "deference": func() string { return Deference }}).Parse(`<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><title>{{.Name}}</title>
 <meta name="viewport" content="width=device-width">
 <style>
@@ -239,9 +255,11 @@ h1{margin:0}h2{margin:1.4em 0 .3em;border-bottom:1px solid #e4ddcf}
 {{with .Allergens}}<h2>Holds</h2><p>{{range $i, $a := .}}{{if $i}}, {{end}}{{$a}}{{end}}. Labels decide, and what touched a board.</p>{{end}}
 {{with .Labels}}<h2>Labels to read</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Sizing}}<h2>At this size</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
-{{with .Measured}}<h2>As measured in this kitchen</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
+{{with .Cooked}}<h2>As it was cooked</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
+{{with .Table}}<h2>What the table said</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
+{{with .Measured}}<h2>As learned in this kitchen</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
 {{with .Keeping}}<h2>Ahead and keeping</h2><ul>{{range .}}<li>{{.}}</li>{{end}}</ul>{{end}}
-<h2>A serving</h2><p>{{serving .Serving}}</p>
+{{range serving .Serving}}<h2>A serving</h2><p>{{.}}</p>{{end}}
 {{with .Sources}}<p class="quiet">Figures after {{range $i, $x := .}}{{if $i}}; {{end}}{{$x}}{{end}}.</p>{{end}}
 </body></html>
 `))

@@ -299,6 +299,9 @@ func (s sheet) notes(c Card) {
 			s.text(small, 6, s.width-6, "• "+item)
 		}
 	}
+	list("As it was cooked", c.Cooked)
+	list("What the table said", c.Table)
+	s.plate(c.Plate)
 	var changed []string
 	for _, x := range c.Changed {
 		changed = append(changed, fmt.Sprintf("%s: %s", x.From, x.Words()))
@@ -321,9 +324,31 @@ func (s sheet) notes(c Card) {
 	}
 	list("Labels to read", c.Labels)
 	list("At this size", c.Sizing)
-	list("As measured in this kitchen", c.Measured)
+	list("As learned in this kitchen", c.Measured)
 	list("Ahead and keeping", c.Keeping)
-	list("A serving", []string{c.Serving.words()})
+	list("A serving", c.Serving.notes())
+	if c.Tally == "" {
+		return
+	}
 	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})
 	list("Sources of the figures", c.Sources)
+}
+
+// plateWidth is how wide a picture of the plate is printed, in points.
+const plateWidth = 180.0
+
+// plate prints a picture.
+func (s sheet) plate(body []byte) {
+	if len(body) == 0 {
+		return
+	}
+	info := s.RegisterImageOptionsReader("plate", fpdf.ImageOptions{ImageType: "JPEG"}, bytes.NewReader(body))
+	if info == nil || info.Width() <= 0 {
+		return
+	}
+	height := plateWidth * info.Height() / info.Width()
+	if _, page := s.GetPageSize(); s.GetY()+height > page-margin {
+		s.AddPage()
+	}
+	s.ImageOptions("plate", margin, s.GetY()+rowAir, plateWidth, height, true, fpdf.ImageOptions{ImageType: "JPEG"}, 0, "")
 }

@@ -35,7 +35,7 @@ func guarded(t *testing.T) app {
 	hash, err := gate.Hash(phrase)
 	require.NoError(t, err)
 	k.Guard(&server.Access{Passphrase: func() (string, error) { return hash, nil }, Names: []string{"kitchen.local"}, Addresses: []string{"https://kitchen.local:8765"}, Fingerprint: func() string { return "AA:BB" }})
-	return app{t, server.New(k, server.Pages{Files: fstest.MapFS{"index.html": {Data: []byte("__NONCE__")}, "assets/a.js": {Data: []byte("let a")}}})}
+	return app{t, server.New(k, server.Pages{Files: fstest.MapFS{"index.html": {Data: []byte("__NONCE__")}, "assets/a.js": {Data: []byte("let a")}}}), k}
 }
 
 // screen is a screen that has signed in: its cookie and token.
@@ -93,6 +93,7 @@ func TestASignedOutScreenHearsNoMore(t *testing.T) {
 // who may call a route: anyone, a guest with a link, or a screen that is in. A
 // new route stands here or fails the test below.
 var who = map[string]string{
+	"DELETE /api/taught/:tasting/:letter/:trait": "screen", "POST /api/taught/:tasting/:letter/:trait": "screen", "GET /api/pictures/:id": "screen", "POST /api/pictures/:kind/:id": "screen", "DELETE /api/pictures/:id": "screen", "PUT /api/pictures/:id": "screen", "POST /api/dishes/:id/trials/:trial/return": "screen", "GET /api/dishes/:id/trials/:trial/card/:format": "screen", "POST /api/dishes/:id/variants": "screen", "POST /api/tastings/:id/next": "screen",
 	"GET /api/health": "anyone", "GET /api/session": "anyone", "POST /api/session": "anyone",
 	"GET /api/guest/:token": "guest", "POST /api/guest/:token/tick": "guest",
 	"POST /api/read": "screen", "POST /api/lines": "screen", "POST /api/steps": "screen", "POST /api/convert": "screen", "POST /api/adapt": "screen", "POST /api/plan": "screen", "POST /api/analyse": "screen",
@@ -137,7 +138,7 @@ func TestNothingIsGivenToWhoIsNotIn(t *testing.T) {
 		by, decided := who[route]
 		require.True(t, decided, "decide who may call %s", route)
 		seen++
-		path := strings.NewReplacer(":id", dish.ID, ":token", "forged", ":format", "pdf", ":cook", dish.ID, ":number", "1").Replace(r.Path)
+		path := strings.NewReplacer(":id", dish.ID, ":token", "forged", ":format", "pdf", ":cook", dish.ID, ":number", "1", ":tasting", dish.ID, ":letter", "A", ":trait", "smoke", ":trial", dish.ID, ":kind", "dish").Replace(r.Path)
 		for name, headers := range map[string][]string{
 			"no session":      nil,
 			"guest's link":    {"Cookie", "__Host-yembra=" + token},

@@ -2,6 +2,7 @@ package server
 
 import (
 	"bufio"
+	"cmp"
 	"context"
 	"encoding/json"
 	"errors"
@@ -29,6 +30,11 @@ const (
 	dishesDir   = "dishes/"
 	dishFile    = "/dish.json"
 	recipeFile  = "/original.jsonld"
+	// A picture is what is known of it, and its points large and small.
+	picturesDir = "pictures/"
+	pictureFile = "/picture.json"
+	fullFile    = "/full.jpg"
+	smallFile   = "/small.jpg"
 )
 
 var dishID = regexp.MustCompile(`^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$`)
@@ -43,7 +49,7 @@ func (k *Kitchen) Backup(ctx context.Context, w io.Writer, made time.Time) error
 		}
 		return a.Add(name, data)
 	}
-	err := k.Store.Export(ctx, func(rows []store.EntryRow) error { return add(entriesFile, rows) }, func(h store.History) error {
+	dish := func(h store.History) error {
 		current := slices.IndexFunc(h.Revisions, func(r store.Revision) bool { return r.Number == h.Revision })
 		if current < 0 {
 			return fmt.Errorf("dish %s has no current revision", h.ID)
@@ -63,6 +69,13 @@ func (k *Kitchen) Backup(ctx context.Context, w io.Writer, made time.Time) error
 			return err
 		}
 		return a.Add(dishesDir+h.ID+recipeFile, recipe)
+	}
+	err := k.Store.Export(ctx, store.Taker{
+		Entries: func(rows []store.EntryRow) error { return add(entriesFile, rows) }, Dish: dish,
+		Picture: func(p store.WholePicture) error {
+			at := picturesDir + p.ID
+			return cmp.Or(add(at+pictureFile, p.Picture), a.Add(at+fullFile, p.Full), a.Add(at+smallFile, p.Small))
+		},
 	})
 	if err != nil {
 		return err

@@ -65,6 +65,7 @@ func TestAKitchenGoesOutAndInWithoutLoss(t *testing.T) {
 	require.Equal(t, 200, status, string(data))
 	status, _, data = a.ask("PUT", "/api/kitchen", `{"measures": "us", "diners": [], "houseRules": {"preset": "fasting-day", "off": []}, "prices": {"aisle:nuts": 17}}`)
 	require.Equal(t, 200, status, string(data))
+	shot := a.photograph("dish", made.ID)
 	_, _, before := a.ask("GET", "/api/dishes/"+made.ID, nil)
 
 	status, head, archive := a.ask("GET", "/api/archive", nil)
@@ -74,7 +75,7 @@ func TestAKitchenGoesOutAndInWithoutLoss(t *testing.T) {
 	b := open(t)
 	status, _, data = b.ask("POST", "/api/archive", string(archive))
 	require.Equal(t, 200, status, string(data))
-	require.JSONEq(t, `{"added": 1, "same": 0, "longer": 0, "copied": 0, "entries": 2}`, string(data))
+	require.JSONEq(t, `{"added": 1, "same": 0, "longer": 0, "copied": 0, "entries": 2, "pictures": 1}`, string(data))
 	_, _, after := b.ask("GET", "/api/dishes/"+made.ID, nil)
 	var x, y dishAnswer
 	require.NoError(t, json.Unmarshal(before, &x))
@@ -86,13 +87,18 @@ func TestAKitchenGoesOutAndInWithoutLoss(t *testing.T) {
 	_, _, data = b.ask("GET", "/api/larder/foods/onion", nil)
 	require.Contains(t, string(data), `"corrected"`)
 
+	_, _, points := a.ask("GET", "/api/pictures/"+shot, nil)
+	status, _, same := b.ask("GET", "/api/pictures/"+shot, nil)
+	require.Equal(t, 200, status)
+	require.Equal(t, points, same)
+
 	// Out again, the archive is the same but for the time it was made.
 	_, _, again := b.ask("GET", "/api/archive", nil)
 	require.Equal(t, filesOf(t, archive), filesOf(t, again))
 
 	// A second time nothing changes; a dish that went another way is copied.
 	_, _, data = b.ask("POST", "/api/archive", string(archive))
-	require.JSONEq(t, `{"added": 0, "same": 1, "longer": 0, "copied": 0, "entries": 0}`, string(data))
+	require.JSONEq(t, `{"added": 0, "same": 1, "longer": 0, "copied": 0, "entries": 0, "pictures": 0}`, string(data))
 	_, head, _ = b.ask("POST", "/api/dishes/"+made.ID+"/undo", nil, "If-Match", `"2"`)
 	status, _, data = b.ask("PUT", "/api/dishes/"+made.ID, `{"name": "Another skink", "what": "named it"}`, "If-Match", head.Get("ETag"))
 	require.Equal(t, 200, status, string(data))
@@ -237,7 +243,7 @@ func TestAnOwnFoodThatNoLongerFitsIsLeftOut(t *testing.T) {
 	require.NoError(t, k.Store.SaveEntry(ctx, store.FoodEntry, "odd-root", []byte(`{"id":"odd-root","name":"odd root","origin":"moon"}`)))
 	require.NoError(t, k.Store.SaveEntry(ctx, store.FoodEntry, "cut-root", []byte(`{"id":"cut-root","na`)))
 	require.NoError(t, k.Refresh(ctx))
-	a := app{t, server.New(k, server.Pages{})}
+	a := app{t, server.New(k, server.Pages{}), k}
 	status, _, _ := a.ask("GET", "/api/larder/foods/good-root", nil)
 	require.Equal(t, 200, status)
 	_, _, body := a.ask("GET", "/api/kitchen", nil)

@@ -27,6 +27,8 @@ type DishView struct {
 	Adaptation swap.Adaptation `json:"adaptation"`
 	// Faults are parts that could not be computed; all else is there.
 	Faults []Fault `json:"faults"`
+	// Learned is what of this kitchen's own its figures use, in words.
+	Learned []string `json:"learned"`
 }
 
 // Fault is a part of a dish that could not be computed, and why in words a cook
@@ -81,7 +83,7 @@ func guarded(dish, part string, work func() error) (fault *Fault) {
 // viewDish computes a dish, part by part.
 func (k *Kitchen) viewDish(d store.Dish) DishView {
 	v := DishView{ID: d.ID, Edit: d.Edit, Changed: d.Changed, CanUndo: d.CanUndo, CanRedo: d.CanRedo, What: d.What, Screen: d.Screen, Document: d.Document,
-		Slots: []swap.Slot{}, Roles: []swap.LineRole{}, Adaptation: swap.Nothing(), Faults: []Fault{}}
+		Slots: []swap.Slot{}, Roles: []swap.LineRole{}, Adaptation: swap.Nothing(), Faults: []Fault{}, Learned: []string{}}
 	core := k.Core()
 	part := func(name string, work func() error) {
 		if fault := guarded(d.ID, name, work); fault != nil {
@@ -93,6 +95,7 @@ func (k *Kitchen) viewDish(d store.Dish) DishView {
 		a, err := core.Carrier.Adapt(original, d.Document.Placed(), true)
 		if err == nil {
 			v.Adaptation = a
+			v.Learned = append(core.measuredFor(&original), core.tastedFor(&original, &a)...)
 		}
 		return err
 	})

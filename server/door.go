@@ -10,6 +10,8 @@ import (
 	"time"
 
 	"github.com/gofiber/fiber/v3"
+
+	"yembra/formats"
 )
 
 // What a request may hold and how long it may take. Nothing of a body is read
@@ -50,8 +52,11 @@ func tooLarge(most int64) problem {
 // packed: what it would unpack to is not known before.
 func bounded(c fiber.Ctx) error {
 	most := int64(BodyLimit)
-	if c.Path() == archivePath {
+	switch {
+	case c.Path() == archivePath:
 		most = mostArchiveUpload
+	case strings.HasPrefix(c.Path(), picturesPath):
+		most = formats.MostPictureBytes
 	}
 	refuse := func(p problem) error {
 		if stream := c.Request().BodyStream(); stream != nil {

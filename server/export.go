@@ -63,8 +63,14 @@ func (k *Kitchen) exportCard(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
+	return sendCard(c, card)
+}
+
+// sendCard hands a card out in the form that the path names.
+func sendCard(c fiber.Ctx, card formats.Card) error {
 	var body []byte
 	var kind, ending string
+	var err error
 	switch c.Params("format") {
 	case "pdf":
 		kind, ending = "application/pdf", "pdf"
@@ -220,7 +226,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 	sheet := balance.Of(core.Larder, original, adapted)
 	card := formats.Card{
 		Name: doc.Name, Place: doc.Place, Lives: doc.Decisions.LivesFrom, Allergens: append(sheet.Allergens.Come, sheet.Allergens.Both...),
-		Open: []string{}, Changed: []formats.Replaced{}, Findings: []formats.CardFinding{}, Short: []string{}, Cautions: []formats.CardCaution{}, Labels: []string{}, Keeping: []string{}, SidePots: []formats.Pot{}, Sources: []string{},
+		Open: []string{}, Changed: []formats.Replaced{}, Findings: []formats.CardFinding{}, Short: []string{}, Cautions: []formats.CardCaution{}, Labels: []string{}, Cooked: []string{}, Table: []string{}, Keeping: []string{}, SidePots: []formats.Pot{}, Sources: []string{},
 	}
 	slices.Sort(card.Allergens)
 	card.Dish = recipe.Dish{Name: doc.Name, Serves: doc.Original.Serves, Notices: []recipe.Notice{}}
@@ -295,7 +301,7 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		}
 		return 1
 	})
-	card.Measured = core.measuredFor(&card.Dish)
+	card.Measured = append(core.measuredFor(&card.Dish), core.tastedFor(&d.Document.Original, &a)...)
 	card.Tally = fmt.Sprintf("%d kept, %d near, %d short, %d over.", a.Tally.Kept, a.Tally.Near, a.Tally.Short, a.Tally.Over)
 	for _, b := range a.SidePots {
 		title := fmt.Sprintf("Side pot for %g who eat the original", b.Guests)

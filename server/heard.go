@@ -22,6 +22,10 @@ type TastingView struct {
 	Answer   AnalyseAnswer  `json:"answer"`
 	Said     []TrialSaid    `json:"said"`
 	Compared []ComparedSaid `json:"compared"`
+	// Trays are what stands in the cups of a triangle, tray by tray, for who pours.
+	Trays [][3]string `json:"trays"`
+	// Odd is what a triangle has shown; it is told when the tasting is closed.
+	Odd string `json:"odd"`
 }
 
 // TrialSaid is what the table said of one trial in words, the faults that cost
@@ -48,8 +52,9 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 	if err != nil {
 		return TastingView{}, err
 	}
-	sheets = slices.DeleteFunc(sheets, func(s Sheet) bool { return len(s.Said) == 0 }) // a seat, and nothing said yet
-	v := TastingView{Tasting: t, Sheets: sheets, Said: []TrialSaid{}, Compared: []ComparedSaid{}}
+	seats := len(sheets)
+	sheets = slices.DeleteFunc(sheets, func(s Sheet) bool { return s.empty() })
+	v := TastingView{Tasting: t, Sheets: sheets, Said: []TrialSaid{}, Compared: []ComparedSaid{}, Trays: [][3]string{}}
 	if v.Sheets == nil {
 		v.Sheets = []Sheet{}
 	}
@@ -86,7 +91,10 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 			}
 		}
 	}
-	if v.Answer, err = Analyse(r); err != nil {
+	if t.Triangle {
+		r = AnalyseRequest{Triangle: v.pour(max(seats+1, len(t.Guests)))}
+	}
+	if v.Answer, err = Analyse(r); err != nil || t.Triangle {
 		return v, err
 	}
 	_, grouped := r.byTrial()
@@ -132,6 +140,36 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 	return v, nil
 }
 
+// pour fills the trays of a triangle, six by six, and counts who was right once it is
+// closed; before that nothing of it is told, nor which cup anybody named.
+func (v *TastingView) pour(trays int) *AnalyseTriangle {
+	t := &v.Tasting
+	for i := range (trays + tasting.Trays - 1) / tasting.Trays * tasting.Trays {
+		var cups [3]string
+		for at, x := range tasting.Tray(t.ID, i) {
+			cups[at] = t.Served[x].Name
+		}
+		v.Trays = append(v.Trays, cups)
+	}
+	if t.Closed == 0 {
+		for i := range v.Sheets {
+			v.Sheets[i].Odd = 0
+		}
+		return nil
+	}
+	right := 0
+	for _, s := range v.Sheets {
+		if s.Odd == tasting.OddCup(tasting.Tray(t.ID, s.Number)) {
+			right++
+		}
+	}
+	v.Odd = tasting.SayOdd(len(v.Sheets), right)
+	if len(v.Sheets) == 0 {
+		return nil
+	}
+	return &AnalyseTriangle{Tasters: len(v.Sheets), Correct: right}
+}
+
 // heard is the tasting that a request names, with what its sheets say.
 func (k *Kitchen) heard(c fiber.Ctx) (TastingView, error) {
 	t, err := k.tastingOf(c.Context(), c.Params("id"))
@@ -165,6 +203,9 @@ func (k *Kitchen) closeTasting(c fiber.Ctx) error {
 	if err := k.saveTasting(c.Context(), t); err != nil {
 		return err
 	}
+	if err := k.Refresh(c.Context()); err != nil { // what is closed teaches
+		return err
+	}
 	return k.showTasting(c)
 }
 
@@ -181,7 +222,17 @@ func (k *Kitchen) exportTasting(c fiber.Ctx) error {
 	var out strings.Builder
 	w := csv.NewWriter(&out)
 	rows := [][]string{append([]string{"taster", "name", "letter", "trial", "liking", "known", "words"}, t.Traits...)}
+	if t.Triangle {
+		rows = [][]string{{"taster", "name", "tray", "cup 1", "cup 2", "cup 3", "said odd"}}
+	}
 	for _, s := range sheets {
+		if t.Triangle && !s.empty() {
+			row := []string{strconv.Itoa(s.Number + 1), formats.Cell(s.Name), strconv.Itoa(s.Number + 1)}
+			for _, x := range tasting.Tray(t.ID, s.Number) {
+				row = append(row, t.Served[x].Name)
+			}
+			rows = append(rows, append(row, strconv.Itoa(s.Odd)))
+		}
 		for _, x := range s.Said {
 			served := slices.IndexFunc(t.Served, func(y Glass) bool { return y.Letter == x.Letter })
 			if served < 0 {

@@ -47,12 +47,24 @@ func (k *Kitchen) Refresh(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
-	l, learned, err := k.withFactors(ctx, l.WithPrices(settings.Prices))
+	plain := l.WithPrices(settings.Prices)
+	weighed, learned, err := k.withFactors(ctx, plain)
 	if err != nil {
 		return err
 	}
-	core := coreOf(l)
-	core.Unfit, core.Learned = unfit, learned
+	tasted, taught, err := k.withTasted(ctx, weighed)
+	if err != nil {
+		return err
+	}
+	core := coreOf(tasted)
+	if weighed != tasted {
+		core.Foretold = coreOf(weighed)
+	}
+	core.Plain = core.Foretold
+	if plain != weighed {
+		core.Plain = coreOf(plain)
+	}
+	core.Unfit, core.Learned, core.Tasted = unfit, learned, taught
 	k.core.Store(core)
 	if k.pinned != nil {
 		k.pinned = core

@@ -5,7 +5,6 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"log/slog"
 
 	"github.com/gofiber/fiber/v3"
 
@@ -19,6 +18,9 @@ import (
 type LearnedView struct {
 	Factors []stove.Factor `json:"factors"`
 	Weighed []Weighing     `json:"weighed"`
+	// Taught is what tables have taught, Lessons what each has found.
+	Taught  []TaughtView `json:"taught"`
+	Lessons []LessonView `json:"lessons"`
 }
 
 // Weighing is one loss that was weighed, by its key.
@@ -55,12 +57,9 @@ func (k *Kitchen) weighings(ctx context.Context) ([]Weighing, error) {
 	}
 	out := []Weighing{}
 	for _, e := range entries {
-		w := Weighing{Key: e.Key}
-		if err := json.Unmarshal(e.Body, &w.Measured); err != nil {
-			slog.Error("a weighing cannot be read", "weighing", e.Key, "cause", err)
-			continue
+		if m, ok := readEntry[stove.Measured]("a weighing", e); ok {
+			out = append(out, Weighing{e.Key, m})
 		}
-		out = append(out, w)
 	}
 	return out, nil
 }
@@ -99,7 +98,11 @@ func (k *Kitchen) learned(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	return c.JSON(LearnedView{factorsOf(k.Core().Larder, weighed), weighed})
+	taught, lessons, err := k.taughtView(c.Context())
+	if err != nil {
+		return err
+	}
+	return c.JSON(LearnedView{factorsOf(k.Core().Larder, weighed), weighed, taught, lessons})
 }
 
 // unlearn takes one weighing back.

@@ -31,7 +31,7 @@ func openOld(t *testing.T) (app, server.DishView) {
 	k.Store, err = store.Open(context.Background(), folder, time.Now)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, k.Store.Close()) })
-	a := app{t, server.New(k, server.Pages{})}
+	a := app{t, server.New(k, server.Pages{}), k}
 	var list []server.DishSummary
 	_, _, body := a.ask("GET", "/api/dishes", nil)
 	require.NoError(t, json.Unmarshal(body, &list))

@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"io"
+	"iter"
 	"maps"
 	"slices"
 	"strings"
@@ -24,14 +25,9 @@ func (k *Kitchen) Restore(ctx context.Context, archive io.ReaderAt, size int64) 
 	if err != nil {
 		return store.Restored{}, err
 	}
-	done, err := k.Store.Restore(ctx, func(yield func(store.History, error) bool) {
-		for _, f := range checked.dishes {
-			h, err := history(checked.archive, f)
-			if !yield(h, err) || err != nil {
-				return
-			}
-		}
-	}, checked.entries)
+	done, err := k.Store.Restore(ctx, store.Brought{
+		Dishes: eachOf(&checked, checked.dishes, history), Pictures: eachOf(&checked, checked.pictures, picture), Entries: checked.entries,
+	})
 	if err != nil {
 		return done, err
 	}
@@ -43,6 +39,48 @@ type checkedArchive struct {
 	archive *formats.Archive
 	dishes  []formats.ManifestFile
 	entries []store.EntryRow
+	// pictures are what is known of each.
+	pictures []formats.ManifestFile
+}
+
+// eachOf reads things of an archive one after the other.
+func eachOf[T any](a *checkedArchive, files []formats.ManifestFile, read func(*formats.Archive, formats.ManifestFile) (T, error)) iter.Seq2[T, error] {
+	return func(yield func(T, error) bool) {
+		for _, f := range files {
+			v, err := read(a.archive, f)
+			if !yield(v, err) || err != nil {
+				return
+			}
+		}
+	}
+}
+
+// picture reads a picture of an archive, with its points.
+func picture(a *formats.Archive, f formats.ManifestFile) (store.WholePicture, error) {
+	var p store.WholePicture
+	data, err := a.Read(f)
+	if err != nil {
+		return p, err
+	}
+	if err := strict(data, &p.Picture); err != nil || p.Kind != dishPicture && p.Kind != trialPicture || !dishID.MatchString(p.About) {
+		return p, badFile(f.Name, "does not hold what it should")
+	}
+	if _, err := time.Parse(time.RFC3339Nano, p.Made); err != nil || f.Name != picturesDir+p.ID+pictureFile || !dishID.MatchString(p.ID) {
+		return p, badFile(f.Name, "holds another picture, or no time")
+	}
+	for name, into := range map[string]*[]byte{fullFile: &p.Full, smallFile: &p.Small} {
+		at := slices.IndexFunc(a.Manifest.Files, func(x formats.ManifestFile) bool { return x.Name == picturesDir+p.ID+name })
+		if at < 0 {
+			return p, badFile(f.Name, "has no picture beside it")
+		}
+		if *into, err = a.Read(a.Manifest.Files[at]); err != nil {
+			return p, err
+		}
+		if err := formats.CheckPicture(*into); err != nil {
+			return p, badFile(a.Manifest.Files[at].Name, "cannot be taken: %v", err)
+		}
+	}
+	return p, nil
 }
 
 func badFile(name, format string, a ...any) error {
@@ -78,11 +116,9 @@ func (k *Kitchen) checkArchive(ctx context.Context, archive io.ReaderAt, size in
 	}
 	out.archive = a
 	for _, f := range a.Manifest.Files {
-		folder, rest := f.Name, ""
-		if len(f.Name) > len(dishesDir)+36 {
-			folder, rest = f.Name[len(dishesDir):len(dishesDir)+36], f.Name[len(dishesDir)+36:]
-		}
-		switch ofDish := strings.HasPrefix(f.Name, dishesDir) && dishID.MatchString(folder); {
+		ofDish, rest := within(f.Name, dishesDir)
+		ofPicture, part := within(f.Name, picturesDir)
+		switch {
 		case f.Name == entriesFile:
 			data, err := a.Read(f)
 			if err != nil {
@@ -97,6 +133,12 @@ func (k *Kitchen) checkArchive(ctx context.Context, archive io.ReaderAt, size in
 			if _, err := a.Read(f); err != nil {
 				return out, err
 			}
+		case ofPicture && part == pictureFile:
+			out.pictures = append(out.pictures, f)
+			if _, err := picture(a, f); err != nil {
+				return out, err
+			}
+		case ofPicture && (part == fullFile || part == smallFile): // looked at with what is known of it
 		default:
 			return out, badFile(f.Name, "is not a file of a kitchen")
 		}
@@ -119,6 +161,18 @@ func (k *Kitchen) checkArchive(ctx context.Context, archive io.ReaderAt, size in
 	}
 	return out, nil
 }
+
+// within tells whether a file stands in the folder of a thing, and where in it.
+func within(name, folder string) (bool, string) {
+	rest, in := strings.CutPrefix(name, folder)
+	if !in || len(rest) <= idLength || !dishID.MatchString(rest[:idLength]) {
+		return false, ""
+	}
+	return true, rest[idLength:]
+}
+
+// idLength is that of an id as it is written.
+const idLength = 36
 
 func strict(data []byte, into any) error {
 	d := json.NewDecoder(bytes.NewReader(data))
@@ -173,7 +227,7 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 			if err := d.check(); err != nil {
 				return nil, err
 			}
-		case store.CookEntry, store.StoveEntry, store.TrialEntry, store.MeasuredEntry, store.TastingEntry, store.SheetEntry:
+		case store.CookEntry, store.StoveEntry, store.TrialEntry, store.MeasuredEntry, store.TastingEntry, store.SheetEntry, store.UntaughtEntry:
 			if err := checkCooked(r, none); err != nil {
 				return nil, err
 			}
@@ -196,7 +250,7 @@ func checkCooked(r store.EntryRow, none bool) error {
 	if none {
 		return nil
 	}
-	into := map[string]any{store.CookEntry: &stove.Program{}, store.StoveEntry: &stove.Event{}, store.TrialEntry: &Trial{}, store.MeasuredEntry: &stove.Measured{}, store.TastingEntry: &Tasting{}, store.SheetEntry: &Sheet{}}[r.Kind]
+	into := map[string]any{store.CookEntry: &stove.Program{}, store.StoveEntry: &stove.Event{}, store.TrialEntry: &Trial{}, store.MeasuredEntry: &stove.Measured{}, store.TastingEntry: &Tasting{}, store.SheetEntry: &Sheet{}, store.UntaughtEntry: &struct{}{}}[r.Kind]
 	if err := strict(r.Body, into); err != nil {
 		return fmt.Errorf("the %s %q does not hold what it should: %w", r.Kind, r.Key, err)
 	}

@@ -20,6 +20,7 @@ import (
 	"yembra/core/method"
 	"yembra/core/stove"
 	"yembra/core/swap"
+	"yembra/core/tasting"
 	"yembra/store"
 )
 
@@ -53,13 +54,19 @@ type Core struct {
 	Carrier *method.Carrier
 	// Unfit are foods of the kitchen's own that are left out, and why.
 	Unfit []string
-	// Learned is what the kitchen's own weighings say.
+	// Learned is what the kitchen's own weighings say, Tasted what its tables do.
 	Learned []stove.Factor
+	Tasted  []tasting.Learned
+	// Foretold is the same without what tables have taught, Plain without anything
+	// that the kitchen has learned.
+	Foretold, Plain *Core
 }
 
 func coreOf(l *larder.Larder) *Core {
 	r, b := flow.NewReader(l), swap.NewBook(l)
-	return &Core{Larder: l, Reader: r, Book: b, Carrier: method.NewCarrier(b, r)}
+	c := &Core{Larder: l, Reader: r, Book: b, Carrier: method.NewCarrier(b, r)}
+	c.Foretold, c.Plain = c, c
+	return c
 }
 
 // NewKitchen returns a kitchen over the larder, as yet without a store.
@@ -83,6 +90,9 @@ func (k *Kitchen) answering(handle func(*Kitchen, fiber.Ctx) error) fiber.Handle
 	return func(c fiber.Ctx) error {
 		now := *k
 		now.pinned = k.core.Load()
+		if c.Query("by") == "book" {
+			now.pinned = now.pinned.Plain
+		}
 		return handle(&now, c)
 	}
 }
@@ -149,6 +159,8 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	get("/learned", (*Kitchen).learned)
 	remove("/learned/:cook/:number", (*Kitchen).unlearn)
 	post("/learned/:cook/:number", (*Kitchen).relearn)
+	remove("/taught/:tasting/:letter/:trait", (*Kitchen).unteach)
+	post("/taught/:tasting/:letter/:trait", (*Kitchen).teach)
 	get("/bench", (*Kitchen).showBench)
 	post("/bench", (*Kitchen).driveBench)
 	post("/bench/scale", (*Kitchen).bridgeScale)
@@ -168,11 +180,19 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	get("/dishes/:id/trials", (*Kitchen).trials)
 	post("/dishes/:id/trials", (*Kitchen).addTrial)
 	get("/dishes/:id/trials/between", (*Kitchen).between)
+	post("/dishes/:id/trials/:trial/return", (*Kitchen).returnTo)
+	get("/dishes/:id/trials/:trial/card/:format", (*Kitchen).trialCard)
+	post("/dishes/:id/variants", (*Kitchen).makeVariant)
+	get("/pictures/:id", (*Kitchen).showPicture)
+	post("/pictures/:kind/:id", (*Kitchen).addPicture)
+	remove("/pictures/:id", (*Kitchen).takePicture)
+	put("/pictures/:id", (*Kitchen).takePictureBack)
 	get("/dishes/:id/tastings", (*Kitchen).tastings)
 	post("/dishes/:id/tastings", (*Kitchen).makeTasting)
 	get("/tastings/:id", (*Kitchen).showTasting)
 	get("/tastings/:id/csv", (*Kitchen).exportTasting)
 	get("/tastings/:id/next", (*Kitchen).nextChange)
+	post("/tastings/:id/next", (*Kitchen).takeChange)
 	post("/tastings/:id/close", (*Kitchen).closeTasting)
 	post("/guest/:token/sheet", (*Kitchen).fillSheet)
 	get("/rules", (*Kitchen).rules)

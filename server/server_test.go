@@ -32,6 +32,7 @@ const skink = "Cullen skink\nServes 4\n\n500 g smoked haddock\n600 ml whole milk
 type app struct {
 	t *testing.T
 	*fiber.App
+	kitchen *server.Kitchen
 }
 
 func open(t *testing.T) app {
@@ -44,7 +45,7 @@ func open(t *testing.T) app {
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, k.Store.Close()) })
 	pages := fstest.MapFS{"index.html": {Data: []byte(`<meta content="__NONCE__">`)}, "assets/a.js": {Data: []byte("let a")}}
-	return app{t, server.New(k, server.Pages{Files: pages})}
+	return app{t, server.New(k, server.Pages{Files: pages}), k}
 }
 
 func (a app) ask(method, path string, body any, headers ...string) (int, http.Header, []byte) {

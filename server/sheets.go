@@ -4,7 +4,6 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
-	"log/slog"
 	"slices"
 
 	"github.com/gofiber/fiber/v3"
@@ -22,9 +21,8 @@ func (k *Kitchen) sheetsOf(ctx context.Context, id string) ([]Sheet, error) {
 	at := map[string]int{}
 	var out []Sheet
 	for _, r := range rows {
-		var s Sheet
-		if err := json.Unmarshal(r.Body, &s); err != nil {
-			slog.Error("a sheet cannot be read", "sheet", r.Key, "cause", err)
+		s, ok := readEntry[Sheet]("a sheet", r)
+		if !ok {
 			continue
 		}
 		if i, known := at[s.Taster]; known {
@@ -73,9 +71,16 @@ func (k *Kitchen) sheetFor(ctx context.Context, id, taster string) (*SheetView, 
 		return nil, err
 	}
 	v := &SheetView{Name: t.Name, Dish: d.Document.Name, Traits: t.Traits, Closed: t.Closed > 0, Taster: taster, Said: []SheetTrial{}, Letters: []string{}, Names: []string{}}
+	if v.Guests = t.Guests; v.Guests == nil {
+		v.Guests = []string{}
+	}
 	number := len(sheets)
 	if at := slices.IndexFunc(sheets, func(s Sheet) bool { return s.Taster == taster }); at >= 0 {
-		number, v.Said, v.By = sheets[at].Number, sheets[at].Said, sheets[at].Name
+		number, v.Said, v.By, v.Odd = sheets[at].Number, sheets[at].Said, sheets[at].Name, sheets[at].Odd
+	}
+	if t.Triangle {
+		v.Triangle, v.Tray = true, number+1
+		return v, nil
 	}
 	for _, at := range tasting.Order(len(t.Served), number) {
 		v.Letters = append(v.Letters, t.Served[at].Letter)
@@ -94,6 +99,7 @@ type SheetRequest struct {
 	Taster string       `json:"taster"`
 	Name   string       `json:"name"`
 	Said   []SheetTrial `json:"said"`
+	Odd    int          `json:"odd"`
 }
 
 // fillSheet keeps what a taster says, until the tasting is closed.
@@ -137,7 +143,7 @@ func (k *Kitchen) KeepSheet(ctx context.Context, id string, r SheetRequest) erro
 	if err != nil {
 		return err
 	}
-	s := Sheet{Tasting: t.ID, Taster: r.Taster, Number: len(sheets), Name: r.Name, Said: r.Said, At: k.hearth.now().UnixMilli()}
+	s := Sheet{Tasting: t.ID, Taster: r.Taster, Number: len(sheets), Name: r.Name, Said: r.Said, Odd: r.Odd, At: k.hearth.now().UnixMilli()}
 	if at := slices.IndexFunc(sheets, func(x Sheet) bool { return x.Taster == r.Taster }); at >= 0 {
 		s.Number = sheets[at].Number
 	} else if len(sheets) >= mostAtTable {
@@ -155,6 +161,12 @@ func (r *SheetRequest) check(t *Tasting) error {
 	}
 	if len(r.Name) > mostScreen {
 		return wrong("name", fmt.Sprintf("is longer than %d letters", mostScreen))
+	}
+	if t.Triangle && len(r.Said) > 0 {
+		return wrong("said", "must be empty: a triangle asks for the odd cup only")
+	}
+	if r.Odd != 0 && (!t.Triangle || r.Odd < 1 || r.Odd > 3) {
+		return wrong("odd", "must be the cup 1, 2 or 3 of a triangle, or 0 for not said")
 	}
 	seen := map[string]bool{}
 	for i, s := range r.Said {

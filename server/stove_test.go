@@ -48,7 +48,7 @@ func openIn(t *testing.T, folder string) (app, func()) {
 		}
 	}
 	t.Cleanup(end)
-	return app{t, server.New(k, server.Pages{Files: fstest.MapFS{"index.html": {Data: []byte("__NONCE__")}}})}, end
+	return app{t, server.New(k, server.Pages{Files: fstest.MapFS{"index.html": {Data: []byte("__NONCE__")}}}), k}, end
 }
 
 // cook begins a dish and returns the cook-through.

@@ -4,7 +4,6 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
-	"log/slog"
 	"slices"
 	"strings"
 	"time"
@@ -13,6 +12,7 @@ import (
 	"github.com/google/uuid"
 
 	"yembra/core/character"
+	"yembra/core/stove"
 	"yembra/core/tasting"
 	"yembra/store"
 )
@@ -28,6 +28,11 @@ type Tasting struct {
 	Traits []string `json:"traits"`
 	Blind  bool     `json:"blind"`
 	Closed int64    `json:"closed"`
+	// Triangle tells that each taster gets three cups, two of them alike, and says
+	// which is the odd one.
+	Triangle bool `json:"triangle,omitempty"`
+	// Guests are the names of those who taste, offered on the sheet.
+	Guests []string `json:"guests,omitempty"`
 }
 
 // Glass is one thing that is served, under a letter.
@@ -35,8 +40,9 @@ type Glass struct {
 	Letter string `json:"letter"`
 	Trial  string `json:"trial"`
 	Name   string `json:"name"`
-	// Steps are how far each trait was foreseen.
-	Steps map[string]float64 `json:"steps"`
+	// Steps are how far each trait was foreseen, Brings which food brings it.
+	Steps  map[string]float64       `json:"steps"`
+	Brings map[string]stove.Bringer `json:"brings,omitempty"`
 }
 
 // originalServed is what is served when it is the dish as it always was.
@@ -51,7 +57,12 @@ type Sheet struct {
 	Name    string       `json:"name"`
 	Said    []SheetTrial `json:"said"`
 	At      int64        `json:"at"`
+	// Odd is the cup of a triangle, from 1, that was taken for the odd one.
+	Odd int `json:"odd,omitempty"`
 }
+
+// empty tells that a seat was taken and nothing said.
+func (s *Sheet) empty() bool { return len(s.Said) == 0 && s.Odd == 0 }
 
 // SheetTrial is what a taster said of one trial.
 type SheetTrial struct {
@@ -75,6 +86,12 @@ type SheetView struct {
 	Taster  string       `json:"taster"`
 	Said    []SheetTrial `json:"said"`
 	By      string       `json:"by"`
+	// Guests are names to choose from, Triangle that three cups are tasted from the
+	// tray of this number, Odd the cup that was said.
+	Guests   []string `json:"guests"`
+	Triangle bool     `json:"triangle"`
+	Tray     int      `json:"tray"`
+	Odd      int      `json:"odd"`
 }
 
 // Bounds of a tasting and its sheets.
@@ -92,6 +109,9 @@ type TastingRequest struct {
 	// Traits are what the sheets ask for; left out, they are chosen.
 	Traits []string `json:"traits"`
 	Open   bool     `json:"open"`
+	// Triangle asks for three cups of two things, Guests are who is expected.
+	Triangle bool     `json:"triangle"`
+	Guests   []string `json:"guests"`
 }
 
 func (k *Kitchen) makeTasting(c fiber.Ctx) error {
@@ -120,11 +140,18 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 	if len(r.Trials) == 0 || len(r.Trials) > mostServed {
 		return t, unprocessable("Choose what is tasted.", fieldError{"trials", fmt.Sprintf("must be between 1 and %d", mostServed)})
 	}
+	if r.Triangle && (len(r.Trials) != 2 || r.Trials[0] == r.Trials[1]) {
+		return t, unprocessable("A triangle needs two things to tell apart.", fieldError{"trials", "must be two"})
+	}
+	guests, err := guestsOf(r.Guests)
+	if err != nil {
+		return t, err
+	}
 	id, err := uuid.NewV7()
 	if err != nil {
 		return t, fmt.Errorf("make an id: %w", err)
 	}
-	t = Tasting{ID: id.String(), Dish: d.ID, Name: strings.TrimSpace(r.Name), Made: k.hearth.now().UnixMilli(), Served: []Glass{}, Traits: r.Traits, Blind: !r.Open}
+	t = Tasting{ID: id.String(), Dish: d.ID, Name: strings.TrimSpace(r.Name), Made: k.hearth.now().UnixMilli(), Served: []Glass{}, Traits: r.Traits, Blind: !r.Open || r.Triangle, Triangle: r.Triangle, Guests: guests}
 	if t.Name == "" {
 		t.Name = d.Document.Name
 	}
@@ -140,6 +167,7 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 				return t, unprocessable("A trial of the table is not here.", fieldError{fmt.Sprintf("trials[%d]", i), "is no trial of this dish"})
 			}
 			s.Name, s.Steps = fmt.Sprintf("trial %d, %s", at+1, time.UnixMilli(all[at].trial.Kept).UTC().Format("2 January 2006")), all[at].dish.Traits
+			s.Brings = all[at].dish.Brings
 			for trait, steps := range s.Steps {
 				if old, ok := expected[trait]; !ok || steps*steps > old*old {
 					expected[trait] = steps
@@ -148,8 +176,11 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 		}
 		t.Served = append(t.Served, s)
 	}
-	if len(t.Traits) == 0 {
-		t.Traits = tasting.Ask(d.Document.Decisions.Pins, expected)
+	switch {
+	case t.Triangle:
+		t.Traits = []string{}
+	case len(t.Traits) == 0:
+		t.Traits = tasting.Ask(d.Document.Decisions.Pins, expected, k.Core().unsure())
 	}
 	if len(t.Traits) > tasting.MostTraits {
 		return t, unprocessable("A sheet asks for few things.", fieldError{"traits", fmt.Sprintf("must be at most %d", tasting.MostTraits)})
@@ -160,6 +191,23 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 		}
 	}
 	return t, k.saveTasting(ctx, t)
+}
+
+// guestsOf are the names of those expected, each once.
+func guestsOf(names []string) ([]string, error) {
+	if len(names) > mostAtTable {
+		return nil, unprocessable("The table is full.", fieldError{"guests", fmt.Sprintf("must be at most %d", mostAtTable)})
+	}
+	var out []string
+	for i, name := range names {
+		if name = strings.TrimSpace(name); len(name) > mostScreen {
+			return nil, unprocessable("A name is too long.", fieldError{fmt.Sprintf("guests[%d]", i), fmt.Sprintf("is longer than %d letters", mostScreen)})
+		}
+		if name != "" && !slices.Contains(out, name) {
+			out = append(out, name)
+		}
+	}
+	return out, nil
 }
 
 func (k *Kitchen) saveTasting(ctx context.Context, t Tasting) error {
@@ -190,12 +238,7 @@ func (k *Kitchen) tastingsOf(ctx context.Context, dish string) ([]Tasting, error
 	}
 	out := []Tasting{}
 	for _, e := range slices.Backward(entries) {
-		var t Tasting
-		if err := json.Unmarshal(e.Body, &t); err != nil {
-			slog.Error("a tasting cannot be read", "tasting", e.Key, "cause", err)
-			continue
-		}
-		if t.Dish == dish {
+		if t, ok := readEntry[Tasting]("a tasting", e); ok && t.Dish == dish {
 			out = append(out, t)
 		}
 	}

@@ -99,9 +99,22 @@ type EntryRow struct {
 	Screen string `json:"screen,omitempty"`
 }
 
+// WholePicture is a picture as it is archived.
+type WholePicture struct {
+	Picture
+	Full, Small []byte
+}
+
+// Taker is handed a kitchen, part by part.
+type Taker struct {
+	Entries func([]EntryRow) error
+	Dish    func(History) error
+	Picture func(WholePicture) error
+}
+
 // Export reads the whole kitchen as it is at one moment: first what it says of
-// itself, then dish after dish.
-func (s *Store) Export(ctx context.Context, entries func([]EntryRow) error, dish func(History) error) error {
+// itself, then dish after dish, then picture after picture.
+func (s *Store) Export(ctx context.Context, take Taker) error {
 	tx, err := s.read.BeginTx(ctx, &sql.TxOptions{ReadOnly: true})
 	if err != nil {
 		return fmt.Errorf("begin reading: %w", err)
@@ -109,7 +122,7 @@ func (s *Store) Export(ctx context.Context, entries func([]EntryRow) error, dish
 	defer tx.Rollback() //nolint:errcheck // it only read
 	rows, err := entryRows(ctx, tx)
 	if err == nil {
-		err = entries(rows)
+		err = take.Entries(rows)
 	}
 	if err != nil {
 		return err
@@ -128,7 +141,23 @@ func (s *Store) Export(ctx context.Context, entries func([]EntryRow) error, dish
 		if h.Revisions, err = revisions(ctx, tx, h.ID); err != nil {
 			return err
 		}
-		if err := dish(h); err != nil {
+		if err := take.Dish(h); err != nil {
+			return err
+		}
+	}
+	list, err := pictures(ctx, tx, ` ORDER BY made, id`)
+	if err != nil {
+		return err
+	}
+	for _, p := range list {
+		whole := WholePicture{Picture: p}
+		if whole.Full, err = pictureBody(ctx, tx, p.ID, "body"); err != nil {
+			return err
+		}
+		if whole.Small, err = pictureBody(ctx, tx, p.ID, "small"); err != nil {
+			return err
+		}
+		if err := take.Picture(whole); err != nil {
 			return err
 		}
 	}
@@ -197,18 +226,27 @@ type Restored struct {
 	// Entries are settings and own foods taken over; what stood here before
 	// stays in the kitchen's history.
 	Entries int `json:"entries"`
+	// Pictures were not here.
+	Pictures int `json:"pictures"`
+}
+
+// Brought is what an archive brings.
+type Brought struct {
+	Dishes   iter.Seq2[History, error]
+	Entries  []EntryRow
+	Pictures iter.Seq2[WholePicture, error]
 }
 
 // Restore brings archived dishes and entries into the kitchen, all or nothing.
 // Nothing that is here is lost: a dish that went another way is added as a copy,
 // and of what the kitchen says of itself only what is newer than what stands
 // here comes in, so that an older archive neither brings back what was taken
-// away since nor old settings.
-func (s *Store) Restore(ctx context.Context, dishes iter.Seq2[History, error], entries []EntryRow) (Restored, error) {
+// away since nor old settings. Pictures that are here stay as they are.
+func (s *Store) Restore(ctx context.Context, b Brought) (Restored, error) {
 	var done Restored
 	err := s.inTx(ctx, func(tx *sql.Tx) error {
 		done = Restored{}
-		for h, err := range dishes {
+		for h, err := range b.Dishes {
 			if err != nil {
 				return err
 			}
@@ -216,9 +254,31 @@ func (s *Store) Restore(ctx context.Context, dishes iter.Seq2[History, error], e
 				return err
 			}
 		}
-		return restoreEntries(ctx, tx, entries, &done)
+		for p, err := range b.Pictures {
+			if err != nil {
+				return err
+			}
+			if err := restorePicture(ctx, tx, p, &done); err != nil {
+				return err
+			}
+		}
+		return restoreEntries(ctx, tx, b.Entries, &done)
 	})
 	return done, err
+}
+
+func restorePicture(ctx context.Context, tx *sql.Tx, p WholePicture, done *Restored) error {
+	result, err := tx.ExecContext(ctx, `INSERT INTO pictures (id, kind, about, made, width, height, gone, body, small) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+		p.ID, p.Kind, p.About, p.Made, p.Width, p.Height, p.Gone, p.Full, p.Small)
+	var n int64
+	if err == nil {
+		n, err = result.RowsAffected()
+	}
+	if err != nil {
+		return fmt.Errorf("restore picture %s: %w", p.ID, err)
+	}
+	done.Pictures += int(n)
+	return nil
 }
 
 func restoreEntries(ctx context.Context, tx *sql.Tx, entries []EntryRow, done *Restored) error {

@@ -32,6 +32,22 @@ type Document struct {
 	// None is used twice, so that what was decided of a line that is gone never
 	// falls to another.
 	LastID int `json:"lastId"`
+	// Base is the trial that the cook went back to and goes on from.
+	Base *Base `json:"base,omitempty" jsonschema:"nullable"`
+	// Variant tells that it is another school of a dish.
+	Variant *Variant `json:"variant,omitempty" jsonschema:"nullable"`
+}
+
+// Base is a trial gone back to, and when.
+type Base struct {
+	Trial string `json:"trial"`
+	At    int64  `json:"at"`
+}
+
+// Variant is a school of a dish: of which dish, under what name.
+type Variant struct {
+	Of   string `json:"of"`
+	Name string `json:"name"`
 }
 
 // Settle gives what has none yet a lasting name in the original and hangs the
@@ -180,6 +196,24 @@ func (s *Store) Dish(ctx context.Context, id string) (Dish, error) {
 		return d, fmt.Errorf("%w: %s", ErrDamaged, d.Damage)
 	}
 	return d, err
+}
+
+// RevisionOf is the document of a dish as it was at a revision.
+func (s *Store) RevisionOf(ctx context.Context, id string, number int64) (Document, error) {
+	var doc Document
+	var body string
+	err := s.read.QueryRowContext(ctx, `SELECT body FROM revisions WHERE dish = ? AND number = ?`, id, number).Scan(&body)
+	if errors.Is(err, sql.ErrNoRows) {
+		return doc, ErrNotFound
+	}
+	if err == nil {
+		err = json.Unmarshal([]byte(body), &doc)
+	}
+	if err != nil {
+		return doc, fmt.Errorf("read revision %d of dish %s: %w", number, id, err)
+	}
+	doc.Settle()
+	return doc, nil
 }
 
 // Dishes lists all dishes, the last changed first.

@@ -21,6 +21,8 @@ const (
 	// TastingEntry is a tasting of trials, SheetEntry what one taster said at it.
 	TastingEntry = "tasting"
 	SheetEntry   = "sheet"
+	// UntaughtEntry takes back what one tasting taught of one trait.
+	UntaughtEntry = "untaught"
 	// DishKept is told of a dish, which is no entry.
 	DishKept = "dish"
 )

@@ -200,11 +200,22 @@ func TestEntriesAreChangedOnlyByThoseWhoReadTheNewest(t *testing.T) {
 
 func everything(t *testing.T, s *store.Store) (dishes []store.History, rows []store.EntryRow) {
 	t.Helper()
-	require.NoError(t, s.Export(context.Background(), func(e []store.EntryRow) error { rows = e; return nil }, func(h store.History) error {
-		dishes = append(dishes, h)
-		return nil
+	require.NoError(t, s.Export(context.Background(), store.Taker{
+		Entries: func(e []store.EntryRow) error { rows = e; return nil },
+		Dish:    func(h store.History) error { dishes = append(dishes, h); return nil },
+		Picture: func(store.WholePicture) error { return nil },
 	}))
 	return dishes, rows
+}
+
+func brought(dishes []store.History, entries []store.EntryRow, pictures ...store.WholePicture) store.Brought {
+	return store.Brought{Dishes: each(dishes), Entries: entries, Pictures: func(yield func(store.WholePicture, error) bool) {
+		for _, p := range pictures {
+			if !yield(p, nil) {
+				return
+			}
+		}
+	}}
 }
 
 func each(dishes []store.History) iter.Seq2[store.History, error] {
@@ -229,7 +240,7 @@ func TestEverythingGoesOutAndInByteByByte(t *testing.T) {
 	require.Len(t, dishes[0].Revisions, 2)
 
 	other := open(t, t.TempDir())
-	done, err := other.Restore(ctx, each(dishes), entries)
+	done, err := other.Restore(ctx, brought(dishes, entries))
 	require.NoError(t, err)
 	require.Equal(t, store.Restored{Added: 1, Entries: 1}, done)
 	again, rows := everything(t, other)
@@ -243,7 +254,7 @@ func TestEverythingGoesOutAndInByteByByte(t *testing.T) {
 	_, err = s.Save(ctx, d.ID, d.Edit, "renamed", doc("Phở chay"))
 	require.NoError(t, err)
 	dishes, entries = everything(t, s)
-	done, err = other.Restore(ctx, each(dishes), entries)
+	done, err = other.Restore(ctx, brought(dishes, entries))
 	require.NoError(t, err)
 	require.Equal(t, store.Restored{Longer: 1}, done)
 	now, err := other.Dish(ctx, d.ID)
@@ -252,7 +263,7 @@ func TestEverythingGoesOutAndInByteByByte(t *testing.T) {
 
 	// Nothing of a restore that fails stays.
 	dishes[0].ID, dishes[0].Revision = "01890a5d-ac96-774b-bcce-b302099a8057", 9
-	_, err = other.Restore(ctx, each(dishes), nil)
+	_, err = other.Restore(ctx, brought(dishes, nil))
 	require.Error(t, err)
 	left, err := other.Dishes(ctx)
 	require.NoError(t, err)
@@ -310,7 +321,7 @@ func TestAnOlderArchiveTurnsNothingBack(t *testing.T) {
 	_, err = s.ChangeEntry(ctx, store.DayEntry, "supper", day.Version, nil)
 	require.NoError(t, err)
 	for range 2 {
-		done, err := s.Restore(ctx, each(dishes), old)
+		done, err := s.Restore(ctx, brought(dishes, old))
 		require.NoError(t, err)
 		require.Zero(t, done.Entries)
 	}
@@ -323,7 +334,45 @@ func TestAnOlderArchiveTurnsNothingBack(t *testing.T) {
 	// What is newer comes in, and what is not here at all.
 	newer := []store.EntryRow{{Kind: store.KitchenEntry, Key: "settings", Made: now.Add(time.Hour).Format(time.RFC3339Nano), Body: []byte(`{"n":3}`)},
 		{Kind: store.DayEntry, Key: "lunch", Made: now.Add(-time.Hour).Format(time.RFC3339Nano), Body: []byte(`{}`)}}
-	done, err := s.Restore(ctx, each(nil), newer)
+	done, err := s.Restore(ctx, brought(nil, newer))
 	require.NoError(t, err)
 	require.Equal(t, 2, done.Entries)
+}
+
+func TestPicturesAreKeptTakenAwayAndGoAlong(t *testing.T) {
+	ctx := context.Background()
+	s := open(t, t.TempDir())
+	one := store.Picture{ID: "p1", Kind: "trial", About: "t1", Width: 4, Height: 3}
+	require.NoError(t, s.SavePicture(ctx, one, []byte("large"), []byte("small")))
+	require.Error(t, s.SavePicture(ctx, one, nil, nil), "once")
+	list, err := s.Pictures(ctx, "trial", "t1")
+	require.NoError(t, err)
+	require.Len(t, list, 1)
+	require.NotEmpty(t, list[0].Made)
+	for small, want := range map[bool]string{true: "small", false: "large"} {
+		body, err := s.PictureBody(ctx, "p1", small)
+		require.NoError(t, err)
+		require.Equal(t, want, string(body))
+	}
+	_, err = s.PictureBody(ctx, "p2", true)
+	require.ErrorIs(t, err, store.ErrNoEntry)
+	require.NoError(t, s.TakePicture(ctx, "p1", true))
+	list, err = s.Pictures(ctx, "trial", "t1")
+	require.NoError(t, err)
+	require.Empty(t, list)
+	require.ErrorIs(t, s.TakePicture(ctx, "p2", true), store.ErrNoEntry)
+
+	var out []store.WholePicture
+	require.NoError(t, s.Export(ctx, store.Taker{Entries: func([]store.EntryRow) error { return nil }, Dish: func(store.History) error { return nil }, Picture: func(p store.WholePicture) error { out = append(out, p); return nil }}))
+	require.Len(t, out, 1)
+	other := open(t, t.TempDir())
+	for n := range 2 {
+		done, err := other.Restore(ctx, brought(nil, nil, out...))
+		require.NoError(t, err)
+		require.Equal(t, 1-n, done.Pictures, "once")
+	}
+	require.NoError(t, other.TakePicture(ctx, "p1", false))
+	list, err = other.Pictures(ctx, "trial", "t1")
+	require.NoError(t, err)
+	require.Len(t, list, 1)
 }

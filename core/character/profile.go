@@ -108,16 +108,18 @@ func (s Sources) From(v Value) []Contribution {
 
 // Thread is one trait carried from original to adaptation.
 type Thread struct {
-	Trait     string         `json:"trait"`
-	Family    Family         `json:"family"`
-	Component string         `json:"component"`
-	Original  float64        `json:"original"`
-	Adapted   float64        `json:"adapted"`
-	Unit      string         `json:"unit"`
-	Steps     float64        `json:"steps"`
-	Verdict   Verdict        `json:"verdict"`
-	Pinned    bool           `json:"pinned"`
-	From      []Contribution `json:"from"`
+	Trait     string  `json:"trait"`
+	Family    Family  `json:"family"`
+	Component string  `json:"component"`
+	Original  float64 `json:"original"`
+	Adapted   float64 `json:"adapted"`
+	Unit      string  `json:"unit"`
+	Steps     float64 `json:"steps"`
+	// Learned is the part of the steps that this kitchen's tables have taught.
+	Learned float64        `json:"learned,omitempty"`
+	Verdict Verdict        `json:"verdict"`
+	Pinned  bool           `json:"pinned"`
+	From    []Contribution `json:"from"`
 	// To says which adapted lines bring the trait.
 	To []Contribution `json:"to"`
 	// Part is the index of the component, 0 for what is judged over the dish.
@@ -131,6 +133,19 @@ type Wishes struct {
 	Pins map[string]bool
 	// Less names traits of which less is wanted.
 	Less map[string]bool
+	// Off are by how many steps this kitchen's tables have found traits from what
+	// the model foresees of an adaptation.
+	Off map[string]float64
+}
+
+// steps compares an adapted value with the original's, as this kitchen tastes it.
+// What nothing was done to is tasted as it is.
+func (w Wishes) steps(t *Trait, original, adapted float64) (steps, off float64) {
+	steps = t.Steps(original, adapted)
+	if steps == 0 {
+		return 0, 0
+	}
+	return steps + w.Off[t.Name], w.Off[t.Name]
 }
 
 // judge turns steps into a verdict under the wishes.
@@ -155,10 +170,10 @@ func Compare(original, adapted Dish, w Wishes, detail bool) []Thread {
 		if v.Amount < v.Trait.Noticed && other.Amount < v.Trait.Noticed {
 			continue
 		}
-		steps := v.Trait.Steps(v.Amount, other.Amount)
+		steps, learned := w.steps(&v.Trait, v.Amount, other.Amount)
 		t := Thread{
 			Trait: v.Trait.Name, Family: v.Trait.Family, Component: v.Component, Part: v.Part, Original: v.Amount, Adapted: other.Amount,
-			Unit: v.Trait.Unit, Steps: steps, Verdict: w.judge(v.Trait.Name, steps), Pinned: w.Pins[v.Trait.Name],
+			Unit: v.Trait.Unit, Steps: steps, Learned: learned, Verdict: w.judge(v.Trait.Name, steps), Pinned: w.Pins[v.Trait.Name],
 			From: []Contribution{}, To: []Contribution{}, Strength: v.Trait.Strength(v.Amount),
 		}
 		if detail {
@@ -186,7 +201,7 @@ func (p *Profile) Distance(original *Profile, w Wishes) (pinned, others float64)
 		if before < t.Noticed && after < t.Noticed {
 			return
 		}
-		steps := t.Steps(before, after)
+		steps, _ := w.steps(t, before, after)
 		off := math.Abs(steps) - 1
 		if off <= 0 {
 			return
@@ -283,6 +298,16 @@ func (p *Profile) Apart(original *Profile, trait string, part int) float64 {
 	return 0
 }
 
+// Apart is how many steps a profile is from the original in a trait as this kitchen
+// tastes it.
+func (w Wishes) Apart(original, p *Profile, trait string, part int) float64 {
+	apart := p.Apart(original, trait, part)
+	if apart != 0 {
+		apart += w.Off[trait]
+	}
+	return apart
+}
+
 // The steps from which a trait counts as short of the original, pinned or not.
 const (
 	shortBy       = -1.0
@@ -297,7 +322,7 @@ func (p *Profile) Short(original *Profile, w Wishes, trait string, part int) boo
 	} else if w.Less[trait] {
 		return false
 	}
-	return p.Apart(original, trait, part) < limit
+	return w.Apart(original, p, trait, part) < limit
 }
 
 // Home is the component that most of a trait came from, which is where it is

@@ -34,6 +34,8 @@ type Larder struct {
 	losses     []*Loss
 	// factors are what a kitchen's own weighings make of the losses foreseen.
 	factors map[string]float64
+	// offsets are by how many steps tables have found traits from what is foreseen.
+	offsets map[string]float64
 	fates   map[string]*Fate
 	// steeping are the foods lifted out wherever they were cooked; true: only
 	// where they are whole.

@@ -43,11 +43,36 @@ type Dish struct {
 	ID       string  `json:"id"`
 	Name     string  `json:"name"`
 	Servings float64 `json:"servings"`
-	// Edit is the dish's own at that moment.
-	Edit   int64              `json:"edit"`
-	Lines  []CardLine         `json:"lines"`
-	Steps  []string           `json:"steps"`
-	Traits map[string]float64 `json:"traits"`
+	// Edit and Revision are the dish's own at that moment.
+	Edit     int64              `json:"edit"`
+	Revision int64              `json:"revision"`
+	Lines    []CardLine         `json:"lines"`
+	Steps    []string           `json:"steps"`
+	Traits   map[string]float64 `json:"traits"`
+	// Cautions, Allergens and Open, the lines for which nothing was chosen, are the
+	// card's.
+	Cautions  []Caution `json:"cautions,omitempty"`
+	Allergens []string  `json:"allergens,omitempty"`
+	Open      []string  `json:"open,omitempty"`
+	// Brings tells of traits which food brings most of them.
+	Brings map[string]Bringer `json:"brings,omitempty"`
+	// Base is the trial that the dish was gone back to before, and BaseAt when; empty
+	// where it never was.
+	Base   string `json:"base,omitempty"`
+	BaseAt int64  `json:"baseAt,omitempty"`
+}
+
+// Caution is a caution of a card; grave ones stand out.
+type Caution struct {
+	Text  string `json:"text"`
+	Grave bool   `json:"grave"`
+}
+
+// Bringer is the food that brings most of a trait: which share of its rating.
+type Bringer struct {
+	Food   string  `json:"food"`
+	Share  float64 `json:"share"`
+	Rating float64 `json:"rating"`
 }
 
 // CardLine is a line of a card: its food, or its name where the larder has none.

@@ -65,7 +65,7 @@ func (x *bench) apply(dec Decisions, detail bool) Adaptation {
 	x.boost(&a, dec)
 	x.balanceSalt(&a)
 	adapted := x.dishOf(a)
-	a.Traits = character.Compare(x.original, adapted, wishes(dec, x.rules), detail)
+	a.Traits = character.Compare(x.original, adapted, x.wishesOf(dec), detail)
 	profile := adapted.Profile()
 	a.Structure = character.Hold(x.shapes, x.needs, &profile)
 	a.Tally = character.Count(a.Traits)
@@ -82,6 +82,9 @@ func (x *bench) keep(line recipe.Line, ref *string) Line {
 		line.Alternatives = []recipe.Alternative{}
 	}
 	food := x.larder.Food(line.FoodID())
+	if x.dec.Amounts[*ref] > 0 && x.dec.Amounts[*ref] != 1 && line.Mass() > 0 && !lost {
+		return x.resized(line, ref)
+	}
 	if !lost || food == nil {
 		return Line{Line: line, From: ref, Change: Kept}
 	}
@@ -97,8 +100,8 @@ func (x *bench) keep(line recipe.Line, ref *string) Line {
 	return Line{Line: line, From: ref, Change: Adjusted}
 }
 
-func wishes(dec Decisions, r Rules) character.Wishes {
-	w := character.Wishes{Pins: map[string]bool{}, Less: r.Less()}
+func (x *bench) wishesOf(dec Decisions) character.Wishes {
+	w := character.Wishes{Pins: map[string]bool{}, Less: x.rules.Less(), Off: x.larder.Offsets()}
 	for _, p := range dec.Pins {
 		w.Pins[p] = true
 	}
@@ -135,6 +138,9 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 	}
 	if own, ok := dec.Amounts[ref]; ok && own > 0 {
 		c.Amount = own
+		if why := dec.Reasons[ref]; why != "" {
+			c.Why = larder.Capital(why) + ". " + c.Why
+		}
 	}
 	if c.Rejected == nil {
 		c.Rejected = []Rejected{}

@@ -22,12 +22,14 @@ type bench struct {
 	slots    []slot
 	at       map[string]int // slot by line
 	original character.Dish
-	shapes   []character.Shape
-	before   character.Profile
-	needs    []character.Need
-	main     int  // the heaviest component that is no dough
-	dessert  bool // the original is sweet, and takes no savoury boosters
-	aim      Aim
+	// base is the original with what the cook has changed of what stays of it.
+	base    character.Dish
+	shapes  []character.Shape
+	before  character.Profile
+	needs   []character.Need
+	main    int  // the heaviest component that is no dough
+	dessert bool // the original is sweet, and takes no savoury boosters
+	aim     Aim
 	// families are the signatures that the original has.
 	families map[string]bool
 	// keptFoods are the foods of the lines that stay.
@@ -68,11 +70,15 @@ const (
 func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
 	x := &bench{Book: b, dish: d, rules: rules, dec: dec, at: map[string]int{}, original: character.Of(b.larder, d, dec.Uses), aim: Closest, work: workOfSearch}
 	x.slots = b.slots(d, rules, x.original)
-	x.wishes = wishes(dec, rules)
+	x.wishes = x.wishesOf(dec)
 	for i, s := range x.slots {
 		x.at[s.ref] = i
 	}
-	x.shapes = x.original.Shapes()
+	x.base = x.original
+	if rest, changed := x.rest(dec); changed {
+		x.dish, x.base = rest, character.Of(b.larder, rest, dec.Uses)
+	}
+	x.shapes = x.base.Shapes()
 	x.before = x.original.Profile()
 	x.needs = x.original.Needs()
 	for _, s := range x.original.Sums() {
@@ -135,7 +141,7 @@ func (x *bench) partOf(d Dose) int {
 // item is a line of the adaptation as the model sees it. from is the line of
 // the original it stands for, -1 for a booster.
 func (x *bench) item(component, from int, food *larder.Food, form string, grams float64, stands bool) character.Item {
-	part := &x.original.Parts[component]
+	part := &x.base.Parts[component]
 	it := character.Item{Food: food, Form: food.FormNamed(form), Grams: grams, Wet: part.Wet}
 	switch {
 	case from < 0:

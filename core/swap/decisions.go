@@ -18,10 +18,12 @@ type Decisions struct {
 	// Uses are what an ingredient does in the dish where the cook has set it
 	// right, by line.
 	Uses map[string]string `json:"uses,omitempty"`
-	// Amounts are factors on what the book says of a swap, by line; a line
-	// without one takes the book's.
-	Amounts  map[string]float64 `json:"amounts,omitempty"`
-	Boosters []Dose             `json:"boosters"`
+	// Amounts are factors, by line: on what the book says of a swap, or on what the
+	// original has of a line that stays.
+	Amounts map[string]float64 `json:"amounts,omitempty"`
+	// Reasons say why, by line.
+	Reasons  map[string]string `json:"reasons,omitempty"`
+	Boosters []Dose            `json:"boosters"`
 	// Wording is the cook's own text for steps of the method, by their key; it
 	// stands whatever else is computed anew.
 	Wording map[string]string `json:"wording,omitempty"`
@@ -42,6 +44,8 @@ type Figures struct {
 	Minutes *measure.Span `json:"minutes,omitempty" jsonschema:"nullable"`
 	Celsius *float64      `json:"celsius,omitempty" jsonschema:"nullable"`
 	Cue     string        `json:"cue,omitempty"`
+	// Why is why the cook has it so.
+	Why string `json:"why,omitempty"`
 }
 
 // SidePot says how many at the table eat the original.

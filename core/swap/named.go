@@ -15,6 +15,7 @@ import (
 func (d Decisions) Placed(dish *recipe.Dish) Decisions {
 	names := dish.Names()
 	d.Swaps, d.Uses, d.Amounts, d.Order = renamed(d.Swaps, names.Place), renamed(d.Uses, names.Place), renamed(d.Amounts, names.Place), renamed(d.Order, names.Place)
+	d.Reasons = renamed(d.Reasons, names.Place)
 	d.Boosters = slices.Clone(d.Boosters)
 	for i := range d.Boosters {
 		if place, ok := names.Place(d.Boosters[i].Part); ok {
@@ -29,6 +30,7 @@ func (d Decisions) Placed(dish *recipe.Dish) Decisions {
 func (d Decisions) Kept(dish *recipe.Dish) Decisions {
 	names := dish.Names()
 	d.Swaps, d.Uses, d.Amounts, d.Order = renamed(d.Swaps, names.ID), renamed(d.Uses, names.ID), renamed(d.Amounts, names.ID), renamed(d.Order, names.ID)
+	d.Reasons = renamed(d.Reasons, names.ID)
 	if d.Swaps == nil {
 		d.Swaps = map[string]string{}
 	}

@@ -110,7 +110,7 @@ func (x *bench) snapshot() character.Profile {
 func (x *bench) moves(before *character.Profile, part int) []Move {
 	out := []Move{}
 	for _, t := range character.Traits {
-		was, is := before.Apart(&x.before, t.Name, part), x.profile.Apart(&x.before, t.Name, part)
+		was, is := x.wishes.Apart(&x.before, before, t.Name, part), x.wishes.Apart(&x.before, &x.profile, t.Name, part)
 		if math.Abs(is-was) < shownMove {
 			continue
 		}

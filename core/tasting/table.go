@@ -38,8 +38,16 @@ func Order(n, taster int) []int {
 const MostTraits = 6
 
 // Ask chooses the traits that a sheet asks for: pinned ones first, then those that
-// the model expects furthest from the original.
-func Ask(pinned []string, steps map[string]float64) []string {
+// the model expects furthest from the original or is least sure of. spread is how
+// unsure it is of a trait, in steps; what no table has tasted has the widest.
+func Ask(pinned []string, steps, spread map[string]float64) []string {
+	worth := func(trait string) float64 {
+		unsure, tasted := spread[trait]
+		if !tasted {
+			unsure = priorSpread
+		}
+		return math.Abs(steps[trait]) + unsure
+	}
 	out := slices.Clone(pinned)
 	var rest []string
 	for trait := range steps {
@@ -48,7 +56,7 @@ func Ask(pinned []string, steps map[string]float64) []string {
 		}
 	}
 	slices.SortFunc(rest, func(a, b string) int {
-		switch x, y := math.Abs(steps[a]), math.Abs(steps[b]); {
+		switch x, y := worth(a), worth(b); {
 		case x > y:
 			return -1
 		case x < y:
@@ -88,8 +96,10 @@ func Say(j Judged) string {
 	if parts == nil {
 		return fmt.Sprintf("All %d found %s just right.", n, j.Trait)
 	}
-	return strings.ToUpper(parts[0][:1]) + strings.Join(parts, ". ")[1:] + "."
+	return capital(strings.Join(parts, ". ")) + "."
 }
+
+func capital(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
 
 // SayCompared tells how two trials were liked by those who tasted both.
 func SayCompared(c Compared, a, b string) string {

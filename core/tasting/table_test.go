@@ -47,8 +47,9 @@ func TestServingOrdersAreBalanced(t *testing.T) {
 
 func TestASheetAsksForPinnedTraitsFirst(t *testing.T) {
 	steps := map[string]float64{"smoke": -1.2, "salt": 0.1, "sweet": 0.4, "sour": -0.4, "bitter": 0, "heat": 2, "sea": -3}
-	require.Equal(t, []string{"salt", "sea", "heat", "smoke", "sour", "sweet"}, tasting.Ask([]string{"salt"}, steps))
-	require.Empty(t, tasting.Ask(nil, nil))
+	require.Equal(t, []string{"salt", "sea", "heat", "smoke", "sour", "sweet"}, tasting.Ask([]string{"salt"}, steps, nil))
+	require.Equal(t, []string{"salt", "sea", "heat", "sour", "sweet", "smoke"}, tasting.Ask([]string{"salt"}, steps, map[string]float64{"smoke": 0.1}), "what was tasted often is known")
+	require.Empty(t, tasting.Ask(nil, nil, nil))
 }
 
 func TestWhatATableSaysComesWithItsNumber(t *testing.T) {

@@ -71,24 +71,42 @@ var Evenings = []Evening{
 		Different: []Difference{{"caraway", 1.5}}},
 }
 
-// Table is a tasting of two trials of a dish by made-up guests.
-var Table = struct {
-	Dish   string
-	Trials [2]Said
-	Sheets []Cup
-}{"cullen-skink", [2]Said{{"Thin, and the smoke was far away.", "Half the smoked salt\nThe potatoes boiled in plain water"}, {"Closer: the smoke carries now.", "The potatoes boiled with a strip of kelp"}},
-	[]Cup{
-		{Liking: [2]int{8, 8}, Smoke: [2]int{0, 0}}, {Liking: [2]int{7, 0}, Smoke: [2]int{0, 0}, Words: "I had seconds."}, {Liking: [2]int{5, 7}, Smoke: [2]int{-1, 0}},
-		{Liking: [2]int{6, 7}, Smoke: [2]int{-1, 0}}, {Liking: [2]int{4, 6}, Smoke: [2]int{-2, -1}, Words: "Where is the smoke?"}, {Liking: [2]int{7, 6}, Smoke: [2]int{0, 1}},
-	}}
+// Tables are two tastings of a dish by made-up guests: at the first there was too
+// little smoke, then what the program proposed was tried, and a third time with a
+// darker broth, which the second table tasted beside it.
+var Tables = struct {
+	Dish string
+	// First was tasted alone; Mended is the fault that the table had found; Then were
+	// tasted together.
+	First       Said
+	FirstSheets []Cup
+	Mended      string
+	Then        [2]Said
+	ThenSheets  [][2]Cup
+}{
+	Dish:  "cullen-skink",
+	First: Said{"Thin, and the smoke was far away.", "The potatoes boiled in plain water\nServed in cold bowls"},
+	FirstSheets: []Cup{
+		{Liking: 8, Smoke: 0, Salt: 0}, {Liking: 7, Smoke: 0, Salt: 1}, {Liking: 5, Smoke: -1, Salt: 1, Words: "Lovely and plain."},
+		{Liking: 6, Smoke: -1, Salt: 1}, {Liking: 4, Smoke: -2, Salt: 0, Words: "Where is the smoke?"}, {Liking: 7, Smoke: 0, Salt: 1},
+		{Liking: 5, Smoke: -1, Salt: 1}, {Liking: 6, Smoke: -1, Salt: 0},
+	},
+	Mended: "smoke",
+	Then:   [2]Said{{"Closer: the smoke carries now.", "The potatoes boiled with a strip of kelp"}, {"Browned the onion longer: rounder, less clear.", "The onion browned for 20 minutes"}},
+	ThenSheets: [][2]Cup{
+		{{Liking: 8, Smoke: 0, Salt: 1}, {Liking: 7, Smoke: 0, Salt: 1}}, {{Liking: 7, Smoke: 0, Words: "I had seconds."}, {Liking: 7, Smoke: -1}},
+		{{Liking: 7, Smoke: 0, Salt: 1}, {Liking: 6, Smoke: 0, Words: "More a stew."}}, {{Liking: 6, Smoke: -1, Salt: 1}, {Liking: 6, Smoke: -1, Salt: 1}},
+		{{Liking: 8, Smoke: 0, Salt: 1}, {Liking: 6, Smoke: 0, Salt: 1}}, {{Liking: 6, Smoke: -1}, {Liking: 5, Smoke: 0}},
+	},
+}
 
 // Said is how a trial was and what was different.
 type Said struct{ Words, Different string }
 
-// Cup is what a guest said of both trials; a liking of 0 is not said.
+// Cup is what a guest said of a trial.
 type Cup struct {
-	Liking, Smoke [2]int
-	Words         string
+	Liking, Smoke, Salt int
+	Words               string
 }
 
 // Difference is a food that went in so many times as much as the card has it.

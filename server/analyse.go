@@ -55,6 +55,27 @@ type JudgedTrial struct {
 	Traits  []JudgedTrait `json:"traits"`
 }
 
+// trait is how a trait was judged, nil where nobody said anything of it.
+func (t *JudgedTrial) trait(name string) *JudgedTrait {
+	at := slices.IndexFunc(t.Traits, func(x JudgedTrait) bool { return x.Trait == name })
+	if at < 0 {
+		return nil
+	}
+	return &t.Traits[at]
+}
+
+// Answers is how many judged the trait.
+func (t *JudgedTrait) Answers() int { return t.TooLittle + t.JustRight + t.TooMuch }
+
+// judged is a trait as what is said of it in words is made from.
+func (t *JudgedTrait) judged() tasting.Judged {
+	j := tasting.Judged{Trait: t.Trait, TooLittle: t.TooLittle, JustRight: t.JustRight, TooMuch: t.TooMuch, Mean: t.Mean}
+	for _, p := range t.Penalties {
+		j.Penalties = append(j.Penalties, tasting.Penalty{Side: p.Side, Share: p.Share, Drop: p.Drop, Weighted: p.Weighted, P: p.P, Exact: p.Exact})
+	}
+	return j
+}
+
 // MeanLiking is the mean of those who said how they liked it.
 type MeanLiking struct {
 	Mean float64 `json:"mean"`
@@ -144,8 +165,9 @@ func Analyse(r AnalyseRequest) (AnalyseAnswer, error) {
 	for _, trait := range character.Traits {
 		var tastings []tasting.Tasted
 		for _, t := range r.Trials {
-			foreseen, known := t.Steps[trait.Name]
-			if j, said := tasting.Judge(trait.Name, sheets[t.ID]); known && said {
+			at := slices.IndexFunc(out.Trials, func(x JudgedTrial) bool { return x.ID == t.ID })
+			j := out.Trials[at].trait(trait.Name)
+			if foreseen, known := t.Steps[trait.Name]; known && j != nil {
 				tastings = append(tastings, tasting.Tasted{Sheets: j.Answers(), Mean: j.Mean, Foretold: foreseen})
 			}
 		}

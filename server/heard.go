@@ -105,14 +105,15 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 			say  string
 		}
 		var faults []fault
+		at := slices.IndexFunc(v.Answer.Trials, func(x JudgedTrial) bool { return x.ID == s.Letter })
 		for _, trait := range t.Traits {
-			if j, ok := tasting.Judge(trait, grouped[s.Letter]); ok {
+			if j := v.Answer.Trials[at].trait(trait); j != nil {
 				said.Tasted[trait] = tasting.InSteps(j.Mean)
 				cost := 0.0
 				for _, p := range j.Penalties {
 					cost = max(cost, p.Weighted)
 				}
-				faults = append(faults, fault{cost, tasting.Say(j)})
+				faults = append(faults, fault{cost, tasting.Say(j.judged())})
 			}
 		}
 		slices.SortStableFunc(faults, func(a, b fault) int {
@@ -189,24 +190,35 @@ func (k *Kitchen) showTasting(c fiber.Ctx) error {
 
 // closeTasting ends a tasting; no sheet changes any more. Closed again, it opens.
 func (k *Kitchen) closeTasting(c fiber.Ctx) error {
-	k.changing.Lock()
-	defer k.changing.Unlock()
-	t, err := k.tastingOf(c.Context(), c.Params("id"))
+	t, err := k.CloseTasting(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
+	}
+	v, err := k.judged(c.Context(), t)
+	if err != nil {
+		return err
+	}
+	return c.JSON(v)
+}
+
+// CloseTasting ends a tasting, from which the kitchen then learns, or opens one that
+// is over.
+func (k *Kitchen) CloseTasting(ctx context.Context, id string) (Tasting, error) {
+	k.changing.Lock()
+	defer k.changing.Unlock()
+	t, err := k.tastingOf(ctx, id)
+	if err != nil {
+		return t, err
 	}
 	if t.Closed > 0 {
 		t.Closed = 0
 	} else {
 		t.Closed = k.hearth.now().UnixMilli()
 	}
-	if err := k.saveTasting(c.Context(), t); err != nil {
-		return err
+	if err := k.saveTasting(ctx, t); err != nil {
+		return t, err
 	}
-	if err := k.Refresh(c.Context()); err != nil { // what is closed teaches
-		return err
-	}
-	return k.showTasting(c)
+	return t, k.Refresh(ctx)
 }
 
 // exportTasting hands the sheets on as CSV: a row for each taster and trial.

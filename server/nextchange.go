@@ -1,6 +1,7 @@
 package server
 
 import (
+	"context"
 	"fmt"
 	"slices"
 	"strings"
@@ -11,6 +12,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/swap"
 	"yembra/core/tasting"
+	"yembra/store"
 )
 
 // NextChange is a fault that a table found, with ways to mend it.
@@ -31,14 +33,26 @@ const mostChanges = 2
 // nextChange proposes what to change next: the faults of the newest trial that was
 // served that cost most liking, each with ways in amounts by the model.
 func (k *Kitchen) nextChange(c fiber.Ctx) error {
-	v, err := k.heard(c)
+	out, err := k.NextChanges(c.Context(), c.Params("id"))
 	if err != nil {
 		return err
 	}
-	t := v.Tasting
-	d, err := k.open(c.Context(), t.Dish)
+	return c.JSON(out)
+}
+
+// NextChanges are the faults that a tasting has found, with ways to mend them.
+func (k *Kitchen) NextChanges(ctx context.Context, id string) ([]NextChange, error) {
+	t, err := k.tastingOf(ctx, id)
 	if err != nil {
-		return err
+		return nil, err
+	}
+	v, err := k.judged(ctx, t)
+	if err != nil {
+		return nil, err
+	}
+	d, err := k.open(ctx, t.Dish)
+	if err != nil {
+		return nil, err
 	}
 	out := []NextChange{}
 	for _, s := range slices.Backward(t.Served) {
@@ -52,7 +66,7 @@ func (k *Kitchen) nextChange(c fiber.Ctx) error {
 		for _, trait := range v.Answer.Trials[at].Traits {
 			for _, p := range trait.Penalties {
 				if p.Weighted > 0 {
-					out = append(out, NextChange{Letter: s.Letter, Trait: trait.Trait, Side: p.Side, Cost: p.Weighted, N: trait.TooLittle + trait.JustRight + trait.TooMuch, Ways: []swap.Way{}})
+					out = append(out, NextChange{Letter: s.Letter, Trait: trait.Trait, Side: p.Side, Cost: p.Weighted, N: trait.Answers(), Ways: []swap.Way{}})
 				}
 			}
 		}
@@ -71,7 +85,7 @@ func (k *Kitchen) nextChange(c fiber.Ctx) error {
 	for i := range out {
 		n := &out[i]
 		if n.Ways, err = k.Core().Book.Ways(d.Document.Original, d.Document.Placed(), n.Trait, n.Side == tasting.TooLittle); err != nil {
-			return err
+			return nil, err
 		}
 		for w := range n.Ways {
 			if id, ok := d.Document.Original.Names().ID(n.Ways[w].Line); ok {
@@ -79,7 +93,7 @@ func (k *Kitchen) nextChange(c fiber.Ctx) error {
 			}
 		}
 	}
-	return c.JSON(out)
+	return out, nil
 }
 
 // ChangeRequest takes one or two ways for the next version.
@@ -118,33 +132,61 @@ func (k *Kitchen) takeChange(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	t, err := k.tastingOf(c.Context(), c.Params("id"))
+	t, doc, err := k.changedBy(c.Context(), c.Params("id"), r)
 	if err != nil {
 		return err
+	}
+	saved, err := k.Store.Save(c.Context(), t.Dish, edit, r.what(), doc)
+	return k.afterChange(c, t.Dish, saved, err)
+}
+
+// TakeChange makes the next version of the dish that a tasting is of.
+func (k *Kitchen) TakeChange(ctx context.Context, id string, r ChangeRequest) error {
+	t, doc, err := k.changedBy(ctx, id, r)
+	if err != nil {
+		return err
+	}
+	d, err := k.Store.Dish(ctx, t.Dish)
+	if err != nil {
+		return err
+	}
+	_, err = k.Store.Save(ctx, t.Dish, d.Edit, r.what(), doc)
+	return err
+}
+
+// what says what a change answers.
+func (r *ChangeRequest) what() string {
+	var what []string
+	for i := range r.Take {
+		what = append(what, r.Take[i].why())
+	}
+	return strings.Join(what, "; ")
+}
+
+// changedBy is a dish as it would be with changes, and the tasting that asks for them.
+func (k *Kitchen) changedBy(ctx context.Context, id string, r ChangeRequest) (Tasting, store.Document, error) {
+	var doc store.Document
+	t, err := k.tastingOf(ctx, id)
+	if err != nil {
+		return t, doc, err
 	}
 	if len(r.Take) == 0 || len(r.Take) > mostChanges {
-		return unprocessable("One or two things are changed at a time: more teach nothing.", fieldError{"take", fmt.Sprintf("must hold 1 to %d", mostChanges)})
+		return t, doc, unprocessable("One or two things are changed at a time: more teach nothing.", fieldError{"take", fmt.Sprintf("must hold 1 to %d", mostChanges)})
 	}
-	d, err := k.open(c.Context(), t.Dish)
+	d, err := k.open(ctx, t.Dish)
 	if err != nil {
-		return err
+		return t, doc, err
 	}
-	doc := d.Document
-	var what []string
+	doc = d.Document
 	for i := range r.Take {
 		x := &r.Take[i]
 		if _, known := character.TraitNamed(x.Trait); !known || x.Side != tasting.TooLittle && x.Side != tasting.TooMuch {
-			return unprocessable("What the table wanted is not known.", fieldError{fmt.Sprintf("take[%d].trait", i), "must be a trait, with its side"})
+			return t, doc, unprocessable("What the table wanted is not known.", fieldError{fmt.Sprintf("take[%d].trait", i), "must be a trait, with its side"})
 		}
 		if x.Dose == nil && x.Line == "" && (x.Step == "" || x.Minutes == nil) {
-			return unprocessable("Nothing would change.", fieldError{fmt.Sprintf("take[%d]", i), "must hold a dose, a line or a step with minutes"})
+			return t, doc, unprocessable("Nothing would change.", fieldError{fmt.Sprintf("take[%d]", i), "must hold a dose, a line or a step with minutes"})
 		}
 		doc.Decisions = doc.Decisions.Because(swap.Way{Dose: x.Dose, Line: x.Line, Factor: x.Factor, Step: x.Step, Minutes: x.Minutes}, x.why())
-		what = append(what, x.why())
 	}
-	if err := checkDecisions(k.Core().Larder, doc.Decisions); err != nil {
-		return err
-	}
-	saved, err := k.Store.Save(c.Context(), d.ID, edit, strings.Join(what, "; "), doc)
-	return k.afterChange(c, d.ID, saved, err)
+	return t, doc, checkDecisions(k.Core().Larder, doc.Decisions)
 }

@@ -67,7 +67,7 @@ func lessonsOf(v *TastingView) []Taught {
 			l := Taught{Tasting: t.ID, Dish: t.Dish, Name: t.Name, Letter: s.Letter, At: t.Closed}
 			l.Lesson = tasting.Lesson{
 				Key: t.ID + "/" + s.Letter + "/" + j.Trait, Trait: j.Trait, Food: b.Food, Share: b.Share, Rating: b.Rating,
-				Tasted: tasting.Tasted{Sheets: j.TooLittle + j.JustRight + j.TooMuch, Mean: j.Mean, Foretold: foretold},
+				Tasted: tasting.Tasted{Sheets: j.Answers(), Mean: j.Mean, Foretold: foretold},
 			}
 			out = append(out, l)
 		}

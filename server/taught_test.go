@@ -233,6 +233,8 @@ func TestADishGoesBackToATrialAndBranches(t *testing.T) {
 	back := into[server.DishView](t, data)
 	require.Equal(t, d.Document.Decisions.Boosters, back.Document.Decisions.Boosters)
 	require.Equal(t, one, back.Document.Base.Trial)
+	_, _, data = a.ask("GET", "/api/dishes/"+d.ID+"/trials", nil)
+	require.True(t, into[[]server.TrialView](t, data)[0].Now, "the dish stands there again")
 	boosted("tamari")
 	three := keep()
 	boosted("caper")

@@ -1,6 +1,7 @@
 package server
 
 import (
+	"bytes"
 	"cmp"
 	"context"
 	"encoding/json"
@@ -55,7 +56,7 @@ func (k *Kitchen) asServed(d store.Dish, servings float64) (stove.Dish, error) {
 	}
 	out.Allergens, out.Open = card.Allergens, card.Open
 	for _, x := range card.Cautions {
-		out.Cautions = append(out.Cautions, stove.Caution{Text: x.Text, Grave: x.Grave})
+		out.Cautions = append(out.Cautions, stove.CardWarning{Text: x.Text, Grave: x.Grave})
 	}
 	for _, part := range card.Dish.Components {
 		for _, l := range part.Lines {
@@ -168,7 +169,7 @@ func (k *Kitchen) trials(c fiber.Ctx) error {
 	for i, x := range all {
 		v := TrialView{ID: x.id, Kept: x.trial.Kept, Words: x.trial.Words, Different: x.trial.Summary.Different, Minutes: x.trial.Summary.Minutes, Knowledge: x.trial.Program.Knowledge, Traits: x.dish.Traits,
 			After: after[i], Branch: line[i], CanReturn: x.dish.Revision > 0, Weighed: x.weighed()}
-		v.Now = x.dish.Revision > 0 && x.dish.Revision == d.Revision
+		v.Now = x.dish.Revision > 0 && x.dish.Revision == d.Revision || d.Document.Base != nil && d.Document.Base.Trial == x.id && k.sameAs(c.Context(), d, &x)
 		if v.Pictures, err = k.picturesOf(c.Context(), trialPicture, x.id); err != nil {
 			return err
 		}
@@ -198,29 +199,54 @@ func (k *Kitchen) documentOf(ctx context.Context, x *kept) (store.Document, erro
 	return k.Store.RevisionOf(ctx, x.dish.ID, x.dish.Revision)
 }
 
+// sameAs tells whether a dish that was gone back to a trial is still as it was then.
+func (k *Kitchen) sameAs(ctx context.Context, d store.Dish, x *kept) bool {
+	was, err := k.documentOf(ctx, x)
+	if err != nil {
+		return false
+	}
+	a, err1 := json.Marshal([]any{was.Original, was.Decisions})
+	b, err2 := json.Marshal([]any{d.Document.Original, d.Document.Decisions})
+	return err1 == nil && err2 == nil && bytes.Equal(a, b)
+}
+
 // returnTo lets a dish go on from a trial: what was decided is as it was then.
 func (k *Kitchen) returnTo(c fiber.Ctx) error {
 	edit, err := ifMatch(c)
 	if err != nil {
 		return err
 	}
-	d, err := k.open(c.Context(), c.Params("id"))
+	saved, err := k.goBack(c.Context(), c.Params("id"), c.Params("trial"), edit)
+	return k.afterChange(c, c.Params("id"), saved, err)
+}
+
+// ReturnTo lets a dish, as it is now, go on from a trial.
+func (k *Kitchen) ReturnTo(ctx context.Context, dish, trial string) error {
+	d, err := k.Store.Dish(ctx, dish)
 	if err != nil {
 		return err
 	}
-	x, err := k.trialNamed(c.Context(), d.ID, c.Params("trial"))
+	_, err = k.goBack(ctx, dish, trial, d.Edit)
+	return err
+}
+
+func (k *Kitchen) goBack(ctx context.Context, dish, trial string, edit int64) (store.Dish, error) {
+	d, err := k.open(ctx, dish)
 	if err != nil {
-		return err
+		return d, err
 	}
-	was, err := k.documentOf(c.Context(), x)
+	x, err := k.trialNamed(ctx, d.ID, trial)
 	if err != nil {
-		return err
+		return d, err
+	}
+	was, err := k.documentOf(ctx, x)
+	if err != nil {
+		return d, err
 	}
 	doc := d.Document
 	doc.Original, doc.Decisions, doc.Source, doc.LastID = was.Original, was.Decisions, was.Source, max(doc.LastID, was.LastID)
 	doc.Base = &store.Base{Trial: x.id, At: k.hearth.now().UnixMilli()}
-	saved, err := k.Store.Save(c.Context(), d.ID, edit, "went back to the trial of "+time.UnixMilli(x.trial.Kept).UTC().Format("2 January 2006"), doc)
-	return k.afterChange(c, d.ID, saved, err)
+	return k.Store.Save(ctx, d.ID, edit, "went back to the trial of "+time.UnixMilli(x.trial.Kept).UTC().Format("2 January 2006"), doc)
 }
 
 // VariantRequest makes another school of a dish, from a trial of it or, without one,

@@ -75,6 +75,9 @@ type api struct {
 	TastingRequest server.TastingRequest
 	SheetRequest   server.SheetRequest
 	NextChange     server.NextChange
+	ChangeRequest  server.ChangeRequest
+	VariantRequest server.VariantRequest
+	Picture        server.Picture
 }
 
 func main() {

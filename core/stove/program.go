@@ -51,9 +51,9 @@ type Dish struct {
 	Traits   map[string]float64 `json:"traits"`
 	// Cautions, Allergens and Open, the lines for which nothing was chosen, are the
 	// card's.
-	Cautions  []Caution `json:"cautions,omitempty"`
-	Allergens []string  `json:"allergens,omitempty"`
-	Open      []string  `json:"open,omitempty"`
+	Cautions  []CardWarning `json:"cautions,omitempty"`
+	Allergens []string      `json:"allergens,omitempty"`
+	Open      []string      `json:"open,omitempty"`
 	// Brings tells of traits which food brings most of them.
 	Brings map[string]Bringer `json:"brings,omitempty"`
 	// Base is the trial that the dish was gone back to before, and BaseAt when; empty
@@ -62,8 +62,8 @@ type Dish struct {
 	BaseAt int64  `json:"baseAt,omitempty"`
 }
 
-// Caution is a caution of a card; grave ones stand out.
-type Caution struct {
+// CardWarning is a caution of a card; grave ones stand out.
+type CardWarning struct {
 	Text  string `json:"text"`
 	Grave bool   `json:"grave"`
 }

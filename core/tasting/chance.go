@@ -39,16 +39,22 @@ func dealt(right, off []int) (p float64, exact bool) {
 		}
 		return float64(as) / float64(of), true
 	}
-	rng := rand.New(rand.NewPCG(seed, 1))
+	// The smaller group is drawn; what is not in it is in the other.
+	fewer, least := len(off), seen
+	whole := sum(all)
+	if len(right) < fewer {
+		fewer, least = len(right), whole-seen
+	}
+	rng := rand.NewPCG(seed, 1)
 	as := 1 // the way it is
 	for range draws {
 		total := 0
-		for i := range off {
-			j := i + rng.IntN(len(all)-i)
+		for i := range fewer {
+			j := i + int(uint64(uint32(rng.Uint64()))*uint64(len(all)-i)>>32)
 			all[i], all[j] = all[j], all[i]
 			total += all[i]
 		}
-		if total <= seen {
+		if fewer == len(off) && total <= least || fewer < len(off) && total >= least {
 			as++
 		}
 	}

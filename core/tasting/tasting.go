@@ -59,12 +59,36 @@ type Judged struct {
 // Answers is how many judged the trait.
 func (j Judged) Answers() int { return j.TooLittle + j.JustRight + j.TooMuch }
 
-// Judge counts what was said of a trait in the sheets of one trial; false where
-// nobody said anything.
+// Judge counts what was said of a trait in the sheets of one trial, and what it cost;
+// false where nobody said anything.
 func Judge(trait string, sheets []Sheet) (Judged, bool) {
+	j, liked := count(trait, sheets)
+	if j.Answers() == 0 {
+		return j, false
+	}
+	right := liked[""]
+	for _, x := range []struct {
+		side  Side
+		count int
+	}{{TooLittle, j.TooLittle}, {TooMuch, j.TooMuch}} {
+		off := liked[x.side]
+		if len(off) == 0 || len(right) == 0 {
+			continue
+		}
+		p := Penalty{Side: x.side, Share: float64(x.count) / float64(j.Answers()), Drop: mean(right) - mean(off)}
+		p.Weighted = p.Share * p.Drop
+		p.P, p.Exact = dealt(right, off)
+		j.Penalties = append(j.Penalties, p)
+	}
+	return j, true
+}
+
+// count counts what was said of a trait, with the likings of each side; "" is just
+// right.
+func count(trait string, sheets []Sheet) (Judged, map[Side][]int) {
 	j := Judged{Trait: trait, Penalties: []Penalty{}}
 	sum := 0
-	liked := map[Side][]int{} // "" is just right
+	liked := map[Side][]int{}
 	for _, s := range sheets {
 		v, said := s.Traits[trait]
 		if !said {
@@ -86,25 +110,10 @@ func Judge(trait string, sheets []Sheet) (Judged, bool) {
 			liked[side] = append(liked[side], s.Liking)
 		}
 	}
-	if j.Answers() == 0 {
-		return j, false
+	if n := j.Answers(); n > 0 {
+		j.Mean = float64(sum) / float64(n)
 	}
-	j.Mean = float64(sum) / float64(j.Answers())
-	right := liked[""]
-	for _, x := range []struct {
-		side  Side
-		count int
-	}{{TooLittle, j.TooLittle}, {TooMuch, j.TooMuch}} {
-		off := liked[x.side]
-		if len(off) == 0 || len(right) == 0 {
-			continue
-		}
-		p := Penalty{Side: x.side, Share: float64(x.count) / float64(j.Answers()), Drop: mean(right) - mean(off)}
-		p.Weighted = p.Share * p.Drop
-		p.P, p.Exact = dealt(right, off)
-		j.Penalties = append(j.Penalties, p)
-	}
-	return j, true
+	return j, liked
 }
 
 func mean(of []int) float64 {

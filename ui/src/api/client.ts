@@ -1,4 +1,5 @@
 import { changeHeaders, signedOut } from "../access/session";
+import { shownBy } from "../app/byBook";
 import type {
   AccessView,
   Adaptation,
@@ -9,6 +10,7 @@ import type {
   BetweenView,
   Card,
   CandidatesView,
+  ChangeRequest,
   CreateDayRequest,
   CreateRequest,
   DayDocument,
@@ -27,6 +29,7 @@ import type {
   LinkRequest,
   NextChange,
   Past,
+  Picture,
   PriceView,
   Proposal,
   RecipeLine,
@@ -55,6 +58,7 @@ import type {
   Trial,
   TrialRequest,
   TrialView,
+  VariantRequest,
 } from "./types";
 
 /** What the server says when a request cannot be carried out (RFC 9457). */
@@ -76,7 +80,8 @@ interface ProblemBody {
   current?: DishView;
 }
 
-async function request<T>(method: string, path: string, body?: unknown, edit?: number): Promise<T> {
+async function request<T>(method: string, at: string, body?: unknown, edit?: number): Promise<T> {
+  const path = shownBy(at);
   const headers: Record<string, string> = { Accept: "application/json", ...changeHeaders(method) };
   const raw = body instanceof Blob;
   if (body !== undefined && !raw) headers["Content-Type"] = "application/json";
@@ -171,6 +176,8 @@ export const api = {
   learned: () => request<LearnedView>("GET", "/api/learned"),
   unlearn: (key: string) => request<LearnedView>("DELETE", `/api/learned/${key}`),
   relearn: (key: string) => request<LearnedView>("POST", `/api/learned/${key}`),
+  unteach: (key: string) => request<LearnedView>("DELETE", `/api/taught/${key}`),
+  teach: (key: string) => request<LearnedView>("POST", `/api/taught/${key}`),
   session: () => request<SessionView>("GET", "/api/session"),
   signIn: (r: SignInRequest) => request<SessionView>("POST", "/api/session", r),
   signOut: (id: string) => request<undefined>("DELETE", `/api/sessions/${id}`),
@@ -190,12 +197,25 @@ export const api = {
   addTrial: (dish: string, r: TrialRequest) =>
     request<TrialView[]>("POST", `/api/dishes/${dish}/trials`, r),
   between: (dish: string, a: string, b: string) =>
-    request<BetweenView>("GET", `/api/dishes/${dish}/trials/between?a=${a}&b=${b}`),
+    request<BetweenView>(
+      "GET",
+      `/api/dishes/${dish}/trials/between?a=${encodeURIComponent(a)}&b=${encodeURIComponent(b)}`,
+    ),
+  returnTo: (dish: string, trial: string, edit: number) =>
+    request<DishView>("POST", `/api/dishes/${dish}/trials/${trial}/return`, undefined, edit),
+  makeVariant: (dish: string, r: VariantRequest) =>
+    request<DishView>("POST", `/api/dishes/${dish}/variants`, r),
+  addPicture: (kind: string, about: string, picture: Blob) =>
+    request<Picture[]>("POST", `/api/pictures/${kind}/${about}`, picture),
+  takePicture: (id: string) => request<undefined>("DELETE", `/api/pictures/${id}`),
+  takePictureBack: (id: string) => request<undefined>("PUT", `/api/pictures/${id}`),
   tastings: (dish: string) => request<Tasting[]>("GET", `/api/dishes/${dish}/tastings`),
   makeTasting: (dish: string, r: TastingRequest) =>
     request<Tasting>("POST", `/api/dishes/${dish}/tastings`, r),
   tasting: (id: string) => request<TastingView>("GET", `/api/tastings/${id}`),
   nextChange: (id: string) => request<NextChange[]>("GET", `/api/tastings/${id}/next`),
+  takeChange: (id: string, edit: number, r: ChangeRequest) =>
+    request<DishView>("POST", `/api/tastings/${id}/next`, r, edit),
   closeTasting: (id: string) => request<TastingView>("POST", `/api/tastings/${id}/close`),
   fillSheet: (token: string, r: SheetRequest) =>
     request<SheetView>("POST", `/api/guest/${encodeURIComponent(token)}/sheet`, r),

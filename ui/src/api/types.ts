@@ -58,6 +58,9 @@ export interface Schema {
   TastingRequest: TastingRequest;
   SheetRequest: SheetRequest;
   NextChange: NextChange;
+  ChangeRequest: ChangeRequest;
+  VariantRequest: VariantRequest;
+  Picture: Picture;
 }
 export interface DishView {
   id: string;
@@ -72,6 +75,7 @@ export interface DishView {
   roles: LineRole[];
   adaptation: Adaptation;
   faults: Fault[];
+  learned: string[];
 }
 export interface Document {
   name: string;
@@ -81,6 +85,8 @@ export interface Document {
   original: RecipeDish;
   decisions: Decisions;
   lastId: number;
+  base?: Base | null;
+  variant?: Variant | null;
 }
 export interface RecipeDish {
   name: string;
@@ -220,6 +226,9 @@ export interface Decisions {
   amounts?: {
     [k: string]: number;
   };
+  reasons?: {
+    [k: string]: string;
+  };
   boosters: Dose[];
   wording?: {
     [k: string]: string;
@@ -252,9 +261,18 @@ export interface Figures {
   minutes?: Span | null;
   celsius?: number | null;
   cue?: string;
+  why?: string;
 }
 export interface SidePot {
   guests: number;
+}
+export interface Base {
+  trial: string;
+  at: number;
+}
+export interface Variant {
+  of: string;
+  name: string;
 }
 export interface Slot {
   ref: string;
@@ -378,6 +396,7 @@ export interface Thread {
   adapted: number;
   unit: string;
   steps: number;
+  learned?: number;
   verdict: string;
   pinned: boolean;
   from: Contribution[];
@@ -804,6 +823,7 @@ export interface Restored {
   longer: number;
   copied: number;
   entries: number;
+  pictures: number;
 }
 export interface Card {
   name: string;
@@ -822,6 +842,8 @@ export interface Card {
   keeping: string[];
   sizing: string[];
   measured: string[];
+  cooked: string[];
+  table: string[];
   sidePots: Pot[];
   tally: string;
   serving: Serving;
@@ -1133,16 +1155,34 @@ export interface StoveDish {
   name: string;
   servings: number;
   edit: number;
+  revision: number;
   lines: CardLine[];
   steps: string[];
   traits: {
     [k: string]: number;
   };
+  cautions?: CardWarning[];
+  allergens?: string[];
+  open?: string[];
+  brings?: {
+    [k: string]: Bringer;
+  };
+  base?: string;
+  baseAt?: number;
 }
 export interface CardLine {
   food: string;
   text: string;
   grams: number;
+}
+export interface CardWarning {
+  text: string;
+  grave: boolean;
+}
+export interface Bringer {
+  food: string;
+  share: number;
+  rating: number;
 }
 export interface StoveLine {
   id: string;
@@ -1445,6 +1485,8 @@ export interface KeepRequest {
 export interface LearnedView {
   factors: Factor[];
   weighed: Weighing[];
+  taught: TaughtView[];
+  lessons: LessonView[];
 }
 export interface Factor {
   loss: string;
@@ -1466,6 +1508,24 @@ export interface Weighing {
   dish: string;
   cook: string;
   at: number;
+}
+export interface TaughtView {
+  trait: string;
+  food: string;
+  say: string;
+  since: number;
+  lessons: string[];
+}
+export interface LessonView {
+  key: string;
+  dish: string;
+  name: string;
+  trait: string;
+  at: number;
+  n: number;
+  tasted: number;
+  foretold: number;
+  off: boolean;
 }
 export interface BenchView {
   now: DevicesNow;
@@ -1588,6 +1648,10 @@ export interface SheetView {
   taster: string;
   said: SheetTrial[];
   by: string;
+  guests: string[];
+  triangle: boolean;
+  tray: number;
+  odd: number;
 }
 export interface SheetTrial {
   letter: string;
@@ -1619,6 +1683,18 @@ export interface TrialView {
   traits: {
     [k: string]: number;
   };
+  after: string;
+  branch: number;
+  canReturn: boolean;
+  now: boolean;
+  weighed: string[];
+  pictures: Picture[];
+}
+export interface Picture {
+  id: string;
+  width: number;
+  height: number;
+  made: string;
 }
 export interface TrialRequest {
   words: string;
@@ -1639,6 +1715,8 @@ export interface Tasting {
   traits: string[];
   blind: boolean;
   closed: number;
+  triangle?: boolean;
+  guests?: string[];
 }
 export interface Glass {
   letter: string;
@@ -1647,6 +1725,9 @@ export interface Glass {
   steps: {
     [k: string]: number;
   };
+  brings?: {
+    [k: string]: Bringer;
+  };
 }
 export interface TastingView {
   tasting: Tasting;
@@ -1654,6 +1735,8 @@ export interface TastingView {
   answer: AnalyseAnswer;
   said: TrialSaid[];
   compared: ComparedSaid[];
+  trays: [string, string, string][];
+  odd: string;
 }
 export interface Sheet {
   tasting: string;
@@ -1662,6 +1745,7 @@ export interface Sheet {
   name: string;
   said: SheetTrial[];
   at: number;
+  odd?: number;
 }
 export interface AnalyseAnswer {
   trials: JudgedTrial[];
@@ -1735,11 +1819,14 @@ export interface TastingRequest {
   trials: string[];
   traits: string[];
   open: boolean;
+  triangle: boolean;
+  guests: string[];
 }
 export interface SheetRequest {
   taster: string;
   name: string;
   said: SheetTrial[];
+  odd: number;
 }
 export interface NextChange {
   letter: string;
@@ -1750,8 +1837,28 @@ export interface NextChange {
   ways: Way[];
 }
 export interface Way {
-  dose: Dose;
+  dose: Dose | null;
+  line: string;
+  factor: number;
+  step: string;
+  minutes: Span | null;
   say: string;
   steps: number;
   also: Move[];
+}
+export interface ChangeRequest {
+  take: TakenChange[];
+}
+export interface TakenChange {
+  trait: string;
+  side: string;
+  dose: Dose | null;
+  line: string;
+  factor: number;
+  step: string;
+  minutes: Span | null;
+}
+export interface VariantRequest {
+  name: string;
+  trial: string;
 }

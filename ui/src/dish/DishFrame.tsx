@@ -1,10 +1,11 @@
 import { Button, Input, Popover, Tooltip } from "antd";
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { NavLink, Outlet, useLocation, useNavigate, useParams } from "react-router";
 
 import { api } from "../api/client";
 import type { DishView } from "../api/types";
+import { showByBook, useByBook } from "../app/byBook";
 import { isTyping } from "../app/keys";
 import { Loading } from "../shared/Loading";
 import { HouseRulesForm } from "../shared/HouseRulesForm";
@@ -130,6 +131,7 @@ function Band({ open }: { open: OpenDish }) {
             <b>{toLookAt(dish)}</b> to look at
           </NavLink>
         )}
+        <LearnedChip dish={dish} />
         <div className="right">
           <span className="saved" role="status">
             {open.saving ? "Saving" : "Saved"}
@@ -177,6 +179,50 @@ function Band({ open }: { open: OpenDish }) {
         </ol>
       </nav>
     </section>
+  );
+}
+
+/** Says that figures use what this kitchen has learned, and shows them without. */
+function LearnedChip({ dish }: { dish: DishView }) {
+  const queries = useQueryClient();
+  const byBook = useByBook();
+  const [open, setOpen] = useState(false);
+  if (dish.learned.length === 0 && !byBook) return null;
+  const show = (yes: boolean) => {
+    showByBook(yes);
+    setOpen(false);
+    void queries.invalidateQueries();
+  };
+  if (byBook) {
+    return (
+      <span className="learned-chip" role="status">
+        By the book alone{" "}
+        <Button size="small" onClick={() => show(false)}>
+          As this kitchen has learned
+        </Button>
+      </span>
+    );
+  }
+  return (
+    <>
+      <button className="learned-chip" onClick={() => setOpen(true)}>
+        With {dish.learned.length} of this kitchen’s own
+      </button>
+      {open && (
+        <Sheet title="What this kitchen has learned" close={() => setOpen(false)}>
+          <p>These figures use:</p>
+          <ul>
+            {dish.learned.map((say) => (
+              <li key={say}>{say}</li>
+            ))}
+          </ul>
+          <p>
+            <Button onClick={() => show(true)}>Show all figures by the book alone</Button>{" "}
+            <NavLink to="/kitchen#learned">What it came from</NavLink>
+          </p>
+        </Sheet>
+      )}
+    </>
   );
 }
 

@@ -45,6 +45,7 @@ export function dish(): DishView {
     screen: "",
     what: "used a swap",
     faults: [],
+    learned: [],
     slots: [
       {
         ref: refOf(0, 0),

@@ -507,6 +507,8 @@ describe("Card", () => {
     keeping: ["Broth: three days."],
     sizing: factor === 1 ? [] : ["Salt is scaled with the rest."],
     measured: [],
+    cooked: [],
+    table: [],
     sidePots: [
       { title: "Side pot for 2", lines: ["200 g haddock"], steps: ["A knife of its own."] },
     ],

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { createContext, useContext } from "react";
 
 import { api, Problem } from "../api/client";
-import type { Decisions, DishView, SaveRequest } from "../api/types";
+import type { ChangeRequest, Decisions, DishView, SaveRequest } from "../api/types";
 
 /** An open dish with the ways to change it. Every change is saved as it is made. */
 export interface OpenDish {
@@ -11,6 +11,10 @@ export interface OpenDish {
   decide: (what: string, change: Partial<Decisions>) => void;
   undo: () => void;
   redo: () => void;
+  /** Goes on from a trial. */
+  returnTo: (trial: string) => void;
+  /** Takes changes that a table has led to. */
+  take: (tasting: string, body: ChangeRequest) => void;
   saving: boolean;
   error: unknown;
   /** The change that came too late, with the newer dish. */
@@ -19,7 +23,12 @@ export interface OpenDish {
   retry: () => void;
 }
 
-type Change = { kind: "save"; body: SaveRequest } | { kind: "undo" } | { kind: "redo" };
+type Change =
+  | { kind: "save"; body: SaveRequest }
+  | { kind: "undo" }
+  | { kind: "redo" }
+  | { kind: "return"; trial: string }
+  | { kind: "take"; tasting: string; body: ChangeRequest };
 
 /** Loads a dish and hands out the ways to change it. */
 export function useDish(id: string) {
@@ -38,6 +47,7 @@ export function useDish(id: string) {
     queries.setQueryData(key, d);
     void queries.invalidateQueries({ queryKey: ["candidates", id] });
     void queries.invalidateQueries({ queryKey: ["dishes"] });
+    void queries.invalidateQueries({ queryKey: ["trials", id] });
   };
   const change = useMutation({
     mutationKey: key,
@@ -46,6 +56,8 @@ export function useDish(id: string) {
       const edit = queries.getQueryData<DishView>(key)?.edit ?? 0;
       if (c.kind === "undo") return api.undo(id, edit);
       if (c.kind === "redo") return api.redo(id, edit);
+      if (c.kind === "return") return api.returnTo(id, c.trial, edit);
+      if (c.kind === "take") return api.takeChange(c.tasting, edit, c.body);
       return api.save(id, edit, c.body);
     },
     // What was decided shows at once; what follows from it comes with the answer.
@@ -78,6 +90,8 @@ export function useDish(id: string) {
       }),
     undo: () => change.mutate({ kind: "undo" }),
     redo: () => change.mutate({ kind: "redo" }),
+    returnTo: (trial) => change.mutate({ kind: "return", trial }),
+    take: (tasting, body) => change.mutate({ kind: "take", tasting, body }),
     saving: change.isPending,
     error: late ? null : failed,
     conflict: late ? { mine: mine ?? { what: "" }, theirs: late } : null,

@@ -1,13 +1,42 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 
-import type { Settings } from "../api/types";
+import type { LearnedView, Settings } from "../api/types";
 import KitchenPage from "./KitchenPage";
 
 let kept: Settings;
 let refuse = false;
+let lessonOff = false;
+
+function learnedNow(): LearnedView {
+  const taught = {
+    trait: "smoke",
+    food: "",
+    say: "Smoke is tasted 1.0 steps less than foreseen.",
+    since: 1,
+    lessons: ["t/A/smoke"],
+  };
+  return {
+    factors: [],
+    weighed: [],
+    taught: lessonOff ? [] : [taught],
+    lessons: [
+      {
+        key: "t/A/smoke",
+        dish: "d",
+        name: "Thursday, A",
+        trait: "smoke",
+        at: 1,
+        n: 6,
+        tasted: -1.5,
+        foretold: -0.5,
+        off: lessonOff,
+      },
+    ],
+  };
+}
 
 beforeEach(() => {
   kept = {
@@ -20,6 +49,7 @@ beforeEach(() => {
     unfit: [],
   };
   refuse = false;
+  lessonOff = false;
   vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
     if (path.startsWith("/api/rules")) {
       return Response.json({
@@ -49,7 +79,10 @@ beforeEach(() => {
         own: "",
       });
     }
-    if (path === "/api/learned") return Response.json({ factors: [], weighed: [] });
+    if (path === "/api/learned" || path.startsWith("/api/taught/")) {
+      if (path === "/api/taught/t/A/smoke") lessonOff = init.method === "DELETE";
+      return Response.json(learnedNow());
+    }
     if (path === "/api/prices") {
       const own = kept.prices["aisle:nuts"];
       return Response.json([
@@ -187,6 +220,16 @@ it("keeps the kit, the hours and the kitchen's own prices", async () => {
   await waitFor(() => expect(kept.prices).toEqual({ "aisle:nuts": 20 }));
   fireEvent.click(await screen.findByRole("button", { name: /back to 13/ }));
   await waitFor(() => expect(kept.prices).toEqual({}));
+});
+
+it("takes back what a tasting has taught, and brings it back", async () => {
+  open();
+  await screen.findByText(/Smoke is tasted 1.0 steps less/);
+  const row = screen.getByRole("row", { name: /Thursday, A.* smoke 6 −0.5 −1.5/ });
+  fireEvent.click(within(row).getByRole("button", { name: "Take back" }));
+  await screen.findByText("No tasting has taught anything yet.");
+  fireEvent.click(screen.getByRole("button", { name: "Bring it back" }));
+  await screen.findByText(/Smoke is tasted 1.0 steps less/);
 });
 
 it("says what a restored archive did, or why it was refused", async () => {

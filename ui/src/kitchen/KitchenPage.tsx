@@ -156,8 +156,8 @@ export default function KitchenPage() {
         </p>
         <PriceList own={s.prices} set={(prices) => save.mutate({ ...s, prices })} />
       </section>
-      <section>
-        <h2>What this kitchen has weighed</h2>
+      <section id="learned">
+        <h2>What this kitchen has learned</h2>
         <Learned />
       </section>
       <section>

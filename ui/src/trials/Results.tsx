@@ -3,10 +3,12 @@ import { Button } from "antd";
 
 import { GuestLink } from "../access/LinkSheet";
 import { api } from "../api/client";
-import { useOpenDish } from "../dish/useDish";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
+import { NextChanges } from "./NextChanges";
 import { Strip } from "./Strip";
+import { Triangle } from "./Triangle";
+import { dayOf } from "./words";
 
 /** What the sheets of a tasting say; it fills as they come in. */
 export function Results({ id }: { id: string }) {
@@ -16,7 +18,9 @@ export function Results({ id }: { id: string }) {
     mutationFn: () => api.closeTasting(id),
     onSuccess: (v) => {
       queries.setQueryData(["tasting", id], v);
-      void queries.invalidateQueries({ queryKey: ["tastings"] });
+      for (const key of ["tastings", "dish", "learned", "card", "next"]) {
+        void queries.invalidateQueries({ queryKey: [key] });
+      }
     },
   });
   if (view.error) return <ProblemNote error={view.error} retry={() => void view.refetch()} />;
@@ -26,7 +30,7 @@ export function Results({ id }: { id: string }) {
     <section className="results" aria-label={`Results of ${t.name}`}>
       <header>
         <h3>
-          {t.name}: {sheets.length === 1 ? "one sheet" : `${sheets.length} sheets`}
+          {t.name}, {dayOf(t.made)}: {sheets.length === 1 ? "one sheet" : `${sheets.length} sheets`}
           {t.closed > 0 ? ", closed" : ""}
         </h3>
         <span>
@@ -43,6 +47,7 @@ export function Results({ id }: { id: string }) {
           No sheet yet. Give the link to the table; sheets show here as they come in.
         </p>
       )}
+      {t.triangle && <Triangle view={view.data} />}
       {t.served.map((s) => {
         const judged = answer.trials.find((x) => x.id === s.letter);
         const words = said.find((x) => x.letter === s.letter);
@@ -94,10 +99,15 @@ export function Results({ id }: { id: string }) {
           </div>
         );
       })}
-      {sheets.length > 0 && <Next id={id} sheets={sheets.length} />}
+      {sheets.length > 0 && !t.triangle && <NextChanges id={id} sheets={sheets.length} />}
       {answer.corrections.length > 0 && (
         <>
-          <h4>By how much the model is off here, in steps</h4>
+          <h4>By how much the model is off at this table, in steps</h4>
+          <p className="quiet">
+            {t.closed > 0
+              ? "The kitchen has learned from it; what it made of all tables stands under Kitchen."
+              : "The kitchen learns from it once the tasting is closed."}
+          </p>
           <ul>
             {answer.corrections.map((c) => (
               <li key={c.trait}>
@@ -113,61 +123,6 @@ export function Results({ id }: { id: string }) {
           <li key={c.say}>{c.say}</li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-/** What to change next, in amounts; trying it makes the next version and says why. */
-function Next({ id, sheets }: { id: string; sheets: number }) {
-  const { dish, decide } = useOpenDish();
-  const next = useQuery({
-    queryKey: ["next", id, sheets, dish.edit],
-    queryFn: () => api.nextChange(id),
-  });
-  if (!next.data || next.data.length === 0) return null;
-  const others = (food: string) => dish.document.decisions.boosters.filter((b) => b.food !== food);
-  return (
-    <section aria-label="What to change next">
-      <h4>What to change next</h4>
-      {next.data.map((n) => {
-        const need = n.side === "too-little" ? "more" : "less";
-        return (
-          <div key={`${n.trait} ${n.side}`} className="next-change">
-            <p>
-              {need === "more" ? "More" : "Less"} {n.trait}: it cost the table {n.cost.toFixed(1)}{" "}
-              of liking, with {n.n} who answered.
-            </p>
-            {n.ways.length === 0 && (
-              <p className="quiet">
-                No booster of the book does it; look at the line that brings it, under Swaps.
-              </p>
-            )}
-            <ul>
-              {n.ways.map((w) => (
-                <li key={w.say}>
-                  {w.say}{" "}
-                  <Button
-                    size="small"
-                    onClick={() =>
-                      decide(`after the tasting: ${need} ${n.trait}`, {
-                        boosters:
-                          w.dose.grams > 0
-                            ? [
-                                ...others(w.dose.food),
-                                { ...w.dose, why: `the table wanted ${need} ${n.trait}` },
-                              ]
-                            : others(w.dose.food),
-                      })
-                    }
-                  >
-                    Try this
-                  </Button>
-                </li>
-              ))}
-            </ul>
-          </div>
-        );
-      })}
     </section>
   );
 }

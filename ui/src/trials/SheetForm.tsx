@@ -11,6 +11,8 @@ interface Kept {
   taster: string;
   name: string;
   said: SheetTrial[];
+  /** The cup of a triangle that was taken for the odd one, 0 for none. */
+  odd: number;
   /** Whether all of it has arrived. */
   sent: boolean;
 }
@@ -21,21 +23,43 @@ const place = (token: string) => `yembra.sheet.${token}`;
 export function readSheet(token: string): Kept {
   try {
     const kept = JSON.parse(localStorage.getItem(place(token)) ?? "null") as Kept | null;
-    if (kept?.taster) return kept;
+    if (kept?.taster) return { ...kept, odd: kept.odd ?? 0 };
   } catch {
     // what cannot be read is begun anew
   }
-  const fresh = { taster: drawKey(), name: "", said: [], sent: true };
+  const fresh = { taster: drawKey(), name: "", said: [], odd: 0, sent: true };
   localStorage.setItem(place(token), JSON.stringify(fresh));
   return fresh;
+}
+
+/** Which of three cups is the odd one. */
+function Odd({ odd, say }: { odd: number; say: (cup: number) => void }) {
+  return (
+    <fieldset>
+      <legend>Two of these are alike. Which is the odd one?</legend>
+      <p className="quiet">Taste from left to right; water between. A guess is an answer, too.</p>
+      <div className="three">
+        {[1, 2, 3].map((cup) => (
+          <button
+            key={cup}
+            type="button"
+            aria-pressed={odd === cup}
+            onClick={() => say(odd === cup ? 0 : cup)}
+          >
+            Cup <b>{cup}</b>
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
 }
 
 /** One taster's sheet: tap by tap, kept here and sent when the line is there. */
 export function SheetForm({ token, view }: { token: string; view: SheetView }) {
   const [kept, setKept] = useState(() => {
     const own = readSheet(token);
-    return own.said.length === 0 && view.said.length > 0
-      ? { ...own, said: view.said, name: view.by }
+    return own.said.length === 0 && own.odd === 0 && (view.said.length > 0 || view.odd > 0)
+      ? { ...own, said: view.said, odd: view.odd, name: view.by }
       : own;
   });
   const [at, setAt] = useState(0);
@@ -58,6 +82,7 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
           taster: sending.taster,
           name: sending.name,
           said: sending.said,
+          odd: sending.odd,
         });
         if (over || newest.current !== sending) return;
         newest.current = { ...sending, sent: true };
@@ -97,76 +122,106 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
   return (
     <section className="sheet-page">
       <h1>
-        {view.dish}: {view.letters.length === 1 ? "how is it?" : `taste ${letter}`}
+        {view.dish}:{" "}
+        {view.triangle
+          ? `tray ${view.tray}`
+          : view.letters.length === 1
+            ? "how is it?"
+            : `taste ${letter}`}
       </h1>
-      <p className="quiet">
-        {view.letters.length > 1 && `${at + 1} of ${view.letters.length}. `}
-        {view.names[at]} Against the dish as you know and love it.
-      </p>
-      <fieldset>
-        <legend>How do you like it?</legend>
-        <div className="nine">
-          {likings.map((name, i) => (
-            <button
-              key={name}
-              type="button"
-              aria-pressed={now.liking === i + 1}
-              onClick={() => say({ liking: now.liking === i + 1 ? 0 : i + 1 })}
-            >
-              <b>{i + 1}</b> {name}
-            </button>
+      {view.triangle ? (
+        <Odd odd={kept.odd} say={(odd) => change({ ...kept, odd })} />
+      ) : (
+        <>
+          <p className="quiet">
+            {view.letters.length > 1 && `${at + 1} of ${view.letters.length}. `}
+            {view.names[at]} Against the dish as you know and love it.
+          </p>
+          <fieldset>
+            <legend>How do you like it?</legend>
+            <div className="nine">
+              {likings.map((name, i) => (
+                <button
+                  key={name}
+                  type="button"
+                  aria-pressed={now.liking === i + 1}
+                  onClick={() => say({ liking: now.liking === i + 1 ? 0 : i + 1 })}
+                >
+                  <b>{i + 1}</b> {name}
+                </button>
+              ))}
+            </div>
+          </fieldset>
+          {view.traits.map((trait) => (
+            <fieldset key={trait}>
+              <legend>{trait}</legend>
+              <div className="five">
+                {rights.map(([value, name]) => (
+                  <button
+                    key={value}
+                    type="button"
+                    aria-label={`${trait}: ${name}`}
+                    aria-pressed={now.traits[trait] === value}
+                    onClick={() => {
+                      const rest = Object.entries(now.traits).filter(([t]) => t !== trait);
+                      const again = now.traits[trait] === value;
+                      const traits = Object.fromEntries(again ? rest : [...rest, [trait, value]]);
+                      say({ traits });
+                    }}
+                  >
+                    {name}
+                  </button>
+                ))}
+              </div>
+            </fieldset>
           ))}
-        </div>
-      </fieldset>
-      {view.traits.map((trait) => (
-        <fieldset key={trait}>
-          <legend>{trait}</legend>
-          <div className="five">
-            {rights.map(([value, name]) => (
+          <fieldset>
+            <legend>Would you have known that it is not the original?</legend>
+            <div className="three">
+              {["no", "maybe", "yes"].map((known) => (
+                <button
+                  key={known}
+                  type="button"
+                  aria-pressed={now.known === known}
+                  onClick={() => say({ known: now.known === known ? "" : known })}
+                >
+                  {known}
+                </button>
+              ))}
+            </div>
+          </fieldset>
+        </>
+      )}
+      {!view.triangle && (
+        <label>
+          In a sentence, if you like
+          <textarea
+            rows={2}
+            maxLength={500}
+            value={now.words}
+            onChange={(e) => say({ words: e.target.value })}
+          />
+        </label>
+      )}
+      {view.guests.length > 0 && (
+        <fieldset>
+          <legend>Who are you? Say it or leave it.</legend>
+          <div className="three">
+            {view.guests.map((name) => (
               <button
-                key={value}
+                key={name}
                 type="button"
-                aria-label={`${trait}: ${name}`}
-                aria-pressed={now.traits[trait] === value}
-                onClick={() => {
-                  const rest = Object.entries(now.traits).filter(([t]) => t !== trait);
-                  const again = now.traits[trait] === value;
-                  const traits = Object.fromEntries(again ? rest : [...rest, [trait, value]]);
-                  say({ traits });
-                }}
+                aria-pressed={kept.name === name}
+                onClick={() => change({ ...kept, name: kept.name === name ? "" : name })}
               >
                 {name}
               </button>
             ))}
           </div>
         </fieldset>
-      ))}
-      <fieldset>
-        <legend>Would you have known that it is not the original?</legend>
-        <div className="three">
-          {["no", "maybe", "yes"].map((known) => (
-            <button
-              key={known}
-              type="button"
-              aria-pressed={now.known === known}
-              onClick={() => say({ known: now.known === known ? "" : known })}
-            >
-              {known}
-            </button>
-          ))}
-        </div>
-      </fieldset>
+      )}
       <label>
-        In a sentence, if you like
-        <textarea
-          rows={2}
-          maxLength={500}
-          value={now.words}
-          onChange={(e) => say({ words: e.target.value })}
-        />
-      </label>
-      <label>
-        Your name, or none
+        {view.guests.length > 0 ? "Another name" : "Your name, or none"}
         <input
           value={kept.name}
           maxLength={60}
@@ -190,7 +245,7 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
             ? "The kitchen did not take this; the tasting may be over."
             : state === "sending"
               ? "Sending"
-              : kept.sent && kept.said.length > 0
+              : kept.sent && (kept.said.length > 0 || kept.odd > 0)
                 ? "Arrived. You can change it until the tasting is closed."
                 : ""}
       </p>

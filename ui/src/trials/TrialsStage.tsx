@@ -9,8 +9,11 @@ import type { TrialView } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
+import { Between } from "./Between";
+import { Knots } from "./Knots";
+import { LayTable } from "./LayTable";
 import { Results } from "./Results";
-import { dayOf } from "./words";
+import { TrialPanel } from "./TrialPanel";
 
 /** The trials of a dish as knots on a line, what changed between them, and its tastings. */
 export default function TrialsStage() {
@@ -27,6 +30,7 @@ export default function TrialsStage() {
   if (!trials.data) return <Loading>Looking for trials</Loading>;
   const list = trials.data;
   const two = chosen.length > 0 ? chosen : list.slice(-2).map((t) => t.id);
+  const last = list.at(-1);
   const pick = (id: string) =>
     setChosen((was) => [...(was.length > 0 ? was : two).filter((x) => x !== id), id].slice(-2));
   return (
@@ -37,81 +41,31 @@ export default function TrialsStage() {
           None yet. Cook the card and keep it, or enter one that was cooked elsewhere.
         </p>
       )}
-      <ol className="knots" aria-label="Trials, the oldest first">
-        {list.map((t, i) => (
-          <li key={t.id}>
-            <button aria-pressed={two.includes(t.id)} onClick={() => pick(t.id)}>
-              {i + 1} · {dayOf(t.kept)}
-            </button>
-          </li>
-        ))}
-      </ol>
+      {list.length > 0 && (
+        <div className="knots-scroll">
+          <Knots trials={list} chosen={two} pick={pick} />
+        </div>
+      )}
       <div className="trial-pair">
         {two.map((id) => {
           const t = list.find((x) => x.id === id);
-          return t && <Trial key={id} trial={t} number={list.indexOf(t) + 1} />;
+          return t && <TrialPanel key={id} trial={t} number={list.indexOf(t) + 1} />;
         })}
       </div>
-      {two[0] && two[1] && <Between dish={dish.id} a={two[0]} b={two[1]} />}
+      {two[0] && two[1] && (
+        <Between dish={dish.id} a={two[0]} b={two[1]} title="What changed between the two" />
+      )}
+      {last && !last.now && (
+        <Between
+          dish={dish.id}
+          a={last.id}
+          b="now"
+          title={`What the dish has that trial ${list.length} had not`}
+        />
+      )}
       <Enter dish={dish.id} />
       <Tastings dish={dish.id} trials={list} />
     </main>
-  );
-}
-
-function Trial({ trial: t, number }: { trial: TrialView; number: number }) {
-  return (
-    <section aria-label={`Trial ${number}`}>
-      <h3>
-        Trial {number}, {dayOf(t.kept)}
-      </h3>
-      {t.words && <p>{t.words}</p>}
-      {t.different.length === 0 ? (
-        <p className="quiet">Cooked as the card had it.</p>
-      ) : (
-        <ul>
-          {t.different.map((d) => (
-            <li key={d.n}>{d.text}</li>
-          ))}
-        </ul>
-      )}
-    </section>
-  );
-}
-
-function Between({ dish, a, b }: { dish: string; a: string; b: string }) {
-  const between = useQuery({
-    queryKey: ["between", dish, a, b],
-    queryFn: () => api.between(dish, a, b),
-  });
-  if (!between.data) return null;
-  const { lines, steps, traits, say } = between.data;
-  const parts: [string, string[]][] = [
-    ["Lines", lines],
-    ["Steps", steps],
-    ["Traits, as foreseen", traits],
-    ["The tables", say],
-  ];
-  return (
-    <section className="between" aria-label="What changed between the two">
-      <h3>What changed between the two</h3>
-      {parts.every(([, list]) => list.length === 0) && (
-        <p className="quiet">Nothing on the card.</p>
-      )}
-      {parts.map(
-        ([name, list]) =>
-          list.length > 0 && (
-            <div key={name}>
-              <h4>{name}</h4>
-              <ul>
-                {list.map((text) => (
-                  <li key={text}>{text}</li>
-                ))}
-              </ul>
-            </div>
-          ),
-      )}
-    </section>
   );
 }
 
@@ -162,52 +116,16 @@ function Enter({ dish }: { dish: string }) {
 }
 
 function Tastings({ dish, trials }: { dish: string; trials: TrialView[] }) {
-  const queries = useQueryClient();
   const list = useQuery({ queryKey: ["tastings", dish], queryFn: () => api.tastings(dish) });
-  const [served, setServed] = useState<string[]>([]);
-  const [blind, setBlind] = useState(true);
   const [shown, setShown] = useState("");
-  const lay = useMutation({
-    mutationFn: () => api.makeTasting(dish, { name: "", trials: served, traits: [], open: !blind }),
-    onSuccess: (t) => {
-      void queries.invalidateQueries({ queryKey: ["tastings", dish] });
-      setShown(t.id);
-      setServed([]);
-    },
-  });
-  const things: [string, string][] = [
-    ...trials.map((t, i): [string, string] => [t.id, `trial ${i + 1}, ${dayOf(t.kept)}`]),
-    ["original", "the original, from a side pot"],
-  ];
   const open = shown || list.data?.[0]?.id;
   return (
     <section aria-label="Tastings">
       <h2>Tastings</h2>
-      <div className="lay">
-        <fieldset>
-          <legend>What is served</legend>
-          {things.map(([id, name]) => (
-            <label key={id}>
-              <input
-                type="checkbox"
-                checked={served.includes(id)}
-                onChange={(e) =>
-                  setServed(e.target.checked ? [...served, id] : served.filter((x) => x !== id))
-                }
-              />{" "}
-              {name}
-            </label>
-          ))}
-        </fieldset>
-        <label>
-          <input type="checkbox" checked={blind} onChange={(e) => setBlind(e.target.checked)} />{" "}
-          blind: tasters see letters only
-        </label>
-        <Button disabled={served.length === 0} loading={lay.isPending} onClick={() => lay.mutate()}>
-          Lay the table
-        </Button>
-        {lay.error && <ProblemNote error={lay.error} />}
-      </div>
+      <details open={list.data?.length === 0}>
+        <summary>Lay a table</summary>
+        <LayTable trials={trials} laid={setShown} />
+      </details>
       {(list.data?.length ?? 0) > 1 && (
         <p className="tables">
           {list.data?.map((t) => (
@@ -217,7 +135,8 @@ function Tastings({ dish, trials }: { dish: string; trials: TrialView[] }) {
               aria-pressed={t.id === open}
               onClick={() => setShown(t.id)}
             >
-              {dayOf(t.made)}
+              {t.triangle ? "Triangle of " : ""}
+              {t.served.map((x) => x.name.split(",")[0]).join(" and ")}
             </Button>
           ))}
         </p>

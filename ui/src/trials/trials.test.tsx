@@ -2,14 +2,17 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 
-import type { NextChange, SheetView, TastingView } from "../api/types";
+import type { NextChange, SheetView, TastingView, TrialView } from "../api/types";
 import { DishContext, type OpenDish } from "../dish/useDish";
+import { Knots } from "./Knots";
 import { Results } from "./Results";
 import { SheetForm, readSheet } from "./SheetForm";
+import { Triangle } from "./Triangle";
 
 interface Sent {
   taster: string;
   name: string;
+  odd: number;
   said: { letter: string; liking: number; traits: Record<string, number> }[];
 }
 
@@ -26,8 +29,32 @@ const next: NextChange[] = [
     ways: [
       {
         dose: { food: "smoked-paprika", form: "", grams: 2, component: 0, why: "" },
+        line: "",
+        factor: 0,
+        step: "",
+        minutes: null,
         say: "1 tsp smoked paprika more: smoke +0.6 steps",
         steps: 0.6,
+        also: [],
+      },
+      {
+        dose: null,
+        line: "l4",
+        factor: 1.25,
+        step: "",
+        minutes: null,
+        say: "A quarter more smoked tofu, 250 g instead of 200 g: smoke +0.3 steps",
+        steps: 0.3,
+        also: [],
+      },
+      {
+        dose: null,
+        line: "",
+        factor: 0,
+        step: "s2",
+        minutes: { low: 30, high: 30 },
+        say: "Simmer for 30 minutes instead of 20: smoke +0.2 steps",
+        steps: 0.2,
         also: [],
       },
     ],
@@ -59,6 +86,10 @@ const sheet: SheetView = {
   taster: "",
   said: [],
   by: "",
+  guests: [],
+  triangle: false,
+  tray: 0,
+  odd: 0,
 };
 
 it("keeps every tap, sends it, and takes it back", async () => {
@@ -144,11 +175,14 @@ it("shows what the table said, as dots and in words, beside what was foreseen", 
       },
     ],
     compared: [],
+    trays: [],
+    odd: "",
   } satisfies TastingView;
-  const decide = vi.fn();
+  const take = vi.fn();
   const open = {
     dish: { edit: 1, document: { decisions: { boosters: [] } } },
-    decide,
+    take,
+    saving: false,
   } as unknown as OpenDish;
   render(
     <QueryClientProvider client={new QueryClient()}>
@@ -167,16 +201,90 @@ it("shows what the table said, as dots and in words, beside what was foreseen", 
   screen.getByText("-0.8");
   screen.getByText(/0 no, 2 maybe, 0 yes/);
   screen.getByText(/smoke: \+0.2 \(-0.6 to \+1.0\), from 2 sheets of one trial/);
-  fireEvent.click(await screen.findByRole("button", { name: "Try this" }));
-  expect(decide).toHaveBeenCalledWith("after the tasting: more smoke", {
-    boosters: [
-      {
-        food: "smoked-paprika",
-        form: "",
-        grams: 2,
-        component: 0,
-        why: "the table wanted more smoke",
-      },
+  const again = await screen.findByRole<HTMLButtonElement>("button", {
+    name: "Try again with these",
+  });
+  expect(again.disabled).toBe(true);
+  fireEvent.click(screen.getByRole("checkbox", { name: /smoked paprika more/ }));
+  fireEvent.click(screen.getByRole("checkbox", { name: /A quarter more/ }));
+  const third = screen.getByRole<HTMLInputElement>("checkbox", { name: /Simmer for 30/ });
+  expect(third.disabled).toBe(true);
+  fireEvent.click(again);
+  expect(take).toHaveBeenCalledWith("x", {
+    take: [
+      expect.objectContaining({ trait: "smoke", side: "too-little", dose: next[0]?.ways[0]?.dose }),
+      expect.objectContaining({ trait: "smoke", side: "too-little", line: "l4", factor: 1.25 }),
     ],
   });
+});
+
+it("asks for the odd cup of a tray, and who it is, without typing", async () => {
+  const tray = { ...sheet, triangle: true, tray: 4, letters: [], names: [], traits: [] };
+  render(<SheetForm token="o" view={{ ...tray, guests: ["Guest 1", "Guest 2"] }} />);
+  screen.getByRole("heading", { name: "Cullen skink: tray 4" });
+  fireEvent.click(screen.getByRole("button", { name: "Cup 2" }));
+  fireEvent.click(screen.getByRole("button", { name: "Guest 2" }));
+  await screen.findByText(/Arrived/);
+  expect(sent.at(-1)).toMatchObject({ odd: 2, name: "Guest 2", said: [] });
+  expect(screen.queryByText(/would you have known/i)).toBeNull();
+});
+
+it("draws a branch where the cook went back, and says so", () => {
+  const trial = (id: string, after: string, branch: number): TrialView => ({
+    id,
+    kept: 0,
+    words: "",
+    different: [],
+    minutes: 0,
+    knowledge: "",
+    traits: {},
+    after,
+    branch,
+    canReturn: true,
+    now: id === "c",
+    weighed: [],
+    pictures: [],
+  });
+  const pick = vi.fn();
+  const { container } = render(
+    <Knots
+      trials={[trial("a", "", 0), trial("b", "a", 0), trial("c", "a", 1)]}
+      chosen={["b"]}
+      pick={pick}
+    />,
+  );
+  expect(container.querySelectorAll("path")).toHaveLength(2);
+  const third = screen.getByRole("button", {
+    name: /^Trial 3, .*, after trial 1, as the dish is now$/,
+  });
+  expect(third.style.top).not.toBe(screen.getByRole("button", { name: /^Trial 2/ }).style.top);
+  fireEvent.click(third);
+  expect(pick).toHaveBeenCalledWith("c");
+});
+
+it("tells of a triangle only at the end who was right", () => {
+  const view: TastingView = {
+    tasting: {
+      id: "x",
+      dish: "d",
+      name: "",
+      made: 0,
+      served: [],
+      traits: [],
+      blind: true,
+      closed: 0,
+      triangle: true,
+    },
+    sheets: [],
+    answer: { trials: [], comparisons: [], corrections: [], triangle: null },
+    said: [],
+    compared: [],
+    trays: [["trial 1", "the original", "trial 1"]],
+    odd: "",
+  };
+  const { rerender } = render(<Triangle view={view} />);
+  screen.getByText(/told when the tasting is closed/);
+  expect(screen.getAllByText("trial 1")).toHaveLength(2);
+  rerender(<Triangle view={{ ...view, odd: "8 of 9 found the odd one." }} />);
+  screen.getByText("8 of 9 found the odd one.");
 });

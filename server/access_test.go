@@ -93,7 +93,7 @@ func TestASignedOutScreenHearsNoMore(t *testing.T) {
 // who may call a route: anyone, a guest with a link, or a screen that is in. A
 // new route stands here or fails the test below.
 var who = map[string]string{
-	"DELETE /api/taught/:tasting/:letter/:trait": "screen", "POST /api/taught/:tasting/:letter/:trait": "screen", "GET /api/pictures/:id": "screen", "POST /api/pictures/:kind/:id": "screen", "DELETE /api/pictures/:id": "screen", "PUT /api/pictures/:id": "screen", "POST /api/dishes/:id/trials/:trial/return": "screen", "GET /api/dishes/:id/trials/:trial/card/:format": "screen", "POST /api/dishes/:id/variants": "screen", "POST /api/tastings/:id/next": "screen",
+	"DELETE /api/taught/:tasting/:letter/:trait": "screen", "POST /api/taught/:tasting/:letter/:trait": "screen", "GET /api/pictures/:id": "screen", "POST /api/pictures/:kind/:id": "screen", "DELETE /api/pictures/:id": "screen", "PUT /api/pictures/:id": "screen", "POST /api/dishes/:id/trials/:trial/return": "screen", "GET /api/dishes/:id/trials/:trial/card/:format": "screen", "POST /api/dishes/:id/variants": "screen", "POST /api/tastings/:id/next": "screen", "GET /api/shelf": "screen", "POST /api/shelf": "screen", "GET /api/dishes/:id/needs": "screen", "POST /api/dishes/:id/copy": "screen", "GET /api/dishes/:id/variants": "screen",
 	"GET /api/health": "anyone", "GET /api/session": "anyone", "POST /api/session": "anyone",
 	"GET /api/guest/:token": "guest", "POST /api/guest/:token/tick": "guest",
 	"POST /api/read": "screen", "POST /api/lines": "screen", "POST /api/steps": "screen", "POST /api/convert": "screen", "POST /api/adapt": "screen", "POST /api/plan": "screen", "POST /api/analyse": "screen",

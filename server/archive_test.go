@@ -31,9 +31,9 @@ type dishAnswer struct {
 func (a app) dishes() []dishAnswer {
 	a.t.Helper()
 	_, _, data := a.ask("GET", "/api/dishes", nil)
-	var list []dishAnswer
+	var list struct{ Dishes []dishAnswer }
 	require.NoError(a.t, json.Unmarshal(data, &list))
-	return list
+	return list.Dishes
 }
 
 type archiveFile struct {

@@ -22,18 +22,6 @@ func (k *Kitchen) answerDish(c fiber.Ctx, status int, d store.Dish) error {
 	return c.Status(status).JSON(k.viewDish(d))
 }
 
-func (k *Kitchen) dishes(c fiber.Ctx) error {
-	found, err := k.Store.Search(c.Context(), c.Query("q"))
-	if err != nil {
-		return err
-	}
-	list := []DishSummary{}
-	for _, d := range found {
-		list = append(list, k.summary(d))
-	}
-	return c.JSON(list)
-}
-
 // CreateRequest asks for a new dish from the text of a recipe.
 type CreateRequest struct {
 	Text     string         `json:"text"`
@@ -64,6 +52,9 @@ func (k *Kitchen) createDish(c fiber.Ctx) error {
 	}
 	if lines == 0 {
 		return unprocessable("No list of ingredients was found in this text. A recipe needs one line for each ingredient, such as “500 g potatoes”; the text is still in the field.", fieldError{"text", "holds no ingredient list"})
+	}
+	if r.Country == "" {
+		r.Country = k.Core().Larder.CountryIn(r.Place)
 	}
 	doc := store.Document{Name: first(r.Name, d.Name, "Untitled dish"), Place: r.Place, Country: r.Country, Source: r.Text, Original: d,
 		Decisions: swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: []string{}, Swaps: map[string]string{}, Boosters: []swap.Dose{}}}
@@ -121,6 +112,12 @@ type SaveRequest struct {
 	Country   *string         `json:"country,omitempty"`
 	Original  *recipe.Dish    `json:"original,omitempty"`
 	Decisions *swap.Decisions `json:"decisions,omitempty"`
+	// From, Labels, Notes, Disputed and Settled are what the cook says of the dish.
+	From     *string           `json:"from,omitempty"`
+	Labels   *[]string         `json:"labels,omitempty" jsonschema:"nullable"`
+	Notes    map[string]string `json:"notes,omitempty"`
+	Disputed *[]store.Disputed `json:"disputed,omitempty" jsonschema:"nullable"`
+	Settled  *bool             `json:"settled,omitempty"`
 }
 
 // ifMatch reads the edit that the caller's copy of the dish has.
@@ -174,6 +171,9 @@ func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
 	}
 	if r.Country != nil {
 		doc.Country = *r.Country
+	}
+	if err := r.say(doc); err != nil {
+		return err
 	}
 	if r.Original != nil {
 		if err := k.checkOriginal(*r.Original); err != nil {

@@ -38,22 +38,6 @@ type Fault struct {
 	Text string `json:"text"`
 }
 
-// DishSummary is a dish as a list shows it.
-type DishSummary struct {
-	ID      string          `json:"id"`
-	Name    string          `json:"name"`
-	Place   string          `json:"place"`
-	Country string          `json:"country"`
-	Changed time.Time       `json:"changed"`
-	Tally   character.Tally `json:"tally"`
-	Open    int             `json:"open"`
-	Swaps   int             `json:"swaps"`
-	// Threads are the traits for the emblem: steps by trait.
-	Threads []ThreadMark `json:"threads"`
-	// Fault says what is wrong with it, empty where nothing is.
-	Fault string `json:"fault"`
-}
-
 // ThreadMark is one thread of a dish's emblem.
 type ThreadMark struct {
 	Trait   string            `json:"trait"`
@@ -111,29 +95,4 @@ func (k *Kitchen) viewDish(d store.Dish) DishView {
 		return nil
 	})
 	return v
-}
-
-// summary computes a dish as a list shows it.
-func (k *Kitchen) summary(d store.Dish) DishSummary {
-	s := DishSummary{ID: d.ID, Name: d.Document.Name, Place: d.Document.Place, Country: d.Document.Country, Changed: d.Changed, Threads: []ThreadMark{}, Fault: d.Damage}
-	if d.Damage != "" {
-		s.Name = "A dish that cannot be read"
-		return s
-	}
-	fault := guarded(d.ID, "summary", func() error {
-		k.Core().Reader.Complete(&d.Document.Original)
-		a, err := k.Core().Book.Apply(d.Document.Original, d.Document.Placed(), false)
-		if err != nil {
-			return err
-		}
-		s.Tally, s.Open, s.Swaps = a.Tally, len(a.Unresolved), len(a.Swaps)
-		for _, t := range a.Traits {
-			s.Threads = append(s.Threads, ThreadMark{t.Trait, t.Verdict, t.Steps})
-		}
-		return nil
-	})
-	if fault != nil {
-		s.Fault = fault.Text
-	}
-	return s
 }

@@ -109,7 +109,7 @@ func TestOneDamagedDishIsOneDamagedDish(t *testing.T) {
 	keep(t, k, strings.ReplaceAll(leekSoup, "Leek soup", "Second soup"))
 	db, err := sql.Open("sqlite", filepath.Join(folder, "kitchen.db"))
 	require.NoError(t, err)
-	for _, statement := range []string{`DROP TRIGGER revisions_are_kept`, `UPDATE revisions SET body = substr(body, 1, 200) WHERE dish = '` + d.ID + `'`} {
+	for _, statement := range []string{`DROP TRIGGER revisions_are_kept`, `UPDATE revisions SET body = substr(body, 1, 200) WHERE dish = '` + d.ID + `'`, `UPDATE shelf SET stamp = 'older'`} {
 		_, err = db.Exec(statement)
 		require.NoError(t, err)
 	}
@@ -117,10 +117,15 @@ func TestOneDamagedDishIsOneDamagedDish(t *testing.T) {
 
 	status, body := ask(t, app, "GET", "/api/dishes", "")
 	require.Equal(t, 200, status)
-	var list []DishSummary
+	var list ShelfView
 	require.NoError(t, json.Unmarshal([]byte(body), &list))
-	require.Len(t, list, 2)
-	for _, s := range list {
+	require.True(t, list.Dishes[0].Stale && list.Dishes[1].Stale, "worked out with other knowledge")
+	require.NoError(t, k.WorkShelf(t.Context()))
+	_, body = ask(t, app, "GET", "/api/dishes", "")
+	require.NoError(t, json.Unmarshal([]byte(body), &list))
+	require.Len(t, list.Dishes, 2)
+	for _, s := range list.Dishes {
+		require.False(t, s.Stale)
 		require.Equal(t, s.ID == d.ID, s.Fault != "", s.Name)
 	}
 	status, body = ask(t, app, "GET", "/api/dishes/"+d.ID, "")

@@ -10,6 +10,8 @@ import (
 	"slices"
 	"strings"
 	"time"
+
+	"yembra/store"
 )
 
 // How long backups are kept: the last of each of so many days, weeks and months.
@@ -57,8 +59,8 @@ func (k *Kitchen) backupWhenDue(ctx context.Context, folder string, now time.Tim
 	if n := len(have); n > 0 && now.Sub(have[n-1]) < backupEvery && !have[n-1].After(now) {
 		return nil
 	}
-	dishes, err := k.Store.Dishes(ctx)
-	if err != nil || len(dishes) == 0 {
+	_, dishes, err := k.Store.Shelf(ctx, store.Wanted{Most: 1})
+	if err != nil || dishes == 0 {
 		return err // there is nothing yet that could be lost
 	}
 	if err := os.MkdirAll(folder, 0o700); err != nil {

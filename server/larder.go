@@ -3,6 +3,8 @@ package server
 import (
 	"cmp"
 	"context"
+	"crypto/sha256"
+	"encoding/hex"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -65,11 +67,33 @@ func (k *Kitchen) Refresh(ctx context.Context) error {
 		core.Plain = coreOf(plain)
 	}
 	core.Unfit, core.Learned, core.Tasted = unfit, learned, taught
+	if core.Stamp, err = stampOf(entries, learned, taught); err != nil {
+		return err
+	}
+	for _, c := range []*Core{core.Foretold, core.Plain} {
+		if c.Stamp == "" {
+			c.Stamp = core.Stamp
+		}
+	}
 	k.core.Store(core)
 	if k.pinned != nil {
 		k.pinned = core
 	}
+	k.shelf.kick()
 	return nil
+}
+
+// stampOf names what a kitchen's own foods and what it has learned make of figures.
+func stampOf(parts ...any) (string, error) {
+	sum := sha256.New()
+	for _, p := range parts {
+		body, err := json.Marshal(p)
+		if err != nil {
+			return "", fmt.Errorf("name what the kitchen has said: %w", err)
+		}
+		_, _ = sum.Write(body) // never fails
+	}
+	return hex.EncodeToString(sum.Sum(nil)[:8]), nil
 }
 
 // ownFoods are the foods that the cook has corrected or added, and what of them
@@ -203,17 +227,12 @@ func (k *Kitchen) viewFood(ctx context.Context, f *larder.Food) (FoodView, error
 // uses lists where a food is used: dishes first, then swaps and boosters.
 func (k *Kitchen) uses(ctx context.Context, id string) ([]FoodUse, error) {
 	uses := []FoodUse{}
-	dishes, err := k.Store.Dishes(ctx)
+	dishes, _, err := k.Store.Shelf(ctx, store.Wanted{Uses: id, Sort: store.ByName, Most: mostPage})
 	if err != nil {
 		return nil, err
 	}
 	for _, d := range dishes {
-		for _, c := range d.Document.Original.Components {
-			if slices.ContainsFunc(c.Lines, lineHolds(id)) {
-				uses = append(uses, FoodUse{"dish", d.ID, d.Document.Name})
-				break
-			}
-		}
+		uses = append(uses, FoodUse{"dish", d.ID, d.Name})
 	}
 	for _, s := range k.Core().Larder.Swaps() {
 		if slices.ContainsFunc(s.Formula, func(p larder.Part) bool { return p.Food == id }) {

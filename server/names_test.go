@@ -32,11 +32,11 @@ func openOld(t *testing.T) (app, server.DishView) {
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, k.Store.Close()) })
 	a := app{t, server.New(k, server.Pages{}), k}
-	var list []server.DishSummary
+	var list server.ShelfView
 	_, _, body := a.ask("GET", "/api/dishes", nil)
 	require.NoError(t, json.Unmarshal(body, &list))
-	require.Len(t, list, 1)
-	return a, a.view("GET", "/api/dishes/"+list[0].ID, nil, "")
+	require.Len(t, list.Dishes, 1)
+	return a, a.view("GET", "/api/dishes/"+list.Dishes[0].ID, nil, "")
 }
 
 func (a app) view(method, path string, body any, match string) server.DishView {

@@ -42,6 +42,7 @@ type Kitchen struct {
 	// archives are the turns of those that go out or come in.
 	archives chan struct{}
 	hearth   *hearth
+	shelf    *shelfWork
 	// access guards it where other machines can reach it; nil where they cannot.
 	access *Access
 }
@@ -57,21 +58,36 @@ type Core struct {
 	// Learned is what the kitchen's own weighings say, Tasted what its tables do.
 	Learned []stove.Factor
 	Tasted  []tasting.Learned
+	// Stamp names what the kitchen has said of foods and learned; schools are the rules
+	// of each school alone.
+	Stamp   string
+	schools []school
 	// Foretold is the same without what tables have taught, Plain without anything
 	// that the kitchen has learned.
 	Foretold, Plain *Core
+}
+
+// school is a school's rules by its name.
+type school struct {
+	name  string
+	rules swap.Rules
 }
 
 func coreOf(l *larder.Larder) *Core {
 	r, b := flow.NewReader(l), swap.NewBook(l)
 	c := &Core{Larder: l, Reader: r, Book: b, Carrier: method.NewCarrier(b, r)}
 	c.Foretold, c.Plain = c, c
+	for _, p := range l.Presets() {
+		if rules, err := swap.NewRules(l, swap.HouseRules{Preset: p.ID}); err == nil {
+			c.schools = append(c.schools, school{p.Name, rules})
+		}
+	}
 	return c
 }
 
 // NewKitchen returns a kitchen over the larder, as yet without a store.
 func NewKitchen(l *larder.Larder) *Kitchen {
-	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, archives: make(chan struct{}, mostArchives), hearth: newHearth()}
+	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, archives: make(chan struct{}, mostArchives), hearth: newHearth(), shelf: newShelfWork()}
 	k.core.Store(coreOf(l))
 	return k
 }
@@ -110,7 +126,8 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	app.Use(bounded)
 	app.Use(compress.New(compress.Config{Next: func(c fiber.Ctx) bool { return c.Path() == streamPath }}))
 	if k.Store != nil {
-		k.Store.OnKept(k.hearth.kept)
+		k.Store.OnKept(k.kept)
+		k.Store.Summarise(k.summarise)
 	}
 	api := app.Group("/api", fresh, k.signedIn)
 	type handler = func(*Kitchen, fiber.Ctx) error
@@ -197,6 +214,11 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	post("/guest/:token/sheet", (*Kitchen).fillSheet)
 	get("/rules", (*Kitchen).rules)
 	get("/dishes", (*Kitchen).dishes)
+	get("/shelf", (*Kitchen).facets)
+	post("/shelf", (*Kitchen).shelveMany)
+	get("/dishes/:id/needs", (*Kitchen).needs)
+	post("/dishes/:id/copy", (*Kitchen).copyDish)
+	get("/dishes/:id/variants", (*Kitchen).variants)
 	post("/dishes", (*Kitchen).createDish)
 	get("/dishes/:id", (*Kitchen).dish)
 	get("/dishes/:id/original/:format", (*Kitchen).exportOriginal)

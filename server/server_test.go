@@ -212,7 +212,7 @@ func TestADishIsMadeChangedAndUndone(t *testing.T) {
 	require.Empty(t, into[server.DishView](t, body).Adaptation.Swaps)
 
 	_, _, body = a.ask("GET", "/api/dishes?q=haddo", nil)
-	require.Len(t, into[[]server.DishSummary](t, body), 1)
+	require.Len(t, into[server.ShelfView](t, body).Dishes, 1)
 	status, _, body = a.ask("POST", path+"/proposals", nil)
 	require.Equal(t, 200, status)
 	require.Len(t, into[[]server.Proposal](t, body), 4)

@@ -31,6 +31,8 @@ type Settings struct {
 	// Prices are the kitchen's own, per kilogram by food or "aisle:NAME";
 	// where it has none the shipped, made-up list counts.
 	Prices map[string]float64 `json:"prices"`
+	// House are the foods that are in the house.
+	House []string `json:"house,omitempty"`
 	// Version is that of the settings, 0 where nothing has been said; Unfit are
 	// foods of the kitchen's own that do not fit and are left out. Both are told
 	// and not kept.
@@ -50,6 +52,7 @@ const (
 	mostDinerName   = 60
 	mostExclusions  = 40
 	mostPrice       = 100_000
+	mostHouse       = 2000
 	settingsKey     = "settings"
 	presetOfMeasure = measure.Metric
 )
@@ -158,6 +161,9 @@ func checkSettings(l *larder.Larder, s *Settings) error {
 				return unprocessable(fmt.Sprintf("Nothing here leaves out “%s”.", what), fieldError{fmt.Sprintf("diners[%d].cannotEat[%d]", i, j), "is no allergen and no switch of the house rules"})
 			}
 		}
+	}
+	if len(s.House) > mostHouse {
+		return unprocessable("That is more than a house holds.", fieldError{"house", fmt.Sprintf("may be %d foods", mostHouse)})
 	}
 	rules, err := swap.NewRules(l, s.HouseRules)
 	if err != nil {

@@ -23,6 +23,9 @@ type History struct {
 	Edit      int64      `json:"edit"`
 	Revision  int64      `json:"revision"`
 	Revisions []Revision `json:"revisions"`
+	// Away and Gone are when it was put away, or taken away for good.
+	Away string `json:"away,omitempty"`
+	Gone string `json:"gone,omitempty"`
 }
 
 // Revision is one state of a dish; its body is the document as it was written,
@@ -128,9 +131,9 @@ func (s *Store) Export(ctx context.Context, take Taker) error {
 		return err
 	}
 	var dishes []History
-	err = each(ctx, tx, `SELECT id, created, changed, edit, revision FROM dishes ORDER BY id`, func(scan func(...any) error) error {
+	err = each(ctx, tx, `SELECT id, created, changed, edit, revision, away, gone FROM dishes ORDER BY id`, func(scan func(...any) error) error {
 		h := History{Revisions: []Revision{}}
-		err := scan(&h.ID, &h.Created, &h.Changed, &h.Edit, &h.Revision)
+		err := scan(&h.ID, &h.Created, &h.Changed, &h.Edit, &h.Revision, &h.Away, &h.Gone)
 		dishes = append(dishes, h)
 		return err
 	})
@@ -320,7 +323,7 @@ func (s *Store) restoreDish(ctx context.Context, tx *sql.Tx, h History, done *Re
 	switch {
 	case len(have) == 0:
 		done.Added++
-		if _, err := tx.ExecContext(ctx, `INSERT INTO dishes (id, created, changed, edit, revision) VALUES (?, ?, ?, ?, ?)`, h.ID, h.Created, h.Changed, h.Edit, h.Revision); err != nil {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO dishes (id, created, changed, edit, revision, away, gone) VALUES (?, ?, ?, ?, ?, ?, ?)`, h.ID, h.Created, h.Changed, h.Edit, h.Revision, h.Away, h.Gone); err != nil {
 			return fmt.Errorf("restore dish %s: %w", h.ID, err)
 		}
 	case !slices.EqualFunc(have[:shared], h.Revisions[:shared], same):
@@ -330,7 +333,7 @@ func (s *Store) restoreDish(ctx context.Context, tx *sql.Tx, h History, done *Re
 			return fmt.Errorf("make an id: %w", err)
 		}
 		have, h.ID = nil, id.String()
-		if _, err := tx.ExecContext(ctx, `INSERT INTO dishes (id, created, changed, edit, revision) VALUES (?, ?, ?, ?, ?)`, h.ID, h.Created, h.Changed, h.Edit, h.Revision); err != nil {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO dishes (id, created, changed, edit, revision, away, gone) VALUES (?, ?, ?, ?, ?, ?, ?)`, h.ID, h.Created, h.Changed, h.Edit, h.Revision, h.Away, h.Gone); err != nil {
 			return fmt.Errorf("restore dish %s: %w", h.ID, err)
 		}
 	case len(have) >= len(h.Revisions):
@@ -355,7 +358,12 @@ func (s *Store) restoreDish(ctx context.Context, tx *sql.Tx, h History, done *Re
 		if err := json.Unmarshal(r.Body, &doc); err != nil {
 			return fmt.Errorf("decode dish %s: %w", h.ID, err)
 		}
-		return index(ctx, tx, h.ID, doc)
+		// Thousands may come in; what the shelf shows of them is worked out afterwards.
+		if _, err := shelveNamed(ctx, tx, h.ID, doc); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `UPDATE shelf SET away = (SELECT away <> '' FROM dishes WHERE id = dish), gone = (SELECT gone <> '' FROM dishes WHERE id = dish) WHERE dish = ?`, h.ID)
+		return err
 	}
 	return fmt.Errorf("restore dish %s: its current revision is missing", h.ID)
 }

@@ -6,9 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"strings"
 	"time"
-	"unicode"
 
 	"github.com/google/uuid"
 
@@ -36,6 +34,24 @@ type Document struct {
 	Base *Base `json:"base,omitempty" jsonschema:"nullable"`
 	// Variant tells that it is another school of a dish.
 	Variant *Variant `json:"variant,omitempty" jsonschema:"nullable"`
+	// From says whose recipe it was; Labels are the cook's own.
+	From   string   `json:"from,omitempty"`
+	Labels []string `json:"labels,omitempty"`
+	// Notes are the cook's words on the dish, under "", and on lines and steps by their
+	// lasting names.
+	Notes map[string]string `json:"notes,omitempty"`
+	// Disputed are points on which cooks of the dish disagree, and what was chosen here.
+	Disputed []Disputed `json:"disputed,omitempty"`
+	// Settled tells that nothing more is to be changed.
+	Settled bool `json:"settled,omitempty"`
+}
+
+// Disputed is a point on which cooks disagree: what is asked, what this kitchen chose,
+// and why.
+type Disputed struct {
+	Point  string `json:"point"`
+	Chosen string `json:"chosen"`
+	Why    string `json:"why"`
 }
 
 // Base is a trial gone back to, and when.
@@ -92,10 +108,12 @@ type Dish struct {
 	Revision int64
 	What     string
 	// Screen is the one that made this revision.
-	Screen   string
-	CanUndo  bool
-	CanRedo  bool
-	Document Document
+	Screen  string
+	CanUndo bool
+	CanRedo bool
+	// Away tells that it was put away, Gone that it was taken away for good.
+	Away, Gone bool
+	Document   Document
 	// Damage says why the document cannot be read; empty where it can.
 	Damage string
 }
@@ -124,7 +142,7 @@ func (s *Store) Create(ctx context.Context, doc Document) (Dish, error) {
 		if err := s.revise(ctx, tx, id.String(), 1, nil, "read the recipe", doc); err != nil {
 			return err
 		}
-		return index(ctx, tx, id.String(), doc)
+		return s.shelve(ctx, tx, id.String(), doc)
 	})
 	if err != nil {
 		return Dish{}, err
@@ -148,31 +166,15 @@ func (s *Store) revise(ctx context.Context, tx *sql.Tx, id string, number int64,
 	return nil
 }
 
-func index(ctx context.Context, tx *sql.Tx, id string, doc Document) error {
-	if _, err := tx.ExecContext(ctx, `DELETE FROM dish_search WHERE dish = ?`, id); err != nil {
-		return fmt.Errorf("index dish: %w", err)
-	}
-	var words []string
-	for _, c := range doc.Original.Components {
-		for _, l := range c.Lines {
-			words = append(words, l.Text)
-		}
-	}
-	if _, err := tx.ExecContext(ctx, `INSERT INTO dish_search (dish, name, place, body) VALUES (?, ?, ?, ?)`, id, doc.Name, doc.Place, strings.Join(words, "\n")); err != nil {
-		return fmt.Errorf("index dish: %w", err)
-	}
-	return nil
-}
-
 const selectDish = `SELECT d.id, d.created, d.changed, d.edit, d.revision, r.what, r.body, r.parent IS NOT NULL,
   EXISTS (SELECT 1 FROM revisions c WHERE c.dish = d.id AND c.parent = d.revision)
-  , r.screen
+  , r.screen, d.away <> '', d.gone <> ''
   FROM dishes d JOIN revisions r ON r.dish = d.id AND r.number = d.revision`
 
 func scan(row interface{ Scan(...any) error }) (Dish, error) {
 	var d Dish
 	var created, changed, body string
-	if err := row.Scan(&d.ID, &created, &changed, &d.Edit, &d.Revision, &d.What, &body, &d.CanUndo, &d.CanRedo, &d.Screen); err != nil {
+	if err := row.Scan(&d.ID, &created, &changed, &d.Edit, &d.Revision, &d.What, &body, &d.CanUndo, &d.CanRedo, &d.Screen, &d.Away, &d.Gone); err != nil {
 		return Dish{}, err
 	}
 	var err1, err2 error
@@ -186,9 +188,9 @@ func scan(row interface{ Scan(...any) error }) (Dish, error) {
 	return d, nil
 }
 
-// Dish returns a dish at its current revision.
+// Dish returns a dish at its current revision; one that was taken away is not there.
 func (s *Store) Dish(ctx context.Context, id string) (Dish, error) {
-	d, err := scan(s.read.QueryRowContext(ctx, selectDish+` WHERE d.id = ?`, id))
+	d, err := scan(s.read.QueryRowContext(ctx, selectDish+` WHERE d.id = ? AND d.gone = ''`, id))
 	if errors.Is(err, sql.ErrNoRows) {
 		return Dish{}, ErrNotFound
 	}
@@ -216,29 +218,10 @@ func (s *Store) RevisionOf(ctx context.Context, id string, number int64) (Docume
 	return doc, nil
 }
 
-// Dishes lists all dishes, the last changed first.
+// Dishes lists all dishes but those that were taken away, the last changed first.
 func (s *Store) Dishes(ctx context.Context) ([]Dish, error) {
-	return s.query(ctx, selectDish+` ORDER BY d.changed DESC, d.id`)
+	return s.query(ctx, selectDish+` WHERE d.gone = '' ORDER BY d.changed DESC, d.id`)
 }
-
-// Search finds dishes by words of their name, place or ingredients; each word
-// may be the beginning of one.
-func (s *Store) Search(ctx context.Context, text string) ([]Dish, error) {
-	var terms []string
-	for _, w := range strings.FieldsFunc(text, func(r rune) bool { return unicode.IsSpace(r) || unicode.IsControl(r) }) {
-		if len(terms) == mostTerms {
-			break
-		}
-		terms = append(terms, `"`+strings.ReplaceAll(w, `"`, `""`)+`"*`)
-	}
-	if terms == nil {
-		return s.Dishes(ctx)
-	}
-	return s.query(ctx, selectDish+` JOIN dish_search f ON f.dish = d.id WHERE dish_search MATCH ? ORDER BY rank`, strings.Join(terms, " "))
-}
-
-// mostTerms is how many words of a search count.
-const mostTerms = 20
 
 func (s *Store) query(ctx context.Context, query string, args ...any) ([]Dish, error) {
 	rows, err := s.read.QueryContext(ctx, query, args...)
@@ -260,15 +243,15 @@ func (s *Store) query(ctx context.Context, query string, args ...any) ([]Dish, e
 // Save writes a new revision of a dish that the caller read at the given edit.
 // It returns ErrChanged when somebody else was faster.
 func (s *Store) Save(ctx context.Context, id string, edit int64, what string, doc Document) (Dish, error) {
-	err := s.change(ctx, id, edit, func(tx *sql.Tx, current int64) (int64, error) {
+	err := s.change(ctx, id, edit, func(tx *sql.Tx, current int64) (int64, Document, error) {
 		var last int64
 		if err := tx.QueryRowContext(ctx, `SELECT max(number) FROM revisions WHERE dish = ?`, id).Scan(&last); err != nil {
-			return 0, fmt.Errorf("number the revision: %w", err)
+			return 0, doc, fmt.Errorf("number the revision: %w", err)
 		}
 		if err := s.revise(ctx, tx, id, last+1, &current, what, doc); err != nil {
-			return 0, err
+			return 0, doc, err
 		}
-		return last + 1, index(ctx, tx, id, doc)
+		return last + 1, doc, nil
 	})
 	if err != nil {
 		return Dish{}, err
@@ -278,7 +261,7 @@ func (s *Store) Save(ctx context.Context, id string, edit int64, what string, do
 
 // change moves a dish to the revision that work returns, if it is still at
 // the given edit.
-func (s *Store) change(ctx context.Context, id string, edit int64, work func(*sql.Tx, int64) (int64, error)) error {
+func (s *Store) change(ctx context.Context, id string, edit int64, work func(*sql.Tx, int64) (int64, Document, error)) error {
 	err := s.inTx(ctx, func(tx *sql.Tx) error {
 		var have, current int64
 		err := tx.QueryRowContext(ctx, `SELECT edit, revision FROM dishes WHERE id = ?`, id).Scan(&have, &current)
@@ -290,14 +273,14 @@ func (s *Store) change(ctx context.Context, id string, edit int64, work func(*sq
 		case have != edit:
 			return ErrChanged
 		}
-		next, err := work(tx, current)
+		next, doc, err := work(tx, current)
 		if err != nil {
 			return err
 		}
 		if _, err := tx.ExecContext(ctx, `UPDATE dishes SET edit = edit + 1, revision = ?, changed = ? WHERE id = ?`, next, s.stamp(), id); err != nil {
 			return fmt.Errorf("move dish: %w", err)
 		}
-		return nil
+		return s.shelve(ctx, tx, id, doc)
 	})
 	if err == nil {
 		s.tell(DishKept, id)
@@ -317,23 +300,23 @@ func (s *Store) Redo(ctx context.Context, id string, edit int64) (Dish, error) {
 }
 
 func (s *Store) step(ctx context.Context, id string, edit int64, query string) (Dish, error) {
-	err := s.change(ctx, id, edit, func(tx *sql.Tx, current int64) (int64, error) {
+	err := s.change(ctx, id, edit, func(tx *sql.Tx, current int64) (int64, Document, error) {
 		var next sql.NullInt64
+		var doc Document
 		if err := tx.QueryRowContext(ctx, query, id, current).Scan(&next); err != nil {
-			return 0, fmt.Errorf("find the revision: %w", err)
+			return 0, doc, fmt.Errorf("find the revision: %w", err)
 		}
 		if !next.Valid {
-			return 0, ErrNothing
+			return 0, doc, ErrNothing
 		}
 		var body string
-		var doc Document
 		if err := tx.QueryRowContext(ctx, `SELECT body FROM revisions WHERE dish = ? AND number = ?`, id, next.Int64).Scan(&body); err != nil {
-			return 0, fmt.Errorf("read the revision: %w", err)
+			return 0, doc, fmt.Errorf("read the revision: %w", err)
 		}
 		if err := json.Unmarshal([]byte(body), &doc); err != nil {
-			return 0, fmt.Errorf("decode the revision: %w", err)
+			return 0, doc, fmt.Errorf("decode the revision: %w", err)
 		}
-		return next.Int64, index(ctx, tx, id, doc)
+		return next.Int64, doc, nil
 	})
 	if err != nil {
 		return Dish{}, err

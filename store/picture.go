@@ -89,3 +89,13 @@ func (s *Store) TakePicture(ctx context.Context, id string, gone bool) error {
 	s.tell(PictureKept, id)
 	return nil
 }
+
+// FirstPictures are the first picture of each thing of a kind, by its id.
+func (s *Store) FirstPictures(ctx context.Context, kind string) (map[string]string, error) {
+	list, err := pictures(ctx, s.read, ` WHERE kind = ? AND gone = 0 ORDER BY made DESC, id DESC`, kind)
+	out := map[string]string{}
+	for _, p := range list {
+		out[p.About] = p.ID
+	}
+	return out, err
+}

@@ -30,6 +30,8 @@ type Store struct {
 	now   func() time.Time
 	// told hears of everything that is kept, once it is.
 	told func(kind, key string)
+	// summarise works out what a shelf shows of a dish.
+	summarise func(Dish) Summary
 }
 
 // OnKept has a function hear of everything that is kept: its kind and key. It is

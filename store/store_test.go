@@ -122,9 +122,10 @@ func TestSearch(t *testing.T) {
 		require.NoError(t, err)
 	}
 	for query, want := range map[string]int{"pho": 1, "gou": 1, "potat": 3, "nothing": 0, "": 3, `"quoted OR (`: 0, "gou pier": 0} {
-		found, err := s.Search(ctx, query)
+		found, all, err := s.Shelf(ctx, store.Wanted{Words: query, Most: 10})
 		require.NoError(t, err, query)
 		require.Len(t, found, want, query)
+		require.Equal(t, want, all)
 	}
 }
 
@@ -246,7 +247,7 @@ func TestEverythingGoesOutAndInByteByByte(t *testing.T) {
 	again, rows := everything(t, other)
 	require.Equal(t, dishes, again)
 	require.Equal(t, entries, rows)
-	found, err := other.Search(ctx, "phở")
+	found, _, err := other.Shelf(ctx, store.Wanted{Words: "phở", Most: 10})
 	require.NoError(t, err)
 	require.Len(t, found, 1, "what came in can be searched")
 

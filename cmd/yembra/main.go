@@ -262,6 +262,7 @@ func serve(s serving) error {
 	app := server.New(k, server.Pages{Files: files})
 	var keeping sync.WaitGroup
 	keeping.Go(func() { k.MindStove(ctx) })
+	keeping.Go(func() { k.MindShelf(ctx) })
 	if s.backups != "" {
 		keeping.Go(func() { k.KeepBackups(ctx, s.backups, time.Now) })
 	}

@@ -1,0 +1,332 @@
+package server
+
+import (
+	"cmp"
+	"context"
+	"encoding/json"
+	"fmt"
+	"log/slog"
+	"maps"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/core/balance"
+	"yembra/core/character"
+	"yembra/core/larder"
+	"yembra/core/swap"
+	"yembra/store"
+)
+
+// DishSummary is a dish as the shelf shows it.
+type DishSummary struct {
+	ID      string `json:"id"`
+	Name    string `json:"name"`
+	Place   string `json:"place"`
+	Country string `json:"country"`
+	Region  string `json:"region"`
+	// State is how far it has come: original, adapting, decided, tried or settled.
+	State   string    `json:"state"`
+	Changed time.Time `json:"changed"`
+	Open    int       `json:"open"`
+	Swaps   int       `json:"swaps"`
+	Trials  int       `json:"trials"`
+	// Liking is the mean of all tables from 1 to 9, null where none has said.
+	Liking    *float64 `json:"liking" jsonschema:"nullable"`
+	Labels    []string `json:"labels"`
+	Allergens []string `json:"allergens"`
+	Family    string   `json:"family"`
+	Variant   string   `json:"variant"`
+	// Picture is the id of one of its plate, empty for none.
+	Picture string `json:"picture"`
+	// Missing are the foods it needs that are not in the house; it is told where that
+	// was asked for.
+	Missing []string `json:"missing"`
+	// Stale tells that the knowledge has changed since this was worked out, and that it
+	// is being worked out anew.
+	Stale bool `json:"stale"`
+	Away  bool `json:"away"`
+	Worked
+}
+
+// Worked is the part of a summary that is computed from the dish.
+type Worked struct {
+	Tally character.Tally `json:"tally"`
+	// Threads are the traits for the emblem: steps by trait.
+	Threads []ThreadMark `json:"threads"`
+	// Fault says what is wrong with it, empty where nothing is.
+	Fault string `json:"fault"`
+}
+
+// ShelfView is a page of the shelf.
+type ShelfView struct {
+	Dishes []DishSummary `json:"dishes"`
+	// All is how many dishes there are, of which this page begins with number From.
+	All  int `json:"all"`
+	From int `json:"from"`
+	// Stale is how many of the whole shelf are still being worked out anew.
+	Stale int `json:"stale"`
+}
+
+// ShelfFacets are what the shelf can be narrowed down by.
+type ShelfFacets struct {
+	// Countries and Regions count dishes by their state.
+	Countries map[string]map[string]int `json:"countries"`
+	Regions   map[string]map[string]int `json:"regions"`
+	Labels    []string                  `json:"labels"`
+	Eaters    []string                  `json:"eaters"`
+	Rules     []string                  `json:"rules"`
+	Allergens []string                  `json:"allergens"`
+}
+
+// Pages of the shelf.
+const (
+	usualPage = 60
+	mostPage  = 200
+	mostFrom  = 1_000_000
+)
+
+// states are how far a dish has come, in order.
+var states = []string{"original", "adapting", "decided", "tried", "settled"}
+
+// stamp names the knowledge that summaries are worked out with now.
+func (k *Kitchen) stamp() string { return k.Knowledge + "/" + k.Core().Stamp }
+
+// summarise works out what the shelf shows of a dish.
+func (k *Kitchen) summarise(d store.Dish) store.Summary {
+	core := k.Core()
+	m := store.Summary{Stamp: k.stamp(), Region: core.Larder.RegionOf(d.Document.Country)}
+	w := Worked{Threads: []ThreadMark{}, Fault: d.Damage}
+	if d.Damage == "" {
+		fault := guarded(d.ID, "summary", func() error { return core.summarise(&d.Document, &m, &w) })
+		if fault != nil {
+			w.Fault = fault.Text
+		}
+	}
+	body, err := json.Marshal(w)
+	if err != nil {
+		slog.Error("what the shelf shows of a dish cannot be written", "dish", d.ID, "cause", err)
+		body = []byte("{}")
+	}
+	m.Body = body
+	return m
+}
+
+func (c *Core) summarise(doc *store.Document, m *store.Summary, w *Worked) error {
+	c.Reader.Complete(&doc.Original)
+	dec := doc.Placed()
+	original, adapted, a, err := c.Book.Dishes(doc.Original, dec)
+	if err != nil {
+		return err
+	}
+	w.Tally, m.Open, m.Swaps = a.Tally, len(a.Unresolved), len(a.Swaps)
+	for _, t := range a.Traits {
+		w.Threads = append(w.Threads, ThreadMark{t.Trait, t.Verdict, t.Steps})
+	}
+	sheet := balance.Of(c.Larder, original, adapted)
+	m.Allergens = slices.Sorted(slices.Values(slices.Concat(sheet.Allergens.Come, sheet.Allergens.Both)))
+	uses, needs := map[string]bool{}, map[string]bool{}
+	for _, part := range doc.Original.Components {
+		for i := range part.Lines {
+			if id := part.Lines[i].FoodID(); id != "" {
+				uses[id] = true
+			}
+		}
+	}
+	for _, part := range a.Components {
+		for i := range part.Lines {
+			if l := &part.Lines[i]; l.FoodID() != "" && l.Change != swap.Dropped {
+				needs[l.FoodID()] = true
+			}
+		}
+	}
+	m.Uses, m.Needs = slices.Sorted(maps.Keys(uses)), slices.Sorted(maps.Keys(needs))
+	if m.Open > 0 { // nobody knows yet what will stand there
+		return nil
+	}
+	breaks := func(of func(*larder.Food) bool) bool {
+		return slices.ContainsFunc(m.Needs, func(id string) bool { f := c.Larder.Food(id); return f != nil && of(f) })
+	}
+	for _, s := range c.Larder.Switches() {
+		if ofFoods(&s) && !breaks(s.Breaks) {
+			m.Rules = append(m.Rules, s.Rule)
+		}
+	}
+	for _, x := range c.schools {
+		if !breaks(func(f *larder.Food) bool { return x.rules.Breaks(f) != "" }) {
+			m.Rules = append(m.Rules, x.name)
+		}
+	}
+	return nil
+}
+
+// ofFoods tells whether a switch can be told by the foods of a dish alone, whatever is
+// done with them.
+func ofFoods(s *larder.Switch) bool {
+	return len(s.Bars) > 0 && !s.Raw && len(s.Kit)+len(s.Techniques)+len(s.Uses) == 0 && s.Heat == ""
+}
+
+// viewed is a dish of the shelf as it is shown.
+func viewed(x store.Shelved) DishSummary {
+	v := DishSummary{
+		ID: x.ID, Name: x.Name, Place: x.Place, Country: x.Country, Region: x.Region, State: x.State, Open: x.Open, Swaps: x.Swaps, Trials: x.Trials, Liking: x.Liking, Labels: x.Labels,
+		Allergens: x.Allergens, Family: x.Family, Variant: x.Variant, Picture: x.Picture, Missing: []string{}, Stale: x.Stale, Away: x.Away, Worked: Worked{Threads: []ThreadMark{}},
+	}
+	changed, err := time.Parse(time.RFC3339Nano, x.Changed)
+	if err == nil {
+		v.Changed = changed
+		err = json.Unmarshal(x.Body, &v.Worked)
+	}
+	if err != nil {
+		v.Fault = "What the shelf keeps of this dish cannot be read; it is worked out anew when the dish is changed."
+	}
+	if v.Threads == nil {
+		v.Threads = []ThreadMark{}
+	}
+	if v.Name == "" {
+		v.Name, v.Fault = "A dish that cannot be read", cmp.Or(v.Fault, "It cannot be read.")
+	}
+	return v
+}
+
+// wanted reads what is asked of the shelf.
+func (k *Kitchen) wanted(c fiber.Ctx) (store.Wanted, error) {
+	list := func(field string) []string {
+		var out []string
+		for _, x := range strings.Split(c.Query(field), ",") {
+			if x = strings.TrimSpace(x); x != "" {
+				out = append(out, x)
+			}
+		}
+		return out
+	}
+	w := store.Wanted{
+		Words: c.Query("q"), Country: c.Query("country"), Region: c.Query("region"), State: c.Query("state"), Family: c.Query("family"), Without: list("without"), Rules: list("rules"), Labels: list("labels"),
+		Eater: c.Query("eater"), Away: c.Query("away") == "true", Gone: c.Query("gone") == "true", Sort: store.Sorting(c.Query("sort")), Most: usualPage, Stamp: k.stamp(),
+	}
+	if w.State != "" && !slices.Contains(states, w.State) {
+		return w, unprocessable("There is no such state of a dish.", fieldError{"state", "must be one of " + strings.Join(states, ", ")})
+	}
+	if w.Sort != "" && !store.Sorted(w.Sort) {
+		return w, unprocessable("A shelf has no such order.", fieldError{"sort", "must be changed, name, place or liking"})
+	}
+	for field, into := range map[string]*int{"from": &w.From, "most": &w.Most} {
+		if c.Query(field) == "" {
+			continue
+		}
+		n := fiber.Query(c, field, -1)
+		if n < 0 || field == "most" && (n < 1 || n > mostPage) || n > mostFrom {
+			return w, unprocessable("There is no such page.", fieldError{field, fmt.Sprintf("must be a number up to %d", map[string]int{"from": mostFrom, "most": mostPage}[field])})
+		}
+		*into = n
+	}
+	return w, nil
+}
+
+func (k *Kitchen) dishes(c fiber.Ctx) error {
+	w, err := k.wanted(c)
+	if err != nil {
+		return err
+	}
+	v := ShelfView{Dishes: []DishSummary{}, From: w.From}
+	if c.Query("house") == "true" {
+		if v.Dishes, v.All, err = k.fromTheHouse(c.Context(), w); err != nil {
+			return err
+		}
+		return c.JSON(v)
+	}
+	list, all, err := k.Store.Shelf(c.Context(), w)
+	if err != nil {
+		return err
+	}
+	v.All = all
+	for _, x := range list {
+		v.Dishes = append(v.Dishes, viewed(x))
+	}
+	v.Stale = int(k.shelf.left.Load())
+	return c.JSON(v)
+}
+
+// fromTheHouse lists dishes by how little of what they need is not in the house.
+func (k *Kitchen) fromTheHouse(ctx context.Context, w store.Wanted) ([]DishSummary, int, error) {
+	settings, err := k.loadSettings(ctx)
+	if err != nil {
+		return nil, 0, err
+	}
+	have := map[string]bool{"water": true}
+	for _, id := range settings.House {
+		have[id] = true
+	}
+	needs, err := k.Store.Needed(ctx, w)
+	if err != nil {
+		return nil, 0, err
+	}
+	missing := map[int64][]string{}
+	numbers := []int64{}
+	for n, foods := range needs {
+		if len(foods) == 0 {
+			continue // nothing is known of it yet
+		}
+		for _, id := range foods {
+			if !have[id] {
+				missing[n] = append(missing[n], id)
+			}
+		}
+		numbers = append(numbers, n)
+	}
+	slices.SortFunc(numbers, func(a, b int64) int {
+		return cmp.Or(cmp.Compare(len(missing[a]), len(missing[b])), cmp.Compare(b, a))
+	})
+	out := []DishSummary{}
+	for _, n := range numbers[min(w.From, len(numbers)):min(w.From+w.Most, len(numbers))] {
+		x, err := k.Store.Numbered(ctx, n, w.Stamp)
+		if err != nil {
+			return nil, 0, err
+		}
+		v := viewed(x)
+		for _, id := range missing[n] {
+			name := id
+			if f := k.Core().Larder.Food(id); f != nil {
+				name = f.Name
+			}
+			v.Missing = append(v.Missing, name)
+		}
+		out = append(out, v)
+	}
+	return out, len(numbers), nil
+}
+
+func (k *Kitchen) facets(c fiber.Ctx) error {
+	var f ShelfFacets
+	var err error
+	for column, into := range map[string]*map[string]map[string]int{"country": &f.Countries, "region": &f.Regions} {
+		if *into, err = k.Store.Count(c.Context(), column); err != nil {
+			return err
+		}
+	}
+	for column, into := range map[string]*[]string{"labels": &f.Labels, "eaters": &f.Eaters} {
+		if *into, err = k.Store.Names(c.Context(), column); err != nil {
+			return err
+		}
+		slices.Sort(*into)
+	}
+	f.Rules, f.Allergens = []string{}, []string{}
+	for _, x := range k.Core().schools {
+		f.Rules = append(f.Rules, x.name)
+	}
+	for _, s := range k.Core().Larder.Switches() {
+		if ofFoods(&s) {
+			f.Rules = append(f.Rules, s.Rule)
+		}
+	}
+	known := map[string]bool{}
+	for _, food := range k.Core().Larder.Foods() {
+		for _, a := range food.Allergen {
+			known[a] = true
+		}
+	}
+	f.Allergens = append(f.Allergens, slices.Sorted(maps.Keys(known))...)
+	return c.JSON(f)
+}

@@ -6,6 +6,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/character"
+	"yembra/core/larder"
 	"yembra/knowledge"
 )
 
@@ -40,4 +42,26 @@ func TestVersionFollowsEveryFile(t *testing.T) {
 	names, err := knowledge.Files{FS: files}.List("foods")
 	require.NoError(t, err)
 	require.Equal(t, []string{"b.csv"}, names)
+}
+
+// Every country has dishes to choose from, and their traits are the model's own.
+func TestTraditionalDishesOfAllCountries(t *testing.T) {
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	require.GreaterOrEqual(t, len(l.Traditional()), 600)
+	of, places := map[string]int{}, 0
+	for _, d := range l.Traditional() {
+		of[d.Country]++
+		if d.Place != "" {
+			places++
+		}
+		for _, trait := range d.Lives {
+			_, known := character.TraitNamed(trait)
+			require.True(t, known, "%s lives from %q", d.Name, trait)
+		}
+	}
+	require.Greater(t, places, 80)
+	for _, c := range l.Countries() {
+		require.Positive(t, of[c.Code], c.Name)
+	}
 }

@@ -93,7 +93,7 @@ func TestASignedOutScreenHearsNoMore(t *testing.T) {
 // who may call a route: anyone, a guest with a link, or a screen that is in. A
 // new route stands here or fails the test below.
 var who = map[string]string{
-	"DELETE /api/taught/:tasting/:letter/:trait": "screen", "POST /api/taught/:tasting/:letter/:trait": "screen", "GET /api/pictures/:id": "screen", "POST /api/pictures/:kind/:id": "screen", "DELETE /api/pictures/:id": "screen", "PUT /api/pictures/:id": "screen", "POST /api/dishes/:id/trials/:trial/return": "screen", "GET /api/dishes/:id/trials/:trial/card/:format": "screen", "POST /api/dishes/:id/variants": "screen", "POST /api/tastings/:id/next": "screen", "GET /api/shelf": "screen", "POST /api/shelf": "screen", "GET /api/dishes/:id/needs": "screen", "POST /api/dishes/:id/copy": "screen", "GET /api/dishes/:id/variants": "screen",
+	"DELETE /api/taught/:tasting/:letter/:trait": "screen", "POST /api/taught/:tasting/:letter/:trait": "screen", "GET /api/pictures/:id": "screen", "POST /api/pictures/:kind/:id": "screen", "DELETE /api/pictures/:id": "screen", "PUT /api/pictures/:id": "screen", "POST /api/dishes/:id/trials/:trial/return": "screen", "GET /api/dishes/:id/trials/:trial/card/:format": "screen", "POST /api/dishes/:id/variants": "screen", "POST /api/tastings/:id/next": "screen", "GET /api/shelf": "screen", "POST /api/shelf": "screen", "GET /api/dishes/:id/needs": "screen", "POST /api/dishes/:id/copy": "screen", "GET /api/dishes/:id/variants": "screen", "GET /api/shelf/cards": "screen", "POST /api/shelf/examples": "screen", "GET /api/dishes/:id/near": "screen", "GET /api/pictures/:kind/:id": "screen", "GET /api/todo": "screen", "POST /api/todo/:key": "screen", "PUT /api/todo/:key": "screen",
 	"GET /api/health": "anyone", "GET /api/session": "anyone", "POST /api/session": "anyone",
 	"GET /api/guest/:token": "guest", "POST /api/guest/:token/tick": "guest",
 	"POST /api/read": "screen", "POST /api/lines": "screen", "POST /api/steps": "screen", "POST /api/convert": "screen", "POST /api/adapt": "screen", "POST /api/plan": "screen", "POST /api/analyse": "screen",
@@ -138,7 +138,7 @@ func TestNothingIsGivenToWhoIsNotIn(t *testing.T) {
 		by, decided := who[route]
 		require.True(t, decided, "decide who may call %s", route)
 		seen++
-		path := strings.NewReplacer(":id", dish.ID, ":token", "forged", ":format", "pdf", ":cook", dish.ID, ":number", "1", ":tasting", dish.ID, ":letter", "A", ":trait", "smoke", ":trial", dish.ID, ":kind", "dish").Replace(r.Path)
+		path := strings.NewReplacer(":id", dish.ID, ":token", "forged", ":format", "pdf", ":cook", dish.ID, ":number", "1", ":tasting", dish.ID, ":letter", "A", ":trait", "smoke", ":trial", dish.ID, ":kind", "dish", ":key", "none").Replace(r.Path)
 		for name, headers := range map[string][]string{
 			"no session":      nil,
 			"guest's link":    {"Cookie", "__Host-yembra=" + token},

@@ -227,7 +227,7 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 			if err := d.check(); err != nil {
 				return nil, err
 			}
-		case store.CookEntry, store.StoveEntry, store.TrialEntry, store.MeasuredEntry, store.TastingEntry, store.SheetEntry, store.UntaughtEntry:
+		case store.CookEntry, store.StoveEntry, store.TrialEntry, store.MeasuredEntry, store.TastingEntry, store.SheetEntry, store.UntaughtEntry, store.WishEntry, store.BegunEntry:
 			if err := checkCooked(r, none); err != nil {
 				return nil, err
 			}
@@ -250,7 +250,7 @@ func checkCooked(r store.EntryRow, none bool) error {
 	if none {
 		return nil
 	}
-	into := map[string]any{store.CookEntry: &stove.Program{}, store.StoveEntry: &stove.Event{}, store.TrialEntry: &Trial{}, store.MeasuredEntry: &stove.Measured{}, store.TastingEntry: &Tasting{}, store.SheetEntry: &Sheet{}, store.UntaughtEntry: &struct{}{}}[r.Kind]
+	into := map[string]any{store.CookEntry: &stove.Program{}, store.StoveEntry: &stove.Event{}, store.TrialEntry: &Trial{}, store.MeasuredEntry: &stove.Measured{}, store.TastingEntry: &Tasting{}, store.SheetEntry: &Sheet{}, store.UntaughtEntry: &struct{}{}, store.WishEntry: &struct{}{}, store.BegunEntry: &Begun{}}[r.Kind]
 	if err := strict(r.Body, into); err != nil {
 		return fmt.Errorf("the %s %q does not hold what it should: %w", r.Kind, r.Key, err)
 	}

@@ -4,6 +4,7 @@ package server
 
 import (
 	"bytes"
+	"context"
 	"encoding/json"
 	"errors"
 	"io"
@@ -29,6 +30,8 @@ type Kitchen struct {
 	Version   string
 	Knowledge string
 	Store     *store.Store
+	// Examples lays out dishes to look at, for a kitchen that has none.
+	Examples func(context.Context, *Kitchen) error
 	// shipped is the larder as the knowledge has it; core is built from it and
 	// from what the cook has said about foods, and replaced whole.
 	shipped *larder.Larder
@@ -216,6 +219,13 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	get("/dishes", (*Kitchen).dishes)
 	get("/shelf", (*Kitchen).facets)
 	post("/shelf", (*Kitchen).shelveMany)
+	get("/shelf/cards", (*Kitchen).giveOut)
+	post("/shelf/examples", (*Kitchen).layOutExamples)
+	get("/todo", (*Kitchen).todo)
+	post("/todo/:key", (*Kitchen).beginTodo)
+	put("/todo/:key", (*Kitchen).wish)
+	get("/dishes/:id/near", (*Kitchen).near)
+	get("/pictures/:kind/:id", (*Kitchen).listPictures)
 	get("/dishes/:id/needs", (*Kitchen).needs)
 	post("/dishes/:id/copy", (*Kitchen).copyDish)
 	get("/dishes/:id/variants", (*Kitchen).variants)

@@ -16,6 +16,7 @@ import (
 	"yembra/core/balance"
 	"yembra/core/character"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 	"yembra/core/swap"
 	"yembra/store"
 )
@@ -79,11 +80,13 @@ type ShelfFacets struct {
 	Eaters    []string                  `json:"eaters"`
 	Rules     []string                  `json:"rules"`
 	Allergens []string                  `json:"allergens"`
+	// World are all countries.
+	World []larder.Country `json:"world"`
 }
 
 // Pages of the shelf.
 const (
-	usualPage = 60
+	usualPage = 40
 	mostPage  = 200
 	mostFrom  = 1_000_000
 )
@@ -129,6 +132,7 @@ func (c *Core) summarise(doc *store.Document, m *store.Summary, w *Worked) error
 	m.Allergens = slices.Sorted(slices.Values(slices.Concat(sheet.Allergens.Come, sheet.Allergens.Both)))
 	uses, needs := map[string]bool{}, map[string]bool{}
 	for _, part := range doc.Original.Components {
+		m.Lines += len(part.Lines)
 		for i := range part.Lines {
 			if id := part.Lines[i].FoodID(); id != "" {
 				uses[id] = true
@@ -143,6 +147,16 @@ func (c *Core) summarise(doc *store.Document, m *store.Summary, w *Worked) error
 		}
 	}
 	m.Uses, m.Needs = slices.Sorted(maps.Keys(uses)), slices.Sorted(maps.Keys(needs))
+	names := doc.Original.Names()
+	for _, x := range a.Swaps {
+		place := x.Replaces
+		if at, ok := names.Place(place); ok {
+			place = at
+		}
+		if part, line, ok := recipe.ParseLineRef(place); ok && part < len(doc.Original.Components) && line < len(doc.Original.Components[part].Lines) {
+			m.Chosen = append(m.Chosen, doc.Original.Components[part].Lines[line].FoodID()+"="+x.Swap)
+		}
+	}
 	if m.Open > 0 { // nobody knows yet what will stand there
 		return nil
 	}
@@ -279,14 +293,14 @@ func (k *Kitchen) fromTheHouse(ctx context.Context, w store.Wanted) ([]DishSumma
 	slices.SortFunc(numbers, func(a, b int64) int {
 		return cmp.Or(cmp.Compare(len(missing[a]), len(missing[b])), cmp.Compare(b, a))
 	})
+	list, err := k.Store.Numbered(ctx, numbers[min(w.From, len(numbers)):min(w.From+w.Most, len(numbers))], w.Stamp)
+	if err != nil {
+		return nil, 0, err
+	}
 	out := []DishSummary{}
-	for _, n := range numbers[min(w.From, len(numbers)):min(w.From+w.Most, len(numbers))] {
-		x, err := k.Store.Numbered(ctx, n, w.Stamp)
-		if err != nil {
-			return nil, 0, err
-		}
+	for _, x := range list {
 		v := viewed(x)
-		for _, id := range missing[n] {
+		for _, id := range missing[x.Number] {
 			name := id
 			if f := k.Core().Larder.Food(id); f != nil {
 				name = f.Name
@@ -299,20 +313,12 @@ func (k *Kitchen) fromTheHouse(ctx context.Context, w store.Wanted) ([]DishSumma
 }
 
 func (k *Kitchen) facets(c fiber.Ctx) error {
-	var f ShelfFacets
-	var err error
-	for column, into := range map[string]*map[string]map[string]int{"country": &f.Countries, "region": &f.Regions} {
-		if *into, err = k.Store.Count(c.Context(), column); err != nil {
-			return err
-		}
+	have, err := k.Store.Facets(c.Context())
+	if err != nil {
+		return err
 	}
-	for column, into := range map[string]*[]string{"labels": &f.Labels, "eaters": &f.Eaters} {
-		if *into, err = k.Store.Names(c.Context(), column); err != nil {
-			return err
-		}
-		slices.Sort(*into)
-	}
-	f.Rules, f.Allergens = []string{}, []string{}
+	f := ShelfFacets{Countries: have.Countries, Regions: have.Regions, Labels: have.Labels, Eaters: have.Eaters}
+	f.Rules, f.Allergens, f.World = []string{}, []string{}, k.Core().Larder.Countries()
 	for _, x := range k.Core().schools {
 		f.Rules = append(f.Rules, x.name)
 	}

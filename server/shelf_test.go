@@ -194,3 +194,56 @@ func TestTheShelfIsWorkedOutAnew(t *testing.T) {
 	at := slices.IndexFunc(after.Threads, func(x server.ThreadMark) bool { return x.Trait == "richness" })
 	require.Less(t, after.Threads[at].Steps, before.Threads[at].Steps)
 }
+
+func TestATraditionalDishIsWishedForAndBegun(t *testing.T) {
+	a := open(t)
+	list := func(query string) []server.TodoDish {
+		status, _, data := a.ask("GET", "/api/todo"+query, nil)
+		require.Equal(t, 200, status, string(data))
+		return into[[]server.TodoDish](t, data)
+	}
+	greek := list("?country=300")
+	require.Greater(t, len(greek), 4)
+	require.NotEmpty(t, list("?region="+url.QueryEscape("Southern Europe")+"&q=cheese%20melt"))
+	key := greek[0].Key
+	status, _, _ := a.ask("PUT", "/api/todo/"+key, server.WishRequest{Wish: true})
+	require.Equal(t, 204, status)
+	require.Equal(t, key, list("?wishes=true")[0].Key)
+	status, _, data := a.ask("POST", "/api/todo/"+key, nil)
+	require.Equal(t, 201, status, string(data))
+	d := into[server.DishView](t, data)
+	require.Equal(t, "300", d.Document.Country)
+	require.NotEmpty(t, d.Document.Notes[""])
+	require.NotEmpty(t, d.Document.Decisions.Pins)
+	require.Empty(t, d.Faults, "an empty original can be opened")
+	require.Equal(t, "original", a.shelf("").Dishes[0].State)
+	at := slices.IndexFunc(list("?country=300"), func(x server.TodoDish) bool { return x.Key == key })
+	require.Equal(t, d.ID, list("?country=300")[at].Dish)
+	status, _, _ = a.ask("POST", "/api/todo/none", nil)
+	require.Equal(t, 404, status)
+	_, _, archive := a.ask("GET", "/api/archive", nil)
+	b := open(t)
+	status, _, data = b.ask("POST", "/api/archive", string(archive))
+	require.Equal(t, 200, status, string(data))
+}
+
+func TestWhatWasMasteredServesInDishesThatAreNear(t *testing.T) {
+	a := open(t)
+	d := a.adapted(skink)
+	other := a.newDish("Fish pie\n\nServes 4\n\n400 g smoked haddock\n500 ml whole milk\n50 g butter\n500 g potatoes\n\nMethod\n\n1. Poach the haddock in the milk for 10 minutes.\n2. Mash the potatoes with the butter.")
+	a.newDish("Fruit salad\n\nServes 4\n\n2 apples\n2 pears\n\nMethod\n\n1. Slice the fruit.")
+	_, _, data := a.ask("GET", "/api/dishes/"+d.ID+"/near", nil)
+	near := into[[]server.NearDish](t, data)
+	require.Len(t, near, 1)
+	require.Equal(t, other.ID, near[0].ID)
+	require.Regexp(t, "^it rests on .+, for which you have .+ here$", near[0].Say)
+
+	status, head, data := a.ask("GET", "/api/shelf/cards?ids="+d.ID+","+other.ID, nil)
+	require.Equal(t, 200, status)
+	require.Equal(t, "application/zip", head.Get("Content-Type"))
+	require.Equal(t, "PK", string(data[:2]))
+	status, _, _ = a.ask("GET", "/api/shelf/cards", nil)
+	require.Equal(t, 422, status)
+	status, _, _ = a.ask("POST", "/api/shelf/examples", nil)
+	require.Equal(t, 409, status, "this kitchen has dishes")
+}

@@ -247,6 +247,7 @@ type Brought struct {
 // away since nor old settings. Pictures that are here stay as they are.
 func (s *Store) Restore(ctx context.Context, b Brought) (Restored, error) {
 	var done Restored
+	defer s.rows.forget()
 	err := s.inTx(ctx, func(tx *sql.Tx) error {
 		done = Restored{}
 		for h, err := range b.Dishes {

@@ -147,6 +147,7 @@ func (s *Store) Create(ctx context.Context, doc Document) (Dish, error) {
 	if err != nil {
 		return Dish{}, err
 	}
+	s.reread(ctx, id.String())
 	s.tell(DishKept, id.String())
 	return s.Dish(ctx, id.String())
 }
@@ -283,6 +284,7 @@ func (s *Store) change(ctx context.Context, id string, edit int64, work func(*sq
 		return s.shelve(ctx, tx, id, doc)
 	})
 	if err == nil {
+		s.reread(ctx, id)
 		s.tell(DishKept, id)
 	}
 	return err

@@ -23,6 +23,10 @@ const (
 	SheetEntry   = "sheet"
 	// UntaughtEntry takes back what one tasting taught of one trait.
 	UntaughtEntry = "untaught"
+	// WishEntry is a traditional dish that is wished for, BegunEntry the dish that was
+	// begun from one.
+	WishEntry  = "wish"
+	BegunEntry = "begun"
 	// DishKept is told of a dish, which is no entry.
 	DishKept = "dish"
 )

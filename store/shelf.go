@@ -17,12 +17,14 @@ import (
 // Summary is what is worked out of a dish for the shelf.
 type Summary struct {
 	// Stamp names the knowledge that it was worked out with.
-	Stamp       string
-	Region      string
-	Swaps, Open int
+	Stamp              string
+	Region             string
+	Lines, Swaps, Open int
 	// Allergens and Rules are those of the adaptation, the rules those that it keeps;
 	// Uses are the foods of the original, Needs those of the adaptation.
 	Allergens, Rules, Uses, Needs []string
+	// Chosen are the swaps that were chosen, each after the food it stands for, with = between.
+	Chosen []string
 	// Body is what a shelf draws of it.
 	Body json.RawMessage
 }
@@ -99,8 +101,15 @@ func shelveNamed(ctx context.Context, tx *sql.Tx, id string, doc Document) (edit
 }
 
 func keepSummary(ctx context.Context, tx *sql.Tx, id string, edit int64, m Summary) error {
-	_, err := tx.ExecContext(ctx, `UPDATE shelf SET region = ?, swaps = ?, open = ?, allergens = ?, rules = ?, uses = ?, needs = ?, stamp = ?, body = ? WHERE dish = ? AND edit = ?`,
-		m.Region, m.Swaps, m.Open, barred(m.Allergens), barred(m.Rules), barred(m.Uses), barred(m.Needs), m.Stamp, string(m.Body), id, edit)
+	var number int64
+	err := tx.QueryRowContext(ctx, `UPDATE shelf SET region = ?, lines = ?, swaps = ?, open = ?, allergens = ?, rules = ?, stamp = ? WHERE dish = ? AND edit = ? RETURNING number`,
+		m.Region, m.Lines, m.Swaps, m.Open, barred(m.Allergens), barred(m.Rules), m.Stamp, id, edit).Scan(&number)
+	if errors.Is(err, sql.ErrNoRows) {
+		return nil // it was changed meanwhile, and is worked out again
+	}
+	if err == nil {
+		_, err = tx.ExecContext(ctx, `INSERT OR REPLACE INTO shelf_more (number, uses, needs, swaps, body) VALUES (?, ?, ?, ?, ?)`, number, barred(m.Uses), barred(m.Needs), barred(m.Chosen), string(m.Body))
+	}
 	if err != nil {
 		return fmt.Errorf("keep what the shelf shows of dish %s: %w", id, err)
 	}
@@ -121,7 +130,7 @@ func (s *Store) Stale(ctx context.Context, stamp string, most int) ([]Dish, int,
 // Refreshed keeps summaries that were worked out anew, where the dish is still as it
 // was.
 func (s *Store) Refreshed(ctx context.Context, dishes []Dish, of []Summary) error {
-	return s.inTx(ctx, func(tx *sql.Tx) error {
+	err := s.inTx(ctx, func(tx *sql.Tx) error {
 		for i := range dishes {
 			if err := keepSummary(ctx, tx, dishes[i].ID, dishes[i].Edit, of[i]); err != nil {
 				return err
@@ -129,11 +138,16 @@ func (s *Store) Refreshed(ctx context.Context, dishes []Dish, of []Summary) erro
 		}
 		return nil
 	})
+	for i := range dishes {
+		s.reread(ctx, dishes[i].ID)
+	}
+	return err
 }
 
 // SaveTables keeps what the tables say of every dish; of those that are not named they
 // say nothing.
 func (s *Store) SaveTables(ctx context.Context, of map[string]AtTable) error {
+	defer s.rows.forget()
 	return s.inTx(ctx, func(tx *sql.Tx) error {
 		said := []string{}
 		err := each(ctx, tx, `SELECT dish FROM shelf WHERE trials > 0 OR liking IS NOT NULL OR eaters <> '' OR picture <> ''`, func(scan func(...any) error) error {
@@ -200,56 +214,7 @@ const (
 	ByLiking  Sorting = "liking"
 )
 
-var orders = map[Sorting]string{
-	ByChanged: "s.changed DESC, s.number DESC", ByName: "s.folded, s.number", ByPlace: "s.place = '', s.place COLLATE NOCASE, s.folded, s.number", ByLiking: "s.liking IS NULL, s.liking DESC, s.changed DESC, s.number",
-}
-
-// Sorted tells whether there is such an order.
-func Sorted(by Sorting) bool { return orders[by] != "" }
-
-const shelfColumns = `s.number, s.dish, s.name, s.place, s.country, s.region, s.state, s.changed, s.family, s.variant, s.labels, s.swaps, s.open, s.trials, s.liking, s.allergens, s.needs, s.picture, s.stamp, s.away, s.body`
-
-// where is what a shelf is narrowed down by, as SQL with its values.
-func (w *Wanted) where() (string, []any) {
-	conditions, values := []string{"s.gone = ?", "s.away = ?"}, []any{w.Gone, w.Away}
-	if w.Gone {
-		conditions, values = conditions[:1], values[:1]
-	}
-	is := func(column, value string) {
-		if value != "" {
-			conditions, values = append(conditions, column+" = ?"), append(values, value)
-		}
-	}
-	is("s.country", w.Country)
-	is("s.region", w.Region)
-	is("s.state", w.State)
-	holds := func(column, name string, yes bool) {
-		condition := "instr(" + column + ", ?) > 0"
-		if !yes {
-			condition = "instr(" + column + ", ?) = 0 AND s.stamp <> ''"
-		}
-		conditions, values = append(conditions, condition), append(values, "|"+name+"|")
-	}
-	for _, a := range w.Without {
-		holds("s.allergens", a, false)
-	}
-	for _, r := range w.Rules {
-		holds("s.rules", r, true)
-	}
-	for _, l := range w.Labels {
-		holds("s.labels", l, true)
-	}
-	if w.Eater != "" {
-		holds("s.eaters", w.Eater, true)
-	}
-	if w.Uses != "" {
-		holds("s.uses", w.Uses, true)
-	}
-	if w.Family != "" {
-		conditions, values = append(conditions, "(s.family = ? OR s.dish = ?)"), append(values, w.Family, w.Family)
-	}
-	return strings.Join(conditions, " AND "), values
-}
+const shelfColumns = `s.number, s.dish, s.name, s.place, s.country, s.region, s.state, s.changed, s.family, s.variant, s.labels, s.swaps, s.open, s.trials, s.liking, s.allergens, coalesce(m.needs, ''), s.picture, s.stamp, s.away, coalesce(m.body, '{}')`
 
 // terms are the words of a search as they are looked up: each may be the beginning of
 // one.
@@ -267,69 +232,32 @@ func terms(text string) string {
 // mostTerms is how many words of a search count.
 const mostTerms = 20
 
-// Shelf lists dishes, a page of them, and how many there are in all.
-func (s *Store) Shelf(ctx context.Context, w Wanted) ([]Shelved, int, error) {
-	where, values := w.where()
-	from := ` FROM shelf s`
-	order := orders[w.Sort]
-	if order == "" {
-		order = orders[ByChanged]
+// Numbered are the rows of the shelf with these numbers, in this order; what has gone
+// meanwhile is left out.
+func (s *Store) Numbered(ctx context.Context, numbers []int64, stamp string) ([]Shelved, error) {
+	if len(numbers) == 0 {
+		return []Shelved{}, nil
 	}
-	if match := terms(w.Words); match != "" {
-		from = ` FROM shelf_search f JOIN shelf s ON s.number = f.rowid`
-		where, values = "shelf_search MATCH ? AND "+where, append([]any{match}, values...)
-		if w.Sort == "" {
-			order = "bm25(shelf_search, 10, 4, 1), s.number"
-		}
+	values := make([]any, len(numbers))
+	for i, n := range numbers {
+		values[i] = n
 	}
-	var all int
-	if err := s.read.QueryRowContext(ctx, `SELECT count(*)`+from+` WHERE `+where, values...).Scan(&all); err != nil {
-		return nil, 0, fmt.Errorf("count the shelf: %w", err)
-	}
-	// The rows are found first, and what is drawn of them fetched for the page alone.
-	list := []Shelved{}
-	numbers := `SELECT s.number` + from + ` WHERE ` + where + ` ORDER BY ` + order + ` LIMIT ? OFFSET ?`
-	rows := []int64{}
-	err := each(ctx, s.read, numbers, func(scan func(...any) error) error {
-		var n int64
-		err := scan(&n)
-		rows = append(rows, n)
+	rows := map[int64]Shelved{}
+	err := each(ctx, s.read, `SELECT `+shelfColumns+` FROM shelf s LEFT JOIN shelf_more m ON m.number = s.number WHERE s.number IN (?`+strings.Repeat(", ?", len(numbers)-1)+`)`, func(scan func(...any) error) error {
+		var x Shelved
+		var labels, allergens, needs, own, body string
+		err := scan(&x.Number, &x.ID, &x.Name, &x.Place, &x.Country, &x.Region, &x.State, &x.Changed, &x.Family, &x.Variant, &labels, &x.Swaps, &x.Open, &x.Trials, &x.Liking, &allergens, &needs, &x.Picture, &own, &x.Away, &body)
+		x.Labels, x.Allergens, x.Needs, x.Stale, x.Body = listed(labels), listed(allergens), listed(needs), own != stamp, json.RawMessage(body)
+		rows[x.Number] = x
 		return err
-	}, append(values, w.Most, w.From)...)
-	if err != nil {
-		return nil, 0, err
-	}
-	for _, n := range rows {
-		x, err := s.shelved(ctx, `s.number = ?`, w.Stamp, n)
-		if errors.Is(err, ErrNotFound) {
-			continue // it went meanwhile
+	}, values...)
+	list := []Shelved{}
+	for _, n := range numbers {
+		if x, there := rows[n]; there {
+			list = append(list, x)
 		}
-		if err != nil {
-			return nil, 0, err
-		}
-		list = append(list, x)
 	}
-	return list, all, nil
-}
-
-// ShelvedDish is what the shelf shows of one dish.
-func (s *Store) ShelvedDish(ctx context.Context, id, stamp string) (Shelved, error) {
-	return s.shelved(ctx, `s.dish = ?`, stamp, id)
-}
-
-func (s *Store) shelved(ctx context.Context, where, stamp string, value any) (Shelved, error) {
-	var x Shelved
-	var labels, allergens, needs, own, body string
-	row := s.read.QueryRowContext(ctx, `SELECT `+shelfColumns+` FROM shelf s WHERE `+where, value)
-	err := row.Scan(&x.Number, &x.ID, &x.Name, &x.Place, &x.Country, &x.Region, &x.State, &x.Changed, &x.Family, &x.Variant, &labels, &x.Swaps, &x.Open, &x.Trials, &x.Liking, &allergens, &needs, &x.Picture, &own, &x.Away, &body)
-	if errors.Is(err, sql.ErrNoRows) {
-		return x, ErrNotFound
-	}
-	if err != nil {
-		return x, fmt.Errorf("read the shelf: %w", err)
-	}
-	x.Labels, x.Allergens, x.Needs, x.Stale, x.Body = listed(labels), listed(allergens), listed(needs), own != stamp, json.RawMessage(body)
-	return x, nil
+	return list, err
 }
 
 func listed(bars string) []string {
@@ -339,62 +267,22 @@ func listed(bars string) []string {
 	return strings.Split(bars, "|")
 }
 
-// Needed are the foods that every dish of a shelf needs, to be held against what is in
-// the house: by its number.
-func (s *Store) Needed(ctx context.Context, w Wanted) (map[int64][]string, error) {
-	where, values := w.where()
-	out := map[int64][]string{}
-	err := each(ctx, s.read, `SELECT s.number, s.needs FROM shelf s WHERE `+where, func(scan func(...any) error) error {
-		var n int64
-		var needs string
-		err := scan(&n, &needs)
-		out[n] = listed(needs)
-		return err
-	}, values...)
-	return out, err
+// Kin is what makes dishes akin: the foods of the original and the swaps chosen.
+type Kin struct {
+	Number       int64
+	ID           string
+	Uses, Chosen []string
 }
 
-// Numbered is the shelf's row of a number.
-func (s *Store) Numbered(ctx context.Context, number int64, stamp string) (Shelved, error) {
-	return s.shelved(ctx, `s.number = ?`, stamp, number)
-}
-
-// Count is how many dishes there are of a value of a column, away and gone left out:
-// "country", "region", "state".
-func (s *Store) Count(ctx context.Context, column string) (map[string]map[string]int, error) {
-	if column != "country" && column != "region" {
-		return nil, fmt.Errorf("count the shelf by %q: no such column", column)
-	}
-	out := map[string]map[string]int{}
-	err := each(ctx, s.read, `SELECT `+column+`, state, count(*) FROM shelf WHERE gone = 0 AND away = 0 GROUP BY 1, 2`, func(scan func(...any) error) error {
-		var value, state string
-		var n int
-		err := scan(&value, &state, &n)
-		if out[value] == nil {
-			out[value] = map[string]int{}
-		}
-		out[value][state] = n
-		return err
-	})
-	return out, err
-}
-
-// Names that dishes carry, with how often: labels, or those who ate.
-func (s *Store) Names(ctx context.Context, column string) ([]string, error) {
-	if column != "labels" && column != "eaters" {
-		return nil, fmt.Errorf("list the names of the shelf by %q: no such column", column)
-	}
-	seen := map[string]bool{}
-	out := []string{}
-	err := each(ctx, s.read, `SELECT DISTINCT `+column+` FROM shelf WHERE gone = 0 AND `+column+` <> ''`, func(scan func(...any) error) error {
-		var bars string
-		err := scan(&bars)
-		for _, name := range listed(bars) {
-			if !seen[name] {
-				seen[name] = true
-				out = append(out, name)
-			}
-		}
+// AllKin lists what makes the dishes of the shelf akin.
+func (s *Store) AllKin(ctx context.Context) ([]Kin, error) {
+	var out []Kin
+	err := each(ctx, s.read, `SELECT s.number, s.dish, m.uses, m.swaps FROM shelf s JOIN shelf_more m ON m.number = s.number WHERE s.gone = 0 AND s.away = 0`, func(scan func(...any) error) error {
+		var k Kin
+		var uses, chosen string
+		err := scan(&k.Number, &k.ID, &uses, &chosen)
+		k.Uses, k.Chosen = listed(uses), listed(chosen)
+		out = append(out, k)
 		return err
 	})
 	return out, err
@@ -431,6 +319,7 @@ func (s *Store) mark(ctx context.Context, ids []string, column string, on bool) 
 		}
 		return nil
 	})
+	s.rows.forget()
 	for _, id := range ids {
 		if err == nil {
 			s.tell(DishKept, id)
@@ -442,6 +331,7 @@ func (s *Store) mark(ctx context.Context, ids []string, column string, on bool) 
 // Cleared takes dishes that were taken away before a moment out of the file, with all
 // their revisions, and counts them.
 func (s *Store) Cleared(ctx context.Context, before string) (int, error) {
+	defer s.rows.forget()
 	n := 0
 	err := s.inTx(ctx, func(tx *sql.Tx) error {
 		n = 0
@@ -457,7 +347,7 @@ func (s *Store) Cleared(ctx context.Context, before string) (int, error) {
 		}
 		for _, id := range ids {
 			for _, query := range []string{
-				`DELETE FROM shelf_search WHERE rowid = (SELECT number FROM shelf WHERE dish = ?)`, `DELETE FROM shelf WHERE dish = ?`, `DELETE FROM pictures WHERE kind = 'dish' AND about = ?`,
+				`DELETE FROM shelf_search WHERE rowid = (SELECT number FROM shelf WHERE dish = ?)`, `DELETE FROM shelf_more WHERE number = (SELECT number FROM shelf WHERE dish = ?)`, `DELETE FROM shelf WHERE dish = ?`, `DELETE FROM pictures WHERE kind = 'dish' AND about = ?`,
 				`DELETE FROM revisions WHERE dish = ?`, `DELETE FROM dishes WHERE id = ?`,
 			} {
 				if _, err := tx.ExecContext(ctx, query, id); err != nil {

@@ -32,6 +32,7 @@ type Store struct {
 	told func(kind, key string)
 	// summarise works out what a shelf shows of a dish.
 	summarise func(Dish) Summary
+	rows      rows
 }
 
 // OnKept has a function hear of everything that is kept: its kind and key. It is

@@ -25,6 +25,14 @@ import (
 type api struct {
 	DishView       server.DishView
 	DishSummary    server.DishSummary
+	ShelfView      server.ShelfView
+	ShelfFacets    server.ShelfFacets
+	ManyRequest    server.ManyRequest
+	NeedsView      server.NeedsView
+	CopyRequest    server.CopyRequest
+	NearDish       server.NearDish
+	TodoDish       server.TodoDish
+	WishRequest    server.WishRequest
 	CreateRequest  server.CreateRequest
 	SaveRequest    server.SaveRequest
 	CandidatesView server.CandidatesView

@@ -36,28 +36,9 @@ func (d demoCommand) Run() error {
 
 // layOut fills the demo kitchen.
 func layOut(ctx context.Context, k *server.Kitchen) error {
-	recipes, err := demo.Recipes()
+	ids, err := layOutDishes(ctx, k)
 	if err != nil {
 		return err
-	}
-	ids := map[string]string{}
-	for _, r := range recipes {
-		d, err := k.Read(server.ReadRequest{Text: &r.Text, Measures: measure.Metric})
-		if err != nil {
-			return fmt.Errorf("read the demo's %s: %w", r.Key, err)
-		}
-		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: r.Pins, Swaps: map[string]string{}, Boosters: []swap.Dose{}, LivesFrom: r.Lives}
-		if r.Proposed {
-			if dec, err = k.Core().Book.Propose(d, dec, swap.Closest); err != nil {
-				return fmt.Errorf("adapt the demo's %s: %w", r.Key, err)
-			}
-			dec.LivesFrom = r.Lives
-		}
-		made, err := k.NewDish(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec})
-		if err != nil {
-			return fmt.Errorf("lay out the demo's %s: %w", r.Key, err)
-		}
-		ids[r.Key] = made.ID
 	}
 	if err := layOutDay(ctx, k, ids); err != nil {
 		return err
@@ -71,6 +52,40 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 		}
 	}
 	return nil
+}
+
+// layOutDishes lays out the club's dishes, and returns their ids by their keys.
+func layOutDishes(ctx context.Context, k *server.Kitchen) (map[string]string, error) {
+	recipes, err := demo.Recipes()
+	if err != nil {
+		return nil, err
+	}
+	ids := map[string]string{}
+	for _, r := range recipes {
+		d, err := k.Read(server.ReadRequest{Text: &r.Text, Measures: measure.Metric})
+		if err != nil {
+			return nil, fmt.Errorf("read the demo's %s: %w", r.Key, err)
+		}
+		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: r.Pins, Swaps: map[string]string{}, Boosters: []swap.Dose{}, LivesFrom: r.Lives}
+		if r.Proposed {
+			if dec, err = k.Core().Book.Propose(d, dec, swap.Closest); err != nil {
+				return nil, fmt.Errorf("adapt the demo's %s: %w", r.Key, err)
+			}
+			dec.LivesFrom = r.Lives
+		}
+		made, err := k.NewDish(ctx, store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec})
+		if err != nil {
+			return nil, fmt.Errorf("lay out the demo's %s: %w", r.Key, err)
+		}
+		ids[r.Key] = made.ID
+	}
+	return ids, nil
+}
+
+// examples lays out the club's dishes alone.
+func examples(ctx context.Context, k *server.Kitchen) error {
+	_, err := layOutDishes(ctx, k)
+	return err
 }
 
 // clubKitchen is what the club cooks with: two cooks, four rings, one oven.

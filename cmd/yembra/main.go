@@ -121,7 +121,7 @@ func core() (*server.Kitchen, error) {
 		return nil, err
 	}
 	k := server.NewKitchen(l)
-	k.Version = version
+	k.Version, k.Examples = version, examples
 	if k.Knowledge, err = shipped.Version(); err != nil {
 		return nil, err
 	}

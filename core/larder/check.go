@@ -40,6 +40,8 @@ func (l *Larder) Check() []string {
 	}
 	c.verbs()
 	c.watched()
+	c.countries()
+	c.traditional()
 	return c.problems
 }
 

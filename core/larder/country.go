@@ -2,6 +2,7 @@ package larder
 
 import (
 	"regexp"
+	"slices"
 	"strings"
 )
 
@@ -45,13 +46,77 @@ func (l *Larder) CountryIn(place string) string {
 var countryCode = regexp.MustCompile(`^\d{3}$`)
 
 func (l *Larder) loadCountries(src Source) error {
-	seen := map[string]bool{}
 	return eachRow(src, "countries.csv", func(r row) {
-		c := Country{r.text("code"), r.text("name"), r.text("region")}
-		if !countryCode.MatchString(c.Code) || c.Name == "" || c.Region == "" || seen[c.Code] || seen[c.Name] {
-			r.fail("country %q has no code, name or region of its own", c.Name)
-		}
-		seen[c.Code], seen[c.Name] = true, true
-		l.countries = append(l.countries, c)
+		l.countries = append(l.countries, Country{r.text("code"), r.text("name"), r.text("region")})
 	})
+}
+
+// Traditional is a dish of a place, to choose the next one from.
+type Traditional struct {
+	// Key names it.
+	Key     string `json:"key"`
+	Country string `json:"country"`
+	Place   string `json:"place"`
+	Name    string `json:"name"`
+	What    string `json:"what"`
+	// Lives are the traits that it lives from, RestsOn the animal matter in it.
+	Lives   []string `json:"lives"`
+	RestsOn []string `json:"restsOn"`
+	When    string   `json:"when"`
+	Source  string   `json:"source"`
+}
+
+// Traditional are the dishes of the world, country by country.
+func (l *Larder) Traditional() []Traditional { return l.traditional }
+
+// TraditionalNamed finds one by its key, nil where there is none.
+func (l *Larder) TraditionalNamed(key string) *Traditional {
+	at := slices.IndexFunc(l.traditional, func(t Traditional) bool { return t.Key == key })
+	if at < 0 {
+		return nil
+	}
+	return &l.traditional[at]
+}
+
+func (l *Larder) loadTraditional(src Source) error {
+	return eachRow(src, "traditional.csv", func(r row) {
+		t := Traditional{Country: r.text("country"), Place: r.text("place"), Name: r.text("name"), What: r.text("what"), Lives: strings.Fields(r.text("lives")), RestsOn: []string{}, When: r.text("when"), Source: r.text("source")}
+		t.Key = t.Country + "-" + strings.Join(Words(t.Name), "-")
+		for _, x := range strings.Split(r.text("rests_on"), ",") {
+			if x = strings.TrimSpace(x); x != "" {
+				t.RestsOn = append(t.RestsOn, x)
+			}
+		}
+		l.traditional = append(l.traditional, t)
+	})
+}
+
+// most and least of what is said of a traditional dish.
+const mostSaid = 120
+
+// traditional looks for dishes of no country, said twice or not at all.
+func (c *checker) traditional() {
+	seen := map[string]bool{}
+	for _, t := range c.larder.traditional {
+		at := "traditional dish " + t.Name
+		c.source(at, t.Source)
+		if c.larder.RegionOf(t.Country) == "" {
+			c.say("%s: no country %q", at, t.Country)
+		}
+		if t.What == "" || t.When == "" || len(t.Lives) == 0 || len(t.What) > mostSaid || seen[t.Key] {
+			c.say("%s: said twice, or not what it is, lives from and when", at)
+		}
+		seen[t.Key] = true
+	}
+}
+
+// countries looks for countries without a code, name or region of their own.
+func (c *checker) countries() {
+	seen := map[string]bool{}
+	for _, x := range c.larder.countries {
+		if !countryCode.MatchString(x.Code) || x.Name == "" || x.Region == "" || seen[x.Code] || seen[x.Name] {
+			c.say("country %q: no code, name or region of its own", x.Name)
+		}
+		seen[x.Code], seen[x.Name] = true, true
+	}
 }

@@ -38,6 +38,8 @@ func TestCheckFindsMistakes(t *testing.T) {
 	files := fstest.MapFS{
 		"sources.csv":                 {Data: []byte("id,title\nestimate,estimate\n")},
 		"energy_exceptions.csv":       {Data: []byte("food,why\n")},
+		"traditional.csv":             {Data: []byte("country,place,name,what,lives,rests_on,when,source\n999,,stew,,,,,hearsay\n")},
+		"countries.csv":               {Data: []byte("code,name,region\n12,Nowhere,\n")},
 		"core_temperatures.csv":       {Data: []byte("animal,of,celsius,rest,source\n")},
 		"bands.csv":                   {Data: []byte("band,name,techniques,foods,hotfat,low,high,within,stays,say,caution,source\noven,oven,glare,,,90,80,,,,,hearsay\n")},
 		"losses.csv":                  {Data: []byte("loss,name,techniques,foods,forms,share,spread,source\ngone,gone,glare,,,1,0,hearsay\n")},
@@ -91,7 +93,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 	require.NoError(t, err)
 	found := fmt.Sprint(l.Check())
 	for _, want := range []string{
-		"beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
+		`country "Nowhere": no code`, `traditional dish stew: no country "999"`, "traditional dish stew: said twice", `traditional dish stew: unknown source "hearsay"`, "beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
 		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `technique stare: no technique "singe"`, `technique stare: unknown source "hearsay"`, `verb hoist: no technique "fly"`, "behaviour of beef: unknown source", "carrying over stare: unknown source", "small use of any: unknown source",

@@ -22,11 +22,10 @@ CREATE TABLE shelf (
   labels    TEXT NOT NULL DEFAULT '',
   swaps     INTEGER NOT NULL DEFAULT 0,
   open      INTEGER NOT NULL DEFAULT 0,
+  lines     INTEGER NOT NULL DEFAULT 0,
   settled   INTEGER NOT NULL DEFAULT 0,
   allergens TEXT NOT NULL DEFAULT '',
   rules     TEXT NOT NULL DEFAULT '', -- house rules that it keeps
-  uses      TEXT NOT NULL DEFAULT '', -- foods of the original
-  needs     TEXT NOT NULL DEFAULT '', -- foods of the adaptation
   stamp     TEXT NOT NULL DEFAULT '',
   trials    INTEGER NOT NULL DEFAULT 0,
   liking    REAL,
@@ -35,16 +34,21 @@ CREATE TABLE shelf (
   away      INTEGER NOT NULL DEFAULT 0,
   gone      INTEGER NOT NULL DEFAULT 0,
   state     TEXT NOT NULL GENERATED ALWAYS AS (CASE
-    WHEN settled THEN 'settled' WHEN trials > 0 THEN 'tried' WHEN stamp = '' THEN 'original'
-    WHEN open = 0 THEN 'decided' WHEN swaps > 0 THEN 'adapting' ELSE 'original' END) STORED,
-  body      TEXT NOT NULL DEFAULT '{}'
+    WHEN settled THEN 'settled' WHEN trials > 0 THEN 'tried' WHEN lines = 0 THEN 'original'
+    WHEN open = 0 THEN 'decided' WHEN swaps > 0 THEN 'adapting' ELSE 'original' END) STORED
 ) STRICT;
 
-CREATE INDEX shelf_by_changed ON shelf (gone, away, changed);
-CREATE INDEX shelf_by_name ON shelf (gone, away, folded);
-CREATE INDEX shelf_by_country ON shelf (country, gone, away, state);
-CREATE INDEX shelf_by_family ON shelf (family) WHERE family <> '';
+-- What is fetched for a page alone stands apart, so that the shelf itself stays narrow.
+CREATE TABLE shelf_more (
+  number INTEGER PRIMARY KEY,
+  uses   TEXT NOT NULL, -- foods of the original
+  needs  TEXT NOT NULL, -- foods of the adaptation
+  swaps  TEXT NOT NULL, -- the swaps that were chosen, each after the food it stands for: |butter=olive-oil|
+  body   TEXT NOT NULL
+) STRICT;
+
 CREATE INDEX shelf_by_stamp ON shelf (stamp);
+CREATE INDEX shelf_with_tables ON shelf (dish) WHERE trials > 0 OR liking IS NOT NULL OR eaters <> '' OR picture <> '';
 
 INSERT INTO shelf (dish, name, folded, place, country, changed, edit, settled)
   SELECT d.id, coalesce(json_extract(r.body, '$.name'), ''), lower(coalesce(json_extract(r.body, '$.name'), '')), coalesce(json_extract(r.body, '$.place'), ''),
@@ -63,6 +67,7 @@ CREATE VIRTUAL TABLE dish_search USING fts5 (dish UNINDEXED, name, place, body, 
 INSERT INTO dish_search (dish, name, place, body)
   SELECT s.dish, f.name, f.place, f.body FROM shelf_search f JOIN shelf s ON s.number = f.rowid;
 DROP TABLE shelf_search;
+DROP TABLE shelf_more;
 DROP TABLE shelf;
 ALTER TABLE dishes DROP COLUMN gone;
 ALTER TABLE dishes DROP COLUMN away;

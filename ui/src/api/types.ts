@@ -8,6 +8,14 @@
 export interface Schema {
   DishView: DishView;
   DishSummary: DishSummary;
+  ShelfView: ShelfView;
+  ShelfFacets: ShelfFacets;
+  ManyRequest: ManyRequest;
+  NeedsView: NeedsView;
+  CopyRequest: CopyRequest;
+  NearDish: NearDish;
+  TodoDish: TodoDish;
+  WishRequest: WishRequest;
   CreateRequest: CreateRequest;
   SaveRequest: SaveRequest;
   CandidatesView: CandidatesView;
@@ -87,6 +95,13 @@ export interface Document {
   lastId: number;
   base?: Base | null;
   variant?: Variant | null;
+  from?: string;
+  labels?: string[];
+  notes?: {
+    [k: string]: string;
+  };
+  disputed?: Disputed[];
+  settled?: boolean;
 }
 export interface RecipeDish {
   name: string;
@@ -274,6 +289,11 @@ export interface Variant {
   of: string;
   name: string;
 }
+export interface Disputed {
+  point: string;
+  chosen: string;
+  why: string;
+}
 export interface Slot {
   ref: string;
   use: Use;
@@ -452,10 +472,22 @@ export interface DishSummary {
   name: string;
   place: string;
   country: string;
+  region: string;
+  state: string;
   changed: string;
-  tally: Tally;
   open: number;
   swaps: number;
+  trials: number;
+  liking: number | null;
+  labels: string[];
+  allergens: string[];
+  family: string;
+  variant: string;
+  picture: string;
+  missing: string[];
+  stale: boolean;
+  away: boolean;
+  tally: Tally;
   threads: ThreadMark[];
   fault: string;
 }
@@ -463,6 +495,74 @@ export interface ThreadMark {
   trait: string;
   verdict: string;
   steps: number;
+}
+export interface ShelfView {
+  dishes: DishSummary[];
+  all: number;
+  from: number;
+  stale: number;
+}
+export interface ShelfFacets {
+  countries: {
+    [k: string]: {
+      [k: string]: number;
+    };
+  };
+  regions: {
+    [k: string]: {
+      [k: string]: number;
+    };
+  };
+  labels: string[];
+  eaters: string[];
+  rules: string[];
+  allergens: string[];
+  world: Country[];
+}
+export interface Country {
+  code: string;
+  name: string;
+  region: string;
+}
+export interface ManyRequest {
+  do: string;
+  ids: string[];
+}
+export interface NeedsView {
+  days: NamedThing[];
+  trials: number;
+  tastings: number;
+  stoves: NamedThing[];
+  revisions: number;
+  until: number;
+}
+export interface NamedThing {
+  id: string;
+  name: string;
+}
+export interface CopyRequest {
+  name: string;
+}
+export interface NearDish {
+  id: string;
+  name: string;
+  say: string;
+}
+export interface TodoDish {
+  key: string;
+  country: string;
+  place: string;
+  name: string;
+  what: string;
+  lives: string[];
+  restsOn: string[];
+  when: string;
+  source: string;
+  wish: boolean;
+  dish: string;
+}
+export interface WishRequest {
+  wish: boolean;
 }
 export interface CreateRequest {
   text: string;
@@ -478,6 +578,13 @@ export interface SaveRequest {
   country?: string;
   original?: RecipeDish;
   decisions?: Decisions;
+  from?: string;
+  labels?: string[] | null;
+  notes?: {
+    [k: string]: string;
+  };
+  disputed?: Disputed[] | null;
+  settled?: boolean;
 }
 export interface CandidatesView {
   line: string;
@@ -1099,6 +1206,7 @@ export interface Settings {
   prices: {
     [k: string]: number;
   };
+  house?: string[];
   version: number;
   unfit: string[];
 }

@@ -1,72 +1,62 @@
 import "./dishes.css";
 
-import { useQuery } from "@tanstack/react-query";
 import { Button } from "antd";
-import { Link, useNavigate } from "react-router";
+import { useCallback, useState } from "react";
+import { useNavigate } from "react-router";
 
-import { api } from "../api/client";
-import type { DishSummary } from "../api/types";
 import { Loading } from "../shared/Loading";
-import { Emblem } from "../shared/Emblem";
 import { ProblemNote } from "../shared/ProblemNote";
-import { TallyView } from "../shared/TallyView";
+import { Chosen } from "./Chosen";
+import { FirstUse } from "./FirstUse";
+import { Narrow } from "./Narrow";
+import { ShelfList } from "./ShelfList";
+import { useShelf } from "./useShelf";
 
 /** The shelf of all dishes. */
 export default function DishesPage() {
   const go = useNavigate();
-  const dishes = useQuery({ queryKey: ["dishes"], queryFn: () => api.dishes("") });
+  const s = useShelf();
+  const [chosen, setChosen] = useState<string[]>([]);
+  const { fetchNextPage, isFetchingNextPage } = s.shelf;
+  const more = useCallback(() => {
+    if (!isFetchingNextPage) void fetchNextPage();
+  }, [fetchNextPage, isFetchingNextPage]);
+  if (s.shelf.data && s.all === 0 && !s.narrowed) return <FirstUse />;
+  const on = s.asked("gone") ? "gone" : s.asked("away") ? "away" : "shelf";
   return (
     <main className="page">
       <div className="dishes-head">
         <h1>Dishes</h1>
+        {s.shelf.data && (
+          <span className="quiet" role="status">
+            {s.all} {s.all === 1 ? "dish" : "dishes"}
+            {s.stale > 0 && `; the figures of ${s.stale} are being worked out anew`}
+          </span>
+        )}
         <Button type="primary" onClick={() => go("/dishes/new")}>
           New dish
         </Button>
       </div>
-      {dishes.isPending && <Loading>Fetching the dishes</Loading>}
-      {dishes.error && <ProblemNote error={dishes.error} retry={() => void dishes.refetch()} />}
-      {dishes.data?.length === 0 && (
-        <div className="empty">
-          <h2>No dish yet</h2>
-          <p>Begin with somebody’s recipe: paste it, and see what in it comes from an animal.</p>
-          <Button onClick={() => go("/dishes/new")}>Paste a recipe</Button>
-        </div>
+      <Narrow shelf={s} />
+      <Chosen ids={chosen} on={on} done={() => setChosen([])} />
+      {s.shelf.isPending && <Loading>Fetching the dishes</Loading>}
+      {s.shelf.error && (
+        <ProblemNote error={s.shelf.error} retry={() => void s.shelf.refetch()} />
       )}
-      {dishes.data && dishes.data.length > 0 && (
-        <ul className="shelf" aria-label="Dishes">
-          {dishes.data.map((d) => (
-            <li key={d.id}>
-              <Link to={`/dishes/${d.id}/${d.swaps > 0 ? "swaps" : "original"}`}>
-                <Emblem threads={d.threads} />
-                <span>
-                  <h2>{d.name}</h2>
-                  <span className="quiet">{d.place || "place not said"}</span>
-                </span>
-                {d.swaps > 0 ? (
-                  <TallyView tally={d.tally} />
-                ) : (
-                  <span className="quiet">
-                    {d.fault !== "" ? d.fault : "original kept, not adapted yet"}
-                  </span>
-                )}
-                <State dish={d} />
-              </Link>
-            </li>
-          ))}
-        </ul>
+      {s.shelf.data && s.all === 0 && (
+        <p className="quiet">No dish is like that. Ask for less, or show all.</p>
+      )}
+      {s.dishes.length > 0 && (
+        <ShelfList
+          dishes={s.dishes}
+          all={s.all}
+          chosen={chosen}
+          choose={(id, yes) =>
+            setChosen((was) => (yes ? [...was, id] : was.filter((x) => x !== id)))
+          }
+          more={more}
+        />
       )}
     </main>
   );
-}
-
-function State({ dish }: { dish: DishSummary }) {
-  if (dish.fault !== "") return <span className="state open">to be mended</span>;
-  if (dish.open > 0) {
-    return (
-      <span className="state open">
-        {dish.open} {dish.open === 1 ? "line" : "lines"} to decide
-      </span>
-    );
-  }
-  return <span className="state whole">every line decided</span>;
 }

@@ -1,0 +1,319 @@
+package store
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+	"sync"
+	"unique"
+)
+
+// rows are the shelf's rows in memory, without what is fetched for a page alone, so
+// that it is narrowed down, sorted and counted in a moment however long it is. They
+// are read when they are wanted; whatever changes many has them be read again, what
+// changes one has that one be.
+type rows struct {
+	mu   sync.Mutex
+	all  map[int64]*row
+	at   map[string]int64
+	sort map[Sorting][]*row
+}
+
+// row is a dish of the shelf as it is narrowed down by.
+type row struct {
+	number                         int64
+	dish, folded, place            string
+	country, region, state, family unique.Handle[string]
+	changed                        string
+	labels, allergens, rules       unique.Handle[string]
+	eaters                         string
+	liking                         *float64
+	away, gone, worked             bool
+	needs                          []unique.Handle[string]
+}
+
+const selectRows = `SELECT s.number, s.dish, s.folded, s.place, s.country, s.region, s.state, s.family, s.changed, s.labels, s.allergens, s.rules, s.eaters, s.liking, s.away, s.gone, s.stamp <> '', coalesce(m.needs, '')
+  FROM shelf s LEFT JOIN shelf_more m ON m.number = s.number`
+
+func scanRow(scan func(...any) error) (*row, error) {
+	r := &row{}
+	var country, region, state, family, labels, allergens, rules, needs string
+	err := scan(&r.number, &r.dish, &r.folded, &r.place, &country, &region, &state, &family, &r.changed, &labels, &allergens, &rules, &r.eaters, &r.liking, &r.away, &r.gone, &r.worked, &needs)
+	r.country, r.region, r.state, r.family = unique.Make(country), unique.Make(region), unique.Make(state), unique.Make(family)
+	r.labels, r.allergens, r.rules = unique.Make(labels), unique.Make(allergens), unique.Make(rules)
+	for _, id := range listed(needs) {
+		r.needs = append(r.needs, unique.Make(id))
+	}
+	return r, err
+}
+
+// forget has the rows be read again.
+func (r *rows) forget() {
+	r.mu.Lock()
+	r.all = nil
+	r.mu.Unlock()
+}
+
+// reread reads one dish's row again.
+func (s *Store) reread(ctx context.Context, dish string) {
+	r := &s.rows
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	if r.all == nil {
+		return
+	}
+	var fresh *row
+	err := each(ctx, s.read, selectRows+` WHERE s.dish = ?`, func(scan func(...any) error) (err error) {
+		fresh, err = scanRow(scan)
+		return err
+	}, dish)
+	if err != nil {
+		r.all = nil
+		return
+	}
+	if fresh == nil {
+		delete(r.all, r.at[dish])
+		delete(r.at, dish)
+	} else {
+		r.all[fresh.number], r.at[dish] = fresh, fresh.number
+	}
+	r.sort = map[Sorting][]*row{}
+}
+
+// sorted are all rows in an order.
+func (s *Store) sorted(ctx context.Context, by Sorting) ([]*row, error) {
+	r := &s.rows
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	if r.all == nil {
+		all, at := map[int64]*row{}, map[string]int64{}
+		err := each(ctx, s.read, selectRows, func(scan func(...any) error) error {
+			x, err := scanRow(scan)
+			all[x.number], at[x.dish] = x, x.number
+			return err
+		})
+		if err != nil {
+			return nil, err
+		}
+		r.all, r.at, r.sort = all, at, map[Sorting][]*row{}
+	}
+	if list, done := r.sort[by]; done {
+		return list, nil
+	}
+	list := make([]*row, 0, len(r.all))
+	for _, x := range r.all {
+		list = append(list, x)
+	}
+	slices.SortFunc(list, func(a, b *row) int { return cmp.Or(orders[by](a, b), cmp.Compare(b.number, a.number)) })
+	r.sort[by] = list
+	return list, nil
+}
+
+var orders = map[Sorting]func(a, b *row) int{
+	ByChanged: func(a, b *row) int { return cmp.Compare(b.changed, a.changed) },
+	ByName:    func(a, b *row) int { return cmp.Compare(a.folded, b.folded) },
+	ByPlace: func(a, b *row) int {
+		return cmp.Or(first(a.place != "", b.place != ""), cmp.Compare(Folded(a.place), Folded(b.place)), cmp.Compare(a.folded, b.folded))
+	},
+	ByLiking: func(a, b *row) int {
+		if a.liking != nil && b.liking != nil {
+			return cmp.Or(cmp.Compare(*b.liking, *a.liking), cmp.Compare(b.changed, a.changed))
+		}
+		return cmp.Or(first(a.liking != nil, b.liking != nil), cmp.Compare(b.changed, a.changed))
+	},
+}
+
+// first puts what has something before what has not.
+func first(a, b bool) int {
+	switch {
+	case a && !b:
+		return -1
+	case b && !a:
+		return 1
+	}
+	return 0
+}
+
+// Sorted tells whether there is such an order.
+func Sorted(by Sorting) bool { return orders[by] != nil }
+
+func holds(bars, name string) bool { return strings.Contains(bars, "|"+name+"|") }
+
+// fits tells whether a row is wanted, but for the words and the foods it uses.
+func (w *Wanted) fits(r *row) bool {
+	if r.gone != w.Gone || !w.Gone && r.away != w.Away {
+		return false
+	}
+	is := func(have unique.Handle[string], want string) bool { return want == "" || have.Value() == want }
+	if !is(r.country, w.Country) || !is(r.region, w.Region) || !is(r.state, w.State) || w.Family != "" && r.family.Value() != w.Family && r.dish != w.Family || w.Eater != "" && !holds(r.eaters, w.Eater) {
+		return false
+	}
+	for _, a := range w.Without {
+		if !r.worked || holds(r.allergens.Value(), a) {
+			return false
+		}
+	}
+	for _, x := range w.Rules {
+		if !holds(r.rules.Value(), x) {
+			return false
+		}
+	}
+	for _, l := range w.Labels {
+		if !holds(r.labels.Value(), l) {
+			return false
+		}
+	}
+	return true
+}
+
+// found are the numbers of the dishes whose words fit, nil where none are asked for.
+func (s *Store) found(ctx context.Context, match string) (map[int64]bool, error) {
+	out := map[int64]bool{}
+	err := each(ctx, s.read, `SELECT rowid FROM shelf_search WHERE shelf_search MATCH ?`, func(scan func(...any) error) error {
+		var n int64
+		err := scan(&n)
+		out[n] = true
+		return err
+	}, match)
+	return out, err
+}
+
+// numbers are all dishes that are wanted, in their order.
+func (s *Store) numbers(ctx context.Context, w Wanted) ([]*row, error) {
+	list, err := s.sorted(ctx, cmp.Or(w.Sort, ByChanged))
+	if err != nil {
+		return nil, err
+	}
+	match := terms(w.Words)
+	var among map[int64]bool
+	if match != "" {
+		if among, err = s.found(ctx, match); err != nil {
+			return nil, err
+		}
+	}
+	if w.Uses != "" {
+		uses := map[int64]bool{}
+		err := each(ctx, s.read, `SELECT number FROM shelf_more WHERE instr(uses, ?) > 0`, func(scan func(...any) error) error {
+			var n int64
+			err := scan(&n)
+			uses[n] = match == "" || among[n]
+			return err
+		}, "|"+w.Uses+"|")
+		if err != nil {
+			return nil, err
+		}
+		among = uses
+	}
+	var out []*row
+	for _, r := range list {
+		if (among == nil || among[r.number]) && w.fits(r) {
+			out = append(out, r)
+		}
+	}
+	if match == "" || w.Sort != "" {
+		return out, nil
+	}
+	return s.ranked(ctx, match, out)
+}
+
+// mostRanked is up to how many finds are ranked by how well the words fit them; of
+// more, those that are so called come first.
+const mostRanked = 400
+
+func (s *Store) ranked(ctx context.Context, match string, list []*row) ([]*row, error) {
+	place := map[int64]int{}
+	query, values := `SELECT rowid FROM shelf_search WHERE shelf_search MATCH ? ORDER BY bm25(shelf_search, 10, 4, 1)`, []any{match}
+	if len(list) > mostRanked {
+		query, values = `SELECT rowid FROM shelf_search WHERE shelf_search MATCH ?`, []any{"name : (" + match + ")"}
+	}
+	err := each(ctx, s.read, query, func(scan func(...any) error) error {
+		var n int64
+		err := scan(&n)
+		if place[n] = 1; len(list) <= mostRanked {
+			place[n] = len(place)
+		}
+		return err
+	}, values...)
+	if err != nil {
+		return nil, err
+	}
+	slices.SortStableFunc(list, func(a, b *row) int {
+		x, named := place[a.number]
+		y, other := place[b.number]
+		return cmp.Or(first(named, other), cmp.Compare(x, y))
+	})
+	return list, nil
+}
+
+// Shelf lists dishes, a page of them, and how many there are in all.
+func (s *Store) Shelf(ctx context.Context, w Wanted) ([]Shelved, int, error) {
+	list, err := s.numbers(ctx, w)
+	if err != nil {
+		return nil, 0, fmt.Errorf("look through the shelf: %w", err)
+	}
+	var page []int64
+	for _, r := range list[min(w.From, len(list)):min(w.From+w.Most, len(list))] {
+		page = append(page, r.number)
+	}
+	out, err := s.Numbered(ctx, page, w.Stamp)
+	return out, len(list), err
+}
+
+// Needed are the foods that the dishes that are wanted need, to be held against what
+// is in the house: by their number.
+func (s *Store) Needed(ctx context.Context, w Wanted) (map[int64][]string, error) {
+	list, err := s.numbers(ctx, w)
+	out := map[int64][]string{}
+	for _, r := range list {
+		needs := make([]string, len(r.needs))
+		for i, id := range r.needs {
+			needs[i] = id.Value()
+		}
+		out[r.number] = needs
+	}
+	return out, err
+}
+
+// Facets are what the dishes of a shelf can be narrowed down by: how many there are of
+// a country or region by their state, and the names they carry.
+type Facets struct {
+	Countries, Regions map[string]map[string]int
+	Labels, Eaters     []string
+}
+
+// Facets counts the shelf, without what was put or taken away.
+func (s *Store) Facets(ctx context.Context) (Facets, error) {
+	f := Facets{map[string]map[string]int{}, map[string]map[string]int{}, []string{}, []string{}}
+	list, err := s.sorted(ctx, ByChanged)
+	labels, eaters := map[string]bool{}, map[string]bool{}
+	for _, r := range list {
+		if r.away || r.gone {
+			continue
+		}
+		for value, in := range map[string]map[string]map[string]int{r.country.Value(): f.Countries, r.region.Value(): f.Regions} {
+			if in[value] == nil {
+				in[value] = map[string]int{}
+			}
+			in[value][r.state.Value()]++
+		}
+		if bars := r.labels.Value(); bars != "" {
+			for _, l := range listed(bars) {
+				labels[l] = true
+			}
+		}
+		for _, e := range listed(r.eaters) {
+			eaters[e] = true
+		}
+	}
+	for l := range labels {
+		f.Labels = append(f.Labels, l)
+	}
+	for e := range eaters {
+		f.Eaters = append(f.Eaters, e)
+	}
+	slices.Sort(f.Labels)
+	slices.Sort(f.Eaters)
+	return f, err
+}

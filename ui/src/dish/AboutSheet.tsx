@@ -1,0 +1,247 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button, Input, Select } from "antd";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+
+import { api } from "../api/client";
+import type { Disputed } from "../api/types";
+import { Pictures } from "../shared/Pictures";
+import { ProblemNote } from "../shared/ProblemNote";
+import { Sheet } from "../shared/Sheet";
+import type { OpenDish } from "./useDish";
+
+/** What the cook says of a dish beside its recipe, and what can be done with it whole. */
+export function AboutSheet({ open, close }: { open: OpenDish; close: () => void }) {
+  const { dish, save } = open;
+  const doc = dish.document;
+  const facets = useQuery({ queryKey: ["shelf-facets"], queryFn: api.facets });
+  const pictures = useQuery({
+    queryKey: ["pictures", dish.id],
+    queryFn: () => api.pictures("dish", dish.id),
+  });
+  const queries = useQueryClient();
+  const [name, setName] = useState(doc.name);
+  const [place, setPlace] = useState(doc.place);
+  const [from, setFrom] = useState(doc.from ?? "");
+  const [note, setNote] = useState(doc.notes?.[""] ?? "");
+  return (
+    <Sheet title="About this dish" close={close} wide>
+      <div className="about">
+        <label>
+          Name
+          <Input
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            onBlur={() =>
+              name.trim() && name !== doc.name && save({ what: "renamed it", name: name.trim() })
+            }
+          />
+        </label>
+        <label>
+          Place
+          <Input
+            value={place}
+            onChange={(e) => setPlace(e.target.value)}
+            onBlur={() => place !== doc.place && save({ what: "placed it", place })}
+          />
+        </label>
+        <label>
+          Country
+          <Select
+            allowClear
+            showSearch={{ optionFilterProp: "label" }}
+            aria-label="Country"
+            value={doc.country || undefined}
+            options={facets.data?.world.map((c) => ({ value: c.code, label: c.name })) ?? []}
+            onChange={(country: string | undefined) =>
+              save({ what: "placed it", country: country ?? "" })
+            }
+          />
+        </label>
+        <label>
+          Whose recipe it was
+          <Input
+            value={from}
+            maxLength={200}
+            onChange={(e) => setFrom(e.target.value)}
+            onBlur={() => from !== (doc.from ?? "") && save({ what: "said whose it was", from })}
+          />
+        </label>
+        <label>
+          Labels of your own
+          <Select
+            mode="tags"
+            aria-label="Labels"
+            value={doc.labels ?? []}
+            options={facets.data?.labels.map((l) => ({ value: l, label: l })) ?? []}
+            onChange={(labels: string[]) => save({ what: "labelled it", labels })}
+          />
+        </label>
+        <label className="tick">
+          <input
+            type="checkbox"
+            checked={doc.settled ?? false}
+            onChange={(e) =>
+              save({
+                what: e.target.checked ? "settled it" : "opened it again",
+                settled: e.target.checked,
+              })
+            }
+          />{" "}
+          Settled: nothing more is to be changed
+        </label>
+        <label className="whole">
+          Notes
+          <Input.TextArea
+            rows={3}
+            maxLength={2000}
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            onBlur={() =>
+              note !== (doc.notes?.[""] ?? "") &&
+              save({ what: "noted", notes: { ...doc.notes, "": note } })
+            }
+          />
+        </label>
+      </div>
+      <Points
+        points={doc.disputed ?? []}
+        set={(disputed) => save({ what: "said what is disputed", disputed })}
+      />
+      <h3>The plate</h3>
+      {pictures.data && (
+        <Pictures
+          kind="dish"
+          about={dish.id}
+          of={doc.name}
+          pictures={pictures.data}
+          changed={() => void queries.invalidateQueries({ queryKey: ["pictures", dish.id] })}
+        />
+      )}
+      <Whole open={open} close={close} />
+    </Sheet>
+  );
+}
+
+/** Points on which cooks of the dish disagree, and what was chosen here. */
+function Points({ points, set }: { points: Disputed[]; set: (to: Disputed[]) => void }) {
+  const [draft, setDraft] = useState<Disputed>({ point: "", chosen: "", why: "" });
+  const fields: [keyof Disputed, string][] = [
+    ["point", "With cheese or never?"],
+    ["chosen", "Here"],
+    ["why", "Why"],
+  ];
+  return (
+    <section aria-label="Disputed points">
+      <h3>What cooks disagree on</h3>
+      <ul>
+        {points.map((p, i) => (
+          <li key={i}>
+            <b>{p.point}</b> {p.chosen && `Here: ${p.chosen}.`} {p.why}{" "}
+            <Button size="small" onClick={() => set(points.filter((_, at) => at !== i))}>
+              Leave out
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <div className="point">
+        {fields.map(([field, hint]) => (
+          <Input
+            key={field}
+            aria-label={hint}
+            placeholder={hint}
+            value={draft[field]}
+            onChange={(e) => setDraft({ ...draft, [field]: e.target.value })}
+          />
+        ))}
+        <Button
+          disabled={!draft.point.trim()}
+          onClick={() => {
+            set([...points, draft]);
+            setDraft({ point: "", chosen: "", why: "" });
+          }}
+        >
+          Add
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** What can be done with the dish as a whole. */
+function Whole({ open, close }: { open: OpenDish; close: () => void }) {
+  const { dish } = open;
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const [asking, setAsking] = useState(false);
+  const needs = useQuery({
+    queryKey: ["needs", dish.id],
+    queryFn: () => api.needs(dish.id),
+    enabled: asking,
+  });
+  const near = useQuery({
+    queryKey: ["near", dish.id, dish.edit],
+    queryFn: () => api.near(dish.id),
+  });
+  const gone = (to: string) => {
+    for (const key of ["dishes", "shelf-facets", "variants"]) {
+      void queries.invalidateQueries({ queryKey: [key] });
+    }
+    close();
+    void go(to);
+  };
+  const copy = useMutation({
+    mutationFn: () => api.copyDish(dish.id, { name: "" }),
+    onSuccess: (d) => gone(`/dishes/${d.id}/original`),
+  });
+  const many = useMutation({
+    mutationFn: (what: string) => api.shelveMany({ do: what, ids: [dish.id] }),
+    onSuccess: (_, what) => gone(what === "take" ? "/dishes?gone=true" : "/dishes"),
+  });
+  const n = needs.data;
+  return (
+    <section aria-label="The dish as a whole">
+      {(near.data?.length ?? 0) > 0 && (
+        <>
+          <h3>What you have mastered here serves you in</h3>
+          <ul>
+            {near.data?.map((x) => (
+              <li key={x.id}>
+                <Link to={`/dishes/${x.id}/character`} onClick={close}>
+                  {x.name}
+                </Link>
+                : {x.say}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <p className="whole-ways">
+        <Button loading={copy.isPending} onClick={() => copy.mutate()}>
+          Copy it
+        </Button>
+        <Button onClick={() => many.mutate("away")}>Put it away</Button>
+        <Button danger onClick={() => setAsking(true)}>
+          Take it away for good
+        </Button>
+      </p>
+      {asking && n && (
+        <div className="problem" role="alert">
+          <h3>What goes with it</h3>
+          <p>
+            {n.revisions} {n.revisions === 1 ? "version" : "versions"} of it
+            {n.trials > 0 && `; ${n.trials} trials and ${n.tastings} tastings lose their dish`}
+            {n.days.length > 0 && `; it is missing then from ${n.days.map((d) => d.name).join(", ")}`}
+            . It can be brought back for {n.until} days.
+          </p>
+          <Button danger onClick={() => many.mutate("take")}>
+            Take it away
+          </Button>{" "}
+          <Button onClick={() => setAsking(false)}>Leave it</Button>
+        </div>
+      )}
+      {[copy, many].map((m, i) => m.error && <ProblemNote key={i} error={m.error} />)}
+      {needs.error && <ProblemNote error={needs.error} />}
+    </section>
+  );
+}

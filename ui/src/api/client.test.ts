@@ -25,6 +25,6 @@ describe("client", () => {
   });
   it("says when the server is gone", async () => {
     vi.stubGlobal("fetch", async () => Promise.reject(new TypeError("refused")));
-    await expect(api.dishes("")).rejects.toMatchObject({ status: 0 });
+    await expect(api.dishes(new URLSearchParams())).rejects.toMatchObject({ status: 0 });
   });
 });

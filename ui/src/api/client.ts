@@ -11,6 +11,7 @@ import type {
   Card,
   CandidatesView,
   ChangeRequest,
+  CopyRequest,
   CreateDayRequest,
   CreateRequest,
   DayDocument,
@@ -27,6 +28,9 @@ import type {
   LearnedView,
   LineRequest,
   LinkRequest,
+  ManyRequest,
+  NearDish,
+  NeedsView,
   NextChange,
   Past,
   Picture,
@@ -42,6 +46,8 @@ import type {
   SheetRequest,
   SheetView,
   Shelf,
+  ShelfFacets,
+  ShelfView,
   ShownCode,
   SignInRequest,
   StepRequest,
@@ -54,6 +60,7 @@ import type {
   TastingRequest,
   TastingView,
   TickRequest,
+  TodoDish,
   TrayItem,
   Trial,
   TrialRequest,
@@ -115,7 +122,24 @@ async function request<T>(method: string, at: string, body?: unknown, edit?: num
 }
 
 export const api = {
-  dishes: (q: string) => request<DishSummary[]>("GET", `/api/dishes?q=${encodeURIComponent(q)}`),
+  dishes: (query: URLSearchParams, from = 0) => {
+    const asked = new URLSearchParams(query);
+    if (from > 0) asked.set("from", String(from));
+    return request<ShelfView>("GET", `/api/dishes?${asked.toString()}`);
+  },
+  facets: () => request<ShelfFacets>("GET", "/api/shelf"),
+  shelveMany: (r: ManyRequest) => request<undefined>("POST", "/api/shelf", r),
+  layOutExamples: () => request<undefined>("POST", "/api/shelf/examples"),
+  copyDish: (id: string, r: CopyRequest) => request<DishView>("POST", `/api/dishes/${id}/copy`, r),
+  needs: (id: string) => request<NeedsView>("GET", `/api/dishes/${id}/needs`),
+  near: (id: string) => request<NearDish[]>("GET", `/api/dishes/${id}/near`),
+  variants: (id: string) => request<DishSummary[]>("GET", `/api/dishes/${id}/variants`),
+  todo: (query: URLSearchParams) => request<TodoDish[]>("GET", `/api/todo?${query.toString()}`),
+  beginTodo: (key: string) => request<DishView>("POST", `/api/todo/${encodeURIComponent(key)}`),
+  wish: (key: string, wish: boolean) =>
+    request<undefined>("PUT", `/api/todo/${encodeURIComponent(key)}`, { wish }),
+  pictures: (kind: string, about: string) =>
+    request<Picture[]>("GET", `/api/pictures/${kind}/${about}`),
   dish: (id: string) => request<DishView>("GET", `/api/dishes/${id}`),
   create: (r: CreateRequest) => request<DishView>("POST", "/api/dishes", r),
   save: (id: string, edit: number, r: SaveRequest) =>

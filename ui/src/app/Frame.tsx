@@ -41,6 +41,7 @@ export function Frame({ children }: { children: React.ReactNode }) {
         </NavLink>
         <nav aria-label="Places" className="places">
           <NavLink to="/dishes">Dishes</NavLink>
+          <NavLink to="/map">Map</NavLink>
           <NavLink to="/days">Days</NavLink>
           <NavLink to="/larder">Larder</NavLink>
           <NavLink to="/kitchen">Kitchen</NavLink>
@@ -87,7 +88,7 @@ function Search({ inputRef }: { inputRef: React.RefObject<InputRef | null> }) {
   const [openAt, setOpenAt] = useState("");
   const hits = useQuery({
     queryKey: ["search", text],
-    queryFn: () => api.dishes(text),
+    queryFn: () => api.dishes(new URLSearchParams({ q: text, most: "20" })),
     enabled: text.trim() !== "",
   });
   const foods = useQuery({
@@ -117,10 +118,10 @@ function Search({ inputRef }: { inputRef: React.RefObject<InputRef | null> }) {
       />
       {open && hits.data && (
         <ul className="search-hits">
-          {hits.data.length === 0 && foods.data?.length === 0 && (
+          {hits.data.all === 0 && foods.data?.length === 0 && (
             <li className="quiet nothing">No dish and no food with “{text}”.</li>
           )}
-          {hits.data.slice(0, 8).map((d) => (
+          {hits.data.dishes.slice(0, 8).map((d) => (
             <li key={d.id}>
               <NavLink to={`/dishes/${d.id}/original`} onClick={() => setText("")}>
                 {d.name} <span className="quiet small">{d.place}</span>

@@ -12,6 +12,7 @@ const OriginalStage = lazy(() => import("../original/OriginalStage"));
 const CharacterStage = lazy(() => import("../character/CharacterStage"));
 const SwapsStage = lazy(() => import("../swaps/SwapsStage"));
 const LarderPage = lazy(() => import("../larder/LarderPage"));
+const MapPage = lazy(() => import("../map/MapPage"));
 const DaysPage = lazy(() => import("../days/DaysPage"));
 const DayPage = lazy(() => import("../days/DayPage"));
 const KitchenPage = lazy(() => import("../kitchen/KitchenPage"));
@@ -72,6 +73,7 @@ function FramedPlaces() {
             <Route path="card" element={<CardStage />} />
             <Route path="trials" element={<TrialsStage />} />
           </Route>
+          <Route path="/map" element={<MapPage />} />
           <Route path="/days" element={<DaysPage />} />
           <Route path="/days/:id" element={<DayPage />} />
           <Route path="/larder" element={<LarderPage />} />

@@ -18,6 +18,8 @@ export interface Changed {
 export interface Ears {
   kept?: (what: Kept) => void;
   changed?: (what: Changed) => void;
+  /** Some of the shelf was worked out anew. */
+  shelf?: () => void;
   devices?: (now: DevicesNow) => void;
   /** The line is there again; missed tells whether anything was told meanwhile. */
   opened?: (missed: boolean) => void;
@@ -63,6 +65,7 @@ function mind() {
   });
   on<Kept>("kept", (what) => each((e) => e.kept?.(what)));
   on<Changed>("changed", (what) => each((e) => e.changed?.(what)));
+  on("shelf", () => each((e) => e.shelf?.()));
   on<DevicesNow>("devices", (now) => each((e) => e.devices?.(now)));
 }
 

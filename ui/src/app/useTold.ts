@@ -5,13 +5,15 @@ import { useStream } from "./stream";
 
 /** What may show something of each kind of thing that is kept. */
 const shows: Record<string, (key: string) => unknown[][]> = {
-  dish: (key) => [["dish", key], ["dishes"], ["past", key]],
+  dish: (key) => [["dish", key], ["dishes"], ["shelf-facets"], ["past", key]],
   day: (key) => [["day", key], ["days"]],
   food: (key) => [["food", key], ["foods"], ["shelf"], ["kitchen"]],
   kitchen: () => [["kitchen"], ["prices"]],
   cook: () => [["stoves"]],
   trial: () => [["stoves"], ["trials"]],
-  picture: () => [["trials"]],
+  picture: () => [["trials"], ["pictures"], ["dishes"]],
+  wish: () => [["todo"]],
+  begun: () => [["todo"]],
   tasting: (key) => [["tastings"], ["tasting", key], ["learned"], ["dish"]],
   untaught: () => [["learned"], ["dish"]],
   sheet: (key) => [["tasting", key.split("/")[0]], ["between"]],
@@ -46,6 +48,7 @@ export function useTold() {
     // A window that was away catches up, where it missed anything.
     opened: (missed) => missed && void queries.invalidateQueries(),
     kept: ({ kind, key }) => shows[kind]?.(key).forEach(show),
+    shelf: () => void queries.invalidateQueries({ queryKey: ["dishes"] }),
     changed: () => void queries.invalidateQueries({ queryKey: ["stoves"] }),
   });
 }

@@ -1,7 +1,7 @@
 import "./days.css";
 
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Button, InputNumber, Segmented } from "antd";
+import { Button, InputNumber, Segmented, Input } from "antd";
 import { useEffect, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 
@@ -9,6 +9,7 @@ import { GuestLink } from "../access/LinkSheet";
 import { api } from "../api/client";
 import type { DayDocument, DayView, Option } from "../api/types";
 import { KitForm } from "../kitchen/KitForm";
+import { useShelfNames } from "../dishes/useShelfNames";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
@@ -243,12 +244,27 @@ function inWords(text: string, view: DayView): string {
 }
 
 function Menu({ view, set, remove }: PartProps & { remove: () => void }) {
-  const dishes = useQuery({ queryKey: ["dishes"], queryFn: () => api.dishes("") });
+  const [find, setFind] = useState("");
+  const found = useShelfNames(find);
   const chosen = view.document.dishes;
+  const dishes = [
+    ...chosen.map((c) => {
+      const d = found.find((x) => x.id === c.id);
+      return d ?? { id: c.id, name: view.names[c.id] ?? "a dish", place: "", open: 0 };
+    }),
+    ...found.filter((d) => !chosen.some((c) => c.id === d.id)),
+  ];
   return (
     <section className="menu">
+      <Input
+        value={find}
+        allowClear
+        placeholder="Find a dish"
+        aria-label="Find a dish"
+        onChange={(e) => setFind(e.target.value)}
+      />
       <ul>
-        {dishes.data?.map((d) => {
+        {dishes.map((d) => {
           const on = chosen.find((x) => x.id === d.id);
           return (
             <li key={d.id}>

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 
 import { api } from "../api/client";
+import { useShelfNames } from "../dishes/useShelfNames";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { dateOf, wall, withZone } from "./clock";
@@ -15,7 +16,9 @@ export default function DaysPage() {
   const go = useNavigate();
   const queries = useQueryClient();
   const days = useQuery({ queryKey: ["days"], queryFn: api.days });
-  const dishes = useQuery({ queryKey: ["dishes"], queryFn: () => api.dishes("") });
+  const [find, setFind] = useState("");
+  const dishes = useShelfNames(find);
+  const [names, setNames] = useState<Record<string, string>>({});
   const [name, setName] = useState("");
   const [at, setAt] = useState("");
   const [asked] = useSearchParams();
@@ -94,9 +97,20 @@ export default function DaysPage() {
               value={chosen}
               aria-label="Dishes of the day"
               placeholder="Choose from your dishes"
-              options={dishes.data?.map((d) => ({ value: d.id, label: d.name })) ?? []}
-              optionFilterProp="label"
-              onChange={setChosen}
+              options={[
+                ...dishes.map((d) => ({ value: d.id, label: d.name })),
+                ...chosen
+                  .filter((id) => !dishes.some((d) => d.id === id))
+                  .map((id) => ({ value: id, label: names[id] ?? "a dish chosen before" })),
+              ]}
+              showSearch={{ filterOption: false, onSearch: setFind }}
+              onChange={(ids: string[]) => {
+                setNames((was) => ({
+                  ...was,
+                  ...Object.fromEntries(dishes.map((d) => [d.id, d.name])),
+                }));
+                setChosen(ids);
+              }}
             />
           </label>
         </div>

@@ -1,3 +1,5 @@
+import "./about.css";
+
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Input, Select } from "antd";
 import { useState } from "react";
@@ -231,7 +233,8 @@ function Whole({ open, close }: { open: OpenDish; close: () => void }) {
           <p>
             {n.revisions} {n.revisions === 1 ? "version" : "versions"} of it
             {n.trials > 0 && `; ${n.trials} trials and ${n.tastings} tastings lose their dish`}
-            {n.days.length > 0 && `; it is missing then from ${n.days.map((d) => d.name).join(", ")}`}
+            {n.days.length > 0 &&
+              `; it is missing then from ${n.days.map((d) => d.name).join(", ")}`}
             . It can be brought back for {n.until} days.
           </p>
           <Button danger onClick={() => many.mutate("take")}>

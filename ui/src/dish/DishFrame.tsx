@@ -14,6 +14,7 @@ import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
 import { TurnBack } from "../shared/TurnBack";
 import { tallyWords } from "../shared/format";
+import { AboutSheet } from "./AboutSheet";
 import { PastSheet } from "./PastSheet";
 import { DishContext, useDish, type OpenDish } from "./useDish";
 
@@ -121,6 +122,7 @@ function Band({ open }: { open: OpenDish }) {
     return () => window.removeEventListener("keydown", onKey);
   }, [open, go, dish.id]);
   const [past, setPast] = useState(false);
+  const [about, setAbout] = useState(false);
   return (
     <section className="dish-band" aria-label="This dish">
       <div className="row">
@@ -136,6 +138,10 @@ function Band({ open }: { open: OpenDish }) {
           <span className="saved" role="status">
             {open.saving ? "Saving" : "Saved"}
           </span>
+          <Button type="link" size="small" onClick={() => setAbout(true)}>
+            About
+          </Button>
+          {about && <AboutSheet open={open} close={() => setAbout(false)} />}
           <Button type="link" size="small" onClick={() => setPast(true)}>
             Changes
           </Button>

@@ -40,9 +40,7 @@ export default function DishesPage() {
       <Narrow shelf={s} />
       <Chosen ids={chosen} on={on} done={() => setChosen([])} />
       {s.shelf.isPending && <Loading>Fetching the dishes</Loading>}
-      {s.shelf.error && (
-        <ProblemNote error={s.shelf.error} retry={() => void s.shelf.refetch()} />
-      )}
+      {s.shelf.error && <ProblemNote error={s.shelf.error} retry={() => void s.shelf.refetch()} />}
       {s.shelf.data && s.all === 0 && (
         <p className="quiet">No dish is like that. Ask for less, or show all.</p>
       )}

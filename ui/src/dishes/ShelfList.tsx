@@ -1,5 +1,5 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useRef } from "react";
+import { useEffect, useState } from "react";
 import { Link } from "react-router";
 
 import type { DishSummary } from "../api/types";
@@ -19,12 +19,12 @@ const rowHeight = 84;
 
 /** The dishes of the shelf; only those in sight are drawn. */
 export function ShelfList({ dishes, all, chosen, choose, more }: Props) {
-  const list = useRef<HTMLUListElement>(null);
+  const [list, setList] = useState<HTMLUListElement | null>(null);
   const rows = useWindowVirtualizer({
     count: dishes.length,
     estimateSize: () => rowHeight,
     overscan: 6,
-    scrollMargin: list.current?.offsetTop ?? 0,
+    scrollMargin: list?.offsetTop ?? 0,
     getItemKey: (i) => dishes[i]?.id ?? i,
   });
   const shown = rows.getVirtualItems();
@@ -35,12 +35,12 @@ export function ShelfList({ dishes, all, chosen, choose, more }: Props) {
   const step = (from: number, by: number) => {
     rows.scrollToIndex(Math.max(0, Math.min(dishes.length - 1, from + by)));
     requestAnimationFrame(() =>
-      list.current?.querySelector<HTMLElement>(`[data-row="${from + by}"] a`)?.focus(),
+      list?.querySelector<HTMLElement>(`[data-row="${from + by}"] a`)?.focus(),
     );
   };
   return (
     <ul
-      ref={list}
+      ref={setList}
       className="shelf"
       aria-label="Dishes"
       style={{ height: rows.getTotalSize() }}

@@ -29,7 +29,7 @@ export function useShelf() {
   );
   const shelf = useInfiniteQuery({
     queryKey: ["dishes", query.toString()],
-    queryFn: ({ pageParam }) => api.shelf(query, pageParam),
+    queryFn: ({ pageParam }) => api.dishes(query, pageParam),
     initialPageParam: 0,
     getNextPageParam: (last) => {
       const next = last.from + last.dishes.length;

@@ -3,6 +3,7 @@ import "./trials.css";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Input } from "antd";
 import { useState } from "react";
+import { Link } from "react-router";
 
 import { api } from "../api/client";
 import type { TrialView } from "../api/types";
@@ -63,9 +64,48 @@ export default function TrialsStage() {
           title={`What the dish has that trial ${list.length} had not`}
         />
       )}
+      <Schools />
       <Enter dish={dish.id} />
       <Tastings dish={dish.id} trials={list} />
     </main>
+  );
+}
+
+/** The schools of this dish beside it, and what one has that the other has not. */
+function Schools() {
+  const { dish } = useOpenDish();
+  const schools = useQuery({
+    queryKey: ["variants", dish.id],
+    queryFn: () => api.variants(dish.id),
+  });
+  const [beside, setBeside] = useState("");
+  const others = schools.data?.filter((d) => d.id !== dish.id) ?? [];
+  if (others.length === 0) return null;
+  return (
+    <section aria-label="Schools of this dish">
+      <h3>Schools of this dish</h3>
+      <ul>
+        {others.map((d) => (
+          <li key={d.id}>
+            <Link to={`/dishes/${d.id}/trials`}>
+              {d.name}
+              {d.variant && `, ${d.variant}`}
+            </Link>{" "}
+            <Button size="small" aria-pressed={beside === d.id} onClick={() => setBeside(d.id)}>
+              Side by side
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {beside && (
+        <Between
+          dish={dish.id}
+          a="now"
+          b={`dish:${beside}`}
+          title={`This one, and ${others.find((d) => d.id === beside)?.variant || "the other"}`}
+        />
+      )}
+    </section>
   );
 }
 

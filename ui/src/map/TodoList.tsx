@@ -1,0 +1,87 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Button } from "antd";
+import { Link, useNavigate } from "react-router";
+
+import { api } from "../api/client";
+import { Loading } from "../shared/Loading";
+import { ProblemNote } from "../shared/ProblemNote";
+import { capital } from "../shared/format";
+
+interface Props {
+  title: string;
+  query: Record<string, string>;
+  empty: string;
+}
+
+/** Traditional dishes to begin with, or to wish for. */
+export function TodoList({ title, query, empty }: Props) {
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const asked = new URLSearchParams(query);
+  const todo = useQuery({ queryKey: ["todo", asked.toString()], queryFn: () => api.todo(asked) });
+  const begin = useMutation({
+    mutationFn: (key: string) => api.beginTodo(key),
+    onSuccess: (d) => {
+      for (const key of ["dishes", "shelf-facets", "todo"]) {
+        void queries.invalidateQueries({ queryKey: [key] });
+      }
+      void go(`/dishes/${d.id}/original`);
+    },
+  });
+  const wish = useMutation({
+    mutationFn: (w: { key: string; wish: boolean }) => api.wish(w.key, w.wish),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ["todo"] }),
+  });
+  return (
+    <section aria-label={title} className="todo">
+      <h3>{title}</h3>
+      {todo.isPending && <Loading>Looking it up</Loading>}
+      {todo.error && <ProblemNote error={todo.error} retry={() => void todo.refetch()} />}
+      {begin.error && <ProblemNote error={begin.error} />}
+      {wish.error && <ProblemNote error={wish.error} />}
+      {todo.data?.length === 0 && <p className="quiet">{empty}</p>}
+      <ul>
+        {todo.data?.map((t) => (
+          <li key={t.key}>
+            <h4>
+              {capital(t.name)} {t.place && <span className="quiet">{t.place}</span>}
+            </h4>
+            <p>
+              {capital(t.what)}. Lives from {t.lives.join(" and ")}
+              {t.restsOn.length > 0
+                ? `; rests on ${t.restsOn.join(", ")}`
+                : "; no animal matter"}. <span className="quiet">{capital(t.when)}.</span>
+            </p>
+            <p className="todo-ways">
+              {t.dish ? (
+                <Link to={`/dishes/${t.dish}/original`}>Begun: open it</Link>
+              ) : (
+                <Button
+                  size="small"
+                  disabled={begin.isPending}
+                  onClick={() => begin.mutate(t.key)}
+                  aria-label={`Begin ${t.name}`}
+                >
+                  Begin
+                </Button>
+              )}
+              <Button
+                size="small"
+                aria-pressed={t.wish}
+                aria-label={t.wish ? `${t.name}: wished for` : `Wish for ${t.name}`}
+                onClick={() => wish.mutate({ key: t.key, wish: !t.wish })}
+              >
+                {t.wish ? "Wished for" : "Wish for it"}
+              </Button>
+            </p>
+          </li>
+        ))}
+      </ul>
+      {todo.data && todo.data.length > 0 && (
+        <p className="quiet small">
+          Facts of general knowledge in our own words; cooks of the place may well tell otherwise.
+        </p>
+      )}
+    </section>
+  );
+}

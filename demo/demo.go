@@ -71,6 +71,20 @@ var Evenings = []Evening{
 		Different: []Difference{{"caraway", 1.5}}},
 }
 
+// Undecided are lines of a dish for which nothing is chosen yet, so that one dish is
+// half way; Settled are dishes of which nothing more is to be changed.
+var (
+	Undecided = map[string]string{"pastel-de-nata": "butter"}
+	Settled   = []string{"goulash"}
+)
+
+// Begun are traditional dishes that the club has begun, by their keys: empty
+// originals with what is known of them. Wished stand on its list.
+var (
+	Begun  = []string{"036-pavlova", "840-gumbo", "484-pozole-rojo", "388-ackee-and-saltfish", "504-harira", "356-palak-paneer", "566-egusi-soup", "246-lohikeitto"}
+	Wished = []string{"604-causa-limena", "410-sundubu-jjigae", "818-molokhia"}
+)
+
 // Tables are two tastings of a dish by made-up guests: at the first there was too
 // little smoke, then what the program proposed was tried, and a third time with a
 // darker broth, which the second table tasted beside it.

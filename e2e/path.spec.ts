@@ -58,7 +58,7 @@ test("a recipe is pasted, adapted, printed and found again", async ({
   await expect(
     page.getByRole("heading", { name: "No dish yet" }),
   ).toBeVisible();
-  await page.getByRole("button", { name: "New dish" }).click();
+  await page.getByRole("button", { name: "Paste a recipe" }).click();
   await page.getByLabel("Recipe text").fill(recipe);
   await page.getByRole("button", { name: "Read recipe" }).click();
 

@@ -14,7 +14,7 @@ test.afterAll(async () => {
 });
 
 async function goTo(page: Page, dish: string, stage: string) {
-  await page.goto(`${kitchen.url}/dishes`);
+  await page.goto(`${kitchen.url}/dishes?q=${encodeURIComponent(dish)}`);
   await page
     .getByRole("link", { name: new RegExp(dish) })
     .first()
@@ -40,6 +40,7 @@ test("the whole table of the club is laid out, with the shelf's tallies", async 
     "rendang",
     "Pierogi",
   ]) {
+    await page.getByLabel("Words of the name, place or lines").fill(dish);
     await expect(
       page.getByRole("link", { name: new RegExp(dish) }).first(),
     ).toBeVisible();

@@ -197,7 +197,9 @@ test("a fault is mended, tasted again, learned from, and taken back", async ({
   await results.getByRole("checkbox").first().check();
   await page.getByRole("button", { name: "Try again with these" }).click();
   await expect(
-    page.getByRole("region", { name: /What the dish has that trial 1 had not/ }),
+    page.getByRole("region", {
+      name: /What the dish has that trial 1 had not/,
+    }),
   ).toContainText(/smoke: -\d\.\d → /);
   await results.getByRole("button", { name: "Close" }).click();
   await expect(results).toContainText("closed");

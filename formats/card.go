@@ -38,6 +38,8 @@ type Card struct {
 	Sizing []string `json:"sizing"`
 	// Measured are the kitchen's own factors that its figures use.
 	Measured []string `json:"measured"`
+	// Weekday says what the quicker version saves, where this is one.
+	Weekday string `json:"weekday"`
 	// Cooked says how a trial was cooked, Table what its tasters said of it; Plate is
 	// its first picture, as JPEG.
 	Cooked   []string `json:"cooked"`
@@ -167,6 +169,9 @@ func ToCardMarkdown(c Card) []byte {
 			b.WriteString("- " + oneLine(item) + "\n")
 		}
 		b.WriteString("\n")
+	}
+	if c.Weekday != "" {
+		list("Weekday version", []string{c.Weekday})
 	}
 	list("Not finished", c.Open)
 	list("To look at", c.Looks())

@@ -111,7 +111,11 @@ func (k *Kitchen) sizedCard(c fiber.Ctx) (formats.Card, error) {
 	if err != nil {
 		return formats.Card{}, err
 	}
-	card, err := k.card(d)
+	work := k.card
+	if c.Query("weekday") == "true" {
+		work = k.weekdayCard
+	}
+	card, err := work(d)
 	if err != nil {
 		return formats.Card{}, err
 	}

@@ -49,6 +49,8 @@ type BeginRequest struct {
 	Dish   string  `json:"dish"`
 	Factor float64 `json:"factor"`
 	Day    string  `json:"day"`
+	// Weekday asks for the quicker version of the dish.
+	Weekday bool `json:"weekday"`
 }
 
 // cooksAhead is from when on a single dish is planned, to be moved to now.
@@ -68,7 +70,7 @@ func (k *Kitchen) beginStove(c fiber.Ctx) error {
 	case r.Day != "":
 		id, err = k.beginDay(c.Context(), r.Day)
 	default:
-		id, err = k.beginDish(c.Context(), r.Dish, r.Factor)
+		id, err = k.beginDish(c.Context(), Portion{r.Dish, r.Factor, r.Weekday})
 	}
 	if err != nil {
 		return err
@@ -77,15 +79,15 @@ func (k *Kitchen) beginStove(c fiber.Ctx) error {
 }
 
 // beginDish begins one dish now.
-func (k *Kitchen) beginDish(ctx context.Context, id string, factor float64) (string, error) {
+func (k *Kitchen) beginDish(ctx context.Context, of Portion) (string, error) {
 	settings, err := k.loadSettings(ctx)
 	if err != nil {
 		return "", err
 	}
-	if factor == 0 {
-		factor = 1
+	if of.Factor == 0 {
+		of.Factor = 1
 	}
-	p, err := k.ProgramOf(ctx, []Portion{{id, factor}}, settings.Kit, k.hearth.now())
+	p, err := k.ProgramOf(ctx, []Portion{of}, settings.Kit, k.hearth.now())
 	if err != nil {
 		return "", err
 	}
@@ -96,6 +98,8 @@ func (k *Kitchen) beginDish(ctx context.Context, id string, factor float64) (str
 type Portion struct {
 	Dish   string
 	Factor float64
+	// Weekday takes its quicker version.
+	Weekday bool
 }
 
 // ProgramOf is what there is to do for dishes that are begun at a moment.
@@ -107,6 +111,11 @@ func (k *Kitchen) ProgramOf(ctx context.Context, dishes []Portion, kit day.Kitch
 		d, err := k.open(ctx, x.Dish)
 		if err != nil {
 			return none, err
+		}
+		if x.Weekday {
+			if d, err = k.weekday(d); err != nil {
+				return none, err
+			}
 		}
 		course, _, err := k.courseTimes(d, x.Factor)
 		if err != nil {

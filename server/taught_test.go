@@ -15,6 +15,8 @@ import (
 
 	"yembra/core/swap"
 	"yembra/core/tasting"
+	"yembra/demo"
+	"yembra/formats"
 	"yembra/server"
 )
 
@@ -333,4 +335,36 @@ func TestATrialGoesOutWithWhatTheTableSaid(t *testing.T) {
 	}
 	status, _, _ = a.ask("POST", "/api/pictures/trial/"+d.ID, "x")
 	require.Equal(t, 404, status)
+}
+
+func TestTheWeekdayCardTakesLessWorkAndKeepsTheRules(t *testing.T) {
+	a := open(t)
+	quicker := 0
+	for _, text := range []string{skink, demoText(t, "moussaka"), demoText(t, "rendang")} {
+		d := a.adapted(text)
+		status, _, data := a.ask("GET", "/api/dishes/"+d.ID+"/card?weekday=true&servings=2", nil)
+		require.Equal(t, 200, status, string(data))
+		card := into[formats.Card](t, data)
+		require.NotEmpty(t, card.Weekday)
+		require.Empty(t, card.Open)
+		if strings.HasPrefix(card.Weekday, "No quicker") {
+			continue
+		}
+		quicker++
+		var steps, hands, steps2, hands2 int
+		_, err := fmt.Sscanf(card.Weekday, "%d steps and about %d minutes of hands, instead of %d and %d.", &steps, &hands, &steps2, &hands2)
+		require.NoError(t, err, card.Weekday)
+		require.True(t, steps < steps2 || hands < hands2, card.Weekday)
+		_, _, data = a.ask("GET", "/api/dishes/"+d.ID+"/card", nil)
+		require.Empty(t, into[formats.Card](t, data).Weekday)
+		require.Equal(t, d.Document.Decisions, a.seen(d.ID, "").Document.Decisions, "what was decided stays")
+	}
+	require.Positive(t, quicker)
+}
+
+func demoText(t *testing.T, key string) string {
+	t.Helper()
+	recipes, err := demo.Recipes()
+	require.NoError(t, err)
+	return recipes[slices.IndexFunc(recipes, func(r demo.Recipe) bool { return r.Key == key })].Text
 }

@@ -134,10 +134,19 @@ func (k *Kitchen) beginTodo(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	l := k.Core().Larder
-	settings, err := k.loadSettings(c.Context())
+	made, err := k.BeginTraditional(c.Context(), t)
 	if err != nil {
 		return err
+	}
+	return k.answerDish(c, fiber.StatusCreated, made)
+}
+
+// BeginTraditional keeps an empty original with what is known of a traditional dish.
+func (k *Kitchen) BeginTraditional(ctx context.Context, t *larder.Traditional) (store.Dish, error) {
+	l := k.Core().Larder
+	settings, err := k.loadSettings(ctx)
+	if err != nil {
+		return store.Dish{}, err
 	}
 	place := t.Place
 	for _, x := range l.Countries() {
@@ -157,18 +166,14 @@ func (k *Kitchen) beginTodo(c fiber.Ctx) error {
 	if len(t.RestsOn) > 0 {
 		known += fmt.Sprintf(" Rests on %s.", strings.Join(t.RestsOn, ", "))
 	}
-	made, err := k.NewDish(c.Context(), store.Document{
+	made, err := k.NewDish(ctx, store.Document{
 		Name: larder.Capital(t.Name), Place: place, Country: t.Country, Notes: map[string]string{"": known},
 		Original: recipe.Dish{Name: larder.Capital(t.Name), Components: []recipe.Component{{Lines: []recipe.Line{}, Steps: []recipe.Step{}}}, Notices: []recipe.Notice{}},
 		Decisions: swap.Decisions{HouseRules: settings.forGuests(l), Pins: pins, Swaps: map[string]string{}, Boosters: []swap.Dose{},
 			LivesFrom: fmt.Sprintf("It lives from %s.", strings.Join(t.Lives, " and "))},
 	})
 	if err != nil {
-		return err
+		return made, err
 	}
-	body := fmt.Appendf(nil, `{"dish":%q}`, made.ID)
-	if err := k.Store.SaveEntry(c.Context(), store.BegunEntry, t.Key, body); err != nil {
-		return err
-	}
-	return k.answerDish(c, fiber.StatusCreated, made)
+	return made, k.Store.SaveEntry(ctx, store.BegunEntry, t.Key, fmt.Appendf(nil, `{"dish":%q}`, made.ID))
 }

@@ -40,6 +40,9 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 	if err != nil {
 		return err
 	}
+	if err := layOutShelf(ctx, k, ids); err != nil {
+		return err
+	}
 	if err := layOutDay(ctx, k, ids); err != nil {
 		return err
 	}
@@ -49,6 +52,54 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 	for _, e := range demo.Evenings {
 		if err := layOutEvening(ctx, k, ids, e); err != nil {
 			return err
+		}
+	}
+	return nil
+}
+
+// layOutShelf brings dishes into all states, and lays out what is still to do.
+func layOutShelf(ctx context.Context, k *server.Kitchen, ids map[string]string) error {
+	for key, food := range demo.Undecided {
+		d, err := k.Store.Dish(ctx, ids[key])
+		if err != nil {
+			return fmt.Errorf("lay out the demo's %s: %w", key, err)
+		}
+		for _, part := range d.Document.Original.Components {
+			for i := range part.Lines {
+				if part.Lines[i].FoodID() == food {
+					delete(d.Document.Decisions.Swaps, part.Lines[i].ID)
+				}
+			}
+		}
+		if _, err := k.Store.Save(ctx, d.ID, d.Edit, "took back what stands for the "+food, d.Document); err != nil {
+			return fmt.Errorf("lay out the demo's %s: %w", key, err)
+		}
+	}
+	for _, key := range demo.Settled {
+		d, err := k.Store.Dish(ctx, ids[key])
+		if err != nil {
+			return fmt.Errorf("lay out the demo's %s: %w", key, err)
+		}
+		d.Document.Settled = true
+		if _, err := k.Store.Save(ctx, d.ID, d.Edit, "settled it", d.Document); err != nil {
+			return fmt.Errorf("lay out the demo's %s: %w", key, err)
+		}
+	}
+	for _, key := range demo.Begun {
+		t := k.Core().Larder.TraditionalNamed(key)
+		if t == nil {
+			return fmt.Errorf("the demo begins with %q, which is not listed", key)
+		}
+		if _, err := k.BeginTraditional(ctx, t); err != nil {
+			return fmt.Errorf("lay out the demo's %s: %w", key, err)
+		}
+	}
+	for _, key := range demo.Wished {
+		if k.Core().Larder.TraditionalNamed(key) == nil {
+			return fmt.Errorf("the demo wishes for %q, which is not listed", key)
+		}
+		if err := k.Store.SaveEntry(ctx, store.WishEntry, key, []byte("{}")); err != nil {
+			return fmt.Errorf("lay out the demo's wishes: %w", err)
 		}
 	}
 	return nil

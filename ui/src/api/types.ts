@@ -949,6 +949,7 @@ export interface Card {
   keeping: string[];
   sizing: string[];
   measured: string[];
+  weekday: string;
   cooked: string[];
   table: string[];
   sidePots: Pot[];
@@ -1527,6 +1528,7 @@ export interface BeginRequest {
   dish: string;
   factor: number;
   day: string;
+  weekday: boolean;
 }
 export interface Event {
   n: number;

@@ -2,7 +2,7 @@ import "./card.css";
 
 import { PrinterOutlined } from "@ant-design/icons";
 import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
-import { Button } from "antd";
+import { Button, Switch } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
@@ -30,7 +30,8 @@ export default function CardStage() {
   const serves = dish.document.original.serves;
   const usual = serves ? (serves.low + serves.high) / 2 : 0;
   const [size, setSize] = useState<Size>({ by: "table", servings: null });
-  const query = sizeQuery(size);
+  const [weekday, setWeekday] = useState(false);
+  const query = weekdayQuery(sizeQuery(size), weekday);
   const answer = useQuery({
     queryKey: ["card", dish.id, dish.edit, query],
     queryFn: () => api.card(dish.id, query),
@@ -39,7 +40,7 @@ export default function CardStage() {
   const card = answer.data;
   const go = useNavigate();
   const begin = useMutation({
-    mutationFn: (factor: number) => api.beginStove({ dish: dish.id, factor, day: "" }),
+    mutationFn: (factor: number) => api.beginStove({ dish: dish.id, factor, day: "", weekday }),
     onSuccess: (stove) => void go(`/stove/${stove.id}`),
   });
   return (
@@ -56,6 +57,10 @@ export default function CardStage() {
           Print card
         </Button>
         <SizeField card={card} usual={usual} size={size} set={setSize} />
+        <label className="weekday">
+          <Switch checked={weekday} onChange={setWeekday} aria-label="Weekday version" /> Weekday
+          version
+        </label>
         <span className="card-exports">
           Give it out as{" "}
           {exportsOf.map(([format, name]) => (
@@ -67,11 +72,21 @@ export default function CardStage() {
           <GuestLink kind="card" about={dish.id} what="this card" />
         </span>
       </div>
+      {weekday && card && (
+        <p className="weekday-says" role="status">
+          {card.weekday} What you have decided stays as it is.
+        </p>
+      )}
       {begin.error && <ProblemNote error={begin.error} />}
       {answer.error && <ProblemNote error={answer.error} retry={() => void answer.refetch()} />}
       {card ? <CardPage card={card} /> : answer.isPending && <Loading>Writing the card</Loading>}
     </main>
   );
+}
+
+function weekdayQuery(query: string, weekday: boolean): string {
+  if (!weekday) return query;
+  return query === "" ? "?weekday=true" : `${query}&weekday=true`;
 }
 
 function withQuery(path: string, query: string): string {

@@ -64,7 +64,7 @@ export default function DayPage() {
     },
   });
   const begin = useMutation({
-    mutationFn: () => api.beginStove({ dish: "", factor: 0, day: id }),
+    mutationFn: () => api.beginStove({ dish: "", factor: 0, day: id, weekday: false }),
     onSuccess: (stove) => void go(`/stove/${stove.id}`),
   });
   const tick = useTicks(id);

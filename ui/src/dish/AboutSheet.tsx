@@ -12,6 +12,9 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import type { OpenDish } from "./useDish";
 
+// A list opens inside the sheet: what is outside lies under it.
+const inside = (node: HTMLElement) => node.parentElement ?? document.body;
+
 /** What the cook says of a dish beside its recipe, and what can be done with it whole. */
 export function AboutSheet({ open, close }: { open: OpenDish; close: () => void }) {
   const { dish, save } = open;
@@ -53,6 +56,7 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
             allowClear
             showSearch={{ optionFilterProp: "label" }}
             aria-label="Country"
+            getPopupContainer={inside}
             value={doc.country || undefined}
             options={facets.data?.world.map((c) => ({ value: c.code, label: c.name })) ?? []}
             onChange={(country: string | undefined) =>
@@ -74,6 +78,7 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
           <Select
             mode="tags"
             aria-label="Labels"
+            getPopupContainer={inside}
             value={doc.labels ?? []}
             options={facets.data?.labels.map((l) => ({ value: l, label: l })) ?? []}
             onChange={(labels: string[]) => save({ what: "labelled it", labels })}

@@ -205,6 +205,16 @@ describe("Original", () => {
     await waitFor(() => expect(screen.queryByLabelText("Line “100 g leek”")).toBeNull());
   });
 
+  it("keeps a note of the cook's own on a line", async () => {
+    answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
+    open("original");
+    fireEvent.click(await screen.findByRole("button", { name: "Note on smoked haddock" }));
+    const field = screen.getByLabelText("Note on smoked haddock");
+    fireEvent.change(field, { target: { value: "from the quay" } });
+    fireEvent.keyDown(field, { key: "Enter", ctrlKey: true });
+    await waitFor(() => expect(saves()[0]?.body).toMatchObject({ notes: { l1: "from the quay" } }));
+  });
+
   it("moves and takes away lines by button, and gives the original out", async () => {
     answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
     open("original");
@@ -509,6 +519,7 @@ describe("Card", () => {
     measured: [],
     cooked: [],
     table: [],
+    weekday: "",
     sidePots: [
       { title: "Side pot for 2", lines: ["200 g haddock"], steps: ["A knife of its own."] },
     ],

@@ -29,7 +29,7 @@ export function CountryPanel({ country, name }: { country: string; name: string 
           <Link to={`/dishes?country=${country}`}>All {own.data.all} on the shelf</Link>
         </p>
       )}
-      <TodoList title="Still to do" query={{ country }} empty="Nothing is listed here." />
+      <TodoList under={2} title="Still to do" query={{ country }} empty="Nothing is listed here." />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import "../dishes/dishes.css";
 import "./map.css";
 
 import { useQuery } from "@tanstack/react-query";
@@ -52,18 +53,18 @@ export default function MapPage() {
     <main className="page map-page">
       <div className="dishes-head">
         <h1>Map</h1>
-        <nav aria-label="Regions" className="regions">
-          <button aria-pressed={region === ""} onClick={() => go({})}>
-            The world
-          </button>
-          {regions.map((r) => (
-            <button key={r} aria-pressed={r === region} onClick={() => go({ region: r })}>
-              {r}
-            </button>
-          ))}
-        </nav>
         <Button onClick={() => setTable(!table)}>{table ? "As a map" : "As a table"}</Button>
       </div>
+      <nav aria-label="Regions" className="regions">
+        <button aria-pressed={region === ""} onClick={() => go({})}>
+          The world
+        </button>
+        {regions.map((r) => (
+          <button key={r} aria-pressed={r === region} onClick={() => go({ region: r })}>
+            {r}
+          </button>
+        ))}
+      </nav>
       <div className="map-and-list">
         <div>
           {table ? (
@@ -124,6 +125,7 @@ export default function MapPage() {
             />
           ) : (
             <TodoList
+              under={1}
               title={region ? `Still to do in ${region}` : "On the list of wishes"}
               query={region ? { region } : { wishes: "true" }}
               empty="No wishes yet. Choose a region or a country, and wish for what you would like to cook."

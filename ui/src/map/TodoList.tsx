@@ -11,10 +11,14 @@ interface Props {
   title: string;
   query: Record<string, string>;
   empty: string;
+  /** The heading under which it stands. */
+  under: 1 | 2;
 }
 
 /** Traditional dishes to begin with, or to wish for. */
-export function TodoList({ title, query, empty }: Props) {
+export function TodoList({ title, query, empty, under }: Props) {
+  const Title = under === 1 ? "h2" : "h3";
+  const Name = under === 1 ? "h3" : "h4";
   const go = useNavigate();
   const queries = useQueryClient();
   const asked = new URLSearchParams(query);
@@ -34,7 +38,7 @@ export function TodoList({ title, query, empty }: Props) {
   });
   return (
     <section aria-label={title} className="todo">
-      <h3>{title}</h3>
+      <Title>{title}</Title>
       {todo.isPending && <Loading>Looking it up</Loading>}
       {todo.error && <ProblemNote error={todo.error} retry={() => void todo.refetch()} />}
       {begin.error && <ProblemNote error={begin.error} />}
@@ -43,9 +47,9 @@ export function TodoList({ title, query, empty }: Props) {
       <ul>
         {todo.data?.map((t) => (
           <li key={t.key}>
-            <h4>
+            <Name>
               {capital(t.name)} {t.place && <span className="quiet">{t.place}</span>}
-            </h4>
+            </Name>
             <p>
               {capital(t.what)}. Lives from {t.lives.join(" and ")}
               {t.restsOn.length > 0

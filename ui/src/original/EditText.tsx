@@ -8,18 +8,28 @@ interface Props {
   start: string;
   placeholder?: string;
   long?: boolean;
+  /** Whether nothing may be kept, too: a note is taken away so. */
+  empty?: boolean;
   /** Keeps the text; when it fails the text stays in the field. */
   keep: (text: string) => Promise<void>;
   leave: () => void;
 }
 
 /** A field in place: Enter keeps, Escape leaves everything as it was. */
-export function EditText({ label, start, placeholder, long = false, keep, leave }: Props) {
+export function EditText({
+  label,
+  start,
+  placeholder,
+  long = false,
+  empty = false,
+  keep,
+  leave,
+}: Props) {
   const [text, setText] = useState(start);
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>(null);
   const save = () => {
-    if (text.trim() === "" || busy) return;
+    if ((text.trim() === "" && !empty) || busy) return;
     setBusy(true);
     setError(null);
     keep(text).catch((e: unknown) => {

@@ -7,6 +7,7 @@ import { Mark, names } from "../shared/Mark";
 import { grams } from "../shared/format";
 import { EditText } from "./EditText";
 import { Mend } from "./Mend";
+import { Note, useNote } from "./Note";
 import { RowActions } from "./RowActions";
 import { moveLine, removeLine, setLine } from "./edit";
 import { useEdit } from "./useEdit";
@@ -37,6 +38,7 @@ interface Props {
 export function LineRow({ part, index, line, lit, setLit }: Props) {
   const edit = useEdit();
   const [editing, setEditing] = useState(false);
+  const note = useNote();
   if (editing) {
     return (
       <tr>
@@ -86,11 +88,13 @@ export function LineRow({ part, index, line, lit, setLit }: Props) {
             {line.beware.split(". ")[0]}.
           </div>
         )}
+        <Note at={line.id} what={line.name || line.text} {...note} />
       </td>
       <td className="actions">
         <RowActions
           what={line.name || line.text}
           edit={() => setEditing(true)}
+          note={note.begin}
           move={(by) => edit(`moved ${line.name}`, (e) => moveLine(e, part, index, index + by))}
           remove={() => edit(`took ${line.name} away`, (e) => removeLine(e, part, index))}
         />

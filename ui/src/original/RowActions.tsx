@@ -3,6 +3,7 @@ import {
   ArrowUpOutlined,
   DeleteOutlined,
   EditOutlined,
+  FormOutlined,
 } from "@ant-design/icons";
 
 interface Props {
@@ -10,10 +11,12 @@ interface Props {
   edit: () => void;
   move: (by: -1 | 1) => void;
   remove: () => void;
+  /** Begins a note in the cook's own words. */
+  note: () => void;
 }
 
 /** Small buttons beside a line or step: change, move, take away. */
-export function RowActions({ what, edit, move, remove }: Props) {
+export function RowActions({ what, edit, move, remove, note }: Props) {
   const onKeyDown = (e: React.KeyboardEvent) => {
     if (!e.altKey || (e.key !== "ArrowUp" && e.key !== "ArrowDown")) return;
     e.preventDefault();
@@ -23,6 +26,9 @@ export function RowActions({ what, edit, move, remove }: Props) {
     <span className="row-actions" onKeyDown={onKeyDown}>
       <button onClick={edit} aria-label={`Change ${what}`} title="Change">
         <EditOutlined />
+      </button>
+      <button onClick={note} aria-label={`Note on ${what}`} title="A note of your own">
+        <FormOutlined />
       </button>
       <button onClick={() => move(-1)} aria-label={`Move ${what} up`} title="Move up (Alt+↑)">
         <ArrowUpOutlined />

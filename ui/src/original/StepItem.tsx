@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api } from "../api/client";
 import type { RecipeLine, RecipeStep } from "../api/types";
 import { EditText } from "./EditText";
+import { Note, useNote } from "./Note";
 import { RowActions } from "./RowActions";
 import { ActionList } from "./ActionList";
 import { StepFacts } from "./StepFacts";
@@ -22,6 +23,7 @@ interface Props {
 export function StepItem({ part, index, step, lines, lit, setLit }: Props) {
   const edit = useEdit();
   const [editing, setEditing] = useState(false);
+  const note = useNote();
   const what = `step ${index + 1}`;
   if (editing) {
     return (
@@ -50,9 +52,11 @@ export function StepItem({ part, index, step, lines, lit, setLit }: Props) {
       <RowActions
         what={what}
         edit={() => setEditing(true)}
+        note={note.begin}
         move={(by) => edit(`moved ${what}`, (e) => moveStep(e, part, index, index + by))}
         remove={() => edit(`took ${what} away`, (e) => removeStep(e, part, index))}
       />
+      <Note at={step.id} what={what} {...note} />
       <ActionList part={part} index={index} step={step} />
       <StepFacts step={step} />
     </li>

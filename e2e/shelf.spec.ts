@@ -1,0 +1,137 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test, type Page } from "@playwright/test";
+
+import { Kitchen } from "./kitchen";
+
+let kitchen: Kitchen;
+test.beforeAll(async () => {
+  kitchen = await Kitchen.open("demo");
+});
+test.afterAll(async () => {
+  await kitchen.close();
+});
+
+async function clean(page: Page) {
+  const found = await new AxeBuilder({ page }).analyze();
+  expect(
+    found.violations.map((v) => `${v.id}: ${v.nodes[0]?.html ?? ""}`),
+  ).toEqual([]);
+}
+
+test("the shelf is narrowed down, walked by keyboard, and cleared of what is chosen", async ({
+  page,
+}) => {
+  await page.goto(`${kitchen.url}/dishes`);
+  await expect(page.getByText("20 dishes")).toBeVisible();
+  await clean(page);
+  await page.getByLabel("Words of the name, place or lines").fill("moussa");
+  await expect(page.getByText("1 dish", { exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Show all" }).click();
+  await expect(page.getByText("20 dishes")).toBeVisible();
+  await page.goto(`${kitchen.url}/dishes?state=settled`);
+  await expect(page.getByRole("heading", { name: "Goulash" })).toBeVisible();
+  await page.goto(`${kitchen.url}/dishes?sort=name`);
+  const rows = page.getByRole("list", { name: "Dishes" });
+  await rows.getByRole("link").first().focus();
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ArrowDown");
+  await expect(rows.locator('[data-row="2"] a')).toBeFocused();
+  await page.getByRole("checkbox", { name: "Choose Bobotie" }).check();
+  await expect(page.getByText("1 chosen")).toBeVisible();
+  const out = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Give out their cards" }).click();
+  expect((await out).suggestedFilename()).toBe("card.zip");
+  await page.getByRole("button", { name: "Put away" }).click();
+  await expect(page.getByText("19 dishes")).toBeVisible();
+  await page.getByRole("button", { name: "Take that back" }).click();
+  await expect(page.getByText("20 dishes")).toBeVisible();
+});
+
+test("a country opens its dishes, and one still to do is begun", async ({
+  page,
+}) => {
+  await page.goto(`${kitchen.url}/map`);
+  await expect(page.locator(".world path").first()).toBeVisible();
+  // Drawn from what is in the page's own memory the second time, in a moment.
+  const opened = await page.evaluate(async () => {
+    const began = performance.now();
+    document.querySelector<HTMLAnchorElement>('a[href="/dishes"]')?.click();
+    document.querySelector<HTMLAnchorElement>('a[href="/map"]')?.click();
+    while (!document.querySelector(".world path"))
+      await new Promise((r) => requestAnimationFrame(r));
+    return performance.now() - began;
+  });
+  expect(opened).toBeLessThan(500);
+  await expect(page.getByText("causa limeña", { exact: false })).toBeVisible();
+  await clean(page);
+  await page.getByRole("button", { name: "As a table" }).click();
+  await clean(page);
+  await page.getByRole("button", { name: "As a map" }).click();
+  await page.getByRole("button", { name: "Southern Europe" }).click();
+  await page
+    .getByRole("combobox", { name: /Country/ })
+    .selectOption({ label: "Greece" });
+  await expect(page.getByRole("link", { name: "Moussaka" })).toBeVisible();
+  await clean(page);
+  await page.getByRole("button", { name: "Wish for pastitsio" }).click();
+  await expect(
+    page.getByRole("button", { name: "pastitsio: wished for" }),
+  ).toBeVisible();
+  await page.getByRole("button", { name: "Begin pastitsio" }).click();
+  await expect(
+    page.getByRole("heading", { level: 1, name: "Pastitsio" }),
+  ).toBeVisible();
+  await page.getByRole("button", { name: "About" }).click();
+  await expect(page.getByLabel("Notes")).toHaveValue(/Rests on beef, milk/);
+});
+
+test("a dish is told about, copied, and taken away for good only when asked", async ({
+  page,
+}) => {
+  await page.goto(`${kitchen.url}/dishes?q=cullen`);
+  await page.getByRole("link", { name: /Cullen skink/ }).click();
+  await page.getByRole("button", { name: "About" }).click();
+  const sheet = page.getByRole("dialog", { name: "About this dish" });
+  await sheet.getByLabel("Whose recipe it was").fill("the harbour kitchen");
+  await sheet.getByLabel("With cheese or never?").fill("cream or none?");
+  await sheet.getByLabel("Here").fill("none");
+  await sheet.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(sheet.getByText("cream or none?")).toBeVisible();
+  await expect(
+    sheet.getByText(/stands for the .* there, too/).first(),
+  ).toBeVisible();
+  await clean(page);
+  await sheet.getByRole("button", { name: "Take it away for good" }).click();
+  await expect(sheet.getByText(/3 trials and 2 tastings/)).toBeVisible();
+  await sheet
+    .getByRole("button", { name: "Take it away", exact: true })
+    .click();
+  await expect(page).toHaveURL(/gone=true/);
+  await page.getByRole("checkbox", { name: "Choose Cullen skink" }).check();
+  await page.getByRole("button", { name: "Bring back" }).click();
+  await expect(page.getByText("Back on the shelf.")).toBeVisible();
+  await page.goto(`${kitchen.url}/dishes?q=cullen`);
+  await page.getByRole("link", { name: /Cullen skink/ }).click();
+  await page.getByRole("link", { name: "Card" }).click();
+  await page.getByRole("switch", { name: "Weekday version" }).click();
+  await expect(
+    page.getByText(/What you have decided stays as it is/),
+  ).toContainText(/minutes of hands/);
+});
+
+test("an empty kitchen shows the way and lays out dishes", async ({ page }) => {
+  const empty = await Kitchen.open();
+  try {
+    await page.goto(`${empty.url}/dishes`);
+    await expect(
+      page.getByRole("heading", { name: "No dish yet" }),
+    ).toBeVisible();
+    await clean(page);
+    await page
+      .getByRole("button", { name: "Lay out twelve dishes to look at" })
+      .click();
+    await expect(page.getByText("12 dishes")).toBeVisible({ timeout: 20_000 });
+  } finally {
+    await empty.close();
+  }
+});

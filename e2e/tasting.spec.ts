@@ -244,9 +244,15 @@ test("a fault is mended, tasted again, learned from, and taken back", async ({
     .click();
   await page.getByText(/of this kitchen’s own/).click();
   await page.getByRole("link", { name: "What it came from" }).click();
+  await expect(
+    page.getByRole("heading", { name: "At the table" }),
+  ).toBeVisible();
   await expect(page.getByText(/from 60 sheets of one tasting/)).toBeVisible();
   await clean(page);
-  await page.getByRole("button", { name: "Take back" }).first().click();
+  await page
+    .getByRole("row", { name: /smoke 60/ })
+    .getByRole("button", { name: "Take back" })
+    .click();
   await expect(
     page.getByText("No tasting has taught anything yet."),
   ).toBeVisible();

@@ -43,6 +43,9 @@ type Glass struct {
 	// Steps are how far each trait was foreseen, Brings which food brings it.
 	Steps  map[string]float64       `json:"steps"`
 	Brings map[string]stove.Bringer `json:"brings,omitempty"`
+	// Open tells that lines of it were not decided: what was cooked in their place is
+	// not known, and nothing can be learned from how it tasted.
+	Open bool `json:"open,omitempty"`
 }
 
 // originalServed is what is served when it is the dish as it always was.
@@ -167,7 +170,7 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 				return t, unprocessable("A trial of the table is not here.", fieldError{fmt.Sprintf("trials[%d]", i), "is no trial of this dish"})
 			}
 			s.Name, s.Steps = fmt.Sprintf("trial %d, %s", at+1, time.UnixMilli(all[at].trial.Kept).UTC().Format("2 January 2006")), all[at].dish.Traits
-			s.Brings = all[at].dish.Brings
+			s.Brings, s.Open = all[at].dish.Brings, len(all[at].dish.Open) > 0
 			for trait, steps := range s.Steps {
 				if old, ok := expected[trait]; !ok || steps*steps > old*old {
 					expected[trait] = steps

@@ -55,7 +55,7 @@ func lessonsOf(v *TastingView) []Taught {
 	for i := range t.Served {
 		s := &t.Served[i]
 		at := slices.IndexFunc(v.Answer.Trials, func(x JudgedTrial) bool { return x.ID == s.Letter })
-		if s.Trial == originalServed || at < 0 {
+		if s.Trial == originalServed || s.Open || at < 0 {
 			continue
 		}
 		for _, j := range v.Answer.Trials[at].Traits {

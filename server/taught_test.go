@@ -124,6 +124,13 @@ func TestAClosedTastingTeachesTheKitchen(t *testing.T) {
 	status, _, _ = a.ask("DELETE", "/api/taught/"+table.ID+"/A/sweet", nil)
 	require.Equal(t, 404, status)
 
+	// Of a dish that is half decided nobody knows what was tasted.
+	half := a.served(a.newDish(skink).ID, "richness", 2)
+	require.True(t, half.Served[0].Open)
+	a.ask("POST", "/api/tastings/"+half.ID+"/close", nil)
+	_, _, data = a.ask("GET", "/api/learned", nil)
+	require.Len(t, into[server.LearnedView](t, data).Lessons, 1)
+
 	// Opened again, it teaches nothing until it is closed.
 	a.ask("POST", "/api/tastings/"+table.ID+"/close", nil)
 	now, _ = steps(a.seen(d.ID, ""), "richness")

@@ -1838,6 +1838,7 @@ export interface Glass {
   brings?: {
     [k: string]: Bringer;
   };
+  open?: boolean;
 }
 export interface TastingView {
   tasting: Tasting;

@@ -209,7 +209,7 @@ describe("Original", () => {
     answers["PUT /api/dishes/d1"] = () => Response.json({ ...dish(), edit: 5 });
     open("original");
     fireEvent.click(await screen.findByRole("button", { name: "Note on smoked haddock" }));
-    const field = screen.getByLabelText("Note on smoked haddock");
+    const field = screen.getByRole("textbox", { name: "Note on smoked haddock" });
     fireEvent.change(field, { target: { value: "from the quay" } });
     fireEvent.keyDown(field, { key: "Enter", ctrlKey: true });
     await waitFor(() => expect(saves()[0]?.body).toMatchObject({ notes: { l1: "from the quay" } }));

@@ -2,10 +2,20 @@ import { defineConfig } from "@playwright/test";
 
 export default defineConfig({
   testDir: ".",
-  workers: 1,
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: "list",
+  // What is measured in milliseconds has the machine for itself; then the rest, two
+  // files at a time.
+  projects: [
+    { name: "alone", testMatch: /(swaps|stove|tasting|shelf)\.spec/, workers: 1 },
+    {
+      name: "together",
+      testMatch: /(bad-input|day|larder|network|path|phone)\.spec/,
+      dependencies: ["alone"],
+    },
+  ],
   use: {
     actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },

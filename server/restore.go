@@ -26,7 +26,7 @@ func (k *Kitchen) Restore(ctx context.Context, archive io.ReaderAt, size int64) 
 		return store.Restored{}, err
 	}
 	done, err := k.Store.Restore(ctx, store.Brought{
-		Dishes: eachOf(&checked, checked.dishes, history), Pictures: eachOf(&checked, checked.pictures, picture), Entries: checked.entries,
+		Dishes: eachOf(&checked, checked.dishes, k.telling("brought in", len(checked.dishes))), Pictures: eachOf(&checked, checked.pictures, picture), Entries: checked.entries,
 	})
 	if err != nil {
 		return done, err
@@ -86,6 +86,21 @@ func picture(a *formats.Archive, f formats.ManifestFile) (store.WholePicture, er
 func badFile(name, format string, a ...any) error {
 	return fmt.Errorf("%w: %s %s", formats.ErrArchive, name, fmt.Sprintf(format, a...))
 }
+
+// telling reads dishes of an archive, and tells every screen how far it is.
+func (k *Kitchen) telling(phase string, of int) func(*formats.Archive, formats.ManifestFile) (store.History, error) {
+	done, told := 0, time.Now()
+	return func(a *formats.Archive, f formats.ManifestFile) (store.History, error) {
+		if done++; time.Since(told) > archiveTold {
+			told = time.Now()
+			k.hearth.broadcast("archive", map[string]any{"phase": phase, "done": done, "of": of})
+		}
+		return history(a, f)
+	}
+}
+
+// archiveTold is how often screens are told how far an archive is.
+const archiveTold = 300 * time.Millisecond
 
 // history reads a dish of an archive.
 func history(a *formats.Archive, f formats.ManifestFile) (store.History, error) {
@@ -147,11 +162,12 @@ func (k *Kitchen) checkArchive(ctx context.Context, archive io.ReaderAt, size in
 	if err != nil {
 		return out, badFile(entriesFile, "cannot be taken: %v", err)
 	}
+	read := k.telling("looked at", len(out.dishes))
 	for _, f := range out.dishes {
 		if err := ctx.Err(); err != nil {
 			return out, err
 		}
-		h, err := history(a, f)
+		h, err := read(a, f)
 		if err != nil {
 			return out, err
 		}

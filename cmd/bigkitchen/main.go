@@ -207,16 +207,87 @@ func measured(folder, binary string, runs int) error {
 		}
 		fmt.Printf("| %s | %.1f ms | %.2f ms | %.0f | %d |\n", x.name, ms(took), ms(bare), float64(took)/float64(bare), len(body)>>10)
 	}
-	status, err := os.ReadFile(fmt.Sprintf("/proc/%d/status", child.Process.Pid))
+	if err := memory(child.Process.Pid, "after that"); err != nil {
+		return err
+	}
+	return archived(base, child.Process.Pid, binary)
+}
+
+// memory prints what a process holds, and what it held at most.
+func memory(pid int, when string) error {
+	status, err := os.ReadFile(fmt.Sprintf("/proc/%d/status", pid))
 	if err != nil {
 		return err
 	}
 	for line := range strings.Lines(string(status)) {
-		if strings.HasPrefix(line, "VmRSS") || strings.HasPrefix(line, "VmHWM") {
-			fmt.Print(line)
+		if f := strings.Fields(line); len(f) > 1 && (f[0] == "VmRSS:" || f[0] == "VmHWM:") {
+			kb, err := strconv.Atoi(f[1])
+			if err != nil {
+				return err
+			}
+			fmt.Printf("%s %s %d MB\n", when, map[string]string{"VmRSS:": "memory", "VmHWM:": "memory at most"}[f[0]], kb>>10)
 		}
 	}
 	return nil
+}
+
+// archived takes the whole kitchen out and brings it into an empty one.
+func archived(base string, pid int, binary string) error {
+	file, err := os.CreateTemp("", "yembra-big-*.zip")
+	if err != nil {
+		return err
+	}
+	defer os.Remove(file.Name())
+	from := time.Now()
+	answer, err := http.Get(base + "/api/archive")
+	if err != nil {
+		return err
+	}
+	n, err := io.Copy(file, answer.Body)
+	if err = cmp.Or(err, answer.Body.Close(), file.Close()); err != nil {
+		return err
+	}
+	fmt.Printf("archive out: %d MB in %.0f s\n", n>>20, time.Since(from).Seconds())
+	if err := memory(pid, "with it out"); err != nil {
+		return err
+	}
+	folder, err := os.MkdirTemp("", "yembra-big-")
+	if err != nil {
+		return err
+	}
+	defer os.RemoveAll(folder)
+	port, err := freePort()
+	if err != nil {
+		return err
+	}
+	child := exec.Command(binary, "serve", "--addr", "127.0.0.1:"+port, "--data", folder)
+	child.Stderr = os.Stderr
+	if err := child.Start(); err != nil {
+		return err
+	}
+	defer func() { _ = child.Process.Kill(); _ = child.Wait() }()
+	for range 2000 {
+		if _, err := get("http://127.0.0.1:" + port + "/api/health"); err == nil {
+			break
+		}
+		time.Sleep(5 * time.Millisecond)
+	}
+	if file, err = os.Open(file.Name()); err != nil {
+		return err
+	}
+	defer file.Close()
+	from = time.Now()
+	in, err := http.Post("http://127.0.0.1:"+port+"/api/archive", "application/zip", file)
+	if err != nil {
+		return err
+	}
+	defer in.Body.Close()
+	body, err := io.ReadAll(in.Body)
+	if err != nil || in.StatusCode != http.StatusOK {
+		return fmt.Errorf("archive in: status %d, %s: %w", in.StatusCode, body, err)
+	}
+	fmt.Printf("archive in: %.0f s, %s\n", time.Since(from).Seconds(), body)
+	return memory(child.Process.Pid, "with it in")
 }
 
 func ms(d time.Duration) float64 { return float64(d.Microseconds()) / 1000 }

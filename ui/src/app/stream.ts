@@ -14,12 +14,21 @@ export interface Changed {
   n?: number;
 }
 
+/** How many dishes of an archive were looked at, or brought in. */
+export interface Far {
+  phase: string;
+  done: number;
+  of: number;
+}
+
 /** What a part of the page does with what the server tells all screens. */
 export interface Ears {
   kept?: (what: Kept) => void;
   changed?: (what: Changed) => void;
   /** Some of the shelf was worked out anew. */
   shelf?: () => void;
+  /** How far an archive is that comes in. */
+  archive?: (how: Far) => void;
   devices?: (now: DevicesNow) => void;
   /** The line is there again; missed tells whether anything was told meanwhile. */
   opened?: (missed: boolean) => void;
@@ -66,6 +75,7 @@ function mind() {
   on<Kept>("kept", (what) => each((e) => e.kept?.(what)));
   on<Changed>("changed", (what) => each((e) => e.changed?.(what)));
   on("shelf", () => each((e) => e.shelf?.()));
+  on<Far>("archive", (how) => each((e) => e.archive?.(how)));
   on<DevicesNow>("devices", (now) => each((e) => e.devices?.(now)));
 }
 

@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 
 import { api } from "../api/client";
+import { useStream, type Far } from "../app/stream";
 import { ProblemNote } from "../shared/ProblemNote";
 
 /** The whole kitchen out to one file, and back in. */
@@ -13,6 +14,8 @@ export function Archive() {
     mutationFn: (f: Blob) => api.restore(f),
     onSuccess: () => queries.invalidateQueries(),
   });
+  const [far, setFar] = useState<Far | null>(null);
+  useStream({ archive: setFar });
   const done = restore.data;
   return (
     <>
@@ -41,11 +44,20 @@ export function Archive() {
           }}
         />
       </div>
+      {restore.isPending && (
+        <p role="status">
+          {far
+            ? `${far.done} of ${far.of} dishes ${far.phase}`
+            : "The file goes over; what is in it is looked at before anything is changed."}
+          {far && <progress max={far.of} value={far.done} aria-label={`Dishes ${far.phase}`} />}
+        </p>
+      )}
       {restore.error && <ProblemNote error={restore.error} />}
       {done && (
         <p role="status">
           {done.added} dishes came in, {done.longer} gained later versions, {done.copied} were kept
           beside what is here, {done.same} were here already
+          {done.pictures > 0 && `; ${done.pictures} pictures came along`}
           {done.entries > 0 && `; ${done.entries} settings and foods were taken over`}.
         </p>
       )}

@@ -97,7 +97,7 @@ beforeEach(() => {
     }
     if (path === "/api/archive") {
       return String((init.body as Blob).size) === "3"
-        ? Response.json({ added: 2, same: 0, longer: 0, copied: 1, entries: 0 })
+        ? Response.json({ added: 2, same: 0, longer: 0, copied: 1, entries: 0, pictures: 3 })
         : Response.json({ title: "No", detail: "It is no zip file." }, { status: 422 });
     }
     if (path.startsWith("/api/larder")) {
@@ -236,7 +236,7 @@ it("says what a restored archive did, or why it was refused", async () => {
   open();
   const field = await screen.findByLabelText("Archive to bring in");
   fireEvent.change(field, { target: { files: [new File(["zip"], "a.zip")] } });
-  await screen.findByText(/2 dishes came in/);
+  await screen.findByText(/2 dishes came in.*3 pictures came along/);
   fireEvent.change(field, { target: { files: [new File(["no zip"], "a.zip")] } });
   await screen.findByText(/It is no zip file/);
 });

@@ -74,7 +74,7 @@ var Evenings = []Evening{
 // Undecided are lines of a dish for which nothing is chosen yet, so that one dish is
 // half way; Settled are dishes of which nothing more is to be changed.
 var (
-	Undecided = map[string]string{"pastel-de-nata": "butter"}
+	Undecided = map[string]string{"khachapuri": "butter"}
 	Settled   = []string{"goulash"}
 )
 

@@ -127,7 +127,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	app.Use(secure)
 	app.Use(k.sameOrigin)
 	app.Use(bounded)
-	app.Use(compress.New(compress.Config{Next: func(c fiber.Ctx) bool { return c.Path() == streamPath }}))
+	app.Use(compress.New(compress.Config{Next: packed}))
 	if k.Store != nil {
 		k.Store.OnKept(k.kept)
 		k.Store.Summarise(k.summarise)
@@ -247,6 +247,12 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	})
 	pages.register(app)
 	return app
+}
+
+// packed tells that an answer gains nothing from being packed, or is written while it
+// is read.
+func packed(c fiber.Ctx) bool {
+	return c.Path() == streamPath || c.Path() == archivePath || strings.HasPrefix(c.Path(), picturesPath)
 }
 
 // decode reads a JSON body strictly: unknown fields and anything after the

@@ -14,7 +14,6 @@ import (
 	"yembra/core/day"
 	"yembra/core/larder"
 	"yembra/core/measure"
-	"yembra/core/recipe"
 	"yembra/core/swap"
 	"yembra/store"
 )
@@ -247,19 +246,4 @@ func (s Settings) forGuests(l *larder.Larder) swap.HouseRules {
 		}
 	}
 	return rules
-}
-
-// lineHolds tells whether a line names a food, first or beside others.
-func lineHolds(id string) func(recipe.Line) bool {
-	return func(l recipe.Line) bool {
-		if l.FoodID() == id {
-			return true
-		}
-		for _, a := range l.Also {
-			if a.Food == id {
-				return true
-			}
-		}
-		return false
-	}
 }

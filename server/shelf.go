@@ -137,6 +137,9 @@ func (c *Core) summarise(doc *store.Document, m *store.Summary, w *Worked) error
 			if id := part.Lines[i].FoodID(); id != "" {
 				uses[id] = true
 			}
+			for _, other := range part.Lines[i].Also {
+				uses[other.Food] = true
+			}
 		}
 	}
 	for _, part := range a.Components {

@@ -36,6 +36,9 @@ func (d demoCommand) Run() error {
 
 // layOut fills the demo kitchen.
 func layOut(ctx context.Context, k *server.Kitchen) error {
+	if err := layOutBegun(ctx, k); err != nil {
+		return err
+	}
 	ids, err := layOutDishes(ctx, k)
 	if err != nil {
 		return err
@@ -52,6 +55,20 @@ func layOut(ctx context.Context, k *server.Kitchen) error {
 	for _, e := range demo.Evenings {
 		if err := layOutEvening(ctx, k, ids, e); err != nil {
 			return err
+		}
+	}
+	return nil
+}
+
+// layOutBegun lays out what was begun from the list of traditional dishes.
+func layOutBegun(ctx context.Context, k *server.Kitchen) error {
+	for _, key := range demo.Begun {
+		t := k.Core().Larder.TraditionalNamed(key)
+		if t == nil {
+			return fmt.Errorf("the demo begins with %q, which is not listed", key)
+		}
+		if _, err := k.BeginTraditional(ctx, t); err != nil {
+			return fmt.Errorf("lay out the demo's %s: %w", key, err)
 		}
 	}
 	return nil
@@ -82,15 +99,6 @@ func layOutShelf(ctx context.Context, k *server.Kitchen, ids map[string]string) 
 		}
 		d.Document.Settled = true
 		if _, err := k.Store.Save(ctx, d.ID, d.Edit, "settled it", d.Document); err != nil {
-			return fmt.Errorf("lay out the demo's %s: %w", key, err)
-		}
-	}
-	for _, key := range demo.Begun {
-		t := k.Core().Larder.TraditionalNamed(key)
-		if t == nil {
-			return fmt.Errorf("the demo begins with %q, which is not listed", key)
-		}
-		if _, err := k.BeginTraditional(ctx, t); err != nil {
 			return fmt.Errorf("lay out the demo's %s: %w", key, err)
 		}
 	}

@@ -112,7 +112,7 @@ function Figures({ dish: d }: { dish: DishSummary }) {
       </span>
     );
   }
-  if (d.swaps === 0) return <span className="quiet">original kept</span>;
+  if (d.swaps === 0) return <span />;
   return (
     <span className="shelf-tally">
       <TallyView tally={d.tally} />

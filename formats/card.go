@@ -42,12 +42,14 @@ type Card struct {
 	Weekday string `json:"weekday"`
 	// Cooked says how a trial was cooked, Table what its tasters said of it; Plate is
 	// its first picture, as JPEG.
-	Cooked   []string `json:"cooked"`
-	Table    []string `json:"table"`
-	Plate    []byte   `json:"-"`
-	SidePots []Pot    `json:"sidePots"`
-	Tally    string   `json:"tally"`
-	Serving  Serving  `json:"serving"`
+	Cooked []string `json:"cooked"`
+	Table  []string `json:"table"`
+	Plate  []byte   `json:"-"`
+	// Picture is the id of the plate's picture, empty for none.
+	Picture  string  `json:"picture"`
+	SidePots []Pot   `json:"sidePots"`
+	Tally    string  `json:"tally"`
+	Serving  Serving `json:"serving"`
 	// Sources are the titles behind the figures.
 	Sources []string `json:"sources"`
 }

@@ -19,7 +19,7 @@ func etag(edit int64) string { return `"` + strconv.FormatInt(edit, 10) + `"` }
 
 func (k *Kitchen) answerDish(c fiber.Ctx, status int, d store.Dish) error {
 	c.Set("ETag", etag(d.Edit))
-	return c.Status(status).JSON(k.viewDish(d))
+	return c.Status(status).JSON(k.viewKept(d))
 }
 
 // CreateRequest asks for a new dish from the text of a recipe.

@@ -64,6 +64,20 @@ func guarded(dish, part string, work func() error) (fault *Fault) {
 	return fault
 }
 
+// viewKept is the view of a dish as it is kept, from those that were worked out last
+// where it is among them.
+func (k *Kitchen) viewKept(d store.Dish) DishView {
+	key := viewKey{d.ID, d.Edit, k.Core()}
+	if v, done := k.views.get(key); done {
+		return v
+	}
+	v := k.viewDish(d)
+	if len(v.Faults) == 0 {
+		k.views.put(key, v)
+	}
+	return v
+}
+
 // viewDish computes a dish, part by part.
 func (k *Kitchen) viewDish(d store.Dish) DishView {
 	v := DishView{ID: d.ID, Edit: d.Edit, Changed: d.Changed, CanUndo: d.CanUndo, CanRedo: d.CanRedo, What: d.What, Screen: d.Screen, Document: d.Document,

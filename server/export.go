@@ -130,7 +130,15 @@ func (k *Kitchen) sizedCard(c fiber.Ctx) (formats.Card, error) {
 	if err := k.sizeCard(&card, factor, settings.Measures); err != nil {
 		return formats.Card{}, unsized(field, err.Error())
 	}
-	return card, nil
+	pictures, err := k.Store.Pictures(c.Context(), dishPicture, d.ID)
+	if err != nil || len(pictures) == 0 {
+		return card, err
+	}
+	card.Picture = pictures[0].ID
+	if c.Params("format") == "pdf" {
+		card.Plate, err = k.Store.PictureBody(c.Context(), card.Picture, false)
+	}
+	return card, err
 }
 
 // sizeCard scales a card and gives its amounts in both measures.

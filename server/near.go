@@ -24,11 +24,13 @@ type NearDish struct {
 }
 
 // How near dishes are: by each swap that both have chosen, each food for which the one
-// has a swap and the other none yet, and the share of foods that both use.
+// has a swap and the other none yet, and the shares of foods that both use and of
+// strong traits that both live from.
 const (
 	sharedSwap  = 3.0
 	sharedWant  = 2.0
 	sharedFoods = 4.0
+	sharedLife  = 3.0
 	leastNear   = 3.0
 	mostNear    = 5
 )
@@ -103,16 +105,30 @@ func akin(l *larder.Larder, own, other *store.Kin) (float64, string) {
 			}
 		}
 	}
-	both := 0
-	for _, id := range own.Uses {
-		if slices.Contains(other.Uses, id) {
-			both++
+	life, both := alike(own.Lives, other.Lives)
+	foods, _ := alike(own.Uses, other.Uses)
+	if say != "" && len(both) > 0 {
+		say += ", and both live from " + strings.Join(both[:min(len(both), mostLives)], " and ")
+	}
+	return score + sharedFoods*foods + sharedLife*life, say
+}
+
+// mostLives is how many shared traits are named.
+const mostLives = 2
+
+// alike is the share of two lists that stands in both, and what does.
+func alike(a, b []string) (float64, []string) {
+	var both []string
+	for _, x := range a {
+		if slices.Contains(b, x) {
+			both = append(both, x)
 		}
 	}
-	if n := len(own.Uses) + len(other.Uses) - both; n > 0 {
-		score += sharedFoods * float64(both) / float64(n)
+	n := len(a) + len(b) - len(both)
+	if n == 0 {
+		return 0, nil
 	}
-	return score, say
+	return float64(len(both)) / float64(n), both
 }
 
 // mostCards is how many cards go out together.

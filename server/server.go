@@ -46,6 +46,7 @@ type Kitchen struct {
 	archives chan struct{}
 	hearth   *hearth
 	shelf    *shelfWork
+	views    *viewCache
 	// access guards it where other machines can reach it; nil where they cannot.
 	access *Access
 }
@@ -90,7 +91,7 @@ func coreOf(l *larder.Larder) *Core {
 
 // NewKitchen returns a kitchen over the larder, as yet without a store.
 func NewKitchen(l *larder.Larder) *Kitchen {
-	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, archives: make(chan struct{}, mostArchives), hearth: newHearth(), shelf: newShelfWork()}
+	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, archives: make(chan struct{}, mostArchives), hearth: newHearth(), shelf: newShelfWork(), views: &viewCache{}}
 	k.core.Store(coreOf(l))
 	return k
 }

@@ -127,6 +127,9 @@ func (c *Core) summarise(doc *store.Document, m *store.Summary, w *Worked) error
 	w.Tally, m.Open, m.Swaps = a.Tally, len(a.Unresolved), len(a.Swaps)
 	for _, t := range a.Traits {
 		w.Threads = append(w.Threads, ThreadMark{t.Trait, t.Verdict, t.Steps})
+		if t.Strength >= strong && !slices.Contains(m.Lives, t.Trait) {
+			m.Lives = append(m.Lives, t.Trait)
+		}
 	}
 	sheet := balance.Of(c.Larder, original, adapted)
 	m.Allergens = slices.Sorted(slices.Values(slices.Concat(sheet.Allergens.Come, sheet.Allergens.Both)))
@@ -178,6 +181,9 @@ func (c *Core) summarise(doc *store.Document, m *store.Summary, w *Worked) error
 	}
 	return nil
 }
+
+// strong is how strongly a trait must be perceived, of 1, for a dish to live from it.
+const strong = 0.6
 
 // ofFoods tells whether a switch can be told by the foods of a dish alone, whatever is
 // done with them.

@@ -236,7 +236,7 @@ func TestWhatWasMasteredServesInDishesThatAreNear(t *testing.T) {
 	near := into[[]server.NearDish](t, data)
 	require.Len(t, near, 1)
 	require.Equal(t, other.ID, near[0].ID)
-	require.Regexp(t, "^it rests on .+, for which you have .+ here$", near[0].Say)
+	require.Regexp(t, "^it rests on .+, for which you have .+ here(, and both live from .+)?$", near[0].Say)
 
 	status, head, data := a.ask("GET", "/api/shelf/cards?ids="+d.ID+","+other.ID, nil)
 	require.Equal(t, 200, status)

@@ -25,6 +25,8 @@ type Summary struct {
 	Allergens, Rules, Uses, Needs []string
 	// Chosen are the swaps that were chosen, each after the food it stands for, with = between.
 	Chosen []string
+	// Lives are the traits that are strong in the original.
+	Lives []string
 	// Body is what a shelf draws of it.
 	Body json.RawMessage
 }
@@ -108,7 +110,7 @@ func keepSummary(ctx context.Context, tx *sql.Tx, id string, edit int64, m Summa
 		return nil // it was changed meanwhile, and is worked out again
 	}
 	if err == nil {
-		_, err = tx.ExecContext(ctx, `INSERT OR REPLACE INTO shelf_more (number, uses, needs, swaps, body) VALUES (?, ?, ?, ?, ?)`, number, barred(m.Uses), barred(m.Needs), barred(m.Chosen), string(m.Body))
+		_, err = tx.ExecContext(ctx, `INSERT OR REPLACE INTO shelf_more (number, uses, needs, swaps, lives, body) VALUES (?, ?, ?, ?, ?, ?)`, number, barred(m.Uses), barred(m.Needs), barred(m.Chosen), barred(m.Lives), string(m.Body))
 	}
 	if err != nil {
 		return fmt.Errorf("keep what the shelf shows of dish %s: %w", id, err)
@@ -267,21 +269,22 @@ func listed(bars string) []string {
 	return strings.Split(bars, "|")
 }
 
-// Kin is what makes dishes akin: the foods of the original and the swaps chosen.
+// Kin is what makes dishes akin: the foods of the original, the swaps chosen and the
+// traits that are strong.
 type Kin struct {
-	Number       int64
-	ID           string
-	Uses, Chosen []string
+	Number              int64
+	ID                  string
+	Uses, Chosen, Lives []string
 }
 
 // AllKin lists what makes the dishes of the shelf akin.
 func (s *Store) AllKin(ctx context.Context) ([]Kin, error) {
 	var out []Kin
-	err := each(ctx, s.read, `SELECT s.number, s.dish, m.uses, m.swaps FROM shelf s JOIN shelf_more m ON m.number = s.number WHERE s.gone = 0 AND s.away = 0`, func(scan func(...any) error) error {
+	err := each(ctx, s.read, `SELECT s.number, s.dish, m.uses, m.swaps, m.lives FROM shelf s JOIN shelf_more m ON m.number = s.number WHERE s.gone = 0 AND s.away = 0`, func(scan func(...any) error) error {
 		var k Kin
-		var uses, chosen string
-		err := scan(&k.Number, &k.ID, &uses, &chosen)
-		k.Uses, k.Chosen = listed(uses), listed(chosen)
+		var uses, chosen, lives string
+		err := scan(&k.Number, &k.ID, &uses, &chosen, &lives)
+		k.Uses, k.Chosen, k.Lives = listed(uses), listed(chosen), listed(lives)
 		out = append(out, k)
 		return err
 	})

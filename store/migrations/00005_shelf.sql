@@ -44,6 +44,7 @@ CREATE TABLE shelf_more (
   uses   TEXT NOT NULL, -- foods of the original
   needs  TEXT NOT NULL, -- foods of the adaptation
   swaps  TEXT NOT NULL, -- the swaps that were chosen, each after the food it stands for: |butter=olive-oil|
+  lives  TEXT NOT NULL, -- the traits that are strong in the original
   body   TEXT NOT NULL
 ) STRICT;
 

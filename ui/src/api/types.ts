@@ -952,6 +952,7 @@ export interface Card {
   weekday: string;
   cooked: string[];
   table: string[];
+  picture: string;
   sidePots: Pot[];
   tally: string;
   serving: Serving;

@@ -51,6 +51,9 @@ export function CardPage({ card }: { card: Card }) {
           </ul>
         </div>
       )}
+      {card.picture && (
+        <img className="card-plate" src={`/api/pictures/${card.picture}`} alt={card.name} />
+      )}
       {card.lives && <p>{card.lives}</p>}
       {card.dish.components.map((c, i) => (
         <Part
@@ -67,7 +70,7 @@ export function CardPage({ card }: { card: Card }) {
       ))}
       <section className="card-notes">
         <Notes head="At this size" list={card.sizing} />
-        <Notes head="As measured in this kitchen" list={card.measured} />
+        <Notes head="As learned in this kitchen" list={card.measured} />
         {card.changed.length > 0 && (
           <>
             <h2>What was changed</h2>

@@ -520,6 +520,7 @@ describe("Card", () => {
     cooked: [],
     table: [],
     weekday: "",
+    picture: "",
     sidePots: [
       { title: "Side pot for 2", lines: ["200 g haddock"], steps: ["A knife of its own."] },
     ],

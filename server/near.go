@@ -63,7 +63,7 @@ func (k *Kitchen) near(c fiber.Ctx) error {
 	slices.SortFunc(list, func(a, b found) int { return cmp.Or(cmp.Compare(b.score, a.score), cmp.Compare(b.number, a.number)) })
 	out := []NearDish{}
 	for _, x := range list[:min(len(list), mostNear)] {
-		rows, err := k.Store.Numbered(c.Context(), []int64{x.number}, k.stamp())
+		rows, err := k.Store.Numbered(c.Context(), []int64{x.number}, k.Stamp())
 		if err != nil {
 			return err
 		}

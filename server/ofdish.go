@@ -209,7 +209,7 @@ func (k *Kitchen) variants(c fiber.Ctx) error {
 	if d.Document.Variant != nil {
 		family = d.Document.Variant.Of
 	}
-	list, _, err := k.Store.Shelf(c.Context(), store.Wanted{Family: family, Sort: store.ByName, Most: mostPage, Stamp: k.stamp()})
+	list, _, err := k.Store.Shelf(c.Context(), store.Wanted{Family: family, Sort: store.ByName, Most: mostPage, Stamp: k.Stamp()})
 	if err != nil {
 		return err
 	}

@@ -131,7 +131,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	app.Use(compress.New(compress.Config{Next: packed}))
 	if k.Store != nil {
 		k.Store.OnKept(k.kept)
-		k.Store.Summarise(k.summarise)
+		k.Store.Summarise(k.Summary)
 	}
 	api := app.Group("/api", fresh, k.signedIn)
 	type handler = func(*Kitchen, fiber.Ctx) error

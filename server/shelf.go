@@ -94,13 +94,13 @@ const (
 // states are how far a dish has come, in order.
 var states = []string{"original", "adapting", "decided", "tried", "settled"}
 
-// stamp names the knowledge that summaries are worked out with now.
-func (k *Kitchen) stamp() string { return k.Knowledge + "/" + k.Core().Stamp }
+// Stamp names the knowledge that summaries are worked out with now.
+func (k *Kitchen) Stamp() string { return k.Knowledge + "/" + k.Core().Stamp }
 
-// summarise works out what the shelf shows of a dish.
-func (k *Kitchen) summarise(d store.Dish) store.Summary {
+// Summary works out what the shelf shows of a dish.
+func (k *Kitchen) Summary(d store.Dish) store.Summary {
 	core := k.Core()
-	m := store.Summary{Stamp: k.stamp(), Region: core.Larder.RegionOf(d.Document.Country)}
+	m := store.Summary{Stamp: k.Stamp(), Region: core.Larder.RegionOf(d.Document.Country)}
 	w := Worked{Threads: []ThreadMark{}, Fault: d.Damage}
 	if d.Damage == "" {
 		fault := guarded(d.ID, "summary", func() error { return core.summarise(&d.Document, &m, &w) })
@@ -227,7 +227,7 @@ func (k *Kitchen) wanted(c fiber.Ctx) (store.Wanted, error) {
 	}
 	w := store.Wanted{
 		Words: c.Query("q"), Country: c.Query("country"), Region: c.Query("region"), State: c.Query("state"), Family: c.Query("family"), Without: list("without"), Rules: list("rules"), Labels: list("labels"),
-		Eater: c.Query("eater"), Away: c.Query("away") == "true", Gone: c.Query("gone") == "true", Sort: store.Sorting(c.Query("sort")), Most: usualPage, Stamp: k.stamp(),
+		Eater: c.Query("eater"), Away: c.Query("away") == "true", Gone: c.Query("gone") == "true", Sort: store.Sorting(c.Query("sort")), Most: usualPage, Stamp: k.Stamp(),
 	}
 	if w.State != "" && !slices.Contains(states, w.State) {
 		return w, unprocessable("There is no such state of a dish.", fieldError{"state", "must be one of " + strings.Join(states, ", ")})

@@ -95,7 +95,7 @@ func (k *Kitchen) WorkShelf(ctx context.Context) error {
 	for ctx.Err() == nil {
 		now := *k
 		now.pinned = k.core.Load()
-		list, left, err := now.Store.Stale(ctx, now.stamp(), workedAtOnce)
+		list, left, err := now.Store.Stale(ctx, now.Stamp(), workedAtOnce)
 		if err != nil {
 			return err
 		}
@@ -105,7 +105,7 @@ func (k *Kitchen) WorkShelf(ctx context.Context) error {
 		}
 		sums := make([]store.Summary, len(list))
 		for i := range list {
-			sums[i] = now.summarise(list[i])
+			sums[i] = now.Summary(list[i])
 		}
 		if err := now.Store.Refreshed(ctx, list, sums); err != nil {
 			return err

@@ -10,6 +10,8 @@ export default defineConfig({
   },
   server: { proxy: { "/api": "http://127.0.0.1:8765" } },
   test: {
+    // One world for all files: each test cleans up after itself, and half the time is saved.
+    isolate: false,
     environment: "happy-dom",
     globals: false,
     setupFiles: ["src/shared/patience.ts"],

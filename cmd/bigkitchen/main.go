@@ -41,14 +41,15 @@ func main() {
 	revisions := flag.Int("revisions", 3, "how many revisions each")
 	binary := flag.String("binary", "bin/yembra", "the program to measure")
 	runs := flag.Int("runs", 101, "how often each request is sent")
+	archive := flag.Bool("archive", true, "whether the archive goes out and in, too")
 	folder := flag.String("data", "", "a folder to lay it out in and keep; one that was laid out is measured as it is")
 	flag.Parse()
-	if err := run(*dishes, *revisions, *binary, *runs, *folder); err != nil {
+	if err := run(*dishes, *revisions, *binary, *runs, *folder, *archive); err != nil {
 		log.Fatal(err)
 	}
 }
 
-func run(dishes, revisions int, binary string, runs int, folder string) error {
+func run(dishes, revisions int, binary string, runs int, folder string, archive bool) error {
 	if folder == "" {
 		made, err := os.MkdirTemp("", "yembra-big-")
 		if err != nil {
@@ -68,7 +69,7 @@ func run(dishes, revisions int, binary string, runs int, folder string) error {
 		return err
 	}
 	fmt.Printf("%d dishes, %d revisions, %d MB, laid out in %.0f s; unless they were there\n", dishes, dishes*revisions, info.Size()>>20, time.Since(from).Seconds())
-	return measured(folder, binary, runs)
+	return measured(folder, binary, runs, archive)
 }
 
 // fill lays a kitchen out: the demo's dishes again and again, under other names, in
@@ -149,11 +150,38 @@ func fill(ctx context.Context, folder string, dishes, revisions int) error {
 	if err != nil {
 		return err
 	}
-	return k.WorkShelf(ctx)
+	return shelve(ctx, k, l)
 }
 
+// shelve keeps what the shelf shows of every dish; like dishes are worked out once.
+func shelve(ctx context.Context, k *server.Kitchen, l *larder.Larder) error {
+	known := map[string]store.Summary{}
+	for {
+		list, _, err := k.Store.Stale(ctx, k.Stamp(), atOnce)
+		if err != nil || len(list) == 0 {
+			return err
+		}
+		sums := make([]store.Summary, len(list))
+		for i, d := range list {
+			m, done := known[d.Document.Source]
+			if !done {
+				m = k.Summary(d)
+				known[d.Document.Source] = m
+			}
+			m.Region = l.RegionOf(d.Document.Country)
+			sums[i] = m
+		}
+		if err := k.Store.Refreshed(ctx, list, sums); err != nil {
+			return err
+		}
+	}
+}
+
+// atOnce is how many dishes are shelved in one go.
+const atOnce = 500
+
 // measured starts the program and measures it.
-func measured(folder, binary string, runs int) error {
+func measured(folder, binary string, runs int, archive bool) error {
 	port, err := freePort()
 	if err != nil {
 		return err
@@ -209,6 +237,9 @@ func measured(folder, binary string, runs int) error {
 	}
 	if err := memory(child.Process.Pid, "after that"); err != nil {
 		return err
+	}
+	if !archive {
+		return nil
 	}
 	return archived(base, child.Process.Pid, binary)
 }

@@ -73,9 +73,10 @@ type ShelfView struct {
 
 // ShelfFacets are what the shelf can be narrowed down by.
 type ShelfFacets struct {
-	// Countries and Regions count dishes by their state.
+	// Countries, Regions and Kitchens count dishes by their state.
 	Countries map[string]map[string]int `json:"countries"`
 	Regions   map[string]map[string]int `json:"regions"`
+	Kitchens  map[string]map[string]int `json:"kitchens"`
 	Labels    []string                  `json:"labels"`
 	Eaters    []string                  `json:"eaters"`
 	Rules     []string                  `json:"rules"`
@@ -100,7 +101,7 @@ func (k *Kitchen) Stamp() string { return k.Knowledge + "/" + k.Core().Stamp }
 // Summary works out what the shelf shows of a dish.
 func (k *Kitchen) Summary(d store.Dish) store.Summary {
 	core := k.Core()
-	m := store.Summary{Stamp: k.Stamp(), Region: core.Larder.RegionOf(d.Document.Country)}
+	m := store.Summary{Stamp: k.Stamp(), Region: core.Larder.RegionOf(d.Document.Country), Kitchen: core.Larder.CountryOf(d.Document.Country).Kitchen}
 	w := Worked{Threads: []ThreadMark{}, Fault: d.Damage}
 	if d.Damage == "" {
 		fault := guarded(d.ID, "summary", func() error { return core.summarise(&d.Document, &m, &w) })
@@ -226,7 +227,7 @@ func (k *Kitchen) wanted(c fiber.Ctx) (store.Wanted, error) {
 		return out
 	}
 	w := store.Wanted{
-		Words: c.Query("q"), Country: c.Query("country"), Region: c.Query("region"), State: c.Query("state"), Family: c.Query("family"), Without: list("without"), Rules: list("rules"), Labels: list("labels"),
+		Words: c.Query("q"), Country: c.Query("country"), Region: c.Query("region"), Kitchen: c.Query("kitchen"), State: c.Query("state"), Family: c.Query("family"), Without: list("without"), Rules: list("rules"), Labels: list("labels"),
 		Eater: c.Query("eater"), Away: c.Query("away") == "true", Gone: c.Query("gone") == "true", Sort: store.Sorting(c.Query("sort")), Most: usualPage, Stamp: k.Stamp(),
 	}
 	if w.State != "" && !slices.Contains(states, w.State) {
@@ -326,7 +327,7 @@ func (k *Kitchen) facets(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	f := ShelfFacets{Countries: have.Countries, Regions: have.Regions, Labels: have.Labels, Eaters: have.Eaters}
+	f := ShelfFacets{Countries: have.Countries, Regions: have.Regions, Kitchens: have.Kitchens, Labels: have.Labels, Eaters: have.Eaters}
 	f.Rules, f.Allergens, f.World = []string{}, []string{}, k.Core().Larder.Countries()
 	for _, x := range k.Core().schools {
 		f.Rules = append(f.Rules, x.name)

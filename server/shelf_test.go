@@ -79,6 +79,7 @@ func TestTheShelfIsNarrowedSortedAndPaged(t *testing.T) {
 	require.Equal(t, []string{"Leek soup", "Élan stew"}, names(a.shelf("?q=lee")), "what is so called before what holds it")
 	require.Equal(t, []string{"Leek soup"}, names(a.shelf("?country=826")), "a place that names its country")
 	require.Equal(t, []string{"Élan stew"}, names(a.shelf("?region="+url.QueryEscape("Western Europe"))))
+	require.Equal(t, []string{"Leek soup"}, names(a.shelf("?kitchen="+url.QueryEscape("British and Irish"))))
 	require.Equal(t, []string{"Cullen skink"}, names(a.shelf("?state=original")))
 	require.ElementsMatch(t, []string{"Leek soup", "Élan stew"}, names(a.shelf("?rules="+url.QueryEscape("no soy,Whole food"))))
 	require.Len(t, a.shelf("?without=milk,celery").Dishes, 3, "an adaptation that is open holds no milk")

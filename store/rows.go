@@ -23,25 +23,26 @@ type rows struct {
 
 // row is a dish of the shelf as it is narrowed down by.
 type row struct {
-	number                         int64
-	dish, folded, place            string
-	country, region, state, family unique.Handle[string]
-	changed                        string
-	labels, allergens, rules       unique.Handle[string]
-	eaters                         string
-	liking                         *float64
-	away, gone, worked             bool
-	needs                          []unique.Handle[string]
+	number                   int64
+	dish, folded, place      string
+	country, region, kitchen unique.Handle[string]
+	state, family            unique.Handle[string]
+	changed                  string
+	labels, allergens, rules unique.Handle[string]
+	eaters                   string
+	liking                   *float64
+	away, gone, worked       bool
+	needs                    []unique.Handle[string]
 }
 
-const selectRows = `SELECT s.number, s.dish, s.folded, s.place, s.country, s.region, s.state, s.family, s.changed, s.labels, s.allergens, s.rules, s.eaters, s.liking, s.away, s.gone, s.stamp <> '', coalesce(m.needs, '')
+const selectRows = `SELECT s.number, s.dish, s.folded, s.place, s.country, s.region, s.kitchen, s.state, s.family, s.changed, s.labels, s.allergens, s.rules, s.eaters, s.liking, s.away, s.gone, s.stamp <> '', coalesce(m.needs, '')
   FROM shelf s LEFT JOIN shelf_more m ON m.number = s.number`
 
 func scanRow(scan func(...any) error) (*row, error) {
 	r := &row{}
-	var country, region, state, family, labels, allergens, rules, needs string
-	err := scan(&r.number, &r.dish, &r.folded, &r.place, &country, &region, &state, &family, &r.changed, &labels, &allergens, &rules, &r.eaters, &r.liking, &r.away, &r.gone, &r.worked, &needs)
-	r.country, r.region, r.state, r.family = unique.Make(country), unique.Make(region), unique.Make(state), unique.Make(family)
+	var country, region, kitchen, state, family, labels, allergens, rules, needs string
+	err := scan(&r.number, &r.dish, &r.folded, &r.place, &country, &region, &kitchen, &state, &family, &r.changed, &labels, &allergens, &rules, &r.eaters, &r.liking, &r.away, &r.gone, &r.worked, &needs)
+	r.country, r.region, r.kitchen, r.state, r.family = unique.Make(country), unique.Make(region), unique.Make(kitchen), unique.Make(state), unique.Make(family)
 	r.labels, r.allergens, r.rules = unique.Make(labels), unique.Make(allergens), unique.Make(rules)
 	for _, id := range listed(needs) {
 		r.needs = append(r.needs, unique.Make(id))
@@ -147,7 +148,7 @@ func (w *Wanted) fits(r *row) bool {
 		return false
 	}
 	is := func(have unique.Handle[string], want string) bool { return want == "" || have.Value() == want }
-	if !is(r.country, w.Country) || !is(r.region, w.Region) || !is(r.state, w.State) || w.Family != "" && r.family.Value() != w.Family && r.dish != w.Family || w.Eater != "" && !holds(r.eaters, w.Eater) {
+	if !is(r.country, w.Country) || !is(r.region, w.Region) || !is(r.kitchen, w.Kitchen) || !is(r.state, w.State) || w.Family != "" && r.family.Value() != w.Family && r.dish != w.Family || w.Eater != "" && !holds(r.eaters, w.Eater) {
 		return false
 	}
 	for _, a := range w.Without {
@@ -277,26 +278,29 @@ func (s *Store) Needed(ctx context.Context, w Wanted) (map[int64][]string, error
 }
 
 // Facets are what the dishes of a shelf can be narrowed down by: how many there are of
-// a country or region by their state, and the names they carry.
+// a country, region or kitchen by their state, and the names they carry.
 type Facets struct {
-	Countries, Regions map[string]map[string]int
-	Labels, Eaters     []string
+	Countries, Regions, Kitchens map[string]map[string]int
+	Labels, Eaters               []string
 }
 
 // Facets counts the shelf, without what was put or taken away.
 func (s *Store) Facets(ctx context.Context) (Facets, error) {
-	f := Facets{map[string]map[string]int{}, map[string]map[string]int{}, []string{}, []string{}}
+	f := Facets{map[string]map[string]int{}, map[string]map[string]int{}, map[string]map[string]int{}, []string{}, []string{}}
 	list, err := s.sorted(ctx, ByChanged)
 	labels, eaters := map[string]bool{}, map[string]bool{}
 	for _, r := range list {
 		if r.away || r.gone {
 			continue
 		}
-		for value, in := range map[string]map[string]map[string]int{r.country.Value(): f.Countries, r.region.Value(): f.Regions} {
-			if in[value] == nil {
-				in[value] = map[string]int{}
+		for _, x := range []struct {
+			value unique.Handle[string]
+			in    map[string]map[string]int
+		}{{r.country, f.Countries}, {r.region, f.Regions}, {r.kitchen, f.Kitchens}} {
+			if x.in[x.value.Value()] == nil {
+				x.in[x.value.Value()] = map[string]int{}
 			}
-			in[value][r.state.Value()]++
+			x.in[x.value.Value()][r.state.Value()]++
 		}
 		if bars := r.labels.Value(); bars != "" {
 			for _, l := range listed(bars) {

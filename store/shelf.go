@@ -18,7 +18,7 @@ import (
 type Summary struct {
 	// Stamp names the knowledge that it was worked out with.
 	Stamp              string
-	Region             string
+	Region, Kitchen    string
 	Lines, Swaps, Open int
 	// Allergens and Rules are those of the adaptation, the rules those that it keeps;
 	// Uses are the foods of the original, Needs those of the adaptation.
@@ -104,8 +104,8 @@ func shelveNamed(ctx context.Context, tx *sql.Tx, id string, doc Document) (edit
 
 func keepSummary(ctx context.Context, tx *sql.Tx, id string, edit int64, m Summary) error {
 	var number int64
-	err := tx.QueryRowContext(ctx, `UPDATE shelf SET region = ?, lines = ?, swaps = ?, open = ?, allergens = ?, rules = ?, stamp = ? WHERE dish = ? AND edit = ? RETURNING number`,
-		m.Region, m.Lines, m.Swaps, m.Open, barred(m.Allergens), barred(m.Rules), m.Stamp, id, edit).Scan(&number)
+	err := tx.QueryRowContext(ctx, `UPDATE shelf SET region = ?, kitchen = ?, lines = ?, swaps = ?, open = ?, allergens = ?, rules = ?, stamp = ? WHERE dish = ? AND edit = ? RETURNING number`,
+		m.Region, m.Kitchen, m.Lines, m.Swaps, m.Open, barred(m.Allergens), barred(m.Rules), m.Stamp, id, edit).Scan(&number)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil // it was changed meanwhile, and is worked out again
 	}
@@ -191,8 +191,8 @@ type Shelved struct {
 
 // Wanted is what is looked for on the shelf; what is empty does not count.
 type Wanted struct {
-	Words                          string
-	Country, Region, State, Family string
+	Words                                   string
+	Country, Region, Kitchen, State, Family string
 	// Without are allergens that it must not hold, Rules those that it must keep.
 	Without, Rules, Labels []string
 	Eater, Uses            string

@@ -168,7 +168,8 @@ func shelve(ctx context.Context, k *server.Kitchen, l *larder.Larder) error {
 				m = k.Summary(d)
 				known[d.Document.Source] = m
 			}
-			m.Region = l.RegionOf(d.Document.Country)
+			c := l.CountryOf(d.Document.Country)
+			m.Region, m.Kitchen = c.Region, c.Kitchen
 			sums[i] = m
 		}
 		if err := k.Store.Refreshed(ctx, list, sums); err != nil {

@@ -11,21 +11,26 @@ type Country struct {
 	Code   string `json:"code"`
 	Name   string `json:"name"`
 	Region string `json:"region"`
+	// Kitchen is the family of kitchens that its cooking is counted to.
+	Kitchen string `json:"kitchen"`
 }
 
 // Countries are all of them, by name.
 func (l *Larder) Countries() []Country { return l.countries }
 
-// RegionOf is the region of the world that a country stands in, empty where it is not
-// known.
-func (l *Larder) RegionOf(code string) string {
+// CountryOf is the country of a code; of one that is not known nothing is said.
+func (l *Larder) CountryOf(code string) Country {
 	for _, c := range l.countries {
 		if c.Code == code {
-			return c.Region
+			return c
 		}
 	}
-	return ""
+	return Country{}
 }
+
+// RegionOf is the region of the world that a country stands in, empty where it is not
+// known.
+func (l *Larder) RegionOf(code string) string { return l.CountryOf(code).Region }
 
 // CountryIn is the code of the country that a place names, empty where it names none
 // or several.
@@ -47,7 +52,7 @@ var countryCode = regexp.MustCompile(`^\d{3}$`)
 
 func (l *Larder) loadCountries(src Source) error {
 	return eachRow(src, "countries.csv", func(r row) {
-		l.countries = append(l.countries, Country{r.text("code"), r.text("name"), r.text("region")})
+		l.countries = append(l.countries, Country{r.text("code"), r.text("name"), r.text("region"), r.text("kitchen")})
 	})
 }
 
@@ -110,12 +115,12 @@ func (c *checker) traditional() {
 	}
 }
 
-// countries looks for countries without a code, name or region of their own.
+// countries looks for countries without a code, name, region or kitchen of their own.
 func (c *checker) countries() {
 	seen := map[string]bool{}
 	for _, x := range c.larder.countries {
-		if !countryCode.MatchString(x.Code) || x.Name == "" || x.Region == "" || seen[x.Code] || seen[x.Name] {
-			c.say("country %q: no code, name or region of its own", x.Name)
+		if !countryCode.MatchString(x.Code) || x.Name == "" || x.Region == "" || x.Kitchen == "" || seen[x.Code] || seen[x.Name] {
+			c.say("country %q: no code, name, region or kitchen of its own", x.Name)
 		}
 		seen[x.Code], seen[x.Name] = true, true
 	}

@@ -39,7 +39,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"sources.csv":                 {Data: []byte("id,title\nestimate,estimate\n")},
 		"energy_exceptions.csv":       {Data: []byte("food,why\n")},
 		"traditional.csv":             {Data: []byte("country,place,name,what,lives,rests_on,when,source\n999,,stew,,,,,hearsay\n")},
-		"countries.csv":               {Data: []byte("code,name,region\n12,Nowhere,\n")},
+		"countries.csv":               {Data: []byte("code,name,region,kitchen\n12,Nowhere,,\n")},
 		"core_temperatures.csv":       {Data: []byte("animal,of,celsius,rest,source\n")},
 		"bands.csv":                   {Data: []byte("band,name,techniques,foods,hotfat,low,high,within,stays,say,caution,source\noven,oven,glare,,,90,80,,,,,hearsay\n")},
 		"losses.csv":                  {Data: []byte("loss,name,techniques,foods,forms,share,spread,source\ngone,gone,glare,,,1,0,hearsay\n")},

@@ -15,6 +15,7 @@ CREATE TABLE shelf (
   place     TEXT NOT NULL,
   country   TEXT NOT NULL,
   region    TEXT NOT NULL DEFAULT '',
+  kitchen   TEXT NOT NULL DEFAULT '', -- the family of kitchens
   changed   TEXT NOT NULL,
   edit      INTEGER NOT NULL,
   family    TEXT NOT NULL DEFAULT '', -- the dish of which it is a variant

@@ -513,6 +513,11 @@ export interface ShelfFacets {
       [k: string]: number;
     };
   };
+  kitchens: {
+    [k: string]: {
+      [k: string]: number;
+    };
+  };
   labels: string[];
   eaters: string[];
   rules: string[];
@@ -523,6 +528,7 @@ export interface Country {
   code: string;
   name: string;
   region: string;
+  kitchen: string;
 }
 export interface ManyRequest {
   do: string;

@@ -173,7 +173,8 @@ describe("the timeline", () => {
   it("breaks names so that they fit on a bar", () => {
     expect(wrap("A Fry the onions", 8, 3)).toEqual(["A Fry", "the", "onions"]);
     expect(wrap("A Fry the onions gently", 8, 2)).toEqual(["A Fry", "the…"]);
-    expect(wrap("Caramelised", 6, 1)).toEqual(["Caram…"]);
+    expect(wrap("Caramelised", 6, 1)).toEqual(["…"]);
+    expect(wrap("Sear the mushrooms", 9, 1)).toEqual(["Sear the…"]);
     expect(wrap("Fry", 6, 1)).toEqual(["Fry"]);
   });
 

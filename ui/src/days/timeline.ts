@@ -162,6 +162,13 @@ function stack(tasks: Placed[]): number[] {
   });
 }
 
+/** As many whole words as there is room for, with a sign that there are more. */
+function shortened(line: string, room: number): string {
+  const words = line.split(" ");
+  while (words.length > 0 && words.join(" ").length + 1 > room) words.pop();
+  return `${words.join(" ")}…`;
+}
+
 /** Breaks a text into lines of so many letters, the last cut short. */
 export function wrap(text: string, room: number, lines: number): string[] {
   const out: string[] = [];
@@ -176,8 +183,8 @@ export function wrap(text: string, room: number, lines: number): string[] {
     rest = rest.slice(used);
     const last = out.length === lines - 1;
     if (line.length > room || (last && rest.length > 0)) {
-      line =
-        line.length > room - 1 ? `${line.slice(0, Math.max(1, room - 1)).trimEnd()}…` : `${line}…`;
+      out.push(shortened(line, room));
+      break;
     }
     out.push(line);
   }

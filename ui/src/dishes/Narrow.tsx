@@ -38,7 +38,7 @@ export function Narrow({ shelf: s }: { shelf: ReturnType<typeof useShelf> }) {
     />
   );
   const one = (
-    name: "country" | "region" | "state" | "eater" | "sort",
+    name: "country" | "region" | "kitchen" | "state" | "eater" | "sort",
     placeholder: string,
     options: [string, string][],
   ) => (
@@ -59,6 +59,10 @@ export function Narrow({ shelf: s }: { shelf: ReturnType<typeof useShelf> }) {
     .filter(Boolean)
     .sort()
     .map((r): [string, string] => [r, r]);
+  const kitchens = Object.keys(f?.kitchens ?? {})
+    .filter(Boolean)
+    .sort()
+    .map((k): [string, string] => [k, k]);
   const tick = (name: "house" | "away" | "gone", label: string) => (
     <label>
       <input
@@ -80,6 +84,7 @@ export function Narrow({ shelf: s }: { shelf: ReturnType<typeof useShelf> }) {
       />
       {one("region", "Region", regions)}
       {one("country", "Country", countries)}
+      {one("kitchen", "Kitchen", kitchens)}
       {one("state", "How far it has come", stateNames)}
       {many("without", "Holds no", f?.allergens ?? [])}
       {many("rules", "Keeps the rule", f?.rules ?? [])}

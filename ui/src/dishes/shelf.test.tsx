@@ -56,11 +56,19 @@ beforeEach(() => {
       return Response.json({
         countries: { "300": { decided: 1 } },
         regions: { "Southern Europe": { decided: 1 } },
+        kitchens: { "Greek and Anatolian": { decided: 1 } },
         labels: ["winter"],
         eaters: ["Guest 1"],
         rules: ["no soy"],
         allergens: ["milk"],
-        world: [{ code: "300", name: "Greece", region: "Southern Europe" }],
+        world: [
+          {
+            code: "300",
+            name: "Greece",
+            region: "Southern Europe",
+            kitchen: "Greek and Anatolian",
+          },
+        ],
       });
     }
     if (path.startsWith("/api/dishes")) {

@@ -8,6 +8,7 @@ export const narrowing = [
   "q",
   "country",
   "region",
+  "kitchen",
   "state",
   "without",
   "rules",

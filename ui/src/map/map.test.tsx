@@ -52,13 +52,14 @@ it("tints by the furthest", () => {
 const facets: ShelfFacets = {
   countries: { "300": { original: 1 } },
   regions: {},
+  kitchens: {},
   labels: [],
   eaters: [],
   rules: [],
   allergens: [],
   world: [
-    { code: "300", name: "Greece", region: "Southern Europe" },
-    { code: "076", name: "Brazil", region: "South America" },
+    { code: "300", name: "Greece", region: "Southern Europe", kitchen: "Greek and Anatolian" },
+    { code: "076", name: "Brazil", region: "South America", kitchen: "Brazilian" },
   ],
 };
 const todo: TodoDish = {

@@ -222,6 +222,15 @@ it("keeps the kit, the hours and the kitchen's own prices", async () => {
   await waitFor(() => expect(kept.prices).toEqual({}));
 });
 
+it("keeps which foods are in the house", async () => {
+  kept.house = ["leek"];
+  open();
+  const box = await screen.findByRole("combobox", { name: "Foods in the house" });
+  screen.getByText("leek");
+  fireEvent.keyDown(box, { key: "Backspace", keyCode: 8 });
+  await waitFor(() => expect(kept.house).toEqual([]));
+});
+
 it("takes back what a tasting has taught, and brings it back", async () => {
   open();
   await screen.findByText(/Smoke is tasted 1.0 steps less/);

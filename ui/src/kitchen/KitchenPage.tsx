@@ -14,6 +14,7 @@ import { Mark } from "../shared/Mark";
 import { ProblemNote } from "../shared/ProblemNote";
 import { measures } from "../shared/measures";
 import { Archive } from "./Archive";
+import { InTheHouse } from "./InTheHouse";
 import { KitForm } from "./KitForm";
 import { Learned } from "./Learned";
 import { PriceList } from "./PriceList";
@@ -147,6 +148,13 @@ export default function KitchenPage() {
         <h2>What there is to cook with</h2>
         <p className="quiet">Days are planned with it; a day can have more or less.</p>
         <KitForm value={s.kit} set={(kit) => save.mutate({ ...s, kit })} />
+      </section>
+      <section>
+        <h2>In the house</h2>
+        <p className="quiet">
+          The shelf can then be looked through for what can be cooked from it.
+        </p>
+        <InTheHouse house={s.house ?? []} set={(house) => save.mutate({ ...s, house })} />
       </section>
       <section>
         <h2>Prices of a kilogram</h2>

@@ -1,0 +1,37 @@
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { Select } from "antd";
+import { useState } from "react";
+
+import { api } from "../api/client";
+
+interface Props {
+  house: string[];
+  set: (house: string[]) => void;
+}
+
+/** The foods that are in the house, by which the shelf can be looked through. */
+export function InTheHouse({ house, set }: Props) {
+  const [find, setFind] = useState("");
+  const foods = useQuery({
+    queryKey: ["foods", find],
+    queryFn: () => api.foods(find),
+    enabled: find.trim() !== "",
+    placeholderData: keepPreviousData,
+  });
+  const found = (foods.data ?? []).map((f) => ({ value: f.id, label: f.name }));
+  const rest = house
+    .filter((id) => !found.some((f) => f.value === id))
+    .map((id) => ({ value: id, label: id.replaceAll("-", " ") }));
+  return (
+    <Select
+      mode="multiple"
+      className="in-the-house"
+      aria-label="Foods in the house"
+      placeholder="Type a food"
+      value={house}
+      options={[...found, ...rest]}
+      showSearch={{ filterOption: false, onSearch: setFind }}
+      onChange={set}
+    />
+  );
+}

@@ -94,7 +94,9 @@ test("a recipe is pasted, adapted, printed and found again", async ({
   ).toBeVisible();
 
   // The unknown line is mended in place.
+  const found = page.waitForResponse((r) => r.url().includes("foods?q=lee"));
   await page.getByLabel(/Name the food of .100 g dragon scales/).fill("lee");
+  await found;
   await page.getByText("leek (plant)").click();
   await expect(page.getByLabel("Notices")).not.toContainText("dragon scales");
 

@@ -3,6 +3,8 @@ import { defineConfig } from "@playwright/test";
 export default defineConfig({
   testDir: ".",
   workers: 2,
+  // On a machine that is busy a click can fall between two pictures of a list.
+  retries: 1,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: "list",

@@ -58,35 +58,14 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 	if v.Sheets == nil {
 		v.Sheets = []Sheet{}
 	}
-	var r AnalyseRequest
-	byLetter := map[string]*Glass{}
+	r := asked(&t, sheets)
 	known := map[string][]int{}
-	for i := range t.Served {
-		s := &t.Served[i]
-		byLetter[s.Letter], known[s.Letter] = s, make([]int, 3)
-		steps := map[string]float64{}
-		for trait, x := range s.Steps {
-			if slices.Contains(t.Traits, trait) {
-				steps[trait] = x
-			}
-		}
-		r.Trials = append(r.Trials, AnalyseTrial{ID: s.Letter, Steps: steps})
+	for _, g := range t.Served {
+		known[g.Letter] = make([]int, len(knownWords))
 	}
 	for _, s := range sheets {
 		for _, x := range s.Said {
-			if byLetter[x.Letter] == nil {
-				continue
-			}
-			one := AnalyseSheet{Taster: s.Taster, Trial: x.Letter, Traits: map[string]float64{}}
-			if x.Liking > 0 {
-				liking := float64(x.Liking)
-				one.Liking = &liking
-			}
-			for trait, val := range x.Traits {
-				one.Traits[trait] = float64(val)
-			}
-			r.Sheets = append(r.Sheets, one)
-			if at := slices.Index([]string{"no", "maybe", "yes"}, x.Known); at >= 0 {
+			if at := slices.Index(knownWords, x.Known); at >= 0 && known[x.Letter] != nil {
 				known[x.Letter][at]++
 			}
 		}
@@ -139,6 +118,42 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 		}
 	}
 	return v, nil
+}
+
+// knownWords are the answers to whether they would have known.
+var knownWords = []string{"no", "maybe", "yes"}
+
+// asked is what is asked of the sheets of a tasting: of each thing under its letter what
+// was foreseen of the traits on the sheet, and what each taster said.
+func asked(t *Tasting, sheets []Sheet) AnalyseRequest {
+	var r AnalyseRequest
+	for i := range t.Served {
+		s := &t.Served[i]
+		steps := map[string]float64{}
+		for trait, x := range s.Steps {
+			if slices.Contains(t.Traits, trait) {
+				steps[trait] = x
+			}
+		}
+		r.Trials = append(r.Trials, AnalyseTrial{ID: s.Letter, Steps: steps})
+	}
+	for _, s := range sheets {
+		for _, x := range s.Said {
+			if !slices.ContainsFunc(t.Served, func(g Glass) bool { return g.Letter == x.Letter }) {
+				continue
+			}
+			one := AnalyseSheet{Taster: s.Taster, Trial: x.Letter, Traits: map[string]float64{}}
+			if x.Liking > 0 {
+				liking := float64(x.Liking)
+				one.Liking = &liking
+			}
+			for trait, val := range x.Traits {
+				one.Traits[trait] = float64(val)
+			}
+			r.Sheets = append(r.Sheets, one)
+		}
+	}
+	return r
 }
 
 // pour fills the trays of a triangle, six by six, and counts who was right once it is

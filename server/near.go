@@ -62,14 +62,16 @@ func (k *Kitchen) near(c fiber.Ctx) error {
 	}
 	slices.SortFunc(list, func(a, b found) int { return cmp.Or(cmp.Compare(b.score, a.score), cmp.Compare(b.number, a.number)) })
 	out := []NearDish{}
+	says, numbers := map[int64]string{}, []int64{}
 	for _, x := range list[:min(len(list), mostNear)] {
-		rows, err := k.Store.Numbered(c.Context(), []int64{x.number}, k.Stamp())
-		if err != nil {
-			return err
-		}
-		for _, row := range rows {
-			out = append(out, NearDish{row.ID, row.Name, x.say})
-		}
+		says[x.number], numbers = x.say, append(numbers, x.number)
+	}
+	rows, err := k.Store.Numbered(c.Context(), numbers, k.Stamp())
+	if err != nil {
+		return err
+	}
+	for _, row := range rows {
+		out = append(out, NearDish{row.ID, row.Name, says[row.Number]})
 	}
 	return c.JSON(out)
 }
@@ -77,20 +79,15 @@ func (k *Kitchen) near(c fiber.Ctx) error {
 // akin tells how near two dishes are, and which swap of the first serves in the second.
 func akin(l *larder.Larder, own, other *store.Kin) (float64, string) {
 	score, say := 0.0, ""
-	name := func(chosen string) (food, swap string) {
+	for _, chosen := range own.Chosen {
 		id, swapID, _ := strings.Cut(chosen, "=")
-		food, swap = id, swapID
+		food, swap := id, swapID
 		if f := l.Food(id); f != nil {
 			food = f.Name
 		}
 		if s := l.SwapNamed(swapID); s != nil {
 			swap = s.Name
 		}
-		return food, swap
-	}
-	for _, chosen := range own.Chosen {
-		food, swap := name(chosen)
-		id, _, _ := strings.Cut(chosen, "=")
 		decided := slices.ContainsFunc(other.Chosen, func(x string) bool { return strings.HasPrefix(x, id+"=") })
 		switch {
 		case slices.Contains(other.Chosen, chosen):
@@ -180,6 +177,8 @@ func (k *Kitchen) listPictures(c fiber.Ctx) error {
 
 // layOutExamples lays the examples out in a kitchen that is empty.
 func (k *Kitchen) layOutExamples(c fiber.Ctx) error {
+	k.changing.Lock() // asked for twice, they are laid out once
+	defer k.changing.Unlock()
 	_, all, err := k.Store.Shelf(c.Context(), store.Wanted{Most: 1})
 	if err != nil {
 		return err
@@ -187,8 +186,6 @@ func (k *Kitchen) layOutExamples(c fiber.Ctx) error {
 	if all > 0 || k.Examples == nil {
 		return problem{Title: "Not empty", Status: fiber.StatusConflict, Detail: "The examples are laid out where there is no dish yet."}
 	}
-	k.changing.Lock()
-	defer k.changing.Unlock()
 	if err := k.Examples(c.Context(), k); err != nil {
 		return err
 	}

@@ -117,7 +117,6 @@ type NeedsView struct {
 	Days     []NamedThing `json:"days"`
 	Trials   int          `json:"trials"`
 	Tastings int          `json:"tastings"`
-	Stoves   []NamedThing `json:"stoves"`
 	// Revisions are how often it was changed.
 	Revisions int `json:"revisions"`
 	// Until is for how many days it can be brought back.
@@ -142,7 +141,7 @@ func (k *Kitchen) needs(c fiber.Ctx) error {
 }
 
 func (k *Kitchen) neededBy(ctx context.Context, id string) (NeedsView, error) {
-	v := NeedsView{Days: []NamedThing{}, Stoves: []NamedThing{}, Until: keptGone}
+	v := NeedsView{Days: []NamedThing{}, Until: keptGone}
 	past, err := k.Store.Past(ctx, id)
 	if err != nil {
 		return v, err

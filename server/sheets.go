@@ -176,7 +176,7 @@ func (r *SheetRequest) check(t *Tasting) error {
 			return wrong(at+".letter", "must name each that is served once")
 		case s.Liking != 0 && !whole(float64(s.Liking), 1, 9):
 			return wrong(at+".liking", "must be a whole number from 1 to 9, or 0 for not said")
-		case !slices.Contains([]string{"", "no", "maybe", "yes"}, s.Known):
+		case s.Known != "" && !slices.Contains(knownWords, s.Known):
 			return wrong(at+".known", `must be "no", "maybe" or "yes"`)
 		case len(s.Words) > mostSheetText:
 			return wrong(at+".words", fmt.Sprintf("is longer than %d letters", mostSheetText))

@@ -144,19 +144,20 @@ func (k *Kitchen) Tables(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
+	plates, err := k.Store.FirstPictures(ctx, trialPicture)
+	if err != nil {
+		return err
+	}
 	for _, e := range trials {
 		t, ok := readEntry[trialDishes]("a trial", e)
 		if !ok {
 			continue
 		}
 		for _, d := range t.Program.Dishes {
-			of(d.ID).Trials++
-			pictures, err := k.Store.Pictures(ctx, trialPicture, e.Key)
-			if err != nil {
-				return err
-			}
-			if len(pictures) > 0 {
-				of(d.ID).Picture = pictures[0].ID
+			x := of(d.ID)
+			x.Trials++
+			if plate := plates[e.Key]; plate != "" {
+				x.Picture = plate
 			}
 		}
 	}

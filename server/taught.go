@@ -39,34 +39,34 @@ func (k *Kitchen) lessons(ctx context.Context) ([]Taught, error) {
 		if !ok || t.Closed == 0 || t.Triangle {
 			continue
 		}
-		v, err := k.judged(ctx, t)
+		sheets, err := k.sheetsOf(ctx, t.ID)
 		if err != nil {
 			return nil, err
 		}
-		out = append(out, lessonsOf(&v)...)
+		out = append(out, lessonsOf(&t, sheets)...)
 	}
 	return out, nil
 }
 
 // lessonsOf are what one tasting has found, trial by trial and trait by trait.
-func lessonsOf(v *TastingView) []Taught {
+func lessonsOf(t *Tasting, sheets []Sheet) []Taught {
+	_, said := asked(t, sheets).byTrial()
 	var out []Taught
-	t := &v.Tasting
 	for i := range t.Served {
 		s := &t.Served[i]
-		at := slices.IndexFunc(v.Answer.Trials, func(x JudgedTrial) bool { return x.ID == s.Letter })
-		if s.Trial == originalServed || s.Open || at < 0 {
+		if s.Trial == originalServed || s.Open {
 			continue
 		}
-		for _, j := range v.Answer.Trials[at].Traits {
-			foretold, known := s.Steps[j.Trait]
-			if !known {
+		for _, trait := range t.Traits {
+			foretold, known := s.Steps[trait]
+			j, answered := tasting.Count(trait, said[s.Letter])
+			if !known || !answered {
 				continue
 			}
-			b := s.Brings[j.Trait]
+			b := s.Brings[trait]
 			l := Taught{Tasting: t.ID, Dish: t.Dish, Name: t.Name, Letter: s.Letter, At: t.Closed}
 			l.Lesson = tasting.Lesson{
-				Key: t.ID + "/" + s.Letter + "/" + j.Trait, Trait: j.Trait, Food: b.Food, Share: b.Share, Rating: b.Rating,
+				Key: t.ID + "/" + s.Letter + "/" + trait, Trait: trait, Food: b.Food, Share: b.Share, Rating: b.Rating,
 				Tasted: tasting.Tasted{Sheets: j.Answers(), Mean: j.Mean, Foretold: foretold},
 			}
 			out = append(out, l)

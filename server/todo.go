@@ -1,7 +1,6 @@
 package server
 
 import (
-	"cmp"
 	"context"
 	"fmt"
 	"slices"
@@ -54,15 +53,10 @@ func (k *Kitchen) todo(c fiber.Ctx) error {
 			break
 		}
 	}
-	slices.SortStableFunc(out, func(a, b TodoDish) int { return cmp.Compare(b2i(a.Dish != ""), b2i(b.Dish != "")) })
-	return c.JSON(out)
-}
-
-func b2i(yes bool) int {
-	if yes {
-		return 1
-	}
-	return 0
+	// What was begun stands behind what is still to do.
+	still := slices.DeleteFunc(slices.Clone(out), func(t TodoDish) bool { return t.Dish != "" })
+	done := slices.DeleteFunc(out, func(t TodoDish) bool { return t.Dish == "" })
+	return c.JSON(append(still, done...))
 }
 
 // wishes are the keys of the dishes that are wished for.
@@ -78,13 +72,13 @@ func (k *Kitchen) wishes(ctx context.Context) (map[string]bool, error) {
 // begun are the dishes that were begun from a traditional one, by its key.
 func (k *Kitchen) begun(ctx context.Context) (map[string]string, error) {
 	entries, err := k.Store.Entries(ctx, store.BegunEntry)
+	if err != nil {
+		return nil, err
+	}
+	there, err := k.Store.OnShelf(ctx)
 	out := map[string]string{}
 	for _, e := range entries {
-		b, ok := readEntry[Begun]("a dish begun", e)
-		if !ok {
-			continue
-		}
-		if _, err := k.Store.Dish(ctx, b.Dish); err == nil { // it may have been taken away
+		if b, ok := readEntry[Begun]("a dish begun", e); ok && there[b.Dish] { // it may have been taken away
 			out[e.Key] = b.Dish
 		}
 	}

@@ -1,7 +1,6 @@
 package server
 
 import (
-	"bytes"
 	"cmp"
 	"context"
 	"encoding/json"
@@ -9,16 +8,12 @@ import (
 	"log/slog"
 	"slices"
 	"strings"
-	"time"
 
 	"github.com/gofiber/fiber/v3"
 	"github.com/google/uuid"
 
-	"yembra/core/measure"
-	"yembra/core/recipe"
 	"yembra/core/stove"
 	"yembra/core/tasting"
-	"yembra/formats"
 	"yembra/store"
 )
 
@@ -121,39 +116,6 @@ func (k *Kitchen) trialsOf(ctx context.Context, dish string) ([]kept, error) {
 	return out, nil
 }
 
-// afterAll tells of each trial which one it comes after: the last before it on the
-// same line, or the trial that the cook had gone back to.
-func afterAll(all []kept) []string {
-	out := make([]string, len(all))
-	for i, x := range all {
-		out[i] = x.dish.Base
-		for j := range i {
-			if y := all[j].dish; y.Base == x.dish.Base && y.BaseAt == x.dish.BaseAt {
-				out[i] = all[j].id
-			}
-		}
-	}
-	return out
-}
-
-// branches are the lines on which trials are drawn: one goes on where the trial
-// before it stands, unless another does already.
-func branches(all []kept, after []string) []int {
-	out, at, gone := make([]int, len(all)), map[string]int{}, map[string]bool{}
-	lines := 0
-	for i, x := range all {
-		before, known := at[after[i]]
-		if known && !gone[after[i]] {
-			out[i] = before
-		} else {
-			out[i] = lines
-			lines++
-		}
-		at[x.id], gone[after[i]] = out[i], true
-	}
-	return out
-}
-
 func (k *Kitchen) trials(c fiber.Ctx) error {
 	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {
@@ -189,112 +151,6 @@ func (k *Kitchen) trialNamed(ctx context.Context, dish, id string) (*kept, error
 		return nil, store.ErrNoEntry
 	}
 	return &all[at], nil
-}
-
-// documentOf is the dish as it was when a trial was cooked.
-func (k *Kitchen) documentOf(ctx context.Context, x *kept) (store.Document, error) {
-	if x.dish.Revision == 0 {
-		return store.Document{}, unprocessable("This trial was kept before the program knew which version of the dish was cooked; its card is here, and there is no way back to it.", fieldError{"trial", "has no version"})
-	}
-	return k.Store.RevisionOf(ctx, x.dish.ID, x.dish.Revision)
-}
-
-// sameAs tells whether a dish that was gone back to a trial is still as it was then.
-func (k *Kitchen) sameAs(ctx context.Context, d store.Dish, x *kept) bool {
-	was, err := k.documentOf(ctx, x)
-	if err != nil {
-		return false
-	}
-	a, err1 := json.Marshal([]any{was.Original, was.Decisions})
-	b, err2 := json.Marshal([]any{d.Document.Original, d.Document.Decisions})
-	return err1 == nil && err2 == nil && bytes.Equal(a, b)
-}
-
-// returnTo lets a dish go on from a trial: what was decided is as it was then.
-func (k *Kitchen) returnTo(c fiber.Ctx) error {
-	edit, err := ifMatch(c)
-	if err != nil {
-		return err
-	}
-	saved, err := k.goBack(c.Context(), c.Params("id"), c.Params("trial"), edit)
-	return k.afterChange(c, c.Params("id"), saved, err)
-}
-
-// ReturnTo lets a dish, as it is now, go on from a trial.
-func (k *Kitchen) ReturnTo(ctx context.Context, dish, trial string) error {
-	d, err := k.Store.Dish(ctx, dish)
-	if err != nil {
-		return err
-	}
-	_, err = k.goBack(ctx, dish, trial, d.Edit)
-	return err
-}
-
-func (k *Kitchen) goBack(ctx context.Context, dish, trial string, edit int64) (store.Dish, error) {
-	d, err := k.open(ctx, dish)
-	if err != nil {
-		return d, err
-	}
-	x, err := k.trialNamed(ctx, d.ID, trial)
-	if err != nil {
-		return d, err
-	}
-	was, err := k.documentOf(ctx, x)
-	if err != nil {
-		return d, err
-	}
-	doc := d.Document
-	doc.Original, doc.Decisions, doc.Source, doc.LastID = was.Original, was.Decisions, was.Source, max(doc.LastID, was.LastID)
-	doc.Base = &store.Base{Trial: x.id, At: k.hearth.now().UnixMilli()}
-	return k.Store.Save(ctx, d.ID, edit, "went back to the trial of "+time.UnixMilli(x.trial.Kept).UTC().Format("2 January 2006"), doc)
-}
-
-// VariantRequest makes another school of a dish, from a trial of it or, without one,
-// as it is now.
-type VariantRequest struct {
-	Name  string `json:"name"`
-	Trial string `json:"trial"`
-}
-
-// makeVariant keeps a dish of its own that begins as this one is, or was.
-func (k *Kitchen) makeVariant(c fiber.Ctx) error {
-	var r VariantRequest
-	if err := decode(c, &r); err != nil {
-		return err
-	}
-	if err := checkNames(&r.Name, nil, nil, nil); err != nil {
-		return err
-	}
-	r.Name = strings.TrimSpace(r.Name)
-	if r.Name == "" {
-		return unprocessable("A variant needs a name of its own.", fieldError{"name", "is empty"})
-	}
-	d, err := k.open(c.Context(), c.Params("id"))
-	if err != nil {
-		return err
-	}
-	doc := d.Document
-	if r.Trial != "" {
-		x, err := k.trialNamed(c.Context(), d.ID, r.Trial)
-		if err != nil {
-			return err
-		}
-		was, err := k.documentOf(c.Context(), x)
-		if err != nil {
-			return err
-		}
-		doc.Original, doc.Decisions, doc.Source = was.Original, was.Decisions, was.Source
-	}
-	of := d.ID
-	if doc.Variant != nil {
-		of = doc.Variant.Of
-	}
-	doc.Base, doc.Variant = nil, &store.Variant{Of: of, Name: r.Name}
-	made, err := k.NewDish(c.Context(), doc)
-	if err != nil {
-		return err
-	}
-	return k.answerDish(c, fiber.StatusCreated, made)
 }
 
 // TrialRequest enters a trial after the fact: how it was, and what was different,
@@ -346,106 +202,6 @@ func (k *Kitchen) AddTrial(ctx context.Context, dish string, r TrialRequest) (st
 		}
 	}
 	return id.String(), k.saveTrial(ctx, id.String(), t)
-}
-
-// trialCard hands a trial on as a card: as it was, how it was cooked, and what its
-// tables said.
-func (k *Kitchen) trialCard(c fiber.Ctx) error {
-	if format := c.Params("format"); format != "pdf" && format != "markdown" && format != "html" {
-		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "A trial is given out as pdf, markdown or html."}
-	}
-	x, err := k.trialNamed(c.Context(), c.Params("id"), c.Params("trial"))
-	if err != nil {
-		return err
-	}
-	card := formats.Card{
-		Name: x.dish.Name + ", trial of " + time.UnixMilli(x.trial.Kept).UTC().Format("2 January 2006"), Factor: 1, Beside: [][]string{}, Open: x.dish.Open, Changed: []formats.Replaced{}, Findings: []formats.CardFinding{}, Short: []string{},
-		Cautions: []formats.CardCaution{}, Allergens: x.dish.Allergens, Labels: []string{}, Keeping: []string{}, Sizing: []string{}, Measured: []string{}, SidePots: []formats.Pot{}, Sources: []string{},
-		Cooked: x.cooked(),
-	}
-	for _, x := range x.dish.Cautions {
-		card.Cautions = append(card.Cautions, formats.CardCaution{Text: x.Text, Grave: x.Grave})
-	}
-	part := recipe.Component{Lines: []recipe.Line{}, Steps: []recipe.Step{}}
-	for _, l := range x.dish.Lines {
-		part.Lines = append(part.Lines, recipe.Line{Text: l.Text, Name: l.Food})
-	}
-	for _, text := range x.dish.Steps {
-		part.Steps = append(part.Steps, recipe.Step{Text: text})
-	}
-	card.Dish = recipe.Dish{Name: card.Name, Serves: &measure.Span{Low: x.dish.Servings, High: x.dish.Servings}, Components: []recipe.Component{part}}
-	if card.Table, err = k.verdict(c.Context(), x); err != nil {
-		return err
-	}
-	pictures, err := k.Store.Pictures(c.Context(), trialPicture, x.id)
-	if err == nil && len(pictures) > 0 {
-		card.Plate, err = k.Store.PictureBody(c.Context(), pictures[0].ID, false)
-	}
-	if err != nil {
-		return err
-	}
-	return sendCard(c, card)
-}
-
-// cooked says how a trial was cooked.
-func (x *kept) cooked() []string {
-	out := []string{}
-	if x.trial.Words != "" {
-		out = append(out, x.trial.Words)
-	}
-	for _, d := range x.trial.Summary.Different {
-		out = append(out, d.Text)
-	}
-	out = append(out, x.weighed()...)
-	if x.trial.Program.Knowledge != "" {
-		out = append(out, "Worked out with the knowledge of version "+x.trial.Program.Knowledge+".")
-	}
-	return out
-}
-
-// weighed are the weighings of a trial in words.
-func (x *kept) weighed() []string {
-	out := []string{}
-	for _, w := range x.trial.Summary.Weighed {
-		out = append(out, fmt.Sprintf("%s: lost %.0f g of %.0f g, %.0f g foreseen", w.What, w.Lost, w.Before, w.Foreseen))
-	}
-	return out
-}
-
-// verdict is what every table has said of a trial, with its numbers.
-func (k *Kitchen) verdict(ctx context.Context, x *kept) ([]string, error) {
-	out := []string{}
-	tables, err := k.tastingsOf(ctx, x.dish.ID)
-	if err != nil {
-		return nil, err
-	}
-	for _, t := range tables {
-		v, err := k.judged(ctx, t)
-		if err != nil {
-			return nil, err
-		}
-		for i, s := range t.Served {
-			if s.Trial != x.id {
-				continue
-			}
-			at := slices.IndexFunc(v.Answer.Trials, func(j JudgedTrial) bool { return j.ID == s.Letter })
-			if at >= 0 && v.Answer.Trials[at].Liking != nil {
-				out = append(out, fmt.Sprintf("%s: liked %.1f of 9, by %d.", t.Name, v.Answer.Trials[at].Liking.Mean, v.Answer.Trials[at].Tasters))
-			}
-			if i < len(v.Said) {
-				out = append(out, v.Said[i].Say...)
-			}
-		}
-		for _, c := range v.Compared {
-			if c.A == x.id || c.B == x.id {
-				out = append(out, c.Say)
-			}
-		}
-		if v.Odd != "" && slices.ContainsFunc(t.Served, func(s Glass) bool { return s.Trial == x.id }) {
-			out = append(out, "Triangle: "+v.Odd)
-		}
-	}
-	return out, nil
 }
 
 // versionOf is a trial's dish as it can be compared.

@@ -50,6 +50,18 @@ func scanRow(scan func(...any) error) (*row, error) {
 	return r, err
 }
 
+// OnShelf tells which dishes are there, put away or not, without reading any.
+func (s *Store) OnShelf(ctx context.Context) (map[string]bool, error) {
+	list, err := s.sorted(ctx, ByChanged)
+	out := map[string]bool{}
+	for _, r := range list {
+		if !r.gone {
+			out[r.dish] = true
+		}
+	}
+	return out, err
+}
+
 // forget has the rows be read again.
 func (r *rows) forget() {
 	r.mu.Lock()

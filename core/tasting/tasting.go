@@ -83,6 +83,13 @@ func Judge(trait string, sheets []Sheet) (Judged, bool) {
 	return j, true
 }
 
+// Count counts what was said of a trait in the sheets of one trial, without asking what
+// it cost; false where nobody said anything.
+func Count(trait string, sheets []Sheet) (Judged, bool) {
+	j, _ := count(trait, sheets)
+	return j, j.Answers() > 0
+}
+
 // count counts what was said of a trait, with the likings of each side; "" is just
 // right.
 func count(trait string, sheets []Sheet) (Judged, map[Side][]int) {

@@ -14,10 +14,11 @@ const shows: Record<string, (key: string) => unknown[][]> = {
   picture: () => [["trials"], ["pictures"], ["dishes"]],
   wish: () => [["todo"]],
   begun: () => [["todo"]],
-  tasting: (key) => [["tastings"], ["tasting", key], ["learned"], ["dish"]],
-  untaught: () => [["learned"], ["dish"]],
+  // What a table or the scale teaches changes every figure.
+  tasting: () => [[]],
+  untaught: () => [[]],
   sheet: (key) => [["tasting", key.split("/")[0]], ["between"]],
-  measured: () => [["learned"], ["card"]],
+  measured: () => [[]],
   screens: () => [["access"], ["session"]],
 };
 

@@ -8,6 +8,7 @@ import { Link, useNavigate } from "react-router";
 
 import { GuestLink } from "../access/LinkSheet";
 import { api } from "../api/client";
+import { shownBy } from "../app/byBook";
 import { useOpenDish } from "../dish/useDish";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
@@ -64,7 +65,10 @@ export default function CardStage() {
         <span className="card-exports">
           Give it out as{" "}
           {exportsOf.map(([format, name]) => (
-            <a key={format} href={withQuery(`/api/dishes/${dish.id}/card/${format}`, query)}>
+            <a
+              key={format}
+              href={shownBy(withQuery(`/api/dishes/${dish.id}/card/${format}`, query))}
+            >
               {name}
             </a>
           ))}

@@ -4,7 +4,7 @@ SHELL := /bin/bash
 ADDR ?= 127.0.0.1:8765
 VERSION := $(shell git describe --always --dirty 2>/dev/null || echo dev)
 STATICCHECK := honnef.co/go/tools/cmd/staticcheck@v0.8.2
-UI_SOURCES := $(shell find ui/src ui/public -type f) ui/index.html ui/vite.config.ts ui/package.json
+UI_SOURCES := $(shell find ui/src ui/map ui/public -type f) ui/index.html ui/vite.config.ts ui/package.json
 
 .PHONY: build demo test check bench generate clean fuzz
 

@@ -1,8 +1,21 @@
 import react from "@vitejs/plugin-react";
 import { defineConfig } from "vitest/config";
 
+import { size, world } from "./map/outlines.ts";
+
+/** The outlines of the countries as a module, drawn when the program is built. */
+const drawnWorld = {
+  name: "drawn-world",
+  resolveId: (id: string) => (id === "virtual:outlines" ? `\0${id}` : undefined),
+  load: (id: string) =>
+    id === "\0virtual:outlines"
+      ? `export const size = ${JSON.stringify(size)};
+         export const outlines = JSON.parse(${JSON.stringify(JSON.stringify(world()))});`
+      : undefined,
+};
+
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), drawnWorld],
   build: {
     emptyOutDir: false,
     assetsInlineLimit: 0,

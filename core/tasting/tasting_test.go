@@ -201,3 +201,90 @@ func TestManyWaysAreDrawnAndSaidSo(t *testing.T) {
 	require.True(t, exact)
 	require.Less(t, time.Since(from), 300*time.Millisecond, "50 ms on an idle machine")
 }
+
+// BenchmarkDealt counts all 184,756 ways to deal twenty likings out, and draws as many
+// for a table of sixty.
+func BenchmarkDealt(b *testing.B) {
+	small := []int{5, 6, 7, 8, 9, 5, 6, 7, 8, 9}
+	large, off := make([]int, 20), make([]int, 40)
+	for i := range large {
+		large[i] = 5 + i%4
+	}
+	for i := range off {
+		off[i] = 4 + i%4
+	}
+	b.Run("counted", func(b *testing.B) {
+		for b.Loop() {
+			dealt(small, []int{4, 5, 6, 7, 8, 4, 5, 6, 7, 8})
+		}
+	})
+	b.Run("drawn", func(b *testing.B) {
+		for b.Loop() {
+			dealt(large, off)
+		}
+	})
+}
+
+// Large tables against the ways counted by how many there are of each sum.
+func TestDrawnChancesComeNearTheExactOnes(t *testing.T) {
+	rng := rand.New(rand.NewPCG(3, 4))
+	for range 12 {
+		right, off := make([]int, 15+rng.IntN(30)), make([]int, 15+rng.IntN(30))
+		for i := range right {
+			right[i] = 1 + rng.IntN(9)
+		}
+		for i := range off {
+			off[i] = min(9, 1+rng.IntN(9))
+		}
+		all := append(append([]int{}, right...), off...)
+		// ways[k][s] is how many ways there are to choose k whose likings sum to s.
+		ways := make([][]float64, len(off)+1)
+		for k := range ways {
+			ways[k] = make([]float64, 9*len(off)+1)
+		}
+		ways[0][0] = 1
+		for _, v := range all {
+			for k := len(off); k > 0; k-- {
+				for s := len(ways[k]) - 1; s >= v; s-- {
+					ways[k][s] += ways[k-1][s-v]
+				}
+			}
+		}
+		as, of := 0.0, 0.0
+		for s, n := range ways[len(off)] {
+			of += n
+			if s <= sum(off) {
+				as += n
+			}
+		}
+		p, exact := dealt(right, off)
+		require.False(t, exact)
+		require.InDelta(t, as/of, p, 0.005, "%d right, %d off", len(right), len(off))
+	}
+}
+
+// Differences of two trials against every way to turn them round, written out.
+func TestFlippedChancesAgainstEveryWay(t *testing.T) {
+	rng := rand.New(rand.NewPCG(5, 6))
+	for range 100 {
+		apart := make([]int, 1+rng.IntN(9))
+		for i := range apart {
+			apart[i] = rng.IntN(9) - 4
+		}
+		as := 0
+		var turn func(i, total int)
+		turn = func(i, total int) {
+			switch {
+			case i < len(apart):
+				turn(i+1, total+apart[i])
+				turn(i+1, total-apart[i])
+			case abs(total) >= abs(sum(apart)):
+				as++
+			}
+		}
+		turn(0, 0)
+		p, exact := flipped(apart)
+		require.True(t, exact)
+		require.InDelta(t, float64(as)/math.Pow(2, float64(len(apart))), p, 1e-12, "%v", apart)
+	}
+}

@@ -125,7 +125,8 @@ export const api = {
   dishes: (query: URLSearchParams, from = 0) => {
     const asked = new URLSearchParams(query);
     if (from > 0) asked.set("from", String(from));
-    return request<ShelfView>("GET", `/api/dishes?${asked.toString()}`);
+    const search = asked.toString();
+    return request<ShelfView>("GET", `/api/dishes${search && "?"}${search}`);
   },
   facets: () => request<ShelfFacets>("GET", "/api/shelf"),
   shelveMany: (r: ManyRequest) => request<undefined>("POST", "/api/shelf", r),

@@ -1,5 +1,5 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 
 import type { DishSummary } from "../api/types";
@@ -32,10 +32,13 @@ export function ShelfList({ dishes, all, chosen, choose, more }: Props) {
   useEffect(() => {
     if (last >= dishes.length - 8 && dishes.length < all) more();
   }, [last, dishes.length, all, more]);
-  const step = (from: number, by: number) => {
-    rows.scrollToIndex(Math.max(0, Math.min(dishes.length - 1, from + by)));
+  // Where the keys have led, which is ahead of the row that has the focus.
+  const at = useRef(-1);
+  const step = (by: number) => {
+    at.current = Math.max(0, Math.min(dishes.length - 1, at.current + by));
+    rows.scrollToIndex(at.current);
     requestAnimationFrame(() =>
-      list?.querySelector<HTMLElement>(`[data-row="${from + by}"] a`)?.focus(),
+      list?.querySelector<HTMLElement>(`[data-row="${at.current}"] a`)?.focus(),
     );
   };
   return (
@@ -49,7 +52,11 @@ export function ShelfList({ dishes, all, chosen, choose, more }: Props) {
         const by = e.key === "ArrowDown" ? 1 : e.key === "ArrowUp" ? -1 : 0;
         if (!row || by === 0) return;
         e.preventDefault();
-        step(Number(row.dataset["row"]), by);
+        step(by);
+      }}
+      onFocus={(e) => {
+        const row = (e.target as HTMLElement).closest<HTMLElement>("[data-row]");
+        if (row) at.current = Number(row.dataset["row"]);
       }}
     >
       {shown.map((row) => {

@@ -12,7 +12,7 @@ import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { CountryPanel } from "./CountryPanel";
 import { TodoList } from "./TodoList";
-import { around, fetchOutlines, furthest, size, type Outline } from "./world";
+import { around, furthest, shapes, size } from "./world";
 
 const stages: [string, string][] = [
   ["nothing", "nothing yet"],
@@ -25,12 +25,6 @@ const stages: [string, string][] = [
 export default function MapPage() {
   const [asked, setAsked] = useSearchParams();
   const facets = useQuery({ queryKey: ["shelf-facets"], queryFn: api.facets });
-  const shapes = useQuery({
-    queryKey: ["outlines"],
-    queryFn: fetchOutlines,
-    staleTime: Infinity,
-    gcTime: Infinity,
-  });
   const [table, setTable] = useState(false);
   const region = asked.get("region") ?? "";
   const country = asked.get("country") ?? "";
@@ -69,11 +63,8 @@ export default function MapPage() {
         <div>
           {table ? (
             <WorldTable facets={f} region={region} />
-          ) : shapes.error ? (
-            <ProblemNote error={shapes.error} retry={() => void shapes.refetch()} />
-          ) : shapes.data ? (
+          ) : (
             <World
-              shapes={shapes.data}
               facets={f}
               region={region}
               country={country}
@@ -82,8 +73,6 @@ export default function MapPage() {
                 if (c) go({ region: c.region, country: code });
               }}
             />
-          ) : (
-            <Loading>Drawing the coasts</Loading>
           )}
           {!table && (
             <p className="legend" aria-hidden="true">
@@ -138,14 +127,13 @@ export default function MapPage() {
 }
 
 interface WorldProps {
-  shapes: Outline[];
   facets: ShelfFacets;
   region: string;
   country: string;
   choose: (code: string) => void;
 }
 
-function World({ shapes, facets, region, country, choose }: WorldProps) {
+function World({ facets, region, country, choose }: WorldProps) {
   const inside = new Set(facets.world.filter((c) => c.region === region).map((c) => c.code));
   const view = region
     ? around(shapes.filter((s) => inside.has(s.code)))

@@ -18,6 +18,8 @@ type Trial struct {
 	Summary stove.Summary `json:"summary"`
 	Words   string        `json:"words"`
 	Kept    int64         `json:"kept"`
+	// By is the screen that kept it, empty on the machine itself.
+	By string `json:"by,omitempty"`
 }
 
 // KeepRequest keeps a cook-through as a trial, with words.
@@ -44,7 +46,7 @@ func (k *Kitchen) keepTrial(c fiber.Ctx) error {
 	x.mu.Lock()
 	now := k.hearth.now().UnixMilli()
 	ended := x.state.Ended > 0
-	t := Trial{Program: x.program, Events: slices.Clone(x.events), Summary: stove.Sum(&x.program, &x.state, now), Words: r.Words, Kept: now}
+	t := Trial{Program: x.program, Events: slices.Clone(x.events), Summary: stove.Sum(&x.program, &x.state, now), Words: r.Words, Kept: now, By: store.ScreenOf(c.Context())}
 	x.mu.Unlock()
 	if !ended {
 		return unprocessable("A trial is kept when the cooking has ended.", fieldError{"id", "has not ended"})

@@ -10,6 +10,7 @@ import (
 
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/stove"
 	"yembra/formats"
 )
 
@@ -68,13 +69,13 @@ func (x *kept) cooked() []string {
 	return out
 }
 
-// weighed are the weighings of a trial in words.
+// weighed are the weighings of a trial, and the temperatures found, in words.
 func (x *kept) weighed() []string {
 	out := []string{}
 	for _, w := range x.trial.Summary.Weighed {
 		out = append(out, fmt.Sprintf("%s: lost %.0f g of %.0f g, %.0f g foreseen", w.What, w.Lost, w.Before, w.Foreseen))
 	}
-	return out
+	return append(out, stove.Found(&x.trial.Program, x.trial.Events)...)
 }
 
 // verdict is what every table has said of a trial, with its numbers.

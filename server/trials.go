@@ -33,7 +33,9 @@ type TrialView struct {
 	// CanReturn tells that the dish can go back to it; Now that the dish stands there.
 	CanReturn bool `json:"canReturn"`
 	Now       bool `json:"now"`
-	// Weighed are its weighings in words, Pictures those of its plate.
+	// By is the screen that kept it; Weighed are its weighings and temperatures in words,
+	// Pictures those of its plate.
+	By       string    `json:"by"`
 	Weighed  []string  `json:"weighed"`
 	Pictures []Picture `json:"pictures"`
 }
@@ -130,7 +132,7 @@ func (k *Kitchen) trials(c fiber.Ctx) error {
 	line := branches(all, after)
 	for i, x := range all {
 		v := TrialView{ID: x.id, Kept: x.trial.Kept, Words: x.trial.Words, Different: x.trial.Summary.Different, Minutes: x.trial.Summary.Minutes, Knowledge: x.trial.Program.Knowledge, Traits: x.dish.Traits,
-			After: after[i], Branch: line[i], CanReturn: x.dish.Revision > 0, Weighed: x.weighed()}
+			After: after[i], Branch: line[i], CanReturn: x.dish.Revision > 0, By: x.trial.By, Weighed: x.weighed()}
 		v.Now = x.dish.Revision > 0 && x.dish.Revision == d.Revision || d.Document.Base != nil && d.Document.Base.Trial == x.id && k.sameAs(c.Context(), d, &x)
 		if v.Pictures, err = k.picturesOf(c.Context(), trialPicture, x.id); err != nil {
 			return err
@@ -194,7 +196,7 @@ func (k *Kitchen) AddTrial(ctx context.Context, dish string, r TrialRequest) (st
 		return "", fmt.Errorf("make an id: %w", err)
 	}
 	now := k.hearth.now().UnixMilli()
-	t := Trial{Program: stove.Program{Name: d.Document.Name, Knowledge: k.Knowledge, Begun: now, Dishes: []stove.Dish{one}}, Events: []stove.Event{}, Words: r.Words, Kept: now,
+	t := Trial{Program: stove.Program{Name: d.Document.Name, Knowledge: k.Knowledge, Begun: now, Dishes: []stove.Dish{one}}, Events: []stove.Event{}, Words: r.Words, Kept: now, By: store.ScreenOf(ctx),
 		Summary: stove.Summary{Different: []stove.Difference{}, Times: []stove.Took{}, Unused: []string{}, Weighed: []stove.Measured{}}}
 	for line := range strings.Lines(r.Different) {
 		if line = strings.TrimSpace(line); line != "" && len(t.Summary.Different) < mostDifferent {

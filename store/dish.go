@@ -160,7 +160,7 @@ func (s *Store) revise(ctx context.Context, tx *sql.Tx, id string, number int64,
 	if err != nil {
 		return fmt.Errorf("encode document: %w", err)
 	}
-	_, err = tx.ExecContext(ctx, `INSERT INTO revisions (dish, number, parent, made, what, body, screen) VALUES (?, ?, ?, ?, ?, ?, ?)`, id, number, parent, s.stamp(), what, string(body), screenOf(ctx))
+	_, err = tx.ExecContext(ctx, `INSERT INTO revisions (dish, number, parent, made, what, body, screen) VALUES (?, ?, ?, ?, ?, ?, ?)`, id, number, parent, s.stamp(), what, string(body), ScreenOf(ctx))
 	if err != nil {
 		return fmt.Errorf("insert revision: %w", err)
 	}

@@ -50,7 +50,7 @@ func (s *Store) SaveEntry(ctx context.Context, kind, key string, body []byte) er
 		text = sql.NullString{String: string(body), Valid: true}
 	}
 	err := s.inTx(ctx, func(tx *sql.Tx) error {
-		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, key, s.stamp(), text, screenOf(ctx)); err != nil {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, key, s.stamp(), text, ScreenOf(ctx)); err != nil {
 			return fmt.Errorf("keep %s %s: %w", kind, key, err)
 		}
 		return nil
@@ -65,7 +65,7 @@ func (s *Store) SaveEntry(ctx context.Context, kind, key string, body []byte) er
 func (s *Store) SaveEntries(ctx context.Context, kind string, entries []Entry) error {
 	return s.inTx(ctx, func(tx *sql.Tx) error {
 		for _, e := range entries {
-			if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, e.Key, s.stamp(), string(e.Body), screenOf(ctx)); err != nil {
+			if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, e.Key, s.stamp(), string(e.Body), ScreenOf(ctx)); err != nil {
 				return fmt.Errorf("keep %s %s: %w", kind, e.Key, err)
 			}
 		}
@@ -192,7 +192,7 @@ func (s *Store) ChangeEntry(ctx context.Context, kind, key string, version int64
 			return ErrChanged
 		}
 		text := sql.NullString{String: string(body), Valid: body != nil}
-		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, key, s.stamp(), text, screenOf(ctx)); err != nil {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO entries (kind, key, made, body, screen) VALUES (?, ?, ?, ?, ?)`, kind, key, s.stamp(), text, ScreenOf(ctx)); err != nil {
 			return fmt.Errorf("keep %s %s: %w", kind, key, err)
 		}
 		return nil

@@ -67,8 +67,8 @@ func WithScreen(ctx context.Context, name string) context.Context {
 	return context.WithValue(ctx, screenKey{}, name)
 }
 
-// screenOf is the screen that works in a context, empty on the machine itself.
-func screenOf(ctx context.Context) string {
+// ScreenOf is the screen that works in a context, empty on the machine itself.
+func ScreenOf(ctx context.Context) string {
 	name, _ := ctx.Value(screenKey{}).(string)
 	return name
 }

@@ -159,3 +159,13 @@ func TestWhatStandsOnTheScaleIsItsMean(t *testing.T) {
 	require.Zero(t, stove.OnScale(nil))
 	require.InDelta(t, 310, stove.OnScale([]stove.Reading{{began - 300, 250}, {began, 309}, {began + 200, 311}, {began + 400, 310}}), 1e-9, "what came before it stood still does not count")
 }
+
+func TestTemperaturesThatStandAreTold(t *testing.T) {
+	p := stove.Program{Bands: []stove.Band{{ID: "frying", Name: "frying oil"}}}
+	events := []stove.Event{
+		{N: 1, Kind: stove.Watch, Text: "frying"}, {N: 2, Kind: stove.Reached, Text: "frying", Amount: 171.6}, {N: 3, Kind: stove.Left, Text: "frying", Amount: 190},
+		{N: 4, Kind: stove.Word, Text: "smells good"}, {N: 5, Kind: stove.Undo, Of: 3}, {N: 6, Kind: stove.Reached, Text: "unknown", Amount: 4},
+	}
+	require.Equal(t, []string{"Frying oil: reached at 172 °C", "unknown: reached at 4 °C"}, stove.Found(&p, events))
+	require.Empty(t, stove.Found(&p, nil))
+}

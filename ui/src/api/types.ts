@@ -538,7 +538,6 @@ export interface NeedsView {
   days: NamedThing[];
   trials: number;
   tastings: number;
-  stoves: NamedThing[];
   revisions: number;
   until: number;
 }
@@ -1595,6 +1594,7 @@ export interface Trial {
   summary: Summary;
   words: string;
   kept: number;
+  by?: string;
 }
 export interface KeepRequest {
   words: string;
@@ -1804,6 +1804,7 @@ export interface TrialView {
   branch: number;
   canReturn: boolean;
   now: boolean;
+  by: string;
   weighed: string[];
   pictures: Picture[];
 }

@@ -38,7 +38,7 @@ export function TrialPanel({ trial: t, number }: Props) {
       )}
       {t.weighed.length > 0 && (
         <>
-          <h4>Weighed</h4>
+          <h4>Weighed and measured</h4>
           <ul>
             {t.weighed.map((text) => (
               <li key={text}>{text}</li>
@@ -71,7 +71,9 @@ export function TrialPanel({ trial: t, number }: Props) {
           Kept before the program knew which version was cooked; there is no way back to it.
         </p>
       )}
-      <p className="quiet small">Knowledge {t.knowledge || "not known"}</p>
+      <p className="quiet small">
+        {t.by && `Kept by ${t.by}. `}Knowledge {t.knowledge || "not known"}
+      </p>
       {naming && <Variant trial={t.id} close={() => setNaming(false)} />}
     </section>
   );

@@ -243,6 +243,7 @@ it("draws a branch where the cook went back, and says so", () => {
     canReturn: true,
     now: id === "c",
     weighed: [],
+    by: "",
     pictures: [],
   });
   const pick = vi.fn();

@@ -64,7 +64,7 @@ func Scale(l *larder.Larder, d recipe.Dish, factor float64) (Dish, error) {
 		part := recipe.Component{Name: c.Name, Lines: make([]recipe.Line, len(c.Lines)), Steps: make([]recipe.Step, len(c.Steps))}
 		for j, line := range c.Lines {
 			food := l.Food(line.FoodID())
-			part.Lines[j] = packed(food, scaled(food, line, growth(food, factor)), factor)
+			part.Lines[j] = packed(food, Line(food, line, growth(food, factor)), factor)
 		}
 		for j, s := range c.Steps {
 			if factor != 1 {
@@ -92,8 +92,8 @@ func growth(f *larder.Food, factor float64) float64 {
 	return min(factor, double) * math.Pow(max(factor/double, 1), power)
 }
 
-// scaled writes a line with its amounts multiplied, the words around them kept.
-func scaled(f *larder.Food, line recipe.Line, k float64) recipe.Line {
+// Line writes a line with its amounts multiplied, the words around them kept.
+func Line(f *larder.Food, line recipe.Line, k float64) recipe.Line {
 	if line.Amount == nil || k == 1 || line.Amount.High == 0 {
 		return line
 	}

@@ -2,11 +2,13 @@ package swap
 
 import (
 	"fmt"
+	"math"
 	"slices"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/sizing"
 )
 
 // rest is the dish with what stays of it as the cook has decided: lines that are not
@@ -52,15 +54,24 @@ func stepName(id string, component, step int) string {
 	return recipe.StepRef(component, step)
 }
 
-// resize gives a line another amount, and says so in its text.
+// asSaid is how far, as a part, a line that counts pieces may be from what was asked
+// for; a quarter of an onion more is said in grams.
+const asSaid = 0.1
+
+// resize gives a line another amount, in its own words where they can say it.
 func (x *bench) resize(l *recipe.Line, factor float64) {
 	food := x.larder.Food(l.FoodID())
+	sized := sizing.Line(food, *l, factor)
+	if l.Amount != nil && l.Amount.High > 0 && math.Abs(sized.Amount.High/(l.Amount.High*factor)-1) <= asSaid || sized.Amount != nil && l.Amount != nil && sized.Amount.Unit != l.Amount.Unit {
+		*l = sized
+		return
+	}
 	grams := l.Mass() * factor
 	if food != nil {
 		grams = measure.RoundGrams(grams, fineAmounts(food))
 		l.Text = Written(food, grams, l.Preparation)
 	} else {
-		l.Text = fmt.Sprintf("%g g %s", grams, l.Name)
+		l.Text = fmt.Sprintf("%.0f g %s", grams, l.Name)
 	}
 	span := measure.Exactly(grams)
 	l.Grams, l.Amount = &span, &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}

@@ -44,7 +44,7 @@ func read(t testing.TB, text string) recipe.Dish {
 // with marked and unmarked ones. The first was read while the reader was
 // written, the second only afterwards; each further lot was written and marked before
 // it was read.
-var corpora = []string{"first_marked.txt", "first.txt", "second_marked.txt", "second.txt", "third_marked.txt", "fourth_marked.txt", "fifth_marked.txt", "sixth_marked.txt"}
+var corpora = []string{"first_marked.txt", "first.txt", "second_marked.txt", "second.txt", "third_marked.txt", "fourth_marked.txt", "fifth_marked.txt", "sixth_marked.txt", "seventh_marked.txt"}
 
 // TestReadsMarkedRecipes holds the reading of the marked recipes to what it has
 // reached; docs/measurements.md says what it was at first reading.
@@ -54,7 +54,7 @@ func TestReadsMarkedRecipes(t *testing.T) {
 		fields, placed, surplus float64
 	}{
 		{"first_marked.txt", 0.98, 0.96, 0.005}, {"second_marked.txt", 0.97, 0.94, 0.025},
-		{"third_marked.txt", 0.985, 0.97, 0.005}, {"fourth_marked.txt", 0.975, 0.95, 0.02}, {"fifth_marked.txt", 0.99, 0.96, 0.005}, {"sixth_marked.txt", 0.95, 0.89, 0.015},
+		{"third_marked.txt", 0.985, 0.97, 0.005}, {"fourth_marked.txt", 0.975, 0.95, 0.02}, {"fifth_marked.txt", 0.99, 0.96, 0.005}, {"sixth_marked.txt", 0.95, 0.89, 0.015}, {"seventh_marked.txt", 0.925, 0.90, 0.035},
 	} {
 		s := score{}
 		for _, w := range corpus(t, c.file) {

@@ -25,6 +25,12 @@ func (b *bindings) direct(n noun) []referent {
 		if b.lines[i].comp == b.comp {
 			s += 0.5
 		}
+		if b.mixedIn(portion{i, ""}) {
+			s -= 0.6 // "heat the oil", of which one has gone into the filling
+		}
+		if b.onlyVessel != "" && b.tech.Family == "coat" && b.forVessel(i) {
+			s += 1.5 // "dust it with sugar", of a dish that the list has sugar for
+		}
 		switch left := b.leftOf(portion{i, ""}); {
 		case left > 0 && left < 1:
 			s += 0.3
@@ -87,12 +93,35 @@ func (b *bindings) otherWork(i int) bool {
 	other := false
 	for _, w := range words[at+1:] {
 		orders := b.r.lang.Orders(w)
-		if slices.Contains(orders, b.tech.Name) {
+		if slices.Contains(orders, b.tech.Name) || b.tech.Name == heatTechnique && slices.ContainsFunc(orders, b.inFatWork) {
 			return false
 		}
 		other = other || len(orders) > 0
 	}
 	return other
+}
+
+// mixedIn tells whether a fat has gone into something else, so that it cannot be meant by
+// itself any more.
+func (b *bindings) mixedIn(p portion) bool {
+	if !b.fat(p) || b.leftOf(p) > 0 {
+		return false
+	}
+	t := b.held(p)
+	return t != nil && !b.holdsFat(t)
+}
+
+// forVessel tells whether a line says that it is for the vessel at hand.
+func (b *bindings) forVessel(i int) bool {
+	words := larder.Words(b.lines[i].line.Preparation)
+	at := slices.IndexFunc(words, func(w string) bool { return b.r.lang.Prepositions[w] == "for" })
+	return at >= 0 && slices.Contains(words[at+1:], b.onlyVessel)
+}
+
+// inFatWork tells whether a technique is done in fat that is heated for it.
+func (b *bindings) inFatWork(name string) bool {
+	t := b.r.larder.Technique(name)
+	return t != nil && t.Medium == "fat"
 }
 
 // kin are the lines of a part that a noun means all of, as it names one of them:
@@ -214,7 +243,7 @@ func (b *bindings) partOf(n noun, i int) string {
 	if b.r.lang.EggParts[head] > 0 && !slices.Contains(b.lines[i].name, head) {
 		return head
 	}
-	if b.r.lang.Parts[head] && len(n.words) > 1 && !slices.Contains(b.lines[i].name, head) {
+	if (b.r.lang.Parts[head] || b.r.lang.Fleshly[head]) && len(n.words) > 1 && !slices.Contains(b.lines[i].name, head) {
 		return head
 	}
 	return ""
@@ -224,6 +253,9 @@ func (b *bindings) partOf(n noun, i int) string {
 func (b *bindings) part(n noun) []referent {
 	out := b.resolve(*n.owner)
 	for i := range out {
+		if b.r.lang.Fleshly[n.head()] && b.tech.Family == "cut" && b.tech.Takes == "" {
+			continue // "snip the fat of the chops": it stays on them
+		}
 		if p := out[i].portion; p != nil && p.part == "" && n.owner.amount[1] == 0 && b.r.lang.Parts[n.head()] {
 			p.part = n.head()
 		}

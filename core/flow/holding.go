@@ -83,11 +83,12 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	apart := map[*thing]bool{}
 	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
-		t.liquid, t.fried = t.liquid || in.liquid, t.fried || in.fried
-		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || in.strained && b.besideLiquid(in, named)) {
+		t.fried = t.fried || in.fried
+		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || (in.strained || b.liftsOut()) && b.besideLiquid(in, named)) {
 			apart[in] = true
 			continue // only what is named goes
 		}
+		t.liquid = t.liquid || in.liquid
 		if b.shared[in] {
 			for p := range in.holds {
 				t.holds[p], kept[p], t.ofShare = true, true, true
@@ -132,6 +133,15 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	b.things = append(b.things, t)
 	return t
 }
+
+// liftsOut tells whether the action at hand is done to what it names outside of the pot:
+// "transfer the chicken to a plate", "shred the chicken".
+func (b *bindings) liftsOut() bool {
+	return b.tech != nil && (b.tech.Name == placeTechnique || b.tech.Family == "cut")
+}
+
+// placeTechnique puts something where it is said.
+const placeTechnique = "place"
 
 // besideLiquid tells whether portions are solids of a thing that holds a liquid too:
 // the clams of their broth.

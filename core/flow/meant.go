@@ -131,7 +131,7 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 // meantFor takes in the fat that the list says is for this work: "oil, for
 // frying", "butter, for the basin".
 func (b *bindings) meantFor(t *larder.Technique, r *roles) {
-	if len(r.action.With) > 0 || t.Medium != "fat" && t.Name != "deep-fry" && t.Name != "grease" {
+	if len(r.action.With) > 0 || t.Medium != "fat" && t.Name != "deep-fry" && t.Name != "grease" || t.Medium == "fat" && slices.ContainsFunc(r.inputs, b.inFat) {
 		return
 	}
 	for i := range b.lines {
@@ -151,6 +151,28 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 		}
 	}
 }
+
+// inFat tells whether a thing has been put into fat already.
+func (b *bindings) inFat(t *thing) bool {
+	if !t.fried && t.technique != heatTechnique && !b.joined(t) {
+		return false
+	}
+	for p := range t.holds {
+		if b.fat(p) {
+			return true
+		}
+	}
+	return false
+}
+
+// joined tells whether a thing came of adding to what was there.
+func (b *bindings) joined(t *thing) bool {
+	tech := b.r.larder.Technique(t.technique)
+	return tech != nil && tech.Joins == "yes"
+}
+
+// heatTechnique makes something hot, such as fat to fry in.
+const heatTechnique = "heat"
 
 // verbMatter takes in the food that a verb itself names: "flour the veal", "salt
 // the slices".

@@ -153,6 +153,9 @@ func (s *mentions) verbHere(words []string, start, end int) bool {
 		return false
 	}
 	opens := start == 0 || words[start-1] == stop || lang.Connectors[words[start-1]] || lang.Conjunctions[words[start-1]]
+	if lang.Particles[words[end]] && end+1 < len(words) && opens {
+		return lang.Articles[words[end+1]] || lang.Pointing[words[end+1]] // "fish out the bay leaf"
+	}
 	return opens && (lang.Definite[words[end]] || lang.Adverbs[words[end]] || lang.Until[words[end]])
 }
 

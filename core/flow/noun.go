@@ -135,6 +135,9 @@ func (t *text) pointers(n *noun, at, upto int) int {
 	for at < upto {
 		w := t.low(at)
 		switch {
+		case t.lang.Shares[w] > 0 && n.all && at > n.from && t.lang.Pronouns[t.low(at-1)]: // "each half"
+			n.pronoun, n.all = true, false
+			return at + 1
 		case t.lang.Shares[w] > 0 && !t.lang.Vessels[t.low(at+1)]:
 			v := t.lang.Shares[w]
 			if num := lex.NumberWords[t.low(at-1)]; at > n.from && num > 1 && v < 1 {

@@ -11,7 +11,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return !t.mark(i, "'’-") || t.mark(i, "-") && !t.words[i].Glued
 	}
 	if t.words[i].Kind == lex.Number {
-		return i > start && !t.adjectives(start, i) && !t.crosses(i-1)
+		return i > start && !t.adjectives(start, i) && !t.crosses(i-1) && !(t.lang.Lengths[t.low(i+1)] > 0 && t.lang.Vessels[t.low(i+2)] || t.lang.Lengths[t.low(i+1)] > 0 && t.lang.Vessels[t.low(i+3)])
 	}
 	if i > start && t.lang.Measures[t.low(i)] && t.number(i-1) {
 		return false // "a greased 1.5 litre basin"

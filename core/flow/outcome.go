@@ -12,6 +12,9 @@ import (
 func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	a := r.action
 	if t.Takes == "none" || t.Takes == "look" && onlyNamed(a.To) {
+		if t.Family == "clean" && onlyNamed(a.To) {
+			b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
+		}
 		return
 	}
 	names := append(r.names, a.Makes)
@@ -165,6 +168,9 @@ func (b *bindings) whereItIs(t *larder.Technique, r *roles) {
 
 // reserveTechnique keeps what its words name for later: "keep the liquid".
 const reserveTechnique = "reserve"
+
+// greaseTechnique is done to a vessel and not to what is in it.
+const greaseTechnique = "grease"
 
 // removeTechnique takes out of the pot what its words name.
 const removeTechnique = "remove"

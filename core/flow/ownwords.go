@@ -64,6 +64,21 @@ func (b *bindings) byKind(n noun) []referent {
 	return found
 }
 
+// cutShort resolves the name of a sauce of which the last word is left out: "soy" of dark
+// soy sauce.
+func (b *bindings) cutShort(n noun) []referent {
+	if n.pointed || len(n.words) != 1 {
+		return nil
+	}
+	for i := range b.lines {
+		l := &b.lines[i]
+		if k := len(l.name); k > 1 && l.name[k-2] == n.head() && l.food != nil && b.r.lang.Products[l.name[k-1]] && b.leftOf(portion{i, ""}) == 1 && !b.closed(i) {
+			return []referent{{portion: &portion{i, ""}}}
+		}
+	}
+	return nil
+}
+
 // byUnit resolves the pieces in which the list counts a line: "each slice" of "8
 // slices of bread".
 func (b *bindings) byUnit(n noun) []referent {
@@ -101,7 +116,7 @@ func (b *bindings) restByUnit(n noun) []referent {
 // though the line says "plus more".
 func (b *bindings) besides(n noun, found []referent) bool {
 	l := &b.lines[found[0].portion.line]
-	if b.extra(l) {
+	if b.extra(l) || b.goneIn(n, found[0]) {
 		return true
 	}
 	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && b.leftOf(*found[0].portion) == 1 && b.namedAgain(n.head(), n.upto) > 0 && b.tech.Family == "assemble" {
@@ -122,6 +137,16 @@ func (b *bindings) besides(n noun, found []referent) bool {
 		}
 	}
 	return false
+}
+
+// goneIn tells whether a noun means more from the tap, as what the list has of it is in
+// something else by now: "a splash of water", when the dough holds the listed water.
+func (b *bindings) goneIn(n noun, found referent) bool {
+	if !b.r.lang.Loose[n.head()] || n.pointed || n.rest || b.leftOf(*found.portion) > 0 {
+		return false
+	}
+	t := b.held(*found.portion)
+	return t != nil && len(t.holds) > 1
 }
 
 // extra tells whether a line sets something more aside for just this work: "120 g

@@ -30,7 +30,7 @@ func (b *bindings) resolve(n noun) []referent {
 	}
 	if vessel := b.vessel(n); vessel != "" {
 		t := b.content(vessel)
-		if t != nil && n.pointed && lang.Holding[vessel] && b.open(t) {
+		if t != nil && n.pointed && lang.Holding[vessel] && b.open(t) && b.tech.Name != greaseTechnique {
 			return []referent{{made: t, vessel: vessel}}
 		}
 		return []referent{{vessel: vessel}}
@@ -89,6 +89,9 @@ func (b *bindings) resolve(n noun) []referent {
 		return found
 	}
 	if found := b.byKind(n); len(found) > 0 {
+		return found
+	}
+	if found := b.cutShort(n); len(found) > 0 {
 		return found
 	}
 	if t := b.ownWord(n); t != nil {

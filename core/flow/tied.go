@@ -13,7 +13,7 @@ import (
 func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	n := l.nouns[0]
 	vessel := b.vessel(n)
-	if n.pronoun && !n.rest && b.onlyVessel != "" {
+	if n.pronoun && !n.rest && n.share == 0 && b.onlyVessel != "" {
 		vessel = b.onlyVessel // "grease a dish, lay the fish in it"
 	}
 	if vessel != "" && n.pointed && b.vessels[vessel] == nil && b.r.lang.Particles[l.word] && l.role == "into" && t.Joins == "yes" && b.r.lang.Serves[vessel] {

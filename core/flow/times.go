@@ -50,10 +50,14 @@ func (t *text) time(i int) (clock, bool) {
 		c.At++
 	}
 	unit := t.lang.TimeUnits[t.low(c.At)]
-	if unit == 0 {
+	switch {
+	case unit > 0:
+		c.At++
+	case at > i && t.is(at-1, t.lang.TimeMore) && (t.ends(c.At, len(t.words)) || t.mark(c.At, ",") || t.conj(c.At)):
+		unit = 1 // "leave covered another 10"
+	default:
 		return clock{}, false
 	}
-	c.At++
 	if !s.Times(unit).Within(0, measure.MostMinutes) {
 		return clock{}, false
 	}

@@ -24,7 +24,7 @@ func (b *bindings) pronoun(n noun) []referent {
 		if p := b.partlyUsed(); p != nil {
 			return []referent{{portion: p}}
 		}
-		if t := b.begun(); n.rest && t != nil && t.held(b) {
+		if t := b.begun(); (n.rest || n.one && t != b.focus && b.onlyVessel != "") && t != nil && t.held(b) {
 			return []referent{{made: t}}
 		}
 	}

@@ -145,7 +145,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 	}
 	moves := t.is(next, t.lang.Particles)
 	if moves && t.lang.Prepositions[t.low(next)] == "" {
-		return true // "roll up"
+		return first || !t.listed(t.words[i].norm) || !t.lang.NounVerbs[t.words[i].low] || !t.conj(i-1) || i < 2 || !t.listed(t.words[i-2].norm) // "roll up", but "stir the flour and salt together"
 	}
 	if t.lang.NounVerbs[t.words[i].low] && !t.foods(t.words[i].norm) && t.lang.Shapes[t.low(next)] && (t.conj(next+1) || t.mark(next+1, ",") || t.ends(next+1, len(t.words))) {
 		return true // "shape patties and fry"

@@ -26,7 +26,7 @@ type Language struct {
 	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                       Set
 	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                           Set
 	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                               Set
-	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeTails, TimeAfter, TimeBefore                                Set
+	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                      Set
 	Sides                                                                                                                          Set
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                      Set

@@ -32,13 +32,19 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 		return "", nil
 	}
 	items = l.commaItems(strings.TrimRight(strings.TrimSpace(rest), "."))
-	if len(items) < leastRowItems {
+	if len(items) == 0 || len(items) < leastRowItems && !l.partOfOne(label, items[0]) {
 		return "", nil
 	}
 	if isOneOf(label, l.heads.Ingredients) {
 		label = ""
 	}
 	return label, items
+}
+
+// partOfOne tells whether a label and one item are a part of the dish with a single line:
+// "Rice: 200 g jasmine rice", but not "Prep: 20 minutes" or "Makes: 12".
+func (l *layout) partOfOne(label, item string) bool {
+	return label != "" && !servesStart.MatchString(label) && !l.serves(block{text: label}) && l.quantityFirst(item) && l.line(item).Food != nil
 }
 
 // dashAfter is the dash behind a name that a list follows.

@@ -54,6 +54,10 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.besideOthers = slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
 	b.objects(c, t, r)
 	b.besideOthers = false
+	if b.r.lang.Announcing[c.lemma] && onlyNamed(a.To) && len(c.links) == 0 && c.minutes == nil && b.r.lang.Products[c.objects[len(c.objects)-1].head()] {
+		b.phrases, b.phrase = nil, nil
+		return nil, "" // "First make the base."
+	}
 	b.seasons(t, a)
 	b.verbMatter(c, t, r)
 	b.verbVessel(c, t, a)

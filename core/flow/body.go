@@ -183,6 +183,9 @@ func (b *body) rest(i int) int {
 		return b.link(i, i == b.start+b.width)
 	}
 	if b.conj(i) {
+		if n, ok := b.noun(i+1, b.upto, false); ok && !n.pronoun && b.lang.Modals[b.low(n.upto)] && i > b.start {
+			return b.says(i) // "or the pastry will melt"
+		}
 		return i + 1
 	}
 	if end := b.doled(i, b.upto); end > 0 {

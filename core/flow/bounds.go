@@ -27,6 +27,7 @@ func (p *parser) boundary(i, upto int) int {
 				continue // "until brown: 10 minutes"
 			}
 			return k
+		case cue && p.is(k, p.lang.Exceptions): // "until they soften but keep some bite"
 		case p.mark(k, ","), p.conj(k):
 			if p.begins(k, upto, cue) || k == i && p.conj(k) && p.onlyVerb(k+1, upto) || !cue && timed && p.againTimed(k+1, upto) {
 				return k
@@ -95,6 +96,9 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 		if end := p.subordinateEnd(next, upto); end < upto && !p.mark(end, ",") && p.orders(end, false, false) {
 			return true // "and when they float add a cup of water"
 		}
+	}
+	if c, ok := p.time(next); ok && c.later && p.opensThing(c.upto) {
+		return true // ", 5 minutes later the mussels"
 	}
 	return comma && p.frontedOrder(next, upto)
 }

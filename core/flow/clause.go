@@ -74,6 +74,8 @@ type parser struct {
 	// adding tells that the verb in -ing at hand is work of its own: "before beating
 	// in the egg".
 	adding bool
+	// announced is what an order before a colon is about: "Cook the rice: wash it".
+	announced []noun
 	// leftover is where words began that nothing has claimed, -1 when none.
 	leftover int
 }
@@ -200,6 +202,9 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 		return p.order(i, upto, *parallel, language.Base)
 	case p.goes(i) && (p.front != nil || !p.foods(p.words[i].norm)):
 		return p.order(i, upto, *parallel, language.Going)
+	}
+	if at := p.inverted(i, upto); at > i {
+		return at
 	}
 	if next := p.heated(i, upto); first && next > i {
 		return next

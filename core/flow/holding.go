@@ -3,6 +3,7 @@ package flow
 import (
 	"slices"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 )
 
@@ -193,7 +194,7 @@ func (b *bindings) mostlyLiquid(portions []portion) bool {
 // holdsFat tells whether a thing is nothing but fat.
 func (b *bindings) holdsFat(t *thing) bool {
 	if t == nil || len(t.holds) == 0 {
-		return false
+		return t != nil && t.technique == heatTechnique && t.namesAny(b.r.lang.Fats)
 	}
 	for p := range t.holds {
 		if !b.fat(p) {
@@ -201,6 +202,16 @@ func (b *bindings) holdsFat(t *thing) bool {
 		}
 	}
 	return true
+}
+
+// namesAny tells whether a thing goes by one of some names.
+func (t *thing) namesAny(names language.Set) bool {
+	for n := range t.names {
+		if names[n] {
+			return true
+		}
+	}
+	return false
 }
 
 // fat tells whether a portion is next to nothing but fat.

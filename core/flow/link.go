@@ -156,7 +156,10 @@ func (b *body) manners(i int, role string, first bool) int {
 			return 0
 		}
 		next := k + 1
-		done := b.ends(next, b.upto) || b.mark(next, ",") || b.conj(next) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of"
+		done := b.ends(next, b.upto) || b.mark(next, ",") || b.conj(next) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of" || b.lang.Subordinators[b.low(next)] != "" || b.opensPhraseOf(next)
+		if b.is(k, b.lang.Manner) && b.lang.Prepositions[b.low(next)] == "of" && b.number(next+1) {
+			return next + 2 + min(1, len(b.low(next+2))) // "to a thickness of 1 cm"
+		}
 		if done && !b.foods(b.words[k].norm) {
 			if b.is(k, b.lang.Manner) && role != "with" || b.lang.Sides[b.low(k)] && role != "in" || b.lang.Shapes[b.low(k)] && role == "in" && !first && !b.is(i, b.lang.Pointing) && !b.text.listed(b.words[k].norm) || b.adverb(k) && k > i {
 				return next
@@ -169,6 +172,12 @@ func (b *body) manners(i int, role string, first bool) int {
 		}
 	}
 	return 0
+}
+
+// opensPhraseOf tells whether a phrase of the language begins at i: "so they".
+func (b *body) opensPhraseOf(i int) bool {
+	kind, _ := b.phrase(i)
+	return kind != ""
 }
 
 // says takes words up to the next comma, cue or time as a manner.
@@ -224,6 +233,9 @@ func (b *body) shapes(w string, n noun) bool {
 		return false
 	}
 	head := n.head()
+	if t := b.technique(b.sense.Technique); t != nil && t.Medium == "with" && t.Family == "coat" {
+		return false // "dip into beaten egg"
+	}
 	return b.lang.Shapes[head] || b.lang.Products[head] && !b.lang.Holding[head] || n.amount[1] > 0 && len(n.words) == 0
 }
 

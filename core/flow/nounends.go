@@ -30,8 +30,8 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return !named
 	case t.lang.Prepositions[w] != "":
 		return true
-	case t.lang.Modals[w] && named && !t.foods(t.words[i].norm):
-		return true
+	case t.lang.Modals[w] && named && !t.foods(t.words[i].norm), t.lang.Connectors[w] && named && t.lang.Purpose[t.low(i+1)]:
+		return true // "the chicken next to it"
 	case t.lang.Particles[w] && named:
 		return true
 	case t.is(i, t.lang.Pronouns) && named, t.is(i, t.lang.Articles) && named:

@@ -19,6 +19,10 @@ func (b *body) nouns(i int) ([]noun, int) {
 			return out, i
 		}
 		i = b.pastManner(b.pastDescription(i))
+		if end := b.doled(i, b.upto); end > 0 && b.followed(end) > end {
+			b.how(i, end)
+			i = end // "the yolks one at a time followed by the cheese"
+		}
 		next := b.followed(i)
 		for next < b.upto && (b.mark(next, ",/+&") || b.conj(next) || next > i && b.is(next, b.lang.Connectors)) {
 			if b.is(next, b.lang.Sequence) {

@@ -37,6 +37,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	if a.Celsius != nil && b.holdsFat(made) {
 		made.hot = *a.Celsius
 	}
+	if t.Name == heatTechnique && onlyNamed(a.To) {
+		made.names[last(larder.Words(*a.To[0].Named))] = true // "heat half an inch of oil"
+	}
 	b.focus, b.base = made, made
 	if t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
 		b.base = nil // what lies on paper is out of the pan

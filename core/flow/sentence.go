@@ -156,6 +156,31 @@ func (p *parser) passive(i, upto int, n noun) int {
 	return i
 }
 
+// inverted reads an order whose particle comes first: "In go the onions". It returns i
+// where there is none.
+func (p *parser) inverted(i, upto int) int {
+	if !p.is(i, p.lang.Particles) {
+		return i
+	}
+	for _, form := range []language.Form{language.Base, language.Third} {
+		lemma, width := p.verb(i+1, form)
+		if width == 0 || !p.lang.SelfGoing[lemma] {
+			continue
+		}
+		c := &clause{lemma: lemma, from: i}
+		b := body{parser: p, clause: c, upto: p.boundary(i+1+width, upto), start: i, width: 1 + width}
+		if c.sense = p.senseOf(lemma, i, b.upto); c.sense.Technique == "" || c.sense.Technique == noWork {
+			continue
+		}
+		p.claim(i)
+		p.brackets = nil
+		at := b.run(i + 1 + width)
+		p.add(c, i, at)
+		return at
+	}
+	return i
+}
+
 // verbless reads an order that leaves out its verb: "Chicken in, 3 minutes", "Lid
 // on". It returns i where there is none.
 func (p *parser) verbless(i, upto int, n noun) int {
@@ -188,17 +213,38 @@ func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 		return p.asideTo(i, b.upto, recipe.Note)
 	}
 	c.sense = p.senseOf(lemma, i, b.upto)
+
 	b.lets(i + n)
 	b.keepsOn(i + n)
 	p.claim(c.from)
 	p.brackets = nil
 	at := b.run(i + n)
+	if p.announces(c, at, upto) {
+		p.announced = c.objects
+		return p.asideTo(i, at, recipe.Note)
+	}
+	if p.announced != nil && len(c.objects) == 1 && c.objects[0].pronoun && !c.objects[0].rest {
+		c.objects = p.announced
+	}
+	p.announced = nil
 	c.shares = len(c.objects)+len(c.links)+len(c.particles) == 0 && c.minutes == nil && c.cue[1] == 0 && at == i+n && p.conj(at)
 	p.add(c, c.from, at)
 	for _, in := range p.brackets {
 		p.inside(in[0], in[1])
 	}
 	return at
+}
+
+// announces tells whether an order only says what the orders behind its colon bring
+// about: "Cook the rice: wash it, cover with water".
+func (p *parser) announces(c *clause, at, upto int) bool {
+	t := p.technique(c.sense.Technique)
+	if t == nil || t.Heat == "" || len(c.objects) != 1 || len(c.links)+len(c.manner) > 0 || c.minutes != nil || c.cue[1] > 0 || !p.mark(at, ":") || !p.orders(at+1, true, false) {
+		return false
+	}
+	lemma, _ := p.verb(at+1, language.Base)
+	next := p.technique(p.senseOf(lemma, at+1, upto).Technique)
+	return next != nil && (next.Family == "clean" || next.Family == "cut" || next.Family == "separate")
 }
 
 // add puts a clause among the units: what only says how joins the clause

@@ -12,6 +12,10 @@ import (
 // what the technique makes of it.
 func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	n := l.nouns[0]
+	if n.owner != nil && len(l.nouns) == 1 && l.role == "in" && b.r.lang.Places[n.head()] && b.vessel(*n.owner) != "" {
+		n = *n.owner // "in the bottom of a dish"
+		l.nouns = []noun{n}
+	}
 	vessel := b.vessel(n)
 	if n.pronoun && !n.rest && n.share == 0 && b.onlyVessel != "" {
 		vessel = b.onlyVessel // "grease a dish, lay the fish in it"

@@ -283,9 +283,9 @@ func (t *text) closing(i, upto int) int {
 	return i
 }
 
-// alone tells whether a particle belongs to the verb: it follows the verb right
+// alone tells whether a particle belongs to the verb: it stands before it or follows it right
 // away, or nothing that it could lead to follows it.
 func (t *text) alone(i, from, upto int) bool {
 	next := i + 1
-	return i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) || t.is(next, t.lang.Until) || t.adverb(next) && (t.ends(next+1, upto) || t.mark(next+1, ",") || t.conj(next+1) || t.lang.Prepositions[t.low(next+1)] != "")
+	return i == from || i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) || t.is(next, t.lang.Until) || t.adverb(next) && (t.ends(next+1, upto) || t.mark(next+1, ",") || t.conj(next+1) || t.lang.Prepositions[t.low(next+1)] != "")
 }

@@ -227,6 +227,12 @@ func (m marked) holds(refs []recipe.Ref, x string) bool {
 	return slices.ContainsFunc(refs, func(r recipe.Ref) bool { return r.Line != nil && *r.Line == at })
 }
 
+// holdsMade tells whether what stands for a line that went in before is there: the pot
+// out of which the bay leaf is lifted.
+func (m marked) holdsMade(refs []recipe.Ref, keeper int, pair []int) bool {
+	return keeper >= 0 && pair[keeper] >= 0 && slices.ContainsFunc(refs, func(r recipe.Ref) bool { return r.Made != nil && *r.Made == m.got[pair[keeper]].ID })
+}
+
 func (m marked) check(s *score, slug string, i int, want mark, got recipe.Action, pair []int) {
 	fail := func(what string) {
 		s.wrong = append(s.wrong, fmt.Sprintf("%s %d %s: %s; read %s", slug, i+1, want.technique, what, show(got)))
@@ -247,8 +253,10 @@ func (m marked) check(s *score, slug string, i int, want mark, got recipe.Action
 	field(want.cue == got.Cue, "cue "+want.cue)
 	for _, x := range want.lines() {
 		s.lines++
-		if _, name := shareIn(x); m.holds(slices.Concat(got.To, got.With, got.Into), name) {
+		if _, name := shareIn(x); m.holds(slices.Concat(got.To, got.With, got.Into), name) || m.holdsMade(slices.Concat(got.To, got.With, got.Into), m.keeper(name, i), pair) {
 			s.placed++
+		} else {
+			s.wrong = append(s.wrong, fmt.Sprintf("%s %d %s: does not take %s", slug, i+1, want.technique, name))
 		}
 	}
 }

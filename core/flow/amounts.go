@@ -3,6 +3,7 @@ package flow
 import (
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
@@ -10,7 +11,7 @@ import (
 
 // Sized writes the masses and volumes that the words of a step say anew: show is
 // asked for each. Lengths, times and heats are none.
-func Sized(text string, show func(measure.Amount) string) string {
+func Sized(lang *language.Language, text string, show func(measure.Amount) string) string {
 	tokens := wordsOf(lex.Scan(text))
 	var b strings.Builder
 	done := 0
@@ -18,7 +19,7 @@ func Sized(text string, show func(measure.Amount) string) string {
 		if tokens[i].Kind != lex.Number {
 			continue
 		}
-		unit, ok := measure.ParseUnit(tokens[i+1].Text)
+		unit, ok := lang.Lines.Unit(tokens[i+1].Text)
 		if d, known := measure.DimensionOf(unit); !ok || !known || d == measure.Count || !bySize[unit] {
 			continue
 		}

@@ -4,7 +4,6 @@ import (
 	"strings"
 
 	"yembra/core/language"
-	"yembra/core/lex"
 )
 
 // body reads what hangs on one verb, up to where its clause ends.
@@ -228,7 +227,7 @@ func (b *body) rest(i int) int {
 	if len(nouns) == 0 {
 		return i + 1
 	}
-	if n := nouns[0]; b.is(n.upto-1, b.lang.Manner) && (n.amount[1] > 0 && len(n.words) > 0 && lex.NumberWords[b.low(n.upto-1)] == 0) || (n.owner != nil && b.lang.Manner[n.head()] || len(n.words) > 1 && b.lang.Manner[n.words[0]] && b.lang.Prepositions[b.low(n.upto-2)] == "of") {
+	if n := nouns[0]; b.is(n.upto-1, b.lang.Manner) && (n.amount[1] > 0 && len(n.words) > 0 && b.lang.Lines.Figures.Numbers[b.low(n.upto-1)] == 0) || (n.owner != nil && b.lang.Manner[n.head()] || len(n.words) > 1 && b.lang.Manner[n.words[0]] && b.lang.Prepositions[b.low(n.upto-2)] == "of") {
 		b.how(i, at)
 		return at // "three times"
 	}

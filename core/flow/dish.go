@@ -12,7 +12,7 @@ import (
 // Read reads a recipe from plain text or Markdown: its lines and its method. It
 // never fails: what is not understood becomes a notice or a question.
 func (r *Reader) Read(text string, sys measure.System) recipe.Dish {
-	habit := recipe.Habit(text)
+	habit := r.Habit(text)
 	if habit != nil {
 		sys = habit.System
 	}

@@ -49,7 +49,7 @@ func (t *text) measure(n *noun, i, upto int) int {
 	for at < upto && t.adverb(at) && (t.number(at+1) || t.lang.Shares[t.low(at+1)] > 0) {
 		at++ // "about half"
 	}
-	c := lex.Cursor{Tokens: t.tokens, At: at}
+	c := lex.Cursor{Tokens: t.tokens, At: at, Words: &t.lang.Lines.Figures}
 	start := at
 	if s, ok := c.Span(); ok && c.At <= upto {
 		w := t.low(start)

@@ -136,7 +136,7 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 	if class == larder.Meat && s.reader.lang.AnyMeat[words[end-1]] {
 		class = s.meatClass()
 	}
-	for first, rest, more := strings.Cut(name, " "); more && recipe.CutWord(first); first, rest, more = strings.Cut(name, " ") {
+	for first, rest, more := strings.Cut(name, " "); more && s.reader.lang.Lines.Cut[first]; first, rest, more = strings.Cut(name, " ") {
 		name = rest
 	}
 	if slices.ContainsFunc(s.animals, func(a recipe.Animal) bool { return a.Name == name }) {

@@ -3,7 +3,6 @@ package flow
 import (
 	"yembra/core/language"
 	"yembra/core/larder"
-	"yembra/core/lex"
 )
 
 // noun is the name of one thing as a step has it: "half of the butter", "the
@@ -140,7 +139,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			return at + 1
 		case t.lang.Shares[w] > 0 && !t.lang.Vessels[t.low(at+1)]:
 			v := t.lang.Shares[w]
-			if num := lex.NumberWords[t.low(at-1)]; at > n.from && num > 1 && v < 1 {
+			if num := t.lang.Lines.Figures.Numbers[t.low(at-1)]; at > n.from && num > 1 && v < 1 {
 				v *= num // "two thirds"
 			}
 			n.share = v
@@ -175,7 +174,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		case t.is(at, t.lang.Pointing):
 			n.pointed, n.possessive = true, n.possessive || t.lang.Possessives[w]
 			n.all = n.all || t.lang.Pronouns[w]
-		case lex.NumberWords[w] > 0 && t.lang.Shares[t.low(at+1)] > 0:
+		case t.lang.Lines.Figures.Numbers[w] > 0 && t.lang.Shares[t.low(at+1)] > 0:
 		case t.lang.Prepositions[w] == "of" && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0):
 		default:
 			return at

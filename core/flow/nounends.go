@@ -18,7 +18,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	}
 	w := t.low(i)
 	named := i > start
-	if named && lex.NumberWords[w] > 1 {
+	if named && t.lang.Lines.Figures.Numbers[w] > 1 {
 		return true // "the seeds three times"
 	}
 	switch {

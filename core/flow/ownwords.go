@@ -2,8 +2,6 @@ package flow
 
 import (
 	"slices"
-
-	"yembra/core/measure"
 )
 
 // ownWord is what is in hand where a text points at it by a word of its own that names
@@ -82,7 +80,7 @@ func (b *bindings) cutShort(n noun) []referent {
 // byUnit resolves the pieces in which the list counts a line: "each slice" of "8
 // slices of bread".
 func (b *bindings) byUnit(n noun) []referent {
-	unit, ok := measure.ParseUnit(n.head())
+	unit, ok := b.r.lang.Lines.Unit(n.head())
 	if !ok || len(n.words) != 1 || !n.pointed && !n.all {
 		return nil
 	}

@@ -38,7 +38,7 @@ func (t *text) time(i int) (clock, bool) {
 	if at > i && t.lang.TimeUnits[t.low(at)] > 0 && at > 0 && (t.is(at-1, t.lang.Articles) || aside || t.is(at-1, t.lang.TimeHedges)) {
 		return t.finish(clock{span: measure.Exactly(t.lang.TimeUnits[t.low(at)]), upto: at + 1, aside: aside}, t.lang.TimeUnits[t.low(at)])
 	}
-	c := lex.Cursor{Tokens: t.tokens, At: at}
+	c := lex.Cursor{Tokens: t.tokens, At: at, Words: &t.lang.Lines.Figures}
 	s, ok := c.Span()
 	if !ok {
 		return clock{}, false
@@ -66,7 +66,7 @@ func (t *text) time(i int) (clock, bool) {
 
 // halfOf tells whether "a" or "an" at i begins a figure: "an hour", "a half".
 func (t *text) halfOf(i int) bool {
-	return t.lang.Articles[t.low(i)] && lex.NumberWords[t.low(i+1)] > 0
+	return t.lang.Articles[t.low(i)] && t.lang.Lines.Figures.Numbers[t.low(i+1)] > 0
 }
 
 func (t *text) fewTimes(i, at int, aside bool) (clock, bool) {
@@ -93,10 +93,10 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 		if t.conj(at) {
 			at++
 		}
-		if v := lex.NumberWords[t.low(at+1)]; t.lang.Articles[t.low(at)] && v > 0 && v < 1 && t.lang.TimeUnits[t.low(at+2)] == 0 {
+		if v := t.lang.Lines.Figures.Numbers[t.low(at+1)]; t.lang.Articles[t.low(at)] && v > 0 && v < 1 && t.lang.TimeUnits[t.low(at+2)] == 0 {
 			c.span.Low, c.span.High, c.upto = c.span.Low+v*unit, c.span.High+v*unit, at+2
 		} else {
-			more := lex.Cursor{Tokens: t.tokens, At: at}
+			more := lex.Cursor{Tokens: t.tokens, At: at, Words: &t.lang.Lines.Figures}
 			if s, ok := more.Span(); ok && t.lang.TimeUnits[t.low(more.At)] == 1 {
 				c.span.Low, c.span.High, c.upto = c.span.Low+s.Low, c.span.High+s.High, more.At+1
 			} else if ok && at == c.upto && s.High < unit && s.Low >= leastMinutes {

@@ -57,6 +57,8 @@ type Language struct {
 
 	// Headings are those of recipes.
 	Headings Headings `yaml:"-"`
+	// Lines are the words of ingredient lines.
+	Lines Lines `yaml:"-"`
 	// Writing holds the words by which a method is written.
 	Writing Writing `yaml:"-"`
 
@@ -169,5 +171,8 @@ func Load(src Source, locale string) (*Language, error) {
 		return nil, fmt.Errorf("load language %s: %w", locale, err)
 	}
 	l.Locale = locale
+	if err := l.loadLines(src); err != nil {
+		return nil, fmt.Errorf("load language %s: %w", locale, err)
+	}
 	return l, l.loadVerbs(src)
 }

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/language"
+	"yembra/core/measure"
 	"yembra/knowledge"
 )
 
@@ -63,18 +64,40 @@ func TestSensesAreKeyed(t *testing.T) {
 	require.Empty(t, english(t).Orders("onion"))
 }
 
+func TestUnitsAreRead(t *testing.T) {
+	for word, want := range map[string]measure.Unit{
+		"Tbsp.": measure.Tablespoon, "tablespoons": measure.Tablespoon, "T": measure.Tablespoon, "t": measure.Teaspoon,
+		"ounces": measure.Ounce, "lbs.": measure.Pound, "litres": measure.Litre, "pinches": measure.Pinch,
+		"bunches": measure.Bunch, "leaves": measure.Leaf, "tins": measure.Can, "rashers": measure.Slice, "cups": measure.Cup,
+	} {
+		got, ok := english(t).Lines.Unit(word)
+		require.True(t, ok, word)
+		require.Equal(t, want, got, word)
+	}
+	for _, word := range []string{"", "onion", "s", "gas"} {
+		_, ok := english(t).Lines.Unit(word)
+		require.False(t, ok, word)
+	}
+}
+
 func TestABrokenTableIsNamed(t *testing.T) {
 	files := fstest.MapFS{
 		"language/xx/words.yaml":      {Data: []byte("articles: a the\n")},
 		"language/xx/inflection.yaml": {Data: []byte("doubles: chop\n")},
 		"language/xx/writing.yaml":    {Data: []byte("the: the\n")},
 		"language/xx/headings.yaml":   {Data: []byte("method: [method]\n")},
+		"language/xx/lines.yaml":      {Data: []byte("units: {g: gram}\n")},
 		"language/xx/verbs.csv":       {Data: []byte("technique,verbs,keys\nfry,fry\n")},
 	}
 	_, err := language.Load(knowledge.Files{FS: files}, "xx")
 	require.ErrorContains(t, err, "verbs.csv")
 	_, err = language.Load(knowledge.Files{FS: files}, "yy")
 	require.ErrorContains(t, err, "yy")
+	for broken, says := range map[string]string{"units: {ell: ell}\n": `"ell"`, "habits: [{system: us, says: '('}]\n": "habit 1", "habits: [{system: roman, says: a}]\n": `"roman"`} {
+		files["language/xx/lines.yaml"] = &fstest.MapFile{Data: []byte(broken)}
+		_, err = language.Load(knowledge.Files{FS: files}, "xx")
+		require.ErrorContains(t, err, says)
+	}
 }
 
 // What cannot be read is asked in words of the language, and no animal matter is left in

@@ -8,9 +8,9 @@ import (
 
 // Index finds foods by the words of their names.
 type Index struct {
-	root    *node
-	neutral map[string]bool
-	entries []searchEntry
+	root             *node
+	neutral, joining map[string]bool
+	entries          []searchEntry
 }
 
 // node is one word on the way through the names; food is set where a name ends.
@@ -38,8 +38,8 @@ type searchEntry struct {
 // measuredMark ends an alias that holds only beside a measure.
 const measuredMark = "#"
 
-func buildIndex(foods []*Food, neutral map[string]bool) *Index {
-	x := &Index{root: &node{}, neutral: neutral}
+func buildIndex(foods []*Food, words *Vocabulary) *Index {
+	x := &Index{root: &node{}, neutral: words.Neutral, joining: words.Joining}
 	for _, f := range foods {
 		for i, name := range append([]string{f.Name}, f.Aliases...) {
 			bare, measured := strings.CutSuffix(name, measuredMark)
@@ -87,9 +87,6 @@ type Match struct {
 // haddock").
 const maxSkips = 2
 
-// joining words stand between two things and never inside the name of one.
-var joining = map[string]bool{"in": true, "with": true, "on": true, "off": true, "of": true, "out": true, "about": true, "more": true, "each": true}
-
 // At returns the longest name that begins at word i, if any. Names bound to a
 // measure are passed over when counted is true.
 func (x *Index) At(words []string, i int, counted bool) (Match, bool) {
@@ -105,7 +102,7 @@ func (x *Index) At(words []string, i int, counted bool) (Match, bool) {
 		if next := n.next[words[at]]; next != nil {
 			walk(next, at+1, used+1, skipped)
 		}
-		if used > 0 && skipped < maxSkips && x.neutral[words[at]] && !joining[words[at]] {
+		if used > 0 && skipped < maxSkips && x.neutral[words[at]] && !x.joining[words[at]] {
 			walk(n, at+1, used, skipped+1)
 		}
 	}

@@ -79,7 +79,8 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"language/en/writing.yaml":    {Data: []byte("the: the\n")},
 		"language/en/headings.yaml":   {Data: []byte("method: [method]\n")},
 		"language/en/verbs.csv":       {Data: []byte("technique,verbs,keys\nfly,loft|hoist,\n-,wait,\n")},
-		"words.yaml":                  {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
+		"language/en/lines.yaml":      {Data: []byte("units: {g: gram}\n")},
+		"language/en/foods.yaml":      {Data: []byte("neutral: fresh\nparts: leaf\nplantheads: milk\nlistonly: skin\nfree: {vegan: all}\nanimalwords: {meat: beef}\n")},
 		"foods/a.csv": {Data: []byte("id,name,aliases,origin,class,kind,mark,grade,allergens,density,pieces,weigh,why\n" +
 			"beef,beef,steak,animal,meat,,,whole,,9,,estimate,\n" +
 			"almond,almond,steak,plant,,,,whole,,0.5,,guess,\n")},

@@ -89,7 +89,7 @@ func Load(src Source) (*Larder, error) {
 		f.Tags = l.tagsOf(f)
 	}
 	slices.SortFunc(l.order, byName)
-	l.index = buildIndex(l.order, l.words.Neutral)
+	l.index = buildIndex(l.order, &l.words)
 	return l, nil
 }
 

@@ -86,7 +86,7 @@ func (l *Larder) With(entries []Entry) (*Larder, error) {
 		own.foods[f.ID] = f
 	}
 	own.order = slices.SortedFunc(maps.Values(own.foods), byName)
-	own.index = buildIndex(ownFirst(own.order), own.words.Neutral)
+	own.index = buildIndex(ownFirst(own.order), &own.words)
 	return &own, nil
 }
 

@@ -6,6 +6,8 @@ import "strings"
 type Vocabulary struct {
 	// Neutral words say how a food is cut, chosen or prepared, not what it is.
 	Neutral map[string]bool
+	// Joining words stand between two things and never inside the name of one.
+	Joining map[string]bool
 	// Parts follow a food's name without changing what it is ("cloves").
 	Parts map[string]bool
 	// Free words turn the matter before or after them into a plant stand-in.
@@ -124,6 +126,7 @@ func (l *Larder) loadSteeping(src Source) error {
 func (l *Larder) loadWords(src Source) error {
 	var file struct {
 		Neutral     string            `yaml:"neutral"`
+		Joining     string            `yaml:"joining"`
 		Parts       string            `yaml:"parts"`
 		Free        map[string]string `yaml:"free"`
 		PlantHeads  string            `yaml:"plantheads"`
@@ -133,7 +136,7 @@ func (l *Larder) loadWords(src Source) error {
 		Portion     []string          `yaml:"portion"`
 		AnimalWords map[Animal]string `yaml:"animalwords"`
 	}
-	if err := src.Decode("words.yaml", &file); err != nil {
+	if err := src.Decode("language/"+locale+"/foods.yaml", &file); err != nil {
 		return err
 	}
 	set := func(list string) map[string]bool {
@@ -146,7 +149,7 @@ func (l *Larder) loadWords(src Source) error {
 		return m
 	}
 	l.words = Vocabulary{
-		Neutral: set(file.Neutral), Parts: set(file.Parts), PlantHeads: set(file.PlantHeads), ListOnly: set(file.ListOnly),
+		Neutral: set(file.Neutral), Joining: set(file.Joining), Parts: set(file.Parts), PlantHeads: set(file.PlantHeads), ListOnly: set(file.ListOnly),
 		AnimalWords: map[string]Animal{},
 	}
 	phrases := func(list []string) (out []string) {

@@ -2,8 +2,12 @@ package larder
 
 import (
 	"strings"
+	"sync"
 	"unicode"
 	"unicode/utf8"
+
+	"yembra/core/language"
+	"yembra/knowledge"
 )
 
 // Words splits text into normalised words: lower case, accents and
@@ -14,8 +18,8 @@ func Words(text string) []string {
 	})
 	words := fields[:0]
 	for _, f := range fields {
-		if f == "s" && len(words) > 0 {
-			continue // the possessive of the word before
+		if spelling().Possessive[f] && len(words) > 0 {
+			continue // of the word before
 		}
 		words = append(words, Normal(f))
 	}
@@ -27,7 +31,7 @@ func Words(text string) []string {
 func collapse(words []string) []string {
 	out := words[:0]
 	for _, w := range words {
-		if n := len(out); n > 0 && joins[out[n-1]+" "+w] {
+		if n := len(out); n > 0 && spelling().Compounds[out[n-1]+" "+w] {
 			out[n-1] += w
 			continue
 		}
@@ -36,60 +40,25 @@ func collapse(words []string) []string {
 	return out
 }
 
-var joins = map[string]bool{
-	"dairy free": true, "egg free": true, "meat free": true, "milk free": true, "fish free": true, "lactose free": false,
-	"non dairy": true, "no egg": true, "plant based": true, "dairy less": true, "butter free": true, "cheese free": true,
-	"animal free": true, "cruelty free": true, "honey free": true, "gelatine free": true, "no chicken": true, "no beef": true,
-}
-
 // Normal brings one folded word to the form the index is kept in.
 func Normal(word string) string {
 	word = Singular(word)
-	if same, ok := spellings[word]; ok {
-		return same
-	}
-	return word
+	return spelling().Same(word)
 }
 
-// spellings maps variant spellings to the one the index uses.
-var spellings = map[string]string{
-	"yogurt": "yoghurt", "yoghourt": "yoghurt", "yogourt": "yoghurt",
-	"chili": "chilli", "chile": "chilli", "chily": "chilli", "chilly": "chilli",
-	"soya": "soy", "soja": "soy", "tumeric": "turmeric", "whisky": "whiskey",
-	"ketchup": "ketchup", "catsup": "ketchup", "doughnut": "donut", "omelet": "omelette",
-	"gelatin": "gelatine", "raddish": "radish", "brocoli": "broccoli", "brocolli": "broccoli",
-	"zuchini": "zucchini", "courgete": "courgette", "mozarella": "mozzarella", "parmesean": "parmesan",
-	"tomatoe": "tomato", "potatoe": "potato", "avacado": "avocado", "cinamon": "cinnamon",
-	"vinager": "vinegar", "mayonaise": "mayonnaise", "worchestershire": "worcestershire",
-	"worcester": "worcestershire", "shitake": "shiitake", "houmous": "hummus", "humus": "hummus",
-	"filet": "fillet", "prawn": "prawn", "cardamon": "cardamom", "cummin": "cumin",
-	"tahina": "tahini", "bulghur": "bulgur", "burghul": "bulgur", "cous": "couscous",
-	"mincemeat": "mincemeat", "grey": "gray",
-}
+// Singular takes the plural ending off a word. It need not be right for every word, only the
+// same for all forms of one.
+func Singular(w string) string { return spelling().Singular(w) }
 
-// Singular takes the plural ending off an English word. It need not be right
-// for every word, only the same for all forms of one.
-func Singular(w string) string {
-	n := len(w)
-	switch {
-	case n < 4:
-		return w
-	case strings.HasSuffix(w, "ies") && n > 4:
-		return w[:n-3] + "y"
-	case strings.HasSuffix(w, "leaves"), strings.HasSuffix(w, "loaves"), strings.HasSuffix(w, "halves"), strings.HasSuffix(w, "calves"):
-		return w[:n-3] + "f"
-	case strings.HasSuffix(w, "knives"):
-		return w[:n-3] + "fe"
-	case strings.HasSuffix(w, "oes"), strings.HasSuffix(w, "ches"), strings.HasSuffix(w, "shes"),
-		strings.HasSuffix(w, "sses"), strings.HasSuffix(w, "xes"):
-		return w[:n-2]
-	case strings.HasSuffix(w, "ss"), strings.HasSuffix(w, "us"), strings.HasSuffix(w, "is"):
-		return w
-	case strings.HasSuffix(w, "s"):
-		return w[:n-1]
+// spelling is how words of the language are brought to one form, read once: the index and
+// all that is looked up in it must agree on it.
+var spelling = sync.OnceValue(func() *language.Spelling {
+	s, err := language.LoadSpelling(knowledge.Shipped(), locale)
+	if err != nil {
+		panic(err) // a table that ships with the program, held by a test
 	}
-	return w
-}
+	return s
+})
 
 // Fold lowers the case and drops accents, so that "Crème fraîche" and
 // "creme fraiche" meet; typographic apostrophes become plain ones.

@@ -157,9 +157,7 @@ func (s *scanner) skipJoin() {
 		}
 		s.at += n
 	}
-	if strings.HasPrefix(s.text[s.at:], "and ") {
-		s.at += len("and ")
-	} else if strings.HasPrefix(s.text[s.at:], "& ") {
+	if strings.HasPrefix(s.text[s.at:], "& ") {
 		s.at += len("& ")
 	}
 }
@@ -219,10 +217,4 @@ func (s *scanner) decimal() float64 {
 	s.at = i
 	v, _ := strconv.ParseFloat(whole, 64)
 	return v
-}
-
-var NumberWords = map[string]float64{
-	"one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10,
-	"eleven": 11, "twelve": 12, "fifteen": 15, "sixteen": 16, "twenty": 20, "twenty-four": 24, "thirty": 30, "forty": 40,
-	"sixty": 60, "half": 0.5, "quarter": 0.25, "third": 1.0 / 3, "dozen": 12, "couple": 2,
 }

@@ -80,22 +80,6 @@ func TestConvert(t *testing.T) {
 	require.True(t, errors.Is(err, measure.ErrUnknown))
 }
 
-func TestParseUnit(t *testing.T) {
-	for word, want := range map[string]measure.Unit{
-		"Tbsp.": measure.Tablespoon, "tablespoons": measure.Tablespoon, "T": measure.Tablespoon, "t": measure.Teaspoon,
-		"ounces": measure.Ounce, "lbs.": measure.Pound, "litres": measure.Litre, "pinches": measure.Pinch,
-		"bunches": measure.Bunch, "leaves": measure.Leaf, "tins": measure.Can, "rashers": measure.Slice, "cups": measure.Cup,
-	} {
-		got, ok := measure.ParseUnit(word)
-		require.True(t, ok, word)
-		require.Equal(t, want, got, word)
-	}
-	for _, word := range []string{"", "onion", "s", "gas"} {
-		_, ok := measure.ParseUnit(word)
-		require.False(t, ok, word)
-	}
-}
-
 func TestFineAmountsNeverMoveByMoreThanTenPercent(t *testing.T) {
 	for g := 0.11; g < 400; g *= 1.013 {
 		require.LessOrEqual(t, math.Abs(measure.RoundGrams(g, measure.Fine)-g), measure.MaxFineError*g+1e-9, "%v g", g)

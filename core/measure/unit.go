@@ -1,7 +1,5 @@
 package measure
 
-import "strings"
-
 // Unit is one of the units a recipe may use. The zero value is no unit.
 type Unit string
 
@@ -168,59 +166,4 @@ func GramsOf(u Unit) float64 {
 		return d.metric
 	}
 	return 0
-}
-
-// unitWords maps what people write to units, in lower case, without full
-// stops and in the singular; ParseUnit strips those first.
-var unitWords = map[string]Unit{
-	"g": Gram, "gr": Gram, "gm": Gram, "gms": Gram, "gram": Gram, "gramme": Gram,
-	"kg": Kilogram, "kilo": Kilogram, "kilogram": Kilogram, "kilogramme": Kilogram, "kgs": Kilogram,
-	"mg": Milligram, "milligram": Milligram,
-	"ml": Millilitre, "mls": Millilitre, "millilitre": Millilitre, "milliliter": Millilitre, "cc": Millilitre,
-	"cl": Centilitre, "centilitre": Centilitre, "centiliter": Centilitre,
-	"dl": Decilitre, "decilitre": Decilitre, "deciliter": Decilitre,
-	"l": Litre, "lt": Litre, "ltr": Litre, "litre": Litre, "liter": Litre,
-	"tsp": Teaspoon, "tsps": Teaspoon, "teaspoon": Teaspoon, "teaspoonful": Teaspoon, "ts": Teaspoon, "teasp": Teaspoon,
-	"tbsp": Tablespoon, "tbsps": Tablespoon, "tbs": Tablespoon, "tbl": Tablespoon, "tblsp": Tablespoon,
-	"tablespoon": Tablespoon, "tablespoonful": Tablespoon, "tbspn": Tablespoon, "tablesp": Tablespoon,
-	"cup": Cup, "cupful": Cup, "c": Cup,
-	"pint": Pint, "pt": Pint, "quart": Quart, "qt": Quart, "gallon": Gallon, "gal": Gallon,
-	"oz": Ounce, "ounce": Ounce, "ozs": Ounce,
-	"lb": Pound, "lbs": Pound, "pound": Pound,
-	"stick": Stick,
-	"can":   Can, "tin": Can, "jar": Can, "carton": Can, "packet": Can, "package": Can, "pack": Can, "pkg": Can,
-	"pouch": Can, "tub": Can, "punnet": Can, "bag": Can, "box": Can, "bottle": Can, "container": Can, "pot": Can, "envelope": Can, "sachet": Can,
-	"pinch": Pinch, "dash": Dash, "drop": Dash, "shake": Dash,
-	"handful": Handful, "fistful": Handful, "bunch": Bunch, "sprig": Sprig, "spray": Sprig,
-	"stalk": Stalk, "stick of": Stalk, "rib": Stalk, "stem": Stalk, "clove": Clove, "slice": Slice, "rasher": Slice,
-	"piece": Piece, "pc": Piece, "head": Head, "bulb": Head, "block": Block, "sheet": Sheet, "leaf": Leaf,
-	"knob": Knob, "thumb": Thumb, "thumbsized": Thumb, "glug": Glug, "slug": Glug, "drizzle": Glug, "splash": Glug,
-	"strip": Slice, "fillet": Piece, "filet": Piece, "cube": Piece, "ear": Piece, "cob": Piece, "root": Piece,
-	"ball": Piece, "wedge": Slice, "round": Slice, "segment": Piece, "pod": Piece, "link": Piece, "cake": Block,
-	"square": Piece, "loaf": Piece, "crown": Head, "smidgen": Pinch, "smidge": Pinch, "hint": Pinch, "nub": Knob, "nut": Knob,
-}
-
-// ParseUnit reads one unit word, singular or plural, with or without a full
-// stop, in any case except that a lone "T" is a tablespoon and "t" a teaspoon.
-func ParseUnit(word string) (Unit, bool) {
-	word = strings.TrimSuffix(word, ".")
-	switch word {
-	case "T", "Tb":
-		return Tablespoon, true
-	case "t":
-		return Teaspoon, true
-	}
-	w := strings.ToLower(word)
-	w = strings.ReplaceAll(w, "-", "")
-	if u, ok := unitWords[w]; ok {
-		return u, true
-	}
-	for _, ending := range []struct{ plural, singular string }{{"ies", "y"}, {"loaves", "loaf"}, {"leaves", "leaf"}, {"ches", "ch"}, {"shes", "sh"}, {"xes", "x"}, {"s", ""}} {
-		if stem, ok := strings.CutSuffix(w, ending.plural); ok {
-			if u, ok := unitWords[stem+ending.singular]; ok {
-				return u, true
-			}
-		}
-	}
-	return "", false
 }

@@ -3,6 +3,7 @@ package recipe
 import (
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
@@ -11,18 +12,22 @@ import (
 // cursor walks over the tokens of one line, measuring by a system.
 type cursor struct {
 	lex.Cursor
+	words  *language.Lines
 	system measure.System
 }
 
 // cursorOver starts at the first of the tokens.
-func cursorOver(tokens []lex.Token, sys measure.System) *cursor {
-	return cursorAt(tokens, 0, sys)
+func cursorOver(words *language.Lines, tokens []lex.Token, sys measure.System) *cursor {
+	return cursorAt(words, tokens, 0, sys)
 }
 
 // cursorAt starts at token i.
-func cursorAt(tokens []lex.Token, i int, sys measure.System) *cursor {
-	return &cursor{lex.Cursor{Tokens: tokens, At: i}, sys}
+func cursorAt(words *language.Lines, tokens []lex.Token, i int, sys measure.System) *cursor {
+	return &cursor{lex.Cursor{Tokens: tokens, At: i, Words: &words.Figures}, words, sys}
 }
+
+// lines are the words of ingredient lines.
+func (r *Reader) lines() *language.Lines { return &r.larder.Language().Lines }
 
 // unit reads a unit word, with what may stand around it ("heaped tbsp of").
 func (c *cursor) unit() (measure.Unit, bool) {
@@ -30,28 +35,24 @@ func (c *cursor) unit() (measure.Unit, bool) {
 	if t.Kind != lex.Word {
 		return "", false
 	}
-	if c.WordIs(0, "fl", "fluid") && c.Peek(1).Kind == lex.Word || c.WordIs(0, "fl") && c.Peek(1).Is(".") {
+	if c.In(0, c.words.Fluid) && (c.Peek(1).Kind == lex.Word || c.Peek(1).Is(".")) {
 		n := 1
 		if c.Peek(1).Is(".") {
 			n = 2
 		}
-		if u, ok := measure.ParseUnit(c.Peek(n).Text); ok && u == measure.Ounce {
+		if u, ok := c.words.Unit(c.Peek(n).Text); ok && u == measure.Ounce {
 			c.At += n + 1
 			c.skipDot()
 			return measure.FluidOunce, true
 		}
 	}
-	if c.WordIs(0, "floz") {
-		c.At++
-		return measure.FluidOunce, true
-	}
-	u, ok := measure.ParseUnit(t.Text)
+	u, ok := c.words.Unit(t.Text)
 	if !ok {
 		// "thumb-sized piece", "heaped-tablespoon"
 		if head, _, cut := strings.Cut(t.Text, "-"); cut {
-			if u, ok = measure.ParseUnit(head); ok && (u == measure.Thumb || u == measure.Knob) {
+			if u, ok = c.words.Unit(head); ok && (u == measure.Thumb || u == measure.Knob) {
 				c.At++
-				c.SkipWords("piece", "pieces", "knob", "chunk", "lump")
+				c.Skip(c.words.Lumps)
 				return u, true
 			}
 		}
@@ -60,7 +61,7 @@ func (c *cursor) unit() (measure.Unit, bool) {
 	c.At++
 	c.skipDot()
 	if u == measure.Thumb || u == measure.Knob {
-		c.SkipWords("size", "sized", "piece", "chunk", "lump", "length")
+		c.Skip(c.words.Sized)
 	}
 	return u, true
 }
@@ -88,7 +89,7 @@ func (c *cursor) unitAhead() bool {
 	if c.Peek(1).Kind == lex.Number {
 		return true
 	}
-	_, ok := measure.ParseUnit(c.Peek(1).Text)
+	_, ok := c.words.Unit(c.Peek(1).Text)
 	return c.Peek(1).Kind == lex.Word && ok
 }
 

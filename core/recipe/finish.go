@@ -15,7 +15,7 @@ func (l *layout) finish() Source {
 		}
 		if w.heading || len(w.text) <= 80 && !strings.HasSuffix(w.text, ".") || i == 0 && (len(w.text) <= 80 || utf8.RuneCountInString(w.text) <= mostTitle && !strings.HasSuffix(w.text, ".")) {
 			l.source.Name = strings.Trim(w.text, " :*#_")
-			if m := titleYield.FindStringSubmatch(l.source.Name); m != nil && l.titleOf(l.source.Name) != "" {
+			if m := l.reader.yields.title.FindStringSubmatch(l.source.Name); m != nil && l.titleOf(l.source.Name) != "" {
 				l.source.Name = l.titleOf(l.source.Name)
 				if l.source.Yield == "" {
 					l.source.Yield = "serves " + m[1] + m[2]

@@ -8,25 +8,28 @@ import (
 	"yembra/core/measure"
 )
 
-// tinnedForm is pulses out of a tin, drained.
-const tinnedForm = "tinned"
+// The forms of the larder that words of a line choose: pulses out of a tin, drained; what is
+// cooked or boiled.
+const (
+	tinnedForm = "tinned"
+	cookedForm = "cooked"
+	boiledForm = "boiled"
+)
 
 // formOf chooses the form of the food that the words or the pack call for.
-func formOf(food *larder.Food, q quantity, n nameRead) string {
+func (r *Reader) formOf(food *larder.Food, q quantity, n nameRead) string {
 	tinned := q.amount != nil && q.amount.Unit == measure.Can
 	best := larder.RawForm
 	for _, w := range n.words {
 		w = strings.TrimSuffix(w, ".")
-		switch w {
-		case "tinned", "canned", "tin", "can", "jarred":
+		switch _, form := food.Forms[w]; {
+		case r.lines().Tinned[w]:
 			tinned = true
-		case "boiled":
-			if _, ok := food.Forms["boiled"]; ok {
-				return "boiled"
-			}
-		case "uncooked", "dried", "dry", "raw":
+		case w == boiledForm && form:
+			return boiledForm
+		case r.lines().Dried[w]:
 			tinned = false
-			if _, ok := food.Forms["cooked"]; ok {
+			if _, ok := food.Forms[cookedForm]; ok {
 				return larder.RawForm
 			}
 		}

@@ -23,10 +23,10 @@ func isOneOf(text string, heads []string) bool {
 
 // labelled tells whether a text opens with a heading and a colon and goes on
 // behind it: "Ingredients: 500 g cod; 8 limes".
-func labelled(text string, heads []string) bool {
+func (l *layout) labelled(text string, heads []string) bool {
 	label, rest, ok := strings.Cut(text, ":")
 	label = strings.ToLower(strings.TrimSpace(label))
-	if !ok || strings.TrimSpace(rest) == "" || label == "prep" || label == "cooking" {
+	if !ok || strings.TrimSpace(rest) == "" || l.reader.lines().Times[label] {
 		return false // "Prep: 20 mins" gives times
 	}
 	for _, h := range heads {
@@ -63,7 +63,7 @@ func (l *layout) partHeading(b block) bool {
 		_, hasNumber := firstNumber(text)
 		return !hasNumber || strings.HasPrefix(lower, "for ")
 	}
-	if strings.HasPrefix(lower, "for the ") || strings.HasPrefix(lower, "to make the ") || strings.HasPrefix(lower, "to serve") && len(lower) < 12 {
+	if l.opensPart(text) || strings.HasPrefix(lower, l.reader.lines().ToServe) && len(lower) < shortestServe {
 		return len(strings.Fields(text)) <= 7 && !strings.Contains(text, ".")
 	}
 	if capitalName(b) && (b.blank || l.capitals) {
@@ -71,6 +71,9 @@ func (l *layout) partHeading(b block) bool {
 	}
 	return inCapitals(text) && !b.bullet && !l.ingredientLike(b)
 }
+
+// shortestServe is how long a heading such as "To serve:" is at most, in bytes.
+const shortestServe = 12
 
 // inCapitals tells whether a text of some length is all in capitals.
 func inCapitals(text string) bool {

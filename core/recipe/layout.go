@@ -131,10 +131,10 @@ func (l *layout) block(b block) {
 	if b.text == "" {
 		return
 	}
-	if (l.mode == before || l.mode == listing) && !labelled(b.text, l.heads.Ingredients) {
+	if (l.mode == before || l.mode == listing) && !l.labelled(b.text, l.heads.Ingredients) {
 		if name, parts := l.labelledRow(b.text); parts != nil {
 			switch {
-			case name != "" && (l.serves(block{text: name}) || forPeople.MatchString(name)): // "For 4: 500 g beef, 1 onion"
+			case name != "" && (l.serves(block{text: name}) || l.reader.yields.people.MatchString(name)): // "For 4: 500 g beef, 1 onion"
 				l.mode = listing
 				if l.source.Yield == "" {
 					l.source.Yield = name
@@ -154,14 +154,14 @@ func (l *layout) block(b block) {
 		}
 	}
 	switch {
-	case isOneOf(b.text, l.heads.Ingredients) && len(b.text) < 70 || labelled(b.text, l.heads.Ingredients):
+	case isOneOf(b.text, l.heads.Ingredients) && len(b.text) < 70 || l.labelled(b.text, l.heads.Ingredients):
 		l.mode = listing
 		if name := partName(b.text); name != "" {
 			l.section(name)
 		}
 		l.inline(b, l.heads.Ingredients)
 		return
-	case isOneOf(b.text, l.heads.Method) && (b.heading || len(b.text) < 24) || labelled(b.text, l.heads.Method):
+	case isOneOf(b.text, l.heads.Method) && (b.heading || len(b.text) < 24) || l.labelled(b.text, l.heads.Method):
 		l.startMethod()
 		l.methodNamed = true
 		l.inline(b, l.heads.Method)
@@ -172,7 +172,7 @@ func (l *layout) block(b block) {
 			return
 		}
 	}
-	if title, yield, ok := strings.Cut(b.text, "("); ok && l.mode == before && strings.TrimSpace(title) != "" && (servesStart.MatchString(yield) || forPeople.MatchString(yield)) {
+	if title, yield, ok := strings.Cut(b.text, "("); ok && l.mode == before && strings.TrimSpace(title) != "" && (l.reader.yields.start.MatchString(yield) || l.reader.yields.people.MatchString(yield)) {
 		// "Pierogi (makes about 30)"
 		l.source.Yield = strings.TrimSuffix(strings.TrimSpace(yield), ")")
 		b.text = strings.TrimSpace(title)

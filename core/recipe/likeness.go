@@ -60,7 +60,7 @@ func (l *layout) imperative(text string) bool {
 		if i+1 < len(tokens) && tokens[i+1].Kind == lex.Word && lang.Articles[larder.Fold(tokens[i+1].Text)] {
 			return true // "Salt the cabbage"
 		}
-		if !lang.Adverbs[w] && !strings.HasSuffix(w, "ly") {
+		if !lang.Adverbs[w] && !strings.HasSuffix(w, lang.AdverbEnd) {
 			return false
 		}
 	}
@@ -76,7 +76,7 @@ func (l *layout) orders(text string) bool {
 }
 
 func (l *layout) quantityFirst(text string) bool {
-	c := cursorOver(lex.Scan(text), measure.US)
+	c := cursorOver(l.reader.lines(), lex.Scan(text), measure.US)
 	q := c.quantity()
 	return q.amount != nil
 }

@@ -15,10 +15,13 @@ import (
 type Reader struct {
 	larder *larder.Larder
 	match  matcher
+	yields yields
 }
 
 // NewReader returns a reader over the larder.
-func NewReader(l *larder.Larder) *Reader { return &Reader{l, matcher{l}} }
+func NewReader(l *larder.Larder) *Reader {
+	return &Reader{l, matcher{l}, yieldsIn(&l.Language().Lines)}
+}
 
 // LineAs reads a line whose food the cook has named: amount and preparation
 // come from the text, everything about the food from the larder.
@@ -30,10 +33,10 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 	line.Origin, line.Animal, line.Hidden, line.Check = f.origin, f.animal, f.hidden, f.check
 	line.Why = "Named by the cook. " + f.why
 	line.Beware = r.beware(food)
-	c := cursorOver(lex.Scan(text), sys)
+	c := cursorOver(r.lines(), lex.Scan(text), sys)
 	q := c.quantity()
 	if q.amount == nil {
-		q, _, _ = lateQuantity(c.Tokens, sys)
+		q, _, _ = r.lateQuantity(c.Tokens, sys)
 	}
 	r.pieceSaid(food, text, &q)
 	line.Grams, line.Basis = gramsOf(food, line.Form, q, sys)
@@ -46,7 +49,7 @@ func (r *Reader) beginsName(c *cursor, q quantity) bool {
 	if q.amount == nil || countUnit(q.amount.Unit) || c.At == 0 || c.At >= len(c.Tokens) {
 		return false
 	}
-	if u, ok := measure.ParseUnit(c.Tokens[c.At-1].Text); !ok || u != measure.Can {
+	if u, ok := c.words.Unit(c.Tokens[c.At-1].Text); !ok || u != measure.Can {
 		return false
 	}
 	m, ok := r.larder.Index().At(normalised(c.Tokens[c.At-1:]), 0, false)
@@ -71,7 +74,7 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 	text = stripBullet(text)
 	line := Line{Text: text, Form: larder.RawForm, Alternatives: []Alternative{}, Origin: larder.Unknown}
 	tokens := lex.Scan(text[:min(len(text), mostLineBytes)])
-	c := cursorOver(tokens, sys)
+	c := cursorOver(r.lines(), tokens, sys)
 	part := c.partOf()
 	q := c.quantity()
 	if r.beginsName(c, q) {
@@ -79,18 +82,18 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 	}
 	rest := c.Tokens[c.At:]
 	if q.amount == nil && !q.toTake {
-		if late, cut, ok := lateQuantity(tokens, sys); ok {
+		if late, cut, ok := r.lateQuantity(tokens, sys); ok {
 			q, rest = late, slices.Concat(tokens[:cut[0]], tokens[cut[1]:])
 		}
 	} else if part == "" {
-		inner := cursorOver(rest, sys)
+		inner := cursorOver(r.lines(), rest, sys)
 		if part = inner.partOf(); part != "" {
 			rest = rest[inner.At:]
 		}
 	}
 	n := r.nameParts(text, rest, part, q)
 	for _, b := range n.brackets {
-		q.bracketMass(b, sys)
+		q.bracketMass(r.lines(), b, sys)
 	}
 	line.Name, line.Preparation = n.name, n.preparation
 	r.flags(&line, text)
@@ -102,7 +105,7 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 	if f.food != nil {
 		line.Food = &f.food.ID
 		line.Beware = r.beware(f.food)
-		line.Form = formOf(f.food, q, n)
+		line.Form = r.formOf(f.food, q, n)
 		if line.Amount != nil && line.Amount.Unit == measure.Piece && n.unit != "" {
 			line.Amount.Unit = n.unit
 		}
@@ -149,21 +152,20 @@ func stripBullet(text string) string {
 func (c *cursor) partOf() string {
 	start := c.At
 	part := ""
+	w := c.words
 	for n := 0; n < 8; n++ {
 		t := c.Peek(0)
+		low := strings.ToLower(t.Text)
 		switch {
-		case c.WordIs(0, "whites", "white", "yolks", "yolk") && part == "":
-			part = strings.TrimSuffix(strings.ToLower(t.Text), "s")
-		case c.WordIs(0, "juice", "zest", "rind", "peel"):
-			if part == "" || c.WordIs(0, "juice") {
-				part = strings.ToLower(t.Text)
+		case w.EggParts[low] != "" && part == "":
+			part = w.EggParts[low]
+		case w.Parts[low] != "":
+			if part == "" || w.Strongest[low] {
+				part = w.Parts[low]
 			}
-		case c.WordIs(0, "the", "grated", "finely", "freshly", "squeezed", "strained", "fresh", "and", "thinly", "pared"), t.Is("&"), t.Is("+"):
-		case c.WordIs(0, "of", "from") && part != "":
+		case c.In(0, w.PartWords), t.Is("&"), t.Is("+"):
+		case c.In(0, w.PartOf) && part != "":
 			c.At++
-			if part == "rind" || part == "peel" {
-				part = "zest"
-			}
 			return part
 		default:
 			c.At = start
@@ -177,9 +179,9 @@ func (c *cursor) partOf() string {
 
 // lateQuantity finds an amount that stands behind the name: "Flour: 200 g",
 // "Onion - 2 medium", "Chicken stock 500 ml". cut is the token range it takes.
-func lateQuantity(tokens []lex.Token, sys measure.System) (quantity, [2]int, bool) {
+func (r *Reader) lateQuantity(tokens []lex.Token, sys measure.System) (quantity, [2]int, bool) {
 	for i, t := range tokens {
-		if i == 0 || t.Kind != lex.Number && !unitPhrase(tokens, i) {
+		if i == 0 || t.Kind != lex.Number && !r.unitPhrase(tokens, i) {
 			continue
 		}
 		start := i
@@ -188,7 +190,7 @@ func lateQuantity(tokens []lex.Token, sys measure.System) (quantity, [2]int, boo
 		if sign {
 			start = i - 1
 		}
-		c := cursorAt(tokens, i, sys)
+		c := cursorAt(r.lines(), tokens, i, sys)
 		q := c.quantity()
 		if q.amount == nil {
 			return quantity{}, [2]int{}, false
@@ -210,12 +212,12 @@ func lateQuantity(tokens []lex.Token, sys measure.System) (quantity, [2]int, boo
 
 // unitPhrase tells whether "a handful" or "a small bunch" stands behind a
 // comma or dash and ends the line.
-func unitPhrase(tokens []lex.Token, i int) bool {
+func (r *Reader) unitPhrase(tokens []lex.Token, i int) bool {
 	before := tokens[i-1]
-	if !wordAt(tokens, i, "a", "an", "one", "two", "half") || !before.Is(",") && !before.Is("-") && !before.Is(":") {
+	c := cursorAt(r.lines(), tokens, i, "")
+	if !c.In(0, c.words.Counts) || !before.Is(",") && !before.Is("-") && !before.Is(":") {
 		return false
 	}
-	c := cursorAt(tokens, i, "")
 	q := c.quantity()
 	if q.amount == nil {
 		return false
@@ -230,7 +232,7 @@ func (c *cursor) lastUnit(q *quantity) {
 	if q.amount.Unit != measure.Piece || c.At != len(c.Tokens)-1 {
 		return
 	}
-	if u, ok := measure.ParseUnit(c.Peek(0).Text); ok {
+	if u, ok := c.words.Unit(c.Peek(0).Text); ok {
 		q.amount.Unit = u
 		c.At++
 	}
@@ -239,10 +241,7 @@ func (c *cursor) lastUnit(q *quantity) {
 // flags reads "to taste", "optional" and the like from the whole line.
 func (r *Reader) flags(line *Line, text string) {
 	folded := larder.Fold(text)
-	line.Optional = strings.Contains(folded, "optional") || strings.Contains(folded, "if you like") || strings.Contains(folded, "if liked") || strings.Contains(folded, "if desired") || strings.Contains(folded, "if using")
-	line.ToTaste = strings.Contains(folded, "to taste") || strings.Contains(folded, "as needed") || strings.Contains(folded, "as required") || strings.Contains(folded, "to your taste") || strings.Contains(folded, "to season")
-}
-
-func wordAt(tokens []lex.Token, i int, words ...string) bool {
-	return i >= 0 && cursorAt(tokens, i, "").WordIs(0, words...)
+	says := func(phrase string) bool { return strings.Contains(folded, phrase) }
+	line.Optional = slices.ContainsFunc(r.lines().Optional, says)
+	line.ToTaste = slices.ContainsFunc(r.lines().ToTaste, says)
 }

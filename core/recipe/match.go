@@ -24,17 +24,6 @@ type matcher struct {
 	larder *larder.Larder
 }
 
-// generic words say the class and not the food; a name before them is more
-// exact ("sulguni cheese", "haddock fish").
-var generic = map[string]bool{
-	"cheese": true, "fish": true, "meat": true, "seafood": true, "shellfish": true, "nut": true, "herb": true, "vegetable": true,
-	"fruit": true, "bean": true, "mushroom": true, "seed": true, "flour": true, "oil": true, "chilli": true, "pepper": true, "sauce": true,
-	"seaweed": true, "pea": true, "lentil": true, "rice": true, "noodle": true, "bread": true, "green": true, "squash": true, "onion": true,
-}
-
-// flavoured words after an animal name mean that only the taste is meant.
-var flavoured = map[string]bool{"style": true, "flavour": true, "flavoured": true, "flavor": true, "flavored": true, "seasoning": true, "spice": true, "rub": true, "masala": true}
-
 // name finds the food that a run of words means. counted tells that a bare
 // count stands before it. A name whose head is not known gives no food, but
 // any animal word in it is still found.
@@ -51,7 +40,7 @@ func (m matcher) name(words []string, counted bool) finding {
 	f := finding{origin: larder.Unknown}
 	if h, ok := m.longestTo(words, end, counted); ok {
 		head := slices.IndexFunc(matches, func(x larder.Match) bool { return x == h })
-		if head > 0 && h.Used == 1 && generic[words[h.Start]] && m.onlyNeutral(words[matches[head-1].End:h.Start]) {
+		if head > 0 && h.Used == 1 && m.larder.Language().Lines.Generic[words[h.Start]] && m.onlyNeutral(words[matches[head-1].End:h.Start]) {
 			if p := matches[head-1]; p.Food.Animal == h.Food.Animal || h.Food.Origin == larder.Mixed {
 				h = p
 			}
@@ -165,7 +154,7 @@ func (m matcher) guard(f *finding, words []string, matches []larder.Match) {
 		if slices.ContainsFunc(words, func(w string) bool { return m.clears(w, class) }) {
 			return
 		}
-		if i+1 < len(words) && flavoured[words[i+1]] {
+		if i+1 < len(words) && m.larder.Language().Lines.Flavoured[words[i+1]] {
 			*f = finding{food: f.food, origin: larder.Mixed, animal: class, check: true, start: f.start, end: f.end,
 				why: fmt.Sprintf("Flavoured like %s: may or may not hold it; read the label.", name)}
 			return

@@ -40,7 +40,7 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 	}
 	main, tail := r.cutPhrase(segments[at], counted)
 	n.finding = r.resolve(&n, main, tail, counted)
-	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil && exampleWords[strings.ToLower(tail[0].Text)] {
+	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil && r.lines().Examples[strings.ToLower(tail[0].Text)] {
 		// "firm white fillets such as cod"
 		if f := r.match.name(normalised(tail), counted); f.food != nil {
 			n.finding = f
@@ -70,7 +70,7 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 		add(b)
 	}
 	for _, run := range segments[at+1:] {
-		if massLike(run) {
+		if r.massLike(run) {
 			n.brackets = append(n.brackets, run)
 		}
 	}
@@ -116,9 +116,9 @@ func (r *Reader) listed(n *nameRead, segments [][]lex.Token) {
 
 // massLike tells whether a run after a comma opens with an amount: "about
 // 1.2 kg".
-func massLike(run []lex.Token) bool {
-	c := cursorOver(run, "")
-	c.SkipWords(hedges...)
+func (r *Reader) massLike(run []lex.Token) bool {
+	c := cursorOver(r.lines(), run, "")
+	c.Skip(c.words.Hedges)
 	_, ok := c.Span()
 	return ok
 }
@@ -130,25 +130,25 @@ func (r *Reader) resolve(n *nameRead, main, tail []lex.Token, counted bool) find
 	whole := r.match.name(words, counted)
 	if n.tinned {
 		// "2 tins sardines" are not fresh ones
-		if t := r.match.name(append([]string{"tinned"}, words...), counted); t.food != nil && t.start == 0 && t.food != whole.food {
+		if t := r.match.name(append([]string{tinnedForm}, words...), counted); t.food != nil && t.start == 0 && t.food != whole.food {
 			t.end--
 			whole = t
 		}
 	}
-	if parts := splitOn(main, "or"); len(parts) > 1 {
+	if parts := splitOn(main, r.lines().Or, "/"); len(parts) > 1 {
 		return r.alternatives(n, parts, counted, whole)
 	}
-	parts := splitOn(main, "and")
+	parts := splitOn(main, r.lines().And, "&+")
 	if len(parts) == 1 || whole.food != nil && whole.end-whole.start == len(words) {
 		return whole
 	}
 	var foods []finding
 	for i, p := range parts {
-		c := cursorOver(p, "")
+		c := cursorOver(r.lines(), p, "")
 		c.quantity()
 		own := normalised(p[min(c.At, len(p)):])
 		f := r.match.name(own, counted)
-		if i < len(parts)-1 && len(words) > 0 && (cursorOver(parts[i+1], "")).quantity().amount == nil {
+		if i < len(parts)-1 && len(words) > 0 && cursorOver(r.lines(), parts[i+1], "").quantity().amount == nil {
 			f = r.withHead(f, own, words[len(words)-1], counted)
 		}
 		if f.food != nil {
@@ -175,7 +175,7 @@ func (r *Reader) alternatives(n *nameRead, parts [][]lex.Token, counted bool, wh
 	last := normalised(parts[len(parts)-1])
 	var foods []finding
 	for i, p := range parts {
-		c := cursorOver(p, "")
+		c := cursorOver(r.lines(), p, "")
 		if i > 0 {
 			if q := c.quantity(); q.amount == nil {
 				c.At = 0
@@ -224,7 +224,7 @@ func (r *Reader) inverted(n *nameRead, main []lex.Token, segments [][]lex.Token,
 		return
 	}
 	first := normalised(segments[at+1])
-	if len(first) == 0 || len(first) > 2 || slices.ContainsFunc(first, func(w string) bool { return cutWords[w] }) {
+	if len(first) == 0 || len(first) > 2 || slices.ContainsFunc(first, func(w string) bool { return r.lines().Cut[w] }) {
 		return
 	}
 	words := append(slices.Clone(first), normalised(main)...)

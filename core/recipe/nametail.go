@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -9,16 +10,6 @@ import (
 	"yembra/core/lex"
 	"yembra/core/measure"
 )
-
-// CutWord tells whether a word says how a food is cut or worked.
-func CutWord(w string) bool { return cutWords[w] }
-
-// cutWords say how a food is cut or worked; before a name they never make it
-// another food.
-var cutWords = map[string]bool{
-	"chopped": true, "diced": true, "crushed": true, "sliced": true, "grated": true, "minced": true, "peeled": true, "cubed": true,
-	"shredded": true, "beaten": true, "melted": true, "softened": true, "separated": true, "boiled": true, "mashed": true, "rinsed": true,
-}
 
 // stripPreparation parts leading words such as "finely chopped" from the name.
 func (r *Reader) stripPreparation(main []lex.Token, f finding) (lead, name []lex.Token) {
@@ -55,7 +46,7 @@ func (r *Reader) trailingUnit(n *nameRead, main []lex.Token) {
 		if main[i].Kind != lex.Word {
 			continue
 		}
-		u, ok := measure.ParseUnit(main[i].Text)
+		u, ok := r.lines().Unit(main[i].Text)
 		if !ok || !trailing[u] || slices.Contains(larder.Words(n.finding.food.Name), main[i].Norm) {
 			return
 		}
@@ -77,12 +68,10 @@ func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets 
 	}
 	for _, run := range slices.Concat([][]lex.Token{tail}, segments, brackets) {
 		at := slices.IndexFunc(run, func(t lex.Token) bool {
-			w := strings.ToLower(t.Text)
-			return w == "with" || w == "in" || w == "and" || w == "plus" || w == "containing" || w == "made"
+			return r.lines().Comes[strings.ToLower(t.Text)]
 		})
 		if at < 0 || slices.ContainsFunc(run, func(t lex.Token) bool {
-			w := strings.ToLower(t.Text)
-			return w == "for" || w == "serve" || w == "serving" || w == "to" || w == "without" || w == "no"
+			return r.lines().Apart[strings.ToLower(t.Text)]
 		}) {
 			continue
 		}
@@ -108,12 +97,7 @@ func (r *Reader) ofPart(n *nameRead, part string) {
 		return
 	}
 	if part == "" {
-		switch {
-		case slices.Contains(n.words, "juiced"), slices.Contains(n.words, "juice") && n.finding.food.Matter.Pieces["juice"].Low > 0:
-			part = "juice"
-		case slices.Contains(n.words, "zested"):
-			part = "zest"
-		default:
+		if part = r.partSaid(n); part == "" {
 			return
 		}
 	}
@@ -121,7 +105,7 @@ func (r *Reader) ofPart(n *nameRead, part string) {
 		return
 	}
 	ids := []string{n.finding.food.ID + "-" + part}
-	if part == "juice" || part == "zest" {
+	if juicePart == part || zestPart == part {
 		ids = append(ids, "lemon-"+part)
 	}
 	for _, id := range ids {
@@ -134,4 +118,21 @@ func (r *Reader) ofPart(n *nameRead, part string) {
 			return
 		}
 	}
+}
+
+// The parts of citrus fruit that the larder keeps as foods of their own.
+const (
+	juicePart = "juice"
+	zestPart  = "zest"
+)
+
+// partSaid is the part that the words of a line ask for: "1 lemon, juiced".
+func (r *Reader) partSaid(n *nameRead) string {
+	for _, w := range n.words {
+		part, says := r.lines().Juiced[w]
+		if says || r.lines().Strongest[w] && n.finding.food.Matter.Pieces[w].Low > 0 {
+			return cmp.Or(part, w)
+		}
+	}
+	return ""
 }

@@ -2,29 +2,28 @@ package recipe
 
 import (
 	"strings"
-	"yembra/core/lex"
 
+	"yembra/core/language"
+	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
-var lengthInches = map[string]float64{"inch": 1, "in": 1, "inches": 1, "cm": 0.394, "centimetre": 0.394, "centimeter": 0.394, "mm": 0.0394}
-
 // bracketMass reads a mass stated for counted pieces in a bracket behind the
 // name: "4 chicken breasts (about 1 1/2 pounds)".
-func (q *quantity) bracketMass(bracket []lex.Token, sys measure.System) {
+func (q *quantity) bracketMass(words *language.Lines, bracket []lex.Token, sys measure.System) {
 	if q.amount == nil || !countUnit(q.amount.Unit) || q.grams != nil || q.each != nil || q.ml != nil {
 		return
 	}
-	c := cursorOver(bracket, sys)
+	c := cursorOver(words, bracket, sys)
 	in := c.quantity()
 	if in.amount == nil || measure.GramsOf(in.amount.Unit) == 0 {
 		return
 	}
 	grams := in.amount.Span().Times(measure.GramsOf(in.amount.Unit))
 	switch {
-	case c.WordIs(0, "each", "apiece"):
+	case c.In(0, words.Each):
 		q.each = &grams
-	case c.At >= len(bracket) || c.WordIs(0, "total", "in", "altogether") || c.Peek(0).Kind == lex.Mark:
+	case c.At >= len(bracket) || c.In(0, words.Total) || c.Peek(0).Kind == lex.Mark:
 		q.grams = &grams
 	}
 }
@@ -33,12 +32,12 @@ func (q *quantity) bracketMass(bracket []lex.Token, sys measure.System) {
 // container or end of bracket follows the figure before it.
 func (c *cursor) packSize() (measure.Amount, bool) {
 	start := c.At
-	cross := c.WordIs(0, "x") || c.Peek(0).Is("x") || c.Peek(0).Is("*")
+	cross := c.In(0, c.words.Crosses) || c.Peek(0).Is("x") || c.Peek(0).Is("*")
 	bracket := c.Peek(0).Is("(") || c.Peek(0).Is("[")
 	if cross || bracket {
 		c.At++
 	}
-	c.SkipWords(hedges...)
+	c.Skip(c.words.Hedges)
 	s, ok := c.Span()
 	if ok && !cross && !bracket && c.Tokens[start].Kind != lex.Number {
 		ok = false
@@ -92,7 +91,7 @@ func (c *cursor) skipSecond() {
 func (c *cursor) containerAhead() bool {
 	n := 0
 	for n < 2 && c.Peek(n).Kind == lex.Word {
-		if u, ok := measure.ParseUnit(c.Peek(n).Text); ok && (u == measure.Can || u == measure.Block || u == measure.Piece || u == measure.Bunch) {
+		if u, ok := c.words.Unit(c.Peek(n).Text); ok && (u == measure.Can || u == measure.Block || u == measure.Piece || u == measure.Bunch) {
 			return true
 		}
 		n++
@@ -116,6 +115,12 @@ func (c *cursor) setEach(q *quantity, pack measure.Amount) {
 	}
 }
 
+// inches are those of the unit of length n places on.
+func (c *cursor) inches(n int) (float64, bool) {
+	v, ok := c.words.Lengths[strings.ToLower(c.Peek(n).Text)]
+	return v, ok
+}
+
 // lengthPiece reads "-inch", "cm", "2.5 cm / 1 inch" after a number; the number
 // is then the length of one piece.
 func (c *cursor) lengthPiece(q *quantity) bool {
@@ -128,7 +133,7 @@ func (c *cursor) lengthPiece(q *quantity) bool {
 		c.At += n + 1
 		return true
 	}
-	inch, ok := lengthInches[strings.ToLower(c.Peek(n).Text)]
+	inch, ok := c.inches(n)
 	value := 0.0
 	if ok && c.At > 0 {
 		value = c.Tokens[c.At-1].Value
@@ -139,12 +144,12 @@ func (c *cursor) lengthPiece(q *quantity) bool {
 		if c.Peek(m).Is("-") {
 			m++
 		}
-		if inch, ok = lengthInches[strings.ToLower(c.Peek(m).Text)]; ok {
+		if inch, ok = c.inches(m); ok {
 			value = c.Peek(n).Value
 			n = m
 		}
 	}
-	if !ok || strings.ToLower(c.Peek(n).Text) == "in" && c.Peek(n).Kind == lex.Word && !c.Peek(n).Glued && !c.Peek(n-1).Is("-") {
+	if !ok || c.In(n, c.words.GluedLength) && !c.Peek(n).Glued && !c.Peek(n-1).Is("-") {
 		return false
 	}
 	c.At += n + 1
@@ -160,7 +165,7 @@ func (c *cursor) lengthPiece(q *quantity) bool {
 			if c.Peek(0).Is("-") {
 				c.At++
 			}
-			if _, ok := lengthInches[strings.ToLower(c.Peek(0).Text)]; ok {
+			if _, ok := c.inches(0); ok {
 				c.At++
 				if c.Peek(0).Is(")") {
 					c.At++
@@ -179,7 +184,7 @@ func (c *cursor) lengthPiece(q *quantity) bool {
 // plus adds a second measure of the same kind: "1 lb 2 oz", "1 cup plus 2 tbsp".
 func (c *cursor) plus(q *quantity) {
 	start := c.At
-	said := c.SkipWords("plus", "and") || c.Peek(0).Is("+") || c.Peek(0).Is("&")
+	said := c.Skip(c.words.Plus) || c.Peek(0).Is("+") || c.Peek(0).Is("&")
 	if c.Peek(0).Is("+") || c.Peek(0).Is("&") || c.Peek(0).Is(",") && c.Peek(1).Kind == lex.Number {
 		c.At++
 	}
@@ -216,11 +221,11 @@ func (c *cursor) secondMeasure(q *quantity) {
 	for {
 		start := c.At
 		bracket := c.Peek(0).Is("(") || c.Peek(0).Is("[")
-		if !bracket && !c.Peek(0).Is("/") && !c.Peek(0).Is("=") && !(c.WordIs(0, "or") && c.Peek(1).Kind == lex.Number) {
+		if !bracket && !c.Peek(0).Is("/") && !c.Peek(0).Is("=") && !(c.In(0, c.words.Or) && c.Peek(1).Kind == lex.Number) {
 			return
 		}
 		c.At++
-		c.SkipWords(hedges...)
+		c.Skip(c.words.Hedges)
 		for c.Peek(0).Is("~") || c.Peek(0).Is(".") {
 			c.At++
 		}
@@ -236,7 +241,7 @@ func (c *cursor) secondMeasure(q *quantity) {
 			c.At = start
 			return
 		}
-		each := c.WordIs(0, "each")
+		each := c.In(0, c.words.Each)
 		if g := measure.GramsOf(unit); g > 0 {
 			grams := s.Times(g)
 			switch {

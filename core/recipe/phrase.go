@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/lex"
 )
@@ -54,16 +55,6 @@ func split(tokens []lex.Token) (segments, brackets [][]lex.Token) {
 	return segments, brackets
 }
 
-// exampleWords begin examples of what is meant: "firm fillets such as cod".
-var exampleWords = map[string]bool{"such": true, "like": true, "preferably": true, "ideally": true}
-
-// phraseWords begin what is said about a food rather than what it is.
-var phraseWords = map[string]bool{
-	"with": true, "in": true, "for": true, "from": true, "such": true, "like": true, "to": true, "plus": true, "on": true, "if": true,
-	"cut": true, "about": true, "preferably": true, "ideally": true, "left": true, "at": true, "until": true, "without": true, "per": true, "as": true,
-	"including": true, "depending": true, "according": true, "each": true, "into": true, "by": true, "that": true, "which": true, "soaked": true,
-}
-
 // cutPhrase parts "beans in brine" into name and tail, unless a known name
 // runs on over the word ("tuna in olive oil").
 func (r *Reader) cutPhrase(tokens []lex.Token, counted bool) (main, tail []lex.Token) {
@@ -71,7 +62,7 @@ func (r *Reader) cutPhrase(tokens []lex.Token, counted bool) (main, tail []lex.T
 	position := 0
 	for i, t := range tokens {
 		inside := slices.ContainsFunc(matches, func(m larder.Match) bool { return position > m.Start && position < m.End })
-		if i > 0 && t.Kind == lex.Word && phraseWords[strings.ToLower(t.Text)] && !inside {
+		if i > 0 && t.Kind == lex.Word && r.lines().About[strings.ToLower(t.Text)] && !inside {
 			return tokens[:i], tokens[i:]
 		}
 		if t.Kind == lex.Word {
@@ -81,11 +72,12 @@ func (r *Reader) cutPhrase(tokens []lex.Token, counted bool) (main, tail []lex.T
 	return tokens, nil
 }
 
-func splitOn(tokens []lex.Token, word string) [][]lex.Token {
+// splitOn cuts tokens at words that join, and at the signs that stand for them.
+func splitOn(tokens []lex.Token, words language.Set, signs string) [][]lex.Token {
 	var parts [][]lex.Token
 	start := 0
 	for i, t := range tokens {
-		if t.Kind == lex.Word && strings.EqualFold(t.Text, word) || word == "and" && (t.Is("&") || t.Is("+")) || word == "or" && t.Is("/") {
+		if t.Kind == lex.Word && words[strings.ToLower(t.Text)] || t.Kind == lex.Mark && strings.Contains(signs, t.Text) {
 			if i > start {
 				parts = append(parts, tokens[start:i])
 			}

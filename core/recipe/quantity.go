@@ -20,19 +20,6 @@ type quantity struct {
 	toTake bool    // a vague "some" or "a little"
 }
 
-// hedges stand before or between amounts without changing them.
-var hedges = []string{
-	"about", "approximately", "approx", "around", "roughly", "circa", "ca", "scant", "heaped", "heaping", "generous", "good", "level",
-	"rounded", "packed", "firmly", "lightly", "loosely", "brimming", "full", "overflowing", "nearly", "almost", "say", "up", "big", "fat",
-	"healthy", "hefty", "well", "short", "slightly", "just", "over", "under", "fresh", "tightly", "further", "extra", "very", "decent", "hearty",
-}
-
-var sizes = map[string]string{
-	"small": "small", "smallish": "small", "little": "small", "medium": "medium", "med": "medium", "medium-sized": "medium", "medium-size": "medium",
-	"large": "large", "big": "large", "lg": "large", "jumbo": "large", "extra-large": "large", "xl": "large", "fat": "large", "largish": "large",
-	"small-sized": "small", "large-sized": "large", "good-sized": "large", "small-to-medium": "medium", "average": "medium", "tiny": "small", "huge": "large",
-}
-
 // quantity reads everything before the name.
 func (c *cursor) quantity() quantity {
 	var q quantity
@@ -44,16 +31,17 @@ func (c *cursor) quantity() quantity {
 			q.amount = &measure.Amount{Low: 1, High: 1, Unit: unit}
 			return q
 		}
-		if c.SkipWords("some", "few") || c.WordIs(0, "plenty") {
+		if c.Skip(c.words.Vague) || c.In(0, c.words.Plenty) {
 			q.toTake = true
-			c.SkipWords("plenty", "of")
+			c.Skip(c.words.Plenty)
+			c.Skip(c.words.Of)
 		}
 		return q
 	}
-	if c.WordIs(0, "few", "little", "bit", "touch", "lot", "some") && c.At == start+1 {
-		few := c.WordIs(0, "few")
+	if few := c.In(0, c.words.Few); (few || c.In(0, c.words.Little)) && c.At == start+1 {
 		c.At++
-		c.SkipWords("of", "more")
+		c.Skip(c.words.Of)
+		c.Skip(c.words.More)
 		if few {
 			s = measure.Span{Low: 3, High: 4}
 		} else {
@@ -69,7 +57,7 @@ func (c *cursor) quantity() quantity {
 		}
 		q.amount = &measure.Amount{Low: s.Low, High: s.High, Unit: unit}
 		c.setEach(&q, pack)
-		c.SkipWords("of")
+		c.Skip(c.words.Of)
 		return q
 	}
 	if !c.lengthPiece(&q) {
@@ -77,8 +65,8 @@ func (c *cursor) quantity() quantity {
 	}
 	if q.inches > 0 {
 		q.amount = &measure.Amount{Low: s.Low, High: s.High, Unit: measure.Piece}
-		c.SkipWords("piece", "pieces", "knob", "chunk", "length", "lump", "stick", "slice", "strip", "thumb", "nub", "of", "long", "cube", "section", "strips", "sticks")
-		c.SkipWords("of")
+		c.Skip(c.words.Pieces)
+		c.Skip(c.words.Of)
 		return q
 	}
 	before := c.At
@@ -90,9 +78,10 @@ func (c *cursor) quantity() quantity {
 	if !ok {
 		unit = measure.Piece
 	}
-	if ok && c.WordIs(0, "and") && c.WordIs(1, "a") && c.WordIs(2, "half") {
+	if w := c.Words; ok && c.In(0, w.And) && c.In(1, w.One) && c.In(2, w.Halves) { // "2 cups and a half"
+		more := w.Numbers[strings.ToLower(c.Peek(2).Text)]
 		c.At += 3
-		s = measure.Span{Low: s.Low + 0.5, High: s.High + 0.5}
+		s = measure.Span{Low: s.Low + more, High: s.High + more}
 	}
 	q.amount = &measure.Amount{Low: s.Low, High: s.High, Unit: unit}
 	if ok {
@@ -102,11 +91,11 @@ func (c *cursor) quantity() quantity {
 		c.secondMeasure(&q)
 	}
 	if ok && !countUnit(unit) {
-		if u, container := measure.ParseUnit(c.Peek(0).Text); container && u == measure.Can && c.Peek(1).Kind == lex.Word {
+		if u, container := c.words.Unit(c.Peek(0).Text); container && u == measure.Can && c.Peek(1).Kind == lex.Word {
 			c.At++ // "12 oz package of silken tofu", "150 ml pot soured cream"
 		}
 	}
-	c.SkipWords("of")
+	c.Skip(c.words.Of)
 	if ok && countUnit(unit) {
 		c.hedgeSizeOnly(&q)
 	}
@@ -121,7 +110,7 @@ func (c *cursor) quantity() quantity {
 func (c *cursor) bareUnit() (measure.Unit, bool) {
 	start := c.At
 	u, ok := c.unit()
-	if ok && c.WordIs(0, "of") && (countUnit(u) || u == measure.Pinch || u == measure.Dash || u == measure.Glug) {
+	if ok && c.In(0, c.words.Of) && (countUnit(u) || u == measure.Pinch || u == measure.Dash || u == measure.Glug) {
 		c.At++
 		return u, true
 	}
@@ -144,14 +133,14 @@ func (c *cursor) hedge(q *quantity) {
 			}
 			return
 		}
-		if size, ok := sizes[strings.ToLower(t.Text)]; ok {
+		if size := c.words.Size(t.Text); size != "" {
 			q.size = size
 			c.At++
 			continue
 		}
-		if c.WordIs(0, hedges...) && !(c.WordIs(0, "good", "extra", "fresh") && !c.unitAhead()) {
+		if c.In(0, c.words.Hedges) && !(c.In(0, c.words.Named) && !c.unitAhead()) {
 			c.At++
-			c.SkipWords("to")
+			c.Skip(c.words.Hedged)
 			continue
 		}
 		return
@@ -160,8 +149,8 @@ func (c *cursor) hedge(q *quantity) {
 
 func (c *cursor) hedgeSizeOnly(q *quantity) {
 	for {
-		size, ok := sizes[strings.ToLower(c.Peek(0).Text)]
-		if !ok || q.size != "" {
+		size := c.words.Size(c.Peek(0).Text)
+		if size == "" || q.size != "" {
 			return
 		}
 		q.size = size

@@ -41,11 +41,15 @@ func TestQuantities(t *testing.T) {
 		{"1 lb 2 oz beef", 1.125, 1.125, measure.Pound, "beef"},
 		{"3 large potatoes", 3, 3, measure.Piece, "potatoes"},
 		{"1 and a half cups rice", 1.5, 1.5, measure.Cup, "rice"},
+		{"1 and 1/2 cups rice", 1.5, 1.5, measure.Cup, "rice"},
+		{"2 cups and a half of rice", 2.5, 2.5, measure.Cup, "rice"},
+		{"half a dozen eggs", 6, 6, measure.Piece, "eggs"},
+		{"three quarters of a cup of rice", 0.75, 0.75, measure.Cup, "rice"},
 		{"pinch of salt", 1, 1, measure.Pinch, "salt"},
 		{"about 500g leeks", 500, 500, measure.Gram, "leeks"},
 		{"4 to 5 lb chicken", 4, 5, measure.Pound, "chicken"},
 	} {
-		cur := cursorOver(lex.Scan(c.text), measure.US)
+		cur := cursorOver(inside(t).lines(), lex.Scan(c.text), measure.US)
 		q := cur.quantity()
 		require.NotNil(t, q.amount, c.text)
 		require.InDelta(t, c.low, q.amount.Low, 0.001, c.text)
@@ -54,7 +58,7 @@ func TestQuantities(t *testing.T) {
 		require.Equal(t, c.rest, slice(c.text, cur.Tokens[cur.At:]), c.text)
 	}
 	for _, text := range []string{"", "salt", "some thyme", "to taste", "x", "(", "- -"} {
-		cur := cursorOver(lex.Scan(text), measure.US)
+		cur := cursorOver(inside(t).lines(), lex.Scan(text), measure.US)
 		require.Nil(t, cur.quantity().amount, text)
 	}
 }

@@ -2,11 +2,8 @@ package recipe
 
 import (
 	"fmt"
-	"regexp"
-	"strconv"
 	"strings"
 
-	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
@@ -14,7 +11,7 @@ import (
 // left as they stand in the source that comes back, cut to the most that is
 // read. It never fails: what is not understood becomes a notice.
 func (r *Reader) Parts(src Source, sys measure.System) (Source, Dish) {
-	d := Dish{Measures: sys, Name: src.Name, Serves: serves(src.Yield), Components: []Component{}, Notices: []Notice{}}
+	d := Dish{Measures: sys, Name: src.Name, Serves: r.yields.serves(src.Yield), Components: []Component{}, Notices: []Notice{}}
 	src, cut := bounded(src)
 	if cut {
 		d.Note("text", TooLong, fmt.Sprintf("The text is longer than any recipe: only the first %d ingredient lines and %d steps were read.", mostLines, mostSteps))
@@ -56,32 +53,6 @@ func bounded(src Source) (Source, bool) {
 		}
 	}
 	return out, cut
-}
-
-var servesStartAnywhere = regexp.MustCompile(`(?i)\b(?:serves|servings?|yields?|makes|feeds)\b.*\d`)
-
-var yieldNumbers = regexp.MustCompile(`(?i)(\d+(?:\.\d+)?|\btwo\b|\bthree\b|\bfour\b|\bfive\b|\bsix\b|\beight\b|\bten\b|\btwelve\b)(?:\s*(?:-|–|to|or)\s*(\d+))?`)
-
-func serves(text string) *measure.Span {
-	if at := servesStartAnywhere.FindStringIndex(text); at != nil {
-		text = text[at[0]:] // "Cook: 90 min | Serves: 6"
-	}
-	m := yieldNumbers.FindStringSubmatch(text)
-	if m == nil {
-		return nil
-	}
-	low, err := strconv.ParseFloat(m[1], 64)
-	if err != nil {
-		low = lex.NumberWords[strings.ToLower(m[1])]
-	}
-	if low <= 0 || low > 500 {
-		return nil
-	}
-	high := low
-	if h, err := strconv.ParseFloat(m[2], 64); err == nil && h > low {
-		high = h
-	}
-	return &measure.Span{Low: low, High: high}
 }
 
 // Note adds a notice.

@@ -55,7 +55,7 @@ func TestARecipesOwnMeasuresAreToldFromTheKitchens(t *testing.T) {
 	for said, system := range map[string]measure.System{
 		"1 imperial pint of milk": measure.Imperial, "US cups": measure.US, "a cup is 250 ml": measure.Metric, "20 ml tablespoon": measure.Australian,
 	} {
-		require.Equal(t, system, recipe.Habit(said).System, said)
+		require.Equal(t, system, reader(t).Habit(said).System, said)
 	}
 }
 

@@ -17,7 +17,7 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if at := dashAfter.FindStringIndex(text); at != nil && (!ok || at[1] < len(label)) {
 		label, rest, ok = strings.TrimRight(text[:at[1]], " -–—"), text[at[1]:], l.quantityFirst(text[at[1]:]) // "TARE - 60 ml soy sauce, 1 tbsp mirin"
 	}
-	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !forPeople.MatchString(label) || l.quantityFirst(label) || isOneOf(label, l.heads.Method) {
+	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !l.reader.yields.people.MatchString(label) || l.quantityFirst(label) || isOneOf(label, l.heads.Method) {
 		label, rest, ok = "", "", false
 		for _, head := range l.heads.Ingredients {
 			if tail, found := strings.CutPrefix(strings.ToLower(text), head+" "); found {
@@ -44,7 +44,7 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 // partOfOne tells whether a label and one item are a part of the dish with a single line:
 // "Rice: 200 g jasmine rice", but not "Prep: 20 minutes" or "Makes: 12".
 func (l *layout) partOfOne(label, item string) bool {
-	return label != "" && !servesStart.MatchString(label) && !l.serves(block{text: label}) && l.quantityFirst(item) && l.line(item).Food != nil
+	return label != "" && !l.reader.yields.start.MatchString(label) && !l.serves(block{text: label}) && l.quantityFirst(item) && l.line(item).Food != nil
 }
 
 // dashAfter is the dash behind a name that a list follows.
@@ -61,7 +61,7 @@ func (l *layout) announced(text string) (label, rest string, ok bool) {
 			continue
 		}
 		if rest = text[at+len(head)+1:]; l.quantityFirst(rest) {
-			if before := strings.Trim(text[:at], " ,"); forPeople.MatchString(before) {
+			if before := strings.Trim(text[:at], " ,"); l.reader.yields.people.MatchString(before) {
 				label = before
 			}
 			return label, rest, true

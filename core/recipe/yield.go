@@ -1,21 +1,44 @@
 package recipe
 
 import (
+	"fmt"
 	"regexp"
+	"strconv"
 	"strings"
 
-	"yembra/core/lex"
+	"yembra/core/language"
+	"yembra/core/measure"
 )
 
-var (
-	servesLine  = regexp.MustCompile(`(?i)\b(?:serves|servings?|serving size|yields?|makes|feeds|portions?|^for)\b[^\d]{0,14}(\d+|two|three|four|five|six|eight|ten|twelve)`)
-	forPeople   = regexp.MustCompile(`(?i)^for (?:\d+|two|three|four|five|six|eight|ten|twelve)\b`)
-	servesStart = regexp.MustCompile(`(?i)^(?:serves|servings?|yields?|makes|feeds)\b`)
-	servesAfter = regexp.MustCompile(`(?i)^\W*(\d+)\s*(?:-|–|to)?\s*(\d+)?\s*(?:servings?|portions?|people|persons?)\b`)
-)
+// yields are patterns of how recipes say for how many they are, put together from the words
+// of a language.
+type yields struct {
+	line, people, start, anywhere, after, numbers, title *regexp.Regexp
+	words                                                *language.Lines
+}
+
+func yieldsIn(words *language.Lines) yields {
+	number := `\d+|` + language.Alternation(words.Figures.WholeNumbers())
+	opens, for_ := language.Alternation(words.OpensYield), language.Alternation(words.ForPeople)
+	eaters, upto := language.Alternation(words.Eaters), language.Alternation(words.Figures.Upto)
+	pattern := func(format string, args ...any) *regexp.Regexp {
+		return regexp.MustCompile("(?i)" + fmt.Sprintf(format, args...))
+	}
+	return yields{
+		line:     pattern(`\b(?:%s|^(?:%s))\b[^\d]{0,14}?\b(%s)\b`, language.Alternation(words.Yields), for_, number),
+		people:   pattern(`^(?:%s) (?:%s)\b`, for_, number),
+		start:    pattern(`^(?:%s)\b`, opens),
+		anywhere: pattern(`\b(?:%s)\b.*\d`, opens),
+		after:    pattern(`^\W*(\d+)\s*(?:-|–|%s)?\s*(\d+)?\s*(?:%s)\b`, upto, eaters),
+		numbers:  pattern(`\b(\d+(?:\.\d+)?|%s)(?:\s*(?:-|–|%s)\s*(\d+))?`, language.Alternation(words.Figures.WholeNumbers()), upto),
+		title:    pattern(`[\s,–—-]+(?:(?:%s|%s) (%s)(?: (?:%s))?|(%s) (?:%s))\s*$`, for_, language.Alternation(words.EndsYield), number, eaters, number, eaters),
+		words:    words,
+	}
+}
 
 // serves takes a line that says for how many the dish is.
 func (l *layout) serves(b block) bool {
+	y := &l.reader.yields
 	if row := strings.Split(b.text, "|"); len(row) > 1 && l.mode == before {
 		// "Time: 3 hours | For six"
 		for _, cell := range row {
@@ -25,18 +48,28 @@ func (l *layout) serves(b block) bool {
 		}
 		return false
 	}
-	if len(b.text) > 60 || b.bullet && !servesStart.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
+	if len(b.text) > 60 || b.bullet && !y.start.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
 		return false
 	}
-	if servesAfter.MatchString(b.text) || servesLine.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !strings.HasPrefix(strings.ToLower(b.text), "for the ") {
-		lower := strings.ToLower(b.text)
-		if strings.HasPrefix(lower, "for ") && !strings.HasSuffix(strings.TrimRight(lower, ":. "), "people") && !servesOnly(lower) {
-			return false
+	if !y.after.MatchString(b.text) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
+		return false
+	}
+	if first, rest, _ := strings.Cut(strings.ToLower(b.text), " "); y.words.ForPeople[first] && !y.onlyFor(rest) {
+		return false
+	}
+	if l.source.Yield == "" {
+		l.source.Yield = b.text
+	}
+	return true
+}
+
+// opensPart tells whether a text opens as the name of a part does: "For the sauce".
+func (l *layout) opensPart(text string) bool {
+	lower := strings.ToLower(text)
+	for _, head := range l.reader.lines().PartHeads {
+		if strings.HasPrefix(lower, head+" ") {
+			return true
 		}
-		if l.source.Yield == "" {
-			l.source.Yield = b.text
-		}
-		return true
 	}
 	return false
 }
@@ -44,21 +77,51 @@ func (l *layout) serves(b block) bool {
 // onlyYield tells whether a block below the method gives no more than for how many the
 // dish is: "Makes 6".
 func (l *layout) onlyYield(b block) bool {
-	return servesStart.MatchString(b.text) && len(strings.Fields(b.text)) <= mostYield && l.source.Yield == "" && l.steps > 0
+	return l.reader.yields.start.MatchString(b.text) && len(strings.Fields(b.text)) <= mostYield && l.source.Yield == "" && l.steps > 0
 }
 
 // mostYield is of how many words such a block is at most: "Serves 4 to 6".
 const mostYield = 4
 
-// servesOnly tells whether "for 4" is all there is.
-func servesOnly(lower string) bool {
-	rest := strings.Trim(strings.TrimPrefix(lower, "for "), " .:0123456789-–")
-	return rest == "" || rest == "persons" || rest == "to" || lex.NumberWords[rest] > 0
+// onlyFor tells whether what stands behind "for" is for how many and nothing else: "4",
+// "six people".
+func (y *yields) onlyFor(rest string) bool {
+	fields := strings.FieldsFunc(rest, func(r rune) bool { return strings.ContainsRune(" .:-–0123456789", r) })
+	for i, w := range fields {
+		if f := y.words.Figures; f.Numbers[w] == 0 && !f.Upto[w] && !y.words.EatersOnly[w] && !(y.words.Eaters[w] && i == len(fields)-1) {
+			return false
+		}
+	}
+	return true
 }
 
-// titleYield is for how many a dish is at the end of its name: "Stroganoff for
-// 4", "Carbonara — 4 portions".
-var titleYield = regexp.MustCompile(`(?i)[\s,–—-]+(?:(?:for|serves|feeds) (\d+|two|three|four|five|six|eight|ten|twelve)(?: people| persons)?|(\d+|two|four|six|eight) (?:portions?|servings?|people|persons))\s*$`)
+// titleOf is a name without its yield: "Stroganoff for 4", "Carbonara — 4 portions".
+func (l *layout) titleOf(text string) string {
+	return l.reader.yields.title.ReplaceAllString(text, "")
+}
 
-// titleOf is a name without its yield.
-func (l *layout) titleOf(text string) string { return titleYield.ReplaceAllString(text, "") }
+// serves is for how many a dish is by what it says of that.
+func (y *yields) serves(text string) *measure.Span {
+	if at := y.anywhere.FindStringIndex(text); at != nil {
+		text = text[at[0]:] // "Cook: 90 min | Serves: 6"
+	}
+	m := y.numbers.FindStringSubmatch(text)
+	if m == nil {
+		return nil
+	}
+	low, err := strconv.ParseFloat(m[1], 64)
+	if err != nil {
+		low = y.words.Figures.Numbers[strings.ToLower(m[1])]
+	}
+	if low <= 0 || low > mostServed {
+		return nil
+	}
+	high := low
+	if h, err := strconv.ParseFloat(m[2], 64); err == nil && h > low {
+		high = h
+	}
+	return &measure.Span{Low: low, High: high}
+}
+
+// mostServed is for how many a recipe can be at most.
+const mostServed = 500

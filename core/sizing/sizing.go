@@ -12,6 +12,7 @@ import (
 	"unicode"
 
 	"yembra/core/flow"
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -64,11 +65,11 @@ func Scale(l *larder.Larder, d recipe.Dish, factor float64) (Dish, error) {
 		part := recipe.Component{Name: c.Name, Lines: make([]recipe.Line, len(c.Lines)), Steps: make([]recipe.Step, len(c.Steps))}
 		for j, line := range c.Lines {
 			food := l.Food(line.FoodID())
-			part.Lines[j] = packed(food, Line(food, line, growth(food, factor)), factor)
+			part.Lines[j] = packed(l, Line(l, line, growth(food, factor)), factor)
 		}
 		for j, s := range c.Steps {
 			if factor != 1 {
-				s.Text = flow.Sized(s.Text, func(a measure.Amount) string {
+				s.Text = flow.Sized(l.Language(), s.Text, func(a measure.Amount) string {
 					return Show(measure.Amount{Low: a.Low * factor, High: a.High * factor, Unit: a.Unit})
 				})
 			}
@@ -93,7 +94,8 @@ func growth(f *larder.Food, factor float64) float64 {
 }
 
 // Line writes a line with its amounts multiplied, the words around them kept.
-func Line(f *larder.Food, line recipe.Line, k float64) recipe.Line {
+func Line(l *larder.Larder, line recipe.Line, k float64) recipe.Line {
+	f := l.Food(line.FoodID())
 	if line.Amount == nil || k == 1 || line.Amount.High == 0 {
 		return line
 	}
@@ -110,7 +112,7 @@ func Line(f *larder.Food, line recipe.Line, k float64) recipe.Line {
 	if grams := measure.GramsOf(amount.Unit); f != nil && (amount.Unit == measure.Gram || amount.Unit == measure.Kilogram) && f.Matter.Density > 0 {
 		text = measure.ShowMatter(measure.Span{Low: amount.Low * grams, High: amount.High * grams}, f.Matter.Density, larder.Measured(f) && line.Form != "ground", measure.Loose)
 	}
-	if said := saidUnit(line); said != "" {
+	if said := saidUnit(l.Language(), line); said != "" {
 		text = measure.Amount{Low: amount.Low, High: amount.High, Unit: measure.Piece}.String() + " " + said
 		if amount.High > 1 {
 			text = strings.TrimSuffix(text, said) + many(said)
@@ -121,7 +123,7 @@ func Line(f *larder.Food, line recipe.Line, k float64) recipe.Line {
 	} else if line.Grams != nil && byMeasure(amount.Unit) {
 		text += " (" + measure.ShowGrams(*line.Grams, measure.Loose) + ")"
 	}
-	rest := words(line)
+	rest := words(l.Language(), line)
 	if line.Amount.Unit == measure.Piece {
 		rest = numbered(rest, line.Name, line.Amount.High, amount.High)
 	}
@@ -138,12 +140,12 @@ func Line(f *larder.Food, line recipe.Line, k float64) recipe.Line {
 
 // saidUnit is the container that a line names ("bottle", "jar"), which the unit
 // calls a can; empty where the line says so itself.
-func saidUnit(line recipe.Line) string {
+func saidUnit(lang *language.Language, line recipe.Line) string {
 	if line.Amount.Unit != measure.Can {
 		return ""
 	}
 	for _, w := range strings.FieldsFunc(strings.ToLower(line.Text), func(r rune) bool { return !unicode.IsLetter(r) }) {
-		if u, ok := measure.ParseUnit(w); ok && u == measure.Can {
+		if u, ok := lang.Lines.Unit(w); ok && u == measure.Can {
 			return one(w)
 		}
 	}
@@ -156,7 +158,8 @@ const nearPack = 0.1
 
 // packed rounds a scaled mass to whole packs where it lies near one: "2 tins
 // (480 g)". What is dosed finely comes in no packs here.
-func packed(f *larder.Food, line recipe.Line, factor float64) recipe.Line {
+func packed(l *larder.Larder, line recipe.Line, factor float64) recipe.Line {
+	f := l.Food(line.FoodID())
 	if f == nil || factor == 1 || len(f.Packs) == 0 || line.Grams == nil || line.Amount == nil || line.Amount.Unit != measure.Gram && line.Amount.Unit != measure.Kilogram || f.Aisle == "spices" || f.Aisle == "baking" {
 		return line
 	}
@@ -169,7 +172,7 @@ func packed(f *larder.Food, line recipe.Line, factor float64) recipe.Line {
 	if count < 1 || math.Abs(line.Mass()/(count*size)-1) > nearPack {
 		return line
 	}
-	rest := words(line)
+	rest := words(l.Language(), line)
 	g := measure.Exactly(count * size)
 	line.Grams, line.Amount = &g, &measure.Amount{Low: g.Low, High: g.High, Unit: measure.Gram}
 	name := pack.Name
@@ -188,11 +191,11 @@ var (
 
 // words are what a line says besides its amount: as written where the amount
 // stands in front, else put together anew.
-func words(line recipe.Line) string {
+func words(lang *language.Language, line recipe.Line) string {
 	rest := ahead.ReplaceAllString(line.Text, "")
 	unit := line.Amount.Unit == measure.Piece || line.Amount.Unit == ""
 	if first, after, ok := strings.Cut(strings.ReplaceAll(rest, measure.ThinSpace, " "), " "); ok && rest != line.Text {
-		if u, is := measure.ParseUnit(strings.TrimSuffix(first, ".")); is && u == line.Amount.Unit {
+		if u, is := lang.Lines.Unit(strings.TrimSuffix(first, ".")); is && u == line.Amount.Unit {
 			rest, unit = strings.TrimPrefix(after, "of "), true
 		}
 	}

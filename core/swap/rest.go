@@ -61,7 +61,7 @@ const asSaid = 0.1
 // resize gives a line another amount, in its own words where they can say it.
 func (x *bench) resize(l *recipe.Line, factor float64) {
 	food := x.larder.Food(l.FoodID())
-	sized := sizing.Line(food, *l, factor)
+	sized := sizing.Line(x.larder, *l, factor)
 	if l.Amount != nil && l.Amount.High > 0 && math.Abs(sized.Amount.High/(l.Amount.High*factor)-1) <= asSaid || sized.Amount != nil && l.Amount != nil && sized.Amount.Unit != l.Amount.Unit {
 		*l = sized
 		return

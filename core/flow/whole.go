@@ -15,7 +15,7 @@ func (b *bindings) pronoun(n noun) []referent {
 				open = append(open, referent{made: b.things[i]})
 			}
 		}
-		if len(n.words) == 0 || n.words[0] == "both" {
+		if len(n.words) == 0 || b.r.lang.Pair[n.words[0]] {
 			slices.Reverse(open)
 			return open
 		}

@@ -18,7 +18,7 @@ func (l *layout) finish() Source {
 			if m := l.reader.yields.title.FindStringSubmatch(l.source.Name); m != nil && l.titleOf(l.source.Name) != "" {
 				l.source.Name = l.titleOf(l.source.Name)
 				if l.source.Yield == "" {
-					l.source.Yield = "serves " + m[1] + m[2]
+					l.source.Yield = m[1] + m[2]
 				}
 			}
 		}

@@ -86,7 +86,7 @@ func (l *layout) commaItems(row string) []string {
 	if strings.Contains(row, ";") {
 		var items []string
 		for part := range strings.SplitSeq(row, ";") {
-			if part = strings.TrimSpace(strings.TrimPrefix(strings.TrimSpace(part), "and ")); part == "" {
+			if part = l.behindAnd(part); part == "" {
 				continue
 			}
 			if name, inner := l.forPart(part); inner != nil {
@@ -104,7 +104,7 @@ func (l *layout) commaItems(row string) []string {
 	var items []string
 	for part := range strings.SplitSeq(row, ",") {
 		part = strings.TrimSpace(part)
-		bare := strings.TrimSpace(strings.TrimPrefix(part, "and "))
+		bare := l.behindAnd(part)
 		switch {
 		case bare == "":
 		case l.quantityFirst(bare):
@@ -118,11 +118,38 @@ func (l *layout) commaItems(row string) []string {
 		}
 	}
 	if n := len(items); n > 0 {
-		if left, right, ok := strings.Cut(items[n-1], " and "); ok && l.known(left) && l.known(right) && (l.quantityFirst(left) || !l.quantityFirst(right)) {
+		if left, right, ok := l.cutAtAnd(items[n-1]); ok && l.known(left) && l.known(right) && (l.quantityFirst(left) || !l.quantityFirst(right)) {
 			items = append(items[:n-1], left, right)
 		}
 	}
 	return items
+}
+
+// behindAnd is an item without the word that ties it to the one before.
+func (l *layout) behindAnd(item string) string {
+	item = strings.TrimSpace(item)
+	if first, rest, ok := strings.Cut(item, " "); ok && l.reader.lines().And[first] {
+		return strings.TrimSpace(rest)
+	}
+	return item
+}
+
+// cutAtAnd parts an item at the word that ties two.
+func (l *layout) cutAtAnd(item string) (left, right string, ok bool) {
+	for w := range l.reader.lines().And {
+		if left, right, ok = strings.Cut(item, " "+w+" "); ok {
+			return left, right, true
+		}
+	}
+	return item, "", false
+}
+
+// ands counts the words in a text that tie two things.
+func (l *layout) ands(text string) (n int) {
+	for w := range l.reader.lines().And {
+		n += strings.Count(text, " "+w+" ")
+	}
+	return n
 }
 
 // partMark stands before the name of a part among the items of a row.
@@ -236,7 +263,7 @@ func (l *layout) isRow(items []string) bool {
 // semicolons, bars or, each with its amount, commas; nil when the text is no such
 // list.
 func (l *layout) inARow(text string) []string {
-	if breaks := strings.Count(text, ",") + strings.Count(text, ";") + strings.Count(text, " and "); len(text) <= longestRow && breaks+1 >= leastAmounts && l.quantityFirst(text) {
+	if breaks := strings.Count(text, ",") + strings.Count(text, ";") + l.ands(text); len(text) <= longestRow && breaks+1 >= leastAmounts && l.quantityFirst(text) {
 		row, more := text, ""
 		if at := nextSentence.FindStringIndex(text); at != nil {
 			end := at[0] + strings.IndexAny(text[at[0]:], ".!") + 1

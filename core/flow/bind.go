@@ -16,6 +16,7 @@ type roles struct {
 	fresh    bool     // something goes in that was not worked on before
 	names    []string // what the text says it is for
 	bare     bool     // a vessel stands among the objects
+	several  bool     // the first thing it is done to is named as more than one
 	placed   bool     // a place of what is there is said: "in the middle"
 }
 
@@ -237,6 +238,7 @@ func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }
 
 // objects binds what the verb is done to.
 func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
+	r.several = len(c.objects) > 0 && c.objects[0].plural
 	for k, n := range c.objects {
 		if k == 0 || b.apartInText(c.objects[k-1].upto, n.from) {
 			b.opensPhrase("to", n.from)

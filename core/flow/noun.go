@@ -137,6 +137,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		case t.lang.Shares[w] > 0 && n.all && at > n.from && t.lang.Pronouns[t.low(at-1)]: // "each half"
 			n.pronoun, n.all = true, false
 			return at + 1
+		case t.lang.Shares[w] > 0 && n.rest && t.lang.Shares[w] < 1: // "the other half"
 		case t.lang.Shares[w] > 0 && !t.lang.Vessels[t.low(at+1)]:
 			v := t.lang.Shares[w]
 			if num := t.lang.Lines.Figures.Numbers[t.low(at-1)]; at > n.from && num > 1 && v < 1 {

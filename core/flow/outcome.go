@@ -125,8 +125,9 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	if len(r.portions)+len(r.inputs) == 0 {
 		return // skin, paper, the liquid: what was worked on stays in hand
 	}
+	made.several = r.several
 	if a.Technique != reserveTechnique || slices.Contains(r.inputs, b.focus) {
-		b.focus = made
+		b.stays, b.focus = b.focus, made
 	}
 	if from != nil && !b.open(from) {
 		b.base = nil

@@ -31,6 +31,8 @@ type thing struct {
 	ofShare bool
 	// taken tells that it was taken out of what cooks on.
 	taken bool
+	// several tells that the text named it as more than one.
+	several bool
 	// technique is what it was made by.
 	technique string
 	// spent tells that it has gone on as a whole.
@@ -87,6 +89,8 @@ type bindings struct {
 	// onlyVessel is the vessel that the last action was done to, when it was
 	// done to nothing else.
 	onlyVessel string
+	// stays is what was in hand before something was taken off it.
+	stays *thing
 	// meantTo tells that the text left it open what the last action was done to.
 	meantTo bool
 	// working is the action being bound once it has its objects.

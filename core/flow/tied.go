@@ -44,6 +44,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	}
 	switch role {
 	case "to":
+		r.several = r.several || len(r.action.To) == 0 && n.plural
 		b.refs(l.nouns, r, &r.action.To)
 	case "with":
 		b.accompanied(l, t, r, vessel)

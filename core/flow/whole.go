@@ -37,6 +37,9 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 		return nil
 	}
+	if b.focus.several && b.stays != nil && b.open(b.stays) && len(n.words) == 1 && b.r.lang.Single[n.words[0]] {
+		return []referent{{made: b.stays}} // "wipe off the onions and grill it"
+	}
 	if (b.tech.Medium == "fat" || b.tech.Joins == "yes" && (n.little || n.amount[1] > 0)) && b.holdsFat(b.focus) { // "heat the butter and brown them"
 		if t := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.holdsFat(x) && b.open(x) }); t != nil {
 			return []referent{{made: t}}

@@ -63,10 +63,15 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.verbMatter(c, t, r)
 	b.verbVessel(c, t, a)
 	b.working = a
+	b.hand = b.comp
+	if len(r.inputs) == 1 && len(r.portions) == 0 {
+		b.hand = b.partOfThing(r.inputs[0]) // "boil it with the spices", of the part that it is
+	}
 	for _, l := range c.links {
 		b.opensPhrase(l.role, l.from)
 		b.tied(c, t, l, r)
 	}
+	b.hand = b.comp
 	b.phrase = nil
 	a.To = append(a.To, b.several...) // "lift out the fish", of two kinds
 	b.several = nil
@@ -93,6 +98,21 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	return a, question
 }
 
+// partOfThing is the component that lists all that a thing holds, else the one at hand.
+func (b *bindings) partOfThing(t *thing) int {
+	comp := -1
+	for p := range t.holds {
+		if c := b.lines[p.line].comp; comp >= 0 && comp != c {
+			return b.comp
+		}
+		comp = b.lines[p.line].comp
+	}
+	if comp < 0 {
+		return b.comp
+	}
+	return comp
+}
+
 // refs resolves nouns and takes their shares; the role keeps the outcome.
 func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 	for _, n := range nouns {
@@ -103,6 +123,8 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 		for _, x := range found {
 			b.mention(n, x)
 			switch {
+			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && !n.pronoun && b.r.lang.Shapes[n.head()] && b.otherBase(r) != nil:
+				b.refMade(b.otherBase(r), 1, r, into) // "lay one along each strip"
 			case x.made != nil:
 				if b.r.lang.ProductHolds[n.head()] != nil && n.owner == nil && n.share == 0 && n.amount[1] == 0 && into == &r.action.To {
 					r.names = append(r.names, n.head()) // "chill the broth"

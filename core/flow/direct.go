@@ -164,7 +164,7 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		return 0 // a knob of butter is no peanut butter
 	}
 	score := 0.0
-	if m, ok := b.r.larder.Index().At(words, 0, true); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
+	if m, ok := b.r.larder.Index().At(words, 0, n.plural || n.one); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
 		score = 5
 	}
 	for _, name := range append([][]string{l.name}, l.also...) {

@@ -24,7 +24,7 @@ func (b *bindings) group(n noun) []referent {
 	if kinds == nil {
 		return nil
 	}
-	var fresh, used, elsewhere, spoken []referent
+	var fresh, used, elsewhere, spoken, hand []referent
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
@@ -42,6 +42,8 @@ func (b *bindings) group(n noun) []referent {
 			own = own || b.lines[i].comp == b.comp
 		case b.lines[i].comp == b.comp:
 			fresh = append(fresh, r)
+		case b.lines[i].comp == b.hand:
+			hand, elsewhere = append(hand, r), append(elsewhere, r)
 		default:
 			elsewhere = append(elsewhere, r)
 		}
@@ -51,6 +53,8 @@ func (b *bindings) group(n noun) []referent {
 		return spoken // "Chop the onion, grate the carrots. ... Veg in"
 	case len(fresh) > 0:
 		return fresh
+	case len(hand) > 0:
+		return hand
 	case len(used) == 0:
 		return elsewhere // one method behind the lists of all parts
 	case own:

@@ -46,7 +46,7 @@ func (r *Reader) Dish(d *recipe.Dish) {
 		}
 	}
 	for k, at := range d.Method() {
-		b.comp, b.stepNo = at.Component, k
+		b.comp, b.hand, b.stepNo = at.Component, at.Component, k
 		step := &d.Components[at.Component].Steps[at.Step]
 		id := step.ID
 		if id == "" {

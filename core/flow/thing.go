@@ -89,6 +89,8 @@ type bindings struct {
 	// onlyVessel is the vessel that the last action was done to, when it was
 	// done to nothing else.
 	onlyVessel string
+	// hand is the component of what the action at hand works on.
+	hand int
 	// stays is what was in hand before something was taken off it.
 	stays *thing
 	// meantTo tells that the text left it open what the last action was done to.

@@ -159,6 +159,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if len(words) > 0 {
 		last = words[len(words)-1]
 	}
+	if t, ok := w.listedAs(last, at); ok {
+		return []named{t}, true // "keep the ghee"
+	}
 	s := w.fleshBefore(at)
 	if lang.Fats[last] && s != nil && n.Technique.Heat != "" && n.Technique.Family != "wet heat" && p.Role != "to" {
 		return w.otherFat(n, at, kept)
@@ -187,6 +190,17 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{{text: text}}, true
 	}
 	return nil, true
+}
+
+// listedAs names what stands for a line that goes by a word, once it is there.
+func (w *writer) listedAs(word string, at int) (named, bool) {
+	for _, s := range w.inOrder() {
+		own := larder.Words(s.was.Name)
+		if len(own) > 0 && own[len(own)-1] == word && !s.gone && w.there(s.node, at) && len(w.animalWords(larder.Capital(w.c.words().The+" "+word)+".")) > 0 {
+			return w.c.stand(s, 1, false), true
+		}
+	}
+	return named{}, false
 }
 
 // stockKind and fatKind are the kinds of what stands for the liquid that an animal was

@@ -298,6 +298,22 @@ func (p *Profile) Apart(original *Profile, trait string, part int) float64 {
 	return 0
 }
 
+// Leads tells whether a trait shows for itself: of colours only the strongest of its part
+// does.
+func (p *Profile) Leads(trait string, part int) bool {
+	own, most := -1.0, 0.0
+	for i := range Traits {
+		if t := &Traits[i]; t.Family == Look && i >= wholeTraits {
+			v := p.Parts[part].Traits[i-wholeTraits]
+			most = max(most, v)
+			if t.Name == trait {
+				own = v
+			}
+		}
+	}
+	return own < 0 || own >= most
+}
+
 // Apart is how many steps a profile is from the original in a trait as this kitchen
 // tastes it.
 func (w Wishes) Apart(original, p *Profile, trait string, part int) float64 {

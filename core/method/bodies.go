@@ -86,6 +86,22 @@ func (p *plan) merged(line, i int) bool {
 	return first >= 0 && i > first && p.partOf(line, i)
 }
 
+// ofMerged tells whether an action is done to nothing but what was made of a part of eggs
+// that is in already: "whip the whites and fold them in".
+func (p *plan) ofMerged(i int) bool {
+	to := p.graph.Nodes[i].Action.To
+	for _, r := range to {
+		k := -1
+		if r.Made != nil {
+			k = p.nodeOf(*r.Made)
+		}
+		if k < 0 || !p.deeds[k].drop || slices.ContainsFunc(p.subjects(k), func(line int) bool { return !p.merged(line, k) || p.stand[line].enters >= k || p.deeds[p.stand[line].enters].drop }) {
+			return false
+		}
+	}
+	return len(to) > 0
+}
+
 // partOf tells whether an action names the yolk or the white of a line.
 func (p *plan) partOf(line, i int) bool {
 	a := p.graph.Nodes[i].Action

@@ -50,7 +50,7 @@ func (p *plan) decide(i int) {
 		}
 	}
 	switch {
-	case p.onBodies(i), p.strewnOnNothing(i):
+	case p.onBodies(i), p.strewnOnNothing(i), p.ofMerged(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)

@@ -86,6 +86,11 @@ func (w *writer) leavesPot(n *node) {
 // takesPot says where an action is done whose pot stood with work that goes.
 func (w *writer) takesPot(n *node) []edit {
 	a := n.Action
+	if w.pot != "" && a.Words.Vessel[1] > 0 && a.Words.Vessel[0] >= a.From && a.Words.Vessel[1] <= a.Upto && w.pointsBack(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
+		said := w.pot
+		w.pot = ""
+		return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}} // "in the same pan", of work that goes
+	}
 	if a.Vessel != "" {
 		w.pot = ""
 	}
@@ -101,6 +106,11 @@ func (w *writer) takesPot(n *node) []edit {
 	said := w.pot
 	w.pot = ""
 	return []edit{{at, at, " " + said}}
+}
+
+// pointsBack tells whether words speak of a vessel as the one that was named before.
+func (w *writer) pointsBack(words string) bool {
+	return slices.ContainsFunc(strings.Fields(strings.ToLower(words)), func(word string) bool { return w.l.Language().Again[word] })
 }
 
 // brackets are what stands in brackets within the words of an action and is written

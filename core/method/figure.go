@@ -107,6 +107,9 @@ func (w *writer) behindThings(a *recipe.Action) int {
 			at = max(at, p.Upto)
 		}
 	}
+	if at == 0 && a.Words.Verb[1] > a.From {
+		at = a.Words.Verb[1] // "simmer for 20 minutes without stirring"
+	}
 	if at == 0 || !slices.ContainsFunc(a.Words.Manners, func(m [2]int) bool { return m[0] >= at && m[1] <= a.Upto }) {
 		return 0
 	}

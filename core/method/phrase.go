@@ -50,7 +50,11 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 // list.
 func (w *writer) pointed(first recipe.Noun, text string) string {
 	the := w.c.words().The
-	if article := strings.Fields(w.slice(first.From, first.Name)); len(article) > 0 && strings.EqualFold(article[0], the) && !strings.HasPrefix(strings.ToLower(text), the+" ") {
+	own := strings.Fields(strings.ToLower(text))
+	if len(own) > 1 && w.l.Language().Possessives[own[0]] {
+		return the + text[len(own[0]):] // "the chicken and its marinade"
+	}
+	if article := strings.Fields(w.slice(first.From, first.Name)); len(own) > 0 && !w.l.Language().Pointing[own[0]] && len(article) > 0 && strings.EqualFold(article[0], the) && !strings.HasPrefix(strings.ToLower(text), the+" ") {
 		return the + " " + text
 	}
 	return text

@@ -29,7 +29,21 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if rest := w.withoutAnimal(name, lines); rest != "" {
 		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the sauce"
 	}
+	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {
+		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
+	}
 	return w.listedOrAll(lines, at), true
+}
+
+// several tells whether more than one of the lines of a thing that was made is there.
+func (w *writer) several(lines []int, at int) bool {
+	n := 0
+	for _, line := range lines {
+		if w.there(line, at) {
+			n++
+		}
+	}
+	return n > 1
 }
 
 // otherLiquor is what stands for the liquid of a cooking that is not done any more, as

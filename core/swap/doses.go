@@ -86,6 +86,9 @@ func (x *bench) wanted(others []*option) [][]string {
 			if len(others) >= usualBoosters && !x.wishes.Pins[trait] {
 				continue
 			}
+			if !x.wishes.Pins[trait] && !x.before.Leads(trait, doses[0].part) {
+				continue // nobody looks for the yellow in a brown stew
+			}
 			if x.profile.Short(&x.before, x.wishes, trait, doses[0].part) {
 				out[i] = append(out[i], trait)
 			}

@@ -41,6 +41,7 @@ func (l *Larder) Check() []string {
 	c.verbs()
 	c.watched()
 	c.countries()
+	c.kitchens()
 	c.traditional()
 	return c.problems
 }

@@ -32,6 +32,10 @@ type bench struct {
 	aim     Aim
 	// families are the signatures that the original has.
 	families map[string]bool
+	// kitchen is the family of kitchens that the original is of, empty where that is not
+	// clear; held are its foods.
+	kitchen string
+	held    map[string]bool
 	// keptFoods are the foods of the lines that stay.
 	keptFoods map[*larder.Food]bool
 
@@ -103,12 +107,13 @@ func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
 		}
 	}
 	x.scratch = make([]character.Sums, len(x.shapes))
-	x.families = map[string]bool{}
+	x.families, x.held = map[string]bool{}, map[string]bool{}
 	for _, p := range x.original.Parts {
 		for _, it := range p.Items {
-			x.families[x.larder.Signature(it.Food).Family] = true
+			x.families[x.larder.Signature(it.Food).Family], x.held[it.Food.ID] = true, true
 		}
 	}
+	x.kitchen = x.larder.KitchenOf(x.held)
 	return x
 }
 

@@ -79,6 +79,9 @@ func (x *bench) bring(o *option, it character.Item) {
 	if s := x.larder.Signature(it.Food); s.Family != "" && !x.families[s.Family] && (s.Belongs == "" || x.before.Value(s.Belongs) < belongsFrom) {
 		o.soft += strangerPenalty * math.Sqrt(min(strangerMost, bought/servings/strangerGrams))
 	}
+	if !x.held[it.Food.ID] && !x.larder.AtHome(it.Food, x.kitchen) {
+		o.soft += foreignPenalty
+	}
 	v, g := plantVolume(it.Food, it.Grams)
 	o.vegetables += v
 	o.grains += g

@@ -36,6 +36,7 @@ const (
 	ratioPenalty     = 2.0
 	strangerPenalty  = 3.0 // a taste that the original does not know, such as coconut
 	strangerGrams    = 4.0 // a serving of which counts once
+	foreignPenalty   = 6.0 // a food whose taste belongs to other kitchens than the dish's
 	belongsFrom      = 3.5 // rating of a trait that makes its families no strangers
 	strangerMost     = 4.0 // times that, beyond which more tastes no stranger
 )

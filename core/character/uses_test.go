@@ -28,7 +28,7 @@ func TestEveryRuleOfUseReadsItsExample(t *testing.T) {
 // cake makes no short dough, and eggs beaten into a sauce set it.
 func TestUsesFollowTheWholeWay(t *testing.T) {
 	for _, c := range []struct{ text, use string }{
-		{"115 g butter\n3 bananas\n190 g plain flour\n1 tsp baking soda\n\nMethod\n1. Melt the butter. Pour into a bowl and cool.\n2. Mash in the bananas, fold in the flour and soda and bake for 55 minutes.", "enrich"},
+		{"115 g butter\n3 bananas\n190 g plain flour\n1 tsp baking soda\n\nMethod\n1. Melt the butter. Pour into a bowl and cool.\n2. Mash in the bananas, fold in the flour and soda and bake for 55 minutes.", "melted"},
 		{"2 eggs\n60 g butter\n60 g plain flour\n700 ml milk\n400 g macaroni\n\nMethod\n1. Melt the butter, stir in the flour, whisk in the milk and simmer. Off the heat beat in the eggs.\n2. Pour over the macaroni and bake for 45 minutes.", "set"},
 		{"6 eggs\n600 g potatoes\n200 ml olive oil\n\nMethod\n1. Fry the potatoes in the oil and drain them. Beat the eggs and tip in the potatoes.\n2. Pour the eggs into the pan and cook over a low heat for 6 minutes until set at the edges.", "set"},
 		{"60 g butter\n60 g plain flour\n600 ml milk\n\nMethod\n1. Melt the butter, stir in the flour, whisk in the milk and simmer.", "roux"},

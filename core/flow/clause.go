@@ -179,8 +179,14 @@ func (p *parser) label(i, upto int) int {
 // order, or a thing.
 func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 	kind, n := p.phrase(i)
-	if last := p.lastClause(); last != nil && !first && !p.orders(i, false, false) {
-		if end := p.doled(i, upto); end > 0 { // "drop by drop"
+	if last := p.lastClause(); last != nil && !first && (!p.orders(i, false, false) || p.low(i) == p.low(i+2)) {
+		if end := p.doled(i, upto); end > 0 && (p.is(i-1, p.lang.Sequence) || p.mark(i-1, ",") && p.is(i-2, p.lang.Sequence)) {
+			for end < upto && !p.mark(end, ",") && !p.opensThing(end) {
+				end++ // "then, drop by drop at first, the remaining oil"
+			}
+			p.front = &clause{from: i, manner: []string{p.slice(i, end)}, mannerAt: [][2]int{{i, end}}}
+			return end
+		} else if end > 0 { // "drop by drop"
 			last.manner, last.mannerAt = append(last.manner, p.slice(i, end)), append(last.mannerAt, [2]int{i, end})
 			last.upto = end
 			return end

@@ -193,7 +193,11 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		return 0
 	}
 	for _, w := range words[:len(words)-1] {
-		switch {
+		switch comp := b.componentNamed(w); {
+		case comp >= 0 && len(b.dish.Components) > 1 && !slices.Contains(l.name, w):
+			if comp == l.comp {
+				score += 1.5 // "the filling butter"
+			}
 		case slices.Contains(l.name, w), l.said[w]:
 			score++
 		case b.isOf(l, w): // "the fish steaks" of kingfish

@@ -54,6 +54,10 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	at := t.measure(&n, i, upto)
 	at = t.pointers(&n, at, upto)
 	if n.pronoun {
+		if t.lang.Shares[t.low(at)] == 1 && (t.ends(at+1, upto) || t.mark(at+1, ",") || t.lang.Prepositions[t.low(at+1)] != "") {
+			n.all = true // "add it all to the pot"
+			at++
+		}
 		n.upto = at
 		return n, true
 	}

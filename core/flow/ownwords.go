@@ -2,6 +2,8 @@ package flow
 
 import (
 	"slices"
+
+	"yembra/core/larder"
 )
 
 // ownWord is what is in hand where a text points at it by a word of its own that names
@@ -54,6 +56,32 @@ func (b *bindings) byKind(n noun) []referent {
 	for i := range b.lines {
 		if f := b.lines[i].food; f != nil && f.Kind == m.Food.Kind && f.Animal == m.Food.Animal && !b.closed(i) {
 			found = append(found, referent{portion: &portion{i, ""}})
+		}
+	}
+	if len(found) != 1 {
+		return nil
+	}
+	return found
+}
+
+// byFoodName resolves the wider name of a food of which the list gives the narrower: "the
+// lettuce" of romaine, "the bread" of sourdough.
+func (b *bindings) byFoodName(n noun) []referent {
+	lang, vocab := b.r.lang, b.r.larder.Words()
+	if head := n.head(); !n.pointed || n.owner != nil || lang.Shapes[head] || lang.Measures[head] || lang.Parts[head] || vocab.Parts[head] || vocab.AnimalWords[head] != "" {
+		return nil
+	}
+	var found []referent
+	for i := range b.lines {
+		f := b.lines[i].food
+		if f == nil || b.closed(i) {
+			continue
+		}
+		for _, name := range append([]string{f.Name}, f.Aliases...) {
+			if words := larder.Words(name); len(words) > 1 && last(words) == n.head() {
+				found = append(found, referent{portion: &portion{i, ""}})
+				break
+			}
 		}
 	}
 	if len(found) != 1 {

@@ -24,7 +24,7 @@ func (b *bindings) group(n noun) []referent {
 	if kinds == nil {
 		return nil
 	}
-	var fresh, used, elsewhere, spoken, hand []referent
+	var fresh, used, elsewhere, spoken, hand, later []referent
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
@@ -40,6 +40,8 @@ func (b *bindings) group(n noun) []referent {
 			r.made = b.held(*r.portion)
 			used = append(used, r)
 			own = own || b.lines[i].comp == b.comp
+		case b.lines[i].comp == b.comp && !n.rest && b.leftOf(*r.portion) == 1 && b.namedByItself(i, n.upto):
+			later = append(later, r) // "with the vegetables", and capers on top
 		case b.lines[i].comp == b.comp:
 			fresh = append(fresh, r)
 		case b.lines[i].comp == b.hand:
@@ -53,6 +55,8 @@ func (b *bindings) group(n noun) []referent {
 		return spoken // "Chop the onion, grate the carrots. ... Veg in"
 	case len(fresh) > 0:
 		return fresh
+	case len(later) > 0:
+		return later
 	case len(hand) > 0:
 		return hand
 	case len(used) == 0:
@@ -61,6 +65,18 @@ func (b *bindings) group(n noun) []referent {
 		used = slices.DeleteFunc(used, func(r referent) bool { return b.lines[r.portion.line].comp != b.comp })
 	}
 	return used
+}
+
+// namedByItself tells whether the method speaks further on of a line by a name that no other
+// line ends in.
+func (b *bindings) namedByItself(i, from int) bool {
+	head := last(b.lines[i].name)
+	for k := range b.lines {
+		if k != i && last(b.lines[k].name) == head {
+			return false
+		}
+	}
+	return b.namedAgain(head, from) > 0
 }
 
 func (b *bindings) component(c int) []referent {

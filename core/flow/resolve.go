@@ -76,6 +76,9 @@ func (b *bindings) resolve(n noun) []referent {
 	if lang.Ones[n.head()] {
 		return b.described(n)
 	}
+	if found := b.byFoodName(n); len(found) > 0 && b.leftOf(*found[0].portion) == 1 {
+		return found // "the bread", of sourdough of which nothing has gone in
+	}
 	if t := b.product(n); t != nil {
 		return []referent{{made: t}}
 	}
@@ -89,6 +92,9 @@ func (b *bindings) resolve(n noun) []referent {
 		return found
 	}
 	if found := b.byKind(n); len(found) > 0 {
+		return found
+	}
+	if found := b.byFoodName(n); len(found) > 0 {
 		return found
 	}
 	if found := b.cutShort(n); len(found) > 0 {

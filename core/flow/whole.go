@@ -8,6 +8,9 @@ import (
 
 // pronoun resolves "it", "them", "both", "the rest".
 func (b *bindings) pronoun(n noun) []referent {
+	if fried := b.allFried(); n.all && len(n.words) == 1 && b.r.lang.Single[n.words[0]] && len(fried) > 1 {
+		return fried
+	}
 	if n.all && !n.rest && n.share == 0 {
 		var open []referent
 		for i := len(b.things) - 1; i >= 0 && len(open) < 2; i-- {
@@ -46,6 +49,17 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
+}
+
+// allFried are the things that were fried one by one and wait: "add it all to the pot".
+func (b *bindings) allFried() []referent {
+	var out []referent
+	for _, t := range b.things {
+		if b.open(t) && t.fried && !t.liquid && t.comp == b.comp && t.title == nil {
+			out = append(out, referent{made: t})
+		}
+	}
+	return out
 }
 
 // partlyUsed is the line of which a share went in last and something is left.

@@ -25,7 +25,7 @@ func (p *plan) onBodies(i int) bool {
 			continue
 		}
 		for _, noun := range x.Nouns {
-			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || !p.fleshly(string(text[noun.Name:noun.Upto])) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) {
 				return false
 			}
 			any = true
@@ -189,6 +189,13 @@ func (p *plan) fromTheTap(n *flow.Node) bool {
 func (p *plan) fleshly(named string) bool {
 	words := larder.Words(named)
 	return len(words) > 0 && p.l.Language().Fleshly[words[len(words)-1]]
+}
+
+// itself tells whether words name the piece that is worked on and not something it has:
+// "blitz the flesh with the butter".
+func (p *plan) itself(named string, n *flow.Node) bool {
+	words := larder.Words(named)
+	return len(words) > 0 && p.l.Language().Itself[words[len(words)-1]] && n.Technique.Family != "cut" && n.Technique.Family != "separate" && n.Technique.Family != "clean"
 }
 
 // fleshBefore is a stand-in for flesh that was worked on before an action in the

@@ -168,7 +168,7 @@ func (p *plan) withoutSubject(i int) {
 		}
 		d.subject = nil
 	}
-	if (n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place") && !(p.holdsLiquid(n.With) && p.boilsNext(i))) && p.mixesOn(i) {
+	if (n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place") && !(p.holdsLiquid(n.With) && p.boilsNext(i) && !p.fromTheTap(n))) && p.mixesOn(i) {
 		return
 	}
 	d.drop = true

@@ -144,6 +144,9 @@ func (p *plan) joinOne(parts []part, stands []*standIn) swap.Step {
 	if open := strings.TrimRight(written, ";,"); open != written {
 		written = open + "."
 	}
+	if n := len(texts); n > 0 && !strings.ContainsAny(written[len(written)-1:], ".!?:)") && !strings.HasSuffix(strings.TrimSpace(p.stepText(parts[0])), texts[n-1]) {
+		written += "." // a clause that ended at a semicolon
+	}
 	s.Text, s.Quote = written, strings.Join(quotes, " ")
 	switch {
 	case len(texts) == 0:
@@ -155,6 +158,15 @@ func (p *plan) joinOne(parts []part, stands []*standIn) swap.Step {
 		s.Change, s.Why = swap.Changed, p.why(stands, whys)
 	}
 	return s
+}
+
+// stepText is the original's step that a part comes from.
+func (p *plan) stepText(x part) string {
+	for _, at := range x.nodes {
+		n := &p.graph.Nodes[at]
+		return p.dish.Components[n.At.Component].Steps[n.At.Step].Text
+	}
+	return ""
 }
 
 // why gives the reasons of a changed step: how what stands in is cooked, and what

@@ -98,7 +98,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) {
 		return kept, false // a group or a part of the dish by its name
 	}
-	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
+	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)
 	}
 	touched := slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && w.restOfWhole(noun, lines, at)

@@ -177,7 +177,7 @@ func (p *plan) stirred(parts []part, closing, home int) int {
 			n := &p.graph.Nodes[at]
 			switch n.Technique.Family {
 			case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-				if p.atHome(n, home) && !n.Is("repeat") {
+				if p.atHome(n, home) && !n.Is("repeat", "steam", "deep-fry") {
 					return k + 1
 				}
 			}

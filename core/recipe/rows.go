@@ -28,8 +28,8 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if !ok {
 		label, rest, ok = l.announced(text)
 	}
-	if !ok {
-		return "", nil
+	if !ok || l.orders(strings.TrimSpace(rest)) {
+		return "", nil // "Make the sauce: melt the butter; grate in nutmeg"
 	}
 	items = l.commaItems(strings.TrimRight(strings.TrimSpace(rest), "."))
 	if len(items) == 0 || len(items) < leastRowItems && !l.partOfOne(label, items[0]) {

@@ -209,34 +209,7 @@ func demandsOf(r Request) []demand {
 	kit := map[string][]int{}
 	var names []string
 	for i, t := range r.Tasks {
-		if t.StartAt != nil {
-			out = append(out, demand{[]int{i}, fmt.Sprintf("%q starts at %s", t.ID, *t.StartAt), func(r *Request) { r.Tasks[i].StartAt = nil }})
-		}
-		if t.notBefore != nil {
-			out = append(out, demand{[]int{i}, fmt.Sprintf("%q (%s) cannot start before %s", t.ID, spokenSeconds(seconds(t.Minutes)), t.notBefore.Format("15:04")), func(r *Request) { r.Tasks[i].notBefore = nil }})
-		}
-		if t.ServeWithin != nil {
-			out = append(out, demand{[]int{i}, fmt.Sprintf("%q is served within %s", t.ID, spokenSeconds(seconds(*t.ServeWithin))), func(r *Request) { r.Tasks[i].ServeWithin = nil }})
-		}
-		for _, a := range t.After {
-			id := a.ID
-			if a.MaxGap != nil {
-				out = append(out, demand{[]int{i}, fmt.Sprintf("%q starts at most %s after %q", t.ID, spokenSeconds(seconds(*a.MaxGap)), id), func(r *Request) {
-					for k := range r.Tasks[i].After {
-						if r.Tasks[i].After[k].ID == id {
-							r.Tasks[i].After[k].MaxGap = nil
-						}
-					}
-				}})
-			}
-			text := fmt.Sprintf("%q comes after %q", t.ID, id)
-			if a.MinGap > 0 {
-				text = fmt.Sprintf("%q starts at least %s after %q", t.ID, spokenSeconds(seconds(a.MinGap)), id)
-			}
-			out = append(out, demand{[]int{i}, text, func(r *Request) {
-				r.Tasks[i].After = slices.DeleteFunc(r.Tasks[i].After, func(b After) bool { return b.ID == id && b.MaxGap == nil })
-			}})
-		}
+		out = append(out, demandsOfTask(i, &t)...)
 		if t.Hands > 0 {
 			hands = append(hands, i)
 		}
@@ -274,6 +247,40 @@ func demandsOf(r Request) []demand {
 	}
 	if k.Awake != nil && len(hands) > 0 {
 		out = append(out, demand{hands, fmt.Sprintf("work by hand lies between %s and %s", k.Awake.From, k.Awake.To), func(r *Request) { r.Kitchen.Awake = nil }})
+	}
+	return out
+}
+
+// demandsOfTask are those that one task makes by itself.
+func demandsOfTask(i int, t *Task) []demand {
+	var out []demand
+	if t.StartAt != nil {
+		out = append(out, demand{[]int{i}, fmt.Sprintf("%q starts at %s", t.ID, *t.StartAt), func(r *Request) { r.Tasks[i].StartAt = nil }})
+	}
+	if t.notBefore != nil {
+		out = append(out, demand{[]int{i}, fmt.Sprintf("%q (%s) cannot start before %s", t.ID, spokenSeconds(seconds(t.Minutes)), t.notBefore.Format("15:04")), func(r *Request) { r.Tasks[i].notBefore = nil }})
+	}
+	if t.ServeWithin != nil {
+		out = append(out, demand{[]int{i}, fmt.Sprintf("%q is served within %s", t.ID, spokenSeconds(seconds(*t.ServeWithin))), func(r *Request) { r.Tasks[i].ServeWithin = nil }})
+	}
+	for _, a := range t.After {
+		id := a.ID
+		if a.MaxGap != nil {
+			out = append(out, demand{[]int{i}, fmt.Sprintf("%q starts at most %s after %q", t.ID, spokenSeconds(seconds(*a.MaxGap)), id), func(r *Request) {
+				for k := range r.Tasks[i].After {
+					if r.Tasks[i].After[k].ID == id {
+						r.Tasks[i].After[k].MaxGap = nil
+					}
+				}
+			}})
+		}
+		text := fmt.Sprintf("%q comes after %q", t.ID, id)
+		if a.MinGap > 0 {
+			text = fmt.Sprintf("%q starts at least %s after %q", t.ID, spokenSeconds(seconds(a.MinGap)), id)
+		}
+		out = append(out, demand{[]int{i}, text, func(r *Request) {
+			r.Tasks[i].After = slices.DeleteFunc(r.Tasks[i].After, func(b After) bool { return b.ID == id && b.MaxGap == nil })
+		}})
 	}
 	return out
 }

@@ -2,10 +2,7 @@ package day
 
 import (
 	"fmt"
-	"maps"
 	"math"
-	"slices"
-	"strconv"
 	"strings"
 	"time"
 )
@@ -93,157 +90,8 @@ func compile(r Request, work *effort) (*problem, error) {
 	return p, nil
 }
 
-type complain func(field, format string, a ...any)
-
 // window is a stretch of time, ends included as points.
 type window struct{ from, to int }
-
-// checkKitchen finds what is wrong with a kitchen and reads its hours, in
-// minutes of the day; nil when they are not bounded.
-func checkKitchen(k Kitchen, wrong complain) *window {
-	within := func(field string, n, least int) {
-		if n < least || n > mostOfKind {
-			wrong(field, "must be from %d to %d", least, mostOfKind)
-		}
-	}
-	within("kitchen.cooks", k.Cooks, 0)
-	within("kitchen.rings", k.Rings, 0)
-	for i, o := range k.Ovens {
-		within(fmt.Sprintf("kitchen.ovens[%d].shelves", i), o.Shelves, 1)
-	}
-	if len(k.Ovens) > mostOfKind {
-		wrong("kitchen.ovens", "are more than %d", mostOfKind)
-	}
-	for _, name := range slices.Sorted(maps.Keys(k.Kit)) {
-		within("kitchen.kit."+name, k.Kit[name], 0)
-	}
-	if k.Awake == nil {
-		return nil
-	}
-	from, okFrom := minuteOfDay(k.Awake.From)
-	to, okTo := minuteOfDay(k.Awake.To)
-	if !okFrom || from == 24*60 {
-		wrong("kitchen.awake.from", "must be a time of day such as 07:00")
-	}
-	if !okTo {
-		wrong("kitchen.awake.to", "must be a time of day such as 23:00")
-	}
-	if okFrom && okTo && from == to {
-		wrong("kitchen.awake.to", "must differ from the time of waking")
-	}
-	if to < from {
-		to += 24 * 60
-	}
-	return &window{from, to}
-}
-
-// minuteOfDay reads "HH:MM", up to 24:00.
-func minuteOfDay(s string) (int, bool) {
-	h, m, ok := strings.Cut(s, ":")
-	hours, errH := strconv.Atoi(h)
-	minutes, errM := strconv.Atoi(m)
-	at := hours*60 + minutes
-	return at, ok && errH == nil && errM == nil && len(h) == 2 && len(m) == 2 && minutes >= 0 && minutes < 60 && at >= 0 && at <= 24*60
-}
-
-// checkTasks finds what is wrong with the tasks and indexes them by id.
-func checkTasks(r Request, wrong complain) map[string]int {
-	index := map[string]int{}
-	if len(r.Tasks) > MostTasks {
-		wrong("tasks", "are %d; a day holds %d at most", len(r.Tasks), MostTasks)
-		return index
-	}
-	for i, t := range r.Tasks {
-		at := fmt.Sprintf("tasks[%d]", i)
-		if _, twice := index[t.ID]; twice {
-			wrong(at+".id", "%q stands twice", t.ID)
-		}
-		if t.ID == "" {
-			wrong(at+".id", "is required")
-		}
-		index[t.ID] = i
-	}
-	length := func(field string, m float64) {
-		if m < 0 {
-			wrong(field, "must be at least 0")
-		} else if m > mostMinutes || math.IsNaN(m) {
-			wrong(field, "must be at most %d", mostMinutes)
-		}
-	}
-	for i, t := range r.Tasks {
-		at := fmt.Sprintf("tasks[%d]", i)
-		length(at+".minutes", t.Minutes)
-		if t.Hands < 0 || t.Hands > 1 {
-			wrong(at+".hands", "must be 0 or 1")
-		}
-		if t.Rings < 0 || t.Rings > mostOfKind {
-			wrong(at+".rings", "must be from 0 to %d", mostOfKind)
-		}
-		if t.Oven != nil && (t.Oven.Shelves < 1 || t.Oven.Shelves > mostOfKind) {
-			wrong(at+".oven.shelves", "must be from 1 to %d", mostOfKind)
-		}
-		if t.Oven != nil && (t.Oven.Celsius < 0 || t.Oven.Celsius > 1000) {
-			wrong(at+".oven.celsius", "must be from 0 to 1000")
-		}
-		if t.ServeWithin != nil {
-			length(at+".serveWithin", *t.ServeWithin)
-		}
-		if t.StartAt != nil {
-			if _, err := time.Parse(time.RFC3339, *t.StartAt); err != nil {
-				wrong(at+".startAt", "must be a time such as 2026-12-05T19:30:00Z")
-			}
-		}
-		for j, a := range t.After {
-			field := fmt.Sprintf("%s.after[%d]", at, j)
-			if _, ok := index[a.ID]; !ok {
-				wrong(field+".id", "%q is no task", a.ID)
-			}
-			length(field+".minGap", a.MinGap)
-			if a.MaxGap != nil {
-				length(field+".maxGap", *a.MaxGap)
-				if *a.MaxGap < a.MinGap {
-					wrong(field+".maxGap", "must be at least minGap")
-				}
-			}
-		}
-	}
-	return index
-}
-
-// cycle returns tasks that come after each other in a circle; nil when none do.
-func cycle(tasks []Task, index map[string]int) []int {
-	const (
-		fresh = iota
-		open
-		done
-	)
-	state := make([]int, len(tasks))
-	var path, found []int
-	var visit func(i int) bool
-	visit = func(i int) bool {
-		state[i] = open
-		path = append(path, i)
-		for _, a := range tasks[i].After {
-			j := index[a.ID]
-			if state[j] == open {
-				found = slices.Clone(path[slices.Index(path, j):])
-				return true
-			}
-			if state[j] == fresh && visit(j) {
-				return true
-			}
-		}
-		path = path[:len(path)-1]
-		state[i] = done
-		return false
-	}
-	for i := range tasks {
-		if state[i] == fresh && visit(i) {
-			return found
-		}
-	}
-	return nil
-}
 
 // seconds of minutes, to the whole second.
 func seconds(minutes float64) int { return int(math.Round(minutes * 60)) }
@@ -251,7 +99,37 @@ func seconds(minutes float64) int { return int(math.Round(minutes * 60)) }
 // fill turns the checked request into ticks.
 func (p *problem) fill(index map[string]int, awake *window) {
 	r := p.request
-	pins := make([]int, len(r.Tasks)) // end of a pinned task, seconds before serving
+	ofDay := (p.serveAt.Hour()*60+p.serveAt.Minute())*60 + p.serveAt.Second()
+	pins := p.measure(ofDay, awake)
+	kit := p.fillPools()
+	p.jobs = make([]job, len(r.Tasks))
+	p.in, p.out = make([][]int, len(r.Tasks)), make([][]int, len(r.Tasks))
+	span, handsOn := 0, 0
+	for i := range r.Tasks {
+		j := p.jobOf(i, kit, pins[i])
+		p.horizon = max(p.horizon, pins[i]/p.tick+j.length)
+		span += j.length
+		if j.handsOn {
+			handsOn++
+		}
+		p.jobs[i] = j
+	}
+	p.horizon += span + p.fillLinks(index)
+	if awake != nil {
+		day := 24 * 60 * 60 / p.tick
+		p.horizon += (handsOn + 2) * day
+		p.open = openHours(ofDay, *awake, p.tick, p.horizon)
+	}
+	for i := range p.jobs {
+		p.jobs[i].deadline = min(p.jobs[i].deadline, p.horizon-p.jobs[i].length)
+	}
+}
+
+// measure finds the longest tick of which all times are whole numbers, and the ends of
+// pinned tasks in seconds before serving.
+func (p *problem) measure(ofDay int, awake *window) (pins []int) {
+	r := p.request
+	pins = make([]int, len(r.Tasks))
 	tick := 0
 	measure := func(s int) { tick = gcd(tick, s) }
 	for i, t := range r.Tasks {
@@ -271,15 +149,21 @@ func (p *problem) fill(index map[string]int, awake *window) {
 			}
 		}
 	}
-	ofDay := (p.serveAt.Hour()*60+p.serveAt.Minute())*60 + p.serveAt.Second()
 	if awake != nil {
 		measure(ofDay - awake.from*60)
 		measure(ofDay - awake.to*60)
 		measure(24 * 60 * 60)
 	}
 	p.tick = max(tick, 1)
-	ticks := func(minutes float64) int { return seconds(minutes) / p.tick }
+	return pins
+}
 
+// ticks turns minutes into ticks.
+func (p *problem) ticks(minutes float64) int { return seconds(minutes) / p.tick }
+
+// fillPools sets out what tasks share, and tells where each piece of kit stands among it.
+func (p *problem) fillPools() map[string]int {
+	r := p.request
 	p.pools = []pool{{"cooks", r.Kitchen.Cooks}, {"rings", r.Kitchen.Rings}}
 	kit := map[string]int{}
 	for _, t := range r.Tasks {
@@ -293,56 +177,56 @@ func (p *problem) fill(index map[string]int, awake *window) {
 	for _, o := range r.Kitchen.Ovens {
 		p.ovens = append(p.ovens, o.Shelves)
 	}
-	p.jobs = make([]job, len(r.Tasks))
-	p.in, p.out = make([][]int, len(r.Tasks)), make([][]int, len(r.Tasks))
-	span, handsOn := 0, 0
-	for i, t := range r.Tasks {
-		j := job{length: ticks(t.Minutes), handsOn: t.Hands > 0 && !t.begun, last: true, deadline: never}
-		p.horizon = max(p.horizon, pins[i]/p.tick+j.length)
-		span += j.length
-		add := func(pool, amount int) {
-			for k := range j.needs {
-				if j.needs[k].pool == pool {
-					j.needs[k].amount += amount
-					return
-				}
+	return kit
+}
+
+// jobOf is a task in ticks, with what it takes up.
+func (p *problem) jobOf(i int, kit map[string]int, pin int) job {
+	t := &p.request.Tasks[i]
+	j := job{length: p.ticks(t.Minutes), handsOn: t.Hands > 0 && !t.begun, last: true, deadline: never}
+	add := func(pool, amount int) {
+		for k := range j.needs {
+			if j.needs[k].pool == pool {
+				j.needs[k].amount += amount
+				return
 			}
-			j.needs = append(j.needs, need{pool, amount})
 		}
-		if j.handsOn {
-			handsOn++
-		}
-		if t.Hands > 0 {
-			add(cooksPool, t.Hands)
-		}
-		if t.Rings > 0 {
-			add(ringsPool, t.Rings)
-		}
-		for _, name := range t.Kit {
-			add(kit[name], 1)
-		}
-		if t.Oven != nil {
-			j.heat, j.shelves = int(math.Round(t.Oven.Celsius*1000)), t.Oven.Shelves
-			p.baked = append(p.baked, i)
-		}
-		if t.ServeWithin != nil {
-			j.deadline = ticks(*t.ServeWithin)
-		}
-		if t.StartAt != nil {
-			j.pinned = true
-			j.release = max(j.release, pins[i]/p.tick)
-			j.deadline = min(j.deadline, pins[i]/p.tick)
-		}
-		if t.notBefore != nil {
-			j.deadline = min(j.deadline, int(p.serveAt.Sub(*t.notBefore)/time.Second)/p.tick-j.length)
-		}
-		p.jobs[i] = j
+		j.needs = append(j.needs, need{pool, amount})
 	}
-	for i, t := range r.Tasks {
+	if t.Hands > 0 {
+		add(cooksPool, t.Hands)
+	}
+	if t.Rings > 0 {
+		add(ringsPool, t.Rings)
+	}
+	for _, name := range t.Kit {
+		add(kit[name], 1)
+	}
+	if t.Oven != nil {
+		j.heat, j.shelves = int(math.Round(t.Oven.Celsius*1000)), t.Oven.Shelves
+		p.baked = append(p.baked, i)
+	}
+	if t.ServeWithin != nil {
+		j.deadline = p.ticks(*t.ServeWithin)
+	}
+	if t.StartAt != nil {
+		j.pinned = true
+		j.release = max(j.release, pin/p.tick)
+		j.deadline = min(j.deadline, pin/p.tick)
+	}
+	if t.notBefore != nil {
+		j.deadline = min(j.deadline, int(p.serveAt.Sub(*t.notBefore)/time.Second)/p.tick-j.length)
+	}
+	return j
+}
+
+// fillLinks ties tasks that come after others, and sums the least gaps between them.
+func (p *problem) fillLinks(index map[string]int) (span int) {
+	for i, t := range p.request.Tasks {
 		for _, a := range t.After {
-			l := link{from: i, to: index[a.ID], min: ticks(a.MinGap), max: -1}
+			l := link{from: i, to: index[a.ID], min: p.ticks(a.MinGap), max: -1}
 			if a.MaxGap != nil {
-				l.max = ticks(*a.MaxGap)
+				l.max = p.ticks(*a.MaxGap)
 			}
 			p.out[l.from] = append(p.out[l.from], len(p.links))
 			p.in[l.to] = append(p.in[l.to], len(p.links))
@@ -351,15 +235,7 @@ func (p *problem) fill(index map[string]int, awake *window) {
 			span += l.min
 		}
 	}
-	p.horizon += span
-	if awake != nil {
-		day := 24 * 60 * 60 / p.tick
-		p.horizon += (handsOn + 2) * day
-		p.open = openHours(ofDay, *awake, p.tick, p.horizon)
-	}
-	for i := range p.jobs {
-		p.jobs[i].deadline = min(p.jobs[i].deadline, p.horizon-p.jobs[i].length)
-	}
+	return span
 }
 
 func gcd(a, b int) int {

@@ -42,16 +42,7 @@ func (g *generator) search(budget int) *schedule {
 		}
 	}
 	floor, _ := p.lowerBound(p.horizon)
-	for _, rule := range rules(p) {
-		if best != nil && p.work.spent() {
-			break
-		}
-		s := g.build(rule, never)
-		use(s)
-		if current == nil || s.better(current) {
-			current = s
-		}
-	}
+	current = g.byRules(use)
 	if g.any && best.late == 0 {
 		return best
 	}
@@ -72,16 +63,7 @@ func (g *generator) search(budget int) *schedule {
 			}
 		}
 		heat := startHeat * math.Pow(endHeat/startHeat, done-math.Floor(done))
-		for i := range keys {
-			keys[i] = float64(current.start[i])
-		}
-		g.shake(keys, current, rng)
-		g.unsettleOvens(rng)
-		ceiling := never
-		if current.late == 0 {
-			ceiling = int(promising * float64(current.span))
-		}
-		s := g.build(keys, ceiling)
+		s := g.neighbour(keys, current, rng)
 		if s == nil {
 			continue
 		}
@@ -94,6 +76,36 @@ func (g *generator) search(budget int) *schedule {
 		return nil
 	}
 	return best
+}
+
+// byRules builds a schedule by each rule and returns the best of them.
+func (g *generator) byRules(use func(*schedule)) (current *schedule) {
+	for _, rule := range rules(g.p) {
+		if current != nil && g.p.work.spent() {
+			break
+		}
+		s := g.build(rule, never)
+		use(s)
+		if current == nil || s.better(current) {
+			current = s
+		}
+	}
+	return current
+}
+
+// neighbour builds a schedule in an order near that of another, nil where it cannot be
+// worth it.
+func (g *generator) neighbour(keys []float64, current *schedule, rng *rand.Rand) *schedule {
+	for i := range keys {
+		keys[i] = float64(current.start[i])
+	}
+	g.shake(keys, current, rng)
+	g.unsettleOvens(rng)
+	ceiling := never
+	if current.late == 0 {
+		ceiling = int(promising * float64(current.span))
+	}
+	return g.build(keys, ceiling)
 }
 
 // shake moves one to three jobs beside others in the order, every second time

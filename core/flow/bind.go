@@ -22,19 +22,11 @@ type roles struct {
 
 // bind turns a clause into an action.
 func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
+	if c.repeats && b.last == nil {
+		return nil, ""
+	}
 	if c.repeats {
-		if b.last == nil {
-			return nil, ""
-		}
-		last := b.last
-		if t := b.r.larder.Technique(last.Technique); b.lastAdded != nil && b.meantTo && t != nil && t.Joins != "yes" && len(last.With) == 0 {
-			last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"
-		}
-		c.lemma, c.said, c.sense.Technique, c.particles = last.Verb, last.Verb, last.Technique, b.particles
-		if b.meantTo && len(b.last.With) > 0 && len(c.objects) > 0 {
-			c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects, from: c.objects[0].from}) // "cover with rice, then mint"
-			c.objects = nil
-		}
+		b.again(c)
 	}
 	a := &recipe.Action{ID: id, Verb: c.said, Technique: c.sense.Technique, To: []recipe.Ref{}, With: []recipe.Ref{}, Into: []recipe.Ref{}, Minutes: c.minutes, Celsius: c.temp, Heat: c.ring, Makes: c.makes, Parallel: c.parallel, Manner: c.manner}
 	if c.cue[1] > 0 {
@@ -81,6 +73,25 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.medium(t, r)
 	b.meantFor(t, r)
 	b.outcome(c, t, r)
+	b.remember(c, t, a)
+	return a, question
+}
+
+// again gives a clause without a verb that of the clause before: "Then the cabbage".
+func (b *bindings) again(c *clause) {
+	last := b.last
+	if t := b.r.larder.Technique(last.Technique); b.lastAdded != nil && b.meantTo && t != nil && t.Joins != "yes" && len(last.With) == 0 {
+		last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"
+	}
+	c.lemma, c.said, c.sense.Technique, c.particles = last.Verb, last.Verb, last.Technique, b.particles
+	if b.meantTo && len(b.last.With) > 0 && len(c.objects) > 0 {
+		c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects, from: c.objects[0].from}) // "cover with rice, then mint"
+		c.objects = nil
+	}
+}
+
+// remember keeps an action for what comes after it.
+func (b *bindings) remember(c *clause, t *larder.Technique, a *recipe.Action) {
 	for _, refs := range [][]recipe.Ref{a.To, a.With, a.Into} {
 		for i := range refs {
 			if refs[i].Of == manyOf {
@@ -95,7 +106,6 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	if t.Joins == "yes" {
 		b.lastAdded = a
 	}
-	return a, question
 }
 
 // partOfThing is the component that lists all that a thing holds, else the one at hand.
@@ -257,56 +267,3 @@ func (b *bindings) shareMade(n noun, t *thing) float64 {
 const someOfIt = 0.5
 
 func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }
-
-// objects binds what the verb is done to.
-func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
-	r.several = len(c.objects) > 0 && c.objects[0].plural
-	for k, n := range c.objects {
-		if k == 0 || b.apartInText(c.objects[k-1].upto, n.from) {
-			b.opensPhrase("to", n.from)
-		}
-		before := r.vessel
-		r.vessel = ""
-		b.refs([]noun{n}, r, &r.action.To)
-		if r.vessel != "" && r.bare {
-			named := b.words(n)
-			if n.pronoun {
-				named = r.vessel
-			}
-			r.action.To = append(r.action.To, recipe.Ref{Named: &named, Share: 1})
-		}
-		if r.vessel == "" {
-			r.vessel = before
-		}
-		r.bare = false
-	}
-}
-
-// dropKeys takes out of the objects what only gave the verb its meaning: "a
-// well", "the edges", "the heat".
-func (c *clause) dropKeys(t *text, tech *larder.Technique) {
-	if len(c.sense.Keys) == 0 || tech.Name == "preheat" {
-		return
-	}
-	c.links = slices.DeleteFunc(c.links, func(l link) bool {
-		w := t.low(l.nouns[0].upto - 1)
-		return t.lang.Vessels[w] && tech.Joins == "" && tech.Family != "assemble" && tech.Family != "separate" && slices.ContainsFunc(c.sense.Keys, func(key []string) bool { return slices.Contains(key, w) })
-	})
-	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
-		if tech.Needs == "object" && t.listed(n.head()) {
-			return false // "separate the eggs"
-		}
-		return slices.ContainsFunc(c.sense.Keys, func(key []string) bool {
-			w := t.low(n.upto - 1)
-			trimmed := t.lang.AdjectiveVerbs[w] && len(n.words) > 0 && n.head() != w // "pat the cod dry"
-			return (slices.Contains(key, n.head()) || slices.Contains(key, w) && !trimmed) && (!t.lang.Vessels[w] || t.lang.Tools[w])
-		})
-	})
-}
-
-func last(words []string) string {
-	if len(words) == 0 {
-		return ""
-	}
-	return words[len(words)-1]
-}

@@ -178,6 +178,9 @@ func (b *body) opensFood(i int) bool {
 
 // rest reads prepositions, verbs of purpose, adverbs and things.
 func (b *body) rest(i int) int {
+	if b.lang.Connectors[b.low(i)] && b.lang.Purpose[b.low(i+1)] && i > b.start+b.width {
+		return b.link(i+1, false) // "next to it"
+	}
 	if b.lang.Prepositions[b.low(i)] != "" || b.lang.Purpose[b.low(i)] || b.is(i, b.lang.Particles) {
 		return b.link(i, i == b.start+b.width)
 	}
@@ -223,6 +226,11 @@ func (b *body) rest(i int) int {
 	if b.lang.Causatives[b.lemma] && b.innerOrder(i) && i > b.start {
 		return i + 1
 	}
+	return b.things(i)
+}
+
+// things reads a list of things, or what only looks like one and says how.
+func (b *body) things(i int) int {
 	nouns, at := b.nouns(i)
 	if len(nouns) == 0 {
 		return i + 1

@@ -97,7 +97,7 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 			return true // "and when they float add a cup of water"
 		}
 	}
-	if c, ok := p.time(next); ok && c.later && p.opensThing(c.upto) {
+	if c, ok := p.time(next); ok && c.later && p.opensThing(c.upto+1) {
 		return true // ", 5 minutes later the mussels"
 	}
 	return comma && p.frontedOrder(next, upto)

@@ -109,6 +109,9 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 	n.To = t.lines(&n, a.To, moved)
 	n.With = t.lines(&n, a.With, moved)
 	n.Into = t.lines(&n, a.Into, moved)
+	if a.On != "" {
+		n.Into = append(n.Into, t.made(&n, recipe.Ref{Made: &a.On, Share: 1}, moved)...)
+	}
 	if l := t.deepened(a, n.Technique); l != nil {
 		n.Technique = l
 	}

@@ -54,6 +54,11 @@ func (b *body) link(i int, first bool) int {
 		b.clause.particles = append(b.clause.particles, w)
 		return at
 	}
+	return b.leads(i, at, w, role, first)
+}
+
+// leads reads what a preposition at i leads to: a time, a heat, a manner, or things.
+func (b *body) leads(i, at int, w, role string, first bool) int {
 	if c, ok := b.time(at); ok && role != "with" && role != "into" {
 		return b.lasting(i, at, c, role)
 	}
@@ -152,8 +157,8 @@ func (b *body) unknownVerb(i int) bool {
 func (b *body) manners(i int, role string, first bool) int {
 	unknown := 0
 	for k := i; k < b.upto && k < i+farthestName; k++ {
-		if b.mark(k, ",") {
-			return 0
+		if b.mark(k, ",") || b.lang.Shares[b.low(k)] > 0 && b.lang.Rests[b.low(k-1)] {
+			return 0 // "in the other half"
 		}
 		next := k + 1
 		done := b.ends(next, b.upto) || b.mark(next, ",") || b.conj(next) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of" || b.lang.Subordinators[b.low(next)] != "" || b.opensPhraseOf(next)

@@ -23,7 +23,7 @@ func (t *text) of(n noun, at, upto int, inner bool) (noun, bool) {
 	if len(n.words) == 0 || t.measuring(n) {
 		return owner, true
 	}
-	if !t.lang.Parts[n.head()] && !t.lang.Manner[n.head()] && !owner.pronoun && len(n.words) == 1 && len(owner.words) == 1 && !owner.pointed {
+	if !t.lang.Parts[n.head()] && !t.lang.Manner[n.head()] && !t.lang.Places[n.head()] && !owner.pronoun && len(n.words) == 1 && len(owner.words) == 1 && !owner.pointed {
 		n.words = append(n.words, owner.words...) // "cream of tartar"
 		n.upto = owner.upto
 		return n, true

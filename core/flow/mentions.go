@@ -125,8 +125,8 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 			return
 		}
 	}
-	if s.verbHere(words, start, end) {
-		return // "cream the sugar", "mince the garlic"
+	if s.verbHere(words, start, end) || s.shapeHere(words, start, end) {
+		return // "cream the sugar", "shape the dough into two long sausages"
 	}
 	if start > 0 {
 		if prev, ok := s.plantBefore(words, start); ok && recipe.GivesMilk(prev) && s.reader.larder.Words().PlantHeads[words[end-1]] {
@@ -157,6 +157,21 @@ func (s *mentions) verbHere(words []string, start, end int) bool {
 		return lang.Articles[words[end+1]] || lang.Pointing[words[end+1]] // "fish out the bay leaf"
 	}
 	return opens && (lang.Definite[words[end]] || lang.Adverbs[words[end]] || lang.Until[words[end]])
+}
+
+// shapeHere tells whether a word that is animal matter as a noun is the shape that
+// something is given: it stands last behind "into".
+func (s *mentions) shapeHere(words []string, start, end int) bool {
+	lang := s.reader.lang
+	if !lang.Shapes[words[end-1]] || end < len(words) && words[end] != stop && !lang.Conjunctions[words[end]] && lang.Prepositions[words[end]] == "" {
+		return false
+	}
+	for i := start - 1; i >= max(0, start-farthestName) && words[i] != stop; i-- {
+		if lang.Becoming[words[i]] {
+			return true
+		}
+	}
+	return false
 }
 
 func (s *mentions) plantBefore(words []string, i int) (*larder.Food, bool) {

@@ -19,6 +19,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	names := append(r.names, a.Makes)
 	b.onlyVessel = ""
+	if t.Family == "coat" && len(r.inputs) == 0 && len(r.portions) > 0 && b.onlyPlaces(a.To) && b.focus != nil && b.open(b.focus) {
+		r.inputs, a.On = append(r.inputs, b.focus), b.focus.id // "brush one edge with egg"
+	}
 	if a.Technique != reserveTechnique && b.works(a, r) {
 		return
 	}

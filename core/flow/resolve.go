@@ -29,11 +29,7 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.pronoun(n)
 	}
 	if vessel := b.vessel(n); vessel != "" {
-		t := b.content(vessel)
-		if t != nil && n.pointed && lang.Holding[vessel] && b.open(t) && b.tech.Name != greaseTechnique {
-			return []referent{{made: t, vessel: vessel}}
-		}
-		return []referent{{vessel: vessel}}
+		return b.inVessel(n, vessel)
 	}
 	if b.keptLiquor(n) {
 		return []referent{{named: b.words(n)}}
@@ -76,29 +72,31 @@ func (b *bindings) resolve(n noun) []referent {
 	if lang.Ones[n.head()] {
 		return b.described(n)
 	}
+	return b.ofKindOrMade(n)
+}
+
+// inVessel is what a vessel means: itself, or what is in it.
+func (b *bindings) inVessel(n noun, vessel string) []referent {
+	t := b.content(vessel)
+	if t != nil && n.pointed && b.r.lang.Holding[vessel] && b.open(t) && b.tech.Name != greaseTechnique {
+		return []referent{{made: t, vessel: vessel}}
+	}
+	return []referent{{vessel: vessel}}
+}
+
+// ofKindOrMade finds what a noun means that names no line and no group: what was made, or a
+// line by another word than its own. Else only the words name it.
+func (b *bindings) ofKindOrMade(n noun) []referent {
 	if found := b.byFoodName(n); len(found) > 0 && b.leftOf(*found[0].portion) == 1 {
 		return found // "the bread", of sourdough of which nothing has gone in
 	}
 	if t := b.product(n); t != nil {
 		return []referent{{made: t}}
 	}
-	if found := b.unmade(n); len(found) > 0 {
-		return found
-	}
-	if found := b.animal(n); len(found) > 0 {
-		return found
-	}
-	if found := b.byUnit(n); len(found) > 0 {
-		return found
-	}
-	if found := b.byKind(n); len(found) > 0 {
-		return found
-	}
-	if found := b.byFoodName(n); len(found) > 0 {
-		return found
-	}
-	if found := b.cutShort(n); len(found) > 0 {
-		return found
+	for _, find := range []func(noun) []referent{b.unmade, b.animal, b.byUnit, b.byKind, b.byFoodName, b.cutShort} {
+		if found := find(n); len(found) > 0 {
+			return found
+		}
 	}
 	if t := b.ownWord(n); t != nil {
 		return []referent{{made: t}}

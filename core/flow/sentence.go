@@ -1,8 +1,6 @@
 package flow
 
 import (
-	"slices"
-
 	"yembra/core/language"
 	"yembra/core/recipe"
 )
@@ -199,105 +197,6 @@ func (p *parser) verbless(i, upto int, n noun) int {
 	at := b.run(n.upto)
 	p.add(c, i, at)
 	return at
-}
-
-// order reads an order that begins at i.
-func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
-	lemma, n := p.verb(i, form)
-	c := &clause{lemma: lemma, from: i, parallel: parallel, going: form == language.Going && !p.adding}
-	b := body{parser: p, clause: c, upto: p.boundary(i+n, upto), start: i, width: n}
-	if form == language.Base {
-		b.takeFront()
-	}
-	if p.lang.Announcing[lemma] && p.mark(b.upto, ":") {
-		return p.asideTo(i, b.upto, recipe.Note)
-	}
-	c.sense = p.senseOf(lemma, i, b.upto)
-
-	b.lets(i + n)
-	b.keepsOn(i + n)
-	p.claim(c.from)
-	p.brackets = nil
-	at := b.run(i + n)
-	if p.announces(c, at, upto) {
-		p.announced = c.objects
-		return p.asideTo(i, at, recipe.Note)
-	}
-	if p.announced != nil && len(c.objects) == 1 && c.objects[0].pronoun && !c.objects[0].rest {
-		c.objects = p.announced
-	}
-	p.announced = nil
-	c.shares = len(c.objects)+len(c.links)+len(c.particles) == 0 && c.minutes == nil && c.cue[1] == 0 && at == i+n && p.conj(at)
-	p.add(c, c.from, at)
-	for _, in := range p.brackets {
-		p.inside(in[0], in[1])
-	}
-	return at
-}
-
-// announces tells whether an order only says what the orders behind its colon bring
-// about: "Cook the rice: wash it, cover with water".
-func (p *parser) announces(c *clause, at, upto int) bool {
-	t := p.technique(c.sense.Technique)
-	if t == nil || t.Heat == "" || len(c.objects) != 1 || len(c.links)+len(c.manner) > 0 || c.minutes != nil || c.cue[1] > 0 || !p.mark(at, ":") || !p.orders(at+1, true, false) {
-		return false
-	}
-	lemma, _ := p.verb(at+1, language.Base)
-	next := p.technique(p.senseOf(lemma, at+1, upto).Technique)
-	return next != nil && (next.Family == "clean" || next.Family == "cut" || next.Family == "separate")
-}
-
-// add puts a clause among the units: what only says how joins the clause
-// before, and what hangs on a condition is none.
-func (p *parser) add(c *clause, from, upto int) {
-	c.upto = upto
-	if c.conditional {
-		p.units = append(p.units, unit{aside: recipe.Condition, from: from, upto: upto})
-		return
-	}
-	if c.going && p.opening && p.onlyHow(c) {
-		if p.front == nil {
-			p.front = &clause{from: from}
-		}
-		p.front.manner, p.front.mannerAt = append(p.front.manner, p.slice(from, upto)), append(p.front.mannerAt, [2]int{from, upto})
-		return // "Working fast, pour the batter"
-	}
-	if last := p.lastClause(); c.going && last != nil {
-		if tech := p.technique(c.sense.Technique); (tech == nil || tech.Going || tech.Joins == "yes" && c.onlyPronouns()) && !p.takesFood(c) {
-			last.manner, last.mannerAt = append(last.manner, p.slice(from, upto)), append(last.mannerAt, [2]int{from, upto})
-			if last.minutes == nil {
-				last.minutes, last.clock = c.minutes, c.clock
-			}
-			if last.cue[1] == 0 {
-				last.cue = c.cue
-			}
-			last.upto = upto
-			return
-		}
-	}
-	p.units = append(p.units, unit{clause: c, from: from, upto: upto})
-}
-
-// onlyHow tells whether a clause says nothing but a manner.
-func (p *parser) onlyHow(c *clause) bool {
-	return len(c.objects)+len(c.links)+len(c.particles) == 0 && c.minutes == nil && c.cue[1] == 0
-}
-
-// onlyPronouns tells whether a clause moves around only what is in hand: "spooning it
-// over".
-func (c *clause) onlyPronouns() bool {
-	return len(c.objects) > 0 && len(c.links) == 0 && c.minutes == nil && !slices.ContainsFunc(c.objects, func(n noun) bool { return !n.pronoun })
-}
-
-// takesFood tells whether a clause that says how something is done takes in a
-// food: "brushing each sheet with butter" is work of its own.
-func (p *parser) takesFood(c *clause) bool {
-	for _, l := range c.links {
-		if l.role == "with" && len(l.nouns) > 0 && len(l.nouns[0].words) > 0 && p.listed(l.nouns[0].head()) {
-			return true
-		}
-	}
-	return false
 }
 
 func (p *parser) lastClause() *clause {

@@ -268,9 +268,6 @@ const looseBelow = 0.6
 // loosely says whether a food is sold loose as well as packed.
 func loosely(food *larder.Food) bool { return food.Aisle == "vegetables" || food.Aisle == "fruit" }
 
-// opened are packs whose rest does not keep as the whole does.
-var opened = []string{"can", "tin", "jar", "bottle", "carton", "tube", "tub"}
-
 // roundingSlack lets a pack stretch by a fiftieth.
 const roundingSlack = 0.02
 
@@ -292,22 +289,6 @@ func (s *shop) packOf(food *larder.Food, form string) (larder.Pack, float64) {
 	return larder.Pack{}, 0
 }
 
-// loose writes what is sold by weight, or by the piece where pieces are known.
-func (s *shop) loose(food *larder.Food, grams float64) string {
-	piece := pieceOf(food)
-	if share := food.Edible.Share; share > 0 {
-		piece /= share // with what is thrown away
-	}
-	if piece >= leastPiece && grams/piece >= 0.4 && loosely(food) {
-		count := math.Ceil(grams/piece - 0.1)
-		return fmt.Sprintf("%g (%s)", count, measure.ShowGrams(measure.Exactly(grams), measure.Loose))
-	}
-	return measure.ShowGrams(measure.Exactly(math.Max(grams, 1)), measure.Loose)
-}
-
-// leastPiece is the grams of the smallest thing that is bought by number.
-const leastPiece = 35.0
-
 func plural(word string, n float64) string {
 	if n == 1 {
 		return word
@@ -316,83 +297,4 @@ func plural(word string, n float64) string {
 		return word + "es"
 	}
 	return word + "s"
-}
-
-// leftovers says of each rest how long it keeps and which dish of the day could
-// take it.
-func (s *shop) leftovers(items []Item) {
-	for i := range items {
-		it := &items[i]
-		food := s.larder.Food(it.Food)
-		if food == nil || it.PackGrams == 0 || it.Left < leastRest*it.PackGrams {
-			continue
-		}
-		it.LeftUse = measure.ShowGrams(measure.Exactly(it.Left), measure.Loose) + " left"
-		if most := largest(it.Uses); most.Grams > 0 && it.Left <= most.Grams*0.5 {
-			it.LeftUse += "; could go into " + most.Dish
-		}
-		switch days := food.Storage; {
-		case loosely(food) && !slices.Contains(opened, it.PackName) && days.Sealed > 0:
-			it.LeftUse += fmt.Sprintf("; keeps about %g days whole (%s)", days.Sealed, days.Place)
-		case days.Opened > 0:
-			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days.Opened, days.Place)
-		}
-	}
-}
-
-func largest(uses []Need) Need {
-	return slices.MaxFunc(uses, func(a, b Need) int { return cmp.Compare(a.Grams, b.Grams) })
-}
-
-// Peels and stalks that a stock takes; not those that turn it bitter or muddy.
-var forStock = []string{"onion", "red-onion", "leek", "carrot", "parsnip", "celery", "celeriac", "parsley", "fennel", "mushroom", "button-mushroom", "dried-shiitake", "spring-onion", "garlic", "ginger"}
-
-// leastPeel is the grams of peel worth a word.
-const leastPeel = 40.0
-
-// spare says what else of the food can be used, and in which dish.
-func (s *shop) spare(items []Item, dishes []Dish) []string {
-	out := []string{}
-	pot := ""
-	for _, d := range dishes {
-		for _, p := range d.Parts {
-			for _, st := range p.Steps {
-				if text := strings.ToLower(st.Text + " " + p.Name); pot == "" && (strings.Contains(text, "stock") || strings.Contains(text, "broth")) {
-					pot = d.Name
-				}
-			}
-		}
-	}
-	var peels []string
-	for _, it := range items {
-		food := s.larder.Food(it.Food)
-		if food == nil {
-			continue
-		}
-		waste := it.Bought * (1 - food.Edible.Share)
-		if food.Edible.Share > 0 && waste >= leastPeel && slices.Contains(forStock, food.ID) {
-			peels = append(peels, fmt.Sprintf("%s of the %s (about %s)", food.Edible.Thrown, food.Name, measure.ShowGrams(measure.Exactly(waste), measure.Loose)))
-		}
-		for _, u := range it.Uses {
-			if strings.Contains(u.Text, "soaked") && food.Aisle == "mushrooms" {
-				out = append(out, fmt.Sprintf("The soaking water of the %s (%s) carries savour: strain it into the sauce or the stock.", food.Name, u.Dish))
-				break
-			}
-		}
-		if food.Aisle == "pulses" && it.Form == "" && food.ID == "chickpeas" {
-			out = append(out, "The cooking water of the chickpeas thickens and whips; keep it cold for three days.")
-		}
-		if strings.HasPrefix(food.ID, "potato") {
-			out = append(out, fmt.Sprintf("The cooking water of the potatoes (%s) thickens a soup or a dough.", it.Uses[0].Dish))
-		}
-	}
-	if len(peels) > 0 {
-		where := "simmer them for a stock and freeze it"
-		if pot != "" {
-			where = "they can go into the pot of " + pot
-		}
-		out = append(out, larder.Capital(strings.Join(peels, ", "))+": washed, "+where+".")
-	}
-	slices.Sort(out)
-	return out
 }

@@ -105,7 +105,7 @@ func (p *plan) onlyItsBody(s *standIn, i int) bool {
 			if !slices.Contains(lines, s.node) || noun.Upto > len(text) {
 				continue
 			}
-			if name := string(text[noun.Name:noun.Upto]); !p.fleshly(name) && !p.isLiquor(name) || p.ownName(name, lines) {
+			if name := string(text[noun.Name:noun.Upto]); !p.fleshly(name) && !p.isLiquor(name) || p.ownName(name, lines) || p.itself(name, n) {
 				return false
 			}
 			body = true

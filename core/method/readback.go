@@ -65,38 +65,7 @@ func (c *Carrier) readBack(d *recipe.Dish, a *swap.Adaptation) *flow.Graph {
 	k := c.asCard(d, a)
 	c.reader.Dish(&k.dish)
 	for place, s := range k.at {
-		got := &k.dish.Components[place.Component].Steps[place.Step]
-		lines := s.Lines
-		s.Actions, s.Asides, s.Questions, s.Techniques = got.Actions, got.Asides, got.Questions, got.Techniques
-		if s.Prepares == "" {
-			s.HandsOn, s.Minutes, s.Celsius = got.HandsOn, got.Minutes, got.Celsius
-		}
-		if s.Cue == "" || s.Prepares == "" {
-			s.Cue = got.Cue
-		}
-		s.Animals = []recipe.Animal{}
-		s.Lines = slices.Clone(got.Lines)
-		for _, at := range lines {
-			if !slices.Contains(s.Lines, at) {
-				s.Lines = append(s.Lines, at)
-			}
-		}
-		slices.Sort(s.Lines)
-		s.Findings = nil
-		if s.Quote != "" {
-			s.Findings = append(s.Findings, c.finding(swap.OtherThan, s.Quote))
-		}
-		if animals := got.Animals; len(animals) > 0 {
-			s.Findings = append(s.Findings, c.finding(swap.NamesAnimal, animals[0].Name))
-		}
-		if s.Change == swap.Changed || s.Change == swap.Added {
-			for _, q := range got.Questions {
-				if asked(d, place.Component, s, q.Text) {
-					continue // as the original was asked
-				}
-				s.Findings = append(s.Findings, c.finding(swap.NotRead, q.Text))
-			}
-		}
+		c.takeIn(d, place, s, &k.dish.Components[place.Component].Steps[place.Step])
 	}
 	for place, s := range k.at {
 		if s.Change == swap.Changed || s.Change == swap.Added {
@@ -127,6 +96,41 @@ func (c *Carrier) readBack(d *recipe.Dish, a *swap.Adaptation) *flow.Graph {
 		}
 	}
 	return g
+}
+
+// takeIn gives a step of the card what reading it found.
+func (c *Carrier) takeIn(d *recipe.Dish, place recipe.StepAt, s *swap.Step, got *recipe.Step) {
+	lines := s.Lines
+	s.Actions, s.Asides, s.Questions, s.Techniques = got.Actions, got.Asides, got.Questions, got.Techniques
+	if s.Prepares == "" {
+		s.HandsOn, s.Minutes, s.Celsius = got.HandsOn, got.Minutes, got.Celsius
+	}
+	if s.Cue == "" || s.Prepares == "" {
+		s.Cue = got.Cue
+	}
+	s.Animals = []recipe.Animal{}
+	s.Lines = slices.Clone(got.Lines)
+	for _, at := range lines {
+		if !slices.Contains(s.Lines, at) {
+			s.Lines = append(s.Lines, at)
+		}
+	}
+	slices.Sort(s.Lines)
+	s.Findings = nil
+	if s.Quote != "" {
+		s.Findings = append(s.Findings, c.finding(swap.OtherThan, s.Quote))
+	}
+	if animals := got.Animals; len(animals) > 0 {
+		s.Findings = append(s.Findings, c.finding(swap.NamesAnimal, animals[0].Name))
+	}
+	if s.Change == swap.Changed || s.Change == swap.Added {
+		for _, q := range got.Questions {
+			if asked(d, place.Component, s, q.Text) {
+				continue // as the original was asked
+			}
+			s.Findings = append(s.Findings, c.finding(swap.NotRead, q.Text))
+		}
+	}
 }
 
 // finding says one thing that reading back has found.

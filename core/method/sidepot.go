@@ -47,6 +47,35 @@ func (c *Carrier) sidePots(d recipe.Dish, a swap.Adaptation, guests float64) []s
 func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []*standIn, guests, table float64) swap.Branch {
 	share := guests / table
 	b := swap.Branch{Component: comp.Name, Guests: guests, Lines: []string{}, Steps: []string{}, Core: []string{}}
+	names := c.sideLines(&b, here, share)
+	at := slices.IndexFunc(comp.Steps, func(s swap.Step) bool {
+		return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(here, func(r *standIn) bool {
+			return slices.ContainsFunc(r.lines, func(n int) bool { return slices.Contains(s.Lines, n) })
+		})
+	})
+	number := sauceBefore(&b, comp, at, share)
+	b.Sauce = measure.RoundGrams(b.Sauce, measure.Loose)
+	all := listed(names)
+	b.Steps = append(b.Steps, fmt.Sprintf("On a board and with a knife of its own, get the %s ready, away from everything else. Wash hands, board and knife before anything else is touched.", all))
+	switch {
+	case at >= 0 && b.Sauce >= leastSauce:
+		b.Step = number + 1
+		b.Steps = append(b.Steps, fmt.Sprintf("Before “%s …”, take about %s of what is in the pot (the share of %g of %g) into a second pot.", flow.Beginning(comp.Steps[at].Text), measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
+	default:
+		b.Sauce = 0
+		b.Steps = append(b.Steps, "Cook it in a pan of its own beside the dish.")
+	}
+	for _, s := range was.Steps {
+		if slices.ContainsFunc(here, func(r *standIn) bool { return slices.Contains(s.Lines, r.line) }) {
+			b.Steps = append(b.Steps, "In the second pot, as the original has it: "+s.Text)
+		}
+	}
+	b.Steps = append(b.Steps, "Stir and serve it with a spoon of its own. Raw meat and fish never stand above other food; leftovers are heated to 74 °C, once.")
+	return b
+}
+
+// sideLines lists what goes into the second pot, and the heat that it must reach.
+func (c *Carrier) sideLines(b *swap.Branch, here []*standIn, share float64) []string {
 	names := make([]string, 0, len(here))
 	for _, r := range here {
 		names = append(names, r.was.Name)
@@ -66,11 +95,12 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []*st
 			b.Core = append(b.Core, say+" ("+c.book.Larder().SourceTitle(t.Source)+").")
 		}
 	}
-	at := slices.IndexFunc(comp.Steps, func(s swap.Step) bool {
-		return s.Change != swap.Dropped && len(s.From) > 0 && slices.ContainsFunc(here, func(r *standIn) bool {
-			return slices.ContainsFunc(r.lines, func(n int) bool { return slices.Contains(s.Lines, n) })
-		})
-	})
+	return names
+}
+
+// sauceBefore sums what of the dish is in the pot before a step, and counts the steps until
+// then.
+func sauceBefore(b *swap.Branch, comp *swap.Component, at int, share float64) int {
 	kept := map[int]bool{}
 	number := 0
 	for n := 0; n < at; n++ {
@@ -91,24 +121,7 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []*st
 			b.Sauce += comp.Lines[l].Mass() * share
 		}
 	}
-	b.Sauce = measure.RoundGrams(b.Sauce, measure.Loose)
-	all := listed(names)
-	b.Steps = append(b.Steps, fmt.Sprintf("On a board and with a knife of its own, get the %s ready, away from everything else. Wash hands, board and knife before anything else is touched.", all))
-	switch {
-	case at >= 0 && b.Sauce >= leastSauce:
-		b.Step = number + 1
-		b.Steps = append(b.Steps, fmt.Sprintf("Before “%s …”, take about %s of what is in the pot (the share of %g of %g) into a second pot.", flow.Beginning(comp.Steps[at].Text), measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
-	default:
-		b.Sauce = 0
-		b.Steps = append(b.Steps, "Cook it in a pan of its own beside the dish.")
-	}
-	for _, s := range was.Steps {
-		if slices.ContainsFunc(here, func(r *standIn) bool { return slices.Contains(s.Lines, r.line) }) {
-			b.Steps = append(b.Steps, "In the second pot, as the original has it: "+s.Text)
-		}
-	}
-	b.Steps = append(b.Steps, "Stir and serve it with a spoon of its own. Raw meat and fish never stand above other food; leftovers are heated to 74 °C, once.")
-	return b
+	return number
 }
 
 func listed(names []string) string {

@@ -81,3 +81,29 @@ func TestManyThingsAreThemAndMeatsStockIsNotBones(t *testing.T) {
 	require.Contains(t, got, "simmer, covered, for 30 minutes.")
 	require.Contains(t, got, "Add the vegetable stock")
 }
+
+// Whites that stand for the same thing as the yolks are in already: they are neither whipped
+// nor folded in, and what the dish makes of all that keeps a name.
+func TestWhitesThatAreInAreNotFoldedIn(t *testing.T) {
+	got := written(t, "Layers\n\n4 eggs, separated\n100 g sugar\n500 g mascarpone\n300 g rye bread, sliced\n\nMethod\n1. Beat the yolks with the sugar until pale, then beat in the mascarpone. Whip the whites stiff and fold through the mascarpone in three goes. Lay half of the bread in a dish. Cover with half of the cream.", map[string]string{line("0"): "cashew-egg-cream", line("2"): "cashew-dessert-curd"})
+	require.NotContains(t, strings.ToLower(got), "fold")
+	require.Contains(t, got, "Cover with half of the mixture.")
+}
+
+func TestTheFleshIsThePieceItself(t *testing.T) {
+	got := written(t, "Paste\n\n300 g smoked mackerel\n100 g soft cheese\n\nMethod\n1. Skin and bone the mackerel and mix the flesh with the cheese.", map[string]string{line("0"): "smoked-oyster-mushroom"})
+	require.Contains(t, got, "with the")
+	require.NotContains(t, got, "flesh")
+}
+
+func TestALiquidFromTheTapStaysWithWhatIsPutIntoIt(t *testing.T) {
+	got := written(t, "Cold cuts\n\n1 kg veal\n1 carrot\n1 onion\n500 ml white wine\n\nMethod\n1. Put the veal in a pan with the carrot, onion, wine and enough water to cover. Poach for 50 minutes.", map[string]string{line("0"): "mushroom-chunks-braise"})
+	require.Contains(t, got, "water")
+	require.Contains(t, got, "the carrot")
+}
+
+func TestThePotOfWorkThatGoesIsSaid(t *testing.T) {
+	got := written(t, "Tagine\n\n1 kg lamb shoulder, cubed\n1 onion\n3 tbsp olive oil\n1 l stock\n\nMethod\n1. Heat the oil in a heavy casserole. Sear the lamb in batches, removing each as it browns. Fry the onion in the same pan until soft, return the lamb, add the stock and simmer for 90 minutes.", map[string]string{line("0"): "mushroom-chunks-braise"})
+	require.NotContains(t, got, "same pan")
+	require.Contains(t, got, "casserole")
+}

@@ -117,6 +117,17 @@ func (w *writer) action(i int) []*clause {
 	if !own.gone {
 		w.before = own
 	}
+	out = append(out, w.goesInLate(n, d, own)...)
+	if d.boil > 0 {
+		words := w.c.words()
+		out = append(out, &clause{node: -1, changed: true, text: words.Boil + " " + words.For + " " + w.c.spoken(measure.Exactly(d.boil))})
+	}
+	return out
+}
+
+// goesInLate are the clauses for what goes in during the last minutes of an action, and for
+// what is stirred in when it is done.
+func (w *writer) goesInLate(n *node, d *deed, own *clause) (out []*clause) {
 	for k, s := range d.late {
 		minutes := s.tail
 		if k+1 < len(d.late) {
@@ -141,10 +152,6 @@ func (w *writer) action(i int) []*clause {
 		finished[s.book.ID], own.changed = true, true
 		text := lowered(strings.TrimSuffix(s.book.FinishFor(s.chosen.Use), "."))
 		out = append(out, &clause{node: -1, changed: true, text: text, stands: []*standIn{s}})
-	}
-	if d.boil > 0 {
-		words := w.c.words()
-		out = append(out, &clause{node: -1, changed: true, text: words.Boil + " " + words.For + " " + w.c.spoken(measure.Exactly(d.boil))})
 	}
 	return out
 }

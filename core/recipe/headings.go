@@ -37,6 +37,13 @@ func (l *layout) labelled(text string, heads []string) bool {
 	return false
 }
 
+// givesTimes tells whether a text says how long something takes: "Prep: 20 minutes".
+func (l *layout) givesTimes(text string) bool {
+	label, rest, ok := strings.Cut(text, ":")
+	_, numbered := firstNumber(rest)
+	return ok && numbered && l.reader.lines().Times[strings.ToLower(strings.TrimSpace(label))]
+}
+
 // partName reads the part out of "Ingredients for the topping".
 func partName(text string) string {
 	lower := strings.ToLower(text)

@@ -132,24 +132,7 @@ func (l *layout) block(b block) {
 		return
 	}
 	if (l.mode == before || l.mode == listing) && !l.labelled(b.text, l.heads.Ingredients) {
-		if name, parts := l.labelledRow(b.text); parts != nil {
-			switch {
-			case name != "" && (l.serves(block{text: name}) || l.reader.yields.people.MatchString(name)): // "For 4: 500 g beef, 1 onion"
-				l.mode = listing
-				if l.source.Yield == "" {
-					l.source.Yield = name
-				}
-			case name != "":
-				l.wholePart(name, parts)
-				return
-			}
-			l.rowItems(parts)
-			return
-		}
-		if parts := l.inARow(b.text); parts != nil {
-			for _, p := range parts {
-				l.block(block{text: p, bullet: true})
-			}
+		if l.inOneRow(b) {
 			return
 		}
 	}
@@ -161,7 +144,7 @@ func (l *layout) block(b block) {
 		}
 		l.inline(b, l.heads.Ingredients)
 		return
-	case isOneOf(b.text, l.heads.Method) && (b.heading || len(b.text) < 24) || l.labelled(b.text, l.heads.Method):
+	case isOneOf(b.text, l.heads.Method) && (b.heading || len(b.text) < 24) && !l.givesTimes(b.text) || l.labelled(b.text, l.heads.Method):
 		l.startMethod()
 		l.methodNamed = true
 		l.inline(b, l.heads.Method)
@@ -190,6 +173,31 @@ func (l *layout) block(b block) {
 	}
 }
 
+// inOneRow takes in a list that stands in one row, behind its name or without.
+func (l *layout) inOneRow(b block) bool {
+	if name, parts := l.labelledRow(b.text); parts != nil {
+		switch {
+		case name != "" && (l.serves(block{text: name}) || l.reader.yields.people.MatchString(name)): // "For 4: 500 g beef, 1 onion"
+			l.mode = listing
+			if l.source.Yield == "" {
+				l.source.Yield = name
+			}
+		case name != "":
+			l.wholePart(name, parts)
+			return true
+		}
+		l.rowItems(parts)
+		return true
+	}
+	if parts := l.inARow(b.text); parts != nil {
+		for _, p := range parts {
+			l.block(block{text: p, bullet: true})
+		}
+		return true
+	}
+	return false
+}
+
 // inline takes text that stands on the line of its heading ("Method: Boil ...").
 func (l *layout) inline(b block, heads []string) {
 	_, rest, ok := strings.Cut(b.text, ":")
@@ -211,7 +219,7 @@ func (l *layout) startMethod() {
 // beginSingle takes the list to begin with a single line, or with parts of a single
 // line each.
 func (l *layout) beginSingle() {
-	if n := len(l.waiting); l.mode == before && n > 0 && l.quantityFirst(l.waiting[n-1].text) && l.ingredientLike(l.waiting[n-1]) {
+	if n := len(l.waiting); l.mode == before && n > 0 && l.quantityFirst(l.waiting[n-1].text) && l.listLike(l.waiting[n-1]) {
 		l.begin(l.reachBack(n - 1))
 	}
 }

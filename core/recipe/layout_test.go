@@ -30,6 +30,22 @@ func TestLayoutsInManyManners(t *testing.T) {
 			"Pie\n\nPASTRY\n200 g flour\n100 g lard\n\nFILLING\n2 leeks\n1 onion\n\nMETHOD\n1. Rub the lard into the flour until it looks like crumbs.",
 			"Pie", []string{"Pastry:lls", "Filling:ll"},
 		},
+		"a part of a single line in one row with its name": {
+			"Bowl\n\nRice: 200 g jasmine rice\nSauce: 400 ml coconut milk, 1 tbsp curry paste\nTo serve: 1 lime\n\nBoil the rice for 12 minutes and warm the sauce.",
+			"Bowl", []string{"Rice:ls", "Sauce:ll", "To serve:l"},
+		},
+		"times and yields in one row are no parts": {
+			"Bowl\n\nPrep: 20 minutes\nMakes: 12\n\n200 g rice\n1 lime\n\nBoil the rice for 12 minutes and add the lime.",
+			"Bowl", []string{":lls"},
+		},
+		"orders behind a label that a semicolon parts": {
+			"Bake\n\n80 g butter\n80 g flour\n1 l milk\n\nMake the sauce: melt the butter, stir in the flour and cook; whisk in the milk; simmer for 5 minutes.",
+			"Bake", []string{":llls"},
+		},
+		"lines of things that nobody knows": {
+			"Supper\n\n300 g rice\n4 wobblers\n2 tbsp oil\n\nMethod\n1. Boil the rice and fry the wobblers in the oil.",
+			"Supper", []string{":llls"},
+		},
 		"headings in capitals right under the list before": {
 			"Bake\n\nSAUCE\n500 g lentils\n1 onion\nPASTA\n400 g macaroni\n80 g breadcrumbs\n\nSoften the onion, add the lentils and simmer for 20 minutes.",
 			"Bake", []string{"Sauce:lls", "Pasta:ll"},

@@ -2,6 +2,7 @@ package recipe
 
 import (
 	"regexp"
+	"slices"
 	"strings"
 
 	"yembra/core/larder"
@@ -80,6 +81,23 @@ func (l *layout) quantityFirst(text string) bool {
 	q := c.quantity()
 	return q.amount != nil
 }
+
+// listLike tells whether a block may stand in a list: it looks like an ingredient, or opens
+// with an amount of something that nobody knows, and no time.
+func (l *layout) listLike(b block) bool {
+	if l.ingredientLike(b) {
+		return true
+	}
+	words := strings.Fields(larder.Fold(b.text))
+	if len(words) < 2 || len(words) > longestUnknown || b.heading || b.leads || l.methodLike(b) || strings.HasSuffix(b.text, ".") || !l.quantityFirst(b.text) {
+		return false
+	}
+	lang := l.reader.larder.Language()
+	return !slices.ContainsFunc(words, func(w string) bool { return lang.TimeUnits[strings.Trim(w, ".,:")] > 0 && len(w) > 1 })
+}
+
+// longestUnknown is how many words a line has at most that names nothing known.
+const longestUnknown = 10
 
 // ingredientLike tells whether a block looks like an ingredient line: short,
 // and with an amount, a bullet or a food for its name.

@@ -9,14 +9,14 @@ import (
 func (l *layout) beforeRecipe(b block) {
 	l.waiting = append(l.waiting, b)
 	n := len(l.waiting)
-	if n < 2 || !l.ingredientLike(b) || !l.ingredientLike(l.waiting[n-2]) {
+	if prev := l.waiting[max(n-2, 0)]; n < 2 || !l.listLike(b) || !l.listLike(prev) || !l.ingredientLike(b) && (b.blank || !l.ingredientLike(prev)) || b.blank && !l.ingredientLike(prev) {
 		return
 	}
 	if b.blank && !l.quantityFirst(l.waiting[n-2].text) {
 		return // a title that is a food's name, then the first ingredient
 	}
 	first := n - 2
-	for first > 0 && l.ingredientLike(l.waiting[first-1]) && !l.waiting[first].blank {
+	for first > 0 && l.listLike(l.waiting[first-1]) && !l.waiting[first].blank {
 		first--
 	}
 	if first == 0 && l.titles(l.waiting) {
@@ -53,7 +53,7 @@ func (l *layout) reachBack(first int) int {
 	at := first
 	for i := first - 1; i > 0; i-- {
 		switch w := l.waiting[i]; {
-		case l.quantityFirst(w.text) && l.ingredientLike(w):
+		case l.quantityFirst(w.text) && (l.ingredientLike(w) || !l.waiting[i+1].blank && l.listLike(w)):
 			at = i
 		case !namesAPart(w):
 			return at

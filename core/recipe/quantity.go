@@ -27,15 +27,7 @@ func (c *cursor) quantity() quantity {
 	start := c.At
 	s, ok := c.Span()
 	if !ok {
-		if unit, ok := c.bareUnit(); ok {
-			q.amount = &measure.Amount{Low: 1, High: 1, Unit: unit}
-			return q
-		}
-		if c.Skip(c.words.Vague) || c.In(0, c.words.Plenty) {
-			q.toTake = true
-			c.Skip(c.words.Plenty)
-			c.Skip(c.words.Of)
-		}
+		c.withoutFigure(&q)
 		return q
 	}
 	if few := c.In(0, c.words.Few); (few || c.In(0, c.words.Little)) && c.At == start+1 {
@@ -69,6 +61,25 @@ func (c *cursor) quantity() quantity {
 		c.Skip(c.words.Of)
 		return q
 	}
+	c.measured(&q, s)
+	return q
+}
+
+// withoutFigure reads an amount that has no figure: "a pinch of", "some", "plenty of".
+func (c *cursor) withoutFigure(q *quantity) {
+	if unit, ok := c.bareUnit(); ok {
+		q.amount = &measure.Amount{Low: 1, High: 1, Unit: unit}
+		return
+	}
+	if c.Skip(c.words.Vague) || c.In(0, c.words.Plenty) {
+		q.toTake = true
+		c.Skip(c.words.Plenty)
+		c.Skip(c.words.Of)
+	}
+}
+
+// measured reads the unit behind a figure, and what else is said of the amount.
+func (c *cursor) measured(q *quantity, s measure.Span) {
 	before := c.At
 	unit, ok := c.unit()
 	if ok && c.endsLine() && countUnit(unit) {
@@ -85,11 +96,9 @@ func (c *cursor) quantity() quantity {
 	}
 	q.amount = &measure.Amount{Low: s.Low, High: s.High, Unit: unit}
 	if ok {
-		c.plus(&q)
-		c.secondMeasure(&q)
-	} else {
-		c.secondMeasure(&q)
+		c.plus(q)
 	}
+	c.secondMeasure(q)
 	if ok && !countUnit(unit) {
 		if u, container := c.words.Unit(c.Peek(0).Text); container && u == measure.Can && c.Peek(1).Kind == lex.Word {
 			c.At++ // "12 oz package of silken tofu", "150 ml pot soured cream"
@@ -97,13 +106,12 @@ func (c *cursor) quantity() quantity {
 	}
 	c.Skip(c.words.Of)
 	if ok && countUnit(unit) {
-		c.hedgeSizeOnly(&q)
+		c.hedgeSizeOnly(q)
 	}
 	if unit == measure.Can {
 		q.each, q.grams = q.grams, nil // "2 tins (400 g)": the mass is of one
 		q.ml, q.volume = q.volume, nil
 	}
-	return q
 }
 
 // bareUnit reads "pinch of", "small bunch of" or "knob of" without a number.

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"math"
 	"slices"
-	"strconv"
 	"strings"
 
 	"yembra/core/character"
@@ -178,57 +177,6 @@ func (x *bench) nearest(s slot) *Nearest {
 	return best
 }
 
-// assumedMass stands in for a line without a known mass ("butter for the
-// tin"): 10 g.
-const assumedMass = 10.0
-
-// leftOut keeps the place of a line that has no stand-in. It holds nothing, so
-// it has no origin.
-func leftOut(line recipe.Line, why string) recipe.Line {
-	return recipe.Line{
-		Text: line.Name + " (left open)", Form: larder.RawForm, Name: line.Name, Preparation: "", Optional: line.Optional,
-		Alternatives: []recipe.Alternative{}, Origin: larder.Unknown, Why: why,
-	}
-}
-
-// fineAmounts tells whether rounding must not move a food much: spices, salt,
-// leavening and setting agents.
-func fineAmounts(f *larder.Food) measure.Care {
-	switch f.Aisle {
-	case "spices", "baking", "sea-vegetables", "herbs":
-		return measure.Fine
-	}
-	return measure.Loose
-}
-
-// kitchenAmount writes grams as a cook measures them.
-func kitchenAmount(f *larder.Food, grams float64) string {
-	return measure.ShowMatter(measure.Exactly(grams), f.Matter.Density, larder.Measured(f), fineAmounts(f))
-}
-
-// Written is a line as a card has it: amount, food, preparation.
-func Written(f *larder.Food, grams float64, preparation string) string {
-	text := kitchenAmount(f, grams) + " " + f.Name
-	if preparation != "" {
-		text += ", " + preparation
-	}
-	return text
-}
-
-func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) recipe.Line {
-	f := x.rules.inPlace(p.Food)
-	span := measure.Exactly(grams)
-	why := f.Why
-	if why == "" {
-		why = fmt.Sprintf("Stands in for %s.", original.Name)
-	}
-	return recipe.Line{
-		Text: Written(f, grams, p.Preparation), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,
-		Name: f.Name, Preparation: p.Preparation, Alternatives: []recipe.Alternative{}, Optional: original.Optional,
-		Origin: f.Origin, Check: f.Check, Hidden: false, Why: why,
-	}
-}
-
 // boost adds the boosters, each to its component.
 func (x *bench) boost(a *Adaptation, dec Decisions) {
 	if len(a.Components) == 0 {
@@ -248,13 +196,6 @@ func (x *bench) boost(a *Adaptation, dec Decisions) {
 		a.Components[part].Lines = append(a.Components[part].Lines, Line{Line: line, Change: Booster})
 		a.Boosters = append(a.Boosters, dose)
 	}
-}
-
-func formOr(form string) string {
-	if form == "" {
-		return larder.RawForm
-	}
-	return form
 }
 
 // balanceSalt lowers the salt lines by what swaps and boosters bring beyond what
@@ -322,49 +263,4 @@ func (x *bench) findSalts() {
 			}
 		}
 	}
-}
-
-// lineOf is the index of the original line that a line stands for, -1 for what
-// is new.
-func lineOf(l Line) int {
-	if l.From == nil {
-		return -1
-	}
-	at := strings.LastIndexByte(*l.From, '[')
-	line, err := strconv.Atoi(strings.TrimSuffix((*l.From)[at+1:], "]"))
-	if err != nil {
-		return -1
-	}
-	return line
-}
-
-// dishOf makes the adapted lines ready for evaluation, with what the steps do
-// taken over from the original.
-func (x *bench) dishOf(a Adaptation) character.Dish {
-	out := character.Dish{Servings: x.original.Servings, Parts: make([]character.Part, len(a.Components))}
-	for i, c := range a.Components {
-		part := character.Part{Shape: x.shapes[i], Items: make([]character.Item, 0, len(c.Lines))}
-		for j := range c.Lines {
-			l := &c.Lines[j]
-			food := x.larder.Food(l.FoodID())
-			if food == nil || l.Mass() <= 0 {
-				continue
-			}
-			it := x.item(i, lineOf(*l), food, l.Form, l.Mass(), l.Change == Swapped)
-			it.Ref, it.Label = recipe.LineRef(i, j), l.Name
-			part.Items = append(part.Items, it)
-		}
-		out.Parts[i] = part
-	}
-	return out
-}
-
-// Small is a line that the method wants and the original's list does not hold: a
-// little oil for a tin, a drink to brush on.
-func Small(f *larder.Food, grams float64, why string) Line {
-	span := measure.Exactly(grams)
-	return Line{Line: recipe.Line{
-		Text: Written(f, grams, ""), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: larder.RawForm,
-		Name: f.Name, Alternatives: []recipe.Alternative{}, Origin: f.Origin, Check: f.Check, Why: why,
-	}, Change: Adjusted}
 }

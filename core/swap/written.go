@@ -1,0 +1,77 @@
+package swap
+
+import (
+	"fmt"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+)
+
+// assumedMass stands in for a line without a known mass ("butter for the
+// tin"): 10 g.
+const assumedMass = 10.0
+
+// leftOut keeps the place of a line that has no stand-in. It holds nothing, so
+// it has no origin.
+func leftOut(line recipe.Line, why string) recipe.Line {
+	return recipe.Line{
+		Text: line.Name + " (left open)", Form: larder.RawForm, Name: line.Name, Preparation: "", Optional: line.Optional,
+		Alternatives: []recipe.Alternative{}, Origin: larder.Unknown, Why: why,
+	}
+}
+
+// fineAmounts tells whether rounding must not move a food much: spices, salt,
+// leavening and setting agents.
+func fineAmounts(f *larder.Food) measure.Care {
+	switch f.Aisle {
+	case "spices", "baking", "sea-vegetables", "herbs":
+		return measure.Fine
+	}
+	return measure.Loose
+}
+
+// kitchenAmount writes grams as a cook measures them.
+func kitchenAmount(f *larder.Food, grams float64) string {
+	return measure.ShowMatter(measure.Exactly(grams), f.Matter.Density, larder.Measured(f), fineAmounts(f))
+}
+
+// Written is a line as a card has it: amount, food, preparation.
+func Written(f *larder.Food, grams float64, preparation string) string {
+	text := kitchenAmount(f, grams) + " " + f.Name
+	if preparation != "" {
+		text += ", " + preparation
+	}
+	return text
+}
+
+func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) recipe.Line {
+	f := x.rules.inPlace(p.Food)
+	span := measure.Exactly(grams)
+	why := f.Why
+	if why == "" {
+		why = fmt.Sprintf("Stands in for %s.", original.Name)
+	}
+	return recipe.Line{
+		Text: Written(f, grams, p.Preparation), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,
+		Name: f.Name, Preparation: p.Preparation, Alternatives: []recipe.Alternative{}, Optional: original.Optional,
+		Origin: f.Origin, Check: f.Check, Hidden: false, Why: why,
+	}
+}
+
+func formOr(form string) string {
+	if form == "" {
+		return larder.RawForm
+	}
+	return form
+}
+
+// Small is a line that the method wants and the original's list does not hold: a
+// little oil for a tin, a drink to brush on.
+func Small(f *larder.Food, grams float64, why string) Line {
+	span := measure.Exactly(grams)
+	return Line{Line: recipe.Line{
+		Text: Written(f, grams, ""), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: larder.RawForm,
+		Name: f.Name, Alternatives: []recipe.Alternative{}, Origin: f.Origin, Check: f.Check, Why: why,
+	}, Change: Adjusted}
+}

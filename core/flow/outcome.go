@@ -112,7 +112,10 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	from := b.base
 	var made *thing
 	if len(r.portions) > 0 {
-		made = b.make(a.ID, nil, r.portions)
+		others := slices.DeleteFunc(slices.Clone(r.inputs), func(in *thing) bool {
+			return slices.ContainsFunc(r.portions, func(p portion) bool { return in.holds[p] })
+		})
+		made = b.make(a.ID, others, r.portions) // "set aside with the bacon"
 	} else {
 		made = b.make(a.ID, r.inputs, nil)
 		b.fatStays(made, r.inputs)

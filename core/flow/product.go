@@ -195,8 +195,8 @@ func (b *bindings) product(n noun) *thing {
 				return t // "the pieces" are no batter
 			}
 		}
-		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 }); t != nil {
-			return t
+		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && !(b.goingInto && b.goesIn(t)) }); t != nil {
+			return t // "stir into the stew" what was fried
 		}
 		return b.latest(func(t *thing) bool { return true })
 	}

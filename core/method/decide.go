@@ -52,6 +52,8 @@ func (p *plan) decide(i int) {
 	switch {
 	case p.onBodies(i), p.strewnOnNothing(i), p.ofMerged(i):
 		d.drop = true
+	case n.Is("off-heat") && p.onlyDropped(i):
+		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)
 	case there == 0, p.impliesGone(i):
@@ -96,6 +98,13 @@ func (p *plan) spoken(n *flow.Node, line int) bool {
 			return slices.Contains(lines, line) && !slices.ContainsFunc(lines, func(o int) bool { s := p.stand[o]; return s == nil || !s.flesh() })
 		})
 	})
+}
+
+// onlyDropped tells whether an action is done to nothing but what dropped work made of flesh.
+func (p *plan) onlyDropped(i int) bool {
+	n := &p.graph.Nodes[i]
+	return len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop }) &&
+		!slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil || !p.stand[line].flesh() })
 }
 
 // decideAlone follows the table where only stand-ins are worked on.

@@ -112,7 +112,7 @@ func (p *plan) mainPot(i int) int {
 // home, where there is one. It says no where there is no such moment.
 func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	closing := p.closing(parts)
-	fried, wet := -1, -1
+	fried, wet, aromatic := -1, -1, false
 	for k := range parts {
 		if k >= closing || parts[k].added != nil {
 			continue
@@ -120,8 +120,8 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 		for _, at := range parts[k].nodes {
 			n := &p.graph.Nodes[at]
 			switch {
-			case n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && fried < 0 && !n.Is("deep-fry"):
-				fried = k
+			case n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !n.Is("deep-fry", "scramble") && (fried < 0 || !aromatic && p.friesAromatics(n)):
+				fried, aromatic = k, p.friesAromatics(n)
 			case n.Technique.Family == "wet heat" && n.Liquid && p.atHome(n, home):
 				wet = k
 			}
@@ -136,6 +136,15 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 		return wet + 1, true
 	}
 	return p.stirred(parts, closing, home), true
+}
+
+// friesAromatics tells whether a frying is that of what a dish gets its base from: onions,
+// garlic, spices.
+func (p *plan) friesAromatics(n *flow.Node) bool {
+	return slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return f != nil && (f.Tagged("allium") || f.Aisle == "spices")
+	})
 }
 
 // takesUp tells whether a part begins with a word for what was worked on just before:
@@ -177,7 +186,7 @@ func (p *plan) stirred(parts []part, closing, home int) int {
 			n := &p.graph.Nodes[at]
 			switch n.Technique.Family {
 			case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-				if p.atHome(n, home) && !n.Is("repeat", "steam", "deep-fry") {
+				if p.atHome(n, home) && !n.Is("repeat", "steam", "deep-fry") && !p.shutBefore(at) {
 					return k + 1
 				}
 			}
@@ -187,6 +196,19 @@ func (p *plan) stirred(parts []part, closing, home int) int {
 		return p.stirred(parts, closing, -1)
 	}
 	return closing
+}
+
+// shutBefore tells whether what an action works on was shaped, filled or coated before: its
+// pieces take nothing in any more.
+func (p *plan) shutBefore(at int) bool {
+	n := &p.graph.Nodes[at]
+	if n.Technique.Joins == "yes" || n.Technique.Family == "wet heat" {
+		return false
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		t := p.graph.Nodes[in].Technique
+		return t.Closes == larder.ClosesAlways && t.Family != "coat" || p.l.Language().Shapes[p.graph.Nodes[in].Action.Makes] && t.Family == "dough" || p.shutBefore(in)
+	})
 }
 
 // closing is the first part after which nothing can be added any more: where what

@@ -277,8 +277,17 @@ func (w *writer) adds(stands ...*standIn) *clause {
 	return c
 }
 
+// bareVerb is a verb without a preposition behind it that leads to nothing now: "cook" of
+// "cook in the oven".
+func (w *writer) bareVerb(verb string) string {
+	if first, last, ok := strings.Cut(verb, " "); ok && w.l.Language().Prepositions[last] != "" {
+		return first
+	}
+	return verb
+}
+
 // goesOn is the clause that gives the last minutes of a cooking.
 func (w *writer) goesOn(n *node, minutes float64) *clause {
 	words := w.c.words()
-	return &clause{node: -1, changed: true, text: fmt.Sprintf("%s %s %s %s", n.Action.Verb, words.For, w.c.spoken(measure.Exactly(minutes)), words.More)}
+	return &clause{node: -1, changed: true, text: fmt.Sprintf("%s %s %s %s", w.bareVerb(n.Action.Verb), words.For, w.c.spoken(measure.Exactly(minutes)), words.More)}
 }

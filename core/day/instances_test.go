@@ -54,104 +54,135 @@ func random(rng *rand.Rand, n, grid int) Request {
 	return r
 }
 
+// laid is where a task lies in the day that an instance was made from.
+type laid struct{ start, end int }
+
+// planting makes an instance from a day that can be done: what lies where is known.
+type planting struct {
+	rng  *rand.Rand
+	r    Request
+	at   []laid
+	span int
+}
+
+// The kinds of things a task can hold besides hands.
+const (
+	onRing = iota
+	inOven
+	inBlender
+	standing
+)
+
 // planted makes up a day whose best span is known: a plan is laid out in which
 // one cook never rests, and the demands are read off it. It returns the span.
 func planted(rng *rand.Rand, n int) (Request, float64) {
 	cooks := 1 + rng.IntN(2)
 	kitchen := Kitchen{Cooks: cooks, Rings: 4, Ovens: []Oven{{Shelves: 2}}, Kit: map[string]int{"blender": 1}}
-	r := Request{ServeAt: serving.Format(time.RFC3339), Kitchen: kitchen}
-	type laid struct{ start, end int }
-	var at []laid
-	byHand := n * 55 / 100
-	span := 0
+	p := &planting{rng: rng, r: Request{ServeAt: serving.Format(time.RFC3339), Kitchen: kitchen}}
+	p.byHand(cooks, n*55/100)
+	p.waiting(n)
+	p.links()
+	tasks := p.r.Tasks
+	rng.Shuffle(len(tasks), func(a, b int) { tasks[a], tasks[b] = tasks[b], tasks[a] })
+	return p.r, float64(p.span)
+}
+
+// byHand lays the work of hands end to end, a row for each cook.
+func (p *planting) byHand(cooks, n int) {
 	for c := range cooks {
-		share := byHand / cooks
+		share := n / cooks
 		now := 0
 		for k := range share {
-			length := 5 + rng.IntN(26)
+			length := 5 + p.rng.IntN(26)
 			if c > 0 && k == share-1 {
-				length = max(5, span-now)
+				length = max(5, p.span-now)
 			}
-			if c > 0 && now+length > span {
+			if c > 0 && now+length > p.span {
 				break
 			}
-			at = append(at, laid{now, now + length})
+			p.at = append(p.at, laid{now, now + length})
 			now += length
 		}
-		span = max(span, now)
+		p.span = max(p.span, now)
 	}
-	for i := range at {
-		r.Tasks = append(r.Tasks, Task{ID: fmt.Sprintf("h%d", i), Minutes: float64(at[i].end - at[i].start), Hands: 1})
+	for i, at := range p.at {
+		p.r.Tasks = append(p.r.Tasks, Task{ID: fmt.Sprintf("h%d", i), Minutes: float64(at.end - at.start), Hands: 1})
 	}
-	// The rest waits on rings, in the oven, in the blender, or just stands.
-	free := func(kind int, from, to, most int, heat float64) bool {
-		for x := from; x < to; x++ {
-			used := 0
-			for i, t := range r.Tasks {
-				if at[i].start > x || at[i].end <= x {
-					continue
-				}
-				switch kind {
-				case 0:
-					used += t.Rings
-				case 1:
-					if t.Oven != nil {
-						used++
-						if d := t.Oven.Celsius - heat; d > 10 || d < -10 {
-							return false
-						}
-					}
-				case 2:
-					used += len(t.Kit)
-				}
+}
+
+// free tells whether one more thing of a kind finds room over a span.
+func (p *planting) free(kind int, from, to, most int, heat float64) bool {
+	for x := from; x < to; x++ {
+		used := 0
+		for i, t := range p.r.Tasks {
+			if p.at[i].start > x || p.at[i].end <= x {
+				continue
 			}
-			if used >= most {
-				return false
+			switch {
+			case kind == onRing:
+				used += t.Rings
+			case kind == inOven && t.Oven != nil:
+				used++
+				if d := t.Oven.Celsius - heat; d > 10 || d < -10 {
+					return false
+				}
+			case kind == inBlender:
+				used += len(t.Kit)
 			}
 		}
-		return true
+		if used >= most {
+			return false
+		}
 	}
-	for tries := 0; len(r.Tasks) < n && tries < 5000; tries++ {
-		length := 10 + rng.IntN(50)
-		from := rng.IntN(max(1, span-length))
-		t := Task{ID: fmt.Sprintf("w%d", len(r.Tasks)), Minutes: float64(length)}
-		kind := rng.IntN(4)
-		heat := []float64{160, 180, 200, 220}[rng.IntN(4)]
-		if most := []int{4, 2, 1, 99}[kind]; !free(kind, from, from+length, most, heat) {
+	return true
+}
+
+// waiting lays the rest: on rings, in the oven, in the blender, or just standing.
+func (p *planting) waiting(n int) {
+	for tries := 0; len(p.r.Tasks) < n && tries < 5000; tries++ {
+		length := 10 + p.rng.IntN(50)
+		from := p.rng.IntN(max(1, p.span-length))
+		t := Task{ID: fmt.Sprintf("w%d", len(p.r.Tasks)), Minutes: float64(length)}
+		kind := p.rng.IntN(4)
+		heat := []float64{160, 180, 200, 220}[p.rng.IntN(4)]
+		if most := []int{4, 2, 1, 99}[kind]; !p.free(kind, from, from+length, most, heat) {
 			continue
 		}
 		switch kind {
-		case 0:
+		case onRing:
 			t.Rings = 1
-		case 1:
+		case inOven:
 			t.Oven = &OvenUse{Celsius: heat, Shelves: 1}
-		case 2:
+		case inBlender:
 			t.Kit = []string{"blender"}
 		}
-		r.Tasks = append(r.Tasks, t)
-		at = append(at, laid{from, from + length})
+		p.r.Tasks = append(p.r.Tasks, t)
+		p.at = append(p.at, laid{from, from + length})
 	}
-	for i := range r.Tasks {
+}
+
+// links ties tasks to what lies before them, and some to the serving.
+func (p *planting) links() {
+	for i := range p.r.Tasks {
+		t := &p.r.Tasks[i]
 		for range 2 {
-			j := rng.IntN(len(r.Tasks))
-			gap := at[i].start - at[j].end
+			j := p.rng.IntN(len(p.r.Tasks))
+			gap := p.at[i].start - p.at[j].end
 			if i == j || gap < 0 || gap > 120 {
 				continue
 			}
-			a := After{ID: r.Tasks[j].ID, MinGap: float64(rng.IntN(gap/2 + 1))}
-			if rng.IntN(3) == 0 {
-				most := float64(gap + rng.IntN(30))
+			a := After{ID: p.r.Tasks[j].ID, MinGap: float64(p.rng.IntN(gap/2 + 1))}
+			if p.rng.IntN(3) == 0 {
+				most := float64(gap + p.rng.IntN(30))
 				a.MaxGap = &most
 			}
-			if !slices.ContainsFunc(r.Tasks[i].After, func(b After) bool { return b.ID == a.ID }) {
-				r.Tasks[i].After = append(r.Tasks[i].After, a)
+			if !slices.ContainsFunc(t.After, func(b After) bool { return b.ID == a.ID }) {
+				t.After = append(t.After, a)
 			}
 		}
-		if wait := span - at[i].end; wait < 40 && rng.IntN(3) == 0 {
-			within := float64(wait + rng.IntN(15))
-			r.Tasks[i].ServeWithin = &within
+		if wait := p.span - p.at[i].end; wait < 40 && p.rng.IntN(3) == 0 {
+			within := float64(wait + p.rng.IntN(15))
+			t.ServeWithin = &within
 		}
 	}
-	rng.Shuffle(len(r.Tasks), func(a, b int) { r.Tasks[a], r.Tasks[b] = r.Tasks[b], r.Tasks[a] })
-	return r, float64(span)
 }

@@ -1,0 +1,174 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+)
+
+// mainPot is the line of a component in place of which most goes in, of flesh if
+// there is any: what is to taste of it belongs into the pot that holds it. It is
+// -1 where nothing was replaced.
+func (p *plan) mainPot(i int) int {
+	best := -1
+	for _, s := range p.inOrder() {
+		if s.component != i || s.gone {
+			continue
+		}
+		if best < 0 || s.flesh() && !p.stand[best].flesh() || s.flesh() == p.stand[best].flesh() && s.was.Mass() > p.stand[best].was.Mass() {
+			best = s.node
+		}
+	}
+	return best
+}
+
+// moment is where among the parts of a component something goes in: after the
+// first frying in fat, once the liquid is there, before what is made is closed or
+// served, at the table. Of several pots it is that which holds the line that is
+// home, where there is one. It says no where there is no such moment.
+func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
+	closing := p.closing(parts)
+	fried, wet, aromatic := -1, -1, false
+	for k := range parts {
+		if k >= closing || parts[k].added != nil {
+			continue
+		}
+		for _, at := range parts[k].nodes {
+			n := &p.graph.Nodes[at]
+			switch {
+			case n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !n.Is("deep-fry", "scramble") && (fried < 0 || !aromatic && p.friesAromatics(n)):
+				fried, aromatic = k, p.friesAromatics(n)
+			case n.Technique.Family == "wet heat" && n.Liquid && p.atHome(n, home):
+				wet = k
+			}
+		}
+	}
+	switch {
+	case moment == larder.WithAromatics:
+		return fried + 1, fried >= 0 && !p.takesUp(parts, fried+1)
+	case moment == larder.AtTable:
+		return p.served(parts), true
+	case moment == larder.InLiquid && wet >= 0:
+		return wet + 1, true
+	}
+	return p.stirred(parts, closing, home), true
+}
+
+// friesAromatics tells whether a frying is that of what a dish gets its base from: onions,
+// garlic, spices.
+func (p *plan) friesAromatics(n *flow.Node) bool {
+	return slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return f != nil && (f.Tagged("allium") || f.Aisle == "spices")
+	})
+}
+
+// takesUp tells whether a part begins with a word for what was worked on just before:
+// "add them to the pot".
+func (p *plan) takesUp(parts []part, k int) bool {
+	if k >= len(parts) || len(parts[k].nodes) == 0 {
+		return false
+	}
+	phrases := p.graph.Nodes[parts[k].nodes[0]].Action.Words.Phrases
+	return len(phrases) > 0 && len(phrases[0].Nouns) > 0 && phrases[0].Nouns[0].Pronoun
+}
+
+// atHome tells whether an action is on the pot that holds a line; any where there
+// is none.
+func (p *plan) atHome(n *flow.Node, home int) bool { return home < 0 || n.Reaches(home) }
+
+// served is the place behind all work and before what is only brought to the table
+// and eaten.
+func (p *plan) served(parts []part) int {
+	at := len(parts)
+	for k := len(parts) - 1; k >= 0; k-- {
+		if parts[k].added != nil || len(parts[k].nodes) == 0 {
+			break
+		}
+		if slices.ContainsFunc(parts[k].nodes, func(node int) bool { return p.graph.Nodes[node].Technique.Closes != larder.ClosesTable }) {
+			break
+		}
+		at = k
+	}
+	return at
+}
+
+// stirred is the place before the closing of a dish behind the last part in which
+// something is cooked or mixed, at home if there is one: a tin that is brushed has
+// nothing to stir into.
+func (p *plan) stirred(parts []part, closing, home int) int {
+	for k := closing - 1; k >= 0; k-- {
+		for _, at := range parts[k].nodes {
+			n := &p.graph.Nodes[at]
+			switch n.Technique.Family {
+			case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
+				if p.atHome(n, home) && !n.Is("repeat", "steam", "deep-fry") && !p.shutBefore(at) {
+					return k + 1
+				}
+			}
+		}
+	}
+	if home >= 0 {
+		return p.stirred(parts, closing, -1)
+	}
+	return closing
+}
+
+// shutBefore tells whether what an action works on was shaped, filled or coated before: its
+// pieces take nothing in any more.
+func (p *plan) shutBefore(at int) bool {
+	n := &p.graph.Nodes[at]
+	if n.Technique.Joins == "yes" || n.Technique.Family == "wet heat" {
+		return false
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		t := p.graph.Nodes[in].Technique
+		return t.Closes == larder.ClosesAlways && t.Family != "coat" || p.l.Language().Shapes[p.graph.Nodes[in].Action.Makes] && t.Family == "dough" || p.shutBefore(in)
+	})
+}
+
+// closing is the first part after which nothing can be added any more: where what
+// is made is shaped, filled or served, or finished by heat with nothing cooked or
+// mixed behind it.
+func (p *plan) closing(parts []part) int {
+	closing := len(parts)
+	for k := len(parts) - 1; k >= 0; k-- {
+		for _, at := range parts[k].nodes {
+			t := p.graph.Nodes[at].Technique
+			switch {
+			case t.Shuts(), t.Closes == larder.ClosesLast && !p.cooksAfter(parts, k) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
+				closing = k
+			}
+		}
+	}
+	return closing
+}
+
+// mixedAfter tells whether what an action made is mixed or ground later.
+func (p *plan) mixedAfter(at int) bool {
+	for _, k := range p.graph.Nodes[at].Users {
+		if f := p.graph.Nodes[k].Technique.Family; f == "mix" || f == "machine" || f == "dough" || p.mixedAfter(k) {
+			return true
+		}
+	}
+	return false
+}
+
+// holdsMost tells whether what an action makes holds most of its part of the dish.
+func (p *plan) holdsMost(at int) bool {
+	n := &p.graph.Nodes[at]
+	return 2*len(n.Holds) >= len(p.dish.Components[n.At.Component].Lines)
+}
+
+// cooksAfter tells whether something is cooked in a pot or pan behind a part.
+func (p *plan) cooksAfter(parts []part, k int) bool {
+	for _, x := range parts[k+1:] {
+		for _, at := range x.nodes {
+			if t := p.graph.Nodes[at].Technique; t.Family == "wet heat" || t.Family == "dry heat" && !p.graph.Nodes[at].Is("deep-fry") {
+				return true
+			}
+		}
+	}
+	return false
+}

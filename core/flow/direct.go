@@ -93,12 +93,19 @@ func (b *bindings) otherWork(i int) bool {
 	other := false
 	for _, w := range words[at+1:] {
 		orders := b.r.lang.Orders(w)
-		if slices.Contains(orders, b.tech.Name) || b.tech.Name == heatTechnique && slices.ContainsFunc(orders, b.inFatWork) {
+		if slices.Contains(orders, b.tech.Name) || b.tech.Family == "coat" && slices.ContainsFunc(orders, b.coating) || b.tech.Name == heatTechnique && slices.ContainsFunc(orders, b.inFatWork) {
 			return false
 		}
 		other = other || len(orders) > 0
 	}
 	return other
+}
+
+// coating tells whether a technique puts a coat on something: what is "for glazing" is
+// brushed on.
+func (b *bindings) coating(name string) bool {
+	t := b.r.larder.Technique(name)
+	return t != nil && t.Family == "coat"
 }
 
 // mixedIn tells whether a fat has gone into something else, so that it cannot be meant by

@@ -34,6 +34,7 @@ func TestThingsAreTold(t *testing.T) {
 		{"a wider name", "2 heads romaine|100 ml oil", "Tear the lettuce and toss with the oil.", []string{"a0 tear/grate(0.0)", "a1 toss/toss(@a0; with 0.1)"}},
 		{"named by itself later", "2 carrots|1 stick celery|2 tbsp capers|500 ml wine", "Simmer the vegetables in the wine. Sprinkle with the capers.", []string{"a0 simmer/simmer(0.0, 0.1; with 0.3)", "a1 sprinkle/sprinkle(@a0; with 0.2)"}},
 		{"all of it", "150 g bacon|2 onions|500 g pork|1 kg sauerkraut", "Simmer the sauerkraut in a pot. Fry the bacon, fry the onions, then brown the pork. Add it all to the pot.", []string{"a0 simmer/simmer(0.3)", "a1 fry/fry(0.0)", "a2 fry/fry(0.1)", "a3 brown/brown(0.2)", "a4 add/add(@a1, @a2, @a3; into @a0)"}},
+		{"brushed with what is for glazing", "2 boiled eggs, chopped|1 egg, beaten, for glazing|300 g dough", "Fold in the eggs. Roll out the dough. Brush with egg.", []string{"a0 fold in/fold(0.0)", "a1 roll out/roll(0.2)", "a2 brush/brush(@a1; with 0.1)"}},
 		{"something put next to something", "300 g rice|4 chops|2 tbsp oil", "Boil the rice. Fry the chops in the oil. Put the rice on plates and spoon the chops next to it.", []string{"a0 boil/boil(0.0)", "a1 fry/fry(0.1; with 0.2)", "a2 put on plates/serve(@a0; into 'plates)", "a3 spoon/place(@a1; into @a2)"}},
 	})
 }

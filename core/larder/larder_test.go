@@ -59,7 +59,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"known_by.csv":                {Data: []byte("kind,traits,source\n")},
 		"allergen_words.csv":          {Data: []byte("word,allergen,unless,source\nalmond,nuts,,eu1169\n")},
 		"servings.csv":                {Data: []byte("what,most,why,source\n")},
-		"makings.csv":                 {Data: []byte("techniques,least,smallest,like,small,dry,source\n")},
+		"makings.csv":                 {Data: []byte("techniques,makes,least,smallest,like,small,dry,wet,source\n")},
 		"further.csv":                 {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":             {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
 		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps,closes\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,,\n")},

@@ -8,13 +8,15 @@ import (
 
 // Making says in which amounts something can be made.
 type Making struct {
-	Techniques []string
+	// Techniques are the ways of working it speaks of, Makes the names of what they
+	// must make, any where there are none.
+	Techniques, Makes []string
 	// Least is the share of water that a blend must hold to move, Smallest the
 	// grams below which it cannot be made, Like by how much the liquid of a dough,
 	// as a share of the rest, may differ from the original's; 0 where it says
 	// nothing.
 	Least, Smallest, Like float64
-	small, dry            string
+	small, dry, wet       string
 	Source                string
 }
 
@@ -23,7 +25,10 @@ func (m *Making) Small(grams float64) string { return filledIn(m.small, grams) }
 
 // Dry says that something holds too little liquid, or another part of it than the
 // original.
-func (m *Making) Dry(liquid, other float64) string { return filledIn(m.dry, liquid, other) }
+func (m *Making) Dry(figures ...float64) string { return filledIn(m.dry, figures...) }
+
+// Wet says that it holds more liquid than the original.
+func (m *Making) Wet(figures ...float64) string { return filledIn(m.wet, figures...) }
 
 func filledIn(text string, figures ...float64) string {
 	for i, v := range figures {
@@ -37,7 +42,7 @@ func (l *Larder) Makings() []Making { return l.makings }
 
 func (l *Larder) loadMakings(src Source) error {
 	return eachRow(src, "makings.csv", func(r row) {
-		m := Making{Techniques: strings.Split(r.text("techniques"), "+"), Least: r.number("least", 0), Smallest: r.number("smallest", 0), Like: r.number("like", 0), small: r.text("small"), dry: r.text("dry"), Source: r.text("source")}
+		m := Making{Techniques: strings.Split(r.text("techniques"), "+"), Makes: strings.Fields(r.text("makes")), Least: r.number("least", 0), Smallest: r.number("smallest", 0), Like: r.number("like", 0), small: r.text("small"), dry: r.text("dry"), wet: r.text("wet"), Source: r.text("source")}
 		for _, name := range m.Techniques {
 			if l.Technique(name) == nil {
 				r.fail("%s is no technique", name)
@@ -46,7 +51,7 @@ func (l *Larder) loadMakings(src Source) error {
 		if m.Least < 0 || m.Least >= 1 || m.Smallest < 0 || m.Like < 0 || m.Least+m.Smallest+m.Like == 0 {
 			r.fail("it bounds nothing")
 		}
-		if m.dry == "" || m.Smallest > 0 && m.small == "" {
+		if m.dry == "" || m.Smallest > 0 && m.small == "" || m.Like > 0 && m.wet == "" {
 			r.fail("it has no words for what it finds")
 		}
 		l.makings = append(l.makings, m)

@@ -26,6 +26,7 @@ const ThinSpace = " "
 var (
 	cupFractions   = []float64{0, 1.0 / 8, 1.0 / 4, 1.0 / 3, 1.0 / 2, 2.0 / 3, 3.0 / 4, 1}
 	spoonFractions = []float64{0, 1.0 / 8, 1.0 / 4, 1.0 / 2, 3.0 / 4, 1}
+	quarters       = []float64{0, 1.0 / 4, 1.0 / 2, 3.0 / 4, 1}
 	tbspFractions  = []float64{0, 1.0 / 2, 1}
 )
 
@@ -139,6 +140,9 @@ func ShowMillilitres(ml float64, sys System, care Care) string {
 		fractions []float64
 	}
 	choices := []choice{{"cup", cup, cupFractions}, {"tbsp", tbsp, tbspFractions}, {"tsp", tsp, spoonFractions}}
+	if care == Loose && ml >= 2*tsp {
+		choices[2].fractions = quarters // nobody adds an eighth to two spoons
+	}
 	switch {
 	case ml < tbsp*0.95:
 		choices = choices[2:]

@@ -43,16 +43,16 @@ func (c *Carrier) unlike(p *plan, g *flow.Graph, m *larder.Making) {
 		return &swap.Line{Line: p.dish.Components[at.Component].Lines[at.Line]}
 	}
 	after := func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] }
-	said := map[*swap.Step]bool{}
+	told := map[*swap.Step]bool{}
 	for k := range p.graph.Nodes {
 		was := &p.graph.Nodes[k]
-		if !was.Is(m.Techniques...) || tapped(was) || p.tappedBefore(k) {
+		if !meansMaking(m, was) || tapped(was) || p.tappedBefore(k) {
 			continue
 		}
 		for n := range g.Nodes {
 			now := &g.Nodes[n]
 			step := stepOf(p.a, now.Action.ID)
-			if step == nil || said[step] || !now.Is(m.Techniques...) || !slices.Contains(step.From, was.At.Step) || now.At.Component != was.At.Component || tapped(now) {
+			if step == nil || told[step] || !meansMaking(m, now) || !slices.Contains(step.From, was.At.Step) || now.At.Component != was.At.Component || tapped(now) {
 				continue
 			}
 			wet0, all0, ok0 := c.watered(p.graph, was, before)
@@ -62,11 +62,24 @@ func (c *Carrier) unlike(p *plan, g *flow.Graph, m *larder.Making) {
 			}
 			share0, share1 := wet0/(all0-wet0), wet1/(all1-wet1)
 			if math.Abs(share1-share0) > m.Like {
-				said[step] = true
-				step.Findings = append(step.Findings, c.finding(swap.NotMade, m.Dry(100*share1, 100*share0)))
+				told[step] = true
+				said := m.Wet
+				if share1 < share0 {
+					said = m.Dry
+				}
+				step.Findings = append(step.Findings, c.finding(swap.NotMade, said(100*share1, 100*share0, math.Abs(share1-share0)*(all1-wet1))))
 			}
 		}
 	}
+}
+
+// meansMaking tells whether an action is what a row of makings speaks of.
+func meansMaking(m *larder.Making, n *flow.Node) bool {
+	if !n.Is(m.Techniques...) {
+		return false
+	}
+	words := larder.Words(n.Action.Makes)
+	return len(m.Makes) == 0 || len(words) > 0 && slices.Contains(m.Makes, words[len(words)-1])
 }
 
 // tapped tells whether an action takes something nobody listed, such as water from

@@ -56,6 +56,37 @@ func TestThePreparationsOfTheBookNameWhatIsThere(t *testing.T) {
 	}
 }
 
+// Water that stays in what is made is in the formula; water from the tap is only for
+// soaking, boiling and rinsing, and is thrown away.
+func TestThePreparationsOfTheBookListTheirWater(t *testing.T) {
+	r, b, _ := open(t)
+	l := b.Larder()
+	for _, s := range l.Swaps() {
+		if slices.ContainsFunc(s.Formula, func(p larder.Part) bool { return p.Food == "water" }) {
+			continue
+		}
+		lines := make([]recipe.Line, len(s.Formula))
+		for i, p := range s.Formula {
+			f := l.Food(p.Food)
+			lines[i] = recipe.Line{Food: &s.Formula[i].Food, Name: f.Name, Form: p.Form, Preparation: p.Preparation, Origin: f.Origin}
+		}
+		for _, p := range s.Prepare {
+			actions := r.Step(p.Text, lines).Actions
+			for k, a := range actions {
+				way := l.Technique(a.Technique)
+				if slices.ContainsFunc(actions[k:], func(a recipe.Action) bool { return a.Technique == "drain" }) {
+					continue
+				}
+				for _, ref := range slices.Concat(a.To, a.With) {
+					if ref.Named != nil && way != nil && (way.Family == "mix" || way.Family == "machine") {
+						assert.NotContains(t, larder.Words(*ref.Named), "water", "%s: “%s” takes water that is not listed: %s", s.ID, a.Verb, p.Text)
+					}
+				}
+			}
+		}
+	}
+}
+
 // A preparation lists the kit that its work needs, so that a house without it is not
 // asked for it.
 func TestThePreparationsOfTheBookListTheirKit(t *testing.T) {

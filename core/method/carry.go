@@ -9,6 +9,7 @@ import (
 	"slices"
 	"strconv"
 	"strings"
+	"sync"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -22,11 +23,13 @@ import (
 type Carrier struct {
 	book   *swap.Book
 	reader *flow.Reader
+	// browned holds for each swap whether its preparation browns it.
+	browned sync.Map
 }
 
 // NewCarrier returns a carrier over the book, which reads the steps it writes
 // with the reader.
-func NewCarrier(b *swap.Book, r *flow.Reader) *Carrier { return &Carrier{b, r} }
+func NewCarrier(b *swap.Book, r *flow.Reader) *Carrier { return &Carrier{book: b, reader: r} }
 
 // Adapt applies decisions and carries the method over: the whole answer.
 func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Adaptation, error) {

@@ -60,6 +60,8 @@ func (p *plan) decide(i int) {
 		p.withoutSubject(i)
 	case replaced == len(subjects):
 		p.decideAlone(i)
+	case p.brownedAlready(i):
+		d.drop = true
 	case n.Is("discard", "skim") && p.fleshAt(i) != nil && !p.fleshAt(i).is(larder.Steeped) && !p.namesOne(n):
 		d.drop = true
 	}
@@ -84,6 +86,32 @@ func (p *plan) decide(i int) {
 		}
 	}
 	d.cueless = p.cueGone(n)
+}
+
+// brownedAlready tells whether an action would brown what is browned when it is prepared,
+// among things that were fried before it came to them.
+func (p *plan) brownedAlready(i int) bool {
+	n := &p.graph.Nodes[i]
+	flesh := false
+	for _, line := range p.subjects(i) {
+		if s := p.stand[line]; s != nil && s.flesh() && p.there(line, i) {
+			r := p.rule(s, i)
+			if !s.is(larder.Browned) || r == nil || r.Then != larder.CarryDrop {
+				return false
+			}
+			flesh = true
+		} else if slices.Contains(n.Named, line) || !p.friedBefore(line, i) {
+			return false
+		}
+	}
+	return flesh && n.Technique.Family == "dry heat" && (n.Action.Cue == "" || p.cueGone(n))
+}
+
+// friedBefore tells whether a line was in a pan over the fire before an action.
+func (p *plan) friedBefore(line, i int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool {
+		return n.Technique.Family == "dry heat" && n.Reaches(line)
+	})
 }
 
 // spoken tells whether the words of an action speak of a line by a noun: "the fish" of

@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 	"sync"
 	"testing"
 
@@ -156,6 +157,8 @@ func TestAmountsThatCannotBeMadeAreSaid(t *testing.T) {
 		return "Noodles\nServes 4\n\n300 g plain flour\n" + eggs + " eggs\n60 ml water\n\nMethod\n1. Knead the flour, eggs and water to a smooth dough for 8 minutes. Roll it out thinly."
 	}
 	egg := "components[0].lines[1]"
+	mixed := strings.Replace(dough("3"), "Knead the flour, eggs and water to a smooth dough for 8 minutes", "Mix the flour, eggs and water to a stiff dough", 1)
+	require.Contains(t, said(mixed, map[string]string{egg: "potato-bind"})[0], "The dough has")
 	wetter := said(dough("3"), map[string]string{egg: "potato-bind"})
 	require.Len(t, wetter, 1)
 	require.Regexp(t, `The dough has \d+ g of liquid for 100 g of the rest, the original \d+ g`, wetter[0])

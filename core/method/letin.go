@@ -3,6 +3,8 @@ package method
 import (
 	"math"
 	"slices"
+
+	"yembra/core/flow"
 )
 
 // finishing finds the frying after which what stands for its fat is stirred in,
@@ -43,20 +45,60 @@ func (p *plan) letIn() {
 		if s.gone || s.enters == never || !p.deeds[s.enters].drop || p.c.fatLine(s.was) {
 			continue
 		}
-		at := p.graph.Nodes[s.enters].At.Component
-		named := p.namedLater(s)
-		for k := s.enters + 1; k < len(p.graph.Nodes); k++ {
-			n := &p.graph.Nodes[k]
-			if k < named || p.deeds[k].drop || n.At.Component != at || n.Technique.Family == "control" || n.Technique.Name == "preheat" {
-				continue
-			}
-			s.enters, s.tail = k, 0
-			if !slices.Contains(n.Named, s.node) {
-				p.deeds[k].before = append(p.deeds[k].before, s)
-			}
-			break
+		k := p.nextOpen(s, true)
+		if k < 0 {
+			k = p.joinedLater(s)
+		}
+		if k < 0 {
+			k = p.nextOpen(s, false)
+		}
+		if k < 0 {
+			continue
+		}
+		s.enters, s.tail = k, 0
+		if !slices.Contains(p.graph.Nodes[k].Named, s.node) {
+			p.deeds[k].before = append(p.deeds[k].before, s)
 		}
 	}
+}
+
+// nextOpen is the next action of its part of the dish that is done and with which a
+// stand-in can go in, -1 where there is none: not with what takes out, nor with what only
+// seasons; in company only with what is done to something it was to be with.
+func (p *plan) nextOpen(s *standIn, company bool) int {
+	at := p.graph.Nodes[s.enters].At.Component
+	named := p.namedLater(s)
+	for k := s.enters + 1; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		if k < named || p.deeds[k].drop || n.At.Component != at || n.Technique.Family == "control" || n.Technique.Name == "preheat" {
+			continue
+		}
+		if company && !slices.Contains(n.Named, s.node) && !p.inCompany(s, n) {
+			continue
+		}
+		if slices.Contains(n.Named, s.node) || n.Technique.Family != "separate" && !n.Is("season") {
+			return k
+		}
+	}
+	return -1
+}
+
+// joinedLater is the first later action, in any part, that brings to others what a stand-in
+// would have been cooked with: a broth poured over what lies in the bowls.
+func (p *plan) joinedLater(s *standIn) int {
+	for k := s.enters + 1; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		if !p.deeds[k].drop && n.Technique.Joins != "" && len(n.Into) > 0 && p.inCompany(s, n) {
+			return k
+		}
+	}
+	return -1
+}
+
+// inCompany tells whether an action is done to something that a stand-in's first action holds.
+func (p *plan) inCompany(s *standIn, n *flow.Node) bool {
+	first := &p.graph.Nodes[p.path(s.node)[0]]
+	return slices.ContainsFunc(slices.Concat(n.To, n.Into), func(line int) bool { return line != s.node && first.Reaches(line) })
 }
 
 // namedLater is the next action that is done and names what a stand-in stands for, 0

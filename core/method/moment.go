@@ -137,7 +137,7 @@ func (p *plan) closing(parts []part) int {
 		for _, at := range parts[k].nodes {
 			t := p.graph.Nodes[at].Technique
 			switch {
-			case t.Shuts(), t.Closes == larder.ClosesLast && !p.cooksAfter(parts, k) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
+			case t.Shuts(), p.laidToBake(at), t.Closes == larder.ClosesLast && !p.cooksAfter(parts, k) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
 				closing = k
 			}
 		}
@@ -150,6 +150,22 @@ func (p *plan) mixedAfter(at int) bool {
 	for _, k := range p.graph.Nodes[at].Users {
 		if f := p.graph.Nodes[k].Technique.Family; f == "mix" || f == "machine" || f == "dough" || p.mixedAfter(k) {
 			return true
+		}
+	}
+	return false
+}
+
+// laidToBake tells whether what was mixed is pressed or laid into the vessel it is baked in,
+// where nobody stirs any more.
+func (p *plan) laidToBake(at int) bool {
+	n := &p.graph.Nodes[at]
+	if n.Action.Vessel == "" || n.Technique.Family != "assemble" && n.Technique.Family != "separate" || !p.holdsMost(at) {
+		return false
+	}
+	for len(n.Users) == 1 {
+		n = &p.graph.Nodes[n.Users[0]]
+		if n.Technique.Heat != "" {
+			return n.Technique.Family == "oven"
 		}
 	}
 	return false

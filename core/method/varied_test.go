@@ -1,6 +1,7 @@
 package method_test
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -106,4 +107,38 @@ func TestThePotOfWorkThatGoesIsSaid(t *testing.T) {
 	got := written(t, "Tagine\n\n1 kg lamb shoulder, cubed\n1 onion\n3 tbsp olive oil\n1 l stock\n\nMethod\n1. Heat the oil in a heavy casserole. Sear the lamb in batches, removing each as it browns. Fry the onion in the same pan until soft, return the lamb, add the stock and simmer for 90 minutes.", map[string]string{line("0"): "mushroom-chunks-braise"})
 	require.NotContains(t, got, "same pan")
 	require.Contains(t, got, "casserole")
+}
+
+func TestWhatIsBrownedGoesToWhatWasFriedWithoutBrowningAgain(t *testing.T) {
+	text := "Mince\n\n2 onions, chopped\n2 tbsp oil\n600 g beef mince\n3 carrots, sliced\n\nMethod\n1. Fry the onions in the oil for 8 minutes. Add the mince and brown it for 10 minutes, until no pink is left.\n2. Take off the heat. Press into a baking dish and bake for 20 minutes."
+	got := written(t, text, map[string]string{line("2"): "root-nut-mince"})
+	require.Contains(t, got, "Add the celeriac and walnut mince.")
+	require.NotContains(t, got, "10 minutes")
+	got = written(t, strings.Replace(text, "Add the mince", "Add the mince and the carrots", 1), map[string]string{line("2"): "root-nut-mince"})
+	require.Contains(t, got, "10 minutes", "the carrots are raw")
+}
+
+// What is lifted out before a broth is strained and comes to no plate in the text goes in
+// where the broth is poured, not into the sieve.
+func TestNothingGoesInBeforeTheSieve(t *testing.T) {
+	got := written(t, "Soup\n\n1 kg beef brisket\n3 litres water\n2 onions\n400 g rice noodles\n1 tsp salt\n\nMethod\n1. Simmer the brisket and onions in the water for 3 hours. Lift out the brisket after 2 hours and slice it thinly. Strain the broth and season with the salt.\n2. Boil the noodles, divide them among bowls and ladle over the boiling broth.", map[string]string{line("0"): "seared-mushroom-shreds"})
+	require.Contains(t, got, "Strain the broth and season with the salt.")
+	require.Contains(t, got, "add the torn mushrooms and ladle over the boiling broth")
+}
+
+// What is pressed into the dish it is baked in is stirred no more.
+func TestSmallAdditionsGoInBeforeTheDishIsFilled(t *testing.T) {
+	r, _, c := open(t)
+	text := "Bake\n\n600 g potatoes, boiled\n2 onions\n60 g breadcrumbs\n2 tbsp oil\n\nMethod\n1. Fry the onions in the oil. Mix in the potatoes and crumbs.\n2. Press into a baking dish and top with parsley.\n3. Bake for 30 minutes."
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Boosters: []swap.Dose{{Food: "nutritional-yeast", Component: 0, Grams: 8}}}, false)
+	require.NoError(t, err)
+	var said []string
+	for _, s := range a.Components[0].Steps {
+		said = append(said, s.Text)
+	}
+	at := func(words string) int {
+		return slices.IndexFunc(said, func(s string) bool { return strings.Contains(s, words) })
+	}
+	require.Less(t, at("nutritional yeast"), at("Press into"), said)
+	require.Greater(t, at("nutritional yeast"), at("Fry the onions"), said)
 }

@@ -110,7 +110,7 @@ func (w *writer) action(i int) []*clause {
 	if w.emptied && a.Words.Verb[1] == 0 && own.text != "" {
 		own.text, own.changed = a.Verb+" "+own.text, true // "then the carrots"
 	}
-	if n.Technique.Joins == "yes" && len(d.before) > 0 && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
+	if n.Technique.Joins == "yes" && len(d.before) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil }) && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
 		own.gone = true // what goes in has been said to
 	}
 	out = append(out, own)

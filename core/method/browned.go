@@ -1,0 +1,61 @@
+package method
+
+import (
+	"yembra/core/flow"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// browns tells whether a swap's own preparation ends with the browning of its main
+// food: what is made of it is browned and is not browned again.
+func (c *Carrier) browns(book *larder.Swap) bool {
+	if known, ok := c.browned.Load(book.ID); ok {
+		return known.(bool)
+	}
+	does := c.brownedAtLast(book)
+	c.browned.Store(book.ID, does)
+	return does
+}
+
+func (c *Carrier) brownedAtLast(book *larder.Swap) bool {
+	d, main := c.made(book)
+	if main < 0 {
+		return false
+	}
+	g := flow.Trace(c.book.Larder(), d)
+	for k := len(g.Nodes) - 1; k >= 0; k-- {
+		n := &g.Nodes[k]
+		if n.Technique.Heat == "" || !n.Reaches(main) {
+			continue
+		}
+		return n.Technique.Family == "dry heat" && n.Technique.Roast > 0
+	}
+	return false
+}
+
+// made is the preparation of a swap as a dish of its own, with the line of its main
+// food, -1 where there is none.
+func (c *Carrier) made(book *larder.Swap) (d *recipe.Dish, main int) {
+	l, main := c.book.Larder(), -1
+	food := l.MainFood(book)
+	part := recipe.Component{}
+	for i, p := range book.Formula {
+		f := l.Food(p.Food)
+		if f == nil {
+			return nil, -1
+		}
+		if food != nil && f.ID == food.ID && main < 0 {
+			main = i
+		}
+		part.Lines = append(part.Lines, recipe.Line{Food: &book.Formula[i].Food, Name: f.Name, Form: p.Form, Preparation: p.Preparation, Origin: f.Origin})
+	}
+	for _, x := range book.Prepare {
+		part.Steps = append(part.Steps, recipe.Step{Text: x.Text})
+	}
+	d = &recipe.Dish{Components: []recipe.Component{part}}
+	if main >= 0 && len(part.Steps) > 0 {
+		c.reader.Dish(d)
+		return d, main
+	}
+	return d, -1
+}

@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"html/template"
+	"slices"
 	"strings"
 
 	"yembra/core/recipe"
@@ -22,6 +23,9 @@ type Card struct {
 	// Beside gives, by component and line, the amount in the other measure;
 	// empty where the line says both or has none.
 	Beside [][]string `json:"beside"`
+	// Bought gives, by component and line, what a line that is listed cooked, soaked or
+	// boiled down is made from, empty for the others; Beside says it too.
+	Bought [][]string `json:"-"`
 	// Open lists lines for which nothing is chosen; a card with any is not
 	// finished.
 	Open    []string   `json:"open"`
@@ -158,10 +162,30 @@ func servesWords(d recipe.Dish) string {
 	return ""
 }
 
+// handed is the dish as it is given out in a text format: a line that is listed cooked
+// or soaked says in brackets what it is made from.
+func (c Card) handed() recipe.Dish {
+	d := c.Dish
+	d.Components = slices.Clone(d.Components)
+	for i := range min(len(d.Components), len(c.Bought)) {
+		lines := slices.Clone(d.Components[i].Lines)
+		for j := range min(len(lines), len(c.Bought[i])) {
+			if bought := c.Bought[i][j]; bought != "" {
+				lines[j].Text += " (" + bought + ")"
+			}
+		}
+		d.Components[i].Lines = lines
+	}
+	return d
+}
+
+// ToCardCSV writes the card's lines and steps as a table.
+func ToCardCSV(c Card) ([]byte, error) { return ToCSV(c.Name, c.handed()) }
+
 // ToCardMarkdown writes the card with its notes.
 func ToCardMarkdown(c Card) []byte {
 	var b bytes.Buffer
-	b.Write(ToMarkdown(c.Name, c.Dish))
+	b.Write(ToMarkdown(c.Name, c.handed()))
 	list := func(head string, items []string) {
 		if len(items) == 0 {
 			return
@@ -214,7 +238,7 @@ const sodiumOfSalt = 400
 // ToCardJSONLD writes the card as a schema.org Recipe. It is called vegan only
 // when no line is open.
 func ToCardJSONLD(c Card) ([]byte, error) {
-	plain, err := ToJSONLD(c.Name, c.Dish)
+	plain, err := ToJSONLD(c.Name, c.handed())
 	if err != nil {
 		return nil, err
 	}

@@ -92,6 +92,20 @@ func TestTheCardAsMarkdown(t *testing.T) {
 	}
 }
 
+// What a line is made from is said in every format, not on the screen alone.
+func TestWhatIsBoughtIsSaidInEveryFormat(t *testing.T) {
+	c := card(t)
+	c.Bought = [][]string{{"", ""}, {"from about 150 g dry"}}
+	data, err := formats.ToCardJSONLD(c)
+	require.NoError(t, err)
+	table, err := formats.ToCardCSV(c)
+	require.NoError(t, err)
+	for _, text := range []string{string(formats.ToCardMarkdown(c)), string(data), string(table)} {
+		require.Contains(t, text, "400 g rice noodles (from about 150 g dry)")
+	}
+	require.Equal(t, "400 g rice noodles", c.Dish.Components[1].Lines[0].Text, "the card itself is as it was")
+}
+
 func BenchmarkPDF(b *testing.B) {
 	c := card(b)
 	for b.Loop() {

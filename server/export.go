@@ -83,7 +83,7 @@ func sendCard(c fiber.Ctx, card formats.Card) error {
 		body, err = formats.ToCardJSONLD(card)
 	case "csv":
 		kind, ending = "text/csv; charset=utf-8", "csv"
-		body, err = formats.ToCSV(card.Name, card.Dish)
+		body, err = formats.ToCardCSV(card)
 	case "html":
 		kind, ending = "text/html; charset=utf-8", "html"
 		body, err = formats.ToCardHTML(card)
@@ -148,13 +148,14 @@ func (k *Kitchen) sizeCard(card *formats.Card, factor float64, measures measure.
 		return err
 	}
 	card.Dish, card.Sizing, card.Factor = sized.Dish, sized.Notes, factor
-	card.Beside = make([][]string, len(card.Dish.Components))
+	card.Beside, card.Bought = make([][]string, len(card.Dish.Components)), make([][]string, len(card.Dish.Components))
 	for i, comp := range card.Dish.Components {
-		card.Beside[i] = make([]string, len(comp.Lines))
+		card.Beside[i], card.Bought[i] = make([]string, len(comp.Lines)), make([]string, len(comp.Lines))
 		for j, l := range comp.Lines {
 			if f := k.Core().Larder.Food(l.FoodID()); f != nil {
 				card.Beside[i][j] = sizing.Beside(l, f.MatterOf(l.Form), measures)
 				if bought := sizing.AsBought(l, f); bought != "" {
+					card.Bought[i][j] = bought
 					card.Beside[i][j] = strings.TrimPrefix(card.Beside[i][j]+", "+bought, ", ")
 				}
 			}

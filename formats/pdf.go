@@ -191,6 +191,7 @@ func (s sheet) card(c Card) {
 		s.part(pot.Title, rows, steps)
 	}
 	s.notes(c)
+	s.flow(c)
 }
 
 // row is an ingredient as the card sets it: the amount in a column of its own, the
@@ -252,6 +253,26 @@ func (s sheet) part(name string, rows []row, steps []recipe.Step) {
 	}
 }
 
+// named sets the name of an ingredient with its amount in the other measure behind it, in
+// the same line where there is room.
+func (s sheet) named(r row, x, width float64) {
+	name, height := s.set(body, r.name)
+	taken := s.GetStringWidth(name)
+	s.text(body, x, width, r.name)
+	if r.beside == "" {
+		return
+	}
+	side := style{size: smallSize, colour: soft}
+	text, _ := s.set(side, oneLine(r.beside))
+	if gap := 5.0; taken+gap+s.GetStringWidth(text)+4 <= width {
+		s.SetY(s.GetY() - height)
+		s.SetX(margin + x + taken + gap)
+		s.CellFormat(width-taken-gap, height, text, "", 1, "L", false, 0, "")
+		return
+	}
+	s.text(side, x, width, oneLine(r.beside))
+}
+
 // row sets one ingredient over a hairline.
 func (s sheet) row(r row, width float64) {
 	_, height := s.GetPageSize()
@@ -266,89 +287,9 @@ func (s sheet) row(r row, width float64) {
 	if r.amount != "" {
 		s.text(strong, 0, column-6, r.amount)
 	}
-	if r.beside != "" {
-		s.text(style{size: smallSize, colour: soft}, 0, column-6, oneLine(r.beside))
-	}
 	end = s.GetY()
 	s.SetY(y)
-	s.text(body, column, width-column, r.name)
+	s.named(r, column, width-column)
 	s.SetY(max(s.GetY(), end) + rowAir)
 	s.rule(0, width, hairline, hair)
-}
-
-// orphanSpace is the least room under a heading of the notes.
-const orphanSpace = 44.0
-
-func (s sheet) head(head string) {
-	if _, height := s.GetPageSize(); s.GetY() > height-margin-orphanSpace {
-		s.AddPage()
-	}
-	s.SetY(s.GetY() + 4)
-	s.text(strong, 0, s.width, head)
-}
-
-func (s sheet) notes(c Card) {
-	s.SetY(s.GetY() + 8)
-	s.rule(0, s.width, hairline, hair)
-	list := func(head string, items []string) {
-		if len(items) == 0 {
-			return
-		}
-		s.head(head)
-		for _, item := range items {
-			s.text(small, 6, s.width-6, "• "+item)
-		}
-	}
-	list("As it was cooked", c.Cooked)
-	list("What the table said", c.Table)
-	s.plate(c.Plate)
-	var changed []string
-	for _, x := range c.Changed {
-		changed = append(changed, fmt.Sprintf("%s: %s", x.From, x.Words()))
-	}
-	list("What was changed", changed)
-	list("Short of the original", c.Short)
-	if len(c.Cautions) > 0 {
-		s.head("Take care")
-		for _, x := range c.Cautions {
-			st := small
-			if x.Grave {
-				st.bold, st.colour = true, danger
-			}
-			s.text(st, 6, s.width-6, "• "+x.Text)
-		}
-		s.text(style{size: smallSize, colour: soft}, 6, s.width-6, Deference)
-	}
-	if len(c.Allergens) > 0 {
-		list("Holds", []string{strings.Join(c.Allergens, ", ") + ". Labels decide, and what touched a board."})
-	}
-	list("Labels to read", c.Labels)
-	list("At this size", c.Sizing)
-	list("As learned in this kitchen", c.Measured)
-	list("Ahead and keeping", c.Keeping)
-	list("A serving", c.Serving.notes())
-	if c.Tally == "" {
-		return
-	}
-	list("Against the original", []string{c.Tally + " Amounts of the swaps are estimates of the book; taste at the end."})
-	list("Sources of the figures", c.Sources)
-}
-
-// plateWidth is how wide a picture of the plate is printed, in points.
-const plateWidth = 180.0
-
-// plate prints a picture.
-func (s sheet) plate(body []byte) {
-	if len(body) == 0 {
-		return
-	}
-	info := s.RegisterImageOptionsReader("plate", fpdf.ImageOptions{ImageType: "JPEG"}, bytes.NewReader(body))
-	if info == nil || info.Width() <= 0 {
-		return
-	}
-	height := plateWidth * info.Height() / info.Width()
-	if _, page := s.GetPageSize(); s.GetY()+height > page-margin {
-		s.AddPage()
-	}
-	s.ImageOptions("plate", margin, s.GetY()+rowAir, plateWidth, height, true, fpdf.ImageOptions{ImageType: "JPEG"}, 0, "")
 }

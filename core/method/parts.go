@@ -1,6 +1,7 @@
 package method
 
 import (
+	"maps"
 	"slices"
 
 	"yembra/core/larder"
@@ -20,62 +21,126 @@ var ownPartUses = []string{"stock", "set"}
 // was dropped is gone, and a swap that takes several steps to prepare (a broth,
 // a set topping) is a component of its own before the one it goes into.
 func Parts(l *larder.Larder, a swap.Adaptation) []swap.Component {
-	var out []swap.Component
+	p := parting{l: l, a: a, refs: map[string]string{}}
 	for i := range a.Components {
-		comp := a.Components[i]
-		main := swap.Component{Name: comp.Name, Lines: []swap.Line{}, Steps: []swap.Step{}}
-		moved := map[int]string{} // lines by the swap they went away with
-		apart := preparedApart(a, i)
-		for _, id := range apart {
-			part := swap.Component{Name: id, Lines: []swap.Line{}, Steps: []swap.Step{}}
-			if s := l.SwapNamed(id); s != nil {
-				part.Name = larder.Capital(s.Short)
-			}
-			at := map[int]int{}
-			for n := range comp.Lines {
-				if broughtBy(a, i, id, n) {
-					at[n], moved[n] = gather(l, &part, comp.Lines[n]), id
-				}
-			}
-			for _, s := range comp.Steps {
-				if s.Prepares == id {
-					part.Steps = append(part.Steps, renumbered(s, at))
-				}
-			}
-			out = append(out, part)
+		p.component(i)
+	}
+	for i := range p.out {
+		for n := range p.out[i].Steps {
+			p.out[i].Steps[n].Actions = referring(p.out[i].Steps[n].Actions, p.own[i], p.refs)
 		}
-		at := map[int]int{}
-		said := map[string]bool{}
-		for n, line := range comp.Lines {
-			id, gone := moved[n]
-			switch {
-			case line.Change == swap.Dropped || gone && said[id]:
-				continue
-			case gone:
-				said[id] = true
-				name := l.SwapNamed(id).Short
-				line = swap.Line{Line: recipe.Line{
-					Text: "the " + name + ", from above", Form: larder.RawForm, Name: name, Alternatives: []recipe.Alternative{}, Origin: larder.FromPlant,
-				}, From: line.From, Change: swap.Swapped, Made: id}
-			}
-			at[n] = len(main.Lines)
-			main.Lines = append(main.Lines, line)
+	}
+	return p.out
+}
+
+// parting takes an adaptation apart: refs are its lines by where they stood, own the same
+// as the steps of each part mean them, where that differs.
+type parting struct {
+	l    *larder.Larder
+	a    swap.Adaptation
+	out  []swap.Component
+	refs map[string]string
+	own  []map[string]string
+}
+
+// component sets out one component, what is prepared apart before it.
+func (p *parting) component(i int) {
+	comp := p.a.Components[i]
+	moved := map[int]string{} // lines by the swap they went away with
+	apart := preparedApart(p.a, i)
+	for _, id := range apart {
+		p.prepared(i, id, moved)
+	}
+	main := swap.Component{Name: comp.Name, Lines: []swap.Line{}, Steps: []swap.Step{}}
+	at := map[int]int{}
+	stands := map[string]int{}
+	for n, line := range comp.Lines {
+		id, gone := moved[n]
+		if k, said := stands[id]; gone && said {
+			at[n] = k
+			continue
 		}
-		for n := range comp.Lines {
-			if id, gone := moved[n]; gone {
-				for m, k := range at {
-					if moved[m] == id {
-						at[n] = k
-					}
-				}
+		if line.Change == swap.Dropped {
+			continue
+		}
+		if gone {
+			stands[id] = len(main.Lines)
+			name := p.l.SwapNamed(id).Short
+			line = swap.Line{Line: recipe.Line{
+				Text: "the " + name + ", from above", Form: larder.RawForm, Name: name, Alternatives: []recipe.Alternative{}, Origin: larder.FromPlant,
+			}, From: line.From, Change: swap.Swapped, Made: id}
+		}
+		at[n] = len(main.Lines)
+		main.Lines = append(main.Lines, line)
+	}
+	for _, s := range comp.Steps {
+		if s.Change != swap.Dropped && (s.Prepares == "" || !slices.Contains(apart, s.Prepares)) {
+			main.Steps = append(main.Steps, renumbered(s, at))
+		}
+	}
+	maps.Copy(p.refs, movedTo(i, len(p.out), at))
+	p.out, p.own = append(p.out, main), append(p.own, nil)
+}
+
+// prepared sets out a swap of a component as a part of its own.
+func (p *parting) prepared(i int, id string, moved map[int]string) {
+	comp := &p.a.Components[i]
+	part := swap.Component{Name: id, Lines: []swap.Line{}, Steps: []swap.Step{}}
+	if s := p.l.SwapNamed(id); s != nil {
+		part.Name = larder.Capital(s.Short)
+	}
+	at := map[int]int{}
+	for n := range comp.Lines {
+		if broughtBy(p.a, i, id, n) {
+			at[n], moved[n] = gather(p.l, &part, comp.Lines[n]), id
+		}
+	}
+	for _, s := range comp.Steps {
+		if s.Prepares == id {
+			part.Steps = append(part.Steps, renumbered(s, at))
+		}
+	}
+	p.own = append(p.own, movedTo(i, len(p.out), at))
+	p.out = append(p.out, part)
+}
+
+// movedTo maps the outward names of a component's lines to those they have in a part.
+func movedTo(component, part int, at map[int]int) map[string]string {
+	out := map[string]string{}
+	for n, k := range at {
+		out[recipe.LineRef(component, n)] = recipe.LineRef(part, k)
+	}
+	return out
+}
+
+// referring are actions whose lines go by the names that they have in the parts: those of
+// their own part first.
+func referring(actions []recipe.Action, own, refs map[string]string) []recipe.Action {
+	name := func(ref string) string {
+		if to, ok := own[ref]; ok {
+			return to
+		}
+		if to, ok := refs[ref]; ok {
+			return to
+		}
+		return ref
+	}
+	in := func(list []recipe.Ref) []recipe.Ref {
+		list = slices.Clone(list)
+		for i := range list {
+			if list[i].Line != nil {
+				to := name(*list[i].Line)
+				list[i].Line = &to
+			}
+			if list[i].Of != "" {
+				list[i].Of = name(list[i].Of)
 			}
 		}
-		for _, s := range comp.Steps {
-			if s.Change != swap.Dropped && (s.Prepares == "" || !slices.Contains(apart, s.Prepares)) {
-				main.Steps = append(main.Steps, renumbered(s, at))
-			}
-		}
-		out = append(out, main)
+		return list
+	}
+	out := slices.Clone(actions)
+	for i := range out {
+		out[i].To, out[i].With, out[i].Into = in(out[i].To), in(out[i].With), in(out[i].Into)
 	}
 	return out
 }

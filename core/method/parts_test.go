@@ -1,12 +1,14 @@
 package method_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/measure"
 	"yembra/core/method"
+	"yembra/core/recipe"
 	"yembra/core/swap"
 )
 
@@ -45,4 +47,28 @@ func TestASwapOfWhatThePartHoldsBesidesIsAPartOfItsOwn(t *testing.T) {
 	require.Equal(t, "Cashew cream", parts[0].Name)
 	parts = partsOf(t, "Soup\n\n200 ml double cream\n50 g walnuts\n500 ml vegetable stock\n\nMethod\n1. Simmer the walnuts in the stock. Stir in the cream.", map[string]string{line("0"): "silken-cashew-cream"})
 	require.Len(t, parts, 1)
+}
+
+// The actions of a part speak of its own lines, and those of the dish of what stands there
+// for the lines that went away.
+func TestActionsOfPartsNameTheirLines(t *testing.T) {
+	parts := partsOf(t, "Pot\n\n1 onion\n300 g smoked sausage\n200 g smoked bacon\n2 carrots\n\nMethod\n1. Fry the onion with the sausage and the bacon. Add the carrots.", map[string]string{
+		line("1"): "root-sausage-smoked", line("2"): "root-sausage-smoked"})
+	named := func(part, step int) []string {
+		var out []string
+		for _, a := range parts[part].Steps[step].Actions {
+			for _, r := range slices.Concat(a.To, a.With, a.Into) {
+				if r.Line != nil {
+					c, n, ok := recipe.ParseLineRef(*r.Line)
+					require.True(t, ok)
+					out = append(out, parts[c].Lines[n].Name)
+					require.Equal(t, part, c)
+				}
+			}
+		}
+		return out
+	}
+	require.Contains(t, named(0, 0), "chestnut")
+	require.Contains(t, named(1, 0), "onion")
+	require.Contains(t, named(1, len(parts[1].Steps)-1), "carrots")
 }

@@ -62,6 +62,13 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		return n, true
 	}
 	start := at
+	if k := t.titled(at, upto); k > 0 {
+		for ; at < start+k; at++ {
+			n.words = append(n.words, larder.Words(t.words[at].Text)...)
+		}
+		n.upto, n.plural = at, true
+		return n, true
+	}
 	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.describesNext(at+1)) {
 		w := t.words[at]
 		if at > start && t.orders(at, false, false) && (t.is(at-1, t.lang.Vessels) || inner) && t.opensThing(at+1) {
@@ -87,6 +94,21 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		n.pronoun = true // "the rest", "half", "both"
 	}
 	return n, at > i && (len(n.words) > 0 || n.pronoun)
+}
+
+// titled counts the words of a thing made before that goes by a name with a joining word:
+// "the mushrooms and tempeh" is one.
+func (t *text) titled(at, upto int) int {
+	for _, title := range t.titles {
+		k, matched := at, 0
+		for k < upto && matched < len(title) && t.words[k].norm == title[matched] {
+			k, matched = k+1, matched+1
+		}
+		if matched == len(title) {
+			return k - at
+		}
+	}
+	return 0
 }
 
 // trimDescribing takes off the end of a name what says how the thing gets: "the

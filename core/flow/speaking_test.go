@@ -76,3 +76,13 @@ func heard(t *testing.T, lines, text string) []string {
 	}
 	return got
 }
+
+// What a step has made under a name with a joining word is one thing by that name.
+func TestAMadeThingKeepsANameOfTwo(t *testing.T) {
+	d := read(t, "Stew\n\n400 g tempeh\n300 g mushrooms\n1 l stock\n\nMethod\n1. Sear the mushrooms and the tempeh together.\n2. Boil the stock.\n3. Add the mushrooms and tempeh to the stock.")
+	d.Components[0].Steps[0].Makes = "mushrooms and tempeh"
+	reader(t).Dish(&d)
+	add := d.Components[0].Steps[2].Actions[0]
+	require.Len(t, add.To, 1)
+	require.NotNil(t, add.To[0].Made)
+}

@@ -72,6 +72,8 @@ type bindings struct {
 	lines  []bound
 	listed []recipe.Line // the same lines as they are written
 	things []*thing
+	// titles are the names with a joining word that steps have given.
+	titles [][]string
 	// lettersLeft is how much of the method is still read.
 	lettersLeft int
 	// besideOthers tells that the clause at hand says with what it is done.

@@ -38,6 +38,8 @@ type text struct {
 	foods func(norm string) bool
 	// listed tells which words name foods of this recipe's own list.
 	listed func(norm string) bool
+	// titles are the names with a joining word that steps have given to what they made.
+	titles [][]string
 	// describing tells which words only say how a food is.
 	describing func(norm string) bool
 	// technique finds a row of the table of techniques.

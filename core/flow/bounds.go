@@ -67,7 +67,7 @@ func (p *parser) againTimed(i, upto int) bool {
 func (p *parser) begins(k, upto int, cue bool) bool {
 	comma, next := p.mark(k, ","), k
 	then := false
-	for next < upto && (p.mark(next, ",") || p.conj(next) || p.is(next, p.lang.Connectors) || next > k && p.adverb(next) && p.orders(next+1, false, cue)) {
+	for next < upto && (p.mark(next, ",") || p.conj(next) || p.is(next, p.lang.Connectors) || next > k && p.adverb(next) && (p.orders(next+1, false, cue) || comma && p.adds(next+1))) {
 		then = then || p.is(next, p.lang.Connectors)
 		next++
 	}
@@ -89,6 +89,9 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if p.goes(next) && comma && !p.modifies(next, upto) && !p.foods(p.words[next].norm) {
 		return true
 	}
+	if !comma && p.adds(next) {
+		return true // "and adding the milk"
+	}
 	if then && p.is(next-1, p.lang.Sequence) && (p.opensThing(next) || p.listed(p.words[next].norm)) {
 		return true // "add the broth, then the noodles"
 	}
@@ -101,6 +104,17 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 		return true // ", 5 minutes later the mussels"
 	}
 	return comma && p.frontedOrder(next, upto)
+}
+
+// adds tells whether the verb in -ing at i brings a thing that it names to what is there:
+// "adding the milk".
+func (p *parser) adds(i int) bool {
+	lemma, n := p.verb(i, language.Going)
+	if n == 0 {
+		return false
+	}
+	t := p.technique(p.senseOf(lemma, i, len(p.words)).Technique)
+	return t != nil && t.Joins == "yes" && p.opensThing(i+n)
 }
 
 // closedOff tells whether what begins at i ends at a comma behind which the time of the

@@ -89,12 +89,22 @@ func (p *plan) placeFor(line, i int) int {
 			if s == nil || s.gone || s.enters == never || s.enters <= i || p.fries(line) {
 				continue
 			}
-			if k := s.enters; !p.deeds[k].drop && p.graph.Nodes[k].At.Component == n.At.Component {
+			if k := s.enters; !p.deeds[k].drop && p.takesIn(k) && p.graph.Nodes[k].At.Component == n.At.Component {
 				return k
 			}
 		}
 	}
 	return p.nextPlace(line, i)
+}
+
+// takesIn tells whether things are mixed or cooked with others in an action.
+func (p *plan) takesIn(k int) bool {
+	t := p.graph.Nodes[k].Technique
+	switch t.Family {
+	case "mix", "machine", "wet heat", "dry heat", "coat":
+		return true
+	}
+	return t.Joins == "yes"
 }
 
 // nextPlace is the action that takes in a line that came along with dropped work:

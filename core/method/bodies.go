@@ -20,6 +20,9 @@ func (p *plan) onBodies(i int) bool {
 	n := &p.graph.Nodes[i]
 	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
 	any := false
+	if p.ofInHand(i) {
+		return false
+	}
 	for _, x := range n.Action.Words.Phrases {
 		if x.Role != "to" {
 			continue
@@ -34,6 +37,22 @@ func (p *plan) onBodies(i int) bool {
 	return any && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped)
 	})
+}
+
+// ofInHand tells whether what an action is done to came of a thing that stays, which the
+// sentence had in hand: "soak the tamarind, mash it and strain the juice".
+func (p *plan) ofInHand(i int) bool {
+	for at := i; len(p.graph.Nodes[at].Inputs) > 0; {
+		before := &p.graph.Nodes[p.graph.Nodes[at].Inputs[0]]
+		if before.At != p.graph.Nodes[i].At || len(before.Named) == 0 && before.Technique.Heat != "" {
+			return false
+		}
+		if len(before.Named) > 0 {
+			return at != i && !slices.ContainsFunc(before.Named, func(line int) bool { return p.stand[line] != nil })
+		}
+		at = p.graph.Nodes[at].Inputs[0]
+	}
+	return false
 }
 
 // ofKept tells whether a noun speaks of a line that stays: "the lime juice" is no

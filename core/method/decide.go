@@ -148,6 +148,7 @@ func (p *plan) decideAlone(i int) {
 		case r == nil && p.takesOutUncooked(s, i):
 			d.drop = true
 		case r == nil:
+			d.drop, d.whys = false, nil // one of them is still worked on
 			return
 		case r.Then == larder.CarryDrop && p.coated(s, i):
 			return

@@ -207,7 +207,7 @@ const mostTail = 30.0
 func (p *plan) wetMinutes(i int) float64 {
 	n := &p.graph.Nodes[i]
 	t := n.Technique
-	wet := t.Family == "wet heat" && t.Wet || t.Family == "oven" && n.Liquid && n.Covered
+	wet := t.Family == "wet heat" && t.Wet && (t.Name != "cook" || n.Liquid || tapped(n) || p.tappedBefore(i)) || t.Family == "oven" && n.Liquid && n.Covered
 	if !wet {
 		return 0
 	}

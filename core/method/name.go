@@ -91,6 +91,9 @@ func (p *plan) ofLine(line int, share float64) (named, bool) {
 	}
 	l := p.line(line)
 	name := p.lowered(l)
+	if f := p.l.Food(l.FoodID()); f != nil && strings.HasPrefix(f.Name, name+" ") {
+		name = f.Name // "the lime juice", listed as the juice of a lime
+	}
 	return named{p.c.shared(share, false) + p.c.words().The + " " + name, p.c.plural(name), nil}, true
 }
 

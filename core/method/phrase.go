@@ -76,6 +76,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if noun.Vessel && len(noun.Refs) == 0 {
 		return kept, false
 	}
+	if !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) {
+		return kept, false // "strain the juice", of the tamarind
+	}
 	if p.Role == "with" && w.itsOwnJuices(n, noun) {
 		return nil, true // "return the meat with any juices"
 	}

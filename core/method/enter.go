@@ -207,7 +207,7 @@ const mostTail = 30.0
 func (p *plan) wetMinutes(i int) float64 {
 	n := &p.graph.Nodes[i]
 	t := n.Technique
-	wet := t.Family == "wet heat" && t.Wet && (t.Name != "cook" || n.Liquid || tapped(n) || p.tappedBefore(i)) || t.Family == "oven" && n.Liquid && n.Covered
+	wet := t.Family == "wet heat" && t.Wet && (t.Name != "cook" || n.Liquid || p.c == nil || !p.fleshAndFat(i)) || t.Family == "oven" && n.Liquid && n.Covered
 	if !wet {
 		return 0
 	}
@@ -216,6 +216,16 @@ func (p *plan) wetMinutes(i int) float64 {
 		minutes *= pressureFactor
 	}
 	return minutes
+}
+
+// fleshAndFat tells whether an action works on nothing but flesh and fat, so that it cooks
+// them in that.
+func (p *plan) fleshAndFat(i int) bool {
+	n := &p.graph.Nodes[i]
+	return len(n.To) > 0 && !slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+		s := p.stand[line]
+		return !(s != nil && s.flesh()) && !p.c.fatLine(p.line(line))
+	})
 }
 
 // pressureFactor is how much faster a pressure cooker cooks; an estimate.

@@ -90,6 +90,11 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	}
 	n.upto = at
 	t.trimDescribing(&n, start)
+	for _, left := range t.lang.Lefts {
+		if n.upto == at && t.runs(at, left) {
+			n.rest, n.upto = true, at+len(left) // "the fat that is left"
+		}
+	}
 	if len(n.words) == 0 && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0) {
 		n.pronoun = true // "the rest", "half", "both"
 	}

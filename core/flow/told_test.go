@@ -35,6 +35,9 @@ func TestThingsAreTold(t *testing.T) {
 		{"named by itself later", "2 carrots|1 stick celery|2 tbsp capers|500 ml wine", "Simmer the vegetables in the wine. Sprinkle with the capers.", []string{"a0 simmer/simmer(0.0, 0.1; with 0.3)", "a1 sprinkle/sprinkle(@a0; with 0.2)"}},
 		{"all of it", "150 g bacon|2 onions|500 g pork|1 kg sauerkraut", "Simmer the sauerkraut in a pot. Fry the bacon, fry the onions, then brown the pork. Add it all to the pot.", []string{"a0 simmer/simmer(0.3)", "a1 fry/fry(0.0)", "a2 fry/fry(0.1)", "a3 brown/brown(0.2)", "a4 add/add(@a1, @a2, @a3; into @a0)"}},
 		{"brushed with what is for glazing", "2 boiled eggs, chopped|1 egg, beaten, for glazing|300 g dough", "Fold in the eggs. Roll out the dough. Brush with egg.", []string{"a0 fold in/fold(0.0)", "a1 roll out/roll(0.2)", "a2 brush/brush(@a1; with 0.1)"}},
+		{"what is added behind an adverb", "140 g flour|4 eggs|200 ml milk", "Whisk the eggs, gradually drawing in the flour and adding the milk, until smooth.", []string{"a0 whisk/whisk(0.1; how: gradually / drawing in the flour)", "a1 add/add(0.2; into @a0; until smooth)"}},
+		{"the fat that is left", "2 onions|60 g butter|8 chops", "Fry the chops in half of the butter. Fry the onions in the butter that is left.", []string{"a0 fry/fry(0.2; with 0.5×0.1)", "a1 fry/fry(0.0; with 0.5×0.1)"}},
+		{"a comparison behind a shape", "500 g puff pastry|800 g salmon", "Roll out the pastry to a rectangle a little bigger than the fish and lay it on a tray.", []string{"a0 roll out/roll(0.0; makes rectangle; how: a little bigger than the fish)", "a1 lay/place(@a0; into 'tray)"}},
 		{"something put next to something", "300 g rice|4 chops|2 tbsp oil", "Boil the rice. Fry the chops in the oil. Put the rice on plates and spoon the chops next to it.", []string{"a0 boil/boil(0.0)", "a1 fry/fry(0.1; with 0.2)", "a2 put on plates/serve(@a0; into 'plates)", "a3 spoon/place(@a1; into @a2)"}},
 	})
 }

@@ -22,26 +22,26 @@ type Source interface {
 type Language struct {
 	Locale string `yaml:"-"`
 
-	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                                               Set
-	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                       Set
-	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                           Set
-	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                               Set
-	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                      Set
-	Sides, Pair, Single                                                                                                            Set
-	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                Set
-	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                      Set
-	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                  Set
-	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                 Set
-	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing                                Set
-	Definite, Becoming, AnyMeat, Ingredients, Itself                                                                               Set
-	Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Brief, Relatives, Through, Serves Set
+	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                                                          Set
+	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                                  Set
+	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                                      Set
+	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                          Set
+	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                                 Set
+	Sides, Pair, Single                                                                                                                       Set
+	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                           Set
+	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                 Set
+	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                             Set
+	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                            Set
+	WholeWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Wishing                                           Set
+	Definite, Becoming, AnyMeat, Ingredients, Itself                                                                                          Set
+	Comparers, Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Brief, Relatives, Through, Serves Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
-	GoneSigns           map[string]Set
-	GoingEnd, AdverbEnd string
-	DeepColour, HotFats []string
-	RingHeats           map[string]string
-	Doling, Remnants    []List
-	Followed            []List
+	GoneSigns               map[string]Set
+	GoingEnd, AdverbEnd     string
+	DeepColour, HotFats     []string
+	RingHeats               map[string]string
+	Doling, Remnants, Lefts []List
+	Followed                []List
 	// Verbless gives, by the particle behind a thing, the verb that is left out.
 	Verbless map[string]string
 	// VerblessHeat is the verb that an oven's heat stands for.

@@ -142,3 +142,23 @@ func TestSmallAdditionsGoInBeforeTheDishIsFilled(t *testing.T) {
 	require.Less(t, at("nutritional yeast"), at("Press into"), said)
 	require.Greater(t, at("nutritional yeast"), at("Fry the onions"), said)
 }
+
+func TestTheJuiceOfWhatIsInHandIsNoJuiceOfTheMeat(t *testing.T) {
+	text := "Sour soup\n\n600 g pork belly, in chunks\n2 litres water\n100 g tamarind pulp\n\nMethod\n1. Boil the pork in the water for an hour.\n2. Soak the tamarind in a cup of the hot broth, mash it and strain the juice back into the pot."
+	got := written(t, text, map[string]string{line("0"): "mushroom-chunks-braise"})
+	require.Contains(t, got, "mash it and strain the juice back into the pot.")
+}
+
+// The spices of a marinade go where something is mixed or cooked, with their whole name.
+func TestTheSpicesOfAMarinadeFindAPot(t *testing.T) {
+	text := "Rice\n\n6 chicken thighs\n2 tsp cumin\njuice of 1 lime\n2 tbsp oil\n1 onion, chopped\n400 g rice\n700 ml vegetable stock\n\nMethod\n1. Rub the chicken with the cumin, lime juice and some salt. Let it marinate for at least 1 hour.\n2. Heat the oil in a pot. Brown the chicken and set aside.\n3. Add the onion; cook until soft. Stir in the rice.\n4. Add the stock, nestle the chicken in the rice, cover and cook over low heat for 25 minutes."
+	got := written(t, text, map[string]string{line("0"): "butter-bean-poultry"})
+	require.Contains(t, got, "the cumin and the lime juice")
+	require.NotContains(t, got, "cover with")
+}
+
+func TestSausagesAndTheirFatGoIntoTheTin(t *testing.T) {
+	text := "Batter\n\n8 pork sausages\n2 tbsp lard\n1 litre thin batter\n\nMethod\n1. Put the sausages and lard in a roasting tin and cook for 15 minutes until browned.\n2. Pour the batter around the sausages and bake for 30 minutes at 220 C until puffed."
+	got := written(t, text, map[string]string{line("0"): "bean-fennel-sausage", line("1"): "oil-for-frying-fat"})
+	require.Contains(t, got, "Put the bean sausage and oil in a roasting tin")
+}

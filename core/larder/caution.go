@@ -22,8 +22,9 @@ type Caution struct {
 	States     []string `json:"-" yaml:"states"`
 	Words      []string `json:"-" yaml:"words"`
 	// Lines are words of listed lines by which it fits whatever food they were read as.
-	Lines  []string `json:"-" yaml:"lines"`
-	Source string   `json:"source" yaml:"source"`
+	Lines   []string `json:"-" yaml:"lines"`
+	spelled []string
+	Source  string `json:"source" yaml:"source"`
 	// Fires is a recipe that it must be shown for, Spares one that it must not be
 	// shown for: lines, then the step behind a slash.
 	Fires  string `json:"-" yaml:"fires"`
@@ -31,13 +32,13 @@ type Caution struct {
 }
 
 // Scene is what a caution is held against: the ways of working of a step, the
-// states its actions meet, what they say, whether they reach foods, and whether
-// the lines they reach say words.
+// states its actions meet, what they say, whether they reach foods, and the lines
+// they reach as they are Spelled.
 type Scene struct {
 	Techniques, States []string
 	Said               string
 	Holds              func(foods, shelves, forms []string) bool
-	Written            func(words []string) bool
+	Written            []string
 }
 
 // HotFat is the state of fat at a frying temperature.
@@ -46,7 +47,9 @@ const HotFat = "hot-fat"
 // Fits tells whether the caution belongs to a scene: by a way of working or a
 // state, by words, and by foods, of each what it names, or by the words of a line.
 func (c *Caution) Fits(s Scene) bool {
-	if len(c.Lines) > 0 && s.Written(c.Lines) {
+	if slices.ContainsFunc(c.spelled, func(words string) bool {
+		return slices.ContainsFunc(s.Written, func(line string) bool { return strings.Contains(line, words) })
+	}) {
 		return true
 	}
 	if len(c.Foods)+len(c.Shelves)+len(c.Techniques)+len(c.States)+len(c.Words) == 0 {
@@ -68,6 +71,11 @@ func (l *Larder) Cautions() []*Caution { return l.cautions }
 func (l *Larder) loadCautions(src Source) error {
 	if err := src.Decode("cautions.yaml", &l.cautions); err != nil {
 		return err
+	}
+	for _, c := range l.cautions {
+		for _, words := range c.Lines {
+			c.spelled = append(c.spelled, Spelled(words))
+		}
 	}
 	slices.SortStableFunc(l.cautions, func(a, b *Caution) int {
 		switch {

@@ -41,16 +41,13 @@ func (l *Larder) EatenShare(f *Food, text string, counted bool) float64 {
 	return 1
 }
 
-// Says tells whether a text holds one of some words or runs of words, however they
-// are spelled.
-func Says(text string, words []string) bool {
-	folded := " " + strings.Join(Words(text), " ") + " "
-	return slices.ContainsFunc(words, func(w string) bool { return strings.Contains(folded, " "+strings.Join(Words(w), " ")+" ") })
-}
+// Spelled is a text as words are looked for in it, however they are spelled: each
+// normalised, with a space before and behind.
+func Spelled(text string) string { return " " + strings.Join(Words(text), " ") + " " }
 
 // says tells whether one of the phrases of a list stands in a text.
 func says(text string, list []string) bool {
-	words := " " + strings.Join(Words(text), " ") + " "
+	words := Spelled(text)
 	return slices.ContainsFunc(list, func(p string) bool { return strings.Contains(words, p) })
 }
 

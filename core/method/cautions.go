@@ -49,8 +49,8 @@ func (c *Carrier) scene(g *flow.Graph, component int, comp *swap.Component, s *s
 			return f != nil && (slices.Contains(foods, f.ID) || slices.Contains(shelves, f.Aisle)) && (len(forms) == 0 || slices.Contains(forms, l.Form))
 		})
 	}
-	scene.Written = func(words []string) bool {
-		return slices.ContainsFunc(lines, func(at int) bool { return larder.Says(comp.Lines[at].Text, words) })
+	for _, at := range lines {
+		scene.Written = append(scene.Written, larder.Spelled(comp.Lines[at].Text))
 	}
 	return scene
 }

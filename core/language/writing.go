@@ -16,7 +16,9 @@ type Writing struct {
 	Slake         string
 	Pan           string
 	EveningBefore string `yaml:"eveningBefore"`
-	LeftOut       string `yaml:"leftOut"`
+	// Batch stands behind the preparation of less than can be made.
+	Batch   string `yaml:"batch"`
+	LeftOut string `yaml:"leftOut"`
 	// Look stands where no sentence reads back as it was meant; LookBare where
 	// nothing is left to do it with.
 	Look     string

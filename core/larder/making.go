@@ -51,7 +51,7 @@ func (l *Larder) loadMakings(src Source) error {
 		if m.Least < 0 || m.Least >= 1 || m.Smallest < 0 || m.Like < 0 || m.Least+m.Smallest+m.Like == 0 {
 			r.fail("it bounds nothing")
 		}
-		if m.dry == "" || m.Smallest > 0 && m.small == "" || m.Like > 0 && m.wet == "" {
+		if m.Least+m.Like > 0 && m.dry == "" || m.Smallest > 0 && m.small == "" || m.Like > 0 && m.wet == "" {
 			r.fail("it has no words for what it finds")
 		}
 		l.makings = append(l.makings, m)

@@ -23,8 +23,9 @@ import (
 type Carrier struct {
 	book   *swap.Book
 	reader *flow.Reader
-	// browned holds for each swap whether its preparation browns it.
-	browned sync.Map
+	// browned holds for each swap whether its preparation browns it, least the grams of
+	// which it can be made.
+	browned, least sync.Map
 }
 
 // NewCarrier returns a carrier over the book, which reads the steps it writes
@@ -170,8 +171,12 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 	if len(s.book.Prepare) == 0 && s.mixed {
 		return []swap.Step{c.mixes(p, s, lines)}
 	}
+	batch := c.batch(p, s)
 	for k, x := range s.book.Prepare {
 		text := x.Text
+		if k == len(s.book.Prepare)-1 {
+			text += batch
+		}
 		if x.Wait >= overnight {
 			text = words.EveningBefore + lowered(text)
 		}

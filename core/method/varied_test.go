@@ -162,3 +162,12 @@ func TestSausagesAndTheirFatGoIntoTheTin(t *testing.T) {
 	got := written(t, text, map[string]string{line("0"): "bean-fennel-sausage", line("1"): "oil-for-frying-fat"})
 	require.Contains(t, got, "Put the bean sausage and oil in a roasting tin")
 }
+
+// Less than can be blended or simmered is made as a batch, whatever it is wanted for.
+func TestWhatIsTooLittleIsMadeAsABatch(t *testing.T) {
+	soup := func(cream string) string {
+		return written(t, "Soup\n\n500 g carrots\n"+cream+" ml double cream\n500 ml water\n\nMethod\n1. Simmer the carrots in the water for 20 minutes.\n2. Stir in the cream.", map[string]string{line("1"): "silken-cashew-cream"})
+	}
+	require.Contains(t, soup("5"), "make no less than a small cupful at a time, and keep the rest.")
+	require.NotContains(t, soup("150"), "small cupful")
+}

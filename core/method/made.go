@@ -1,6 +1,8 @@
 package method
 
 import (
+	"math"
+
 	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -31,6 +33,39 @@ func (c *Carrier) brownedAtLast(book *larder.Swap) bool {
 		return n.Technique.Family == "dry heat" && n.Technique.Roast > 0
 	}
 	return false
+}
+
+// batch is what the preparation of a stand-in says where less is wanted than can be made;
+// empty for others.
+func (c *Carrier) batch(p *plan, s *standIn) string {
+	grams := 0.0
+	for _, at := range s.lines {
+		grams += p.a.Components[s.component].Lines[at].Mass()
+	}
+	if grams <= 0 || grams >= c.leastOf(s.book) {
+		return ""
+	}
+	return " " + c.words().Batch
+}
+
+// leastOf is how many grams of a swap can be made at least, by what its preparation does.
+func (c *Carrier) leastOf(book *larder.Swap) float64 {
+	if known, ok := c.least.Load(book.ID); ok {
+		return known.(float64)
+	}
+	least := 0.0
+	if d, main := c.made(book); main >= 0 {
+		g := flow.Trace(c.book.Larder(), d)
+		for k := range g.Nodes {
+			for _, m := range c.book.Larder().Makings() {
+				if g.Nodes[k].Is(m.Techniques...) {
+					least = math.Max(least, m.Smallest)
+				}
+			}
+		}
+	}
+	c.least.Store(book.ID, least)
+	return least
 }
 
 // made is the preparation of a swap as a dish of its own, with the line of its main

@@ -56,6 +56,23 @@ func TestThePreparationsOfTheBookNameWhatIsThere(t *testing.T) {
 	}
 }
 
+// What the list calls a thing the preparation calls it too: at least by its last word.
+func TestThePreparationsOfTheBookUseTheNamesOfTheList(t *testing.T) {
+	_, b, _ := open(t)
+	l := b.Larder()
+	for _, s := range l.Swaps() {
+		var said []string
+		for _, p := range s.Prepare {
+			said = append(said, larder.Words(p.Text)...)
+		}
+		for _, p := range s.Formula {
+			if name := larder.Words(l.Food(p.Food).Name); len(said) > 0 {
+				assert.Contains(t, said, name[len(name)-1], "%s: the list says %s", s.ID, l.Food(p.Food).Name)
+			}
+		}
+	}
+}
+
 // Water that stays in what is made is in the formula; water from the tap is only for
 // soaking, boiling and rinsing, and is thrown away.
 func TestThePreparationsOfTheBookListTheirWater(t *testing.T) {

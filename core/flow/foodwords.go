@@ -58,14 +58,21 @@ func (b *bindings) namedAgain(name string, from int) int {
 }
 
 // foodWords tell which words name foods of the list, or foods at all.
-type foodWords struct{ listed, known func(string) bool }
+// pair tells which two words stand beside each other in a name of the list.
+type foodWords struct {
+	listed, known func(string) bool
+	pair          func(a, b string) bool
+}
 
 func (r *Reader) foodWords(d *recipe.Dish) foodWords {
-	listed := map[string]bool{}
+	listed, pairs := map[string]bool{}, map[[2]string]bool{}
 	for _, c := range d.Components {
 		for _, l := range c.Lines {
 			words := larder.Words(l.Name)
 			for k, w := range words {
+				if k > 0 {
+					pairs[[2]string{words[k-1], w}] = true
+				}
 				if k == len(words)-1 || !r.larder.Words().Neutral[w] {
 					listed[w] = true
 				}
@@ -81,7 +88,7 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 		}
 		return false
 	}
-	return foodWords{func(norm string) bool { return listed[norm] || endOf(norm) }, func(norm string) bool {
+	return foodWords{pair: func(a, b string) bool { return pairs[[2]string{a, b}] }, listed: func(norm string) bool { return listed[norm] || endOf(norm) }, known: func(norm string) bool {
 		if norm == "" {
 			return false
 		}

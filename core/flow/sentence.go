@@ -65,6 +65,9 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 	if ok && p.is(c.upto, p.lang.Being) {
 		return p.asideTo(i, p.boundary(i, upto), recipe.Remark), true // "overnight is fine"
 	}
+	if at := p.aim(i, upto); at > i {
+		return at, true
+	}
 	if p.front == nil {
 		p.front = &clause{from: i}
 	}
@@ -86,6 +89,23 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 		return at, true
 	}
 	return b.link(i, false), true
+}
+
+// aim reads what the orders behind it are for: "To make the dumplings, mix the flour".
+func (p *parser) aim(i, upto int) int {
+	_, width := p.verb(i+1, language.Base)
+	if !p.lang.Purpose[p.low(i)] || width == 0 || !p.opensThing(i+1+width) {
+		return i
+	}
+	n, ok := p.noun(i+1+width, upto, true)
+	if !ok || n.pronoun || !p.mark(n.upto, ",") || !p.orders(n.upto+1, true, false) {
+		return i
+	}
+	if p.lang.Products[n.head()] || p.lang.Shapes[n.head()] {
+		p.front = &clause{from: i, links: []link{{role: "for", nouns: []noun{n}, from: i}}}
+		return n.upto + 1
+	}
+	return p.asideTo(i, n.upto, recipe.Remark)
 }
 
 // loose reads a thing that no order governs: the subject of a remark, a thing

@@ -38,6 +38,8 @@ func TestThingsAreTold(t *testing.T) {
 		{"what is added behind an adverb", "140 g flour|4 eggs|200 ml milk", "Whisk the eggs, gradually drawing in the flour and adding the milk, until smooth.", []string{"a0 whisk/whisk(0.1; how: gradually / drawing in the flour)", "a1 add/add(0.2; into @a0; until smooth)"}},
 		{"the fat that is left", "2 onions|60 g butter|8 chops", "Fry the chops in half of the butter. Fry the onions in the butter that is left.", []string{"a0 fry/fry(0.2; with 0.5×0.1)", "a1 fry/fry(0.0; with 0.5×0.1)"}},
 		{"a comparison behind a shape", "500 g puff pastry|800 g salmon", "Roll out the pastry to a rectangle a little bigger than the fish and lay it on a tray.", []string{"a0 roll out/roll(0.0; makes rectangle; how: a little bigger than the fish)", "a1 lay/place(@a0; into 'tray)"}},
+		{"a verb that begins a name of the list", "60 ml mayonnaise|60 ml sour cream|1 jalapeno|2 limes", "Stir the mayonnaise, sour cream, jalapeno and limes together.", []string{"a0 stir/stir(0.0, 0.1, 0.2, 0.3)"}},
+		{"what work is for", "200 g flour|100 g vegetable fat|1 kg carrots", "Add the carrots to a pot and simmer for 10 minutes. To make the dumplings, mix the flour and fat.", []string{"a0 add/add(0.2; into 'pot)", "a1 simmer/simmer(@a0; 10-10 min)", "a2 mix/mix(0.0, 0.1)"}},
 		{"something put next to something", "300 g rice|4 chops|2 tbsp oil", "Boil the rice. Fry the chops in the oil. Put the rice on plates and spoon the chops next to it.", []string{"a0 boil/boil(0.0)", "a1 fry/fry(0.1; with 0.2)", "a2 put on plates/serve(@a0; into 'plates)", "a3 spoon/place(@a1; into @a2)"}},
 	})
 }

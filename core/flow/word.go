@@ -38,6 +38,8 @@ type text struct {
 	foods func(norm string) bool
 	// listed tells which words name foods of this recipe's own list.
 	listed func(norm string) bool
+	// pair tells which two words stand beside each other in a name of the list.
+	pair func(a, b string) bool
 	// titles are the names with a joining word that steps have given to what they made.
 	titles [][]string
 	// describing tells which words only say how a food is.
@@ -138,8 +140,8 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return false
 	}
 	next := i + n
-	if t.sideways(i) {
-		return false // "cut side down"
+	if t.sideways(i) || !first && n == 1 && next < len(t.words) && t.pair(t.words[i].norm, t.words[next].norm) {
+		return false // "cut side down", "the mustard, sour cream"
 	}
 	thing := t.opensThing(next) || n > 1
 	if thing {

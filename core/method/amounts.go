@@ -48,7 +48,7 @@ func (c *Carrier) unlike(p *plan, g *flow.Graph, m *larder.Making) {
 	told := map[*swap.Step]bool{}
 	for k := range p.graph.Nodes {
 		was := &p.graph.Nodes[k]
-		if !meansMaking(m, was) || tapped(was) || p.tappedBefore(k) {
+		if !meansMaking(m, was) || tapped(was) || tappedBefore(p.graph, k) {
 			continue
 		}
 		for n := range g.Nodes {
@@ -96,9 +96,9 @@ func tapped(n *flow.Node) bool {
 }
 
 // tappedBefore tells whether that holds of what went before.
-func (p *plan) tappedBefore(k int) bool {
-	for _, in := range p.graph.Nodes[k].Inputs {
-		if tapped(&p.graph.Nodes[in]) || p.tappedBefore(in) {
+func tappedBefore(g *flow.Graph, k int) bool {
+	for _, in := range g.Nodes[k].Inputs {
+		if tapped(&g.Nodes[in]) || tappedBefore(g, in) {
 			return true
 		}
 	}

@@ -2,6 +2,7 @@ package method
 
 import (
 	"math"
+	"slices"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -58,7 +59,7 @@ func (c *Carrier) leastOf(book *larder.Swap) float64 {
 		g := flow.Trace(c.book.Larder(), d)
 		for k := range g.Nodes {
 			for _, m := range c.book.Larder().Makings() {
-				if g.Nodes[k].Is(m.Techniques...) {
+				if g.Nodes[k].Is(m.Techniques...) && !joinsOther(g, k) {
 					least = math.Max(least, m.Smallest)
 				}
 			}
@@ -66,6 +67,15 @@ func (c *Carrier) leastOf(book *larder.Swap) float64 {
 	}
 	c.least.Store(book.ID, least)
 	return least
+}
+
+// joinsOther tells whether something that the swap does not bring is in what an action
+// works on, such as the liquid of the dish: what was drained is not.
+func joinsOther(g *flow.Graph, k int) bool {
+	if g.Nodes[k].Is("drain") {
+		return false
+	}
+	return tapped(&g.Nodes[k]) || slices.ContainsFunc(g.Nodes[k].Inputs, func(in int) bool { return joinsOther(g, in) })
 }
 
 // made is the preparation of a swap as a dish of its own, with the line of its main

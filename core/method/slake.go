@@ -32,7 +32,7 @@ func (p *plan) slakesInto(line, i int) int {
 	}
 	for k := i + 1; k < len(p.graph.Nodes); k++ {
 		n := &p.graph.Nodes[k]
-		if p.deeds[k].drop || !n.Reaches(line) || n.Technique.Joins != "yes" {
+		if p.deeds[k].drop || !n.Reaches(line) && !slices.ContainsFunc(p.subjects(i), n.Reaches) || n.Technique.Joins != "yes" {
 			continue
 		}
 		if p.pouredAt(k) >= 0 {

@@ -171,3 +171,8 @@ func TestWhatIsTooLittleIsMadeAsABatch(t *testing.T) {
 	require.Contains(t, soup("5"), "make no less than a small cupful at a time, and keep the rest.")
 	require.NotContains(t, soup("150"), "small cupful")
 }
+
+func TestTheFlourOfGoneMeatThickensWhatIsPoured(t *testing.T) {
+	got := written(t, "Stew\n\n1 kg beef shin, in chunks\n3 tbsp plain flour\n2 tbsp oil\n2 onions\n500 ml stout\n\nMethod\n1. Toss the beef in the flour. Heat the oil in a pot and brown the beef. Set aside. Add the onions and cook for 10 minutes. Return the beef, pour in the stout and simmer for 2 hours.", map[string]string{line("0"): "mushroom-chunks-braise"})
+	require.Contains(t, got, "smooth with a little of the stout")
+}

@@ -96,8 +96,8 @@ func (p *plan) brownedAlready(i int) bool {
 	for _, line := range p.subjects(i) {
 		if s := p.stand[line]; s != nil && s.flesh() && p.there(line, i) {
 			r := p.rule(s, i)
-			if !s.is(larder.Browned) || r == nil || r.Then != larder.CarryDrop {
-				return false
+			if !s.is(larder.Browned) || r == nil || r.Then != larder.CarryDrop || p.friedBefore(line, i) {
+				return false // what fries with it goes on
 			}
 			flesh = true
 		} else if slices.Contains(n.Named, line) || !p.friedBefore(line, i) {
@@ -107,11 +107,15 @@ func (p *plan) brownedAlready(i int) bool {
 	return flesh && n.Technique.Family == "dry heat" && (n.Action.Cue == "" || p.cueGone(n))
 }
 
-// friedBefore tells whether a line was in a pan over the fire before an action.
+// friedBefore tells whether a line was in a pan over the fire before an action, by work
+// that is done.
 func (p *plan) friedBefore(line, i int) bool {
-	return slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool {
-		return n.Technique.Family == "dry heat" && n.Reaches(line)
-	})
+	for k := range p.graph.Nodes[:i] {
+		if n := &p.graph.Nodes[k]; !p.deeds[k].drop && n.Technique.Family == "dry heat" && n.Reaches(line) {
+			return true
+		}
+	}
+	return false
 }
 
 // spoken tells whether the words of an action speak of a line by a noun: "the fish" of

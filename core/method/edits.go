@@ -79,7 +79,7 @@ func (w *writer) saysPot(a *recipe.Action) bool {
 // leavesPot keeps the pot of work that goes for the work that stays.
 func (w *writer) leavesPot(n *node) {
 	if a := n.Action; n.Technique.Heat != "" && w.saysPot(a) {
-		w.pot = w.slice(a.Words.Vessel[0], a.Words.Vessel[1])
+		w.pot = lowered(w.slice(a.Words.Vessel[0], a.Words.Vessel[1]))
 	}
 }
 

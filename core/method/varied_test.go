@@ -116,6 +116,8 @@ func TestWhatIsBrownedGoesToWhatWasFriedWithoutBrowningAgain(t *testing.T) {
 	require.NotContains(t, got, "10 minutes")
 	got = written(t, strings.Replace(text, "Add the mince", "Add the mince and the carrots", 1), map[string]string{line("2"): "root-nut-mince"})
 	require.Contains(t, got, "10 minutes", "the carrots are raw")
+	got = written(t, "Pancakes\n\n200 g plain flour\n300 ml water\n150 g pork belly, in thin slices\n2 tbsp oil\n\nMethod\n1. Whisk the flour and water to a batter. Heat the oil in a frying pan, spread a quarter of the batter to a thick pancake and lay the pork on top. Fry for 5 minutes until the underside is brown, turn over and fry for 6 minutes until the middle is cooked through.", map[string]string{line("2"): "thin-seared-mushroom"})
+	require.Contains(t, got, "turn over and fry for 6 minutes", "the other side is raw")
 }
 
 // What is lifted out before a broth is strained and comes to no plate in the text goes in

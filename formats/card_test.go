@@ -137,3 +137,19 @@ func TestTheCardGoesOutAndInAsJSONLD(t *testing.T) {
 		require.Len(t, back.Components[i].Steps, len(part.Steps))
 	}
 }
+
+// The picture of the method fits its page or is left out, and every action has a place of
+// its own.
+func TestTheMethodIsLaidOutAsAPicture(t *testing.T) {
+	c := card(t)
+	pdf, err := formats.ToPDF(c, formats.A4)
+	require.NoError(t, err)
+	for i := range c.Dish.Components {
+		for j := range c.Dish.Components[i].Steps {
+			c.Dish.Components[i].Steps[j].Actions = nil
+		}
+	}
+	without, err := formats.ToPDF(c, formats.A4)
+	require.NoError(t, err)
+	require.Greater(t, len(pdf), len(without)+500, "the picture is drawn")
+}

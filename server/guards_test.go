@@ -118,12 +118,14 @@ func TestPicturesOfAnArchiveAreLookedAt(t *testing.T) {
 		}
 	}
 	for name, change := range map[string]func(string, []byte) []byte{
-		"no jpeg":          only("/full.jpg", func([]byte) []byte { return []byte("GIF89a") }),
-		"with hidden data": only("/small.jpg", func(b []byte) []byte { return append([]byte{0xff, 0xd8, 0xff, 0xe1, 0, 8, 'E', 'x', 'i', 'f', 0, 0}, b[2:]...) }),
-		"small one gone":   only("/small.jpg", func([]byte) []byte { return nil }),
-		"of a stranger":    only("/picture.json", func(b []byte) []byte { return bytes.Replace(b, []byte(`"kind":"dish"`), []byte(`"kind":"cat"`), 1) }),
-		"no time":          only("/picture.json", func(b []byte) []byte { return bytes.Replace(b, []byte(`"made":"2`), []byte(`"made":"x`), 1) }),
-		"more in it":       only("/picture.json", func(b []byte) []byte { return bytes.Replace(b, []byte(`{`), []byte(`{"where":"54 N",`), 1) }),
+		"no jpeg": only("/full.jpg", func([]byte) []byte { return []byte("GIF89a") }),
+		"with hidden data": only("/small.jpg", func(b []byte) []byte {
+			return append([]byte{0xff, 0xd8, 0xff, 0xe1, 0, 8, 'E', 'x', 'i', 'f', 0, 0}, b[2:]...)
+		}),
+		"small one gone": only("/small.jpg", func([]byte) []byte { return nil }),
+		"of a stranger":  only("/picture.json", func(b []byte) []byte { return bytes.Replace(b, []byte(`"kind":"dish"`), []byte(`"kind":"cat"`), 1) }),
+		"no time":        only("/picture.json", func(b []byte) []byte { return bytes.Replace(b, []byte(`"made":"2`), []byte(`"made":"x`), 1) }),
+		"more in it":     only("/picture.json", func(b []byte) []byte { return bytes.Replace(b, []byte(`{`), []byte(`{"where":"54 N",`), 1) }),
 	} {
 		b := open(t)
 		status, _, data := b.ask("POST", "/api/archive", repacked(t, archive, change))

@@ -94,6 +94,9 @@ func (w *writer) takesPot(n *node) []edit {
 	if a.Vessel != "" {
 		w.pot = ""
 	}
+	if w.inAPot(n) {
+		w.pot = "" // it goes on with what stands elsewhere
+	}
 	if w.pot == "" || n.Technique.Heat == "" || n.Technique.Heat == "oven" || a.Words.Verb[1] == 0 {
 		return nil
 	}
@@ -106,6 +109,14 @@ func (w *writer) takesPot(n *node) []edit {
 	said := w.pot
 	w.pot = ""
 	return []edit{{at, at, " " + said}}
+}
+
+// inAPot tells whether an action goes on with what is cooked already, by work that is done.
+func (w *writer) inAPot(n *node) bool {
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		before := &w.graph.Nodes[in]
+		return !w.deeds[in].drop && before.Technique.Heat != "" && before.Technique.Heat != "oven" || w.inAPot(before)
+	})
 }
 
 // pointsBack tells whether words speak of a vessel as the one that was named before.

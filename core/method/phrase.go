@@ -95,7 +95,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		}
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), nil) // "the reserved broth" of what is not cooked any more
 	}
-	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 {
+	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 && !w.ownName(w.slice(noun.Name, noun.Upto), lines) {
 		return kept, false
 	}
 	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) {
@@ -116,6 +116,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return w.product(noun, lines, at, kept)
 	case made:
 		return w.pronoun(noun, lines, at, kept)
+	case !noun.Pronoun && w.shapedAs(noun) != "":
+		return []named{{text: w.c.words().The + " " + w.shapedAs(noun), plural: noun.Plural}}, true // "the meatballs"
 	}
 	things := w.listed(noun, lines, at)
 	if p.Role == "to" && n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {

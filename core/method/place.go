@@ -76,6 +76,7 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 			text, moment = b.When, b.Moment
 		}
 		where, ok := p.moment(parts, moment, home)
+		ok = ok && !(b != nil && moment == larder.AtEnd && b.Plain != "" && !p.wetBefore(parts, where))
 		if !ok && b != nil && b.Plain != "" {
 			text = b.Plain
 			where, _ = p.moment(parts, larder.AtEnd, home)
@@ -87,6 +88,16 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 		parts = slices.Insert(parts, where, added(step)...)
 	}
 	return parts
+}
+
+// wetBefore tells whether something is cooked in a liquid before a part.
+func (p *plan) wetBefore(parts []part, upto int) bool {
+	return slices.ContainsFunc(parts[:upto], func(x part) bool {
+		return slices.ContainsFunc(x.nodes, func(at int) bool {
+			n := &p.graph.Nodes[at]
+			return !p.deeds[at].drop && (n.Technique.Family == "wet heat" || n.Technique.Family == "gentle heat" && n.Liquid)
+		})
+	})
 }
 
 // heading is the name of a component without the animal in it: "Celeriac and

@@ -15,6 +15,7 @@ const (
 	shortEnough = 40.0 // an action no longer than this keeps its whole time
 	leastBase   = 10.0
 	roastsAgain = 25.0 // what is done already and only takes colour in the oven
+	longRoast   = 90.0 // beyond this an oven's cue is that of flesh that gives way
 	bringsRound = 20.0 // what a sauce takes to come together
 	reducesFor  = 40.0 // and to thicken in an open pot
 )
@@ -44,7 +45,7 @@ func (p *plan) retime() {
 			}
 			d.cueless = true
 		case n.Technique.Family == "oven" && minutes > roastsAgain && p.onlyReady(i):
-			d.minutes, d.cueless = minutesOf(roastsAgain), d.cueless || p.cueGone(n)
+			d.minutes, d.cueless = minutesOf(roastsAgain), d.cueless || p.cueGone(n) || minutes > longRoast
 		case p.wetMinutes(i) > shortEnough && p.forFleshOnly(i) && (n.Action.Cue == "" || d.cueless):
 			if base := roundMinutes(p.base(i)); base < minutes {
 				d.minutes = minutesOf(base)
@@ -68,11 +69,17 @@ func (p *plan) onlyReady(i int) bool {
 				return false
 			}
 			found = true
-		case s == nil && !p.dusts(line):
+		case s == nil && !p.dusts(line) && !p.bastes(line):
 			return false
 		}
 	}
 	return found
+}
+
+// bastes tells whether a line is what flesh is rubbed and moistened with: sugar, a liquid.
+func (p *plan) bastes(line int) bool {
+	f := p.l.Food(p.line(line).FoodID())
+	return f != nil && (f.Kind == "sugar" || larder.Pours(f))
 }
 
 // ownMinutes are what a stand-in takes by the book that is cooked by itself in a

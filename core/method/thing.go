@@ -18,6 +18,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if other := w.c.renamed(name); other != name {
 		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
 	}
+	if shape := w.shapedAs(noun); shape != "" {
+		return []named{{text: w.c.words().The + " " + shape, plural: noun.Plural}}, true // "the meatballs"
+	}
 	if w.isLiquor(name) {
 		if poured := w.poured(lines, at); len(poured) > 0 {
 			return poured, true // "the wine" of "the mussel juices"
@@ -33,17 +36,6 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
 	return w.listedOrAll(lines, at), true
-}
-
-// several tells whether more than one of the lines of a thing that was made is there.
-func (w *writer) several(lines []int, at int) bool {
-	n := 0
-	for _, line := range lines {
-		if w.there(line, at) {
-			n++
-		}
-	}
-	return n > 1
 }
 
 // otherLiquor is what stands for the liquid of a cooking that is not done any more, as
@@ -187,6 +179,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		}
 	}
 	if w.fleshly(name) && s != nil {
+		if poured := w.poured(w.namedBefore(at), at); p.Role == "to" && n.Technique.Family == "wet heat" && len(poured) > 0 {
+			return poured, true // "boil down the juices", of what was poured round it
+		}
 		return nil, true
 	}
 	animals := w.animalWords(w.slice(p.Nouns[0].From, p.Upto))

@@ -178,3 +178,17 @@ func TestTheFlourOfGoneMeatThickensWhatIsPoured(t *testing.T) {
 	got := written(t, "Stew\n\n1 kg beef shin, in chunks\n3 tbsp plain flour\n2 tbsp oil\n2 onions\n500 ml stout\n\nMethod\n1. Toss the beef in the flour. Heat the oil in a pot and brown the beef. Set aside. Add the onions and cook for 10 minutes. Return the beef, pour in the stout and simmer for 2 hours.", map[string]string{line("0"): "mushroom-chunks-braise"})
 	require.Contains(t, got, "smooth with a little of the stout")
 }
+
+// What the last cards showed: pots that are gone with their work, long roasts of flesh that
+// is ready, pieces named by their animal, and what sugar is added to.
+func TestSmallThingsOfPotsAndPieces(t *testing.T) {
+	got := written(t, "Green soup\n\n750 g potatoes\n1.5 l water\n200 g smoked sausage, sliced\n300 g kale\n\nMethod\n1. Boil the potatoes in the water for 20 minutes and mash them. Meanwhile fry the sausage in a small pan until crisp. Stir the kale into the simmering soup and cook for 4 minutes, no longer.\n2. Put a few slices of sausage into each bowl.", map[string]string{line("2"): "smoked-tofu-sausage"})
+	require.Contains(t, got, "cook for 4 minutes, no longer.")
+	got = written(t, "Pulled\n\n2 kg pork shoulder\n2 tbsp brown sugar\n300 ml cider\n\nMethod\n1. Rub the sugar into the pork. Put the pork in a deep tin, pour the cider round it, cover with foil and roast at 140 C for 6 hours, until it can be pulled apart. Shred it.", map[string]string{line("0"): "seared-mushroom-shreds"})
+	require.Contains(t, got, "roast at 140 C for 25 minutes")
+	require.NotContains(t, got, "6 hours")
+	got = written(t, "Balls\n\n500 g beef mince\n50 g breadcrumbs\n2 tbsp oil\n400 ml water\n\nMethod\n1. Work the crumbs into the mince and roll into balls. Fry them in the oil until brown and lift onto a plate.\n2. Boil the water in the pan, slip the meatballs back in and simmer for 10 minutes.", map[string]string{line("0"): "tofu-walnut-shaped"})
+	require.Contains(t, got, "slip the balls back in")
+	got = written(t, "Foam\n\n4 egg whites\n200 g caster sugar\n\nMethod\n1. Whisk the whites to soft peaks, then add the caster sugar a spoonful at a time, whisking to stiff peaks.", map[string]string{line("0"): "aquafaba-lift"})
+	require.Contains(t, got, "Add the caster sugar to the whipped aquafaba a spoonful at a time")
+}

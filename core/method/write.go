@@ -82,7 +82,10 @@ func (w *writer) action(i int) []*clause {
 		return []*clause{own}
 	}
 	before := w.unsaid(n, d.before)
-	if w.first = nil; a.Verb == w.c.words().Add && len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" {
+	onto := w.ontoThem(n, before)
+	if w.first = nil; onto != nil {
+		before = nil // "add the sugar to the whipped aquafaba"
+	} else if a.Verb == w.c.words().Add && len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" {
 		w.first = before // they head the list of what is added
 	} else if w.takesObject(n, before) {
 		w.object = before // "season", of what went in before
@@ -95,6 +98,7 @@ func (w *writer) action(i int) []*clause {
 		}
 	}
 	edits, ok := w.edits(n, d, own)
+	edits = append(edits, onto...)
 	switch {
 	case !ok:
 		own.gone, own.changed = true, true

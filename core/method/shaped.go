@@ -1,0 +1,83 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// shapedAs is the shape that a thing was given which a noun names by its animal; empty where
+// it was given none.
+func (w *writer) shapedAs(noun recipe.Noun) string {
+	for _, r := range noun.Refs {
+		if r.Made == nil {
+			continue
+		}
+		for at := w.nodeOf(*r.Made); at >= 0; {
+			n := &w.graph.Nodes[at]
+			if made := n.Action.Makes; n.Is("shape", "roll") && w.l.Language().Shapes[made] && !w.deeds[at].drop {
+				return w.c.many(made, noun.Plural)
+			}
+			if len(n.Inputs) == 0 {
+				break
+			}
+			at = n.Inputs[0]
+		}
+	}
+	return ""
+}
+
+// many is the name of a shape for one or several.
+func (c *Carrier) many(shape string, plural bool) string {
+	best := shape
+	for other := range c.book.Larder().Language().Shapes {
+		if plural && other != shape && larder.Singular(other) == shape && (best == shape || other < best) {
+			best = other
+		}
+	}
+	return best
+}
+
+// several tells whether more than one of the lines of a thing that was made is there.
+func (w *writer) several(lines []int, at int) bool {
+	n := 0
+	for _, line := range lines {
+		if w.there(line, at) {
+			n++
+		}
+	}
+	return n > 1
+}
+
+// ontoThem says that things are added to what goes in with the action, where the text adds
+// them to it: "whisk the whites, then add the sugar".
+func (w *writer) ontoThem(n *node, before []*standIn) []edit {
+	a := n.Action
+	if len(before) == 0 || a.Verb != w.c.words().Add || len(a.Words.Phrases) == 0 || a.Words.Phrases[0].Role != "to" {
+		return nil
+	}
+	for _, line := range n.Into {
+		if w.there(line, w.graph.Number(n)) && !slices.ContainsFunc(before, func(s *standIn) bool { return s.node == line }) {
+			return nil // they join something else
+		}
+	}
+	for _, s := range before {
+		if !slices.Contains(n.Into, s.node) || slices.Contains(n.To, s.node) || s.flesh() {
+			return nil
+		}
+	}
+	at := a.Words.Phrases[0].Upto
+	return []edit{{at, at, " " + w.c.words().To + " " + w.c.listing(w.named(before))}}
+}
+
+// namedBefore are the lines that work of the same part names before an action.
+func (w *writer) namedBefore(at int) []int {
+	var out []int
+	for k := range at {
+		if n := &w.graph.Nodes[k]; !w.deeds[k].drop && n.At.Component == w.graph.Nodes[at].At.Component {
+			out = append(out, n.Named...)
+		}
+	}
+	return out
+}

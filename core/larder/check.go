@@ -41,6 +41,7 @@ func (l *Larder) Check() []string {
 	c.watched()
 	c.countries()
 	c.kitchens()
+	c.takenFirst()
 	c.traditional()
 	return c.problems
 }

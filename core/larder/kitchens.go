@@ -39,11 +39,18 @@ func (l *Larder) KitchenOf(foods map[string]bool) string {
 	return best
 }
 
+// fewHomes is up to how many kitchens know a food that is a stranger where the kitchen is
+// not known.
+const fewHomes = 2
+
 // AtHome tells whether a food's taste belongs to a kitchen; what belongs to none by itself
-// goes everywhere.
+// goes everywhere, and to a dish of which the kitchen is not known, what many know.
 func (l *Larder) AtHome(f *Food, kitchen string) bool {
 	homes := l.homes[f.ID]
-	return kitchen == "" || len(homes) == 0 || slices.Contains(homes, kitchen)
+	if kitchen == "" {
+		return len(homes) == 0 || len(homes) > fewHomes
+	}
+	return len(homes) == 0 || slices.Contains(homes, kitchen)
 }
 
 func (l *Larder) loadKitchens(src Source) error {

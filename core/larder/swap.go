@@ -184,9 +184,16 @@ type Booster struct {
 	// Moment is when it goes in; Plain is how, where that moment never comes.
 	Moment string `json:"moment" yaml:"moment"`
 	Plain  string `json:"plain" yaml:"plain"`
+	// Cooked tells that it goes only into what is cooked, at whatever moment.
+	Cooked bool `json:"cooked" yaml:"cooked"`
 	// In says in what dishes it belongs: savoury, sweet or any.
 	In     string `json:"in" yaml:"in"`
 	Source string `json:"source" yaml:"source"`
+}
+
+// NeedsHeat tells that it has no place in what is never heated.
+func (b *Booster) NeedsHeat() bool {
+	return b.Cooked || b.Moment == WithAromatics || b.Moment == InLiquid
 }
 
 // The moments at which a booster goes in: with the first frying in fat, into the

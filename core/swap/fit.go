@@ -34,6 +34,9 @@ const (
 	ownPenalty = 0.9
 	ownLeast   = 1.0
 	ownMost    = 6.0
+	// laterPenalty weighs a swap that is right where there is one that a cook of
+	// experience takes first.
+	laterPenalty = 5.0
 	// strayPenalty weighs a savoury stand-in in something sweet.
 	strayPenalty = 12.0
 )
@@ -46,6 +49,9 @@ func (x *bench) unfit(s *slot, o *option) float64 {
 	if fitOf(s, o.swap) == Possible && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return fitOf(s, sw) == Right }) {
 		penalty += possiblePenalty * x.matters(o)
 	}
+	if first := x.takenFirst(s); !slices.Contains(first, o.swap.ID) && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return slices.Contains(first, sw.ID) }) {
+		penalty += laterPenalty * x.matters(o)
+	}
 	if x.dessert && !flesh[x.dish.Components[s.component].Lines[s.line].Animal] && slices.ContainsFunc(o.swap.Formula, func(p larder.Part) bool {
 		f := x.larder.Food(p.Food)
 		return f != nil && f.Tagged("savoury")
@@ -53,6 +59,12 @@ func (x *bench) unfit(s *slot, o *option) float64 {
 		penalty += strayPenalty
 	}
 	return penalty + x.lacks(s, o) + x.fuss(o)
+}
+
+// takenFirst lists what a cook of the dish's kitchen takes first in a slot.
+func (x *bench) takenFirst(s *slot) []string {
+	line := &x.dish.Components[s.component].Lines[s.line]
+	return x.larder.TakenFirst(x.larder.Food(line.FoodID()), s.kind, s.use.Name, x.kitchen)
 }
 
 // flesh are the classes that are savoury whatever they stand in.

@@ -156,7 +156,7 @@ func (x *bench) weighBoosters() {
 			home = x.original.Home(b.Traits[0])
 			homes[b.Traits[0]] = home
 		}
-		if home < 0 || x.shapes[home].Clear && clouds(f) || x.coated(home) {
+		if home < 0 || x.shapes[home].Clear && clouds(f) || x.coated(home) || b.NeedsHeat() && !x.shapes[home].Heated {
 			continue
 		}
 		mass := x.before.Parts[home].Mass

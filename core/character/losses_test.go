@@ -163,3 +163,21 @@ func TestEveryTraitHasAPlaceAndAUnit(t *testing.T) {
 	}
 	require.Len(t, character.Traits, 24)
 }
+
+// Salt that is soaked out of a cured fish is not in the dish, by the words of the line or
+// of the method; what goes in as it is keeps it.
+func TestSoakingTakesSaltOut(t *testing.T) {
+	salt := func(text string) float64 {
+		l, d := read(t, text)
+		p := character.Of(l, d, nil).Profile()
+		return p.Value(character.Salt)
+	}
+	dry := salt("Stew\n\n400 g salt cod\n1 kg potatoes\n1 litre water\n\nMethod\n1. Simmer the cod and potatoes in the water for 20 minutes.")
+	for _, text := range []string{
+		"Stew\n\n400 g salt cod, soaked overnight\n1 kg potatoes\n1 litre water\n\nMethod\n1. Simmer the cod and potatoes in the water for 20 minutes.",
+		"Stew\n\n400 g salt cod\n1 kg potatoes\n1 litre water\n\nMethod\n1. Soak the cod for a day in cold water. Simmer the cod and potatoes in the water for 20 minutes.",
+	} {
+		require.Less(t, salt(text), 0.3*dry, text)
+	}
+	require.Greater(t, salt("Stew\n\n400 g carrots, soaked\n10 g salt\n1 litre water\n\nMethod\n1. Simmer the carrots in the water with the salt."), 0.3, "nobody washes salt out of salt")
+}

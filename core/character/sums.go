@@ -132,7 +132,7 @@ func (it Item) Sums() Sums {
 	if cooked, ok := food.Forms["cooked"]; ok && it.Wet && form.Base == 1 && cooked.Base > 0 && cooked.Base < drinksBelow {
 		s[thirst] = it.Grams * (1/cooked.Base - 1) * fate.Taken
 	}
-	s[salt] = bought * c.Salt() * soluble
+	s[salt] = bought * c.Salt() * soluble * it.saltLeft()
 	s[fat] = bought * larder.Or(c.Fat, 0) / 100 * fate.Fat * form.Gives
 	s[sweet] = bought * larder.Or(food.SucroseEquivalents(), 0) * soluble
 	s[acid] = bought * larder.Or(food.Acids.Titratable(), 0) * soluble
@@ -174,6 +174,14 @@ func (it Item) Sums() Sums {
 // unheatedGuanylate is what dried mushrooms give of their GMP when nothing is
 // heated: it is set free between 60 and 70 C (estimate).
 const unheatedGuanylate = 0.2
+
+// saltLeft is the share of its salt that soaking or rinsing leaves.
+func (it Item) saltLeft() float64 {
+	if it.Washed {
+		return it.Food.Washed
+	}
+	return 1
+}
 
 func (it Item) guanylate() float64 {
 	if it.Heated {

@@ -15,6 +15,8 @@ type Treatment struct {
 	Browned, Crisped float64
 	Softened         bool
 	Heated           bool
+	// Washed tells that it was soaked or rinsed, and so lost salt.
+	Washed bool
 }
 
 // usualBrowning is how long an action browns that the doses of the table of
@@ -62,7 +64,14 @@ func (m *method) treatment(line int, food *larder.Food) Treatment {
 		m.surface(&t, i, line, food)
 	}
 	t.Fate = m.larder.Fate(m.fate(line, food, t.Heated, minutes))
+	t.Washed = food.Washed > 0 && (m.done(line, "soak", "rinse") || m.saidWashed(line))
 	return t
+}
+
+// saidWashed tells whether the words of a line say that its salt was washed out.
+func (m *method) saidWashed(line int) bool {
+	at := m.graph.Lines[line]
+	return slices.ContainsFunc(larder.Words(m.dish.Components[at.Component].Lines[at.Line].Text), func(w string) bool { return m.larder.Language().WashedWords[w] })
 }
 
 // surface notes what a hot action does to the surface of a line.

@@ -20,6 +20,21 @@ const (
 
 var edibleWhens = map[EdibleWhen]bool{"": true, EatenWhole: true, EatenPieces: true, EatenSaid: true, EatenStock: true}
 
+// loadWashed reads what soaking and rinsing leave of the salt of cured foods.
+func (l *Larder) loadWashed(src Source) error {
+	return eachRow(src, "washed.csv", func(r row) {
+		left := r.number("left", 0)
+		if left <= 0 || left >= 1 {
+			r.fail("left: %g is no share between 0 and 1", left)
+		}
+		for _, id := range r.list("foods") {
+			if f := r.food(l, id); f != nil {
+				f.Washed = left
+			}
+		}
+	})
+}
+
 func (f *Food) flesh() bool {
 	return slices.Contains(flesh, string(f.Animal))
 }

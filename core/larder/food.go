@@ -45,6 +45,9 @@ type Food struct {
 	Heat   Heat   `json:"heat"`
 	// Packs are the sizes shops sell.
 	Packs []Pack `json:"packs"`
+	// Washed is the share of its salt that is left once it was soaked or rinsed, 0
+	// where nobody washes it.
+	Washed float64 `json:"washed"`
 	// Edible is what of the food as bought is eaten.
 	Edible  Edible  `json:"edible"`
 	Storage Storage `json:"storage"`

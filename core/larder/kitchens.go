@@ -41,7 +41,7 @@ func (l *Larder) KitchenOf(foods map[string]bool) string {
 
 // fewHomes is up to how many kitchens know a food that is a stranger where the kitchen is
 // not known.
-const fewHomes = 2
+const fewHomes = 3
 
 // AtHome tells whether a food's taste belongs to a kitchen; what belongs to none by itself
 // goes everywhere, and to a dish of which the kitchen is not known, what many know.

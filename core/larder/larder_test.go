@@ -57,6 +57,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"storage.csv":                 {Data: []byte("foods,place,sealed_days,opened_days,note,source\nbeef,attic,3,9,,estimate\n")},
 		"contexts.csv":                {Data: []byte("names,food,beside\n")},
 		"known_by.csv":                {Data: []byte("kind,traits,source\n")},
+		"washed.csv":                  {Data: []byte("foods,left,source\n")},
 		"taken_first.csv":             {Data: []byte("what,use,swaps,kitchens,source\n")},
 		"allergen_words.csv":          {Data: []byte("word,allergen,unless,source\nalmond,nuts,,eu1169\n")},
 		"servings.csv":                {Data: []byte("what,most,why,source\n")},

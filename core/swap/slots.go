@@ -61,7 +61,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 			if food != nil {
 				s.kind = food.Kind
 			}
-			if minced := s.use.Name == "crumble" && food != nil && (food.Animal == larder.Meat || food.Animal == larder.Poultry); minced {
+			if minced := (s.use.Name == "crumble" || s.use.Name == "shape") && food != nil && (food.Animal == larder.Meat || food.Animal == larder.Poultry); minced {
 				s.kind = "mince"
 			}
 			if s.why == "" && (food.Origin != larder.Mixed || !slices.Contains(mixedKinds, food.Kind)) {

@@ -22,7 +22,7 @@ import (
 // test can start this very program and kill it.
 func TestMain(m *testing.M) {
 	if folder := os.Getenv("YEMBRA_TEST_SERVE"); folder != "" {
-		if err := serve(serving{addr: os.Getenv("YEMBRA_TEST_ADDR"), folder: folder, backups: filepath.Join(folder, "backups")}); err != nil {
+		if err := serve(serving{addr: os.Getenv("YEMBRA_TEST_ADDR"), folder: folder, backups: filepath.Join(folder, "backups"), replica: os.Getenv("YEMBRA_TEST_REPLICA")}); err != nil {
 			fmt.Fprintln(os.Stderr, err)
 			os.Exit(exitFailed)
 		}

@@ -4,28 +4,19 @@ package main
 
 import (
 	"context"
-	"encoding/json"
 	"errors"
 	"fmt"
-	"io"
 	"os"
-	"os/signal"
 	"path/filepath"
-	"sync"
-	"syscall"
 	"time"
 	_ "time/tzdata" // schedules name zones on machines without them
 
 	"github.com/alecthomas/kong"
 
-	"yembra/core/day"
 	"yembra/core/larder"
-	"yembra/core/measure"
-	"yembra/core/swap"
 	"yembra/knowledge"
 	"yembra/server"
 	"yembra/store"
-	"yembra/ui"
 )
 
 // version is set by the build.
@@ -34,6 +25,7 @@ var version = "dev"
 type commands struct {
 	Serve      serveCommand      `cmd:"" help:"Serve the kitchen in a data folder."`
 	Demo       demoCommand       `cmd:"" help:"Serve the demo kitchen, freshly laid out."`
+	TakeOver   takeOverCommand   `cmd:"" help:"Bring the newest copy of a kitchen here and go on with it."`
 	Passphrase passphraseCommand `cmd:"" help:"Set the passphrase with which other screens sign in."`
 	Backup     backupCommand     `cmd:"" help:"Write a kitchen to an archive of open formats."`
 	Check      checkCommand      `cmd:"" help:"Tell whether a kitchen is whole."`
@@ -55,7 +47,14 @@ type (
 		Name    []string `help:"Further names by which other machines know this one." placeholder:"HOST"`
 		Cert    string   `help:"Certificate in PEM form; without it the program makes one." type:"existingfile"`
 		Key     string   `help:"Key of the certificate." type:"existingfile"`
+		Replica string   `help:"Where a running copy of the kitchen goes: a folder (another disk, a share), or s3://bucket/path?endpoint=URL with AWS_ACCESS_KEY_ID and AWS_SECRET_ACCESS_KEY in the environment." placeholder:"WHERE"`
 		Backups string   `help:"Folder of the backups that are made every day; a folder of the kitchen's when left out." type:"path"`
+	}
+	takeOverCommand struct {
+		serveCommand
+		From  string `required:"" help:"Where the copy is: a folder, or s3://bucket/path?endpoint=URL." placeholder:"WHERE"`
+		Force bool   `help:"Take it from a machine that still writes there; that one stops."`
+		Only  bool   `help:"Bring it here and stop, without serving it."`
 	}
 	demoCommand struct {
 		listen
@@ -126,18 +125,6 @@ func core() (*server.Kitchen, error) {
 		return nil, err
 	}
 	return k, nil
-}
-
-func (s serveCommand) Run() error {
-	folder, err := dataFolder(s.Data)
-	if err != nil {
-		return err
-	}
-	backups := s.Backups
-	if backups == "" {
-		backups = filepath.Join(folder, "backups")
-	}
-	return serve(serving{addr: s.Addr, folder: folder, backups: backups, names: s.Name, cert: s.Cert, key: s.Key})
 }
 
 // dataFolder is the folder named, or the user's own.
@@ -225,143 +212,4 @@ func (c checkCommand) Run() error {
 	}
 	fmt.Printf("The kitchen in %s is whole.\n", folder)
 	return nil
-}
-
-// serve opens the kitchen and serves it until it is told to stop.
-func serve(s serving) error {
-	k, err := core()
-	if err != nil {
-		return err
-	}
-	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
-	defer stop()
-	network, err := s.guard(k)
-	if err != nil {
-		return err
-	}
-	if s.fresh {
-		if err := store.Clear(s.folder); err != nil {
-			return err
-		}
-	}
-	if k.Store, err = store.Open(ctx, s.folder, time.Now); err != nil {
-		return err
-	}
-	if err := k.Refresh(ctx); err != nil {
-		return errors.Join(err, k.Store.Close())
-	}
-	if s.fresh {
-		if err := layOut(ctx, k); err != nil {
-			return errors.Join(err, k.Store.Close())
-		}
-	}
-	files, err := ui.Files()
-	if err != nil {
-		return errors.Join(err, k.Store.Close())
-	}
-	app := server.New(k, server.Pages{Files: files})
-	var keeping sync.WaitGroup
-	keeping.Go(func() { k.MindStove(ctx) })
-	keeping.Go(func() { k.MindShelf(ctx) })
-	if s.backups != "" {
-		keeping.Go(func() { k.KeepBackups(ctx, s.backups, time.Now) })
-	}
-	err = s.listen(ctx, app, network)
-	stop()
-	keeping.Wait()
-	return errors.Join(err, k.Store.Close())
-}
-
-func input(file string) ([]byte, error) {
-	var data []byte
-	var err error
-	if file == "-" {
-		data, err = io.ReadAll(io.LimitReader(os.Stdin, server.BodyLimit+1))
-	} else {
-		data, err = os.ReadFile(file)
-	}
-	if err != nil {
-		return nil, fmt.Errorf("read the input: %w", err)
-	}
-	if len(data) > server.BodyLimit {
-		return nil, fmt.Errorf("the input holds more than %d bytes", server.BodyLimit)
-	}
-	return data, nil
-}
-
-func printJSON(v any) error {
-	e := json.NewEncoder(os.Stdout)
-	e.SetIndent("", "  ")
-	e.SetEscapeHTML(false)
-	return e.Encode(v)
-}
-
-func (r readCommand) Run() error {
-	k, err := core()
-	if err != nil {
-		return err
-	}
-	data, err := input(r.File)
-	if err != nil {
-		return err
-	}
-	text := string(data)
-	d, err := k.Read(server.ReadRequest{Text: &text, Measures: measure.System(r.Measures)})
-	if err != nil {
-		return err
-	}
-	return printJSON(d)
-}
-
-func (p proofCommand) Run() error {
-	k, err := core()
-	if err != nil {
-		return err
-	}
-	for _, file := range p.Files {
-		data, err := input(file)
-		if err != nil {
-			return err
-		}
-		if _, err := k.Proof(os.Stdout, string(data), p.Measures, swap.HouseRules{Preset: p.Preset}); err != nil {
-			return fmt.Errorf("%s: %w", file, err)
-		}
-	}
-	return nil
-}
-
-func (a adaptCommand) Run() error {
-	k, err := core()
-	if err != nil {
-		return err
-	}
-	data, err := input(a.File)
-	if err != nil {
-		return err
-	}
-	var req server.AdaptRequest
-	if err := server.DecodeStrict(data, &req); err != nil {
-		return err
-	}
-	answer, err := k.Adapt(req)
-	if err != nil {
-		return err
-	}
-	return printJSON(answer)
-}
-
-func (p planCommand) Run() error {
-	data, err := input(p.File)
-	if err != nil {
-		return err
-	}
-	var req day.Request
-	if err := server.DecodeStrict(data, &req); err != nil {
-		return err
-	}
-	answer, err := server.Plan(context.Background(), req)
-	if err != nil {
-		return err
-	}
-	return printJSON(answer)
 }

@@ -30,6 +30,8 @@ type serving struct {
 	// elsewhere.
 	names     []string
 	cert, key string
+	// replica is where a running copy goes, empty for none.
+	replica string
 	// fresh lays the demo out.
 	fresh bool
 }

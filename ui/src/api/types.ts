@@ -1028,6 +1028,7 @@ export interface FoodView {
   sugars: Sugars;
   heat: Heat;
   packs: Pack[];
+  washed: number;
   edible: Edible;
   storage: Storage;
   confusables: Confusable[];

@@ -1,0 +1,128 @@
+package server
+
+import (
+	"fmt"
+
+	"github.com/gofiber/fiber/v3"
+
+	"yembra/core/character"
+	"yembra/core/larder"
+	"yembra/core/measure"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+// AdaptRequest asks for an adaptation of a read recipe.
+type AdaptRequest struct {
+	Original   *recipe.Dish    `json:"original"`
+	HouseRules swap.HouseRules `json:"houseRules"`
+	Pins       []string        `json:"pins"`
+	Aim        swap.Aim        `json:"aim"`
+}
+
+// Adapt answers an adapt request: proposes, applies and carries the method.
+func (k *Kitchen) Adapt(r AdaptRequest) (swap.Adaptation, error) {
+	if r.Original == nil {
+		return swap.Adaptation{}, badRequest("The original is missing.", fieldError{"original", "is required"})
+	}
+	if r.Aim == "" {
+		r.Aim = swap.Closest
+	}
+	if !r.Aim.Known() {
+		return swap.Adaptation{}, unprocessable("The aim is not known.", fieldError{"aim", "must be closest, simplest, cheapest or protein"})
+	}
+	if err := checkPins(r.Pins); err != nil {
+		return swap.Adaptation{}, err
+	}
+	if err := k.checkOriginal(*r.Original); err != nil {
+		return swap.Adaptation{}, err
+	}
+	// What is asked for is what the text says; actions that came along are not
+	// trusted.
+	k.Core().Reader.Dish(r.Original)
+	dec, err := k.Core().Book.Propose(*r.Original, swap.Decisions{HouseRules: r.HouseRules, Pins: r.Pins}, r.Aim)
+	if err != nil {
+		return swap.Adaptation{}, err
+	}
+	return k.Core().Carrier.Adapt(*r.Original, dec, true)
+}
+
+func checkPins(pins []string) error {
+	for i, p := range pins {
+		if _, ok := character.TraitNamed(p); !ok {
+			return unprocessable("A pinned trait is not known.", fieldError{fmt.Sprintf("pins[%d]", i), fmt.Sprintf("%q is no trait", p)})
+		}
+	}
+	return nil
+}
+
+// checkOriginal refuses originals that no reader would have made.
+func (k *Kitchen) checkOriginal(d recipe.Dish) error {
+	return checkOriginalAgainst(k.Core().Larder, d)
+}
+
+func checkOriginalAgainst(food *larder.Larder, d recipe.Dish) error {
+	if d.Serves != nil && !d.Serves.Within(0, measure.MostServings) {
+		return unprocessable("A number of servings is not possible.", fieldError{"original.serves", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostServings))})
+	}
+	lines := 0
+	for i, c := range d.Components {
+		lines += len(c.Lines)
+		for j, l := range c.Lines {
+			where := fmt.Sprintf("original.components[%d].lines[%d]", i, j)
+			if l.Food != nil && food.Food(*l.Food) == nil {
+				return unprocessable("A food is not in the larder.", fieldError{where + ".food", fmt.Sprintf("%q is not known", *l.Food)})
+			}
+			if l.Grams != nil && !l.Grams.Within(0, measure.MostGrams) {
+				return unprocessable("A mass is not possible.", fieldError{where + ".grams", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostGrams))})
+			}
+			if l.Amount != nil && !l.Amount.Span().Within(0, measure.MostFigure) {
+				return unprocessable("An amount is not possible.", fieldError{where + ".amount", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostFigure))})
+			}
+			if !knownOrigin(l.Origin) {
+				return unprocessable("An origin is not known.", fieldError{where + ".origin", fmt.Sprintf("%q is no origin", l.Origin)})
+			}
+		}
+		for j, s := range c.Steps {
+			for _, n := range s.Lines {
+				if n < 0 || n >= len(c.Lines) {
+					return unprocessable("A step uses a line that is not there.", fieldError{fmt.Sprintf("original.components[%d].steps[%d].lines", i, j), fmt.Sprintf("%d is no line of the component", n)})
+				}
+			}
+		}
+	}
+	if lines > mostLines || len(d.Components) > mostComponents {
+		return unprocessable(fmt.Sprintf("A dish may hold %d lines in %d components at most.", mostLines, mostComponents))
+	}
+	return nil
+}
+
+func knownOrigin(o larder.Origin) bool {
+	switch o {
+	case larder.FromAnimal, larder.FromPlant, larder.FromFungus, larder.FromMineral, larder.Mixed, larder.Unknown, "":
+		return true
+	}
+	return false
+}
+
+func (k *Kitchen) adapt(c fiber.Ctx) error {
+	var r AdaptRequest
+	if err := decode(c, &r); err != nil {
+		return err
+	}
+	a, err := k.Adapt(r)
+	if err != nil {
+		return err
+	}
+	return c.JSON(a)
+}
+
+// RulesView lists what house rules can be made of.
+type RulesView struct {
+	Presets  []swap.Preset `json:"presets"`
+	Switches []swap.Switch `json:"switches"`
+}
+
+func (k *Kitchen) rules(c fiber.Ctx) error {
+	return c.JSON(RulesView{swap.PresetsOf(k.Core().Larder), swap.SwitchesOf(k.Core().Larder)})
+}

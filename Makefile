@@ -22,7 +22,7 @@ ui/dist/index.html: ui/node_modules/.installed $(UI_SOURCES)
 	rm -rf ui/dist/assets ui/dist/index.html
 	cd ui && npm run --silent build
 
-bin/yembra: ui/dist/index.html $(shell find cmd core demo devices formats knowledge server store ui/embed.go -type f) go.mod go.sum
+bin/yembra: ui/dist/index.html $(shell find cmd core demo devices formats knowledge replica server store ui/embed.go -type f) go.mod go.sum
 	go build -ldflags "-X main.version=$(VERSION)" -o $@ ./cmd/yembra
 
 demo: build
@@ -40,9 +40,10 @@ generate: ui/node_modules/.installed
 	cd ui && npm run --silent generate
 
 check: ui/node_modules/.installed ui/dist/index.html
-	@test -z "$$(gofmt -l cmd core demo devices formats knowledge server store ui/*.go)" || { gofmt -l cmd core demo devices formats knowledge server store ui/*.go; echo "run gofmt -w"; exit 1; }
+	@test -z "$$(gofmt -l cmd core demo devices formats knowledge replica server store ui/*.go)" || { gofmt -l cmd core demo devices formats knowledge replica server store ui/*.go; echo "run gofmt -w"; exit 1; }
 	go vet ./...
 	go run $(STATICCHECK) ./...
+	go run ./cmd/lengths cmd core demo devices formats knowledge replica server store
 	go run ./cmd/apischema | diff -q - ui/src/api/schema.json || { echo "ui/src/api is stale: run make generate"; exit 1; }
 	cd ui && npm run --silent types && npm run --silent lint
 

@@ -1,5 +1,5 @@
-// Package core_test holds the rules that all of core keeps: how long its files and
-// functions are, and that the words of a language stand in tables, not in code.
+// Package core_test holds a rule that all of core keeps: the words of a language stand in
+// tables, not in code.
 package core_test
 
 import (
@@ -16,11 +16,8 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-const (
-	longestFile     = 300 // lines
-	longestFunction = 60  // lines, a test's table aside
-	longestList     = 4   // words written out beside each other
-)
+// longestList is how many words may be written out beside each other.
+const longestList = 4
 
 // source is one file of core, parsed.
 type source struct {
@@ -47,38 +44,6 @@ func sources(t *testing.T) []source {
 }
 
 func (s source) test() bool { return strings.HasSuffix(s.path, "_test.go") }
-
-// tables are the lines of the composite literals a node holds, the outermost ones
-// only: a test's table may be as long as it needs to be.
-func (s source) tables(in ast.Node) int {
-	lines := 0
-	ast.Inspect(in, func(n ast.Node) bool {
-		literal, ok := n.(*ast.CompositeLit)
-		if !ok {
-			return true
-		}
-		lines += s.set.Position(literal.End()).Line - s.set.Position(literal.Pos()).Line
-		return false
-	})
-	return lines
-}
-
-func TestFilesAndFunctionsStayShort(t *testing.T) {
-	for _, s := range sources(t) {
-		assert.LessOrEqual(t, s.set.File(s.parsed.Pos()).LineCount(), longestFile, s.path)
-		for _, d := range s.parsed.Decls {
-			fn, ok := d.(*ast.FuncDecl)
-			if !ok {
-				continue
-			}
-			lines := s.set.Position(fn.End()).Line - s.set.Position(fn.Pos()).Line + 1
-			if s.test() {
-				lines -= s.tables(fn)
-			}
-			assert.LessOrEqual(t, lines, longestFunction, "%s %s", s.path, fn.Name.Name)
-		}
-	}
-}
 
 // word is what only a person's language would have: letters, and spaces between.
 var word = regexp.MustCompile(`^"[a-zé]+(?: [a-zé]+)*"$`)

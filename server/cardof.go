@@ -6,6 +6,8 @@ import (
 	"strconv"
 	"strings"
 
+	"yembra/core/swap"
+
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/balance"
@@ -151,74 +153,17 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 		return formats.Card{}, err
 	}
 	sheet := balance.Of(core.Larder, original, adapted)
-	card := formats.Card{
+	b := cardMaker{core: core, doc: &doc, said: map[string]bool{}, card: formats.Card{
 		Name: doc.Name, Place: doc.Place, Lives: doc.Decisions.LivesFrom, Allergens: append(sheet.Allergens.Come, sheet.Allergens.Both...),
 		Open: []string{}, Changed: []formats.Replaced{}, Findings: []formats.CardFinding{}, Short: []string{}, Cautions: []formats.CardCaution{}, Labels: []string{}, Cooked: []string{}, Table: []string{}, Keeping: []string{}, SidePots: []formats.Pot{}, Sources: []string{},
-	}
+	}}
+	card := &b.card
 	slices.Sort(card.Allergens)
 	card.Dish = recipe.Dish{Name: doc.Name, Serves: doc.Original.Serves, Notices: []recipe.Notice{}}
-	said := map[string]bool{}
-	once := func(list []string, text string) []string {
-		if text == "" || said[text] {
-			return list
-		}
-		said[text] = true
-		return append(list, text)
-	}
 	for i, comp := range method.Parts(core.Larder, a) {
-		part := recipe.Component{Name: comp.Name, Lines: []recipe.Line{}, Steps: []recipe.Step{}}
-		for _, l := range comp.Lines {
-			part.Lines = append(part.Lines, l.Line)
-			if l.Check {
-				card.Labels = once(card.Labels, l.Name+": "+l.Why)
-			}
-			if f := core.Larder.Food(l.FoodID()); f != nil && f.Per100.Source != "" {
-				if code, _, _ := strings.Cut(f.Per100.Source, ":"); code != larder.Estimate {
-					card.Sources = once(card.Sources, core.Larder.SourceTitle(code))
-				}
-			}
-		}
-		for n, s := range comp.Steps {
-			part.Steps = append(part.Steps, s.Step)
-			for _, f := range s.Findings {
-				card.Findings = append(card.Findings, formats.CardFinding{Part: i, Step: n, Kind: string(f.Kind), Text: f.Text, Quote: s.Quote})
-			}
-			for _, x := range s.Cautions {
-				if !said[x.Text] {
-					said[x.Text] = true
-					card.Cautions = append(card.Cautions, formats.CardCaution{Text: x.Text, Grave: x.Grave})
-				}
-			}
-		}
-		card.Dish.Components = append(card.Dish.Components, part)
+		b.part(i, comp)
 	}
-	name := func(ref string) string {
-		i, j, ok := recipe.ParseLineRef(ref)
-		if !ok {
-			return ref
-		}
-		return doc.Original.Components[i].Lines[j].Name
-	}
-	for _, x := range a.Swaps {
-		card.Changed = append(card.Changed, formats.Replaced{From: name(x.Replaces), To: x.Name, Why: x.Why, Limits: x.Limits})
-		for _, text := range x.Cautions {
-			if !said[text] {
-				said[text] = true
-				card.Cautions = append(card.Cautions, formats.CardCaution{Text: text})
-			}
-		}
-		if s := core.Larder.SwapNamed(x.Swap); s != nil && s.Ahead != "" {
-			card.Keeping = once(card.Keeping, larder.Capital(s.Short)+": "+s.Ahead)
-		}
-	}
-	for _, o := range a.Unresolved {
-		card.Open = append(card.Open, fmt.Sprintf("In place of %s: %s.", name(o.Line), o.Why))
-	}
-	for _, t := range a.Traits {
-		if t.Pinned && t.Verdict == character.Short {
-			card.Short = once(card.Short, fmt.Sprintf("%s, which you pinned, stays short by %.1f steps.", larder.Capital(t.Trait), -t.Steps))
-		}
-	}
+	b.swaps(&a)
 	slices.SortStableFunc(card.Cautions, func(x, y formats.CardCaution) int {
 		switch {
 		case x.Grave == y.Grave:
@@ -230,29 +175,103 @@ func (k *Kitchen) card(d store.Dish) (formats.Card, error) {
 	})
 	card.Measured = append(core.measuredFor(&card.Dish), core.tastedFor(&d.Document.Original, &a)...)
 	card.Tally = fmt.Sprintf("%d kept, %d near, %d short, %d over.", a.Tally.Kept, a.Tally.Near, a.Tally.Short, a.Tally.Over)
-	for _, b := range a.SidePots {
-		title := fmt.Sprintf("Side pot for %g who eat the original", b.Guests)
-		if b.Component != "" {
-			title += ": " + strings.ToLower(b.Component)
+	for _, pot := range a.SidePots {
+		title := fmt.Sprintf("Side pot for %g who eat the original", pot.Guests)
+		if pot.Component != "" {
+			title += ": " + strings.ToLower(pot.Component)
 		}
-		card.SidePots = append(card.SidePots, formats.Pot{Title: title, Lines: b.Lines, Steps: append(slices.Clone(b.Steps), b.Core...)})
+		card.SidePots = append(card.SidePots, formats.Pot{Title: title, Lines: pot.Lines, Steps: append(slices.Clone(pot.Steps), pot.Core...)})
 	}
 	card.Sources = append(card.Sources, "swap amounts, times and what else has no source: estimates of the book")
-	for _, n := range sheet.Nutrients {
-		switch n.Name {
-		case "energy":
-			card.Serving.Energy = n.Adapted
-		case "protein":
-			card.Serving.Protein = n.Adapted
-		case "fat":
-			card.Serving.Fat = n.Adapted
-		case "carbohydrate":
-			card.Serving.Carbohydrate = n.Adapted
-		case "fibre":
-			card.Serving.Fibre = n.Adapted
-		case "salt":
-			card.Serving.Salt = n.Adapted
+	b.serving(sheet.Nutrients)
+	return *card, nil
+}
+
+// cardMaker fills a card; what it says once it does not say again.
+type cardMaker struct {
+	core *Core
+	doc  *store.Document
+	card formats.Card
+	said map[string]bool
+}
+
+// once adds a text that the card does not say yet.
+func (b *cardMaker) once(list []string, text string) []string {
+	if text == "" || b.said[text] {
+		return list
+	}
+	b.said[text] = true
+	return append(list, text)
+}
+
+func (b *cardMaker) caution(text string, grave bool) {
+	if !b.said[text] {
+		b.said[text] = true
+		b.card.Cautions = append(b.card.Cautions, formats.CardCaution{Text: text, Grave: grave})
+	}
+}
+
+// part adds a part of the dish with what is to be looked at in it.
+func (b *cardMaker) part(i int, comp swap.Component) {
+	part := recipe.Component{Name: comp.Name, Lines: []recipe.Line{}, Steps: []recipe.Step{}}
+	for _, l := range comp.Lines {
+		part.Lines = append(part.Lines, l.Line)
+		if l.Check {
+			b.card.Labels = b.once(b.card.Labels, l.Name+": "+l.Why)
+		}
+		if f := b.core.Larder.Food(l.FoodID()); f != nil && f.Per100.Source != "" {
+			if code, _, _ := strings.Cut(f.Per100.Source, ":"); code != larder.Estimate {
+				b.card.Sources = b.once(b.card.Sources, b.core.Larder.SourceTitle(code))
+			}
 		}
 	}
-	return card, nil
+	for n, s := range comp.Steps {
+		part.Steps = append(part.Steps, s.Step)
+		for _, f := range s.Findings {
+			b.card.Findings = append(b.card.Findings, formats.CardFinding{Part: i, Step: n, Kind: string(f.Kind), Text: f.Text, Quote: s.Quote})
+		}
+		for _, x := range s.Cautions {
+			b.caution(x.Text, x.Grave)
+		}
+	}
+	b.card.Dish.Components = append(b.card.Dish.Components, part)
+}
+
+// swaps adds what was changed for what, what is open and what stayed short.
+func (b *cardMaker) swaps(a *swap.Adaptation) {
+	name := func(ref string) string {
+		i, j, ok := recipe.ParseLineRef(ref)
+		if !ok {
+			return ref
+		}
+		return b.doc.Original.Components[i].Lines[j].Name
+	}
+	for _, x := range a.Swaps {
+		b.card.Changed = append(b.card.Changed, formats.Replaced{From: name(x.Replaces), To: x.Name, Why: x.Why, Limits: x.Limits})
+		for _, text := range x.Cautions {
+			b.caution(text, false)
+		}
+		if s := b.core.Larder.SwapNamed(x.Swap); s != nil && s.Ahead != "" {
+			b.card.Keeping = b.once(b.card.Keeping, larder.Capital(s.Short)+": "+s.Ahead)
+		}
+	}
+	for _, o := range a.Unresolved {
+		b.card.Open = append(b.card.Open, fmt.Sprintf("In place of %s: %s.", name(o.Line), o.Why))
+	}
+	for _, t := range a.Traits {
+		if t.Pinned && t.Verdict == character.Short {
+			b.card.Short = b.once(b.card.Short, fmt.Sprintf("%s, which you pinned, stays short by %.1f steps.", larder.Capital(t.Trait), -t.Steps))
+		}
+	}
+}
+
+// serving adds what a serving gives.
+func (b *cardMaker) serving(nutrients []balance.Nutrient) {
+	s := &b.card.Serving
+	into := map[string]*float64{"energy": &s.Energy, "protein": &s.Protein, "fat": &s.Fat, "carbohydrate": &s.Carbohydrate, "fibre": &s.Fibre, "salt": &s.Salt}
+	for _, n := range nutrients {
+		if v := into[n.Name]; v != nil {
+			*v = n.Adapted
+		}
+	}
 }

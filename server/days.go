@@ -97,6 +97,22 @@ func (d *DayDocument) check() error {
 			return unprocessable("A pin is at no time.", fieldError{"pins." + task, "must be a time such as 2026-12-05T17:30:00Z"})
 		}
 	}
+	if err := d.checkProgress(); err != nil {
+		return err
+	}
+	for key, grams := range d.Have {
+		if grams < 0 {
+			return unprocessable("Nobody has less than nothing.", fieldError{"have." + key, "must be at least 0"})
+		}
+	}
+	d.fillEmpty()
+	// The planner says what is wrong with the time and the kitchen.
+	_, err := Plan(context.Background(), day.Request{ServeAt: d.ServeAt, Kitchen: d.Kitchen})
+	return err
+}
+
+// checkProgress holds what has begun against what can be.
+func (d *DayDocument) checkProgress() error {
 	if len(d.Progress) > mostProgress {
 		return unprocessable(fmt.Sprintf("A day remembers %d tasks at most.", mostProgress), fieldError{"progress", "is too long"})
 	}
@@ -108,11 +124,11 @@ func (d *DayDocument) check() error {
 	if len(d.Progress) > 0 && d.Now == "" {
 		return unprocessable("What has begun was said at some moment.", fieldError{"now", "is required with progress"})
 	}
-	for key, grams := range d.Have {
-		if grams < 0 {
-			return unprocessable("Nobody has less than nothing.", fieldError{"have." + key, "must be at least 0"})
-		}
-	}
+	return nil
+}
+
+// fillEmpty puts empty lists where there are none.
+func (d *DayDocument) fillEmpty() {
 	if d.Dishes == nil {
 		d.Dishes = []DayDish{}
 	}
@@ -134,9 +150,6 @@ func (d *DayDocument) check() error {
 	if d.Kitchen.Ovens == nil {
 		d.Kitchen.Ovens = []day.Oven{}
 	}
-	// The planner says what is wrong with the time and the kitchen.
-	_, err := Plan(context.Background(), day.Request{ServeAt: d.ServeAt, Kitchen: d.Kitchen})
-	return err
 }
 
 // NewDay lays out a day; the kitchen is as the settings have it unless the day

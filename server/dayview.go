@@ -29,12 +29,9 @@ func (k *Kitchen) viewDay(ctx context.Context, e store.Entry) (DayView, error) {
 	return v, err
 }
 
-// computeDay computes a day with the courses that it is made of.
-func (k *Kitchen) computeDay(ctx context.Context, e store.Entry) (DayView, []day.Course, error) {
-	v := DayView{ID: e.Key, Version: e.Version, Names: map[string]string{}, Missing: []string{}}
-	if err := json.Unmarshal(e.Body, &v.Document); err != nil {
-		return v, nil, fmt.Errorf("decode day %s: %w", e.Key, err)
-	}
+// coursesOf works out the tasks of a day's dishes and what they need, and notes in the view
+// which of them are not there or cannot be worked out.
+func (k *Kitchen) coursesOf(ctx context.Context, v *DayView) ([]day.Course, []market.Dish, error) {
 	var courses []day.Course
 	var dishes []market.Dish
 	for _, x := range v.Document.Dishes {
@@ -48,7 +45,7 @@ func (k *Kitchen) computeDay(ctx context.Context, e store.Entry) (DayView, []day
 			continue
 		}
 		if err != nil {
-			return v, nil, err
+			return nil, nil, err
 		}
 		v.Names[x.ID] = d.Document.Name
 		var course day.Course
@@ -69,6 +66,19 @@ func (k *Kitchen) computeDay(ctx context.Context, e store.Entry) (DayView, []day
 		courses = append(courses, course)
 		dishes = append(dishes, market.Dish{Name: course.Name, Parts: course.Parts, Chosen: chosen})
 	}
+	return courses, dishes, nil
+}
+
+// computeDay computes a day with the courses that it is made of.
+func (k *Kitchen) computeDay(ctx context.Context, e store.Entry) (DayView, []day.Course, error) {
+	v := DayView{ID: e.Key, Version: e.Version, Names: map[string]string{}, Missing: []string{}}
+	if err := json.Unmarshal(e.Body, &v.Document); err != nil {
+		return v, nil, fmt.Errorf("decode day %s: %w", e.Key, err)
+	}
+	courses, dishes, err := k.coursesOf(ctx, &v)
+	if err != nil {
+		return v, nil, err
+	}
 	l := k.Core().Larder
 	jobs := day.Jobs(l, courses, v.Document.Kitchen)
 	begun, aside := v.Document.settle(jobs)
@@ -78,7 +88,6 @@ func (k *Kitchen) computeDay(ctx context.Context, e store.Entry) (DayView, []day
 			jobs[i].StartAt = &at
 		}
 	}
-	var err error
 	var unplanned problem
 	v.Plan, v.Options, err = k.planned(ctx, v.Document, begun, jobs)
 	if errors.As(err, &unplanned) {

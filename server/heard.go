@@ -1,6 +1,7 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"encoding/csv"
 	"errors"
@@ -46,6 +47,32 @@ type ComparedSaid struct {
 	Say string `json:"say"`
 }
 
+// saidOf is what a table said of one trial, the costliest fault first.
+func (v *TastingView) saidOf(t *Tasting, s Glass, known []int) TrialSaid {
+	said := TrialSaid{Letter: s.Letter, Trial: s.Trial, Say: []string{}, Known: known, Tasted: map[string]float64{}}
+	type fault struct {
+		cost float64
+		say  string
+	}
+	var faults []fault
+	at := slices.IndexFunc(v.Answer.Trials, func(x JudgedTrial) bool { return x.ID == s.Letter })
+	for _, trait := range t.Traits {
+		if j := v.Answer.Trials[at].trait(trait); j != nil {
+			said.Tasted[trait] = tasting.InSteps(j.Mean)
+			cost := 0.0
+			for _, p := range j.Penalties {
+				cost = max(cost, p.Weighted)
+			}
+			faults = append(faults, fault{cost, tasting.Say(j.judged())})
+		}
+	}
+	slices.SortStableFunc(faults, func(a, b fault) int { return cmp.Compare(b.cost, a.cost) })
+	for _, f := range faults {
+		said.Say = append(said.Say, f.say)
+	}
+	return said
+}
+
 // judged works out what the sheets of a tasting say.
 func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 	sheets, err := k.sheetsOf(ctx, t.ID)
@@ -78,36 +105,7 @@ func (k *Kitchen) judged(ctx context.Context, t Tasting) (TastingView, error) {
 	}
 	_, grouped := r.byTrial()
 	for _, s := range t.Served {
-		said := TrialSaid{Letter: s.Letter, Trial: s.Trial, Say: []string{}, Known: known[s.Letter], Tasted: map[string]float64{}}
-		type fault struct {
-			cost float64
-			say  string
-		}
-		var faults []fault
-		at := slices.IndexFunc(v.Answer.Trials, func(x JudgedTrial) bool { return x.ID == s.Letter })
-		for _, trait := range t.Traits {
-			if j := v.Answer.Trials[at].trait(trait); j != nil {
-				said.Tasted[trait] = tasting.InSteps(j.Mean)
-				cost := 0.0
-				for _, p := range j.Penalties {
-					cost = max(cost, p.Weighted)
-				}
-				faults = append(faults, fault{cost, tasting.Say(j.judged())})
-			}
-		}
-		slices.SortStableFunc(faults, func(a, b fault) int {
-			switch {
-			case a.cost > b.cost:
-				return -1
-			case a.cost < b.cost:
-				return 1
-			}
-			return 0
-		})
-		for _, f := range faults {
-			said.Say = append(said.Say, f.say)
-		}
-		v.Said = append(v.Said, said)
+		v.Said = append(v.Said, v.saidOf(&t, s, known[s.Letter]))
 	}
 	for i := 0; i+1 < len(t.Served); i++ {
 		for _, b := range t.Served[i+1:] {

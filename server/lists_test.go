@@ -7,6 +7,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
 	"yembra/core/recipe"
 	"yembra/core/swap"
 	"yembra/formats"

@@ -57,14 +57,7 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 			}
 			settings = &s
 		case store.DayEntry:
-			var d DayDocument
-			if none {
-				continue
-			}
-			if err := strict(r.Body, &d); err != nil {
-				return nil, fmt.Errorf("the day %q does not hold what it should: %w", r.Key, err)
-			}
-			if err := d.check(); err != nil {
+			if err := checkDay(r, none); err != nil {
 				return nil, err
 			}
 		case store.CookEntry, store.StoveEntry, store.TrialEntry, store.MeasuredEntry, store.TastingEntry, store.SheetEntry, store.UntaughtEntry, store.WishEntry, store.BegunEntry:
@@ -83,6 +76,18 @@ func (k *Kitchen) larderWith(ctx context.Context, rows []store.EntryRow) (*larde
 		err = checkSettings(l, settings) // of the settings those count that came last
 	}
 	return l, err
+}
+
+// checkDay holds an entry of a day against what one holds.
+func checkDay(r store.EntryRow, none bool) error {
+	if none {
+		return nil
+	}
+	var d DayDocument
+	if err := strict(r.Body, &d); err != nil {
+		return fmt.Errorf("the day %q does not hold what it should: %w", r.Key, err)
+	}
+	return d.check()
 }
 
 // checkCooked refuses what was not kept of a cook-through by this program.

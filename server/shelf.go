@@ -158,9 +158,14 @@ func (c *Core) summarise(doc *store.Document, m *store.Summary, w *Worked) error
 			m.Chosen = append(m.Chosen, doc.Original.Components[part].Lines[line].FoodID()+"="+x.Swap)
 		}
 	}
-	if m.Open > 0 { // nobody knows yet what will stand there
-		return nil
+	if m.Open == 0 { // else nobody knows yet what will stand there
+		c.rulesKept(m)
 	}
+	return nil
+}
+
+// rulesKept notes by which switches and schools a dish could be eaten.
+func (c *Core) rulesKept(m *store.Summary) {
 	breaks := func(of func(*larder.Food) bool) bool {
 		return slices.ContainsFunc(m.Needs, func(id string) bool { f := c.Larder.Food(id); return f != nil && of(f) })
 	}
@@ -174,7 +179,6 @@ func (c *Core) summarise(doc *store.Document, m *store.Summary, w *Worked) error
 			m.Rules = append(m.Rules, x.name)
 		}
 	}
-	return nil
 }
 
 // strong is how strongly a trait must be perceived, of 1, for a dish to live from it.

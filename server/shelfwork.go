@@ -131,36 +131,8 @@ type trialDishes struct {
 	} `json:"program"`
 }
 
-// Tables brings up to date what the shelf shows of trials, tables and pictures.
-func (k *Kitchen) Tables(ctx context.Context) error {
-	at := map[string]*store.AtTable{}
-	of := func(dish string) *store.AtTable {
-		if at[dish] == nil {
-			at[dish] = &store.AtTable{}
-		}
-		return at[dish]
-	}
-	trials, err := k.Store.Entries(ctx, store.TrialEntry)
-	if err != nil {
-		return err
-	}
-	plates, err := k.Store.FirstPictures(ctx, trialPicture)
-	if err != nil {
-		return err
-	}
-	for _, e := range trials {
-		t, ok := readEntry[trialDishes]("a trial", e)
-		if !ok {
-			continue
-		}
-		for _, d := range t.Program.Dishes {
-			x := of(d.ID)
-			x.Trials++
-			if plate := plates[e.Key]; plate != "" {
-				x.Picture = plate
-			}
-		}
-	}
+// likedAtTable notes who ate of each dish and how its trials were liked.
+func (k *Kitchen) likedAtTable(ctx context.Context, of func(dish string) *store.AtTable) error {
 	liked := map[string][]int{}
 	tables, err := k.Store.Entries(ctx, store.TastingEntry)
 	if err != nil {
@@ -194,6 +166,42 @@ func (k *Kitchen) Tables(ctx context.Context) error {
 		}
 		mean := float64(sum) / float64(len(all))
 		of(dish).Liking = &mean
+	}
+	return nil
+}
+
+// Tables brings up to date what the shelf shows of trials, tables and pictures.
+func (k *Kitchen) Tables(ctx context.Context) error {
+	at := map[string]*store.AtTable{}
+	of := func(dish string) *store.AtTable {
+		if at[dish] == nil {
+			at[dish] = &store.AtTable{}
+		}
+		return at[dish]
+	}
+	trials, err := k.Store.Entries(ctx, store.TrialEntry)
+	if err != nil {
+		return err
+	}
+	plates, err := k.Store.FirstPictures(ctx, trialPicture)
+	if err != nil {
+		return err
+	}
+	for _, e := range trials {
+		t, ok := readEntry[trialDishes]("a trial", e)
+		if !ok {
+			continue
+		}
+		for _, d := range t.Program.Dishes {
+			x := of(d.ID)
+			x.Trials++
+			if plate := plates[e.Key]; plate != "" {
+				x.Picture = plate
+			}
+		}
+	}
+	if err := k.likedAtTable(ctx, of); err != nil {
+		return err
 	}
 	own, err := k.Store.FirstPictures(ctx, dishPicture)
 	if err != nil {

@@ -129,6 +129,30 @@ func (k *Kitchen) makeTasting(c fiber.Ctx) error {
 	return c.Status(fiber.StatusCreated).JSON(t)
 }
 
+// serve deals letters to what is tasted and tells what is expected of it, by trait the
+// furthest.
+func (t *Tasting) serve(trials []string, all []kept) (map[string]float64, error) {
+	expected := map[string]float64{}
+	for i, trial := range trials {
+		s := Glass{Letter: string(rune('A' + i)), Trial: trial, Name: "the original", Steps: map[string]float64{}}
+		if trial != originalServed {
+			at := slices.IndexFunc(all, func(x kept) bool { return x.id == trial })
+			if at < 0 {
+				return nil, unprocessable("A trial of the table is not here.", fieldError{fmt.Sprintf("trials[%d]", i), "is no trial of this dish"})
+			}
+			s.Name, s.Steps = fmt.Sprintf("trial %d, %s", at+1, time.UnixMilli(all[at].trial.Kept).UTC().Format("2 January 2006")), all[at].dish.Traits
+			s.Brings, s.Open = all[at].dish.Brings, len(all[at].dish.Open) > 0
+			for trait, steps := range s.Steps {
+				if old, ok := expected[trait]; !ok || steps*steps > old*old {
+					expected[trait] = steps
+				}
+			}
+		}
+		t.Served = append(t.Served, s)
+	}
+	return expected, nil
+}
+
 // LayTable makes a tasting of trials of a dish.
 func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (Tasting, error) {
 	var t Tasting
@@ -161,23 +185,9 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 	if len(t.Name) > mostDayName {
 		return t, unprocessable("The name is too long.", fieldError{"name", fmt.Sprintf("holds more than %d letters", mostDayName)})
 	}
-	expected := map[string]float64{}
-	for i, trial := range r.Trials {
-		s := Glass{Letter: string(rune('A' + i)), Trial: trial, Name: "the original", Steps: map[string]float64{}}
-		if trial != originalServed {
-			at := slices.IndexFunc(all, func(x kept) bool { return x.id == trial })
-			if at < 0 {
-				return t, unprocessable("A trial of the table is not here.", fieldError{fmt.Sprintf("trials[%d]", i), "is no trial of this dish"})
-			}
-			s.Name, s.Steps = fmt.Sprintf("trial %d, %s", at+1, time.UnixMilli(all[at].trial.Kept).UTC().Format("2 January 2006")), all[at].dish.Traits
-			s.Brings, s.Open = all[at].dish.Brings, len(all[at].dish.Open) > 0
-			for trait, steps := range s.Steps {
-				if old, ok := expected[trait]; !ok || steps*steps > old*old {
-					expected[trait] = steps
-				}
-			}
-		}
-		t.Served = append(t.Served, s)
+	expected, err := t.serve(r.Trials, all)
+	if err != nil {
+		return t, err
 	}
 	switch {
 	case t.Triangle:

@@ -63,28 +63,11 @@ func run(dishes, revisions int, binary string, runs int, folder string, archive 
 	return measured(folder, binary, runs, archive)
 }
 
-// fill lays a kitchen out: the demo's dishes again and again, under other names, in
-// every country.
-func fill(ctx context.Context, folder string, dishes, revisions int) error {
-	shipped := knowledge.Shipped()
-	l, err := larder.Load(shipped)
-	if err != nil {
-		return err
-	}
-	k := server.NewKitchen(l)
-	if k.Knowledge, err = shipped.Version(); err != nil {
-		return err
-	}
-	if k.Store, err = store.Open(ctx, folder, time.Now); err != nil {
-		return err
-	}
-	defer k.Store.Close()
-	if err := k.Refresh(ctx); err != nil {
-		return err
-	}
+// documents are the dishes of the club, decided, of which the big kitchen's are variants.
+func documents(l *larder.Larder) ([]store.Document, error) {
 	recipes, err := demo.Recipes()
 	if err != nil {
-		return err
+		return nil, err
 	}
 	reader, book := flow.NewReader(l), swap.NewBook(l)
 	var kinds []store.Document
@@ -93,17 +76,22 @@ func fill(ctx context.Context, folder string, dishes, revisions int) error {
 		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood, Off: []string{}}, Pins: r.Pins, Swaps: map[string]string{}, Boosters: []swap.Dose{}}
 		if r.Proposed {
 			if dec, err = book.Propose(d, dec, swap.Closest); err != nil {
-				return err
+				return nil, err
 			}
 		}
 		doc := store.Document{Name: d.Name, Place: r.Place, Country: r.Country, Source: r.Text, Original: d, Decisions: dec}
 		doc.Settle()
 		kinds = append(kinds, doc)
 	}
+	return kinds, nil
+}
+
+// histories makes up dishes of all countries with their revisions.
+func histories(l *larder.Larder, kinds []store.Document, revisions int) func(int) (store.History, error) {
 	rng := rand.New(rand.NewPCG(1, 2))
 	countries := l.Countries()
 	now := time.Now().UTC()
-	history := func(i int) (store.History, error) {
+	return func(i int) (store.History, error) {
 		id, err := uuid.NewV7()
 		if err != nil {
 			return store.History{}, err
@@ -128,6 +116,32 @@ func fill(ctx context.Context, folder string, dishes, revisions int) error {
 		}
 		return h, nil
 	}
+}
+
+// fill lays a kitchen out: the demo's dishes again and again, under other names, in
+// every country.
+func fill(ctx context.Context, folder string, dishes, revisions int) error {
+	shipped := knowledge.Shipped()
+	l, err := larder.Load(shipped)
+	if err != nil {
+		return err
+	}
+	k := server.NewKitchen(l)
+	if k.Knowledge, err = shipped.Version(); err != nil {
+		return err
+	}
+	if k.Store, err = store.Open(ctx, folder, time.Now); err != nil {
+		return err
+	}
+	defer k.Store.Close()
+	if err := k.Refresh(ctx); err != nil {
+		return err
+	}
+	kinds, err := documents(l)
+	if err != nil {
+		return err
+	}
+	history := histories(l, kinds, revisions)
 	_, err = k.Store.Restore(ctx, store.Brought{
 		Dishes: func(yield func(store.History, error) bool) {
 			for i := range dishes {

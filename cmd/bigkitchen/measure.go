@@ -18,6 +18,31 @@ import (
 	"yembra/server"
 )
 
+// requests measures what a shelf is asked for, each beside a bare handler that sends the
+// same bytes.
+func requests(base, dish string, runs int) error {
+	fmt.Println("| request | median | bare handler | ratio | kB |\n|---|---|---|---|---|")
+	for _, x := range []struct{ name, path string }{
+		{"first page", "/api/dishes"}, {"page 100 by name", "/api/dishes?sort=name&from=5940"}, {"filter: country", "/api/dishes?country=300"}, {"filter: state, no milk", "/api/dishes?state=decided&without=milk,nuts"},
+		{"search: onion", "/api/dishes?q=onion"}, {"search: mouss 77", "/api/dishes?q=mouss%2077"}, {"what the shelf holds", "/api/shelf"}, {"open a dish", "/api/dishes/" + dish},
+	} {
+		body, err := get(base + x.path)
+		if err != nil {
+			return fmt.Errorf("%s: %w", x.name, err)
+		}
+		took, err := median(base+x.path, runs)
+		if err != nil {
+			return err
+		}
+		bare, err := bareMedian(body, runs)
+		if err != nil {
+			return err
+		}
+		fmt.Printf("| %s | %.1f ms | %.2f ms | %.0f | %d |\n", x.name, ms(took), ms(bare), float64(took)/float64(bare), len(body)>>10)
+	}
+	return nil
+}
+
 // measured starts the program and measures it.
 func measured(folder, binary string, runs int, archive bool) error {
 	port, err := freePort()
@@ -54,24 +79,8 @@ func measured(folder, binary string, runs int, archive bool) error {
 	if list.Stale > 0 || list.Dishes[0].Stale {
 		return fmt.Errorf("the shelf is still being worked out")
 	}
-	fmt.Println("| request | median | bare handler | ratio | kB |\n|---|---|---|---|---|")
-	for _, x := range []struct{ name, path string }{
-		{"first page", "/api/dishes"}, {"page 100 by name", "/api/dishes?sort=name&from=5940"}, {"filter: country", "/api/dishes?country=300"}, {"filter: state, no milk", "/api/dishes?state=decided&without=milk,nuts"},
-		{"search: onion", "/api/dishes?q=onion"}, {"search: mouss 77", "/api/dishes?q=mouss%2077"}, {"what the shelf holds", "/api/shelf"}, {"open a dish", "/api/dishes/" + list.Dishes[3].ID},
-	} {
-		body, err := get(base + x.path)
-		if err != nil {
-			return fmt.Errorf("%s: %w", x.name, err)
-		}
-		took, err := median(base+x.path, runs)
-		if err != nil {
-			return err
-		}
-		bare, err := bareMedian(body, runs)
-		if err != nil {
-			return err
-		}
-		fmt.Printf("| %s | %.1f ms | %.2f ms | %.0f | %d |\n", x.name, ms(took), ms(bare), float64(took)/float64(bare), len(body)>>10)
+	if err := requests(base, list.Dishes[3].ID, runs); err != nil {
+		return err
 	}
 	if err := memory(child.Process.Pid, "after that"); err != nil {
 		return err

@@ -161,6 +161,12 @@ function Keeping({ food }: { food: FoodView }) {
             </dd>
           </div>
         )}
+        {food.washed > 0 && (
+          <div>
+            <dt>Soaked or rinsed</dt>
+            <dd>keeps {Math.round(food.washed * 100)} % of its salt</dd>
+          </div>
+        )}
         {packs?.map((p) => (
           <div key={p.name}>
             <dt>Sold by the {p.name}</dt>

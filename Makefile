@@ -6,7 +6,7 @@ VERSION := $(shell git describe --always --dirty 2>/dev/null || echo dev)
 STATICCHECK := honnef.co/go/tools/cmd/staticcheck@v0.8.2
 UI_SOURCES := $(shell find ui/src ui/map ui/public -type f) ui/index.html ui/vite.config.ts ui/package.json
 
-.PHONY: build demo test check bench generate clean fuzz
+.PHONY: build demo test check bench generate clean fuzz mutants
 
 build: bin/yembra
 
@@ -52,6 +52,11 @@ fuzz:
 	go test ./core/flow -run '^$$' -fuzz FuzzRead -fuzztime 60s -fuzzminimizetime 20x
 	go test ./formats -run '^$$' -fuzz FuzzFromHTML -fuzztime 60s -fuzzminimizetime 20x
 	go test ./formats -run '^$$' -fuzz FuzzStructured -fuzztime 60s -fuzzminimizetime 20x
+
+# Small wrong changes that the tests should notice; PACKAGES names some, else all, which
+# takes hours and can be stopped and gone on with.
+mutants:
+	.ci/mutants $(PACKAGES)
 
 bench: build
 	go test -run '^$$' -bench . -benchtime 1s ./core/...

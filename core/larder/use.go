@@ -31,6 +31,7 @@ type UseWhen struct {
 	None      []string `yaml:"none"`
 	Verbs     []string `yaml:"verbs"`
 	Said      []string `yaml:"said"`
+	Told      []string `yaml:"told"`
 	Written   []string `yaml:"written"`
 	Unwritten []string `yaml:"unwritten"`
 	Component []string `yaml:"component"`

@@ -56,7 +56,7 @@ func (b *bindings) cookedIn(t *larder.Technique, r *roles) []portion {
 	if t.Medium != "liquid" || len(r.inputs) > 0 {
 		return nil
 	}
-	poured := false
+	poured := b.loose(r.action)
 	var solids []portion
 	for _, p := range r.portions {
 		if larder.Pours(b.lines[p.line].food) {

@@ -52,7 +52,31 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	case moment == larder.InLiquid && wet >= 0:
 		return wet + 1, true
 	}
+	if sauced := p.saucedAfter(parts, closing, home); sauced >= 0 {
+		return sauced, true
+	}
 	return p.stirred(parts, closing, home), true
+}
+
+// saucedAfter is the place behind the last part in which what was closed is cooked in a sauce
+// that stays with it: rolls that braise have a pot to stir into. It is -1 where there is none.
+func (p *plan) saucedAfter(parts []part, closing, home int) int {
+	for k := len(parts) - 1; k >= closing; k-- {
+		for _, at := range parts[k].nodes {
+			n := &p.graph.Nodes[at]
+			if n.Liquid && n.Is("braise", "stew", "simmer") && p.atHome(n, home) && !p.deeds[at].drop && !p.takenOutAfter(at) {
+				return k + 1
+			}
+		}
+	}
+	return -1
+}
+
+// takenOutAfter tells whether what an action cooked is drained or lifted out later.
+func (p *plan) takenOutAfter(at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		return p.graph.Nodes[k].Is("drain", "remove", "strain") || p.takenOutAfter(k)
+	})
 }
 
 // friesAromatics tells whether a frying is that of what a dish gets its base from: onions,

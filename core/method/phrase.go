@@ -69,6 +69,24 @@ func (w *writer) without(n *node, p recipe.Phrase) string {
 	return ""
 }
 
+// lostLiquor names what stands for a liquid that was made by work which is not done any
+// more; it says no where that is not what a noun means.
+func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) (things []named, changed, lost bool) {
+	name := w.slice(noun.Name, noun.Upto)
+	if noun.Vessel || !w.isLiquor(name) || !w.lost(noun) {
+		return nil, false, false
+	}
+	if lines, made := w.meant(noun); len(lines) > 0 {
+		other := w.afterLoss(noun, lines, at)
+		return other, true, made && other != nil // "the broth", of which only the spices are left
+	}
+	if poured := w.poured(w.heldBefore(noun), at); len(poured) > 0 {
+		return poured, true, true // the vinegar of "the reserved marinade"
+	}
+	things, changed = w.onlySaid(n, p, name, nil) // "the reserved broth" of what is not cooked any more
+	return things, changed, true
+}
+
 // noun says what becomes of one thing that a phrase names.
 func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *clause) ([]named, bool) {
 	words := w.slice(noun.From, noun.Upto)
@@ -89,11 +107,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
 	}
-	if len(lines) == 0 && !noun.Vessel && w.isLiquor(w.slice(noun.Name, noun.Upto)) && w.lost(noun) {
-		if poured := w.poured(w.heldBefore(noun), at); len(poured) > 0 {
-			return poured, true // the vinegar of "the reserved marinade"
-		}
-		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), nil) // "the reserved broth" of what is not cooked any more
+	if things, changed, lost := w.lostLiquor(n, p, noun, at); lost {
+		return things, changed
 	}
 	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 && !w.ownName(w.slice(noun.Name, noun.Upto), lines) {
 		return kept, false

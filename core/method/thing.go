@@ -55,6 +55,18 @@ func (w *writer) otherLiquor(at int, said float64) (string, bool) {
 	return w.small(&use, n.Action)
 }
 
+// afterLoss names what stands for a liquid that was made by work which is not done any more:
+// the liquids of the cook's own that were in it, or as much of another.
+func (w *writer) afterLoss(noun recipe.Noun, lines []int, at int) []named {
+	if poured := w.poured(lines, at); len(poured) > 0 {
+		return poured
+	}
+	if text, ok := w.otherLiquor(at, w.saidMass(w.slice(noun.From, noun.Upto))); ok {
+		return []named{{text: text}}
+	}
+	return nil
+}
+
 // saidMass is the mass that words say of a liquid, 0 where they say none.
 func (w *writer) saidMass(words string) float64 {
 	l := w.c.reader.Line(words, w.dish.Measures)

@@ -121,8 +121,10 @@ func (k *Kitchen) adapt(c fiber.Ctx) error {
 type RulesView struct {
 	Presets  []swap.Preset `json:"presets"`
 	Switches []swap.Switch `json:"switches"`
+	// Kitchens are the families of kitchens to which a food can belong.
+	Kitchens []string `json:"kitchens"`
 }
 
 func (k *Kitchen) rules(c fiber.Ctx) error {
-	return c.JSON(RulesView{swap.PresetsOf(k.Core().Larder), swap.SwitchesOf(k.Core().Larder)})
+	return c.JSON(RulesView{swap.PresetsOf(k.Core().Larder), swap.SwitchesOf(k.Core().Larder), k.Core().Larder.Kitchens()})
 }

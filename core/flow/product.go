@@ -157,6 +157,9 @@ func (b *bindings) product(n noun) *thing {
 				if t := b.latest(func(t *thing) bool { return t.comp == c }); t != nil {
 					return t
 				}
+				if c == b.comp && len(b.unmade(n)) > 0 {
+					return nil // "mix the dough", of which nothing is made yet
+				}
 			}
 		}
 	}

@@ -60,6 +60,9 @@ func (b *bindings) resolve(n noun) []referent {
 	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
 		return []referent{{named: b.words(n)}}
 	}
+	if t := b.liquorLeft(n); t != nil {
+		return []referent{{made: t}}
+	}
 	if b.ranOut(n) {
 		return []referent{{named: b.words(n)}}
 	}
@@ -102,6 +105,25 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 		return []referent{{made: t}}
 	}
 	return []referent{{named: b.words(n)}}
+}
+
+// liquorLeft is what "the juices" are where something was lifted out of what it cooked in:
+// what stayed behind, and not what was stirred together since.
+func (b *bindings) liquorLeft(n noun) *thing {
+	if !b.r.lang.Liquors[n.head()] || !n.pointed || len(n.words) != 1 {
+		return nil
+	}
+	return b.latest(func(t *thing) bool {
+		if t.comp != b.comp || t == b.focus || t.taken {
+			return false
+		}
+		liquid, gone := t.liquid, false
+		for p := range t.holds {
+			gone = gone || b.holder[p] != t
+			liquid = liquid || b.holder[p] == t && larder.Pours(b.lines[p.line].food) && !b.fat(p)
+		}
+		return liquid && gone
+	})
 }
 
 // ranOut tells whether "the fat" is what ran out of flesh that was fried before any

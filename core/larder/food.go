@@ -45,6 +45,9 @@ type Food struct {
 	Heat   Heat   `json:"heat"`
 	// Packs are the sizes shops sell.
 	Packs []Pack `json:"packs"`
+	// Homes are the families of kitchens that its taste belongs to; none where it
+	// goes everywhere.
+	Homes []string `json:"homes"`
 	// Washed is the share of its salt that is left once it was soaked or rinsed, 0
 	// where nobody washes it.
 	Washed float64 `json:"washed"`

@@ -46,11 +46,38 @@ const fewHomes = 3
 // AtHome tells whether a food's taste belongs to a kitchen; what belongs to none by itself
 // goes everywhere, and to a dish of which the kitchen is not known, what many know.
 func (l *Larder) AtHome(f *Food, kitchen string) bool {
-	homes := l.homes[f.ID]
+	return atHome(f.Homes, kitchen)
+}
+
+func atHome(homes []string, kitchen string) bool {
 	if kitchen == "" {
 		return len(homes) == 0 || len(homes) > fewHomes
 	}
 	return len(homes) == 0 || slices.Contains(homes, kitchen)
+}
+
+// Kitchens lists the families of kitchens there are.
+func (l *Larder) Kitchens() []string {
+	out := []string{}
+	for _, k := range l.kitchens {
+		out = append(out, k.Name)
+	}
+	return out
+}
+
+// HomesOf lists the families of kitchens in which all that a swap brings is at home; empty
+// where it goes everywhere.
+func (l *Larder) HomesOf(s *Swap) []string {
+	out := []string{}
+	if !slices.ContainsFunc(s.Formula, func(p Part) bool { f := l.foods[p.Food]; return f != nil && len(f.Homes) > 0 }) {
+		return out
+	}
+	for _, k := range l.kitchens {
+		if !slices.ContainsFunc(s.Formula, func(p Part) bool { f := l.foods[p.Food]; return f != nil && !atHome(f.Homes, k.Name) }) {
+			out = append(out, k.Name)
+		}
+	}
+	return out
 }
 
 func (l *Larder) loadKitchens(src Source) error {
@@ -65,10 +92,9 @@ func (l *Larder) loadKitchens(src Source) error {
 	}); err != nil {
 		return err
 	}
-	l.homes = map[string][]string{}
 	return eachRow(src, "at_home.csv", func(r row) {
 		if f := r.food(l, r.text("food")); f != nil {
-			l.homes[f.ID] = r.list("kitchens")
+			f.Homes = r.list("kitchens")
 		}
 	})
 }
@@ -82,10 +108,10 @@ func (c *checker) kitchens() {
 		}
 		known[k.Name] = true
 	}
-	for id, homes := range c.larder.homes {
-		for _, home := range homes {
+	for _, f := range c.larder.order {
+		for _, home := range f.Homes {
 			if !known[home] {
-				c.say("%s: at home in %q, which is no kitchen", id, home)
+				c.say("%s: at home in %q, which is no kitchen", f.ID, home)
 			}
 		}
 	}

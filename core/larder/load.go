@@ -63,7 +63,6 @@ type Larder struct {
 	swapByID   map[string]*Swap
 	signatures map[string]Signature
 	kitchens   []Kitchen
-	homes      map[string][]string
 	first      []firstRow
 	wholes     map[string]FromWhole
 	cautions   []*Caution

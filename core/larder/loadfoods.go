@@ -20,7 +20,7 @@ func (l *Larder) loadFoods(src Source) error {
 				ID: r.text("id"), Name: r.text("name"), Aliases: r.list("aliases"), Aisle: aisle,
 				Origin: Origin(r.text("origin")), Animal: Animal(r.text("class")),
 				Grade: Grade(r.text("grade")), Kind: r.text("kind"), Allergen: r.list("allergens"), Why: r.text("why"),
-				Forms: map[string]Form{}, Aromas: []Aroma{}, Roles: []Role{}, Packs: []Pack{}, Confusables: []Confusable{},
+				Forms: map[string]Form{}, Aromas: []Aroma{}, Roles: []Role{}, Packs: []Pack{}, Confusables: []Confusable{}, Homes: []string{},
 			}
 			for _, mark := range strings.Fields(r.text("mark")) {
 				switch mark {

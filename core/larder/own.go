@@ -37,6 +37,8 @@ type Entry struct {
 	Why       string   `json:"why"`
 	Grade     Grade    `json:"grade"`
 	Allergens []string `json:"allergens,omitempty" jsonschema:"nullable"`
+	// Homes are the families of kitchens it is at home in; an empty list is all.
+	Homes []string `json:"homes,omitempty" jsonschema:"nullable"`
 	// Density in g/ml and Pieces in grams by unit or size.
 	Density Figure             `json:"density,omitempty" jsonschema:"nullable"`
 	Pieces  map[string]float64 `json:"pieces,omitempty" jsonschema:"nullable"`
@@ -105,7 +107,7 @@ func (l *Larder) amended(e Entry) (*Food, error) {
 	}
 	f := &Food{
 		ID: e.ID, Aliases: []string{}, Aisle: "own", Allergen: []string{}, Grade: Whole, Edible: Edible{Share: 1}, Own: Added,
-		Forms: map[string]Form{}, Aromas: []Aroma{}, Roles: []Role{}, Packs: []Pack{}, Confusables: []Confusable{},
+		Forms: map[string]Form{}, Aromas: []Aroma{}, Roles: []Role{}, Packs: []Pack{}, Confusables: []Confusable{}, Homes: []string{},
 		Matter: measure.Matter{Pieces: map[string]measure.Span{}},
 	}
 	if base := l.foods[e.ID]; base != nil {
@@ -139,6 +141,14 @@ func (l *Larder) amended(e Entry) (*Food, error) {
 	}
 	if e.Allergens != nil {
 		f.Allergen = e.Allergens
+	}
+	if e.Homes != nil {
+		for _, home := range e.Homes {
+			if !slices.Contains(l.Kitchens(), home) {
+				return nil, EntryError{"homes", fmt.Sprintf("%q is no family of kitchens", home)}
+			}
+		}
+		f.Homes = e.Homes
 	}
 	f.Tags = l.tagsOf(f)
 	if f.Own == Added {

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/larder"
+	"yembra/knowledge"
 )
 
 func fig(v float64) larder.Figure { return &v }
@@ -116,4 +117,26 @@ func TestFiguresOfAnotherSourceSaySo(t *testing.T) {
 	require.NotNil(t, egg.Iodine)
 	require.NotEmpty(t, egg.Further)
 	require.NotContains(t, egg.Further, "ifct")
+}
+
+// A cook says in which kitchens a food is at home; what is no kitchen is refused.
+func TestTheCookSaysWhereAFoodIsAtHome(t *testing.T) {
+	l, err := larder.Load(knowledge.Shipped())
+	require.NoError(t, err)
+	kelp := l.Food("kelp")
+	require.False(t, l.AtHome(kelp, "African"))
+	own, err := l.With([]larder.Entry{{ID: "kelp", Homes: []string{"African"}}})
+	require.NoError(t, err)
+	require.True(t, own.AtHome(own.Food("kelp"), "African"))
+	require.False(t, own.AtHome(own.Food("kelp"), "East Asian"))
+	require.False(t, l.AtHome(l.Food("kelp"), "African"), "the shipped larder stays")
+	stock := own.SwapNamed("kelp-root-stock")
+	require.Equal(t, []string{"African"}, own.HomesOf(stock))
+	require.Contains(t, l.HomesOf(l.SwapNamed("kelp-root-stock")), "East Asian")
+	require.Empty(t, l.HomesOf(l.SwapNamed("paper-liner")), "it goes everywhere")
+	everywhere, err := l.With([]larder.Entry{{ID: "kelp", Homes: []string{}}})
+	require.NoError(t, err)
+	require.True(t, everywhere.AtHome(everywhere.Food("kelp"), "African"))
+	_, err = l.With([]larder.Entry{{ID: "kelp", Homes: []string{"Atlantis"}}})
+	require.ErrorContains(t, err, "Atlantis")
 }

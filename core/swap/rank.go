@@ -32,6 +32,12 @@ type Candidate struct {
 	Cost    float64 `json:"cost"`
 	Protein float64 `json:"protein"`
 	Reason  string  `json:"reason"`
+	// Homes are the families of kitchens in which all of it is at home, none where it
+	// goes everywhere; Stranger tells that the dish's own is none of them, First that a
+	// cook of that kitchen takes it first.
+	Homes    []string `json:"homes"`
+	Stranger bool     `json:"stranger"`
+	First    bool     `json:"first"`
 	// Parts are what the order rests on, one after the other.
 	Parts Parts `json:"parts"`
 }
@@ -102,6 +108,9 @@ func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Re
 		c.Hands, c.Wait = s.Minutes()
 		c.Parts = Parts{p.pinned, p.others, x.profile.Broken(x.needs), p.soft, c.Hands, o.cost}
 		b.describe(&c, a, ref)
+		c.First = slices.Contains(x.takenFirst(&x.slots[at]), s.ID)
+		c.Homes = b.larder.HomesOf(s)
+		c.Stranger = x.kitchen != "" && len(c.Homes) > 0 && !slices.Contains(c.Homes, x.kitchen)
 		out = append(out, c)
 	}
 	slices.SortStableFunc(out, func(p, q Candidate) int { return cmp.Or(cmp.Compare(q.Fit, p.Fit), p.Parts.compare(q.Parts)) })

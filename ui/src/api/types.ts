@@ -610,6 +610,9 @@ export interface Candidate {
   cost: number;
   protein: number;
   reason: string;
+  homes: string[];
+  stranger: boolean;
+  first: boolean;
   parts: Parts;
 }
 export interface Swap {
@@ -1028,6 +1031,7 @@ export interface FoodView {
   sugars: Sugars;
   heat: Heat;
   packs: Pack[];
+  homes: string[];
   washed: number;
   edible: Edible;
   storage: Storage;
@@ -1193,6 +1197,7 @@ export interface Entry {
   why: string;
   grade: string;
   allergens?: string[] | null;
+  homes?: string[] | null;
   density?: number | null;
   pieces?: {
     [k: string]: number;
@@ -1229,6 +1234,7 @@ export interface StepRequest {
 export interface RulesView {
   presets: Preset[];
   switches: Switch[];
+  kitchens: string[];
 }
 export interface Preset {
   id: string;

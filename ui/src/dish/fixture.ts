@@ -250,6 +250,9 @@ export function candidate(id: string, name: string): Candidate {
     cost: 0.8,
     protein: 9,
     reason: "",
+    homes: [],
+    stranger: false,
+    first: false,
     parts: { pinned: 0, others: 0, broken: 0, soft: 0, hands: 5, cost: 0.8 },
   };
 }

@@ -67,6 +67,11 @@ export function FoodFacts({ id }: { id: string }) {
           <b>Allergens</b> {f.allergens.join(", ")}
         </p>
       )}
+      {f.homes.length > 0 && (
+        <p className="small">
+          <b>At home in these kitchens</b> {f.homes.join(", ")}
+        </p>
+      )}
       <Limits food={f} />
       {f.tags.length > 0 && (
         <p className="small">

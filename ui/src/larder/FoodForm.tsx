@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Checkbox, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -28,6 +28,7 @@ interface Props {
 export function FoodForm({ food, close }: Props) {
   const queries = useQueryClient();
   const go = useNavigate();
+  const rules = useQuery({ queryKey: ["rules"], queryFn: api.rules });
   const [e, setEntry] = useState<Entry>(() => entryOf(food));
   const set = (change: Partial<Entry>) => setEntry((before) => ({ ...before, ...change }));
   const keep = useMutation({
@@ -103,6 +104,15 @@ export function FoodForm({ food, close }: Props) {
             value={e.allergens ?? food?.allergens ?? []}
             options={options(allergens)}
             onChange={(list: string[]) => set({ allergens: list })}
+          />
+        </label>
+        <label>
+          At home in these kitchens (none: everywhere)
+          <Select
+            mode="multiple"
+            value={e.homes ?? food?.homes ?? []}
+            options={options(rules.data?.kitchens ?? [])}
+            onChange={(list: string[]) => set({ homes: list })}
           />
         </label>
         <Checkbox

@@ -103,6 +103,7 @@ const lentils: FoodView = {
   heat: { low: 0, high: 0, source: "", estimate: false },
   packs: [{ name: "tin", grams: 400, drained: 240, source: "kitchen", estimate: false }],
   washed: 0,
+  homes: [],
   edible: { share: 0.9, thrown: "skin", source: "fdc", estimate: false },
   storage: {
     place: "cupboard",

@@ -205,7 +205,10 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
       onBlur={() => point(null)}
     >
       <div>
-        <h4>{c.swap.name}</h4>
+        <h4>
+          {c.swap.name}
+          {c.first && <span className="quiet small"> · what a cook takes first</span>}
+        </h4>
         <p className="reason">{c.swap.why}</p>
         <ul>
           {c.lines.map((l) => (
@@ -215,6 +218,12 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
         <p className="aside">
           {c.swap.when} {c.swap.limits}
         </p>
+        {c.homes.length > 0 && (
+          <p className="aside">
+            {c.stranger ? "From other kitchens: " : "At home: "}
+            {c.homes.join(", ")}.
+          </p>
+        )}
         {c.swap.cautions.map((x) => (
           <p key={x} className="aside caution">
             {x}

@@ -98,7 +98,7 @@ test("four answers are offered and the threads follow every choice at once", asy
   const times: number[] = [];
   for (const name of ["More", "Less", "More", "Less", "More"]) {
     const button = tray.getByRole("button", {
-      name: new RegExp(`^${name} nutritional yeast`),
+      name: new RegExp(`^${name} liquid smoke`),
     });
     await expect(button).toBeEnabled();
     times.push(

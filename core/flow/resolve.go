@@ -60,11 +60,8 @@ func (b *bindings) resolve(n noun) []referent {
 	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
 		return []referent{{named: b.words(n)}}
 	}
-	if t := b.liquorLeft(n); t != nil {
-		return []referent{{made: t}}
-	}
-	if b.ranOut(n) {
-		return []referent{{named: b.words(n)}}
+	if found := b.stayedBehind(n); found != nil {
+		return found
 	}
 	if found := b.group(n); len(found) > 0 {
 		if just := b.justNamed(n); just != nil {
@@ -105,6 +102,17 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 		return []referent{{made: t}}
 	}
 	return []referent{{named: b.words(n)}}
+}
+
+// stayedBehind is what a noun means that stayed in the pan: a liquor, or fat that ran out.
+func (b *bindings) stayedBehind(n noun) []referent {
+	if t := b.liquorLeft(n); t != nil {
+		return []referent{{made: t}}
+	}
+	if b.ranOut(n) {
+		return []referent{{named: b.words(n)}}
+	}
+	return nil
 }
 
 // liquorLeft is what "the juices" are where something was lifted out of what it cooked in:

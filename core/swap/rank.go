@@ -77,8 +77,8 @@ func (p Parts) compare(o Parts) int {
 		cmp.Compare(p.Hands, o.Hands), cmp.Compare(p.Cost, o.Cost))
 }
 
-// Rank tries every allowed swap for one line in the whole dish and orders them:
-// pinned traits off, structure that does not hold, then unpinned traits, then
+// Rank tries every allowed swap for one line in the whole dish and orders them: what
+// is right for the use and taken first, then pinned traits off, structure that does not hold, then unpinned traits, then
 // what the soft rules dislike, then work and cost.
 func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Rejected, error) {
 	rules, err := NewRules(b.larder, dec.HouseRules)
@@ -113,12 +113,22 @@ func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Re
 		c.Stranger = x.kitchen != "" && len(c.Homes) > 0 && !slices.Contains(c.Homes, x.kitchen)
 		out = append(out, c)
 	}
-	slices.SortStableFunc(out, func(p, q Candidate) int { return cmp.Or(cmp.Compare(q.Fit, p.Fit), p.Parts.compare(q.Parts)) })
+	slices.SortStableFunc(out, func(p, q Candidate) int {
+		return cmp.Or(cmp.Compare(q.Fit, p.Fit), foremost(q)-foremost(p), p.Parts.compare(q.Parts))
+	})
 	rejected := x.slots[at].rejected
 	if rejected == nil {
 		rejected = []Rejected{}
 	}
 	return out, rejected, nil
+}
+
+// foremost is 1 for what a cook of the dish's kitchen takes first and has at home.
+func foremost(c Candidate) int {
+	if c.First && !c.Stranger {
+		return 1
+	}
+	return 0
 }
 
 // describe fills in what a candidate brings, says and moves.

@@ -34,8 +34,8 @@ const (
 	ownPenalty = 0.9
 	ownLeast   = 1.0
 	ownMost    = 6.0
-	// laterPenalty weighs a swap that is right where there is one that a cook of
-	// experience takes first.
+	// laterPenalty weighs, in the closest answer, a swap that is right where there is
+	// one that a cook of experience takes first.
 	laterPenalty = 5.0
 	// strayPenalty weighs a savoury stand-in in something sweet.
 	strayPenalty = 12.0
@@ -49,7 +49,7 @@ func (x *bench) unfit(s *slot, o *option) float64 {
 	if fitOf(s, o.swap) == Possible && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return fitOf(s, sw) == Right }) {
 		penalty += possiblePenalty * x.matters(o)
 	}
-	if first := x.takenFirst(s); !slices.Contains(first, o.swap.ID) && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return slices.Contains(first, sw.ID) }) {
+	if first := x.takenFirst(s); x.aim == Closest && !slices.Contains(first, o.swap.ID) && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return slices.Contains(first, sw.ID) }) {
 		penalty += laterPenalty * x.matters(o)
 	}
 	if x.dessert && !flesh[x.dish.Components[s.component].Lines[s.line].Animal] && slices.ContainsFunc(o.swap.Formula, func(p larder.Part) bool {

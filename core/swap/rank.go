@@ -123,9 +123,9 @@ func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Re
 	return out, rejected, nil
 }
 
-// foremost is 1 for what a cook of the dish's kitchen takes first and has at home.
+// foremost is 1 for what a cook of the dish's kitchen takes first.
 func foremost(c Candidate) int {
-	if c.First && !c.Stranger {
+	if c.First {
 		return 1
 	}
 	return 0

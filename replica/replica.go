@@ -63,6 +63,7 @@ type Stream struct {
 	store  *litestream.Store
 	cancel context.CancelFunc
 	done   chan struct{}
+	began  time.Time
 }
 
 // Start begins to copy the kitchen in a folder to a place, and calls lost once another
@@ -77,7 +78,7 @@ func Start(ctx context.Context, folder, where string, lost func(error)) (*Stream
 	if err != nil {
 		return nil, err
 	}
-	s := &Stream{lease: held, done: make(chan struct{})}
+	s := &Stream{lease: held, done: make(chan struct{}), began: time.Now()}
 	line, err := lineFor(ctx, at, held, folder)
 	if err == nil {
 		err = s.copy(ctx, at, folder, line)
@@ -193,8 +194,13 @@ func (s *Stream) copy(ctx context.Context, at place, folder, line string) error 
 	return nil
 }
 
-// Behind is how long ago the copy last had everything.
-func (s *Stream) Behind() time.Duration { return time.Since(s.db.LastSuccessfulSyncAt()) }
+// Behind is how long ago the copy last had everything, since it began where it never had.
+func (s *Stream) Behind() time.Duration {
+	if last := s.db.LastSuccessfulSyncAt(); last.After(s.began) {
+		return time.Since(last)
+	}
+	return time.Since(s.began)
+}
 
 // Close copies what is left and lets go of the place. The kitchen is closed before.
 func (s *Stream) Close() error {

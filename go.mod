@@ -21,6 +21,7 @@ require (
 	github.com/johannesboyne/gofakes3 v1.2.0
 	github.com/pressly/goose/v3 v3.29.0
 	github.com/stretchr/testify v1.12.1
+	github.com/superfly/ltx v0.5.2
 	golang.org/x/crypto v0.58.0
 	golang.org/x/image v0.40.0
 	golang.org/x/net v0.62.0
@@ -80,7 +81,6 @@ require (
 	github.com/remyoudompheng/bigfft v0.0.0-20230129092748-24d4a6f8daec // indirect
 	github.com/ryszard/goskiplist v0.0.0-20150312221310-2dfbae5fcf46 // indirect
 	github.com/sethvargo/go-retry v0.5.0 // indirect
-	github.com/superfly/ltx v0.5.2 // indirect
 	github.com/teambition/rrule-go v1.8.2 // indirect
 	github.com/tetratelabs/wazero v1.2.1 // indirect
 	github.com/tinylib/msgp v1.6.3 // indirect

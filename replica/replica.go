@@ -19,6 +19,7 @@ import (
 	"time"
 
 	"github.com/benbjohnson/litestream"
+	"github.com/superfly/ltx"
 )
 
 // How often changes are looked for and sent on, how often lines of copies are compacted,
@@ -41,11 +42,13 @@ var (
 	ErrKitchenHere = errors.New("there is a kitchen in this folder already")
 )
 
-// current names the newest line of copies.
+// current names the newest line of copies, and the one it goes on from: until the first
+// state lies in the new line, the newest copy is still in the one before.
 type current struct {
-	Line  string    `json:"line"`
-	By    string    `json:"by"`
-	Since time.Time `json:"since"`
+	Line   string    `json:"line"`
+	Before string    `json:"before,omitempty"`
+	By     string    `json:"by"`
+	Since  time.Time `json:"since"`
 }
 
 const (
@@ -115,12 +118,13 @@ func lineFor(ctx context.Context, at place, held *lease, folder string) (string,
 	default:
 		return "", fmt.Errorf("%w: %s has written its copy since %s; open the newest one with take-over in a folder of its own", ErrElsewhere, newest.By, newest.Since.Format(time.DateTime))
 	}
-	return begin(ctx, at, held, folder)
+	return begin(ctx, at, held, folder, "")
 }
 
-// begin opens a new line of copies and notes it in the folder and at the place.
-func begin(ctx context.Context, at place, held *lease, folder string) (string, error) {
-	c := current{Line: fmt.Sprintf("line-%06d", held.now.Generation), By: held.now.Owner, Since: time.Now().UTC().Truncate(time.Second)}
+// begin opens a new line of copies that goes on from another, and notes it in the folder
+// and at the place.
+func begin(ctx context.Context, at place, held *lease, folder, before string) (string, error) {
+	c := current{Line: fmt.Sprintf("line-%06d", held.now.Generation), Before: before, By: held.now.Owner, Since: time.Now().UTC().Truncate(time.Second)}
 	body, err := json.Marshal(c)
 	if err != nil {
 		return "", err
@@ -223,27 +227,60 @@ func TakeOver(ctx context.Context, folder, where string, force bool) error {
 	if err != nil {
 		return err
 	}
-	newest, err := readCurrent(ctx, at)
-	if err != nil {
+	if _, err := readCurrent(ctx, at); err != nil {
 		return fmt.Errorf("%w: %s", err, where)
 	}
 	held, err := acquire(ctx, at, force)
 	if err != nil {
 		return err
 	}
-	err = restore(ctx, at, newest.Line, folder, path)
-	if err == nil {
-		_, err = begin(ctx, at, held, folder)
-	}
-	return errors.Join(err, held.release(context.WithoutCancel(ctx)))
+	return errors.Join(goOn(ctx, at, held, folder, path), held.release(context.WithoutCancel(ctx)))
 }
 
-// restore writes the newest state of a line aside, checked, and then in its place.
-func restore(ctx context.Context, at place, line, folder, path string) error {
+// goOn brings the newest state back aside, begins a new line from it, and puts it in place.
+func goOn(ctx context.Context, at place, held *lease, folder, path string) error {
+	newest, err := readCurrent(ctx, at)
+	if err != nil {
+		return err
+	}
+	line := newest.Line
+	if empty, err := holdsNothing(ctx, at.client(line)); err != nil {
+		return err
+	} else if empty && newest.Before != "" {
+		line = newest.Before
+	}
+	aside := filepath.Join(folder, beforeName)
+	if err := restore(ctx, at, line, folder, aside); err != nil {
+		return err
+	}
+	if _, err := begin(ctx, at, held, folder, line); err != nil {
+		return err
+	}
+	if err := os.Rename(aside, path); err != nil {
+		return fmt.Errorf("put the copy in place: %w", err)
+	}
+	return nil
+}
+
+// holdsNothing tells that no state was ever copied to a line.
+func holdsNothing(ctx context.Context, client litestream.ReplicaClient) (bool, error) {
+	for level := range litestream.SnapshotLevel + 1 {
+		files, err := litestream.FindLTXFiles(ctx, client, level, false, func(*ltx.FileInfo) (bool, error) { return true, nil })
+		if err != nil {
+			return false, fmt.Errorf("look for the newest copy: %w", err)
+		}
+		if len(files) > 0 {
+			return false, nil
+		}
+	}
+	return true, nil
+}
+
+// restore writes the newest state of a line aside, checked.
+func restore(ctx context.Context, at place, line, folder, aside string) error {
 	if err := os.MkdirAll(folder, 0o700); err != nil {
 		return fmt.Errorf("make the data folder: %w", err)
 	}
-	aside := filepath.Join(folder, beforeName)
 	for _, left := range []string{aside, aside + "-wal", aside + "-shm", aside + ".tmp"} {
 		_ = os.Remove(left) // what an earlier attempt left
 	}
@@ -254,9 +291,6 @@ func restore(ctx context.Context, at place, line, folder, path string) error {
 	opt.OutputPath, opt.IntegrityCheck = aside, litestream.IntegrityCheckQuick
 	if err := r.Restore(ctx, opt); err != nil {
 		return fmt.Errorf("bring the copy back: %w", err)
-	}
-	if err := os.Rename(aside, path); err != nil {
-		return fmt.Errorf("put the copy in place: %w", err)
 	}
 	return nil
 }

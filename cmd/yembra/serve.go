@@ -75,7 +75,9 @@ func serve(s serving) error {
 	if k.Store, err = store.Open(ctx, s.folder, time.Now); err != nil {
 		return err
 	}
-	stream, lost, err := s.stream(ctx, stop)
+	ctx, lost := context.WithCancelCause(ctx)
+	defer lost(nil)
+	stream, err := s.stream(ctx, lost)
 	if err == nil {
 		err = s.open(ctx, k, network)
 	}
@@ -84,7 +86,10 @@ func serve(s serving) error {
 	if stream != nil {
 		err = errors.Join(err, stream.Close())
 	}
-	return errors.Join(err, lost())
+	if cause := context.Cause(ctx); errors.Is(cause, replica.ErrElsewhere) {
+		err = errors.Join(err, cause)
+	}
+	return err
 }
 
 // open serves a kitchen whose store is open, with all that is minded beside it.
@@ -122,26 +127,14 @@ const (
 )
 
 // stream copies the kitchen to another place where that is asked for. When another machine
-// takes it over, serving ends, and lost tells why.
-func (s serving) stream(ctx context.Context, stop func()) (*replica.Stream, func() error, error) {
-	var mu sync.Mutex
-	var cause error
-	lost := func() error {
-		mu.Lock()
-		defer mu.Unlock()
-		return cause
-	}
+// takes it over, lost is called with why.
+func (s serving) stream(ctx context.Context, lost func(error)) (*replica.Stream, error) {
 	if s.replica == "" {
-		return nil, lost, nil
+		return nil, nil
 	}
-	stream, err := replica.Start(ctx, s.folder, s.replica, func(err error) {
-		mu.Lock()
-		cause = err
-		mu.Unlock()
-		stop()
-	})
+	stream, err := replica.Start(ctx, s.folder, s.replica, lost)
 	if err != nil {
-		return nil, lost, err
+		return nil, err
 	}
 	go func() {
 		for {
@@ -155,5 +148,5 @@ func (s serving) stream(ctx context.Context, stop func()) (*replica.Stream, func
 			}
 		}
 	}()
-	return stream, lost, nil
+	return stream, nil
 }

@@ -1,6 +1,9 @@
 package larder
 
-import "slices"
+import (
+	"slices"
+	"strings"
+)
 
 // firstRow names swaps that a cook of experience takes first for a kind of food, or one
 // food, in a use, in some kitchens or all.
@@ -63,7 +66,7 @@ func (c *checker) takenFirst() {
 				c.say("taken first for %s, %s: no swap %q", r.what, r.use, id)
 			case !c.serves(sw, r.what):
 				c.say("taken first for %s, %s: %s does not serve it", r.what, r.use, id)
-			case r.use != "" && len(sw.Rightly()) > 0 && !slices.Contains(sw.Rightly(), r.use):
+			case r.use != "" && (sw.Right != nil || len(sw.Uses) > 0) && !slices.Contains(sw.Rightly(), r.use):
 				c.say("taken first for %s, %s: %s is not right for it", r.what, r.use, id)
 			}
 		}
@@ -75,10 +78,9 @@ func (c *checker) serves(sw *Swap, what string) bool {
 	if slices.Contains(sw.Serves, what) {
 		return true
 	}
-	for _, f := range c.larder.order {
-		if "food:"+f.ID == what {
-			return sw.ServesFood(f.Kind, f)
-		}
+	if id, one := strings.CutPrefix(what, "food:"); one {
+		f := c.larder.Food(id)
+		return f != nil && sw.ServesFood(f.Kind, f)
 	}
 	return sw.ServesFood(what, nil)
 }

@@ -14,7 +14,7 @@ import (
 
 // common lists the uses that every kitchen meets: kind of food and use.
 var common = [][2]string{
-	{"mince", "crumble"}, {"mince", "shape"}, {"chunks", "braise"}, {"chunks", "shred"}, {"slices", "slices"}, {"whole", "roast"},
+	{"mince", "crumble"}, {"mince", "shape"}, {"chunks", "braise"}, {"chunks", "shred"}, {"slices", "slices"}, {"slices", "rolled"}, {"whole", "roast"},
 	{"poultry-pieces", "braise"}, {"poultry-whole", "roast"}, {"poultry-pieces", "breaded"}, {"offal", "slices"}, {"offal", "paste"},
 	{"sausage", "sausage"}, {"smoked-sausage", "sausage"}, {"smoked-meat", "smoke"}, {"cured-meat", "cure"}, {"bones", "stock"}, {"stock", "stock"},
 	{"stock-cube", "season"}, {"white-fish", "flake"}, {"white-fish", "fillet"}, {"white-fish", "breaded"}, {"oily-fish", "fillet"},

@@ -27,7 +27,7 @@ func fitOf(s *slot, sw *larder.Swap) Fit {
 const (
 	// possiblePenalty weighs a swap that only holds the place where another is
 	// right for it.
-	possiblePenalty = 20.0
+	possiblePenalty = 60.0
 	// ownPenalty weighs each step by which a swap falls short of a trait that a
 	// line is known by, ownLeast are the steps that nobody misses and ownMost those
 	// beyond which it is simply not there.
@@ -36,7 +36,7 @@ const (
 	ownMost    = 6.0
 	// laterPenalty weighs, in the closest answer, a swap that is right where there is
 	// one that a cook of experience takes first.
-	laterPenalty = 5.0
+	laterPenalty = 10.0
 	// strayPenalty weighs a savoury stand-in in something sweet.
 	strayPenalty = 12.0
 )

@@ -31,6 +31,8 @@ func TestUsesFollowTheWholeWay(t *testing.T) {
 		{"115 g butter\n3 bananas\n190 g plain flour\n1 tsp baking soda\n\nMethod\n1. Melt the butter. Pour into a bowl and cool.\n2. Mash in the bananas, fold in the flour and soda and bake for 55 minutes.", "melted"},
 		{"2 eggs\n60 g butter\n60 g plain flour\n700 ml milk\n400 g macaroni\n\nMethod\n1. Melt the butter, stir in the flour, whisk in the milk and simmer. Off the heat beat in the eggs.\n2. Pour over the macaroni and bake for 45 minutes.", "set"},
 		{"6 eggs\n600 g potatoes\n200 ml olive oil\n\nMethod\n1. Fry the potatoes in the oil and drain them. Beat the eggs and tip in the potatoes.\n2. Pour the eggs into the pan and cook over a low heat for 6 minutes until set at the edges.", "set"},
+		{"4 eggs\n600 g cooked potatoes\n1 onion\n\nMethod\n1. Beat the eggs with the onion, pour over the potatoes and bake for 25 minutes until just set.", "set"},
+		{"4 eggs\n600 g cooked potatoes\n1 onion\n\nMethod\n1. Beat the eggs with the onion, mash in the potatoes, shape into cakes and bake for 25 minutes until golden.", "bind"},
 		{"60 g butter\n60 g plain flour\n600 ml milk\n\nMethod\n1. Melt the butter, stir in the flour, whisk in the milk and simmer.", "roux"},
 		{"60 g butter\n800 g potatoes\n\nMethod\n1. Brush the potatoes with the butter and roast for 40 minutes.", "brush"},
 	} {

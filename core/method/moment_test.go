@@ -38,3 +38,16 @@ func TestAPartIsCalledAfterItsOwnStandIn(t *testing.T) {
 	require.Contains(t, a.Components[1].Name, "ashew")
 	require.NotContains(t, a.Components[1].Name, "drink")
 }
+
+// What was closed and braises in a sauce has a pot to stir into: a booster goes there, not
+// into the filling or over it.
+func TestABoosterGoesIntoTheSauceOfWhatBraises(t *testing.T) {
+	r, _, c := open(t)
+	rolls := "Rolls\nServes 4\n\n8 cabbage leaves\n300 g cooked rice\n1 onion, chopped\n2 tbsp olive oil\n500 ml vegetable stock\n\nMethod\n1. Fry the onion in the oil for 5 minutes and mix it with the rice.\n2. Fill the leaves and roll them up.\n3. Lay the rolls in a pot, pour in the stock and simmer for 40 minutes."
+	a, err := c.Adapt(r.Read(rolls, measure.Metric), swap.Decisions{Boosters: []swap.Dose{{Food: "miso", Grams: 20}}}, false)
+	require.NoError(t, err)
+	steps := a.Components[0].Steps
+	added := slices.IndexFunc(steps, func(s swap.Step) bool { return s.Change == swap.Added })
+	braised := slices.IndexFunc(steps, func(s swap.Step) bool { return slices.Contains(s.Techniques, "simmer") })
+	require.Greater(t, added, braised, a.Components[0].Steps[added].Text)
+}

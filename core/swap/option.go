@@ -137,6 +137,9 @@ func (x *bench) eaten(line *recipe.Line, food *larder.Food) float64 {
 	return line.Mass() * x.larder.EatenShare(food, line.Text, line.Counted())
 }
 
+// clouds is the tag of what would cloud a clear broth.
+const clouds = "clouds"
+
 // mostDoses is how many doses of a booster are tried.
 const mostDoses = 6
 
@@ -156,7 +159,7 @@ func (x *bench) weighBoosters() {
 			home = x.original.Home(b.Traits[0])
 			homes[b.Traits[0]] = home
 		}
-		if home < 0 || x.shapes[home].Clear && clouds(f) || x.coated(home) || b.NeedsHeat() && !x.shapes[home].Heated {
+		if home < 0 || x.shapes[home].Clear && f.Tagged(clouds) || x.coated(home) || b.NeedsHeat() && !x.shapes[home].Heated {
 			continue
 		}
 		mass := x.before.Parts[home].Mass
@@ -174,11 +177,6 @@ func (x *bench) weighBoosters() {
 // be stirred.
 func (x *bench) coated(component int) bool {
 	return slices.ContainsFunc(x.slots, func(s slot) bool { return s.component == component && s.use.Name == "breaded" })
-}
-
-// clouds tells whether a booster would cloud a clear broth.
-func clouds(f *larder.Food) bool {
-	return slices.Contains([]string{"nuts", "pulses", "plant-dairy", "grains", "soy"}, f.Aisle) || f.Kind == "starch" || f.ID == "nutritional-yeast"
 }
 
 // booster sums one dose.

@@ -91,7 +91,7 @@ func (x *bench) barred(b *larder.Booster, f *larder.Food, part int) string {
 		return x.rules.Breaks(f)
 	case x.dessert && b.In == larder.InSavoury:
 		return "does not belong in a dessert"
-	case x.shapes[part].Clear && clouds(f):
+	case x.shapes[part].Clear && f.Tagged(clouds):
 		return "would cloud the broth"
 	case b.Step > b.Most*x.before.Parts[part].Mass/100:
 		return "one dose would show in so little"

@@ -1,6 +1,6 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
 
+import { expectReadable } from "./axe";
 import { Kitchen } from "./kitchen";
 
 // The later tests go on with the dish of the first.
@@ -242,18 +242,10 @@ test("two windows on one dish do not overwrite each other silently", async ({
 
 test("every screen can be read by everyone", async ({ page }) => {
   await page.goto(`${kitchen.url}/dishes`);
-  const check = async (what: string) => {
-    const found = await new AxeBuilder({ page })
-      .withTags(["wcag2a", "wcag2aa"])
-      .analyze();
-    expect(
-      found.violations.map((v) => `${what}: ${v.id} ${v.nodes[0]?.html}`),
-    ).toEqual([]);
-  };
   await expect(
     page.getByRole("link", { name: /Smoked fish soup/ }),
   ).toBeVisible();
-  await check("dishes");
+  await expectReadable(page, "dishes");
   await page.getByRole("link", { name: /Smoked fish soup/ }).click();
   for (const stage of [
     "Original",
@@ -267,6 +259,6 @@ test("every screen can be read by everyone", async ({ page }) => {
     await expect(page.locator("main.page")).toBeVisible();
     await page.waitForLoadState("networkidle");
     await expect(page.locator(".loading")).toHaveCount(0);
-    await check(stage);
+    await expectReadable(page, stage);
   }
 });

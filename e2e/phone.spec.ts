@@ -1,4 +1,3 @@
-import AxeBuilder from "@axe-core/playwright";
 import {
   expect,
   test,
@@ -6,6 +5,7 @@ import {
   type Page,
 } from "@playwright/test";
 
+import { expectReadable } from "./axe";
 import { Kitchen } from "./kitchen";
 
 let kitchen: Kitchen;
@@ -34,12 +34,7 @@ async function walk(page: Page, paths: string[]) {
       () => document.documentElement.scrollWidth,
     );
     expect(width, path).toBeLessThanOrEqual(390);
-    const found = await new AxeBuilder({ page })
-      .options({ resultTypes: ["violations"] })
-      .analyze();
-    expect(
-      found.violations.map((v) => `${path} ${v.id}: ${v.nodes[0]?.html ?? ""}`),
-    ).toEqual([]);
+    await expectReadable(page, path);
   }
 }
 

@@ -1,6 +1,6 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
 
+import { expectReadable } from "./axe";
 import { Kitchen } from "./kitchen";
 
 let kitchen: Kitchen;
@@ -11,19 +11,12 @@ test.afterAll(async () => {
   await kitchen.close();
 });
 
-async function clean(page: Page) {
-  const found = await new AxeBuilder({ page }).analyze();
-  expect(
-    found.violations.map((v) => `${v.id}: ${v.nodes[0]?.html ?? ""}`),
-  ).toEqual([]);
-}
-
 test("the shelf is narrowed down, walked by keyboard, and cleared of what is chosen", async ({
   page,
 }) => {
   await page.goto(`${kitchen.url}/dishes`);
   await expect(page.getByText("20 dishes")).toBeVisible();
-  await clean(page);
+  await expectReadable(page);
   await page.getByLabel("Words of the name, place or lines").fill("moussa");
   await expect(page.getByText("1 dish", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Show all" }).click();
@@ -47,7 +40,7 @@ test("the shelf is narrowed down, walked by keyboard, and cleared of what is cho
   await expect(page.getByText("20 dishes")).toBeVisible();
 });
 
-test("a shelf of ten thousand draws what is in sight, at once", async ({
+test("a shelf of ten thousand draws what is in sight, at once", { tag: "@alone" }, async ({
   browser,
 }) => {
   const context = await browser.newContext({
@@ -98,7 +91,7 @@ test("a shelf of ten thousand draws what is in sight, at once", async ({
   await context.close();
 });
 
-test("a country opens its dishes, and one still to do is begun", async ({
+test("a country opens its dishes, and one still to do is begun", { tag: "@alone" }, async ({
   page,
 }) => {
   // From the click to the coasts, the shapes fetched for the first time.
@@ -114,16 +107,16 @@ test("a country opens its dishes, and one still to do is begun", async ({
   console.log(`map opened in ${opened.toFixed(0)} ms`);
   expect(opened).toBeLessThan(500);
   await expect(page.getByText("causa limeña", { exact: false })).toBeVisible();
-  await clean(page);
+  await expectReadable(page);
   await page.getByRole("button", { name: "As a table" }).click();
-  await clean(page);
+  await expectReadable(page);
   await page.getByRole("button", { name: "As a map" }).click();
   await page.getByRole("button", { name: "Southern Europe" }).click();
   await page
     .getByRole("combobox", { name: /Country/ })
     .selectOption({ label: "Greece" });
   await expect(page.getByRole("link", { name: "Moussaka" })).toBeVisible();
-  await clean(page);
+  await expectReadable(page);
   await page.getByRole("button", { name: "Wish for pastitsio" }).click();
   await expect(
     page.getByRole("button", { name: "pastitsio: wished for" }),
@@ -151,7 +144,7 @@ test("a dish is told about, copied, and taken away for good only when asked", as
   await expect(
     sheet.getByText(/stands for the .* there, too/).first(),
   ).toBeVisible();
-  await clean(page);
+  await expectReadable(page);
   await sheet.getByRole("button", { name: "Take it away for good" }).click();
   await expect(sheet.getByText(/3 trials and 2 tastings/)).toBeVisible();
   await sheet
@@ -177,7 +170,7 @@ test("an empty kitchen shows the way and lays out dishes", async ({ page }) => {
     await expect(
       page.getByRole("heading", { name: "No dish yet" }),
     ).toBeVisible();
-    await clean(page);
+    await expectReadable(page);
     await page
       .getByRole("button", { name: "Lay out twelve dishes to look at" })
       .click();

@@ -1,6 +1,6 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
 
+import { expectReadable } from "./axe";
 import { Kitchen } from "./kitchen";
 
 test.describe.configure({ mode: "serial" });
@@ -73,22 +73,13 @@ async function large(page: Page) {
   expect(small).toEqual([]);
 }
 
-async function clean(page: Page) {
-  const found = await new AxeBuilder({ page }).analyze();
-  expect(
-    found.violations.map(
-      (v) => `${v.id}: ${v.nodes.map((n) => n.html).join(" ")}`,
-    ),
-  ).toEqual([]);
-}
-
 const sizes = [
   { width: 1280, height: 800 },
   { width: 390, height: 844 },
   { width: 844, height: 390 },
 ];
 
-test("an evening of two dishes on two screens, with scale and probe, outlives a power cut", async ({
+test("an evening of two dishes on two screens, with scale and probe, outlives a power cut", { tag: "@alone" }, async ({
   page,
   browser,
   request,
@@ -274,7 +265,7 @@ test("an evening of two dishes on two screens, with scale and probe, outlives a 
     for (const size of sizes) {
       await page.setViewportSize(size);
       await large(page);
-      await clean(page);
+      await expectReadable(page);
       expect(
         await page.evaluate(
           () => document.documentElement.scrollWidth <= window.innerWidth,
@@ -285,7 +276,7 @@ test("an evening of two dishes on two screens, with scale and probe, outlives a 
       await page.keyboard.press(key);
       await expect(page.getByRole("dialog")).toBeVisible();
       await large(page);
-      await clean(page);
+      await expectReadable(page);
       await page.keyboard.press("Escape");
     }
   }
@@ -334,7 +325,7 @@ test("an evening of two dishes on two screens, with scale and probe, outlives a 
   }
   await page.getByRole("button", { name: "End" }).click();
   await expect(page.getByText(/Salt went in late/)).toBeVisible();
-  await clean(page);
+  await expectReadable(page);
   await page
     .getByLabel("How was it?")
     .fill("The salt came late and nobody minded.");
@@ -360,7 +351,7 @@ test("the bench plays its scenes, and the kitchen shows what was weighed", async
   await expect(page.getByRole("region", { name: "Probe" })).toContainText(
     /5\d\.\d °C|60\.\d °C/,
   );
-  await clean(page);
+  await expectReadable(page);
   await page.goto(`${kitchen.url}/kitchen`);
   await expect(page.getByText("Nothing has been weighed yet.")).toBeVisible();
 });

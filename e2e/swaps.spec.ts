@@ -1,6 +1,6 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
 
+import { expectReadable } from "./axe";
 import { Kitchen } from "./kitchen";
 
 test.describe.configure({ mode: "serial" });
@@ -71,7 +71,7 @@ test("what the dish lives from is shown, pinned and said", async ({ page }) => {
   await expect(lard).toContainText("It fries other ingredients");
 });
 
-test("four answers are offered and the threads follow every choice at once", async ({
+test("four answers are offered and the threads follow every choice at once", { tag: "@alone" }, async ({
   page,
 }) => {
   await goTo(page, "Feijoada", "Swaps");
@@ -181,12 +181,7 @@ test("the kitchen's rules are what a new dish begins with", async ({
   await page.goto(`${kitchen.url}/kitchen`);
   await page.getByRole("radio", { name: /^Fasting day/ }).check();
   await expect(page.getByRole("radio", { name: /^Fasting day/ })).toBeChecked();
-  const found = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa"])
-    .analyze();
-  expect(found.violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual(
-    [],
-  );
+  await expectReadable(page);
   await page.goto(`${kitchen.url}/dishes/new`);
   await page
     .getByLabel("Recipe text")

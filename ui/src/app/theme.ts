@@ -3,6 +3,8 @@ import type { ThemeConfig } from "antd";
 /** The look's tokens for the general components; the same colours stand in tokens.css. */
 export const theme: ThemeConfig = {
   token: {
+    // Who asked the system for calm gets it here too.
+    motion: !globalThis.matchMedia?.("(prefers-reduced-motion: reduce)").matches,
     colorPrimary: "#3E6B48",
     colorInfo: "#3D4E81",
     colorError: "#A8481F",

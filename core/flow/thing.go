@@ -148,12 +148,12 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 	return b
 }
 
-// nameOf are the words that name a line, without what it comes in: "tuna" of "tuna in
-// olive oil".
+// nameOf are the words that name a line, without what it comes in and what else stands
+// in it: "tuna" of "tuna in olive oil", "sour cream" of "sour cream and hot peppers".
 func (r *Reader) nameOf(l *recipe.Line) []string {
 	words := larder.Words(l.Name)
 	for i, w := range words {
-		if i > 0 && r.lang.Prepositions[w] == "in" {
+		if i > 0 && (r.lang.Prepositions[w] == "in" || len(l.Also) > 0 && r.lang.Lines.And[w]) {
 			return words[:i]
 		}
 	}

@@ -43,6 +43,7 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 	p := c.plan(&d, &a)
 	for i := range a.Components {
 		c.component(p, i, dec)
+		inMethod(&d.Components[i], &a.Components[i])
 		name(&d.Components[i], &a.Components[i], i)
 	}
 	graph := c.readBack(&d, &a)
@@ -99,6 +100,24 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 		}
 	}
 	comp.Steps = earliest(p.joined(parts))
+}
+
+// inMethod gives the steps of a component their places in the method of the whole dish,
+// where the text goes to and fro between its parts: what is added, that of the step that
+// it is added for.
+func inMethod(was *recipe.Component, comp *swap.Component) {
+	place := 0
+	for n := len(comp.Steps) - 1; n >= 0; n-- {
+		if from := comp.Steps[n].From; len(from) > 0 {
+			place = was.Steps[from[0]].Order
+		}
+		comp.Steps[n].Order = place
+	}
+	for n := range comp.Steps { // what ends it
+		if comp.Steps[n].Order == 0 && n > 0 {
+			comp.Steps[n].Order = comp.Steps[n-1].Order
+		}
+	}
 }
 
 // home is the component whose steps work on what a component lists: itself, or

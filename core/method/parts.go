@@ -22,14 +22,18 @@ var ownPartUses = []string{"stock", "set"}
 // a set topping) is a component of its own before the one it goes into.
 func Parts(l *larder.Larder, a swap.Adaptation) []swap.Component {
 	p := parting{l: l, a: a, refs: map[string]string{}}
+	var sets []set
 	for i := range a.Components {
+		from := len(p.out)
 		p.component(i)
+		sets = append(sets, set{from, len(p.out)})
 	}
 	for i := range p.out {
 		for n := range p.out[i].Steps {
 			p.out[i].Steps[n].Actions = referring(p.out[i].Steps[n].Actions, p.own[i], p.refs)
 		}
 	}
+	p.inOrder(sets)
 	return p.out
 }
 

@@ -107,6 +107,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
 	}
+	if w.besideName(w.slice(noun.Name, noun.Upto), lines) {
+		return kept, false
+	}
 	if things, changed, lost := w.lostLiquor(n, p, noun, at); lost {
 		return things, changed
 	}

@@ -126,6 +126,23 @@ func (w *writer) withoutAnimal(name string, lines []int) string {
 	return ""
 }
 
+// besideName tells whether words name a food that stands in one line with what is
+// replaced, and stays.
+func (p *plan) besideName(name string, lines []int) bool {
+	said := larder.Words(name)
+	if len(said) == 0 {
+		return false
+	}
+	m, ok := p.l.Index().At(said, 0, true)
+	return ok && slices.ContainsFunc(lines, func(line int) bool {
+		l := p.line(line)
+		return p.stand[line] != nil && l.FoodID() != m.Food.ID && slices.ContainsFunc(l.Also, func(o recipe.Alternative) bool {
+			words := larder.Words(o.Name)
+			return o.Food == m.Food.ID || larder.Singular(words[len(words)-1]) == larder.Singular(said[len(said)-1])
+		})
+	})
+}
+
 // ownName tells whether a name is that of a line that was replaced.
 func (p *plan) ownName(name string, lines []int) bool {
 	words := larder.Words(name)

@@ -29,11 +29,25 @@ func (l *layout) methodLike(b block) bool {
 	if b.numbered && nextSentence.MatchString(b.text) || b.numbered && len(words) > longestLine {
 		return true
 	}
-	if len(words) < 5 || b.heading {
+	if b.heading {
 		return false
+	}
+	if len(words) < shortestStep {
+		return b.blank && strings.HasSuffix(b.text, ".") && (l.orders(b.text) || l.goesOn(b.text))
 	}
 	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
 	return sentence && (l.imperative(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && (!l.quantityFirst(b.text) || l.orders(b.text))
+}
+
+// shortestStep is from how many words on a sentence may be a step wherever it stands; a
+// shorter one is set off by a blank line.
+const shortestStep = 5
+
+// goesOn tells whether a text opens with a verb and says how long: "Simmer for 20 minutes."
+func (l *layout) goesOn(text string) bool {
+	lang := l.reader.larder.Language()
+	words := larder.Words(text)
+	return len(words) > 1 && lang.IsVerb(words[0]) && slices.ContainsFunc(words[1:], func(w string) bool { return lang.TimeUnits[w] > 0 && len(w) > 1 })
 }
 
 // longestLine is how many words a numbered ingredient has at most.
@@ -117,5 +131,5 @@ func (l *layout) ingredientLike(b block) bool {
 	if line.Amount != nil {
 		return known && len(words) < 14
 	}
-	return known && len(words) <= 6 && (line.ToTaste || b.bullet || !strings.HasSuffix(b.text, "."))
+	return known && (len(words) <= 6 || len(words) <= 9 && l.saysFor(b.text)) && (line.ToTaste || b.bullet || !strings.HasSuffix(b.text, "."))
 }

@@ -55,6 +55,8 @@ func (l *layout) reachBack(first int) int {
 		switch w := l.waiting[i]; {
 		case l.quantityFirst(w.text) && (l.ingredientLike(w) || !l.waiting[i+1].blank && l.listLike(w)):
 			at = i
+		case l.ingredientLike(w) && !l.waiting[i+1].blank:
+			// "Sour cream and hot peppers for the table", among others
 		case !namesAPart(w):
 			return at
 		}

@@ -129,6 +129,7 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 		}
 		a.Unresolved = append(a.Unresolved, open)
 		comp.Lines = append(comp.Lines, Line{Line: leftOut(line, open.Why), From: &ref, Change: Dropped})
+		comp.Lines = append(comp.Lines, x.beside(line, &ref)...)
 		return
 	}
 	c := Chosen{
@@ -151,7 +152,26 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 		c.Lines = append(c.Lines, len(comp.Lines))
 		comp.Lines = append(comp.Lines, Line{Line: x.partLine(p, x.grams(s, chosen, p), line), From: &ref, Change: Swapped})
 	}
+	comp.Lines = append(comp.Lines, x.beside(line, &ref)...)
 	a.Swaps = append(a.Swaps, c)
+}
+
+// beside are the foods that stood in one line with what is replaced and stay: the peppers
+// of "sour cream and hot peppers, to serve".
+func (x *bench) beside(line recipe.Line, ref *string) []Line {
+	var out []Line
+	for _, o := range x.plantOnly(line.Also, x.rules) {
+		f := x.larder.Food(o.Food)
+		text := strings.TrimSpace(o.Name)
+		if line.Preparation != "" {
+			text += ", " + line.Preparation
+		}
+		out = append(out, Line{Line: recipe.Line{
+			Text: text, Food: &f.ID, Form: larder.RawForm, Name: o.Name, Preparation: line.Preparation, Alternatives: []recipe.Alternative{},
+			Origin: f.Origin, Check: f.Check, ToTaste: true, Optional: line.Optional, Why: "It stood in one line with what is replaced, and stays.",
+		}, From: ref, Change: Adjusted})
+	}
+	return out
 }
 
 // nearest is the barred swap that would keep the dish's character best.

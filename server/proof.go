@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yembra/core/measure"
+	"yembra/core/method"
 	"yembra/core/swap"
 )
 
@@ -19,7 +20,7 @@ func (k *Kitchen) Proof(w io.Writer, text, measures string, rules swap.HouseRule
 	}
 	fmt.Fprintf(w, "# %s\n", d.Name)
 	found := 0
-	for _, c := range a.Components {
+	for _, c := range method.Parts(k.Core().Larder, a) {
 		if c.Name != "" {
 			fmt.Fprintf(w, "\n%s\n", c.Name)
 		}

@@ -22,7 +22,7 @@ func (b *bindings) called(n noun) *thing {
 		if len(b.takes) > 0 && !b.ofTaken(t) {
 			continue // something else is made of what this step takes
 		}
-		if t.title != nil && b.lineHere(n) {
+		if (t.title != nil || t.comp != b.comp) && b.lineHere(n) {
 			continue // a line that is still whole goes by its name before what was made aside
 		}
 		if t.names[head] && b.open(t) && (len(n.words) == 1 || !slices.ContainsFunc(b.direct(n), func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })) {

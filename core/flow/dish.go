@@ -94,7 +94,7 @@ func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish,
 		}
 		alone := recipe.Dish{Components: []recipe.Component{{Lines: d.Components[i].Lines, Steps: []recipe.Step{{Text: text}}}}}
 		r.Dish(&alone)
-		n := len(alone.Components[0].Steps[0].Lines)
+		n := r.named(text, &alone.Components[0])
 		if r.isFor(text, sections[i].Name) {
 			n += namedPart
 		}
@@ -106,6 +106,23 @@ func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish,
 		}
 	}
 	return at
+}
+
+// named counts the lines of a part that a step takes by a word of their own, or by that of a
+// group they are of: "the pieces" are those of what is in hand, and no sign of a part.
+func (r *Reader) named(text string, c *recipe.Component) int {
+	said, group := map[string]bool{}, false
+	for _, w := range larder.Words(text) {
+		said[w] = true
+		group = group || r.lang.Groups[w] != nil || r.lang.Ingredients[w] || r.larder.Words().AnimalWords[w] != ""
+	}
+	n := 0
+	for _, at := range c.Steps[0].Lines {
+		if group || slices.ContainsFunc(larder.Words(c.Lines[at].Text), func(w string) bool { return said[w] && !r.lang.Articles[w] && r.lang.Prepositions[w] == "" }) {
+			n++
+		}
+	}
+	return n
 }
 
 // speaksOf tells whether a step names what a part is called by: "the dough".

@@ -56,7 +56,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 
 // sideways tells whether "skin side down" or the like begins at i.
 func (t *text) sideways(i int) bool {
-	return t.lang.Sides[t.low(i+1)] && (t.is(i+2, t.lang.Particles) || t.adverb(i+2)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ","))
+	return t.lang.Sides[t.low(i+1)] && (t.is(i+2, t.lang.Particles) || t.adverb(i+2)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ",") || t.lang.Prepositions[t.low(i+2)] != "")
 }
 
 // doled finds where "a spoonful at a time" ends that begins at i; 0 where it is

@@ -28,6 +28,13 @@ type Writing struct {
 	Reworded, Open, Prepares, Missing, Retimed string
 	// FatGone says why a fat is left out that fried what is gone.
 	FatGone string `yaml:"fatGone"`
+	// TasteGone says why something is left out that only gave its taste to a liquid that
+	// is not boiled any more.
+	TasteGone string `yaml:"tasteGone"`
+	// Blend is said where something is only mixed into what needs no whipping.
+	Blend string
+	// HeatFat is the verb with which a fat comes into a pan that flesh would have greased.
+	HeatFat string `yaml:"heatFat"`
 	// Allow, Heat and GoOn say a figure of the cook's where no words of the step
 	// can take it in.
 	Allow, Heat string

@@ -16,7 +16,7 @@ func (p *plan) carryAlong() {
 		}
 		n := &p.graph.Nodes[i]
 		for _, line := range n.Named {
-			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) {
+			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) || p.onlyFlavoured(line) {
 				continue
 			}
 			if at := p.slakesInto(line, i); at >= 0 {
@@ -64,6 +64,27 @@ func (p *plan) namedElsewhere(line, not int) bool {
 		}
 	}
 	return share >= nearlyAll
+}
+
+// onlyFlavoured tells whether a line was cooked in nothing but a liquid that is not boiled
+// any more, and strained out of it: what the bay leaf gave, the stock that replaces the
+// broth has of its own.
+func (p *plan) onlyFlavoured(line int) bool {
+	if line < 0 || p.stand[line] != nil {
+		return false
+	}
+	strained := false
+	for k := range p.graph.Nodes {
+		n := &p.graph.Nodes[k]
+		switch {
+		case !n.Reaches(line):
+		case slices.Contains(n.Named, line) && !(p.deeds[k].drop && n.Technique.Family == "wet heat" && p.fromTheTap(n)):
+			return false
+		case n.Is("strain", "drain"):
+			strained = strained || p.deeds[k].drop
+		}
+	}
+	return strained
 }
 
 // shareAt is the share of a line that an action names.

@@ -11,7 +11,7 @@ import (
 // attach gives every line that no step uses one that does: beside what it belongs
 // to, or, where the original does not say when it goes in, before the end.
 func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) bool {
-	unused = p.withoutFat(comp, i, unused)
+	unused = p.withoutTaste(comp, p.withoutFat(comp, i, unused))
 	if len(unused) == 0 || len(comp.Steps) == 0 {
 		return false
 	}
@@ -45,6 +45,18 @@ func (p *plan) withoutFat(comp *swap.Component, i int, lines []int) []int {
 			return false
 		}
 		l.Change, l.Why = swap.Dropped, p.c.words().FatGone
+		return true
+	})
+}
+
+// withoutTaste lets go of what only gave its taste to a broth that is not boiled any more.
+func (p *plan) withoutTaste(comp *swap.Component, lines []int) []int {
+	return slices.DeleteFunc(slices.Clone(lines), func(at int) bool {
+		l := &comp.Lines[at]
+		if l.From == nil || l.Change != swap.Kept || !p.onlyFlavoured(p.graph.Named(*l.From)) {
+			return false
+		}
+		l.Change, l.Why = swap.Dropped, p.c.words().TasteGone
 		return true
 	})
 }

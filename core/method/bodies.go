@@ -188,6 +188,9 @@ func (p *plan) isLiquor(named string) bool {
 func (p *plan) cookingGone(i int) bool {
 	for k := i - 1; k >= 0; k-- {
 		n := &p.graph.Nodes[k]
+		if n.At.Component == p.graph.Nodes[i].At.Component && !p.deeds[k].drop && n.Technique.Family == "wet heat" {
+			return false
+		}
 		if n.At.Component == p.graph.Nodes[i].At.Component && p.deeds[k].drop && (n.Technique.Family == "wet heat" || n.Technique.Family == "rest" && n.Technique.Medium == "liquid" || p.fromTheTap(n)) {
 			return true
 		}

@@ -52,6 +52,8 @@ func (p *plan) decide(i int) {
 	switch {
 	case p.onBodies(i), p.strewnOnNothing(i), p.ofMerged(i):
 		d.drop = true
+	case p.strainsNothing(i):
+		d.drop = true
 	case n.Is("off-heat") && p.onlyDropped(i):
 		d.drop = true
 	case len(subjects) == 0:
@@ -85,7 +87,7 @@ func (p *plan) decide(i int) {
 			d.say = s.book.Verb
 		}
 	}
-	d.cueless = p.cueGone(n)
+	d.cueless = d.cueless || p.cueGone(n)
 }
 
 // brownedAlready tells whether an action would brown what is browned when it is prepared,
@@ -132,6 +134,23 @@ func (p *plan) spoken(n *flow.Node, line int) bool {
 	})
 }
 
+// strainsNothing tells whether an action strains or drains what is not cooked in liquid any
+// more.
+func (p *plan) strainsNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("strain", "drain") || len(n.Inputs) == 0 {
+		return false
+	}
+	wet := false
+	for _, in := range n.Inputs {
+		if !p.deeds[in].drop {
+			return false
+		}
+		wet = wet || p.graph.Nodes[in].Technique.Family == "wet heat"
+	}
+	return wet
+}
+
 // onlyDropped tells whether an action is done to nothing but what dropped work made of flesh.
 func (p *plan) onlyDropped(i int) bool {
 	n := &p.graph.Nodes[i]
@@ -159,6 +178,9 @@ func (p *plan) decideAlone(i int) {
 		case r.Then == larder.CarryDrop && p.places(i):
 			d.say = p.c.words().Put
 			return
+		case r.Then == larder.CarryDrop && p.mixesIn(i):
+			d.say, d.cueless, d.whys = p.c.words().Blend, true, append(d.whys, r.Why) // "whip the cream with the vanilla"
+			return
 		case r.Then == larder.CarryDrop:
 			d.drop, d.whys = true, append(d.whys, r.Why)
 		case r.Then == larder.CarrySay:
@@ -169,6 +191,19 @@ func (p *plan) decideAlone(i int) {
 			return
 		}
 	}
+}
+
+// mixesIn tells whether work that a stand-in does not want also mixes something of the cook's
+// own into it.
+func (p *plan) mixesIn(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Family == "mix" && slices.ContainsFunc(n.Action.With, func(r recipe.Ref) bool {
+		line := -1
+		if r.Line != nil {
+			line = p.graph.Named(*r.Line)
+		}
+		return line >= 0 && p.stand[line] == nil && p.there(line, i)
+	})
 }
 
 // takesOutUncooked tells whether something is lifted out of the pan in which it is
@@ -210,7 +245,7 @@ func (p *plan) withoutSubject(i int) {
 		}
 		d.subject = nil
 	}
-	if (n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place") && !(p.holdsLiquid(n.With) && p.boilsNext(i) && !p.fromTheTap(n))) && p.mixesOn(i) {
+	if (n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place", "return") && !(p.holdsLiquid(n.With) && p.boilsNext(i) && !p.fromTheTap(n))) && p.mixesOn(i) {
 		return
 	}
 	d.drop = true
@@ -250,6 +285,9 @@ func (p *plan) mixesOn(i int) bool {
 		return false
 	}
 	p.deeds[i].subject = left
+	if n.Is("return") {
+		p.deeds[i].say = p.c.words().Put // nothing was there before
+	}
 	return true
 }
 

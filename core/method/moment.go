@@ -46,7 +46,7 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	}
 	switch {
 	case moment == larder.WithAromatics:
-		return fried + 1, fried >= 0 && !p.takesUp(parts, fried+1)
+		return fried + 1, fried >= 0 && !p.takesUp(parts, fried+1) && !p.fryingOver(parts[fried])
 	case moment == larder.AtTable:
 		return p.served(parts), true
 	case moment == larder.InLiquid && wet >= 0:
@@ -56,6 +56,23 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 		return sauced, true
 	}
 	return p.stirred(parts, closing, home), true
+}
+
+// fryingOver tells whether a sentence that fries goes on to what ends the frying: it lets the
+// things cool, or pours a liquid over them.
+func (p *plan) fryingOver(x part) bool {
+	fried := false
+	for _, at := range x.nodes {
+		n := &p.graph.Nodes[at]
+		if p.deeds[at].drop {
+			continue
+		}
+		if fried && (n.Technique.Family == "rest" || n.Liquid || n.Is("off-heat")) {
+			return true
+		}
+		fried = fried || n.Technique.Family == "dry heat" && n.Technique.Medium == "fat"
+	}
+	return false
 }
 
 // saucedAfter is the place behind the last part in which what was closed is cooked in a sauce

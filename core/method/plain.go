@@ -22,11 +22,11 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	}
 	var to, with []named
 	for _, line := range d.subject {
-		if t, ok := w.ofLine(line, 1); ok && len(d.subject) <= mostSubjects {
+		if t, ok := w.ofLine(line, 1); ok && (len(d.subject) <= mostSubjects || !w.begun(line, at)) {
 			to = append(to, t)
 		}
 	}
-	if len(d.subject) > 0 && (n.Technique.Family == "mix" || n.Is("place")) {
+	if len(d.subject) > 0 && (n.Technique.Family == "mix" || n.Is("place", "return")) {
 		to = w.things(a.With, at) // what is mixed by itself now
 	}
 	if len(d.subject) == 0 {
@@ -54,7 +54,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		}
 		text += " " + preposition + " " + w.c.listing(with)
 	}
-	if vessels := w.things(a.Into, at); len(d.subject) > 0 && n.Is("place") && len(vessels) > 0 {
+	if vessels := w.things(a.Into, at); len(d.subject) > 0 && n.Is("place", "return") && len(vessels) > 0 {
 		text += " " + words.In + " " + w.c.listing(vessels)
 	}
 	minutes := a.Minutes
@@ -90,7 +90,7 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 			}
 		case r.Named != nil:
 			if len(w.animalWords(*r.Named)) == 0 && !w.fleshly(*r.Named) {
-				out = append(out, named{text: w.c.words().The + " " + *r.Named})
+				out = append(out, named{text: w.saidOf(*r.Named, at)})
 			}
 		case r.Made != nil:
 			if t, ok := w.madeThing(r, at); ok {
@@ -99,6 +99,19 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 		}
 	}
 	return out
+}
+
+// saidOf is how an action's own words say what only they name: with its measure, or with an
+// article.
+func (w *writer) saidOf(name string, at int) string {
+	for _, p := range w.graph.Nodes[at].Action.Words.Phrases {
+		for _, noun := range p.Nouns {
+			if noun.Measured && onlyNamed(noun) == name {
+				return w.slice(noun.From, noun.Upto)
+			}
+		}
+	}
+	return w.c.words().The + " " + name
 }
 
 // madeThing names what an action made: the one thing of it that is meant, what

@@ -181,7 +181,7 @@ func (p *plan) dropped(s *standIn, i int) bool {
 		return false
 	}
 	r := p.rule(s, i)
-	return r != nil && r.Then == larder.CarryDrop && !p.places(i) && !p.coated(s, i)
+	return r != nil && r.Then == larder.CarryDrop && !p.places(i) && !p.coated(s, i) && !p.mixesIn(i)
 }
 
 // coated tells whether something is cooked in a coat that it was given before: the

@@ -36,7 +36,7 @@ func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
 		for n := range comp.Steps {
 			if s := &comp.Steps[n]; s.Change != swap.Dropped {
 				k.at[recipe.StepAt{Component: i, Step: len(part.Steps)}] = s
-				part.Steps = append(part.Steps, recipe.Step{Text: s.Text, Makes: s.Makes, Takes: s.Takes})
+				part.Steps = append(part.Steps, recipe.Step{Text: s.Text, Order: s.Order, Makes: s.Makes, Takes: s.Takes})
 			}
 		}
 		k.dish.Components = append(k.dish.Components, part)

@@ -32,7 +32,7 @@ func (p *plan) retime() {
 		switch {
 		case p.ownMinutes(i) > 0:
 			d.minutes = minutesOf(p.ownMinutes(i))
-		case p.lasts[i] > 0:
+		case p.lasts[i] > 0 && (n.Action.Minutes != nil || !n.Is("boil")):
 			d.minutes = minutesOf(p.lasts[i])
 		case len(d.late) > 0:
 			base := math.Max(minutes-d.late[0].tail, 0)

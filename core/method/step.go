@@ -206,6 +206,22 @@ func (w *writer) opens(s *sentence, c *clause) bool {
 	return false
 }
 
+// otherwiseWord is the word that stands before a clause where that is another way to do the
+// same: "simmer for three hours, or bake".
+func (w *writer) otherwiseWord(s *sentence, at int) string {
+	c := s.clauses[at]
+	for k := at - 1; k >= 0 && c.upto > 0; k-- {
+		if before := s.clauses[k]; before.upto > 0 && before.upto <= c.from {
+			words := strings.Fields(w.slice(before.upto, c.from))
+			if len(words) > 0 && w.l.Language().Lines.Or[strings.ToLower(words[len(words)-1])] && !before.gone {
+				return words[len(words)-1]
+			}
+			return ""
+		}
+	}
+	return ""
+}
+
 // between is what joins a clause to the one before it: what stood there, where
 // both are neighbours in the text, else a comma or "and".
 func (w *writer) between(s *sentence, left []*clause, i int) string {
@@ -219,6 +235,9 @@ func (w *writer) between(s *sentence, left []*clause, i int) string {
 	}
 	if strings.HasPrefix(c.text, "(") {
 		return " "
+	}
+	if or := w.otherwiseWord(s, at); or != "" {
+		return ", " + or + " "
 	}
 	if prev.aside || i < len(left)-1 || w.goesAlong(c) {
 		return ", "

@@ -47,6 +47,9 @@ func (w *writer) otherLiquor(at int, said float64) (string, bool) {
 		return "", false
 	}
 	use := *u
+	if said == 0 {
+		said = w.keptMass(at)
+	}
 	if ml := w.waterGone(at); said > 0 {
 		use.Grams = said
 	} else if ml > 0 {
@@ -74,6 +77,28 @@ func (w *writer) saidMass(words string) float64 {
 		return 0
 	}
 	return l.Mass()
+}
+
+// keptMass is how much of a liquid the words of dropped work before an action kept back:
+// "keep 1.2 litres of the stock"; 0 where they do not say.
+func (w *writer) keptMass(at int) float64 {
+	for k := at - 1; k >= 0; k-- {
+		n := &w.graph.Nodes[k]
+		if !w.deeds[k].drop || !n.Is("reserve") || !w.liquorGone(k) {
+			continue
+		}
+		text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+		for _, p := range n.Action.Words.Phrases {
+			for _, noun := range p.Nouns {
+				if noun.Upto <= len(text) {
+					if mass := w.saidMass(string(text[noun.From:noun.Upto])); mass > 0 {
+						return mass
+					}
+				}
+			}
+		}
+	}
+	return 0
 }
 
 // waterGone is how much water from the tap the words of dropped work before an action
@@ -213,9 +238,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		}
 		return nil, true
 	}
-	animals := w.animalWords(w.slice(p.Nouns[0].From, p.Upto))
-	if len(animals) == 0 {
-		animals = w.animalWords(name)
+	animals := w.animalWords(name)
+	if len(animals) == 0 && len(p.Nouns) == 1 {
+		animals = w.animalWords(w.slice(p.Nouns[0].From, p.Upto))
 	}
 	if len(animals) == 0 {
 		return kept, false

@@ -81,6 +81,7 @@ func (w *writer) action(i int) []*clause {
 		w.leavesPot(n)
 		return []*clause{own}
 	}
+	out = w.ownFat(i)
 	before := w.unsaid(n, d.before)
 	onto := w.ontoThem(n, before)
 	if w.first = nil; onto != nil {
@@ -199,6 +200,7 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 				lines, made := w.meant(noun)
 				name := w.slice(noun.Name, noun.Upto)
 				if noun.Pronoun {
+					lines = slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.c.fatLine(w.line(line)) })
 					return len(lines) == 1 && lines[0] == s.node
 				}
 				return slices.Contains(lines, s.node) && (!made || len(w.animalWords(name)) > 0 || w.ownName(name, lines))

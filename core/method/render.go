@@ -1,0 +1,66 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// ownFat is the clause with which a fat comes into the pan where flesh would have fried in
+// its own and others after it: "fry the bacon until the fat runs, add the onion".
+func (w *writer) ownFat(i int) []*clause {
+	if !w.friesInRunOut(i) || w.small == nil {
+		return nil
+	}
+	fry := w.l.Technique("fry")
+	u := w.l.SmallUseFor(fry, fatKind, larder.Fat)
+	if u == nil {
+		return nil
+	}
+	fat, ok := w.small(u, w.graph.Nodes[i].Action)
+	if !ok {
+		return nil
+	}
+	return []*clause{{node: -1, changed: true, text: w.c.words().HeatFat + " " + fat}}
+}
+
+// rendersFrom is the fat in 100 g of flesh from which it fries in its own; an estimate.
+const rendersFrom = 15.0
+
+// friesInRunOut tells whether an action is the first to be done behind a frying that is
+// not done any more, goes on dry in the same pan, and has no fat of its own.
+func (p *plan) friesInRunOut(i int) bool {
+	n := &p.graph.Nodes[i]
+	before := slices.IndexFunc(n.Inputs, func(in int) bool { return p.deeds[in].drop && p.rendered(in) })
+	if before < 0 || p.hasFat(i) || p.holdsFat(n.To) || p.holdsFat(n.With) || n.Liquid {
+		return false
+	}
+	if n.Technique.Joins == "yes" {
+		return len(n.Users) > 0 && p.dryOver(n.Users[0])
+	}
+	return p.dryOver(i)
+}
+
+// dryOver tells whether an action cooks things of the cook's own without a liquid.
+func (p *plan) dryOver(i int) bool {
+	n := &p.graph.Nodes[i]
+	own := slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil && !p.dusts(line) && !p.c.fatLine(p.line(line)) })
+	return own && !p.deeds[i].drop && !n.Liquid && n.Technique.Heat != "" && n.Technique.Heat != "oven" && !p.hasFat(i) && !p.holdsFat(n.With)
+}
+
+// rendered tells whether an action fries nothing but flesh in the fat that runs out of it.
+func (p *plan) rendered(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "dry heat" || p.hasFat(i) || p.holdsFat(n.To) || p.holdsFat(n.With) || len(n.To) == 0 {
+		return false
+	}
+	return !slices.ContainsFunc(p.subjects(i), func(line int) bool {
+		s, f := p.stand[line], p.l.Food(p.line(line).FoodID())
+		return s == nil || !s.flesh() || f == nil || larder.Or(f.Per100.Fat, 0) < rendersFrom
+	})
+}
+
+// holdsFat tells whether a fat to fry in is among lines, and is there.
+func (p *plan) holdsFat(lines []int) bool {
+	return slices.ContainsFunc(lines, func(line int) bool { return p.fries(line) })
+}

@@ -125,6 +125,9 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 			return
 		}
 	}
+	if s.measuredBy(words, start) {
+		return
+	}
 	if s.verbHere(words, start, end) || s.shapeHere(words, start, end) {
 		return // "cream the sugar", "shape the dough into two long sausages"
 	}
@@ -144,6 +147,22 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 	}
 	s.animals = append(s.animals, recipe.Animal{Name: name, Animal: class})
 }
+
+// measuredBy tells whether a word is only what something is as much as: "as thin as cream".
+func (s *mentions) measuredBy(words []string, start int) bool {
+	lang := s.reader.lang
+	at := start - 1
+	for at > 0 && lang.Articles[words[at]] {
+		at--
+	}
+	if at < 2 || lang.Subordinators[words[at]] != "comparison" {
+		return false
+	}
+	return slices.Contains(words[max(0, at-mostCompared):at], words[at])
+}
+
+// mostCompared is how many words stand between "as" and "as" at most.
+const mostCompared = 3
 
 // verbHere tells whether a word that is animal matter as a noun is the verb of an
 // order here: it opens one, and what it works on follows.

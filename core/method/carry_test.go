@@ -236,7 +236,7 @@ func TestWordsAroundAStandInAreMended(t *testing.T) {
 	r, _, c := open(t)
 	for _, x := range []struct{ line, step, swap, want, not string }{
 		{"4 hard-boiled eggs", "Add the hard-boiled eggs and simmer for 5 minutes.", "potato-piece-egg", "Add the black-salt potatoes", "hard-boiled"},
-		{"4 eggs", "Crack an egg into each hollow and bake until the white is just set.", "pumpkin-yolk-pool", "Spoon the yellow pumpkin sauce into each hollow", "white is"},
+		{"4 eggs", "Crack an egg into each hollow and bake until the white is just set.", "pumpkin-yolk-pool", "potato and pumpkin rounds into each hollow", "white is"},
 		{"50 g butter", "Melt the butter and fry the onion for 5 minutes.", "oil-for-butter", "Heat the oil", "Melt"},
 		{"50 g butter", "Melt the butter in a large pot and sweat the onion for 5 minutes.", "dry-saute", "Sweat the onion in a large pot", "butter"},
 		{"50 g butter", "Melt the butter in a large pot and sweat the onion in a pan for 5 minutes.", "dry-saute", "in a pan", "large pot"},

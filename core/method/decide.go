@@ -135,10 +135,10 @@ func (p *plan) spoken(n *flow.Node, line int) bool {
 }
 
 // strainsNothing tells whether an action strains or drains what is not cooked in liquid any
-// more.
+// more, or keeps what would have run off.
 func (p *plan) strainsNothing(i int) bool {
 	n := &p.graph.Nodes[i]
-	if !n.Is("strain", "drain") || len(n.Inputs) == 0 {
+	if !n.Is("strain", "drain", "reserve") || len(n.Inputs) == 0 {
 		return false
 	}
 	wet := false
@@ -146,7 +146,7 @@ func (p *plan) strainsNothing(i int) bool {
 		if !p.deeds[in].drop {
 			return false
 		}
-		wet = wet || p.graph.Nodes[in].Technique.Family == "wet heat"
+		wet = wet || p.graph.Nodes[in].Technique.Family == "wet heat" && !n.Is("reserve") || p.strainsNothing(in)
 	}
 	return wet
 }

@@ -286,10 +286,20 @@ func (w *writer) adds(stands ...*standIn) *clause {
 // bareVerb is a verb without a preposition behind it that leads to nothing now: "cook" of
 // "cook in the oven".
 func (w *writer) bareVerb(verb string) string {
-	if first, last, ok := strings.Cut(verb, " "); ok && w.l.Language().Prepositions[last] != "" {
+	if first, last, ok := strings.Cut(verb, " "); ok && w.l.Language().Prepositions[last] != "" && w.cooks(first) {
 		return first
 	}
 	return verb
+}
+
+// cooks tells whether a verb by itself is one of heat.
+func (w *writer) cooks(verb string) bool {
+	return slices.ContainsFunc(w.l.Language().Verb(verb), func(r language.Reading) bool {
+		return slices.ContainsFunc(w.l.Language().Senses(r.Lemma), func(s language.Sense) bool {
+			t := w.l.Technique(s.Technique)
+			return t != nil && t.Heat != "" && len(s.Keys) == 0
+		})
+	})
 }
 
 // goesOn is the clause that gives the last minutes of a cooking.

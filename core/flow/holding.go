@@ -136,13 +136,16 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 }
 
 // liftsOut tells whether the action at hand is done to what it names outside of the pot:
-// "transfer the chicken to a plate", "shred the chicken".
+// "transfer the chicken to a plate", "shred the chicken", "drain the chicken".
 func (b *bindings) liftsOut() bool {
-	return b.tech != nil && (b.tech.Name == placeTechnique || b.tech.Family == "cut")
+	return b.tech != nil && (b.tech.Name == placeTechnique || b.tech.Name == drainTechnique || b.tech.Family == "cut")
 }
 
-// placeTechnique puts something where it is said.
-const placeTechnique = "place"
+// placeTechnique puts something where it is said, drainTechnique takes it out of a liquid.
+const (
+	placeTechnique = "place"
+	drainTechnique = "drain"
+)
 
 // besideLiquid tells whether portions are solids of a thing that holds a liquid too:
 // the clams of their broth.

@@ -203,6 +203,9 @@ func (b *bindings) product(n noun) *thing {
 		}
 		return b.latest(func(t *thing) bool { return true })
 	}
+	if n.plural && b.tech != nil && b.tech.Heat != "" && b.focus != nil && b.open(b.focus) {
+		return b.focus // "rest the batter and fry thin pancakes"
+	}
 	return nil
 }
 

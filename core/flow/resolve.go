@@ -32,6 +32,9 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.inVessel(n, vessel)
 	}
 	if b.keptLiquor(n) {
+		if t := b.liquorLeft(n); t != nil && b.last.Technique == drainTechnique {
+			return []referent{{made: t}} // "drain the chicken, reserving the marinade"
+		}
 		return []referent{{named: b.words(n)}}
 	}
 	if found := b.restByUnit(n); len(found) > 0 {

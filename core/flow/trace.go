@@ -55,7 +55,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	}
 	if of, known := t.refs[r.Of]; known {
 		n.Named = append(n.Named, of)
-		if n.Technique.Takes == "part" || t.graph.apart(from) {
+		if n.Technique.Takes == "part" || t.graph.apart(from) || n.Is(drainTechnique) && t.pours(from) && !larder.Pours(t.food(of)) {
 			moved[of] = true
 			return []int{of}
 		}
@@ -71,6 +71,17 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 		}
 	}
 	return out
+}
+
+// pours tells whether a node holds a listed liquid.
+func (t *tracer) pours(node int) bool {
+	return slices.ContainsFunc(t.graph.Nodes[node].Holds, func(line int) bool { return larder.Pours(t.food(line)) })
+}
+
+// food is that of a line.
+func (t *tracer) food(line int) *larder.Food {
+	at := t.graph.Lines[line]
+	return t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID())
 }
 
 // apart tells whether what a node holds lies side by side; what was mixed and
@@ -105,8 +116,7 @@ func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
 		}
 	}
 	for _, line := range slices.Concat(n.To, n.With, n.Into) {
-		at := t.graph.Lines[line]
-		if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); larder.Pours(f) {
+		if larder.Pours(t.food(line)) {
 			return true
 		}
 	}
@@ -120,8 +130,7 @@ func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
 func (t *tracer) hotFat(a *recipe.Action, n *Node) bool {
 	if a.Celsius != nil && *a.Celsius >= fryingHeat && n.Technique.Family != "oven" {
 		for _, line := range slices.Concat(n.To, n.With) {
-			at := t.graph.Lines[line]
-			if f := t.larder.Food(t.dish.Components[at.Component].Lines[at.Line].FoodID()); f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat {
+			if f := t.food(line); f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat {
 				return true
 			}
 		}

@@ -62,7 +62,7 @@ func (b *bindings) vessel(n noun) string {
 	switch {
 	case !b.r.lang.Vessels[raw] && !b.r.lang.Vessels[head],
 		len(n.words) > 1 && len(b.direct(n)) > 0,
-		b.r.lang.Products[head] && b.called(n) != nil:
+		(b.r.lang.Products[head] || len(n.words) > 1) && b.called(n) != nil:
 		return ""
 	}
 	return head

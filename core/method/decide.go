@@ -54,6 +54,8 @@ func (p *plan) decide(i int) {
 		d.drop = true
 	case p.strainsNothing(i):
 		d.drop = true
+	case p.keepsAll(i):
+		d.silent = true
 	case n.Is("off-heat") && p.onlyDropped(i):
 		d.drop = true
 	case len(subjects) == 0:
@@ -149,6 +151,17 @@ func (p *plan) strainsNothing(i int) bool {
 		wet = wet || p.graph.Nodes[in].Technique.Family == "wet heat" && !n.Is("reserve") || p.strainsNothing(in)
 	}
 	return wet
+}
+
+// keepsAll tells whether an action keeps back what stays behind where nothing is taken out any
+// more: "drain the chicken, reserving the marinade".
+func (p *plan) keepsAll(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("reserve") || i == 0 || len(n.Inputs) != 1 {
+		return false
+	}
+	before := &p.graph.Nodes[i-1]
+	return p.deeds[i-1].drop && before.At == n.At && before.Is("drain") && slices.Contains(before.Inputs, n.Inputs[0])
 }
 
 // onlyDropped tells whether an action is done to nothing but what dropped work made of flesh.

@@ -24,7 +24,7 @@ func (c *Carrier) unlisted(d *recipe.Dish, a *swap.Adaptation, component int, s 
 				continue
 			}
 			m, ok := l.Index().At(words, 0, true)
-			if !ok || m.End != len(words) || m.Food.ID == "water" || saidIn(d, component, s, words) || c.standsFor(a, words) {
+			if !ok || m.End != len(words) || m.Food.ID == "water" || saidIn(d, component, s, words) || c.standsFor(a, words) || stillOpen(d, a, m.Food.ID, words) {
 				continue
 			}
 			listed := slices.ContainsFunc(a.Components, func(comp swap.Component) bool {
@@ -38,6 +38,18 @@ func (c *Carrier) unlisted(d *recipe.Dish, a *swap.Adaptation, component int, s 
 		}
 	}
 	return out
+}
+
+// stillOpen tells whether words mean a line for which nothing is chosen: that is told there.
+func stillOpen(d *recipe.Dish, a *swap.Adaptation, food string, words []string) bool {
+	return slices.ContainsFunc(a.Unresolved, func(o swap.Open) bool {
+		component, line, ok := recipe.ParseLineRef(o.Line)
+		if !ok {
+			return false
+		}
+		l := &d.Components[component].Lines[line]
+		return l.FoodID() == food || slices.Contains(larder.Words(l.Name), words[len(words)-1])
+	})
 }
 
 // standsFor tells whether words are of the name of something that was put in.

@@ -52,6 +52,8 @@ type deed struct {
 	subject, along []int
 	// slakes are thickeners stirred into some of the liquid that goes in.
 	slakes []int
+	// silent tells that nothing needs to be done for it though what it makes is there.
+	silent bool
 	// cueless tells that what its cue tells of is gone.
 	cueless bool
 	// cueAfter is the cue that ends the last minutes of what goes in late.

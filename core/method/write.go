@@ -76,7 +76,7 @@ func (w *writer) action(i int) []*clause {
 	a := n.Action
 	own := &clause{from: a.From, upto: a.Upto, node: i, whys: d.whys}
 	var out []*clause
-	if d.drop || w.hangsOn(n) {
+	if d.drop || d.silent || w.hangsOn(n) {
 		own.gone, own.changed = true, true
 		w.leavesPot(n)
 		return []*clause{own}

@@ -141,7 +141,7 @@ var ofFlesh = []string{"separate", "clean", "cut", "rest"}
 // skin that are not there are not thrown away.
 func (p *plan) decideNamed(i int) {
 	n := &p.graph.Nodes[i]
-	if n.Is("reserve") && p.liquorGone(i) {
+	if n.Is("reserve") && (p.liquorGone(i) || i > 0 && p.deeds[i-1].drop && p.graph.Nodes[i-1].At == n.At && len(p.graph.Nodes[i-1].To) == 0 && len(n.Inputs) == 0) {
 		p.deeds[i].drop = true
 		return
 	}

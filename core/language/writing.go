@@ -33,6 +33,8 @@ type Writing struct {
 	TasteGone string `yaml:"tasteGone"`
 	// Blend is said where something is only mixed into what needs no whipping.
 	Blend string
+	// HotThrough is the cue of what is done and only has to get hot.
+	HotThrough string `yaml:"hotThrough"`
 	// HeatFat is the verb with which a fat comes into a pan that flesh would have greased.
 	HeatFat string `yaml:"heatFat"`
 	// Allow, Heat and GoOn say a figure of the cook's where no words of the step

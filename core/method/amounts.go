@@ -119,8 +119,16 @@ func (c *Carrier) watered(g *flow.Graph, n *flow.Node, line func(flow.LineAt) *s
 		if food == nil || l.Grams == nil || l.ToTaste {
 			return 0, 0, false
 		}
+		if x, ok := food.Forms[l.Form]; ok && x.Yield == 0 && l.Change == swap.Swapped {
+			continue // it gave its taste to a liquid and was strained out
+		}
 		raw := l.Mass() * food.FormNamed(l.Form).Base
 		dry := raw * (1 - larder.Or(food.Per100.Water, 0)/100)
+		if c.fatLine(&l.Line) { // which makes no dough stiffer
+			all += raw * larder.Or(food.Per100.Water, 0) / 100
+			water += raw * larder.Or(food.Per100.Water, 0) / 100
+			continue
+		}
 		all += l.Mass()
 		water += max(l.Mass()-dry, 0)
 	}

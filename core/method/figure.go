@@ -78,7 +78,25 @@ func (w *writer) otherCue(n *node, d *deed) string {
 	if n.Action.Minutes != nil || d.minutes != nil || t.Cue == "" || t.Heat == "" {
 		return ""
 	}
+	if t.Family == "wet heat" && w.onlyToHeat(n) {
+		return w.c.words().Until + " " + w.c.words().HotThrough
+	}
 	return w.c.words().Until + " " + t.Cue
+}
+
+// onlyToHeat tells whether a cue that is gone was that of flesh for which something stands
+// that is done when it goes in.
+func (w *writer) onlyToHeat(n *node) bool {
+	flesh := false
+	for _, line := range slices.Concat(n.Named, n.To) {
+		if s := w.stand[line]; s != nil && s.flesh() && !s.gone {
+			if !s.is(larder.Ready) {
+				return false
+			}
+			flesh = true
+		}
+	}
+	return flesh
 }
 
 // restOfCue are those of the signs that a cue gives which are still there: "until the

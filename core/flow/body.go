@@ -258,7 +258,7 @@ func (b *body) things(i int) int {
 // thing puts nouns where they belong: what is worked on, or what it is for.
 func (b *body) thing(nouns []noun) {
 	switch {
-	case len(nouns) == 1 && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()]) && !b.foods(nouns[0].head()):
+	case len(nouns) == 1 && !(nouns[0].pointed && b.lang.Products[nouns[0].head()]) && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()]) && !b.foods(nouns[0].head()):
 		b.clause.makes = nouns[0].head()
 	case b.purpose != "":
 		if b.lang.Outcomes[b.purpose] {

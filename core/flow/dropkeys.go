@@ -42,8 +42,8 @@ func (c *clause) dropKeys(t *text, tech *larder.Technique) {
 		return t.lang.Vessels[w] && tech.Joins == "" && tech.Family != "assemble" && tech.Family != "separate" && slices.ContainsFunc(c.sense.Keys, func(key []string) bool { return slices.Contains(key, w) })
 	})
 	c.objects = slices.DeleteFunc(c.objects, func(n noun) bool {
-		if tech.Needs == "object" && t.listed(n.head()) {
-			return false // "separate the eggs"
+		if tech.Needs == "object" && (t.listed(n.head()) || n.pointed && tech.Family == "dough" && t.lang.Products[n.head()]) {
+			return false // "separate the eggs", "knead the dough"
 		}
 		return slices.ContainsFunc(c.sense.Keys, func(key []string) bool {
 			w := t.low(n.upto - 1)

@@ -3,6 +3,7 @@ package flow
 import (
 	"slices"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -82,11 +83,45 @@ func (b *bindings) namedByItself(i, from int) bool {
 func (b *bindings) component(c int) []referent {
 	var out []referent
 	for i := range b.lines {
-		if b.lines[i].comp == c {
-			out = append(out, referent{portion: &portion{i, ""}})
+		if b.lines[i].comp == c && !b.forOtherWork(i) {
+			r := referent{portion: &portion{i, ""}}
+			if b.leftOf(*r.portion) == 0 {
+				r.made = b.held(*r.portion)
+			}
+			out = append(out, r)
 		}
 	}
 	return out
+}
+
+// unbegun tells whether work mixes what a part of the dish is made of, of which more lines
+// are untouched than not.
+func (b *bindings) unbegun(c int) bool {
+	if b.tech == nil || b.tech.Family != "mix" && b.tech.Family != "dough" && b.tech.Family != "machine" || b.tech.Joins == "yes" {
+		return false
+	}
+	whole, begun := 0, 0
+	for i := range b.lines {
+		switch {
+		case b.lines[i].comp != c || b.forOtherWork(i):
+		case b.touched(i):
+			begun++
+		default:
+			whole++
+		}
+	}
+	return whole > 1 && whole >= begun
+}
+
+// forOtherWork tells whether a line says that it is for a work of its own: "butter for frying".
+func (b *bindings) forOtherWork(i int) bool {
+	words := larder.Words(b.lines[i].line.Text)
+	for k := 0; k+1 < len(words); k++ {
+		if b.r.lang.Prepositions[words[k]] == "for" && slices.ContainsFunc(b.r.lang.Verb(words[k+1]), func(r language.Reading) bool { return r.Form == language.Going }) {
+			return true
+		}
+	}
+	return false
 }
 
 // described resolves "the floury ones": the line that its list describes so, or
@@ -107,6 +142,9 @@ func (b *bindings) described(n noun) []referent {
 // the paste".
 func (b *bindings) unmade(n noun) []referent {
 	c := b.componentNamed(n.head())
+	for k := 0; c < 0 && b.r.lang.Products[n.head()] && k < len(n.words)-1; k++ {
+		c = b.componentNamed(n.words[k]) // "the pancake batter"
+	}
 	if c < 0 || len(b.dish.Components) < 2 {
 		return nil
 	}
@@ -154,6 +192,9 @@ func (b *bindings) product(n noun) *thing {
 	if len(b.dish.Components) > 1 {
 		for _, w := range n.words {
 			if c := b.componentNamed(w); c >= 0 {
+				if c == b.comp && b.unbegun(c) && len(b.unmade(n)) > 0 {
+					return nil // "whisk the batter", of which only the gel for the eggs is made
+				}
 				if t := b.latest(func(t *thing) bool { return t.comp == c }); t != nil {
 					return t
 				}

@@ -43,6 +43,9 @@ func (b *bindings) resolve(n noun) []referent {
 	if t := b.called(n); t != nil {
 		return []referent{{made: t}}
 	}
+	if t := b.liquorLeft(n); t != nil && len(n.words) > 1 && !b.lineHere(n) {
+		return []referent{{made: t}}
+	}
 	if t := b.madeOfPart(n); t != nil {
 		return []referent{{made: t}}
 	}
@@ -121,8 +124,8 @@ func (b *bindings) stayedBehind(n noun) []referent {
 // liquorLeft is what "the juices" are where something was lifted out of what it cooked in:
 // what stayed behind, and not what was stirred together since.
 func (b *bindings) liquorLeft(n noun) *thing {
-	if !b.r.lang.Liquors[n.head()] || !n.pointed || len(n.words) != 1 {
-		return nil
+	if !b.r.lang.Liquors[n.head()] || !n.pointed || slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool { return b.text.foods(w) }) {
+		return nil // "the cooking liquid", but not "the fish stock"
 	}
 	return b.latest(func(t *thing) bool {
 		if t.comp != b.comp || t == b.focus || t.taken {

@@ -3,6 +3,7 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -135,7 +136,7 @@ func (p *plan) nextPlace(line, i int) int {
 	best := -1
 	for k := i + 1; k < len(p.graph.Nodes); k++ {
 		n := &p.graph.Nodes[k]
-		if p.deeds[k].drop || n.At.Component != p.graph.Nodes[i].At.Component {
+		if p.deeds[k].drop || n.At.Component != p.graph.Nodes[i].At.Component || !fat && n.Technique.Family == "dry heat" && !p.worksOnOthers(k) {
 			continue
 		}
 		switch {
@@ -154,6 +155,20 @@ func (p *plan) nextPlace(line, i int) int {
 		return -1 // it only fried what is gone
 	}
 	return best
+}
+
+// worksOnOthers tells whether an action is done to something that work which is done has
+// brought in: not only to what would come along to it.
+func (p *plan) worksOnOthers(k int) bool {
+	to := p.graph.Nodes[k].To
+	return len(to) == 0 || slices.ContainsFunc(to, func(line int) bool {
+		if s := p.stand[line]; s != nil {
+			return !s.gone && s.enters <= k
+		}
+		return slices.ContainsFunc(p.graph.Nodes[:k+1], func(n flow.Node) bool {
+			return slices.Contains(n.Named, line) && !p.deeds[p.graph.Number(&n)].drop
+		})
+	})
 }
 
 // fries tells whether a line is a fat to fry in, and what stands for it too.

@@ -274,6 +274,9 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 		signs := lang.GoneSigns[string(s.class)]
 		own, now := larder.Words(s.was.Name), larder.Words(s.name)
 		for _, w := range words {
+			if lang.Products[w] && len(own) > 1 {
+				continue // "the sauce" is not the fish sauce
+			}
 			if signs[w] || slices.Contains(own, w) && !slices.Contains(now, w) {
 				return true
 			}

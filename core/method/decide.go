@@ -45,7 +45,7 @@ func (p *plan) decide(i int) {
 		if p.stand[line] != nil {
 			replaced++
 		}
-		if p.there(line, i) && !p.merged(line, i) {
+		if p.there(line, i) && !p.merged(line, i) && !p.isBack(line, i) {
 			there++
 		}
 	}
@@ -56,6 +56,8 @@ func (p *plan) decide(i int) {
 		d.drop = true
 	case p.keepsAll(i):
 		d.silent = true
+	case p.intoNothing(i):
+		d.drop = true
 	case n.Is("off-heat") && p.onlyDropped(i):
 		d.drop = true
 	case len(subjects) == 0:
@@ -162,6 +164,23 @@ func (p *plan) keepsAll(i int) bool {
 	}
 	before := &p.graph.Nodes[i-1]
 	return p.deeds[i-1].drop && before.At == n.At && before.Is("drain") && slices.Contains(before.Inputs, n.Inputs[0])
+}
+
+// isBack tells whether an action returns a line to where it went in by itself: what lay with
+// the meat is in the pot already.
+func (p *plan) isBack(line, i int) bool {
+	at, came := p.arrives[line]
+	return came && at < i && p.graph.Nodes[i].Is("return") && !slices.Contains(p.graph.Nodes[i].Named, line)
+}
+
+// intoNothing tells whether things are put into flesh that is not there: "push the garlic
+// into the beef".
+func (p *plan) intoNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Family == "assemble" && len(n.Into) > 0 && !slices.ContainsFunc(n.Into, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.flesh() || p.there(line, i)
+	})
 }
 
 // onlyDropped tells whether an action is done to nothing but what dropped work made of flesh.

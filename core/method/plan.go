@@ -82,8 +82,12 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	p.decideAll()
 	p.carryAlong()
 	p.atOnce()
-	p.decideAll() // now that it is known when what came along goes in
-	p.carryAlong()
+	// Now that it is known when what came along goes in, more may have nothing to work on.
+	for known := -1; known < len(p.arrives); {
+		known = len(p.arrives)
+		p.decideAll()
+		p.carryAlong()
+	}
 	p.letIn()
 	p.finishing()
 	p.retime()

@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -13,8 +14,8 @@ type set struct{ from, upto int }
 
 // inOrder puts the parts into the order of the work. A method that turns from one part to
 // another and back is set out so that nothing is asked for before it is done: each part
-// stands where most of its steps do, and steps of it that come earlier or later stand
-// with the part that is worked on then.
+// stands where most of its lines are taken, and steps of it that come earlier or later
+// stand with the part that is worked on then.
 func (p *parting) inOrder(sets []set) {
 	type at struct{ set, step int }
 	var seq []at
@@ -25,14 +26,25 @@ func (p *parting) inOrder(sets []set) {
 	}
 	order := func(x at) int { return p.out[sets[x.set].upto-1].Steps[x.step].Order }
 	slices.SortStableFunc(seq, func(a, b at) int { return order(a) - order(b) })
-	home := map[int][2]int{} // the longest run of each, as a stretch of the sequence
+	home, weights := map[int][2]int{}, map[int]int{} // a stretch of the sequence for each
 	for from := 0; from < len(seq); {
 		upto := from
 		for upto < len(seq) && seq[upto].set == seq[from].set {
 			upto++
 		}
-		if best, ok := home[seq[from].set]; !ok || upto-from > best[1]-best[0] {
-			home[seq[from].set] = [2]int{from, upto}
+		part := sets[seq[from].set].upto - 1
+		taken, steps, own := map[string]bool{}, p.out[part].Steps, strings.TrimSuffix(recipe.LineRef(part, 0), "0]")
+		for _, x := range seq[from:upto] {
+			for _, a := range steps[x.step].Actions {
+				for _, r := range slices.Concat(a.To, a.With, a.Into) {
+					if r.Line != nil && strings.HasPrefix(*r.Line, own) {
+						taken[*r.Line] = true
+					}
+				}
+			}
+		}
+		if weight := mostOfAll*len(taken) + upto - from; weight > weights[seq[from].set] {
+			home[seq[from].set], weights[seq[from].set] = [2]int{from, upto}, weight
 		}
 		from = upto
 	}
@@ -81,6 +93,9 @@ func (p *parting) inOrder(sets []set) {
 		}
 	}
 }
+
+// mostOfAll is how much a line that is taken counts beside a step.
+const mostOfAll = 100
 
 // firstHome is where the first part begins.
 func firstHome(home map[int][2]int) int {

@@ -183,7 +183,10 @@ func (w *writer) compose(s *sentence) string {
 		}
 		b.WriteString(text)
 	}
-	text := w.withoutJoint(strings.TrimRight(strings.TrimSpace(b.String()), " ,;:"))
+	text := strings.TrimRight(strings.TrimSpace(b.String()), " ,;:")
+	if left[len(left)-1].trimmed {
+		text = w.withoutJoint(text)
+	}
 	if !strings.HasSuffix(text, ".") && !strings.HasSuffix(text, "!") && !strings.HasSuffix(text, "?") {
 		text += "."
 	}

@@ -155,6 +155,9 @@ func (w *writer) withoutAnimal(name string, lines []int) string {
 // replaced, and stays.
 func (p *plan) besideName(name string, lines []int) bool {
 	said := larder.Words(name)
+	if len(said) > 1 && p.l.Language().Writing.DoneWith[said[0]] != "" {
+		said = said[1:] // "buttered rye bread"
+	}
 	if len(said) == 0 {
 		return false
 	}

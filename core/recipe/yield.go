@@ -13,7 +13,7 @@ import (
 // yields are patterns of how recipes say for how many they are, put together from the words
 // of a language.
 type yields struct {
-	line, people, start, anywhere, after, numbers, title *regexp.Regexp
+	line, people, start, anywhere, after, cut, numbers, title *regexp.Regexp
 	words                                                *language.Lines
 }
 
@@ -30,6 +30,7 @@ func yieldsIn(words *language.Lines) yields {
 		start:    pattern(`^(?:%s)\b`, opens),
 		anywhere: pattern(`\b(?:%s)\b.*\d`, opens),
 		after:    pattern(`^\W*(\d+)\s*(?:-|–|%s)?\s*(\d+)?\s*(?:%s)\b`, upto, eaters),
+		cut:      pattern(`^\W*(\d+) (?:%s)\W*$`, language.Alternation(words.CutInto)),
 		numbers:  pattern(`\b(\d+(?:\.\d+)?|%s)(?:\s*(?:-|–|%s)\s*(\d+))?`, language.Alternation(words.Figures.WholeNumbers()), upto),
 		title:    pattern(`[\s,–—-]+(?:(?:%s|%s) (%s)(?: (?:%s))?|(%s) (?:%s))\s*$`, for_, language.Alternation(words.EndsYield), number, eaters, number, eaters),
 		words:    words,
@@ -51,7 +52,7 @@ func (l *layout) serves(b block) bool {
 	if len(b.text) > 60 || b.bullet && !y.start.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
 		return false
 	}
-	if !y.after.MatchString(b.text) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
+	if !y.after.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
 		return false
 	}
 	if first, rest, _ := strings.Cut(strings.ToLower(b.text), " "); y.words.ForPeople[first] && !y.onlyFor(rest) {

@@ -67,10 +67,10 @@ type neighbourhood struct {
 func (m *method) neighbourhood(component, line int, food *larder.Food) *neighbourhood {
 	c := &m.dish.Components[component]
 	n := &neighbourhood{method: m, component: c, home: component, line: &c.Lines[line], at: m.graph.Line(component, line), food: food}
-	direct := map[int]bool{}
+	direct, most := map[int]bool{}, m.mostOf(component, line, n.at)
 	for i := range m.graph.Nodes {
 		node := &m.graph.Nodes[i]
-		if !node.Reaches(n.at) {
+		if !node.Reaches(n.at) || most != nil && !most[i] {
 			continue
 		}
 		n.reached = append(n.reached, node)
@@ -83,6 +83,41 @@ func (m *method) neighbourhood(component, line int, food *larder.Food) *neighbou
 	}
 	return n
 }
+
+// mostOf are the actions that the greater share of a line goes through, where its shares part:
+// one egg binds the filling, five are baked whole. It is nil where they do not.
+func (m *method) mostOf(component, line, at int) map[int]bool {
+	ref := recipe.LineRef(component, line)
+	best, most, parted := -1, 0.0, false
+	for i := range m.graph.Nodes {
+		node := &m.graph.Nodes[i]
+		if !slices.Contains(node.Named, at) {
+			continue
+		}
+		for _, r := range slices.Concat(node.Action.To, node.Action.With, node.Action.Into) {
+			if r.Line == nil || *r.Line != ref || r.Share >= 1 || r.Part != "" {
+				continue
+			}
+			if parted = parted || best >= 0; r.Share > most {
+				best, most = i, r.Share
+			}
+		}
+	}
+	if !parted || most < greaterShare {
+		return nil
+	}
+	through := map[int]bool{best: true}
+	for i := best + 1; i < len(m.graph.Nodes); i++ {
+		node := &m.graph.Nodes[i]
+		if node.Reaches(at) && slices.ContainsFunc(node.Inputs, func(in int) bool { return through[in] }) {
+			through[i] = true
+		}
+	}
+	return through
+}
+
+// greaterShare is from which share on the rest of a line does not say what it is for; an estimate.
+const greaterShare = 0.6
 
 // holds tells whether a condition is met.
 func (n *neighbourhood) holds(w larder.UseWhen) bool {

@@ -248,6 +248,12 @@ func (p *plan) fleshAmong(upto, component int) *standIn {
 	return nil
 }
 
+// fatThere tells whether a fat of the cook's own, or what stands for one, is in what an action
+// works on: "until the fat separates".
+func (p *plan) fatThere(n *flow.Node) bool {
+	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), p.fries)
+}
+
 // cueGone tells whether a cue speaks of something that was replaced.
 func (p *plan) cueGone(n *flow.Node) bool {
 	if n.Action.Cue == "" {
@@ -263,7 +269,7 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 	if len(p.stand) > 0 && len(p.animalWords(cue)) > 0 {
 		return true
 	}
-	if s := p.fleshBefore(p.graph.Number(n)); s != nil && slices.ContainsFunc(words, func(w string) bool { return lang.Fleshly[w] }) {
+	if s := p.fleshBefore(p.graph.Number(n)); s != nil && slices.ContainsFunc(words, func(w string) bool { return lang.Fleshly[w] && !(lang.Fats[w] && p.fatThere(n)) }) {
 		return true
 	}
 	for _, line := range slices.Concat(n.To, n.With, n.Into) {

@@ -25,7 +25,7 @@ func (p *plan) enter(s *standIn) {
 	for start < len(path)-1 && (p.dropped(s, path[start]) || s.is(larder.Ready) && s.flesh() && (p.takesOut(path[start]) || start > 0 && p.liftsOut(s, path[start]))) {
 		start++
 	}
-	start = p.namedSoon(s, path, start)
+	start = p.untilReturned(s, path, p.namedSoon(s, path, start))
 	s.enters = path[start]
 	left := s.Bears
 	if p.isTheSauce(s) {
@@ -140,6 +140,24 @@ func (p *plan) takesOut(i int) bool {
 		return false
 	}
 	return len(n.Action.Words.Phrases) == 0
+}
+
+// untilReturned moves on to where something is returned that is only added, browned and set
+// aside before, which what is browned when it is prepared does not want.
+func (p *plan) untilReturned(s *standIn, path []int, start int) int {
+	if !s.flesh() || !s.is(larder.Ready) || p.graph.Nodes[path[start]].Technique.Joins != "yes" {
+		return start
+	}
+	for k := start + 1; k < len(path); k++ {
+		n := &p.graph.Nodes[path[k]]
+		switch {
+		case n.Is("return") && slices.Contains(n.To, s.node):
+			return k
+		case !p.dropped(s, path[k]) && n.Technique.Family != "separate" && n.Technique.Family != "rest":
+			return start
+		}
+	}
+	return start
 }
 
 // namedSoon moves on from an action that does not name a stand-in to the next that

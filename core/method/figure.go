@@ -78,10 +78,23 @@ func (w *writer) otherCue(n *node, d *deed) string {
 	if n.Action.Minutes != nil || d.minutes != nil || t.Cue == "" || t.Heat == "" {
 		return ""
 	}
+	if t.Family == "dry heat" && w.pouredIn(n) {
+		return "" // soured cream does not get golden on both sides
+	}
 	if t.Family == "wet heat" && w.onlyToHeat(n) {
 		return w.c.words().Until + " " + w.c.words().HotThrough
 	}
 	return w.c.words().Until + " " + t.Cue
+}
+
+// pouredIn tells whether what goes into a pan just before an action pours.
+func (w *writer) pouredIn(n *node) bool {
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		before := &w.graph.Nodes[in]
+		return before.Technique.Joins == "yes" && slices.ContainsFunc(before.Named, func(line int) bool {
+			return larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))
+		})
+	})
 }
 
 // onlyToHeat tells whether a cue that is gone was that of flesh for which something stands

@@ -34,6 +34,9 @@ func TestUsesFollowTheWholeWay(t *testing.T) {
 		{"4 eggs\n600 g cooked potatoes\n1 onion\n\nMethod\n1. Beat the eggs with the onion, pour over the potatoes and bake for 25 minutes until just set.", "set"},
 		{"4 eggs\n600 g cooked potatoes\n1 onion\n\nMethod\n1. Beat the eggs with the onion, mash in the potatoes, shape into cakes and bake for 25 minutes until golden.", "bind"},
 		{"60 g butter\n60 g plain flour\n600 ml milk\n\nMethod\n1. Melt the butter, stir in the flour, whisk in the milk and simmer.", "roux"},
+		{"6 eggs\n1 kg chard\n400 g ricotta\n\nMethod\n1. Mix the chard with the ricotta and 1 egg. Fill a tin.\n2. Make five hollows and break an egg into each. Bake for 50 minutes.", "runny"},
+		{"3 egg whites\n200 g quark\n\nMethod\n1. Stir the quark smooth. Beat the whites to snow and fold them in.", "lift"},
+		{"300 g cooked beef, finely chopped\n80 g flour\n400 ml stock\n\nMethod\n1. Whisk the flour into the hot stock. Stir in the beef and chill.", "crumble"},
 		{"60 g butter\n800 g potatoes\n\nMethod\n1. Brush the potatoes with the butter and roast for 40 minutes.", "brush"},
 	} {
 		l, d := read(t, "Dish\n\n"+c.text)

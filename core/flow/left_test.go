@@ -13,6 +13,18 @@ func TestWhatStaysBehindGoesOn(t *testing.T) {
 		{"the juices after lifting out", "1 kg chicken|200 ml white wine|2 onions", "Simmer the chicken and onions in the wine. Lift out the chicken. Boil the juices until thick.", []string{"a0 simmer/simmer(0.0, 0.2; with 0.1)", "a1 lift out/remove(@a0)", "a2 boil/boil(@a0; until thick)"}},
 		{"not what was stirred since", "1 kg chicken|200 ml white wine|100 ml cream|2 egg yolks", "Simmer the chicken in the wine. Take out the chicken. Beat the yolks with the cream. Reduce the juices by half.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 take out/remove(@a0)", "a2 beat/beat(0.3; with 0.2)", "a3 reduce/reduce(@a0; how: by half)"}},
 		{"lifted out of named water", "1 kg cod|1 l water|2 onions", "Boil the cod in the water. Lift out the cod. Add the onions to the broth.", []string{"a0 boil/boil(0.0; with 0.1)", "a1 lift out/remove(@a0)", "a2 add/add(0.2; into @a0)"}},
+		{"drained out of a marinade", "1 kg chicken|120 ml vinegar|80 ml soy sauce|1 tbsp oil", "Combine the chicken, vinegar and soy sauce. Drain the chicken, reserving the marinade. Brown the chicken in the oil. Pour in the marinade.", []string{"a0 combine/mix(0.0, 0.1, 0.2)", "a1 drain/drain(@a0)", "a2 reserve/reserve(@a0)", "a3 brown/brown(@a1; with 0.3)", "a4 pour in/pour(@a2; into @a3)"}},
+		{"the liquid by what was done in it", "3 pigeons|2 onions|100 g butter|500 ml water", "Simmer the pigeons with the onions, butter and water. Lift out the pigeons. Boil the cooking liquid down.", []string{"a0 simmer/simmer(0.0; with 0.1, 0.2, 0.3)", "a1 lift out/remove(@a0)", "a2 boil down/reduce(@a0)"}},
+	})
+}
+
+// A word that the text has used of one thing goes on meaning it, and not the first line that
+// ends in it.
+func TestWordsMeanWhatTheyWereUsedOf(t *testing.T) {
+	hear(t, []way{
+		{"a tool of a food's name", "400 g flour|4 eggs", "Beat the flour and eggs. Press the batter through a spätzle press into boiling water.", []string{"a0 beat/beat(0.0, 0.1)", "a1 press/press(@a0; into 'boiling water; how: through a spätzle press)"}},
+		{"pancakes of what is in hand", "100 g flour|150 ml water", "Whisk the flour and water, rest the batter and fry thin pancakes.", []string{"a0 whisk/whisk(0.0, 0.1)", "a1 rest/rest(@a0)", "a2 fry/fry(@a1)"}},
+		{"tempering a cream", "150 ml cream|1 l soup", "Temper the cream with a ladleful of the soup.", []string{"a0 temper with a ladleful/whisk(0.0; with 0.1×0.1)"}},
 	})
 }
 

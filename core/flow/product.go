@@ -3,7 +3,6 @@ package flow
 import (
 	"slices"
 
-	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -80,77 +79,6 @@ func (b *bindings) namedByItself(i, from int) bool {
 	return b.namedAgain(head, from) > 0
 }
 
-func (b *bindings) component(c int) []referent {
-	var out []referent
-	for i := range b.lines {
-		if b.lines[i].comp == c && !b.forOtherWork(i) {
-			r := referent{portion: &portion{i, ""}}
-			if b.leftOf(*r.portion) == 0 {
-				r.made = b.held(*r.portion)
-			}
-			out = append(out, r)
-		}
-	}
-	return out
-}
-
-// unbegun tells whether work mixes what a part of the dish is made of, of which more lines
-// are untouched than not.
-func (b *bindings) unbegun(c int) bool {
-	if b.tech == nil || b.tech.Family != "mix" && b.tech.Family != "dough" && b.tech.Family != "machine" || b.tech.Joins == "yes" {
-		return false
-	}
-	whole, begun := 0, 0
-	for i := range b.lines {
-		switch {
-		case b.lines[i].comp != c || b.forOtherWork(i):
-		case b.touched(i):
-			begun++
-		default:
-			whole++
-		}
-	}
-	return whole > 1 && whole >= begun
-}
-
-// forOtherWork tells whether a line says that it is for a work of its own: "butter for frying".
-func (b *bindings) forOtherWork(i int) bool {
-	words := larder.Words(b.lines[i].line.Text)
-	for k := 0; k+1 < len(words); k++ {
-		if b.r.lang.Prepositions[words[k]] == "for" && slices.ContainsFunc(b.r.lang.Verb(words[k+1]), func(r language.Reading) bool { return r.Form == language.Going }) {
-			return true
-		}
-	}
-	return false
-}
-
-// described resolves "the floury ones": the line that its list describes so, or
-// what is being worked on.
-func (b *bindings) described(n noun) []referent {
-	for i := range b.lines {
-		if len(n.words) > 1 && b.lines[i].said[n.words[0]] {
-			return []referent{{portion: &portion{i, ""}}}
-		}
-	}
-	if b.focus != nil {
-		return []referent{{made: b.focus}}
-	}
-	return nil
-}
-
-// unmade resolves the name of a part of which nothing has been made yet: "blend
-// the paste".
-func (b *bindings) unmade(n noun) []referent {
-	c := b.componentNamed(n.head())
-	for k := 0; c < 0 && b.r.lang.Products[n.head()] && k < len(n.words)-1; k++ {
-		c = b.componentNamed(n.words[k]) // "the pancake batter"
-	}
-	if c < 0 || len(b.dish.Components) < 2 {
-		return nil
-	}
-	return b.component(c)
-}
-
 // animal resolves the word of an animal ("the beef") to the only line of its
 // class that is named by a cut.
 func (b *bindings) animal(n noun) []referent {
@@ -189,20 +117,8 @@ func (b *bindings) componentNamed(w string) int {
 func (b *bindings) product(n noun) *thing {
 	lang := b.r.lang
 	head := n.head()
-	if len(b.dish.Components) > 1 {
-		for _, w := range n.words {
-			if c := b.componentNamed(w); c >= 0 {
-				if c == b.comp && b.unbegun(c) && len(b.unmade(n)) > 0 {
-					return nil // "whisk the batter", of which only the gel for the eggs is made
-				}
-				if t := b.latest(func(t *thing) bool { return t.comp == c }); t != nil {
-					return t
-				}
-				if c == b.comp && len(b.unmade(n)) > 0 {
-					return nil // "mix the dough", of which nothing is made yet
-				}
-			}
-		}
+	if t, none := b.ofNamedPart(n); t != nil || none {
+		return t
 	}
 	if (lang.Parts[head] || lang.Parts[b.text.low(n.upto-1)]) && n.pointed && b.focus != nil {
 		return b.focus // "strain off the pulp"
@@ -248,6 +164,30 @@ func (b *bindings) product(n noun) *thing {
 		return b.focus // "rest the batter and fry thin pancakes"
 	}
 	return nil
+}
+
+// ofNamedPart finds what was made of the part that a name speaks of; none tells that nothing
+// is made of it yet, or not by the work at hand.
+func (b *bindings) ofNamedPart(n noun) (t *thing, none bool) {
+	if len(b.dish.Components) < 2 {
+		return nil, false
+	}
+	for _, w := range n.words {
+		c := b.componentNamed(w)
+		if c < 0 {
+			continue
+		}
+		if c == b.comp && b.unbegun(c) && len(b.unmade(n)) > 0 {
+			return nil, true // "whisk the batter", of which only the gel for the eggs is made
+		}
+		if t := b.latest(func(t *thing) bool { return t.comp == c }); t != nil {
+			return t, false
+		}
+		if c == b.comp && len(b.unmade(n)) > 0 {
+			return nil, true // "mix the dough", of which nothing is made yet
+		}
+	}
+	return nil, false
 }
 
 // mainThing is what the dish is named by: of what is there, the heaviest.

@@ -32,18 +32,16 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.inVessel(n, vessel)
 	}
 	if b.keptLiquor(n) {
-		if t := b.liquorLeft(n); t != nil && b.last.Technique == drainTechnique {
-			return []referent{{made: t}} // "drain the chicken, reserving the marinade"
-		}
-		return []referent{{named: b.words(n)}}
+		return b.keeps(n)
 	}
 	if found := b.restByUnit(n); len(found) > 0 {
 		return found
 	}
-	if t := b.called(n); t != nil {
-		return []referent{{made: t}}
+	t := b.called(n)
+	if t == nil && len(n.words) > 1 && !b.lineHere(n) {
+		t = b.liquorLeft(n)
 	}
-	if t := b.liquorLeft(n); t != nil && len(n.words) > 1 && !b.lineHere(n) {
+	if t != nil {
 		return []referent{{made: t}}
 	}
 	if t := b.madeOfPart(n); t != nil {
@@ -169,6 +167,15 @@ func (b *bindings) keptLiquor(n noun) bool {
 	}
 	t := b.r.larder.Technique(b.last.Technique)
 	return t != nil && (t.Family == "separate" || t.Family == "cut" || t.Name == "press")
+}
+
+// keeps is what a kept liquor is: what stays behind where something was drained out of it, else
+// only what its name says.
+func (b *bindings) keeps(n noun) []referent {
+	if t := b.liquorLeft(n); t != nil && b.last.Technique == drainTechnique {
+		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
+	}
+	return []referent{{named: b.words(n)}}
 }
 
 // kindOfIngredient tells "the dry ingredients", "the filling ingredients".

@@ -12,30 +12,67 @@ import (
 // from..upto, of which the last is its own.
 type set struct{ from, upto int }
 
+// placed is a step of a set in the method of the whole dish.
+type placed struct{ set, step int }
+
+// stretch is a run of steps of one set; weight is how much of the set it does.
+type stretch struct{ from, upto, weight int }
+
 // inOrder puts the parts into the order of the work. A method that turns from one part to
 // another and back is set out so that nothing is asked for before it is done: each part
 // stands where most of its lines are taken, and steps of it that come earlier or later
 // stand with the part that is worked on then.
 func (p *parting) inOrder(sets []set) {
-	type at struct{ set, step int }
-	var seq []at
+	seq := p.sequence(sets)
+	home := p.homes(sets, seq)
+	steps := make([][]swap.Step, len(sets))
+	owner := -1
+	for n, x := range seq {
+		if h := home[x.set]; n >= h.from && n < h.upto {
+			owner = x.set
+		} else if owner < 0 { // before the first part
+			owner = seq[firstHome(home)].set
+		}
+		step := p.main(sets[x.set]).Steps[x.step]
+		if owner != x.set {
+			step.Lines = []int{}
+		}
+		steps[owner] = append(steps[owner], step)
+	}
+	for i := range sets {
+		p.main(sets[i]).Steps = steps[i]
+	}
+	p.permute(sets, home)
+}
+
+// main is a set's own part.
+func (p *parting) main(s set) *swap.Component { return &p.out[s.upto-1] }
+
+// sequence lists the steps of all sets as they are done.
+func (p *parting) sequence(sets []set) []placed {
+	var seq []placed
 	for i, s := range sets {
-		for n := range p.out[s.upto-1].Steps {
-			seq = append(seq, at{i, n})
+		for n := range p.main(s).Steps {
+			seq = append(seq, placed{i, n})
 		}
 	}
-	order := func(x at) int { return p.out[sets[x.set].upto-1].Steps[x.step].Order }
-	slices.SortStableFunc(seq, func(a, b at) int { return order(a) - order(b) })
-	home, weights := map[int][2]int{}, map[int]int{} // a stretch of the sequence for each
+	order := func(x placed) int { return p.main(sets[x.set]).Steps[x.step].Order }
+	slices.SortStableFunc(seq, func(a, b placed) int { return order(a) - order(b) })
+	return seq
+}
+
+// homes are the stretches of the sequence in which each set does most.
+func (p *parting) homes(sets []set, seq []placed) map[int]stretch {
+	home := map[int]stretch{}
 	for from := 0; from < len(seq); {
 		upto := from
 		for upto < len(seq) && seq[upto].set == seq[from].set {
 			upto++
 		}
-		part := sets[seq[from].set].upto - 1
-		taken, steps, own := map[string]bool{}, p.out[part].Steps, strings.TrimSuffix(recipe.LineRef(part, 0), "0]")
+		s := sets[seq[from].set]
+		taken, own := map[string]bool{}, strings.TrimSuffix(recipe.LineRef(s.upto-1, 0), "0]")
 		for _, x := range seq[from:upto] {
-			for _, a := range steps[x.step].Actions {
+			for _, a := range p.main(s).Steps[x.step].Actions {
 				for _, r := range slices.Concat(a.To, a.With, a.Into) {
 					if r.Line != nil && strings.HasPrefix(*r.Line, own) {
 						taken[*r.Line] = true
@@ -43,42 +80,47 @@ func (p *parting) inOrder(sets []set) {
 				}
 			}
 		}
-		if weight := mostOfAll*len(taken) + upto - from; weight > weights[seq[from].set] {
-			home[seq[from].set], weights[seq[from].set] = [2]int{from, upto}, weight
+		if weight := mostOfAll*len(taken) + upto - from; weight > home[seq[from].set].weight {
+			home[seq[from].set] = stretch{from, upto, weight}
 		}
 		from = upto
+	}
+	return home
+}
+
+// mostOfAll is how much a line that is taken counts beside a step.
+const mostOfAll = 100
+
+// firstHome is where the first part begins.
+func firstHome(home map[int]stretch) int {
+	first := -1
+	for _, h := range home {
+		if first < 0 || h.from < first {
+			first = h.from
+		}
+	}
+	return first
+}
+
+// permute sets the parts in the order of their homes, each behind what is prepared for it,
+// and lets all actions name the lines where they stand then.
+func (p *parting) permute(sets []set, home map[int]stretch) {
+	place := func(i int) int {
+		for ; i >= 0; i-- { // a part without steps stands behind the one before it
+			if h, ok := home[i]; ok {
+				return h.from
+			}
+		}
+		return -1
 	}
 	var parts []int
 	for i := range sets {
 		parts = append(parts, i)
 	}
-	place := func(i int) int {
-		for ; i >= 0; i-- { // a part without steps stands behind the one before it
-			if h, ok := home[i]; ok {
-				return h[0]
-			}
-		}
-		return -1
-	}
 	slices.SortStableFunc(parts, func(a, b int) int { return place(a) - place(b) })
-	steps := make([][]swap.Step, len(sets))
-	owner := -1
-	for n, x := range seq {
-		if h := home[x.set]; n >= h[0] && n < h[1] {
-			owner = x.set
-		} else if owner < 0 { // before the first part
-			owner = seq[firstHome(home)].set
-		}
-		step := p.out[sets[x.set].upto-1].Steps[x.step]
-		if owner != x.set {
-			step.Lines = []int{}
-		}
-		steps[owner] = append(steps[owner], step)
-	}
 	var out []swap.Component
 	refs := map[string]string{}
 	for _, i := range parts {
-		p.out[sets[i].upto-1].Steps = slices.Clone(steps[i])
 		for k := sets[i].from; k < sets[i].upto; k++ {
 			for j := range p.out[k].Lines {
 				refs[recipe.LineRef(k, j)] = recipe.LineRef(len(out), j)
@@ -92,18 +134,4 @@ func (p *parting) inOrder(sets []set) {
 			p.out[i].Steps[n].Actions = referring(p.out[i].Steps[n].Actions, nil, refs)
 		}
 	}
-}
-
-// mostOfAll is how much a line that is taken counts beside a step.
-const mostOfAll = 100
-
-// firstHome is where the first part begins.
-func firstHome(home map[int][2]int) int {
-	first := -1
-	for _, h := range home {
-		if first < 0 || h[0] < first {
-			first = h[0]
-		}
-	}
-	return first
 }

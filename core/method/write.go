@@ -1,7 +1,6 @@
 package method
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 
@@ -281,29 +280,4 @@ func (w *writer) adds(stands ...*standIn) *clause {
 	c := &clause{node: -1, changed: true, text: w.c.words().Add + " " + w.c.listing(things), objects: things, stands: stands}
 	w.before = c
 	return c
-}
-
-// bareVerb is a verb without a preposition behind it that leads to nothing now: "cook" of
-// "cook in the oven".
-func (w *writer) bareVerb(verb string) string {
-	if first, last, ok := strings.Cut(verb, " "); ok && w.l.Language().Prepositions[last] != "" && w.cooks(first) {
-		return first
-	}
-	return verb
-}
-
-// cooks tells whether a verb by itself is one of heat.
-func (w *writer) cooks(verb string) bool {
-	return slices.ContainsFunc(w.l.Language().Verb(verb), func(r language.Reading) bool {
-		return slices.ContainsFunc(w.l.Language().Senses(r.Lemma), func(s language.Sense) bool {
-			t := w.l.Technique(s.Technique)
-			return t != nil && t.Heat != "" && len(s.Keys) == 0
-		})
-	})
-}
-
-// goesOn is the clause that gives the last minutes of a cooking.
-func (w *writer) goesOn(n *node, minutes float64) *clause {
-	words := w.c.words()
-	return &clause{node: -1, changed: true, text: fmt.Sprintf("%s %s %s %s", w.bareVerb(n.Action.Verb), words.For, w.c.spoken(measure.Exactly(minutes)), words.More)}
 }

@@ -34,6 +34,22 @@ func TestLayoutsInManyManners(t *testing.T) {
 			"Bowl\n\nRice: 200 g jasmine rice\nSauce: 400 ml coconut milk, 1 tbsp curry paste\nTo serve: 1 lime\n\nBoil the rice for 12 minutes and warm the sauce.",
 			"Bowl", []string{"Rice:ls", "Sauce:ll", "To serve:l"},
 		},
+		"a line without an amount among others, and a short step": {
+			"Rolls\n\nServes 8\n\n500 g minced pork\nSour cream and hot peppers for the table\n60 g butter\n\nMix the pork.",
+			"Rolls", []string{":llls"},
+		},
+		"a step of a few words that only says how long": {
+			"Rice\n\n200 g rice\n400 ml water\n\nSimmer for 20 minutes.",
+			"Rice", []string{":lls"},
+		},
+		"a food added to another is a line of its own": {
+			"Custard\n\n500 ml milk\n3 eggs + 2 yolks\n2 tbsp + 1 tsp sugar\n\nWhisk the eggs with the milk and sugar.",
+			"Custard", []string{":lllls"},
+		},
+		"what it is cut into is no line": {
+			"Tart\n\n8 slices\n\n400 g flour\n200 ml water\n\nMix the flour with the water and bake for 20 minutes.",
+			"Tart", []string{":lls"},
+		},
 		"times and yields in one row are no parts": {
 			"Bowl\n\nPrep: 20 minutes\nMakes: 12\n\n200 g rice\n1 lime\n\nBoil the rice for 12 minutes and add the lime.",
 			"Bowl", []string{":lls"},

@@ -1,0 +1,79 @@
+package flow
+
+import (
+	"slices"
+
+	"yembra/core/language"
+	"yembra/core/larder"
+)
+
+// unmade resolves the name of a part of which nothing has been made yet: "blend
+// the paste".
+func (b *bindings) unmade(n noun) []referent {
+	c := b.componentNamed(n.head())
+	for k := 0; c < 0 && b.r.lang.Products[n.head()] && k < len(n.words)-1; k++ {
+		c = b.componentNamed(n.words[k]) // "the pancake batter"
+	}
+	if c < 0 || len(b.dish.Components) < 2 {
+		return nil
+	}
+	return b.component(c)
+}
+
+func (b *bindings) component(c int) []referent {
+	var out []referent
+	for i := range b.lines {
+		if b.lines[i].comp == c && !b.forOtherWork(i) {
+			r := referent{portion: &portion{i, ""}}
+			if b.leftOf(*r.portion) == 0 {
+				r.made = b.held(*r.portion)
+			}
+			out = append(out, r)
+		}
+	}
+	return out
+}
+
+// unbegun tells whether work mixes what a part of the dish is made of, of which more lines
+// are untouched than not.
+func (b *bindings) unbegun(c int) bool {
+	if b.tech == nil || b.tech.Family != "mix" && b.tech.Family != "dough" && b.tech.Family != "machine" || b.tech.Joins == "yes" {
+		return false
+	}
+	whole, begun := 0, 0
+	for i := range b.lines {
+		switch {
+		case b.lines[i].comp != c || b.forOtherWork(i):
+		case b.touched(i):
+			begun++
+		default:
+			whole++
+		}
+	}
+	return whole > 1 && whole >= begun
+}
+
+// forOtherWork tells whether a line says that it is for a work of its own: "butter for frying".
+func (b *bindings) forOtherWork(i int) bool {
+	words := larder.Words(b.lines[i].line.Text)
+	for k := 0; k+1 < len(words); k++ {
+		if b.r.lang.Prepositions[words[k]] == "for" && slices.ContainsFunc(b.r.lang.Verb(words[k+1]), func(r language.Reading) bool { return r.Form == language.Going }) {
+			return true
+		}
+	}
+	return false
+}
+
+// described resolves "the floury ones": the line that its list describes so, or
+// what is being worked on.
+func (b *bindings) described(n noun) []referent {
+	for i := range b.lines {
+		if len(n.words) > 1 && b.lines[i].said[n.words[0]] {
+			return []referent{{portion: &portion{i, ""}}}
+		}
+	}
+	if b.focus != nil {
+		return []referent{{made: b.focus}}
+	}
+	return nil
+}

@@ -1,0 +1,105 @@
+package method
+
+import (
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// otherLiquor is what stands for the liquid of a cooking that is not done any more, as
+// much of it as is said or as there was water.
+func (w *writer) otherLiquor(at int, said float64) (string, bool) {
+	n := &w.graph.Nodes[at]
+	u := w.l.SmallUseFor(n.Technique, stockKind, "")
+	if u == nil || w.small == nil || !w.cookingGone(at) {
+		return "", false
+	}
+	use := *u
+	if said == 0 {
+		said = w.keptMass(at)
+	}
+	if ml := w.waterGone(at); said > 0 {
+		use.Grams = said
+	} else if ml > 0 {
+		use.Grams = ml
+	}
+	return w.small(&use, n.Action)
+}
+
+// afterLoss names what stands for a liquid that was made by work which is not done any more:
+// the liquids of the cook's own that were in it, or as much of another.
+func (w *writer) afterLoss(noun recipe.Noun, lines []int, at int) []named {
+	if poured := w.poured(lines, at); len(poured) > 0 {
+		return poured
+	}
+	if text, ok := w.otherLiquor(at, w.saidMass(w.slice(noun.From, noun.Upto))); ok {
+		return []named{{text: text}}
+	}
+	return nil
+}
+
+// saidMass is the mass that words say of a liquid, 0 where they say none.
+func (w *writer) saidMass(words string) float64 {
+	l := w.c.reader.Line(words, w.dish.Measures)
+	if l.Amount == nil || l.Grams == nil {
+		return 0
+	}
+	return l.Mass()
+}
+
+// keptMass is how much of a liquid the words of dropped work before an action kept back:
+// "keep 1.2 litres of the stock"; 0 where they do not say.
+func (w *writer) keptMass(at int) float64 {
+	for k := at - 1; k >= 0; k-- {
+		n := &w.graph.Nodes[k]
+		if !w.deeds[k].drop || !n.Is("reserve") {
+			continue
+		}
+		text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+		for _, p := range n.Action.Words.Phrases {
+			for _, noun := range p.Nouns {
+				if noun.Upto <= len(text) && w.isLiquor(string(text[noun.Name:noun.Upto])) {
+					if mass := w.saidMass(string(text[noun.From:noun.Upto])); mass > 0 {
+						return mass
+					}
+				}
+			}
+		}
+	}
+	return 0
+}
+
+// waterGone is how much water from the tap the words of dropped work before an action
+// asked for, in millilitres; 0 where they do not say.
+func (w *writer) waterGone(at int) float64 {
+	for k := at - 1; k >= 0; k-- {
+		n := &w.graph.Nodes[k]
+		if n.At.Component != w.graph.Nodes[at].At.Component || !w.deeds[k].drop || !w.fromTheTap(n) {
+			continue
+		}
+		text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+		for _, p := range n.Action.Words.Phrases {
+			for _, noun := range p.Nouns {
+				if noun.Measured && onlyNamed(noun) != "" && noun.Upto <= len(text) {
+					if l := w.c.reader.Line(string(text[noun.From:noun.Upto]), w.dish.Measures); l.Grams != nil {
+						return l.Mass()
+					}
+				}
+			}
+		}
+	}
+	return 0
+}
+
+// poured names the liquids among lines that are there and stand for nothing.
+func (w *writer) poured(lines []int, at int) []named {
+	var out []named
+	for _, line := range lines {
+		if w.stand[line] != nil || !w.there(line, at) || !larder.Pours(w.l.Food(w.line(line).FoodID())) || w.c.fatLine(w.line(line)) {
+			continue
+		}
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	return out
+}

@@ -1,0 +1,72 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/recipe"
+)
+
+// strainsNothing tells whether an action strains or drains what is not cooked in liquid any
+// more, or keeps what would have run off.
+func (p *plan) strainsNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("strain", "drain", "reserve") || len(n.Inputs) == 0 {
+		return false
+	}
+	wet := false
+	for _, in := range n.Inputs {
+		if !p.deeds[in].drop {
+			return false
+		}
+		wet = wet || p.graph.Nodes[in].Technique.Family == "wet heat" && !n.Is("reserve") || p.strainsNothing(in)
+	}
+	return wet
+}
+
+// keepsAll tells whether an action keeps back what stays behind where nothing is taken out any
+// more: "drain the chicken, reserving the marinade".
+func (p *plan) keepsAll(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("reserve") || i == 0 || len(n.Inputs) != 1 {
+		return false
+	}
+	before := &p.graph.Nodes[i-1]
+	return p.deeds[i-1].drop && before.At == n.At && before.Is("drain") && slices.Contains(before.Inputs, n.Inputs[0])
+}
+
+// isBack tells whether an action returns a line to where it went in by itself: what lay with
+// the meat is in the pot already.
+func (p *plan) isBack(line, i int) bool {
+	at, came := p.arrives[line]
+	return came && at < i && p.graph.Nodes[i].Is("return") && !slices.Contains(p.graph.Nodes[i].Named, line)
+}
+
+// intoNothing tells whether things are put into flesh that is not there: "push the garlic
+// into the beef".
+func (p *plan) intoNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Family == "assemble" && len(n.Into) > 0 && !slices.ContainsFunc(n.Into, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.flesh() || p.there(line, i)
+	})
+}
+
+// onlyDropped tells whether an action is done to nothing but what dropped work made of flesh.
+func (p *plan) onlyDropped(i int) bool {
+	n := &p.graph.Nodes[i]
+	return len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop }) &&
+		!slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil || !p.stand[line].flesh() })
+}
+
+// mixesIn tells whether work that a stand-in does not want also mixes something of the cook's
+// own into it.
+func (p *plan) mixesIn(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Family == "mix" && slices.ContainsFunc(n.Action.With, func(r recipe.Ref) bool {
+		line := -1
+		if r.Line != nil {
+			line = p.graph.Named(*r.Line)
+		}
+		return line >= 0 && p.stand[line] == nil && p.there(line, i)
+	})
+}

@@ -37,14 +37,7 @@ func (b *bindings) resolve(n noun) []referent {
 	if found := b.restByUnit(n); len(found) > 0 {
 		return found
 	}
-	t := b.called(n)
-	if t == nil && len(n.words) > 1 && !b.lineHere(n) {
-		t = b.liquorLeft(n)
-	}
-	if t != nil {
-		return []referent{{made: t}}
-	}
-	if t := b.madeOfPart(n); t != nil {
+	if t := b.byItsName(n); t != nil {
 		return []referent{{made: t}}
 	}
 	if found := b.direct(n); len(found) > 0 {
@@ -77,6 +70,19 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.described(n)
 	}
 	return b.ofKindOrMade(n)
+}
+
+// byItsName finds what was made and goes by a name: one that the text gave it, that of what it
+// was boiled as, or that of its part.
+func (b *bindings) byItsName(n noun) *thing {
+	t := b.called(n)
+	if t == nil && len(n.words) > 1 && !b.lineHere(n) {
+		t = b.liquorLeft(n)
+	}
+	if t == nil {
+		t = b.madeOfPart(n)
+	}
+	return t
 }
 
 // inVessel is what a vessel means: itself, or what is in it.

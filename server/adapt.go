@@ -110,11 +110,7 @@ func (k *Kitchen) adapt(c fiber.Ctx) error {
 	if err := decode(c, &r); err != nil {
 		return err
 	}
-	a, err := k.Adapt(r)
-	if err != nil {
-		return err
-	}
-	return c.JSON(a)
+	return answerOnce(k, c, func() (swap.Adaptation, error) { return k.Adapt(r) })
 }
 
 // RulesView lists what house rules can be made of.

@@ -279,9 +279,5 @@ func (k *Kitchen) analyse(c fiber.Ctx) error {
 	if err := decode(c, &r); err != nil {
 		return err
 	}
-	a, err := Analyse(r)
-	if err != nil {
-		return err
-	}
-	return c.JSON(a)
+	return answerOnce(k, c, func() (AnalyseAnswer, error) { return Analyse(r) })
 }

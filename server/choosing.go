@@ -1,10 +1,13 @@
 package server
 
 import (
+	"fmt"
+
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/balance"
 	"yembra/core/swap"
+	"yembra/store"
 )
 
 // CandidatesView lists what could stand in for one line.
@@ -42,19 +45,28 @@ func (k *Kitchen) proposals(c fiber.Ctx) error {
 	if err != nil {
 		return err
 	}
-	out := []Proposal{}
-	for _, aim := range swap.Aims {
-		dec, err := k.Core().Book.Propose(d.Document.Original, d.Document.Placed(), aim)
-		if err != nil {
-			return err
-		}
-		a, err := k.Core().Book.Apply(d.Document.Original, dec, false)
-		if err != nil {
-			return err
-		}
-		out = append(out, Proposal{aim, dec.Kept(&d.Document.Original), a})
+	out, err := once(k.flights, "proposals", fmt.Sprintf("%p %s %d", k.Core(), d.ID, d.Edit), func() ([]Proposal, error) { return k.propose(d.Document) })
+	if err != nil {
+		return err
 	}
 	return c.JSON(out)
+}
+
+// propose works out the answers of all aims.
+func (k *Kitchen) propose(doc store.Document) ([]Proposal, error) {
+	out := []Proposal{}
+	for _, aim := range swap.Aims {
+		dec, err := k.Core().Book.Propose(doc.Original, doc.Placed(), aim)
+		if err != nil {
+			return nil, err
+		}
+		a, err := k.Core().Book.Apply(doc.Original, dec, false)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, Proposal{aim, dec.Kept(&doc.Original), a})
+	}
+	return out, nil
 }
 
 // PreviewRequest asks what a dish would be under other decisions, without

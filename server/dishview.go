@@ -71,8 +71,8 @@ func (k *Kitchen) viewKept(d store.Dish) DishView {
 	if v, done := k.views.get(key); done {
 		return v
 	}
-	v := k.viewDish(d)
-	if len(v.Faults) == 0 {
+	v, err := once(k.flights, "view", fmt.Sprintf("%p %s %d", key.core, key.dish, key.edit), func() (DishView, error) { return k.viewDish(d), nil })
+	if err == nil && len(v.Faults) == 0 {
 		k.views.put(key, v)
 	}
 	return v

@@ -42,6 +42,7 @@ type Kitchen struct {
 	// changing is held while foods and settings change, one after the other.
 	changing *sync.Mutex
 	plans    *planCache
+	flights  *flights
 	// archives are the turns of those that go out or come in.
 	archives chan struct{}
 	hearth   *hearth
@@ -91,7 +92,7 @@ func coreOf(l *larder.Larder) *Core {
 
 // NewKitchen returns a kitchen over the larder, as yet without a store.
 func NewKitchen(l *larder.Larder) *Kitchen {
-	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, archives: make(chan struct{}, mostArchives), hearth: newHearth(), shelf: newShelfWork(), views: &viewCache{}}
+	k := &Kitchen{shipped: l, core: &atomic.Pointer[Core]{}, changing: &sync.Mutex{}, plans: &planCache{}, flights: &flights{}, archives: make(chan struct{}, mostArchives), hearth: newHearth(), shelf: newShelfWork(), views: &viewCache{}}
 	k.core.Store(coreOf(l))
 	return k
 }

@@ -94,11 +94,7 @@ func (k *Kitchen) read(c fiber.Ctx) error {
 	if err := decode(c, &r); err != nil {
 		return err
 	}
-	d, err := k.Read(r)
-	if err != nil {
-		return err
-	}
-	return c.JSON(d)
+	return answerOnce(k, c, func() (recipe.Dish, error) { return k.Read(r) })
 }
 
 // LineRequest asks to read one ingredient line, with the food named by the

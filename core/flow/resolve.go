@@ -44,7 +44,7 @@ func (b *bindings) resolve(n noun) []referent {
 		if b.besides(n, found) {
 			return []referent{{named: b.words(n)}}
 		}
-		if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && !slices.Contains(b.lines[found[0].portion.line].name, n.head()) {
+		if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && (!slices.Contains(b.lines[found[0].portion.line].name, n.head()) || n.plural && len(found) == 1 && !b.pluralName(found[0])) {
 			return all // "the fish", of which none is called so
 		}
 		return found
@@ -83,6 +83,12 @@ func (b *bindings) byItsName(n noun) *thing {
 		t = b.madeOfPart(n)
 	}
 	return t
+}
+
+// pluralName tells whether a line's own name is that of several: "the tomatoes".
+func (b *bindings) pluralName(r referent) bool {
+	words := strings.Fields(larder.Fold(b.lines[r.portion.line].line.Name))
+	return len(words) > 0 && larder.Singular(words[len(words)-1]) != words[len(words)-1]
 }
 
 // inVessel is what a vessel means: itself, or what is in it.

@@ -64,7 +64,7 @@ func (p *plan) decide(i int) {
 		p.decideNamed(i)
 	case there == 0, p.impliesGone(i):
 		p.withoutSubject(i)
-	case replaced == len(subjects):
+	case replaced == len(subjects), p.preparesFlesh(i):
 		p.decideAlone(i)
 	case p.brownedAlready(i):
 		d.drop = true

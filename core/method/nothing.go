@@ -3,6 +3,7 @@ package method
 import (
 	"slices"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -68,5 +69,22 @@ func (p *plan) mixesIn(i int) bool {
 			line = p.graph.Named(*r.Line)
 		}
 		return line >= 0 && p.stand[line] == nil && p.there(line, i)
+	})
+}
+
+// preparesFlesh tells whether an action skins, bones or cuts nothing but flesh by its name, also
+// where other things lie with it: "bone the trotters", in their broth.
+func (p *plan) preparesFlesh(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "cut" && n.Technique.Family != "clean" || len(n.Named) == 0 {
+		return false
+	}
+	return !slices.ContainsFunc(n.Named, func(line int) bool {
+		s := p.stand[line]
+		if s == nil || !s.flesh() || !p.there(line, i) {
+			return true
+		}
+		r := p.rule(s, i)
+		return r == nil || r.Then != larder.CarryDrop
 	})
 }

@@ -130,6 +130,11 @@ func (c *Carrier) heading(p *plan, i int) string {
 	}
 	slices.SortStableFunc(stands, func(a, b *standIn) int { return cmp.Compare(b.was.Mass(), a.was.Mass()) })
 	words := strings.Fields(name)
+	for k := 1; k < len(words) && animals[0].Animal == larder.Egg; k++ {
+		if rest := strings.Join(words[k:], " "); len(c.reader.Animals(rest, nil)) == 0 {
+			return larder.Capital(rest) // "Pasta" of "Fresh pasta", which is made with eggs
+		}
+	}
 	gone := larder.Words(animals[0].Name)
 	if len(words) == 1 && len(stands) > 1 && stands[0].flesh() {
 		return c.words().Pieces

@@ -40,7 +40,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	if at := strings.LastIndex(verb, " "); at > 0 && w.l.Language().AdjectiveVerbs[verb[at+1:]] {
 		text, behind = verb[:at], verb[at:] // "keep the soy chunks warm"
 	}
-	if made := words.The + " " + a.Makes; a.Makes != "" && len(with) == 0 && w.l.Language().Announcing[a.Verb] && !w.namesAnimal(larder.Capital(made)+".") {
+	if made := words.The + " " + w.c.renamed(a.Makes); a.Makes != "" && len(with) == 0 && w.l.Language().Announcing[a.Verb] && !w.namesAnimal(larder.Capital(made)+".") {
 		text, to, with = text+" "+made, nil, to // "make the sauce with the flour and the oil"
 	}
 	if len(to) > 0 {

@@ -49,17 +49,11 @@ func (w Wishes) Apart(original, p *Profile, trait string, part int) float64 {
 	return apart
 }
 
-// The steps from which a trait counts as short of the original, pinned or not.
-const (
-	shortBy       = -1.0
-	shortByPinned = -0.5
-)
-
 // Short tells whether a profile falls short of the original in a trait.
 func (p *Profile) Short(original *Profile, w Wishes, trait string, part int) bool {
-	limit := shortBy
+	limit := w.scale().ShortBy
 	if w.Pins[trait] {
-		limit = shortByPinned
+		limit = w.scale().ShortByPinned
 	} else if w.Less[trait] {
 		return false
 	}

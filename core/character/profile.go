@@ -136,7 +136,35 @@ type Wishes struct {
 	// Off are by how many steps this kitchen's tables have found traits from what
 	// the model foresees of an adaptation.
 	Off map[string]float64
+	// Scale says how much traits count; the usual where it is not set.
+	Scale *Scale
 }
+
+// scale is how much traits count.
+func (w Wishes) scale() *Scale {
+	if w.Scale != nil {
+		return w.Scale
+	}
+	return &usualScale
+}
+
+// Scale says how much traits count beside each other, and from how many steps on they are
+// short. It is judgement, not measurement.
+type Scale struct {
+	// Unpinned is the weight of a trait beside a pinned one, Look that of how things look
+	// beside how they taste, LeastPart the least weight of a trait of a small component
+	// beside one of the whole dish.
+	Unpinned, Look, LeastPart float64
+	// ShortBy and ShortByPinned are the steps from which a trait counts as short.
+	ShortBy, ShortByPinned float64
+}
+
+// UsualScale is that of a kitchen that has none of its own; estimates.
+func UsualScale() Scale {
+	return Scale{Unpinned: 1.0 / 3, Look: 0.4, LeastPart: 0.15, ShortBy: -1, ShortByPinned: -0.5}
+}
+
+var usualScale = UsualScale()
 
 // steps compares an adapted value with the original's, as this kitchen tastes it.
 // What nothing was done to is tasted as it is.
@@ -184,19 +212,11 @@ func Compare(original, adapted Dish, w Wishes, detail bool) []Thread {
 	return threads
 }
 
-// The weight that an unpinned trait has beside a pinned one, that of how things
-// look beside how they taste, and the least weight of a trait of a small
-// component beside one of the whole dish.
-const (
-	unpinnedWeight = 1.0 / 3
-	lookWeight     = 0.4
-	leastPart      = 0.15
-)
-
 // Distance is how far a profile is from the original's as the model minds it,
 // for pinned traits and for others: the squares of the steps beyond one, others
 // counting a third, those of a component by its share of the dish.
 func (p *Profile) Distance(original *Profile, w Wishes) (pinned, others float64) {
+	scale := w.scale()
 	add := func(t *Trait, before, after, weight float64) {
 		if before < t.Noticed && after < t.Noticed {
 			return
@@ -211,9 +231,9 @@ func (p *Profile) Distance(original *Profile, w Wishes) (pinned, others float64)
 			pinned += weight * off * off
 		case steps < 0 && w.Less[t.Name]:
 		case t.Family == Look:
-			others += lookWeight * unpinnedWeight * weight * off * off
+			others += scale.Look * scale.Unpinned * weight * off * off
 		default:
-			others += unpinnedWeight * weight * off * off
+			others += scale.Unpinned * weight * off * off
 		}
 	}
 	for i := range p.Whole {
@@ -222,7 +242,7 @@ func (p *Profile) Distance(original *Profile, w Wishes) (pinned, others float64)
 	for j := range p.Parts {
 		share := 1.0
 		if original.Mass > 0 {
-			share = max(leastPart, original.Parts[j].Mass/original.Mass)
+			share = max(scale.LeastPart, original.Parts[j].Mass/original.Mass)
 		}
 		for i := range p.Parts[j].Traits {
 			add(&Traits[wholeTraits+i], original.Parts[j].Traits[i], p.Parts[j].Traits[i], share)

@@ -13,10 +13,17 @@ import (
 )
 
 // Book applies the larder's swaps. It is read-only and safe to share.
-type Book struct{ larder *larder.Larder }
+type Book struct {
+	larder  *larder.Larder
+	weights Weights
+}
 
-// NewBook returns the book of a larder.
-func NewBook(l *larder.Larder) *Book { return &Book{l} }
+// NewBook returns the book of a larder, which weighs as is usual.
+func NewBook(l *larder.Larder) *Book { return NewBookWeighing(l, UsualWeights()) }
+
+// NewBookWeighing returns the book of a larder that weighs what speaks for and against
+// swaps by a kitchen's own measure.
+func NewBookWeighing(l *larder.Larder, w Weights) *Book { return &Book{l, w} }
 
 // Larder is the larder the book was made from.
 func (b *Book) Larder() *larder.Larder { return b.larder }
@@ -100,7 +107,7 @@ func (x *bench) keep(line recipe.Line, ref *string) Line {
 }
 
 func (x *bench) wishesOf(dec Decisions) character.Wishes {
-	w := character.Wishes{Pins: map[string]bool{}, Less: x.rules.Less(), Off: x.larder.Offsets()}
+	w := character.Wishes{Pins: map[string]bool{}, Less: x.rules.Less(), Off: x.larder.Offsets(), Scale: &x.weights.Scale}
 	for _, p := range dec.Pins {
 		w.Pins[p] = true
 	}

@@ -33,7 +33,7 @@ func (x *bench) overDay(d *daily) float64 {
 	penalty := 0.0
 	for k := range x.limited {
 		if over := (d[k] - max(x.limited[k].Most, x.dailyBefore[k])) / x.limited[k].Most; over > 0 {
-			penalty += overDayPenalty * (1 + over)
+			penalty += x.weights.OverDayPenalty * (1 + over)
 		}
 	}
 	return penalty

@@ -24,39 +24,22 @@ func fitOf(s *slot, sw *larder.Swap) Fit {
 	return Possible
 }
 
-const (
-	// possiblePenalty weighs a swap that only holds the place where another is
-	// right for it.
-	possiblePenalty = 60.0
-	// ownPenalty weighs each step by which a swap falls short of a trait that a
-	// line is known by, ownLeast are the steps that nobody misses and ownMost those
-	// beyond which it is simply not there.
-	ownPenalty = 0.9
-	ownLeast   = 1.0
-	ownMost    = 6.0
-	// laterPenalty weighs, in the closest answer, a swap that is right where there is
-	// one that a cook of experience takes first.
-	laterPenalty = 10.0
-	// strayPenalty weighs a savoury stand-in in something sweet.
-	strayPenalty = 12.0
-)
-
 // unfit is what speaks against a swap in a slot, before the dish is looked at:
 // that it only holds the place where another is right, that it lacks what the
 // replaced food is known by, or that it tastes of the stock pot in a dessert.
 func (x *bench) unfit(s *slot, o *option) float64 {
 	penalty := 0.0
 	if fitOf(s, o.swap) == Possible && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return fitOf(s, sw) == Right }) {
-		penalty += possiblePenalty * x.matters(o)
+		penalty += x.weights.PossiblePenalty * x.matters(o)
 	}
 	if first := x.takenFirst(s); x.aim == Closest && !slices.Contains(first, o.swap.ID) && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return slices.Contains(first, sw.ID) }) {
-		penalty += laterPenalty * x.matters(o)
+		penalty += x.weights.LaterPenalty * x.matters(o)
 	}
 	if x.dessert && !flesh[x.dish.Components[s.component].Lines[s.line].Animal] && slices.ContainsFunc(o.swap.Formula, func(p larder.Part) bool {
 		f := x.larder.Food(p.Food)
 		return f != nil && f.Tagged("savoury")
 	}) {
-		penalty += strayPenalty
+		penalty += x.weights.StrayPenalty
 	}
 	return penalty + x.lacks(s, o) + x.fuss(o)
 }
@@ -85,8 +68,8 @@ func (x *bench) lacks(s *slot, o *option) float64 {
 	character.Evaluate(shapes, []character.Sums{o.sums}, &is)
 	penalty := 0.0
 	for _, trait := range traits {
-		if short := -is.Apart(&was, trait, 0) - ownLeast; short > 0 {
-			penalty += ownPenalty * min(short, ownMost)
+		if short := -is.Apart(&was, trait, 0) - x.weights.OwnLeast; short > 0 {
+			penalty += x.weights.OwnPenalty * min(short, x.weights.OwnMost)
 		}
 	}
 	return penalty
@@ -98,21 +81,21 @@ func (x *bench) matters(o *option) float64 {
 	if o.swap.Per != larder.PerLitre {
 		return 1
 	}
-	share := min(1, o.grams/x.original.Servings/worthOf(o.swap))
+	share := min(1, o.grams/x.original.Servings/x.worthOf(o.swap))
 	return share * share
 }
 
 // worthOf are the grams a serving from which a swap is worth making.
-func worthOf(sw *larder.Swap) float64 {
+func (x *bench) worthOf(sw *larder.Swap) float64 {
 	if sw.Per == larder.PerLitre {
-		return fussLiquid
+		return x.weights.FussLiquid
 	}
-	return fussGrams
+	return x.weights.FussGrams
 }
 
 // fuss weighs the work of making something of which only spoonfuls go in.
 func (x *bench) fuss(o *option) float64 {
-	return fussPenalty * o.hands * max(0, 1-o.grams/x.original.Servings/worthOf(o.swap))
+	return x.weights.FussPenalty * o.hands * max(0, 1-o.grams/x.original.Servings/x.worthOf(o.swap))
 }
 
 // boosterCost weighs boosters: each for itself, and more where its food is nowhere
@@ -120,9 +103,9 @@ func (x *bench) fuss(o *option) float64 {
 func (x *bench) boosterCost(choice []int, doses []*option) float64 {
 	cost := 0.0
 	for _, d := range doses {
-		cost += boosterPenalty
+		cost += x.weights.BoosterPenalty
 		if d.main != nil && !x.keptFoods[d.main] && !x.brings(choice, d.main) {
-			cost += newcomerPenalty
+			cost += x.weights.NewcomerPenalty
 		}
 	}
 	return cost

@@ -38,7 +38,7 @@ func (x *bench) option(s slot, sw *larder.Swap) option {
 	line := &x.dish.Components[s.component].Lines[s.line]
 	o := option{swap: sw, part: s.component, main: x.larder.MainFood(sw)}
 	hands, wait := sw.Minutes()
-	o.hands = hands + wait*waitShare
+	o.hands = hands + wait*x.weights.WaitShare
 	if x.plainSalt(s.component, s.line) != nil {
 		return o // counted among the salt lines
 	}
@@ -75,12 +75,12 @@ func (x *bench) bring(o *option, it character.Item) {
 	o.grams += it.Grams
 	o.cost += bought / 1000 * x.larder.Price(it.Food) / servings
 	o.protein += bought * larder.Or(it.Food.Per100.Protein, 0) / 100 / servings
-	o.soft += x.rules.soft(it.Food, grade, it.Grams, servings)
-	if s := x.larder.Signature(it.Food); s.Family != "" && !x.families[s.Family] && (s.Belongs == "" || x.before.Value(s.Belongs) < belongsFrom) {
-		o.soft += strangerPenalty * math.Sqrt(min(strangerMost, bought/servings/strangerGrams))
+	o.soft += x.rules.soft(&x.weights, it.Food, grade, it.Grams, servings)
+	if s := x.larder.Signature(it.Food); s.Family != "" && !x.families[s.Family] && (s.Belongs == "" || x.before.Value(s.Belongs) < x.weights.BelongsFrom) {
+		o.soft += x.weights.StrangerPenalty * math.Sqrt(min(x.weights.StrangerMost, bought/servings/x.weights.StrangerGrams))
 	}
 	if !x.held[it.Food.ID] && !x.larder.AtHome(it.Food, x.kitchen) {
-		o.soft += foreignPenalty
+		o.soft += x.weights.ForeignPenalty
 	}
 	v, g := plantVolume(it.Food, it.Grams)
 	o.vegetables += v

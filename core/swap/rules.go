@@ -217,24 +217,18 @@ func (r Rules) BreaksSwap(s *larder.Swap) string {
 // Less tells which traits the rules want less of.
 func (r Rules) Less() map[string]bool { return r.less }
 
-// What the soft rules dislike, in the unit of the objective.
-const (
-	gradePenalty  = 0.35
-	gradeGrams    = 20.0 // a serving of which counts in full
-	oilPerServing = 4.5  // grams: one teaspoon
-	oilPenalty    = 1.5
-	schoolReward  = 0.35
-)
+// oilPerServing is a teaspoon of oil in grams.
+const oilPerServing = 4.5
 
 // soft weighs how far a food is from what the rules like: each grade away from
 // whole, oil above all, and what the school is fond of.
-func (r Rules) soft(f *larder.Food, grade larder.Grade, grams, servings float64) float64 {
+func (r Rules) soft(w *Weights, f *larder.Food, grade larder.Grade, grams, servings float64) float64 {
 	penalty := 0.0
-	share := min(1, grams/servings/gradeGrams)
+	share := min(1, grams/servings/w.GradeGrams)
 	if r.preset.Weigh(larder.WeighsGrades) {
-		penalty += float64(grade.Steps()) * gradePenalty * share
+		penalty += float64(grade.Steps()) * w.GradePenalty * share
 		if f.Kind == "oil" && grams/servings > oilPerServing {
-			penalty += oilPenalty
+			penalty += w.OilPenalty
 		}
 	}
 	for i := range r.preset.Likes {
@@ -242,7 +236,7 @@ func (r Rules) soft(f *larder.Food, grade larder.Grade, grams, servings float64)
 			if !like.ByAmount {
 				share = 1
 			}
-			return penalty - schoolReward*share
+			return penalty - w.SchoolReward*share
 		}
 	}
 	return penalty

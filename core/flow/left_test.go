@@ -24,6 +24,7 @@ func TestWordsMeanWhatTheyWereUsedOf(t *testing.T) {
 	hear(t, []way{
 		{"a tool of a food's name", "400 g flour|4 eggs", "Beat the flour and eggs. Press the batter through a spätzle press into boiling water.", []string{"a0 beat/beat(0.0, 0.1)", "a1 press/press(@a0; into 'boiling water; how: through a spätzle press)"}},
 		{"pancakes of what is in hand", "100 g flour|150 ml water", "Whisk the flour and water, rest the batter and fry thin pancakes.", []string{"a0 whisk/whisk(0.0, 0.1)", "a1 rest/rest(@a0)", "a2 fry/fry(@a1)"}},
+		{"several sauces by one word", "1 tbsp oyster sauce|2 tbsp kecap manis|1 tbsp ketchup|300 g noodles", "Mix the sauces. Toss the noodles in the sauce.", []string{"a0 mix/mix(0.0, 0.1, 0.2)", "a1 toss/toss(0.3; with @a0)"}},
 		{"tempering a cream", "150 ml cream|1 l soup", "Temper the cream with a ladleful of the soup.", []string{"a0 temper with a ladleful/whisk(0.0; with 0.1×0.1)"}},
 	})
 }

@@ -9,18 +9,10 @@ import (
 
 // group resolves a word that means several lines: "the spices".
 func (b *bindings) group(n noun) []referent {
-	key := n.head()
-	if b.r.lang.Ingredients[key] {
-		for _, w := range n.words {
-			if c := b.componentNamed(w); c >= 0 {
-				return b.component(c)
-			}
-			if b.r.lang.Groups[w] != nil {
-				key = w
-			}
-		}
+	kinds, part := b.groupKinds(n)
+	if part >= 0 {
+		return b.component(part)
 	}
-	kinds := b.r.lang.Groups[key]
 	if kinds == nil {
 		return nil
 	}
@@ -40,7 +32,7 @@ func (b *bindings) group(n noun) []referent {
 			r.made = b.held(*r.portion)
 			used = append(used, r)
 			own = own || b.lines[i].comp == b.comp
-		case b.lines[i].comp == b.comp && !n.rest && b.leftOf(*r.portion) == 1 && b.namedByItself(i, n.upto):
+		case b.lines[i].comp == b.comp && !n.rest && b.leftOf(*r.portion) == 1 && last(b.lines[i].name) != n.head() && b.namedByItself(i, n.upto):
 			later = append(later, r) // "with the vegetables", and capers on top
 		case b.lines[i].comp == b.comp:
 			fresh = append(fresh, r)
@@ -65,6 +57,27 @@ func (b *bindings) group(n noun) []referent {
 		used = slices.DeleteFunc(used, func(r referent) bool { return b.lines[r.portion.line].comp != b.comp })
 	}
 	return used
+}
+
+// groupKinds are the kinds of food that a word means by which several go; part is that whose
+// ingredients it means, -1 for none.
+func (b *bindings) groupKinds(n noun) (kinds []string, part int) {
+	key := n.head()
+	if b.r.lang.Ingredients[key] {
+		for _, w := range n.words {
+			if c := b.componentNamed(w); c >= 0 {
+				return nil, c
+			}
+			if b.r.lang.Groups[w] != nil {
+				key = w
+			}
+		}
+	}
+	kinds = b.r.lang.Groups[key]
+	if kinds == nil && n.plural {
+		kinds = b.r.lang.Groups[b.text.low(n.upto-1)] // "the sauces", but not "the sauce"
+	}
+	return kinds, -1
 }
 
 // namedByItself tells whether the method speaks further on of a line by a name that no other

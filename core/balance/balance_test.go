@@ -71,6 +71,49 @@ func TestFiguresFollowFromAmounts(t *testing.T) {
 	require.InDelta(t, 0.1*l.Price(l.Food("butter"))/2, s.Cost.Original, 1e-6)
 }
 
+// Accounts name the lines that carry most, with their shares; cooked weights are priced and
+// graded by what was bought for them.
+func TestSharesAndPricesFollowFromTheLines(t *testing.T) {
+	l, r := open(t)
+	d := dish(l, r, "30 g salt\n10 g salt\n300 g cooked brown lentils\n60 g olive oil\n1 kg water\n\nMethod\n1. Stir.")
+	s := balance.Of(l, d, d)
+	for _, a := range s.Accounts {
+		if a.Name == "salt" {
+			require.Equal(t, []string{"components[0].lines[0]", "components[0].lines[1]"}, []string{a.To[0].Line, a.To[1].Line})
+			require.InDelta(t, 3, a.To[0].Share/a.To[1].Share, 0.01)
+			require.InDelta(t, 40, a.Original, 0.6)
+			require.InDelta(t, a.Original, a.Adapted, 1e-9)
+		}
+	}
+	lentils := &d.Parts[0].Items[2]
+	require.Less(t, lentils.Form.Base, 0.6, "a third of cooked weight is bought dry")
+	bought := map[string]float64{}
+	cost, mass, energy := 0.0, 0.0, 0.0
+	for _, it := range d.Parts[0].Items {
+		if it.Food.ID == "water" {
+			continue
+		}
+		g := it.Grams * it.Form.Base
+		bought[it.Food.ID] += g
+		cost += g / 1000 * l.Price(it.Food)
+		mass += g
+		energy += g * larder.Or(it.Food.Per100.Energy, 0) / 100
+	}
+	require.InDelta(t, cost/2, s.Cost.Original, 1e-9)
+	for _, g := range s.Grades {
+		if g.Grade == larder.Refined {
+			require.InDelta(t, bought["olive-oil"]/mass, g.Mass.Original, 1e-6)
+			require.InDelta(t, bought["olive-oil"]**l.Food("olive-oil").Per100.Energy/100/energy, g.Energy.Original, 1e-6)
+		}
+	}
+	// Nobody sees a share where there is nothing.
+	empty := balance.Of(l, dish(l, r, "1 kg water\n\nMethod\n1. Boil."), d)
+	for _, n := range empty.Nutrients {
+		require.Zero(t, n.Original, n.Name)
+		require.Zero(t, n.Known.Original, n.Name)
+	}
+}
+
 func TestWhatIsMissingIsSaidAndNeverZero(t *testing.T) {
 	l, r := open(t)
 	s := balance.Of(l, dish(l, r, "100 g butter\n\nMethod\n1. Stir."), dish(l, r, "100 g lapsang souchong\n100 g olive oil\n\nMethod\n1. Stir."))

@@ -38,6 +38,10 @@ func TestGramsByDimension(t *testing.T) {
 		{"imperial pint", measure.Amount{Low: 1, High: 1, Unit: measure.Pint}, "", measure.Matter{Density: 1}, measure.Imperial, 568.261, 568.261},
 		{"bare piece is medium", measure.Amount{Low: 2, High: 2, Unit: measure.Piece}, "", onion, measure.US, 220, 300},
 		{"size wins", measure.Amount{Low: 1, High: 1, Unit: measure.Piece}, "large", onion, measure.US, 200, 220},
+		{"large of a single known weight", measure.Amount{Low: 1, High: 1, Unit: measure.Piece}, "large", measure.Matter{Pieces: map[string]measure.Span{"piece": {100, 100}}}, measure.US, 140, 140},
+		{"medium of a single known weight", measure.Amount{Low: 1, High: 1, Unit: measure.Piece}, "medium", measure.Matter{Pieces: map[string]measure.Span{"piece": {100, 100}}}, measure.US, 100, 100},
+		{"a size known by itself is not scaled", measure.Amount{Low: 1, High: 1, Unit: measure.Piece}, "small", measure.Matter{Pieces: map[string]measure.Span{"piece": {100, 100}, "small": {60, 60}}}, measure.US, 60, 60},
+		{"a size of what is counted by another word", measure.Amount{Low: 1, High: 1, Unit: measure.Bunch}, "large", measure.Matter{Pieces: map[string]measure.Span{"bunch": {50, 50}, "large bunch": {90, 90}}}, measure.US, 90, 90},
 		{"size of a single known weight", measure.Amount{Low: 1, High: 1, Unit: measure.Piece}, "small", measure.Matter{Pieces: map[string]measure.Span{"piece": {100, 100}}}, measure.US, 70, 70},
 	} {
 		t.Run(c.name, func(t *testing.T) {
@@ -88,6 +92,42 @@ func TestFineAmountsNeverMoveByMoreThanTenPercent(t *testing.T) {
 	require.Equal(t, 360.0, measure.RoundGrams(356, measure.Loose))
 	require.Equal(t, 4.0, measure.RoundGrams(4.3, measure.Loose))
 	require.Equal(t, 1.5, measure.RoundGrams(1.4, measure.Fine), "1 g would move it by more than 10 %")
+}
+
+// Each step of rounding begins where it is said to.
+func TestRoundingStepsBeginAtTheirBounds(t *testing.T) {
+	for _, c := range []struct{ g, want float64 }{
+		{0.94, 0.9}, {1, 1}, {9.6, 10}, {10.4, 10}, {12.6, 15}, {247, 245}, {252, 250}, {255, 255}, {256, 260}, {996, 1000}, {1020, 1000}, {1030, 1050}, {4980, 5000}, {5040, 5000}, {5060, 5100}, {9960, 10000}, {10200, 10000}, {10300, 10500},
+	} {
+		require.InDelta(t, c.want, measure.RoundGrams(c.g, measure.Loose), 1e-9, "%g g", c.g)
+	}
+	show := func(grams, density float64, pours bool) string {
+		return strings.ReplaceAll(measure.ShowMatter(measure.Exactly(grams), density, pours, measure.Loose), measure.ThinSpace, " ")
+	}
+	require.Equal(t, "60 ml", show(60, 1, true), "from four spoons on a liquid is measured")
+	require.Equal(t, "4 tbsp", show(59, 1, true))
+	require.Equal(t, "10 g", show(12, 0, false), "of what has no density only grams are known")
+	require.Equal(t, "10 g", show(12, 0.5, false), "from twelve grams on nobody counts spoons")
+	require.Contains(t, show(11.9, 0.5, false), "tbsp")
+	require.Contains(t, show(5, 0.1, false), "(5 g)")
+	require.Contains(t, show(0.5, 0.5, false), "(0.5 g)")
+	require.NotContains(t, show(0.4, 0.5, false), "g)")
+}
+
+// Conversions say by what they were made.
+func TestConversionsNameTheirBasis(t *testing.T) {
+	_, basis, err := measure.Convert(measure.Amount{Low: 1, High: 1, Unit: measure.Cup}, "", measure.Matter{}, measure.Millilitre, measure.US)
+	require.NoError(t, err)
+	require.Equal(t, "1 cup = 236.588 ml", basis.Text)
+	require.False(t, basis.Estimate)
+	_, basis, err = measure.Convert(measure.Amount{Low: 300, High: 300, Unit: measure.Gram}, "", onion, measure.Piece, measure.US)
+	require.NoError(t, err)
+	require.Contains(t, basis.Text, "1 medium = 110-150 g")
+	got, basis, err := measure.Convert(measure.Amount{Low: 1, High: 1, Unit: measure.Piece}, "", onion, measure.Kilogram, measure.US)
+	require.NoError(t, err)
+	require.InDelta(t, 0.11, got.Low, 1e-9)
+	require.InDelta(t, 0.15, got.High, 1e-9)
+	require.Contains(t, basis.Text, "medium")
 }
 
 // The grams beside a spoon are rounded once: 1.4 g are neither 1 g nor 2 g.

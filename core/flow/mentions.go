@@ -148,21 +148,16 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 	s.animals = append(s.animals, recipe.Animal{Name: name, Animal: class})
 }
 
-// measuredBy tells whether a word is only what something is as much as: "as thin as cream".
+// measuredBy tells whether a word is only what something is as much as: "as thin as cream",
+// "as big as an egg", but not "as soon as the chicken" nor "as well as bacon".
 func (s *mentions) measuredBy(words []string, start int) bool {
 	lang := s.reader.lang
-	at := start - 1
-	for at > 0 && lang.Articles[words[at]] {
-		at--
+	as := start - 1
+	for as > 0 && lang.Articles[words[as]] && !lang.Definite[words[as]] {
+		as--
 	}
-	if at < 2 || lang.Subordinators[words[at]] != "comparison" {
-		return false
-	}
-	return slices.Contains(words[max(0, at-mostCompared):at], words[at])
+	return as > 1 && lang.Gauging[words[as-1]] && lang.Subordinators[words[as]] == "comparison" && words[as-2] == words[as]
 }
-
-// mostCompared is how many words stand between "as" and "as" at most.
-const mostCompared = 3
 
 // verbHere tells whether a word that is animal matter as a noun is the verb of an
 // order here: it opens one, and what it works on follows.

@@ -19,6 +19,7 @@ func (c *Carrier) decided(p *plan, a *swap.Adaptation, dec swap.Decisions, g **f
 	for i := range a.Components {
 		comp := &a.Components[i]
 		if c.attach(p, comp, i, p.withoutPlace(unused(*g, comp, i), i)) {
+			inMethod(&p.dish.Components[i], comp)
 			name(&p.dish.Components[i], comp, i)
 			changed = true
 		}
@@ -217,6 +218,7 @@ func reorder(comp *swap.Component, keys []string) {
 	}
 	slices.SortStableFunc(named, func(a, b swap.Step) int { return rank(a) - rank(b) })
 	for k, n := range places {
+		named[k].Order = comp.Steps[n].Order // its place among the other parts' steps
 		comp.Steps[n] = named[k]
 	}
 }

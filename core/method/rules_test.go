@@ -119,3 +119,36 @@ func TestPartsStandInTheOrderOfTheWork(t *testing.T) {
 	}
 	require.Less(t, strings.Index(said, "# Dough"), strings.Index(said, "Knead"), "the dough's lines stand above its kneading")
 }
+
+// The cook's own order of a part's steps holds in such a method too.
+func TestTheCooksOrderHoldsBetweenParts(t *testing.T) {
+	r, b, c := open(t)
+	text := "Dumplings\n\nFilling\n350 g minced beef\n1 onion, grated\n\nDough\n500 g flour\n240 ml water\n\nMethod\n1. Knead the dough for 10 minutes.\n2. Mix the beef with the onion.\n3. Chill the filling for 20 minutes.\n4. Roll the dough thin, put the filling on it and boil for 8 minutes."
+	d := r.Read(text, measure.Metric)
+	dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{line("0"): "lentil-walnut-mince"}}
+	steps := func(dec swap.Decisions) string {
+		a, err := c.Adapt(d, dec, false)
+		require.NoError(t, err)
+		var out []string
+		for _, part := range method.Parts(b.Larder(), a) {
+			for _, s := range part.Steps {
+				out = append(out, s.Text)
+			}
+		}
+		return strings.Join(out, "\n")
+	}
+	said := steps(dec)
+	require.Less(t, strings.Index(said, "with the onion"), strings.Index(said, "Chill"), said)
+	a, err := c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	var keys []string
+	for _, s := range a.Components[0].Steps {
+		if len(s.From) > 0 {
+			keys = append([]string{s.Key}, keys...)
+		}
+	}
+	dec.Order = map[string][]string{"0": keys}
+	said = steps(dec)
+	require.Less(t, strings.Index(said, "Chill"), strings.Index(said, "with the onion"), "the cook wants it so:\n%s", said)
+	require.Less(t, strings.Index(said, "Knead"), strings.Index(said, "Chill"), said)
+}

@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/swap"
 )
 
 // product names what was made: by the words of the text where no animal is in
@@ -52,6 +53,14 @@ func (w *writer) withoutAnimal(name string, lines []int) string {
 	return ""
 }
 
+// stays tells whether a food that stood in one line with another is still listed.
+func (p *plan) stays(line int, food string) bool {
+	at := p.graph.Lines[line]
+	return slices.ContainsFunc(p.a.Components[at.Component].Lines, func(l swap.Line) bool {
+		return l.Change == swap.Adjusted && l.FoodID() == food && l.From != nil && *l.From == recipe.LineRef(at.Component, at.Line)
+	})
+}
+
 // besideName tells whether words name a food that stands in one line with what is
 // replaced, and stays.
 func (p *plan) besideName(name string, lines []int) bool {
@@ -66,6 +75,9 @@ func (p *plan) besideName(name string, lines []int) bool {
 	return ok && slices.ContainsFunc(lines, func(line int) bool {
 		l := p.line(line)
 		return p.stand[line] != nil && l.FoodID() != m.Food.ID && slices.ContainsFunc(l.Also, func(o recipe.Alternative) bool {
+			if !p.stays(line, o.Food) {
+				return false
+			}
 			words := larder.Words(o.Name)
 			return o.Food == m.Food.ID || larder.Singular(words[len(words)-1]) == larder.Singular(said[len(said)-1])
 		})

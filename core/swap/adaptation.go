@@ -163,12 +163,17 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 	a.Swaps = append(a.Swaps, c)
 }
 
-// beside are the foods that stood in one line with what is replaced and stay: the peppers
-// of "sour cream and hot peppers, to serve".
+// beside are the foods that stood in one line with what is replaced: they stay, as the
+// peppers of "sour cream and hot peppers, to serve" do, or are told as left out.
 func (x *bench) beside(line recipe.Line, ref *string) []Line {
 	var out []Line
-	for _, o := range x.plantOnly(line.Also, x.rules) {
+	for _, o := range line.Also {
 		f := x.larder.Food(o.Food)
+		if f == nil || x.rules.Breaks(f) != "" {
+			left := recipe.Line{Name: o.Name}
+			out = append(out, Line{Line: leftOut(left, "It stood in one line with what is replaced: give it a line of its own to replace it."), From: ref, Change: Dropped})
+			continue
+		}
 		text := strings.TrimSpace(o.Name)
 		if line.Preparation != "" {
 			text += ", " + line.Preparation

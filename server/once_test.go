@@ -65,11 +65,23 @@ func TestEqualRequestsAreComputedOnce(t *testing.T) {
 
 // What is wrong with a request is told to everybody who asked.
 func TestAnErrorIsToldToAllWhoWait(t *testing.T) {
-	f := &flights{}
-	for range 2 {
-		_, err := once(f, "view", "a", func() (int, error) { return 0, badRequest("No.") })
-		require.ErrorContains(t, err, "No.")
+	hold, began := make(chan struct{}), make(chan struct{}, 2)
+	f := &flights{began: func(string) {
+		began <- struct{}{}
+		<-hold
+	}}
+	var all sync.WaitGroup
+	for range 4 {
+		all.Go(func() {
+			_, err := once(f, "view", "a", func() (int, error) { return 0, badRequest("No.") })
+			assert.ErrorContains(t, err, "No.")
+		})
 	}
+	<-began
+	time.Sleep(50 * time.Millisecond) // for the rest to have come
+	close(hold)
+	all.Wait()
+	require.Empty(t, began, "the others waited")
 	v, err := once(f, "view", "a", func() (int, error) { return 7, nil })
 	require.NoError(t, err)
 	require.Equal(t, 7, v)

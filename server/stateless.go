@@ -74,13 +74,16 @@ func (k *Kitchen) readTable(text string, sys measure.System) (recipe.Dish, error
 		return recipe.Dish{}, badRequest("The table cannot be read.", fieldError{"text", err.Error()})
 	}
 	d := k.Core().Reader.Source(src, sys)
-	for i, c := range d.Components {
+	said := map[string]string{} // a line of the table can be several of the dish
+	for i, s := range src.Sections {
+		for j, line := range s.Lines {
+			said[k.Core().Reader.Line(line, sys).Text] = foods[i][j]
+		}
+	}
+	for _, c := range d.Components {
 		for j := range c.Lines {
 			l := &c.Lines[j]
-			if i >= len(foods) || j >= len(foods[i]) || foods[i][j] == "" || foods[i][j] == l.FoodID() {
-				continue
-			}
-			if f := k.Core().Larder.Food(foods[i][j]); f != nil {
+			if f := k.Core().Larder.Food(said[l.Text]); f != nil && f.ID != l.FoodID() {
 				*l = k.Core().Reader.LineAs(l.Text, f, sys)
 			}
 		}

@@ -141,11 +141,11 @@ type Wishes struct {
 }
 
 // scale is how much traits count.
-func (w Wishes) scale() *Scale {
+func (w Wishes) scale() Scale {
 	if w.Scale != nil {
-		return w.Scale
+		return *w.Scale
 	}
-	return &usualScale
+	return UsualScale()
 }
 
 // Scale says how much traits count beside each other, and from how many steps on they are
@@ -163,8 +163,6 @@ type Scale struct {
 func UsualScale() Scale {
 	return Scale{Unpinned: 1.0 / 3, Look: 0.4, LeastPart: 0.15, ShortBy: -1, ShortByPinned: -0.5}
 }
-
-var usualScale = UsualScale()
 
 // steps compares an adapted value with the original's, as this kitchen tastes it.
 // What nothing was done to is tasted as it is.

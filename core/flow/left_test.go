@@ -19,9 +19,10 @@ func TestWhatStaysBehindGoesOn(t *testing.T) {
 }
 
 // A word that the text has used of one thing goes on meaning it, and not the first line that
-// ends in it.
+// ends in it; what is a tool, several things or what is in hand is told by its words.
 func TestWordsMeanWhatTheyWereUsedOf(t *testing.T) {
 	hear(t, []way{
+		{"leaves of what was taken apart", "1 cabbage|2 bay leaves|300 g rice", "Separate the cabbage leaves. Shred the small leaves. Put the rice on each leaf. Tuck in the bay leaves.", []string{"a0 separate/divide(0.0)", "a1 shred/shred(@a0)", "a2 put/place(0.2; into @a1)", "a3 tuck in/add(0.1; into @a2)"}},
 		{"a tool of a food's name", "400 g flour|4 eggs", "Beat the flour and eggs. Press the batter through a spätzle press into boiling water.", []string{"a0 beat/beat(0.0, 0.1)", "a1 press/press(@a0; into 'boiling water; how: through a spätzle press)"}},
 		{"pancakes of what is in hand", "100 g flour|150 ml water", "Whisk the flour and water, rest the batter and fry thin pancakes.", []string{"a0 whisk/whisk(0.0, 0.1)", "a1 rest/rest(@a0)", "a2 fry/fry(@a1)"}},
 		{"several sauces by one word", "1 tbsp oyster sauce|2 tbsp kecap manis|1 tbsp ketchup|300 g noodles", "Mix the sauces. Toss the noodles in the sauce.", []string{"a0 mix/mix(0.0, 0.1, 0.2)", "a1 toss/toss(0.3; with @a0)"}},

@@ -40,7 +40,11 @@ func (b *bindings) resolve(n noun) []referent {
 	if t := b.byItsName(n); t != nil {
 		return []referent{{made: t}}
 	}
+	if p, ok := b.usedOf(n); ok {
+		return []referent{b.nowOf(p)}
+	}
 	if found := b.direct(n); len(found) > 0 {
+		b.uses(n, found)
 		if b.besides(n, found) {
 			return []referent{{named: b.words(n)}}
 		}

@@ -111,6 +111,9 @@ type bindings struct {
 	stepNo int
 	// rests are the words behind "the rest of", in the whole method.
 	rests map[string]bool
+	// used is what the text has called by a word that is not of its line's own name: the
+	// leaves of a cabbage.
+	used map[string]portion
 	// phrase is where the text stands that is being bound, phrases all of the
 	// action's.
 	phrase  *recipe.Phrase
@@ -128,7 +131,7 @@ type bindings struct {
 }
 
 func (r *Reader) bindings(d *recipe.Dish) *bindings {
-	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}}
+	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}}
 	for c := range d.Components {
 		for j := range d.Components[c].Lines {
 			l := &d.Components[c].Lines[j]

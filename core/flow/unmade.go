@@ -24,11 +24,7 @@ func (b *bindings) component(c int) []referent {
 	var out []referent
 	for i := range b.lines {
 		if b.lines[i].comp == c && !b.forOtherWork(i) {
-			r := referent{portion: &portion{i, ""}}
-			if b.leftOf(*r.portion) == 0 {
-				r.made = b.held(*r.portion)
-			}
-			out = append(out, r)
+			out = append(out, b.nowOf(portion{i, ""}))
 		}
 	}
 	return out

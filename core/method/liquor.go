@@ -49,40 +49,31 @@ func (w *writer) saidMass(words string) float64 {
 // keptMass is how much of a liquid the words of dropped work before an action kept back:
 // "keep 1.2 litres of the stock"; 0 where they do not say.
 func (w *writer) keptMass(at int) float64 {
-	for k := at - 1; k >= 0; k-- {
-		n := &w.graph.Nodes[k]
-		if !w.deeds[k].drop || !n.Is("reserve") {
-			continue
-		}
-		text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
-		for _, p := range n.Action.Words.Phrases {
-			for _, noun := range p.Nouns {
-				if noun.Upto <= len(text) && w.isLiquor(string(text[noun.Name:noun.Upto])) {
-					if mass := w.saidMass(string(text[noun.From:noun.Upto])); mass > 0 {
-						return mass
-					}
-				}
-			}
-		}
-	}
-	return 0
+	return w.saidBefore(at, func(n *node) bool { return n.Is("reserve") }, func(noun recipe.Noun, name string) bool { return w.isLiquor(name) })
 }
 
 // waterGone is how much water from the tap the words of dropped work before an action
 // asked for, in millilitres; 0 where they do not say.
 func (w *writer) waterGone(at int) float64 {
+	return w.saidBefore(at, w.fromTheTap, func(noun recipe.Noun, _ string) bool { return noun.Measured && onlyNamed(noun) != "" })
+}
+
+// saidBefore is the mass that dropped work of the same part says of something, the last first;
+// 0 where none does.
+func (w *writer) saidBefore(at int, work func(*node) bool, thing func(recipe.Noun, string) bool) float64 {
 	for k := at - 1; k >= 0; k-- {
 		n := &w.graph.Nodes[k]
-		if n.At.Component != w.graph.Nodes[at].At.Component || !w.deeds[k].drop || !w.fromTheTap(n) {
+		if n.At.Component != w.graph.Nodes[at].At.Component || !w.deeds[k].drop || !work(n) {
 			continue
 		}
 		text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
 		for _, p := range n.Action.Words.Phrases {
 			for _, noun := range p.Nouns {
-				if noun.Measured && onlyNamed(noun) != "" && noun.Upto <= len(text) {
-					if l := w.c.reader.Line(string(text[noun.From:noun.Upto]), w.dish.Measures); l.Grams != nil {
-						return l.Mass()
-					}
+				if noun.Upto > len(text) || !thing(noun, string(text[noun.Name:noun.Upto])) {
+					continue
+				}
+				if mass := w.saidMass(string(text[noun.From:noun.Upto])); mass > 0 {
+					return mass
 				}
 			}
 		}

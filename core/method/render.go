@@ -32,7 +32,7 @@ const rendersFrom = 15.0
 func (p *plan) friesInRunOut(i int) bool {
 	n := &p.graph.Nodes[i]
 	before := slices.IndexFunc(n.Inputs, func(in int) bool { return p.deeds[in].drop && p.rendered(in) })
-	if before < 0 || p.hasFat(i) || p.holdsFat(n.To) || p.holdsFat(n.With) || n.Liquid {
+	if before < 0 || p.fatIn(i) || n.Liquid {
 		return false
 	}
 	if n.Technique.Joins == "yes" {
@@ -45,13 +45,13 @@ func (p *plan) friesInRunOut(i int) bool {
 func (p *plan) dryOver(i int) bool {
 	n := &p.graph.Nodes[i]
 	own := slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil && !p.dusts(line) && !p.c.fatLine(p.line(line)) })
-	return own && !p.deeds[i].drop && !n.Liquid && n.Technique.Heat != "" && n.Technique.Heat != "oven" && !p.hasFat(i) && !p.holdsFat(n.With)
+	return own && !p.deeds[i].drop && !n.Liquid && n.Technique.Heat != "" && n.Technique.Heat != "oven" && !p.fatIn(i)
 }
 
 // rendered tells whether an action fries nothing but flesh in the fat that runs out of it.
 func (p *plan) rendered(i int) bool {
 	n := &p.graph.Nodes[i]
-	if n.Technique.Family != "dry heat" || p.hasFat(i) || p.holdsFat(n.To) || p.holdsFat(n.With) || len(n.To) == 0 {
+	if n.Technique.Family != "dry heat" || p.fatIn(i) || len(n.To) == 0 {
 		return false
 	}
 	return !slices.ContainsFunc(p.subjects(i), func(line int) bool {
@@ -60,7 +60,8 @@ func (p *plan) rendered(i int) bool {
 	})
 }
 
-// holdsFat tells whether a fat to fry in is among lines, and is there.
-func (p *plan) holdsFat(lines []int) bool {
-	return slices.ContainsFunc(lines, func(line int) bool { return p.fries(line) })
+// fatIn tells whether an action works on, or with, a fat to fry in.
+func (p *plan) fatIn(i int) bool {
+	n := &p.graph.Nodes[i]
+	return slices.ContainsFunc(slices.Concat(n.To, n.With), p.fries)
 }

@@ -42,10 +42,6 @@ func TestLayoutsInManyManners(t *testing.T) {
 			"Rice\n\n200 g rice\n400 ml water\n\nSimmer for 20 minutes.",
 			"Rice", []string{":lls"},
 		},
-		"a food added to another is a line of its own": {
-			"Custard\n\n500 ml milk\n3 eggs + 2 yolks\n2 tbsp + 1 tsp sugar\n\nWhisk the eggs with the milk and sugar.",
-			"Custard", []string{":lllls"},
-		},
 		"what it is cut into is no line": {
 			"Tart\n\n8 slices\n\n400 g flour\n200 ml water\n\nMix the flour with the water and bake for 20 minutes.",
 			"Tart", []string{":lls"},
@@ -222,4 +218,18 @@ func TestTinnedPulsesAreAForm(t *testing.T) {
 		require.Equal(t, form, l.Form, text)
 		require.Contains(t, []string{"chickpeas", "black-beans"}, l.FoodID(), text)
 	}
+}
+
+// A food added to another is a line of its own, from whatever source it comes.
+func TestAddedFoodsAreLinesOfTheirOwn(t *testing.T) {
+	r := reader(t)
+	_, d := r.Parts(recipe.Source{Sections: []recipe.Section{{Lines: []string{"500 ml milk", "3 eggs + 2 yolks", "2 tbsp + 1 tsp sugar", "100 g sugar plus 20 g honey", "200 g sugar + extra for the moulds", "1 onion and 2 carrots"}}}}, measure.Metric)
+	said := []string{}
+	for _, l := range d.Components[0].Lines {
+		said = append(said, l.Text+": "+l.FoodID())
+	}
+	require.Equal(t, []string{
+		"500 ml milk: whole-milk", "3 eggs: egg", "2 yolks: egg-yolk", "2 tbsp + 1 tsp sugar: sugar", "100 g sugar: sugar", "20 g honey: honey",
+		"200 g sugar + extra for the moulds: sugar", "1 onion: onion", "2 carrots: carrot",
+	}, said)
 }

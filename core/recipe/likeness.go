@@ -90,11 +90,7 @@ func (l *layout) orders(text string) bool {
 	return len(tokens) > 1 && tokens[1].Kind == lex.Word && lang.IsVerb(larder.Fold(tokens[0].Text)) && lang.Articles[larder.Fold(tokens[1].Text)]
 }
 
-func (l *layout) quantityFirst(text string) bool {
-	c := cursorOver(l.reader.lines(), lex.Scan(text), measure.US)
-	q := c.quantity()
-	return q.amount != nil
-}
+func (l *layout) quantityFirst(text string) bool { return l.reader.amountFirst(text) }
 
 // listLike tells whether a block may stand in a list: it looks like an ingredient, or opens
 // with an amount of something that nobody knows, and no time.

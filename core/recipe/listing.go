@@ -1,8 +1,6 @@
 package recipe
 
 import (
-	"maps"
-	"slices"
 	"strings"
 )
 
@@ -97,18 +95,6 @@ func (l *layout) inListing(b block) {
 		}
 		l.behindRow()
 		l.behindPart(b)
-		l.current.Lines = append(l.current.Lines, l.sumParts(b.text)...)
+		l.current.Lines = append(l.current.Lines, b.text)
 	}
-}
-
-// sumParts parts a line that adds one food to another, each with its amount: "3 eggs + 2
-// yolks", but not "2 tbsp + 1 tsp oil".
-func (l *layout) sumParts(text string) []string {
-	for _, w := range append(slices.Sorted(maps.Keys(l.reader.lines().Plus)), "+") {
-		left, right, ok := strings.Cut(text, " "+w+" ")
-		if ok && l.quantityFirst(left) && l.quantityFirst(right) && l.line(left).Food != nil && l.line(right).Food != nil {
-			return []string{left, right}
-		}
-	}
-	return []string{text}
 }

@@ -2,8 +2,11 @@ package recipe
 
 import (
 	"fmt"
+	"maps"
+	"slices"
 	"strings"
 
+	"yembra/core/lex"
 	"yembra/core/measure"
 )
 
@@ -20,12 +23,33 @@ func (r *Reader) Parts(src Source, sys measure.System) (Source, Dish) {
 		c := Component{Name: s.Name, Lines: []Line{}, Steps: []Step{}}
 		for _, text := range s.Lines {
 			if strings.TrimSpace(text) != "" {
-				c.Lines = append(c.Lines, r.Line(text, sys))
+				c.Lines = append(c.Lines, r.sum(text, sys)...)
 			}
 		}
 		d.Components = append(d.Components, c)
 	}
 	return src, d
+}
+
+// sum reads a line, or two where it adds one food to another, each with its amount: "3 eggs +
+// 2 yolks", but not "2 tbsp + 1 tsp oil".
+func (r *Reader) sum(text string, sys measure.System) []Line {
+	for _, w := range append(slices.Sorted(maps.Keys(r.lines().Plus)), "+") {
+		first, second, ok := strings.Cut(text, " "+w+" ")
+		if !ok {
+			continue
+		}
+		left, right := r.Line(first, sys), r.Line(second, sys)
+		if left.Food != nil && right.Food != nil && r.amountFirst(first) && r.amountFirst(second) {
+			return []Line{left, right}
+		}
+	}
+	return []Line{r.Line(text, sys)}
+}
+
+// amountFirst tells whether a line opens with an amount.
+func (r *Reader) amountFirst(text string) bool {
+	return cursorOver(r.lines(), lex.Scan(text), measure.US).quantity().amount != nil
 }
 
 // A recipe holds at most this many lines and steps; texts that go on are cut

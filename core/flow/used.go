@@ -1,0 +1,34 @@
+package flow
+
+import "slices"
+
+// uses notes what a text calls something by that is not of its line's own name: "the cabbage
+// leaves" are leaves from then on.
+func (b *bindings) uses(n noun, found []referent) {
+	if len(n.words) < 2 || len(found) != 1 || found[0].portion == nil {
+		return
+	}
+	line := &b.lines[found[0].portion.line]
+	if !slices.Contains(line.name, n.head()) && !line.said[n.head()] {
+		b.used[n.head()] = *found[0].portion
+	}
+}
+
+// usedOf is what a word was used of before, where the noun is no line's whole name: "each
+// leaf" of the cabbage, though bay leaves are listed.
+func (b *bindings) usedOf(n noun) (portion, bool) {
+	p, ok := b.used[n.head()]
+	if !ok || len(n.words) > 1 && slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
+		return p, false
+	}
+	return p, true
+}
+
+// nowOf is a portion, or what holds it where all of it has gone in.
+func (b *bindings) nowOf(p portion) referent {
+	r := referent{portion: &p}
+	if b.leftOf(p) == 0 {
+		r.made = b.held(p)
+	}
+	return r
+}

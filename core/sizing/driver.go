@@ -113,11 +113,17 @@ const leastBeside = 2.0
 // mostCups is how many cups of a solid anyone still counts out.
 const mostCups = 6.0
 
+// bracketed tells whether a line gives a figure in brackets already.
+func bracketed(text string) bool {
+	at := strings.Index(text, "(")
+	return at >= 0 && behindBrackets(text[at:]) != text[at:]
+}
+
 // Beside gives a line's amount in the other measure: cups and spoons of the
 // system beside a mass, a mass beside those; ounces where no volume makes
 // sense. It is empty when the line already says both or has neither.
 func Beside(line recipe.Line, m measure.Matter, sys measure.System) string {
-	if line.Amount == nil || line.Grams == nil || strings.Contains(line.Text, "(") && inBraces.MatchString(line.Text[strings.Index(line.Text, "("):]) {
+	if line.Amount == nil || line.Grams == nil || bracketed(line.Text) {
 		return ""
 	}
 	grams := line.Mass()

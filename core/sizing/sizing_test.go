@@ -71,6 +71,12 @@ func TestTheWordsOfALineStay(t *testing.T) {
 	d, err = sizing.Scale(l, r.Read("Tea\n\nIngredients\n1 cinnamon stick\n1 litre water\n\nMethod\n1. Simmer for 5 minutes.", measure.Metric), 3)
 	require.NoError(t, err)
 	require.Equal(t, "3 cinnamon sticks", lines(d)[0])
+	d, err = sizing.Scale(l, r.Read("Pot\n\nIngredients\n2 tins (400 g each) tomatoes, chopped\n1–2 onions (red), sliced\n200g rice\n\nMethod\n1. Simmer for 5 minutes.", measure.Metric), 2)
+	require.NoError(t, err)
+	require.NotContains(t, lines(d)[0], "(400 g each) ", "the old weight does not stand behind the new one")
+	require.Contains(t, lines(d)[0], "tomatoes, chopped")
+	require.Contains(t, lines(d)[1], "onions (red), sliced")
+	require.Regexp(t, "^400.g rice$", lines(d)[2])
 }
 
 func TestRaisingAndSpiceAreHeldBackAboveDouble(t *testing.T) {

@@ -116,7 +116,7 @@ const mostCups = 6.0
 // bracketed tells whether a line gives a figure in brackets already.
 func bracketed(text string) bool {
 	at := strings.Index(text, "(")
-	return at >= 0 && behindBrackets(text[at:]) != text[at:]
+	return at >= 0 && recipe.BehindBrackets(text[at:]) != text[at:]
 }
 
 // Beside gives a line's amount in the other measure: cups and spoons of the

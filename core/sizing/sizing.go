@@ -13,7 +13,6 @@ import (
 	"yembra/core/flow"
 	"yembra/core/language"
 	"yembra/core/larder"
-	"yembra/core/lex"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 )
@@ -183,45 +182,17 @@ func packed(l *larder.Larder, line recipe.Line, factor float64) recipe.Line {
 	return line
 }
 
-// behindFigure is a line without the figure that it begins with.
-func behindFigure(text string) string {
-	for _, t := range lex.Scan(text) {
-		if t.Kind == lex.Word || t.Is("(") {
-			return text[t.Start:]
-		}
-	}
-	return ""
-}
-
-// behindBrackets is a text without the figures in brackets that it begins with.
-func behindBrackets(text string) string {
-	figure := false
-	for i, t := range lex.Scan(text) {
-		switch {
-		case i == 0 && !t.Is("("):
-			return text
-		case t.Is(")"):
-			if !figure {
-				return text
-			}
-			return strings.TrimSpace(text[t.End:])
-		}
-		figure = figure || t.Kind == lex.Number
-	}
-	return text
-}
-
 // words are what a line says besides its amount: as written where the amount
 // stands in front, else put together anew.
 func words(lang *language.Language, line recipe.Line) string {
-	rest := behindFigure(line.Text)
+	rest := recipe.BehindFigure(line.Text)
 	unit := line.Amount.Unit == measure.Piece || line.Amount.Unit == ""
 	if first, after, ok := strings.Cut(strings.ReplaceAll(rest, measure.ThinSpace, " "), " "); ok && rest != line.Text {
 		if u, is := lang.Lines.Unit(strings.TrimSuffix(first, ".")); is && u == line.Amount.Unit {
 			rest, unit = strings.TrimPrefix(after, "of "), true
 		}
 	}
-	rest = behindBrackets(rest)
+	rest = recipe.BehindBrackets(rest)
 	before, _, named := strings.Cut(rest, line.Name)
 	if unit && named && rest != line.Text && !strings.ContainsAny(before, "0123456789") {
 		return rest

@@ -54,7 +54,7 @@ func (s *mentions) read() {
 			i++
 			continue
 		}
-		if !ok {
+		if !ok || s.runsOn(words, m) {
 			s.loose(words, i)
 			i++
 			continue
@@ -66,6 +66,20 @@ func (s *mentions) read() {
 		i = m.End
 	}
 	s.listed(words)
+}
+
+// runsOn tells whether a name that leaves out words between runs into another that goes on
+// behind it: "brown the butter beans" is no brown butter.
+func (s *mentions) runsOn(words []string, m larder.Match) bool {
+	if m.Used == m.End-m.Start {
+		return false
+	}
+	for k := m.Start + 1; k < m.End; k++ {
+		if next, ok := s.reader.larder.Index().At(words, k, true); ok && next.End > m.End {
+			return true
+		}
+	}
+	return false
 }
 
 // whites notes the parts of a listed egg ("whisk the whites until stiff").

@@ -188,7 +188,7 @@ const removeTechnique = "remove"
 // works tells whether an action leaves what is being made as it is: it greases
 // a tin, or lets the excess drip off.
 func (b *bindings) works(a *recipe.Action, r *roles) bool {
-	if len(a.To) == 0 || len(r.inputs) > 0 {
+	if len(a.To) == 0 || slices.ContainsFunc(r.inputs, func(in *thing) bool { return !b.shared[in] }) {
 		return false
 	}
 	vessels := true
@@ -202,11 +202,11 @@ func (b *bindings) works(a *recipe.Action, r *roles) bool {
 			return false
 		}
 	}
-	if t := b.tech; vessels && (len(r.portions) == 0 || t.Family == "coat") {
+	if t := b.tech; vessels && (len(r.portions)+len(r.inputs) == 0 || t.Family == "coat") {
 		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
 		return true
 	}
-	return !vessels && len(r.portions) == 0
+	return !vessels && len(r.portions)+len(r.inputs) == 0
 }
 
 // loose tells whether water that nobody lists goes in.

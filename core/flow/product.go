@@ -45,6 +45,8 @@ func (b *bindings) group(n noun) []referent {
 	switch {
 	case len(spoken) > 1 && !n.pointed && !n.all:
 		return spoken // "Chop the onion, grate the carrots. ... Veg in"
+	case own && b.tech.Name == removeTechnique:
+		return b.ownOf(used) // only what is in can be taken out
 	case len(fresh) > 0:
 		return fresh
 	case len(later) > 0:
@@ -54,9 +56,14 @@ func (b *bindings) group(n noun) []referent {
 	case len(used) == 0:
 		return elsewhere // one method behind the lists of all parts
 	case own:
-		used = slices.DeleteFunc(used, func(r referent) bool { return b.lines[r.portion.line].comp != b.comp })
+		return b.ownOf(used)
 	}
 	return used
+}
+
+// ownOf are those of the part at hand.
+func (b *bindings) ownOf(found []referent) []referent {
+	return slices.DeleteFunc(found, func(r referent) bool { return b.lines[r.portion.line].comp != b.comp })
 }
 
 // groupKinds are the kinds of food that a word means by which several go; part is that whose

@@ -245,7 +245,7 @@ func (t *text) holds(from, upto int, key []string) bool {
 		}
 	}
 	return !slices.ContainsFunc(key, func(w string) bool {
-		if w == anyTime || w == anyDegrees {
+		if w == anyTime || w == anyDegrees || w == anyFood {
 			return !t.measured(from, upto, w)
 		}
 		for i := from; i < upto; i++ {
@@ -260,11 +260,12 @@ func (t *text) holds(from, upto int, key []string) bool {
 	})
 }
 
-// anyTime and anyDegrees stand in the table of verbs for a time and a
-// temperature of the clause.
+// anyTime, anyDegrees and anyFood stand in the table of verbs for a time, a
+// temperature and the name of a food of the clause.
 const (
 	anyTime    = "#time"
 	anyDegrees = "#degrees"
+	anyFood    = "#food"
 )
 
 func (t *text) measured(from, upto int, what string) bool {
@@ -273,6 +274,9 @@ func (t *text) measured(from, upto int, what string) bool {
 			return true
 		}
 		if _, _, ok := t.celsius(i); what == anyDegrees && ok {
+			return true
+		}
+		if what == anyFood && t.foods(t.words[i].norm) {
 			return true
 		}
 	}

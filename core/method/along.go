@@ -116,7 +116,31 @@ func (p *plan) placeFor(line, i int) int {
 			}
 		}
 	}
+	if k := p.withLiquor(line, i); k >= 0 {
+		return k
+	}
 	return p.nextPlace(line, i)
+}
+
+// withLiquor is the action that takes in the liquid in which a line was to be cooked with flesh:
+// the milk of the poaching is whisked into the flour, and the bay leaf with it. It is -1 where
+// no liquid of the cook's own goes on, or it is a fat.
+func (p *plan) withLiquor(line, i int) int {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "wet heat" || p.c.fatLine(p.line(line)) {
+		return -1
+	}
+	for _, liquor := range slices.Concat(n.With, n.Into) {
+		if liquor == line || !larder.Pours(p.l.Food(p.line(liquor).FoodID())) || p.c.fatLine(p.line(liquor)) {
+			continue
+		}
+		for _, k := range p.path(liquor) {
+			if k > i && !p.deeds[k].drop && p.there(liquor, k) && slices.Contains(p.graph.Nodes[k].Named, liquor) && p.takesIn(k) && p.graph.Nodes[k].Technique.Family != "dry heat" {
+				return k
+			}
+		}
+	}
+	return -1
 }
 
 // takesIn tells whether things are mixed or cooked with others in an action.

@@ -35,7 +35,11 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		if len(things) > 0 {
 			from = p.Nouns[0].From
 		}
-		out = append(out, edit{from, p.Upto, text})
+		upto := p.Upto
+		if last := w.nounEnd(p.Nouns[len(p.Nouns)-1]); last <= a.Upto {
+			upto = max(upto, last)
+		}
+		out = append(out, edit{from, upto, text})
 	}
 	out = append(out, w.brackets(a)...)
 	for _, at := range a.Words.Manners {
@@ -137,7 +141,9 @@ func (w *writer) brackets(a *recipe.Action) []edit {
 		cut(w.step.Actions[i].From, w.step.Actions[i].Upto)
 	}
 	for _, x := range w.step.Asides {
-		cut(x.From, x.Upto)
+		if !w.ofNoun(x) {
+			cut(x.From, x.Upto)
+		}
 	}
 	return out
 }

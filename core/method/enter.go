@@ -256,7 +256,7 @@ func (p *plan) afterReturn(s *standIn, path []int) int {
 	for i, at := range path {
 		n := &p.graph.Nodes[at]
 		out := n.Technique.Takes == "part" || n.Technique.Family == "separate"
-		wet = wet || p.wetMinutes(at) > 0 || n.Technique.Medium == "liquid"
+		wet = wet || p.wetMinutes(at) > 0 || n.Technique.Medium == "liquid" && n.Technique.Family != "rest"
 		if out && wet && n.Technique.Name != "discard" && p.alone(at, s) && i+1 < len(path) {
 			start = i + 1
 		}

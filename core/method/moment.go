@@ -5,6 +5,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // mainPot is the line of a component in place of which most goes in, of flesh if
@@ -200,7 +201,7 @@ func (p *plan) mixedAfter(at int) bool {
 // where nobody stirs any more.
 func (p *plan) laidToBake(at int) bool {
 	n := &p.graph.Nodes[at]
-	if n.Action.Vessel == "" || n.Technique.Family != "assemble" && n.Technique.Family != "separate" || !p.holdsMost(at) {
+	if !p.intoVessel(n) || !p.holdsMost(at) {
 		return false
 	}
 	for len(n.Users) == 1 {
@@ -210,6 +211,21 @@ func (p *plan) laidToBake(at int) bool {
 		}
 	}
 	return false
+}
+
+// intoVessel tells whether an action puts what it works on into a vessel with nothing else in
+// it: "pour in the mixture", of a greased dish.
+func (p *plan) intoVessel(n *flow.Node) bool {
+	if n.Technique.Family == "assemble" || n.Technique.Family == "separate" {
+		return n.Action.Vessel != ""
+	}
+	return n.Technique.Joins == "yes" && len(n.Into) == 0 && (n.Action.Vessel != "" || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
+		words := []string{}
+		if r.Named != nil {
+			words = larder.Words(*r.Named)
+		}
+		return len(words) > 0 && p.l.Language().Vessels[words[len(words)-1]]
+	}))
 }
 
 // holdsMost tells whether what an action makes holds most of its part of the dish.

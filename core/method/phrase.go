@@ -90,7 +90,7 @@ func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) 
 // noun says what becomes of one thing that a phrase names.
 func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *clause) ([]named, bool) {
 	words := w.slice(noun.From, noun.Upto)
-	kept := []named{{text: words, plural: noun.Plural}}
+	kept := []named{{text: w.slice(noun.From, w.nounEnd(noun)), plural: noun.Plural}}
 	if noun.Vessel && len(noun.Refs) == 0 {
 		return kept, false
 	}

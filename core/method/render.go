@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 )
@@ -21,7 +22,16 @@ func (w *writer) ownFat(i int) []*clause {
 	if !ok {
 		return nil
 	}
-	return []*clause{{node: -1, changed: true, text: w.c.words().HeatFat + " " + fat}}
+	text := w.c.words().HeatFat + " " + fat
+	if w.pot != "" {
+		text, w.pot = text+" "+w.greased(w.pot), ""
+	}
+	return []*clause{{node: -1, changed: true, text: text}}
+}
+
+// greased is how a pan is said that a fat comes into: "in a pan" for "in a dry pan".
+func (w *writer) greased(pot string) string {
+	return strings.Join(slices.DeleteFunc(strings.Fields(pot), func(word string) bool { return w.l.Language().Greaseless[word] }), " ")
 }
 
 // rendersFrom is the fat in 100 g of flesh from which it fries in its own; an estimate.

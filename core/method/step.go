@@ -43,6 +43,9 @@ func (w *writer) clauses() []*clause {
 		}
 	}
 	for _, a := range w.step.Asides {
+		if w.ofNoun(a) {
+			continue
+		}
 		out = append(out, &clause{from: a.From, upto: a.Upto, node: -1, aside: true})
 	}
 	for _, q := range w.step.Questions {

@@ -61,6 +61,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"taken_first.csv":             {Data: []byte("what,use,swaps,kitchens,source\n")},
 		"allergen_words.csv":          {Data: []byte("word,allergen,unless,source\nalmond,nuts,,eu1169\n")},
 		"servings.csv":                {Data: []byte("what,most,why,source\n")},
+		"helpings.csv":                {Data: []byte("what,grams,source\n")},
 		"makings.csv":                 {Data: []byte("techniques,makes,least,smallest,like,small,dry,wet,source\n")},
 		"further.csv":                 {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":             {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},

@@ -47,6 +47,7 @@ type Larder struct {
 	// replaced, smallUses what is taken for matter that only steps name.
 	behaviour     map[string]behaviourRow
 	servings      map[string]Serving
+	helpings      map[string]float64
 	makings       []Making
 	allergenWords map[string][]allergenWord
 	knownBy       map[string][]string
@@ -81,7 +82,7 @@ func Load(src Source) (*Larder, error) {
 	l := &Larder{foods: map[string]*Food{}, sources: map[string]string{}, prices: map[string]float64{}, energyExcused: map[string]string{},
 		swapByID: map[string]*Swap{}, signatures: map[string]Signature{}, wholes: map[string]FromWhole{}, techniques: map[string]*Technique{}, fates: map[string]*Fate{}, steeping: map[string]bool{}}
 	for _, load := range []func(Source) error{
-		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadWholes, l.loadEdible, l.loadWashed, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadLanguage, l.loadUses, l.loadTags, l.loadWords, l.loadFates, l.loadBehaviour, l.loadServings, l.loadMakings, l.loadAllergenWords, l.loadKnownBy, l.loadCarrying, l.loadSmallUses, l.loadSteeping, l.loadSignatures, l.loadKitchens, l.loadSwaps, l.loadTakenFirst, l.loadHouse, l.loadCautions, l.loadPrices, l.loadCores, l.loadBands, l.loadLosses, l.loadReferences, l.loadBounds, l.loadExceptions, l.loadCountries, l.loadTraditional,
+		l.loadSources, l.loadFoods, l.loadComposition, l.loadFurther, l.loadTaste, l.loadForms, l.loadAromas, l.loadRoles, l.loadAcids, l.loadSugars, l.loadScoville, l.loadPacks, l.loadWholes, l.loadEdible, l.loadWashed, l.loadStorage, l.loadConfusables, l.loadContexts, l.loadLanguage, l.loadUses, l.loadTags, l.loadWords, l.loadFates, l.loadBehaviour, l.loadServings, l.loadHelpings, l.loadMakings, l.loadAllergenWords, l.loadKnownBy, l.loadCarrying, l.loadSmallUses, l.loadSteeping, l.loadSignatures, l.loadKitchens, l.loadSwaps, l.loadTakenFirst, l.loadHouse, l.loadCautions, l.loadPrices, l.loadCores, l.loadBands, l.loadLosses, l.loadReferences, l.loadBounds, l.loadExceptions, l.loadCountries, l.loadTraditional,
 	} {
 		if err := load(src); err != nil {
 			return nil, fmt.Errorf("load larder: %w", err)

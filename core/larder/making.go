@@ -13,11 +13,11 @@ type Making struct {
 	Techniques, Makes []string
 	// Least is the share of water that a blend must hold to move, Smallest the
 	// grams below which it cannot be made, Like by how much the liquid of a dough,
-	// as a share of the rest, may differ from the original's; 0 where it says
-	// nothing.
-	Least, Smallest, Like float64
-	small, dry, wet       string
-	Source                string
+	// as a share of the rest, may differ from the original's, Grain the share of
+	// grain from which it is a dough; 0 where it says nothing.
+	Least, Smallest, Like, Grain float64
+	small, dry, wet              string
+	Source                       string
 }
 
 // Small says that something is too little to be made.
@@ -42,7 +42,7 @@ func (l *Larder) Makings() []Making { return l.makings }
 
 func (l *Larder) loadMakings(src Source) error {
 	return eachRow(src, "makings.csv", func(r row) {
-		m := Making{Techniques: strings.Split(r.text("techniques"), "+"), Makes: strings.Fields(r.text("makes")), Least: r.number("least", 0), Smallest: r.number("smallest", 0), Like: r.number("like", 0), small: r.text("small"), dry: r.text("dry"), wet: r.text("wet"), Source: r.text("source")}
+		m := Making{Techniques: strings.Split(r.text("techniques"), "+"), Makes: strings.Fields(r.text("makes")), Least: r.number("least", 0), Smallest: r.number("smallest", 0), Like: r.number("like", 0), Grain: r.number("grain", 0), small: r.text("small"), dry: r.text("dry"), wet: r.text("wet"), Source: r.text("source")}
 		for _, name := range m.Techniques {
 			if l.Technique(name) == nil {
 				r.fail("%s is no technique", name)

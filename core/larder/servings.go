@@ -36,3 +36,32 @@ func (l *Larder) MostServed(f *Food, form string) Serving {
 	}
 	return Serving{Most: math.Inf(1)}
 }
+
+func (l *Larder) loadHelpings(src Source) error {
+	l.helpings = map[string]float64{}
+	return eachRow(src, "helpings.csv", func(r row) {
+		what := r.text("what")
+		if _, twice := l.helpings[what]; twice {
+			r.fail("%s stands twice", what)
+		}
+		if !strings.Contains(what, ":") {
+			r.food(l, what)
+		}
+		l.helpings[what] = r.number("grams", 0)
+		r.text("source")
+	})
+}
+
+// Helping is what a cook takes of a food for one serving where a recipe gives no amount, in
+// grams; 0 where that is no more than a trace.
+func (l *Larder) Helping(f *Food) float64 {
+	if f == nil {
+		return 0
+	}
+	for _, key := range rowsFor(f, "") {
+		if grams, ok := l.helpings[key]; ok && !strings.HasPrefix(key, "/") {
+			return grams
+		}
+	}
+	return 0
+}

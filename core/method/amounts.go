@@ -48,7 +48,7 @@ func (c *Carrier) unlike(p *plan, g *flow.Graph, m *larder.Making) {
 	told := map[*swap.Step]bool{}
 	for k := range p.graph.Nodes {
 		was := &p.graph.Nodes[k]
-		if !meansMaking(m, was) || tapped(was) || tappedBefore(p.graph, k) {
+		if !meansMaking(m, was) || tapped(was) || tappedBefore(p.graph, k) || p.grain(was) < m.Grain {
 			continue
 		}
 		for n := range g.Nodes {
@@ -73,6 +73,21 @@ func (c *Carrier) unlike(p *plan, g *flow.Graph, m *larder.Making) {
 			}
 		}
 	}
+}
+
+// grain is the share of flours, meals and grains in what an action of the original works on.
+func (p *plan) grain(n *flow.Node) float64 {
+	grain, all := 0.0, 0.0
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		mass := p.line(line).Mass()
+		if all += mass; p.l.Food(p.line(line).FoodID()) != nil && p.l.Food(p.line(line).FoodID()).Aisle == "grains" {
+			grain += mass
+		}
+	}
+	if all == 0 {
+		return 0
+	}
+	return grain / all
 }
 
 // meansMaking tells whether an action is what a row of makings speaks of.

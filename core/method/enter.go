@@ -28,6 +28,10 @@ func (p *plan) enter(s *standIn) {
 	start = p.untilReturned(s, path, p.namedSoon(s, path, start))
 	s.enters = path[start]
 	left := s.Bears
+	shaped := p.shapedBare(s)
+	if shaped != nil {
+		left = math.Min(left, shapedBears)
+	}
 	if p.isTheSauce(s) {
 		left = math.Inf(1)
 	}
@@ -44,7 +48,7 @@ func (p *plan) enter(s *standIn) {
 			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.cueGone(n) {
 				return // it goes on until something else is done
 			}
-			shorter := math.Max(math.Max(left, leastBase), math.Min(p.wants(path[i]), minutes))
+			shorter := math.Max(math.Max(left, leastBase), math.Min(p.wantsBeside(path[i], shaped), minutes))
 			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
 				p.lasts[path[i]] = shorter
 			}
@@ -55,6 +59,26 @@ func (p *plan) enter(s *standIn) {
 		return
 	}
 }
+
+// shapedBare are the lines with which a stand-in is shaped into balls or cakes with no wrap
+// of dough or leaf round them; none where it is not.
+func (p *plan) shapedBare(s *standIn) []int {
+	var shaped []int
+	for _, i := range p.path(s.node) {
+		n := &p.graph.Nodes[i]
+		if n.Is("wrap", "stuff", "roll-up", "seal") {
+			return nil
+		}
+		if n.Is("shape") && s.flesh() {
+			shaped = n.Holds
+		}
+	}
+	return shaped
+}
+
+// shapedBears are the minutes in a liquid after which what is shaped of plants softens; an
+// estimate.
+const shapedBears = 15.0
 
 // setsIn tells whether a stand-in sets with the rest of a mass in steam, which is no
 // liquid that spoils it.

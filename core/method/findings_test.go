@@ -163,6 +163,8 @@ func TestAmountsThatCannotBeMadeAreSaid(t *testing.T) {
 	require.Len(t, wetter, 1)
 	require.Regexp(t, `The dough has \d+ g of liquid for 100 g of the rest, the original \d+ g`, wetter[0])
 	require.Empty(t, said(dough("1/4"), map[string]string{egg: "potato-bind"}))
+	kneaded := "Balls\nServes 4\n\n500 g minced beef\n1 onion, grated\n1 tsp salt\n\nMethod\n1. Knead the mince with the onion and salt and shape into balls. Fry them for 8 minutes."
+	require.Empty(t, said(kneaded, map[string]string{"components[0].lines[0]": "root-nut-mince"}), "a kneaded mince is no dough")
 
 	chilli := func(cream string) string {
 		return "Soup\nServes 4\n\n500 g carrots\n" + cream + " ml double cream\n500 ml water\n\nMethod\n1. Simmer the carrots in the water for 20 minutes.\n2. Stir in the cream."

@@ -140,14 +140,20 @@ func (p *plan) atOnce() {
 }
 
 // wants is the longest that anything in the pot takes to be done.
-func (p *plan) wants(i int) float64 {
+func (p *plan) wants(i int) float64 { return p.wantsBeside(i, nil) }
+
+// wantsBeside is that of what was not worked into pieces with others before.
+func (p *plan) wantsBeside(i int, shaped []int) float64 {
 	longest := 0.0
 	n := &p.graph.Nodes[i]
 	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		if slices.Contains(shaped, line) {
+			continue
+		}
 		if s := p.stand[line]; s != nil {
 			if !s.gone && (p.there(line, i) || s.is(larder.Steeped)) {
 				longest = math.Max(longest, s.Done)
-				if s.is(larder.Steeped) {
+				if s.is(larder.Steeped) && (s.class != extract || len(s.book.Prepare) == 0) { // a stock made before has its taste
 					longest = math.Max(longest, steepsFor)
 				}
 			}

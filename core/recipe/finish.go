@@ -23,6 +23,9 @@ func (l *layout) finish() Source {
 			}
 		}
 	}
+	if l.source.Yield == "" {
+		l.source.Yield = l.yieldInSteps()
+	}
 	// Steps given before any list belong to the first part that has lines.
 	l.source.Sections = tidy(l.source.Sections)
 	return l.source

@@ -166,6 +166,22 @@ func TestServingsInManyManners(t *testing.T) {
 	}
 }
 
+// A figure of servings may stand below the list, or at the end of the method.
+func TestServingsBelow(t *testing.T) {
+	r := reader(t)
+	for _, text := range []string{
+		"Stew\n\nIngredients\n2 leeks\n1 onion\nServe 4-6\n\nMethod\n1. Boil the leeks and the onion for 20 minutes.",
+		"Stew\n\n2 leeks\n1 onion\n\nMethod\n1. Boil the leeks and the onion for 20 minutes. Serves 4-6.",
+	} {
+		d := r.Read(text, measure.Metric)
+		require.NotNil(t, d.Serves, text)
+		require.Equal(t, measure.Span{Low: 4, High: 6}, *d.Serves, text)
+		require.Len(t, d.Components[0].Lines, 2, text)
+	}
+	d := r.Read("Stew\n\n2 leeks\n1 onion\n\nMethod\n1. Boil the leeks.\n2. Serve 4 slices of bread with it.", measure.Metric)
+	require.Nil(t, d.Serves)
+}
+
 func TestAmountsInManyManners(t *testing.T) {
 	r := reader(t)
 	for text, want := range map[string]struct {

@@ -13,7 +13,7 @@ import (
 // yields are patterns of how recipes say for how many they are, put together from the words
 // of a language.
 type yields struct {
-	line, people, start, anywhere, after, cut, numbers, title *regexp.Regexp
+	line, people, start, anywhere, after, cut, alone, numbers, title *regexp.Regexp
 	words                                                     *language.Lines
 }
 
@@ -31,6 +31,7 @@ func yieldsIn(words *language.Lines) yields {
 		anywhere: pattern(`\b(?:%s)\b.*\d`, opens),
 		after:    pattern(`^\W*(\d+)\s*(?:-|–|%s)?\s*(\d+)?\s*(?:%s)\b`, upto, eaters),
 		cut:      pattern(`^\W*(\d+) (?:%s)\W*$`, language.Alternation(words.CutInto)),
+		alone:    pattern(`^\W*(?:%s)\W+(?:%s)(?:\s*(?:-|–|%s)\s*\d+)?\W*$`, language.Alternation(words.AloneYield), number, upto),
 		numbers:  pattern(`\b(\d+(?:\.\d+)?|%s)(?:\s*(?:-|–|%s)\s*(\d+))?`, language.Alternation(words.Figures.WholeNumbers()), upto),
 		title:    pattern(`[\s,–—-]+(?:(?:%s|%s) (%s)(?: (?:%s))?|(%s) (?:%s))\s*$`, for_, language.Alternation(words.EndsYield), number, eaters, number, eaters),
 		words:    words,
@@ -52,7 +53,7 @@ func (l *layout) serves(b block) bool {
 	if len(b.text) > 60 || b.bullet && !y.start.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
 		return false
 	}
-	if !y.after.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
+	if !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
 		return false
 	}
 	if first, rest, _ := strings.Cut(strings.ToLower(b.text), " "); y.words.ForPeople[first] && !y.onlyFor(rest) {
@@ -83,6 +84,21 @@ func (l *layout) onlyYield(b block) bool {
 
 // mostYield is of how many words such a block is at most: "Serves 4 to 6".
 const mostYield = 4
+
+// yieldInSteps finds for how many a dish is where only the last sentence of a step says it:
+// "Cut into squares. Serves 8-10."
+func (l *layout) yieldInSteps() string {
+	for i := len(l.source.Sections) - 1; i >= 0; i-- {
+		steps := l.source.Sections[i].Steps
+		for k := len(steps) - 1; k >= 0; k-- {
+			text := strings.TrimRight(steps[k], " .!")
+			if at := strings.LastIndexAny(text, ".!"); at >= 0 && l.reader.yields.alone.MatchString(text[at+1:]) {
+				return strings.TrimSpace(text[at+1:])
+			}
+		}
+	}
+	return ""
+}
 
 // onlyFor tells whether what stands behind "for" is for how many and nothing else: "4",
 // "six people".

@@ -111,10 +111,7 @@ const usualDensity = 0.6
 // it will be written.
 func (x *bench) grams(s slot, sw *larder.Swap, p larder.Part) float64 {
 	line := &x.dish.Components[s.component].Lines[s.line]
-	mass := assumedMass
-	if line.Grams != nil {
-		mass = x.eaten(line, x.larder.Food(line.FoodID()))
-	}
+	mass := x.massOf(line)
 	food := x.larder.Food(p.Food)
 	most := x.larder.MostServed(food, p.Form).Most * x.original.Servings
 	grams := min(p.Grams*mass/sw.GramsPer(), most)
@@ -127,6 +124,16 @@ func (x *bench) grams(s slot, sw *larder.Swap, p larder.Part) float64 {
 		return math.Floor(most*10) / 10
 	}
 	return rounded
+}
+
+// massOf is the mass that a swap stands for: what of the line is eaten, or what a cook would
+// take where it gives no amount.
+func (x *bench) massOf(line *recipe.Line) float64 {
+	food := x.larder.Food(line.FoodID())
+	if line.Grams != nil {
+		return x.eaten(line, food)
+	}
+	return math.Max(x.larder.Helping(food)*x.original.Servings, assumedMass)
 }
 
 // eaten is what of an original line's weight is eaten, in grams.

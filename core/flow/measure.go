@@ -2,6 +2,7 @@ package flow
 
 import (
 	"yembra/core/lex"
+	"yembra/core/measure"
 )
 
 // of reads what stands behind "of": a share, measure or part of something, or
@@ -54,7 +55,7 @@ func (t *text) measure(n *noun, i, upto int) int {
 	if s, ok := c.Span(); ok && c.At <= upto {
 		w := t.low(start)
 		if t.lang.Shares[w] == 0 && t.lang.Shares[t.low(start+1)] == 0 || t.number(start) {
-			if !t.is(start, t.lang.Articles) {
+			if !t.is(start, t.lang.Articles) || t.oneUnit(start) {
 				at = c.At
 				if v := t.lang.Shares[t.low(at)]; v > 0 && s.Low >= 1 && !t.lang.Whole[t.low(at)] && t.lang.Shares[t.low(at)] < 1 {
 					n.share = s.Low * v
@@ -71,6 +72,13 @@ func (t *text) measure(n *noun, i, upto int) int {
 		}
 	}
 	return at
+}
+
+// oneUnit tells whether an article stands for one of a measure: "a litre of the water".
+func (t *text) oneUnit(i int) bool {
+	unit, _ := t.lang.Lines.Unit(t.low(i + 1))
+	kind, known := measure.DimensionOf(unit)
+	return known && kind != measure.Count && t.lang.Littles[t.low(i+1)] == 0 && t.lang.Prepositions[t.low(i+2)] == "of"
 }
 
 // crosses tells whether a word stands between two lengths: "30 x 40 cm".

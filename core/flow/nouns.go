@@ -18,7 +18,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 			out[len(out)-1].except, i = b.nouns(i + 1)
 			return out, i
 		}
-		i = b.pastManner(b.pastDescription(i))
+		i = b.pastManner(b.pastDescription(b.pastBracket(i)))
 		if end := b.doled(i, b.upto); end > 0 && b.followed(end) > end {
 			b.how(i, end)
 			i = end // "the yolks one at a time followed by the cheese"
@@ -35,6 +35,23 @@ func (b *body) nouns(i int) ([]noun, int) {
 		}
 		i = next
 	}
+}
+
+// pastBracket notes what stands in brackets behind one thing of a list, and goes on behind
+// it: "the ginger (grated) and the salt".
+func (b *body) pastBracket(i int) int {
+	if !b.mark(i, "(") {
+		return i
+	}
+	end := b.closing(i, b.upto)
+	next := end + 1
+	for next < b.upto && (b.mark(next, ",") || b.conj(next)) {
+		next++
+	}
+	if !b.mark(end, ")") || next == end+1 || next >= b.upto || !b.listed(next) || b.orders(next, false, false) {
+		return i
+	}
+	return b.bracket(i)
 }
 
 // pastDescription skips what describes the thing just named behind a comma: "the

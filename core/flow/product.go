@@ -46,7 +46,10 @@ func (b *bindings) group(n noun) []referent {
 	case len(spoken) > 1 && !n.pointed && !n.all:
 		return spoken // "Chop the onion, grate the carrots. ... Veg in"
 	case own && b.tech.Name == removeTechnique:
-		return b.ownOf(used) // only what is in can be taken out
+		if in := b.inHand(used); len(in) > 0 {
+			return in // only what is in can be taken out
+		}
+		return b.ownOf(used)
 	case len(fresh) > 0:
 		return fresh
 	case len(later) > 0:
@@ -59,6 +62,11 @@ func (b *bindings) group(n noun) []referent {
 		return b.ownOf(used)
 	}
 	return used
+}
+
+// inHand are those that what is worked on holds.
+func (b *bindings) inHand(found []referent) []referent {
+	return slices.DeleteFunc(slices.Clone(found), func(r referent) bool { return r.made == nil || r.made != b.focus && r.made != b.base })
 }
 
 // ownOf are those of the part at hand.

@@ -30,9 +30,9 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 			case all < m.Smallest && step.Prepares != "":
 				// its preparation says how much to make
 			case all < m.Smallest:
-				step.Findings = append(step.Findings, c.finding(swap.NotMade, m.Small(all)))
+				c.tell(step, swap.NotMade, m.Small(all))
 			case water < m.Least*all:
-				step.Findings = append(step.Findings, c.finding(swap.NotMade, m.Dry(water, all-water)))
+				c.tell(step, swap.NotMade, m.Dry(water, all-water))
 			}
 		}
 	}
@@ -69,7 +69,7 @@ func (c *Carrier) unlike(p *plan, g *flow.Graph, m *larder.Making) {
 				if share1 < share0 {
 					said = m.Dry
 				}
-				step.Findings = append(step.Findings, c.finding(swap.NotMade, said(100*share1, 100*share0, math.Abs(share1-share0)*(all1-wet1))))
+				c.tell(step, swap.NotMade, said(100*share1, 100*share0, math.Abs(share1-share0)*(all1-wet1)))
 			}
 		}
 	}

@@ -252,6 +252,9 @@ func (p *plan) mixesOn(i int) bool {
 		return false
 	}
 	p.deeds[i].subject = left
+	if n.Is("season", "rub") {
+		p.deeds[i].say = p.c.words().Blend // what was to season is mixed by itself
+	}
 	if n.Is("return") {
 		p.deeds[i].say = p.c.words().Put // nothing was there before
 	}

@@ -21,7 +21,7 @@ func (c *Carrier) heed(a *swap.Adaptation, house swap.HouseRules) error {
 				}
 				if why := rules.BreaksWay(t.Name, t.Heat); why != "" && !told[why] {
 					told[why] = true
-					s.Findings = append(s.Findings, c.finding(swap.AgainstHouse, why))
+					c.tell(s, swap.AgainstHouse, why)
 				}
 			}
 		}

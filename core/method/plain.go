@@ -84,7 +84,9 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 		case r.Line != nil:
 			line := w.graph.Named(*r.Line)
 			if line >= 0 && w.there(line, at) {
-				if t, ok := w.ofLine(line, r.Share); ok {
+				if t, ok := w.inOwnWords(line, at); ok {
+					out = append(out, t)
+				} else if t, ok := w.ofLine(line, r.Share); ok {
 					out = append(out, t)
 				}
 			}
@@ -99,6 +101,29 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 		}
 	}
 	return out
+}
+
+// inOwnWords names a line that stays as the action's own words do: "the chopped onion", "the
+// ginger (grated)".
+func (w *writer) inOwnWords(line, at int) (named, bool) {
+	if w.stand[line] != nil {
+		return named{}, false
+	}
+	a := w.graph.Nodes[at].Action
+	for _, p := range a.Words.Phrases {
+		for _, noun := range p.Nouns {
+			lines, made := w.meant(noun)
+			if made || noun.Pronoun || noun.Rest || len(lines) != 1 || lines[0] != line || noun.Upto > a.Upto || len(noun.Refs) != 1 {
+				continue
+			}
+			text := w.slice(noun.From, w.nounEnd(noun))
+			if len(w.animalWords(text)) > 0 || noun.Name == noun.From && !noun.Measured {
+				return named{}, false // "onion" of a list, which has its article from the first
+			}
+			return named{text: text, plural: noun.Plural}, true
+		}
+	}
+	return named{}, false
 }
 
 // saidOf is how an action's own words say what only they name: with its measure, or with an

@@ -70,7 +70,7 @@ func (c *Carrier) readBack(d *recipe.Dish, a *swap.Adaptation) *flow.Graph {
 	for place, s := range k.at {
 		if s.Change == swap.Changed || s.Change == swap.Added {
 			for _, name := range c.unlisted(d, a, place.Component, s) {
-				s.Findings = append(s.Findings, c.finding(swap.Unlisted, name))
+				c.tell(s, swap.Unlisted, name)
 			}
 		}
 	}
@@ -118,24 +118,27 @@ func (c *Carrier) takeIn(d *recipe.Dish, place recipe.StepAt, s *swap.Step, got 
 	slices.Sort(s.Lines)
 	s.Findings = nil
 	if s.Quote != "" {
-		s.Findings = append(s.Findings, c.finding(swap.OtherThan, s.Quote))
+		c.tell(s, swap.OtherThan, s.Quote)
 	}
 	if animals := got.Animals; len(animals) > 0 {
-		s.Findings = append(s.Findings, c.finding(swap.NamesAnimal, animals[0].Name))
+		c.tell(s, swap.NamesAnimal, animals[0].Name)
 	}
 	if s.Change == swap.Changed || s.Change == swap.Added {
 		for _, q := range got.Questions {
 			if asked(d, place.Component, s, q.Text) {
 				continue // as the original was asked
 			}
-			s.Findings = append(s.Findings, c.finding(swap.NotRead, q.Text))
+			c.tell(s, swap.NotRead, q.Text)
 		}
 	}
 }
 
-// finding says one thing that reading back has found.
-func (c *Carrier) finding(kind swap.FindingKind, text string) swap.Finding {
-	return swap.Finding{Kind: kind, Text: strings.ReplaceAll(c.words().Findings[string(kind)], "{text}", text)}
+// tell notes what was found in a step, the same only once.
+func (c *Carrier) tell(s *swap.Step, kind swap.FindingKind, text string) {
+	f := swap.Finding{Kind: kind, Text: strings.ReplaceAll(c.words().Findings[string(kind)], "{text}", text)}
+	if !slices.Contains(s.Findings, f) {
+		s.Findings = append(s.Findings, f)
+	}
 }
 
 // asked tells whether the original's step raised the same question.
@@ -186,7 +189,7 @@ func (c *Carrier) check(p *plan, g *flow.Graph) {
 		comp := &p.a.Components[i]
 		for _, n := range p.withoutPlace(unused(g, comp, i), i) {
 			if at := lastDone(comp); at != nil {
-				at.Findings = append(at.Findings, c.finding(swap.UnusedLine, comp.Lines[n].Name))
+				c.tell(at, swap.UnusedLine, comp.Lines[n].Name)
 			}
 		}
 	}
@@ -223,7 +226,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 			}
 			used = true
 			if step != nil && !prepared && len(step.From) > 0 {
-				step.Findings = append(step.Findings, c.finding(swap.TooEarly, s.name))
+				c.tell(step, swap.TooEarly, s.name)
 				prepared = true
 			}
 			x := plan{l: p.l, graph: g}
@@ -231,13 +234,13 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				minutes += x.wetMinutes(k)
 			}
 			if !s.Dissolves && minutes > s.Bears*mostBeyond+tolerance && step != nil {
-				step.Findings = append(step.Findings, c.finding(swap.BeyondLimit, s.name+", "+c.spoken(measure.Exactly(minutes))))
+				c.tell(step, swap.BeyondLimit, s.name+", "+c.spoken(measure.Exactly(minutes)))
 				break
 			}
 		}
 		if !used && len(s.book.Prepare) > 0 && (len(p.path(s.node)) > 0 || s.flesh()) {
 			if last := lastDone(&p.a.Components[p.home(s.component)]); last != nil {
-				last.Findings = append(last.Findings, c.finding(swap.UnusedLine, s.name))
+				c.tell(last, swap.UnusedLine, s.name)
 			}
 		}
 	}

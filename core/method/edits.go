@@ -168,13 +168,20 @@ func (w *writer) countsGone(n *node, text string) bool {
 	}
 	eggs := false
 	for _, line := range n.Named {
-		if s := w.stand[line]; s != nil && s.class == larder.Egg {
+		if s := w.stand[line]; s != nil && s.class == larder.Egg && w.wholeEgg(s) {
 			eggs = true
 		} else if slices.Contains(n.To, line) {
 			return false
 		}
 	}
 	return eggs
+}
+
+// wholeEgg tells whether something stands for eggs or a part of them and not for what is made
+// with eggs, such as a sponge.
+func (p *plan) wholeEgg(s *standIn) bool {
+	f := p.l.Food(s.was.FoodID())
+	return f != nil && (string(f.Animal) == f.Kind || p.l.Language().EggParts[f.Kind] > 0)
 }
 
 // impliesWork tells whether an action is done to something that is there though

@@ -100,6 +100,9 @@ func (p *plan) wetBefore(parts []part, upto int) bool {
 	})
 }
 
+// severalLines are so many that none of them names what is made of all.
+const severalLines = 3
+
 // heading is the name of a component without the animal in it: "Celeriac and
 // walnut mince sauce" for "Meat sauce".
 func (c *Carrier) heading(p *plan, i int) string {
@@ -138,6 +141,9 @@ func (c *Carrier) heading(p *plan, i int) string {
 	gone := larder.Words(animals[0].Name)
 	if len(words) == 1 && len(stands) > 1 && stands[0].flesh() {
 		return c.words().Pieces
+	}
+	if len(words) == 1 && len(stands) > 0 && !stands[0].flesh() && len(p.dish.Components[i].Lines) >= severalLines {
+		return larder.Capital(c.words().Mixture) // "Cream", of yolks, sugar and mascarpone
 	}
 	var out []string
 	said := false

@@ -22,6 +22,16 @@ type nameRead struct {
 	tinned            bool
 }
 
+// severalNamed tells whether a name without an amount ends in the plural, so that it means
+// pieces: "peppers" is no ground pepper.
+func severalNamed(name []lex.Token) bool {
+	if len(name) == 0 {
+		return false
+	}
+	words := strings.ToLower(name[len(name)-1].Text)
+	return larder.Singular(words) != words
+}
+
 // nameParts splits what follows the amount into name and preparation and
 // matches the name.
 func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quantity) nameRead {
@@ -31,6 +41,7 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 	if len(segments) == 0 {
 		segments = [][]lex.Token{nil}
 	}
+	counted = counted || q.amount == nil && severalNamed(segments[0])
 	at := 0
 	for i, s := range segments {
 		if f := r.match.name(normalised(s), counted); f.origin != larder.Unknown {

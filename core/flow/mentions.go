@@ -139,7 +139,7 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 			return
 		}
 	}
-	if s.measuredBy(words, start) {
+	if s.measuredBy(words, start) || s.reader.lang.PlantParts[words[end-1]] && s.ofPlant(words, end) {
 		return
 	}
 	if s.verbHere(words, start, end) || s.shapeHere(words, start, end) {
@@ -160,6 +160,20 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 		return
 	}
 	s.animals = append(s.animals, recipe.Animal{Name: name, Animal: class})
+}
+
+// ofPlant tells whether a word for a piece of meat is said to be one of a plant: "the ribs of
+// the cabbage leaves", but not "the ribs of the lamb".
+func (s *mentions) ofPlant(words []string, end int) bool {
+	if end >= len(words) || s.reader.lang.Prepositions[words[end]] != "of" {
+		return false
+	}
+	at := end + 1
+	for at < len(words) && (s.reader.lang.Articles[words[at]] || s.reader.lang.Pointing[words[at]]) {
+		at++
+	}
+	m, ok := s.reader.larder.Index().At(words, at, true)
+	return ok && m.Food.Origin == larder.FromPlant
 }
 
 // measuredBy tells whether a word is only what something is as much as: "as thin as cream",

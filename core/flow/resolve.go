@@ -58,6 +58,9 @@ func (b *bindings) resolve(n noun) []referent {
 			return found
 		}
 	}
+	if t := b.withFat(n); t != nil {
+		return []referent{{made: t}}
+	}
 	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
 		return []referent{{named: b.words(n)}}
 	}
@@ -133,6 +136,25 @@ func (b *bindings) stayedBehind(n noun) []referent {
 		return []referent{{named: b.words(n)}}
 	}
 	return nil
+}
+
+// withFat is what "the hot fat" is where no line goes by that name: what was made last with a
+// fat of the list in it.
+func (b *bindings) withFat(n noun) *thing {
+	if !b.r.lang.Fats[n.head()] || !n.pointed || b.takesAway() || b.ranOut(n) || len(n.words) > 1 && !b.r.lang.HeatWords[n.words[0]] && !b.r.lang.AdjectiveVerbs[n.words[0]] {
+		return nil
+	}
+	return b.latest(func(t *thing) bool {
+		if t.comp != b.comp || t.putBy || t.taken {
+			return false
+		}
+		for p := range t.holds {
+			if b.fat(p) && b.holder[p] == t {
+				return true
+			}
+		}
+		return false
+	})
 }
 
 // liquorLeft is what "the juices" are where something was lifted out of what it cooked in:

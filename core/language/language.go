@@ -33,7 +33,7 @@ type Language struct {
 	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                             Set
 	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                            Set
 	WholeWords, WashedWords, CrispWords, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                     Set
-	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless                                                                              Set
+	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts                                                                  Set
 	Comparers, Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Brief, Relatives, Through, Serves Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
 	GoneSigns               map[string]Set

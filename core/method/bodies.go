@@ -28,7 +28,7 @@ func (p *plan) onBodies(i int) bool {
 			continue
 		}
 		for _, noun := range x.Nouns {
-			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) {
 				return false
 			}
 			any = true
@@ -64,6 +64,18 @@ func (p *plan) ofKept(noun recipe.Noun) bool {
 		}
 		line := p.graph.Named(*r.Line)
 		return line >= 0 && p.stand[line] == nil
+	})
+}
+
+// ofItself tells whether a noun names a line that is called so, such as beef dripping, and
+// not what a body gave.
+func (p *plan) ofItself(noun recipe.Noun, name string) bool {
+	return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		if r.Line == nil {
+			return false
+		}
+		line := p.graph.Named(*r.Line)
+		return line >= 0 && p.ownName(name, []int{line})
 	})
 }
 

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -119,6 +120,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) {
 		return kept, false // a group or a part of the dish by its name
 	}
+	if made && w.hotFat(noun, lines, at) {
+		return kept, false
+	}
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)
 	}
@@ -147,6 +151,14 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		}
 	}
 	return things, true
+}
+
+// hotFat tells whether a noun means the fat that is in a pan or tin, and one of the card's is.
+func (w *writer) hotFat(noun recipe.Noun, lines []int, at int) bool {
+	name := w.slice(noun.Name, noun.Upto)
+	words := larder.Words(name)
+	return len(words) > 0 && w.l.Language().Fats[words[len(words)-1]] && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) &&
+		slices.ContainsFunc(lines, func(line int) bool { return w.fries(line) && w.there(line, at) && w.begun(line, at) })
 }
 
 // onlyNamed is the matter that only the words name, empty for all else.

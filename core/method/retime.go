@@ -60,7 +60,7 @@ func (p *plan) retime() {
 // onlyReady tells whether nothing is roasted but stand-ins for flesh that are done
 // already, with what seasons them.
 func (p *plan) onlyReady(i int) bool {
-	found := false
+	ready, beside := 0.0, 0.0
 	for _, line := range p.subjects(i) {
 		s := p.stand[line]
 		switch {
@@ -68,13 +68,18 @@ func (p *plan) onlyReady(i int) bool {
 			if !s.is(larder.Ready) && !s.Browned {
 				return false
 			}
-			found = true
+			ready += math.Max(p.line(line).Mass(), leastMass)
 		case s == nil && !p.dusts(line) && !p.bastes(line):
 			return false
+		case s == nil && !p.c.fatLine(p.line(line)):
+			beside += p.line(line).Mass()
 		}
 	}
-	return found
+	return ready > 0 && ready >= beside // flour and water round sausages are a batter
 }
+
+// leastMass stands for a weight that nobody knows.
+const leastMass = 1.0
 
 // bastes tells whether a line is what flesh is rubbed and moistened with: sugar, a liquid.
 func (p *plan) bastes(line int) bool {

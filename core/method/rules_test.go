@@ -57,6 +57,22 @@ func TestWorkOnWhatIsGoneIsCarriedOver(t *testing.T) {
 			"Soup\n\n300 g smoked sausage\n1 litre vegetable stock\n2 bay leaves\n1 onion\n\nMethod\n1. Simmer the sausage in the stock with the bay leaves for 20 minutes; lift out and slice.\n2. Add the onion to the stock. Return the sausage.",
 			map[string]string{line("0"): "root-sausage-smoked"}, []string{"Simmer the vegetable stock and the bay leaves for 20 minutes"}, nil,
 		},
+		"hot fat in a tin stays, and batter takes its time": {
+			"Toad\nServes 4\n\n60 g beef dripping\n200 g flour\n300 ml water\n6 pork sausages\n\nMethod\n1. Put the dripping in a roasting tin and heat in the oven until smoking.\n2. Add the sausages and roast for 10 minutes.\n3. Whisk the flour and water to a batter, pour into the hot fat and bake for 30 minutes.",
+			map[string]string{line("0"): "oil-for-frying-fat", line("3"): "bean-fennel-sausage"}, []string{"Put the oil in a roasting tin and heat", "pour into the hot fat and bake for 30 minutes"}, nil,
+		},
+		"small additions go in before the mixture is in its dish, and a pan with fat is not dry": {
+			"Kugel\nServes 6\n\n250 g smoked bacon\n2 onions\n1 kg potatoes\n\nMethod\n1. Fry the bacon in a dry pan until the fat runs, add the onions and cook until golden.\n2. Grate the potatoes and stir in the bacon and onions.\n3. Grease a dish, pour in the mixture and bake for 1 hour.",
+			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"Heat the vegetable oil in a pan, add"}, []string{"dry pan until golden"},
+		},
+		"what only the liquid carried goes with the liquid": {
+			"Pie\nServes 4\n\n500 g cod\n400 ml milk\n1 bay leaf\n600 g potatoes\n500 ml oil\n40 g flour\n\nMethod\n1. Poach the cod in the milk with the bay leaf for 10 minutes. Lift it out and keep the milk.\n2. Deep-fry the potatoes in the oil.\n3. Whisk the milk into the flour and simmer until thick. Stir in the cod and the potatoes.",
+			map[string]string{line("0"): "palm-heart-flakes", line("1"): "soy-drink-for-milk"}, []string{"soy drink into the flour with the bay leaf"}, []string{"Deep-fry the potatoes in the oil with"},
+		},
+		"shaped pieces simmer no longer than they bear": {
+			"Balls\nServes 4\n\n500 g minced lamb\n1 onion, grated\n500 ml vegetable stock\n\nMethod\n1. Knead the lamb with the onion and shape into balls.\n2. Pour on the stock and simmer for 45 minutes.",
+			map[string]string{line("0"): "root-nut-mince"}, []string{"simmer for 15 minutes"}, nil,
+		},
 		"fat that would have run out is brought": {
 			"Base\n\n200 g bacon\n1 onion\n400 g potatoes\n\nMethod\n1. Fry the bacon until the fat runs, add the onion and cook until golden. Add the potatoes.",
 			map[string]string{line("0"): shiitake}, []string{"Heat the vegetable oil, add the smoky shiitake and the onion and cook until golden", "vegetable oil\n"}, nil,

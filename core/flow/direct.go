@@ -28,6 +28,9 @@ func (b *bindings) direct(n noun) []referent {
 		if b.mixedIn(portion{i, ""}) {
 			s -= 0.6 // "heat the oil", of which one has gone into the filling
 		}
+		if b.saysAmount(n, i) {
+			s++ // "the 40 g butter", besides what is for the dish
+		}
 		if b.onlyVessel != "" && b.tech.Family == "coat" && b.forVessel(i) {
 			s += 1.5 // "dust it with sugar", of a dish that the list has sugar for
 		}
@@ -61,6 +64,16 @@ func (b *bindings) direct(n noun) []referent {
 		out = append(out, referent{portion: &portion{i, b.partOf(n, i)}})
 	}
 	return out
+}
+
+// saysAmount tells whether a noun says the very amount of a line.
+func (b *bindings) saysAmount(n noun, i int) bool {
+	l := b.lines[i].line
+	if n.amount[1] == 0 || l.Amount == nil {
+		return false
+	}
+	said := b.r.Line(b.text.slice(n.amount[0], n.amount[1])+" "+l.Name, b.system())
+	return said.Amount != nil && said.Amount.Unit == l.Amount.Unit && said.Amount.Low == l.Amount.Low
 }
 
 // isOf tells whether a line is of the group that a word names.

@@ -157,8 +157,8 @@ func (b *body) unknownVerb(i int) bool {
 func (b *body) manners(i int, role string, first bool) int {
 	unknown := 0
 	for k := i; k < b.upto && k < i+farthestName; k++ {
-		if b.mark(k, ",") || b.lang.Shares[b.low(k)] > 0 && b.lang.Rests[b.low(k-1)] {
-			return 0 // "in the other half"
+		if b.mark(k, ",") || b.lang.Rests[b.low(k)] || b.lang.Shares[b.low(k)] > 0 && b.lang.Rests[b.low(k-1)] {
+			return 0 // "in the other half", "in the rest lightly"
 		}
 		next := k + 1
 		done := b.ends(next, b.upto) || b.mark(next, ",") || b.conj(next) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of" || b.lang.Subordinators[b.low(next)] != "" || b.opensPhraseOf(next)

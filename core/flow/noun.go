@@ -3,6 +3,7 @@ package flow
 import (
 	"yembra/core/language"
 	"yembra/core/larder"
+	"yembra/core/lex"
 )
 
 // noun is the name of one thing as a step has it: "half of the butter", "the
@@ -53,6 +54,9 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	}
 	at := t.measure(&n, i, upto)
 	at = t.pointers(&n, at, upto)
+	if n.pointed && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
+		at = t.pointers(&n, t.measure(&n, at, upto), upto) // "the 40 g of butter"
+	}
 	if n.pronoun {
 		if t.lang.Shares[t.low(at)] == 1 && (t.ends(at+1, upto) || t.mark(at+1, ",") || t.lang.Prepositions[t.low(at+1)] != "") {
 			n.all = true // "add it all to the pot"

@@ -105,5 +105,9 @@ func (t *text) innerOrder(i int) bool {
 // before it: "coconut milk thinned with water".
 func (t *text) describes(i int) bool {
 	_, n := t.verb(i, language.Past)
-	return n > 0 && t.lang.Prepositions[t.low(i+1)] != ""
+	next := i + 1
+	if t.lang.Particles[t.low(next)] && t.lang.Prepositions[t.low(next)] == "" {
+		next++ // "the milk topped up with water"
+	}
+	return n > 0 && t.lang.Prepositions[t.low(next)] != ""
 }

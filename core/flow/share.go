@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"slices"
+
 	"yembra/core/measure"
 )
 
@@ -27,6 +29,9 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return halfOfIt // the rest goes in later
 	case p.part == "" && b.tech.Family == "coat" && b.fat(p) && len(n.words) > 0:
 		again := min(b.namedAgain(n.head(), n.upto), mostCoats)
+		if b.twin(p.line) {
+			again = 0 // the next mention means the other
+		}
 		share := left / float64(1+again)
 		l := &b.lines[p.line]
 		if grams := l.line.Mass(); again > 0 && b.tech.Name == "grease" && grams > 0 {
@@ -37,6 +42,17 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return share
 	}
 	return left
+}
+
+// twin tells whether another line of the part goes by the same name, of which nothing has
+// gone in yet.
+func (b *bindings) twin(line int) bool {
+	for i := range b.lines {
+		if i != line && b.lines[i].comp == b.lines[line].comp && slices.Equal(b.lines[i].name, b.lines[line].name) && b.leftOf(portion{i, ""}) == 1 {
+			return true
+		}
+	}
+	return false
 }
 
 // halfOfIt is taken where a step does not say how much of a line it wants though

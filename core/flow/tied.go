@@ -126,7 +126,13 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 // flowsOver tells whether a noun means a liquid that is not what is being worked
 // on: "ladle over the soup".
 func (b *bindings) flowsOver(n noun) bool {
-	return slices.ContainsFunc(b.resolve(n), func(x referent) bool { return x.made != nil && x.made.liquid && x.made != b.base })
+	return slices.ContainsFunc(b.resolve(n), func(x referent) bool {
+		in := x.made
+		if in == nil && x.portion != nil && b.leftOf(*x.portion) == 0 {
+			in = b.held(*x.portion) // "the reserved milk", by its line
+		}
+		return in != nil && in.liquid && in != b.base
+	})
 }
 
 // pouredOver tells whether a liquid in hand is poured over something solid: "pour over

@@ -8,10 +8,10 @@ import (
 // Writing holds the words by which a method is written, in fields that bear the
 // names of the keys in writing.yaml.
 type Writing struct {
-	The, And, More, For, Until, It, Them, Everything, Mixture, To, In, With, Into, Add string
-	Minute, Minutes, Hours, Again, Boil, Mix, Put                                      string
-	StirIn                                                                             string `yaml:"stir-in"`
-	SamePan                                                                            string `yaml:"samepan"`
+	The, Of, And, More, For, Until, It, Them, Everything, Mixture, To, In, With, Into, Add string
+	Minute, Minutes, Hours, Again, Boil, Mix, Put                                          string
+	StirIn                                                                                 string `yaml:"stir-in"`
+	SamePan                                                                                string `yaml:"samepan"`
 	// Slake stirs a thickener smooth before the liquid goes in.
 	Slake         string
 	Pan           string

@@ -226,7 +226,12 @@ func (w *writer) restOfWhole(noun recipe.Noun, lines []int, at int) bool {
 // there is a rest of it.
 func (p *plan) begun(line, at int) bool {
 	for k := range p.graph.Nodes[:at] {
-		if !p.deeds[k].drop && (slices.Contains(p.graph.Nodes[k].Named, line) || slices.Contains(p.deeds[k].along, line)) {
+		n := &p.graph.Nodes[k]
+		if p.deeds[k].drop {
+			continue
+		}
+		partly := slices.Contains(n.To, line) && slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Made != nil && r.Share < nearlyAll }) // "half of it"
+		if partly || slices.Contains(n.Named, line) || slices.Contains(p.deeds[k].along, line) {
 			return true
 		}
 	}

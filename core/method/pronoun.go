@@ -28,6 +28,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 			there = append(there, line)
 		}
 	}
+	if t, ok := w.someOf(noun, there); ok {
+		return []named{t}, true
+	}
 	if entering := w.entering(lines, at); len(entering) > 0 && w.lost(noun) {
 		return w.named(entering), true // "flake the fish and fold it in", of what is in flakes
 	}
@@ -54,6 +57,38 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
+}
+
+// someOf names a share of what stands for the one thing that was replaced, where the work
+// that made it is not done any more: "a spoonful of the whipped aquafaba", "half of the smoky
+// shiitake".
+func (w *writer) someOf(noun recipe.Noun, there []int) (named, bool) {
+	stands := slices.DeleteFunc(slices.Clone(there), func(line int) bool { return w.stand[line] == nil })
+	if noun.Rest || len(stands) != 1 || len(noun.Refs) != 1 || noun.Refs[0].Share >= nearlyAll || !w.lost(noun) {
+		return named{}, false
+	}
+	s := w.stand[stands[0]]
+	if s.bare {
+		return named{}, false
+	}
+	t := w.c.stand(s, noun.Refs[0].Share, false)
+	if measure := w.bareMeasure(noun); measure != "" {
+		t.text = measure + " " + w.c.words().Of + " " + w.c.words().The + " " + s.name
+	}
+	return t, true
+}
+
+// bareMeasure is the measure that a pronoun is said with, without the pronoun: "a spoonful".
+func (w *writer) bareMeasure(noun recipe.Noun) string {
+	lang := w.l.Language()
+	words := strings.Fields(w.slice(noun.From, noun.Upto))
+	for len(words) > 0 && (lang.Pronouns[strings.ToLower(words[len(words)-1])] || lang.Prepositions[strings.ToLower(words[len(words)-1])] == "of") {
+		words = words[:len(words)-1]
+	}
+	if len(words) == 0 || lang.Littles[strings.ToLower(words[len(words)-1])] == 0 {
+		return ""
+	}
+	return strings.ToLower(strings.Join(words, " "))
 }
 
 // entering are the stand-ins among lines that go in with an action.

@@ -199,7 +199,7 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 				lines, made := w.meant(noun)
 				name := w.slice(noun.Name, noun.Upto)
 				if noun.Pronoun {
-					lines = slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.c.fatLine(w.line(line)) })
+					lines = slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.c.fatLine(w.line(line)) || w.stand[line] == nil && w.dusts(line) })
 					return len(lines) == 1 && lines[0] == s.node
 				}
 				return slices.Contains(lines, s.node) && (!made || len(w.animalWords(name)) > 0 || w.ownName(name, lines))
@@ -255,14 +255,14 @@ func (w *writer) named(stands []*standIn) []named {
 	return out
 }
 
-// shareLost is the share of a line that only dropped work names, where what is done
-// names the rest; else all of it.
+// shareLost is the share of a line that only dropped work names, or work before what stands
+// for it goes in, where what is done later names the rest; else all of it.
 func (w *writer) shareLost(line int) float64 {
 	lost, kept := 0.0, false
 	for k := range w.graph.Nodes {
 		switch {
 		case !slices.Contains(w.graph.Nodes[k].Named, line):
-		case w.deeds[k].drop:
+		case w.deeds[k].drop, w.stand[line] != nil && w.stand[line].tail > 0 && k <= w.stand[line].enters:
 			lost += w.shareAt(line, k)
 		default:
 			kept = true

@@ -161,6 +161,9 @@ func (l *layout) block(b block) {
 		b.text = strings.TrimSpace(title)
 	}
 	if l.serves(b) {
+		if l.mode == before && len(l.waiting) == 1 && !l.quantityFirst(l.waiting[0].text) {
+			l.waiting[0].heading = true // what stands above the servings is the name of the dish
+		}
 		return
 	}
 	switch l.mode {

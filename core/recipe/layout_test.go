@@ -178,6 +178,9 @@ func TestServingsBelow(t *testing.T) {
 		require.Equal(t, measure.Span{Low: 4, High: 6}, *d.Serves, text)
 		require.Len(t, d.Components[0].Lines, 2, text)
 	}
+	named := r.Read("Cheese souffle\n\nfor 4\nbutter and dry breadcrumbs for the dish\n40 g butter\n\nMelt the butter.", measure.Metric)
+	require.Equal(t, "Cheese souffle", named.Name)
+	require.Len(t, named.Components[0].Lines, 2)
 	d := r.Read("Stew\n\n2 leeks\n1 onion\n\nMethod\n1. Boil the leeks.\n2. Serve 4 slices of bread with it.", measure.Metric)
 	require.Nil(t, d.Serves)
 }

@@ -150,7 +150,7 @@ func (p *plan) enterHere(component, step int) []*standIn {
 
 // prepare is the preparation of one swap, once for all lines it stands for.
 func (c *Carrier) prepare(p *plan, i int, s *standIn, prepared map[string]bool) []part {
-	if s.book == nil || p.home(s.component) != i || prepared[s.book.ID] {
+	if s.book == nil || p.home(s.component) != i || prepared[s.book.ID] || s.boiledIn() {
 		return nil
 	}
 	prepared[s.book.ID] = true

@@ -47,7 +47,7 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	}
 	switch {
 	case moment == larder.WithAromatics:
-		return fried + 1, fried >= 0 && !p.takesUp(parts, fried+1) && !p.fryingOver(parts[fried])
+		return fried + 1, fried >= 0 && aromatic && !p.takesUp(parts, fried+1) && !p.fryingOver(parts[fried])
 	case moment == larder.AtTable:
 		return p.served(parts), true
 	case moment == larder.InLiquid && wet >= 0:
@@ -172,14 +172,14 @@ func (p *plan) shutBefore(at int) bool {
 
 // closing is the first part after which nothing can be added any more: where what
 // is made is shaped, filled or served, or finished by heat with nothing cooked or
-// mixed behind it.
+// mixed behind it; or where it is cooked one by one.
 func (p *plan) closing(parts []part) int {
 	closing := len(parts)
 	for k := len(parts) - 1; k >= 0; k-- {
 		for _, at := range parts[k].nodes {
 			t := p.graph.Nodes[at].Technique
 			switch {
-			case t.Shuts(), p.laidToBake(at), t.Closes == larder.ClosesLast && !p.cooksAfter(parts, k) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
+			case t.Shuts(), p.laidToBake(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cooksAfter(parts, k) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
 				closing = k
 			}
 		}

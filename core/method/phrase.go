@@ -193,7 +193,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			}
 			t := w.c.stand(s, share, rest)
 			if measure := w.ownMeasure(noun); measure != "" && share < nearlyAll && !s.bare {
-				t.text = measure + s.name // "a tablespoon of cashew milk"
+				t.text = w.measureOf(measure, s.name) // "a tablespoon of cashew milk"
 			}
 			out = append(out, t)
 			continue
@@ -206,6 +206,16 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
+}
+
+// measureOf is a name with the measure of the text: "a few of the mushroom slices", where the
+// text has a few slices.
+func (w *writer) measureOf(measure, name string) string {
+	said, named := strings.Fields(measure), larder.Words(name)
+	if n := len(said) - 2; n > 0 && len(named) > 0 && larder.Singular(strings.ToLower(said[n])) == larder.Singular(named[len(named)-1]) {
+		return strings.Join(slices.Delete(said, n, n+1), " ") + " " + w.c.words().The + " " + name
+	}
+	return measure + name
 }
 
 // intoItself tells whether a noun means what an action's things go into, by a name that

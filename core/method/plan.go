@@ -74,6 +74,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 			p.stand[s.node] = s
 		}
 	}
+	p.tellApart()
 	for _, s := range p.inOrder() {
 		if !s.gone {
 			p.enter(s)
@@ -92,6 +93,24 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	p.finishing()
 	p.retime()
 	return p
+}
+
+// tellApart calls stand-ins by the food they are made of where others go by the same name and
+// are made of another: olive oil and vegetable oil, both "oil".
+func (p *plan) tellApart() {
+	food := func(s *standIn) *larder.Food { return p.l.MainFood(s.book) }
+	all := p.inOrder()
+	for _, s := range all {
+		if s.gone || s.bare || len(s.lines) != 1 || food(s) == nil {
+			continue
+		}
+		if slices.ContainsFunc(all, func(o *standIn) bool {
+			return !o.gone && o.book.CalledFor(o.chosen.Use) == s.book.CalledFor(s.chosen.Use) && food(o) != nil && food(o).ID != food(s).ID
+		}) {
+			s.name = lowered(food(s).Name)
+			s.plural = p.c.plural(s.name)
+		}
+	}
 }
 
 // decideAll decides every action.

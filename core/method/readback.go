@@ -213,7 +213,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 		if s.gone || len(s.lines) == 0 {
 			continue
 		}
-		minutes, prepared, used := 0.0, len(s.book.Prepare) == 0, false
+		minutes, prepared, used := 0.0, len(s.book.Prepare) == 0 || s.boiledIn(), false
 		for k := range g.Nodes {
 			n := &g.Nodes[k]
 			if !slices.ContainsFunc(s.lines, func(line int) bool { return n.Reaches(g.Line(s.component, line)) }) {

@@ -47,6 +47,12 @@ const extract larder.Animal = "extract"
 // never is the action of what goes in nowhere.
 const never = math.MaxInt
 
+// boiledIn tells whether all that is done to it is that it boils in the dish's own liquid,
+// where it goes in: a powder that sets.
+func (s *standIn) boiledIn() bool {
+	return s.was.Animal == larder.Gelatine && len(s.lines) == 1 && s.enters != never && s.Done > 0
+}
+
 // is tells whether it is in one of the states of the carry rules.
 func (s *standIn) is(state string) bool { return slices.Contains(s.states, state) }
 

@@ -18,9 +18,11 @@ type Action struct {
 	Celsius   *float64      `json:"celsius" jsonschema:"nullable"`
 	Cue       string        `json:"cue"`
 	// On is the id of what is in hand where only a place of it is named: "brush one edge".
-	On   string `json:"-"`
-	From int    `json:"from"`
-	Upto int    `json:"upto"`
+	On string `json:"-"`
+	// Each tells that it is done anew for each of several: "for each pancake".
+	Each bool `json:"-"`
+	From int  `json:"from"`
+	Upto int  `json:"upto"`
 	// Heat is what the text says of the ring ("low"), Vessel where it happens,
 	// Manner how ("stirring often"), Makes what the text calls the outcome.
 	Heat   string `json:"heat,omitempty"`

@@ -52,11 +52,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		of.from, of.rest = i, of.rest || t.lang.Prepositions[t.low(i+k)] == "of"
 		return of, ok
 	}
-	at := t.measure(&n, i, upto)
-	at = t.pointers(&n, at, upto)
-	if n.pointed && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
-		at = t.pointers(&n, t.measure(&n, at, upto), upto) // "the 40 g of butter"
-	}
+	at := t.amounts(&n, i, upto)
 	if n.pronoun {
 		if t.lang.Shares[t.low(at)] == 1 && (t.ends(at+1, upto) || t.mark(at+1, ",") || t.lang.Prepositions[t.low(at+1)] != "") {
 			n.all = true // "add it all to the pot"
@@ -103,6 +99,15 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		n.pronoun = true // "the rest", "half", "both"
 	}
 	return n, at > i && (len(n.words) > 0 || n.pronoun)
+}
+
+// amounts reads what stands before a name: a measure, articles, shares.
+func (t *text) amounts(n *noun, i, upto int) int {
+	at := t.pointers(n, t.measure(n, i, upto), upto)
+	if n.pointed && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
+		at = t.pointers(n, t.measure(n, at, upto), upto) // "the 40 g of butter"
+	}
+	return at
 }
 
 // titled counts the words of a thing made before that goes by a name with a joining word:

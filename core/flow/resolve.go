@@ -58,11 +58,8 @@ func (b *bindings) resolve(n noun) []referent {
 			return found
 		}
 	}
-	if t := b.withFat(n); t != nil {
-		return []referent{{made: t}}
-	}
-	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
-		return []referent{{named: b.words(n)}}
+	if found := b.unlisted(n); found != nil {
+		return found
 	}
 	if found := b.stayedBehind(n); found != nil {
 		return found
@@ -133,6 +130,19 @@ func (b *bindings) stayedBehind(n noun) []referent {
 		return []referent{{made: t}}
 	}
 	if b.ranOut(n) {
+		return []referent{{named: b.words(n)}}
+	}
+	return nil
+}
+
+// unlisted is what no line has, such as water: only its words name it, but the fat that is in
+// a pan.
+func (b *bindings) unlisted(n noun) []referent {
+	lang := b.r.lang
+	if t := b.withFat(n); t != nil {
+		return []referent{{made: t}}
+	}
+	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
 		return []referent{{named: b.words(n)}}
 	}
 	return nil

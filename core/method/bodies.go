@@ -67,18 +67,6 @@ func (p *plan) ofKept(noun recipe.Noun) bool {
 	})
 }
 
-// ofItself tells whether a noun names a line that is called so, such as beef dripping, and
-// not what a body gave.
-func (p *plan) ofItself(noun recipe.Noun, name string) bool {
-	return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-		if r.Line == nil {
-			return false
-		}
-		line := p.graph.Named(*r.Line)
-		return line >= 0 && p.ownName(name, []int{line})
-	})
-}
-
 // impliesGone tells whether an action is meant for flesh that is not there though
 // other things lie beside it: "drain and pat dry", after a marinade.
 func (p *plan) impliesGone(i int) bool {

@@ -40,8 +40,12 @@ func (c *Carrier) brownedAtLast(book *larder.Swap) bool {
 // empty for others.
 func (c *Carrier) batch(p *plan, s *standIn) string {
 	grams := 0.0
-	for _, at := range s.lines {
-		grams += p.a.Components[s.component].Lines[at].Mass()
+	for _, o := range p.inOrder() {
+		for _, at := range o.lines {
+			if o.book == s.book { // made once for all parts
+				grams += p.a.Components[o.component].Lines[at].Mass()
+			}
+		}
 	}
 	if grams <= 0 || grams >= c.leastOf(s.book) {
 		return ""

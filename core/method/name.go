@@ -188,3 +188,33 @@ func (c *Carrier) renamed(name string) string {
 	}
 	return strings.Join(words, " ")
 }
+
+// tellApart calls stand-ins by the food they are made of where others go by the same name and
+// are made of another: olive oil and vegetable oil, both "oil".
+func (p *plan) tellApart() {
+	food := func(s *standIn) *larder.Food { return p.l.MainFood(s.book) }
+	all := p.inOrder()
+	for _, s := range all {
+		if s.gone || s.bare || len(s.lines) != 1 || food(s) == nil {
+			continue
+		}
+		if slices.ContainsFunc(all, func(o *standIn) bool {
+			return !o.gone && o.book.CalledFor(o.chosen.Use) == s.book.CalledFor(s.chosen.Use) && food(o) != nil && food(o).ID != food(s).ID
+		}) {
+			s.name = lowered(food(s).Name)
+			s.plural = p.c.plural(s.name)
+		}
+	}
+}
+
+// ofItself tells whether a noun names a line that is called so, such as beef dripping, and
+// not what a body gave.
+func (p *plan) ofItself(noun recipe.Noun, name string) bool {
+	return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		if r.Line == nil {
+			return false
+		}
+		line := p.graph.Named(*r.Line)
+		return line >= 0 && p.ownName(name, []int{line})
+	})
+}

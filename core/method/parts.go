@@ -34,6 +34,7 @@ func Parts(l *larder.Larder, a swap.Adaptation) []swap.Component {
 		}
 	}
 	p.inOrder(sets)
+	p.madeOnce()
 	return p.out
 }
 
@@ -180,7 +181,7 @@ func preparedApart(a swap.Adaptation, component int) []string {
 		least := ownPart
 		if slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool {
 			return c.Swap == s.Prepares && swap.ComponentOf(c.Replaces) == component && slices.Contains(ownPartUses, c.Use)
-		}) || standsForSeveral(a, component, s.Prepares) || sharesFood(a, component, s.Prepares) {
+		}) || standsForSeveral(a, s.Prepares) || sharesFood(a, component, s.Prepares) {
 			least = 1
 		}
 		if count[s.Prepares]++; count[s.Prepares] == least {
@@ -190,12 +191,12 @@ func preparedApart(a swap.Adaptation, component int) []string {
 	return out
 }
 
-// standsForSeveral tells whether one swap stands for several lines of a
-// component, so that it is made once for all of them.
-func standsForSeveral(a swap.Adaptation, component int, id string) bool {
+// standsForSeveral tells whether one swap stands for several lines of a dish, so that it is
+// made once for all of them.
+func standsForSeveral(a swap.Adaptation, id string) bool {
 	lines := 0
 	for _, c := range a.Swaps {
-		if c.Swap == id && swap.ComponentOf(c.Replaces) == component {
+		if c.Swap == id {
 			lines++
 		}
 	}

@@ -108,7 +108,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
 	}
-	if w.besideName(w.slice(noun.Name, noun.Upto), lines) {
+	if w.besideName(w.slice(noun.Name, noun.Upto), lines) || made && w.hotFat(noun, lines, at) {
 		return kept, false
 	}
 	if things, changed, lost := w.lostLiquor(n, p, noun, at); lost {
@@ -119,9 +119,6 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	}
 	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) {
 		return kept, false // a group or a part of the dish by its name
-	}
-	if made && w.hotFat(noun, lines, at) {
-		return kept, false
 	}
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)

@@ -95,24 +95,6 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	return p
 }
 
-// tellApart calls stand-ins by the food they are made of where others go by the same name and
-// are made of another: olive oil and vegetable oil, both "oil".
-func (p *plan) tellApart() {
-	food := func(s *standIn) *larder.Food { return p.l.MainFood(s.book) }
-	all := p.inOrder()
-	for _, s := range all {
-		if s.gone || s.bare || len(s.lines) != 1 || food(s) == nil {
-			continue
-		}
-		if slices.ContainsFunc(all, func(o *standIn) bool {
-			return !o.gone && o.book.CalledFor(o.chosen.Use) == s.book.CalledFor(s.chosen.Use) && food(o) != nil && food(o).ID != food(s).ID
-		}) {
-			s.name = lowered(food(s).Name)
-			s.plural = p.c.plural(s.name)
-		}
-	}
-}
-
 // decideAll decides every action.
 func (p *plan) decideAll() {
 	p.deeds = make([]deed, len(p.graph.Nodes))
@@ -226,17 +208,6 @@ func (p *plan) coated(s *standIn, i int) bool {
 	return false
 }
 
-// friedJust tells whether something is taken out of the pan in which it was just fried.
-func (p *plan) friedJust(s *standIn, i int) bool {
-	path := p.path(s.node)
-	at := slices.Index(path, i)
-	if at <= 0 || p.graph.Nodes[i].Technique.Family != "separate" {
-		return false
-	}
-	before := path[at-1]
-	return s.enters <= before && !p.deeds[before].drop && p.graph.Nodes[before].Technique.Family == "dry heat"
-}
-
 // places tells whether cutting something also puts it into a vessel: "flake the fish
 // into a dish".
 func (p *plan) places(i int) bool {
@@ -258,32 +229,6 @@ func (p *plan) rule(s *standIn, i int) *larder.CarryRule {
 		use = s.chosen.Use
 	}
 	return p.l.CarryRuleFor(n.Technique, n.Action.Verb, use, s.class, p.statesAt(s, i))
-}
-
-// statesAt are the states of a stand-in when an action begins: what lay in a marinade is wet
-// and takes colour again.
-func (p *plan) statesAt(s *standIn, i int) []string {
-	if p.graph.Nodes[i].Technique.Family != "dry heat" || !p.marinated(s, i) {
-		return s.states
-	}
-	return slices.DeleteFunc(slices.Clone(s.states), func(state string) bool { return state == larder.Browned })
-}
-
-// marinated tells whether a stand-in lay in a marinade before an action, and in no liquid over
-// the fire since.
-func (p *plan) marinated(s *standIn, i int) bool {
-	lay := false
-	for _, k := range p.path(s.node) {
-		switch n := &p.graph.Nodes[k]; {
-		case k >= i:
-			return lay
-		case n.Technique.Family == "rest" && n.Technique.Medium == "liquid" && s.enters <= k:
-			lay = true
-		case n.Technique.Heat != "" && (n.Technique.Family != "dry heat" || s.is(larder.Browned)) && !(p.deeds != nil && p.deeds[k].drop):
-			lay = false
-		}
-	}
-	return lay
 }
 
 // there tells whether a line is in the pot when an action begins: what stands for

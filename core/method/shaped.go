@@ -81,3 +81,23 @@ func (w *writer) namedBefore(at int) []int {
 	}
 	return out
 }
+
+// shapedBare are the lines with which a stand-in is shaped into balls or cakes with no wrap
+// of dough or leaf round them; none where it is not.
+func (p *plan) shapedBare(s *standIn) []int {
+	var shaped []int
+	for _, i := range p.path(s.node) {
+		n := &p.graph.Nodes[i]
+		if n.Is("wrap", "stuff", "roll-up", "seal") {
+			return nil
+		}
+		if n.Is("shape") && s.flesh() {
+			shaped = n.Holds
+		}
+	}
+	return shaped
+}
+
+// shapedBears are the minutes in a liquid after which what is shaped of plants softens; an
+// estimate.
+const shapedBears = 15.0

@@ -22,6 +22,11 @@ type nameRead struct {
 	tinned            bool
 }
 
+// counts tells whether an amount counts pieces and says nothing else.
+func (q *quantity) counts() bool {
+	return q.amount != nil && q.amount.Unit == measure.Piece && q.each == nil && q.ml == nil && q.grams == nil
+}
+
 // severalNamed tells whether a name without an amount ends in the plural, so that it means
 // pieces: "peppers" is no ground pepper.
 func severalNamed(name []lex.Token) bool {
@@ -36,12 +41,11 @@ func severalNamed(name []lex.Token) bool {
 // matches the name.
 func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quantity) nameRead {
 	segments, brackets := split(tokens)
-	counted := q.amount != nil && q.amount.Unit == measure.Piece && q.each == nil && q.ml == nil && q.grams == nil
 	n := nameRead{brackets: brackets, tinned: q.amount != nil && q.amount.Unit == measure.Can}
 	if len(segments) == 0 {
 		segments = [][]lex.Token{nil}
 	}
-	counted = counted || q.amount == nil && severalNamed(segments[0])
+	counted := q.counts() || q.amount == nil && severalNamed(segments[0])
 	at := 0
 	for i, s := range segments {
 		if f := r.match.name(normalised(s), counted); f.origin != larder.Unknown {

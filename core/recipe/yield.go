@@ -14,7 +14,7 @@ import (
 // of a language.
 type yields struct {
 	line, people, start, anywhere, after, cut, alone, numbers, title *regexp.Regexp
-	words                                                     *language.Lines
+	words                                                            *language.Lines
 }
 
 func yieldsIn(words *language.Lines) yields {

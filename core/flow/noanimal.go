@@ -1,0 +1,42 @@
+package flow
+
+import "yembra/core/larder"
+
+// runsOn tells whether a name that leaves out words between runs into another that goes on
+// behind it: "brown the butter beans" is no brown butter.
+func (s *mentions) runsOn(words []string, m larder.Match) bool {
+	if m.Used == m.End-m.Start {
+		return false
+	}
+	for k := m.Start + 1; k < m.End; k++ {
+		if next, ok := s.reader.larder.Index().At(words, k, true); ok && next.End > m.End {
+			return true
+		}
+	}
+	return false
+}
+
+// ofPlant tells whether a word for a piece of meat is said to be one of a plant: "the ribs of
+// the cabbage leaves", but not "the ribs of the lamb".
+func (s *mentions) ofPlant(words []string, end int) bool {
+	if end >= len(words) || s.reader.lang.Prepositions[words[end]] != "of" {
+		return false
+	}
+	at := end + 1
+	for at < len(words) && (s.reader.lang.Articles[words[at]] || s.reader.lang.Pointing[words[at]]) {
+		at++
+	}
+	m, ok := s.reader.larder.Index().At(words, at, true)
+	return ok && m.Food.Origin == larder.FromPlant
+}
+
+// measuredBy tells whether a word is only what something is as much as: "as thin as cream",
+// "as big as an egg", but not "as soon as the chicken" nor "as well as bacon".
+func (s *mentions) measuredBy(words []string, start int) bool {
+	lang := s.reader.lang
+	as := start - 1
+	for as > 0 && lang.Articles[words[as]] && !lang.Definite[words[as]] {
+		as--
+	}
+	return as > 1 && lang.Gauging[words[as-1]] && lang.Subordinators[words[as]] == "comparison" && words[as-2] == words[as]
+}

@@ -1,0 +1,44 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// statesAt are the states of a stand-in when an action begins: what lay in a marinade is wet
+// and takes colour again.
+func (p *plan) statesAt(s *standIn, i int) []string {
+	if p.graph.Nodes[i].Technique.Family != "dry heat" || !p.marinated(s, i) {
+		return s.states
+	}
+	return slices.DeleteFunc(slices.Clone(s.states), func(state string) bool { return state == larder.Browned })
+}
+
+// marinated tells whether a stand-in lay in a marinade before an action, and in no liquid over
+// the fire since.
+func (p *plan) marinated(s *standIn, i int) bool {
+	lay := false
+	for _, k := range p.path(s.node) {
+		switch n := &p.graph.Nodes[k]; {
+		case k >= i:
+			return lay
+		case n.Technique.Family == "rest" && n.Technique.Medium == "liquid" && s.enters <= k:
+			lay = true
+		case n.Technique.Heat != "" && (n.Technique.Family != "dry heat" || s.is(larder.Browned)) && !(p.deeds != nil && p.deeds[k].drop):
+			lay = false
+		}
+	}
+	return lay
+}
+
+// friedJust tells whether something is taken out of the pan in which it was just fried.
+func (p *plan) friedJust(s *standIn, i int) bool {
+	path := p.path(s.node)
+	at := slices.Index(path, i)
+	if at <= 0 || p.graph.Nodes[i].Technique.Family != "separate" {
+		return false
+	}
+	before := path[at-1]
+	return s.enters <= before && !p.deeds[before].drop && p.graph.Nodes[before].Technique.Family == "dry heat"
+}

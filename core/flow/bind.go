@@ -220,7 +220,7 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		b.of(p, *into)
 		return
 	}
-	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || b.lines[p.line].line.Amount == nil && b.holdsFat(held)) {
+	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || left < 1 && b.tech.Name == removeTechnique || b.lines[p.line].line.Amount == nil && b.holdsFat(held)) {
 		share := 1.0
 		if n.rest || n.share > 0 && n.share < 1 {
 			share = b.shareMade(n, held)

@@ -2,6 +2,7 @@ package flow
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/recipe"
 )
@@ -22,6 +23,9 @@ func (b *bindings) pronoun(n noun) []referent {
 			slices.Reverse(open)
 			return open
 		}
+	}
+	if n.rest && n.share == 0 && len(n.words) == 0 && b.justTakenOut() {
+		return []referent{{made: b.stays}} // "take out the sausage and slice it; blend the rest"
 	}
 	if (n.rest || n.share > 0) && len(n.words) == 0 {
 		if p := b.partlyUsed(); p != nil {
@@ -49,6 +53,21 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
+}
+
+// justTakenOut tells whether what is in hand was taken out of something in the same step, which
+// is there still.
+func (b *bindings) justTakenOut() bool {
+	if b.stays == nil || b.focus == nil || b.stays == b.focus || !b.open(b.stays) || b.last == nil {
+		return false
+	}
+	step, _, _ := strings.Cut(b.last.ID, ".a")
+	for i := len(b.things) - 1; i >= 0 && strings.HasPrefix(b.things[i].id, step+".a"); i-- {
+		if b.things[i].taken {
+			return true
+		}
+	}
+	return false
 }
 
 // allFried are the things that were fried one by one and wait: "add it all to the pot".

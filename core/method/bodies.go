@@ -28,7 +28,7 @@ func (p *plan) onBodies(i int) bool {
 			continue
 		}
 		for _, noun := range x.Nouns {
-			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) {
 				return false
 			}
 			any = true
@@ -151,7 +151,7 @@ func (p *plan) decideNamed(i int) {
 		return
 	}
 	for _, r := range n.Action.To {
-		if r.Named == nil || !p.fleshly(*r.Named) {
+		if r.Named == nil || !p.fleshly(*r.Named) || p.addsFat(n, *r.Named) {
 			return
 		}
 		named++
@@ -165,6 +165,13 @@ func (p *plan) decideNamed(i int) {
 			p.deeds[i].whys = append(p.deeds[i].whys, r.Why)
 		}
 	}
+}
+
+// addsFat tells whether fat that ran out of flesh goes back into the pan to fry others in.
+func (p *plan) addsFat(n *flow.Node, named string) bool {
+	words := larder.Words(named)
+	next := p.graph.Number(n) + 1
+	return n.Technique.Joins == "yes" && len(words) > 0 && p.l.Language().Fats[words[len(words)-1]] && next < len(p.graph.Nodes) && p.graph.Nodes[next].At == n.At && p.cooksDry(next)
 }
 
 // liquorGone tells whether what is kept is the liquid of a cooking that is not done

@@ -48,7 +48,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
 			}
 		}
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 || w.countsGone(n, w.slice(at[0], at[1]))) {
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.tellsOfGone(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 || w.countsGone(n, w.slice(at[0], at[1]))) {
 			out = append(out, edit{at[0], at[1], ""})
 		}
 	}
@@ -84,6 +84,9 @@ func (w *writer) saysPot(a *recipe.Action) bool {
 func (w *writer) leavesPot(n *node) {
 	if a := n.Action; n.Technique.Heat != "" && w.saysPot(a) {
 		w.pot = lowered(w.slice(a.Words.Vessel[0], a.Words.Vessel[1]))
+		if w.rendered(w.graph.Number(n)) {
+			w.pot = w.greased(w.pot)
+		}
 	}
 }
 
@@ -146,6 +149,21 @@ func (w *writer) brackets(a *recipe.Action) []edit {
 		}
 	}
 	return out
+}
+
+// tellsOfGone tells whether words that say how one thing of a list is stand behind one that is
+// gone: "half of the sausage in one piece".
+func (w *writer) tellsOfGone(n *node, from int) bool {
+	at := w.graph.Number(n)
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
+		return len(p.Nouns) > 1 && slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+			if noun.Upto > from || strings.TrimSpace(w.slice(noun.Upto, from)) != "" {
+				return false
+			}
+			lines, made := w.meant(noun)
+			return !made && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool { return w.there(line, at) })
+		})
+	})
 }
 
 // gonePlay tells whether words that say how something is done speak of what only

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -114,12 +115,12 @@ func (w *writer) onlyToHeat(n *node) bool {
 
 // restOfCue are those of the signs that a cue gives which are still there: "until the
 // sauce is thick" of "until the duck is tender and the sauce is thick".
-func (w *writer) restOfCue(n *node) string {
-	words := w.c.words()
+func (p *plan) restOfCue(n *flow.Node) string {
+	words := p.c.words()
 	text := strings.TrimPrefix(n.Action.Cue, words.Until+" ")
 	var kept []string
 	for _, part := range strings.Split(text, " "+words.And+" ") {
-		if part = strings.Trim(part, " ,"); part != "" && !w.gone(n, words.Until+" "+part) {
+		if part = strings.Trim(part, " ,"); part != "" && !p.gone(n, words.Until+" "+part) {
 			kept = append(kept, part)
 		}
 	}

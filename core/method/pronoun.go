@@ -40,6 +40,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if at := slices.IndexFunc(there, func(line int) bool { return w.stand[line] != nil }); noun.Rest && at >= 0 {
 		return []named{w.c.stand(w.stand[there[at]], halfSaid, true)}, true // "the rest of the whipped aquafaba"
 	}
+	if len(noun.Refs) == 1 && noun.Refs[0].Share < nearlyAll && !noun.Rest && !w.lost(noun) {
+		return kept, false // "two thirds" of what is made
+	}
 	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })
 	if b := w.before; b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun)) {
 		return w.itOrThem(b, kept)
@@ -89,6 +92,25 @@ func (w *writer) bareMeasure(noun recipe.Noun) string {
 		return ""
 	}
 	return strings.ToLower(strings.Join(words, " "))
+}
+
+// nothingLeft tells whether "the rest" means all, as what was to be taken out before is not
+// taken out any more.
+func (w *writer) nothingLeft(noun recipe.Noun, at int) bool {
+	taken := false
+	for k := range w.graph.Nodes[:at] {
+		n := &w.graph.Nodes[k]
+		if n.Technique.Takes != "part" || !slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool {
+			return r.Made != nil && slices.ContainsFunc(noun.Refs, func(o recipe.Ref) bool { return o.Made != nil && *o.Made == *r.Made })
+		}) {
+			continue
+		}
+		if !w.deeds[k].drop {
+			return false
+		}
+		taken = true
+	}
+	return taken
 }
 
 // entering are the stand-ins among lines that go in with an action.

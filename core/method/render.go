@@ -13,7 +13,7 @@ func (w *writer) ownFat(i int) []*clause {
 	if !w.friesInRunOut(i) || w.small == nil {
 		return nil
 	}
-	fry := w.l.Technique("fry")
+	fry := w.l.Technique(fryTechnique)
 	u := w.l.SmallUseFor(fry, fatKind, larder.Fat)
 	if u == nil {
 		return nil
@@ -53,9 +53,14 @@ func (p *plan) friesInRunOut(i int) bool {
 
 // dryOver tells whether an action cooks things of the cook's own without a liquid.
 func (p *plan) dryOver(i int) bool {
+	return p.cooksDry(i) && !p.deeds[i].drop && !p.fatIn(i)
+}
+
+// cooksDry tells whether an action of the original does so.
+func (p *plan) cooksDry(i int) bool {
 	n := &p.graph.Nodes[i]
 	own := slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil && !p.dusts(line) && !p.c.fatLine(p.line(line)) })
-	return own && !p.deeds[i].drop && !n.Liquid && n.Technique.Heat != "" && n.Technique.Heat != "oven" && !p.fatIn(i)
+	return own && !n.Liquid && n.Technique.Heat != "" && n.Technique.Heat != "oven"
 }
 
 // rendered tells whether an action fries nothing but flesh in the fat that runs out of it.

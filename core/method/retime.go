@@ -4,7 +4,9 @@ import (
 	"cmp"
 	"math"
 	"slices"
+	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
 )
@@ -40,7 +42,7 @@ func (p *plan) retime() {
 				base = math.Min(base, p.base(i))
 			}
 			d.minutes = minutesOf(math.Max(base, leastBase))
-			if !p.cueGone(n) {
+			if d.cueAfter = p.restOfCue(n); !p.cueGone(n) {
 				d.cueAfter = n.Action.Cue
 			}
 			d.cueless = true
@@ -113,11 +115,33 @@ func (p *plan) base(i int) float64 {
 	if n.Action.Cue != "" && !p.cueGone(n) {
 		return n.Lasts // what it cooks for is said and still there
 	}
+	if n.Action.Cue != "" && p.saysMore(n) {
+		return n.Lasts // what else it says it cooks for is there
+	}
 	base := math.Max(p.wants(i), bringsRound)
+	if n.Technique.Family == "oven" {
+		base = math.Max(p.wants(i)*slowOven, base)
+	}
 	if !n.Covered && n.Liquid {
 		base = math.Max(base, math.Min(n.Lasts/2, reducesFor))
 	}
 	return base
+}
+
+// slowOven is how much longer raw things take in a covered pot in the oven than on the ring; an
+// estimate.
+const slowOven = 2.5
+
+// saysMore tells whether some of what a cue tells of is there though another part of it is gone:
+// "until the meat falls from the bone and the potatoes are soft".
+func (p *plan) saysMore(n *flow.Node) bool {
+	words := p.c.words()
+	parts := strings.Split(strings.TrimPrefix(n.Action.Cue, words.Until+" "), " "+words.And+" ")
+	return len(parts) > 1 && slices.ContainsFunc(parts, func(part string) bool {
+		return !p.gone(n, words.Until+" "+part) && slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+			return p.stand[line] == nil && slices.ContainsFunc(larder.Words(p.line(line).Name), func(w string) bool { return slices.Contains(larder.Words(part), w) })
+		})
+	})
 }
 
 // atOnce lets go in at the beginning what would go in late, where nothing else

@@ -139,7 +139,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)
-	if lang.Fats[last] && s != nil && n.Technique.Heat != "" && n.Technique.Family != "wet heat" && p.Role != "to" {
+	if lang.Fats[last] && s != nil && (n.Technique.Heat != "" && n.Technique.Family != "wet heat" && p.Role != "to" || w.addsFat(n, name)) {
 		return w.otherFat(n, at, kept)
 	}
 	if w.isLiquor(name) && (!w.l.Language().Loose[last] || len(w.animalWords(name)) > 0) {
@@ -189,6 +189,9 @@ const (
 	fatKind   = "fat"
 )
 
+// fryTechnique is the work that a fat in a pan is for.
+const fryTechnique = "fry"
+
 // measured is how much of a thing the text says, in its own words: "a ladle of ".
 func (w *writer) measured(p recipe.Phrase, name string) string {
 	for _, n := range p.Nouns {
@@ -222,7 +225,11 @@ func (w *writer) otherFat(n *node, at int, kept []named) ([]named, bool) {
 			}
 		}
 	}
-	if u := w.l.SmallUseFor(n.Technique, fatKind, ""); u != nil && w.small != nil {
+	t := n.Technique
+	if t.Heat == "" {
+		t = w.l.Technique(fryTechnique) // it goes in to fry others
+	}
+	if u := w.l.SmallUseFor(t, fatKind, ""); u != nil && w.small != nil {
 		if text, ok := w.small(u, n.Action); ok {
 			return []named{{text: text}}, true
 		}

@@ -28,10 +28,23 @@ func TestZZPlan(t *testing.T) {
 	raw, _ := os.ReadFile(path)
 	c, _ := carrier()
 	d := c.reader.Read(string(raw), measure.Metric)
-	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}}, swap.Closest)
+	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "whole-food"}}, swap.Closest)
 	fmt.Println(err)
 	a, _ := c.book.Apply(d, dec, false)
 	d = cloned(d)
 	c.reader.Dish(&d)
-	c.plan(&d, &a).ZZ()
+	p := c.plan(&d, &a)
+	p.ZZ()
+	for i := range p.deeds {
+		p.ZZRule(i)
+	}
+}
+
+func (p *plan) ZZRule(i int) {
+	for _, line := range p.subjects(i) {
+		s := p.stand[line]
+		if s != nil {
+			fmt.Println("rule", i, s.name, s.class, p.graph.Nodes[i].Technique.Name, p.rule(s, i), p.coated(s, i), p.there(line, i))
+		}
+	}
 }

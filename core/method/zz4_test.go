@@ -17,7 +17,7 @@ func TestZZCard(t *testing.T) {
 	raw, _ := os.ReadFile(path)
 	c, _ := carrier()
 	d := c.reader.Read(string(raw), measure.Metric)
-	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}}, swap.Closest)
+	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "whole-food"}}, swap.Closest)
 	fmt.Println(err)
 	a, _ := c.Adapt(d, dec, false)
 	for i, comp := range a.Components {

@@ -23,6 +23,10 @@ func (b *body) nouns(i int) ([]noun, int) {
 			b.how(i, end)
 			i = end // "the yolks one at a time followed by the cheese"
 		}
+		if at := b.beatenWith(i); at > i {
+			i = at // "the yolk beaten with the milk" are both
+			continue
+		}
 		next := b.followed(i)
 		for next < b.upto && (b.mark(next, ",/+&") || b.conj(next) || next > i && b.is(next, b.lang.Connectors)) {
 			if b.is(next, b.lang.Sequence) {
@@ -35,6 +39,24 @@ func (b *body) nouns(i int) ([]noun, int) {
 		}
 		i = next
 	}
+}
+
+// beatenWith finds where another thing begins with which the one just named was mixed: "the yolk
+// beaten with the milk". It returns i where there is none that is listed.
+func (b *body) beatenWith(i int) int {
+	lemma, n := b.verb(i, language.Past)
+	if n == 0 || b.start < 0 {
+		return i
+	}
+	t := b.technique(b.senseOf(lemma, i+1, b.upto).Technique)
+	if t == nil || t.Family != "mix" || b.lang.Prepositions[b.low(i+1)] != "with" {
+		return i
+	}
+	thing, ok := b.text.noun(i+2, b.upto, false)
+	if !ok || thing.pronoun || thing.owner != nil || !b.text.listed(thing.head()) {
+		return i
+	}
+	return i + 2
 }
 
 // pastBracket notes what stands in brackets behind one thing of a list, and goes on behind

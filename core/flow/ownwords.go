@@ -200,3 +200,18 @@ func (b *bindings) anyLeft(found []referent) bool {
 // mostSeasoning is how many grams of a line are at most a pinch that a cook takes from the
 // shelf again; an estimate.
 const mostSeasoning = 30.0
+
+// soaked are a line and the liquid below it in which it is soaked, where a noun names both:
+// "the saffron milk".
+func (b *bindings) soaked(n noun) []referent {
+	if len(n.words) != 2 {
+		return nil
+	}
+	for i := range b.lines[:max(len(b.lines)-1, 0)] {
+		dry, wet := &b.lines[i], &b.lines[i+1]
+		if dry.comp == wet.comp && len(dry.name) == 1 && dry.name[0] == n.words[0] && slices.Contains(wet.name, n.words[1]) && larder.Pours(wet.food) && b.leftOf(portion{i, ""}) == 1 && b.leftOf(portion{i + 1, ""}) == 1 {
+			return []referent{{portion: &portion{i, ""}}, {portion: &portion{i + 1, ""}}}
+		}
+	}
+	return nil
+}

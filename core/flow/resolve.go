@@ -34,14 +34,13 @@ func (b *bindings) resolve(n noun) []referent {
 	if b.keptLiquor(n) {
 		return b.keeps(n)
 	}
-	if found := b.restByUnit(n); len(found) > 0 {
+	for _, find := range []func(noun) []referent{b.restByUnit, b.soaked} {
+		if found := find(n); len(found) > 0 {
+			return found
+		}
+	}
+	if found := b.byOwnName(n); found != nil {
 		return found
-	}
-	if t := b.byItsName(n); t != nil {
-		return []referent{{made: t}}
-	}
-	if p, ok := b.usedOf(n); ok {
-		return []referent{b.nowOf(p)}
 	}
 	if found := b.direct(n); len(found) > 0 {
 		b.uses(n, found)
@@ -74,6 +73,17 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.described(n)
 	}
 	return b.ofKindOrMade(n)
+}
+
+// byOwnName is what goes by a name that the text has given it.
+func (b *bindings) byOwnName(n noun) []referent {
+	if t := b.byItsName(n); t != nil {
+		return []referent{{made: t}}
+	}
+	if p, ok := b.usedOf(n); ok {
+		return []referent{b.nowOf(p)}
+	}
+	return nil
 }
 
 // byItsName finds what was made and goes by a name: one that the text gave it, that of what it

@@ -25,7 +25,7 @@ type Lines struct {
 	Pieces, Lumps, Sized, GluedLength, Each, Total, Crosses, Plus, Or, And                 Set
 	PartWords, PartOf, Counts, Examples, About, Cut, Comes, Apart, Generic, Flavoured      Set
 	Strongest, Tinned, Dried, Yields, OpensYield, ForPeople, EndsYield, Eaters, EatersOnly Set
-	Times, Step, CutInto, AloneYield                                                       Set
+	Times, Step, CutInto, AloneYield, Soaked                                               Set
 	Lengths                                                                                map[string]float64
 	Optional, ToTaste, PartHeads                                                           []string
 	ToServe                                                                                string

@@ -167,13 +167,6 @@ func (p *plan) decideNamed(i int) {
 	}
 }
 
-// addsFat tells whether fat that ran out of flesh goes back into the pan to fry others in.
-func (p *plan) addsFat(n *flow.Node, named string) bool {
-	words := larder.Words(named)
-	next := p.graph.Number(n) + 1
-	return n.Technique.Joins == "yes" && len(words) > 0 && p.l.Language().Fats[words[len(words)-1]] && next < len(p.graph.Nodes) && p.graph.Nodes[next].At == n.At && p.cooksDry(next)
-}
-
 // liquorGone tells whether what is kept is the liquid of a cooking that is not done
 // any more.
 func (p *plan) liquorGone(i int) bool {

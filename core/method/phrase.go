@@ -127,10 +127,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	switch {
 	case !touched && !(noun.Pronoun && w.lost(noun)):
 		return kept, false
-	case made && noun.Pronoun && noun.Rest && w.nothingLeft(noun, at):
-		return []named{{text: w.c.words().Everything}}, true
 	case made && noun.Pronoun && noun.Rest && !w.lost(noun):
-		return kept, false // "the rest" of what stands for it
+		return w.theRest(noun, at, kept)
 	case made && !noun.Pronoun && p.Role != "into" && w.intoItself(n, noun):
 		return nil, true // "return the chicken with its juices"
 	case made && !noun.Pronoun:

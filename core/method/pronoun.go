@@ -94,6 +94,14 @@ func (w *writer) bareMeasure(noun recipe.Noun) string {
 	return strings.ToLower(strings.Join(words, " "))
 }
 
+// theRest is "the rest" of what stands for something, or all where nothing was taken out.
+func (w *writer) theRest(noun recipe.Noun, at int, kept []named) ([]named, bool) {
+	if w.nothingLeft(noun, at) {
+		return []named{{text: w.c.words().Everything}}, true
+	}
+	return kept, false
+}
+
 // nothingLeft tells whether "the rest" means all, as what was to be taken out before is not
 // taken out any more.
 func (w *writer) nothingLeft(noun recipe.Noun, at int) bool {

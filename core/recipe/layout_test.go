@@ -242,7 +242,7 @@ func TestTinnedPulsesAreAForm(t *testing.T) {
 // A food added to another is a line of its own, from whatever source it comes.
 func TestAddedFoodsAreLinesOfTheirOwn(t *testing.T) {
 	r := reader(t)
-	_, d := r.Parts(recipe.Source{Sections: []recipe.Section{{Lines: []string{"500 ml milk", "3 eggs + 2 yolks", "2 tbsp + 1 tsp sugar", "100 g sugar plus 20 g honey", "200 g sugar + extra for the moulds", "1 onion and 2 carrots"}}}}, measure.Metric)
+	_, d := r.Parts(recipe.Source{Sections: []recipe.Section{{Lines: []string{"500 ml milk", "3 eggs + 2 yolks", "2 tbsp + 1 tsp sugar", "100 g sugar plus 20 g honey", "200 g sugar + extra for the moulds", "1 onion and 2 carrots", "a pinch of saffron in 2 tbsp warm milk", "200 g rice in 1 litre stock", "2 carrots in 4 pieces"}}}}, measure.Metric)
 	said := []string{}
 	for _, l := range d.Components[0].Lines {
 		said = append(said, l.Text+": "+l.FoodID())
@@ -250,5 +250,6 @@ func TestAddedFoodsAreLinesOfTheirOwn(t *testing.T) {
 	require.Equal(t, []string{
 		"500 ml milk: whole-milk", "3 eggs: egg", "2 yolks: egg-yolk", "2 tbsp + 1 tsp sugar: sugar", "100 g sugar: sugar", "20 g honey: honey",
 		"200 g sugar + extra for the moulds: sugar", "1 onion: onion", "2 carrots: carrot",
+		"a pinch of saffron: saffron", "2 tbsp warm milk: whole-milk", "200 g rice in 1 litre stock: white-rice", "2 carrots in 4 pieces: carrot",
 	}, said)
 }

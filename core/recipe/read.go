@@ -6,6 +6,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
 )
@@ -32,7 +33,7 @@ func (r *Reader) Parts(src Source, sys measure.System) (Source, Dish) {
 }
 
 // sum reads a line, or two where it adds one food to another, each with its amount: "3 eggs +
-// 2 yolks", but not "2 tbsp + 1 tsp oil".
+// 2 yolks", "a pinch of saffron in 2 tbsp milk", but not "2 tbsp + 1 tsp oil".
 func (r *Reader) sum(text string, sys measure.System) []Line {
 	for _, w := range append(slices.Sorted(maps.Keys(r.lines().Plus)), "+") {
 		first, second, ok := strings.Cut(text, " "+w+" ")
@@ -44,8 +45,22 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 			return []Line{left, right}
 		}
 	}
+	for _, w := range slices.Sorted(maps.Keys(r.lines().Soaked)) {
+		first, second, ok := strings.Cut(text, " "+w+" ")
+		if !ok || !r.amountFirst(second) {
+			continue
+		}
+		left, right := r.Line(first, sys), r.Line(second, sys)
+		if left.Food != nil && right.Food != nil && larder.Pours(r.larder.Food(right.FoodID())) && right.Mass() > 0 && right.Mass() <= spoonsOf {
+			return []Line{left, right}
+		}
+	}
 	return []Line{r.Line(text, sys)}
 }
+
+// spoonsOf are the grams of a liquid that something is soaked or dissolved in at most, so that
+// it goes in with it; an estimate.
+const spoonsOf = 60.0
 
 // amountFirst tells whether a line opens with an amount.
 func (r *Reader) amountFirst(text string) bool {

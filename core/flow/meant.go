@@ -46,10 +46,16 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 			b.refMade(just, 1, r, &a.With)
 		}
 	}
+	if c.repeats && t.Family == "dry heat" && len(a.Into) == 0 && b.focus != nil && b.focus.fried && b.open(b.focus) && !slices.Contains(r.inputs, b.focus) {
+		b.refMade(b.focus, 1, r, &a.Into) // "fry the bacon, then the sausage"
+	}
 	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
 		into := b.base
 		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0) {
 			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp })
+		}
+		if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
+			into = pot // "fry the bacon in the same pan; add it too"
 		}
 		switch {
 		case b.onlyVessel != "":
@@ -61,6 +67,16 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		}
 	}
 	return ""
+}
+
+// potBeside is the pot of liquid that stands beside what was fried and is all that is in hand.
+func (b *bindings) potBeside(r *roles) *thing {
+	if len(r.inputs) != 1 || len(r.portions) > 0 || !r.inputs[0].fried {
+		return nil
+	}
+	return b.latest(func(x *thing) bool {
+		return x != r.inputs[0] && x.comp == b.comp && x.liquid && !x.taken && !x.putBy
+	})
 }
 
 // seasons turns what a step only names to be put right into what it is done with:

@@ -64,8 +64,10 @@ func (p *plan) decide(i int) {
 		p.decideNamed(i)
 	case there == 0, p.impliesGone(i):
 		p.withoutSubject(i)
+		p.othersFry(i)
 	case replaced == len(subjects), p.preparesFlesh(i):
 		p.decideAlone(i)
+		p.othersFry(i)
 	case p.brownedAlready(i):
 		d.drop = true
 	case n.Is("discard", "skim") && p.fleshAt(i) != nil && !p.fleshAt(i).is(larder.Steeped) && !p.namesOne(n):
@@ -92,6 +94,23 @@ func (p *plan) decide(i int) {
 		}
 	}
 	d.cueless = d.cueless || p.cueGone(n)
+}
+
+// othersFry lets what was to fry with flesh fry by itself where that is browned when it is
+// prepared: "fry the bacon with the onions".
+func (p *plan) othersFry(i int) {
+	n, d := &p.graph.Nodes[i], &p.deeds[i]
+	if !d.drop || n.Technique.Family != "dry heat" {
+		return
+	}
+	for _, r := range n.Action.With {
+		if r.Line == nil {
+			continue
+		}
+		if line := p.graph.Named(*r.Line); p.stand[line] == nil && p.there(line, i) && !p.dusts(line) {
+			d.subject, d.drop = append(d.subject, line), false
+		}
+	}
 }
 
 // brownedAlready tells whether an action would brown what is browned when it is prepared,

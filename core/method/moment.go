@@ -140,7 +140,7 @@ func (p *plan) served(parts []part) int {
 // something is cooked or mixed, at home if there is one: a tin that is brushed has
 // nothing to stir into.
 func (p *plan) stirred(parts []part, closing, home int) int {
-	for k := closing - 1; k >= 0; k-- {
+	for k := min(closing, p.cooled(parts)) - 1; k >= 0; k-- {
 		for _, at := range parts[k].nodes {
 			n := &p.graph.Nodes[at]
 			switch n.Technique.Family {
@@ -155,6 +155,24 @@ func (p *plan) stirred(parts []part, closing, home int) int {
 		return p.stirred(parts, closing, -1)
 	}
 	return closing
+}
+
+// cooled is the first part in which the whole dish cools or rests with no more work behind it than
+// to warm it again.
+func (p *plan) cooled(parts []part) int {
+	cooled := len(parts)
+	for k := len(parts) - 1; k >= 0; k-- {
+		for _, at := range parts[k].nodes {
+			n := &p.graph.Nodes[at]
+			switch {
+			case n.Technique.Family == "rest" && p.holdsMost(at) && !n.Is("marinate"):
+				cooled = k
+			case n.Technique.Family != "gentle heat" && n.Technique.Family != "control" && n.Technique.Closes != larder.ClosesTable:
+				return cooled
+			}
+		}
+	}
+	return cooled
 }
 
 // shutBefore tells whether what an action works on was shaped, filled or coated before: its

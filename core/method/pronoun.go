@@ -152,6 +152,9 @@ func (w *writer) meantGone(noun recipe.Noun) bool {
 				return false
 			}
 		}
+		if n.Technique.Joins != "yes" && slices.ContainsFunc(n.Into, func(line int) bool { return w.there(line, at+1) && !w.c.fatLine(w.line(line)) }) {
+			return false // "fry the bacon with the onions, then the sausage; add these"
+		}
 	}
 	return true
 }

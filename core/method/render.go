@@ -42,6 +42,9 @@ const rendersFrom = 15.0
 // not done any more, goes on dry in the same pan, and has no fat of its own.
 func (p *plan) friesInRunOut(i int) bool {
 	n := &p.graph.Nodes[i]
+	if len(p.deeds[i].subject) > 0 && p.rendered(i) {
+		return true // the onions that were to fry with the bacon
+	}
 	before := slices.IndexFunc(n.Inputs, func(in int) bool { return p.deeds[in].drop && p.rendered(in) })
 	if before < 0 || p.fatIn(i) || n.Liquid {
 		return false

@@ -44,6 +44,9 @@ func (b *bindings) resolve(n noun) []referent {
 	}
 	if found := b.direct(n); len(found) > 0 {
 		b.uses(n, found)
+		if t := b.mixtureOf(n, found); t != nil {
+			return []referent{{made: t}}
+		}
 		if b.besides(n, found) {
 			return []referent{{named: b.words(n)}}
 		}
@@ -73,6 +76,19 @@ func (b *bindings) resolve(n noun) []referent {
 		return b.described(n)
 	}
 	return b.ofKindOrMade(n)
+}
+
+// mixtureOf is what holds a line that a noun calls a product of: "the egg mixture".
+func (b *bindings) mixtureOf(n noun, found []referent) *thing {
+	if len(n.words) < 2 || !b.r.lang.Products[n.head()] || len(found) != 1 || found[0].portion == nil || found[0].made != nil {
+		return nil
+	}
+	p := *found[0].portion
+	t := b.held(p)
+	if t == nil || len(t.holds) < 2 || b.leftOf(p) > 0 || b.lines[p.line].said[n.head()] || b.lines[p.line].comp != b.comp || !b.open(t) {
+		return nil
+	}
+	return t
 }
 
 // byOwnName is what goes by a name that the text has given it.

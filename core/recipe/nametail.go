@@ -63,8 +63,8 @@ var trailing = map[measure.Unit]bool{
 // hiddenInTail looks for animal matter in what stands behind the name: beans
 // "with bacon", potatoes "fried in butter".
 func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets [][]lex.Token) {
-	if n.finding.origin == larder.FromAnimal || n.finding.origin == larder.Mixed {
-		return
+	if n.finding.origin == larder.FromAnimal {
+		return // what may hold an animal does where the line says so: "curry paste (with shrimp paste)"
 	}
 	for _, run := range slices.Concat([][]lex.Token{tail}, segments, brackets) {
 		at := slices.IndexFunc(run, func(t lex.Token) bool {

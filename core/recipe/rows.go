@@ -107,7 +107,7 @@ func (l *layout) commaItems(row string) []string {
 		bare := l.behindAnd(part)
 		switch {
 		case bare == "":
-		case l.quantityFirst(bare):
+		case l.quantityFirst(bare), len(items) == 0 && l.line(bare).Amount != nil && l.known(bare): // "juice of 1 lemon"
 			items = append(items, bare)
 		case len(items) > 0 && (l.saysFor(bare) || l.foodAlone(bare)):
 			items = append(items, bare)

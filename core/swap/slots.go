@@ -43,7 +43,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 			s := slot{component: i, line: j, ref: recipe.LineRef(i, j)}
 			raw := false
 			switch {
-			case line.Origin == larder.FromAnimal && (food == nil || food.Origin != larder.FromAnimal):
+			case line.Origin == larder.FromAnimal && (food == nil || food.Origin != larder.FromAnimal && !b.knowsBetter(food)):
 				food, s.why = nil, NoAnimal
 			case food == nil:
 				continue
@@ -52,7 +52,9 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 				if s.use, weighed = uses[s.ref]; !weighed {
 					s.use = character.UseOf(b.larder, d, i, j, "")
 				}
-				s.why = r.Breaks(food)
+				if s.why = r.Breaks(food); s.why == "" && line.Origin == larder.FromAnimal {
+					s.why = NoAnimal // what may hold an animal, and here does
+				}
 				if off := r.breaksHere(food, s.use.Name, original.Parts[i].Treated[j]); off != nil && s.why == "" {
 					s.why, raw = off.Rule, off.Raw
 				}
@@ -79,6 +81,12 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 		}
 	}
 	return out
+}
+
+// knowsBetter tells whether the book has something for a food that may hold an animal: a curry
+// paste without the shrimp.
+func (b *Book) knowsBetter(f *larder.Food) bool {
+	return f.Origin == larder.Mixed && slices.ContainsFunc(b.larder.Swaps(), func(s *larder.Swap) bool { return s.ServesFood(f.Kind, f) && !holdsItself(s, f) })
 }
 
 // usualKind is what animal matter is taken for when only its class is known:

@@ -31,6 +31,8 @@ type noun struct {
 	own, possessive bool
 	// one tells of "a sliced onion": a single one.
 	one bool
+	// bare is how many words at the end say how the thing gets: "the dough thin".
+	bare int
 }
 
 func (n noun) head() string {
@@ -129,7 +131,7 @@ func (t *text) titled(at, upto int) int {
 // dough thin", "the onions brown".
 func (t *text) trimDescribing(n *noun, start int) {
 	for last := n.upto - 1; last > start && t.lang.AdjectiveVerbs[t.low(last)] && len(n.words) > 1 && (t.foods(t.words[last-1].norm) || t.lang.Products[t.low(last-1)] || t.lang.Groups[t.words[last-1].norm] != nil || t.lang.Parts[t.low(last-1)]); last-- {
-		n.words = n.words[:len(n.words)-1]
+		n.words, n.bare = n.words[:len(n.words)-1], n.bare+1
 		n.plural = t.low(last-1) != t.words[last-1].norm
 	}
 }

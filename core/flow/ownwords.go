@@ -154,6 +154,9 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	if b.leftOf(*found[0].portion) > 0 {
 		return false
 	}
+	if t := b.held(*found[0].portion); b.tech.Name == greaseTechnique && !n.pointed && !n.rest && n.share == 0 && t != nil && len(t.holds) > 1 {
+		return true // "grease the pan with lard", of which all is in the dough
+	}
 	if !n.pointed && (n.amount[1] > 0 || n.little) && l.comp != b.comp && l.line.Mass() <= mostSeasoning {
 		return true // "a teaspoon of salt" that only another part lists
 	}

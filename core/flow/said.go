@@ -15,12 +15,12 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 		return
 	}
 	out := recipe.Noun{Pronoun: n.pronoun, Plural: n.plural, Measured: n.amount[1] > 0 || n.share > 0 && n.share < 1 || n.rest || n.little, Rest: n.rest, All: len(n.words) == 1 && b.r.lang.Whole[n.words[0]]}
-	upto := n.upto
+	upto := n.upto - n.bare
 	if k := len(n.except); k > 0 {
 		upto = n.except[k-1].upto
 	}
 	out.From, out.Upto = b.text.span(n.from, upto)
-	out.Name, _ = b.text.span(b.nameFrom(n), n.upto)
+	out.Name, _ = b.text.span(b.nameFrom(n), n.upto-n.bare)
 	for _, x := range found {
 		out.Vessel = out.Vessel || x.vessel != ""
 	}

@@ -22,6 +22,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if shape := w.shapedAs(noun); shape != "" {
 		return []named{{text: w.c.words().The + " " + shape, plural: noun.Plural}}, true // "the meatballs"
 	}
+	if rest := w.withoutAnimal(name, lines); rest != "" && w.isLiquor(rest) && !w.lost(noun) && w.l.Language().Liquors[strings.ToLower(rest)] {
+		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the broth" of what stands for the clams
+	}
 	if w.isLiquor(name) {
 		if poured := w.poured(lines, at); len(poured) > 0 {
 			return poured, true // "the wine" of "the mussel juices"
@@ -135,7 +138,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if len(words) > 0 {
 		last = words[len(words)-1]
 	}
-	if t, ok := w.listedAs(last, at); ok {
+	if t, ok := w.listedAs(last, at); ok && !(n.Technique.Family == "coat" && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)

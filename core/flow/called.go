@@ -60,6 +60,9 @@ func (b *bindings) madeOfPart(n noun) *thing {
 	if c < 0 || b.wholeName(n, larder.Words(b.dish.Components[c].Name)) || !n.pointed && last(larder.Words(b.dish.Components[c].Name)) != n.head() {
 		return nil
 	}
+	if _, flesh := b.r.larder.Words().AnimalWords[n.head()]; flesh && c == b.comp && !b.r.lang.Products[n.head()] && b.lineHere(n) {
+		return nil // "add the chicken", that waits in the list of the part "Chicken"
+	}
 	kinds := b.r.lang.ProductHolds[n.head()]
 	ofPart := func(t *thing, p portion) bool { return b.lines[p.line].comp == c && b.holder[p] == t }
 	if t := b.heaviest(ofPart, func(t *thing) bool { return t.title == nil && kinds != nil && b.holdsKind(t, kinds) }); t != nil {

@@ -43,7 +43,7 @@ func (b *bindings) direct(n noun) []referent {
 			s -= 0.5
 		}
 		switch {
-		case s > top:
+		case s > top, s == top && b.lines[best[0]].comp != b.comp && b.lines[i].comp == b.comp: // of two, the part's own
 			best, top = []int{i}, s
 		case s == top:
 			best = append(best, i)

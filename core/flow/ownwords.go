@@ -218,3 +218,24 @@ func (b *bindings) soaked(n noun) []referent {
 	}
 	return nil
 }
+
+// counted are so many lines of one part as a noun says, where the part has just as many that go
+// by its name and are untouched: "the three milks".
+func (b *bindings) counted(n noun) []referent {
+	if !n.plural || !n.pointed || len(n.words) == 0 || len(n.words) > 2 {
+		return nil
+	}
+	count := b.r.lang.Lines.Figures.Numbers[n.words[0]]
+	for c := range b.dish.Components {
+		var found []referent
+		for i := range b.lines {
+			if l := &b.lines[i]; l.comp == c && len(l.name) > 0 && last(l.name) == n.head() && b.leftOf(portion{i, ""}) == 1 {
+				found = append(found, referent{portion: &portion{i, ""}})
+			}
+		}
+		if count > 1 && float64(len(found)) == count {
+			return found
+		}
+	}
+	return nil
+}

@@ -30,11 +30,10 @@ func (b *bindings) resolve(n noun) []referent {
 	}
 	if vessel := b.vessel(n); vessel != "" {
 		return b.inVessel(n, vessel)
-	}
-	if b.keptLiquor(n) {
+	} else if b.keptLiquor(n) {
 		return b.keeps(n)
 	}
-	for _, find := range []func(noun) []referent{b.restByUnit, b.soaked} {
+	for _, find := range []func(noun) []referent{b.restByUnit, b.soaked, b.counted} {
 		if found := find(n); len(found) > 0 {
 			return found
 		}

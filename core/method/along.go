@@ -17,7 +17,7 @@ func (p *plan) carryAlong() {
 		}
 		n := &p.graph.Nodes[i]
 		for _, line := range n.Named {
-			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) || p.onlyFlavoured(line) {
+			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) || p.c.fatLine(p.line(line)) && p.restLater(line, i) || p.onlyFlavoured(line) {
 				continue
 			}
 			if at := p.slakesInto(line, i); at >= 0 {
@@ -65,6 +65,24 @@ func (p *plan) namedElsewhere(line, not int) bool {
 		}
 	}
 	return share >= nearlyAll
+}
+
+// restLater tells whether work that is done names the rest of a line later, of which nothing was
+// taken before: that is all of it then.
+func (p *plan) restLater(line, i int) bool {
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
+		if p.deeds[k].drop {
+			continue
+		}
+		for _, x := range p.graph.Nodes[k].Action.Words.Phrases {
+			for _, noun := range x.Nouns {
+				if lines, _ := p.meant(noun); noun.Rest && !noun.Pronoun && len(lines) == 1 && lines[0] == line {
+					return !p.begun(line, k)
+				}
+			}
+		}
+	}
+	return false
 }
 
 // onlyFlavoured tells whether a line was cooked in nothing but a liquid that is not boiled

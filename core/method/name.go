@@ -189,8 +189,8 @@ func (c *Carrier) renamed(name string) string {
 	return strings.Join(words, " ")
 }
 
-// tellApart calls stand-ins by the food they are made of where others go by the same name and
-// are made of another: olive oil and vegetable oil, both "oil".
+// tellApart calls stand-ins by the food they are made of where others, or lines of the cook's
+// own, go by the same name and are of another: olive oil and vegetable oil, both "oil".
 func (p *plan) tellApart() {
 	food := func(s *standIn) *larder.Food { return p.l.MainFood(s.book) }
 	all := p.inOrder()
@@ -198,13 +198,30 @@ func (p *plan) tellApart() {
 		if s.gone || s.bare || len(s.lines) != 1 || food(s) == nil {
 			continue
 		}
-		if slices.ContainsFunc(all, func(o *standIn) bool {
-			return !o.gone && o.book.CalledFor(o.chosen.Use) == s.book.CalledFor(s.chosen.Use) && food(o) != nil && food(o).ID != food(s).ID
+		name := s.book.CalledFor(s.chosen.Use)
+		if p.ownLineCalled(name, food(s).ID) || slices.ContainsFunc(all, func(o *standIn) bool {
+			return !o.gone && o.book.CalledFor(o.chosen.Use) == name && food(o) != nil && food(o).ID != food(s).ID
 		}) {
 			s.name = lowered(food(s).Name)
 			s.plural = p.c.plural(s.name)
 		}
 	}
+}
+
+// ownLineCalled tells whether a line of the cook's own that is of another food goes by a name of
+// one word too: "the oil".
+func (p *plan) ownLineCalled(name, food string) bool {
+	if strings.Contains(name, " ") {
+		return false
+	}
+	for line := range p.graph.Lines {
+		l := p.line(line)
+		words := larder.Words(l.Name)
+		if p.stand[line] == nil && len(words) > 1 && words[len(words)-1] == name && l.FoodID() != food {
+			return true
+		}
+	}
+	return false
 }
 
 // ofItself tells whether a noun names a line that is called so, such as beef dripping, and

@@ -28,7 +28,7 @@ func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
 			line := l.Line
 			if l.Change == swap.Dropped {
 				line = recipe.Line{} // nothing can mean it
-			} else if s := c.calledBySwap(a, i, n); s != nil && l.Change == swap.Swapped {
+			} else if s := c.calledBySwap(a, i, n); s != nil && l.Change == swap.Swapped && !othersCalled(a, s.Short, l.FoodID()) {
 				line.Also = append(slices.Clone(line.Also), recipe.Alternative{Name: s.Short})
 			}
 			part.Lines = append(part.Lines, line)
@@ -42,6 +42,17 @@ func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
 		k.dish.Components = append(k.dish.Components, part)
 	}
 	return k
+}
+
+// othersCalled tells whether a line of another food goes by a name of one word too, so that
+// steps do not call it so.
+func othersCalled(a *swap.Adaptation, name, food string) bool {
+	return !strings.Contains(name, " ") && slices.ContainsFunc(a.Components, func(c swap.Component) bool {
+		return slices.ContainsFunc(c.Lines, func(l swap.Line) bool {
+			words := larder.Words(l.Name)
+			return l.Change != swap.Dropped && len(words) > 1 && words[len(words)-1] == name && l.FoodID() != food
+		})
+	})
 }
 
 // calledBySwap is the swap that brought a line and has no preparation, so that

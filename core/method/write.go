@@ -114,7 +114,7 @@ func (w *writer) action(i int) []*clause {
 	if w.emptied && a.Words.Verb[1] == 0 && own.text != "" {
 		own.text, own.changed = a.Verb+" "+own.text, true // "then the carrots"
 	}
-	if n.Technique.Joins == "yes" && len(d.before) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil }) && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
+	if n.Technique.Joins == "yes" && len(d.before) > 0 && len(a.Words.Phrases) == 0 && !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil }) && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
 		own.gone = true // what goes in has been said to
 	}
 	out = append(out, own)
@@ -240,7 +240,7 @@ func (w *writer) addedFlesh(n *node) bool {
 // of what goes in with it.
 func (w *writer) takesObject(n *node, before []*standIn) bool {
 	a := n.Action
-	if len(before) == 0 || a.Words.Verb[1] == 0 || n.Technique.Joins == "yes" || n.Technique.Family == "wet heat" || n.Technique.Family == "control" {
+	if len(before) == 0 || a.Words.Verb[1] == 0 || n.Technique.Joins == "yes" && len(a.Words.Phrases) == 0 || n.Technique.Family == "wet heat" || n.Technique.Family == "control" {
 		return false
 	}
 	return !slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })

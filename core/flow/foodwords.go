@@ -50,8 +50,8 @@ func (b *bindings) namedAgain(name string, from int) int {
 	}
 	n := count(b.text.words, from)
 	for k, at := range b.dish.Method() {
-		if k > b.stepNo {
-			n += count(wordsOf(lex.Scan(b.dish.Components[at.Component].Steps[at.Step].Text)), 0)
+		if step := &b.dish.Components[at.Component].Steps[at.Step]; k > b.stepNo && len(step.Takes) == 0 { // a preparation means its own
+			n += count(wordsOf(lex.Scan(step.Text)), 0)
 		}
 	}
 	return n

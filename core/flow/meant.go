@@ -52,7 +52,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
 		into := b.base
 		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0) {
-			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp })
+			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil })
 		}
 		if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
 			into = pot // "fry the bacon in the same pan; add it too"
@@ -75,7 +75,7 @@ func (b *bindings) potBeside(r *roles) *thing {
 		return nil
 	}
 	return b.latest(func(x *thing) bool {
-		return x != r.inputs[0] && x.comp == b.comp && x.liquid && !x.taken && !x.putBy
+		return x != r.inputs[0] && x.comp == b.comp && x.liquid && !x.taken && !x.putBy && x.title == nil
 	})
 }
 

@@ -139,8 +139,8 @@ func (c *Carrier) heading(p *plan, i int) string {
 		}
 	}
 	gone := larder.Words(animals[0].Name)
-	if len(words) == 1 && len(stands) > 1 && stands[0].flesh() {
-		return c.words().Pieces
+	if len(words) == 1 && len(stands) > 0 && stands[0].flesh() && (len(stands) > 1 || len(stands[0].book.Prepare) > 1) {
+		return c.words().Pieces // and not as what is prepared for it
 	}
 	if len(words) == 1 && len(stands) > 0 && !stands[0].flesh() && len(p.dish.Components[i].Lines) >= severalLines {
 		return larder.Capital(c.words().Mixture) // "Cream", of yolks, sugar and mascarpone

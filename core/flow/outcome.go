@@ -44,8 +44,8 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		made.names[last(larder.Words(*a.To[0].Named))] = true // "heat half an inch of oil"
 	}
 	b.focus, b.base = made, made
-	if t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
-		b.base = nil // what lies on paper is out of the pan
+	if t.Leaves == "aside" || t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
+		b.base = nil // what lies on paper, or is kept warm, is out of the pan
 	}
 	b.stand(made, t, r)
 }

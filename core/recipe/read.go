@@ -55,7 +55,30 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 			return []Line{left, right}
 		}
 	}
+	if pair := r.pair(text, sys); pair != nil {
+		return pair
+	}
 	return []Line{r.Line(text, sys)}
+}
+
+// pair reads a line of two foods of animals without amounts as two, each with what is said of
+// both: "Greek yoghurt and honey, to serve". It is nil for all other lines.
+func (r *Reader) pair(text string, sys measure.System) []Line {
+	for w := range r.lines().And {
+		first, second, ok := strings.Cut(text, " "+w+" ")
+		if !ok {
+			continue
+		}
+		left, right := r.Line(first, sys), r.Line(second, sys)
+		if left.Origin != larder.FromAnimal || right.Origin != larder.FromAnimal || left.Food == nil || right.Food == nil || left.Amount != nil || right.Amount != nil || left.FoodID() == right.FoodID() {
+			continue
+		}
+		if left.Preparation == "" && right.Preparation != "" {
+			left = r.Line(first+", "+right.Preparation, sys)
+		}
+		return []Line{left, right}
+	}
+	return nil
 }
 
 // spoonsOf are the grams of a liquid that something is soaked or dissolved in at most, so that

@@ -41,22 +41,27 @@ func (b *body) nouns(i int) ([]noun, int) {
 	}
 }
 
-// beatenWith finds where another thing begins with which the one just named was mixed: "the yolk
-// beaten with the milk". It returns i where there is none that is listed.
+// beatenWith finds where another thing begins with which the one just named was mixed or is
+// topped: "the yolk beaten with the milk", "the yoghurt, drizzled with the honey". It returns i
+// where there is none that is listed.
 func (b *body) beatenWith(i int) int {
-	lemma, n := b.verb(i, language.Past)
+	at := i
+	if b.mark(at, ",") {
+		at++
+	}
+	lemma, n := b.verb(at, language.Past)
 	if n == 0 || b.start < 0 {
 		return i
 	}
-	t := b.technique(b.senseOf(lemma, i+1, b.upto).Technique)
-	if t == nil || t.Family != "mix" || b.lang.Prepositions[b.low(i+1)] != "with" {
+	t := b.technique(b.senseOf(lemma, at+1, b.upto).Technique)
+	if t == nil || t.Family != "mix" && t.Family != "coat" && t.Joins == "" || b.lang.Prepositions[b.low(at+1)] != "with" {
 		return i
 	}
-	thing, ok := b.text.noun(i+2, b.upto, false)
+	thing, ok := b.text.noun(at+2, b.upto, false)
 	if !ok || thing.pronoun || thing.owner != nil || !b.text.listed(thing.head()) {
 		return i
 	}
-	return i + 2
+	return at + 2
 }
 
 // pastBracket notes what stands in brackets behind one thing of a list, and goes on behind

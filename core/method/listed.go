@@ -75,3 +75,28 @@ func saidIn(d *recipe.Dish, component int, s *swap.Step, words []string) bool {
 		})
 	})
 }
+
+// whole is a thing of the cook's own by its whole name where what stands in goes by the word that
+// the text has for it: "the olive oil", beside vegetable oil for the lard.
+func (w *writer) whole(noun recipe.Noun, lines []int, kept []named) ([]named, bool) {
+	words := larder.Words(w.slice(noun.Name, noun.Upto))
+	if len(lines) != 1 || noun.Pronoun || len(words) != 1 || len(noun.Refs) != 1 || noun.Refs[0].Line == nil {
+		return kept, false
+	}
+	own := larder.Words(w.line(lines[0]).Name)
+	if len(own) < 2 || own[len(own)-1] != words[0] || !slices.ContainsFunc(w.inOrder(), func(s *standIn) bool {
+		name := larder.Words(s.name)
+		return !s.gone && !s.bare && len(name) > 1 && name[len(name)-1] == words[0]
+	}) {
+		return kept, false
+	}
+	return []named{{text: w.slice(noun.From, noun.Name) + w.lowered(w.line(lines[0])), plural: noun.Plural}}, true
+}
+
+// hotFat tells whether a noun means the fat that is in a pan or tin, and one of the card's is.
+func (w *writer) hotFat(noun recipe.Noun, lines []int, at int) bool {
+	name := w.slice(noun.Name, noun.Upto)
+	words := larder.Words(name)
+	return len(words) > 0 && w.l.Language().Fats[words[len(words)-1]] && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) &&
+		slices.ContainsFunc(lines, func(line int) bool { return w.fries(line) && w.there(line, at) && w.begun(line, at) })
+}

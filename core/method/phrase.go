@@ -126,7 +126,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	touched := made && len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 || slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && w.restOfWhole(noun, lines, at)
 	switch {
 	case !touched && !(noun.Pronoun && w.lost(noun)):
-		return kept, false
+		return w.whole(noun, lines, kept)
 	case made && noun.Pronoun && noun.Rest && !w.lost(noun):
 		return w.theRest(noun, at, kept)
 	case made && !noun.Pronoun && p.Role != "into" && w.intoItself(n, noun):
@@ -148,14 +148,6 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		}
 	}
 	return things, true
-}
-
-// hotFat tells whether a noun means the fat that is in a pan or tin, and one of the card's is.
-func (w *writer) hotFat(noun recipe.Noun, lines []int, at int) bool {
-	name := w.slice(noun.Name, noun.Upto)
-	words := larder.Words(name)
-	return len(words) > 0 && w.l.Language().Fats[words[len(words)-1]] && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) &&
-		slices.ContainsFunc(lines, func(line int) bool { return w.fries(line) && w.there(line, at) && w.begun(line, at) })
 }
 
 // onlyNamed is the matter that only the words name, empty for all else.

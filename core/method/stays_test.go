@@ -1,0 +1,58 @@
+package method_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// What stays of a method when flesh goes is said whole: others fry, broths keep their name, shares
+// are shares, and what ends a cooking goes on ending it.
+func TestWhatStaysIsSaidWhole(t *testing.T) {
+	for name, x := range map[string]struct {
+		text      string
+		swaps     map[string]string
+		want, not []string
+	}{
+		"others fry without the bacon": {
+			"Pot\nServes 4\n\n150 g smoked bacon\n2 onions\n1 kg sauerkraut\n500 ml water\n\nMethod\n1. Cook the sauerkraut in the water for 1 hour.\n2. Fry the bacon with the chopped onions and add them to the pot. Cook for 30 minutes.",
+			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"Heat the vegetable oil", "ry the onions"}, nil,
+		},
+		"the rest is all where nothing is taken out": {
+			"Soup\nServes 4\n\n600 g potatoes\n150 g chorizo\n1.5 litres water\n\nMethod\n1. Boil the potatoes with half of the chorizo in the water for 25 minutes. Remove the chorizo and slice it. Blend the rest.",
+			map[string]string{line("1"): "smoky-bean-sausage"}, []string{"Blend everything"}, []string{"Blend the rest"},
+		},
+		"the broth of what stands in is a broth": {
+			"Chowder\nServes 4\n\n24 clams\n500 ml water\n3 tbsp flour\n20 ml oil\n\nMethod\n1. Boil the clams in the water for 8 minutes, remove them and strain the broth.\n2. Cook the flour in the oil and whisk in the clam broth. Stir in the clams.",
+			map[string]string{line("0"): "whelk-mushroom"}, []string{"whisk in the broth"}, []string{"whisk in the water"},
+		},
+		"what else ends a cooking ends it still": {
+			"Stew\nServes 4\n\n1.2 kg lamb neck\n1 kg potatoes\n500 ml vegetable stock\n\nMethod\n1. Lay the lamb in a casserole with the potatoes on top. Pour over the stock. Cover and cook in a 150 C oven for 2 hours, until the meat is falling from the bone and the potatoes have steamed.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"for 90 minutes", "until the potatoes have steamed"}, []string{"bone"},
+		},
+		"fat goes back into the pan as oil": {
+			"Pie\nServes 4\n\n750 g lamb mince\n2 carrots\n1 onion\n500 ml vegetable stock\n\nMethod\n1. Brown the mince in a dry pan and set it aside. Add a tablespoon of the fat back to the pan and soften the carrots and onion for 10 minutes.\n2. Return the mince, pour in the stock and simmer for 40 minutes.",
+			map[string]string{line("0"): "lentil-walnut-mince"}, []string{"the vegetable oil back to the pan and soften"}, []string{"dry pan"},
+		},
+		"a share of what stands in is said": {
+			"Pie\nServes 4\n\n250 g streaky bacon\n100 g peas\n300 g potatoes\n\nMethod\n1. Cut the bacon into strips and scatter half of it over the potatoes with the peas. Cover with the rest of the bacon and bake for 30 minutes.",
+			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"half of the smoky shiitake", "the rest of the smoky shiitake"}, nil,
+		},
+		"what is scattered says over what": {
+			"Tart\nServes 6\n\n200 g lardons\n100 g peas\n200 g shortcrust pastry\n\nMethod\n1. Line a tin with the pastry.\n2. Fry the lardons until golden, drain on paper and scatter over the base with the peas. Bake for 30 minutes.",
+			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"catter the smoky shiitake over the base with the peas"}, nil,
+		},
+		"oil is told apart from the cook's own": {
+			"Cutlets\nServes 4\n\n4 pork steaks\n50 g lard\n500 g potatoes\n4 tbsp olive oil\n\nMethod\n1. Boil the potatoes for 20 minutes and fold in the oil.\n2. Fry the steaks in the lard for 3 minutes a side.",
+			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "oil-for-frying-fat"}, []string{"fold in the olive oil"}, []string{"Add the olive oil"},
+		},
+	} {
+		card := cardOf(t, x.text, x.swaps)
+		for _, want := range x.want {
+			require.Contains(t, card, want, name)
+		}
+		for _, not := range x.not {
+			require.NotContains(t, card, not, name)
+		}
+	}
+}

@@ -62,6 +62,9 @@ type neighbourhood struct {
 	// reached are the actions on the line or on what holds it, named those that
 	// speak of it or directly go on from one that does.
 	reached, named []*flow.Node
+	// apart are the lines that never come together with it, or only when they are baked, or
+	// rolled out, by themselves: the pastry of what it fills.
+	apart map[int]bool
 }
 
 func (m *method) neighbourhood(component, line int, food *larder.Food) *neighbourhood {
@@ -81,7 +84,53 @@ func (m *method) neighbourhood(component, line int, food *larder.Food) *neighbou
 			n.named = append(n.named, node)
 		}
 	}
+	n.apart = n.keptApart()
 	return n
+}
+
+// keptApart lists the lines of the component that never come together with a line as they are.
+func (n *neighbourhood) keptApart() map[int]bool {
+	if len(n.reached) == 0 {
+		return nil // nobody knows
+	}
+	meets := map[int]bool{n.at: true}
+	for _, x := range n.reached {
+		finished := map[int]bool{}
+		for _, in := range x.Inputs {
+			if before := &n.graph.Nodes[in]; !before.Reaches(n.at) && n.finished(in) {
+				for _, line := range before.Holds {
+					finished[line] = true
+				}
+			}
+		}
+		for _, line := range slices.Concat(x.To, x.With, x.Into) {
+			meets[line] = meets[line] || !finished[line]
+		}
+	}
+	apart := map[int]bool{}
+	for i := range n.component.Lines {
+		if line := n.graph.Line(n.home, i); !meets[line] && len(n.pathOf(line)) > 0 {
+			apart[line] = true
+		}
+	}
+	return apart
+}
+
+// pathOf are the actions that reach a line.
+func (n *neighbourhood) pathOf(line int) []int {
+	var out []int
+	for i := range n.graph.Nodes {
+		if n.graph.Nodes[i].Reaches(line) {
+			out = append(out, i)
+		}
+	}
+	return out
+}
+
+// finished tells whether what an action made was baked or rolled out.
+func (n *neighbourhood) finished(at int) bool {
+	x := &n.graph.Nodes[at]
+	return x.Technique.Family == "oven" || x.Is("roll", "line") || slices.ContainsFunc(x.Inputs, n.finished)
 }
 
 // mostOf are the actions that the greater share of a line goes through, where its shares part:
@@ -253,7 +302,7 @@ func (n *neighbourhood) grams(of string) float64 {
 	total := 0.0
 	for i := range n.component.Lines {
 		f := n.larder.Food(n.component.Lines[i].FoodID())
-		if f != nil && (slices.Contains(names, f.Kind) || slices.Contains(names, f.Aisle) || slices.Contains(names, f.ID) || slices.ContainsFunc(names, f.Tagged)) {
+		if f != nil && !n.apart[n.graph.Line(n.home, i)] && (slices.Contains(names, f.Kind) || slices.Contains(names, f.Aisle) || slices.Contains(names, f.ID) || slices.ContainsFunc(names, f.Tagged)) {
 			total += n.component.Lines[i].Mass()
 		}
 	}

@@ -34,6 +34,18 @@ func (p *plan) finishing() {
 	}
 }
 
+// leave decides anew what was to be done to a stand-in before it now goes in.
+func (p *plan) leave(s *standIn) {
+	for _, i := range p.path(s.node) {
+		if i >= s.enters || p.deeds[i].drop || len(p.deeds[i].before)+len(p.deeds[i].late) > 0 {
+			continue
+		}
+		if subjects := p.subjects(i); len(subjects) > 0 && !slices.ContainsFunc(subjects, func(line int) bool { return p.there(line, i) }) {
+			p.withoutSubject(i)
+		}
+	}
+}
+
 // letIn gives a stand-in another way in where the action it was to go in with is
 // not done: with the next that is.
 func (p *plan) letIn() {
@@ -56,6 +68,7 @@ func (p *plan) letIn() {
 			continue
 		}
 		s.enters, s.tail = k, 0
+		p.leave(s)
 		if !slices.Contains(p.graph.Nodes[k].Named, s.node) {
 			p.deeds[k].before = append(p.deeds[k].before, s)
 		}

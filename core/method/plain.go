@@ -17,7 +17,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	verb := a.Verb
 	if d.say != "" {
 		verb = d.say
-	} else if w.animalVerb(verb) {
+	} else if w.animalVerb(verb) || w.verbOfGone(n) {
 		verb = strings.ReplaceAll(n.Technique.Name, "-", " ") // "butter the dish"
 	}
 	var to, with []named

@@ -103,7 +103,7 @@ func (w *writer) action(i int) []*clause {
 	case !ok:
 		own.gone, own.changed = true, true
 		w.leavesPot(n)
-	case len(d.subject) > 0, w.goesAlone(n), d.say != "" && w.animalVerb(a.Verb):
+	case len(d.subject) > 0, w.goesAlone(n), d.say != "" && w.animalVerb(a.Verb), w.verbOfGone(n):
 		own.text, own.changed = w.plain(n, d, own), true
 	case len(edits) == 0:
 		own.text = strings.TrimLeft(w.slice(max(a.From, w.done), a.Upto), " ,")
@@ -169,6 +169,16 @@ func (w *writer) goesAlone(n *node) bool {
 	}
 	verb := strings.ToLower(w.slice(n.Action.Words.Verb[0], n.Action.Words.Verb[1]))
 	return slices.ContainsFunc(w.l.Language().Verb(verb), func(r language.Reading) bool { return r.Form == language.Going })
+}
+
+// verbOfGone tells whether the verb itself names a line that was replaced: "flour the veal", with
+// potato starch for the flour.
+func (w *writer) verbOfGone(n *node) bool {
+	verb := larder.Words(n.Action.Verb)
+	return len(verb) == 1 && slices.ContainsFunc(n.With, func(line int) bool {
+		s, own := w.stand[line], larder.Words(w.line(line).Name)
+		return s != nil && !s.gone && len(own) > 0 && own[len(own)-1] == verb[0]
+	})
 }
 
 // animalVerb tells whether a verb itself names animal matter: "butter the dish".

@@ -1,0 +1,48 @@
+package character
+
+import "slices"
+
+// keptApart lists the lines of the component that never come together with a line as they are.
+func (n *neighbourhood) keptApart() map[int]bool {
+	if len(n.reached) == 0 {
+		return nil // nobody knows
+	}
+	meets := map[int]bool{n.at: true}
+	for _, x := range n.reached {
+		finished := map[int]bool{}
+		for _, in := range x.Inputs {
+			if before := &n.graph.Nodes[in]; !before.Reaches(n.at) && n.finished(in) {
+				for _, line := range before.Holds {
+					finished[line] = true
+				}
+			}
+		}
+		for _, line := range slices.Concat(x.To, x.With, x.Into) {
+			meets[line] = meets[line] || !finished[line]
+		}
+	}
+	apart := map[int]bool{}
+	for i := range n.component.Lines {
+		if line := n.graph.Line(n.home, i); !meets[line] && len(n.pathOf(line)) > 0 {
+			apart[line] = true
+		}
+	}
+	return apart
+}
+
+// pathOf are the actions that reach a line.
+func (n *neighbourhood) pathOf(line int) []int {
+	var out []int
+	for i := range n.graph.Nodes {
+		if n.graph.Nodes[i].Reaches(line) {
+			out = append(out, i)
+		}
+	}
+	return out
+}
+
+// finished tells whether what an action made was baked or rolled out.
+func (n *neighbourhood) finished(at int) bool {
+	x := &n.graph.Nodes[at]
+	return x.Technique.Family == "oven" || x.Is("roll", "line") || slices.ContainsFunc(x.Inputs, n.finished)
+}

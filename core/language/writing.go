@@ -1,6 +1,9 @@
 package language
 
 import (
+	"maps"
+	"math"
+	"slices"
 	"strings"
 	"unicode"
 )
@@ -58,6 +61,19 @@ type Writing struct {
 	// what is left.
 	Shares     map[string]float64
 	Some, Rest string
+	// Portions say how much is taken of what is made for several.
+	Portions map[string]float64
+}
+
+// Portion says the nearest of the portions that a share comes to.
+func (w *Writing) Portion(share float64) string {
+	best, near := "", math.Inf(1)
+	for _, said := range slices.Sorted(maps.Keys(w.Portions)) {
+		if off := math.Abs(w.Portions[said] - share); off < near {
+			best, near = said, off
+		}
+	}
+	return best
 }
 
 // Otherwise says words otherwise that tell with which animal matter something was

@@ -4,7 +4,6 @@ import (
 	"slices"
 
 	"yembra/core/larder"
-	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
 )
@@ -23,7 +22,7 @@ func (p *parting) preparesOnly(part *swap.Component) string {
 }
 
 // madeOnce joins what several parts of a dish have prepared of one swap: it is made where the
-// first of them wants it, and each says how much of it it takes.
+// first of them wants it, and each says which share of it it takes.
 func (p *parting) madeOnce() {
 	first := map[string]int{}
 	var out []swap.Component
@@ -68,23 +67,42 @@ func (p *parting) madeOnce() {
 	}
 }
 
-// sayHowMuch writes beside what was made for several parts how much of it each takes: that
-// which was prepared last before it.
+// taker is a line of a part that takes of what was made for several.
+type taker struct {
+	line  *swap.Line
+	grams float64
+}
+
+// sayHowMuch writes beside what was made for several parts what share of it each takes, which
+// holds at every size: that which was prepared last before it, and the last the rest.
 func (p *parting) sayHowMuch(out []swap.Component, parts map[int]int, grams map[int]map[string]float64, joined map[string]bool) {
-	taken := map[string]float64{}
+	last, takers := map[string]float64{}, map[string][]taker{}
 	for i := range p.out {
 		for id, g := range grams[i] {
-			taken[id] = g
+			last[id] = g
 		}
 		at, stays := parts[i]
 		if !stays {
 			continue
 		}
 		for j := range out[at].Lines {
-			l := &out[at].Lines[j]
-			if g := taken[l.Made]; joined[l.Made] && g > 0 {
-				l.Text = measure.ShowGrams(measure.Exactly(g), measure.Loose) + " of " + l.Text
+			if l := &out[at].Lines[j]; joined[l.Made] && last[l.Made] > 0 {
+				takers[l.Made] = append(takers[l.Made], taker{l, last[l.Made]})
 			}
+		}
+	}
+	words := p.l.Language().Writing
+	for _, list := range takers {
+		total := 0.0
+		for _, t := range list {
+			total += t.grams
+		}
+		for k, t := range list {
+			share := words.Portion(t.grams / total)
+			if k == len(list)-1 {
+				share = words.Rest
+			}
+			t.line.Text = share + " " + t.line.Text
 		}
 	}
 }

@@ -23,22 +23,11 @@ func (n *neighbourhood) keptApart() map[int]bool {
 	}
 	apart := map[int]bool{}
 	for i := range n.component.Lines {
-		if line := n.graph.Line(n.home, i); !meets[line] && len(n.pathOf(line)) > 0 {
+		if line := n.graph.Line(n.home, i); !meets[line] && len(n.graph.Path(line)) > 0 {
 			apart[line] = true
 		}
 	}
 	return apart
-}
-
-// pathOf are the actions that reach a line.
-func (n *neighbourhood) pathOf(line int) []int {
-	var out []int
-	for i := range n.graph.Nodes {
-		if n.graph.Nodes[i].Reaches(line) {
-			out = append(out, i)
-		}
-	}
-	return out
 }
 
 // finished tells whether what an action made was baked or rolled out.

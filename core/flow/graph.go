@@ -170,3 +170,14 @@ func (g *Graph) Node(id string) int {
 	}
 	return -1
 }
+
+// Path are the actions that reach a line, in the order in which they are done.
+func (g *Graph) Path(line int) []int {
+	var out []int
+	for i := range g.Nodes {
+		if g.Nodes[i].Reaches(line) {
+			out = append(out, i)
+		}
+	}
+	return out
+}

@@ -120,15 +120,7 @@ func (p *plan) inOrder() []*standIn {
 }
 
 // path are the actions that reach a line, in the order in which they are done.
-func (p *plan) path(line int) []int {
-	var out []int
-	for i := range p.graph.Nodes {
-		if p.graph.Nodes[i].Reaches(line) {
-			out = append(out, i)
-		}
-	}
-	return out
-}
+func (p *plan) path(line int) []int { return p.graph.Path(line) }
 
 // alone tells whether an action works on nothing but what was replaced, in the
 // same way as one of them.

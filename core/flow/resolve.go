@@ -77,14 +77,16 @@ func (b *bindings) resolve(n noun) []referent {
 	return b.ofKindOrMade(n)
 }
 
-// mixtureOf is what holds a line that a noun calls a product of: "the egg mixture".
+// mixtureOf is what holds a line that a noun calls a product of: "the egg mixture", "the sauce"
+// into which the fish sauce went.
 func (b *bindings) mixtureOf(n noun, found []referent) *thing {
-	if len(n.words) < 2 || !b.r.lang.Products[n.head()] || len(found) != 1 || found[0].portion == nil || found[0].made != nil {
+	if len(n.words) == 0 || !b.r.lang.Products[n.head()] || len(found) != 1 || found[0].portion == nil || found[0].made != nil {
 		return nil
 	}
 	p := *found[0].portion
 	t := b.held(p)
-	if t == nil || len(t.holds) < 2 || b.leftOf(p) > 0 || b.lines[p.line].said[n.head()] || b.lines[p.line].comp != b.comp || !b.open(t) {
+	l := &b.lines[p.line]
+	if t == nil || len(t.holds) < 2 || b.leftOf(p) > 0 || l.said[n.head()] && (len(n.words) > 1 || len(l.name) < 2 || n.rest) || b.lines[p.line].comp != b.comp || !b.open(t) {
 		return nil
 	}
 	return t

@@ -24,6 +24,9 @@ func (b *bindings) pronoun(n noun) []referent {
 			return open
 		}
 	}
+	if in := b.justSlippedIn(n); in != nil {
+		return in
+	}
 	if n.rest && n.share == 0 && len(n.words) == 0 && b.justTakenOut() {
 		return []referent{{made: b.stays}} // "take out the sausage and slice it; blend the rest"
 	}
@@ -53,6 +56,22 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
+}
+
+// justSlippedIn is what went into the pot last, in the same step, where that is taken out: "slip in
+// the breasts and poach for 15 minutes; take them out".
+func (b *bindings) justSlippedIn(n noun) []referent {
+	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || len(n.words) != 1 || b.lastAdded == nil || b.last == nil || b.focus == nil || len(b.lastAdded.To) != 1 || b.lastAdded.To[0].Line == nil {
+		return nil
+	}
+	step, _, _ := strings.Cut(b.last.ID, ".a")
+	for i := range b.lines {
+		p := portion{i, ""}
+		if b.lines[i].ref == *b.lastAdded.To[0].Line && strings.HasPrefix(b.lastAdded.ID, step+".a") && b.focus.holds[p] && len(b.focus.holds) > 1 {
+			return []referent{{portion: &p, made: b.focus}}
+		}
+	}
+	return nil
 }
 
 // justTakenOut tells whether what is in hand was taken out of something in the same step, which

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yembra/core/flow"
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -121,13 +122,28 @@ func (p *plan) restOfCue(n *flow.Node) string {
 	var kept []string
 	for _, part := range strings.Split(text, " "+words.And+" ") {
 		if part = strings.Trim(part, " ,"); part != "" && !p.gone(n, words.Until+" "+part) {
-			kept = append(kept, part)
+			kept = append(kept, p.withVerb(part, text))
 		}
 	}
 	if len(kept) == 0 || len(kept) == len(strings.Split(text, " "+words.And+" ")) {
 		return ""
 	}
 	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
+}
+
+// withVerb gives a sign the verb that it shares with one before it: "the sauce is syrupy", of "the
+// meat is tender and the sauce syrupy".
+func (p *plan) withVerb(part, cue string) string {
+	lang := p.l.Language()
+	words := strings.Fields(part)
+	is := func(w string) bool { return lang.Being[strings.ToLower(w)] }
+	at := slices.IndexFunc(strings.Fields(cue), is)
+	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words, func(w string) bool {
+		return slices.ContainsFunc(lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
+	}) {
+		return part
+	}
+	return strings.Join(slices.Insert(words, len(words)-1, strings.Fields(cue)[at]), " ")
 }
 
 // behindThings is where the last thing that an action names ends, if it says behind it

@@ -40,7 +40,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.working, b.tech, b.shared = nil, t, map[*thing]bool{}
 	c.dropKeys(b.text, t)
 	for _, l := range c.links {
-		a.Each = a.Each || l.role == "for" && l.nouns[0].all && !l.nouns[0].plural && !l.nouns[0].pronoun
+		a.Each = a.Each || (l.role == "for" || l.role == "into") && l.nouns[0].all && !l.nouns[0].plural && !l.nouns[0].pronoun
 		if at := b.componentNamed(l.nouns[0].head()); l.role == "for" && at >= 0 {
 			b.comp = at // "put the cream for the sauce in a pan"
 		}

@@ -54,6 +54,8 @@ type Writing struct {
 	Questions map[string]string
 	// Renames are names of what dishes make, in place of those that name an animal.
 	Renames map[string]string
+	// RenamesMany are those of several.
+	RenamesMany map[string]string `yaml:"renamesmany"`
 	// DoneWith are words that say with which animal matter something was done, and what
 	// is said instead: "greased" for a buttered dish.
 	DoneWith map[string]string `yaml:"donewith"`

@@ -179,6 +179,9 @@ func (c *Carrier) renamed(name string) string {
 	for i, w := range words {
 		for _, norm := range larder.Words(w) {
 			if other := c.words().Renames[norm]; other != "" {
+				if many := c.words().RenamesMany[norm]; many != "" && larder.Singular(larder.Fold(w)) != larder.Fold(w) {
+					other = many
+				}
 				words[i] = other
 				if w != strings.ToLower(w) {
 					words[i] = larder.Capital(other)

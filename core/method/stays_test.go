@@ -42,6 +42,10 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Tart\nServes 6\n\n200 g lardons\n100 g peas\n200 g shortcrust pastry\n\nMethod\n1. Line a tin with the pastry.\n2. Fry the lardons until golden, drain on paper and scatter over the base with the peas. Bake for 30 minutes.",
 			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"catter the smoky shiitake over the base with the peas"}, nil,
 		},
+		"several that the dish makes go by another name, and nothing is stirred into each": {
+			"Crêpes\nServes 4\n\n125 g flour\n300 ml milk\n8 slices of ham\n100 g spinach\n\nMethod\n1. Whisk the flour with the milk. Fry a ladle of the batter in a dry pan for 1 minute. Make 8 crêpes in this way.\n2. Lay a slice of ham and some spinach on each crêpe, fold in quarters and bake for 10 minutes.",
+			map[string]string{line("1"): "soy-drink-for-milk", line("2"): "smoked-tofu-lardons"}, []string{"Make 8 thin pancakes in this way", "each thin pancake, fold in quarters"}, []string{"crêpe"},
+		},
 		"oil is told apart from the cook's own": {
 			"Cutlets\nServes 4\n\n4 pork steaks\n50 g lard\n500 g potatoes\n4 tbsp olive oil\n\nMethod\n1. Boil the potatoes for 20 minutes and fold in the oil.\n2. Fry the steaks in the lard for 3 minutes a side.",
 			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "oil-for-frying-fat"}, []string{"fold in the olive oil"}, []string{"Add the olive oil"},

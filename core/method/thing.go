@@ -164,6 +164,11 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if len(animals) == 0 {
 		return kept, false
 	}
+	if len(kept) == 1 {
+		if other := w.c.renamed(kept[0].text); other != kept[0].text && len(w.animalWords(other)) == 0 {
+			return []named{{text: other, plural: kept[0].plural}}, true // "make 8 thin pancakes in this way"
+		}
+	}
 	u := w.l.SmallUseFor(n.Technique, w.kindOf(name), animals[0].Animal)
 	if u == nil || w.small == nil {
 		return nil, true

@@ -27,16 +27,22 @@ type behaviourRow struct {
 func (l *Larder) loadBehaviour(src Source) error {
 	l.behaviour = map[string]behaviourRow{}
 	return eachRow(src, "behaviour.csv", func(r row) {
-		what := r.text("what")
-		if _, twice := l.behaviour[what]; twice {
-			r.fail("%s stands twice", what)
-		}
-		food, _, _ := strings.Cut(what, "/")
-		if food != "" && !strings.Contains(food, ":") {
-			r.food(l, food)
-		}
+		what := spokenOf(r, l, l.behaviour)
 		l.behaviour[what] = behaviourRow{r.figure("done"), r.figure("bears"), r.text("browned"), r.text("fries"), r.text("dissolves"), r.text("solid"), r.text("source")}
 	})
+}
+
+// spokenOf is what a row of such a table speaks of: a food, a form, both or a shelf, each in
+// one row only.
+func spokenOf[T any](r row, l *Larder, known map[string]T) string {
+	what := r.text("what")
+	if _, twice := known[what]; twice {
+		r.fail("%s stands twice", what)
+	}
+	if food, _, _ := strings.Cut(what, "/"); food != "" && !strings.Contains(food, ":") {
+		r.food(l, food)
+	}
+	return what
 }
 
 // rowsFor are the keys under which a table may speak of a food in a form, the most

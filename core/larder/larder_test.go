@@ -194,6 +194,10 @@ func TestHouseRulesNameOnlyWhatIsThere(t *testing.T) {
 		"preset p: tag:none is nothing known":             {"house.yaml": "switches: []\npresets: [{id: p, name: P, bars: [{rule: r, what: [\"tag:none\"]}]}]\n"},
 		"preset p: speed is nothing known":                {"house.yaml": "switches: []\npresets: [{id: p, name: P, weighs: [speed]}]\n"},
 		`tags.csv row 2: "kind:sand" selects no food`:     {"tags.csv": "tag,what,except,byname,source\nsandy,kind:sand,,,estimate\n"},
+		"helpings.csv row 3: kind:cream stands twice":     {"helpings.csv": "what,grams,source\nkind:cream,25,estimate\nkind:cream,30,estimate\n"},
+		`helpings.csv row 2: unknown food "sand"`:         {"helpings.csv": "what,grams,source\nsand,25,estimate\n"},
+		`servings.csv row 2: unknown food "sand"`:         {"servings.csv": "what,most,why,source\nsand/minced,5,it grits,estimate\n"},
+		"servings.csv row 3: /minced stands twice":        {"servings.csv": "what,most,why,source\n/minced,5,much,estimate\n/minced,6,much,estimate\n"},
 		"reference.csv row 2: what a day should not pass": {"reference.csv": "nutrient,unit,amount,source,most,mostsource,dissolves\nzinc,mg,10,eu1169,25,,\n"},
 	} {
 		_, err := larder.Load(changed{knowledge.Shipped(), change})

@@ -15,13 +15,7 @@ type Serving struct {
 func (l *Larder) loadServings(src Source) error {
 	l.servings = map[string]Serving{}
 	return eachRow(src, "servings.csv", func(r row) {
-		what := r.text("what")
-		if _, twice := l.servings[what]; twice {
-			r.fail("%s stands twice", what)
-		}
-		if food, _, _ := strings.Cut(what, "/"); food != "" && !strings.Contains(food, ":") {
-			r.food(l, food)
-		}
+		what := spokenOf(r, l, l.servings)
 		l.servings[what] = Serving{r.number("most", math.Inf(1)), r.text("why"), r.text("source")}
 	})
 }
@@ -40,13 +34,7 @@ func (l *Larder) MostServed(f *Food, form string) Serving {
 func (l *Larder) loadHelpings(src Source) error {
 	l.helpings = map[string]float64{}
 	return eachRow(src, "helpings.csv", func(r row) {
-		what := r.text("what")
-		if _, twice := l.helpings[what]; twice {
-			r.fail("%s stands twice", what)
-		}
-		if !strings.Contains(what, ":") {
-			r.food(l, what)
-		}
+		what := spokenOf(r, l, l.helpings)
 		l.helpings[what] = r.number("grams", 0)
 		r.text("source")
 	})

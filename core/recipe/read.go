@@ -64,7 +64,7 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 // pair reads a line of two foods of animals without amounts as two, each with what is said of
 // both: "Greek yoghurt and honey, to serve". It is nil for all other lines.
 func (r *Reader) pair(text string, sys measure.System) []Line {
-	for w := range r.lines().And {
+	for _, w := range slices.Sorted(maps.Keys(r.lines().And)) {
 		first, second, ok := strings.Cut(text, " "+w+" ")
 		if !ok {
 			continue

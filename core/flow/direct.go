@@ -200,6 +200,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 			score = max(score, 3.2) // "the sprouts" of beansprouts
 		}
 	}
+	if len(n.words) > 1 && slices.ContainsFunc(l.gloss, func(g []string) bool { return len(g) >= len(n.words) && slices.Equal(g[len(g)-len(n.words):], n.words) }) {
+		score = max(score, 4.5) // "the chilli paste", of "nam prik pao (roasted chilli paste)"
+	}
 	if len(words) == 1 && b.r.lang.Parts[head] && l.said[head] && !slices.Contains(l.name, head) && l.food != nil && l.food.Aisle == "fruit" {
 		score = max(score, 3.5)
 	}

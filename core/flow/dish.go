@@ -88,13 +88,14 @@ const namedPart = 1000
 // before went.
 func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish, loose, last int) int {
 	best, at := 0, last
+	together := r.namedTogether(text, d)
 	for i := range sections {
 		if i == loose {
 			continue
 		}
 		alone := recipe.Dish{Components: []recipe.Component{{Lines: d.Components[i].Lines, Steps: []recipe.Step{{Text: text}}}}}
 		r.Dish(&alone)
-		n := r.named(text, &alone.Components[0])
+		n := r.named(text, &alone.Components[0]) + together[i]
 		if r.isFor(text, sections[i].Name) {
 			n += namedPart
 		}
@@ -106,6 +107,25 @@ func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish,
 		}
 	}
 	return at
+}
+
+// namedTogether counts for each part the lines that a step takes where it may choose among
+// those of all: "the whites" are the egg whites of one and no yolks of another.
+func (r *Reader) namedTogether(text string, d *recipe.Dish) []int {
+	var part []int
+	one := recipe.Component{Steps: []recipe.Step{{Text: text}}}
+	for i := range d.Components {
+		for _, l := range d.Components[i].Lines {
+			one.Lines, part = append(one.Lines, l), append(part, i)
+		}
+	}
+	all := recipe.Dish{Components: []recipe.Component{one}}
+	r.Dish(&all)
+	count := make([]int, len(d.Components))
+	for _, at := range all.Components[0].Steps[0].Lines {
+		count[part[at]]++
+	}
+	return count
 }
 
 // named counts the lines of a part that a step takes by a word of their own, or by that of a

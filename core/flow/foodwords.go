@@ -77,6 +77,11 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 					listed[w] = true
 				}
 			}
+			for _, w := range larder.Words(l.Text) {
+				if r.lang.Lines.Parts[w] != "" {
+					listed[w] = true // "zest and juice of 3 lemons"
+				}
+			}
 		}
 	}
 	known := map[string]bool{}

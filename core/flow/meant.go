@@ -51,7 +51,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	}
 	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
 		into := b.base
-		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0) {
+		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
 			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil })
 		}
 		if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
@@ -67,6 +67,12 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		}
 	}
 	return ""
+}
+
+// onlyIt tells whether an order adds by a pronoun nothing but what was worked on alone, which
+// cannot go into itself: "beat the yoghurt and add it".
+func (b *bindings) onlyIt(c *clause, r *roles) bool {
+	return len(c.objects) == 1 && c.objects[0].pronoun && len(r.inputs) == 1 && len(r.portions) == 0 && len(r.inputs[0].holds) == 1
 }
 
 // potBeside is the pot of liquid that stands beside what was fried and is all that is in hand.

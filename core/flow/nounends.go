@@ -64,7 +64,7 @@ func (t *text) sideways(i int) bool {
 func (t *text) doled(i, upto int) int {
 	for k := i + 1; k < min(upto, i+farthestName); k++ {
 		w := t.low(k - 1)
-		if t.mark(k, ",") || t.foods(t.words[k-1].norm) || t.lang.Products[w] && !t.lang.Measures[w] && t.lang.Littles[w] == 0 {
+		if t.mark(k, ",") || t.is(k-1, t.lang.Pronouns) && !t.lang.Ones[w] || t.foods(t.words[k-1].norm) || t.lang.Products[w] && !t.lang.Measures[w] && t.lang.Littles[w] == 0 {
 			return 0 // the thing itself: "the milk little by little"
 		}
 		for _, p := range t.lang.Doling {

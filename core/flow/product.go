@@ -263,7 +263,7 @@ func (b *bindings) latest(fits func(*thing) bool) *thing {
 }
 
 func (b *bindings) holdsKind(t *thing, kinds []string) bool {
-	if slices.Contains(kinds, anyLiquid) && t.liquid {
+	if slices.Contains(kinds, anyLiquid) && (t.liquid || len(t.solids) > 0) {
 		return true
 	}
 	for p := range t.holds {

@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"strings"
+
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -60,6 +62,8 @@ type bound struct {
 	name []string // words of the name
 	also [][]string
 	said map[string]bool // all words of the line
+	// gloss are other names that its brackets give.
+	gloss [][]string
 	// left is the share that has not gone in, by part.
 	left map[string]float64
 }
@@ -145,10 +149,26 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 			for _, w := range larder.Words(l.Text + " " + l.Name + " " + l.Preparation) {
 				one.said[w] = true
 			}
+			one.gloss = r.glosses(l)
 			b.lines, b.listed = append(b.lines, one), append(b.listed, *l)
 		}
 	}
 	return b
+}
+
+// glosses are the names that a line gives of its thing in brackets besides: "nam prik pao
+// (roasted chilli paste)".
+func (r *Reader) glosses(l *recipe.Line) [][]string {
+	var out [][]string
+	for _, behind := range strings.Split(l.Text, "(")[1:] {
+		inside, _, _ := strings.Cut(behind, ")")
+		for _, x := range strings.FieldsFunc(inside, func(c rune) bool { return c == ',' || c == ';' || c == ':' }) {
+			if words := larder.Words(x); len(words) > 1 {
+				out = append(out, words)
+			}
+		}
+	}
+	return out
 }
 
 // nameOf are the words that name a line, without what it comes in and what else stands

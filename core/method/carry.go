@@ -103,8 +103,8 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 }
 
 // inMethod gives the steps of a component their places in the method of the whole dish,
-// where the text goes to and fro between its parts: what is added, that of the step that
-// it is added for.
+// where the text goes to and fro between its parts: what is prepared, that of the step that
+// it is prepared for; what else is added, that of the step it is added to.
 func inMethod(was *recipe.Component, comp *swap.Component) {
 	place := 0
 	for n := len(comp.Steps) - 1; n >= 0; n-- {
@@ -114,8 +114,8 @@ func inMethod(was *recipe.Component, comp *swap.Component) {
 		comp.Steps[n].Order = place
 	}
 	for n := range comp.Steps { // what ends it
-		if comp.Steps[n].Order == 0 && n > 0 {
-			comp.Steps[n].Order = comp.Steps[n-1].Order
+		if s := &comp.Steps[n]; n > 0 && (s.Order == 0 || len(s.From) == 0 && s.Prepares == "") {
+			s.Order = comp.Steps[n-1].Order
 		}
 	}
 }

@@ -58,7 +58,7 @@ func (p *plan) decide(i int) {
 		d.silent = true
 	case p.intoNothing(i):
 		d.drop = true
-	case n.Is("off-heat") && p.onlyDropped(i):
+	case n.Is("off-heat") && p.onlyDropped(i), p.onlyForAdded(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)
@@ -93,7 +93,26 @@ func (p *plan) decide(i int) {
 			d.say = s.book.Verb
 		}
 	}
+	if n.Is("return") && d.say == "" && p.neverOut(i) {
+		d.say = p.c.words().Add
+	}
 	d.cueless = d.cueless || p.cueGone(n)
+}
+
+// neverOut tells whether nothing of what an action returns has been worked on before: the water
+// of a broth that is not boiled any more.
+func (p *plan) neverOut(i int) bool {
+	any := false
+	for _, line := range p.graph.Nodes[i].To {
+		if !p.there(line, i) {
+			continue
+		}
+		any = true
+		if slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool { return n.Reaches(line) && !p.deeds[p.graph.Number(&n)].drop }) {
+			return false
+		}
+	}
+	return any
 }
 
 // othersFry lets what was to fry with flesh fry by itself where that is browned when it is

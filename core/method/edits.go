@@ -64,7 +64,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if !kept && objects == 0 && n.Technique.Joins == "yes" && w.intoGone(a, out) {
 		return nil, false // "pour over the meat", which goes in later
 	}
-	return append(append(out, w.takesPot(n)...), w.figures(n, d)...), true
+	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
 }
 
 // intoGone tells whether all that an action says something goes into is gone.

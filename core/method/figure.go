@@ -13,8 +13,8 @@ import (
 )
 
 // figures are the verb, the time and the cue where they are others now, and what
-// comes along.
-func (w *writer) figures(n *node, d *deed) []edit {
+// comes along, where it is not among the things that are said.
+func (w *writer) figures(n *node, d *deed, said []named) []edit {
 	a := n.Action
 	words := w.c.words()
 	var out []edit
@@ -31,7 +31,7 @@ func (w *writer) figures(n *node, d *deed) []edit {
 	w.object = nil
 	tail := ""
 	if len(d.along) > 0 {
-		along, object := w.comesAlong(n, d.along, len(d.before) == 0)
+		along, object := w.comesAlong(n, d.along, said, len(d.before) == 0)
 		switch at := w.behindThings(a); {
 		case along == "":
 		case object && a.Words.Verb[1] > a.From && verb == "":
@@ -102,9 +102,9 @@ func (w *writer) pouredIn(n *node) bool {
 // onlyToHeat tells whether a cue that is gone was that of flesh for which something stands
 // that is done when it goes in.
 func (w *writer) onlyToHeat(n *node) bool {
-	flesh := false
+	flesh, at := false, w.graph.Number(n)
 	for _, line := range slices.Concat(n.Named, n.To) {
-		if s := w.stand[line]; s != nil && s.flesh() && !s.gone {
+		if s := w.stand[line]; s != nil && s.flesh() && !s.gone && s.enters <= at {
 			if !s.is(larder.Ready) {
 				return false
 			}
@@ -167,7 +167,7 @@ func (w *writer) behindThings(a *recipe.Action) int {
 // comesAlong says what an action takes in besides: a fat it fries in, or what
 // else was to go in before. It is the object of a cooking that is open, that names none, where
 // some of it pours.
-func (w *writer) comesAlong(n *node, lines []int, open bool) (text string, object bool) {
+func (w *writer) comesAlong(n *node, lines []int, said []named, open bool) (text string, object bool) {
 	words := w.c.words()
 	var things []named
 	preposition := words.With
@@ -177,7 +177,7 @@ func (w *writer) comesAlong(n *node, lines []int, open bool) (text string, objec
 		if s := w.stand[line]; s != nil && s.bare && n.Technique.Family != "dry heat" {
 			continue // only a frying has a use for spoonfuls of water
 		}
-		if t, ok := w.ofLine(line, w.shares[line]); ok {
+		if t, ok := w.ofLine(line, w.shares[line]); ok && !slices.ContainsFunc(said, func(o named) bool { return o.text == t.text }) {
 			things = append(things, t)
 			pours = pours || larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))
 			if n.Technique.Medium == "fat" && w.c.fatLine(w.line(line)) {

@@ -88,3 +88,39 @@ func (p *plan) preparesFlesh(i int) bool {
 		return r == nil || r.Then != larder.CarryDrop
 	})
 }
+
+// onlyForAdded tells whether a cooking was for flesh alone that was added just before, and that
+// goes in later now: all else in the pot was cooked before, and no cue of it is waited for.
+func (p *plan) onlyForAdded(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Heat == "" || n.Technique.Family == "oven" || n.Lasts > shortEnough || n.Action.Cue != "" && !p.cueGone(n) || len(n.Inputs) != 1 || len(n.Named) > 0 {
+		return false
+	}
+	before := &p.graph.Nodes[n.Inputs[0]]
+	if before.Technique.Joins != "yes" || !p.deeds[n.Inputs[0]].drop || len(before.Named) == 0 || slices.ContainsFunc(before.Named, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.flesh() || s.gone || s.enters <= i
+	}) {
+		return false
+	}
+	return !slices.ContainsFunc(n.To, func(line int) bool {
+		return !slices.Contains(before.Named, line) && !p.heatedBefore(line, i)
+	})
+}
+
+// heatedBefore tells whether a line was over a fire before an action, by work that is done.
+func (p *plan) heatedBefore(line, i int) bool {
+	for k := range p.graph.Nodes[:i] {
+		n := &p.graph.Nodes[k]
+		if p.deeds[k].drop || !n.Reaches(line) {
+			continue
+		}
+		if n.Technique.Heat != "" && n.Technique.Heat != "oven" {
+			return true
+		}
+		if n.Technique.Family == "mix" && n.Action.Minutes != nil && slices.ContainsFunc(n.To, func(o int) bool { return o != line && p.heatedBefore(o, k) }) {
+			return true // "stir for 2 minutes", in the pan
+		}
+	}
+	return false
+}

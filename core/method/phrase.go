@@ -114,10 +114,10 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if things, changed, lost := w.lostLiquor(n, p, noun, at); lost {
 		return things, changed
 	}
-	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 && !w.ownName(w.slice(noun.Name, noun.Upto), lines) {
+	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 && !w.ownName(w.slice(noun.Name, noun.Upto), lines) && !w.onlyStands(lines, made) {
 		return kept, false
 	}
-	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) {
+	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) && !w.onlyStands(lines, made) {
 		return kept, false // a group or a part of the dish by its name
 	}
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
@@ -148,6 +148,11 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		}
 	}
 	return things, true
+}
+
+// onlyStands tells whether a noun means lines by themselves that were all replaced.
+func (w *writer) onlyStands(lines []int, made bool) bool {
+	return !made && !slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] == nil })
 }
 
 // onlyNamed is the matter that only the words name, empty for all else.

@@ -79,7 +79,12 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 		ok = ok && !(b != nil && moment == larder.AtEnd && b.Plain != "" && !p.wetBefore(parts, where))
 		if !ok && b != nil && b.Plain != "" {
 			text = b.Plain
-			where, _ = p.moment(parts, larder.AtEnd, home)
+			if moment == larder.WithAromatics {
+				moment = larder.InLiquid // it still wants to be cooked
+			} else {
+				moment = larder.AtEnd
+			}
+			where, _ = p.moment(parts, moment, home)
 		}
 		step := swap.Step{Step: recipe.Step{Text: text}, From: []int{}, Change: swap.Added, Why: l.Why}
 		if own {

@@ -103,7 +103,7 @@ func TestWorkOnWhatIsGoneIsCarriedOver(t *testing.T) {
 		},
 		"what is browned already waits until it is returned": {
 			"Beans\n\n200 g bacon\n300 g cooked beans\n1 onion\n2 tbsp oil\n\nMethod\n1. Fry the bacon until crisp and set aside.\n2. Soften the onion in the oil, add the beans and fry for 5 minutes. Return the bacon and serve.",
-			map[string]string{line("0"): shiitake}, []string{"Return the"}, []string{"Add the smoky"},
+			map[string]string{line("0"): shiitake}, []string{"fry for 5 minutes. Add the smoky"}, []string{"oil. Add the smoky", "Return"},
 		},
 		"ready mince only gets hot": {
 			"Filling\n\n300 g minced lamb\n1 onion\n2 tbsp oil\n60 g pine nuts\n\nMethod\n1. Fry the onion in the oil. Add the lamb and cook until it loses its pink colour, then stir in the pine nuts.",

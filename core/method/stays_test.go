@@ -46,6 +46,22 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Crêpes\nServes 4\n\n125 g flour\n300 ml milk\n8 slices of ham\n100 g spinach\n\nMethod\n1. Whisk the flour with the milk. Fry a ladle of the batter in a dry pan for 1 minute. Make 8 crêpes in this way.\n2. Lay a slice of ham and some spinach on each crêpe, fold in quarters and bake for 10 minutes.",
 			map[string]string{line("1"): "soy-drink-for-milk", line("2"): "smoked-tofu-lardons"}, []string{"Make 8 thin pancakes in this way", "each thin pancake, fold in quarters"}, []string{"crêpe"},
 		},
+		"what was cooked only for what was added goes with it, and the verb is said": {
+			"Soup\nServes 4\n\n800 g cod\n300 g mussels\n1 litre vegetable stock\n2 leeks\n\nMethod\n1. Boil the leeks in the stock for 15 minutes.\n2. Add the cod first and cook for 8 minutes, then the mussels, and cook for 5 minutes more.",
+			map[string]string{line("0"): "palm-heart-flakes", line("1"): "whelk-mushroom"}, []string{"\nAdd the palm heart flakes and the seaweed mushrooms"}, []string{"for 8 minutes"},
+		},
+		"meats taken out are named without what is thrown away": {
+			"Beans\nServes 4\n\n400 g dried white beans\n3 chorizos\n300 g pork belly\n1 ham bone\n1 onion\n1 litre water\n\nMethod\n1. Boil the beans with the chorizos, pork, bone and onion in the water for 2 hours.\n2. Take out the meats, slice them and discard the bone and the onion. Leave the stew to rest for 30 minutes and serve the beans with the meats on top.",
+			map[string]string{line("1"): "smoked-tofu-sausage", line("2"): "tempeh-braise", line("3"): "browned-mushroom-bones"}, []string{"Leave the stew to rest for 30 minutes", "serve the beans with the spiced smoked tofu and the tempeh on top"}, []string{"everything"},
+		},
+		"both of two that one thing stands for": {
+			"Balls\nServes 4\n\n400 g minced beef\n100 g minced pork\n50 g breadcrumbs\n\nMethod\n1. Mix both minces with the breadcrumbs and shape into 20 balls.",
+			map[string]string{line("0"): "chickpea-rice-shaped", line("1"): "chickpea-rice-shaped"}, []string{"Mix the chickpea and rice mix with the breadcrumbs"}, []string{"both"},
+		},
+		"what never left is added and not returned": {
+			"Broth\nServes 2\n\n8 prawns, heads and shells on\n700 ml water\n2 stalks lemongrass\n\nMethod\n1. Peel the prawns, keeping the heads and shells. Simmer the heads and shells in the water for 15 minutes, then strain and throw them away.\n2. Return the broth to the pot and bring to the boil with the lemongrass. Slide in the prawns.",
+			map[string]string{line("0"): "palm-rings"}, []string{"Add the water to the pot"}, []string{"with the water", "Return"},
+		},
 		"oil is told apart from the cook's own": {
 			"Cutlets\nServes 4\n\n4 pork steaks\n50 g lard\n500 g potatoes\n4 tbsp olive oil\n\nMethod\n1. Boil the potatoes for 20 minutes and fold in the oil.\n2. Fry the steaks in the lard for 3 minutes a side.",
 			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "oil-for-frying-fat"}, []string{"fold in the olive oil"}, []string{"Add the olive oil"},

@@ -105,7 +105,7 @@ func (p *plan) ownName(name string, lines []int) bool {
 func (w *writer) listedOrAll(lines []int, at int) []named {
 	var out []named
 	for _, line := range lines {
-		if s := w.stand[line]; s != nil && w.there(line, at) && !s.Dissolves && !w.c.fatLine(s.was) {
+		if s := w.stand[line]; s != nil && w.there(line, at) && !w.thrownAway(line, at) && !s.Dissolves && !w.c.fatLine(s.was) {
 			out = append(out, w.c.stand(s, 1, false))
 		}
 	}
@@ -125,6 +125,16 @@ func (w *writer) listedOrAll(lines []int, at int) []named {
 		return []named{{text: w.c.words().Everything}}
 	}
 	return out
+}
+
+// thrownAway tells whether a line was discarded by its name before an action.
+func (p *plan) thrownAway(line, at int) bool {
+	for k := range p.graph.Nodes[:at] {
+		if n := &p.graph.Nodes[k]; n.Is("discard") && !p.deeds[k].drop && slices.Contains(n.Named, line) {
+			return true
+		}
+	}
+	return false
 }
 
 // onlySaid says what becomes of matter that only the words name: animal matter

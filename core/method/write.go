@@ -51,6 +51,9 @@ type writer struct {
 	// was left of the one before.
 	before  *clause
 	emptied bool
+	// lostVerb is the verb of a clause that is gone, which others are said without: "add the
+	// cod and cook it, then the prawns".
+	lostVerb string
 	// done is where the text is written up to.
 	done int
 	// thinned tells that it lost a thing that it took in.
@@ -78,6 +81,9 @@ func (w *writer) action(i int) []*clause {
 	if d.drop || d.silent || w.hangsOn(n) {
 		own.gone, own.changed = true, true
 		w.leavesPot(n)
+		if a.Words.Verb[1] > 0 {
+			w.lostVerb = a.Verb
+		}
 		return []*clause{own}
 	}
 	out = w.ownFat(i)
@@ -111,8 +117,14 @@ func (w *writer) action(i int) []*clause {
 		own.text, own.changed = w.apply(a, edits), true
 		own.trimmed = slices.ContainsFunc(edits, func(e edit) bool { return e.upto == a.Upto && e.text == "" })
 	}
-	if w.emptied && a.Words.Verb[1] == 0 && own.text != "" {
+	if a.Words.Verb[1] == 0 && own.text != "" && (w.emptied || w.lostVerb == a.Verb) {
 		own.text, own.changed = a.Verb+" "+own.text, true // "then the carrots"
+	}
+	switch said := a.Words.Verb[1] > 0; {
+	case own.gone && said:
+		w.lostVerb = a.Verb
+	case !own.gone && w.lostVerb == a.Verb:
+		w.lostVerb = ""
 	}
 	if n.Technique.Joins == "yes" && len(d.before) > 0 && len(a.Words.Phrases) == 0 && !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil }) && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
 		own.gone = true // what goes in has been said to

@@ -72,6 +72,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.meantTo = len(a.To) == 0
 	question := b.meant(c, t, r)
 	b.medium(t, r)
+	b.inTin(t, r)
 	b.meantFor(t, r)
 	b.outcome(c, t, r)
 	b.remember(c, t, a)
@@ -85,10 +86,17 @@ func (b *bindings) again(c *clause) {
 		last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"
 	}
 	c.lemma, c.said, c.sense.Technique, c.particles = last.Verb, last.Verb, last.Technique, b.particles
-	if b.meantTo && len(b.last.With) > 0 && len(c.objects) > 0 {
+	if (b.meantTo || b.coatsAgain(c)) && len(b.last.With) > 0 && len(c.objects) > 0 {
 		c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects, from: c.objects[0].from}) // "cover with rice, then mint"
 		c.objects = nil
 	}
+}
+
+// coatsAgain tells whether a clause without a verb names another coat of what was coated: "dip
+// each cake in flour, then the egg".
+func (b *bindings) coatsAgain(c *clause) bool {
+	t := b.r.larder.Technique(b.last.Technique)
+	return t != nil && t.Family == "coat" && t.Medium == "with" && !slices.ContainsFunc(c.objects, func(n noun) bool { return b.r.lang.Places[n.head()] || n.pronoun })
 }
 
 // remember keeps an action for what comes after it.
@@ -222,8 +230,8 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	}
 	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || left < 1 && b.tech.Name == removeTechnique || b.lines[p.line].line.Amount == nil && b.holdsFat(held)) {
 		share := 1.0
-		if n.rest || n.share > 0 && n.share < 1 {
-			share = b.shareMade(n, held)
+		if n.rest || n.share > 0 && n.share < 1 || n.amount[1] > 0 && b.tech.Name == reserveTechnique {
+			share = b.shareMade(n, held) // "keep 3 tbsp of the milk"
 		}
 		b.refMade(held, share, r, into)
 		if n.rest && n.share == 0 {

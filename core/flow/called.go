@@ -57,7 +57,7 @@ func (b *bindings) madeOfPart(n noun) *thing {
 		return nil
 	}
 	c := b.componentNamed(n.head())
-	if c < 0 || b.wholeName(n, larder.Words(b.dish.Components[c].Name)) || !n.pointed && last(larder.Words(b.dish.Components[c].Name)) != n.head() {
+	if c < 0 || b.wholeName(n, c, larder.Words(b.dish.Components[c].Name)) || !n.pointed && last(larder.Words(b.dish.Components[c].Name)) != n.head() {
 		return nil
 	}
 	if _, flesh := b.r.larder.Words().AnimalWords[n.head()]; flesh && c == b.comp && !b.r.lang.Products[n.head()] && b.lineHere(n) {
@@ -72,9 +72,10 @@ func (b *bindings) madeOfPart(n noun) *thing {
 }
 
 // wholeName tells whether a noun means a line rather than what was made of the part
-// that bears the name.
-func (b *bindings) wholeName(n noun, part []string) bool {
-	if n.pointed && !n.rest && b.r.lang.Products[n.head()] && last(part) == n.head() && !b.lineHere(n) && !slices.ContainsFunc(b.direct(n), func(r referent) bool { return len(b.lines[r.portion.line].name) == len(n.words) }) {
+// that bears the name, and was perhaps made just before.
+func (b *bindings) wholeName(n noun, c int, part []string) bool {
+	just := b.focus != nil && b.focus.comp == c && c != b.comp
+	if n.pointed && !n.rest && b.r.lang.Products[n.head()] && last(part) == n.head() && (just || !b.lineHere(n)) && !slices.ContainsFunc(b.direct(n), func(r referent) bool { return len(b.lines[r.portion.line].name) == len(n.words) }) {
 		return false // "the sauce" of the part "Peanut sauce", beside a line of fish sauce
 	}
 	return slices.ContainsFunc(b.direct(n), func(r referent) bool {

@@ -187,6 +187,11 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if m, ok := b.r.larder.Index().At(words, 0, n.plural || n.one); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
 		score = 5
 	}
+	if len(words) < len(n.words) && l.food != nil {
+		if m, ok := b.r.larder.Index().At(n.words, 0, n.plural || n.one); ok && m.End == len(n.words) && m.Food.ID == l.food.ID {
+			score = 5.5 // "the lemon zest", beside a lemon
+		}
+	}
 	for _, name := range append([][]string{l.name}, l.also...) {
 		at := slices.Index(name, head)
 		switch {

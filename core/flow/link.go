@@ -26,6 +26,9 @@ func (b *body) link(i int, first bool) int {
 		b.clause.particles = append(b.clause.particles, w)
 		return at
 	}
+	if b.comparesManner(i) {
+		return b.says(i)
+	}
 	if role == "before" && b.goes(at) && b.joinsNext(at) {
 		b.upto = i // "let it cool before beating in the egg"
 		return i
@@ -55,6 +58,11 @@ func (b *body) link(i int, first bool) int {
 		return at
 	}
 	return b.leads(i, at, w, role, first)
+}
+
+// comparesManner tells whether "as thinly as you can" begins at i.
+func (b *body) comparesManner(i int) bool {
+	return b.lang.Prepositions[b.low(i)] == "as" && b.adverb(i+1) && b.low(i+2) == b.low(i)
 }
 
 // leads reads what a preposition at i leads to: a time, a heat, a manner, or things.

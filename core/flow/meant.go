@@ -126,6 +126,24 @@ func (b *bindings) onlyPlaces(refs []recipe.Ref) bool {
 	})
 }
 
+// inTin tells what work is in a vessel that stands in the oven: "cook for 15 minutes", of what
+// lies in a tin.
+func (b *bindings) inTin(t *larder.Technique, r *roles) {
+	if t.InTin == "" {
+		return
+	}
+	in := r.vessel
+	if words := larder.Words(r.action.Vessel); len(words) > 0 {
+		in = last(words)
+	}
+	if in == "" && len(r.inputs) == 1 {
+		in = r.inputs[0].vessel
+	}
+	if b.r.lang.Ovenware[in] {
+		r.action.Technique = t.InTin
+	}
+}
+
 // medium links what is fried to fat that was heated for it, and tells deep frying
 // by its heat.
 func (b *bindings) medium(t *larder.Technique, r *roles) {

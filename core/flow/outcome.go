@@ -88,13 +88,14 @@ func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
 }
 
 // staysApart tells whether what an action worked on still lies side by side:
-// things cut, soaked, drained or rinsed together do.
+// things cut, soaked, drained or rinsed together do, and what is put in several dishes.
 func (b *bindings) staysApart(t *larder.Technique, r *roles) bool {
 	switch t.Family {
 	case "cut", "clean", "separate", "rest":
 		return !slices.ContainsFunc(r.inputs, func(in *thing) bool { return !in.apart && len(in.holds) > 1 })
 	}
-	return false
+	words := larder.Words(r.action.Vessel)
+	return t.Name == placeTechnique && len(r.inputs) == 0 && len(words) > 0 && b.r.lang.Holding[last(words)] && last(strings.Fields(strings.ToLower(r.action.Vessel))) != larder.Singular(last(words))
 }
 
 // receiver is what a thing is laid on, empty where that is not said.

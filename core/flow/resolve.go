@@ -140,6 +140,9 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	if t := b.product(n); t != nil {
 		return []referent{{made: t}}
 	}
+	if t := b.justCut(n); t != nil {
+		return []referent{{made: t}}
+	}
 	for _, find := range []func(noun) []referent{b.unmade, b.animal, b.byUnit, b.byKind, b.byFoodName, b.cutShort} {
 		if found := find(n); len(found) > 0 {
 			return found
@@ -149,6 +152,17 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 		return []referent{{made: t}}
 	}
 	return []referent{{named: b.words(n)}}
+}
+
+// justCut is what "the slices" are where something was sliced just before.
+func (b *bindings) justCut(n noun) *thing {
+	if !n.pointed || len(n.words) != 1 || !b.r.lang.Shapes[n.head()] || b.focus == nil || !b.open(b.focus) {
+		return nil
+	}
+	if t := b.r.larder.Technique(b.focus.technique); t == nil || t.Family != "cut" {
+		return nil
+	}
+	return b.focus
 }
 
 // stayedBehind is what a noun means that stayed in the pan: a liquor, or fat that ran out.

@@ -116,7 +116,7 @@ func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
 		}
 	}
 	for _, line := range slices.Concat(n.To, n.With, n.Into) {
-		if larder.Pours(t.food(line)) {
+		if larder.Wets(t.food(line)) {
 			return true
 		}
 	}

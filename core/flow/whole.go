@@ -27,6 +27,9 @@ func (b *bindings) pronoun(n noun) []referent {
 	if in := b.justSlippedIn(n); in != nil {
 		return in
 	}
+	if in := b.justCooked(n); in != nil {
+		return in
+	}
 	if n.rest && n.share == 0 && len(n.words) == 0 && b.justTakenOut() {
 		return []referent{{made: b.stays}} // "take out the sausage and slice it; blend the rest"
 	}
@@ -55,7 +58,27 @@ func (b *bindings) pronoun(n noun) []referent {
 			return []referent{{made: t}}
 		}
 	}
+	if b.goingInto && b.goesIn(b.focus) && len(b.working.To) > 0 && !n.rest && n.share == 0 {
+		if t := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.goesIn(x) && x.title == nil }); t != nil {
+			return []referent{{made: t}} // "pour the batter around them"
+		}
+	}
 	return []referent{{made: b.focus}}
+}
+
+// justCooked is what was cooked in a liquid just before, where that is taken out: "simmer the
+// breasts in the water with the onion; take them out".
+func (b *bindings) justCooked(n noun) []referent {
+	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || b.focus == nil || len(b.focus.solids) == 0 || len(b.focus.solids) == len(b.focus.holds) {
+		return nil
+	}
+	var out []referent
+	for _, p := range b.focus.solids {
+		if b.holder[p] == b.focus {
+			out = append(out, referent{portion: &p, made: b.focus})
+		}
+	}
+	return out
 }
 
 // justSlippedIn is what went into the pot last, in the same step, where that is taken out: "slip in

@@ -24,7 +24,7 @@ type Language struct {
 
 	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                                                          Set
 	Adverbs, NoAdverbs, Particles, Until, Negations, Modals, Tells, Subjects                                                                  Set
-	Vessels, Holding, Tools, Receiving, Heats, HeatWords                                                                                      Set
+	Vessels, Holding, Tools, Receiving, Ovenware, Heats, HeatWords                                                                            Set
 	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                          Set
 	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                                 Set
 	Sides, Pair, Single                                                                                                                       Set

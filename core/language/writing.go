@@ -34,6 +34,8 @@ type Writing struct {
 	// TasteGone says why something is left out that only gave its taste to a liquid that
 	// is not boiled any more.
 	TasteGone string `yaml:"tasteGone"`
+	// AsStiff says why a dough takes another amount of its liquid.
+	AsStiff string `yaml:"asStiff"`
 	// Blend is said where something is only mixed into what needs no whipping.
 	Blend string
 	// HotThrough is the cue of what is done and only has to get hot.
@@ -56,6 +58,11 @@ type Writing struct {
 	Renames map[string]string
 	// RenamesMany are those of several.
 	RenamesMany map[string]string `yaml:"renamesmany"`
+	// Its and Their point back to one thing and to several.
+	Its, Their string
+	// Heats say how warm a thing goes in; KeptBack that it was put by before.
+	Heats    Set
+	KeptBack Set `yaml:"keptBack"`
 	// DoneWith are words that say with which animal matter something was done, and what
 	// is said instead: "greased" for a buttered dish.
 	DoneWith map[string]string `yaml:"donewith"`

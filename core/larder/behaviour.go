@@ -209,6 +209,15 @@ func Pours(f *Food) bool {
 	return f != nil && Or(f.Per100.Water, 0) > liquidWater && !slices.Contains(solidShelves, f.Aisle)
 }
 
+// Wets tells whether things simmer in a food: it pours, or is a cream or a milk of nuts, which
+// fat makes less watery and no less liquid.
+func Wets(f *Food) bool {
+	return Pours(f) || f != nil && strings.HasSuffix(f.Aisle, "dairy") && f.Matter.Density > 0 && Or(f.Per100.Water, 0) > creamWater
+}
+
+// creamWater is the water in 100 g of a rich cream.
+const creamWater = 45.0
+
 // solidShelves hold what keeps its water: no food on them pours.
 var solidShelves = []string{"vegetables", "fruit", "fish", "shellfish", "mushrooms", "soy", "sea-vegetables", "herbs", "meat", "poultry", "pulses", "bakery", "analogues"}
 

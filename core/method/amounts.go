@@ -120,32 +120,29 @@ func tappedBefore(g *flow.Graph, k int) bool {
 	return false
 }
 
-// watered sums what an action works on, and the water in it; not known where a
-// line has no weight.
+// watered is what an action works on, with the water in it.
 func (c *Carrier) watered(g *flow.Graph, n *flow.Node, line func(flow.LineAt) *swap.Line) (water, all float64, known bool) {
-	seen := map[int]bool{}
+	seen, sum := map[int]bool{}, moist{known: true}
 	for _, at := range slices.Concat(n.To, n.With, n.Into) {
-		if seen[at] {
+		l := line(g.Lines[at])
+		if seen[at] || c.strainedOut(l) {
 			continue
 		}
 		seen[at] = true
-		l := line(g.Lines[at])
-		food := c.book.Larder().Food(l.FoodID())
-		if food == nil || l.Grams == nil || l.ToTaste {
-			return 0, 0, false
-		}
-		if x, ok := food.Forms[l.Form]; ok && x.Yield == 0 && l.Change == swap.Swapped {
-			continue // it gave its taste to a liquid and was strained out
-		}
-		raw := l.Mass() * food.FormNamed(l.Form).Base
-		dry := raw * (1 - larder.Or(food.Per100.Water, 0)/100)
-		if c.fatLine(&l.Line) { // which makes no dough stiffer
-			all += raw * larder.Or(food.Per100.Water, 0) / 100
-			water += raw * larder.Or(food.Per100.Water, 0) / 100
-			continue
-		}
-		all += l.Mass()
-		water += max(l.Mass()-dry, 0)
+		c.moistens(&sum, &l.Line)
 	}
-	return water, all, true
+	if !sum.known {
+		return 0, 0, false
+	}
+	return sum.water, sum.all, true
+}
+
+// strainedOut tells whether a line only gave its taste to a liquid.
+func (c *Carrier) strainedOut(l *swap.Line) bool {
+	food := c.book.Larder().Food(l.FoodID())
+	if food == nil || l.Grams == nil || l.ToTaste || l.Change != swap.Swapped {
+		return false
+	}
+	x, ok := food.Forms[l.Form]
+	return ok && x.Yield == 0
 }

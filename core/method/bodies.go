@@ -262,6 +262,14 @@ func (p *plan) cueGone(n *flow.Node) bool {
 	return p.gone(n, n.Action.Cue)
 }
 
+// still is the row of what shows that eggs have been beaten light.
+const still = "still"
+
+// beatsFlat tells whether something stands for eggs and takes up no air when it is beaten.
+func (p *plan) beatsFlat(s *standIn) bool {
+	return s.class == larder.Egg && s.chosen != nil && !s.gone && s.chosen.Use != "lift"
+}
+
 // gone tells whether words that end an action speak of something that was replaced.
 func (p *plan) gone(n *flow.Node, cue string) bool {
 	lang := p.l.Language()
@@ -283,7 +291,7 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 			if lang.Products[w] && len(own) > 1 {
 				continue // "the sauce" is not the fish sauce
 			}
-			if signs[w] || slices.Contains(own, w) && !slices.Contains(now, w) {
+			if signs[w] || p.beatsFlat(s) && lang.GoneSigns[still][w] || slices.Contains(own, w) && !slices.Contains(now, w) {
 				return true
 			}
 		}

@@ -38,9 +38,17 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 	if err != nil {
 		return swap.Adaptation{}, err
 	}
+	asked := d
 	d = cloned(d)
 	c.reader.Dish(&d)
 	p := c.plan(&d, &a)
+	if put, ok := c.stiffened(p, dec); ok {
+		dec = put
+		if a, err = c.book.Apply(asked, dec, detail); err != nil {
+			return swap.Adaptation{}, err
+		}
+		p = c.plan(&d, &a)
+	}
 	for i := range a.Components {
 		c.component(p, i, dec)
 		inMethod(&d.Components[i], &a.Components[i])

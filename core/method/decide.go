@@ -93,10 +93,31 @@ func (p *plan) decide(i int) {
 			d.say = s.book.Verb
 		}
 	}
+	if say := p.c.words().LiquidVerbs[n.Technique.Name]; say != "" && d.say == "" && there < len(subjects) && p.onlyLiquids(i, subjects) {
+		d.say = say
+	}
 	if n.Is("return") && d.say == "" && p.neverOut(i) {
 		d.say = p.c.words().Add
 	}
 	d.cueless = d.cueless || p.cueGone(n)
+}
+
+// onlyLiquids tells whether of what an action works on nothing is there but liquids, and what
+// gives them its taste.
+func (p *plan) onlyLiquids(i int, subjects []int) bool {
+	return p.holdsLiquid(subjects) && !slices.ContainsFunc(subjects, func(line int) bool {
+		if !p.there(line, i) {
+			s := p.stand[line]
+			return s == nil || !s.flesh()
+		}
+		return !larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.flavours(line)
+	})
+}
+
+// flavours tells whether a line gives a liquid its taste and is not eaten for itself.
+func (p *plan) flavours(line int) bool {
+	f := p.l.Food(p.line(line).FoodID())
+	return f != nil && (f.Aisle == "herbs" || f.Aisle == "spices")
 }
 
 // neverOut tells whether nothing of what an action returns has been worked on before: the water
@@ -191,7 +212,7 @@ func (p *plan) decideAlone(i int) {
 		case r == nil:
 			d.drop, d.whys = false, nil // one of them is still worked on
 			return
-		case r.Then == larder.CarryDrop && (p.coated(s, i) || p.friedJust(s, i)):
+		case r.Then == larder.CarryDrop && (p.coated(s, i) || p.friedJust(s, i) || p.heatsTin(i)):
 			return
 		case r.Then == larder.CarryDrop && p.places(i):
 			d.say = p.c.words().Put
@@ -209,6 +230,16 @@ func (p *plan) decideAlone(i int) {
 			return
 		}
 	}
+}
+
+// heatsTin tells whether an action also makes the fat of a tin hot, into which a batter is poured
+// next that is baked in it.
+func (p *plan) heatsTin(i int) bool {
+	n := &p.graph.Nodes[i]
+	return slices.ContainsFunc(n.To, func(line int) bool { return p.fries(line) && p.there(line, i) }) && slices.ContainsFunc(n.Users, func(k int) bool {
+		pour := &p.graph.Nodes[k]
+		return pour.Is("pour") && p.holdsLiquid(pour.To) && slices.ContainsFunc(pour.Users, func(o int) bool { return p.graph.Nodes[o].Technique.Family == "oven" })
+	})
 }
 
 // takesOutUncooked tells whether something is lifted out of the pan in which it is
@@ -240,7 +271,7 @@ func (p *plan) withoutSubject(i int) {
 	d := &p.deeds[i]
 	if n.Technique.Family == "wet heat" {
 		for _, line := range slices.Concat(n.Into, n.With) {
-			if p.there(line, i) && !slices.Contains(d.subject, line) && p.goesOn(line, i) {
+			if p.there(line, i) && !slices.Contains(d.subject, line) && (p.goesOn(line, i) || p.flavours(line) && p.holdsLiquid(d.subject)) {
 				d.subject = append(d.subject, line)
 			}
 		}

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"maps"
 	"slices"
 	"strings"
 	"unicode/utf8"
@@ -48,9 +49,12 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
 			}
 		}
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.tellsOfGone(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 || w.countsGone(n, w.slice(at[0], at[1]))) {
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.tellsOfGone(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
 			out = append(out, edit{at[0], at[1], ""})
 		}
+	}
+	if at := w.madeFrom(a); at > 0 {
+		out = append(out, edit{at, a.Upto, ""}) // "to make a mayonnaise"
 	}
 	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
 		return nil, false // all that it was done to is gone
@@ -65,6 +69,22 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		return nil, false // "pour over the meat", which goes in later
 	}
 	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+}
+
+// madeFrom is where an action says last what it is done for, if that names what an animal gives;
+// 0 where it does not.
+func (w *writer) madeFrom(a *recipe.Action) int {
+	if a.Makes == "" || len(w.animalWords(larder.Capital(a.Makes)+".")) == 0 {
+		return 0
+	}
+	text := w.slice(a.From, a.Upto)
+	for _, purpose := range slices.Sorted(maps.Keys(w.l.Language().Purpose)) {
+		at := strings.LastIndex(strings.ToLower(text), " "+purpose+" ")
+		if at > 0 && strings.Contains(strings.ToLower(text[at:]), a.Makes) {
+			return a.From + utf8.RuneCountInString(text[:at])
+		}
+	}
+	return 0
 }
 
 // intoGone tells whether all that an action says something goes into is gone.

@@ -16,7 +16,7 @@ func (p *plan) enter(s *standIn) {
 		return
 	}
 	start := 0
-	if s.is(larder.Ready) && !s.is(larder.Steeped) {
+	if s.is(larder.Ready) && !s.is(larder.Steeped) && !s.Dissolves {
 		start = p.afterReturn(s, path)
 	}
 	if s.is(larder.Steeped) {

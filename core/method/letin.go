@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"yembra/core/flow"
+	"yembra/core/larder"
 )
 
 // finishing finds the frying after which what stands for its fat is stirred in,
@@ -57,7 +58,10 @@ func (p *plan) letIn() {
 		if s.gone || s.enters == never || !p.deeds[s.enters].drop || p.c.fatLine(s.was) {
 			continue
 		}
-		k := p.nextOpen(s, true)
+		k := p.nextWet(s)
+		if k < 0 {
+			k = p.nextOpen(s, true)
+		}
 		if k < 0 {
 			k = p.joinedLater(s)
 		}
@@ -73,6 +77,20 @@ func (p *plan) letIn() {
 			p.deeds[k].before = append(p.deeds[k].before, s)
 		}
 	}
+}
+
+// nextWet is the cooking that is done and would have had a liquid from an action that is not: the
+// milk in which the fish was put is brought to a simmer. It is -1 where there is none.
+func (p *plan) nextWet(s *standIn) int {
+	if !larder.Pours(p.l.Food(s.was.FoodID())) {
+		return -1
+	}
+	for _, k := range p.graph.Nodes[s.enters].Users {
+		if n := &p.graph.Nodes[k]; n.Technique.Family == "wet heat" && !p.deeds[k].drop && slices.Contains(n.To, s.node) {
+			return k
+		}
+	}
+	return -1
 }
 
 // nextOpen is the next action of its part of the dish that is done and with which a

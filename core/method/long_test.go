@@ -149,7 +149,7 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 		},
 		"what lay with what is gone goes into its bowl by itself": {
 			"Pot\nServes 6\n\n1 chicken, jointed\n1 carrot, sliced\n1 bouquet garni\n750 ml red wine\n\nMethod\n1. Put the chicken in a bowl with the wine, carrot and bouquet garni, cover and refrigerate overnight.\n2. Lift the chicken out; strain the marinade and keep the wine. Bring the wine to the boil, add the chicken and simmer for 50 minutes.",
-			"in the bowl", "chicken",
+			"in a bowl", "chicken",
 		},
 		"oil has nothing to brown, and a tin is greased with little of it": {
 			"Loaf\nServes 8\n\n115 g butter\n3 bananas\n190 g plain flour\n1 tsp baking soda\n\nMethod\n1. Heat the oven to 175C and butter and flour a loaf tin.\n2. Melt the butter in a small pan and keep cooking until it smells nutty. Pour into a bowl and cool.\n3. Mash in the bananas, fold in the flour and soda, scrape into the tin and bake for 55 minutes.",
@@ -184,7 +184,7 @@ func TestWhatStandsInWithNothingToBuyIsSaid(t *testing.T) {
 	c, err := carrier()
 	require.NoError(t, err)
 	for step, has := range map[string]string{
-		"Butter a loaf tin, lay in the dough and bake for 40 minutes.":                 "Line the loaf tin with the baking paper",
+		"Butter a loaf tin, lay in the dough and bake for 40 minutes.":                 "Line a loaf tin with the baking paper",
 		"Grease a loaf tin with the butter, lay in the dough and bake for 40 minutes.": "Line a loaf tin with the baking paper",
 	} {
 		card := saidUnder(t, c, "Loaf\nServes 8\n\n300 g flour\n200 ml water\n10 g dried yeast\n15 g butter, for greasing\n\nMethod\n1. Mix the flour, yeast and water and knead for 8 minutes.\n2. "+step, "whole-food-no-oil")

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -189,6 +190,10 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			if measure := w.ownMeasure(noun); measure != "" && share < nearlyAll && !s.bare {
 				t.text = w.measureOf(measure, s.name) // "a tablespoon of cashew milk"
 			}
+			if state := w.stateSaid(noun, line, at); state != "" && !s.bare && !slices.Contains(larder.Words(s.name), state) {
+				the := w.c.words().The + " "
+				t.text = strings.TrimSuffix(t.text, the+s.name) + the + state + " " + s.name // "half of the hot stock"
+			}
 			out = append(out, t)
 			continue
 		}
@@ -200,6 +205,23 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
+}
+
+// stateSaid is the word by which a noun says how its thing is when it goes in, where that holds
+// for what stands in too: "hot", or "reserved" where some is kept; empty where it says none.
+func (w *writer) stateSaid(noun recipe.Noun, line, at int) string {
+	words := w.c.words()
+	for _, said := range strings.Fields(strings.ToLower(w.slice(noun.From, noun.Upto))) {
+		if words.Heats[said] {
+			return said
+		}
+		if words.KeptBack[said] && slices.ContainsFunc(w.graph.Nodes[:at], func(n flow.Node) bool {
+			return n.Is("reserve") && slices.Contains(n.To, line) && !w.deeds[w.graph.Number(&n)].drop
+		}) {
+			return said
+		}
+	}
+	return ""
 }
 
 // measureOf is a name with the measure of the text: "a few of the mushroom slices", where the

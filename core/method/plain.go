@@ -22,7 +22,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	}
 	var to, with []named
 	for _, line := range d.subject {
-		if t, ok := w.ofLine(line, 1); ok && (len(d.subject) <= mostSubjects || !w.begun(line, at)) {
+		if t, ok := w.ofLine(line, w.shareAt(line, at)); ok && (len(d.subject) <= mostSubjects || !w.begun(line, at)) {
 			to = append(to, t)
 		}
 	}
@@ -131,8 +131,8 @@ func (w *writer) inOwnWords(line, at int) (named, bool) {
 func (w *writer) saidOf(name string, at int) string {
 	for _, p := range w.graph.Nodes[at].Action.Words.Phrases {
 		for _, noun := range p.Nouns {
-			if noun.Measured && onlyNamed(noun) == name {
-				return w.slice(noun.From, noun.Upto)
+			if text := w.slice(noun.From, noun.Upto); text != "" && (noun.Measured && onlyNamed(noun) == name || noun.Vessel && strings.HasSuffix(strings.ToLower(text), name)) && len(w.animalWords(text)) == 0 {
+				return text
 			}
 		}
 	}

@@ -67,7 +67,7 @@ func TestWorkOnWhatIsGoneIsCarriedOver(t *testing.T) {
 		},
 		"what only the liquid carried goes with the liquid": {
 			"Pie\nServes 4\n\n500 g cod\n400 ml milk\n1 bay leaf\n600 g potatoes\n500 ml oil\n40 g flour\n\nMethod\n1. Poach the cod in the milk with the bay leaf for 10 minutes. Lift it out and keep the milk.\n2. Deep-fry the potatoes in the oil.\n3. Whisk the milk into the flour and simmer until thick. Stir in the cod and the potatoes.",
-			map[string]string{line("0"): "palm-heart-flakes", line("1"): "soy-drink-for-milk"}, []string{"soy drink into the flour with the bay leaf"}, []string{"Deep-fry the potatoes in the oil with"},
+			map[string]string{line("0"): "palm-heart-flakes", line("1"): "soy-drink-for-milk"}, []string{"Warm the soy drink and the bay leaf for 10 minutes"}, []string{"Deep-fry the potatoes in the oil with", "Add the bay leaf"},
 		},
 		"shaped pieces simmer no longer than they bear": {
 			"Balls\nServes 4\n\n500 g minced lamb\n1 onion, grated\n500 ml vegetable stock\n\nMethod\n1. Knead the lamb with the onion and shape into balls.\n2. Pour on the stock and simmer for 45 minutes.",

@@ -62,6 +62,26 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Broth\nServes 2\n\n8 prawns, heads and shells on\n700 ml water\n2 stalks lemongrass\n\nMethod\n1. Peel the prawns, keeping the heads and shells. Simmer the heads and shells in the water for 15 minutes, then strain and throw them away.\n2. Return the broth to the pot and bring to the boil with the lemongrass. Slide in the prawns.",
 			map[string]string{line("0"): "palm-rings"}, []string{"Add the water to the pot"}, []string{"with the water", "Return"},
 		},
+		"the water is simmered with what flavours it": {
+			"Soup\nServes 4\n\n2 chicken breasts\n1.5 l water\n1 onion, halved\n1 tsp dried oregano\n2 tomatoes\n1 tbsp oil\n\nMethod\n1. Simmer the chicken breasts in the water with half the onion and the oregano for 25 minutes. Take them out and shred the meat. Strain the broth.\n2. Chop the other half of the onion and the tomatoes and fry them in the oil. Pour in the broth and simmer for 10 minutes. Stir in the chicken.",
+			map[string]string{line("0"): "butter-bean-poultry"}, []string{"Simmer the water, half of the onion and the dried oregano for 25 minutes. Strain the broth.", "fry them in the oil."}, nil,
+		},
+		"the milk of a poaching is warmed, and kept as much as is said": {
+			"Cakes\nServes 4\n\n350 g smoked haddock\n300 ml milk\n1 bay leaf\n450 g potatoes\n\nMethod\n1. Put the haddock in a pan with the milk and bay leaf, bring to a simmer and poach for 6 minutes. Lift out the fish and flake it. Keep 3 tbsp of the milk.\n2. Boil the potatoes and mash them with the reserved milk. Fold through the flaked fish.",
+			map[string]string{line("0"): "smoked-mushroom-palm", line("1"): "soy-drink-for-milk"}, []string{"Bring the soy drink to a simmer with the bay leaf and warm for 6 minutes", "Keep 3 tbsp of the soy drink", "with the reserved soy drink"}, []string{"poach"},
+		},
+		"the fat of a tin gets hot for its batter": {
+			"Toad\nServes 4\n\n8 pork sausages\n1 tbsp oil\n140 g flour\n300 ml milk\n\nMethod\n1. Put the sausages and oil in a roasting tin and cook for 15 minutes.\n2. Whisk the flour with the milk. Pour the batter around them and bake for 25 minutes.",
+			map[string]string{line("0"): "bean-fennel-sausage", line("3"): "soy-drink-for-milk"}, []string{"in a roasting tin and cook for 15 minutes"}, nil,
+		},
+		"a sauce by another name, a purpose that goes, hot as it was": {
+			"Veal\nServes 4\n\n800 g veal topside\n2 egg yolks\n200 ml sunflower oil\n200 ml milk\n1 carrot\n200 ml white wine\n\nMethod\n1. Put the veal, carrot and wine in a pan, cover with water and simmer for 1 hour. Leave the meat to cool in its broth. Slice the veal as thinly as you can, lay the slices on a platter.\n2. Beat the yolks and whisk in the oil in a thin stream to make a mayonnaise. Thin the mayonnaise with the hot milk and pour over the meat.",
+			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "soy-emulsion", line("3"): "soy-drink-for-milk"}, []string{"in a thin stream.", "Thin the emulsion with the hot soy drink", "in their broth", "Lay the mushrooms and tempeh on a platter"}, []string{"slices", "mayonnaise"},
+		},
+		"what shows air is not waited for, and the dish keeps its size": {
+			"Far\nServes 6\n\n4 eggs\n125 g sugar\n150 g flour\n750 ml soy drink\n\nMethod\n1. Whisk the eggs and sugar until pale. Sift in the flour and thin with the soy drink.\n2. Generously butter a 26 cm dish and pour in the batter. Bake for 50 minutes.",
+			map[string]string{line("0"): "chickpea-batter-bind"}, []string{"Grease a 26 cm dish"}, []string{"pale"},
+		},
 		"oil is told apart from the cook's own": {
 			"Cutlets\nServes 4\n\n4 pork steaks\n50 g lard\n500 g potatoes\n4 tbsp olive oil\n\nMethod\n1. Boil the potatoes for 20 minutes and fold in the oil.\n2. Fry the steaks in the lard for 3 minutes a side.",
 			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "oil-for-frying-fat"}, []string{"fold in the olive oil"}, []string{"Add the olive oil"},

@@ -13,6 +13,9 @@ import (
 // them, else by what stands for it.
 func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
 	name := w.slice(noun.Name, noun.Upto)
+	if w.cutNoMore(noun) {
+		return w.listedOrAll(lines, at), true // "lay the slices on a dish"
+	}
 	if len(w.animalWords(name)) == 0 && !w.fleshly(name) && !w.ownName(name, lines) {
 		return kept, false
 	}
@@ -40,6 +43,17 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
 	return w.listedOrAll(lines, at), true
+}
+
+// cutNoMore tells whether a noun is what something was cut into by work that is not done any
+// more.
+func (w *writer) cutNoMore(noun recipe.Noun) bool {
+	words := larder.Words(w.slice(noun.Name, noun.Upto))
+	if len(words) != 1 || !w.l.Language().Shapes[words[0]] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
+		return false
+	}
+	at := w.nodeOf(*noun.Refs[0].Made)
+	return at >= 0 && w.deeds[at].drop && w.graph.Nodes[at].Technique.Family == "cut"
 }
 
 // withoutAnimal takes the words of an animal off the front of a name: "sauce" of

@@ -114,7 +114,7 @@ func (w *writer) action(i int) []*clause {
 	case len(edits) == 0:
 		own.text = strings.TrimLeft(w.slice(max(a.From, w.done), a.Upto), " ,")
 	default:
-		own.text, own.changed = w.apply(a, edits), true
+		own.text, own.changed = w.agreeing(a, own, w.apply(a, edits)), true
 		own.trimmed = slices.ContainsFunc(edits, func(e edit) bool { return e.upto == a.Upto && e.text == "" })
 	}
 	if a.Words.Verb[1] == 0 && own.text != "" && (w.emptied || w.lostVerb == a.Verb) {
@@ -139,6 +139,27 @@ func (w *writer) action(i int) []*clause {
 		out = append(out, &clause{node: -1, changed: true, text: words.Boil + " " + words.For + " " + w.c.spoken(measure.Exactly(d.boil))})
 	}
 	return out
+}
+
+// agreeing points back to what a clause works on now by the word for one or for several: "leave
+// the mushrooms to cool in their broth".
+func (w *writer) agreeing(a *recipe.Action, own *clause, text string) string {
+	words := w.c.words()
+	if len(own.objects) == 0 {
+		return text
+	}
+	was, now := false, len(own.objects) > 1 || own.objects[0].plural
+	for _, p := range a.Words.Phrases {
+		was = was || p.Role == "to" && (len(p.Nouns) > 1 || p.Nouns[0].Plural)
+	}
+	from, to := words.Its, words.Their
+	if was {
+		from, to = to, from
+	}
+	if was == now {
+		return text
+	}
+	return strings.ReplaceAll(text, " "+from+" ", " "+to+" ")
 }
 
 // goesInLate are the clauses for what goes in during the last minutes of an action, and for
@@ -262,8 +283,11 @@ func (w *writer) addedFlesh(n *node) bool {
 // of what goes in with it.
 func (w *writer) takesObject(n *node, before []*standIn) bool {
 	a := n.Action
-	if len(before) == 0 || a.Words.Verb[1] == 0 || n.Technique.Joins == "yes" && len(a.Words.Phrases) == 0 || n.Technique.Family == "wet heat" || n.Technique.Family == "control" {
+	if len(before) == 0 || a.Words.Verb[1] == 0 || n.Technique.Joins == "yes" && len(a.Words.Phrases) == 0 || n.Technique.Family == "control" {
 		return false
+	}
+	if n.Technique.Family == "wet heat" {
+		return len(a.Words.Phrases) == 0 && !slices.ContainsFunc(before, func(s *standIn) bool { return !larder.Pours(w.l.Food(s.was.FoodID())) || !s.Dissolves })
 	}
 	return !slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })
 }

@@ -155,10 +155,8 @@ func (l *layout) block(b block) {
 			return
 		}
 	}
-	if title, yield, ok := strings.Cut(b.text, "("); ok && l.mode == before && strings.TrimSpace(title) != "" && (l.reader.yields.start.MatchString(yield) || l.reader.yields.people.MatchString(yield)) {
-		// "Pierogi (makes about 30)"
-		l.source.Yield = strings.TrimSuffix(strings.TrimSpace(yield), ")")
-		b.text = strings.TrimSpace(title)
+	if l.mode == before {
+		b.text = l.withoutYield(b.text)
 	}
 	if l.serves(b) {
 		if l.mode == before && len(l.waiting) == 1 && !l.quantityFirst(l.waiting[0].text) {
@@ -174,6 +172,20 @@ func (l *layout) block(b block) {
 	case method:
 		l.inMethod(b)
 	}
+}
+
+// withoutYield takes what says for how many it is off a text that begins otherwise: "Pierogi (makes
+// about 30)", "Fishcakes — serves 4".
+func (l *layout) withoutYield(text string) string {
+	y := &l.reader.yields
+	for _, mark := range []string{"(", " — ", " – ", " - "} {
+		title, yield, ok := strings.Cut(text, mark)
+		if ok && strings.TrimSpace(title) != "" && !y.start.MatchString(title) && (y.start.MatchString(yield) || y.people.MatchString(yield)) {
+			l.source.Yield = strings.TrimSuffix(strings.TrimSpace(yield), ")")
+			return strings.TrimSpace(title)
+		}
+	}
+	return text
 }
 
 // inOneRow takes in a list that stands in one row, behind its name or without.

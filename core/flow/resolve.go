@@ -154,17 +154,6 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	return []referent{{named: b.words(n)}}
 }
 
-// justCut is what "the slices" are where something was sliced just before.
-func (b *bindings) justCut(n noun) *thing {
-	if !n.pointed || len(n.words) != 1 || !b.r.lang.Shapes[n.head()] || b.focus == nil || !b.open(b.focus) {
-		return nil
-	}
-	if t := b.r.larder.Technique(b.focus.technique); t == nil || t.Family != "cut" {
-		return nil
-	}
-	return b.focus
-}
-
 // stayedBehind is what a noun means that stayed in the pan: a liquor, or fat that ran out.
 func (b *bindings) stayedBehind(n noun) []referent {
 	if t := b.liquorLeft(n); t != nil {

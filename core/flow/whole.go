@@ -217,3 +217,14 @@ func (b *bindings) excepted(n noun, line int) bool {
 		return slices.ContainsFunc(found, func(r referent) bool { return r.portion != nil && r.portion.line == line })
 	})
 }
+
+// justCut is what "the slices" are where something was sliced just before.
+func (b *bindings) justCut(n noun) *thing {
+	if !n.pointed || len(n.words) != 1 || !b.r.lang.Shapes[n.head()] || b.focus == nil || !b.open(b.focus) {
+		return nil
+	}
+	if t := b.r.larder.Technique(b.focus.technique); t == nil || t.Family != "cut" {
+		return nil
+	}
+	return b.focus
+}

@@ -76,18 +76,7 @@ func (p *plan) decide(i int) {
 	if d.drop {
 		return
 	}
-	for _, line := range slices.Concat(n.To, n.With, n.Into) {
-		s := p.stand[line]
-		if s == nil || s.gone || s.enters != i {
-			continue
-		}
-		switch {
-		case s.tail > 0 && !slices.Contains(d.late, s):
-			d.late = append(d.late, s)
-		case s.tail == 0 && !slices.Contains(n.Named, line) && !p.spoken(n, line) && !slices.Contains(d.before, s) && !p.c.fatLine(s.was):
-			d.before = append(d.before, s)
-		}
-	}
+	p.entersAt(i)
 	for _, line := range n.With {
 		if s := p.stand[line]; s != nil && !s.gone && s.book.Verb != "" {
 			d.say = s.book.Verb
@@ -102,38 +91,22 @@ func (p *plan) decide(i int) {
 	d.cueless = d.cueless || p.cueGone(n)
 }
 
-// onlyLiquids tells whether of what an action works on nothing is there but liquids, and what
-// gives them its taste.
-func (p *plan) onlyLiquids(i int, subjects []int) bool {
-	return p.holdsLiquid(subjects) && !slices.ContainsFunc(subjects, func(line int) bool {
-		if !p.there(line, i) {
-			s := p.stand[line]
-			return s == nil || !s.flesh()
-		}
-		return !larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.flavours(line)
-	})
-}
-
-// flavours tells whether a line gives a liquid its taste and is not eaten for itself.
-func (p *plan) flavours(line int) bool {
-	f := p.l.Food(p.line(line).FoodID())
-	return f != nil && (f.Aisle == "herbs" || f.Aisle == "spices")
-}
-
-// neverOut tells whether nothing of what an action returns has been worked on before: the water
-// of a broth that is not boiled any more.
-func (p *plan) neverOut(i int) bool {
-	any := false
-	for _, line := range p.graph.Nodes[i].To {
-		if !p.there(line, i) {
+// entersAt notes what goes in with an action and is not named there, before it or during its last
+// minutes.
+func (p *plan) entersAt(i int) {
+	n, d := &p.graph.Nodes[i], &p.deeds[i]
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		s := p.stand[line]
+		if s == nil || s.gone || s.enters != i {
 			continue
 		}
-		any = true
-		if slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool { return n.Reaches(line) && !p.deeds[p.graph.Number(&n)].drop }) {
-			return false
+		switch {
+		case s.tail > 0 && !slices.Contains(d.late, s):
+			d.late = append(d.late, s)
+		case s.tail == 0 && !slices.Contains(n.Named, line) && !p.spoken(n, line) && !slices.Contains(d.before, s) && !p.c.fatLine(s.was):
+			d.before = append(d.before, s)
 		}
 	}
-	return any
 }
 
 // othersFry lets what was to fry with flesh fry by itself where that is browned when it is
@@ -232,16 +205,6 @@ func (p *plan) decideAlone(i int) {
 	}
 }
 
-// heatsTin tells whether an action also makes the fat of a tin hot, into which a batter is poured
-// next that is baked in it.
-func (p *plan) heatsTin(i int) bool {
-	n := &p.graph.Nodes[i]
-	return slices.ContainsFunc(n.To, func(line int) bool { return p.fries(line) && p.there(line, i) }) && slices.ContainsFunc(n.Users, func(k int) bool {
-		pour := &p.graph.Nodes[k]
-		return pour.Is("pour") && p.holdsLiquid(pour.To) && slices.ContainsFunc(pour.Users, func(o int) bool { return p.graph.Nodes[o].Technique.Family == "oven" })
-	})
-}
-
 // takesOutUncooked tells whether something is lifted out of the pan in which it is
 // not cooked any more.
 func (p *plan) takesOutUncooked(s *standIn, i int) bool {
@@ -263,72 +226,3 @@ func (p *plan) setsAside(path []int, at int) bool {
 	}
 	return at+1 < len(path) && p.graph.Nodes[path[at+1]].Technique.Heat == ""
 }
-
-// withoutSubject decides an action whose subject is gone or not there yet: a
-// liquid that is there is cooked without it, everything else goes.
-func (p *plan) withoutSubject(i int) {
-	n := &p.graph.Nodes[i]
-	d := &p.deeds[i]
-	if n.Technique.Family == "wet heat" {
-		for _, line := range slices.Concat(n.Into, n.With) {
-			if p.there(line, i) && !slices.Contains(d.subject, line) && (p.goesOn(line, i) || p.flavours(line) && p.holdsLiquid(d.subject)) {
-				d.subject = append(d.subject, line)
-			}
-		}
-		if len(d.subject) > 0 && p.holdsLiquid(d.subject) {
-			d.say = p.c.words().LiquidVerbs[n.Technique.Name]
-			return
-		}
-		d.subject = nil
-	}
-	if (n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place", "return") && !(p.holdsLiquid(n.With) && p.boilsNext(i) && !p.fromTheTap(n))) && p.mixesOn(i) {
-		return
-	}
-	d.drop = true
-	for _, line := range n.To {
-		s := p.stand[line]
-		if s == nil {
-			continue
-		}
-		if r := p.rule(s, i); r != nil && r.Then == larder.CarryDrop && !s.gone && !slices.Contains(d.whys, r.Why) {
-			d.whys = append(d.whys, r.Why)
-		}
-	}
-}
-
-// boilsNext tells whether what an action put together is heated in liquid next.
-func (p *plan) boilsNext(i int) bool {
-	return slices.ContainsFunc(p.graph.Nodes[i].Users, func(k int) bool {
-		t := p.graph.Nodes[k].Technique
-		return t.Family == "wet heat" || t.Heat == "" && t.Family != "rest" && p.boilsNext(k)
-	})
-}
-
-// mixesOn lets what something was mixed with be mixed by itself where that is
-// several things that are cooked on: "toss the lamb with the onion, oil and spices".
-func (p *plan) mixesOn(i int) bool {
-	n := &p.graph.Nodes[i]
-	var left []int
-	for _, r := range n.Action.With {
-		if r.Line == nil {
-			continue // what is made already is mixed
-		}
-		if line := p.graph.Named(*r.Line); p.there(line, i) && p.goesOn(line, i) && !slices.Contains(left, line) {
-			left = append(left, line)
-		}
-	}
-	if len(left) < leastMixed {
-		return false
-	}
-	p.deeds[i].subject = left
-	if n.Is("season", "rub") {
-		p.deeds[i].say = p.c.words().Blend // what was to season is mixed by itself
-	}
-	if n.Is("return") {
-		p.deeds[i].say = p.c.words().Put // nothing was there before
-	}
-	return true
-}
-
-// leastMixed is how many things can be mixed.
-const leastMixed = 2

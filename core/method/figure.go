@@ -5,8 +5,6 @@ import (
 	"slices"
 	"strings"
 
-	"yembra/core/flow"
-	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -65,85 +63,6 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 		out = append(out, edit{at, at, tail})
 	}
 	return out
-}
-
-// otherCue ends an action whose own cue is gone: by what its technique usually
-// ends with, unless minutes are said.
-func (w *writer) otherCue(n *node, d *deed) string {
-	if rest := w.restOfCue(n); rest != "" && len(d.late) == 0 {
-		return rest
-	}
-	t := n.Technique
-	if said := w.l.Technique(d.say); said != nil {
-		t = said // butter melts until no lump is left, oil is heated until hot
-	}
-	if n.Action.Minutes != nil || d.minutes != nil || t.Cue == "" || t.Heat == "" {
-		return ""
-	}
-	if t.Family == "dry heat" && w.pouredIn(n) {
-		return "" // soured cream does not get golden on both sides
-	}
-	if t.Family == "wet heat" && w.onlyToHeat(n) {
-		return w.c.words().Until + " " + w.c.words().HotThrough
-	}
-	return w.c.words().Until + " " + t.Cue
-}
-
-// pouredIn tells whether what goes into a pan just before an action pours.
-func (w *writer) pouredIn(n *node) bool {
-	return slices.ContainsFunc(n.Inputs, func(in int) bool {
-		before := &w.graph.Nodes[in]
-		return before.Technique.Joins == "yes" && slices.ContainsFunc(before.Named, func(line int) bool {
-			return larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))
-		})
-	})
-}
-
-// onlyToHeat tells whether a cue that is gone was that of flesh for which something stands
-// that is done when it goes in.
-func (w *writer) onlyToHeat(n *node) bool {
-	flesh, at := false, w.graph.Number(n)
-	for _, line := range slices.Concat(n.Named, n.To) {
-		if s := w.stand[line]; s != nil && s.flesh() && !s.gone && s.enters <= at {
-			if !s.is(larder.Ready) {
-				return false
-			}
-			flesh = true
-		}
-	}
-	return flesh
-}
-
-// restOfCue are those of the signs that a cue gives which are still there: "until the
-// sauce is thick" of "until the duck is tender and the sauce is thick".
-func (p *plan) restOfCue(n *flow.Node) string {
-	words := p.c.words()
-	text := strings.TrimPrefix(n.Action.Cue, words.Until+" ")
-	var kept []string
-	for _, part := range strings.Split(text, " "+words.And+" ") {
-		if part = strings.Trim(part, " ,"); part != "" && !p.gone(n, words.Until+" "+part) {
-			kept = append(kept, p.withVerb(part, text))
-		}
-	}
-	if len(kept) == 0 || len(kept) == len(strings.Split(text, " "+words.And+" ")) {
-		return ""
-	}
-	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
-}
-
-// withVerb gives a sign the verb that it shares with one before it: "the sauce is syrupy", of "the
-// meat is tender and the sauce syrupy".
-func (p *plan) withVerb(part, cue string) string {
-	lang := p.l.Language()
-	words := strings.Fields(part)
-	is := func(w string) bool { return lang.Being[strings.ToLower(w)] }
-	at := slices.IndexFunc(strings.Fields(cue), is)
-	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words, func(w string) bool {
-		return slices.ContainsFunc(lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
-	}) {
-		return part
-	}
-	return strings.Join(slices.Insert(words, len(words)-1, strings.Fields(cue)[at]), " ")
 }
 
 // behindThings is where the last thing that an action names ends, if it says behind it

@@ -81,9 +81,7 @@ func (w *writer) action(i int) []*clause {
 	if d.drop || d.silent || w.hangsOn(n) {
 		own.gone, own.changed = true, true
 		w.leavesPot(n)
-		if a.Words.Verb[1] > 0 {
-			w.lostVerb = a.Verb
-		}
+		w.lendsVerb(a, own)
 		return []*clause{own}
 	}
 	out = w.ownFat(i)
@@ -117,15 +115,7 @@ func (w *writer) action(i int) []*clause {
 		own.text, own.changed = w.agreeing(a, own, w.apply(a, edits)), true
 		own.trimmed = slices.ContainsFunc(edits, func(e edit) bool { return e.upto == a.Upto && e.text == "" })
 	}
-	if a.Words.Verb[1] == 0 && own.text != "" && (w.emptied || w.lostVerb == a.Verb) {
-		own.text, own.changed = a.Verb+" "+own.text, true // "then the carrots"
-	}
-	switch said := a.Words.Verb[1] > 0; {
-	case own.gone && said:
-		w.lostVerb = a.Verb
-	case !own.gone && w.lostVerb == a.Verb:
-		w.lostVerb = ""
-	}
+	w.lendsVerb(a, own)
 	if n.Technique.Joins == "yes" && len(d.before) > 0 && len(a.Words.Phrases) == 0 && !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil }) && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
 		own.gone = true // what goes in has been said to
 	}
@@ -141,56 +131,18 @@ func (w *writer) action(i int) []*clause {
 	return out
 }
 
-// agreeing points back to what a clause works on now by the word for one or for several: "leave
-// the mushrooms to cool in their broth".
-func (w *writer) agreeing(a *recipe.Action, own *clause, text string) string {
-	words := w.c.words()
-	if len(own.objects) == 0 {
-		return text
+// lendsVerb gives a clause that is said without a verb the one that went with the clause before,
+// and notes which verb went with this one.
+func (w *writer) lendsVerb(a *recipe.Action, own *clause) {
+	if a.Words.Verb[1] == 0 && own.text != "" && (w.emptied || w.lostVerb == a.Verb) {
+		own.text, own.changed = a.Verb+" "+own.text, true // "then the carrots"
 	}
-	was, now := false, len(own.objects) > 1 || own.objects[0].plural
-	for _, p := range a.Words.Phrases {
-		was = was || p.Role == "to" && (len(p.Nouns) > 1 || p.Nouns[0].Plural)
+	switch said := a.Words.Verb[1] > 0; {
+	case own.gone && said:
+		w.lostVerb = a.Verb
+	case !own.gone && w.lostVerb == a.Verb:
+		w.lostVerb = ""
 	}
-	from, to := words.Its, words.Their
-	if was {
-		from, to = to, from
-	}
-	if was == now {
-		return text
-	}
-	return strings.ReplaceAll(text, " "+from+" ", " "+to+" ")
-}
-
-// goesInLate are the clauses for what goes in during the last minutes of an action, and for
-// what is stirred in when it is done.
-func (w *writer) goesInLate(n *node, d *deed, own *clause) (out []*clause) {
-	for k, s := range d.late {
-		minutes := s.tail
-		if k+1 < len(d.late) {
-			minutes -= d.late[k+1].tail
-		}
-		own.changed = true
-		if k == 0 || d.late[k-1].tail != s.tail {
-			out = append(out, w.adds(slices.DeleteFunc(slices.Clone(d.late), func(o *standIn) bool { return o.tail != s.tail })...))
-		}
-		if minutes >= 1 {
-			out = append(out, w.goesOn(n, roundMinutes(minutes)))
-			if k+1 == len(d.late) && d.cueAfter != "" {
-				out[len(out)-1].text += " " + d.cueAfter
-			}
-		}
-	}
-	finished := map[string]bool{}
-	for _, s := range d.finish {
-		if finished[s.book.ID] {
-			continue
-		}
-		finished[s.book.ID], own.changed = true, true
-		text := lowered(strings.TrimSuffix(s.book.FinishFor(s.chosen.Use), "."))
-		out = append(out, &clause{node: -1, changed: true, text: text, stands: []*standIn{s}})
-	}
-	return out
 }
 
 // goesAlone tells whether an action is said only beside one that is not done any more:
@@ -234,64 +186,6 @@ func (w *writer) saysPlaces(n *node) bool {
 	return true
 }
 
-// unsaid are those of what goes in before an action that its own words do not name.
-func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
-	return slices.DeleteFunc(slices.Clone(before), func(s *standIn) bool {
-		return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
-			return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
-				lines, made := w.meant(noun)
-				name := w.slice(noun.Name, noun.Upto)
-				if noun.Pronoun {
-					lines = slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.c.fatLine(w.line(line)) || w.stand[line] == nil && w.dusts(line) })
-					return len(lines) == 1 && lines[0] == s.node
-				}
-				return slices.Contains(lines, s.node) && (!made || len(w.animalWords(name)) > 0 || w.ownName(name, lines))
-			})
-		})
-	})
-}
-
-// hangsOn tells whether an action without words of its own for what it is done to
-// was done to what the clause before took in, of which nothing is left: "add the
-// pork and seal".
-func (w *writer) hangsOn(n *node) bool {
-	if w.emptied && n.Technique.Family == "dry heat" && w.saysPlaces(n) && w.addedFlesh(n) {
-		return true
-	}
-	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
-		return false
-	}
-	f := n.Technique.Family
-	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")
-}
-
-// addedFlesh tells whether what an action goes on with was added by the one before, and
-// is flesh that goes in later or not at all: "add the mutton and sear for 10 minutes".
-func (w *writer) addedFlesh(n *node) bool {
-	at := w.graph.Number(n)
-	return len(w.deeds[at].before) == 0 && slices.ContainsFunc(n.Inputs, func(in int) bool {
-		from := &w.graph.Nodes[in]
-		flesh := slices.ContainsFunc(from.Named, func(line int) bool {
-			s := w.stand[line]
-			return s != nil && s.flesh() && !w.there(line, at)
-		})
-		return in == at-1 && flesh && from.Technique.Joins != ""
-	})
-}
-
-// takesObject tells whether an action whose words leave its object open can be said
-// of what goes in with it.
-func (w *writer) takesObject(n *node, before []*standIn) bool {
-	a := n.Action
-	if len(before) == 0 || a.Words.Verb[1] == 0 || n.Technique.Joins == "yes" && len(a.Words.Phrases) == 0 || n.Technique.Family == "control" {
-		return false
-	}
-	if n.Technique.Family == "wet heat" {
-		return len(a.Words.Phrases) == 0 && !slices.ContainsFunc(before, func(s *standIn) bool { return !larder.Pours(w.l.Food(s.was.FoodID())) || !s.Dissolves })
-	}
-	return !slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })
-}
-
 // named are stand-ins as a sentence names them.
 func (w *writer) named(stands []*standIn) []named {
 	var out []named
@@ -318,12 +212,4 @@ func (w *writer) shareLost(line int) float64 {
 		return 1
 	}
 	return lost
-}
-
-// adds is the clause with which stand-ins go in.
-func (w *writer) adds(stands ...*standIn) *clause {
-	things := w.named(stands)
-	c := &clause{node: -1, changed: true, text: w.c.words().Add + " " + w.c.listing(things), objects: things, stands: stands}
-	w.before = c
-	return c
 }

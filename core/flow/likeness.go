@@ -1,0 +1,120 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/language"
+	"yembra/core/larder"
+)
+
+// likeness weighs how well a noun names a line.
+func (b *bindings) likeness(n noun, i int) float64 {
+	l := &b.lines[i]
+	words := n.words
+	vocab := b.r.larder.Words()
+	shaped := false
+	for len(words) > 1 && (vocab.Parts[words[len(words)-1]] || b.r.lang.Parts[words[len(words)-1]] || b.r.lang.Shapes[words[len(words)-1]]) && !slices.Contains(l.name, words[len(words)-1]) {
+		shaped = shaped || b.r.lang.Shapes[words[len(words)-1]]
+		words = words[:len(words)-1]
+	}
+	if len(words) == 0 || shaped && b.onlyPart(l) {
+		return 0 // "lime slices" are not cut of its juice
+	}
+	head := words[len(words)-1]
+	if _, animal := vocab.AnimalWords[head]; animal && len(words) == 1 && !n.pointed && !b.r.lang.StandIns[head] && (l.line.Origin == larder.FromPlant || l.line.Origin == larder.FromFungus) {
+		return 0 // a knob of butter is no peanut butter
+	}
+	score := 0.0
+	if m, ok := b.r.larder.Index().At(words, 0, n.plural || n.one); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
+		score = 5
+	}
+	if len(words) < len(n.words) && l.food != nil {
+		if m, ok := b.r.larder.Index().At(n.words, 0, n.plural || n.one); ok && m.End == len(n.words) && m.Food.ID == l.food.ID {
+			score = 5.5 // "the lemon zest", beside a lemon
+		}
+	}
+	score = max(score, b.nameLikeness(l, head))
+	if len(n.words) > 1 && slices.ContainsFunc(l.gloss, func(g []string) bool { return len(g) >= len(n.words) && slices.Equal(g[len(g)-len(n.words):], n.words) }) {
+		score = max(score, 4.5) // "the chilli paste", of "nam prik pao (roasted chilli paste)"
+	}
+	if len(words) == 1 && b.r.lang.Parts[head] && l.said[head] && !slices.Contains(l.name, head) && l.food != nil && l.food.Aisle == "fruit" {
+		score = max(score, 3.5)
+	}
+	if b.r.lang.EggParts[head] > 0 && l.food != nil && l.food.Kind == "egg" && !slices.Contains(l.name, head) {
+		score = max(score, 4)
+	}
+	if score == 0 && l.said[head] && n.pointed && !b.r.lang.Products[head] && l.food != nil && !vocab.Neutral[head] && b.inPreparation(head, l) {
+		score = leastLikeness // "cut into chips"
+	}
+	if score == 0 {
+		return 0
+	}
+	for _, w := range words[:len(words)-1] {
+		switch comp := b.componentNamed(w); {
+		case comp >= 0 && len(b.dish.Components) > 1 && !slices.Contains(l.name, w):
+			if comp == l.comp {
+				score += 1.5 // "the filling butter"
+			}
+		case slices.Contains(l.name, w), l.said[w]:
+			score++
+		case b.isOf(l, w): // "the fish steaks" of kingfish
+		case !vocab.Neutral[w] && !b.describes(w) && !b.r.lang.AdjectiveVerbs[w] && !b.r.lang.HeatWords[w]:
+			score -= 2
+		}
+	}
+	return score
+}
+
+// nameLikeness weighs how well a word is the last of a line's name, or of what stands in it
+// besides.
+func (b *bindings) nameLikeness(l *bound, head string) float64 {
+	vocab, score := b.r.larder.Words(), 0.0
+	for _, name := range append([][]string{l.name}, l.also...) {
+		at := slices.Index(name, head)
+		switch {
+		case at < 0:
+		case !slices.ContainsFunc(name[at+1:], func(w string) bool { return !vocab.Parts[w] && !b.r.lang.Parts[w] }):
+			score = max(score, 4.5)
+		case !b.otherFood(name, at, l):
+			score = max(score, 3.5)
+		}
+		if len(name) > 0 && at < 0 && len(head) >= shortestPart && strings.HasSuffix(name[len(name)-1], head) {
+			score = max(score, 3.2) // "the sprouts" of beansprouts
+		}
+	}
+	return score
+}
+
+// onlyPart tells whether a line is a part that a food gives and not the food: the
+// juice or the zest of a lime.
+func (b *bindings) onlyPart(l *bound) bool {
+	return len(l.name) > 1 && b.r.lang.Given[l.name[len(l.name)-1]]
+}
+
+// describes tells whether a word only says what was done to a thing: "the seasoned
+// chicken".
+func (b *bindings) describes(w string) bool {
+	return slices.ContainsFunc(b.r.lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Past })
+}
+
+// inPreparation tells whether a word says what a line is cut or made into.
+func (b *bindings) inPreparation(w string, l *bound) bool {
+	return slices.Contains(larder.Words(l.line.Preparation), w)
+}
+
+// otherFood tells whether a word inside a line's name would mean another food by
+// itself: "butter" in "butter beans".
+func (b *bindings) otherFood(name []string, at int, l *bound) bool {
+	m, ok := b.r.larder.Index().At(name[at:at+1], 0, true)
+	if l.food == nil && l.line.Origin == larder.FromAnimal {
+		return false // "the mutton" of a cut that no table knows
+	}
+	if ok && l.food != nil && b.r.lang.Extracts[l.food.Kind] && m.Food.Animal != "" {
+		return true // "the fish" is not its stock
+	}
+	if ok && l.food != nil && (m.Food.Animal != "" && m.Food.Animal == l.food.Animal || m.Food.Kind != "" && m.Food.Kind == l.food.Kind) {
+		return false
+	}
+	return ok && (l.food == nil || m.Food.ID != l.food.ID) && at < len(name)-1
+}

@@ -1,0 +1,139 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/flow"
+	"yembra/core/language"
+	"yembra/core/larder"
+)
+
+// cueGone tells whether a cue speaks of something that was replaced.
+func (p *plan) cueGone(n *flow.Node) bool {
+	if n.Action.Cue == "" {
+		return false
+	}
+	return p.gone(n, n.Action.Cue)
+}
+
+// still is the row of what shows that eggs have been beaten light.
+const still = "still"
+
+// beatsFlat tells whether something stands for eggs and takes up no air when it is beaten.
+func (p *plan) beatsFlat(s *standIn) bool {
+	return s.class == larder.Egg && s.chosen != nil && !s.gone && s.chosen.Use != "lift"
+}
+
+// gone tells whether words that end an action speak of something that was replaced.
+func (p *plan) gone(n *flow.Node, cue string) bool {
+	lang := p.l.Language()
+	words := larder.Words(cue)
+	if len(p.stand) > 0 && len(p.animalWords(cue)) > 0 {
+		return true
+	}
+	if s := p.fleshBefore(p.graph.Number(n)); s != nil && slices.ContainsFunc(words, func(w string) bool { return lang.Fleshly[w] && !(lang.Fats[w] && p.fatThere(n)) }) {
+		return true
+	}
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		s := p.stand[line]
+		if s == nil {
+			continue
+		}
+		signs := lang.GoneSigns[string(s.class)]
+		own, now := larder.Words(s.was.Name), larder.Words(s.name)
+		for _, w := range words {
+			if lang.Products[w] && len(own) > 1 {
+				continue // "the sauce" is not the fish sauce
+			}
+			if signs[w] || p.beatsFlat(s) && lang.GoneSigns[still][w] || slices.Contains(own, w) && !slices.Contains(now, w) {
+				return true
+			}
+		}
+		if slices.Contains(n.Named, line) || len(n.To) == 1 {
+			if len(words) > 1 && lang.Pronouns[words[1]] && !s.gone && s.plural != p.c.plural(s.was.Name) {
+				return true // "until it is ..." of what is more than one now
+			}
+		}
+	}
+	return false
+}
+
+// otherCue ends an action whose own cue is gone: by what its technique usually
+// ends with, unless minutes are said.
+func (w *writer) otherCue(n *node, d *deed) string {
+	if rest := w.restOfCue(n); rest != "" && len(d.late) == 0 {
+		return rest
+	}
+	t := n.Technique
+	if said := w.l.Technique(d.say); said != nil {
+		t = said // butter melts until no lump is left, oil is heated until hot
+	}
+	if n.Action.Minutes != nil || d.minutes != nil || t.Cue == "" || t.Heat == "" {
+		return ""
+	}
+	if t.Family == "dry heat" && w.pouredIn(n) {
+		return "" // soured cream does not get golden on both sides
+	}
+	if t.Family == "wet heat" && w.onlyToHeat(n) {
+		return w.c.words().Until + " " + w.c.words().HotThrough
+	}
+	return w.c.words().Until + " " + t.Cue
+}
+
+// pouredIn tells whether what goes into a pan just before an action pours.
+func (w *writer) pouredIn(n *node) bool {
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		before := &w.graph.Nodes[in]
+		return before.Technique.Joins == "yes" && slices.ContainsFunc(before.Named, func(line int) bool {
+			return larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))
+		})
+	})
+}
+
+// onlyToHeat tells whether a cue that is gone was that of flesh for which something stands
+// that is done when it goes in.
+func (w *writer) onlyToHeat(n *node) bool {
+	flesh, at := false, w.graph.Number(n)
+	for _, line := range slices.Concat(n.Named, n.To) {
+		if s := w.stand[line]; s != nil && s.flesh() && !s.gone && s.enters <= at {
+			if !s.is(larder.Ready) {
+				return false
+			}
+			flesh = true
+		}
+	}
+	return flesh
+}
+
+// restOfCue are those of the signs that a cue gives which are still there: "until the
+// sauce is thick" of "until the duck is tender and the sauce is thick".
+func (p *plan) restOfCue(n *flow.Node) string {
+	words := p.c.words()
+	text := strings.TrimPrefix(n.Action.Cue, words.Until+" ")
+	var kept []string
+	for _, part := range strings.Split(text, " "+words.And+" ") {
+		if part = strings.Trim(part, " ,"); part != "" && !p.gone(n, words.Until+" "+part) {
+			kept = append(kept, p.withVerb(part, text))
+		}
+	}
+	if len(kept) == 0 || len(kept) == len(strings.Split(text, " "+words.And+" ")) {
+		return ""
+	}
+	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
+}
+
+// withVerb gives a sign the verb that it shares with one before it: "the sauce is syrupy", of "the
+// meat is tender and the sauce syrupy".
+func (p *plan) withVerb(part, cue string) string {
+	lang := p.l.Language()
+	words := strings.Fields(part)
+	is := func(w string) bool { return lang.Being[strings.ToLower(w)] }
+	at := slices.IndexFunc(strings.Fields(cue), is)
+	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words, func(w string) bool {
+		return slices.ContainsFunc(lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
+	}) {
+		return part
+	}
+	return strings.Join(slices.Insert(words, len(words)-1, strings.Fields(cue)[at]), " ")
+}

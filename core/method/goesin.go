@@ -1,0 +1,127 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// agreeing points back to what a clause works on now by the word for one or for several: "leave
+// the mushrooms to cool in their broth".
+func (w *writer) agreeing(a *recipe.Action, own *clause, text string) string {
+	words := w.c.words()
+	if len(own.objects) == 0 {
+		return text
+	}
+	was, now := false, len(own.objects) > 1 || own.objects[0].plural
+	for _, p := range a.Words.Phrases {
+		was = was || p.Role == "to" && (len(p.Nouns) > 1 || p.Nouns[0].Plural)
+	}
+	from, to := words.Its, words.Their
+	if was {
+		from, to = to, from
+	}
+	if was == now {
+		return text
+	}
+	return strings.ReplaceAll(text, " "+from+" ", " "+to+" ")
+}
+
+// goesInLate are the clauses for what goes in during the last minutes of an action, and for
+// what is stirred in when it is done.
+func (w *writer) goesInLate(n *node, d *deed, own *clause) (out []*clause) {
+	for k, s := range d.late {
+		minutes := s.tail
+		if k+1 < len(d.late) {
+			minutes -= d.late[k+1].tail
+		}
+		own.changed = true
+		if k == 0 || d.late[k-1].tail != s.tail {
+			out = append(out, w.adds(slices.DeleteFunc(slices.Clone(d.late), func(o *standIn) bool { return o.tail != s.tail })...))
+		}
+		if minutes >= 1 {
+			out = append(out, w.goesOn(n, roundMinutes(minutes)))
+			if k+1 == len(d.late) && d.cueAfter != "" {
+				out[len(out)-1].text += " " + d.cueAfter
+			}
+		}
+	}
+	finished := map[string]bool{}
+	for _, s := range d.finish {
+		if finished[s.book.ID] {
+			continue
+		}
+		finished[s.book.ID], own.changed = true, true
+		text := lowered(strings.TrimSuffix(s.book.FinishFor(s.chosen.Use), "."))
+		out = append(out, &clause{node: -1, changed: true, text: text, stands: []*standIn{s}})
+	}
+	return out
+}
+
+// unsaid are those of what goes in before an action that its own words do not name.
+func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
+	return slices.DeleteFunc(slices.Clone(before), func(s *standIn) bool {
+		return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
+			return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+				lines, made := w.meant(noun)
+				name := w.slice(noun.Name, noun.Upto)
+				if noun.Pronoun {
+					lines = slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.c.fatLine(w.line(line)) || w.stand[line] == nil && w.dusts(line) })
+					return len(lines) == 1 && lines[0] == s.node
+				}
+				return slices.Contains(lines, s.node) && (!made || len(w.animalWords(name)) > 0 || w.ownName(name, lines))
+			})
+		})
+	})
+}
+
+// hangsOn tells whether an action without words of its own for what it is done to
+// was done to what the clause before took in, of which nothing is left: "add the
+// pork and seal".
+func (w *writer) hangsOn(n *node) bool {
+	if w.emptied && n.Technique.Family == "dry heat" && w.saysPlaces(n) && w.addedFlesh(n) {
+		return true
+	}
+	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
+		return false
+	}
+	f := n.Technique.Family
+	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")
+}
+
+// addedFlesh tells whether what an action goes on with was added by the one before, and
+// is flesh that goes in later or not at all: "add the mutton and sear for 10 minutes".
+func (w *writer) addedFlesh(n *node) bool {
+	at := w.graph.Number(n)
+	return len(w.deeds[at].before) == 0 && slices.ContainsFunc(n.Inputs, func(in int) bool {
+		from := &w.graph.Nodes[in]
+		flesh := slices.ContainsFunc(from.Named, func(line int) bool {
+			s := w.stand[line]
+			return s != nil && s.flesh() && !w.there(line, at)
+		})
+		return in == at-1 && flesh && from.Technique.Joins != ""
+	})
+}
+
+// takesObject tells whether an action whose words leave its object open can be said
+// of what goes in with it.
+func (w *writer) takesObject(n *node, before []*standIn) bool {
+	a := n.Action
+	if len(before) == 0 || a.Words.Verb[1] == 0 || n.Technique.Joins == "yes" && len(a.Words.Phrases) == 0 || n.Technique.Family == "control" {
+		return false
+	}
+	if n.Technique.Family == "wet heat" {
+		return len(a.Words.Phrases) == 0 && !slices.ContainsFunc(before, func(s *standIn) bool { return !larder.Pours(w.l.Food(s.was.FoodID())) || !s.Dissolves })
+	}
+	return !slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })
+}
+
+// adds is the clause with which stand-ins go in.
+func (w *writer) adds(stands ...*standIn) *clause {
+	things := w.named(stands)
+	c := &clause{node: -1, changed: true, text: w.c.words().Add + " " + w.c.listing(things), objects: things, stands: stands}
+	w.before = c
+	return c
+}

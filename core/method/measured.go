@@ -1,0 +1,58 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// stateSaid is the word by which a noun says how its thing is when it goes in, where that holds
+// for what stands in too: "hot", or "reserved" where some is kept; empty where it says none.
+func (w *writer) stateSaid(noun recipe.Noun, line, at int) string {
+	words := w.c.words()
+	for _, said := range strings.Fields(strings.ToLower(w.slice(noun.From, noun.Upto))) {
+		if words.Heats[said] {
+			return said
+		}
+		if words.KeptBack[said] && slices.ContainsFunc(w.graph.Nodes[:at], func(n flow.Node) bool {
+			return n.Is("reserve") && slices.Contains(n.To, line) && !w.deeds[w.graph.Number(&n)].drop
+		}) {
+			return said
+		}
+	}
+	return ""
+}
+
+// measureOf is a name with the measure of the text: "a few of the mushroom slices", where the
+// text has a few slices.
+func (w *writer) measureOf(measure, name string) string {
+	said, named := strings.Fields(measure), larder.Words(name)
+	if n := len(said) - 2; n > 0 && len(named) > 0 && larder.Singular(strings.ToLower(said[n])) == larder.Singular(named[len(named)-1]) {
+		return strings.Join(slices.Delete(said, n, n+1), " ") + " " + w.c.words().The + " " + name
+	}
+	return measure + name
+}
+
+// ownMeasure is how much of a thing a text says by a measure, in its own words; empty
+// where it says a share.
+func (w *writer) ownMeasure(noun recipe.Noun) string {
+	words := w.slice(noun.From, noun.Name)
+	lang := w.l.Language()
+	if noun.Rest || !noun.Measured {
+		return ""
+	}
+	measured := false
+	for _, x := range strings.Fields(strings.ToLower(words)) {
+		if lang.Shares[x] > 0 || lang.Rests[x] {
+			return ""
+		}
+		measured = measured || lang.Measures[x] || lang.Littles[x] > 0
+	}
+	if !measured {
+		return ""
+	}
+	return strings.TrimSpace(words) + " "
+}

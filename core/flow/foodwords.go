@@ -38,6 +38,9 @@ func (b *bindings) namedAgain(name string, from int) int {
 			if i+1 < len(words) && b.r.lang.Sides[words[i+1].low] {
 				continue // "butter side up"
 			}
+			if b.r.lang.Loose[name] && i+1 < len(words) && b.text.pair(words[i].norm, words[i+1].norm) && words[i+1].norm != name {
+				continue // "water spinach"
+			}
 			said := words[i].norm == name && words[i].Kind == lex.Word
 			for _, v := range b.r.lang.Verb(words[i].low) {
 				said = said || v.Lemma == name && (v.Form == language.Base || v.Form == language.Going)

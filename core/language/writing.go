@@ -34,6 +34,8 @@ type Writing struct {
 	// TasteGone says why something is left out that only gave its taste to a liquid that
 	// is not boiled any more.
 	TasteGone string `yaml:"tasteGone"`
+	// Strew is how a small addition goes over a dish that has nothing to stir into.
+	Strew string
 	// AsStiff says why a dough takes another amount of its liquid.
 	AsStiff string `yaml:"asStiff"`
 	// Blend is said where something is only mixed into what needs no whipping.

@@ -93,6 +93,9 @@ func (p *plan) onlyFlavoured(line int) bool {
 		return false
 	}
 	strained := false
+	if path := p.path(line); len(path) > 0 && p.leftBehind(line, path[0]) && !slices.ContainsFunc(path, func(k int) bool { return !p.deeds[k].drop }) {
+		return true // the vinegar of a poaching
+	}
 	for k := range p.graph.Nodes {
 		n := &p.graph.Nodes[k]
 		switch {

@@ -102,7 +102,7 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 	parts = append(c.unprepared(p, i, prepared), parts...)
 	parts = c.finishes(p, parts, i)
 	for k := range p.a.Components {
-		if p.home(k) == i {
+		if p.stirredIn(k) == i {
 			parts = c.boosters(p, parts, k, k == i)
 		}
 	}

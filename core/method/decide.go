@@ -11,6 +11,9 @@ import (
 // heatsForNothing tells whether a fat is heated in which nothing is fried any more.
 func (p *plan) heatsForNothing(i int) bool {
 	n := &p.graph.Nodes[i]
+	if n.Technique.Family == "wet heat" && len(n.To) == 0 && len(n.Users) > 0 {
+		return !p.cooksOn(i, i) // the water of a poaching
+	}
 	if n.Technique.Family != "gentle heat" || len(n.Users) == 0 || len(n.To) == 0 {
 		return false
 	}
@@ -41,11 +44,12 @@ func (p *plan) decide(i int) {
 	n := &p.graph.Nodes[i]
 	d := &p.deeds[i]
 	subjects, replaced, there := p.subjects(i), 0, 0
+	replacedAny := slices.ContainsFunc(subjects, func(line int) bool { return p.stand[line] != nil })
 	for _, line := range subjects {
 		if p.stand[line] != nil {
 			replaced++
 		}
-		if p.there(line, i) && !p.merged(line, i) && !p.isBack(line, i) {
+		if p.there(line, i) && !p.merged(line, i) && !p.isBack(line, i) && !(p.stand[line] == nil && replacedAny && p.leftBehind(line, i)) {
 			there++
 		}
 	}

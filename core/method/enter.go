@@ -16,7 +16,7 @@ func (p *plan) enter(s *standIn) {
 		return
 	}
 	start := 0
-	if s.is(larder.Ready) && !s.is(larder.Steeped) && !s.Dissolves {
+	if s.is(larder.Ready) && !s.is(larder.Steeped) && !larder.Pours(p.l.Food(s.was.FoodID())) {
 		start = p.afterReturn(s, path)
 	}
 	if s.is(larder.Steeped) {
@@ -48,7 +48,7 @@ func (p *plan) enter(s *standIn) {
 			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.cueGone(n) {
 				return // it goes on until something else is done
 			}
-			shorter := math.Max(math.Max(left, leastBase), math.Min(p.wantsBeside(path[i], shaped), minutes))
+			shorter := math.Min(math.Max(math.Max(left, leastBase), p.wantsBeside(path[i], shaped)), minutes)
 			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
 				p.lasts[path[i]] = shorter
 			}

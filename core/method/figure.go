@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
@@ -25,6 +26,9 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 			verb += " " + w.c.listing(w.named(w.object))
 		}
 		out = append(out, edit{a.Words.Verb[0], a.Words.Verb[1], verb})
+	}
+	if n.Is("return") && d.say != "" {
+		out = append(out, w.withoutBack(a)...)
 	}
 	w.object = nil
 	tail := ""
@@ -61,6 +65,19 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 			tail = strings.TrimPrefix(tail, " ") + " "
 		}
 		out = append(out, edit{at, at, tail})
+	}
+	return out
+}
+
+// withoutBack takes out the words of a verb that stand apart from it, where another is said:
+// "add the mushrooms", of "put the meat back".
+func (w *writer) withoutBack(a *recipe.Action) []edit {
+	var out []edit
+	for _, particle := range strings.Fields(a.Verb)[1:] {
+		if at := strings.Index(w.slice(a.Words.Verb[1], a.Upto), " "+particle); at >= 0 {
+			from := a.Words.Verb[1] + utf8.RuneCountInString(w.slice(a.Words.Verb[1], a.Upto)[:at])
+			out = append(out, edit{from, from + 1 + utf8.RuneCountInString(particle), ""})
+		}
 	}
 	return out
 }

@@ -23,7 +23,7 @@ var carrier = sync.OnceValues(func() (*Carrier, error) {
 	return NewCarrier(swap.NewBook(l), flow.NewReader(l)), nil
 })
 
-const stew = "Stew\nServes 4\n\n800 g stewing beef\n2 onions, sliced\n500 ml beef stock\n\nMethod\n1. Soften the onions for 10 minutes.\n2. Add the beef and the stock and simmer for 2 hours until tender. Serve."
+const stew = "Stew\nServes 4\n\n800 g lamb shoulder\n2 onions, sliced\n500 ml beef stock\n\nMethod\n1. Soften the onions for 10 minutes.\n2. Add the lamb and the stock and simmer for 2 hours until tender. Serve."
 
 // spoiled carries a stew over, changes its steps as a fault of the writer would, and
 // reads the card back.
@@ -87,6 +87,13 @@ func TestReadingBackFindsFaults(t *testing.T) {
 	} {
 		require.Contains(t, spoiled(t, change), want)
 	}
+}
+
+// The name of a cut is no animal's, and still speaks of what is gone.
+func TestTheNameOfACutIsFound(t *testing.T) {
+	require.Contains(t, spoiled(t, func(c *swap.Component) {
+		last(c).Text, last(c).Change = "Add the tempeh and the vegetable stock and simmer for 30 minutes, with the side of each shoulder up.", swap.Changed
+	}), swap.NamesAnimal)
 }
 
 // What behaves as the table says goes in when it should: at the start where it

@@ -56,7 +56,10 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	if sauced := p.saucedAfter(parts, closing, home); sauced >= 0 {
 		return sauced, true
 	}
-	return p.stirred(parts, closing, home), true
+	if at := p.stirred(parts, closing, home); at >= 0 {
+		return at, true
+	}
+	return closing, false
 }
 
 // fryingOver tells whether a sentence that fries goes on to what ends the frying: it lets the
@@ -138,23 +141,51 @@ func (p *plan) served(parts []part) int {
 
 // stirred is the place before the closing of a dish behind the last part in which
 // something is cooked or mixed, at home if there is one: a tin that is brushed has
-// nothing to stir into.
+// nothing to stir into. It is -1 where there is none.
 func (p *plan) stirred(parts []part, closing, home int) int {
 	for k := min(closing, p.cooled(parts)) - 1; k >= 0; k-- {
 		for _, at := range parts[k].nodes {
-			n := &p.graph.Nodes[at]
-			switch n.Technique.Family {
-			case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-				if p.atHome(n, home) && !n.Is("repeat", "steam", "deep-fry") && !p.shutBefore(at) {
-					return k + 1
-				}
+			if p.takesMore(at) && p.atHome(&p.graph.Nodes[at], home) {
+				return k + 1
 			}
 		}
 	}
 	if home >= 0 {
 		return p.stirred(parts, closing, -1)
 	}
-	return closing
+	return -1
+}
+
+// stirredIn is the component whose steps take what is added to one in small doses: its own, or
+// where nothing there can be stirred into, another in which something can.
+func (p *plan) stirredIn(i int) int {
+	home := p.home(i)
+	takes := func(component int) bool {
+		return slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
+			at := p.graph.Number(&n)
+			return n.At.Component == component && !p.deeds[at].drop && p.takesMore(at)
+		})
+	}
+	if takes(home) {
+		return home
+	}
+	for k := range p.dish.Components {
+		if takes(k) {
+			return k
+		}
+	}
+	return home
+}
+
+// takesMore tells whether something can be stirred into what an action works on.
+func (p *plan) takesMore(at int) bool {
+	n := &p.graph.Nodes[at]
+	switch n.Technique.Family {
+	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
+		return !n.Is("repeat", "steam", "deep-fry", "toast", "grill") && !p.takenOutAfter(at) && !p.shutBefore(at) &&
+			!slices.ContainsFunc(n.Inputs, func(in int) bool { return p.graph.Nodes[in].Technique.Family == "assemble" && p.graph.Nodes[in].Technique.Closes != "" })
+	}
+	return false
 }
 
 // cooled is the first part in which the whole dish cools or rests with no more work behind it than

@@ -76,6 +76,7 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 			text, moment = b.When, b.Moment
 		}
 		where, ok := p.moment(parts, moment, home)
+		somewhere := ok
 		ok = ok && !(b != nil && moment == larder.AtEnd && b.Plain != "" && !p.wetBefore(parts, where))
 		if !ok && b != nil && b.Plain != "" {
 			text = b.Plain
@@ -84,16 +85,24 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 			} else {
 				moment = larder.AtEnd
 			}
-			where, _ = p.moment(parts, moment, home)
+			where, somewhere = p.moment(parts, moment, home)
+		}
+		if f := p.l.Food(l.FoodID()); !somewhere && f != nil && larder.Or(f.Per100.Water, 100) < dryPowder {
+			text, where = strings.ReplaceAll(c.words().Strew, "{thing}", l.Name), p.served(parts) // there is nothing to stir into
 		}
 		step := swap.Step{Step: recipe.Step{Text: text}, From: []int{}, Change: swap.Added, Why: l.Why}
 		if own {
 			step.Lines = []int{at}
+		} else {
+			step.Takes = []string{recipe.LineRef(i, at)}
 		}
 		parts = slices.Insert(parts, where, added(step)...)
 	}
 	return parts
 }
+
+// dryPowder is the water in 100 g below which something can be sprinkled.
+const dryPowder = 20.0
 
 // wetBefore tells whether something is cooked in a liquid before a part.
 func (p *plan) wetBefore(parts []part, upto int) bool {

@@ -135,8 +135,33 @@ func (p *plan) alone(i int, s *standIn) bool {
 	}
 	return !slices.ContainsFunc(others, func(line int) bool {
 		o := p.stand[line]
+		if o == nil && p.leftBehind(line, i) {
+			return false
+		}
 		return (o == nil || o.class != s.class && !(o.flesh() && s.flesh())) && p.line(line).FoodID() != "water"
 	})
+}
+
+// leftBehind tells whether a line is liquid, or flavours one, and stays in the pot when what was
+// cooked there is lifted out: nothing else is done with it any more.
+func (p *plan) leftBehind(line, i int) bool {
+	if !larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.flavours(line) {
+		return false
+	}
+	lifted := false
+	for k := i; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		switch {
+		case !n.Reaches(line):
+		case n.Technique.Family == "separate" && !n.Is("strain", "reserve"):
+			lifted = true
+		case k > i && n.Technique.Family != "wet heat" && n.Technique.Joins != "yes":
+			return false
+		case lifted:
+			return false
+		}
+	}
+	return lifted
 }
 
 // subjects are the lines that an action is really about: what is worked on, without

@@ -204,6 +204,7 @@ func (c *Carrier) check(p *plan, g *flow.Graph) {
 			}
 		}
 	}
+	c.namesGone(p)
 	c.limits(p, g)
 	c.amounts(p, g)
 }

@@ -34,7 +34,7 @@ func (p *plan) retime() {
 		switch {
 		case p.ownMinutes(i) > 0:
 			d.minutes = minutesOf(p.ownMinutes(i))
-		case p.lasts[i] > 0 && (n.Action.Minutes != nil || !n.Is("boil")):
+		case p.lasts[i] > 0 && (n.Action.Minutes != nil || !n.Is("boil") && !p.comesUp(n)):
 			d.minutes = minutesOf(p.lasts[i])
 		case len(d.late) > 0:
 			base := math.Max(minutes-d.late[0].tail, 0)
@@ -57,6 +57,12 @@ func (p *plan) retime() {
 	for _, s := range p.inOrder() {
 		p.cookThrough(s)
 	}
+}
+
+// comesUp tells whether an action only brings a pot to where it cooks.
+func (p *plan) comesUp(n *flow.Node) bool {
+	first, _, _ := strings.Cut(n.Action.Verb, " ")
+	return p.l.Language().Coming[first]
 }
 
 // onlyReady tells whether nothing is roasted but stand-ins for flesh that are done

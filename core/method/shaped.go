@@ -10,13 +10,14 @@ import (
 // shapedAs is the shape that a thing was given which a noun names by its animal; empty where
 // it was given none.
 func (w *writer) shapedAs(noun recipe.Noun) string {
+	lines, _ := w.meant(noun)
 	for _, r := range noun.Refs {
 		if r.Made == nil {
 			continue
 		}
 		for at := w.nodeOf(*r.Made); at >= 0; {
 			n := &w.graph.Nodes[at]
-			if made := n.Action.Makes; n.Is("shape", "roll") && w.l.Language().Shapes[made] && !w.deeds[at].drop {
+			if made := n.Action.Makes; n.Is("shape", "roll") && w.l.Language().Shapes[made] && !w.deeds[at].drop && slices.ContainsFunc(lines, n.Reaches) {
 				return w.c.many(made, noun.Plural)
 			}
 			if len(n.Inputs) == 0 {

@@ -23,7 +23,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
 	}
 	if shape := w.shapedAs(noun); shape != "" {
-		return []named{{text: w.c.words().The + " " + shape, plural: noun.Plural}}, true // "the meatballs"
+		return []named{{text: w.ownMeasure(noun) + w.c.words().The + " " + shape, plural: noun.Plural}}, true // "the meatballs", "a piece of the log"
 	}
 	if rest := w.withoutAnimal(name, lines); rest != "" && w.isLiquor(rest) && !w.lost(noun) && w.l.Language().Liquors[strings.ToLower(rest)] {
 		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the broth" of what stands for the clams

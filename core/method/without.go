@@ -14,7 +14,7 @@ func (p *plan) withoutSubject(i int) {
 	d := &p.deeds[i]
 	if n.Technique.Family == "wet heat" {
 		for _, line := range slices.Concat(n.Into, n.With) {
-			if p.there(line, i) && !slices.Contains(d.subject, line) && (p.goesOn(line, i) || p.flavours(line) && p.holdsLiquid(d.subject)) {
+			if p.there(line, i) && !slices.Contains(d.subject, line) && (p.goesOn(line, i) && !p.leftBehind(line, i) || p.flavours(line) && p.holdsLiquid(d.subject)) {
 				d.subject = append(d.subject, line)
 			}
 		}
@@ -103,7 +103,9 @@ func (p *plan) neverOut(i int) bool {
 			continue
 		}
 		any = true
-		if slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool { return n.Reaches(line) && !p.deeds[p.graph.Number(&n)].drop }) {
+		if slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool {
+			return n.Reaches(line) && n.Technique.Family != "coat" && n.Technique.Family != "rest" && !p.deeds[p.graph.Number(&n)].drop
+		}) {
 			return false
 		}
 	}

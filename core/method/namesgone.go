@@ -1,0 +1,44 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/swap"
+)
+
+// namesGone finds steps that still call a piece of flesh by the cut that its line was named by,
+// which is no animal's name by itself: "each breast".
+func (c *Carrier) namesGone(p *plan) {
+	for _, s := range p.inOrder() {
+		own := larder.Words(s.was.Name)
+		if !s.flesh() || len(own) == 0 || p.listsWord(own[len(own)-1]) {
+			continue
+		}
+		for i := range p.a.Components {
+			for n := range p.a.Components[i].Steps {
+				step := &p.a.Components[i].Steps[n]
+				if step.Change == swap.Changed && !step.Own && slices.Contains(larder.Words(step.Text), own[len(own)-1]) {
+					c.tell(step, swap.NamesAnimal, own[len(own)-1])
+				}
+			}
+		}
+	}
+}
+
+// listsWord tells whether a line or what stands for one has a word in its name, or the language
+// uses it for what a method makes or works with.
+func (p *plan) listsWord(word string) bool {
+	lang := p.l.Language()
+	if lang.Products[word] || lang.Shapes[word] || lang.Vessels[word] || lang.Measures[word] || lang.Parts[word] {
+		return true
+	}
+	for i := range p.a.Components {
+		for _, l := range p.a.Components[i].Lines {
+			if l.Change != swap.Dropped && slices.Contains(larder.Words(l.Text+" "+l.Name), word) {
+				return true
+			}
+		}
+	}
+	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool { return s.book != nil && slices.Contains(larder.Words(s.name), word) })
+}

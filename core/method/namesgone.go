@@ -12,6 +12,9 @@ import (
 func (c *Carrier) namesGone(p *plan) {
 	for _, s := range p.inOrder() {
 		own := larder.Words(s.was.Name)
+		if at := slices.IndexFunc(own, func(w string) bool { return p.l.Language().Prepositions[w] != "" }); at > 0 {
+			own = own[:at] // "sardines in oil"
+		}
 		if !s.flesh() || len(own) == 0 || p.listsWord(own[len(own)-1]) {
 			continue
 		}

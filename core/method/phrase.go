@@ -150,6 +150,11 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	return things, true
 }
 
+// greasesNot tells whether a dish would be greased with what is no fat any more.
+func (p *plan) greasesNot(n *node, lines []int) bool {
+	return n.Is("grease") && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool { s := p.stand[line]; return s == nil || !s.is(larder.NoFat) || !s.Dissolves })
+}
+
 // onlyStands tells whether a noun means lines by themselves that were all replaced.
 func (w *writer) onlyStands(lines []int, made bool) bool {
 	return !made && !slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] == nil })
@@ -165,6 +170,10 @@ func onlyNamed(noun recipe.Noun) string {
 
 // listed names the lines that a noun means, as far as they are there.
 func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
+	if n := &w.graph.Nodes[at]; w.greasesNot(n, lines) {
+		fat, _ := w.otherFat(n, at, nil)
+		return fat // "half of the butter", of which there is a nut paste
+	}
 	var out []named
 	for k, line := range lines {
 		if !w.there(line, at) {
@@ -225,7 +234,7 @@ func (w *writer) restOfWhole(noun recipe.Noun, lines []int, at int) bool {
 func (p *plan) begun(line, at int) bool {
 	for k := range p.graph.Nodes[:at] {
 		n := &p.graph.Nodes[k]
-		if p.deeds[k].drop {
+		if p.deeds[k].drop || p.greasesNot(n, []int{line}) {
 			continue
 		}
 		partly := slices.Contains(n.To, line) && slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Made != nil && r.Share < nearlyAll }) // "half of it"

@@ -82,6 +82,18 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Far\nServes 6\n\n4 eggs\n125 g sugar\n150 g flour\n750 ml soy drink\n\nMethod\n1. Whisk the eggs and sugar until pale. Sift in the flour and thin with the soy drink.\n2. Generously butter a 26 cm dish and pour in the batter. Bake for 50 minutes.",
 			map[string]string{line("0"): "chickpea-batter-bind"}, []string{"Grease a 26 cm dish"}, []string{"pale"},
 		},
+		"no dish is greased with what is no fat": {
+			"Pudding\nServes 4\n\n100 g rice\n700 ml soy drink\n20 g butter\n\nMethod\n1. Grease an 850 ml dish with half the butter. Tip in the rice and stir in the soy drink.\n2. Dot with the rest of the butter and bake for 2 hours.",
+			map[string]string{line("2"): "cashew-butter-enrich"}, []string{"Grease an 850 ml dish with the vegetable oil", "ot with the cashew paste"}, []string{"rest of"},
+		},
+		"eggs that are ready are not poached, and the water is not heated for them": {
+			"Muffins\nServes 2\n\n2 English muffins\n4 eggs\n1 tbsp white vinegar\n\nMethod\n1. Bring a wide pan of water with the vinegar to a simmer. Break the eggs into cups, slide them in and poach for 3 minutes. Lift out with a slotted spoon and drain.\n2. Toast the muffins and top each half with an egg.",
+			map[string]string{line("1"): "pumpkin-yolk-pool"}, []string{"Toast the muffins and top each half with the potato and pumpkin rounds"}, []string{"poach", "cups", "vinegar"},
+		},
+		"what was only rubbed is added and not put back": {
+			"Tagine\nServes 4\n\n900 g lamb shoulder\n2 tbsp ras el hanout\n2 tbsp oil\n2 onions\n500 ml vegetable stock\n\nMethod\n1. Rub the lamb with the ras el hanout. Brown it in the oil in batches. Put all the meat back, add the onions and cook for 5 minutes. Pour in the stock, bring up to a simmer, cover and cook in the oven at 150C for 2 hours.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Add all the mushrooms and tempeh, add the onions", "bring up to a simmer,"}, []string{"back"},
+		},
 		"oil is told apart from the cook's own": {
 			"Cutlets\nServes 4\n\n4 pork steaks\n50 g lard\n500 g potatoes\n4 tbsp olive oil\n\nMethod\n1. Boil the potatoes for 20 minutes and fold in the oil.\n2. Fry the steaks in the lard for 3 minutes a side.",
 			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "oil-for-frying-fat"}, []string{"fold in the olive oil"}, []string{"Add the olive oil"},

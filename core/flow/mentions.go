@@ -29,6 +29,9 @@ func (r *Reader) Animals(text string, lines []recipe.Line) []recipe.Animal {
 	return m.animals
 }
 
+// Says tells whether a text says a word, in any of its forms.
+func (r *Reader) Says(text, word string) bool { return slices.Contains(larder.Words(text), word) }
+
 // stop stands for a mark between words, so that no name runs across it.
 const stop = "\x00"
 

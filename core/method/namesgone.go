@@ -21,7 +21,7 @@ func (c *Carrier) namesGone(p *plan) {
 		for i := range p.a.Components {
 			for n := range p.a.Components[i].Steps {
 				step := &p.a.Components[i].Steps[n]
-				if step.Change == swap.Changed && !step.Own && slices.Contains(larder.Words(step.Text), own[len(own)-1]) {
+				if step.Change == swap.Changed && !step.Own && c.reader.Says(step.Text, own[len(own)-1]) {
 					c.tell(step, swap.NamesAnimal, own[len(own)-1])
 				}
 			}

@@ -50,6 +50,30 @@ func TestTheCardAsPDF(t *testing.T) {
 	require.Greater(t, len(regexp.MustCompile(`/Type\s*/Page\b`).FindAll(pdf, -1)), 1, "a long one goes on")
 }
 
+// A dish of the usual size, five parts and thirty-five lines with their notes, is one page, though
+// its lines and its work beside each other would be two.
+func TestACardOfTheUsualSizeIsOnePage(t *testing.T) {
+	c := card(t)
+	c.Dish.Components, c.SidePots, c.Beside = nil, nil, nil
+	for _, name := range []string{"Mushrooms", "Stock", "Main part", "Dumplings", "To serve"} {
+		part := recipe.Component{Name: name}
+		for range 7 {
+			part.Lines = append(part.Lines, recipe.Line{Text: "400 g king oyster mushroom, in thick pieces", Name: "king oyster mushroom", Amount: &measure.Amount{Low: 400, High: 400, Unit: measure.Gram}})
+		}
+		for range 3 {
+			part.Steps = append(part.Steps, recipe.Step{Text: "Sear the mushroom pieces in a very hot dry pan until deeply browned on two sides, and season with the salt."})
+		}
+		c.Dish.Components = append(c.Dish.Components, part)
+	}
+	for range 5 {
+		c.Keeping = append(c.Keeping, "Dark mushroom stock: keeps four days chilled, freezes well.")
+		c.Changed = append(c.Changed, formats.Replaced{From: "beef shin", To: "Seared king oyster mushroom and cubed tempeh", Why: "Two kinds of chew, both of which soak up a braising sauce."})
+	}
+	pdf, err := formats.ToPDF(c, formats.A4)
+	require.NoError(t, err)
+	require.Len(t, regexp.MustCompile(`/Type\s*/Page\b`).FindAll(pdf, -1), 1)
+}
+
 func TestTheCardAsAPageStandsAlone(t *testing.T) {
 	html, err := formats.ToCardHTML(card(t))
 	require.NoError(t, err)

@@ -30,8 +30,8 @@ const (
 	bodySize   = 9.8
 	smallSize  = 8.2
 	leading    = 1.38
-	columnPart = 0.4  // of the width, for the ingredients
-	amountPart = 0.36 // of that, for the amounts
+	columnPart = 0.42 // of the width, for the ingredients
+	amountPart = 0.42 // of that, for the amounts
 	rowAir     = 1.6  // above and below an ingredient, between the hairlines
 	hairline   = 0.4
 	stepIndent = 15.0
@@ -45,14 +45,24 @@ var (
 	danger = [3]int{168, 72, 31}
 )
 
-// A card fits on one page where its type may shrink a little for that, else on
-// as few as it takes.
-const (
-	onePage  = 1
-	fewPages = 2
-)
+// setting is how a card is set: the size of its type, 1 as it is, and whether each part has
+// its lines beside its steps or all lines stand in one column and all work in another.
+type setting struct {
+	size  float64
+	dense bool
+}
 
-var shrink = []float64{1, 0.95, 0.9, 0.85, 0.8}
+// settings are the ways in which a card may be set so that it takes no more than so many pages,
+// the roomiest first: on one, closer where that takes it there, else on two, else on as few as
+// it takes.
+var settings = []struct {
+	pages int
+	ways  []setting
+}{
+	{1, []setting{{1, false}, {0.95, false}, {0.9, false}, {0.85, false}, {0.95, true}, {0.9, true}, {0.85, true}, {0.8, false}, {0.8, true}}},
+	{2, []setting{{1, false}, {0.95, false}, {0.9, false}, {0.85, false}, {0.8, false}}},
+	{math.MaxInt, []setting{{1, false}, {0.9, false}, {0.8, false}}},
+}
 
 // ToPDF writes the card as a PDF of A4 or Letter pages with the type of the card
 // on screen.
@@ -61,20 +71,20 @@ func ToPDF(c Card, paper string) ([]byte, error) {
 		paper = A4
 	}
 	var best *fpdf.Fpdf
-	for _, most := range []int{onePage, fewPages, math.MaxInt} {
-		for _, size := range shrink {
-			p, err := setCard(c, paper, size)
+	for _, x := range settings {
+		for _, way := range x.ways {
+			p, err := setCard(c, paper, way)
 			if err != nil {
 				return nil, err
 			}
-			if best == nil || p.PageNo() < best.PageNo() {
+			if p.PageNo() <= x.pages || best == nil || p.PageNo() < best.PageNo() {
 				best = p
 			}
-			if p.PageNo() <= most {
+			if p.PageNo() <= x.pages {
 				break
 			}
 		}
-		if best.PageNo() <= most {
+		if best.PageNo() <= x.pages {
 			break
 		}
 	}
@@ -86,7 +96,7 @@ func ToPDF(c Card, paper string) ([]byte, error) {
 }
 
 // setCard sets a card in type of a size.
-func setCard(c Card, paper string, size float64) (*fpdf.Fpdf, error) {
+func setCard(c Card, paper string, way setting) (*fpdf.Fpdf, error) {
 	f, err := cardFaces()
 	if err != nil {
 		return nil, err
@@ -97,10 +107,19 @@ func setCard(c Card, paper string, size float64) (*fpdf.Fpdf, error) {
 	p.SetMargins(margin, margin, margin)
 	p.SetAutoPageBreak(true, margin)
 	p.AddPage()
-	s := sheet{Fpdf: p, faces: f, added: map[string]bool{}, size: size}
+	s := sheet{Fpdf: p, faces: f, added: map[string]bool{}, size: way.size, lead: leading}
+	if way.dense {
+		s.lead = closeLeading
+	}
 	s.width, _ = p.GetPageSize()
 	s.width -= 2 * margin
-	s.card(c)
+	s.head(c)
+	if way.dense {
+		s.inTwo(c)
+	} else {
+		s.inParts(c)
+	}
+	s.flow(c)
 	return p, p.Error()
 }
 
@@ -111,6 +130,7 @@ type sheet struct {
 	added map[string]bool // faces that are in the file
 	width float64
 	size  float64 // of the type, 1 as it is set
+	lead  float64 // height of a line by the size of its type
 }
 
 // style is how a text is set.
@@ -140,7 +160,7 @@ func (s sheet) set(st style, text string) (string, float64) {
 	size := st.size * s.size
 	s.SetFont(f.name, "", size)
 	s.SetTextColor(st.colour[0], st.colour[1], st.colour[2])
-	return text, size * leading
+	return text, size * s.lead
 }
 
 func (s sheet) text(st style, x, width float64, text string) {
@@ -155,7 +175,8 @@ func (s sheet) rule(x, width, weight float64, colour [3]int) {
 	s.Line(margin+x, s.GetY(), margin+x+width, s.GetY())
 }
 
-func (s sheet) card(c Card) {
+// head sets the name of the dish with what is to be seen first.
+func (s sheet) head(c Card) {
 	s.text(style{size: titleSize, colour: ink, title: true}, 0, s.width, oneLine(c.Name))
 	under := strings.Trim(oneLine(c.Place)+" · in plant form · "+servesWords(c.Dish), " ·")
 	s.text(quiet, 0, s.width, under)
@@ -172,26 +193,44 @@ func (s sheet) card(c Card) {
 	if c.Lives != "" {
 		s.text(body, 0, s.width, c.Lives)
 	}
+}
+
+// block is a part of the dish, or a side pot, as the card sets it.
+type block struct {
+	name  string
+	rows  []row
+	steps []string
+}
+
+// blocks are the parts of a card and its side pots.
+func (c *Card) blocks() []block {
+	var out []block
 	for i, part := range c.Dish.Components {
-		rows := make([]row, len(part.Lines))
+		b := block{name: partName(i, part)}
 		for j := range part.Lines {
-			rows[j] = rowOf(&part.Lines[j], c.beside(i, j))
+			b.rows = append(b.rows, rowOf(&part.Lines[j], c.beside(i, j)))
 		}
-		s.part(partName(i, part), rows, part.Steps)
+		for j := range part.Steps {
+			b.steps = append(b.steps, part.Steps[j].Text)
+		}
+		out = append(out, b)
 	}
 	for _, pot := range c.SidePots {
-		rows := make([]row, len(pot.Lines))
-		for j, text := range pot.Lines {
-			rows[j] = row{name: text}
+		b := block{name: pot.Title, steps: pot.Steps}
+		for _, text := range pot.Lines {
+			b.rows = append(b.rows, row{name: text})
 		}
-		steps := make([]recipe.Step, len(pot.Steps))
-		for j, text := range pot.Steps {
-			steps[j].Text = text
-		}
-		s.part(pot.Title, rows, steps)
+		out = append(out, b)
+	}
+	return out
+}
+
+// inParts sets the parts one below the other, each with its lines beside its steps.
+func (s sheet) inParts(c Card) {
+	for _, b := range c.blocks() {
+		s.part(b)
 	}
 	s.notes(c)
-	s.flow(c)
 }
 
 // row is an ingredient as the card sets it: the amount in a column of its own, the
@@ -216,40 +255,45 @@ const longestAmount = 26
 
 // part sets a component in two columns: what goes in, with hairlines between, and
 // what is done.
-func (s sheet) part(name string, rows []row, steps []recipe.Step) {
+func (s sheet) part(b block) {
 	_, height := s.GetPageSize()
 	if s.GetY() > height-margin-80 {
 		s.AddPage()
 	}
 	s.SetY(s.GetY() + 7)
-	if name != "" {
-		s.text(heading, 0, s.width, oneLine(name))
+	if b.name != "" {
+		s.text(heading, 0, s.width, oneLine(b.name))
 		s.SetY(s.GetY() + 1)
 	}
 	left := s.width * columnPart
 	page, top := s.PageNo(), s.GetY()
-	for _, r := range rows {
-		s.row(r, left-gutter)
+	for _, r := range b.rows {
+		s.row(r, left-gutter, amountPart)
 	}
 	leftPage, leftEnd := s.PageNo(), s.GetY()
 	s.SetPage(page)
 	s.SetY(top)
-	for n, step := range steps {
-		y, at := s.GetY(), s.PageNo()
-		s.text(body, left+stepIndent, s.width-left-stepIndent, step.Text)
-		endPage, end := s.PageNo(), s.GetY()
-		if at == endPage { // the number hangs beside the first line
-			s.SetY(y)
-			s.text(style{size: bodySize, colour: soft}, left, stepIndent, fmt.Sprintf("%d.", n+1))
-		}
-		s.SetPage(endPage)
-		s.SetY(end + 2)
-	}
+	s.steps(b.steps, left, s.width-left)
 	if s.PageNo() < leftPage {
 		s.SetPage(leftPage)
 		s.SetY(leftEnd)
 	} else if s.PageNo() == leftPage {
 		s.SetY(max(s.GetY(), leftEnd))
+	}
+}
+
+// steps sets numbered steps in a column.
+func (s sheet) steps(steps []string, x, width float64) {
+	for n, step := range steps {
+		y, at := s.GetY(), s.PageNo()
+		s.text(body, x+stepIndent, width-stepIndent, step)
+		endPage, end := s.PageNo(), s.GetY()
+		if at == endPage { // the number hangs beside the first line
+			s.SetY(y)
+			s.text(style{size: bodySize, colour: soft}, x, stepIndent, fmt.Sprintf("%d.", n+1))
+		}
+		s.SetPage(endPage)
+		s.SetY(end + 2)
 	}
 }
 
@@ -274,9 +318,9 @@ func (s sheet) named(r row, x, width float64) {
 }
 
 // row sets one ingredient over a hairline.
-func (s sheet) row(r row, width float64) {
+func (s sheet) row(r row, width, amounts float64) {
 	_, height := s.GetPageSize()
-	column := width * amountPart
+	column := width * amounts
 	_, tall := s.set(body, r.name)
 	if s.GetY()+2*tall > height-margin {
 		s.AddPage()

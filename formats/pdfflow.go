@@ -22,7 +22,7 @@ func (s sheet) flow(c Card) {
 	if !ok {
 		return
 	}
-	s.head("The method at a glance")
+	s.section("The method at a glance")
 	top := s.GetY() + 2
 	for _, x := range m.strands {
 		s.SetDrawColor(pale[0], pale[1], pale[2])

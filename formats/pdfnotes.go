@@ -11,7 +11,7 @@ import (
 // orphanSpace is the least room under a heading of the notes.
 const orphanSpace = 44.0
 
-func (s sheet) head(head string) {
+func (s sheet) section(head string) {
 	if _, height := s.GetPageSize(); s.GetY() > height-margin-orphanSpace {
 		s.AddPage()
 	}

@@ -206,18 +206,6 @@ func (n *neighbourhood) calledInSteps() string {
 	return strings.Join(out, ", ")
 }
 
-// spoken lists the actions whose words may tell of the line: those that name it
-// and those that take up what they made.
-func (n *neighbourhood) spoken() []*flow.Node {
-	out := slices.Clone(n.named)
-	for _, x := range n.reached {
-		if slices.ContainsFunc(x.Inputs, func(in int) bool { return slices.Contains(n.named, &n.graph.Nodes[in]) }) && !slices.Contains(out, x) {
-			out = append(out, x)
-		}
-	}
-	return out
-}
-
 // spoken is what an action says of how, until when and to what.
 func spoken(x *flow.Node) string {
 	return larder.Fold(x.Action.Cue + " " + strings.Join(x.Action.Manner, " ") + " " + x.Action.Makes)

@@ -71,11 +71,17 @@ func (b *bindings) madeOfPart(n noun) *thing {
 	return b.heaviest(ofPart, func(t *thing) bool { return t.title == nil })
 }
 
+// goneAll tells whether all of what a noun names by a line has gone into something.
+func (b *bindings) goneAll(n noun) bool {
+	found := b.direct(n)
+	return len(found) > 0 && !slices.ContainsFunc(found, func(r referent) bool { return b.leftOf(*r.portion) > 0 })
+}
+
 // wholeName tells whether a noun means a line rather than what was made of the part
 // that bears the name, and was perhaps made just before.
 func (b *bindings) wholeName(n noun, c int, part []string) bool {
 	just := b.focus != nil && b.focus.comp == c && c != b.comp
-	if n.pointed && !n.rest && b.r.lang.Products[n.head()] && last(part) == n.head() && (just || !b.lineHere(n)) && !slices.ContainsFunc(b.direct(n), func(r referent) bool { return len(b.lines[r.portion.line].name) == len(n.words) }) {
+	if n.pointed && (!n.rest || b.goneAll(n)) && b.r.lang.Products[n.head()] && last(part) == n.head() && (just || !b.lineHere(n)) && !slices.ContainsFunc(b.direct(n), func(r referent) bool { return len(b.lines[r.portion.line].name) == len(n.words) }) {
 		return false // "the sauce" of the part "Peanut sauce", beside a line of fish sauce
 	}
 	return slices.ContainsFunc(b.direct(n), func(r referent) bool {

@@ -141,7 +141,7 @@ func TestPartedDippedAndCrumbed(t *testing.T) {
 	require.Equal(t, "yolk", part("beat").To[0].Part)
 	require.Equal(t, "white", part("whip").To[0].Part)
 	require.Equal(t, part("mix").ID, *part("dip").With[0].Made)
-	require.Equal(t, "components[0].lines[5]", *part("roll").With[0].Line)
+	require.Equal(t, "components[0].lines[5]", *part("roll in").With[0].Line)
 }
 
 // What a noun is not: a stock cube is no chicken, its juices no juice of a lemon.

@@ -134,6 +134,9 @@ func (b *bindings) inVessel(n noun, vessel string) []referent {
 // ofKindOrMade finds what a noun means that names no line and no group: what was made, or a
 // line by another word than its own. Else only the words name it.
 func (b *bindings) ofKindOrMade(n noun) []referent {
+	if t := b.doneTo(n); t != nil {
+		return []referent{{made: t}}
+	}
 	if found := b.byFoodName(n); len(found) > 0 && b.leftOf(*found[0].portion) == 1 {
 		return found // "the bread", of sourdough of which nothing has gone in
 	}

@@ -29,7 +29,7 @@ func TestThingsAreTold(t *testing.T) {
 		{"work said before its colon", "200 g rice|1 onion", "Cook the rice: wash it, cover with water and boil for 12 minutes.", []string{"a0 wash/rinse(0.0)", "a1 cover/cover(@a0; with 'water)", "a2 boil/boil(@a1; 12-12 min)", "note: Cook the rice"}},
 		{"particles first", "2 onions|2 tbsp oil|300 g beef", "Heat the oil. In go the onions. Out comes the beef.", []string{"a0 heat/heat(0.1)", "a1 in go/add(0.0; into @a0)", "a2 come/remove(0.2)"}},
 		{"minutes later", "1 kg cod|500 g mussels|1 l stock", "Boil the stock. Lay in the cod, 5 minutes later the mussels.", []string{"a0 boil/boil(0.2)", "a1 lay in/add(0.0; into @a0)", "a2 lay in/add(0.1; into @a1)"}},
-		{"dipped into", "4 chops|1 egg|80 g breadcrumbs", "Dip the chops into beaten egg and press into the breadcrumbs.", []string{"a0 dip/dip(0.0; into 0.1)", "a1 press/press(@a0; into 0.2)"}},
+		{"dipped into", "4 chops|1 egg|80 g breadcrumbs", "Dip the chops into beaten egg and press into the breadcrumbs.", []string{"a0 dip/dip(0.0; into 0.1)", "a1 press into/coat(@a0; into 0.2)"}},
 		{"a warning behind or", "300 g dough|300 g beef", "Brown the beef. Let it cool completely or the dough will melt.", []string{"a0 brown/brown(0.1)", "a1 let cool/cool(@a0; how: completely / or the dough will melt)"}},
 		{"a cue that goes on", "2 onions|2 tbsp oil", "Fry the onions in the oil until they soften but keep some bite.", []string{"a0 fry/fry(0.0; with 0.1; until they soften but keep some bite)"}},
 		{"fat that nobody lists", "6 tortillas", "Heat an inch of oil in a pan and fry the tortillas until crisp.", []string{"a0 heat/heat('oil)", "a1 fry/fry(0.0; with @a0; until crisp)"}},

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/recipe"
 )
 
@@ -216,6 +217,24 @@ func (b *bindings) excepted(n noun, line int) bool {
 		}
 		return slices.ContainsFunc(found, func(r referent) bool { return r.portion != nil && r.portion.line == line })
 	})
+}
+
+// doneTo is what "the sliced cutlets" are where something was sliced before that no other word
+// of the text names: what was done to it last is what the noun says.
+func (b *bindings) doneTo(n noun) *thing {
+	if !n.pointed || len(n.words) < 2 || n.owner != nil || n.rest || b.r.lang.Products[n.head()] || b.r.lang.Shapes[n.head()] {
+		return nil
+	}
+	for i := n.from; i < n.upto-1; i++ {
+		lemma, width := b.text.verb(i, language.Past)
+		if width == 0 {
+			continue
+		}
+		return b.latest(func(t *thing) bool {
+			return t.comp == b.comp && !b.goesIn(t) && slices.Contains(b.r.lang.Orders(lemma), t.technique)
+		})
+	}
+	return nil
 }
 
 // justCut is what "the slices" are where something was sliced just before.

@@ -19,6 +19,9 @@ func (p *plan) enter(s *standIn) {
 	if s.is(larder.Ready) && !s.is(larder.Steeped) && !larder.Pours(p.l.Food(s.was.FoodID())) {
 		start = p.afterReturn(s, path)
 	}
+	if at := p.rubbedFor(s, path[:start]); at >= 0 {
+		start = at
+	}
 	if s.is(larder.Steeped) {
 		start = p.afterWashing(s, path)
 	}
@@ -116,19 +119,6 @@ func (p *plan) onlyItsBody(s *standIn, i int) bool {
 		}
 	}
 	return body
-}
-
-// boundBefore tells whether something was put together with others before it is
-// cooked, so that it cannot go in later: marinated, coated, filled or laid in.
-func (p *plan) boundBefore(s *standIn, path []int) bool {
-	return slices.ContainsFunc(path, func(i int) bool {
-		n := &p.graph.Nodes[i]
-		t := n.Technique
-		if !slices.Contains(n.Named, s.node) {
-			return t.Closes == larder.ClosesAlways && t.Medium == "" && t.Family != "coat" && t.Name != "top" && slices.Contains(n.To, s.node)
-		}
-		return t.Name == "marinate" || p.places(i) || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "top"
-	})
 }
 
 // liftsOut tells whether an action takes nothing but a stand-in out of a pan.

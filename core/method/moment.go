@@ -183,7 +183,9 @@ func (p *plan) takesMore(at int) bool {
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
 		return !n.Is("repeat", "steam", "deep-fry", "toast", "grill") && !p.takenOutAfter(at) && !p.shutBefore(at) &&
-			!slices.ContainsFunc(n.Inputs, func(in int) bool { return p.graph.Nodes[in].Technique.Family == "assemble" && p.graph.Nodes[in].Technique.Closes != "" })
+			!slices.ContainsFunc(n.Inputs, func(in int) bool {
+				return p.graph.Nodes[in].Technique.Family == "assemble" && p.graph.Nodes[in].Technique.Closes != ""
+			})
 	}
 	return false
 }

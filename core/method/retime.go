@@ -47,7 +47,7 @@ func (p *plan) retime() {
 			}
 			d.cueless = true
 		case n.Technique.Family == "oven" && minutes > roastsAgain && p.onlyReady(i):
-			d.minutes, d.cueless = minutesOf(roastsAgain), d.cueless || p.cueGone(n) || minutes > longRoast
+			d.minutes, d.cueless = minutesOf(p.roastsAgain(i)), d.cueless || p.cueGone(n) || minutes > longRoast
 		case p.wetMinutes(i) > shortEnough && p.forFleshOnly(i) && (n.Action.Cue == "" || d.cueless):
 			if base := roundMinutes(p.base(i)); base < minutes {
 				d.minutes = minutesOf(base)
@@ -57,6 +57,20 @@ func (p *plan) retime() {
 	for _, s := range p.inOrder() {
 		p.cookThrough(s)
 	}
+}
+
+// roastsAgain is how long what is done already stays in the oven: to take colour, and under a lid
+// with a liquid no longer than it bears.
+func (p *plan) roastsAgain(i int) float64 {
+	minutes := roastsAgain
+	if p.wetMinutes(i) > 0 {
+		for _, line := range p.subjects(i) {
+			if s := p.stand[line]; s != nil && s.flesh() && !s.gone {
+				minutes = math.Min(minutes, math.Max(s.Bears, leastBase))
+			}
+		}
+	}
+	return minutes
 }
 
 // comesUp tells whether an action only brings a pot to where it cooks.

@@ -94,6 +94,14 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Tagine\nServes 4\n\n900 g lamb shoulder\n2 tbsp ras el hanout\n2 tbsp oil\n2 onions\n500 ml vegetable stock\n\nMethod\n1. Rub the lamb with the ras el hanout. Brown it in the oil in batches. Put all the meat back, add the onions and cook for 5 minutes. Pour in the stock, bring up to a simmer, cover and cook in the oven at 150C for 2 hours.",
 			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Add all the mushrooms and tempeh, add the onions", "bring up to a simmer,"}, []string{"back"},
 		},
+		"a rub goes onto what is roasted in it": {
+			"Pork\nServes 4\n\n1 kg pork shoulder\n2 tbsp smoked paprika\n1 tbsp brown sugar\n200 ml ketchup\n\nMethod\n1. Mix the paprika and sugar and massage it all over the pork. Leave overnight in the fridge.\n2. Put the pork in a deep tin with 250 ml of water, cover tightly with foil and roast for 6 hours.\n3. Lift out the pork. Shred the meat with two forks and stir it into the ketchup.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"massage it all over the torn mushrooms", "roast for 10 minutes"}, []string{"6 hours", "Shred"},
+		},
+		"another word for what is fried in its coat": {
+			"Donburi\nServes 2\n\n2 pork loin chops\n3 tbsp flour\n60 g panko\noil for deep-frying\n1 onion\n200 ml vegetable stock\n\nMethod\n1. Coat the chops in flour and press into the panko. Fry them in the oil for 6 minutes, then slice.\n2. Simmer the onion in the stock. Lay the sliced cutlets on the onion.",
+			map[string]string{line("0"): "breaded-tofu"}, []string{"press into the panko", "Lay the tofu slabs on the onion"}, []string{"cutlets"},
+		},
 		"oil is told apart from the cook's own": {
 			"Cutlets\nServes 4\n\n4 pork steaks\n50 g lard\n500 g potatoes\n4 tbsp olive oil\n\nMethod\n1. Boil the potatoes for 20 minutes and fold in the oil.\n2. Fry the steaks in the lard for 3 minutes a side.",
 			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "oil-for-frying-fat"}, []string{"fold in the olive oil"}, []string{"Add the olive oil"},

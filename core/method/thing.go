@@ -17,6 +17,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return w.listedOrAll(lines, at), true // "lay the slices on a dish"
 	}
 	if len(w.animalWords(name)) == 0 && !w.fleshly(name) && !w.ownName(name, lines) {
+		if w.otherNameOf(noun, lines) {
+			return w.listedOrAll(lines, at), true // "the cutlets", of pork chops
+		}
 		return kept, false
 	}
 	if other := w.c.renamed(name); other != name {
@@ -43,17 +46,6 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
 	return w.listedOrAll(lines, at), true
-}
-
-// cutNoMore tells whether a noun is what something was cut into by work that is not done any
-// more.
-func (w *writer) cutNoMore(noun recipe.Noun) bool {
-	words := larder.Words(w.slice(noun.Name, noun.Upto))
-	if len(words) != 1 || !w.l.Language().Shapes[words[0]] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
-		return false
-	}
-	at := w.nodeOf(*noun.Refs[0].Made)
-	return at >= 0 && w.deeds[at].drop && w.graph.Nodes[at].Technique.Family == "cut"
 }
 
 // withoutAnimal takes the words of an animal off the front of a name: "sauce" of
@@ -139,16 +131,6 @@ func (w *writer) listedOrAll(lines []int, at int) []named {
 		return []named{{text: w.c.words().Everything}}
 	}
 	return out
-}
-
-// thrownAway tells whether a line was discarded by its name before an action.
-func (p *plan) thrownAway(line, at int) bool {
-	for k := range p.graph.Nodes[:at] {
-		if n := &p.graph.Nodes[k]; n.Is("discard") && !p.deeds[k].drop && slices.Contains(n.Named, line) {
-			return true
-		}
-	}
-	return false
 }
 
 // onlySaid says what becomes of matter that only the words name: animal matter

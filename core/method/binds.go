@@ -1,0 +1,36 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// rubbedFor is where on a path something is rubbed or coated with what stays, to be cooked so in
+// the oven: it goes in there, or nothing would take the rub. It is -1 where it is not.
+func (p *plan) rubbedFor(s *standIn, path []int) int {
+	at := -1
+	for k, i := range path {
+		n := &p.graph.Nodes[i]
+		switch {
+		case n.Technique.Family == "coat" && slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool { return line != s.node && p.stand[line] == nil }):
+			at = k
+		case n.Technique.Family == "wet heat":
+			return -1
+		}
+	}
+	return at
+}
+
+// boundBefore tells whether something was put together with others before it is
+// cooked, so that it cannot go in later: marinated, coated, filled or laid in.
+func (p *plan) boundBefore(s *standIn, path []int) bool {
+	return slices.ContainsFunc(path, func(i int) bool {
+		n := &p.graph.Nodes[i]
+		t := n.Technique
+		if !slices.Contains(n.Named, s.node) {
+			return t.Closes == larder.ClosesAlways && t.Medium == "" && t.Family != "coat" && t.Name != "top" && slices.Contains(n.To, s.node)
+		}
+		return t.Name == "marinate" || p.places(i) || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "top"
+	})
+}

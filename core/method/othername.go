@@ -1,0 +1,60 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// otherNameOf tells whether a noun is another word for flesh that was cooked with no more than a
+// coat on it: no word for what a method makes, and the name of no other food.
+func (w *writer) otherNameOf(noun recipe.Noun, lines []int) bool {
+	lang := w.l.Language()
+	words := larder.Words(w.slice(noun.Name, noun.Upto))
+	if len(words) == 0 || len(lines) == 0 {
+		return false
+	}
+	head := words[len(words)-1]
+	if lang.Products[head] || lang.Shapes[head] || lang.Parts[head] || lang.Remains[head] || lang.Vessels[head] || lang.Whole[head] || lang.Ingredients[head] || lang.Groups[head] != nil || lang.ProductHolds[head] != nil || slices.Contains(larder.Words(w.dish.Name), head) {
+		return false
+	}
+	if _, food := w.l.Index().At(words[len(words)-1:], 0, true); food {
+		return false
+	}
+	flesh, mass, coat := 0, 0.0, 0.0
+	for _, line := range lines {
+		s := w.stand[line]
+		switch {
+		case s != nil && s.flesh() && s.is(larder.Prepared):
+			flesh++
+			mass += w.line(line).Mass()
+		case s == nil && !w.dusts(line):
+			coat += w.line(line).Mass()
+		case s != nil && s.class != larder.Egg:
+			return false
+		}
+	}
+	return flesh == 1 && coat <= mostCoat*mass
+}
+
+// cutNoMore tells whether a noun is what something was cut into by work that is not done any
+// more.
+func (w *writer) cutNoMore(noun recipe.Noun) bool {
+	words := larder.Words(w.slice(noun.Name, noun.Upto))
+	if len(words) != 1 || !w.l.Language().Shapes[words[0]] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
+		return false
+	}
+	at := w.nodeOf(*noun.Refs[0].Made)
+	return at >= 0 && w.deeds[at].drop && w.graph.Nodes[at].Technique.Family == "cut"
+}
+
+// thrownAway tells whether a line was discarded by its name before an action.
+func (p *plan) thrownAway(line, at int) bool {
+	for k := range p.graph.Nodes[:at] {
+		if n := &p.graph.Nodes[k]; n.Is("discard") && !p.deeds[k].drop && slices.Contains(n.Named, line) {
+			return true
+		}
+	}
+	return false
+}

@@ -46,7 +46,7 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 			if lang.Products[w] && len(own) > 1 {
 				continue // "the sauce" is not the fish sauce
 			}
-			if signs[w] || p.beatsFlat(s) && lang.GoneSigns[still][w] || slices.Contains(own, w) && !slices.Contains(now, w) {
+			if signs[w] || p.beatsFlat(s) && lang.GoneSigns[still][w] || slices.Contains(own, w) && !slices.Contains(now, w) && lang.Prepositions[w] == "" && !lang.Conjunctions[w] {
 				return true
 			}
 		}

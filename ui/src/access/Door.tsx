@@ -6,6 +6,7 @@ import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { EnterPage } from "./EnterPage";
 import { setToken, signedOut } from "./session";
+import { worded } from "../texts/worded";
 
 /** Lets a screen in that needs no session or has one; others are asked to sign in. */
 export function Door({ children }: { children: React.ReactNode }) {
@@ -29,7 +30,7 @@ export function Door({ children }: { children: React.ReactNode }) {
       </main>
     );
   }
-  if (session.isPending) return <Loading>Opening</Loading>;
+  if (session.isPending) return <Loading>{worded("access.opening")}</Loading>;
   if (session.data && ((session.data.needed && !session.data.signedIn) || out)) {
     return (
       <EnterPage

@@ -7,6 +7,7 @@ import { useState } from "react";
 import { api } from "../api/client";
 import { ProblemNote } from "../shared/ProblemNote";
 import { setToken } from "./session";
+import { worded } from "../texts/worded";
 
 /** Signs a screen in: by the kitchen's passphrase, or by a code that was scanned. */
 export function EnterPage({ entered }: { entered: () => void }) {
@@ -29,11 +30,11 @@ export function EnterPage({ entered }: { entered: () => void }) {
   });
   return (
     <main className="page enter">
-      <h1>Yembra</h1>
+      <h1>{worded("access.yembra")}</h1>
       <p>
         {byCode
-          ? "Another screen lets this one in. Say what this one is called."
-          : "This kitchen asks every screen for its passphrase, once. A screen that is in can also show a code to scan, under Kitchen."}
+          ? worded("access.anotherScreenLetsThisOneIn")
+          : worded("access.thisKitchenAsksEveryScreenFor")}
       </p>
       <form
         onSubmit={(e) => {
@@ -42,19 +43,19 @@ export function EnterPage({ entered }: { entered: () => void }) {
         }}
       >
         <label>
-          <span>What this screen is called</span>
+          <span>{worded("access.whatThisScreenIsCalled")}</span>
           <Input
             size="large"
             value={name}
             maxLength={60}
-            placeholder="kitchen tablet"
+            placeholder={worded("access.kitchenTablet")}
             autoComplete="off"
             onChange={(e) => setName(e.target.value)}
           />
         </label>
         {!byCode && (
           <label>
-            <span>Passphrase</span>
+            <span>{worded("access.passphrase")}</span>
             <Input
               size="large"
               type="password"
@@ -72,7 +73,7 @@ export function EnterPage({ entered }: { entered: () => void }) {
           loading={enter.isPending}
           disabled={name.trim() === "" || (!byCode && passphrase === "")}
         >
-          Come in
+          {worded("access.comeIn")}
         </Button>
       </form>
     </main>

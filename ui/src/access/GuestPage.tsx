@@ -9,6 +9,7 @@ import { CardPage } from "../card/CardPage";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { SheetForm, readSheet } from "../trials/SheetForm";
+import { worded } from "../texts/worded";
 
 /** What a guest's link opens: a card or a day to read, a shopping list to tick. */
 export default function GuestPage() {
@@ -39,7 +40,7 @@ export default function GuestPage() {
       </main>
     );
   }
-  if (!view.data) return <Loading>Opening the link</Loading>;
+  if (!view.data) return <Loading>{worded("access.openingTheLink")}</Loading>;
   const v = view.data;
   return (
     <main className="page guest">
@@ -52,7 +53,7 @@ export default function GuestPage() {
             {v.tasks.map((t, i) => (
               <li key={i}>
                 <b>{t.start.slice(11, 16)}</b> {t.text}
-                {t.cue && <span className="quiet"> Look: {t.cue}.</span>}
+                {t.cue && <span className="quiet"> {worded("access.look", { cue: t.cue })}</span>}
               </li>
             ))}
           </ol>
@@ -60,7 +61,7 @@ export default function GuestPage() {
       )}
       {v.shopping && (
         <>
-          <h1>{v.name}: to buy</h1>
+          <h1>{worded("access.toBuy", { vName: v.name })}</h1>
           {tick.error && <ProblemNote error={tick.error} />}
           <ul className="guest-list">
             {v.shopping.items.map((i) => (
@@ -81,7 +82,9 @@ export default function GuestPage() {
         </>
       )}
       <p className="quiet">
-        A link from the kitchen, good until {new Date(v.until).toLocaleString("en-GB")}.
+        {worded("access.aLinkFromTheKitchenGood", {
+          value: new Date(v.until).toLocaleString("en-GB"),
+        })}
       </p>
     </main>
   );

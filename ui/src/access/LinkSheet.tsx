@@ -8,6 +8,7 @@ import { api } from "../api/client";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { Code } from "./Code";
+import { worded } from "../texts/worded";
 
 interface Props {
   kind: "card" | "day" | "shopping" | "tasting";
@@ -21,7 +22,7 @@ export function GuestLink({ kind, about, what }: Props) {
   return (
     <>
       <Button type="link" onClick={() => setOpen(true)}>
-        Link for a guest
+        {worded("access.linkForAGuest")}
       </Button>
       {open && <LinkSheet kind={kind} about={about} what={what} close={() => setOpen(false)} />}
     </>
@@ -29,9 +30,9 @@ export function GuestLink({ kind, about, what }: Props) {
 }
 
 const lasting: [string, number][] = [
-  ["2 hours", 2],
-  ["a day", 24],
-  ["a week", 24 * 7],
+  [worded("access.n2Hours"), 2],
+  [worded("access.aDay"), 24],
+  [worded("access.aWeek"), 24 * 7],
 ];
 
 function LinkSheet({ kind, about, what, close }: Props & { close: () => void }) {
@@ -40,16 +41,14 @@ function LinkSheet({ kind, about, what, close }: Props & { close: () => void }) 
   });
   const [copied, setCopied] = useState(false);
   return (
-    <Sheet title={`A guest's link to ${what}`} close={close}>
+    <Sheet title={worded("access.aGuestsLinkTo", { what })} close={close}>
       {!make.data && (
         <>
-          <p>
-            It opens this and nothing else, for as long as you say. It can be taken back in Kitchen.
-          </p>
+          <p>{worded("access.itOpensThisAndNothingElse")}</p>
           <div className="link-times">
             {lasting.map(([say, hours]) => (
               <Button key={say} loading={make.isPending} onClick={() => make.mutate(hours)}>
-                for {say}
+                {worded("access.for", { say })}
               </Button>
             ))}
           </div>
@@ -58,19 +57,21 @@ function LinkSheet({ kind, about, what, close }: Props & { close: () => void }) 
       {make.error && <ProblemNote error={make.error} />}
       {make.data && (
         <div className="link-made">
-          <Code rows={make.data.rows} label="Code to scan: the guest's link" />
+          <Code rows={make.data.rows} label={worded("access.codeToScanTheGuestsLink")} />
           <p>
             <a href={make.data.url}>{make.data.url}</a>
           </p>
           <p className="quiet">
-            Good until {new Date(make.data.until).toLocaleString("en-GB")}. It is shown only now.
+            {worded("access.goodUntilItIsShownOnly", {
+              value: new Date(make.data.until).toLocaleString("en-GB"),
+            })}
           </p>
           <Button
             onClick={() =>
               void navigator.clipboard?.writeText(make.data.url).then(() => setCopied(true))
             }
           >
-            {copied ? "Copied" : "Copy"}
+            {copied ? worded("access.copied") : worded("access.copy")}
           </Button>
         </div>
       )}

@@ -8,6 +8,7 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { Code } from "./Code";
 import { signedOut } from "./session";
+import { worded } from "../texts/worded";
 
 /** Who can reach the kitchen: addresses, screens that are in, guests' links. */
 export function Screens() {
@@ -30,18 +31,21 @@ export function Screens() {
     <>
       {a.open ? (
         <p>
-          Other screens find it at <a href={a.addresses[0]}>{a.addresses[0]}</a>
+          {worded("access.otherScreensFindItAt")} <a href={a.addresses[0]}>{a.addresses[0]}</a>
           {a.addresses.length > 1 && (
-            <span className="quiet"> (also {a.addresses.slice(1).join(", ")})</span>
+            <span className="quiet">
+              {" "}
+              {worded("access.also", { addresses: a.addresses.slice(1).join(", ") })}
+            </span>
           )}
-          . On the first visit, compare the certificate’s SHA-256 fingerprint:{" "}
+          {worded("access.onTheFirstVisitCompareThe")}{" "}
           <code className="fingerprint">{a.fingerprint}</code>
         </p>
       ) : (
         <p className="quiet">
-          Only this machine reaches this kitchen, and nobody signs in. To let phones and tablets in,
-          set a passphrase (<code>yembra passphrase</code>) and serve it with{" "}
-          <code>--addr 0.0.0.0:8765</code>.
+          {worded("access.onlyThisMachineReachesThisKitchen")}
+          <code>{worded("access.yembraPassphrase")}</code>
+          {worded("access.andServeItWith")} <code>{worded("access.addr00008765")}</code>.
         </p>
       )}
       {a.open && (
@@ -50,35 +54,42 @@ export function Screens() {
             {a.screens.map((s) => (
               <li key={s.id}>
                 <b>{s.name}</b>
-                {s.id === a.own && " (this one)"}{" "}
+                {s.id === a.own && worded("access.thisOne")}{" "}
                 <span className="quiet small">
-                  since {new Date(s.made).toLocaleDateString("en-GB")}, seen{" "}
-                  {new Date(s.seen).toLocaleString("en-GB")}
+                  {worded("access.sinceSeen", {
+                    value: new Date(s.made).toLocaleDateString("en-GB"),
+                    value2: new Date(s.seen).toLocaleString("en-GB"),
+                  })}
                 </span>{" "}
                 <Button
                   size="small"
                   onClick={() => out.mutate(s.id)}
-                  aria-label={`Sign ${s.name} out`}
+                  aria-label={worded("access.signOut", { sName: s.name })}
                 >
-                  Sign out
+                  {worded("access.signOut2")}
                 </Button>
               </li>
             ))}
           </ul>
           <p className="screen-tools">
-            <Button onClick={() => code.mutate()}>Let a screen in</Button>
-            <Button onClick={() => out.mutate("all")}>Sign all out</Button>
+            <Button onClick={() => code.mutate()}>{worded("access.letAScreenIn")}</Button>
+            <Button onClick={() => out.mutate("all")}>{worded("access.signAllOut")}</Button>
           </p>
         </>
       )}
-      {a.links.length > 0 && <h3>Guests’ links</h3>}
+      {a.links.length > 0 && <h3>{worded("access.guestsLinks")}</h3>}
       <ul className="own-foods">
         {a.links.map((l) => (
           <li key={l.id}>
-            {l.name}, {l.kind}, until {new Date(l.until).toLocaleString("en-GB")}, opened {l.used}{" "}
-            {l.used === 1 ? "time" : "times"}{" "}
+            {worded("access.untilOpened", {
+              lName: l.name,
+              kind: l.kind,
+              value: new Date(l.until).toLocaleString("en-GB"),
+              used: l.used,
+              which: l.used === 1 ? worded("access.time") : worded("access.times"),
+            })}{" "}
             <Button size="small" onClick={() => back.mutate(l.id)}>
-              Take back
+              {worded("access.takeBack")}
             </Button>
           </li>
         ))}
@@ -87,14 +98,16 @@ export function Screens() {
         <ProblemNote error={out.error ?? back.error ?? code.error} />
       )}
       {code.data && (
-        <Sheet title="Scan this with the other screen" close={() => code.reset()}>
+        <Sheet title={worded("access.scanThisWithTheOtherScreen")} close={() => code.reset()}>
           <div className="link-made">
-            <Code rows={code.data.rows} label="Code to scan: signs one screen in" />
+            <Code rows={code.data.rows} label={worded("access.codeToScanSignsOneScreen")} />
             <p>
               <a href={code.data.url}>{code.data.url}</a>
             </p>
             <p className="quiet">
-              Good once, until {new Date(code.data.until).toLocaleTimeString("en-GB")}.
+              {worded("access.goodOnceUntil", {
+                value: new Date(code.data.until).toLocaleTimeString("en-GB"),
+              })}
             </p>
           </div>
         </Sheet>

@@ -9,6 +9,7 @@ import { KeyList } from "../shared/KeyList";
 import { Sheet } from "../shared/Sheet";
 import { isTyping, keyList } from "./keys";
 import { useTold } from "./useTold";
+import { worded } from "../texts/worded";
 
 /** The top band with the places, search and help. */
 export function Frame({ children }: { children: React.ReactNode }) {
@@ -31,35 +32,35 @@ export function Frame({ children }: { children: React.ReactNode }) {
   return (
     <>
       <header className="band">
-        <NavLink to="/dishes" className="wordmark" aria-label="Yembra, to the dishes">
+        <NavLink to="/dishes" className="wordmark" aria-label={worded("app.yembraToTheDishes")}>
           <svg width="26" height="18" viewBox="0 0 26 18" aria-hidden="true">
             <path d="M1 4c12 0 12 10 24 10" stroke="#9CC5A4" strokeWidth="2.4" fill="none" />
             <path d="M1 9h24" stroke="#E9B85A" strokeWidth="2.4" fill="none" />
             <path d="M1 14c7 0 8-5 12-8" stroke="#D98CA8" strokeWidth="2.4" fill="none" />
           </svg>
-          Yembra
+          {worded("app.yembra")}
         </NavLink>
-        <nav aria-label="Places" className="places">
-          <NavLink to="/dishes">Dishes</NavLink>
-          <NavLink to="/map">Map</NavLink>
-          <NavLink to="/days">Days</NavLink>
-          <NavLink to="/larder">Larder</NavLink>
-          <NavLink to="/kitchen">Kitchen</NavLink>
+        <nav aria-label={worded("app.places")} className="places">
+          <NavLink to="/dishes">{worded("app.dishes")}</NavLink>
+          <NavLink to="/map">{worded("app.map")}</NavLink>
+          <NavLink to="/days">{worded("app.days")}</NavLink>
+          <NavLink to="/larder">{worded("app.larder")}</NavLink>
+          <NavLink to="/kitchen">{worded("app.kitchen")}</NavLink>
           <OnTheStove />
         </nav>
         <Search inputRef={search} />
         <button
           className="help-key"
           onClick={() => setHelp(true)}
-          aria-label="Help and keys"
-          title="Help and keys (?)"
+          aria-label={worded("app.helpAndKeys")}
+          title={worded("app.helpAndKeys2")}
         >
           ?
         </button>
       </header>
       {children}
       {help && (
-        <Sheet title="Keys" close={() => setHelp(false)}>
+        <Sheet title={worded("app.keys")} close={() => setHelp(false)}>
           <KeyList keys={keyList} />
         </Sheet>
       )}
@@ -75,7 +76,7 @@ function OnTheStove() {
     <>
       {running.slice(0, 2).map((s) => (
         <NavLink key={s.id} to={`/stove/${s.id}`} className="cooking">
-          On the stove: {s.name}
+          {worded("app.onTheStove", { sName: s.name })}
         </NavLink>
       ))}
     </>
@@ -102,8 +103,8 @@ function Search({ inputRef }: { inputRef: React.RefObject<InputRef | null> }) {
       <Input
         ref={inputRef}
         value={text}
-        placeholder="Search dishes and foods  /"
-        aria-label="Search dishes and foods"
+        placeholder={worded("app.searchDishesAndFoods2")}
+        aria-label={worded("app.searchDishesAndFoods3")}
         allowClear
         onChange={(e) => {
           setText(e.target.value);
@@ -119,7 +120,7 @@ function Search({ inputRef }: { inputRef: React.RefObject<InputRef | null> }) {
       {open && hits.data && (
         <ul className="search-hits">
           {hits.data.all === 0 && foods.data?.length === 0 && (
-            <li className="quiet nothing">No dish and no food with “{text}”.</li>
+            <li className="quiet nothing">{worded("app.noDishAndNoFoodWith", { text })}</li>
           )}
           {hits.data.dishes.slice(0, 8).map((d) => (
             <li key={d.id}>
@@ -131,7 +132,7 @@ function Search({ inputRef }: { inputRef: React.RefObject<InputRef | null> }) {
           {foods.data?.slice(0, 6).map((f) => (
             <li key={f.id}>
               <NavLink to={`/larder/${f.id}`} onClick={() => setText("")}>
-                {f.name} <span className="quiet small">in the larder</span>
+                {f.name} <span className="quiet small">{worded("app.inTheLarder")}</span>
               </NavLink>
             </li>
           ))}

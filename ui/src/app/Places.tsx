@@ -4,6 +4,7 @@ import { Navigate, Route, Routes } from "react-router";
 import { Door } from "../access/Door";
 import { Frame } from "./Frame";
 import { Loading } from "../shared/Loading";
+import { worded } from "../texts/worded";
 
 const DishesPage = lazy(() => import("../dishes/DishesPage"));
 const NewDish = lazy(() => import("../dishes/NewDish"));
@@ -27,7 +28,7 @@ const BenchPage = lazy(() => import("../stove/BenchPage"));
 /** All places and stages, each loaded when it is first gone to. */
 export function Places() {
   return (
-    <Suspense fallback={<Loading>Opening</Loading>}>
+    <Suspense fallback={<Loading>{worded("app.opening")}</Loading>}>
       <Routes>
         <Route path="/guest/:token" element={<GuestPage />} />
         <Route
@@ -58,7 +59,7 @@ function OwnPlaces() {
 function FramedPlaces() {
   return (
     <Frame>
-      <Suspense fallback={<Loading>Opening</Loading>}>
+      <Suspense fallback={<Loading>{worded("app.opening")}</Loading>}>
         <Routes>
           <Route path="/" element={<Navigate to="/dishes" replace />} />
           <Route path="/dishes" element={<DishesPage />} />
@@ -84,9 +85,9 @@ function FramedPlaces() {
             path="*"
             element={
               <main className="page">
-                <h1>There is nothing at this address</h1>
+                <h1>{worded("app.thereIsNothingAtThisAddress")}</h1>
                 <p>
-                  Go back to <a href="/dishes">the dishes</a>.
+                  {worded("app.goBackTo")} <a href="/dishes">{worded("app.theDishes")}</a>.
                 </p>
               </main>
             }

@@ -10,6 +10,7 @@ import { useOpenDish } from "../dish/useDish";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital, figure } from "../shared/format";
+import { worded } from "../texts/worded";
 
 /** The accounts of original and adaptation, what a serving gives, and whom it excludes. */
 export default function BalanceStage() {
@@ -26,24 +27,24 @@ export default function BalanceStage() {
       </main>
     );
   }
-  if (!sheet.data) return <Loading>Adding up</Loading>;
+  if (!sheet.data) return <Loading>{worded("balance.addingUp")}</Loading>;
   return <Sheet s={sheet.data} dish={dish} />;
 }
 
-type Per = "a serving" | "100 g";
+type Per = "serving" | "hundred";
 
 function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
-  const [per, setPer] = useState<Per>("a serving");
+  const [per, setPer] = useState<Per>("serving");
   return (
     <main className="page balance">
       <p className="legend">
-        <span className="swatch was" /> original
-        <span className="swatch is" /> adaptation
-        <span className="quiet">Figures only; advice is for a registered professional.</span>
+        <span className="swatch was" /> {worded("balance.original")}
+        <span className="swatch is" /> {worded("balance.adaptation")}
+        <span className="quiet">{worded("balance.figuresOnlyAdviceIsForA")}</span>
       </p>
       {s.warnings.length > 0 && (
-        <section className="warnings" aria-label="What drifts">
-          <h2>What drifts</h2>
+        <section className="warnings" aria-label={worded("balance.whatDrifts")}>
+          <h2>{worded("balance.whatDrifts")}</h2>
           <ul>
             {s.warnings.map((w) => (
               <li key={w.account + w.component + w.text}>
@@ -55,32 +56,30 @@ function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
       )}
       <div className="balance-grid">
         <div>
-          <section aria-label="Accounts">
-            <h2>Accounts of the whole dish</h2>
+          <section aria-label={worded("balance.accounts")}>
+            <h2>{worded("balance.accountsOfTheWholeDish")}</h2>
             {s.accounts.map((a) => (
               <AccountRow key={a.name} a={a} dish={dish} />
             ))}
           </section>
-          <section aria-label="Who can eat it">
-            <h2>Who can eat it</h2>
+          <section aria-label={worded("balance.whoCanEatIt")}>
+            <h2>{worded("balance.whoCanEatIt")}</h2>
             <dl className="pairs">
-              <dt>No longer holds</dt>
+              <dt>{worded("balance.noLongerHolds")}</dt>
               <dd>{list(s.allergens.gone)}</dd>
-              <dt>Brings in</dt>
+              <dt>{worded("balance.bringsIn")}</dt>
               <dd className={s.allergens.come.length > 0 ? "look" : ""}>
                 {list(s.allergens.come)}
               </dd>
-              <dt>Holds as before</dt>
+              <dt>{worded("balance.holdsAsBefore")}</dt>
               <dd>{list(s.allergens.both)}</dd>
-              <dt>Named by US law too</dt>
+              <dt>{worded("balance.namedByUsLawToo")}</dt>
               <dd>{list(s.allergens.us)}</dd>
             </dl>
-            <p className="small quiet">
-              The fourteen of EU Regulation 1169/2011; labels decide, and what touched a board.
-            </p>
+            <p className="small quiet">{worded("balance.theFourteenOfEuRegulation1169")}</p>
           </section>
-          <section aria-label="House rules">
-            <h2>House rules</h2>
+          <section aria-label={worded("balance.houseRules")}>
+            <h2>{worded("balance.houseRules")}</h2>
             <ul className="checks">
               {s.rules.map((r) => (
                 <li key={r.rule} className={r.broken.length > 0 ? "broken" : ""}>
@@ -93,16 +92,16 @@ function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
               ))}
             </ul>
           </section>
-          <section aria-label="Whole food and cost">
-            <h2>Whole food and cost</h2>
+          <section aria-label={worded("balance.wholeFoodAndCost")}>
+            <h2>{worded("balance.wholeFoodAndCost")}</h2>
             <table className="grades">
               <thead>
                 <tr>
-                  <th>Share of</th>
-                  <th>mass, before</th>
-                  <th>now</th>
-                  <th>energy, before</th>
-                  <th>now</th>
+                  <th>{worded("balance.shareOf")}</th>
+                  <th>{worded("balance.massBefore")}</th>
+                  <th>{worded("balance.now")}</th>
+                  <th>{worded("balance.energyBefore")}</th>
+                  <th>{worded("balance.now")}</th>
                 </tr>
               </thead>
               <tbody>
@@ -118,33 +117,35 @@ function Sheet({ s, dish }: { s: BalanceView; dish: DishView }) {
               </tbody>
             </table>
             <p>
-              A serving costs {s.cost.adapted.toFixed(2)} instead of {s.cost.original.toFixed(2)}{" "}
-              <span className="quiet">
-                by the kitchen’s price list; made up where it has no price of its own.
-              </span>
+              {worded("balance.aServingCostsInsteadOf", {
+                adapted: s.cost.adapted.toFixed(2),
+                original: s.cost.original.toFixed(2),
+              })}{" "}
+              <span className="quiet">{worded("balance.byTheKitchensPriceListMade")}</span>
             </p>
           </section>
         </div>
-        <section aria-label="What a serving gives">
+        <section aria-label={worded("balance.whatAServingGives")}>
           <h2 className="gives">
-            What it gives <span className="quiet small">of {s.servings} servings</span>
+            {worded("balance.whatItGives")}{" "}
+            <span className="quiet small">
+              {worded("balance.ofServings", { servings: s.servings })}
+            </span>
             <Segmented<Per>
               size="small"
-              aria-label="What it gives in"
-              options={["a serving", "100 g"]}
+              aria-label={worded("balance.whatItGivesIn")}
+              options={[
+                { value: "serving", label: worded("balance.aServing") },
+                { value: "hundred", label: "100 g" },
+              ]}
               value={per}
               onChange={setPer}
             />
           </h2>
           {s.nutrients.map((n) => (
-            <NutrientRow key={n.name} per={per} n={per === "100 g" ? { ...n, ...n.per100 } : n} />
+            <NutrientRow key={n.name} per={per} n={per === "hundred" ? { ...n, ...n.per100 } : n} />
           ))}
-          <p className="small quiet">
-            Of the daily reference intake of an adult where EU Regulation 1169/2011 names one.
-            “Known” is the share of the mass for which a figure exists; the rest is missing, not
-            zero. B12, iodine, vitamin D and omega-3 of plant food deserve a look: ask a registered
-            professional.
-          </p>
+          <p className="small quiet">{worded("balance.ofTheDailyReferenceIntakeOf")}</p>
         </section>
       </div>
     </main>
@@ -157,30 +158,33 @@ function PreferenceRow({ p }: { p: Preference }) {
   return (
     <li className={p.within ? "" : "look"}>
       {p.within ? "✓" : "△"} {p.rule}: {amount(p.adapted)}
-      {!p.atLeast && " a serving"}
+      {!p.atLeast && worded("balance.aServing2")}
       <span className="quiet">
         {" "}
-        ({p.atLeast ? "at least" : "rather at most"} {amount(p.bound)}; the original{" "}
-        {amount(p.original)})
+        {worded("balance.theOriginal", {
+          which: p.atLeast ? worded("balance.atLeast") : worded("balance.ratherAtMost"),
+          amount: amount(p.bound),
+          amount2: amount(p.original),
+        })}
       </span>
     </li>
   );
 }
 
 const gradeWords: Record<string, string> = {
-  whole: "whole food",
-  plain: "plainly processed",
+  whole: worded("balance.wholeFood"),
+  plain: worded("balance.plainlyProcessed"),
   refined: "refined",
   analogue: "ready-made",
 };
 
 const names: Record<string, string> = {
-  b12: "vitamin B12",
-  vitaminD: "vitamin D",
-  ala: "omega-3, ALA",
-  epaDha: "omega-3, EPA and DHA",
-  saturated: "of it saturated",
-  sugars: "of it sugars",
+  b12: worded("balance.vitaminB12"),
+  vitaminD: worded("balance.vitaminD"),
+  ala: worded("balance.omega3Ala"),
+  epaDha: worded("balance.omega3EpaAndDha"),
+  saturated: worded("balance.ofItSaturated"),
+  sugars: worded("balance.ofItSugars"),
 };
 
 function list(names: string[]): string {
@@ -217,7 +221,12 @@ function AccountRow({ a, dish }: { a: Account; dish: DishView }) {
       <div
         className="bars"
         role="img"
-        aria-label={`${a.name}: ${figure(a.original)} ${a.unit} in the original, ${figure(a.adapted)} now`}
+        aria-label={worded("balance.inTheOriginalNow", {
+          aName: a.name,
+          figure: figure(a.original),
+          unit: a.unit,
+          figure2: figure(a.adapted),
+        })}
       >
         <span className="was" style={{ width: `${(a.original / most) * 100}%` }} />
         <span className="is" style={{ width: `${(a.adapted / most) * 100}%` }} />
@@ -243,7 +252,7 @@ const worthSaying = 0.5;
 function known(value: number, share: number, limited: boolean): string {
   if (share >= hardlyKnown) return figure(value);
   // Of what has a limit, the little that is known counts.
-  return limited && value > 0 ? `at least ${figure(value)}` : "missing";
+  return limited && value > 0 ? worded("balance.atLeast2", { figure: figure(value) }) : "missing";
 }
 
 function NutrientRow({ n, per }: { n: Nutrient; per: Per }) {
@@ -270,11 +279,15 @@ function NutrientRow({ n, per }: { n: Nutrient; per: Per }) {
           `${Math.round((n.adapted / n.reference) * 100)} %`}
       </span>
       <span className={share < 0.9 ? "small known few" : "small known"}>
-        known {percent(share)}
+        {worded("balance.known", { percent: percent(share) })}
       </span>
-      {n.most > 0 && per === "a serving" && n.adapted > n.most * worthSaying && (
+      {n.most > 0 && per === "serving" && n.adapted > n.most * worthSaying && (
         <span className={n.adapted > n.most ? "small day look" : "small day quiet"}>
-          An adult should not pass {figure(n.most)} {n.unit} in a day ({n.mostSource}).
+          {worded("balance.anAdultShouldNotPassIn", {
+            figure: figure(n.most),
+            unit: n.unit,
+            mostSource: n.mostSource,
+          })}
         </span>
       )}
     </div>

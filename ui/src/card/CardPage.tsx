@@ -1,30 +1,40 @@
 import "./card.css";
 
 import type { Card } from "../api/types";
+import { worded } from "../texts/worded";
 
 function servesWords(s: { low: number; high: number } | null): string {
   if (!s) return "";
   const say = (v: number) => String(Math.round(v * 10) / 10);
-  return ` · serves ${s.low === s.high ? say(s.low) : `${say(s.low)}–${say(s.high)}`}`;
+  return worded("card.serves", {
+    which: s.low === s.high ? say(s.low) : `${say(s.low)}–${say(s.high)}`,
+  });
 }
 
 /** The card as it will print. */
 export function CardPage({ card }: { card: Card }) {
   return (
-    <article className="card-page" aria-label="Card">
+    <article className="card-page" aria-label={worded("card.card")}>
       <header>
         <h1>{card.name}</h1>
         <span className="quiet">
-          {card.place && `${card.place} · `}in plant form
-          {servesWords(card.dish.serves)}
-          {Math.abs(card.factor - 1) > 0.005 && ` · ${card.factor.toFixed(2)} times the recipe`}
+          {worded("card.inPlantForm", {
+            place: card.place && `${card.place} · `,
+            servesWords: servesWords(card.dish.serves),
+          })}
+          {Math.abs(card.factor - 1) > 0.005 &&
+            worded("card.timesTheRecipe", { factor: card.factor.toFixed(2) })}
         </span>
       </header>
       {card.open.length > 0 && (
         <div className="open-lines" role="note">
           <b>
-            Not finished: {card.open.length === 1 ? "one line is" : `${card.open.length} lines are`}{" "}
-            open.
+            {worded("card.notFinishedOpen", {
+              which:
+                card.open.length === 1
+                  ? worded("card.oneLineIs")
+                  : worded("card.linesAre", { open: card.open.length }),
+            })}
           </b>
           <ul>
             {card.open.map((o) => (
@@ -36,16 +46,23 @@ export function CardPage({ card }: { card: Card }) {
       {card.findings.length > 0 && (
         <div className="open-lines" role="note">
           <b>
-            {card.findings.length === 1 ? "One step is" : `${card.findings.length} steps are`} to
-            look at before you cook.
+            {worded("card.toLookAtBeforeYouCook", {
+              which:
+                card.findings.length === 1
+                  ? worded("card.oneStepIs")
+                  : worded("card.stepsAre", { findings: card.findings.length }),
+            })}
           </b>
           <ul>
             {card.findings.map((f, i) => (
               <li key={i}>
-                {card.dish.components[f.part]?.name
-                  ? `${card.dish.components[f.part]?.name}, `
-                  : ""}
-                step {f.step + 1}: {f.text}
+                {worded("card.step", {
+                  which: card.dish.components[f.part]?.name
+                    ? `${card.dish.components[f.part]?.name}, `
+                    : "",
+                  step: f.step + 1,
+                  fText: f.text,
+                })}
               </li>
             ))}
           </ul>
@@ -58,7 +75,7 @@ export function CardPage({ card }: { card: Card }) {
       {card.dish.components.map((c, i) => (
         <Part
           key={i}
-          name={c.name || (i > 0 ? "Main part" : "")}
+          name={c.name || (i > 0 ? worded("card.mainPart") : "")}
           lines={c.lines.map((l, j) => [l.text, card.beside[i]?.[j] ?? ""] as const)}
           steps={c.steps.map((s) => s.text)}
         />
@@ -69,46 +86,52 @@ export function CardPage({ card }: { card: Card }) {
         </div>
       ))}
       <section className="card-notes">
-        <Notes head="At this size" list={card.sizing} />
-        <Notes head="As learned in this kitchen" list={card.measured} />
+        <Notes head={worded("card.atThisSize")} list={card.sizing} />
+        <Notes head={worded("card.asLearnedInThisKitchen")} list={card.measured} />
         {card.changed.length > 0 && (
           <>
-            <h2>What was changed</h2>
+            <h2>{worded("card.whatWasChanged")}</h2>
             <ul>
               {card.changed.map((x, i) => (
                 <li key={i}>
                   <b>{x.from}</b>: {x.to}. {x.why}
-                  {x.limits && <span className="quiet"> Limits: {x.limits}</span>}
+                  {x.limits && (
+                    <span className="quiet"> {worded("card.limits", { limits: x.limits })}</span>
+                  )}
                 </li>
               ))}
             </ul>
           </>
         )}
-        <Notes head="Short of the original" list={card.short} />
+        <Notes head={worded("card.shortOfTheOriginal")} list={card.short} />
         {card.cautions.length > 0 && (
           <>
-            <h2>Take care</h2>
+            <h2>{worded("card.takeCare")}</h2>
             <ul>
               {card.cautions.map((c) => (
                 <li key={c.text}>{c.grave ? <b>{c.text}</b> : c.text}</li>
               ))}
             </ul>
-            <p className="quiet">Follow local food-safety rules; this is general guidance.</p>
+            <p className="quiet">{worded("card.followLocalFoodSafetyRulesThis")}</p>
           </>
         )}
         {card.allergens.length > 0 && (
           <>
-            <h2>Holds</h2>
-            <p>{card.allergens.join(", ")}. Labels decide, and what touched a board.</p>
+            <h2>{worded("card.holds")}</h2>
+            <p>
+              {worded("card.labelsDecideAndWhatTouchedA", { allergens: card.allergens.join(", ") })}
+            </p>
           </>
         )}
-        <Notes head="Labels to read" list={card.labels} />
-        <Notes head="Ahead and keeping" list={card.keeping} />
-        <h2>A serving</h2>
+        <Notes head={worded("card.labelsToRead")} list={card.labels} />
+        <Notes head={worded("card.aheadAndKeeping")} list={card.keeping} />
+        <h2>{worded("card.aServing")}</h2>
         <p>{servingWords(card)}</p>
         <p className="quiet">
-          Character against the original: {card.tally} Taste at the end. Figures after{" "}
-          {card.sources.join("; ")}.
+          {worded("card.characterAgainstTheOriginalTasteAt", {
+            tally: card.tally,
+            sources: card.sources.join("; "),
+          })}
         </p>
       </section>
     </article>
@@ -117,7 +140,14 @@ export function CardPage({ card }: { card: Card }) {
 
 function servingWords({ serving: s }: Card): string {
   const grams = (v: number) => `${Math.round(v)} g`;
-  return `${Math.round(s.energy)} kcal, protein ${grams(s.protein)}, fat ${grams(s.fat)}, carbohydrate ${grams(s.carbohydrate)}, fibre ${grams(s.fibre)}, salt ${s.salt.toFixed(1)} g; figures, no advice.`;
+  return worded("card.kcalProteinFatCarbohydrateFibreSalt", {
+    energy: Math.round(s.energy),
+    grams: grams(s.protein),
+    grams2: grams(s.fat),
+    grams3: grams(s.carbohydrate),
+    grams4: grams(s.fibre),
+    salt: s.salt.toFixed(1),
+  });
 }
 
 interface PartProps {

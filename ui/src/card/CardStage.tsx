@@ -15,10 +15,11 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { CardPage } from "./CardPage";
 import { SizeField } from "./SizeField";
 import { sizeQuery, type Size } from "./size";
+import { worded } from "../texts/worded";
 
 const exportsOf = [
   ["pdf?paper=a4", "PDF, A4"],
-  ["pdf?paper=letter", "PDF, Letter"],
+  ["pdf?paper=letter", worded("card.pdfLetter")],
   ["html", "page"],
   ["markdown", "Markdown"],
   ["jsonld", "JSON-LD"],
@@ -52,18 +53,22 @@ export default function CardStage() {
           loading={begin.isPending}
           onClick={() => begin.mutate(card?.factor ?? 1)}
         >
-          Cook this
+          {worded("card.cookThis")}
         </Button>
         <Button icon={<PrinterOutlined />} onClick={() => window.print()}>
-          Print card
+          {worded("card.printCard")}
         </Button>
         <SizeField card={card} usual={usual} size={size} set={setSize} />
         <label className="weekday">
-          <Switch checked={weekday} onChange={setWeekday} aria-label="Weekday version" /> Weekday
-          version
+          <Switch
+            checked={weekday}
+            onChange={setWeekday}
+            aria-label={worded("card.weekdayVersion")}
+          />{" "}
+          {worded("card.weekdayVersion")}
         </label>
         <span className="card-exports">
-          Give it out as{" "}
+          {worded("card.giveItOutAs")}{" "}
           {exportsOf.map(([format, name]) => (
             <a
               key={format}
@@ -72,18 +77,22 @@ export default function CardStage() {
               {name}
             </a>
           ))}
-          <Link to={`/days?dish=${dish.id}`}>Plan a day with it</Link>
-          <GuestLink kind="card" about={dish.id} what="this card" />
+          <Link to={`/days?dish=${dish.id}`}>{worded("card.planADayWithIt")}</Link>
+          <GuestLink kind="card" about={dish.id} what={worded("card.thisCard")} />
         </span>
       </div>
       {weekday && card && (
         <p className="weekday-says" role="status">
-          {card.weekday} What you have decided stays as it is.
+          {worded("card.whatYouHaveDecidedStaysAs", { weekday: card.weekday })}
         </p>
       )}
       {begin.error && <ProblemNote error={begin.error} />}
       {answer.error && <ProblemNote error={answer.error} retry={() => void answer.refetch()} />}
-      {card ? <CardPage card={card} /> : answer.isPending && <Loading>Writing the card</Loading>}
+      {card ? (
+        <CardPage card={card} />
+      ) : (
+        answer.isPending && <Loading>{worded("card.writingTheCard")}</Loading>
+      )}
     </main>
   );
 }

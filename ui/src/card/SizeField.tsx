@@ -2,6 +2,7 @@ import { Button, InputNumber, Select } from "antd";
 
 import type { Card } from "../api/types";
 import { roundPan, type Pan, type Size } from "./size";
+import { worded } from "../texts/worded";
 
 interface Props {
   card: Card | undefined;
@@ -17,11 +18,11 @@ export function SizeField({ card, usual, size, set }: Props) {
     <span className="card-size">
       <Select
         value={size.by}
-        aria-label="Size by"
+        aria-label={worded("card.sizeBy")}
         options={[
-          ...(usual > 0 ? [{ value: "table", label: "for the table" }] : []),
-          { value: "have", label: "from what there is" },
-          { value: "pan", label: "for another pan" },
+          ...(usual > 0 ? [{ value: "table", label: worded("card.forTheTable") }] : []),
+          { value: "have", label: worded("card.fromWhatThereIs") },
+          { value: "pan", label: worded("card.forAnotherPan") },
         ]}
         onChange={(by: Size["by"]) =>
           set(
@@ -40,9 +41,9 @@ export function SizeField({ card, usual, size, set }: Props) {
             max={Math.floor(usual * 50)}
             value={size.servings ?? usual}
             onChange={(servings) => set({ by: "table", servings })}
-            aria-label="Servings"
+            aria-label={worded("card.servings")}
           />{" "}
-          at the table
+          {worded("card.atTheTable")}
         </>
       )}
       {size.by === "have" && (
@@ -50,15 +51,15 @@ export function SizeField({ card, usual, size, set }: Props) {
           <InputNumber
             min={1}
             value={size.grams}
-            placeholder="grams"
-            aria-label="Grams there are"
+            placeholder={worded("card.grams")}
+            aria-label={worded("card.gramsThereAre")}
             onChange={(grams) => set({ ...size, grams })}
           />{" "}
-          g of{" "}
+          {worded("card.gOf")}{" "}
           <Select
             value={size.line === "" ? null : size.line}
-            placeholder="which line"
-            aria-label="Line that decides"
+            placeholder={worded("card.whichLine")}
+            aria-label={worded("card.lineThatDecides")}
             popupMatchSelectWidth={false}
             options={card?.dish.components.flatMap((c, i) =>
               c.lines
@@ -72,24 +73,24 @@ export function SizeField({ card, usual, size, set }: Props) {
       {size.by === "pan" && (
         <>
           <PanField
-            name="The recipe's pan"
+            name={worded("card.theRecipesPan")}
             pan={size.from}
             deep={size.compare === "volume"}
             set={(from) => set({ ...size, from })}
           />
-          <span>to</span>
+          <span>{worded("card.to")}</span>
           <PanField
-            name="Your pan"
+            name={worded("card.yourPan")}
             pan={size.to}
             deep={size.compare === "volume"}
             set={(to) => set({ ...size, to })}
           />
           <Select
             value={size.compare}
-            aria-label="Compare pans by"
+            aria-label={worded("card.comparePansBy")}
             options={[
-              { value: "area", label: "to the same height" },
-              { value: "volume", label: "as full" },
+              { value: "area", label: worded("card.toTheSameHeight") },
+              { value: "volume", label: worded("card.asFull") },
             ]}
             onChange={(compare: "area" | "volume") => set({ ...size, compare })}
           />
@@ -105,7 +106,7 @@ export function SizeField({ card, usual, size, set }: Props) {
             } as Size)
           }
         >
-          Back to the recipe
+          {worded("card.backToTheRecipe")}
         </Button>
       )}
     </span>
@@ -128,8 +129,8 @@ function PanField({
       min={3}
       max={120}
       value={pan[key]}
-      aria-label={`${name}: ${label}, cm`}
-      title={`${label}, cm`}
+      aria-label={worded("card.cm", { name, label })}
+      title={worded("card.cm2", { label })}
       style={{ width: 64 }}
       onChange={(v) => v !== null && set({ ...pan, [key]: v })}
     />
@@ -145,7 +146,7 @@ function PanField({
       {side(pan.shape === "round" ? "diameter" : "length", "across")}
       {pan.shape === "loaf" && side("width", "wide")}
       {deep && side("depth", "depth")}
-      cm
+      {worded("card.cm3")}
     </span>
   );
 }

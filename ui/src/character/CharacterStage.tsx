@@ -11,6 +11,7 @@ import { Mark } from "../shared/Mark";
 import { capital, figure, refOf } from "../shared/format";
 import { without } from "../shared/records";
 import { givenBy, groupTraits, type Group, type Row } from "./bars";
+import { worded } from "../texts/worded";
 
 /** What the dish lives from: who supplies each trait, and what must survive. */
 export default function CharacterStage() {
@@ -20,18 +21,20 @@ export default function CharacterStage() {
   const [lit, setLit] = useState("");
   const pins = dish.document.decisions.pins;
   const pin = (trait: string) =>
-    open.decide(pins.includes(trait) ? `let ${trait} go` : `pinned ${trait}`, {
-      pins: pins.includes(trait) ? pins.filter((p) => p !== trait) : [...pins, trait],
-    });
+    open.decide(
+      pins.includes(trait)
+        ? worded("character.letGo", { trait })
+        : worded("character.pinned", { trait }),
+      {
+        pins: pins.includes(trait) ? pins.filter((p) => p !== trait) : [...pins, trait],
+      },
+    );
   if (groups.length === 0) {
     return (
       <main className="page">
         <div className="empty">
-          <h2>Nothing can be worked out yet</h2>
-          <p>
-            No line of this dish has a known food and a known amount. Mend them under Original, and
-            what the dish lives from is shown here.
-          </p>
+          <h2>{worded("character.nothingCanBeWorkedOutYet")}</h2>
+          <p>{worded("character.noLineOfThisDishHas")}</p>
         </div>
       </main>
     );
@@ -41,11 +44,11 @@ export default function CharacterStage() {
       <Sentence open={open} />
       <div className="character-grid">
         <Lines dish={dish} groups={groups} lit={lit} light={setLit} open={open} />
-        <div className="rows" aria-label="Traits and who supplies them">
+        <div className="rows" aria-label={worded("character.traitsAndWhoSuppliesThem")}>
           <p className="legend">
-            <span className="swatch animal" /> from an animal
-            <span className="swatch plant" /> from plants, fungi, minerals
-            <span>A pin marks what must survive.</span>
+            <span className="swatch animal" /> {worded("character.fromAnAnimal")}
+            <span className="swatch plant" /> {worded("character.fromPlantsFungiMinerals")}
+            <span>{worded("character.aPinMarksWhatMustSurvive")}</span>
           </p>
           {groups.map((g) => (
             <section key={g.title}>
@@ -74,17 +77,17 @@ function Sentence({ open }: { open: OpenDish }) {
   const [draft, setDraft] = useState<string | null>(null);
   const keep = () => {
     if (draft !== null && draft.trim() !== kept) {
-      open.decide("said what the dish lives from", { livesFrom: draft.trim() });
+      open.decide(worded("character.saidWhatTheDishLivesFrom"), { livesFrom: draft.trim() });
     }
     setDraft(null);
   };
   return (
     <label className="sentence">
-      <span>This dish lives from</span>
+      <span>{worded("character.thisDishLivesFrom")}</span>
       <Input
         value={draft ?? kept}
         maxLength={1000}
-        placeholder="its sauce, its crust, its smoke … in your own words"
+        placeholder={worded("character.itsSauceItsCrustItsSmoke")}
         onChange={(e) => setDraft(e.target.value)}
         onBlur={keep}
         onPressEnter={keep}
@@ -105,11 +108,11 @@ interface LinesProps {
 function Lines({ dish, groups, lit, light, open }: LinesProps) {
   const roles = new Map(dish.roles.map((r) => [r.ref, r]));
   return (
-    <section className="doing" aria-label="What each line does">
+    <section className="doing" aria-label={worded("character.whatEachLineDoes")}>
       {dish.document.original.components.map((c, i) => (
         <div key={i}>
           {dish.document.original.components.length > 1 && (
-            <h2 className="part-name">{c.name || "Main part"}</h2>
+            <h2 className="part-name">{c.name || worded("character.mainPart")}</h2>
           )}
           <ul>
             {c.lines.map((l, j) => {
@@ -145,22 +148,27 @@ function Doing({ role, open }: { role: LineRole; open: OpenDish }) {
   const correct = (name: string | undefined) => {
     const id = idOf(open.dish, role.ref);
     const next = name === undefined ? without(uses, id) : { ...uses, [id]: name };
-    open.decide(name === undefined ? "went back to the rule" : `said it is there to ${name}`, {
-      uses: next,
-    });
+    open.decide(
+      name === undefined
+        ? worded("character.wentBackToTheRule")
+        : worded("character.saidItIsThereTo", { name }),
+      {
+        uses: next,
+      },
+    );
   };
   if (use.use === "" && role.fate === "") return null;
   return (
     <span className="why">
       {use.use !== "" && (
         <>
-          It {use.rule}.
+          {worded("character.it", { rule: use.rule })}
           {use.others.length > 1 && (
             <Select
               size="small"
               variant="borderless"
               value={use.use}
-              aria-label="What it does here"
+              aria-label={worded("character.whatItDoesHere")}
               popupMatchSelectWidth={false}
               options={use.others.map((value) => ({ value, label: value }))}
               onChange={(v: string) => correct(v)}
@@ -168,12 +176,12 @@ function Doing({ role, open }: { role: LineRole; open: OpenDish }) {
           )}
           {use.corrected && (
             <Button type="link" size="small" onClick={() => correct(undefined)}>
-              Back to the rule
+              {worded("character.backToTheRule")}
             </Button>
           )}
         </>
       )}
-      {role.fate !== "" && <em> It {role.fate}.</em>}
+      {role.fate !== "" && <em> {worded("character.it2", { fate: role.fate })}</em>}
     </span>
   );
 }
@@ -223,8 +231,10 @@ function TraitRow({ row, lit, light, pinned, pin }: RowProps) {
         size="small"
         className={pinned ? "pin on" : "pin"}
         aria-pressed={pinned}
-        aria-label={`${capital(thread.trait)} must survive`}
-        title={pinned ? "Pinned: it must survive" : "Pin what must survive"}
+        aria-label={worded("character.mustSurvive", { capital: capital(thread.trait) })}
+        title={
+          pinned ? worded("character.pinnedItMustSurvive") : worded("character.pinWhatMustSurvive")
+        }
         icon={pinned ? <PushpinFilled /> : <PushpinOutlined />}
         onClick={pin}
       />

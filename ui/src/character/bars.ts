@@ -1,5 +1,6 @@
 import type { DishView, Thread } from "../api/types";
 import { refOf } from "../shared/format";
+import { worded } from "../texts/worded";
 
 /** One part of a bar: what a line gives to a trait. */
 export interface Part {
@@ -54,7 +55,7 @@ export function groupTraits(dish: DishView): Group[] {
           })),
         }));
       if (rows.length === 0) return [];
-      const where = dish.document.original.components[part]?.name || "Main part";
+      const where = dish.document.original.components[part]?.name || worded("character.mainPart");
       return [{ title: byComponent && many ? `${title}: ${where}` : title, rows }];
     });
   });

@@ -2,6 +2,7 @@ import { Button } from "antd";
 
 import type { DayDocument, DayView, Job } from "../api/types";
 import { between, dateOf, momentIn, span, wall } from "./clock";
+import { worded } from "../texts/worded";
 
 interface Props {
   view: DayView;
@@ -15,11 +16,7 @@ export function Chosen({ view, id, change, now }: Props) {
   const job = view.jobs.find((j) => j.id === id);
   const placed = view.plan.tasks.find((t) => t.id === id);
   if (!job || !placed) {
-    return (
-      <p className="quiet chosen-task">
-        Choose a task to read it. Drag it, or press ← and →, to pin it to another time.
-      </p>
-    );
+    return <p className="quiet chosen-task">{worded("days.chooseATaskToReadIt")}</p>;
   }
   const d = view.document;
   const pinned = job.id in d.pins;
@@ -31,7 +28,7 @@ export function Chosen({ view, id, change, now }: Props) {
       progress: [...d.progress.filter((x) => x.id !== job.id), { id: job.id, ...p }],
     });
   return (
-    <section className="chosen-task" aria-label="Chosen task" aria-live="polite">
+    <section className="chosen-task" aria-label={worded("days.chosenTask")} aria-live="polite">
       <h3>
         {job.name}{" "}
         <span className="quiet">
@@ -56,14 +53,14 @@ export function Chosen({ view, id, change, now }: Props) {
               })
             }
           >
-            Unpin
+            {worded("days.unpin")}
           </Button>
         ) : (
           <Button
             size="small"
             onClick={() => change({ pins: { ...d.pins, [job.id]: placed.start } })}
           >
-            Pin here
+            {worded("days.pinHere")}
           </Button>
         )}
         {!progress && (
@@ -71,7 +68,7 @@ export function Chosen({ view, id, change, now }: Props) {
             size="small"
             onClick={() => set({ start: moment(), minutes: job.minutes, done: false })}
           >
-            Begun now
+            {worded("days.begunNow")}
           </Button>
         )}
         {progress && !progress.done && (
@@ -87,13 +84,13 @@ export function Chosen({ view, id, change, now }: Props) {
                 })
               }
             >
-              Done
+              {worded("days.done")}
             </Button>
             <Button
               size="small"
               onClick={() => set({ ...progress, minutes: progress.minutes + 5 })}
             >
-              Takes 5 min longer
+              {worded("days.takes5MinLonger")}
             </Button>
           </>
         )}
@@ -103,7 +100,7 @@ export function Chosen({ view, id, change, now }: Props) {
             type="link"
             onClick={() => change({ progress: d.progress.filter((x) => x.id !== job.id) })}
           >
-            Not begun after all
+            {worded("days.notBegunAfterAll")}
           </Button>
         )}
       </p>
@@ -113,10 +110,12 @@ export function Chosen({ view, id, change, now }: Props) {
 
 function where(job: Job, p: { cook: number | null; rings: number[]; oven: number | null }): string {
   const parts = [];
-  if (p.cook !== null) parts.push(`cook ${p.cook + 1}`);
-  if (p.rings.length > 0) parts.push(`ring ${p.rings.map((r) => r + 1).join(", ")}`);
-  if (p.oven !== null && job.oven) parts.push(`oven ${p.oven + 1} at ${job.oven.celsius} °C`);
+  if (p.cook !== null) parts.push(worded("days.cook", { cook: p.cook + 1 }));
+  if (p.rings.length > 0)
+    parts.push(worded("days.ring", { rings: p.rings.map((r) => r + 1).join(", ") }));
+  if (p.oven !== null && job.oven)
+    parts.push(worded("days.ovenAtC", { oven: p.oven + 1, celsius: job.oven.celsius }));
   if (job.kit && job.kit.length > 0) parts.push(job.kit.join(", "));
-  if (parts.length === 0) parts.push("by itself");
+  if (parts.length === 0) parts.push(worded("days.byItself"));
   return parts.join(" · ");
 }

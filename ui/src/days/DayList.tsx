@@ -1,5 +1,6 @@
 import type { DayView } from "../api/types";
 import { dateOf, wall } from "./clock";
+import { worded } from "../texts/worded";
 
 /** The day as a list by time: for a phone, for print, for a screen reader. */
 export function DayList({ view, choose }: { view: DayView; choose: (id: string) => void }) {
@@ -21,9 +22,9 @@ export function DayList({ view, choose }: { view: DayView; choose: (id: string) 
           <table>
             <thead className="hidden-visually">
               <tr>
-                <th>Time</th>
-                <th>What</th>
-                <th>Where</th>
+                <th>{worded("days.time")}</th>
+                <th>{worded("days.what")}</th>
+                <th>{worded("days.where")}</th>
               </tr>
             </thead>
             <tbody>
@@ -47,10 +48,11 @@ export function DayList({ view, choose }: { view: DayView; choose: (id: string) 
                       </div>
                     </td>
                     <td className="small">
-                      {p.cook !== null && `cook ${p.cook + 1} `}
-                      {p.rings.length > 0 && `ring ${p.rings.map((r) => r + 1).join(", ")} `}
-                      {j.oven && `oven ${j.oven.celsius} °C `}
-                      {j.kind === "wait" && "stands"}
+                      {p.cook !== null && worded("days.cook2", { cook: p.cook + 1 })}
+                      {p.rings.length > 0 &&
+                        worded("days.ring2", { rings: p.rings.map((r) => r + 1).join(", ") })}
+                      {j.oven && worded("days.ovenC", { celsius: j.oven.celsius })}
+                      {j.kind === "wait" && worded("days.stands")}
                     </td>
                   </tr>
                 );
@@ -60,7 +62,7 @@ export function DayList({ view, choose }: { view: DayView; choose: (id: string) 
         </section>
       ))}
       <p>
-        <b>{wall(view.document.serveAt)}</b> Sit down.
+        <b>{wall(view.document.serveAt)}</b> {worded("days.sitDown")}
       </p>
     </div>
   );

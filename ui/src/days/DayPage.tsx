@@ -19,6 +19,7 @@ import { Shopping } from "./Shopping";
 import { useTicks } from "./useTicks";
 import { Timeline } from "./Timeline";
 import { span, wall, withZone } from "./clock";
+import { worded } from "../texts/worded";
 
 type Change = { kind: "save"; part: Partial<DayDocument> } | { kind: "undo" };
 
@@ -41,7 +42,7 @@ export default function DayPage() {
     scope: { id: `day-${id}` },
     mutationFn: (c: Change) => {
       const now = queries.getQueryData<DayView>(key);
-      if (!now) throw new Error("The day is not open.");
+      if (!now) throw new Error(worded("days.theDayIsNotOpen"));
       return c.kind === "undo"
         ? api.undoDay(id, now.version)
         : api.saveDay(id, now.version, { ...now.document, ...c.part });
@@ -83,7 +84,7 @@ export default function DayPage() {
       </main>
     );
   }
-  if (!day.data) return <Loading>Planning the day</Loading>;
+  if (!day.data) return <Loading>{worded("days.planningTheDay")}</Loading>;
   const view = day.data;
   const set = (part: Partial<DayDocument>) => change.mutate({ kind: "save", part });
   return (
@@ -91,24 +92,24 @@ export default function DayPage() {
       <header className="day-head">
         <h1>{view.document.name}</h1>
         <label>
-          at the table{" "}
+          {worded("days.atTheTable")}{" "}
           <input
             type="datetime-local"
             value={view.document.serveAt.slice(0, 16)}
-            aria-label="Time of serving"
+            aria-label={worded("days.timeOfServing")}
             onChange={(e) => e.target.value !== "" && set({ serveAt: withZone(e.target.value) })}
           />
         </label>
         {view.plan.feasible && (
           <span>
-            begin <b>{view.plan.startAt && wall(view.plan.startAt)}</b>,{" "}
+            {worded("days.begin")} <b>{view.plan.startAt && wall(view.plan.startAt)}</b>,{" "}
             {span(view.plan.spanMinutes)}
             {view.plan.optimal
-              ? ", the least there is"
-              : `, at least ${span(view.plan.boundMinutes)}`}
+              ? worded("days.theLeastThereIs")
+              : worded("days.atLeast", { span: span(view.plan.boundMinutes) })}
           </span>
         )}
-        {change.isPending && <span className="quiet">Planning…</span>}
+        {change.isPending && <span className="quiet">{worded("days.planning")}</span>}
       </header>
       {change.error && <ProblemNote error={change.error} />}
       {begin.error && <ProblemNote error={begin.error} />}
@@ -119,11 +120,17 @@ export default function DayPage() {
       ))}
       {view.aside.length > 0 && (
         <p className="missing" role="note">
-          Said of tasks that are no longer in the plan, and kept:{" "}
-          {view.aside
-            .map((p) => `${p.name ?? "a task"}, begun ${wall(p.start)}${p.done ? ", done" : ""}`)
-            .join("; ")}
-          .
+          {worded("days.saidOfTasksThatAreNo", {
+            aside: view.aside
+              .map((p) =>
+                worded("days.begun", {
+                  pName: p.name ?? worded("days.aTask"),
+                  wall: wall(p.start),
+                  which: p.done ? worded("days.done2") : "",
+                }),
+              )
+              .join("; "),
+          })}
         </p>
       )}
       {!view.plan.feasible && <Conflicts view={view} set={set} />}
@@ -139,27 +146,27 @@ export default function DayPage() {
           loading={begin.isPending}
           onClick={() => begin.mutate()}
         >
-          Begin the day
+          {worded("days.beginTheDay")}
         </Button>
-        <Button onClick={() => setKit(true)}>Cooks and kit</Button>
-        <Button onClick={() => change.mutate({ kind: "undo" })}>Take back</Button>
+        <Button onClick={() => setKit(true)}>{worded("days.cooksAndKit")}</Button>
+        <Button onClick={() => change.mutate({ kind: "undo" })}>{worded("days.takeBack")}</Button>
         <span className="card-exports">
-          <a href={`/api/days/${id}/calendar`}>Calendar with alarms</a>
-          <a href={`/api/days/${id}/shopping`}>Shopping as CSV</a>
+          <a href={`/api/days/${id}/calendar`}>{worded("days.calendarWithAlarms")}</a>
+          <a href={`/api/days/${id}/shopping`}>{worded("days.shoppingAsCsv")}</a>
           <GuestLink
             kind={shown === "Shopping" ? "shopping" : "day"}
             about={id}
-            what={shown === "Shopping" ? "this shopping list" : "this day"}
+            what={shown === "Shopping" ? worded("days.thisShoppingList") : worded("days.thisDay")}
           />
           <Button type="link" onClick={() => window.print()}>
-            Print
+            {worded("days.print")}
           </Button>
         </span>
       </div>
       {shown === "Plan" && view.jobs.length === 0 && (
         <div className="empty">
-          <h2>Nothing to cook yet</h2>
-          <p>Choose dishes under Dishes.</p>
+          <h2>{worded("days.nothingToCookYet")}</h2>
+          <p>{worded("days.chooseDishesUnderDishes")}</p>
         </div>
       )}
       {shown === "Plan" && view.jobs.length > 0 && (
@@ -186,7 +193,7 @@ export default function DayPage() {
       {shown === "Shopping" && <Shopping view={view} change={set} tick={tick} />}
       {shown === "Dishes" && <Menu view={view} set={set} remove={() => remove.mutate()} />}
       {kit && (
-        <Sheet title="Cooks and kit of this day" close={() => setKit(false)} wide>
+        <Sheet title={worded("days.cooksAndKitOfThisDay")} close={() => setKit(false)} wide>
           <KitForm value={view.document.kitchen} set={(kitchen) => set({ kitchen })} />
         </Sheet>
       )}
@@ -210,7 +217,7 @@ function Conflicts({ view, set }: PartProps) {
   };
   return (
     <section className="conflicts" role="alert">
-      <h2>This cannot all be ready by {wall(view.document.serveAt)}</h2>
+      <h2>{worded("days.thisCannotAllBeReadyBy", { wall: wall(view.document.serveAt) })}</h2>
       {view.plan.conflicts.map((c) => (
         <p key={c.text}>{inWords(c.text, view)}</p>
       ))}
@@ -220,7 +227,7 @@ function Conflicts({ view, set }: PartProps) {
             <li key={o.text}>
               {o.text}{" "}
               <Button size="small" onClick={() => use(o)}>
-                Do this
+                {worded("days.doThis")}
               </Button>
             </li>
           ))}
@@ -228,7 +235,7 @@ function Conflicts({ view, set }: PartProps) {
       )}
       {Object.keys(view.document.pins).length > 0 && (
         <Button size="small" onClick={() => set({ pins: {} })}>
-          Unpin everything
+          {worded("days.unpinEverything")}
         </Button>
       )}
     </section>
@@ -250,7 +257,7 @@ function Menu({ view, set, remove }: PartProps & { remove: () => void }) {
   const dishes = [
     ...chosen.map((c) => {
       const d = found.find((x) => x.id === c.id);
-      return d ?? { id: c.id, name: view.names[c.id] ?? "a dish", place: "", open: 0 };
+      return d ?? { id: c.id, name: view.names[c.id] ?? worded("days.aDish"), place: "", open: 0 };
     }),
     ...found.filter((d) => !chosen.some((c) => c.id === d.id)),
   ];
@@ -259,8 +266,8 @@ function Menu({ view, set, remove }: PartProps & { remove: () => void }) {
       <Input
         value={find}
         allowClear
-        placeholder="Find a dish"
-        aria-label="Find a dish"
+        placeholder={worded("days.findADish")}
+        aria-label={worded("days.findADish")}
         onChange={(e) => setFind(e.target.value)}
       />
       <ul>
@@ -281,16 +288,21 @@ function Menu({ view, set, remove }: PartProps & { remove: () => void }) {
                   }
                 />{" "}
                 {d.name} <span className="quiet small">{d.place}</span>
-                {d.open > 0 && <span className="quiet small"> · {d.open} lines still open</span>}
+                {d.open > 0 && (
+                  <span className="quiet small">
+                    {" "}
+                    {worded("days.linesStillOpen", { open: d.open })}
+                  </span>
+                )}
               </label>
               {on && (
                 <span>
-                  for{" "}
+                  {worded("days.for2")}{" "}
                   <InputNumber
                     min={1}
                     max={500}
                     value={on.servings}
-                    aria-label={`Servings of ${d.name}`}
+                    aria-label={worded("days.servingsOf", { dName: d.name })}
                     onChange={(n) =>
                       n !== null &&
                       n !== on.servings &&
@@ -306,7 +318,7 @@ function Menu({ view, set, remove }: PartProps & { remove: () => void }) {
         })}
       </ul>
       <Button danger onClick={remove}>
-        Take this day away
+        {worded("days.takeThisDayAway")}
       </Button>
     </section>
   );

@@ -10,6 +10,7 @@ import { useShelfNames } from "../dishes/useShelfNames";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { dateOf, wall, withZone } from "./clock";
+import { worded } from "../texts/worded";
 
 /** All days, and a new one. */
 export default function DaysPage() {
@@ -40,13 +41,11 @@ export default function DaysPage() {
   const ready = name.trim() !== "" && at !== "" && chosen.length > 0;
   return (
     <main className="page days">
-      <h1>Days</h1>
+      <h1>{worded("days.days")}</h1>
       {days.error && <ProblemNote error={days.error} retry={() => void days.refetch()} />}
-      {days.isPending && <Loading>Fetching the days</Loading>}
-      {days.data?.length === 0 && (
-        <p className="quiet">No day yet. Say below what is cooked and when people sit down.</p>
-      )}
-      <ul className="day-shelf" aria-label="Days">
+      {days.isPending && <Loading>{worded("days.fetchingTheDays")}</Loading>}
+      {days.data?.length === 0 && <p className="quiet">{worded("days.noDayYetSayBelowWhat")}</p>}
+      <ul className="day-shelf" aria-label={worded("days.days")}>
         {days.data?.map((d) => (
           <li key={d.id}>
             <Link to={`/days/${d.id}`}>
@@ -59,49 +58,52 @@ export default function DaysPage() {
           </li>
         ))}
       </ul>
-      <section className="new-day" aria-label="New day">
-        <h2>New day</h2>
+      <section className="new-day" aria-label={worded("days.newDay")}>
+        <h2>{worded("days.newDay")}</h2>
         <div className="fields">
           <label>
-            <span>What it is</span>
+            <span>{worded("days.whatItIs")}</span>
             <Input
               value={name}
-              placeholder="Sunday supper"
-              aria-label="Name of the day"
+              placeholder={worded("days.sundaySupper")}
+              aria-label={worded("days.nameOfTheDay")}
               onChange={(e) => setName(e.target.value)}
             />
           </label>
           <label>
-            <span>People sit down at</span>
+            <span>{worded("days.peopleSitDownAt")}</span>
             <input
               type="datetime-local"
               value={at}
-              aria-label="Time of serving"
+              aria-label={worded("days.timeOfServing")}
               onChange={(e) => setAt(e.target.value)}
             />
           </label>
           <label>
-            <span>How many</span>
+            <span>{worded("days.howMany")}</span>
             <InputNumber
               min={1}
               max={500}
               value={servings}
-              aria-label="How many sit down"
+              aria-label={worded("days.howManySitDown")}
               onChange={(n) => n !== null && setServings(n)}
             />
           </label>
           <label className="wide">
-            <span>Dishes</span>
+            <span>{worded("days.dishes")}</span>
             <Select
               mode="multiple"
               value={chosen}
-              aria-label="Dishes of the day"
-              placeholder="Choose from your dishes"
+              aria-label={worded("days.dishesOfTheDay")}
+              placeholder={worded("days.chooseFromYourDishes")}
               options={[
                 ...dishes.map((d) => ({ value: d.id, label: d.name })),
                 ...chosen
                   .filter((id) => !dishes.some((d) => d.id === id))
-                  .map((id) => ({ value: id, label: names[id] ?? "a dish chosen before" })),
+                  .map((id) => ({
+                    value: id,
+                    label: names[id] ?? worded("days.aDishChosenBefore"),
+                  })),
               ]}
               showSearch={{ filterOption: false, onSearch: setFind }}
               onChange={(ids: string[]) => {
@@ -121,7 +123,7 @@ export default function DaysPage() {
           loading={make.isPending}
           onClick={() => make.mutate()}
         >
-          Plan the day
+          {worded("days.planTheDay")}
         </Button>
       </section>
       <Cooked />
@@ -135,7 +137,7 @@ function Cooked() {
   if (!cooked.data || cooked.data.length === 0) return null;
   return (
     <section className="cooked">
-      <h2>At the stove</h2>
+      <h2>{worded("days.atTheStove")}</h2>
       <ul>
         {cooked.data.slice(0, 12).map((s) => (
           <li key={s.id}>
@@ -147,10 +149,10 @@ function Cooked() {
                 month: "short",
               })}
               {s.ended === 0
-                ? `, ${s.done} of ${s.of} done`
+                ? worded("days.ofDone", { done: s.done, of: s.of })
                 : s.kept
-                  ? ", kept as a trial"
-                  : ", over: keep it or let it go"}
+                  ? worded("days.keptAsATrial")
+                  : worded("days.overKeepItOrLetIt")}
             </span>
           </li>
         ))}

@@ -1,6 +1,7 @@
 import { Checkbox, InputNumber } from "antd";
 
 import type { DayDocument, DayView, Item } from "../api/types";
+import { worded } from "../texts/worded";
 
 interface Props {
   view: DayView;
@@ -16,12 +17,15 @@ export function Shopping({ view, change, tick }: Props) {
   return (
     <div className="shopping">
       <p className="quiet">
-        {open} of {view.shopping.items.length} to get · about {view.shopping.cost.toFixed(0)} on the
-        kitchen’s price list.
+        {worded("days.ofToGetAboutOnThe", {
+          open,
+          items: view.shopping.items.length,
+          cost: view.shopping.cost.toFixed(0),
+        })}
       </p>
       {aisles.map((a) => (
         <section key={a} aria-label={a || "other"}>
-          <h3>{(a || "not in the larder").replace(/-/g, " ")}</h3>
+          <h3>{(a || worded("days.notInTheLarder")).replace(/-/g, " ")}</h3>
           <ul>
             {view.shopping.items
               .filter((i) => i.aisle === a)
@@ -46,7 +50,7 @@ export function Shopping({ view, change, tick }: Props) {
       ))}
       {view.shopping.spare.length > 0 && (
         <section>
-          <h3>Nothing wasted</h3>
+          <h3>{worded("days.nothingWasted")}</h3>
           <ul className="spare">
             {view.shopping.spare.map((s) => (
               <li key={s}>{s}</li>
@@ -75,7 +79,7 @@ function Row({ item: i, ticked, tick, have, setHave }: RowProps) {
       </Checkbox>
       <details className="small">
         <summary>
-          {i.uses.length === 1 ? i.uses[0]?.dish : `${i.uses.length} uses`}
+          {i.uses.length === 1 ? i.uses[0]?.dish : worded("days.uses", { uses: i.uses.length })}
           {i.leftUse && ` · ${i.leftUse}`}
         </summary>
         <ul>
@@ -85,16 +89,18 @@ function Row({ item: i, ticked, tick, have, setHave }: RowProps) {
             </li>
           ))}
         </ul>
-        {i.label && <p>On the label: {i.label}</p>}
-        {i.substitutes.length > 0 && <p>When it cannot be had: {i.substitutes.join("; ")}.</p>}
+        {i.label && <p>{worded("days.onTheLabel", { iLabel: i.label })}</p>}
+        {i.substitutes.length > 0 && (
+          <p>{worded("days.whenItCannotBeHad", { substitutes: i.substitutes.join("; ") })}</p>
+        )}
         {!i.unknown && (
           <label className="no-print">
-            In the house{" "}
+            {worded("days.inTheHouse")}{" "}
             <InputNumber
               size="small"
               min={0}
               value={have}
-              aria-label={`Grams of ${i.name} in the house`}
+              aria-label={worded("days.gramsOfInTheHouse", { iName: i.name })}
               onChange={(g) => g !== null && g !== have && setHave(g)}
             />{" "}
             g

@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import type { DayView } from "../api/types";
 import { between, dateOf, later, momentIn, wall } from "./clock";
 import { layOut, wrap, type Bar } from "./timeline";
+import { worded } from "../texts/worded";
 
 interface Props {
   view: DayView;
@@ -32,7 +33,7 @@ export function Timeline({ view, chosen, choose, pin, now }: Props) {
       <svg
         viewBox={`0 0 ${t.width} ${t.height}`}
         role="group"
-        aria-label="Timeline of the day; the list has the same in words"
+        aria-label={worded("days.timelineOfTheDayTheList")}
       >
         {t.ticks.map((k) => (
           <g key={k.label + k.x}>
@@ -55,13 +56,13 @@ export function Timeline({ view, chosen, choose, pin, now }: Props) {
             className="early"
             role="button"
             tabIndex={0}
-            aria-label={`${t.early.length} tasks made ahead; unfold`}
+            aria-label={worded("days.tasksMadeAheadUnfold", { early: t.early.length })}
             onClick={() => setUnfolded(true)}
             onKeyDown={(e) => e.key === "Enter" && setUnfolded(true)}
           >
             <rect x={t.left - 146} y={20} width={140} height={t.height - 24} rx={4} />
             <text x={t.left - 138} y={38} className="early-head">
-              Made ahead · unfold
+              {worded("days.madeAheadUnfold")}
             </text>
             {t.early.slice(0, 12).map((e, i) => (
               <text key={e.job.id} x={t.left - 138} y={58 + i * 17} className="early-line">
@@ -81,7 +82,12 @@ export function Timeline({ view, chosen, choose, pin, now }: Props) {
               transform={`translate(${b.x + by * t.scale} ${b.y})`}
               role="button"
               tabIndex={0}
-              aria-label={`${b.job.name}, ${wall(b.placed.start)} to ${wall(b.placed.end)}${pinned ? ", pinned" : ""}`}
+              aria-label={worded("days.to", {
+                jobName: b.job.name,
+                wall: wall(b.placed.start),
+                wall2: wall(b.placed.end),
+                which: pinned ? worded("days.pinned") : "",
+              })}
               aria-pressed={chosen === b.id}
               onFocus={() => choose(b.id)}
               onClick={() => choose(b.id)}
@@ -136,7 +142,7 @@ export function Timeline({ view, chosen, choose, pin, now }: Props) {
               y2={t.height}
             />
             <text x={t.left + (t.from - toNow) * t.scale + 4} y={t.height - 4}>
-              now
+              {worded("days.now")}
             </text>
           </g>
         )}
@@ -144,15 +150,19 @@ export function Timeline({ view, chosen, choose, pin, now }: Props) {
       <p className="legend small">
         {view.document.dishes.map((d, i) => (
           <span key={d.id} className={`key d${i % 6}`}>
-            <b>{letters[i]}</b> {view.names[d.id] ?? "gone"} for {d.servings}
+            <b>{letters[i]}</b>{" "}
+            {worded("days.for", {
+              names: view.names[d.id] ?? worded("days.gone"),
+              servings: d.servings,
+            })}
           </span>
         ))}
-        <span className="key dx">for several</span>
+        <span className="key dx">{worded("days.forSeveral")}</span>
         <span className="quiet">
-          {dateOf(serve)} · served at {wall(serve)}
+          {worded("days.servedAt", { dateOf: dateOf(serve), wall: wall(serve) })}
           {unfolded && (
             <button className="as-link" onClick={() => setUnfolded(false)}>
-              Fold what is made ahead
+              {worded("days.foldWhatIsMadeAhead")}
             </button>
           )}
         </span>

@@ -1,3 +1,5 @@
+import { worded } from "../texts/worded";
+
 /** Times as the server writes them, in the zone of serving. */
 
 const minute = 60_000;
@@ -46,6 +48,6 @@ export function momentIn(at: string, now: number): string {
 /** Minutes in words, "1 h 20 min". */
 export function span(minutes: number): string {
   const m = Math.round(minutes);
-  if (m < 60) return `${m} min`;
-  return m % 60 === 0 ? `${m / 60} h` : `${Math.floor(m / 60)} h ${m % 60} min`;
+  if (m < 60) return worded("days.min", { m });
+  return m % 60 === 0 ? `${m / 60} h` : worded("days.hMin", { m: Math.floor(m / 60), m2: m % 60 });
 }

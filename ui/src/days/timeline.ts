@@ -1,5 +1,6 @@
 import type { DayView, Job, Placed } from "../api/types";
 import { between } from "./clock";
+import { worded } from "../texts/worded";
 
 /** A bar on the timeline: a task in one lane. */
 export interface Bar {
@@ -76,19 +77,19 @@ export function layOut(view: DayView, width: number, unfolded = false): Timeline
   const kitchen = view.document.kitchen;
   const rowsOf: Row[] = [
     ...count(kitchen.cooks, (k) => ({
-      name: `Cook ${k + 1}`,
+      name: worded("days.cook3", { k: k + 1 }),
       height: rows.cook,
       thin: false,
       takes: (_: Job, p: Placed) => p.cook === k,
     })),
     ...count(kitchen.rings, (k) => ({
-      name: `Ring ${k + 1}`,
+      name: worded("days.ring3", { k: k + 1 }),
       height: rows.ring,
       thin: false,
       takes: (_: Job, p: Placed) => p.rings.includes(k),
     })),
     ...kitchen.ovens.map((_, k) => ({
-      name: kitchen.ovens.length > 1 ? `Oven ${k + 1}` : "Oven",
+      name: kitchen.ovens.length > 1 ? worded("days.oven", { k: k + 1 }) : "Oven",
       height: rows.oven,
       thin: false,
       stacked: true,

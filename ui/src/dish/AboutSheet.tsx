@@ -11,6 +11,7 @@ import { Pictures } from "../shared/Pictures";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import type { OpenDish } from "./useDish";
+import { worded } from "../texts/worded";
 
 // A list opens inside the sheet: what is outside lies under it.
 const inside = (node: HTMLElement) => node.parentElement ?? document.body;
@@ -30,58 +31,62 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
   const [from, setFrom] = useState(doc.from ?? "");
   const [note, setNote] = useState(doc.notes?.[""] ?? "");
   return (
-    <Sheet title="About this dish" close={close} wide>
+    <Sheet title={worded("dish.aboutThisDish")} close={close} wide>
       <div className="about">
         <label>
-          Name
+          {worded("dish.name")}
           <Input
             value={name}
             onChange={(e) => setName(e.target.value)}
             onBlur={() =>
-              name.trim() && name !== doc.name && save({ what: "renamed it", name: name.trim() })
+              name.trim() &&
+              name !== doc.name &&
+              save({ what: worded("dish.renamedIt"), name: name.trim() })
             }
           />
         </label>
         <label>
-          Place
+          {worded("dish.place")}
           <Input
             value={place}
             onChange={(e) => setPlace(e.target.value)}
-            onBlur={() => place !== doc.place && save({ what: "placed it", place })}
+            onBlur={() => place !== doc.place && save({ what: worded("dish.placedIt"), place })}
           />
         </label>
         <label>
-          Country
+          {worded("dish.country")}
           <Select
             allowClear
             showSearch={{ optionFilterProp: "label" }}
-            aria-label="Country"
+            aria-label={worded("dish.country")}
             getPopupContainer={inside}
             value={doc.country || undefined}
             options={facets.data?.world.map((c) => ({ value: c.code, label: c.name })) ?? []}
             onChange={(country: string | undefined) =>
-              save({ what: "placed it", country: country ?? "" })
+              save({ what: worded("dish.placedIt"), country: country ?? "" })
             }
           />
         </label>
         <label>
-          Whose recipe it was
+          {worded("dish.whoseRecipeItWas")}
           <Input
             value={from}
             maxLength={200}
             onChange={(e) => setFrom(e.target.value)}
-            onBlur={() => from !== (doc.from ?? "") && save({ what: "said whose it was", from })}
+            onBlur={() =>
+              from !== (doc.from ?? "") && save({ what: worded("dish.saidWhoseItWas"), from })
+            }
           />
         </label>
         <label>
-          Labels of your own
+          {worded("dish.labelsOfYourOwn")}
           <Select
             mode="tags"
-            aria-label="Labels"
+            aria-label={worded("dish.labels")}
             getPopupContainer={inside}
             value={doc.labels ?? []}
             options={facets.data?.labels.map((l) => ({ value: l, label: l })) ?? []}
-            onChange={(labels: string[]) => save({ what: "labelled it", labels })}
+            onChange={(labels: string[]) => save({ what: worded("dish.labelledIt"), labels })}
           />
         </label>
         <label className="tick">
@@ -90,15 +95,15 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
             checked={doc.settled ?? false}
             onChange={(e) =>
               save({
-                what: e.target.checked ? "settled it" : "opened it again",
+                what: e.target.checked ? worded("dish.settledIt") : worded("dish.openedItAgain"),
                 settled: e.target.checked,
               })
             }
           />{" "}
-          Settled: nothing more is to be changed
+          {worded("dish.settledNothingMoreIsToBe")}
         </label>
         <label className="whole">
-          Notes
+          {worded("dish.notes")}
           <Input.TextArea
             rows={3}
             maxLength={2000}
@@ -113,9 +118,9 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
       </div>
       <Points
         points={doc.disputed ?? []}
-        set={(disputed) => save({ what: "said what is disputed", disputed })}
+        set={(disputed) => save({ what: worded("dish.saidWhatIsDisputed"), disputed })}
       />
-      <h3>The plate</h3>
+      <h3>{worded("dish.thePlate")}</h3>
       {pictures.data && (
         <Pictures
           kind="dish"
@@ -134,19 +139,19 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
 function Points({ points, set }: { points: Disputed[]; set: (to: Disputed[]) => void }) {
   const [draft, setDraft] = useState<Disputed>({ point: "", chosen: "", why: "" });
   const fields: [keyof Disputed, string][] = [
-    ["point", "With cheese or never?"],
+    ["point", worded("dish.withCheeseOrNever")],
     ["chosen", "Here"],
     ["why", "Why"],
   ];
   return (
-    <section aria-label="Disputed points">
-      <h3>What cooks disagree on</h3>
+    <section aria-label={worded("dish.disputedPoints")}>
+      <h3>{worded("dish.whatCooksDisagreeOn")}</h3>
       <ul>
         {points.map((p, i) => (
           <li key={i}>
-            <b>{p.point}</b> {p.chosen && `Here: ${p.chosen}.`} {p.why}{" "}
+            <b>{p.point}</b> {p.chosen && worded("dish.here", { chosen: p.chosen })} {p.why}{" "}
             <Button size="small" onClick={() => set(points.filter((_, at) => at !== i))}>
-              Leave out
+              {worded("dish.leaveOut")}
             </Button>
           </li>
         ))}
@@ -168,7 +173,7 @@ function Points({ points, set }: { points: Disputed[]; set: (to: Disputed[]) => 
             setDraft({ point: "", chosen: "", why: "" });
           }}
         >
-          Add
+          {worded("dish.add")}
         </Button>
       </div>
     </section>
@@ -207,10 +212,10 @@ function Whole({ open, close }: { open: OpenDish; close: () => void }) {
   });
   const n = needs.data;
   return (
-    <section aria-label="The dish as a whole">
+    <section aria-label={worded("dish.theDishAsAWhole")}>
       {(near.data?.length ?? 0) > 0 && (
         <>
-          <h3>What you have mastered here serves you in</h3>
+          <h3>{worded("dish.whatYouHaveMasteredHereServes")}</h3>
           <ul>
             {near.data?.map((x) => (
               <li key={x.id}>
@@ -225,27 +230,34 @@ function Whole({ open, close }: { open: OpenDish; close: () => void }) {
       )}
       <p className="whole-ways">
         <Button loading={copy.isPending} onClick={() => copy.mutate()}>
-          Copy it
+          {worded("dish.copyIt")}
         </Button>
-        <Button onClick={() => many.mutate("away")}>Put it away</Button>
+        <Button onClick={() => many.mutate("away")}>{worded("dish.putItAway")}</Button>
         <Button danger onClick={() => setAsking(true)}>
-          Take it away for good
+          {worded("dish.takeItAwayForGood")}
         </Button>
       </p>
       {asking && n && (
         <div className="problem" role="alert">
-          <h3>What goes with it</h3>
+          <h3>{worded("dish.whatGoesWithIt")}</h3>
           <p>
-            {n.revisions} {n.revisions === 1 ? "version" : "versions"} of it
-            {n.trials > 0 && `; ${n.trials} trials and ${n.tastings} tastings lose their dish`}
+            {worded("dish.ofIt", {
+              revisions: n.revisions,
+              which: n.revisions === 1 ? worded("dish.version") : worded("dish.versions"),
+            })}
+            {n.trials > 0 &&
+              worded("dish.trialsAndTastingsLoseTheirDish", {
+                trials: n.trials,
+                tastings: n.tastings,
+              })}
             {n.days.length > 0 &&
-              `; it is missing then from ${n.days.map((d) => d.name).join(", ")}`}
-            . It can be brought back for {n.until} days.
+              worded("dish.itIsMissingThenFrom", { days: n.days.map((d) => d.name).join(", ") })}
+            {worded("dish.itCanBeBroughtBackFor", { until: n.until })}
           </p>
           <Button danger onClick={() => many.mutate("take")}>
-            Take it away
+            {worded("dish.takeItAway")}
           </Button>{" "}
-          <Button onClick={() => setAsking(false)}>Leave it</Button>
+          <Button onClick={() => setAsking(false)}>{worded("dish.leaveIt")}</Button>
         </div>
       )}
       {[copy, many].map((m, i) => m.error && <ProblemNote key={i} error={m.error} />)}

@@ -17,6 +17,7 @@ import { tallyWords } from "../shared/format";
 import { AboutSheet } from "./AboutSheet";
 import { PastSheet } from "./PastSheet";
 import { DishContext, useDish, type OpenDish } from "./useDish";
+import { worded } from "../texts/worded";
 
 const stages = [
   { path: "original", name: "Original" },
@@ -58,7 +59,7 @@ export default function DishFrame() {
       </main>
     );
   }
-  if (!open) return <Loading>Fetching the dish</Loading>;
+  if (!open) return <Loading>{worded("dish.fetchingTheDish")}</Loading>;
   return (
     <DishContext value={open}>
       <Band open={open} />
@@ -80,7 +81,7 @@ function Faults({ dish }: { dish: DishView }) {
   return (
     <main className="page" style={{ paddingBottom: 0 }}>
       <div className="problem" role="alert">
-        <h3>A part of this dish could not be worked out</h3>
+        <h3>{worded("dish.aPartOfThisDishCould")}</h3>
         {dish.faults.map((f) => (
           <p key={f.part}>{f.text}</p>
         ))}
@@ -124,48 +125,48 @@ function Band({ open }: { open: OpenDish }) {
   const [past, setPast] = useState(false);
   const [about, setAbout] = useState(false);
   return (
-    <section className="dish-band" aria-label="This dish">
+    <section className="dish-band" aria-label={worded("dish.thisDish")}>
       <div className="row">
         <Names open={open} />
         {dish.adaptation.swaps.length > 0 && <TallyView tally={dish.adaptation.tally} />}
         {toLookAt(dish) > 0 && (
           <NavLink to={`/dishes/${dish.id}/method`} className="look-count">
-            <b>{toLookAt(dish)}</b> to look at
+            <b>{toLookAt(dish)}</b> {worded("dish.toLookAt")}
           </NavLink>
         )}
         <LearnedChip dish={dish} />
         <div className="right">
           <span className="saved" role="status">
-            {open.saving ? "Saving" : "Saved"}
+            {open.saving ? worded("dish.saving") : worded("dish.saved")}
           </span>
           <Button type="link" size="small" onClick={() => setAbout(true)}>
-            About
+            {worded("dish.about")}
           </Button>
           {about && <AboutSheet open={open} close={() => setAbout(false)} />}
           <Button type="link" size="small" onClick={() => setPast(true)}>
-            Changes
+            {worded("dish.changes")}
           </Button>
           {past && <PastSheet id={dish.id} close={() => setPast(false)} />}
           <RulesChip open={open} />
-          <Tooltip title="Undo (Ctrl+Z)">
+          <Tooltip title={worded("dish.undoCtrlZ")}>
             <Button
               icon={<TurnBack />}
-              aria-label="Undo"
+              aria-label={worded("dish.undo")}
               disabled={!dish.canUndo}
               onClick={open.undo}
             />
           </Tooltip>
-          <Tooltip title="Redo (Ctrl+Shift+Z)">
+          <Tooltip title={worded("dish.redoCtrlShiftZ")}>
             <Button
               icon={<TurnBack on />}
-              aria-label="Redo"
+              aria-label={worded("dish.redo")}
               disabled={!dish.canRedo}
               onClick={open.redo}
             />
           </Tooltip>
         </div>
       </div>
-      <nav aria-label="Path of the dish">
+      <nav aria-label={worded("dish.pathOfTheDish")}>
         <ol className="path">
           {stages.map((s) => {
             const left = openAt(s.path, dish);
@@ -174,7 +175,7 @@ function Band({ open }: { open: OpenDish }) {
                 <NavLink to={`/dishes/${dish.id}/${s.path}`}>
                   <span className="stage-name">{s.name}</span>
                   {left > 0 && (
-                    <span className="open-mark" aria-label={`${left} open`}>
+                    <span className="open-mark" aria-label={worded("dish.open", { left })}>
                       {left}
                     </span>
                   )}
@@ -202,9 +203,9 @@ function LearnedChip({ dish }: { dish: DishView }) {
   if (byBook) {
     return (
       <span className="learned-chip" role="status">
-        By the book alone{" "}
+        {worded("dish.byTheBookAlone")}{" "}
         <Button size="small" onClick={() => show(false)}>
-          As this kitchen has learned
+          {worded("dish.asThisKitchenHasLearned")}
         </Button>
       </span>
     );
@@ -212,19 +213,19 @@ function LearnedChip({ dish }: { dish: DishView }) {
   return (
     <>
       <button className="learned-chip" onClick={() => setOpen(true)}>
-        With {dish.learned.length} of this kitchen’s own
+        {worded("dish.withOfThisKitchensOwn", { learned: dish.learned.length })}
       </button>
       {open && (
-        <Sheet title="What this kitchen has learned" close={() => setOpen(false)}>
-          <p>These figures use:</p>
+        <Sheet title={worded("dish.whatThisKitchenHasLearned")} close={() => setOpen(false)}>
+          <p>{worded("dish.theseFiguresUse")}</p>
           <ul>
             {dish.learned.map((say) => (
               <li key={say}>{say}</li>
             ))}
           </ul>
           <p>
-            <Button onClick={() => show(true)}>Show all figures by the book alone</Button>{" "}
-            <NavLink to="/kitchen#learned">What it came from</NavLink>
+            <Button onClick={() => show(true)}>{worded("dish.showAllFiguresByTheBook")}</Button>{" "}
+            <NavLink to="/kitchen#learned">{worded("dish.whatItCameFrom")}</NavLink>
           </p>
         </Sheet>
       )}
@@ -249,7 +250,7 @@ function Names({ open }: { open: OpenDish }) {
             setEditing(true);
           }}
         >
-          Rename
+          {worded("dish.rename")}
         </button>
       </>
     );
@@ -257,7 +258,7 @@ function Names({ open }: { open: OpenDish }) {
   const keep = () => {
     setEditing(false);
     if (draft.name.trim() !== "" && (draft.name !== name || draft.place !== place)) {
-      open.save({ what: `renamed to ${draft.name.trim()}`, ...draft });
+      open.save({ what: worded("dish.renamedTo", { draftName: draft.name.trim() }), ...draft });
     }
   };
   return (
@@ -272,21 +273,21 @@ function Names({ open }: { open: OpenDish }) {
       }}
     >
       <Input
-        aria-label="Name of the dish"
+        aria-label={worded("dish.nameOfTheDish")}
         autoFocus
         maxLength={120}
         value={draft.name}
         onChange={(e) => setDraft({ ...draft, name: e.target.value })}
       />
       <Input
-        aria-label="Place of the dish"
-        placeholder="Place"
+        aria-label={worded("dish.placeOfTheDish")}
+        placeholder={worded("dish.place")}
         maxLength={80}
         value={draft.place}
         onChange={(e) => setDraft({ ...draft, place: e.target.value })}
       />
       <Button htmlType="submit" type="primary">
-        Keep
+        {worded("dish.keep")}
       </Button>
     </form>
   );
@@ -302,15 +303,21 @@ function RulesChip({ open }: { open: OpenDish }) {
       <HouseRulesForm
         rules={rules.data}
         value={mine}
-        set={(houseRules) => open.decide("changed the house rules", { houseRules })}
+        set={(houseRules) => open.decide(worded("dish.changedTheHouseRules"), { houseRules })}
       />
     </div>
   );
   return (
-    <Popover content={form} trigger="click" title="House rules" placement="bottomRight">
+    <Popover
+      content={form}
+      trigger="click"
+      title={worded("dish.houseRules")}
+      placement="bottomRight"
+    >
       <Button>
         {name}
-        {mine.off.length > 0 && `, without ${mine.off.join(", ").replaceAll("-", " ")}`}
+        {mine.off.length > 0 &&
+          worded("dish.without", { replaceAll: mine.off.join(", ").replaceAll("-", " ") })}
       </Button>
     </Popover>
   );
@@ -321,19 +328,23 @@ function Conflict({ open }: { open: OpenDish }) {
   const c = open.conflict;
   if (!c) return null;
   return (
-    <Sheet title="This dish was changed in another window">
+    <Sheet title={worded("dish.thisDishWasChangedInAnother")}>
       <p>
-        <b>Here</b>: {c.mine.what || "a change"} ({tallyWords(open.dish.adaptation.tally)} before
-        it).
+        <b>{worded("dish.here2")}</b>
+        {worded("dish.beforeIt", {
+          what: c.mine.what || worded("dish.aChange"),
+          tallyWords: tallyWords(open.dish.adaptation.tally),
+        })}
       </p>
       <p>
-        <b>In the other window</b>: {c.theirs.what} ({tallyWords(c.theirs.adaptation.tally)}).
+        <b>{worded("dish.inTheOtherWindow")}</b>: {c.theirs.what} (
+        {tallyWords(c.theirs.adaptation.tally)}).
       </p>
-      <p className="quiet">Neither is lost: both stay in the history of the dish.</p>
+      <p className="quiet">{worded("dish.neitherIsLostBothStayIn")}</p>
       <div className="answer-row">
-        <Button onClick={() => open.settle(false)}>Take the other version</Button>
+        <Button onClick={() => open.settle(false)}>{worded("dish.takeTheOtherVersion")}</Button>
         <Button type="primary" onClick={() => open.settle(true)}>
-          Put my change on top
+          {worded("dish.putMyChangeOnTop")}
         </Button>
       </div>
     </Sheet>

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 
 import { api } from "../api/client";
 import { ProblemNote } from "../shared/ProblemNote";
+import { worded } from "../texts/worded";
 
 interface Props {
   ids: string[];
@@ -14,9 +15,9 @@ interface Props {
 }
 
 const said: Record<string, string> = {
-  away: "Put away.",
-  back: "Back on the shelf.",
-  bring: "Back on the shelf.",
+  away: worded("dishes.putAway"),
+  back: worded("dishes.backOnTheShelf"),
+  bring: worded("dishes.backOnTheShelf"),
 };
 const against: Record<string, string> = { away: "back", back: "away", bring: "take" };
 
@@ -38,14 +39,14 @@ export function Chosen({ ids, on, done }: Props) {
     <>
       {ids.length > 0 && (
         <p className="with-chosen" role="status">
-          <b>{ids.length} chosen</b>
+          <b>{worded("dishes.chosen", { ids: ids.length })}</b>
           {on === "shelf" && (
             <>
               <Link className="ant-btn" to={`/days?${days.toString()}`}>
-                Plan a day
+                {worded("dishes.planADay")}
               </Link>
               <a className="ant-btn" href={`/api/shelf/cards?ids=${ids.join(",")}`} download>
-                Give out their cards
+                {worded("dishes.giveOutTheirCards")}
               </a>
             </>
           )}
@@ -55,14 +56,14 @@ export function Chosen({ ids, on, done }: Props) {
               many.mutate({ do: { shelf: "away", away: "back", gone: "bring" }[on], ids })
             }
           >
-            {on === "shelf" ? "Put away" : "Bring back"}
+            {on === "shelf" ? worded("dishes.putAway2") : worded("dishes.bringBack")}
           </Button>
-          <Button onClick={done}>None</Button>
+          <Button onClick={done}>{worded("dishes.none")}</Button>
         </p>
       )}
       {last && ids.length === 0 && (
         <p className="with-chosen" role="status">
-          {said[last.do] ?? "Taken away."}
+          {said[last.do] ?? worded("dishes.takenAway")}
           <Button
             size="small"
             onClick={() => {
@@ -70,7 +71,7 @@ export function Chosen({ ids, on, done }: Props) {
               setLast(null);
             }}
           >
-            Take that back
+            {worded("dishes.takeThatBack")}
           </Button>
         </p>
       )}

@@ -11,6 +11,7 @@ import { FirstUse } from "./FirstUse";
 import { Narrow } from "./Narrow";
 import { ShelfList } from "./ShelfList";
 import { useShelf } from "./useShelf";
+import { worded } from "../texts/worded";
 
 /** The shelf of all dishes. */
 export default function DishesPage() {
@@ -26,23 +27,23 @@ export default function DishesPage() {
   return (
     <main className="page">
       <div className="dishes-head">
-        <h1>Dishes</h1>
+        <h1>{worded("dishes.dishes")}</h1>
         {s.shelf.data && (
           <span className="quiet" role="status">
-            {s.all} {s.all === 1 ? "dish" : "dishes"}
-            {s.stale > 0 && `; the figures of ${s.stale} are being worked out anew`}
+            {s.all} {s.all === 1 ? worded("dishes.dish") : worded("dishes.dishes2")}
+            {s.stale > 0 && worded("dishes.theFiguresOfAreBeingWorked", { stale: s.stale })}
           </span>
         )}
         <Button type="primary" onClick={() => go("/dishes/new")}>
-          New dish
+          {worded("dishes.newDish")}
         </Button>
       </div>
       <Narrow shelf={s} />
       <Chosen ids={chosen} on={on} done={() => setChosen([])} />
-      {s.shelf.isPending && <Loading>Fetching the dishes</Loading>}
+      {s.shelf.isPending && <Loading>{worded("dishes.fetchingTheDishes")}</Loading>}
       {s.shelf.error && <ProblemNote error={s.shelf.error} retry={() => void s.shelf.refetch()} />}
       {s.shelf.data && s.all === 0 && (
-        <p className="quiet">No dish is like that. Ask for less, or show all.</p>
+        <p className="quiet">{worded("dishes.noDishIsLikeThatAsk")}</p>
       )}
       {s.dishes.length > 0 && (
         <ShelfList

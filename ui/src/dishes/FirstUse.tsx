@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 
 import { api } from "../api/client";
 import { ProblemNote } from "../shared/ProblemNote";
+import { worded } from "../texts/worded";
 
 /** What an empty kitchen shows: the way in three steps, and dishes to look at. */
 export function FirstUse() {
@@ -15,28 +16,28 @@ export function FirstUse() {
   });
   return (
     <main className="page first-use">
-      <h1>No dish yet</h1>
+      <h1>{worded("dishes.noDishYet")}</h1>
       <ol>
         <li>
-          <h2>Paste somebody’s recipe</h2>
-          <p>Any language of kitchens: the list, the steps, the yield. It is read line by line.</p>
+          <h2>{worded("dishes.pasteSomebodysRecipe")}</h2>
+          <p>{worded("dishes.anyLanguageOfKitchensTheList")}</p>
         </li>
         <li>
-          <h2>Say what the dish lives from</h2>
-          <p>Smoke, or chew, or a set top. What you pin is kept before all else.</p>
+          <h2>{worded("dishes.sayWhatTheDishLivesFrom")}</h2>
+          <p>{worded("dishes.smokeOrChewOrASet")}</p>
         </li>
         <li>
-          <h2>Choose what stands in, and cook</h2>
-          <p>Four ways are worked out whole. The card is what you cook from.</p>
+          <h2>{worded("dishes.chooseWhatStandsInAndCook")}</h2>
+          <p>{worded("dishes.fourWaysAreWorkedOutWhole")}</p>
         </li>
       </ol>
       <p>
         <Button type="primary" onClick={() => go("/dishes/new")}>
-          Paste a recipe
+          {worded("dishes.pasteARecipe")}
         </Button>{" "}
-        <Button onClick={() => go("/map")}>Choose a dish from the map</Button>{" "}
+        <Button onClick={() => go("/map")}>{worded("dishes.chooseADishFromTheMap")}</Button>{" "}
         <Button loading={offer.isPending} onClick={() => offer.mutate()}>
-          Lay out twelve dishes to look at
+          {worded("dishes.layOutTwelveDishesToLook")}
         </Button>
       </p>
       {offer.error && <ProblemNote error={offer.error} />}

@@ -4,11 +4,12 @@ import { useEffect, useState } from "react";
 
 import { api } from "../api/client";
 import type { useShelf } from "./useShelf";
+import { worded } from "../texts/worded";
 
 export const stateNames: [string, string][] = [
-  ["original", "original kept"],
-  ["adapting", "being adapted"],
-  ["decided", "every line decided"],
+  ["original", worded("dishes.originalKept")],
+  ["adapting", worded("dishes.beingAdapted")],
+  ["decided", worded("dishes.everyLineDecided")],
   ["tried", "tried"],
   ["settled", "settled"],
 ];
@@ -74,36 +75,36 @@ export function Narrow({ shelf: s }: { shelf: ReturnType<typeof useShelf> }) {
     </label>
   );
   return (
-    <section className="narrow" aria-label="Narrow down the shelf">
+    <section className="narrow" aria-label={worded("dishes.narrowDownTheShelf")}>
       <Input
         value={words}
         allowClear
-        placeholder="Words of the name, place or lines"
-        aria-label="Words of the name, place or lines"
+        placeholder={worded("dishes.wordsOfTheNamePlaceOr")}
+        aria-label={worded("dishes.wordsOfTheNamePlaceOr")}
         onChange={(e) => setWords(e.target.value)}
       />
       {one("region", "Region", regions)}
       {one("country", "Country", countries)}
       {one("kitchen", "Kitchen", kitchens)}
-      {one("state", "How far it has come", stateNames)}
-      {many("without", "Holds no", f?.allergens ?? [])}
-      {many("rules", "Keeps the rule", f?.rules ?? [])}
+      {one("state", worded("dishes.howFarItHasCome"), stateNames)}
+      {many("without", worded("dishes.holdsNo"), f?.allergens ?? [])}
+      {many("rules", worded("dishes.keepsTheRule"), f?.rules ?? [])}
       {(f?.labels.length ?? 0) > 0 && many("labels", "Label", f?.labels ?? [])}
       {(f?.eaters.length ?? 0) > 0 &&
         one(
           "eater",
-          "Who ate it",
+          worded("dishes.whoAteIt"),
           (f?.eaters ?? []).map((e) => [e, e]),
         )}
-      {one("sort", "Sorted by last touched", [
-        ["name", "by name"],
-        ["place", "by place"],
-        ["liking", "by what the table liked"],
+      {one("sort", worded("dishes.sortedByLastTouched"), [
+        ["name", worded("dishes.byName")],
+        ["place", worded("dishes.byPlace")],
+        ["liking", worded("dishes.byWhatTheTableLiked")],
       ])}
       <span className="ticks">
-        {tick("house", "from what is in the house")}
-        {tick("away", "put away")}
-        {tick("gone", "taken away")}
+        {tick("house", worded("dishes.fromWhatIsInTheHouse"))}
+        {tick("away", worded("dishes.putAway3"))}
+        {tick("gone", worded("dishes.takenAway2"))}
       </span>
       {s.narrowed && (
         <Button
@@ -113,7 +114,7 @@ export function Narrow({ shelf: s }: { shelf: ReturnType<typeof useShelf> }) {
             s.clear();
           }}
         >
-          Show all
+          {worded("dishes.showAll")}
         </Button>
       )}
     </section>

@@ -8,6 +8,7 @@ import { useNavigate } from "react-router";
 import { api } from "../api/client";
 import { ProblemNote } from "../shared/ProblemNote";
 import { measures } from "../shared/measures";
+import { worded } from "../texts/worded";
 
 const draftKey = "yembra-new-dish";
 /** The most a request may hold. */
@@ -58,44 +59,44 @@ export default function NewDish() {
         onDragLeave={() => setDropping(false)}
         onDrop={(e) => void drop(e)}
       >
-        <h1>New dish</h1>
+        <h1>{worded("dishes.newDish")}</h1>
         <Input.TextArea
           value={text}
           onChange={(e) => setText(e.target.value)}
           rows={22}
           autoFocus
-          aria-label="Recipe text"
-          placeholder="Paste the traditional recipe here, drop a text file, or type it: name, ingredients one to a line, method."
+          aria-label={worded("dishes.recipeText")}
+          placeholder={worded("dishes.pasteTheTraditionalRecipeHereDrop")}
         />
         {tooLong && (
           <p role="status" className="state open" style={{ whiteSpace: "normal" }}>
-            This text is longer than 2 MB, far more than a recipe. Keep the recipe and take the rest
-            away; nothing is lost meanwhile.
+            {worded("dishes.thisTextIsLongerThan2")}
           </p>
         )}
         {read.error && <ProblemNote error={read.error} />}
       </section>
       <aside>
-        <h2>Whose cups and spoons</h2>
+        <h2>{worded("dishes.whoseCupsAndSpoons")}</h2>
         <Select
           value={system}
           onChange={setSystem}
           options={measures}
-          aria-label="Measures of the recipe"
+          aria-label={worded("dishes.measuresOfTheRecipe")}
           style={{ width: "100%" }}
         />
         <p className="quiet small">
-          {chosen === "" ? "As the kitchen has it. " : ""}A recipe that names its own measures is
-          read by those.
+          {worded("dishes.aRecipeThatNamesItsOwn", {
+            which: chosen === "" ? worded("dishes.asTheKitchenHasIt") : "",
+          })}
         </p>
-        <h2>Where it is from</h2>
+        <h2>{worded("dishes.whereItIsFrom")}</h2>
         <Input
           value={place}
           onChange={(e) => setPlace(e.target.value)}
-          placeholder="South Africa"
-          aria-label="Place"
+          placeholder={worded("dishes.southAfrica")}
+          aria-label={worded("dishes.place")}
         />
-        <p className="quiet small">The recipe stays as it came, beside the adaptation, for good.</p>
+        <p className="quiet small">{worded("dishes.theRecipeStaysAsItCame")}</p>
         <Button
           type="primary"
           size="large"
@@ -104,7 +105,7 @@ export default function NewDish() {
           disabled={tooLong}
           onClick={() => read.mutate()}
         >
-          Read recipe
+          {worded("dishes.readRecipe")}
         </Button>
       </aside>
     </main>

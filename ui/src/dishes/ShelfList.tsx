@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import type { DishSummary } from "../api/types";
 import { Emblem } from "../shared/Emblem";
 import { TallyView } from "../shared/TallyView";
+import { worded } from "../texts/worded";
 
 interface Props {
   dishes: DishSummary[];
@@ -45,7 +46,7 @@ export function ShelfList({ dishes, all, chosen, choose, more }: Props) {
     <ul
       ref={setList}
       className="shelf"
-      aria-label="Dishes"
+      aria-label={worded("dishes.dishes")}
       style={{ height: rows.getTotalSize() }}
       onKeyDown={(e) => {
         const row = (e.target as HTMLElement).closest<HTMLElement>("[data-row]");
@@ -77,7 +78,7 @@ export function ShelfList({ dishes, all, chosen, choose, more }: Props) {
                 type="checkbox"
                 checked={chosen.includes(d.id)}
                 onChange={(e) => choose(d.id, e.target.checked)}
-                aria-label={`Choose ${d.name}`}
+                aria-label={worded("dishes.choose", { dName: d.name })}
               />
             </label>
             <Link to={`/dishes/${d.id}/${d.swaps > 0 ? "swaps" : "original"}`}>
@@ -89,7 +90,7 @@ export function ShelfList({ dishes, all, chosen, choose, more }: Props) {
               <span>
                 <h2>{d.name}</h2>
                 <span className="quiet">
-                  {d.place || "place not said"}
+                  {d.place || worded("dishes.placeNotSaid")}
                   {d.variant && `, ${d.variant}`}
                   {d.labels.map((l) => (
                     <span key={l} className="label">
@@ -114,8 +115,8 @@ function Figures({ dish: d }: { dish: DishSummary }) {
     const few = d.missing.slice(0, 4).join(", ");
     return (
       <span className="quiet">
-        to buy: {few}
-        {d.missing.length > 4 && ` and ${d.missing.length - 4} more`}
+        {worded("dishes.toBuy", { few })}
+        {d.missing.length > 4 && worded("dishes.andMore", { missing: d.missing.length - 4 })}
       </span>
     );
   }
@@ -123,32 +124,35 @@ function Figures({ dish: d }: { dish: DishSummary }) {
   return (
     <span className="shelf-tally">
       <TallyView tally={d.tally} />
-      {d.stale && <span className="quiet"> from before, being worked out anew</span>}
+      {d.stale && <span className="quiet"> {worded("dishes.fromBeforeBeingWorkedOutAnew")}</span>}
     </span>
   );
 }
 
 const states: Record<string, string> = {
-  original: "original kept",
-  decided: "every line decided",
+  original: worded("dishes.originalKept"),
+  decided: worded("dishes.everyLineDecided"),
   tried: "tried",
   settled: "settled",
 };
 
 /** How far a dish has come. */
 export function State({ dish: d }: { dish: DishSummary }) {
-  if (d.fault !== "") return <span className="state open">to be mended</span>;
+  if (d.fault !== "") return <span className="state open">{worded("dishes.toBeMended")}</span>;
   if (d.state === "adapting" || (d.state === "original" && d.open > 0)) {
     return (
       <span className="state open">
-        {d.open} {d.open === 1 ? "line" : "lines"} to decide
+        {worded("dishes.toDecide", {
+          open: d.open,
+          which: d.open === 1 ? worded("dishes.line") : worded("dishes.lines"),
+        })}
       </span>
     );
   }
   return (
     <span className={d.state === "original" ? "state" : "state whole"}>
       {states[d.state] ?? d.state}
-      {d.liking !== null && `, liked ${d.liking.toFixed(1)}`}
+      {d.liking !== null && worded("dishes.liked", { liking: d.liking.toFixed(1) })}
     </span>
   );
 }

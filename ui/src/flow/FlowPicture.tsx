@@ -4,6 +4,7 @@ import { useMemo, useRef, useState } from "react";
 
 import type { RecipeDish } from "../api/types";
 import { layout } from "./layout";
+import { worded } from "../texts/worded";
 
 /** The flow of a dish as a picture: lines come in at the left, actions are knots, what waits is
  * thin, what hands do is thick, the plate at the right. Arrow keys walk from knot to knot. */
@@ -19,7 +20,7 @@ export function FlowPicture({ dish }: { dish: RecipeDish }) {
     drawing.current?.querySelector<SVGGElement>(`[data-knot="${next}"]`)?.focus();
   };
   return (
-    <figure className="flow" aria-label="The flow of the method">
+    <figure className="flow" aria-label={worded("flow.theFlowOfTheMethod")}>
       <div className="flow-scroll">
         <svg
           ref={drawing}
@@ -27,7 +28,10 @@ export function FlowPicture({ dish }: { dish: RecipeDish }) {
           height={picture.height}
           viewBox={`0 0 ${picture.width} ${picture.height}`}
           role="group"
-          aria-label={`${picture.lines.length} lines, ${picture.knots.length} actions`}
+          aria-label={worded("flow.linesActions", {
+            lines: picture.lines.length,
+            knots: picture.knots.length,
+          })}
           onKeyDown={(e) => {
             const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
             if (by === undefined) return;
@@ -87,9 +91,7 @@ export function FlowPicture({ dish }: { dish: RecipeDish }) {
         </svg>
       </div>
       <figcaption aria-live="polite">
-        {shown
-          ? `${shown.order}. ${shown.said}`
-          : "Lines come in at the left. A full knot is work by hand, an open one goes on alone. Point at a knot, or walk with the arrow keys."}
+        {shown ? `${shown.order}. ${shown.said}` : worded("flow.linesComeInAtTheLeft")}
       </figcaption>
     </figure>
   );

@@ -1,5 +1,6 @@
 import type { Action, RecipeDish, Ref } from "../api/types";
 import { minutes, refOf } from "../shared/format";
+import { worded } from "../texts/worded";
 
 /** A line that comes in at the left. */
 export interface LineEnd {
@@ -213,7 +214,7 @@ export function thing(r: Ref, dish: RecipeDish, made: Map<string, string>): stri
   if (r.line) return share + lineName(r.line, dish) + (r.part ? ` (${r.part})` : "");
   if (r.named) return share + r.named;
   if (r.of) return share + lineName(r.of, dish);
-  return share + (r.made ? (made.get(r.made) ?? "what was made") : "");
+  return share + (r.made ? (made.get(r.made) ?? worded("flow.whatWasMade")) : "");
 }
 
 function part(share: number): string {
@@ -238,10 +239,10 @@ export function madeNames(dish: RecipeDish): Map<string, string> {
   const out = new Map<string, string>();
   for (const { action } of inOrder(dish)) {
     const [first] = [...action.to, ...action.into, ...action.with];
-    const several = action.to.length + action.into.length > 1 ? " and the rest" : "";
-    const base = first ? thing({ ...first, share: 1 }, dish, out) : "what was made";
-    const name = base.endsWith(" and the rest") ? base : base + several;
-    out.set(action.id, action.makes ? `the ${action.makes}` : name);
+    const several = action.to.length + action.into.length > 1 ? worded("flow.andTheRest") : "";
+    const base = first ? thing({ ...first, share: 1 }, dish, out) : worded("flow.whatWasMade");
+    const name = base.endsWith(several) ? base : base + several;
+    out.set(action.id, action.makes ? worded("flow.theMade", { made: action.makes }) : name);
   }
   return out;
 }
@@ -251,8 +252,8 @@ function said(a: Action, dish: RecipeDish): string {
   const made = madeNames(dish);
   const list = (rs: Ref[]) => rs.map((r) => thing(r, dish, made)).join(", ");
   const words = [a.verb, list(a.to)];
-  if (a.with.length > 0) words.push(`with ${list(a.with)}`);
-  if (a.into.length > 0) words.push(`into ${list(a.into)}`);
+  if (a.with.length > 0) words.push(worded("flow.with", { list: list(a.with) }));
+  if (a.into.length > 0) words.push(worded("flow.into", { list: list(a.into) }));
   if (a.minutes) words.push(minutes(a.minutes));
   if (a.cue) words.push(a.cue);
   return words.filter(Boolean).join(" ");

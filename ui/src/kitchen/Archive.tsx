@@ -5,6 +5,7 @@ import { useRef, useState } from "react";
 import { api } from "../api/client";
 import { useStream, type Far } from "../app/stream";
 import { ProblemNote } from "../shared/ProblemNote";
+import { worded } from "../texts/worded";
 
 /** The whole kitchen out to one file, and back in. */
 export function Archive() {
@@ -19,24 +20,20 @@ export function Archive() {
   const done = restore.data;
   return (
     <>
-      <p className="quiet">
-        Every dish with all its versions, your own foods, settings and days in one zip file of open
-        formats. Bringing one in never overwrites a dish: what went another way here is kept beside
-        it.
-      </p>
+      <p className="quiet">{worded("kitchen.everyDishWithAllItsVersions")}</p>
       <div className="archive">
         <a href="/api/archive" download className="ant-btn-like">
-          Save the kitchen to a file
+          {worded("kitchen.saveTheKitchenToAFile")}
         </a>
         <Button loading={restore.isPending} onClick={() => file.current?.click()}>
-          Bring in a file
+          {worded("kitchen.bringInAFile")}
         </Button>
         <input
           ref={file}
           type="file"
           accept=".zip,application/zip"
           hidden
-          aria-label="Archive to bring in"
+          aria-label={worded("kitchen.archiveToBringIn")}
           onChange={(e) => {
             const chosen = e.target.files?.[0];
             if (chosen) restore.mutate(chosen);
@@ -47,18 +44,30 @@ export function Archive() {
       {restore.isPending && (
         <p role="status">
           {far
-            ? `${far.done} of ${far.of} dishes ${far.phase}`
-            : "The file goes over; what is in it is looked at before anything is changed."}
-          {far && <progress max={far.of} value={far.done} aria-label={`Dishes ${far.phase}`} />}
+            ? worded("kitchen.ofDishes", { done: far.done, of: far.of, phase: far.phase })
+            : worded("kitchen.theFileGoesOverWhatIs")}
+          {far && (
+            <progress
+              max={far.of}
+              value={far.done}
+              aria-label={worded("kitchen.dishes", { phase: far.phase })}
+            />
+          )}
         </p>
       )}
       {restore.error && <ProblemNote error={restore.error} />}
       {done && (
         <p role="status">
-          {done.added} dishes came in, {done.longer} gained later versions, {done.copied} were kept
-          beside what is here, {done.same} were here already
-          {done.pictures > 0 && `; ${done.pictures} pictures came along`}
-          {done.entries > 0 && `; ${done.entries} settings and foods were taken over`}.
+          {worded("kitchen.dishesCameInGainedLaterVersions", {
+            added: done.added,
+            longer: done.longer,
+            copied: done.copied,
+            same: done.same,
+          })}
+          {done.pictures > 0 && worded("kitchen.picturesCameAlong", { pictures: done.pictures })}
+          {done.entries > 0 &&
+            worded("kitchen.settingsAndFoodsWereTakenOver", { entries: done.entries })}
+          .
         </p>
       )}
     </>

@@ -3,6 +3,7 @@ import { Select } from "antd";
 import { useState } from "react";
 
 import { api } from "../api/client";
+import { worded } from "../texts/worded";
 
 interface Props {
   house: string[];
@@ -26,8 +27,8 @@ export function InTheHouse({ house, set }: Props) {
     <Select
       mode="multiple"
       className="in-the-house"
-      aria-label="Foods in the house"
-      placeholder="Type a food"
+      aria-label={worded("kitchen.foodsInTheHouse")}
+      placeholder={worded("kitchen.typeAFood")}
       value={house}
       options={[...found, ...rest]}
       showSearch={{ filterOption: false, onSearch: setFind }}

@@ -2,6 +2,7 @@ import { Button, Input, InputNumber, Switch } from "antd";
 import { useState } from "react";
 
 import type { Kitchen } from "../api/types";
+import { worded } from "../texts/worded";
 
 /** What there is to cook with, and between which hours; days begin with it. */
 export function KitForm({ value, set }: { value: Kitchen; set: (k: Kitchen) => void }) {
@@ -29,10 +30,10 @@ export function KitForm({ value, set }: { value: Kitchen; set: (k: Kitchen) => v
     <div className="kit">
       <div className="counts">
         {count("Cooks", value.cooks, (cooks) => set({ ...value, cooks }))}
-        {count("Rings on the stove", value.rings, (rings) => set({ ...value, rings }))}
+        {count(worded("kitchen.ringsOnTheStove"), value.rings, (rings) => set({ ...value, rings }))}
         {value.ovens.map((o, i) => (
           <span key={i} className="oven">
-            {count(`Shelves of oven ${i + 1}`, o.shelves, (shelves) =>
+            {count(worded("kitchen.shelvesOfOven", { i: i + 1 }), o.shelves, (shelves) =>
               set({
                 ...value,
                 ovens:
@@ -44,7 +45,7 @@ export function KitForm({ value, set }: { value: Kitchen; set: (k: Kitchen) => v
           </span>
         ))}
         <Button onClick={() => set({ ...value, ovens: [...value.ovens, { shelves: 2 }] })}>
-          Add an oven
+          {worded("kitchen.addAnOven")}
         </Button>
       </div>
       <div className="counts">
@@ -57,31 +58,31 @@ export function KitForm({ value, set }: { value: Kitchen; set: (k: Kitchen) => v
           ))}
         <Input
           value={name}
-          placeholder="More kit, such as a steamer"
-          aria-label="More kit"
+          placeholder={worded("kitchen.moreKitSuchAsASteamer")}
+          aria-label={worded("kitchen.moreKit")}
           onChange={(e) => setName(e.target.value)}
           onPressEnter={add}
           style={{ width: 220 }}
         />
-        <Button onClick={add}>Add</Button>
+        <Button onClick={add}>{worded("kitchen.add")}</Button>
       </div>
       <div className="counts">
         <label className="count">
           <Switch
             checked={value.awake !== null}
-            aria-label="Nobody works at night"
+            aria-label={worded("kitchen.nobodyWorksAtNight")}
             onChange={(on) => set({ ...value, awake: on ? { from: "07:00", to: "23:00" } : null })}
           />
-          <span>Nobody works at night</span>
+          <span>{worded("kitchen.nobodyWorksAtNight")}</span>
         </label>
         {value.awake &&
           (["from", "to"] as const).map((end) => (
             <label className="count" key={end}>
-              <span>{end === "from" ? "up at" : "to bed at"}</span>
+              <span>{end === "from" ? worded("kitchen.upAt") : worded("kitchen.toBedAt")}</span>
               <input
                 type="time"
                 value={value.awake?.[end] ?? ""}
-                aria-label={end === "from" ? "Up at" : "To bed at"}
+                aria-label={end === "from" ? worded("kitchen.upAt2") : worded("kitchen.toBedAt2")}
                 onChange={(e) =>
                   e.target.value !== "" &&
                   value.awake &&

@@ -18,6 +18,7 @@ import { InTheHouse } from "./InTheHouse";
 import { KitForm } from "./KitForm";
 import { Learned } from "./Learned";
 import { PriceList } from "./PriceList";
+import { worded } from "../texts/worded";
 
 /** What the kitchen is like: its measures, who eats there, its own foods. */
 export default function KitchenPage() {
@@ -45,7 +46,7 @@ export default function KitchenPage() {
       </main>
     );
   }
-  if (!settings.data) return <Loading>Opening the kitchen</Loading>;
+  if (!settings.data) return <Loading>{worded("kitchen.openingTheKitchen")}</Loading>;
   const s = settings.data;
   const add = () => {
     if (name.trim() === "") return;
@@ -54,15 +55,12 @@ export default function KitchenPage() {
   };
   return (
     <main className="page kitchen">
-      <h1>Kitchen</h1>
+      <h1>{worded("kitchen.kitchen")}</h1>
       {save.error && <ProblemNote error={save.error} />}
       {s.unfit.length > 0 && (
         <div className="problem" role="note">
-          <h3>Left out of the larder</h3>
-          <p>
-            Foods of your own that no longer fit what is known. They are kept; correct them and they
-            count again.
-          </p>
+          <h3>{worded("kitchen.leftOutOfTheLarder")}</h3>
+          <p>{worded("kitchen.foodsOfYourOwnThatNo")}</p>
           <ul>
             {s.unfit.map((what) => (
               <li key={what}>{what}</li>
@@ -71,25 +69,19 @@ export default function KitchenPage() {
         </div>
       )}
       <section>
-        <h2>Cups, spoons and pints</h2>
-        <p className="quiet">
-          Meant wherever a recipe does not say otherwise. A recipe that names its own (“Australian
-          tablespoons”) is read by those, and says so on its page.
-        </p>
+        <h2>{worded("kitchen.cupsSpoonsAndPints")}</h2>
+        <p className="quiet">{worded("kitchen.meantWhereverARecipeDoesNot")}</p>
         <Select
           value={s.measures}
           options={measures}
-          aria-label="Measures of the kitchen"
+          aria-label={worded("kitchen.measuresOfTheKitchen")}
           style={{ width: 320 }}
           onChange={(m: string) => save.mutate({ ...s, measures: m })}
         />
       </section>
       <section>
-        <h2>House rules</h2>
-        <p className="quiet">
-          What new dishes begin with; each dish can have its own. A swap that breaks a hard rule is
-          never proposed, a soft rule only changes the order.
-        </p>
+        <h2>{worded("kitchen.houseRules")}</h2>
+        <p className="quiet">{worded("kitchen.whatNewDishesBeginWithEach")}</p>
         {rules.data && (
           <HouseRulesForm
             rules={rules.data}
@@ -100,10 +92,10 @@ export default function KitchenPage() {
         )}
       </section>
       <section>
-        <h2>Who eats here</h2>
-        <p className="quiet">New dishes also leave out what someone here cannot eat.</p>
+        <h2>{worded("kitchen.whoEatsHere")}</h2>
+        <p className="quiet">{worded("kitchen.newDishesAlsoLeaveOutWhat")}</p>
         {s.diners.length === 0 && (
-          <p className="quiet">Nobody is named yet. Name those whose plates need care.</p>
+          <p className="quiet">{worded("kitchen.nobodyIsNamedYetNameThose")}</p>
         )}
         <ul className="diners">
           {s.diners.map((d, i) => (
@@ -115,8 +107,8 @@ export default function KitchenPage() {
                 options={(rules.data?.switches ?? [])
                   .filter((x) => x.diner !== "")
                   .map((x) => ({ value: x.diner, label: x.diner }))}
-                placeholder="eats everything of plants"
-                aria-label={`What ${d.name} cannot eat`}
+                placeholder={worded("kitchen.eatsEverythingOfPlants")}
+                aria-label={worded("kitchen.whatCannotEat", { dName: d.name })}
                 onChange={(list: string[]) =>
                   save.mutate({
                     ...s,
@@ -128,7 +120,7 @@ export default function KitchenPage() {
                 type="text"
                 onClick={() => save.mutate({ ...s, diners: s.diners.filter((_, j) => j !== i) })}
               >
-                Take away
+                {worded("kitchen.takeAway")}
               </Button>
             </li>
           ))}
@@ -136,52 +128,48 @@ export default function KitchenPage() {
         <div className="add-diner">
           <Input
             value={name}
-            placeholder="Name"
-            aria-label="Name of a diner"
+            placeholder={worded("kitchen.name")}
+            aria-label={worded("kitchen.nameOfADiner")}
             onChange={(e) => setName(e.target.value)}
             onPressEnter={add}
           />
-          <Button onClick={add}>Add a diner</Button>
+          <Button onClick={add}>{worded("kitchen.addADiner")}</Button>
         </div>
       </section>
       <section>
-        <h2>What there is to cook with</h2>
-        <p className="quiet">Days are planned with it; a day can have more or less.</p>
+        <h2>{worded("kitchen.whatThereIsToCookWith")}</h2>
+        <p className="quiet">{worded("kitchen.daysArePlannedWithItA")}</p>
         <KitForm value={s.kit} set={(kit) => save.mutate({ ...s, kit })} />
       </section>
       <section>
-        <h2>In the house</h2>
-        <p className="quiet">
-          The shelf can then be looked through for what can be cooked from it.
-        </p>
+        <h2>{worded("kitchen.inTheHouse")}</h2>
+        <p className="quiet">{worded("kitchen.theShelfCanThenBeLooked")}</p>
         <InTheHouse house={s.house ?? []} set={(house) => save.mutate({ ...s, house })} />
       </section>
       <section>
-        <h2>Prices of a kilogram</h2>
-        <p className="quiet">
-          In whatever money you use. Those that come with Yembra are made up and serve only to
-          compare.
-        </p>
+        <h2>{worded("kitchen.pricesOfAKilogram")}</h2>
+        <p className="quiet">{worded("kitchen.inWhateverMoneyYouUseThose")}</p>
         <PriceList own={s.prices} set={(prices) => save.mutate({ ...s, prices })} />
       </section>
       <section id="learned">
-        <h2>What this kitchen has learned</h2>
+        <h2>{worded("kitchen.whatThisKitchenHasLearned")}</h2>
         <Learned />
       </section>
       <section>
-        <h2>Other screens and guests</h2>
+        <h2>{worded("kitchen.otherScreensAndGuests")}</h2>
         <Screens />
       </section>
       <section>
-        <h2>Backup</h2>
+        <h2>{worded("kitchen.backup")}</h2>
         <Archive />
       </section>
       <section>
-        <h2>Own foods and corrections</h2>
+        <h2>{worded("kitchen.ownFoodsAndCorrections")}</h2>
         {own.data?.length === 0 && (
           <p className="quiet">
-            None yet. Any food in the <NavLink to="/larder">larder</NavLink> can be corrected, and
-            new ones added.
+            {worded("kitchen.noneYetAnyFoodInThe")}{" "}
+            <NavLink to="/larder">{worded("kitchen.larder")}</NavLink>{" "}
+            {worded("kitchen.canBeCorrectedAndNewOnes")}
           </p>
         )}
         <ul className="own-foods">

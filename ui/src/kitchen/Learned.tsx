@@ -7,6 +7,7 @@ import { api } from "../api/client";
 import type { LearnedView } from "../api/types";
 import { ProblemNote } from "../shared/ProblemNote";
 import { signed } from "../shared/format";
+import { worded } from "../texts/worded";
 
 const day = (at: number) => new Date(at).toLocaleDateString("en-GB");
 
@@ -49,13 +50,15 @@ export function Learned() {
   const v = learned.data;
   return (
     <>
-      <h3>At the stove</h3>
+      <h3>{worded("kitchen.atTheStove")}</h3>
       <p className="quiet">
-        Pots, pans and pressed things that were weighed before and after at the stove, in
-        cook-throughs kept as trials. Every figure of evaporation then counts with them; the{" "}
-        <NavLink to="/bench">bench</NavLink> plays a scale and a probe where there is none.
+        {worded("kitchen.potsPansAndPressedThingsThat")}{" "}
+        <NavLink to="/bench">{worded("kitchen.bench")}</NavLink>{" "}
+        {worded("kitchen.playsAScaleAndAProbe")}
       </p>
-      {v?.factors.length === 0 && <p className="quiet">Nothing has been weighed yet.</p>}
+      {v?.factors.length === 0 && (
+        <p className="quiet">{worded("kitchen.nothingHasBeenWeighedYet")}</p>
+      )}
       <ul>
         {v?.factors.map((f) => (
           <li key={f.loss}>{f.say}</li>
@@ -64,35 +67,38 @@ export function Learned() {
       <ul className="own-foods">
         {v?.weighed.map((w) => (
           <li key={w.key}>
-            {w.dish}: {w.what}, lost {Math.round(w.lost)} g, {Math.round(w.foreseen)} g foreseen,{" "}
-            {new Date(w.at).toLocaleDateString("en-GB")}{" "}
+            {worded("kitchen.lostGGForeseen", {
+              dish: w.dish,
+              what: w.what,
+              lost: Math.round(w.lost),
+              foreseen: Math.round(w.foreseen),
+              value: new Date(w.at).toLocaleDateString("en-GB"),
+            })}{" "}
             <Button size="small" onClick={() => unlearn.mutate(w.key)}>
-              Take back
+              {worded("kitchen.takeBack")}
             </Button>
           </li>
         ))}
         {gone.map((key) => (
           <li key={key}>
-            One weighing was taken back.{" "}
+            {worded("kitchen.oneWeighingWasTakenBack")}{" "}
             <Button size="small" onClick={() => relearn.mutate(key)}>
-              Bring it back
+              {worded("kitchen.bringItBack")}
             </Button>
           </li>
         ))}
       </ul>
-      <h3>At the table</h3>
-      <p className="quiet">
-        Where closed tastings have found traits other than foreseen, or foods stronger or weaker
-        than the book has them. Every figure then counts with it; each dish can be shown by the book
-        alone.
-      </p>
-      {v?.taught.length === 0 && <p className="quiet">No tasting has taught anything yet.</p>}
+      <h3>{worded("kitchen.atTheTable")}</h3>
+      <p className="quiet">{worded("kitchen.whereClosedTastingsHaveFoundTraits")}</p>
+      {v?.taught.length === 0 && (
+        <p className="quiet">{worded("kitchen.noTastingHasTaughtAnythingYet")}</p>
+      )}
       {v?.taught.map((t) => (
         <section key={`${t.trait} ${t.food}`} aria-label={t.food || t.trait}>
           <p>
-            {t.say} <span className="quiet">Since {day(t.since)}.</span>{" "}
+            {t.say} <span className="quiet">{worded("kitchen.since", { day: day(t.since) })}</span>{" "}
             <Button size="small" onClick={() => t.lessons.forEach((key) => unteach.mutate(key))}>
-              Take back
+              {worded("kitchen.takeBack")}
             </Button>
           </p>
         </section>
@@ -101,12 +107,12 @@ export function Learned() {
         <table className="lessons">
           <thead>
             <tr>
-              <th>Tasting</th>
-              <th>Trait</th>
-              <th>Sheets</th>
-              <th>Foreseen</th>
-              <th>Tasted</th>
-              <th>Counts</th>
+              <th>{worded("kitchen.tasting")}</th>
+              <th>{worded("kitchen.trait")}</th>
+              <th>{worded("kitchen.sheets")}</th>
+              <th>{worded("kitchen.foreseen")}</th>
+              <th>{worded("kitchen.tasted")}</th>
+              <th>{worded("kitchen.counts")}</th>
             </tr>
           </thead>
           <tbody>
@@ -124,7 +130,7 @@ export function Learned() {
                     size="small"
                     onClick={() => (l.off ? teach.mutate(l.key) : unteach.mutate(l.key))}
                   >
-                    {l.off ? "Bring it back" : "Take back"}
+                    {l.off ? worded("kitchen.bringItBack") : worded("kitchen.takeBack")}
                   </Button>
                 </td>
               </tr>

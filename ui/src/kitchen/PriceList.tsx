@@ -3,6 +3,7 @@ import { Button, InputNumber, Select } from "antd";
 import { useState } from "react";
 
 import { api } from "../api/client";
+import { worded } from "../texts/worded";
 
 /** The kitchen's own prices over the made-up ones that ship with Yembra. */
 export function PriceList({
@@ -32,15 +33,15 @@ export function PriceList({
               max={100000}
               step={0.5}
               value={p.perKg}
-              aria-label={`Price of a kilogram: ${p.name}`}
+              aria-label={worded("kitchen.priceOfAKilogram", { pName: p.name })}
               onChange={(n) => n !== null && n !== p.perKg && set({ ...own, [p.key]: n })}
             />
             {p.own ? (
               <Button type="text" size="small" onClick={() => without(p.key)}>
-                own · back to {p.shipped}
+                {worded("kitchen.ownBackTo", { shipped: p.shipped })}
               </Button>
             ) : (
-              <span className="quiet small">made up</span>
+              <span className="quiet small">{worded("kitchen.madeUp")}</span>
             )}
           </li>
         ))}
@@ -48,8 +49,8 @@ export function PriceList({
       <Select
         showSearch={{ filterOption: false, onSearch: setWords }}
         value={null}
-        placeholder="Price of one food"
-        aria-label="Price of one food"
+        placeholder={worded("kitchen.priceOfOneFood")}
+        aria-label={worded("kitchen.priceOfOneFood")}
         style={{ width: 320 }}
         options={found.data?.map((f) => ({ value: f.id, label: f.name })) ?? []}
         onSelect={(id: string | null) => id !== null && set({ ...own, [id]: own[id] ?? 5 })}

@@ -11,6 +11,7 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { capital, figure } from "../shared/format";
 import { FoodForm } from "./FoodForm";
 import { nutrients, rounded } from "./nutrients";
+import { worded } from "../texts/worded";
 
 /** All that is known of one food, each figure with where it comes from. */
 export function FoodFacts({ id }: { id: string }) {
@@ -26,24 +27,26 @@ export function FoodFacts({ id }: { id: string }) {
     },
   });
   if (food.error) return <ProblemNote error={food.error} retry={() => void food.refetch()} />;
-  if (!food.data) return <Loading>Fetching the food</Loading>;
+  if (!food.data) return <Loading>{worded("larder.fetchingTheFood")}</Loading>;
   const f = food.data;
   return (
     <article className="food-facts">
       <header>
         <h2>{capital(f.name)}</h2>
         <Button size="small" onClick={() => setCorrecting(true)}>
-          {f.own === "added" ? "Change" : "Correct"}
+          {f.own === "added" ? worded("larder.change") : worded("larder.correct2")}
         </Button>
         {f.own !== "" && (
           <Button size="small" loading={takeBack.isPending} onClick={() => takeBack.mutate()}>
-            {f.own === "added" ? "Take out of the larder" : "Take the correction back"}
+            {f.own === "added"
+              ? worded("larder.takeOutOfTheLarder")
+              : worded("larder.takeTheCorrectionBack")}
           </Button>
         )}
       </header>
       {f.own !== "" && (
         <p className="own-mark">
-          {f.own === "added" ? "Your own food" : "Corrected by you"}
+          {f.own === "added" ? worded("larder.yourOwnFood") : worded("larder.correctedByYou")}
           {f.entry?.note ? `: ${f.entry.note}` : "."}
         </p>
       )}
@@ -53,29 +56,29 @@ export function FoodFacts({ id }: { id: string }) {
         {[f.origin === "animal" ? f.animal : f.origin, gradeWords[f.grade] ?? f.grade]
           .filter((w) => w !== "")
           .join(", ")}
-        {f.hidden && ", hidden in its name"}
+        {f.hidden && worded("larder.hiddenInItsName")}
         {f.why && <span> {f.why}</span>}
       </p>
       {f.aliases.length > 0 && (
         <p className="small">
-          <b>Also called</b> {f.aliases.slice(0, 30).join(", ")}
-          {f.aliases.length > 30 && ` and ${f.aliases.length - 30} more`}
+          <b>{worded("larder.alsoCalled")}</b> {f.aliases.slice(0, 30).join(", ")}
+          {f.aliases.length > 30 && worded("larder.andMore", { aliases: f.aliases.length - 30 })}
         </p>
       )}
       {f.allergens.length > 0 && (
         <p className="small">
-          <b>Allergens</b> {f.allergens.join(", ")}
+          <b>{worded("larder.allergens")}</b> {f.allergens.join(", ")}
         </p>
       )}
       {f.homes.length > 0 && (
         <p className="small">
-          <b>At home in these kitchens</b> {f.homes.join(", ")}
+          <b>{worded("larder.atHomeInTheseKitchens")}</b> {f.homes.join(", ")}
         </p>
       )}
       <Limits food={f} />
       {f.tags.length > 0 && (
         <p className="small">
-          <b>The house rules count it as</b> {f.tags.join(", ").replaceAll("-", " ")}
+          <b>{worded("larder.theHouseRulesCountItAs")}</b> {f.tags.join(", ").replaceAll("-", " ")}
         </p>
       )}
       <div className="fact-columns">
@@ -94,9 +97,9 @@ export function FoodFacts({ id }: { id: string }) {
 
 const gradeWords: Record<string, string> = {
   whole: "whole",
-  plain: "plainly processed",
+  plain: worded("larder.plainlyProcessed"),
   refined: "refined",
-  analogue: "ready-made analogue",
+  analogue: worded("larder.readyMadeAnalogue"),
 };
 
 /** The name of a source, marked when it is an estimate. */
@@ -104,7 +107,7 @@ function Source({ food, code }: { food: FoodView; code: string }) {
   if (code === "") return null;
   return (
     <p className={code === "estimate" ? "source-note guess" : "source-note"}>
-      {code === "estimate" ? "Estimate" : capital(food.sources[code] ?? code)}
+      {code === "estimate" ? worded("larder.estimate") : capital(food.sources[code] ?? code)}
     </p>
   );
 }
@@ -113,17 +116,17 @@ function Weights({ food }: { food: FoodView }) {
   const pieces = Object.entries(food.pieces ?? {});
   return (
     <section>
-      <h3>Weights</h3>
+      <h3>{worded("larder.weights")}</h3>
       <dl>
         {food.density > 0 && (
           <div>
-            <dt>1 US cup</dt>
+            <dt>{worded("larder.n1UsCup")}</dt>
             <dd>{rounded(food.density * 236.588)} g</dd>
           </div>
         )}
         {food.density > 0 && (
           <div>
-            <dt>1 tbsp (15 ml)</dt>
+            <dt>{worded("larder.n1Tbsp15Ml")}</dt>
             <dd>{rounded(food.density * 15)} g</dd>
           </div>
         )}
@@ -148,35 +151,42 @@ function Keeping({ food }: { food: FoodView }) {
   const { storage, edible, packs } = food;
   return (
     <section>
-      <h3>At home</h3>
+      <h3>{worded("larder.atHome")}</h3>
       <dl>
         {storage.place && (
           <div>
-            <dt>Keeps in the {storage.place}</dt>
+            <dt>{worded("larder.keepsInThe", { place: storage.place })}</dt>
             <dd>
-              {storage.sealedDays} days, opened {storage.openedDays}
+              {worded("larder.daysOpened", {
+                sealedDays: storage.sealedDays,
+                openedDays: storage.openedDays,
+              })}
             </dd>
           </div>
         )}
         {edible.share < 1 && (
           <div>
-            <dt>Eaten</dt>
+            <dt>{worded("larder.eaten")}</dt>
             <dd>
-              {Math.round(edible.share * 100)} %, not the {edible.thrown}
+              {worded("larder.notThe", {
+                share: Math.round(edible.share * 100),
+                thrown: edible.thrown,
+              })}
             </dd>
           </div>
         )}
         {food.washed > 0 && (
           <div>
-            <dt>Soaked or rinsed</dt>
-            <dd>keeps {Math.round(food.washed * 100)} % of its salt</dd>
+            <dt>{worded("larder.soakedOrRinsed")}</dt>
+            <dd>{worded("larder.keepsOfItsSalt", { washed: Math.round(food.washed * 100) })}</dd>
           </div>
         )}
         {packs?.map((p) => (
           <div key={p.name}>
-            <dt>Sold by the {p.name}</dt>
+            <dt>{worded("larder.soldByThe", { pName: p.name })}</dt>
             <dd>
-              {rounded(p.grams)} g{p.drained !== null && `, ${rounded(p.drained)} g drained`}
+              {rounded(p.grams)} g
+              {p.drained !== null && worded("larder.gDrained", { rounded: rounded(p.drained) })}
             </dd>
           </div>
         ))}
@@ -191,7 +201,7 @@ function LookAlikes({ food }: { food: FoodView }) {
   if (food.lookAlikes.length === 0) return null;
   return (
     <section className="look-alikes">
-      <h3>Taken for</h3>
+      <h3>{worded("larder.takenFor")}</h3>
       <ul>
         {food.lookAlikes.map((l) => (
           <li key={l.id}>
@@ -205,18 +215,18 @@ function LookAlikes({ food }: { food: FoodView }) {
 
 function Inside({ food }: { food: FoodView }) {
   if (food.per100.source === "") {
-    return <p className="quiet">Nothing is known of what is in it.</p>;
+    return <p className="quiet">{worded("larder.nothingIsKnownOfWhatIs")}</p>;
   }
   return (
     <section>
-      <h3>In 100 g as bought</h3>
+      <h3>{worded("larder.in100GAsBought")}</h3>
       <dl className="inside">
         {nutrients.map(([key, name, unit]) => (
           <div key={key}>
             <dt>{name}</dt>
             <dd>
               {food.per100[key] === null ? (
-                <span className="quiet">missing</span>
+                <span className="quiet">{worded("larder.missing")}</span>
               ) : (
                 `${rounded(food.per100[key])} ${unit}`
               )}
@@ -227,7 +237,7 @@ function Inside({ food }: { food: FoodView }) {
       <Source food={food} code={food.per100.source} />
       {food.per100.further && (
         <p className="source-note">
-          B12, vitamin D and iodine: {food.sources[food.per100.further]}
+          {worded("larder.b12VitaminDAndIodine")} {food.sources[food.per100.further]}
         </p>
       )}
     </section>
@@ -237,25 +247,35 @@ function Inside({ food }: { food: FoodView }) {
 function Taste({ food }: { food: FoodView }) {
   const facts: [string, string][] = [];
   if (food.taste.source) {
-    facts.push(["Free glutamate", `${rounded(food.taste.glutamate * 1000)} mg`]);
+    facts.push([
+      worded("larder.freeGlutamate"),
+      worded("larder.mg", { figures: rounded(food.taste.glutamate * 1000) }),
+    ]);
     facts.push(["IMP, GMP, AMP", nucleotides(food)]);
   }
   if (food.titratable !== null)
-    facts.push(["Acid, as citric acid", `${rounded(food.titratable)} g`]);
-  if (food.sweetness !== null) facts.push(["Sweetness, as sugar", `${rounded(food.sweetness)} g`]);
+    facts.push([worded("larder.acidAsCitricAcid"), `${rounded(food.titratable)} g`]);
+  if (food.sweetness !== null)
+    facts.push([worded("larder.sweetnessAsSugar"), `${rounded(food.sweetness)} g`]);
   if (food.heat.source) {
-    facts.push(["Heat", `${food.heat.low}–${food.heat.high} Scoville units`]);
+    facts.push([
+      "Heat",
+      worded("larder.scovilleUnits", { low: food.heat.low, high: food.heat.high }),
+    ]);
   }
   for (const a of food.aromas ?? []) {
-    facts.push([`${capital(a.trait)}: clear at`, `${rounded(a.dose)} g in 100 g`]);
+    facts.push([
+      worded("larder.clearAt", { capital: capital(a.trait) }),
+      worded("larder.gIn100G", { rounded: rounded(a.dose) }),
+    ]);
   }
   for (const r of food.roles ?? []) {
-    facts.push([`${capital(r.kind)}, for each gram`, rounded(r.perGram)]);
+    facts.push([worded("larder.forEachGram", { capital: capital(r.kind) }), rounded(r.perGram)]);
   }
   if (facts.length === 0) return null;
   return (
     <section>
-      <h3>Taste, aroma and structure</h3>
+      <h3>{worded("larder.tasteAromaAndStructure")}</h3>
       <dl className="inside">
         {facts.map(([name, value]) => (
           <div key={name}>
@@ -269,7 +289,9 @@ function Taste({ food }: { food: FoodView }) {
 }
 
 function nucleotides({ taste }: FoodView): string {
-  return [taste.imp, taste.gmp, taste.amp].map((v) => rounded(v * 1000)).join(", ") + " mg";
+  return worded("larder.mg", {
+    figures: [taste.imp, taste.gmp, taste.amp].map((v) => rounded(v * 1000)).join(", "),
+  });
 }
 
 function Forms({ food }: { food: FoodView }) {
@@ -277,26 +299,26 @@ function Forms({ food }: { food: FoodView }) {
   if (forms.length === 0) return null;
   return (
     <section>
-      <h3>Forms</h3>
+      <h3>{worded("larder.forms")}</h3>
       <table className="forms-table">
         <thead>
           <tr>
-            <th>Form</th>
-            <th>From as bought</th>
-            <th>Left when cooked</th>
-            <th>How the pieces feel, 0 to 10</th>
+            <th>{worded("larder.form")}</th>
+            <th>{worded("larder.fromAsBought")}</th>
+            <th>{worded("larder.leftWhenCooked")}</th>
+            <th>{worded("larder.howThePiecesFeel0To")}</th>
           </tr>
         </thead>
         <tbody>
           {forms.map((f) => (
             <tr key={f.name}>
-              <td>{f.name === "raw" ? "as bought" : f.name}</td>
+              <td>{f.name === "raw" ? worded("larder.asBought") : f.name}</td>
               <td>{Math.round(f.base * 100)} %</td>
               <td>{Math.round(f.yield * 100)} %</td>
               <td>
                 {Object.entries(f.feel ?? {})
                   .map(([trait, v]) => `${trait} ${v}`)
-                  .join(", ") || <span className="quiet">nothing to bite on</span>}
+                  .join(", ") || <span className="quiet">{worded("larder.nothingToBiteOn")}</span>}
               </td>
             </tr>
           ))}
@@ -309,8 +331,8 @@ function Forms({ food }: { food: FoodView }) {
 function Used({ food }: { food: FoodView }) {
   return (
     <section>
-      <h3>Where it is used</h3>
-      {food.usedIn.length === 0 && <p className="quiet">In no dish or swap yet.</p>}
+      <h3>{worded("larder.whereItIsUsed")}</h3>
+      {food.usedIn.length === 0 && <p className="quiet">{worded("larder.inNoDishOrSwapYet")}</p>}
       <ul className="used">
         {food.usedIn.slice(0, 24).map((u) => (
           <li key={`${u.kind} ${u.id}`}>
@@ -331,16 +353,26 @@ function Used({ food }: { food: FoodView }) {
 function Limits({ food }: { food: FoodView }) {
   if (food.limits.length === 0 && !food.served) return null;
   return (
-    <section className="small" aria-label="Limits">
+    <section className="small" aria-label={worded("larder.limits")}>
       {food.limits.map((x) => (
         <p key={x.nutrient}>
-          <b>Limit for a day</b> {nutrientNames[x.nutrient] ?? x.nutrient} {figure(x.most)} {x.unit}{" "}
-          for an adult: about {figure(x.grams)} g of it. <span className="quiet">{x.source}.</span>
+          <b>{worded("larder.limitForADay")}</b>{" "}
+          {worded("larder.forAnAdultAboutGOf", {
+            nutrientNames: nutrientNames[x.nutrient] ?? x.nutrient,
+            figure: figure(x.most),
+            unit: x.unit,
+            figure2: figure(x.grams),
+          })}{" "}
+          <span className="quiet">{x.source}.</span>
         </p>
       ))}
       {food.served && (
         <p>
-          <b>In a serving</b> the book puts {figure(food.served.most)} g at most: {food.served.why}.{" "}
+          <b>{worded("larder.inAServing")}</b>{" "}
+          {worded("larder.theBookPutsGAtMost", {
+            figure: figure(food.served.most),
+            why: food.served.why,
+          })}{" "}
           {food.limits.every((x) => x.source !== food.served?.source) && (
             <span className="quiet">{food.served.source}.</span>
           )}

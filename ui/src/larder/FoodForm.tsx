@@ -9,6 +9,7 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { entryOf, idFor, withFigure } from "./entry";
 import { nutrients } from "./nutrients";
+import { worded } from "../texts/worded";
 
 const origins = ["plant", "animal", "fungus", "mineral", "mixed"];
 const classes = "meat poultry fish shellfish dairy egg honey gelatine fat insect".split(" ");
@@ -35,11 +36,7 @@ export function FoodForm({ food, close }: Props) {
     mutationFn: () => {
       const id = food?.id ?? idFor(e.name);
       if (id === "") {
-        throw new Problem(
-          422,
-          "No name yet",
-          "A food of your own needs a name with letters in it.",
-        );
+        throw new Problem(422, worded("larder.noNameYet"), worded("larder.aFoodOfYourOwnNeeds"));
       }
       return api.saveFood({ ...e, id }, food?.version ?? 0);
     },
@@ -53,7 +50,13 @@ export function FoodForm({ food, close }: Props) {
     set({ pieces: withFigure(e.pieces, unit, grams) });
   const figure = (name: string, v: number | null) => set({ per100: withFigure(e.per100, name, v) });
   return (
-    <Sheet title={food ? `Correct ${food.name}` : "A food of your own"} close={close} wide>
+    <Sheet
+      title={
+        food ? worded("larder.correct", { foodName: food.name }) : worded("larder.aFoodOfYourOwn")
+      }
+      close={close}
+      wide
+    >
       <form
         className="food-form"
         onSubmit={(event) => {
@@ -62,22 +65,22 @@ export function FoodForm({ food, close }: Props) {
         }}
       >
         <label>
-          Name
+          {worded("larder.name")}
           <Input
             value={e.name}
-            placeholder={food?.name ?? "smoked carrot"}
+            placeholder={food?.name ?? worded("larder.smokedCarrot")}
             onChange={(x) => set({ name: x.target.value })}
           />
         </label>
         <label>
-          Other names, between commas
+          {worded("larder.otherNamesBetweenCommas")}
           <Input
             value={e.aliases.join(", ")}
             onChange={(x) => set({ aliases: x.target.value.split(/,\s*/) })}
           />
         </label>
         <label>
-          Origin
+          {worded("larder.origin")}
           <Select
             value={e.origin || undefined}
             placeholder={food?.origin ?? "choose"}
@@ -89,7 +92,7 @@ export function FoodForm({ food, close }: Props) {
         </label>
         {(e.origin === "animal" || e.origin === "mixed") && (
           <label>
-            Class of animal matter
+            {worded("larder.classOfAnimalMatter")}
             <Select
               value={e.animal || undefined}
               options={options(classes)}
@@ -98,7 +101,7 @@ export function FoodForm({ food, close }: Props) {
           </label>
         )}
         <label>
-          Allergens
+          {worded("larder.allergens")}
           <Select
             mode="multiple"
             value={e.allergens ?? food?.allergens ?? []}
@@ -107,7 +110,7 @@ export function FoodForm({ food, close }: Props) {
           />
         </label>
         <label>
-          At home in these kitchens (none: everywhere)
+          {worded("larder.atHomeInTheseKitchensNone")}
           <Select
             mode="multiple"
             value={e.homes ?? food?.homes ?? []}
@@ -119,12 +122,12 @@ export function FoodForm({ food, close }: Props) {
           checked={e.checkLabel ?? food?.checkLabel ?? false}
           onChange={(x) => set({ checkLabel: x.target.checked })}
         >
-          The label has to be read
+          {worded("larder.theLabelHasToBeRead")}
         </Checkbox>
         <fieldset>
-          <legend>Weights, in grams</legend>
+          <legend>{worded("larder.weightsInGrams")}</legend>
           <label>
-            1 ml
+            {worded("larder.n1Ml")}
             <InputNumber
               value={e.density ?? null}
               placeholder={food?.density ? String(food.density) : ""}
@@ -147,7 +150,7 @@ export function FoodForm({ food, close }: Props) {
           ))}
         </fieldset>
         <fieldset>
-          <legend>In 100 g</legend>
+          <legend>{worded("larder.in100G")}</legend>
           {nutrients.map(([key, name, unit]) => (
             <label key={key}>
               {name}, {unit}
@@ -161,21 +164,19 @@ export function FoodForm({ food, close }: Props) {
           ))}
         </fieldset>
         <label className="wide-field">
-          Where you have it from
+          {worded("larder.whereYouHaveItFrom")}
           <Input
             value={e.note}
-            placeholder="Weighed on our scale; the label of the usual bag"
+            placeholder={worded("larder.weighedOnOurScaleTheLabel")}
             onChange={(x) => set({ note: x.target.value })}
           />
         </label>
         {keep.error && <ProblemNote error={keep.error} />}
         <div className="form-end">
           <Button type="primary" htmlType="submit" loading={keep.isPending}>
-            {food ? "Keep the correction" : "Add to the larder"}
+            {food ? worded("larder.keepTheCorrection") : worded("larder.addToTheLarder")}
           </Button>
-          <span className="quiet small">
-            Used everywhere at once; it can be taken back at any time.
-          </span>
+          <span className="quiet small">{worded("larder.usedEverywhereAtOnceItCan")}</span>
         </div>
       </form>
     </Sheet>

@@ -12,14 +12,15 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { capital } from "../shared/format";
 import { FoodFacts } from "./FoodFacts";
 import { FoodForm } from "./FoodForm";
+import { worded } from "../texts/worded";
 
 /** Words for the shelves whose id does not say it all. */
 const shelfNames: Record<string, string> = {
-  own: "Your own",
-  "other-animal": "Other animal foods",
-  "plant-dairy": "Plant milks and creams",
-  "sea-vegetables": "Sea vegetables",
-  nuts: "Nuts and seeds",
+  own: worded("larder.yourOwn"),
+  "other-animal": worded("larder.otherAnimalFoods"),
+  "plant-dairy": worded("larder.plantMilksAndCreams"),
+  "sea-vegetables": worded("larder.seaVegetables"),
+  nuts: worded("larder.nutsAndSeeds"),
 };
 
 const shelfName = (id: string) => shelfNames[id] ?? capital(id);
@@ -49,9 +50,9 @@ export default function LarderPage() {
   const total = shelves.data?.reduce((n, s) => n + (s.id === "own" ? 0 : s.foods), 0);
   return (
     <main className={food ? "larder chosen" : "larder"}>
-      <nav className="shelves" aria-label="Shelves">
-        <h1>Larder</h1>
-        <p className="quiet small">{total ? `${total} foods` : "…"}</p>
+      <nav className="shelves" aria-label={worded("larder.shelves")}>
+        <h1>{worded("larder.larder")}</h1>
+        <p className="quiet small">{total ? worded("larder.foods", { total }) : "…"}</p>
         <ul>
           {shelves.data?.toSorted(ownFirst).map((s) => (
             <li key={s.id}>
@@ -68,23 +69,23 @@ export default function LarderPage() {
           ))}
         </ul>
       </nav>
-      <section className="found" aria-label="Foods">
+      <section className="found" aria-label={worded("larder.foods2")}>
         <div className="found-head">
           <Input
             value={text}
             allowClear
             onChange={(e) => setText(e.target.value)}
-            placeholder="Any name: brinjal, twaróg, scallion"
-            aria-label="Search the larder"
+            placeholder={worded("larder.anyNameBrinjalTwarGScallion")}
+            aria-label={worded("larder.searchTheLarder")}
           />
-          <Button onClick={() => setAdding(true)}>Add a food</Button>
+          <Button onClick={() => setAdding(true)}>{worded("larder.addAFood")}</Button>
         </div>
         {hits.error && <ProblemNote error={hits.error} retry={() => void hits.refetch()} />}
         {hits.data?.length === 0 && (
           <p className="quiet">
             {searching
-              ? `No food is called “${text}”. Try another spelling, or add it as your own.`
-              : "Nothing stands here yet. Correct a food or add one of your own."}
+              ? worded("larder.noFoodIsCalledTryAnother", { text })
+              : worded("larder.nothingStandsHereYetCorrectA")}
           </p>
         )}
         <ul>
@@ -102,14 +103,11 @@ export default function LarderPage() {
           ))}
         </ul>
       </section>
-      <section className="facts-of" aria-label="Facts">
+      <section className="facts-of" aria-label={worded("larder.facts")}>
         {food ? (
           <FoodFacts key={food} id={food} />
         ) : (
-          <p className="quiet choose">
-            Choose a food to see what is known of it: what it weighs, what is in it, how it keeps,
-            what it is taken for, and where each figure comes from.
-          </p>
+          <p className="quiet choose">{worded("larder.chooseAFoodToSeeWhat")}</p>
         )}
       </section>
       {adding && <FoodForm close={() => setAdding(false)} />}

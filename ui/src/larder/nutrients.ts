@@ -1,4 +1,5 @@
 import type { Composition } from "../api/types";
+import { worded } from "../texts/worded";
 
 type Figure = Exclude<keyof Composition, "source" | "estimate" | "further">;
 
@@ -6,9 +7,9 @@ type Figure = Exclude<keyof Composition, "source" | "estimate" | "further">;
 export const nutrients: readonly [Figure, string, string][] = [
   ["energy", "Energy", "kcal"],
   ["fat", "Fat", "g"],
-  ["saturated", "of which saturated", "g"],
+  ["saturated", worded("larder.ofWhichSaturated"), "g"],
   ["carbohydrate", "Carbohydrate", "g"],
-  ["sugars", "of which sugars", "g"],
+  ["sugars", worded("larder.ofWhichSugars"), "g"],
   ["fibre", "Fibre", "g"],
   ["protein", "Protein", "g"],
   ["water", "Water", "g"],
@@ -18,10 +19,10 @@ export const nutrients: readonly [Figure, string, string][] = [
   ["iron", "Iron", "mg"],
   ["zinc", "Zinc", "mg"],
   ["iodine", "Iodine", "µg"],
-  ["b12", "Vitamin B12", "µg"],
-  ["vitaminD", "Vitamin D", "µg"],
-  ["ala", "Omega-3, ALA", "g"],
-  ["epaDha", "Omega-3, EPA and DHA", "g"],
+  ["b12", worded("larder.vitaminB12"), "µg"],
+  ["vitaminD", worded("larder.vitaminD"), "µg"],
+  ["ala", worded("larder.omega3Ala"), "g"],
+  ["epaDha", worded("larder.omega3EpaAndDha"), "g"],
 ];
 
 /** A figure to three significant digits, as a label shows it. */

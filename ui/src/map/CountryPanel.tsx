@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { api } from "../api/client";
 import { State } from "../dishes/ShelfList";
 import { TodoList } from "./TodoList";
+import { worded } from "../texts/worded";
 
 /** The dishes of a country: those of this kitchen, and those still to do. */
 export function CountryPanel({ country, name }: { country: string; name: string }) {
@@ -26,10 +27,17 @@ export function CountryPanel({ country, name }: { country: string; name: string 
       )}
       {own.data && own.data.all > own.data.dishes.length && (
         <p>
-          <Link to={`/dishes?country=${country}`}>All {own.data.all} on the shelf</Link>
+          <Link to={`/dishes?country=${country}`}>
+            {worded("map.allOnTheShelf", { all: own.data.all })}
+          </Link>
         </p>
       )}
-      <TodoList under={2} title="Still to do" query={{ country }} empty="Nothing is listed here." />
+      <TodoList
+        under={2}
+        title={worded("map.stillToDo")}
+        query={{ country }}
+        empty={worded("map.nothingIsListedHere")}
+      />
     </>
   );
 }

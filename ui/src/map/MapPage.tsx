@@ -13,11 +13,12 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { CountryPanel } from "./CountryPanel";
 import { TodoList } from "./TodoList";
 import { around, furthest, shapes, size } from "./world";
+import { worded } from "../texts/worded";
 
 const stages: [string, string][] = [
-  ["nothing", "nothing yet"],
-  ["original", "original kept"],
-  ["adapting", "being adapted"],
+  ["nothing", worded("map.nothingYet")],
+  ["original", worded("map.originalKept")],
+  ["adapting", worded("map.beingAdapted")],
   ["settled", "settled"],
 ];
 
@@ -42,16 +43,18 @@ export default function MapPage() {
       </main>
     );
   }
-  if (!f) return <Loading>Unfolding the map</Loading>;
+  if (!f) return <Loading>{worded("map.unfoldingTheMap")}</Loading>;
   return (
     <main className="page map-page">
       <div className="dishes-head">
-        <h1>Map</h1>
-        <Button onClick={() => setTable(!table)}>{table ? "As a map" : "As a table"}</Button>
+        <h1>{worded("map.map")}</h1>
+        <Button onClick={() => setTable(!table)}>
+          {table ? worded("map.asAMap") : worded("map.asATable")}
+        </Button>
       </div>
-      <nav aria-label="Regions" className="regions">
+      <nav aria-label={worded("map.regions")} className="regions">
         <button aria-pressed={region === ""} onClick={() => go({})}>
-          The world
+          {worded("map.theWorld")}
         </button>
         {regions.map((r) => (
           <button key={r} aria-pressed={r === region} onClick={() => go({ region: r })}>
@@ -84,7 +87,7 @@ export default function MapPage() {
             </p>
           )}
           <label className="country-choice">
-            Country{" "}
+            {worded("map.country")}{" "}
             <select
               value={country}
               onChange={(e) =>
@@ -97,7 +100,7 @@ export default function MapPage() {
                 )
               }
             >
-              <option value="">{region || "the whole world"}</option>
+              <option value="">{region || worded("map.theWholeWorld")}</option>
               {here.map((c) => (
                 <option key={c.code} value={c.code}>
                   {c.name}
@@ -110,14 +113,16 @@ export default function MapPage() {
           {country ? (
             <CountryPanel
               country={country}
-              name={f.world.find((c) => c.code === country)?.name ?? "This country"}
+              name={f.world.find((c) => c.code === country)?.name ?? worded("map.thisCountry")}
             />
           ) : (
             <TodoList
               under={1}
-              title={region ? `Still to do in ${region}` : "On the list of wishes"}
+              title={
+                region ? worded("map.stillToDoIn", { region }) : worded("map.onTheListOfWishes")
+              }
               query={region ? { region } : { wishes: "true" }}
-              empty="No wishes yet. Choose a region or a country, and wish for what you would like to cook."
+              empty={worded("map.noWishesYetChooseARegion")}
             />
           )}
         </aside>
@@ -159,15 +164,20 @@ function WorldTable({ facets, region }: { facets: ShelfFacets; region: string })
   const n = (code: string, ...states: string[]) =>
     states.reduce((sum, s) => sum + (facets.countries[code]?.[s] ?? 0), 0) || "";
   return (
-    <div className="world-table" tabIndex={0} role="region" aria-label="Countries as a table">
+    <div
+      className="world-table"
+      tabIndex={0}
+      role="region"
+      aria-label={worded("map.countriesAsATable")}
+    >
       <table>
         <thead>
           <tr>
-            <th>Country</th>
-            <th>Region</th>
-            <th>Original kept</th>
-            <th>Being adapted</th>
-            <th>Settled</th>
+            <th>{worded("map.country")}</th>
+            <th>{worded("map.region")}</th>
+            <th>{worded("map.originalKept2")}</th>
+            <th>{worded("map.beingAdapted2")}</th>
+            <th>{worded("map.settled")}</th>
           </tr>
         </thead>
         <tbody>

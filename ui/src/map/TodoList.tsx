@@ -6,6 +6,7 @@ import { api } from "../api/client";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { capital } from "../shared/format";
+import { worded } from "../texts/worded";
 
 interface Props {
   title: string;
@@ -39,7 +40,7 @@ export function TodoList({ title, query, empty, under }: Props) {
   return (
     <section aria-label={title} className="todo">
       <Title>{title}</Title>
-      {todo.isPending && <Loading>Looking it up</Loading>}
+      {todo.isPending && <Loading>{worded("map.lookingItUp")}</Loading>}
       {todo.error && <ProblemNote error={todo.error} retry={() => void todo.refetch()} />}
       {begin.error && <ProblemNote error={begin.error} />}
       {wish.error && <ProblemNote error={wish.error} />}
@@ -51,40 +52,47 @@ export function TodoList({ title, query, empty, under }: Props) {
               {capital(t.name)} {t.place && <span className="quiet">{t.place}</span>}
             </Name>
             <p>
-              {capital(t.what)}. Lives from {t.lives.join(" and ")}
-              {t.restsOn.length > 0
-                ? `; rests on ${t.restsOn.join(", ")}`
-                : "; no animal matter"}. <span className="quiet">{capital(t.when)}.</span>
+              {worded("map.livesFrom", {
+                capital: capital(t.what),
+                lives: t.lives.join(worded("map.and")),
+                which:
+                  t.restsOn.length > 0
+                    ? worded("map.restsOn", { restsOn: t.restsOn.join(", ") })
+                    : worded("map.noAnimalMatter"),
+              })}{" "}
+              <span className="quiet">{capital(t.when)}.</span>
             </p>
             <p className="todo-ways">
               {t.dish ? (
-                <Link to={`/dishes/${t.dish}/original`}>Begun: open it</Link>
+                <Link to={`/dishes/${t.dish}/original`}>{worded("map.begunOpenIt")}</Link>
               ) : (
                 <Button
                   size="small"
                   disabled={begin.isPending}
                   onClick={() => begin.mutate(t.key)}
-                  aria-label={`Begin ${t.name}`}
+                  aria-label={worded("map.begin", { tName: t.name })}
                 >
-                  Begin
+                  {worded("map.begin2")}
                 </Button>
               )}
               <Button
                 size="small"
                 aria-pressed={t.wish}
-                aria-label={t.wish ? `${t.name}: wished for` : `Wish for ${t.name}`}
+                aria-label={
+                  t.wish
+                    ? worded("map.wishedFor", { tName: t.name })
+                    : worded("map.wishFor", { tName: t.name })
+                }
                 onClick={() => wish.mutate({ key: t.key, wish: !t.wish })}
               >
-                {t.wish ? "Wished for" : "Wish for it"}
+                {t.wish ? worded("map.wishedFor2") : worded("map.wishForIt")}
               </Button>
             </p>
           </li>
         ))}
       </ul>
       {todo.data && todo.data.length > 0 && (
-        <p className="quiet small">
-          Facts of general knowledge in our own words; cooks of the place may well tell otherwise.
-        </p>
+        <p className="quiet small">{worded("map.factsOfGeneralKnowledgeInOur")}</p>
       )}
     </section>
   );

@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { SwapStep } from "../api/types";
 import type { OpenDish } from "../dish/useDish";
 import { minutes } from "../shared/format";
+import { worded } from "../texts/worded";
 
 /** The time, heat and cue of a step as figures, which the cook can change. */
 export function Facts({ open, step }: { open: OpenDish; step: SwapStep }) {
@@ -14,18 +15,20 @@ export function Facts({ open, step }: { open: OpenDish; step: SwapStep }) {
     <p className="facts">
       {step.minutes && <span>{minutes(step.minutes)}</span>}
       {step.celsius !== null && <span>{step.celsius} °C</span>}
-      {step.heat !== "" && step.heat !== "oven" && <span>{step.heat} heat</span>}
-      {step.heat === "oven" && step.celsius === null && <span>oven</span>}
+      {step.heat !== "" && step.heat !== "oven" && (
+        <span>{worded("method.heat", { heat: step.heat })}</span>
+      )}
+      {step.heat === "oven" && step.celsius === null && <span>{worded("method.oven")}</span>}
       {kit.length > 0 && <span>{kit.join(", ")}</span>}
       {step.cue !== "" && (
-        <span className="cue" title="The cue decides; minutes only guide.">
+        <span className="cue" title={worded("method.theCueDecidesMinutesOnlyGuide")}>
           {step.cue}
         </span>
       )}
-      {step.own && <span className="own">your wording</span>}
+      {step.own && <span className="own">{worded("method.yourWording")}</span>}
       {step.change !== "dropped" && (
         <Button type="link" size="small" onClick={() => setChanging(true)}>
-          Change figures
+          {worded("method.changeFigures")}
         </Button>
       )}
     </p>
@@ -43,7 +46,7 @@ function Change({ open, step, done }: { open: OpenDish; step: SwapStep; done: ()
     const to = high ?? low;
     const time =
       from !== null && to !== null && (from !== step.minutes?.low || to !== step.minutes?.high);
-    open.decide("set a step's figures", {
+    open.decide(worded("method.setAStepsFigures"), {
       figures: {
         ...figures,
         [step.key]: {
@@ -62,7 +65,7 @@ function Change({ open, step, done }: { open: OpenDish; step: SwapStep; done: ()
         min={0}
         max={10000}
         value={low}
-        aria-label="Minutes at least"
+        aria-label={worded("method.minutesAtLeast")}
         onChange={setLow}
       />
       –
@@ -70,29 +73,29 @@ function Change({ open, step, done }: { open: OpenDish; step: SwapStep; done: ()
         min={0}
         max={10000}
         value={high}
-        aria-label="Minutes at most"
+        aria-label={worded("method.minutesAtMost")}
         onChange={setHigh}
       />{" "}
-      min
+      {worded("method.min")}
       <InputNumber
         min={0}
         max={350}
         value={celsius}
-        aria-label="Heat in Celsius"
+        aria-label={worded("method.heatInCelsius")}
         onChange={setCelsius}
       />{" "}
       °C
       <Input
         value={cue}
-        aria-label="Cue"
+        aria-label={worded("method.cue")}
         onChange={(e) => setCue(e.target.value)}
         onPressEnter={keep}
       />
       <Button type="primary" size="small" onClick={keep}>
-        Keep figures
+        {worded("method.keepFigures")}
       </Button>
       <Button size="small" onClick={done}>
-        Leave them
+        {worded("method.leaveThem")}
       </Button>
     </div>
   );

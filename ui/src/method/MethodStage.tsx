@@ -9,6 +9,7 @@ import { FlowPicture } from "../flow/FlowPicture";
 import { without } from "../shared/records";
 import { Facts } from "./Facts";
 import { SidePotField } from "./SidePotField";
+import { worded } from "../texts/worded";
 
 const changes: Record<string, string> = {
   kept: "kept",
@@ -29,10 +30,8 @@ export default function MethodStage() {
     return (
       <main className="page">
         <div className="empty">
-          <h2>No step was read</h2>
-          <p>
-            The original has no method. Add its steps under Original; they are carried over here.
-          </p>
+          <h2>{worded("method.noStepWasRead")}</h2>
+          <p>{worded("method.theOriginalHasNoMethodAdd")}</p>
         </div>
       </main>
     );
@@ -41,27 +40,25 @@ export default function MethodStage() {
   return (
     <main className="page method">
       <p className="quiet">
-        {Object.keys(changes)
-          .filter((c) => counts[c])
-          .map((c) => `${counts[c]} ${c}`)
-          .join(", ")}
-        . Cues decide, minutes only guide. Your own wording stands when anything else changes.
+        {worded("method.cuesDecideMinutesOnlyGuideYour", {
+          keys: Object.keys(changes)
+            .filter((c) => counts[c])
+            .map((c) => `${counts[c]} ${c}`)
+            .join(", "),
+        })}
       </p>
       {parts.some((c) => c.steps.some((s) => s.cautions.length > 0)) && (
-        <p className="small quiet">
-          Cautions stand at the step where they apply. Follow local food-safety rules; this is
-          general guidance.
-        </p>
+        <p className="small quiet">{worded("method.cautionsStandAtTheStepWhere")}</p>
       )}
       <SidePotField open={open} />
       <Flows open={open} />
       {parts.map((c, i) => (
-        <section key={i} aria-label={c.name || "Main part"}>
-          {parts.length > 1 && <h2>{c.name || "Main part"}</h2>}
+        <section key={i} aria-label={c.name || worded("method.mainPart")}>
+          {parts.length > 1 && <h2>{c.name || worded("method.mainPart")}</h2>}
           <div className="method-head" aria-hidden="true">
-            <span>Original</span>
+            <span>{worded("method.original")}</span>
             <span />
-            <span>Adaptation</span>
+            <span>{worded("method.adaptation")}</span>
           </div>
           <ol className="method-rows">
             {c.steps.map((s, n) => (
@@ -75,7 +72,7 @@ export default function MethodStage() {
                   const other = n + by;
                   if (other < 0 || other >= keys.length) return;
                   keys.splice(other, 0, ...keys.splice(n, 1));
-                  open.decide("moved a step", {
+                  open.decide(worded("method.movedAStep"), {
                     order: { ...open.dish.document.decisions.order, [partId(i)]: keys },
                   });
                 }}
@@ -87,12 +84,12 @@ export default function MethodStage() {
               type="link"
               size="small"
               onClick={() =>
-                open.decide("gave the order back", {
+                open.decide(worded("method.gaveTheOrderBack"), {
                   order: without(open.dish.document.decisions.order ?? {}, partId(i)),
                 })
               }
             >
-              Your order of steps · give it back
+              {worded("method.yourOrderOfStepsGiveIt")}
             </Button>
           )}
         </section>
@@ -111,10 +108,10 @@ function Flows({ open }: { open: OpenDish }) {
   }));
   return (
     <details className="flows">
-      <summary>The flow as a picture: original above, adaptation below</summary>
-      <h2>Original</h2>
+      <summary>{worded("method.theFlowAsAPictureOriginal")}</summary>
+      <h2>{worded("method.original")}</h2>
       <FlowPicture dish={original} />
-      <h2>Adaptation</h2>
+      <h2>{worded("method.adaptation")}</h2>
       <FlowPicture dish={{ ...original, components }} />
     </details>
   );
@@ -133,7 +130,9 @@ function Row({ open, step, from, move }: RowProps) {
   const wording = open.dish.document.decisions.wording ?? {};
   const keep = () => {
     if (draft !== null && draft.trim() !== "" && draft.trim() !== step.text) {
-      open.decide("worded a step", { wording: { ...wording, [step.key]: draft.trim() } });
+      open.decide(worded("method.wordedAStep"), {
+        wording: { ...wording, [step.key]: draft.trim() },
+      });
     }
     setDraft(null);
   };
@@ -154,7 +153,7 @@ function Row({ open, step, from, move }: RowProps) {
             autoFocus
             rows={4}
             value={draft}
-            aria-label="Your wording of the step"
+            aria-label={worded("method.yourWordingOfTheStep")}
             onChange={(e) => setDraft(e.target.value)}
             onKeyDown={(e) => {
               if (e.key === "Escape") setDraft(null);
@@ -164,7 +163,7 @@ function Row({ open, step, from, move }: RowProps) {
         )}
         {(step.findings ?? []).map((f, i) => (
           <p key={i} className="look" role="note">
-            <b>To look at.</b> {f.text}
+            <b>{worded("method.toLookAt")}</b> {f.text}
           </p>
         ))}
         <Facts open={open} step={step} />
@@ -179,12 +178,12 @@ function Row({ open, step, from, move }: RowProps) {
             {draft === null ? (
               <>
                 <Button type="link" size="small" onClick={() => setDraft(step.text)}>
-                  Word it yourself
+                  {worded("method.wordItYourself")}
                 </Button>
                 <Button
                   type="text"
                   size="small"
-                  aria-label="Move the step up"
+                  aria-label={worded("method.moveTheStepUp")}
                   onClick={() => move(-1)}
                 >
                   ↑
@@ -192,7 +191,7 @@ function Row({ open, step, from, move }: RowProps) {
                 <Button
                   type="text"
                   size="small"
-                  aria-label="Move the step down"
+                  aria-label={worded("method.moveTheStepDown")}
                   onClick={() => move(1)}
                 >
                   ↓
@@ -201,10 +200,10 @@ function Row({ open, step, from, move }: RowProps) {
             ) : (
               <>
                 <Button type="primary" size="small" onClick={keep}>
-                  Keep
+                  {worded("method.keep")}
                 </Button>
                 <Button size="small" onClick={() => setDraft(null)}>
-                  Leave it
+                  {worded("method.leaveIt")}
                 </Button>
               </>
             )}
@@ -214,13 +213,13 @@ function Row({ open, step, from, move }: RowProps) {
                 size="small"
                 title={step.written}
                 onClick={() =>
-                  open.decide("gave a step's wording back", {
+                  open.decide(worded("method.gaveAStepsWordingBack"), {
                     wording: without(wording, step.key),
                     figures: without(open.dish.document.decisions.figures ?? {}, step.key),
                   })
                 }
               >
-                Give back what was written
+                {worded("method.giveBackWhatWasWritten")}
               </Button>
             )}
           </p>

@@ -1,6 +1,7 @@
 import { InputNumber } from "antd";
 
 import type { OpenDish } from "../dish/useDish";
+import { worded } from "../texts/worded";
 
 /** Branches off a pot for guests who eat the original. */
 export function SidePotField({ open }: { open: OpenDish }) {
@@ -9,28 +10,30 @@ export function SidePotField({ open }: { open: OpenDish }) {
   return (
     <div className="side-pots">
       <label>
-        Guests who eat the original{" "}
+        {worded("method.guestsWhoEatTheOriginal")}{" "}
         <InputNumber
           min={0}
           max={200}
           precision={0}
           value={guests}
-          aria-label="Guests who eat the original"
+          aria-label={worded("method.guestsWhoEatTheOriginal")}
           onChange={(n) =>
             n !== null &&
             n !== guests &&
-            open.decide("set a side pot", { sidePot: n > 0 ? { guests: n } : null })
+            open.decide(worded("method.setASidePot"), { sidePot: n > 0 ? { guests: n } : null })
           }
         />
       </label>
       {guests > 0 && pots.length === 0 && (
-        <span className="quiet"> No meat or fish of the original is replaced here.</span>
+        <span className="quiet"> {worded("method.noMeatOrFishOfThe")}</span>
       )}
       {pots.map((p, i) => (
-        <section key={i} aria-label={`Side pot ${i + 1}`} className="side-pot">
+        <section key={i} aria-label={worded("method.sidePot", { i: i + 1 })} className="side-pot">
           <h3>
-            Side pot for {p.guests}
-            {p.component && `: ${p.component.toLowerCase()}`}
+            {worded("method.sidePotFor", {
+              guests: p.guests,
+              component: p.component && `: ${p.component.toLowerCase()}`,
+            })}
           </h3>
           <p>{p.lines.join(" · ")}</p>
           <ol>
@@ -43,7 +46,7 @@ export function SidePotField({ open }: { open: OpenDish }) {
               {c}
             </p>
           ))}
-          <p className="small quiet">Follow local food-safety rules; this is general guidance.</p>
+          <p className="small quiet">{worded("method.followLocalFoodSafetyRulesThis")}</p>
         </section>
       ))}
     </div>

@@ -4,6 +4,7 @@ import { minutes, refOf } from "../shared/format";
 import { useOpenDish } from "../dish/useDish";
 import { mendStep } from "./edit";
 import { useEdit } from "./useEdit";
+import { worded } from "../texts/worded";
 
 interface Props {
   part: number;
@@ -19,7 +20,7 @@ export function ActionList({ part, index, step }: Props) {
   const mend = (m: Mend, what: string) => edit(what, (e) => mendStep(e, part, index, m));
   const asked = new Set(step.questions.map((q) => q.from));
   return (
-    <ol className="actions" aria-label={`What step ${index + 1} does`}>
+    <ol className="actions" aria-label={worded("original.whatStepDoes", { index: index + 1 })}>
       {step.actions.map((a) => (
         <li key={a.id} className={asked.has(a.from) ? "asks" : undefined}>
           <span>
@@ -39,14 +40,18 @@ export function ActionList({ part, index, step }: Props) {
       ))}
       {(step.mends ?? []).map((m) => (
         <li key={`m${m.from} ${m.as} ${m.line ?? ""}`}>
-          <span className="rest">put right by you: {mendWords(m, original)}</span>
+          <span className="rest">
+            {worded("original.putRightByYou", { mendWords: mendWords(m, original) })}
+          </span>
           <button
             className="quiet-action"
             onClick={() =>
-              edit("took back a mended reading", (e) => mendStep(e, part, index, m, true))
+              edit(worded("original.tookBackAMendedReading"), (e) =>
+                mendStep(e, part, index, m, true),
+              )
             }
           >
-            Take back
+            {worded("original.takeBack")}
           </button>
         </li>
       ))}
@@ -58,8 +63,8 @@ function words(a: Action, dish: RecipeDish, made: Map<string, string>): string {
   const list = (rs: Action["to"]) => rs.map((r) => thing(r, dish, made)).join(", ");
   return [
     list(a.to),
-    a.with.length > 0 && `with ${list(a.with)}`,
-    a.into.length > 0 && `into ${list(a.into)}`,
+    a.with.length > 0 && worded("original.with", { list: list(a.with) }),
+    a.into.length > 0 && worded("original.into", { list: list(a.into) }),
     a.minutes && minutes(a.minutes),
     a.celsius !== null && `${a.celsius} °C`,
     a.cue,
@@ -69,9 +74,11 @@ function words(a: Action, dish: RecipeDish, made: Map<string, string>): string {
 }
 
 function mendWords(m: Mend, dish: RecipeDish): string {
-  if (m.as === "remark") return "only a remark";
-  const line = lines(dish).find((l) => l.id === m.line)?.name ?? "a line that is gone";
-  return m.as === "to" ? `${line} is worked here` : `${line} goes in here`;
+  if (m.as === "remark") return worded("original.onlyARemark");
+  const line = lines(dish).find((l) => l.id === m.line)?.name ?? worded("original.aLineThatIsGone");
+  return m.as === "to"
+    ? worded("original.isWorkedHere", { line })
+    : worded("original.goesInHere", { line });
 }
 
 /** Chooses what a place in a step really is. */
@@ -89,24 +96,24 @@ function MendChoice({
   return (
     <span className="mend">
       <select
-        aria-label={`Put the reading of “${what}” right`}
+        aria-label={worded("original.putTheReadingOfRight", { what })}
         value=""
         onChange={(e) => {
           const [as = "", line = ""] = e.target.value.split(" ");
-          if (as === "remark") mend({ from: at, as }, `took “${what}” for a remark`);
-          else if (line) mend({ from: at, as, line }, `put a line into “${what}”`);
+          if (as === "remark") mend({ from: at, as }, worded("original.tookForARemark", { what }));
+          else if (line) mend({ from: at, as, line }, worded("original.putALineInto", { what }));
         }}
       >
-        <option value="">Not so …</option>
-        <option value="remark">it is only a remark</option>
-        <optgroup label="this is worked here">
+        <option value="">{worded("original.notSo")}</option>
+        <option value="remark">{worded("original.itIsOnlyARemark")}</option>
+        <optgroup label={worded("original.thisIsWorkedHere")}>
           {lines(dish).map((l) => (
             <option key={l.id} value={`to ${l.id}`}>
               {l.name}
             </option>
           ))}
         </optgroup>
-        <optgroup label="this goes in here">
+        <optgroup label={worded("original.thisGoesInHere")}>
           {lines(dish).map((l) => (
             <option key={l.id} value={`with ${l.id}`}>
               {l.name}

@@ -2,6 +2,7 @@ import { Button, Input } from "antd";
 import { useState } from "react";
 
 import { ProblemNote } from "../shared/ProblemNote";
+import { worded } from "../texts/worded";
 
 interface Props {
   label: string;
@@ -57,10 +58,10 @@ export function EditText({
     <div className="edit-text">
       {long ? <Input.TextArea rows={3} {...shared} /> : <Input {...shared} />}
       <Button type="primary" size="small" loading={busy} onClick={save}>
-        Keep
+        {worded("original.keep")}
       </Button>
       <Button size="small" onClick={leave}>
-        Leave as it was
+        {worded("original.leaveAsItWas")}
       </Button>
       {error !== null && <ProblemNote error={error} />}
     </div>

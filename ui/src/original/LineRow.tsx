@@ -11,6 +11,7 @@ import { Note, useNote } from "./Note";
 import { RowActions } from "./RowActions";
 import { moveLine, removeLine, setLine } from "./edit";
 import { useEdit } from "./useEdit";
+import { worded } from "../texts/worded";
 
 /** What is worth saying beside a food's name: its class, form and whether it hides. */
 function foodNote(l: RecipeLine): string {
@@ -44,12 +45,14 @@ export function LineRow({ part, index, line, lit, setLit }: Props) {
       <tr>
         <td colSpan={6}>
           <EditText
-            label={`Line “${line.text}”`}
+            label={worded("original.line", { lineText: line.text })}
             start={line.text}
             keep={async (text) => {
               const read = await api.readLine({ text, food: "", measures: edit.measures });
               setEditing(false);
-              edit(`changed ${line.name || line.text}`, (e) => setLine(e, part, index, read));
+              edit(worded("original.changed", { lineName: line.name || line.text }), (e) =>
+                setLine(e, part, index, read),
+              );
             }}
             leave={() => setEditing(false)}
           />
@@ -69,13 +72,13 @@ export function LineRow({ part, index, line, lit, setLit }: Props) {
       <td>{line.text}</td>
       <td className="amount" title={line.basis ? `${line.basis.text} (${line.basis.source})` : ""}>
         {grams(line.grams)}
-        {line.basis?.estimate && <span className="quiet"> est.</span>}
+        {line.basis?.estimate && <span className="quiet"> {worded("original.est")}</span>}
       </td>
       <td className={`food ${line.origin === "animal" ? "animal" : ""}`}>
         {line.food === null ? (
           <b>{line.name}</b>
         ) : (
-          <NavLink to={`/larder/${line.food}`} title="What the larder knows of it">
+          <NavLink to={`/larder/${line.food}`} title={worded("original.whatTheLarderKnowsOfIt")}>
             <b>{line.name}</b>
           </NavLink>
         )}
@@ -95,8 +98,16 @@ export function LineRow({ part, index, line, lit, setLit }: Props) {
           what={line.name || line.text}
           edit={() => setEditing(true)}
           note={note.begin}
-          move={(by) => edit(`moved ${line.name}`, (e) => moveLine(e, part, index, index + by))}
-          remove={() => edit(`took ${line.name} away`, (e) => removeLine(e, part, index))}
+          move={(by) =>
+            edit(worded("original.moved", { lineName: line.name }), (e) =>
+              moveLine(e, part, index, index + by),
+            )
+          }
+          remove={() =>
+            edit(worded("original.tookAway", { lineName: line.name }), (e) =>
+              removeLine(e, part, index),
+            )
+          }
         />
       </td>
     </tr>

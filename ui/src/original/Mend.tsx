@@ -6,6 +6,7 @@ import { api } from "../api/client";
 import type { RecipeLine } from "../api/types";
 import { setLine } from "./edit";
 import { useEdit } from "./useEdit";
+import { worded } from "../texts/worded";
 
 /** Mends a line that was not understood: the cook names its food. */
 export function Mend({
@@ -30,7 +31,10 @@ export function Mend({
   );
   const mend = useMutation({
     mutationFn: (food: string) => api.readLine({ text: read.text, food, measures: edit.measures }),
-    onSuccess: (mended) => edit(`named ${mended.name}`, (e) => setLine(e, component, line, mended)),
+    onSuccess: (mended) =>
+      edit(worded("original.named", { mendedName: mended.name }), (e) =>
+        setLine(e, component, line, mended),
+      ),
   });
   return (
     <AutoComplete
@@ -38,8 +42,8 @@ export function Mend({
       options={options}
       onSearch={(q) => void find(q)}
       onSelect={(food: string) => mend.mutate(food)}
-      placeholder="Name the food"
-      aria-label={`Name the food of “${read.text}”`}
+      placeholder={worded("original.nameTheFood")}
+      aria-label={worded("original.nameTheFoodOf", { readText: read.text })}
       style={{ width: 200 }}
     />
   );

@@ -2,6 +2,7 @@ import { useState } from "react";
 
 import { useOpenDish } from "../dish/useDish";
 import { EditText } from "./EditText";
+import { worded } from "../texts/worded";
 
 interface Props {
   /** The lasting name of the line or step. */
@@ -18,12 +19,15 @@ export function Note({ at, what, writing, done }: Props) {
   if (at && writing) {
     return (
       <EditText
-        label={`Note on ${what}`}
+        label={worded("original.noteOn", { what })}
         start={note}
         long
         empty
         keep={async (text) => {
-          save({ what: `noted on ${what}`, notes: { ...dish.document.notes, [at]: text } });
+          save({
+            what: worded("original.notedOn", { what }),
+            notes: { ...dish.document.notes, [at]: text },
+          });
           done();
         }}
         leave={done}

@@ -11,6 +11,7 @@ import { measuresName } from "../shared/measures";
 import { Part } from "./Part";
 import { addComponent } from "./edit";
 import { useEdit } from "./useEdit";
+import { worded } from "../texts/worded";
 
 /** The recipe as read, beside the text as it came. */
 export default function OriginalStage() {
@@ -22,7 +23,7 @@ export default function OriginalStage() {
   const toSwap = open.dish.slots.length;
   return (
     <main className="page original">
-      <section aria-label="The recipe as read">
+      <section aria-label={worded("original.theRecipeAsRead")}>
         <Notices dish={original} />
         <Measures dish={original} />
         <FlowPicture dish={original} />
@@ -39,15 +40,18 @@ export default function OriginalStage() {
         <div className="after-parts">
           <Button
             onClick={() =>
-              edit("added a part", (e) =>
-                addComponent(e, `Part ${e.original.components.length + 1}`),
+              edit(worded("original.addedAPart"), (e) =>
+                addComponent(
+                  e,
+                  worded("original.part", { components: e.original.components.length + 1 }),
+                ),
               )
             }
           >
-            Add a part
+            {worded("original.addAPart")}
           </Button>
           <span className="export">
-            Give it out as{" "}
+            {worded("original.giveItOutAs")}{" "}
             {exports.map(([format, name]) => (
               <a key={format} href={`/api/dishes/${open.dish.id}/original/${format}`} download>
                 {name}
@@ -62,13 +66,16 @@ export default function OriginalStage() {
               size="large"
               onClick={() => void go(`/dishes/${open.dish.id}/swaps`)}
             >
-              Choose swaps for {toSwap} {toSwap === 1 ? "line" : "lines"}
+              {worded("original.chooseSwapsFor", {
+                toSwap,
+                which: toSwap === 1 ? worded("original.line2") : worded("original.lines"),
+              })}
             </Button>
           </p>
         )}
       </section>
-      <aside className="source" aria-label="The text as it came" tabIndex={0}>
-        <h2>As it came</h2>
+      <aside className="source" aria-label={worded("original.theTextAsItCame")} tabIndex={0}>
+        <h2>{worded("original.asItCame")}</h2>
         {source.split("\n").map((line, i) => (
           <p
             key={i}
@@ -95,10 +102,12 @@ function Measures({ dish }: { dish: RecipeDish }) {
   if (!dish.measures) return null;
   return (
     <p className="measures small quiet">
-      Read by these measures: {measuresName(dish.measures)}
-      {dish.habit
-        ? `, since the recipe says “${dish.habit.words}”.`
-        : ", as chosen for this recipe."}
+      {worded("original.readByTheseMeasures", {
+        measuresName: measuresName(dish.measures),
+        which: dish.habit
+          ? worded("original.sinceTheRecipeSays", { words: dish.habit.words })
+          : worded("original.asChosenForThisRecipe"),
+      })}
     </p>
   );
 }
@@ -115,7 +124,7 @@ function textIn(dish: RecipeDish, source: string): string {
 function Notices({ dish }: { dish: RecipeDish }) {
   if (dish.notices.length === 0) return null;
   return (
-    <ul className="notices" aria-label="Notices">
+    <ul className="notices" aria-label={worded("original.notices")}>
       {dish.notices.map((n, i) => (
         <li key={i}>{n.text}</li>
       ))}

@@ -8,6 +8,7 @@ import { EditText } from "./EditText";
 import { api } from "../api/client";
 import { moveComponent, removeComponent, renameComponent, setLine, setStep } from "./edit";
 import { useEdit } from "./useEdit";
+import { worded } from "../texts/worded";
 
 interface Props {
   index: number;
@@ -25,8 +26,9 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
   const edit = useEdit();
   const [adding, setAdding] = useState<"" | "line" | "step" | "name">("");
   const [over, setOver] = useState(false);
-  const name = part.name || (parts > 1 ? "Main part" : "Ingredients");
-  const move = (to: number) => edit(`moved ${name}`, (e) => moveComponent(e, index, to));
+  const name = part.name || (parts > 1 ? worded("original.mainPart") : "Ingredients");
+  const move = (to: number) =>
+    edit(worded("original.moved3", { name }), (e) => moveComponent(e, index, to));
   return (
     <div
       className={over ? "component over" : "component"}
@@ -41,7 +43,7 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
         const from = e.dataTransfer.getData(dragType);
         if (from === "") return;
         e.preventDefault();
-        edit("moved a part", (x) => moveComponent(x, Number(from), index));
+        edit(worded("original.movedAPart"), (x) => moveComponent(x, Number(from), index));
       }}
     >
       <div className="part-head">
@@ -51,8 +53,8 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
             role="button"
             tabIndex={0}
             draggable
-            aria-label={`Move ${name}: Alt and arrow keys`}
-            title="Drag to move this part, or Alt with the arrow keys"
+            aria-label={worded("original.moveAltAndArrowKeys", { name })}
+            title={worded("original.dragToMoveThisPartOr")}
             onDragStart={(e) => e.dataTransfer.setData(dragType, String(index))}
             onKeyDown={(e) => {
               if (!e.altKey || (e.key !== "ArrowUp" && e.key !== "ArrowDown")) return;
@@ -65,11 +67,13 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
         )}
         {adding === "name" ? (
           <EditText
-            label={`Name of ${name}`}
+            label={worded("original.nameOf", { name })}
             start={part.name}
             keep={(text) => {
               setAdding("");
-              edit(`renamed ${name}`, (e) => renameComponent(e, index, text.trim()));
+              edit(worded("original.renamed", { name }), (e) =>
+                renameComponent(e, index, text.trim()),
+              );
               return Promise.resolve();
             }}
             leave={() => setAdding("")}
@@ -79,18 +83,20 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
             <h2>{name}</h2>
             <button
               className="quiet-action"
-              aria-label={`Rename ${name}`}
+              aria-label={worded("original.rename", { name })}
               onClick={() => setAdding("name")}
             >
-              Rename
+              {worded("original.rename2")}
             </button>
             {parts > 1 && (
               <button
                 className="quiet-action"
-                aria-label={`Take ${name} away`}
-                onClick={() => edit(`took ${name} away`, (e) => removeComponent(e, index))}
+                aria-label={worded("original.takeAway2", { name })}
+                onClick={() =>
+                  edit(worded("original.tookAway3", { name }), (e) => removeComponent(e, index))
+                }
               >
-                Take away
+                {worded("original.takeAway3")}
               </button>
             )}
           </>
@@ -101,14 +107,14 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
           <thead>
             <tr>
               <th>
-                <span className="hidden-visually">Origin</span>
+                <span className="hidden-visually">{worded("original.origin")}</span>
               </th>
-              <th>As written</th>
-              <th className="amount">Grams</th>
-              <th>Food</th>
-              <th>Why it is marked so</th>
+              <th>{worded("original.asWritten")}</th>
+              <th className="amount">{worded("original.grams")}</th>
+              <th>{worded("original.food")}</th>
+              <th>{worded("original.whyItIsMarkedSo")}</th>
               <th>
-                <span className="hidden-visually">Changes</span>
+                <span className="hidden-visually">{worded("original.changes")}</span>
               </th>
             </tr>
           </thead>
@@ -128,19 +134,21 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
       )}
       {adding === "line" ? (
         <EditText
-          label="New line"
+          label={worded("original.newLine")}
           start=""
-          placeholder="2 tbsp red miso"
+          placeholder={worded("original.n2TbspRedMiso")}
           keep={async (text) => {
             const read = await api.readLine({ text, food: "", measures: edit.measures });
             setAdding("");
-            edit(`added ${read.name || text}`, (e) => setLine(e, index, part.lines.length, read));
+            edit(worded("original.added", { readName: read.name || text }), (e) =>
+              setLine(e, index, part.lines.length, read),
+            );
           }}
           leave={() => setAdding("")}
         />
       ) : (
         <Button type="link" size="small" onClick={() => setAdding("line")}>
-          Add a line
+          {worded("original.addALine")}
         </Button>
       )}
       <ol className="steps-read">
@@ -158,20 +166,20 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
       </ol>
       {adding === "step" ? (
         <EditText
-          label="New step"
+          label={worded("original.newStep")}
           start=""
           long
-          placeholder="Simmer for 20 minutes until thick."
+          placeholder={worded("original.simmerFor20MinutesUntilThick")}
           keep={async (text) => {
             const read = await api.readStep({ text, lines: part.lines });
             setAdding("");
-            edit("added a step", (e) => setStep(e, index, part.steps.length, read));
+            edit(worded("original.addedAStep"), (e) => setStep(e, index, part.steps.length, read));
           }}
           leave={() => setAdding("")}
         />
       ) : (
         <Button type="link" size="small" onClick={() => setAdding("step")}>
-          Add a step
+          {worded("original.addAStep")}
         </Button>
       )}
     </div>

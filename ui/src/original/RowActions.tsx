@@ -6,6 +6,8 @@ import {
   FormOutlined,
 } from "@ant-design/icons";
 
+import { worded } from "../texts/worded";
+
 interface Props {
   what: string;
   edit: () => void;
@@ -24,19 +26,39 @@ export function RowActions({ what, edit, move, remove, note }: Props) {
   };
   return (
     <span className="row-actions" onKeyDown={onKeyDown}>
-      <button onClick={edit} aria-label={`Change ${what}`} title="Change">
+      <button
+        onClick={edit}
+        aria-label={worded("original.change", { what })}
+        title={worded("original.change2")}
+      >
         <EditOutlined />
       </button>
-      <button onClick={note} aria-label={`Note on ${what}`} title="A note of your own">
+      <button
+        onClick={note}
+        aria-label={worded("original.noteOn", { what })}
+        title={worded("original.aNoteOfYourOwn")}
+      >
         <FormOutlined />
       </button>
-      <button onClick={() => move(-1)} aria-label={`Move ${what} up`} title="Move up (Alt+↑)">
+      <button
+        onClick={() => move(-1)}
+        aria-label={worded("original.moveUp", { what })}
+        title={worded("original.moveUpAlt")}
+      >
         <ArrowUpOutlined />
       </button>
-      <button onClick={() => move(1)} aria-label={`Move ${what} down`} title="Move down (Alt+↓)">
+      <button
+        onClick={() => move(1)}
+        aria-label={worded("original.moveDown", { what })}
+        title={worded("original.moveDownAlt")}
+      >
         <ArrowDownOutlined />
       </button>
-      <button onClick={remove} aria-label={`Take ${what} away`} title="Take away (can be undone)">
+      <button
+        onClick={remove}
+        aria-label={worded("original.takeAway", { what })}
+        title={worded("original.takeAwayCanBeUndone")}
+      >
         <DeleteOutlined />
       </button>
     </span>

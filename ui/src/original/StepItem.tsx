@@ -9,6 +9,7 @@ import { ActionList } from "./ActionList";
 import { StepFacts } from "./StepFacts";
 import { moveStep, removeStep, setStep } from "./edit";
 import { useEdit } from "./useEdit";
+import { worded } from "../texts/worded";
 
 interface Props {
   part: number;
@@ -24,18 +25,18 @@ export function StepItem({ part, index, step, lines, lit, setLit }: Props) {
   const edit = useEdit();
   const [editing, setEditing] = useState(false);
   const note = useNote();
-  const what = `step ${index + 1}`;
+  const what = worded("original.step", { index: index + 1 });
   if (editing) {
     return (
       <li>
         <EditText
-          label={`Text of ${what}`}
+          label={worded("original.textOf", { what })}
           start={step.text}
           long
           keep={async (text) => {
             const read = await api.readStep({ text, lines });
             setEditing(false);
-            edit(`changed ${what}`, (e) => setStep(e, part, index, read));
+            edit(worded("original.changed2", { what }), (e) => setStep(e, part, index, read));
           }}
           leave={() => setEditing(false)}
         />
@@ -53,8 +54,12 @@ export function StepItem({ part, index, step, lines, lit, setLit }: Props) {
         what={what}
         edit={() => setEditing(true)}
         note={note.begin}
-        move={(by) => edit(`moved ${what}`, (e) => moveStep(e, part, index, index + by))}
-        remove={() => edit(`took ${what} away`, (e) => removeStep(e, part, index))}
+        move={(by) =>
+          edit(worded("original.moved2", { what }), (e) => moveStep(e, part, index, index + by))
+        }
+        remove={() =>
+          edit(worded("original.tookAway2", { what }), (e) => removeStep(e, part, index))
+        }
       />
       <Note at={step.id} what={what} {...note} />
       <ActionList part={part} index={index} step={step} />

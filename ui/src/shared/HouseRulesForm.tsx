@@ -3,6 +3,7 @@ import "./rules.css";
 import { Checkbox, InputNumber, Select } from "antd";
 
 import type { HouseRules, RulesView, Switch } from "../api/types";
+import { worded } from "../texts/worded";
 
 interface Props {
   rules: RulesView;
@@ -19,7 +20,7 @@ export function HouseRulesForm({ rules, value, set, spread = false }: Props) {
     <div className={`rules ${spread ? "spread" : ""}`}>
       {spread ? (
         <fieldset className="schools">
-          <legend>School</legend>
+          <legend>{worded("shared.school")}</legend>
           {rules.presets.map((p) => (
             <label key={p.id} className={p.id === value.preset ? "chosen" : ""}>
               <input
@@ -30,14 +31,14 @@ export function HouseRulesForm({ rules, value, set, spread = false }: Props) {
               />
               <b>{p.name}</b>
               <span>{p.hard.join("; ")}</span>
-              <span className="quiet">rather: {p.soft.join("; ")}</span>
+              <span className="quiet">{worded("shared.rather", { soft: p.soft.join("; ") })}</span>
             </label>
           ))}
         </fieldset>
       ) : (
         <>
           <label className="small quiet" htmlFor="preset">
-            School
+            {worded("shared.school")}
           </label>
           <Select
             id="preset"
@@ -48,19 +49,21 @@ export function HouseRulesForm({ rules, value, set, spread = false }: Props) {
           {chosen && (
             <p className="small">
               {chosen.hard.join("; ")}.{" "}
-              <span className="quiet">Rather: {chosen.soft.join("; ")}.</span>
+              <span className="quiet">
+                {worded("shared.rather2", { soft: chosen.soft.join("; ") })}
+              </span>
             </p>
           )}
         </>
       )}
       <Switches
-        legend="For those who cannot eat it"
+        legend={worded("shared.forThoseWhoCannotEatIt")}
         switches={rules.switches.filter((s) => s.diner !== "")}
         value={value}
         set={set}
       />
       <Switches
-        legend="Also"
+        legend={worded("shared.also")}
         switches={rules.switches.filter((s) => s.diner === "")}
         value={value}
         set={set}
@@ -69,35 +72,35 @@ export function HouseRulesForm({ rules, value, set, spread = false }: Props) {
           checked={value.mild === true}
           onChange={(e) => set({ ...value, mild: e.target.checked })}
         >
-          mild table
+          {worded("shared.mildTable")}
         </Checkbox>
       </Switches>
       <div className="limits">
         <label>
-          Salt at most{" "}
+          {worded("shared.saltAtMost")}{" "}
           <InputNumber
-            aria-label="Salt at most, grams a serving"
+            aria-label={worded("shared.saltAtMostGramsAServing")}
             min={0}
             max={50}
             step={0.5}
             value={value.saltPerServing === 0 ? null : value.saltPerServing}
-            placeholder="no limit"
+            placeholder={worded("shared.noLimit")}
             onChange={(g) => set({ ...value, saltPerServing: g ?? 0 })}
           />{" "}
-          g a serving
+          {worded("shared.gAServing")}
         </label>
         <label>
-          Vegetables to grain at least{" "}
+          {worded("shared.vegetablesToGrainAtLeast")}{" "}
           <InputNumber
-            aria-label="Volumes of vegetables to one of grain"
+            aria-label={worded("shared.volumesOfVegetablesToOneOf")}
             min={0}
             max={20}
             step={0.5}
             value={value.vegetablesPerGrain ? value.vegetablesPerGrain : null}
-            placeholder="any"
+            placeholder={worded("shared.any")}
             onChange={(n) => set({ ...value, vegetablesPerGrain: n ?? 0 })}
           />{" "}
-          to 1
+          {worded("shared.to1")}
         </label>
       </div>
     </div>

@@ -1,3 +1,5 @@
+import { worded } from "../texts/worded";
+
 /** The mark of where matter comes from. Shape says it as well as colour. */
 export function Mark({ origin, check = false }: { origin: string; check?: boolean }) {
   const shape = check && origin !== "animal" ? "check" : origin;
@@ -10,13 +12,13 @@ export function Mark({ origin, check = false }: { origin: string; check?: boolea
 }
 
 export const names: Record<string, string> = {
-  animal: "from an animal",
+  animal: worded("shared.fromAnAnimal"),
   plant: "plant",
   fungus: "fungus",
   mineral: "mineral",
-  mixed: "check the label",
-  check: "check the label",
-  unknown: "not known",
+  mixed: worded("shared.checkTheLabel"),
+  check: worded("shared.checkTheLabel"),
+  unknown: worded("shared.notKnown"),
 };
 
 const triangle = <path d="M7 1.5 13 12.5H1Z" fill="var(--turmeric)" />;

@@ -8,6 +8,7 @@ import { api } from "../api/client";
 import type { Picture } from "../api/types";
 import { ProblemNote } from "./ProblemNote";
 import { Sheet } from "./Sheet";
+import { worded } from "../texts/worded";
 
 interface Props {
   kind: "dish" | "trial";
@@ -49,7 +50,7 @@ export function Pictures({ kind, about, of, pictures, changed }: Props) {
           key={p.id}
           className="plate"
           onClick={() => setLarge(p.id)}
-          aria-label={`${of}, picture ${i + 1}`}
+          aria-label={worded("shared.picture", { of, i: i + 1 })}
         >
           <img src={`/api/pictures/${p.id}?small=true`} alt="" loading="lazy" />
         </button>
@@ -59,7 +60,7 @@ export function Pictures({ kind, about, of, pictures, changed }: Props) {
         type="file"
         accept="image/jpeg,image/png"
         hidden
-        aria-label={`A picture of ${of}`}
+        aria-label={worded("shared.aPictureOf", { of })}
         onChange={(e) => {
           const chosen = e.target.files?.[0];
           if (chosen) add.mutate(chosen);
@@ -67,13 +68,13 @@ export function Pictures({ kind, about, of, pictures, changed }: Props) {
         }}
       />
       <Button loading={add.isPending} onClick={() => file.current?.click()}>
-        Add a picture
+        {worded("shared.addAPicture")}
       </Button>
       {gone && (
         <span role="status">
-          Taken away.{" "}
+          {worded("shared.takenAway")}{" "}
           <Button size="small" onClick={() => bring.mutate(gone)}>
-            Bring it back
+            {worded("shared.bringItBack")}
           </Button>
         </span>
       )}
@@ -82,7 +83,9 @@ export function Pictures({ kind, about, of, pictures, changed }: Props) {
         <Sheet title={of} close={() => setLarge("")} wide>
           <img className="large-plate" src={`/api/pictures/${large}`} alt={of} />
           <p>
-            <Button onClick={() => take.mutate(large)}>Take this picture away</Button>
+            <Button onClick={() => take.mutate(large)}>
+              {worded("shared.takeThisPictureAway")}
+            </Button>
           </p>
         </Sheet>
       )}

@@ -2,6 +2,8 @@ import "./sheet.css";
 
 import { useEffect, useRef } from "react";
 
+import { worded } from "../texts/worded";
+
 interface Props {
   title: string;
   /** Called when the cook closes it; a sheet without it must be answered. */
@@ -31,8 +33,8 @@ export function Sheet({ title, close, wide = false, children }: Props) {
       <header>
         <h2>{title}</h2>
         {close && (
-          <button className="sheet-close" onClick={close} aria-label="Close">
-            Close
+          <button className="sheet-close" onClick={close} aria-label={worded("shared.close")}>
+            {worded("shared.close")}
           </button>
         )}
       </header>

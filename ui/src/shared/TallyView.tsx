@@ -1,5 +1,6 @@
 import type { Tally } from "../api/types";
 import { tallyWords } from "./format";
+import { worded } from "../texts/worded";
 
 /** The tally with its worst trait named. */
 export function TallyView({ tally }: { tally: Tally }) {
@@ -18,8 +19,12 @@ export function TallyView({ tally }: { tally: Tally }) {
             <b>{n}</b> {name}
           </span>
         ))}
-      {tally.wanted > 0 && <span className="quiet">{tally.wanted} wanted less</span>}
-      {tally.worst && <span className="quiet">furthest off: {tally.worst}</span>}
+      {tally.wanted > 0 && (
+        <span className="quiet">{worded("shared.wantedLess", { wanted: tally.wanted })}</span>
+      )}
+      {tally.worst && (
+        <span className="quiet">{worded("shared.furthestOff", { worst: tally.worst })}</span>
+      )}
     </span>
   );
 }

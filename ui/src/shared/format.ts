@@ -1,4 +1,5 @@
 import type { RecipeLine, Span, Tally } from "../api/types";
+import { worded } from "../texts/worded";
 
 const thin = " ";
 
@@ -29,9 +30,13 @@ export function figure(v: number): string {
 
 /** The tally in words: "14 kept, 2 near, 1 short". */
 export function tallyWords(t: Tally): string {
-  const parts = [`${t.kept} kept`, `${t.near} near`, `${t.short} short`];
-  if (t.over > 0) parts.push(`${t.over} over`);
-  if (t.wanted > 0) parts.push(`${t.wanted} wanted less`);
+  const parts = [
+    worded("shared.kept", { kept: t.kept }),
+    worded("shared.near", { near: t.near }),
+    worded("shared.short", { short: t.short }),
+  ];
+  if (t.over > 0) parts.push(worded("shared.over", { over: t.over }));
+  if (t.wanted > 0) parts.push(worded("shared.wantedLess", { wanted: t.wanted }));
   return parts.join(", ");
 }
 
@@ -51,7 +56,7 @@ export function minutes(span: Span | null): string {
   const one = (m: number) =>
     m < 90
       ? `${Math.round(m)}${thin}min`
-      : `${Math.floor(m / 60)}${thin}h${m % 60 ? ` ${Math.round(m % 60)}${thin}min` : ""}`;
+      : `${Math.floor(m / 60)}${thin}h${m % 60 ? worded("shared.min", { m: Math.round(m % 60), thin }) : ""}`;
   return span.low === span.high ? one(span.low) : `${Math.round(span.low)}–${one(span.high)}`;
 }
 

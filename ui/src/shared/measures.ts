@@ -1,9 +1,11 @@
+import { worded } from "../texts/worded";
+
 /** The systems of measures with what sets them apart. */
 export const measures = [
-  { value: "metric", label: "Metric: cup 250 ml, spoon 15 ml" },
-  { value: "us", label: "US: cup 237 ml, spoon 14.8 ml" },
-  { value: "imperial", label: "Imperial: pint 568 ml, spoon 15 ml" },
-  { value: "australian", label: "Australian: cup 250 ml, spoon 20 ml" },
+  { value: "metric", label: worded("shared.metricCup250MlSpoon15") },
+  { value: "us", label: worded("shared.usCup237MlSpoon14") },
+  { value: "imperial", label: worded("shared.imperialPint568MlSpoon15") },
+  { value: "australian", label: worded("shared.australianCup250MlSpoon20") },
 ];
 
 /** The name of a system, with its cup and spoon. */

@@ -6,6 +6,7 @@ import type { StoveStep, Tap } from "../api/types";
 import { Sheet } from "../shared/Sheet";
 import type { Told } from "./queue";
 import type { SheetProps } from "./sheets";
+import { worded } from "../texts/worded";
 
 /** What is likely to be different here: one tap each, never a form. */
 export function DifferentSheet({
@@ -29,7 +30,7 @@ export function DifferentSheet({
   if (own) return <OwnWords move={step.move.id} answer={answer} close={close} />;
   const lines = [...new Set((taps.data ?? []).map((t) => t.line))];
   return (
-    <Sheet title="What is different?" close={close} wide>
+    <Sheet title={worded("stove.whatIsDifferent2")} close={close} wide>
       <div className="stove-sheet">
         {lines.map((line) => (
           <div key={line} className="stove-taps" role="group" aria-label={nameOf(step, line)}>
@@ -56,7 +57,7 @@ export function DifferentSheet({
           </div>
         ))}
         <div className="stove-taps">
-          <button onClick={() => setOwn(true)}>in my own words</button>
+          <button onClick={() => setOwn(true)}>{worded("stove.inMyOwnWords")}</button>
         </div>
       </div>
     </Sheet>
@@ -85,14 +86,14 @@ function OtherFood({
   const say = (food: string, name: string) =>
     answer({ kind: "food", move: tap.move, line: tap.line, food, text: name });
   return (
-    <Sheet title={`What instead, ${tap.say}?`} close={close} wide>
+    <Sheet title={worded("stove.whatInstead", { say: tap.say })} close={close} wide>
       <div className="stove-sheet">
         <input
           className="stove-field"
           value={text}
           onChange={(e) => setText(e.target.value)}
-          placeholder="Search the larder"
-          aria-label="Search the larder"
+          placeholder={worded("stove.searchTheLarder")}
+          aria-label={worded("stove.searchTheLarder")}
           autoFocus
         />
         <div className="stove-taps">
@@ -102,7 +103,9 @@ function OtherFood({
             </button>
           ))}
           {text.trim() !== "" && foods.data?.length === 0 && (
-            <button onClick={() => say("", text.trim())}>“{text.trim()}”, not in the larder</button>
+            <button onClick={() => say("", text.trim())}>
+              {worded("stove.notInTheLarder", { text: text.trim() })}
+            </button>
           )}
         </div>
       </div>
@@ -121,7 +124,7 @@ function OwnWords({
 }) {
   const [text, setText] = useState("");
   return (
-    <Sheet title="In your own words" close={close} wide>
+    <Sheet title={worded("stove.inYourOwnWords")} close={close} wide>
       <form
         className="stove-sheet"
         onSubmit={(e) => {
@@ -135,11 +138,11 @@ function OwnWords({
           maxLength={500}
           value={text}
           onChange={(e) => setText(e.target.value)}
-          aria-label="What was different"
+          aria-label={worded("stove.whatWasDifferent")}
           autoFocus
         />
         <div className="stove-taps">
-          <button type="submit">Keep</button>
+          <button type="submit">{worded("stove.keep")}</button>
         </div>
       </form>
     </Sheet>

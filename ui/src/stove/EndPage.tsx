@@ -7,6 +7,7 @@ import type { StoveView, Summary } from "../api/types";
 import { ProblemNote } from "../shared/ProblemNote";
 import type { Told } from "./queue";
 import { inMinutes } from "./words";
+import { worded } from "../texts/worded";
 
 interface Props {
   id: string;
@@ -42,21 +43,21 @@ export function EndPage({ id, view, tell }: Props) {
     <main className="stove stove-end">
       <header className="stove-head">
         <Link to={view.program.day ? `/days/${view.program.day}` : "/days"} className="stove-leave">
-          Leave
+          {worded("stove.leave")}
         </Link>
         <b className="stove-title">{view.program.name}</b>
       </header>
       <div className="stove-sum">
-        <h1>{sum.data?.say ?? "Adding up"}</h1>
+        <h1>{sum.data?.say ?? worded("stove.addingUp")}</h1>
         {sum.error && <ProblemNote error={sum.error} retry={() => void sum.refetch()} />}
         {sum.data && <What sum={sum.data} tell={tell} />}
         {view.now.kept || keep.isSuccess ? (
           <p className="stove-kept" role="status">
-            Kept as a trial, with everything that was different.
+            {worded("stove.keptAsATrialWithEverything")}
           </p>
         ) : (
           <label className="stove-words">
-            How was it?
+            {worded("stove.howWasIt")}
             <textarea
               className="stove-field"
               rows={3}
@@ -68,30 +69,30 @@ export function EndPage({ id, view, tell }: Props) {
         )}
         {letGo.isSuccess && (
           <p className="stove-kept" role="status">
-            Let go. It stands in no list any more.
+            {worded("stove.letGoItStandsInNo")}
           </p>
         )}
         {back.error && <ProblemNote error={back.error} />}
         {keep.error && <ProblemNote error={keep.error} />}
         {letGo.error && <ProblemNote error={letGo.error} />}
       </div>
-      <nav className="stove-buttons" aria-label="What you can do">
+      <nav className="stove-buttons" aria-label={worded("stove.whatYouCanDo")}>
         {letGo.isSuccess ? (
           <button className="first" onClick={() => back.mutate()} disabled={back.isPending}>
-            Bring it back
+            {worded("stove.bringItBack")}
           </button>
         ) : (
           <>
             {!view.now.kept && !keep.isSuccess && (
               <button className="first" onClick={() => keep.mutate()} disabled={keep.isPending}>
-                Keep as trial
+                {worded("stove.keepAsTrial")}
               </button>
             )}
             <button onClick={() => tell({ kind: "undo", of: state.endedBy })}>
-              Back to the stove
+              {worded("stove.backToTheStove")}
             </button>
             <button onClick={() => letGo.mutate()} disabled={letGo.isPending}>
-              Let go
+              {worded("stove.letGo")}
             </button>
           </>
         )}
@@ -105,49 +106,58 @@ function What({ sum, tell }: { sum: Summary; tell: (e: Told) => void }) {
     <>
       <dl className="stove-times">
         <div>
-          <dt>took</dt>
+          <dt>{worded("stove.took")}</dt>
           <dd>{inMinutes(sum.minutes)}</dd>
         </div>
         {sum.planned > 0 && (
           <div>
-            <dt>planned</dt>
+            <dt>{worded("stove.planned")}</dt>
             <dd>{inMinutes(sum.planned)}</dd>
           </div>
         )}
         {sum.late !== null && (
           <div>
-            <dt>{sum.late > 0 ? "after the time of serving" : "before the time of serving"}</dt>
+            <dt>
+              {sum.late > 0
+                ? worded("stove.afterTheTimeOfServing")
+                : worded("stove.beforeTheTimeOfServing")}
+            </dt>
             <dd>{inMinutes(Math.abs(sum.late))}</dd>
           </div>
         )}
       </dl>
       <section>
-        <h2>What was different</h2>
-        {sum.different.length === 0 && <p>Nothing that was told.</p>}
+        <h2>{worded("stove.whatWasDifferent")}</h2>
+        {sum.different.length === 0 && <p>{worded("stove.nothingThatWasTold")}</p>}
         <ul className="stove-list">
           {sum.different.map((d) => (
             <li key={d.n}>
               <span>{d.text}</span>
-              <button onClick={() => tell({ kind: "undo", of: d.n })}>take back</button>
+              <button onClick={() => tell({ kind: "undo", of: d.n })}>
+                {worded("stove.takeBack")}
+              </button>
             </li>
           ))}
         </ul>
       </section>
       {sum.unused.length > 0 && (
         <section>
-          <h2>Not used</h2>
-          <p>{sum.unused.join(", ")}. Back at the stove you can still say why.</p>
+          <h2>{worded("stove.notUsed")}</h2>
+          <p>{worded("stove.backAtTheStoveYouCan", { unused: sum.unused.join(", ") })}</p>
         </section>
       )}
       {sum.times.length > 0 && (
         <section>
-          <h2>Times that differed</h2>
+          <h2>{worded("stove.timesThatDiffered")}</h2>
           <ul className="stove-list">
             {sum.times.map((t) => (
               <li key={t.move}>
                 <span>{t.name}</span>
                 <span>
-                  {inMinutes(t.took)} instead of {inMinutes(t.planned)}
+                  {worded("stove.insteadOf", {
+                    inMinutes: inMinutes(t.took),
+                    inMinutes2: inMinutes(t.planned),
+                  })}
                 </span>
               </li>
             ))}
@@ -156,19 +166,22 @@ function What({ sum, tell }: { sum: Summary; tell: (e: Told) => void }) {
       )}
       {sum.weighed.length > 0 && (
         <section>
-          <h2>Weighed</h2>
+          <h2>{worded("stove.weighed")}</h2>
           <ul className="stove-list">
             {sum.weighed.map((w) => (
               <li key={`${w.what} ${w.at}`}>
                 <span>{w.what}</span>
                 <span>
-                  lost {Math.round(w.lost)} g of {Math.round(w.before)} g, {Math.round(w.foreseen)}{" "}
-                  g foreseen
+                  {worded("stove.lostGOfGGForeseen", {
+                    lost: Math.round(w.lost),
+                    before: Math.round(w.before),
+                    foreseen: Math.round(w.foreseen),
+                  })}
                 </span>
               </li>
             ))}
           </ul>
-          <p>Kept as a trial, these make the figures of the next card this kitchen’s own.</p>
+          <p>{worded("stove.keptAsATrialTheseMake")}</p>
         </section>
       )}
     </>

@@ -1,6 +1,7 @@
 import type { StoveNow, StoveStep, TakeNow } from "../api/types";
 import type { Told } from "./queue";
 import { inMinutes, plannedWords } from "./words";
+import { worded } from "../texts/worded";
 
 interface Props {
   step: StoveStep;
@@ -15,7 +16,7 @@ export function Now({ step, now, state, tell, weigh }: Props) {
   const { move } = step;
   const planned = plannedWords(step.start, now);
   return (
-    <section className="stove-now" aria-label="To do now">
+    <section className="stove-now" aria-label={worded("stove.toDoNow")}>
       <p className="stove-whose">
         {[move.for.join(", "), move.part].filter((t) => t !== "").join(" · ")}
         {planned && <span className="stove-planned"> {planned}</span>}
@@ -24,7 +25,7 @@ export function Now({ step, now, state, tell, weigh }: Props) {
       {step.takes.length > 0 && (
         <ul
           className={step.takes.length > 4 ? "stove-takes many" : "stove-takes"}
-          aria-label="Goes in now"
+          aria-label={worded("stove.goesInNow")}
         >
           {step.takes.map((t) => (
             <Take
@@ -44,7 +45,7 @@ export function Now({ step, now, state, tell, weigh }: Props) {
         </ul>
       )}
       {move.readies.length > 0 && (
-        <ul className="stove-takes stove-readies" aria-label="To get ready">
+        <ul className="stove-takes stove-readies" aria-label={worded("stove.toGetReady")}>
           {move.readies.map((t) => (
             <li key={t.line} className="stove-take">
               {t.much && <b>{t.much}</b>} <span>{t.what}</span>
@@ -53,17 +54,17 @@ export function Now({ step, now, state, tell, weigh }: Props) {
         </ul>
       )}
       <p className="stove-cue">
-        {move.cue && <span>Look: {move.cue}</span>}
+        {move.cue && <span>{worded("stove.look", { cue: move.cue })}</span>}
         {move.minutes > 0 && (
           <span className="stove-minutes">
-            {move.hands ? "about " : ""}
+            {move.hands ? worded("stove.about") : ""}
             {inMinutes(move.minutes)}
-            {move.hands ? "" : " by itself"}
+            {move.hands ? "" : worded("stove.byItself")}
           </span>
         )}
       </p>
       {move.care.length > 0 && (
-        <ul className="stove-care" aria-label="Take care">
+        <ul className="stove-care" aria-label={worded("stove.takeCare")}>
           {move.care.map((c) => (
             <li key={c}>{c}</li>
           ))}
@@ -81,8 +82,8 @@ interface TakeProps {
 }
 
 function Take({ take: t, toggle, weigh, weighing }: TakeProps) {
-  const what = t.instead ? `${t.instead} (for ${t.name})` : t.what;
-  const state = t.gone ? "left out" : t.held ? "not now" : "";
+  const what = t.instead ? worded("stove.for", { instead: t.instead, tName: t.name }) : t.what;
+  const state = t.gone ? worded("stove.leftOut") : t.held ? worded("stove.notNow") : "";
   return (
     <li className={state ? "out" : ""}>
       <button
@@ -90,7 +91,11 @@ function Take({ take: t, toggle, weigh, weighing }: TakeProps) {
         aria-pressed={t.held}
         disabled={t.gone || t.made}
         onClick={toggle}
-        aria-label={`${t.much} ${what}${state ? `, ${state}` : ""}; tap if it does not go in now`}
+        aria-label={worded("stove.tapIfItDoesNotGo", {
+          much: t.much,
+          what,
+          which: state ? `, ${state}` : "",
+        })}
       >
         {t.much && <b>{t.much}</b>} <span>{what}</span>
         {state && <i>{state}</i>}
@@ -99,7 +104,7 @@ function Take({ take: t, toggle, weigh, weighing }: TakeProps) {
         <button
           className={weighing ? "stove-weigh on" : "stove-weigh"}
           onClick={weigh}
-          aria-label={`Weigh ${t.name}`}
+          aria-label={worded("stove.weigh2", { tName: t.name })}
         >
           <Pan /> {t.weighed > 0 ? `${Math.round(t.weighed)} g` : ""}
         </button>

@@ -1,5 +1,6 @@
 import type { StoveNotice } from "../api/types";
 import type { Told } from "./queue";
+import { worded } from "../texts/worded";
 
 interface Props {
   says: StoveNotice[];
@@ -23,7 +24,9 @@ export function Says({ says, tell }: Props) {
           </span>
         </div>
       ))}
-      {says.length > mostShown && <p className="stove-more">and {says.length - mostShown} more</p>}
+      {says.length > mostShown && (
+        <p className="stove-more">{worded("stove.andMore", { says: says.length - mostShown })}</p>
+      )}
     </div>
   );
 }
@@ -38,18 +41,21 @@ export function answersTo(n: StoveNotice): [string, Told][] {
     case "timer":
       return [
         ["Done", { kind: "over", of: n.timer }],
-        ["2 more minutes", { kind: "longer", of: n.timer, amount: 2 }],
-        ["5 more", { kind: "longer", of: n.timer, amount: 5 }],
+        [worded("stove.n2MoreMinutes"), { kind: "longer", of: n.timer, amount: 2 }],
+        [worded("stove.n5More"), { kind: "longer", of: n.timer, amount: 5 }],
       ];
     case "forgotten":
       return [
-        ["It goes in now", { kind: "in", line: n.line }],
-        ["Leave it out", { kind: "left-out", line: n.line, text: "forgotten" }],
+        [worded("stove.itGoesInNow"), { kind: "in", line: n.line }],
+        [worded("stove.leaveItOut"), { kind: "left-out", line: n.line, text: "forgotten" }],
       ];
     case "unused":
-      return ["left out on purpose", "not in the house", "forgotten", "used, not told"].map(
-        (why) => [why, { kind: "left-out", line: n.line, text: why }],
-      );
+      return [
+        worded("stove.leftOutOnPurpose"),
+        worded("stove.notInTheHouse"),
+        "forgotten",
+        worded("stove.usedNotTold"),
+      ].map((why) => [why, { kind: "left-out", line: n.line, text: why }]);
     case "season":
       return [["Tasted", seen(n)]];
     default:

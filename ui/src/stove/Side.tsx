@@ -1,5 +1,6 @@
 import type { LaneView, OnFire } from "../api/types";
 import { countdown, gone, inMinutes } from "./words";
+import { worded } from "../texts/worded";
 
 interface FireProps {
   fire: OnFire[];
@@ -10,9 +11,9 @@ interface FireProps {
 /** What goes on by itself, with how long it still has: a thread that runs to its knot. */
 export function Fire({ fire, now, open }: FireProps) {
   return (
-    <section className="stove-fire" aria-label="Goes on by itself">
-      <h2>Goes on by itself</h2>
-      {fire.length === 0 && <p className="stove-quiet">Nothing yet.</p>}
+    <section className="stove-fire" aria-label={worded("stove.goesOnByItself")}>
+      <h2>{worded("stove.goesOnByItself")}</h2>
+      {fire.length === 0 && <p className="stove-quiet">{worded("stove.nothingYet")}</p>}
       <ul>
         {fire.map(({ timer, move }) => {
           const over = now >= timer.ends;
@@ -21,7 +22,7 @@ export function Fire({ fire, now, open }: FireProps) {
               <button
                 className={over ? "stove-pot over" : "stove-pot"}
                 onClick={() => open(timer.n)}
-                aria-label={`${timer.name}, ${over ? "time is up" : `${countdown(timer.ends, now)} left`}${timer.cue ? `, look: ${timer.cue}` : ""}`}
+                aria-label={`${timer.name}, ${over ? worded("stove.timeIsUp") : worded("stove.left", { countdown: countdown(timer.ends, now) })}${timer.cue ? worded("stove.look2", { cue: timer.cue }) : ""}`}
               >
                 <span className="stove-left">{countdown(timer.ends, now)}</span>
                 <span className="stove-name">
@@ -53,9 +54,9 @@ interface NextProps {
 /** The next minutes. */
 export function Next({ lane }: NextProps) {
   return (
-    <section className="stove-next" aria-label="Next">
-      <h2>Next</h2>
-      {lane.next.length === 0 && <p className="stove-quiet">Nothing more.</p>}
+    <section className="stove-next" aria-label={worded("stove.next")}>
+      <h2>{worded("stove.next")}</h2>
+      {lane.next.length === 0 && <p className="stove-quiet">{worded("stove.nothingMore")}</p>}
       <ol>
         {lane.next.map((s) => (
           <li key={s.move.id} className={s.move.hands ? "hands" : ""}>

@@ -18,6 +18,7 @@ import { Fire, Next } from "./Side";
 import { keepCalls, readCalls } from "./signal";
 import { useAwake, useClock, useStove } from "./useStove";
 import { clockOf } from "./words";
+import { worded } from "../texts/worded";
 
 /** A cook-through: what to do now, what is on the fire, what is still to come. */
 export default function StovePage() {
@@ -29,12 +30,12 @@ export default function StovePage() {
       <main className="stove">
         <ProblemNote error={stove.view.error} retry={() => void stove.view.refetch()} />
         <p>
-          <Link to="/days">To the days</Link>
+          <Link to="/days">{worded("stove.toTheDays")}</Link>
         </p>
       </main>
     );
   }
-  if (!stove.view.data) return <Loading>Lighting the stove</Loading>;
+  if (!stove.view.data) return <Loading>{worded("stove.lightingTheStove")}</Loading>;
   if (stove.view.data.now.state.ended > 0) {
     return <EndPage id={id} view={stove.view.data} tell={stove.tell} />;
   }
@@ -113,37 +114,43 @@ function Cooking({ id, data, stove }: CookingProps) {
     <main className={flash ? "stove flash" : "stove"}>
       <header className="stove-head">
         <Link to={program.day ? `/days/${program.day}` : "/days"} className="stove-leave">
-          Leave
+          {worded("stove.leave")}
         </Link>
         <b className="stove-title">{program.name}</b>
-        <span className="stove-count">
-          {view.done} of {view.of}
-        </span>
+        <span className="stove-count">{worded("stove.of", { done: view.done, of: view.of })}</span>
         <span className="stove-clock">
           {clockOf(clock)}
-          {program.serveAt > 0 && ` · served ${clockOf(program.serveAt)}`}
+          {program.serveAt > 0 && worded("stove.served", { clockOf: clockOf(program.serveAt) })}
         </span>
         {program.cooks > 1 && (
-          <span className="stove-lanes" role="group" aria-label="Whose work is shown">
+          <span className="stove-lanes" role="group" aria-label={worded("stove.whoseWorkIsShown")}>
             {view.lanes.map((l) => (
               <button
                 key={l.cook}
                 aria-pressed={(state.lanes[screen] ?? 0) === l.cook}
                 onClick={() => tell({ kind: "lane", amount: l.cook })}
               >
-                {l.cook === 0 ? "All" : `Cook ${l.cook}`}
+                {l.cook === 0 ? worded("stove.all") : worded("stove.cook", { cook: l.cook })}
               </button>
             ))}
           </span>
         )}
-        <button className="stove-keys" onClick={() => setOpen("keys")} aria-label="Keys and calls">
+        <button
+          className="stove-keys"
+          onClick={() => setOpen("keys")}
+          aria-label={worded("stove.keysAndCalls")}
+        >
           ?
         </button>
       </header>
       {stove.offline && (
         <p className="stove-offline" role="status">
-          The line is gone. {stove.left === 1 ? "One tap waits" : `${stove.left} taps wait`} here
-          and will be sent.
+          {worded("stove.theLineIsGoneHereAnd", {
+            which:
+              stove.left === 1
+                ? worded("stove.oneTapWaits")
+                : worded("stove.tapsWait", { left: stove.left }),
+          })}
         </p>
       )}
       {stove.refused !== null && <ProblemNote error={stove.refused} />}
@@ -168,9 +175,11 @@ function Cooking({ id, data, stove }: CookingProps) {
               weigh={(line) => tell({ kind: "weigh", line })}
             />
           ) : (
-            <section className="stove-now" aria-label="To do now">
-              <h1>{all ? "All is done." : "Nothing for your hands."}</h1>
-              {!all && lane.wait && <p className="stove-cue">Waiting for: {lane.wait}</p>}
+            <section className="stove-now" aria-label={worded("stove.toDoNow")}>
+              <h1>{all ? worded("stove.allIsDone") : worded("stove.nothingForYourHands")}</h1>
+              {!all && lane.wait && (
+                <p className="stove-cue">{worded("stove.waitingFor", { wait: lane.wait })}</p>
+              )}
             </section>
           )}
           <Watching
@@ -184,35 +193,37 @@ function Cooking({ id, data, stove }: CookingProps) {
           <Next lane={lane} />
         </aside>
       </div>
-      <nav className="stove-buttons" aria-label="What you can do">
+      <nav className="stove-buttons" aria-label={worded("stove.whatYouCanDo")}>
         {all ? (
           <button className="first" disabled={unused} onClick={end}>
-            End
+            {worded("stove.end")}
           </button>
         ) : (
           <button className="first" onClick={() => primary()} disabled={!step}>
             {step && !step.move.hands
-              ? `Start ${Math.max(1, Math.round(step.move.minutes))} min`
-              : "Done"}
+              ? worded("stove.startMin", { value: Math.max(1, Math.round(step.move.minutes)) })
+              : worded("stove.done")}
           </button>
         )}
         <button onClick={back} disabled={now.last === 0}>
-          Back
+          {worded("stove.back")}
         </button>
         <button
           onClick={startTimer}
           disabled={(!step || step.move.hands) && view.fire.length === 0}
         >
-          Timer
+          {worded("stove.timer")}
         </button>
-        <button onClick={() => setOpen("weigh")}>Weigh</button>
+        <button onClick={() => setOpen("weigh")}>{worded("stove.weigh")}</button>
         <button onClick={() => setOpen("board")}>
-          Board
-          <small>{view.board.length} not in yet</small>
+          {worded("stove.board")}
+          <small>{worded("stove.notInYet", { board: view.board.length })}</small>
         </button>
         <button onClick={() => setOpen("different")} disabled={!step}>
-          Different
-          {state.different.length > 0 && <small>{state.different.length} so far</small>}
+          {worded("stove.different")}
+          {state.different.length > 0 && (
+            <small>{worded("stove.soFar", { different: state.different.length })}</small>
+          )}
         </button>
       </nav>
       {open === "different" && step && (

@@ -4,6 +4,7 @@ import type { DevicesNow, Program, StoveNow } from "../api/types";
 import { capital } from "../shared/format";
 import type { Told } from "./queue";
 import { ring } from "./signal";
+import { worded } from "../texts/worded";
 
 interface WeighingProps {
   cook: string;
@@ -25,26 +26,32 @@ export function Weighing({ cook, now, devices, program, tell, sound }: WeighingP
   const stands = devices?.weighing[cook] ?? now.weight;
   const grams = stands?.grams ?? 0;
   const right = stands?.right ?? false;
-  let say = capital(stands?.say ?? "waiting for the scale");
+  let say = capital(stands?.say ?? worded("stove.waitingForTheScale"));
   useEffect(() => {
     if (right && sound) ring();
   }, [right, sound]);
   if (!w) return null;
-  if (scale?.off) say = "The scale is off";
-  if (scale?.overload) say = "Too heavy for the scale";
+  if (scale?.off) say = worded("stove.theScaleIsOff");
+  if (scale?.overload) say = worded("stove.tooHeavyForTheScale");
   return (
-    <section className={right ? "stove-weighing right" : "stove-weighing"} aria-label="Weighing">
+    <section
+      className={right ? "stove-weighing right" : "stove-weighing"}
+      aria-label={worded("stove.weighing")}
+    >
       <p className="stove-what">
         {w.when ? `${name}, ${w.when}` : name}
-        {w.asked > 0 && ` · ${Math.round(w.asked * 10) / 10} g asked`}
+        {w.asked > 0 && worded("stove.gAsked", { asked: Math.round(w.asked * 10) / 10 })}
       </p>
       <p className="stove-big" aria-live="polite">
         {say}
       </p>
       <p className="stove-what">
-        {Math.round(grams)} g on the scale
-        {scale && scale.battery < 15 && !scale.off && ` · battery ${Math.round(scale.battery)} %`}
-        {" · ends by itself when it is steady"}
+        {worded("stove.gOnTheScale", { grams: Math.round(grams) })}
+        {scale &&
+          scale.battery < 15 &&
+          !scale.off &&
+          worded("stove.battery", { battery: Math.round(scale.battery) })}
+        {worded("stove.endsByItselfWhenItIs")}
       </p>
       <div className="stove-taps">
         <button
@@ -52,9 +59,9 @@ export function Weighing({ cook, now, devices, program, tell, sound }: WeighingP
           disabled={scale?.off || scale?.overload || grams < 0}
           onClick={() => tell({ kind: "weighed", of: w.n, amount: Math.max(0, Math.round(grams)) })}
         >
-          Take {Math.round(Math.max(0, grams))} g
+          {worded("stove.takeG", { value: Math.round(Math.max(0, grams)) })}
         </button>
-        <button onClick={() => tell({ kind: "unweigh" })}>Stop weighing</button>
+        <button onClick={() => tell({ kind: "unweigh" })}>{worded("stove.stopWeighing")}</button>
       </div>
     </section>
   );

@@ -2,6 +2,7 @@ import { useEffect, useRef } from "react";
 
 import type { StoveView } from "../api/types";
 import { ring, shake, type Calls } from "./signal";
+import { worded } from "../texts/worded";
 
 /** Rings, shakes and flashes while something grave is said and nobody has answered. */
 export function useCalling(data: StoveView, clock: number, calls: Calls): boolean {
@@ -36,12 +37,18 @@ export function Watching({ data, celsius, off }: WatchingProps) {
   const watches = Object.values(data.now.state.watches);
   if (watches.length === 0) return null;
   return (
-    <ul className="stove-watches" aria-label="The probe watches">
+    <ul className="stove-watches" aria-label={worded("stove.theProbeWatches")}>
       {watches.map((w) => {
         const band = data.program.bands.find((b) => b.id === w.band);
         return (
           <li key={w.band} className={w.left > 0 ? "left" : w.reached > 0 ? "in" : ""}>
-            <b>{off ? "probe off" : celsius === undefined ? "…" : `${celsius.toFixed(0)} °C`}</b>
+            <b>
+              {off
+                ? worded("stove.probeOff")
+                : celsius === undefined
+                  ? "…"
+                  : `${celsius.toFixed(0)} °C`}
+            </b>
             <span>
               {band?.name}, {band?.say}
               <small>{band?.caution}</small>

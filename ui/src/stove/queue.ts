@@ -1,4 +1,5 @@
 import type { Event } from "../api/types";
+import { worded } from "../texts/worded";
 
 /** What a screen tells of a tap; the server numbers and dates it. */
 export type Told = Omit<Event, "n" | "at" | "key" | "screen">;
@@ -44,7 +45,7 @@ export function drawKey(): string {
 export function screenName(): string {
   let name = localStorage.getItem("yembra.screen");
   if (!name) {
-    name = `screen ${drawKey().slice(0, 4)}`;
+    name = worded("stove.screen", { drawKey: drawKey().slice(0, 4) });
     localStorage.setItem("yembra.screen", name);
   }
   return name;

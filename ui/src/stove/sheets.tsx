@@ -4,6 +4,7 @@ import { Sheet } from "../shared/Sheet";
 import type { Told } from "./queue";
 import type { Calls } from "./signal";
 import { countdown } from "./words";
+import { worded } from "../texts/worded";
 
 export interface SheetProps {
   tell: (e: Told) => void;
@@ -23,25 +24,29 @@ export function TimerSheet({ on, now, tell, close }: SheetProps & { on: OnFire; 
         <p className="stove-big" aria-live="off">
           {countdown(timer.ends, now)}
         </p>
-        {timer.cue && <p className="stove-look">Look: {timer.cue}</p>}
+        {timer.cue && <p className="stove-look">{worded("stove.look", { cue: timer.cue })}</p>}
         <div className="stove-taps">
           <button className="first" onClick={() => answer({ kind: "over", of: timer.n })}>
-            Done
+            {worded("stove.done")}
           </button>
           {[2, 5, 10].map((n) => (
             <button key={n} onClick={() => answer({ kind: "longer", of: timer.n, amount: n })}>
-              {n} more minutes
+              {worded("stove.moreMinutes", { n })}
             </button>
           ))}
-          <button onClick={() => answer({ kind: "hotter", move: move.id })}>hotter</button>
-          <button onClick={() => answer({ kind: "cooler", move: move.id })}>cooler</button>
+          <button onClick={() => answer({ kind: "hotter", move: move.id })}>
+            {worded("stove.hotter")}
+          </button>
+          <button onClick={() => answer({ kind: "cooler", move: move.id })}>
+            {worded("stove.cooler")}
+          </button>
           {move.loss && (
             <>
               <button onClick={() => answer({ kind: "weigh", move: move.id, text: "before" })}>
-                weigh it as it goes on
+                {worded("stove.weighItAsItGoesOn")}
               </button>
               <button onClick={() => answer({ kind: "weigh", move: move.id, text: "after" })}>
-                weigh it when it is done
+                {worded("stove.weighItWhenItIsDone")}
               </button>
             </>
           )}
@@ -67,10 +72,10 @@ export function WeighSheet({
   const mine = bands.filter((b) => move?.bands.includes(b.id));
   const chosen = bands.filter((b) => b.chosen && !mine.includes(b));
   return (
-    <Sheet title="Weigh or measure" close={close} wide>
+    <Sheet title={worded("stove.weighOrMeasure")} close={close} wide>
       <div className="stove-sheet">
         {step && (
-          <div className="stove-taps" role="group" aria-label="Weigh">
+          <div className="stove-taps" role="group" aria-label={worded("stove.weigh")}>
             {step.takes
               .filter((t) => t.grams > 0 && !t.made)
               .map((t) => (
@@ -84,21 +89,21 @@ export function WeighSheet({
             {move?.loss && (
               <>
                 <button onClick={() => answer({ kind: "weigh", move: move.id, text: "before" })}>
-                  it all, before
+                  {worded("stove.itAllBefore")}
                 </button>
                 <button onClick={() => answer({ kind: "weigh", move: move.id, text: "after" })}>
-                  it all, after
+                  {worded("stove.itAllAfter")}
                 </button>
               </>
             )}
           </div>
         )}
-        <h3>The probe watches</h3>
-        <div className="stove-taps" role="group" aria-label="The probe watches">
+        <h3>{worded("stove.theProbeWatches")}</h3>
+        <div className="stove-taps" role="group" aria-label={worded("stove.theProbeWatches")}>
           {[...mine, ...chosen].map((b) =>
             state.watches[b.id] ? (
               <button key={b.id} onClick={() => answer({ kind: "unwatch", text: b.id })}>
-                stop: {b.name}
+                {worded("stove.stop", { bName: b.name })}
               </button>
             ) : (
               <button
@@ -123,19 +128,22 @@ export function BoardSheet({
   close,
 }: SheetProps & { view: View; program: Program }) {
   return (
-    <Sheet title="On the board" close={close} wide>
+    <Sheet title={worded("stove.onTheBoard")} close={close} wide>
       <div className="stove-sheet">
-        {view.board.length === 0 && <p className="stove-look">Everything is in.</p>}
+        {view.board.length === 0 && <p className="stove-look">{worded("stove.everythingIsIn")}</p>}
         <ul className="stove-list">
           {view.board.map((b) => (
             <li key={b.line.id}>
               <span>
                 {b.text}
                 <small>
-                  {program.moves.find((m) => m.id === b.move)?.name ?? "nothing asks for it"}
+                  {program.moves.find((m) => m.id === b.move)?.name ??
+                    worded("stove.nothingAsksForIt")}
                 </small>
               </span>
-              <button onClick={() => tell({ kind: "left-out", line: b.line.id })}>leave out</button>
+              <button onClick={() => tell({ kind: "left-out", line: b.line.id })}>
+                {worded("stove.leaveOut")}
+              </button>
             </li>
           ))}
         </ul>
@@ -147,14 +155,18 @@ export function BoardSheet({
 /** What was different so far; each can be taken back. */
 export function SoFarSheet({ state, tell, close }: SheetProps & { state: StoveNow["state"] }) {
   return (
-    <Sheet title="Different so far" close={close} wide>
+    <Sheet title={worded("stove.differentSoFar")} close={close} wide>
       <div className="stove-sheet">
-        {state.different.length === 0 && <p className="stove-look">Nothing: as the card has it.</p>}
+        {state.different.length === 0 && (
+          <p className="stove-look">{worded("stove.nothingAsTheCardHasIt")}</p>
+        )}
         <ul className="stove-list">
           {state.different.map((d) => (
             <li key={d.n}>
               <span>{d.text}</span>
-              <button onClick={() => tell({ kind: "undo", of: d.n })}>take back</button>
+              <button onClick={() => tell({ kind: "undo", of: d.n })}>
+                {worded("stove.takeBack")}
+              </button>
             </li>
           ))}
         </ul>
@@ -164,16 +176,16 @@ export function SoFarSheet({ state, tell, close }: SheetProps & { state: StoveNo
 }
 
 export const stoveKeys: [string, string][] = [
-  ["Enter", "done: on to the next"],
-  ["Backspace", "back: take this screen's last tap back"],
-  ["t", "start the timer of what goes on by itself; answer the one that ends first"],
-  ["w", "weigh or measure"],
-  ["d", "what is different"],
-  ["b", "what is still on the board"],
-  ["s", "what was different so far"],
-  ["1 … 9", "the thing of that number does not go in now, or does"],
-  ["Esc", "close what is open"],
-  ["?", "this help, and how the stove calls"],
+  ["Enter", worded("stove.doneOnToTheNext")],
+  ["Backspace", worded("stove.backTakeThisScreensLastTap")],
+  ["t", worded("stove.startTheTimerOfWhatGoes")],
+  ["w", worded("stove.weighOrMeasure2")],
+  ["d", worded("stove.whatIsDifferent")],
+  ["b", worded("stove.whatIsStillOnTheBoard")],
+  ["s", worded("stove.whatWasDifferentSoFar")],
+  ["1 … 9", worded("stove.theThingOfThatNumberDoes")],
+  ["Esc", worded("stove.closeWhatIsOpen")],
+  ["?", worded("stove.thisHelpAndHowTheStove")],
 ];
 
 /** The keys, and how the stove calls. */
@@ -194,24 +206,24 @@ export function KeysSheet({
     ["shake", "Vibration"],
   ] as const;
   return (
-    <Sheet title="Keys and calls" close={close} wide>
+    <Sheet title={worded("stove.keysAndCalls")} close={close} wide>
       <div className="stove-sheet">
-        <div className="stove-taps" role="group" aria-label="How the stove calls">
+        <div className="stove-taps" role="group" aria-label={worded("stove.howTheStoveCalls")}>
           {each.map(([key, name]) => (
             <button
               key={key}
               aria-pressed={calls[key]}
               onClick={() => setCalls({ ...calls, [key]: !calls[key] })}
             >
-              {name}: {calls[key] ? "on" : "off"}
+              {name}: {calls[key] ? worded("stove.on") : worded("stove.off")}
             </button>
           ))}
         </div>
         <div className="stove-taps">
           <a href="/bench" target="_blank" rel="noreferrer" className="stove-leave">
-            Bench: drive scale and probe by hand
+            {worded("stove.benchDriveScaleAndProbeBy")}
           </a>
-          <button onClick={stop}>Stop cooking here</button>
+          <button onClick={stop}>{worded("stove.stopCookingHere")}</button>
         </div>
         <KeyList keys={stoveKeys} />
       </div>

@@ -1,3 +1,5 @@
+import { worded } from "../texts/worded";
+
 /** Times and weights as the stove shows them. */
 
 const minute = 60_000;
@@ -16,8 +18,8 @@ export function countdown(ends: number, now: number): string {
 /** Minutes as one says them. */
 export function inMinutes(minutes: number): string {
   const m = Math.round(minutes);
-  if (m < 60) return `${m} min`;
-  return m % 60 === 0 ? `${m / 60} h` : `${Math.floor(m / 60)} h ${m % 60} min`;
+  if (m < 60) return worded("stove.min", { m });
+  return m % 60 === 0 ? `${m / 60} h` : worded("stove.hMin", { m: Math.floor(m / 60), m2: m % 60 });
 }
 
 /** The wall clock of a moment in this screen's own zone. */
@@ -35,9 +37,10 @@ export function plannedWords(start: number, now: number): string {
       day: "numeric",
       month: "short",
     });
-    return `planned for ${day}, ${clockOf(start)}`;
+    return worded("stove.plannedFor", { day, clockOf: clockOf(start) });
   }
-  if (ahead >= 1) return `planned for ${clockOf(start)}, in ${inMinutes(ahead)}`;
+  if (ahead >= 1)
+    return worded("stove.plannedForIn", { clockOf: clockOf(start), inMinutes: inMinutes(ahead) });
   return "";
 }
 

@@ -12,6 +12,7 @@ import { capital, signed } from "../shared/format";
 import { without } from "../shared/records";
 import { useStable } from "../shared/useStable";
 import { bandKey } from "./threads";
+import { worded } from "../texts/worded";
 
 interface Props {
   open: OpenDish;
@@ -34,9 +35,14 @@ export function Candidates({ open, slotRef, use, point }: Props) {
   const used = dish.document.decisions.swaps[idOf(dish, slotRef)];
   const gap = dish.adaptation.unresolved.find((u) => u.line === slotRef);
   if (list.error) return <ProblemNote error={list.error} retry={() => void list.refetch()} />;
-  if (!list.data) return <Loading>Trying the swaps in the dish</Loading>;
+  if (!list.data) return <Loading>{worded("swaps.tryingTheSwapsInTheDish")}</Loading>;
   return (
-    <section className="candidates" aria-label={`Candidates for ${line?.name ?? "the line"}`}>
+    <section
+      className="candidates"
+      aria-label={worded("swaps.candidatesFor", {
+        lineName: line?.name ?? worded("swaps.theLine"),
+      })}
+    >
       <h2>
         {capital(line?.name ?? "")} <span className="quiet small">{line?.text}</span>
       </h2>
@@ -44,17 +50,17 @@ export function Candidates({ open, slotRef, use, point }: Props) {
       {list.data.candidates.length === 0 && (
         <div className="empty">
           <p>
-            <b>{capital(gap?.why ?? "No swap is allowed here")}.</b>
+            <b>{capital(gap?.why ?? worded("swaps.noSwapIsAllowedHere"))}.</b>
           </p>
           {gap?.nearest && (
             <p>
-              The nearest would be {gap.nearest.name.toLowerCase()}; it would break{" "}
-              {gap.nearest.breaks}.
+              {worded("swaps.theNearestWouldBeItWould", {
+                nearestName: gap.nearest.name.toLowerCase(),
+                breaks: gap.nearest.breaks,
+              })}
             </p>
           )}
-          <p className="quiet">
-            Loosen a house rule, or leave the line open; the card will say so.
-          </p>
+          <p className="quiet">{worded("swaps.loosenAHouseRuleOrLeave")}</p>
         </div>
       )}
       {fits(list.data.candidates).map(([fit, group]) => (
@@ -77,7 +83,9 @@ export function Candidates({ open, slotRef, use, point }: Props) {
       ))}
       {list.data.rejected.length > 0 && (
         <details className="rejected">
-          <summary>{list.data.rejected.length} left out by the house rules</summary>
+          <summary>
+            {worded("swaps.leftOutByTheHouseRules", { rejected: list.data.rejected.length })}
+          </summary>
           <ul>
             {list.data.rejected.map((r) => (
               <li key={r.swap}>
@@ -98,11 +106,11 @@ function UseNote({ open, slotRef }: { open: OpenDish; slotRef: string }) {
   const uses = open.dish.document.decisions.uses ?? {};
   return (
     <div className="use-note">
-      {slot.use.use !== "" && <>Here it {slot.use.rule}. </>}
+      {slot.use.use !== "" && <>{worded("swaps.hereIt", { rule: slot.use.rule })} </>}
       {slot.use.others.length > 1 && (
         <>
           <label className="quiet" htmlFor={`use-${slotRef}`}>
-            Used to
+            {worded("swaps.usedTo")}
           </label>{" "}
           <Select
             id={`use-${slotRef}`}
@@ -111,14 +119,16 @@ function UseNote({ open, slotRef }: { open: OpenDish; slotRef: string }) {
             popupMatchSelectWidth={false}
             options={slot.use.others.map((value) => ({ value, label: value }))}
             onChange={(value: string) =>
-              open.decide(`said it is there to ${value}`, {
+              open.decide(worded("swaps.saidItIsThereTo", { value }), {
                 uses: { ...uses, [idOf(open.dish, slotRef)]: value },
               })
             }
           />
         </>
       )}
-      {slot.rule !== "" && <span className="quiet"> Cannot stay: {slot.rule}.</span>}
+      {slot.rule !== "" && (
+        <span className="quiet"> {worded("swaps.cannotStay", { rule: slot.rule })}</span>
+      )}
     </div>
   );
 }
@@ -129,27 +139,30 @@ function Amount({ open, slotRef }: { open: OpenDish; slotRef: string }) {
   const id = idOf(open.dish, slotRef);
   return (
     <label className="small quiet amount-factor">
-      amounts ×{" "}
+      {worded("swaps.amounts")}{" "}
       <InputNumber
         size="small"
         min={0.25}
         max={4}
         step={0.25}
         value={amounts[id] ?? 1}
-        aria-label="Times the book's amounts"
+        aria-label={worded("swaps.timesTheBooksAmounts")}
         onChange={(v) => {
           const next = v === null || v === 1 ? without(amounts, id) : { ...amounts, [id]: v };
-          open.decide("changed the amounts of a swap", { amounts: next });
+          open.decide(worded("swaps.changedTheAmountsOfASwap"), { amounts: next });
         }}
       />
     </label>
   );
 }
 
-const fitWords: Record<string, string> = { right: "Right for this", possible: "Possible" };
+const fitWords: Record<string, string> = {
+  right: worded("swaps.rightForThis"),
+  possible: "Possible",
+};
 const fitNotes: Record<string, string> = {
-  right: "made for what the line does here",
-  possible: "does it too, with what its limits say",
+  right: worded("swaps.madeForWhatTheLineDoes"),
+  possible: worded("swaps.doesItTooWithWhatIts"),
 };
 
 /** The candidates as they come, apart by how well they fit what the line does. */
@@ -207,7 +220,7 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
       <div>
         <h4>
           {c.swap.name}
-          {c.first && <span className="quiet small"> · what a cook takes first</span>}
+          {c.first && <span className="quiet small"> {worded("swaps.whatACookTakesFirst")}</span>}
         </h4>
         <p className="reason">{c.swap.why}</p>
         <ul>
@@ -220,7 +233,7 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
         </p>
         {c.homes.length > 0 && (
           <p className="aside">
-            {c.stranger ? "From other kitchens: " : "At home: "}
+            {c.stranger ? worded("swaps.fromOtherKitchens") : worded("swaps.atHome")}
             {c.homes.join(", ")}.
           </p>
         )}
@@ -231,7 +244,7 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
         ))}
       </div>
       <div>
-        <div className="moves" aria-label="What it does to the traits, in steps">
+        <div className="moves" aria-label={worded("swaps.whatItDoesToTheTraits")}>
           {moves.map((m) => (
             <span key={bandKey(m)} className={m.verdict}>
               <span>
@@ -242,22 +255,27 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
             </span>
           ))}
           <span className="kept">
-            <span>kept</span>
+            <span>{worded("swaps.kept")}</span>
             <b>{kept}</b>
           </span>
         </div>
         <p className="aside">
-          {c.hands} min work, {c.wait} min waiting
-          {c.kit.length > 0 && `; ${c.kit.join(", ")}`}. {gradeWords[c.grade]}.{" "}
-          {c.allergens.length > 0 ? `Not for: ${c.allergens.join(", ")}.` : "No listed allergen."}{" "}
-          Costs {c.cost.toFixed(2)} a serving by the price list.
+          {worded("swaps.minWorkMinWaiting", { hands: c.hands, wait: c.wait })}
+          {c.kit.length > 0 && `; ${c.kit.join(", ")}`}. {gradeWords[c.grade]}
+          {worded("swaps.costsAServingByThePrice", {
+            which:
+              c.allergens.length > 0
+                ? worded("swaps.notFor", { allergens: c.allergens.join(", ") })
+                : worded("swaps.noListedAllergen"),
+            cost: c.cost.toFixed(2),
+          })}
         </p>
         <p className="aside">{c.swap.ahead}</p>
       </div>
       <div>
         {used ? (
           <Button disabled block>
-            In use
+            {worded("swaps.inUse")}
           </Button>
         ) : (
           <Button
@@ -265,9 +283,9 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
             ghost
             block
             onClick={() => use(c)}
-            aria-label={`Use ${c.swap.name}`}
+            aria-label={worded("swaps.use", { swapName: c.swap.name })}
           >
-            Use this
+            {worded("swaps.useThis")}
           </Button>
         )}
         {amount}
@@ -277,8 +295,8 @@ const Row = memo(function Row({ c, compare, used, use, point, amount }: RowProps
 });
 
 const gradeWords: Record<string, string> = {
-  whole: "Whole foods",
-  plain: "Plainly processed",
-  refined: "Holds refined food",
+  whole: worded("swaps.wholeFoods"),
+  plain: worded("swaps.plainlyProcessed"),
+  refined: worded("swaps.holdsRefinedFood"),
   analogue: "Ready-made",
 };

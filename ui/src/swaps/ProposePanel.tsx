@@ -8,6 +8,7 @@ import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { TallyView } from "../shared/TallyView";
+import { worded } from "../texts/worded";
 
 interface Props {
   dish: DishView;
@@ -16,10 +17,10 @@ interface Props {
 }
 
 const aims: Record<string, [string, string]> = {
-  closest: ["Closest", "keeps the most"],
-  simplest: ["Simplest", "fewest lines and least work"],
-  cheapest: ["Cheapest", "by the made-up price list"],
-  protein: ["Most protein", "among those that keep the dish"],
+  closest: ["Closest", worded("swaps.keepsTheMost")],
+  simplest: ["Simplest", worded("swaps.fewestLinesAndLeastWork")],
+  cheapest: ["Cheapest", worded("swaps.byTheMadeUpPriceList")],
+  protein: [worded("swaps.mostProtein"), worded("swaps.amongThoseThatKeepTheDish")],
 };
 
 /** The four answers side by side, before anything is changed. */
@@ -30,8 +31,8 @@ export function ProposePanel({ dish, close, use }: Props) {
     staleTime: Infinity,
   });
   return (
-    <Sheet wide close={close} title="Propose swaps">
-      {answers.isPending && <Loading>Trying swaps for all lines together</Loading>}
+    <Sheet wide close={close} title={worded("swaps.proposeSwaps")}>
+      {answers.isPending && <Loading>{worded("swaps.tryingSwapsForAllLinesTogether")}</Loading>}
       {answers.error && <ProblemNote error={answers.error} retry={() => void answers.refetch()} />}
       <div className="answers">
         {answers.data?.map((p) => {
@@ -58,17 +59,17 @@ export function ProposePanel({ dish, close, use }: Props) {
                   .filter((h) => h.verdict !== "holds")
                   .map((h) => (
                     <li key={h.component + h.need} className="caution">
-                      {h.component || "The dish"}: {h.need} {h.verdict}
+                      {h.component || worded("swaps.theDish")}: {h.need} {h.verdict}
                     </li>
                   ))}
                 {p.adaptation.unresolved.map((u) => (
                   <li key={u.line} className="caution">
-                    {lineAt(dish, u.line)?.name} stays open: {u.why}
+                    {lineAt(dish, u.line)?.name} {worded("swaps.staysOpen", { why: u.why })}
                   </li>
                 ))}
               </ul>
               <Button type="primary" onClick={() => use(p.decisions, name.toLowerCase())}>
-                Use this
+                {worded("swaps.useThis")}
               </Button>
             </section>
           );

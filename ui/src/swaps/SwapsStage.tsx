@@ -13,6 +13,7 @@ import { Candidates } from "./Candidates";
 import { ProposePanel } from "./ProposePanel";
 import { ThreadsDrawing } from "./ThreadsDrawing";
 import { Tray } from "./Tray";
+import { worded } from "../texts/worded";
 
 /** How long a pointer rests on a candidate before the threads preview it. */
 const restMs = 120;
@@ -46,21 +47,24 @@ export default function SwapsStage() {
     return () => window.removeEventListener("keydown", onKey);
   }, [slots, chosen]);
   const use = (ref: string, c: Candidate) =>
-    open.decide(`used ${c.swap.name}`, {
+    open.decide(worded("swaps.used", { swapName: c.swap.name }), {
       swaps: { ...dish.document.decisions.swaps, [idOf(dish, ref)]: c.swap.id },
     });
   return (
     <main className="page">
       <div className="swaps-head">
         <Button type="primary" onClick={() => setProposing(true)}>
-          Propose swaps
+          {worded("swaps.proposeSwaps")}
         </Button>
         <span className="quiet">
           {slots.length === 0
-            ? "No line of this dish comes from an animal or breaks a house rule; nothing has to be swapped."
+            ? worded("swaps.noLineOfThisDishComes")
             : dish.adaptation.unresolved.length > 0
-              ? `${dish.adaptation.unresolved.length} of ${slots.length} lines are still open; their threads hang loose.`
-              : "Every line is decided. Threads that hang loose show what did not come over."}
+              ? worded("swaps.ofLinesAreStillOpenTheir", {
+                  unresolved: dish.adaptation.unresolved.length,
+                  slots: slots.length,
+                })
+              : worded("swaps.everyLineIsDecidedThreadsThat")}
         </span>
       </div>
       <ThreadsDrawing
@@ -68,11 +72,13 @@ export default function SwapsStage() {
         adaptation={preview?.adaptation ?? dish.adaptation}
         chosen={chosen}
         choose={setPicked}
-        previewing={preview ? `With ${preview.name.toLowerCase()}:` : ""}
+        previewing={
+          preview ? worded("swaps.with", { previewName: preview.name.toLowerCase() }) : ""
+        }
       />
       {slots.length > 0 && (
         <div className="work">
-          <ul className="slots" aria-label="Lines to swap">
+          <ul className="slots" aria-label={worded("swaps.linesToSwap")}>
             {slots.map((s) => (
               <li key={s.ref}>
                 <button aria-current={s.ref === chosen} onClick={() => setPicked(s.ref)}>
@@ -100,7 +106,7 @@ export default function SwapsStage() {
           dish={dish}
           close={() => setProposing(false)}
           use={(decisions, aim) => {
-            open.decide(`took the ${aim} proposal`, decisions);
+            open.decide(worded("swaps.tookTheProposal", { aim }), decisions);
             setProposing(false);
           }}
         />

@@ -4,6 +4,7 @@ import { memo, useMemo, useState } from "react";
 import type { Adaptation, RecipeDish, Thread } from "../api/types";
 import { capital, figure, signed } from "../shared/format";
 import { layThreads, mostBands, pathOf, sayPath, type Drawing, type Knot } from "./threads";
+import { worded } from "../texts/worded";
 
 const width = 1232;
 const leftEdge = 236;
@@ -34,7 +35,15 @@ interface Props {
 
 /** A trait's figures in words. */
 function figures(t: Thread): string {
-  return `${capital(t.component ? `${t.trait} (${t.component})` : t.trait)}: ${figure(t.original)} in the original, ${figure(t.adapted)} now (${t.unit}); ${signed(t.steps)} steps, ${t.verdict}${t.pinned ? ", pinned" : ""}`;
+  return worded("swaps.inTheOriginalNowSteps", {
+    capital: capital(t.component ? `${t.trait} (${t.component})` : t.trait),
+    figure: figure(t.original),
+    figure2: figure(t.adapted),
+    unit: t.unit,
+    signed: signed(t.steps),
+    verdict: t.verdict,
+    which: t.pinned ? worded("swaps.pinned") : "",
+  });
 }
 
 /** Original lines, traits and adapted lines, joined by threads; ends that do not arrive hang loose. */
@@ -46,7 +55,7 @@ export const ThreadsDrawing = memo(function ThreadsDrawing(props: Props) {
     [original, adaptation, all],
   );
   const [pointed, setPointed] = useState("");
-  const shown = pointed || `from ${chosen}`;
+  const shown = pointed || worded("swaps.from", { chosen });
   const path = pathOf(d, shown);
   const dim = (set: Set<string> | undefined, key: string) => path !== null && !set?.has(key);
   const point = (key: string) => ({
@@ -83,7 +92,11 @@ export const ThreadsDrawing = memo(function ThreadsDrawing(props: Props) {
       <svg
         viewBox={`0 0 ${width} ${d.height}`}
         role="group"
-        aria-label={`Threads from ${d.left.length} lines of the original over ${d.bands.length} traits; ${d.loose.length} hang loose. The table below says the same.`}
+        aria-label={worded("swaps.threadsFromLinesOfTheOriginal", {
+          left: d.left.length,
+          bands: d.bands.length,
+          loose: d.loose.length,
+        })}
       >
         <Ribbons d={d} lit={path?.ribbons ?? null} />
         {d.loose.map((l) => (
@@ -131,7 +144,9 @@ export const ThreadsDrawing = memo(function ThreadsDrawing(props: Props) {
         </span>
         {(d.hidden > 0 || all) && (
           <Button type="link" size="small" onClick={() => setAll(!all)}>
-            {all ? "Show the telling traits" : `Show ${d.hidden} more, all near or kept`}
+            {all
+              ? worded("swaps.showTheTellingTraits")
+              : worded("swaps.showMoreAllNearOrKept", { hidden: d.hidden })}
           </Button>
         )}
       </figcaption>
@@ -192,19 +207,17 @@ function Frayed({ y, width: w, dim }: { y: number; width: number; dim: boolean }
 function TraitTable({ adaptation }: { adaptation: Adaptation }) {
   return (
     <details className="trait-table">
-      <summary>Figures</summary>
+      <summary>{worded("swaps.figures")}</summary>
       <table>
-        <caption className="hidden-visually">
-          Every trait of the original and of the adaptation
-        </caption>
+        <caption className="hidden-visually">{worded("swaps.everyTraitOfTheOriginalAnd")}</caption>
         <thead>
           <tr>
-            <th>Trait</th>
-            <th>Original</th>
-            <th>Adaptation</th>
-            <th>Unit</th>
-            <th>Steps</th>
-            <th>Verdict</th>
+            <th>{worded("swaps.trait")}</th>
+            <th>{worded("swaps.original")}</th>
+            <th>{worded("swaps.adaptation")}</th>
+            <th>{worded("swaps.unit")}</th>
+            <th>{worded("swaps.steps")}</th>
+            <th>{worded("swaps.verdict")}</th>
           </tr>
         </thead>
         <tbody>
@@ -223,8 +236,8 @@ function TraitTable({ adaptation }: { adaptation: Adaptation }) {
               <td>
                 {capital(h.need)} {h.component && `(${h.component})`}
               </td>
-              <td>{figure(h.required)} needed</td>
-              <td>{figure(h.supplied)} supplied</td>
+              <td>{worded("swaps.needed", { figure: figure(h.required) })}</td>
+              <td>{worded("swaps.supplied", { figure: figure(h.supplied) })}</td>
               <td>{h.unit}</td>
               <td />
               <td>{h.verdict}</td>

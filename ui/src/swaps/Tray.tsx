@@ -10,6 +10,7 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { capital, signed } from "../shared/format";
 import { useStable } from "../shared/useStable";
 import { bandKey } from "./threads";
+import { worded } from "../texts/worded";
 
 /** The doses with one booster at so many grams; none leaves it out. */
 export function dosed(doses: Dose[], item: TrayItem, grams: number): Dose[] {
@@ -38,9 +39,15 @@ export function Tray({ open }: { open: OpenDish }) {
   });
   const step = useStable((item: TrayItem, by: number) => {
     const grams = Math.min(item.most, Math.max(0, item.grams + by * item.step));
-    open.decide(`${by > 0 ? "added" : "took back"} a dose of ${item.name}`, {
-      boosters: dosed(dish.document.decisions.boosters, item, grams),
-    });
+    open.decide(
+      worded("swaps.aDoseOf", {
+        which: by > 0 ? "added" : worded("swaps.tookBack"),
+        itemName: item.name,
+      }),
+      {
+        boosters: dosed(dish.document.decisions.boosters, item, grams),
+      },
+    );
   });
   if (list.error) return <ProblemNote error={list.error} retry={() => void list.refetch()} />;
   const items = list.data ?? [];
@@ -51,12 +58,10 @@ export function Tray({ open }: { open: OpenDish }) {
   const others = items.filter((i) => i.grams === 0 && !helpful.includes(i));
   const row = (i: TrayItem) => <Booster key={i.food} item={i} step={step} />;
   return (
-    <section className="tray" aria-label="Boosters">
+    <section className="tray" aria-label={worded("swaps.boosters")}>
       <h2>
-        Boosters{" "}
-        <span className="small quiet">
-          small doses that close what is short; each says what one dose moves, in steps
-        </span>
+        {worded("swaps.boosters")}{" "}
+        <span className="small quiet">{worded("swaps.smallDosesThatCloseWhatIs")}</span>
       </h2>
       <ul>
         {inUse.map(row)}
@@ -64,10 +69,12 @@ export function Tray({ open }: { open: OpenDish }) {
         {more && others.map(row)}
       </ul>
       {inUse.length + helpful.length === 0 && !more && (
-        <p className="quiet">Nothing is short that a booster could close.</p>
+        <p className="quiet">{worded("swaps.nothingIsShortThatABooster")}</p>
       )}
       <Button type="link" size="small" onClick={() => setMore(!more)}>
-        {more ? "Only those that help" : `All ${items.length} boosters`}
+        {more
+          ? worded("swaps.onlyThoseThatHelp")
+          : worded("swaps.allBoosters", { items: items.length })}
       </Button>
     </section>
   );
@@ -92,7 +99,7 @@ const Booster = memo(function Booster({ item, step }: BoosterProps) {
         <Button
           size="small"
           icon={<MinusOutlined />}
-          aria-label={`Less ${item.name}`}
+          aria-label={worded("swaps.less", { itemName: item.name })}
           disabled={item.grams <= 0}
           onClick={() => step(item, -1)}
         />
@@ -101,30 +108,34 @@ const Booster = memo(function Booster({ item, step }: BoosterProps) {
             item.shown
           ) : (
             <>
-              none <span className="small quiet">dose {item.shown}</span>
+              {worded("swaps.none")}{" "}
+              <span className="small quiet">{worded("swaps.dose", { shown: item.shown })}</span>
             </>
           )}
         </span>
         <Button
           size="small"
           icon={<PlusOutlined />}
-          aria-label={`More ${item.name}`}
+          aria-label={worded("swaps.more", { itemName: item.name })}
           disabled={item.barred !== "" || item.grams + item.step > item.most + 1e-9}
           onClick={() => step(item, 1)}
         />
       </div>
       <div>
         <b>{name}</b>
-        {item.part && <span className="small quiet"> into {item.part}</span>}
+        {item.part && (
+          <span className="small quiet"> {worded("swaps.into", { part: item.part })}</span>
+        )}
         <span className="small quiet">
           {" "}
           {item.when}
-          {item.allergens.length > 0 && ` Not for: ${item.allergens.join(", ")}.`}
+          {item.allergens.length > 0 &&
+            worded("swaps.notFor2", { allergens: item.allergens.join(", ") })}
         </span>
       </div>
       <div className="effect">
         {item.barred !== "" ? (
-          <span className="quiet">left out: {item.barred}</span>
+          <span className="quiet">{worded("swaps.leftOut", { barred: item.barred })}</span>
         ) : (
           item.moves.slice(0, 4).map((m) => (
             <span key={bandKey(m)} className={m.verdict}>

@@ -1,5 +1,6 @@
 import type { Adaptation, RecipeDish, Thread } from "../api/types";
 import { refOf } from "../shared/format";
+import { worded } from "../texts/worded";
 
 /** A line, or what a swap brought, at the left or right edge of the drawing. */
 export interface Knot {
@@ -266,7 +267,7 @@ export function sayPath(d: Drawing, key: string, figures: (t: Thread) => string)
   if (band) {
     const from = named("from", key) || "nothing";
     const to = named("to", key) || "nothing";
-    return `${figures(band.thread)}. From ${from}; now from ${to}.`;
+    return worded("swaps.fromNowFrom", { figures: figures(band.thread), from, to });
   }
   const knot = [...d.left, ...d.right].find((k) => k.key === key);
   if (!knot) return "";
@@ -275,5 +276,5 @@ export function sayPath(d: Drawing, key: string, figures: (t: Thread) => string)
     .sort((x, y) => y.share - x.share)
     .slice(0, 8)
     .map((r) => `${d.bands.find((b) => b.key === r.band)?.label ?? ""} ${percent(r.share)}`);
-  return `${knot.label}: ${gives.length > 0 ? gives.join(", ") : "gives little to any trait shown"}.`;
+  return `${knot.label}: ${gives.length > 0 ? gives.join(", ") : worded("swaps.givesLittleToAnyTraitShown")}.`;
 }

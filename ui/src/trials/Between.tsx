@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 
 import { api } from "../api/client";
 import { ProblemNote } from "../shared/ProblemNote";
+import { worded } from "../texts/worded";
 
 interface Props {
   dish: string;
@@ -23,14 +24,14 @@ export function Between({ dish, a, b, title }: Props) {
   const parts: [string, string[]][] = [
     ["Lines", lines],
     ["Steps", steps],
-    ["Traits, as foreseen", traits],
-    ["The tables", say],
+    [worded("trials.traitsAsForeseen"), traits],
+    [worded("trials.theTables"), say],
   ];
   return (
     <section className="between" aria-label={title}>
       <h3>{title}</h3>
       {parts.every(([, list]) => list.length === 0) && (
-        <p className="quiet">Nothing on the card.</p>
+        <p className="quiet">{worded("trials.nothingOnTheCard")}</p>
       )}
       {parts.map(
         ([name, list]) =>

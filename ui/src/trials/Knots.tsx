@@ -1,5 +1,6 @@
 import type { TrialView } from "../api/types";
 import { dayOf } from "./words";
+import { worded } from "../texts/worded";
 
 interface Props {
   trials: TrialView[];
@@ -21,7 +22,12 @@ export function Knots({ trials, chosen, pick }: Props) {
   const rows = Math.max(1, ...trials.map((t) => t.branch + 1));
   const size = { width: trials.length * wide, height: rows * high };
   return (
-    <div className="knots" role="group" aria-label="Trials, the oldest first" style={size}>
+    <div
+      className="knots"
+      role="group"
+      aria-label={worded("trials.trialsTheOldestFirst")}
+      style={size}
+    >
       <svg {...size} aria-hidden="true">
         {trials.map((t, i) => {
           const from = trials.findIndex((x) => x.id === t.after);
@@ -44,7 +50,12 @@ export function Knots({ trials, chosen, pick }: Props) {
           <button
             key={t.id}
             aria-pressed={chosen.includes(t.id)}
-            aria-label={`Trial ${i + 1}, ${dayOf(t.kept)}${from >= 0 ? `, after trial ${from + 1}` : ""}${t.now ? ", as the dish is now" : ""}`}
+            aria-label={worded("trials.trial", {
+              i: i + 1,
+              dayOf: dayOf(t.kept),
+              which: from >= 0 ? worded("trials.afterTrial", { from: from + 1 }) : "",
+              which2: t.now ? worded("trials.asTheDishIsNow") : "",
+            })}
             className={t.now ? "now" : ""}
             style={{ left, top }}
             onClick={() => pick(t.id)}

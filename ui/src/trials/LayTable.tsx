@@ -7,6 +7,7 @@ import type { TrialView } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
 import { ProblemNote } from "../shared/ProblemNote";
 import { dayOf } from "./words";
+import { worded } from "../texts/worded";
 
 interface Props {
   trials: TrialView[];
@@ -41,8 +42,11 @@ export function LayTable({ trials, laid }: Props) {
     },
   });
   const things: [string, string][] = [
-    ...trials.map((t, i): [string, string] => [t.id, `trial ${i + 1}, ${dayOf(t.kept)}`]),
-    ["original", "the original, from a side pot"],
+    ...trials.map((t, i): [string, string] => [
+      t.id,
+      worded("trials.trial2", { i: i + 1, dayOf: dayOf(t.kept) }),
+    ]),
+    ["original", worded("trials.theOriginalFromASidePot")],
   ];
   const known = [...new Set(dish.adaptation.traits.map((t) => t.trait))];
   const ready = kind === "triangle" ? served.length === 2 : served.length > 0;
@@ -51,7 +55,7 @@ export function LayTable({ trials, laid }: Props) {
   return (
     <div className="lay">
       <fieldset>
-        <legend>What is served</legend>
+        <legend>{worded("trials.whatIsServed")}</legend>
         {things.map(([id, name]) => (
           <label key={id}>
             <input
@@ -64,12 +68,12 @@ export function LayTable({ trials, laid }: Props) {
         ))}
       </fieldset>
       <fieldset>
-        <legend>How</legend>
+        <legend>{worded("trials.how")}</legend>
         {(
           [
-            ["blind", "blind: tasters see letters only"],
-            ["open", "open: tasters see what is what"],
-            ["triangle", "triangle: three cups, two alike; who finds the odd one?"],
+            ["blind", worded("trials.blindTastersSeeLettersOnly")],
+            ["open", worded("trials.openTastersSeeWhatIsWhat")],
+            ["triangle", worded("trials.triangleThreeCupsTwoAlikeWho")],
           ] as const
         ).map(([value, name]) => (
           <label key={value}>
@@ -85,15 +89,15 @@ export function LayTable({ trials, laid }: Props) {
       </fieldset>
       {kind !== "triangle" && (
         <fieldset>
-          <legend>What the sheets ask</legend>
+          <legend>{worded("trials.whatTheSheetsAsk")}</legend>
           {traits === null ? (
             <p>
-              What you pinned, then what is expected to be off or is least known.{" "}
+              {worded("trials.whatYouPinnedThenWhatIs")}{" "}
               <Button
                 size="small"
                 onClick={() => setTraits(dish.document.decisions.pins.slice(0, mostTraits))}
               >
-                Choose myself
+                {worded("trials.chooseMyself")}
               </Button>
             </p>
           ) : (
@@ -110,26 +114,26 @@ export function LayTable({ trials, laid }: Props) {
                 </label>
               ))}
               <Button size="small" onClick={() => setTraits(null)}>
-                Leave it to the program
+                {worded("trials.leaveItToTheProgram")}
               </Button>
             </div>
           )}
         </fieldset>
       )}
       <label>
-        Who tastes? Names or nicknames with commas between, or none.
+        {worded("trials.whoTastesNamesOrNicknamesWith")}
         <Input
           value={guests}
           maxLength={2000}
-          placeholder="Guest 1, Guest 2"
+          placeholder={worded("trials.guest1Guest2")}
           onChange={(e) => setGuests(e.target.value)}
         />
       </label>
       <Button disabled={!ready} loading={lay.isPending} onClick={() => lay.mutate()}>
-        Lay the table
+        {worded("trials.layTheTable")}
       </Button>
       {kind === "triangle" && served.length !== 2 && (
-        <p className="quiet">A triangle needs two things to tell apart.</p>
+        <p className="quiet">{worded("trials.aTriangleNeedsTwoThingsTo")}</p>
       )}
       {lay.error && <ProblemNote error={lay.error} />}
     </div>

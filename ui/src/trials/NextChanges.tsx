@@ -5,6 +5,7 @@ import { useState } from "react";
 import { api } from "../api/client";
 import type { TakenChange } from "../api/types";
 import { useOpenDish } from "../dish/useDish";
+import { worded } from "../texts/worded";
 
 /** How many changes are tried at once: more teach nothing. */
 const most = 2;
@@ -20,21 +21,22 @@ export function NextChanges({ id, sheets }: { id: string; sheets: number }) {
   if (!next.data || next.data.length === 0) return null;
   const picked = Object.values(chosen);
   return (
-    <section aria-label="What to change next">
-      <h4>What to change next</h4>
+    <section aria-label={worded("trials.whatToChangeNext")}>
+      <h4>{worded("trials.whatToChangeNext")}</h4>
       {next.data.map((n) => {
         const need = n.side === "too-little" ? "More" : "Less";
         return (
           <div key={`${n.trait} ${n.side}`} className="next-change">
             <p>
-              {need} {n.trait}: it cost the table {n.cost.toFixed(1)} of liking, with {n.n} who
-              answered.
+              {worded("trials.itCostTheTableOfLiking", {
+                need,
+                trait: n.trait,
+                cost: n.cost.toFixed(1),
+                n: n.n,
+              })}
             </p>
             {n.ways.length === 0 && (
-              <p className="quiet">
-                Nothing of the book does it in amounts; look at the line that brings it, under
-                Swaps.
-              </p>
+              <p className="quiet">{worded("trials.nothingOfTheBookDoesIt")}</p>
             )}
             <ul className="ways">
               {n.ways.map((w) => (
@@ -77,9 +79,9 @@ export function NextChanges({ id, sheets }: { id: string; sheets: number }) {
             setChosen({});
           }}
         >
-          Try again with these
+          {worded("trials.tryAgainWithThese")}
         </Button>{" "}
-        <span className="quiet">One or two at a time: more teach nothing.</span>
+        <span className="quiet">{worded("trials.oneOrTwoAtATime")}</span>
       </p>
     </section>
   );

@@ -9,6 +9,7 @@ import { NextChanges } from "./NextChanges";
 import { Strip } from "./Strip";
 import { Triangle } from "./Triangle";
 import { dayOf } from "./words";
+import { worded } from "../texts/worded";
 
 /** What the sheets of a tasting say; it fills as they come in. */
 export function Results({ id }: { id: string }) {
@@ -24,29 +25,30 @@ export function Results({ id }: { id: string }) {
     },
   });
   if (view.error) return <ProblemNote error={view.error} retry={() => void view.refetch()} />;
-  if (!view.data) return <Loading>Counting the sheets</Loading>;
+  if (!view.data) return <Loading>{worded("trials.countingTheSheets")}</Loading>;
   const { tasting: t, sheets, answer, said, compared } = view.data;
   return (
-    <section className="results" aria-label={`Results of ${t.name}`}>
+    <section className="results" aria-label={worded("trials.resultsOf", { tName: t.name })}>
       <header>
         <h3>
-          {t.name}, {dayOf(t.made)}: {sheets.length === 1 ? "one sheet" : `${sheets.length} sheets`}
-          {t.closed > 0 ? ", closed" : ""}
+          {t.name}, {dayOf(t.made)}:{" "}
+          {sheets.length === 1
+            ? worded("trials.oneSheet")
+            : worded("trials.sheets", { sheets: sheets.length })}
+          {t.closed > 0 ? worded("trials.closed") : ""}
         </h3>
         <span>
-          {t.closed === 0 && <GuestLink kind="tasting" about={t.id} what="this tasting" />}
+          {t.closed === 0 && (
+            <GuestLink kind="tasting" about={t.id} what={worded("trials.thisTasting")} />
+          )}
           <Button size="small" onClick={() => close.mutate()}>
-            {t.closed > 0 ? "Open again" : "Close"}
+            {t.closed > 0 ? worded("trials.openAgain") : worded("trials.close")}
           </Button>{" "}
-          <a href={`/api/tastings/${t.id}/csv`}>Sheets as CSV</a>
+          <a href={`/api/tastings/${t.id}/csv`}>{worded("trials.sheetsAsCsv")}</a>
         </span>
       </header>
       {close.error && <ProblemNote error={close.error} />}
-      {sheets.length === 0 && (
-        <p className="quiet">
-          No sheet yet. Give the link to the table; sheets show here as they come in.
-        </p>
-      )}
+      {sheets.length === 0 && <p className="quiet">{worded("trials.noSheetYetGiveTheLink")}</p>}
       {t.triangle && <Triangle view={view.data} />}
       {t.served.map((s) => {
         const judged = answer.trials.find((x) => x.id === s.letter);
@@ -59,17 +61,20 @@ export function Results({ id }: { id: string }) {
               {judged.liking && (
                 <span className="quiet">
                   {" "}
-                  liked {judged.liking.mean.toFixed(1)} of 9, by {judged.tasters}
+                  {worded("trials.likedOf9By", {
+                    mean: judged.liking.mean.toFixed(1),
+                    tasters: judged.tasters,
+                  })}
                 </span>
               )}
             </h4>
             <table>
               <thead>
                 <tr>
-                  <th>Trait</th>
-                  <th>Around just right</th>
-                  <th>Foreseen</th>
-                  <th>Tasted</th>
+                  <th>{worded("trials.trait")}</th>
+                  <th>{worded("trials.aroundJustRight")}</th>
+                  <th>{worded("trials.foreseen")}</th>
+                  <th>{worded("trials.tasted")}</th>
                 </tr>
               </thead>
               <tbody>
@@ -91,8 +96,8 @@ export function Results({ id }: { id: string }) {
               ))}
               {words && words.known.some((n) => n > 0) && (
                 <li>
-                  Would they have known: {words.known[0]} no, {words.known[1]} maybe,{" "}
-                  {words.known[2]} yes.
+                  {worded("trials.wouldTheyHaveKnown")} {words.known[0]} {worded("trials.no")}{" "}
+                  {words.known[1]} {worded("trials.maybe")} {words.known[2]} {worded("trials.yes")}
                 </li>
               )}
             </ul>
@@ -102,17 +107,26 @@ export function Results({ id }: { id: string }) {
       {sheets.length > 0 && !t.triangle && <NextChanges id={id} sheets={sheets.length} />}
       {answer.corrections.length > 0 && (
         <>
-          <h4>By how much the model is off at this table, in steps</h4>
+          <h4>{worded("trials.byHowMuchTheModelIs")}</h4>
           <p className="quiet">
             {t.closed > 0
-              ? "The kitchen has learned from it; what it made of all tables stands under Kitchen."
-              : "The kitchen learns from it once the tasting is closed."}
+              ? worded("trials.theKitchenHasLearnedFromIt")
+              : worded("trials.theKitchenLearnsFromItOnce")}
           </p>
           <ul>
             {answer.corrections.map((c) => (
               <li key={c.trait}>
-                {c.trait}: {steps(c.correction)} ({steps(c.low)} to {steps(c.high)}), from{" "}
-                {c.sheets} sheets of {c.tastings === 1 ? "one trial" : `${c.tastings} trials`}
+                {worded("trials.toFromSheetsOf", {
+                  trait: c.trait,
+                  steps: steps(c.correction),
+                  steps2: steps(c.low),
+                  steps3: steps(c.high),
+                  sheets: c.sheets,
+                  which:
+                    c.tastings === 1
+                      ? worded("trials.oneTrial")
+                      : worded("trials.trials", { tastings: c.tastings }),
+                })}
               </li>
             ))}
           </ul>

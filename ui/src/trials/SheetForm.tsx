@@ -6,6 +6,7 @@ import { api, Problem } from "../api/client";
 import type { SheetTrial, SheetView } from "../api/types";
 import { drawKey } from "../stove/queue";
 import { likings, rights } from "./words";
+import { worded } from "../texts/worded";
 
 interface Kept {
   taster: string;
@@ -36,8 +37,8 @@ export function readSheet(token: string): Kept {
 function Odd({ odd, say }: { odd: number; say: (cup: number) => void }) {
   return (
     <fieldset>
-      <legend>Two of these are alike. Which is the odd one?</legend>
-      <p className="quiet">Taste from left to right; water between. A guess is an answer, too.</p>
+      <legend>{worded("trials.twoOfTheseAreAlikeWhich")}</legend>
+      <p className="quiet">{worded("trials.tasteFromLeftToRightWater")}</p>
       <div className="three">
         {[1, 2, 3].map((cup) => (
           <button
@@ -46,7 +47,7 @@ function Odd({ odd, say }: { odd: number; say: (cup: number) => void }) {
             aria-pressed={odd === cup}
             onClick={() => say(odd === cup ? 0 : cup)}
           >
-            Cup <b>{cup}</b>
+            {worded("trials.cup")} <b>{cup}</b>
           </button>
         ))}
       </div>
@@ -115,7 +116,7 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
     return (
       <section className="sheet-page">
         <h1>{view.name}</h1>
-        <p>The tasting is over. Thank you; what you said stays as it is.</p>
+        <p>{worded("trials.theTastingIsOverThankYou")}</p>
       </section>
     );
   }
@@ -124,21 +125,22 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
       <h1>
         {view.dish}:{" "}
         {view.triangle
-          ? `tray ${view.tray}`
+          ? worded("trials.tray", { tray: view.tray })
           : view.letters.length === 1
-            ? "how is it?"
-            : `taste ${letter}`}
+            ? worded("trials.howIsIt")
+            : worded("trials.taste", { letter })}
       </h1>
       {view.triangle ? (
         <Odd odd={kept.odd} say={(odd) => change({ ...kept, odd })} />
       ) : (
         <>
           <p className="quiet">
-            {view.letters.length > 1 && `${at + 1} of ${view.letters.length}. `}
-            {view.names[at]} Against the dish as you know and love it.
+            {view.letters.length > 1 &&
+              worded("trials.of", { at: at + 1, letters: view.letters.length })}
+            {view.names[at]} {worded("trials.againstTheDishAsYouKnow")}
           </p>
           <fieldset>
-            <legend>How do you like it?</legend>
+            <legend>{worded("trials.howDoYouLikeIt")}</legend>
             <div className="nine">
               {likings.map((name, i) => (
                 <button
@@ -176,7 +178,7 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
             </fieldset>
           ))}
           <fieldset>
-            <legend>Would you have known that it is not the original?</legend>
+            <legend>{worded("trials.wouldYouHaveKnownThatIt")}</legend>
             <div className="three">
               {["no", "maybe", "yes"].map((known) => (
                 <button
@@ -194,7 +196,7 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
       )}
       {!view.triangle && (
         <label>
-          In a sentence, if you like
+          {worded("trials.inASentenceIfYouLike")}
           <textarea
             rows={2}
             maxLength={500}
@@ -205,7 +207,7 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
       )}
       {view.guests.length > 0 && (
         <fieldset>
-          <legend>Who are you? Say it or leave it.</legend>
+          <legend>{worded("trials.whoAreYouSayItOr")}</legend>
           <div className="three">
             {view.guests.map((name) => (
               <button
@@ -221,7 +223,7 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
         </fieldset>
       )}
       <label>
-        {view.guests.length > 0 ? "Another name" : "Your name, or none"}
+        {view.guests.length > 0 ? worded("trials.anotherName") : worded("trials.yourNameOrNone")}
         <input
           value={kept.name}
           maxLength={60}
@@ -230,28 +232,26 @@ export function SheetForm({ token, view }: { token: string; view: SheetView }) {
       </label>
       <div className="sheet-steps">
         <button type="button" disabled={at === 0} onClick={() => setAt(at - 1)}>
-          Back
+          {worded("trials.back")}
         </button>
         {at + 1 < view.letters.length && (
           <button type="button" className="first" onClick={() => setAt(at + 1)}>
-            Now {view.letters[at + 1]}
+            {worded("trials.now")} {view.letters[at + 1]}
           </button>
         )}
       </div>
       <p role="status">
         {state === "waiting"
-          ? "The line is gone. It is kept here and sent when the line is back."
+          ? worded("trials.theLineIsGoneItIs")
           : state === "refused"
-            ? "The kitchen did not take this; the tasting may be over."
+            ? worded("trials.theKitchenDidNotTakeThis")
             : state === "sending"
-              ? "Sending"
+              ? worded("trials.sending")
               : kept.sent && (kept.said.length > 0 || kept.odd > 0)
-                ? "Arrived. You can change it until the tasting is closed."
+                ? worded("trials.arrivedYouCanChangeItUntil")
                 : ""}
       </p>
-      <p className="quiet small">
-        Kept in this kitchen: what you tap and write here, with the name you give, and nothing else.
-      </p>
+      <p className="quiet small">{worded("trials.keptInThisKitchenWhatYou")}</p>
     </section>
   );
 }

@@ -1,4 +1,5 @@
 import type { JudgedTrait, Sheet } from "../api/types";
+import { worded } from "../texts/worded";
 
 interface Props {
   trait: JudgedTrait;
@@ -21,7 +22,13 @@ export function Strip({ trait, sheets, letter }: Props) {
       className="strip"
       viewBox={`0 0 ${width} 54`}
       role="img"
-      aria-label={`${trait.trait}: ${trait.tooLittle} too little, ${trait.justRight} just right, ${trait.tooMuch} too much, of ${n}`}
+      aria-label={worded("trials.tooLittleJustRightTooMuch", {
+        trait: trait.trait,
+        tooLittle: trait.tooLittle,
+        justRight: trait.justRight,
+        tooMuch: trait.tooMuch,
+        n,
+      })}
     >
       <rect x={x(0) - 28} y="2" width="56" height="40" className="right" />
       <path d={`M${x(-2) - 14} 42H${x(2) + 14}`} className="base" />

@@ -10,6 +10,7 @@ import { Pictures } from "../shared/Pictures";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import { dayOf } from "./words";
+import { worded } from "../texts/worded";
 
 interface Props {
   trial: TrialView;
@@ -22,13 +23,11 @@ export function TrialPanel({ trial: t, number }: Props) {
   const queries = useQueryClient();
   const [naming, setNaming] = useState(false);
   return (
-    <section aria-label={`Trial ${number}`}>
-      <h3>
-        Trial {number}, {dayOf(t.kept)}
-      </h3>
+    <section aria-label={worded("trials.trial3", { number })}>
+      <h3>{worded("trials.trial4", { number, dayOf: dayOf(t.kept) })}</h3>
       {t.words && <p>{t.words}</p>}
       {t.different.length === 0 ? (
-        <p className="quiet">Cooked as the card had it.</p>
+        <p className="quiet">{worded("trials.cookedAsTheCardHadIt")}</p>
       ) : (
         <ul>
           {t.different.map((d) => (
@@ -38,7 +37,7 @@ export function TrialPanel({ trial: t, number }: Props) {
       )}
       {t.weighed.length > 0 && (
         <>
-          <h4>Weighed and measured</h4>
+          <h4>{worded("trials.weighedAndMeasured")}</h4>
           <ul>
             {t.weighed.map((text) => (
               <li key={text}>{text}</li>
@@ -49,30 +48,31 @@ export function TrialPanel({ trial: t, number }: Props) {
       <Pictures
         kind="trial"
         about={t.id}
-        of={`Trial ${number} of ${dish.document.name}`}
+        of={worded("trials.trialOf", { number, documentName: dish.document.name })}
         pictures={t.pictures}
         changed={() => void queries.invalidateQueries({ queryKey: ["trials", dish.id] })}
       />
       <p className="trial-ways">
         {t.now ? (
-          <span className="quiet">The dish is as it was here.</span>
+          <span className="quiet">{worded("trials.theDishIsAsItWas")}</span>
         ) : (
           <Button disabled={!t.canReturn || saving} onClick={() => returnTo(t.id)}>
-            Go on from here
+            {worded("trials.goOnFromHere")}
           </Button>
         )}
         <Button disabled={!t.canReturn} onClick={() => setNaming(true)}>
-          Make a school of its own
+          {worded("trials.makeASchoolOfItsOwn")}
         </Button>
-        <a href={`/api/dishes/${dish.id}/trials/${t.id}/card/pdf`}>Card and verdict as PDF</a>
+        <a href={`/api/dishes/${dish.id}/trials/${t.id}/card/pdf`}>
+          {worded("trials.cardAndVerdictAsPdf")}
+        </a>
       </p>
-      {!t.canReturn && (
-        <p className="quiet">
-          Kept before the program knew which version was cooked; there is no way back to it.
-        </p>
-      )}
+      {!t.canReturn && <p className="quiet">{worded("trials.keptBeforeTheProgramKnewWhich")}</p>}
       <p className="quiet small">
-        {t.by && `Kept by ${t.by}. `}Knowledge {t.knowledge || "not known"}
+        {worded("trials.knowledge", {
+          by: t.by && worded("trials.keptBy", { by: t.by }),
+          knowledge: t.knowledge || worded("trials.notKnown"),
+        })}
       </p>
       {naming && <Variant trial={t.id} close={() => setNaming(false)} />}
     </section>
@@ -95,25 +95,22 @@ export function Variant({ trial, close }: { trial: string; close: () => void }) 
     },
   });
   return (
-    <Sheet title="A school of its own" close={close}>
+    <Sheet title={worded("trials.aSchoolOfItsOwn")} close={close}>
       <form
         onSubmit={(e) => {
           e.preventDefault();
           make.mutate();
         }}
       >
-        <p>
-          A dish beside this one, to go its own way: with cheese or without, as the coast cooks it
-          or the hills.
-        </p>
+        <p>{worded("trials.aDishBesideThisOneTo")}</p>
         <label>
-          What is it called?
+          {worded("trials.whatIsItCalled")}
           <Input autoFocus value={name} maxLength={120} onChange={(e) => setName(e.target.value)} />
         </label>
         {make.error && <ProblemNote error={make.error} />}
         <p>
           <Button type="primary" htmlType="submit" disabled={!name.trim()} loading={make.isPending}>
-            Make it
+            {worded("trials.makeIt")}
           </Button>
         </p>
       </form>

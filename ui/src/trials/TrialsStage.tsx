@@ -15,6 +15,7 @@ import { Knots } from "./Knots";
 import { LayTable } from "./LayTable";
 import { Results } from "./Results";
 import { TrialPanel } from "./TrialPanel";
+import { worded } from "../texts/worded";
 
 /** The trials of a dish as knots on a line, what changed between them, and its tastings. */
 export default function TrialsStage() {
@@ -28,7 +29,7 @@ export default function TrialsStage() {
       </main>
     );
   }
-  if (!trials.data) return <Loading>Looking for trials</Loading>;
+  if (!trials.data) return <Loading>{worded("trials.lookingForTrials")}</Loading>;
   const list = trials.data;
   const two = chosen.length > 0 ? chosen : list.slice(-2).map((t) => t.id);
   const last = list.at(-1);
@@ -36,12 +37,8 @@ export default function TrialsStage() {
     setChosen((was) => [...(was.length > 0 ? was : two).filter((x) => x !== id), id].slice(-2));
   return (
     <main className="page trials">
-      <h2>Trials</h2>
-      {list.length === 0 && (
-        <p className="quiet">
-          None yet. Cook the card and keep it, or enter one that was cooked elsewhere.
-        </p>
-      )}
+      <h2>{worded("trials.trials2")}</h2>
+      {list.length === 0 && <p className="quiet">{worded("trials.noneYetCookTheCardAnd")}</p>}
       {list.length > 0 && (
         <div className="knots-scroll">
           <Knots trials={list} chosen={two} pick={pick} />
@@ -54,14 +51,19 @@ export default function TrialsStage() {
         })}
       </div>
       {two[0] && two[1] && (
-        <Between dish={dish.id} a={two[0]} b={two[1]} title="What changed between the two" />
+        <Between
+          dish={dish.id}
+          a={two[0]}
+          b={two[1]}
+          title={worded("trials.whatChangedBetweenTheTwo")}
+        />
       )}
       {last && !last.now && (
         <Between
           dish={dish.id}
           a={last.id}
           b="now"
-          title={`What the dish has that trial ${list.length} had not`}
+          title={worded("trials.whatTheDishHasThatTrial", { list: list.length })}
         />
       )}
       <Schools />
@@ -82,8 +84,8 @@ function Schools() {
   const others = schools.data?.filter((d) => d.id !== dish.id) ?? [];
   if (others.length === 0) return null;
   return (
-    <section aria-label="Schools of this dish">
-      <h3>Schools of this dish</h3>
+    <section aria-label={worded("trials.schoolsOfThisDish")}>
+      <h3>{worded("trials.schoolsOfThisDish")}</h3>
       <ul>
         {others.map((d) => (
           <li key={d.id}>
@@ -92,7 +94,7 @@ function Schools() {
               {d.variant && `, ${d.variant}`}
             </Link>{" "}
             <Button size="small" aria-pressed={beside === d.id} onClick={() => setBeside(d.id)}>
-              Side by side
+              {worded("trials.sideBySide")}
             </Button>
           </li>
         ))}
@@ -102,7 +104,9 @@ function Schools() {
           dish={dish.id}
           a="now"
           b={`dish:${beside}`}
-          title={`This one, and ${others.find((d) => d.id === beside)?.variant || "the other"}`}
+          title={worded("trials.thisOneAnd", {
+            variant: others.find((d) => d.id === beside)?.variant || worded("trials.theOther"),
+          })}
         />
       )}
     </section>
@@ -123,11 +127,14 @@ function Enter({ dish }: { dish: string }) {
       setDifferent("");
     },
   });
-  if (!open) return <Button onClick={() => setOpen(true)}>Enter a trial cooked elsewhere</Button>;
+  if (!open)
+    return (
+      <Button onClick={() => setOpen(true)}>{worded("trials.enterATrialCookedElsewhere")}</Button>
+    );
   return (
-    <section className="enter-trial" aria-label="A trial cooked elsewhere">
+    <section className="enter-trial" aria-label={worded("trials.aTrialCookedElsewhere")}>
       <label>
-        How was it?
+        {worded("trials.howWasIt")}
         <Input.TextArea
           rows={2}
           maxLength={4000}
@@ -136,7 +143,7 @@ function Enter({ dish }: { dish: string }) {
         />
       </label>
       <label>
-        What was different from the card? A line each.
+        {worded("trials.whatWasDifferentFromTheCard")}
         <Input.TextArea
           rows={3}
           maxLength={4000}
@@ -147,9 +154,9 @@ function Enter({ dish }: { dish: string }) {
       {add.error && <ProblemNote error={add.error} />}
       <p>
         <Button type="primary" loading={add.isPending} onClick={() => add.mutate()}>
-          Keep this trial
+          {worded("trials.keepThisTrial")}
         </Button>{" "}
-        <Button onClick={() => setOpen(false)}>Leave it</Button>
+        <Button onClick={() => setOpen(false)}>{worded("trials.leaveIt")}</Button>
       </p>
     </section>
   );
@@ -160,10 +167,10 @@ function Tastings({ dish, trials }: { dish: string; trials: TrialView[] }) {
   const [shown, setShown] = useState("");
   const open = shown || list.data?.[0]?.id;
   return (
-    <section aria-label="Tastings">
-      <h2>Tastings</h2>
+    <section aria-label={worded("trials.tastings")}>
+      <h2>{worded("trials.tastings")}</h2>
       <details open={list.data?.length === 0}>
-        <summary>Lay a table</summary>
+        <summary>{worded("trials.layATable")}</summary>
         <LayTable trials={trials} laid={setShown} />
       </details>
       {(list.data?.length ?? 0) > 1 && (
@@ -175,8 +182,8 @@ function Tastings({ dish, trials }: { dish: string; trials: TrialView[] }) {
               aria-pressed={t.id === open}
               onClick={() => setShown(t.id)}
             >
-              {t.triangle ? "Triangle of " : ""}
-              {t.served.map((x) => x.name.split(",")[0]).join(" and ")}
+              {t.triangle ? worded("trials.triangleOf") : ""}
+              {t.served.map((x) => x.name.split(",")[0]).join(worded("trials.and"))}
             </Button>
           ))}
         </p>

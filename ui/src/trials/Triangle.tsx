@@ -1,4 +1,5 @@
 import type { TastingView } from "../api/types";
+import { worded } from "../texts/worded";
 
 /** A triangle: who pours sees what goes where, and at the end all see what it showed. */
 export function Triangle({ view }: { view: TastingView }) {
@@ -6,18 +7,17 @@ export function Triangle({ view }: { view: TastingView }) {
   return (
     <>
       <p role="status" className={odd ? "told" : "quiet"}>
-        {odd ||
-          `${sheets.length} said which cup is the odd one. Who was right is told when the tasting is closed.`}
+        {odd || worded("trials.saidWhichCupIsTheOdd", { sheets: sheets.length })}
       </p>
       <details open={tasting.closed === 0}>
-        <summary>What stands in the cups, for who pours</summary>
+        <summary>{worded("trials.whatStandsInTheCupsFor")}</summary>
         <table>
           <thead>
             <tr>
-              <th>Tray</th>
-              <th>Cup 1</th>
-              <th>Cup 2</th>
-              <th>Cup 3</th>
+              <th>{worded("trials.tray2")}</th>
+              <th>{worded("trials.cup1")}</th>
+              <th>{worded("trials.cup2")}</th>
+              <th>{worded("trials.cup3")}</th>
             </tr>
           </thead>
           <tbody>

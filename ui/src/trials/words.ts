@@ -1,23 +1,25 @@
+import { worded } from "../texts/worded";
+
 /** The nine-point scale of liking, from 1. */
 export const likings = [
-  "dislike extremely",
-  "dislike very much",
+  worded("trials.dislikeExtremely"),
+  worded("trials.dislikeVeryMuch"),
   "dislike",
-  "dislike a little",
+  worded("trials.dislikeALittle"),
   "neither",
-  "like a little",
+  worded("trials.likeALittle"),
   "like",
-  "like very much",
-  "like extremely",
+  worded("trials.likeVeryMuch"),
+  worded("trials.likeExtremely"),
 ] as const;
 
 /** The scale around just right. */
 export const rights: [number, string][] = [
-  [-2, "much too little"],
-  [-1, "too little"],
-  [0, "just right"],
-  [1, "too much"],
-  [2, "much too much"],
+  [-2, worded("trials.muchTooLittle")],
+  [-1, worded("trials.tooLittle")],
+  [0, worded("trials.justRight")],
+  [1, worded("trials.tooMuch")],
+  [2, worded("trials.muchTooMuch")],
 ];
 
 /** A date as a trial is called by. */

@@ -13,6 +13,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/server/gate"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -64,20 +65,20 @@ type sessionKey struct{}
 // other machine can reach, asks nobody.
 func (k *Kitchen) signedIn(c fiber.Ctx) error {
 	if site := c.Get("Sec-Fetch-Site"); site == "cross-site" || site == "same-site" {
-		return problem{Title: "Refused", Status: fiber.StatusForbidden, Detail: "The request comes from another site."}
+		return problem{Title: texts.Say("refused"), Status: fiber.StatusForbidden, Detail: texts.Say("theRequestComesFromAnotherSite")}
 	}
 	if k.access == nil || opens(c.Method(), c.Path()) {
 		return c.Next()
 	}
 	s, err := k.Store.SessionOf(c.Context(), c.Cookies(sessionCookie))
 	if errors.Is(err, store.ErrNoEntry) {
-		return problem{Title: "Not signed in", Status: fiber.StatusUnauthorized, Detail: "Sign in with the kitchen's passphrase, or scan a code on a screen that is in."}
+		return problem{Title: texts.Say("notSignedIn"), Status: fiber.StatusUnauthorized, Detail: texts.Say("signInWithTheKitchensPassphrase")}
 	}
 	if err != nil {
 		return err
 	}
 	if c.Method() != fiber.MethodGet && c.Method() != fiber.MethodHead && subtle.ConstantTimeCompare([]byte(c.Get(csrfHeader)), []byte(s.CSRF)) != 1 {
-		return problem{Title: "Refused", Status: fiber.StatusForbidden, Detail: "The change does not come from this kitchen's own page. Open it again and try once more."}
+		return problem{Title: texts.Say("refused"), Status: fiber.StatusForbidden, Detail: texts.Say("theChangeDoesNotComeFrom")}
 	}
 	c.Locals(sessionKey{}, s)
 	c.SetContext(store.WithScreen(c.Context(), s.Name))
@@ -124,10 +125,10 @@ func (k *Kitchen) signIn(c fiber.Ctx) error {
 		return err
 	}
 	if k.access == nil {
-		return unprocessable("Nobody signs in to a kitchen that only its own machine can reach.", fieldError{"passphrase", "is not asked for"})
+		return unprocessable(texts.Say("nobodySignsInToAKitchen"), fieldError{"passphrase", texts.Say("isNotAskedFor")})
 	}
 	if r.Name = strings.TrimSpace(r.Name); r.Name == "" || len(r.Name) > mostScreen {
-		return unprocessable("A screen needs a name.", fieldError{"name", fmt.Sprintf("is empty or longer than %d letters", mostScreen)})
+		return unprocessable(texts.Say("aScreenNeedsAName"), fieldError{"name", texts.Say("isEmptyOrLongerThanLetters", mostScreen)})
 	}
 	if err := k.access.let(r); err != nil {
 		return err
@@ -171,7 +172,7 @@ func screenName(c fiber.Ctx, itself string) string {
 func (a *Access) let(r SignInRequest) error {
 	if r.Code != "" {
 		if !a.codes.take(r.Code, time.Now()) {
-			return problem{Title: "Not signed in", Status: fiber.StatusUnauthorized, Detail: "This code was used or its time is up. Ask the other screen for a new one."}
+			return problem{Title: texts.Say("notSignedIn"), Status: fiber.StatusUnauthorized, Detail: texts.Say("thisCodeWasUsedOrIts")}
 		}
 		return nil
 	}
@@ -180,7 +181,7 @@ func (a *Access) let(r SignInRequest) error {
 	defer a.checking.Unlock()
 	now := time.Now()
 	if wait := a.tries.Wait(now); wait > 0 {
-		return problem{Title: "Wait", Status: fiber.StatusTooManyRequests, Detail: fmt.Sprintf("After wrong tries the kitchen waits: try again in %d seconds, or scan a code on a screen that is in.", int(wait.Seconds())+1)}
+		return problem{Title: texts.Say("wait"), Status: fiber.StatusTooManyRequests, Detail: texts.Say("afterWrongTriesTheKitchenWaits", int(wait.Seconds())+1)}
 	}
 	hash, err := a.Passphrase()
 	if err != nil {
@@ -188,7 +189,7 @@ func (a *Access) let(r SignInRequest) error {
 	}
 	if !gate.Matches(hash, r.Passphrase) {
 		a.tries.Wrong(now)
-		return problem{Title: "Not signed in", Status: fiber.StatusUnauthorized, Detail: "That is not the passphrase of this kitchen."}
+		return problem{Title: texts.Say("notSignedIn"), Status: fiber.StatusUnauthorized, Detail: texts.Say("thatIsNotThePassphraseOf")}
 	}
 	a.tries.Right()
 	return nil
@@ -205,7 +206,7 @@ func (k *Kitchen) signOut(c fiber.Ctx) error {
 		id = ""
 	}
 	if k.access == nil {
-		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "Nobody is signed in to a kitchen that only its own machine can reach."}
+		return problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("nobodyIsSignedInToA")}
 	}
 	if err := k.Store.SignOut(c.Context(), id); err != nil {
 		return err

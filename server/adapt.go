@@ -10,6 +10,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
+	"yembra/server/texts"
 )
 
 // AdaptRequest asks for an adaptation of a read recipe.
@@ -23,13 +24,13 @@ type AdaptRequest struct {
 // Adapt answers an adapt request: proposes, applies and carries the method.
 func (k *Kitchen) Adapt(r AdaptRequest) (swap.Adaptation, error) {
 	if r.Original == nil {
-		return swap.Adaptation{}, badRequest("The original is missing.", fieldError{"original", "is required"})
+		return swap.Adaptation{}, badRequest(texts.Say("theOriginalIsMissing"), fieldError{"original", texts.Say("isRequired")})
 	}
 	if r.Aim == "" {
 		r.Aim = swap.Closest
 	}
 	if !r.Aim.Known() {
-		return swap.Adaptation{}, unprocessable("The aim is not known.", fieldError{"aim", "must be closest, simplest, cheapest or protein"})
+		return swap.Adaptation{}, unprocessable(texts.Say("theAimIsNotKnown"), fieldError{"aim", texts.Say("mustBeClosestSimplestCheapestOr")})
 	}
 	if err := checkPins(r.Pins); err != nil {
 		return swap.Adaptation{}, err
@@ -50,7 +51,7 @@ func (k *Kitchen) Adapt(r AdaptRequest) (swap.Adaptation, error) {
 func checkPins(pins []string) error {
 	for i, p := range pins {
 		if _, ok := character.TraitNamed(p); !ok {
-			return unprocessable("A pinned trait is not known.", fieldError{fmt.Sprintf("pins[%d]", i), fmt.Sprintf("%q is no trait", p)})
+			return unprocessable(texts.Say("aPinnedTraitIsNotKnown"), fieldError{fmt.Sprintf("pins[%d]", i), texts.Say("isNoTrait", p)})
 		}
 	}
 	return nil
@@ -63,7 +64,7 @@ func (k *Kitchen) checkOriginal(d recipe.Dish) error {
 
 func checkOriginalAgainst(food *larder.Larder, d recipe.Dish) error {
 	if d.Serves != nil && !d.Serves.Within(0, measure.MostServings) {
-		return unprocessable("A number of servings is not possible.", fieldError{"original.serves", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostServings))})
+		return unprocessable(texts.Say("aNumberOfServingsIsNot"), fieldError{"original.serves", texts.Say("mustBeARangeOfFigures", float64(measure.MostServings))})
 	}
 	lines := 0
 	for i, c := range d.Components {
@@ -71,28 +72,28 @@ func checkOriginalAgainst(food *larder.Larder, d recipe.Dish) error {
 		for j, l := range c.Lines {
 			where := fmt.Sprintf("original.components[%d].lines[%d]", i, j)
 			if l.Food != nil && food.Food(*l.Food) == nil {
-				return unprocessable("A food is not in the larder.", fieldError{where + ".food", fmt.Sprintf("%q is not known", *l.Food)})
+				return unprocessable(texts.Say("aFoodIsNotInThe"), fieldError{where + ".food", texts.Say("isNotKnown", *l.Food)})
 			}
 			if l.Grams != nil && !l.Grams.Within(0, measure.MostGrams) {
-				return unprocessable("A mass is not possible.", fieldError{where + ".grams", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostGrams))})
+				return unprocessable(texts.Say("aMassIsNotPossible"), fieldError{where + ".grams", texts.Say("mustBeARangeOfFigures", float64(measure.MostGrams))})
 			}
 			if l.Amount != nil && !l.Amount.Span().Within(0, measure.MostFigure) {
-				return unprocessable("An amount is not possible.", fieldError{where + ".amount", fmt.Sprintf("must be a range of figures from 0 to %g", float64(measure.MostFigure))})
+				return unprocessable(texts.Say("anAmountIsNotPossible"), fieldError{where + ".amount", texts.Say("mustBeARangeOfFigures", float64(measure.MostFigure))})
 			}
 			if !knownOrigin(l.Origin) {
-				return unprocessable("An origin is not known.", fieldError{where + ".origin", fmt.Sprintf("%q is no origin", l.Origin)})
+				return unprocessable(texts.Say("anOriginIsNotKnown"), fieldError{where + ".origin", texts.Say("isNoOrigin", l.Origin)})
 			}
 		}
 		for j, s := range c.Steps {
 			for _, n := range s.Lines {
 				if n < 0 || n >= len(c.Lines) {
-					return unprocessable("A step uses a line that is not there.", fieldError{fmt.Sprintf("original.components[%d].steps[%d].lines", i, j), fmt.Sprintf("%d is no line of the component", n)})
+					return unprocessable(texts.Say("aStepUsesALineThat"), fieldError{fmt.Sprintf("original.components[%d].steps[%d].lines", i, j), texts.Say("isNoLineOfTheComponent", n)})
 				}
 			}
 		}
 	}
 	if lines > mostLines || len(d.Components) > mostComponents {
-		return unprocessable(fmt.Sprintf("A dish may hold %d lines in %d components at most.", mostLines, mostComponents))
+		return unprocessable(texts.Say("aDishMayHoldLinesIn", mostLines, mostComponents))
 	}
 	return nil
 }

@@ -9,6 +9,7 @@ import (
 
 	"yembra/core/character"
 	"yembra/core/tasting"
+	"yembra/server/texts"
 )
 
 // AnalyseRequest asks what sheets of tasters say.
@@ -141,7 +142,7 @@ const (
 // Analyse answers an analyse request; errors are problems.
 func Analyse(r AnalyseRequest) (AnalyseAnswer, error) {
 	if wrong := r.wrong(); wrong != nil {
-		return AnalyseAnswer{}, unprocessable("The sheets cannot be analysed as they are.", wrong...)
+		return AnalyseAnswer{}, unprocessable(texts.Say("theSheetsCannotBeAnalysedAs"), wrong...)
 	}
 	out := AnalyseAnswer{Trials: []JudgedTrial{}, Comparisons: []ComparedTrials{}, Corrections: []TraitCorrection{}}
 	order, sheets := r.byTrial()

@@ -19,6 +19,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/formats"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -117,7 +118,7 @@ func (k *Kitchen) turn() (done func(), err error) {
 	case k.archives <- struct{}{}:
 		return func() { <-k.archives }, nil
 	default:
-		return nil, problem{Title: "Busy", Status: fiber.StatusServiceUnavailable, Detail: fmt.Sprintf("%d archives are being written or read already. Try again in a moment.", mostArchives)}
+		return nil, problem{Title: texts.Say("busy"), Status: fiber.StatusServiceUnavailable, Detail: texts.Say("archivesAreBeingWrittenOrRead", mostArchives)}
 	}
 }
 

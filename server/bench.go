@@ -1,12 +1,11 @@
 package server
 
 import (
-	"fmt"
-
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/stove"
 	"yembra/devices"
+	"yembra/server/texts"
 )
 
 // BenchView is the bench with what can be played on it.
@@ -75,7 +74,7 @@ func (k *Kitchen) driveBench(c fiber.Ctx) error {
 			continue
 		}
 		if !(*x.v >= x.low && *x.v <= x.high) {
-			return unprocessable("The bench cannot do that.", fieldError{x.field, fmt.Sprintf("must be between %g and %g", x.low, x.high)})
+			return unprocessable(texts.Say("theBenchCannotDoThat"), fieldError{x.field, texts.Say("mustBeBetweenAnd", x.low, x.high)})
 		}
 		x.do(*x.v)
 	}
@@ -88,7 +87,7 @@ func (k *Kitchen) driveBench(c fiber.Ctx) error {
 			return err
 		}
 		if !played {
-			return unprocessable("There is no such scene.", fieldError{"scene", fmt.Sprintf("%q is none", r.Scene)})
+			return unprocessable(texts.Say("thereIsNoSuchScene"), fieldError{"scene", texts.Say("isNone", r.Scene)})
 		}
 	}
 	return k.showBench(c)
@@ -101,7 +100,7 @@ func (k *Kitchen) bridgeScale(c fiber.Ctx) error {
 		return err
 	}
 	if !(w.Grams >= -mostOnBench && w.Grams <= mostOnBench) {
-		return unprocessable("The scale says what cannot be.", fieldError{"grams", fmt.Sprintf("must be between %g and %g", -mostOnBench, mostOnBench)})
+		return unprocessable(texts.Say("theScaleSaysWhatCannotBe"), fieldError{"grams", texts.Say("mustBeBetweenAnd", -mostOnBench, mostOnBench)})
 	}
 	w.At = k.hearth.now()
 	k.hearth.bench.BridgedScale.Tell(w.At, w)
@@ -115,7 +114,7 @@ func (k *Kitchen) bridgeProbe(c fiber.Ctx) error {
 		return err
 	}
 	if !(h.Celsius >= -60 && h.Celsius <= mostHeat) {
-		return unprocessable("The probe says what cannot be.", fieldError{"celsius", fmt.Sprintf("must be between -60 and %g", mostHeat)})
+		return unprocessable(texts.Say("theProbeSaysWhatCannotBe"), fieldError{"celsius", texts.Say("mustBeBetween60And", mostHeat)})
 	}
 	h.At = k.hearth.now()
 	k.hearth.bench.BridgedProbe.Tell(h.At, h)

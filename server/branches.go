@@ -9,6 +9,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -48,7 +49,7 @@ func branches(all []kept, after []string) []int {
 // documentOf is the dish as it was when a trial was cooked.
 func (k *Kitchen) documentOf(ctx context.Context, x *kept) (store.Document, error) {
 	if x.dish.Revision == 0 {
-		return store.Document{}, unprocessable("This trial was kept before the program knew which version of the dish was cooked; its card is here, and there is no way back to it.", fieldError{"trial", "has no version"})
+		return store.Document{}, unprocessable(texts.Say("thisTrialWasKeptBeforeThe"), fieldError{"trial", texts.Say("hasNoVersion")})
 	}
 	return k.Store.RevisionOf(ctx, x.dish.ID, x.dish.Revision)
 }
@@ -121,7 +122,7 @@ func (k *Kitchen) makeVariant(c fiber.Ctx) error {
 	}
 	r.Name = strings.TrimSpace(r.Name)
 	if r.Name == "" {
-		return unprocessable("A variant needs a name of its own.", fieldError{"name", "is empty"})
+		return unprocessable(texts.Say("aVariantNeedsANameOf"), fieldError{"name", texts.Say("isEmpty")})
 	}
 	d, err := k.open(c.Context(), c.Params("id"))
 	if err != nil {

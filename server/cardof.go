@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"yembra/core/swap"
+	"yembra/server/texts"
 
 	"github.com/gofiber/fiber/v3"
 
@@ -138,7 +139,7 @@ func factorOf(c fiber.Ctx, d recipe.Dish) (factor float64, field string, err err
 }
 
 func unsized(field, why string) error {
-	return problem{Title: "Cannot be sized", Status: fiber.StatusUnprocessableEntity, Detail: larder.Capital(why) + ".", Errors: []fieldError{{Field: field, Detail: why}}}
+	return problem{Title: texts.Say("cannotBeSized"), Status: fiber.StatusUnprocessableEntity, Detail: larder.Capital(why) + ".", Errors: []fieldError{{Field: field, Detail: why}}}
 }
 
 // card gathers what is handed on of a dish.

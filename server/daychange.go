@@ -7,11 +7,12 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/server/texts"
 	"yembra/store"
 )
 
 // errDayChanged answers a save that came too late.
-var errDayChanged = problem{Title: "Changed meanwhile", Status: fiber.StatusPreconditionFailed, Detail: "This day was changed in another window. What is shown now is the newer one; make your change again."}
+var errDayChanged = problem{Title: texts.Say("changedMeanwhile"), Status: fiber.StatusPreconditionFailed, Detail: texts.Say("thisDayWasChangedInAnother")}
 
 func (k *Kitchen) saveDay(c fiber.Ctx) error {
 	var d DayDocument

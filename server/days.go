@@ -15,6 +15,7 @@ import (
 
 	"yembra/core/day"
 	"yembra/core/market"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -77,24 +78,24 @@ const (
 // check refuses a day that makes no sense and fills what was left out.
 func (d *DayDocument) check() error {
 	if d.Name = strings.TrimSpace(d.Name); d.Name == "" || len(d.Name) > mostDayName {
-		return unprocessable(fmt.Sprintf("A day needs a name of at most %d letters.", mostDayName), fieldError{"name", "is empty or too long"})
+		return unprocessable(texts.Say("aDayNeedsANameOf", mostDayName), fieldError{"name", texts.Say("isEmptyOrTooLong")})
 	}
 	if len(d.Dishes) > mostDayDishes {
-		return unprocessable(fmt.Sprintf("A day holds %d dishes at most.", mostDayDishes), fieldError{"dishes", "are too many"})
+		return unprocessable(texts.Say("aDayHoldsDishesAtMost", mostDayDishes), fieldError{"dishes", texts.Say("areTooMany")})
 	}
 	seen := map[string]bool{}
 	for i, x := range d.Dishes {
 		if x.Servings <= 0 || x.Servings > mostServings {
-			return unprocessable("A dish is cooked for between one and many.", fieldError{fmt.Sprintf("dishes[%d].servings", i), fmt.Sprintf("must be above 0 and at most %d", mostServings)})
+			return unprocessable(texts.Say("aDishIsCookedForBetween"), fieldError{fmt.Sprintf("dishes[%d].servings", i), texts.Say("mustBeAbove0AndAt", mostServings)})
 		}
 		if seen[x.ID] {
-			return unprocessable("A dish stands twice; give it more servings.", fieldError{fmt.Sprintf("dishes[%d].id", i), "stands twice"})
+			return unprocessable(texts.Say("aDishStandsTwiceGiveIt"), fieldError{fmt.Sprintf("dishes[%d].id", i), texts.Say("standsTwice")})
 		}
 		seen[x.ID] = true
 	}
 	for task, at := range d.Pins {
 		if _, err := time.Parse(time.RFC3339, at); err != nil {
-			return unprocessable("A pin is at no time.", fieldError{"pins." + task, "must be a time such as 2026-12-05T17:30:00Z"})
+			return unprocessable(texts.Say("aPinIsAtNoTime"), fieldError{"pins." + task, texts.Say("mustBeATimeSuchAs")})
 		}
 	}
 	if err := d.checkProgress(); err != nil {
@@ -102,7 +103,7 @@ func (d *DayDocument) check() error {
 	}
 	for key, grams := range d.Have {
 		if grams < 0 {
-			return unprocessable("Nobody has less than nothing.", fieldError{"have." + key, "must be at least 0"})
+			return unprocessable(texts.Say("nobodyHasLessThanNothing"), fieldError{"have." + key, texts.Say("mustBeAtLeast0")})
 		}
 	}
 	d.fillEmpty()
@@ -114,15 +115,15 @@ func (d *DayDocument) check() error {
 // checkProgress holds what has begun against what can be.
 func (d *DayDocument) checkProgress() error {
 	if len(d.Progress) > mostProgress {
-		return unprocessable(fmt.Sprintf("A day remembers %d tasks at most.", mostProgress), fieldError{"progress", "is too long"})
+		return unprocessable(texts.Say("aDayRemembersTasksAtMost", mostProgress), fieldError{"progress", texts.Say("isTooLong")})
 	}
 	for i, p := range d.Progress {
 		if _, err := time.Parse(time.RFC3339, p.Start); err != nil || p.Minutes < 0 {
-			return unprocessable("What has begun needs a time and minutes.", fieldError{fmt.Sprintf("progress[%d]", i), "needs a start and minutes from 0 up"})
+			return unprocessable(texts.Say("whatHasBegunNeedsATime"), fieldError{fmt.Sprintf("progress[%d]", i), texts.Say("needsAStartAndMinutesFrom")})
 		}
 	}
 	if len(d.Progress) > 0 && d.Now == "" {
-		return unprocessable("What has begun was said at some moment.", fieldError{"now", "is required with progress"})
+		return unprocessable(texts.Say("whatHasBegunWasSaidAt"), fieldError{"now", texts.Say("isRequiredWithProgress")})
 	}
 	return nil
 }
@@ -221,7 +222,7 @@ func (k *Kitchen) createDay(c fiber.Ctx) error {
 	}
 	for i, x := range r.Dishes {
 		if _, err := k.Store.Dish(c.Context(), x.ID); err != nil {
-			return unprocessable("A dish of the day is not here.", fieldError{fmt.Sprintf("dishes[%d].id", i), "is no dish of this kitchen"})
+			return unprocessable(texts.Say("aDishOfTheDayIs"), fieldError{fmt.Sprintf("dishes[%d].id", i), texts.Say("isNoDishOfThisKitchen")})
 		}
 	}
 	e, err := k.NewDay(c.Context(), DayDocument{Name: r.Name, ServeAt: r.ServeAt, Dishes: r.Dishes, Kitchen: s.Kit})

@@ -7,6 +7,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/swap"
+	"yembra/server/texts"
 )
 
 // Bounds of what a cook decides, far beyond any kitchen.
@@ -32,7 +33,7 @@ func checkNames(name, place, country, what *string) error {
 		most  int
 	}{{"name", name, mostNameLetters}, {"place", place, mostPlaceLetters}, {"country", country, countryLetters}, {"what", what, mostWhatLetters}} {
 		if x.text != nil && utf8.RuneCountInString(*x.text) > x.most {
-			return unprocessable(fmt.Sprintf("The %s is too long.", x.field), fieldError{x.field, fmt.Sprintf("may have %d letters", x.most)})
+			return unprocessable(texts.Say("theIsTooLong", x.field), fieldError{x.field, texts.Say("mayHaveLetters", x.most)})
 		}
 	}
 	return nil
@@ -42,7 +43,7 @@ func checkNames(name, place, country, what *string) error {
 func checkDecisions(l *larder.Larder, d swap.Decisions) error {
 	for ref, id := range d.Swaps {
 		if l.SwapNamed(id) == nil {
-			return unprocessable("A swap is not in the book.", fieldError{fmt.Sprintf("decisions.swaps[%s]", ref), fmt.Sprintf("%q is not known", id)})
+			return unprocessable(texts.Say("aSwapIsNotInThe"), fieldError{fmt.Sprintf("decisions.swaps[%s]", ref), texts.Say("isNotKnown", id)})
 		}
 	}
 	return checkBounds(l, d)
@@ -58,24 +59,24 @@ func checkBounds(l *larder.Larder, d swap.Decisions) error {
 	}
 	for i, b := range d.Boosters {
 		if l.Food(b.Food) == nil || b.Grams < 0 || b.Grams > mostBoosterGrams {
-			return unprocessable("A booster cannot be used so.", fieldError{fmt.Sprintf("decisions.boosters[%d]", i), "must be a food of the larder, in 0 to 5,000 g"})
+			return unprocessable(texts.Say("aBoosterCannotBeUsedSo"), fieldError{fmt.Sprintf("decisions.boosters[%d]", i), texts.Say("mustBeAFoodOfThe")})
 		}
 	}
 	for ref, factor := range d.Amounts {
 		if factor <= 0 || factor > mostFactor {
-			return unprocessable("An amount cannot be used so.", fieldError{fmt.Sprintf("decisions.amounts[%s]", ref), "must lie above 0 and up to 10 times the book's"})
+			return unprocessable(texts.Say("anAmountCannotBeUsedSo"), fieldError{fmt.Sprintf("decisions.amounts[%s]", ref), texts.Say("mustLieAbove0AndUp")})
 		}
 	}
 	for key, f := range d.Figures {
 		if f.Minutes != nil && !f.Minutes.Within(0, measure.MostMinutes) || f.Celsius != nil && (*f.Celsius < measure.LeastCelsius || *f.Celsius > measure.MostCelsius) {
-			return unprocessable("A time or a heat is not possible.", fieldError{fmt.Sprintf("decisions.figures[%s]", key), fmt.Sprintf("must be 0 to %d minutes and %d to %d °C", int(measure.MostMinutes), measure.LeastCelsius, measure.MostCelsius)})
+			return unprocessable(texts.Say("aTimeOrAHeatIs"), fieldError{fmt.Sprintf("decisions.figures[%s]", key), texts.Say("mustBe0ToMinutesAnd", int(measure.MostMinutes), measure.LeastCelsius, measure.MostCelsius)})
 		}
 	}
 	if pot := d.SidePot; pot != nil && (pot.Guests < 0 || pot.Guests > measure.MostServings) {
-		return unprocessable("A number of guests is not possible.", fieldError{"decisions.sidePot.guests", fmt.Sprintf("must be 0 to %g", float64(measure.MostServings))})
+		return unprocessable(texts.Say("aNumberOfGuestsIsNot"), fieldError{"decisions.sidePot.guests", texts.Say("mustBe0To", float64(measure.MostServings))})
 	}
 	if len(d.LivesFrom) > mostSentence {
-		return unprocessable("The sentence is too long.", fieldError{"decisions.livesFrom", "may hold 1,000 letters"})
+		return unprocessable(texts.Say("theSentenceIsTooLong"), fieldError{"decisions.livesFrom", texts.Say("mayHold1000Letters")})
 	}
 	return nil
 }

@@ -11,6 +11,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -39,7 +40,7 @@ func (k *Kitchen) createDish(c fiber.Ctx) error {
 		return err
 	}
 	if strings.TrimSpace(r.Text) == "" {
-		return unprocessable("There is no text yet: paste a recipe or type one.", fieldError{"text", "is empty"})
+		return unprocessable(texts.Say("thereIsNoTextYetPaste"), fieldError{"text", texts.Say("isEmpty")})
 	}
 	d, err := k.Read(ReadRequest{Text: &r.Text, Measures: r.Measures})
 	if err != nil {
@@ -50,7 +51,7 @@ func (k *Kitchen) createDish(c fiber.Ctx) error {
 		lines += len(comp.Lines)
 	}
 	if lines == 0 {
-		return unprocessable("No list of ingredients was found in this text. A recipe needs one line for each ingredient, such as “500 g potatoes”; the text is still in the field.", fieldError{"text", "holds no ingredient list"})
+		return unprocessable(texts.Say("noListOfIngredientsWasFound"), fieldError{"text", texts.Say("holdsNoIngredientList")})
 	}
 	if r.Country == "" {
 		r.Country = k.Core().Larder.CountryIn(r.Place)
@@ -123,7 +124,7 @@ type SaveRequest struct {
 func ifMatch(c fiber.Ctx) (int64, error) {
 	edit, err := strconv.ParseInt(strings.Trim(c.Get("If-Match"), `"`), 10, 64)
 	if err != nil {
-		return 0, problem{Title: "Which version is meant", Status: fiber.StatusPreconditionRequired, Detail: "The request must say with If-Match which version of the dish it changes."}
+		return 0, problem{Title: texts.Say("whichVersionIsMeant"), Status: fiber.StatusPreconditionRequired, Detail: texts.Say("theRequestMustSayWithIf")}
 	}
 	return edit, nil
 }
@@ -150,7 +151,7 @@ func (k *Kitchen) saveDish(c fiber.Ctx) error {
 	d.Document = doc
 	v := k.viewDish(d)
 	if len(v.Faults) > 0 && r.Decisions != nil {
-		return problem{Title: "Something went wrong in the kitchen", Status: fiber.StatusInternalServerError, Detail: "The dish could not be worked out with this change, so nothing was changed. " + v.Faults[0].Text}
+		return problem{Title: texts.Say("somethingWentWrongInTheKitchen"), Status: fiber.StatusInternalServerError, Detail: texts.Say("theDishCouldNotBeWorked") + v.Faults[0].Text}
 	}
 	saved, err := k.Store.Save(c.Context(), d.ID, edit, first(r.What, "changed the dish"), doc)
 	return k.afterChange(c, d.ID, saved, err)
@@ -162,7 +163,7 @@ func (k *Kitchen) merge(doc *store.Document, r SaveRequest) error {
 	}
 	if r.Name != nil {
 		if doc.Name = strings.TrimSpace(*r.Name); doc.Name == "" {
-			return unprocessable("A dish needs a name.", fieldError{"name", "is empty"})
+			return unprocessable(texts.Say("aDishNeedsAName"), fieldError{"name", texts.Say("isEmpty")})
 		}
 	}
 	if r.Place != nil {
@@ -199,7 +200,7 @@ func (k *Kitchen) afterChange(c fiber.Ctx, id string, d store.Dish, err error) e
 			return err
 		}
 		v := k.viewDish(newer)
-		return problem{Title: "Changed elsewhere", Status: fiber.StatusPreconditionFailed, Detail: "This dish was changed in another window since it was opened here. Both versions are shown; choose which to go on with.", Current: &v}
+		return problem{Title: texts.Say("changedElsewhere"), Status: fiber.StatusPreconditionFailed, Detail: texts.Say("thisDishWasChangedInAnother"), Current: &v}
 	}
 	if err != nil {
 		return err

@@ -2,7 +2,6 @@ package server
 
 import (
 	"bytes"
-	"fmt"
 	"io"
 	"net"
 	"net/url"
@@ -12,6 +11,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/formats"
+	"yembra/server/texts"
 )
 
 // What a request may hold and how long it may take. Nothing of a body is read
@@ -45,7 +45,7 @@ func bodyOf(c fiber.Ctx) io.Reader {
 }
 
 func tooLarge(most int64) problem {
-	return problem{Title: "Too large", Status: fiber.StatusRequestEntityTooLarge, Detail: fmt.Sprintf("A request may hold %d MiB at most; send the recipe without pictures.", most>>20)}
+	return problem{Title: texts.Say("tooLarge"), Status: fiber.StatusRequestEntityTooLarge, Detail: texts.Say("aRequestMayHoldMibAt", most>>20)}
 }
 
 // bounded takes a body in, never more of it than the limit, and none that is
@@ -66,7 +66,7 @@ func bounded(c fiber.Ctx) error {
 		return p
 	}
 	if packed := c.Get("Content-Encoding"); packed != "" && !strings.EqualFold(packed, "identity") {
-		return refuse(problem{Title: "Packed", Status: fiber.StatusUnsupportedMediaType, Detail: "A request is taken only as it is, not packed; leave Content-Encoding out."})
+		return refuse(problem{Title: texts.Say("packed"), Status: fiber.StatusUnsupportedMediaType, Detail: texts.Say("aRequestIsTakenOnlyAs")})
 	}
 	stream := c.Request().BodyStream()
 	if length := c.Request().Header.ContentLength(); int64(length) > most || stream == nil && int64(len(c.Request().Body())) > most {
@@ -78,7 +78,7 @@ func bounded(c fiber.Ctx) error {
 	body, err := io.ReadAll(io.LimitReader(stream, most+1))
 	if err != nil {
 		c.Response().SetConnectionClose()
-		return badRequest("The request broke off.")
+		return badRequest(texts.Say("theRequestBrokeOff"))
 	}
 	if int64(len(body)) > most {
 		return refuse(tooLarge(most))
@@ -109,10 +109,10 @@ func fresh(c fiber.Ctx) error {
 func (k *Kitchen) sameOrigin(c fiber.Ctx) error {
 	refused := func(why string) error {
 		c.Response().SetConnectionClose()
-		return problem{Title: "Refused", Status: fiber.StatusForbidden, Detail: why}
+		return problem{Title: texts.Say("refused"), Status: fiber.StatusForbidden, Detail: why}
 	}
 	if hosts(c) > 1 || !k.named(string(c.Request().Header.Host())) || !k.named(c.Host()) {
-		return refused("This kitchen answers only to its own names.")
+		return refused(texts.Say("thisKitchenAnswersOnlyToIts"))
 	}
 	origin := c.Get("Origin")
 	if origin == "" || c.Method() == fiber.MethodGet || c.Method() == fiber.MethodHead {
@@ -120,7 +120,7 @@ func (k *Kitchen) sameOrigin(c fiber.Ctx) error {
 	}
 	u, err := url.Parse(origin)
 	if err != nil || u.User != nil || u.Host != c.Host() {
-		return refused("The request comes from another site.")
+		return refused(texts.Say("theRequestComesFromAnotherSite"))
 	}
 	return c.Next()
 }

@@ -8,6 +8,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/formats"
+	"yembra/server/texts"
 )
 
 // exportOriginal hands an original on as JSON-LD, Markdown or CSV.
@@ -29,7 +30,7 @@ func (k *Kitchen) exportOriginal(c fiber.Ctx) error {
 		kind, ending = "text/csv; charset=utf-8", "csv"
 		body, err = formats.ToCSV(d.Document.Name, d.Document.Original)
 	default:
-		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "An original is given out as jsonld, markdown or csv."}
+		return problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("anOriginalIsGivenOutAs")}
 	}
 	if err != nil {
 		return err
@@ -79,7 +80,7 @@ func sendCard(c fiber.Ctx, card formats.Card) error {
 		kind, ending = "text/html; charset=utf-8", "html"
 		body, err = formats.ToCardHTML(card)
 	default:
-		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "A card is given out as pdf, markdown, jsonld, csv or html."}
+		return problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("aCardIsGivenOutAs")}
 	}
 	if err != nil {
 		return err

@@ -4,12 +4,12 @@ import (
 	"cmp"
 	"encoding/json"
 	"errors"
-	"fmt"
 	"slices"
 
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/larder"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -75,7 +75,7 @@ func (k *Kitchen) shelves(c fiber.Ctx) error {
 	return c.JSON(list)
 }
 
-var errNoFood = problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such food in the larder."}
+var errNoFood = problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("thereIsNoSuchFoodIn")}
 
 func (k *Kitchen) food(c fiber.Ctx) error {
 	return k.answerFood(c, c.Params("id"))
@@ -112,7 +112,7 @@ func (k *Kitchen) saveFood(c fiber.Ctx) error {
 		entries = append(slices.DeleteFunc(entries, func(old larder.Entry) bool { return old.ID == e.ID }), e)
 		var wrong larder.EntryError
 		if _, err := k.shipped.With(entries); errors.As(err, &wrong) {
-			return nil, unprocessable("The food cannot be kept like this.", fieldError{wrong.Field, wrong.Detail})
+			return nil, unprocessable(texts.Say("theFoodCannotBeKeptLike"), fieldError{wrong.Field, wrong.Detail})
 		} else if err != nil {
 			return nil, err
 		}
@@ -138,7 +138,7 @@ func (k *Kitchen) takeBackFood(c fiber.Ctx) error {
 			return err
 		}
 		if len(uses) > 0 {
-			return problem{Title: "Still used", Status: fiber.StatusConflict, Detail: fmt.Sprintf("%s is used in %s; name another food there first.", larder.Capital(f.Name), uses[0].Name)}
+			return problem{Title: texts.Say("stillUsed"), Status: fiber.StatusConflict, Detail: texts.Say("isUsedInNameAnotherFood", larder.Capital(f.Name), uses[0].Name)}
 		}
 	}
 	if err := k.changed(c, store.FoodEntry, id, func() ([]byte, error) { return nil, nil }); err != nil {

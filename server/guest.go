@@ -11,6 +11,7 @@ import (
 
 	"yembra/core/market"
 	"yembra/formats"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -67,7 +68,7 @@ func (k *Kitchen) makeLink(c fiber.Ctx) error {
 		r.Hours = usualTime
 	}
 	if !(r.Hours > 0 && r.Hours <= mostHours) {
-		return unprocessable("A link is good for a while.", fieldError{"hours", fmt.Sprintf("must be above 0 and at most %d", mostHours)})
+		return unprocessable(texts.Say("aLinkIsGoodForA"), fieldError{"hours", texts.Say("mustBeAbove0AndAt", mostHours)})
 	}
 	name := ""
 	switch r.Kind {
@@ -94,7 +95,7 @@ func (k *Kitchen) makeLink(c fiber.Ctx) error {
 		}
 		name = t.Name
 	default:
-		return unprocessable("A link opens a card, a day, its shopping or a tasting.", fieldError{"kind", fmt.Sprintf("%q is none of card, day, shopping, tasting", r.Kind)})
+		return unprocessable(texts.Say("aLinkOpensACardA"), fieldError{"kind", texts.Say("isNoneOfCardDayShopping", r.Kind)})
 	}
 	lasts := time.Duration(r.Hours * float64(time.Hour))
 	l, token, err := k.Store.MakeLink(c.Context(), r.Kind, r.About, name, lasts)
@@ -115,7 +116,7 @@ func (k *Kitchen) takeLinkBack(c fiber.Ctx) error {
 func (k *Kitchen) linkOf(c fiber.Ctx, opened bool) (store.Link, error) {
 	l, err := k.Store.LinkOf(c.Context(), c.Params("token"), opened)
 	if errors.Is(err, store.ErrNoEntry) {
-		return l, problem{Title: "This link opens nothing", Status: fiber.StatusNotFound, Detail: "Its time is up, it was taken back, or it was not copied whole. Ask for another."}
+		return l, problem{Title: texts.Say("thisLinkOpensNothing"), Status: fiber.StatusNotFound, Detail: texts.Say("itsTimeIsUpItWas")}
 	}
 	return l, err
 }
@@ -195,7 +196,7 @@ func (k *Kitchen) tickGuest(c fiber.Ctx) error {
 		return err
 	}
 	if l.Kind != shoppingLink {
-		return problem{Title: "To read only", Status: fiber.StatusForbidden, Detail: "This link is to read; nothing can be ticked."}
+		return problem{Title: texts.Say("toReadOnly"), Status: fiber.StatusForbidden, Detail: texts.Say("thisLinkIsToReadNothing")}
 	}
 	c.SetContext(store.WithScreen(c.Context(), "guest"))
 	return k.tickOf(c, l.About)
@@ -210,7 +211,7 @@ func (k *Kitchen) tickOf(c fiber.Ctx, id string) error {
 		return err
 	}
 	if r.Item == "" || len(r.Item) > mostItem {
-		return unprocessable("Say which item is meant.", fieldError{"item", fmt.Sprintf("is empty or longer than %d letters", mostItem)})
+		return unprocessable(texts.Say("sayWhichItemIsMeant"), fieldError{"item", texts.Say("isEmptyOrLongerThanLetters", mostItem)})
 	}
 	for range tickAgain {
 		e, err := k.Store.Entry(c.Context(), store.DayEntry, id)
@@ -230,7 +231,7 @@ func (k *Kitchen) tickOf(c fiber.Ctx, id string) error {
 			d.Ticked = slices.DeleteFunc(d.Ticked, func(x string) bool { return x == r.Item })
 		}
 		if len(d.Ticked) > mostTicked {
-			return unprocessable("That is more than a list holds.", fieldError{"item", fmt.Sprintf("is one beyond %d", mostTicked)})
+			return unprocessable(texts.Say("thatIsMoreThanAList"), fieldError{"item", texts.Say("isOneBeyond", mostTicked)})
 		}
 		body, err := json.Marshal(d)
 		if err != nil {

@@ -14,6 +14,7 @@ import (
 
 	"yembra/core/stove"
 	"yembra/devices"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -108,7 +109,7 @@ func (k *Kitchen) cookThrough(ctx context.Context, id string) (*cookThrough, err
 }
 
 // errEnough answers an event too many.
-var errEnough = unprocessable(fmt.Sprintf("A cook-through holds %d events at most; begin another.", mostEvents))
+var errEnough = unprocessable(texts.Say("aCookThroughHoldsEventsAt", mostEvents))
 
 // tell keeps an event and works it in; one that was told before counts once.
 func (k *Kitchen) tell(ctx context.Context, c *cookThrough, e stove.Event) error {
@@ -253,7 +254,7 @@ func (h *hearth) end(l *listener) {
 func asWrong(err error) error {
 	var wrong stove.Wrong
 	if errors.As(err, &wrong) {
-		return unprocessable("This does not fit what is being cooked.", fieldError{wrong.Field, wrong.Detail})
+		return unprocessable(texts.Say("thisDoesNotFitWhatIs"), fieldError{wrong.Field, wrong.Detail})
 	}
 	return err
 }

@@ -2,12 +2,12 @@ package server
 
 import (
 	"context"
-	"fmt"
 	"slices"
 
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/stove"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -37,7 +37,7 @@ func (k *Kitchen) keepTrial(c fiber.Ctx) error {
 		return err
 	}
 	if len(r.Words) > mostWords {
-		return unprocessable("That is too long to keep.", fieldError{"words", fmt.Sprintf("holds more than %d letters", mostWords)})
+		return unprocessable(texts.Say("thatIsTooLongToKeep"), fieldError{"words", texts.Say("holdsMoreThanLetters", mostWords)})
 	}
 	x, err := k.cookThrough(c.Context(), c.Params("id"))
 	if err != nil {
@@ -49,7 +49,7 @@ func (k *Kitchen) keepTrial(c fiber.Ctx) error {
 	t := Trial{Program: x.program, Events: slices.Clone(x.events), Summary: stove.Sum(&x.program, &x.state, now), Words: r.Words, Kept: now, By: store.ScreenOf(c.Context())}
 	x.mu.Unlock()
 	if !ended {
-		return unprocessable("A trial is kept when the cooking has ended.", fieldError{"id", "has not ended"})
+		return unprocessable(texts.Say("aTrialIsKeptWhenThe"), fieldError{"id", texts.Say("hasNotEnded")})
 	}
 	if err := k.saveTrial(c.Context(), x.id, t); err != nil {
 		return err

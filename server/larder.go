@@ -17,6 +17,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/measure"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -136,7 +137,7 @@ func (k *Kitchen) changed(c fiber.Ctx, kind, key string, check func() ([]byte, e
 	}
 	_, err = k.Store.ChangeEntry(c.Context(), kind, key, version, body)
 	if errors.Is(err, store.ErrChanged) {
-		return problem{Title: "Changed meanwhile", Status: fiber.StatusPreconditionFailed, Detail: "This was changed in another window since it was opened here. Look at what stands there now, and make your change again."}
+		return problem{Title: texts.Say("changedMeanwhile"), Status: fiber.StatusPreconditionFailed, Detail: texts.Say("thisWasChangedInAnotherWindow")}
 	}
 	if err != nil {
 		return err

@@ -12,6 +12,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/formats"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -135,7 +136,7 @@ const mostCards = 100
 func (k *Kitchen) giveOut(c fiber.Ctx) error {
 	ids := strings.FieldsFunc(c.Query("ids"), func(r rune) bool { return r == ',' })
 	if len(ids) == 0 || len(ids) > mostCards {
-		return unprocessable("Say which dishes are meant.", fieldError{"ids", fmt.Sprintf("must be 1 to %d", mostCards)})
+		return unprocessable(texts.Say("sayWhichDishesAreMeant"), fieldError{"ids", texts.Say("mustBe1To", mostCards)})
 	}
 	var out bytes.Buffer
 	w := zip.NewWriter(&out)
@@ -184,7 +185,7 @@ func (k *Kitchen) layOutExamples(c fiber.Ctx) error {
 		return err
 	}
 	if all > 0 || k.Examples == nil {
-		return problem{Title: "Not empty", Status: fiber.StatusConflict, Detail: "The examples are laid out where there is no dish yet."}
+		return problem{Title: texts.Say("notEmpty"), Status: fiber.StatusConflict, Detail: texts.Say("theExamplesAreLaidOutWhere")}
 	}
 	if err := k.Examples(c.Context(), k); err != nil {
 		return err

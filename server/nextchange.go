@@ -12,6 +12,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/swap"
 	"yembra/core/tasting"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -171,7 +172,7 @@ func (k *Kitchen) changedBy(ctx context.Context, id string, r ChangeRequest) (Ta
 		return t, doc, err
 	}
 	if len(r.Take) == 0 || len(r.Take) > mostChanges {
-		return t, doc, unprocessable("One or two things are changed at a time: more teach nothing.", fieldError{"take", fmt.Sprintf("must hold 1 to %d", mostChanges)})
+		return t, doc, unprocessable(texts.Say("oneOrTwoThingsAreChanged"), fieldError{"take", texts.Say("mustHold1To", mostChanges)})
 	}
 	d, err := k.open(ctx, t.Dish)
 	if err != nil {
@@ -181,10 +182,10 @@ func (k *Kitchen) changedBy(ctx context.Context, id string, r ChangeRequest) (Ta
 	for i := range r.Take {
 		x := &r.Take[i]
 		if _, known := character.TraitNamed(x.Trait); !known || x.Side != tasting.TooLittle && x.Side != tasting.TooMuch {
-			return t, doc, unprocessable("What the table wanted is not known.", fieldError{fmt.Sprintf("take[%d].trait", i), "must be a trait, with its side"})
+			return t, doc, unprocessable(texts.Say("whatTheTableWantedIsNot"), fieldError{fmt.Sprintf("take[%d].trait", i), texts.Say("mustBeATraitWithIts")})
 		}
 		if x.Dose == nil && x.Line == "" && (x.Step == "" || x.Minutes == nil) {
-			return t, doc, unprocessable("Nothing would change.", fieldError{fmt.Sprintf("take[%d]", i), "must hold a dose, a line or a step with minutes"})
+			return t, doc, unprocessable(texts.Say("nothingWouldChange"), fieldError{fmt.Sprintf("take[%d]", i), texts.Say("mustHoldADoseALine")})
 		}
 		doc.Decisions = doc.Decisions.Because(swap.Way{Dose: x.Dose, Line: x.Line, Factor: x.Factor, Step: x.Step, Minutes: x.Minutes}, x.why())
 	}

@@ -8,6 +8,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -25,7 +26,7 @@ const (
 // say puts what the cook says of a dish into its document.
 func (r *SaveRequest) say(doc *store.Document) error {
 	wrong := func(field, detail string, a ...any) error {
-		return unprocessable("This cannot be kept of a dish.", fieldError{field, fmt.Sprintf(detail, a...)})
+		return unprocessable(texts.Say("thisCannotBeKeptOfA"), fieldError{field, fmt.Sprintf(detail, a...)})
 	}
 	if r.From != nil {
 		if doc.From = strings.TrimSpace(*r.From); len(doc.From) > mostWhose {
@@ -95,7 +96,7 @@ func (k *Kitchen) shelveMany(c fiber.Ctx) error {
 		return err
 	}
 	if len(r.IDs) == 0 || len(r.IDs) > mostAtOnce {
-		return unprocessable("Say which dishes are meant.", fieldError{"ids", fmt.Sprintf("must be 1 to %d", mostAtOnce)})
+		return unprocessable(texts.Say("sayWhichDishesAreMeant"), fieldError{"ids", texts.Say("mustBe1To", mostAtOnce)})
 	}
 	var err error
 	switch r.Do {
@@ -104,7 +105,7 @@ func (k *Kitchen) shelveMany(c fiber.Ctx) error {
 	case "take", "bring":
 		err = k.Store.Take(c.Context(), r.IDs, r.Do == "take")
 	default:
-		return unprocessable("This cannot be done with dishes.", fieldError{"do", "must be away, back, take or bring"})
+		return unprocessable(texts.Say("thisCannotBeDoneWithDishes"), fieldError{"do", texts.Say("mustBeAwayBackTakeOr")})
 	}
 	if err != nil {
 		return err

@@ -10,6 +10,8 @@ import (
 	"path"
 	"strings"
 
+	"yembra/server/texts"
+
 	"github.com/gofiber/fiber/v3"
 )
 
@@ -38,7 +40,7 @@ func (p Pages) file(name, kind string) fiber.Handler {
 	return func(c fiber.Ctx) error {
 		data, err := fs.ReadFile(p.Files, name)
 		if err != nil {
-			return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such file."}
+			return problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("thereIsNoSuchFile")}
 		}
 		c.Set("Content-Type", kind)
 		c.Set("Cache-Control", "no-cache")
@@ -53,7 +55,7 @@ func (p Pages) asset(c fiber.Ctx) error {
 	name := path.Clean("assets/" + c.Params("*"))
 	data, err := fs.ReadFile(p.Files, name)
 	if err != nil || !strings.HasPrefix(name, "assets/") {
-		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such file."}
+		return problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("thereIsNoSuchFile")}
 	}
 	kind := mime.TypeByExtension(path.Ext(name))
 	if kind == "" {
@@ -72,7 +74,7 @@ func (p Pages) asset(c fiber.Ctx) error {
 func (p Pages) index(c fiber.Ctx) error {
 	page, err := fs.ReadFile(p.Files, "index.html")
 	if err != nil {
-		return problem{Title: "The interface is not built in", Status: fiber.StatusNotFound, Detail: "This binary was built without its interface; run make build."}
+		return problem{Title: texts.Say("theInterfaceIsNotBuiltIn"), Status: fiber.StatusNotFound, Detail: texts.Say("thisBinaryWasBuiltWithoutIts")}
 	}
 	raw := make([]byte, 16)
 	if _, err := rand.Read(raw); err != nil {

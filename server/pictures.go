@@ -10,6 +10,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/formats"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -52,7 +53,7 @@ func (k *Kitchen) addPicture(c fiber.Ctx) error {
 	case trialPicture:
 		_, err = k.Store.Entry(c.Context(), store.TrialEntry, about)
 	default:
-		return unprocessable("A picture is of a dish or a trial.", fieldError{"kind", fmt.Sprintf("must be %q or %q", dishPicture, trialPicture)})
+		return unprocessable(texts.Say("aPictureIsOfADish"), fieldError{"kind", texts.Say("mustBeOr", dishPicture, trialPicture)})
 	}
 	if err != nil {
 		return err
@@ -76,7 +77,7 @@ func (k *Kitchen) AddPicture(ctx context.Context, kind, about string, body []byt
 		return err
 	}
 	if len(have) >= mostPictures {
-		return unprocessable("That is more than is kept.", fieldError{"picture", fmt.Sprintf("is one beyond %d", mostPictures)})
+		return unprocessable(texts.Say("thatIsMoreThanIsKept"), fieldError{"picture", texts.Say("isOneBeyond", mostPictures)})
 	}
 	p, err := formats.NewPicture(body)
 	if errors.Is(err, formats.ErrPicture) {

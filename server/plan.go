@@ -8,6 +8,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/day"
+	"yembra/server/texts"
 )
 
 // Plan answers a plan request; errors are problems.
@@ -35,7 +36,7 @@ func asProblem(err error) error {
 	for i, f := range faults {
 		fields[i] = fieldError{f.Field, f.Detail}
 	}
-	return unprocessable("The day cannot be planned as it is written.", fields...)
+	return unprocessable(texts.Say("theDayCannotBePlannedAs"), fields...)
 }
 
 func plan(c fiber.Ctx) error {

@@ -9,6 +9,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/swap"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -40,28 +41,28 @@ func (p problem) said() string {
 }
 
 func badRequest(detail string, fields ...fieldError) problem {
-	return problem{Title: "The request could not be read", Status: fiber.StatusBadRequest, Detail: detail, Errors: fields}
+	return problem{Title: texts.Say("theRequestCouldNotBeRead"), Status: fiber.StatusBadRequest, Detail: detail, Errors: fields}
 }
 
 func unprocessable(detail string, fields ...fieldError) problem {
-	return problem{Title: "The request cannot be carried out", Status: fiber.StatusUnprocessableEntity, Detail: detail, Errors: fields}
+	return problem{Title: texts.Say("theRequestCannotBeCarriedOut"), Status: fiber.StatusUnprocessableEntity, Detail: detail, Errors: fields}
 }
 
 // keeping says what is wrong with where the kitchen is kept, and what to do.
 var keeping = map[error]problem{
-	store.ErrFull:     {Title: "No room left", Status: fiber.StatusInsufficientStorage, Detail: "The disk on which the kitchen is kept is full, so this could not be kept; nothing else is lost, and reading goes on. Make room, then try again."},
-	store.ErrReadOnly: {Title: "Cannot be written", Status: fiber.StatusServiceUnavailable, Detail: "The kitchen's folder cannot be written to, so this could not be kept; reading goes on. Look at the folder's permissions and whether its disk is mounted to be written, then try again."},
-	store.ErrBusy:     {Title: "Busy", Status: fiber.StatusServiceUnavailable, Detail: "Something else is writing to the kitchen and did not end in time. Nothing was changed; try again."},
-	store.ErrBroken:   {Title: "The kitchen's file is damaged", Status: fiber.StatusServiceUnavailable, Detail: "A part of the kitchen's file cannot be read. Nothing was changed. Run “yembra check” to see what is whole, and bring a backup in beside it with “yembra restore”."},
-	store.ErrInUse:    {Title: "In use", Status: fiber.StatusServiceUnavailable, Detail: "Another program has the kitchen open."},
-	store.ErrNewer:    {Title: "Too new", Status: fiber.StatusServiceUnavailable, Detail: "The kitchen was written by a later version of this program."},
-	store.ErrOlder:    {Title: "Too old", Status: fiber.StatusServiceUnavailable, Detail: "The kitchen must be opened once to be brought up to date."},
+	store.ErrFull:     {Title: texts.Say("noRoomLeft"), Status: fiber.StatusInsufficientStorage, Detail: texts.Say("theDiskOnWhichTheKitchen")},
+	store.ErrReadOnly: {Title: texts.Say("cannotBeWritten"), Status: fiber.StatusServiceUnavailable, Detail: texts.Say("theKitchensFolderCannotBeWritten")},
+	store.ErrBusy:     {Title: texts.Say("busy"), Status: fiber.StatusServiceUnavailable, Detail: texts.Say("somethingElseIsWritingToThe")},
+	store.ErrBroken:   {Title: texts.Say("theKitchensFileIsDamaged"), Status: fiber.StatusServiceUnavailable, Detail: texts.Say("aPartOfTheKitchensFile")},
+	store.ErrInUse:    {Title: texts.Say("inUse"), Status: fiber.StatusServiceUnavailable, Detail: texts.Say("anotherProgramHasTheKitchenOpen")},
+	store.ErrNewer:    {Title: texts.Say("tooNew"), Status: fiber.StatusServiceUnavailable, Detail: texts.Say("theKitchenWasWrittenByA")},
+	store.ErrOlder:    {Title: texts.Say("tooOld"), Status: fiber.StatusServiceUnavailable, Detail: texts.Say("theKitchenMustBeOpenedOnce")},
 }
 
 // answerProblem is Fiber's error handler: every error leaves as one shape, and
 // the log gets what the cook does not need to see.
 func answerProblem(c fiber.Ctx, err error) error {
-	p := problem{Title: "Something went wrong in the kitchen", Status: fiber.StatusInternalServerError, Detail: "The work failed; nothing was changed. Try again."}
+	p := problem{Title: texts.Say("somethingWentWrongInTheKitchen"), Status: fiber.StatusInternalServerError, Detail: texts.Say("theWorkFailedNothingWasChanged")}
 	var known problem
 	var fe *fiber.Error
 	var field swap.FieldError
@@ -71,18 +72,18 @@ func answerProblem(c fiber.Ctx, err error) error {
 	case errors.As(err, &field):
 		p = unprocessable(field.Error(), fieldError{field.Field, field.Detail})
 	case errors.Is(err, store.ErrNotFound):
-		p = problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such dish in this kitchen."}
+		p = problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("thereIsNoSuchDishIn")}
 	case errors.Is(err, store.ErrNoEntry):
-		p = problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such day in this kitchen."}
+		p = problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("thereIsNoSuchDayIn")}
 	case store.Cause(err) != nil:
 		p = keeping[store.Cause(err)]
 		if p.Status == fiber.StatusServiceUnavailable {
 			c.Set("Retry-After", "5")
 		}
 	case errors.Is(err, store.ErrDamaged):
-		p = problem{Title: "Damaged", Status: fiber.StatusInternalServerError, Detail: "What is kept of this dish cannot be read. Nothing was changed; the other dishes are not touched by it. A backup holds it as it was then."}
+		p = problem{Title: texts.Say("damaged"), Status: fiber.StatusInternalServerError, Detail: texts.Say("whatIsKeptOfThisDish")}
 	case errors.Is(err, store.ErrNothing):
-		p = problem{Title: "Nothing to do", Status: fiber.StatusConflict, Detail: "There is nothing to undo or redo."}
+		p = problem{Title: texts.Say("nothingToDo"), Status: fiber.StatusConflict, Detail: texts.Say("thereIsNothingToUndoOr")}
 	case errors.As(err, &fe):
 		p = problem{Title: fe.Message, Status: fe.Code, Detail: fe.Message}
 	}

@@ -22,6 +22,7 @@ import (
 	"yembra/core/stove"
 	"yembra/core/swap"
 	"yembra/core/tasting"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -144,7 +145,7 @@ func New(k *Kitchen, pages Pages) *fiber.App {
 	r.shelf()
 	r.dishes()
 	api.All("/*", func(fiber.Ctx) error {
-		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "There is no such place in the interface of this program."}
+		return problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("thereIsNoSuchPlaceIn")}
 	})
 	pages.register(app)
 	return app
@@ -172,14 +173,14 @@ func DecodeStrict(body []byte, into any) error {
 	switch {
 	case err == nil:
 		if _, err := d.Token(); !errors.Is(err, io.EOF) {
-			return badRequest("There is something after the JSON value.")
+			return badRequest(texts.Say("thereIsSomethingAfterTheJson"))
 		}
 		return nil
 	case errors.As(err, &wrongType):
-		return badRequest("A field has the wrong type.", fieldError{wrongType.Field, "must be " + wrongType.Type.String()})
+		return badRequest(texts.Say("aFieldHasTheWrongType"), fieldError{wrongType.Field, texts.Say("mustBe") + wrongType.Type.String()})
 	case strings.HasPrefix(err.Error(), "json: unknown field "):
 		name := strings.Trim(strings.TrimPrefix(err.Error(), "json: unknown field "), `"`)
-		return badRequest("The request holds a field that is not known here.", fieldError{name, "is not known"})
+		return badRequest(texts.Say("theRequestHoldsAFieldThat"), fieldError{name, texts.Say("isNotKnown2")})
 	}
-	return badRequest("The request is not valid JSON: " + err.Error() + ".")
+	return badRequest(texts.Say("theRequestIsNotValidJson") + err.Error() + ".")
 }

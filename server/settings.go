@@ -15,6 +15,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/swap"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -142,27 +143,27 @@ func (k *Kitchen) saveSettings(c fiber.Ctx) error {
 // out.
 func checkSettings(l *larder.Larder, s *Settings) error {
 	if !s.Measures.Known() {
-		return unprocessable("The system of measures is not known.", fieldError{"measures", "must be us, metric, imperial or australian"})
+		return unprocessable(texts.Say("theSystemOfMeasuresIsNot"), fieldError{"measures", texts.Say("mustBeUsMetricImperialOr")})
 	}
 	if len(s.Diners) > mostDiners {
-		return unprocessable(fmt.Sprintf("A kitchen keeps at most %d diners.", mostDiners), fieldError{"diners", "are too many"})
+		return unprocessable(texts.Say("aKitchenKeepsAtMostDiners", mostDiners), fieldError{"diners", texts.Say("areTooMany")})
 	}
 	for i := range s.Diners {
 		d := &s.Diners[i]
 		if d.Name = strings.TrimSpace(d.Name); d.Name == "" || len(d.Name) > mostDinerName || len(d.CannotEat) > mostExclusions {
-			return unprocessable("A diner needs a name.", fieldError{fmt.Sprintf("diners[%d].name", i), "is empty or too long"})
+			return unprocessable(texts.Say("aDinerNeedsAName"), fieldError{fmt.Sprintf("diners[%d].name", i), texts.Say("isEmptyOrTooLong")})
 		}
 		if d.CannotEat == nil {
 			d.CannotEat = []string{}
 		}
 		for j, what := range d.CannotEat {
 			if l.SwitchFor(what) == nil {
-				return unprocessable(fmt.Sprintf("Nothing here leaves out “%s”.", what), fieldError{fmt.Sprintf("diners[%d].cannotEat[%d]", i, j), "is no allergen and no switch of the house rules"})
+				return unprocessable(texts.Say("nothingHereLeavesOut", what), fieldError{fmt.Sprintf("diners[%d].cannotEat[%d]", i, j), texts.Say("isNoAllergenAndNoSwitch")})
 			}
 		}
 	}
 	if len(s.House) > mostHouse {
-		return unprocessable("That is more than a house holds.", fieldError{"house", fmt.Sprintf("may be %d foods", mostHouse)})
+		return unprocessable(texts.Say("thatIsMoreThanAHouse"), fieldError{"house", texts.Say("mayBeFoods", mostHouse)})
 	}
 	rules, err := swap.NewRules(l, s.HouseRules)
 	if err != nil {
@@ -178,10 +179,10 @@ func checkSettings(l *larder.Larder, s *Settings) error {
 	}
 	for key, price := range s.Prices {
 		if price < 0 || price > mostPrice {
-			return unprocessable("A price is not possible.", fieldError{"prices." + key, fmt.Sprintf("must be from 0 to %d a kilogram", mostPrice)})
+			return unprocessable(texts.Say("aPriceIsNotPossible"), fieldError{"prices." + key, texts.Say("mustBeFrom0ToA", mostPrice)})
 		}
 		if !l.Priced(key) {
-			return unprocessable("A price is for nothing that is known.", fieldError{"prices." + key, "is no food and no aisle of the larder"})
+			return unprocessable(texts.Say("aPriceIsForNothingThat"), fieldError{"prices." + key, texts.Say("isNoFoodAndNoAisle")})
 		}
 	}
 	return nil

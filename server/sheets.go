@@ -9,6 +9,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/tasting"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -113,7 +114,7 @@ func (k *Kitchen) fillSheet(c fiber.Ctx) error {
 		return err
 	}
 	if l.Kind != tastingLink {
-		return problem{Title: "No sheet here", Status: fiber.StatusForbidden, Detail: "This link is for something else."}
+		return problem{Title: texts.Say("noSheetHere"), Status: fiber.StatusForbidden, Detail: texts.Say("thisLinkIsForSomethingElse")}
 	}
 	if err := k.KeepSheet(store.WithScreen(c.Context(), "guest"), l.About, r); err != nil {
 		return err
@@ -134,7 +135,7 @@ func (k *Kitchen) KeepSheet(ctx context.Context, id string, r SheetRequest) erro
 		return err
 	}
 	if t.Closed > 0 {
-		return problem{Title: "The tasting is over", Status: fiber.StatusConflict, Detail: "It was closed; what was said stays as it is."}
+		return problem{Title: texts.Say("theTastingIsOver"), Status: fiber.StatusConflict, Detail: texts.Say("itWasClosedWhatWasSaid")}
 	}
 	if err := r.check(&t); err != nil {
 		return err
@@ -147,14 +148,14 @@ func (k *Kitchen) KeepSheet(ctx context.Context, id string, r SheetRequest) erro
 	if at := slices.IndexFunc(sheets, func(x Sheet) bool { return x.Taster == r.Taster }); at >= 0 {
 		s.Number = sheets[at].Number
 	} else if len(sheets) >= mostAtTable {
-		return unprocessable("The table is full.", fieldError{"taster", fmt.Sprintf("is one beyond %d", mostAtTable)})
+		return unprocessable(texts.Say("theTableIsFull"), fieldError{"taster", texts.Say("isOneBeyond", mostAtTable)})
 	}
 	return k.saveSheet(ctx, s)
 }
 
 func (r *SheetRequest) check(t *Tasting) error {
 	wrong := func(field, detail string) error {
-		return unprocessable("The sheet cannot be kept as it is.", fieldError{field, detail})
+		return unprocessable(texts.Say("theSheetCannotBeKeptAs"), fieldError{field, detail})
 	}
 	if r.Taster == "" || len(r.Taster) > mostTasterKey {
 		return wrong("taster", "is missing or too long")

@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"context"
 	"encoding/json"
-	"fmt"
 	"maps"
 	"slices"
 	"strings"
@@ -12,6 +11,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -54,10 +54,10 @@ func (k *Kitchen) wanted(c fiber.Ctx) (store.Wanted, error) {
 		Eater: c.Query("eater"), Away: c.Query("away") == "true", Gone: c.Query("gone") == "true", Sort: store.Sorting(c.Query("sort")), Most: usualPage, Stamp: k.Stamp(),
 	}
 	if w.State != "" && !slices.Contains(states, w.State) {
-		return w, unprocessable("There is no such state of a dish.", fieldError{"state", "must be one of " + strings.Join(states, ", ")})
+		return w, unprocessable(texts.Say("thereIsNoSuchStateOf"), fieldError{"state", texts.Say("mustBeOneOf") + strings.Join(states, ", ")})
 	}
 	if w.Sort != "" && !store.Sorted(w.Sort) {
-		return w, unprocessable("A shelf has no such order.", fieldError{"sort", "must be changed, name, place or liking"})
+		return w, unprocessable(texts.Say("aShelfHasNoSuchOrder"), fieldError{"sort", texts.Say("mustBeChangedNamePlaceOr")})
 	}
 	for field, into := range map[string]*int{"from": &w.From, "most": &w.Most} {
 		if c.Query(field) == "" {
@@ -65,7 +65,7 @@ func (k *Kitchen) wanted(c fiber.Ctx) (store.Wanted, error) {
 		}
 		n := fiber.Query(c, field, -1)
 		if n < 0 || field == "most" && (n < 1 || n > mostPage) || n > mostFrom {
-			return w, unprocessable("There is no such page.", fieldError{field, fmt.Sprintf("must be a number up to %d", map[string]int{"from": mostFrom, "most": mostPage}[field])})
+			return w, unprocessable(texts.Say("thereIsNoSuchPage"), fieldError{field, texts.Say("mustBeANumberUpTo", map[string]int{"from": mostFrom, "most": mostPage}[field])})
 		}
 		*into = n
 	}

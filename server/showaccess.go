@@ -10,6 +10,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/server/gate"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -64,7 +65,7 @@ const codeFor = 3 * time.Minute
 // showCode draws a code by which another screen signs in once.
 func (k *Kitchen) showCode(c fiber.Ctx) error {
 	if k.access == nil {
-		return unprocessable("This kitchen can only be reached from its own machine. Serve it with --addr to let other screens in.", fieldError{"code", "has nothing to open"})
+		return unprocessable(texts.Say("thisKitchenCanOnlyBeReached"), fieldError{"code", texts.Say("hasNothingToOpen")})
 	}
 	now := time.Now()
 	code, err := k.access.codes.draw(now)

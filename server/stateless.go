@@ -10,6 +10,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/formats"
+	"yembra/server/texts"
 )
 
 func (k *Kitchen) health(c fiber.Ctx) error {
@@ -26,13 +27,13 @@ type ReadRequest struct {
 // Read answers a read request; errors are problems.
 func (k *Kitchen) Read(r ReadRequest) (recipe.Dish, error) {
 	if r.Text == nil {
-		return recipe.Dish{}, badRequest("The text of the recipe is missing.", fieldError{"text", "is required"})
+		return recipe.Dish{}, badRequest(texts.Say("theTextOfTheRecipeIs"), fieldError{"text", texts.Say("isRequired")})
 	}
 	if r.Measures == "" {
 		r.Measures = measure.US
 	}
 	if !r.Measures.Known() {
-		return recipe.Dish{}, badRequest("The system of measures is not known.", fieldError{"measures", "must be us, metric, imperial or australian"})
+		return recipe.Dish{}, badRequest(texts.Say("theSystemOfMeasuresIsNot"), fieldError{"measures", texts.Say("mustBeUsMetricImperialOr")})
 	}
 	text := strings.ToValidUTF8(*r.Text, "\uFFFD")
 	format := r.Format
@@ -48,7 +49,7 @@ func (k *Kitchen) Read(r ReadRequest) (recipe.Dish, error) {
 			return k.Core().Reader.Read("", r.Measures), nil
 		}
 		if err != nil {
-			return recipe.Dish{}, badRequest("The text is not valid JSON-LD.", fieldError{"text", err.Error()})
+			return recipe.Dish{}, badRequest(texts.Say("theTextIsNotValidJson"), fieldError{"text", err.Error()})
 		}
 		return k.Core().Reader.Source(src, r.Measures), nil
 	case formats.CSV:
@@ -56,14 +57,14 @@ func (k *Kitchen) Read(r ReadRequest) (recipe.Dish, error) {
 	case formats.HTML:
 		src, words, err := formats.FromHTML(text)
 		if err != nil {
-			return recipe.Dish{}, badRequest("The page cannot be read.", fieldError{"text", err.Error()})
+			return recipe.Dish{}, badRequest(texts.Say("thePageCannotBeRead"), fieldError{"text", err.Error()})
 		}
 		if src != nil {
 			return k.Core().Reader.Source(*src, r.Measures), nil
 		}
 		return k.Core().Reader.Read(words, r.Measures), nil
 	}
-	return recipe.Dish{}, badRequest("The format is not known.", fieldError{"format", "must be auto, text, markdown, jsonld or html"})
+	return recipe.Dish{}, badRequest(texts.Say("theFormatIsNotKnown"), fieldError{"format", texts.Say("mustBeAutoTextMarkdownJsonld")})
 }
 
 // readTable reads a CSV table; lines whose food the table names otherwise than
@@ -71,7 +72,7 @@ func (k *Kitchen) Read(r ReadRequest) (recipe.Dish, error) {
 func (k *Kitchen) readTable(text string, sys measure.System) (recipe.Dish, error) {
 	src, foods, err := formats.FromCSV(text)
 	if err != nil {
-		return recipe.Dish{}, badRequest("The table cannot be read.", fieldError{"text", err.Error()})
+		return recipe.Dish{}, badRequest(texts.Say("theTableCannotBeRead"), fieldError{"text", err.Error()})
 	}
 	d := k.Core().Reader.Source(src, sys)
 	said := map[string]string{} // a line of the table can be several of the dish
@@ -114,7 +115,7 @@ func (k *Kitchen) readLine(c fiber.Ctx) error {
 		return err
 	}
 	if len(r.Text) > mostLineBytes || strings.TrimSpace(r.Text) == "" {
-		return unprocessable("A line holds between one letter and 2,000.", fieldError{"text", "is empty or too long"})
+		return unprocessable(texts.Say("aLineHoldsBetweenOneLetter"), fieldError{"text", texts.Say("isEmptyOrTooLong")})
 	}
 	if !r.Measures.Known() {
 		r.Measures = measure.Metric
@@ -124,7 +125,7 @@ func (k *Kitchen) readLine(c fiber.Ctx) error {
 	}
 	f := k.Core().Larder.Food(r.Food)
 	if f == nil {
-		return unprocessable("The food is not in the larder.", fieldError{"food", fmt.Sprintf("%q is not known", r.Food)})
+		return unprocessable(texts.Say("theFoodIsNotInThe"), fieldError{"food", texts.Say("isNotKnown", r.Food)})
 	}
 	return c.JSON(k.Core().Reader.LineAs(r.Text, f, r.Measures))
 }
@@ -147,10 +148,10 @@ func (k *Kitchen) readStep(c fiber.Ctx) error {
 		return err
 	}
 	if len(r.Text) > mostStepBytes || strings.TrimSpace(r.Text) == "" {
-		return unprocessable("A step holds between one letter and 10,000.", fieldError{"text", "is empty or too long"})
+		return unprocessable(texts.Say("aStepHoldsBetweenOneLetter"), fieldError{"text", texts.Say("isEmptyOrTooLong")})
 	}
 	if len(r.Lines) > mostLines {
-		return unprocessable(fmt.Sprintf("A component may hold %d lines at most.", mostLines), fieldError{"lines", "are too many"})
+		return unprocessable(texts.Say("aComponentMayHoldLinesAt", mostLines), fieldError{"lines", texts.Say("areTooMany")})
 	}
 	return c.JSON(k.Core().Reader.Step(r.Text, r.Lines))
 }
@@ -204,7 +205,7 @@ func (k *Kitchen) Convert(r ConvertRequest) (ConvertAnswer, error) {
 	note(!knownTo, "to", fmt.Sprintf("%q is no unit", r.To))
 	note(r.Measures != "" && !r.Measures.Known(), "measures", "must be us, metric, imperial or australian")
 	if wrong != nil {
-		return ConvertAnswer{}, badRequest("The amount cannot be read.", wrong...)
+		return ConvertAnswer{}, badRequest(texts.Say("theAmountCannotBeRead"), wrong...)
 	}
 	if r.Measures == "" {
 		r.Measures = measure.US

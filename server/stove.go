@@ -10,6 +10,7 @@ import (
 
 	"yembra/core/day"
 	"yembra/core/stove"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -66,7 +67,7 @@ func (k *Kitchen) beginStove(c fiber.Ctx) error {
 	var err error
 	switch {
 	case (r.Dish == "") == (r.Day == ""):
-		return unprocessable("A dish is cooked, or a day, one of them.", fieldError{"dish", "or day must be given, not both"})
+		return unprocessable(texts.Say("aDishIsCookedOrA"), fieldError{"dish", texts.Say("orDayMustBeGivenNot")})
 	case r.Day != "":
 		id, err = k.beginDay(c.Context(), r.Day)
 	default:
@@ -162,7 +163,7 @@ func (k *Kitchen) beginDay(ctx context.Context, id string) (string, error) {
 		return "", err
 	}
 	if len(v.Jobs) == 0 {
-		return "", unprocessable("There is nothing to cook on this day yet.", fieldError{"day", "has no dishes that can be cooked"})
+		return "", unprocessable(texts.Say("thereIsNothingToCookOn"), fieldError{"day", texts.Say("hasNoDishesThatCanBe")})
 	}
 	placed, err := stove.PlacedOf(v.Plan)
 	if err != nil {

@@ -6,6 +6,7 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"yembra/core/stove"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -46,7 +47,7 @@ func (k *Kitchen) tellStove(c fiber.Ctx) error {
 	}
 	e.Screen = screenName(c, e.Screen)
 	if e.Kind.ByDevices() {
-		return asWrong(stove.Wrong{Field: "kind", Detail: "is told by the kitchen itself, not by a screen"})
+		return asWrong(stove.Wrong{Field: "kind", Detail: texts.Say("isToldByTheKitchenItself")})
 	}
 	if err := k.tell(c.Context(), x, e); err != nil {
 		return asWrong(err)
@@ -68,7 +69,7 @@ func (k *Kitchen) taps(c fiber.Ctx) error {
 	defer x.mu.Unlock()
 	m := x.program.Move(c.Query("move"))
 	if m == nil {
-		return unprocessable("There is no such thing to do here.", fieldError{"move", "is none of this cook-through"})
+		return unprocessable(texts.Say("thereIsNoSuchThingTo"), fieldError{"move", texts.Say("isNoneOfThisCookThrough")})
 	}
 	return c.JSON(stove.Different(&x.program, &x.state, m))
 }

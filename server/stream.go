@@ -7,6 +7,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -27,7 +28,7 @@ func (k *Kitchen) stream(c fiber.Ctx) error {
 	own, _ := c.Locals(sessionKey{}).(store.Session)
 	l, n, ok := k.hearth.listen(own.ID)
 	if !ok {
-		return problem{Title: "Busy", Status: fiber.StatusServiceUnavailable, Detail: fmt.Sprintf("%d screens are listening already.", mostListeners)}
+		return problem{Title: texts.Say("busy"), Status: fiber.StatusServiceUnavailable, Detail: texts.Say("screensAreListeningAlready", mostListeners)}
 	}
 	c.Set(fiber.HeaderContentType, "text/event-stream")
 	h := k.hearth

@@ -14,6 +14,7 @@ import (
 	"yembra/core/character"
 	"yembra/core/stove"
 	"yembra/core/tasting"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -138,7 +139,7 @@ func (t *Tasting) serve(trials []string, all []kept) (map[string]float64, error)
 		if trial != originalServed {
 			at := slices.IndexFunc(all, func(x kept) bool { return x.id == trial })
 			if at < 0 {
-				return nil, unprocessable("A trial of the table is not here.", fieldError{fmt.Sprintf("trials[%d]", i), "is no trial of this dish"})
+				return nil, unprocessable(texts.Say("aTrialOfTheTableIs"), fieldError{fmt.Sprintf("trials[%d]", i), texts.Say("isNoTrialOfThisDish")})
 			}
 			s.Name, s.Steps = fmt.Sprintf("trial %d, %s", at+1, time.UnixMilli(all[at].trial.Kept).UTC().Format("2 January 2006")), all[at].dish.Traits
 			s.Brings, s.Open = all[at].dish.Brings, len(all[at].dish.Open) > 0
@@ -165,10 +166,10 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 		return t, err
 	}
 	if len(r.Trials) == 0 || len(r.Trials) > mostServed {
-		return t, unprocessable("Choose what is tasted.", fieldError{"trials", fmt.Sprintf("must be between 1 and %d", mostServed)})
+		return t, unprocessable(texts.Say("chooseWhatIsTasted"), fieldError{"trials", texts.Say("mustBeBetween1And", mostServed)})
 	}
 	if r.Triangle && (len(r.Trials) != 2 || r.Trials[0] == r.Trials[1]) {
-		return t, unprocessable("A triangle needs two things to tell apart.", fieldError{"trials", "must be two"})
+		return t, unprocessable(texts.Say("aTriangleNeedsTwoThingsTo"), fieldError{"trials", texts.Say("mustBeTwo")})
 	}
 	guests, err := guestsOf(r.Guests)
 	if err != nil {
@@ -183,7 +184,7 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 		t.Name = d.Document.Name
 	}
 	if len(t.Name) > mostDayName {
-		return t, unprocessable("The name is too long.", fieldError{"name", fmt.Sprintf("holds more than %d letters", mostDayName)})
+		return t, unprocessable(texts.Say("theNameIsTooLong"), fieldError{"name", texts.Say("holdsMoreThanLetters", mostDayName)})
 	}
 	expected, err := t.serve(r.Trials, all)
 	if err != nil {
@@ -196,11 +197,11 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 		t.Traits = tasting.Ask(d.Document.Decisions.Pins, expected, k.Core().unsure())
 	}
 	if len(t.Traits) > tasting.MostTraits {
-		return t, unprocessable("A sheet asks for few things.", fieldError{"traits", fmt.Sprintf("must be at most %d", tasting.MostTraits)})
+		return t, unprocessable(texts.Say("aSheetAsksForFewThings"), fieldError{"traits", texts.Say("mustBeAtMost", tasting.MostTraits)})
 	}
 	for i, trait := range t.Traits {
 		if _, ok := character.TraitNamed(trait); !ok {
-			return t, unprocessable("A trait is not known.", fieldError{fmt.Sprintf("traits[%d]", i), fmt.Sprintf("%q is no trait", trait)})
+			return t, unprocessable(texts.Say("aTraitIsNotKnown"), fieldError{fmt.Sprintf("traits[%d]", i), texts.Say("isNoTrait", trait)})
 		}
 	}
 	return t, k.saveTasting(ctx, t)
@@ -209,12 +210,12 @@ func (k *Kitchen) LayTable(ctx context.Context, dish string, r TastingRequest) (
 // guestsOf are the names of those expected, each once.
 func guestsOf(names []string) ([]string, error) {
 	if len(names) > mostAtTable {
-		return nil, unprocessable("The table is full.", fieldError{"guests", fmt.Sprintf("must be at most %d", mostAtTable)})
+		return nil, unprocessable(texts.Say("theTableIsFull"), fieldError{"guests", texts.Say("mustBeAtMost", mostAtTable)})
 	}
 	var out []string
 	for i, name := range names {
 		if name = strings.TrimSpace(name); len(name) > mostScreen {
-			return nil, unprocessable("A name is too long.", fieldError{fmt.Sprintf("guests[%d]", i), fmt.Sprintf("is longer than %d letters", mostScreen)})
+			return nil, unprocessable(texts.Say("aNameIsTooLong"), fieldError{fmt.Sprintf("guests[%d]", i), texts.Say("isLongerThanLetters", mostScreen)})
 		}
 		if name != "" && !slices.Contains(out, name) {
 			out = append(out, name)

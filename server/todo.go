@@ -12,6 +12,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/recipe"
 	"yembra/core/swap"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -98,7 +99,7 @@ type WishRequest struct {
 func (k *Kitchen) traditional(c fiber.Ctx) (*larder.Traditional, error) {
 	t := k.Core().Larder.TraditionalNamed(c.Params("key"))
 	if t == nil {
-		return nil, problem{Title: "No such dish", Status: fiber.StatusNotFound, Detail: "The list of traditional dishes has none of this key."}
+		return nil, problem{Title: texts.Say("noSuchDish"), Status: fiber.StatusNotFound, Detail: texts.Say("theListOfTraditionalDishesHas")}
 	}
 	return t, nil
 }

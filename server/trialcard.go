@@ -12,13 +12,14 @@ import (
 	"yembra/core/recipe"
 	"yembra/core/stove"
 	"yembra/formats"
+	"yembra/server/texts"
 )
 
 // trialCard hands a trial on as a card: as it was, how it was cooked, and what its
 // tables said.
 func (k *Kitchen) trialCard(c fiber.Ctx) error {
 	if format := c.Params("format"); format != "pdf" && format != "markdown" && format != "html" {
-		return problem{Title: "Not found", Status: fiber.StatusNotFound, Detail: "A trial is given out as pdf, markdown or html."}
+		return problem{Title: texts.Say("notFound"), Status: fiber.StatusNotFound, Detail: texts.Say("aTrialIsGivenOutAs")}
 	}
 	x, err := k.trialNamed(c.Context(), c.Params("id"), c.Params("trial"))
 	if err != nil {

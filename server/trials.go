@@ -14,6 +14,7 @@ import (
 
 	"yembra/core/stove"
 	"yembra/core/tasting"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -173,7 +174,7 @@ func (k *Kitchen) addTrial(c fiber.Ctx) error {
 		return err
 	}
 	if len(r.Words) > mostWords || len(r.Different) > mostWords {
-		return unprocessable("That is too long to keep.", fieldError{"words", fmt.Sprintf("or what was different holds more than %d letters", mostWords)})
+		return unprocessable(texts.Say("thatIsTooLongToKeep"), fieldError{"words", texts.Say("orWhatWasDifferentHoldsMore", mostWords)})
 	}
 	if _, err := k.AddTrial(c.Context(), c.Params("id"), r); err != nil {
 		return err
@@ -234,7 +235,7 @@ func (k *Kitchen) versionNamed(c fiber.Ctx, all []kept, field string) (tasting.V
 		other, isDish = c.Params("id"), true
 	}
 	if !isDish {
-		return tasting.Version{}, unprocessable("There is no such trial of this dish.", fieldError{field, "is none of its trials, nor now, nor dish: with an id"})
+		return tasting.Version{}, unprocessable(texts.Say("thereIsNoSuchTrialOf"), fieldError{field, texts.Say("isNoneOfItsTrialsNor")})
 	}
 	d, err := k.open(c.Context(), other)
 	if err != nil {

@@ -11,6 +11,8 @@ export default ts.config(
     rules: {
       ...hooks.configs.recommended.rules,
       "@typescript-eslint/no-non-null-assertion": "error",
+      "max-lines": ["error", 300],
     },
   },
+  { files: ["**/*.test.ts", "**/*.test.tsx"], rules: { "max-lines": "off" } },
 );

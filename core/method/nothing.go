@@ -63,7 +63,7 @@ func (p *plan) onlyDropped(i int) bool {
 // own into it.
 func (p *plan) mixesIn(i int) bool {
 	n := &p.graph.Nodes[i]
-	return n.Technique.Family == "mix" && slices.ContainsFunc(n.Action.With, func(r recipe.Ref) bool {
+	return (n.Technique.Family == "mix" || n.Is("melt")) && slices.ContainsFunc(n.Action.With, func(r recipe.Ref) bool {
 		line := -1
 		if r.Line != nil {
 			line = p.graph.Named(*r.Line)

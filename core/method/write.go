@@ -107,6 +107,8 @@ func (w *writer) action(i int) []*clause {
 	case !ok:
 		own.gone, own.changed = true, true
 		w.leavesPot(n)
+	case len(d.subject) == 0 && w.greasing(a) != "":
+		own.text, own.changed = w.apply(a, append(edits, edit{a.Words.Verb[0], a.Words.Verb[1], w.greasing(a)})), true
 	case len(d.subject) > 0, w.goesAlone(n), d.say != "" && w.animalVerb(a.Verb), w.verbOfGone(n):
 		own.text, own.changed = w.plain(n, d, own), true
 	case len(edits) == 0:
@@ -143,6 +145,12 @@ func (w *writer) lendsVerb(a *recipe.Action, own *clause) {
 	case !own.gone && w.lostVerb == a.Verb:
 		w.lostVerb = ""
 	}
+}
+
+// greasing is what is said for a verb in -ing that names an animal's fat: "buttering each"; empty
+// for any other.
+func (w *writer) greasing(a *recipe.Action) string {
+	return w.c.words().DoneWith[strings.ToLower(w.slice(a.Words.Verb[0], a.Words.Verb[1]))]
 }
 
 // goesAlone tells whether an action is said only beside one that is not done any more:

@@ -2,8 +2,7 @@ package flow
 
 import (
 	"slices"
-
-	"yembra/core/larder"
+	"sync"
 )
 
 // called finds a thing by a name that the text has given it.
@@ -17,15 +16,22 @@ func (b *bindings) called(n noun) *thing {
 	}); t != nil {
 		return t
 	}
+	here := sync.OnceValue(func() bool { return b.lineHere(n) })
+	whole := sync.OnceValue(func() bool {
+		return slices.ContainsFunc(b.direct(n), func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })
+	})
 	for i := len(b.things) - 1; i >= 0; i-- {
 		t := b.things[i]
+		if !t.names[head] || !b.open(t) {
+			continue
+		}
 		if len(b.takes) > 0 && !b.ofTaken(t) {
 			continue // something else is made of what this step takes
 		}
-		if (t.title != nil || t.comp != b.comp) && b.lineHere(n) {
+		if (t.title != nil || t.comp != b.comp) && here() {
 			continue // a line that is still whole goes by its name before what was made aside
 		}
-		if t.names[head] && b.open(t) && (len(n.words) == 1 || !slices.ContainsFunc(b.direct(n), func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })) {
+		if len(n.words) == 1 || !whole() {
 			return t
 		}
 	}
@@ -57,7 +63,7 @@ func (b *bindings) madeOfPart(n noun) *thing {
 		return nil
 	}
 	c := b.componentNamed(n.head())
-	if c < 0 || b.wholeName(n, c, larder.Words(b.dish.Components[c].Name)) || !n.pointed && last(larder.Words(b.dish.Components[c].Name)) != n.head() {
+	if c < 0 || b.wholeName(n, c, b.partNames[c]) || !n.pointed && last(b.partNames[c]) != n.head() {
 		return nil
 	}
 	if _, flesh := b.r.larder.Words().AnimalWords[n.head()]; flesh && c == b.comp && !b.r.lang.Products[n.head()] && b.lineHere(n) {

@@ -2,8 +2,6 @@ package flow
 
 import (
 	"slices"
-
-	"yembra/core/larder"
 )
 
 // direct finds lines by their names.
@@ -96,7 +94,7 @@ func (b *bindings) otherWork(i int) bool {
 		return false
 	}
 	l := &b.lines[i]
-	words := larder.Words(l.line.Preparation)
+	words := l.prepared
 	at := slices.IndexFunc(words, func(w string) bool { return b.r.lang.Prepositions[w] == "for" || b.r.lang.Purpose[w] })
 	if at < 0 {
 		return false
@@ -131,7 +129,7 @@ func (b *bindings) mixedIn(p portion) bool {
 
 // forVessel tells whether a line says that it is for the vessel at hand.
 func (b *bindings) forVessel(i int) bool {
-	words := larder.Words(b.lines[i].line.Preparation)
+	words := b.lines[i].prepared
 	at := slices.IndexFunc(words, func(w string) bool { return b.r.lang.Prepositions[w] == "for" })
 	return at >= 0 && slices.Contains(words[at+1:], b.onlyVessel)
 }

@@ -100,7 +100,7 @@ func (b *bindings) describes(w string) bool {
 
 // inPreparation tells whether a word says what a line is cut or made into.
 func (b *bindings) inPreparation(w string, l *bound) bool {
-	return slices.Contains(larder.Words(l.line.Preparation), w)
+	return slices.Contains(l.prepared, w)
 }
 
 // noPiece is the tag of what is made of meat or fish and is no piece of it: its stock, its paste.

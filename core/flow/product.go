@@ -4,7 +4,6 @@ import (
 	"slices"
 
 	"yembra/core/larder"
-	"yembra/core/recipe"
 )
 
 // group resolves a word that means several lines: "the spices".
@@ -137,7 +136,7 @@ func (b *bindings) componentNamed(w string) int {
 	if b.r.lang.Articles[w] || b.r.lang.Prepositions[w] != "" {
 		return -1
 	}
-	return slices.IndexFunc(b.dish.Components, func(c recipe.Component) bool { return slices.Contains(larder.Words(c.Name), w) })
+	return slices.IndexFunc(b.partNames, func(name []string) bool { return slices.Contains(name, w) })
 }
 
 // product resolves what a method calls its own makings: by the name of a

@@ -62,6 +62,8 @@ type bound struct {
 	name []string // words of the name
 	also [][]string
 	said map[string]bool // all words of the line
+	// prepared are the words of what is done to it before.
+	prepared []string
 	// gloss are other names that its brackets give.
 	gloss [][]string
 	// left is the share that has not gone in, by part.
@@ -101,6 +103,8 @@ type bindings struct {
 	stays *thing
 	// meantTo tells that the text left it open what the last action was done to.
 	meantTo bool
+	// partNames are the words of the names of the dish's parts.
+	partNames [][]string
 	// working is the action being bound once it has its objects.
 	working *recipe.Action
 	// mentioned are the lines that the step at hand names, meantLines those that
@@ -137,6 +141,7 @@ type bindings struct {
 func (r *Reader) bindings(d *recipe.Dish) *bindings {
 	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}}
 	for c := range d.Components {
+		b.partNames = append(b.partNames, larder.Words(d.Components[c].Name))
 		for j := range d.Components[c].Lines {
 			l := &d.Components[c].Lines[j]
 			one := bound{ref: recipe.LineRef(c, j), id: l.ID, comp: c, line: l, food: r.larder.Food(l.FoodID()), name: r.nameOf(l), said: map[string]bool{}, left: map[string]float64{}}
@@ -149,7 +154,7 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 			for _, w := range larder.Words(l.Text + " " + l.Name + " " + l.Preparation) {
 				one.said[w] = true
 			}
-			one.gloss = r.glosses(l)
+			one.gloss, one.prepared = r.glosses(l), larder.Words(l.Preparation)
 			b.lines, b.listed = append(b.lines, one), append(b.listed, *l)
 		}
 	}

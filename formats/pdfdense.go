@@ -6,7 +6,7 @@ const (
 	listAmounts  = 0.27 // of that, for the amounts
 	partAir      = 6.0  // above the name of a part
 	noteAir      = 3.0  // and above a note
-	closeLeading = 1.26
+	closeLeading = 1.26 // height of a line by the size of its type
 )
 
 // inTwo sets all that goes in at the left, part by part, and all that is done at the right with

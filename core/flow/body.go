@@ -15,6 +15,8 @@ type body struct {
 	// purpose tells that "to" and a verb have been read, so that things that
 	// follow are what it is done for.
 	purpose string
+	// purposeAt is where that "to" stands.
+	purposeAt int
 	// inner is the work that a thing is left to, or that goes on; goesOn is where the
 	// second stands.
 	inner  string
@@ -262,7 +264,7 @@ func (b *body) thing(nouns []noun) {
 		b.clause.makes = nouns[0].head()
 	case b.purpose != "":
 		if b.lang.Outcomes[b.purpose] {
-			b.clause.makes = nouns[0].head()
+			b.clause.makes, b.clause.outcomeAt = nouns[0].head(), [2]int{b.purposeAt, nouns[len(nouns)-1].upto}
 		}
 	case len(nouns) == 1 && len(b.clause.objects) == 0 && b.lang.Announcing[b.lemma] && !nouns[0].pointed && b.lang.Products[nouns[0].head()]:
 		b.clause.makes = nouns[0].head() // "make a firm dough from"

@@ -31,6 +31,9 @@ type clause struct {
 	makes                  string
 	parallel               bool
 	going                  bool
+	// outcomeAt is where it says what is to come of it, particlesAt where its particles stand.
+	outcomeAt   [2]int
+	particlesAt [][2]int
 	// conditional tells that it only happens if something is so.
 	conditional bool
 	// placed tells that it says at which place: "in the middle".

@@ -103,9 +103,6 @@ func (b *bindings) inPreparation(w string, l *bound) bool {
 	return slices.Contains(l.prepared, w)
 }
 
-// noPiece is the tag of what is made of meat or fish and is no piece of it: its stock, its paste.
-const noPiece = "no-piece"
-
 // otherFood tells whether a word inside a line's name would mean another food by
 // itself: "butter" in "butter beans".
 func (b *bindings) otherFood(name []string, at int, l *bound) bool {
@@ -113,7 +110,7 @@ func (b *bindings) otherFood(name []string, at int, l *bound) bool {
 	if l.food == nil && l.line.Origin == larder.FromAnimal {
 		return false // "the mutton" of a cut that no table knows
 	}
-	if ok && l.food != nil && (b.r.lang.Extracts[l.food.Kind] || l.food.Tagged(noPiece)) && m.Food.Animal != "" {
+	if ok && l.food != nil && (b.r.lang.Extracts[l.food.Kind] || l.food.Tagged(larder.NoPiece)) && m.Food.Animal != "" {
 		return true // "the fish" is not its stock
 	}
 	if ok && l.food != nil && (m.Food.Animal != "" && m.Food.Animal == l.food.Animal || m.Food.Kind != "" && m.Food.Kind == l.food.Kind) {

@@ -9,6 +9,7 @@ func (b *body) link(i int, first bool) int {
 	role := b.lang.Prepositions[w]
 	at := i + 1
 	if b.lang.Purpose[w] {
+		b.purposeAt = i
 		if lemma, n := b.verb(at, language.Base); n > 0 && !b.opensNoun(at) {
 			return b.purposed(at, lemma, n)
 		}
@@ -23,7 +24,7 @@ func (b *body) link(i int, first bool) int {
 		}
 	}
 	if b.lang.Purpose[b.low(at)] && b.is(i, b.lang.Particles) {
-		b.clause.particles = append(b.clause.particles, w)
+		b.particle(i)
 		return at
 	}
 	if b.comparesManner(i) {
@@ -54,7 +55,7 @@ func (b *body) link(i int, first bool) int {
 		at++
 	}
 	if b.ends(at, b.upto) || b.mark(at, ",") || b.conj(at) || b.is(at, b.lang.Until) || b.sideways(at) && !b.is(at, b.lang.Pointing) {
-		b.clause.particles = append(b.clause.particles, w)
+		b.particle(i)
 		return at
 	}
 	return b.leads(i, at, w, role, first)
@@ -63,6 +64,12 @@ func (b *body) link(i int, first bool) int {
 // comparesManner tells whether "as thinly as you can" begins at i.
 func (b *body) comparesManner(i int) bool {
 	return b.lang.Prepositions[b.low(i)] == "as" && b.adverb(i+1) && b.low(i+2) == b.low(i)
+}
+
+// particle notes a word that stands behind its verb and belongs to it.
+func (b *body) particle(i int) {
+	b.clause.particles = append(b.clause.particles, b.low(i))
+	b.clause.particlesAt = append(b.clause.particlesAt, [2]int{i, i + 1})
 }
 
 // leads reads what a preposition at i leads to: a time, a heat, a manner, or things.
@@ -215,7 +222,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 	}
 	if len(nouns) == 0 {
 		if b.is(i, b.lang.Particles) {
-			b.clause.particles = append(b.clause.particles, w)
+			b.particle(i)
 		}
 		return at
 	}

@@ -54,7 +54,10 @@ func (b *bindings) said(c *clause, a *recipe.Action) {
 		}
 		return out
 	}
-	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(c.cue), Vessel: place(b.vesselAt)}
+	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(c.cue), Vessel: place(b.vesselAt), Outcome: place(c.outcomeAt)}
+	for _, at := range c.particlesAt {
+		a.Words.Particles = append(a.Words.Particles, place(at))
+	}
 	for _, at := range c.mannerAt {
 		a.Words.Manners = append(a.Words.Manners, place(at))
 	}

@@ -62,8 +62,8 @@ type Writing struct {
 	RenamesMany map[string]string `yaml:"renamesmany"`
 	// Its and Their point back to one thing and to several.
 	Its, Their string
-	// Heats say how warm a thing goes in; KeptBack that it was put by before.
-	Heats    Set
+	// Warmth says how warm a thing goes in; KeptBack that it was put by before.
+	Warmth   Set
 	KeptBack Set `yaml:"keptBack"`
 	// DoneWith are words that say with which animal matter something was done, and what
 	// is said instead: "greased" for a buttered dish.

@@ -209,6 +209,9 @@ func Pours(f *Food) bool {
 	return f != nil && Or(f.Per100.Water, 0) > liquidWater && !slices.Contains(solidShelves, f.Aisle)
 }
 
+// NoPiece is the tag of what is of meat or fish and no piece of it: its stock, its paste.
+const NoPiece = "no-piece"
+
 // Wets tells whether things simmer in a food: it pours, or is a cream or a milk of nuts, which
 // fat makes less watery and no less liquid.
 func Wets(f *Food) bool {

@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
 	"yembra/core/larder"
 	"yembra/knowledge"
 )

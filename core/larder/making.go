@@ -14,8 +14,10 @@ type Making struct {
 	// Least is the share of water that a blend must hold to move, Smallest the
 	// grams below which it cannot be made, Like by how much the liquid of a dough,
 	// as a share of the rest, may differ from the original's, Grain the share of
-	// grain from which it is a dough; 0 where it says nothing.
+	// grain from which it is a dough; 0 where it says nothing. From and Upto are how many times
+	// its liquid it may be given to be like the original's.
 	Least, Smallest, Like, Grain float64
+	From, Upto                   float64
 	small, dry, wet              string
 	Source                       string
 }
@@ -42,7 +44,7 @@ func (l *Larder) Makings() []Making { return l.makings }
 
 func (l *Larder) loadMakings(src Source) error {
 	return eachRow(src, "makings.csv", func(r row) {
-		m := Making{Techniques: strings.Split(r.text("techniques"), "+"), Makes: strings.Fields(r.text("makes")), Least: r.number("least", 0), Smallest: r.number("smallest", 0), Like: r.number("like", 0), Grain: r.number("grain", 0), small: r.text("small"), dry: r.text("dry"), wet: r.text("wet"), Source: r.text("source")}
+		m := Making{Techniques: strings.Split(r.text("techniques"), "+"), Makes: strings.Fields(r.text("makes")), Least: r.number("least", 0), Smallest: r.number("smallest", 0), Like: r.number("like", 0), Grain: r.number("grain", 0), From: r.number("from", 1), Upto: r.number("upto", 1), small: r.text("small"), dry: r.text("dry"), wet: r.text("wet"), Source: r.text("source")}
 		for _, name := range m.Techniques {
 			if l.Technique(name) == nil {
 				r.fail("%s is no technique", name)
@@ -50,6 +52,9 @@ func (l *Larder) loadMakings(src Source) error {
 		}
 		if m.Least < 0 || m.Least >= 1 || m.Smallest < 0 || m.Like < 0 || m.Least+m.Smallest+m.Like == 0 {
 			r.fail("it bounds nothing")
+		}
+		if m.From <= 0 || m.From > 1 || m.Upto < 1 {
+			r.fail("its liquid cannot be from %g to %g times what it is", m.From, m.Upto)
 		}
 		if m.Least+m.Like > 0 && m.dry == "" || m.Smallest > 0 && m.small == "" || m.Like > 0 && m.wet == "" {
 			r.fail("it has no words for what it finds")

@@ -1,7 +1,6 @@
 package method
 
 import (
-	"maps"
 	"slices"
 	"strings"
 	"unicode/utf8"
@@ -53,9 +52,10 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 			out = append(out, edit{at[0], at[1], ""})
 		}
 	}
-	if at := w.madeFrom(a); at > 0 {
-		out = append(out, edit{at, a.Upto, ""}) // "to make a mayonnaise"
+	if at := a.Words.Outcome; at[1] > 0 && len(w.animalWords(larder.Capital(a.Makes)+".")) > 0 {
+		out = append(out, edit{at[0], at[1], ""}) // "to make a mayonnaise"
 	}
+	out = append(out, w.pointsTo(a, own)...)
 	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
 		return nil, false // all that it was done to is gone
 	}
@@ -71,20 +71,31 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
 }
 
-// madeFrom is where an action says last what it is done for, if that names what an animal gives;
-// 0 where it does not.
-func (w *writer) madeFrom(a *recipe.Action) int {
-	if a.Makes == "" || len(w.animalWords(larder.Capital(a.Makes)+".")) == 0 {
-		return 0
+// pointsTo points back to what an action works on now by the word for one or for several: "leave
+// the mushrooms to cool in their broth".
+func (w *writer) pointsTo(a *recipe.Action, own *clause) []edit {
+	if len(own.objects) == 0 {
+		return nil
 	}
-	text := w.slice(a.From, a.Upto)
-	for _, purpose := range slices.Sorted(maps.Keys(w.l.Language().Purpose)) {
-		at := strings.LastIndex(strings.ToLower(text), " "+purpose+" ")
-		if at > 0 && strings.Contains(strings.ToLower(text[at:]), a.Makes) {
-			return a.From + utf8.RuneCountInString(text[:at])
+	words := w.c.words()
+	was, now := false, len(own.objects) > 1 || own.objects[0].plural
+	for _, p := range a.Words.Phrases {
+		was = was || p.Role == "to" && (len(p.Nouns) > 1 || p.Nouns[0].Plural)
+	}
+	from, to := words.Its, words.Their
+	if was {
+		from, to = to, from
+	}
+	var out []edit
+	for _, p := range a.Words.Phrases {
+		for _, noun := range p.Nouns {
+			first, _, _ := strings.Cut(w.slice(noun.From, noun.Upto), " ")
+			if was != now && p.Role != "to" && strings.EqualFold(first, from) {
+				out = append(out, edit{noun.From, noun.From + utf8.RuneCountInString(first), to})
+			}
 		}
 	}
-	return 0
+	return out
 }
 
 // intoGone tells whether all that an action says something goes into is gone.

@@ -32,8 +32,8 @@ func (p *plan) enter(s *standIn) {
 	s.enters = path[start]
 	left := s.Bears
 	shaped := p.shapedBare(s)
-	if shaped != nil {
-		left = math.Min(left, shapedBears)
+	if f := p.l.MainFood(s.book); shaped != nil && f != nil {
+		left = math.Min(left, p.l.BehaviourOf(f, shapedForm).Bears)
 	}
 	if p.isTheSauce(s) {
 		left = math.Inf(1)

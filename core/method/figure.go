@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"slices"
 	"strings"
-	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
@@ -28,7 +27,9 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 		out = append(out, edit{a.Words.Verb[0], a.Words.Verb[1], verb})
 	}
 	if n.Is("return") && d.say != "" {
-		out = append(out, w.withoutBack(a)...)
+		for _, at := range a.Words.Particles { // "put the meat back", which was never out
+			out = append(out, edit{at[0], at[1], ""})
+		}
 	}
 	w.object = nil
 	tail := ""
@@ -65,19 +66,6 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 			tail = strings.TrimPrefix(tail, " ") + " "
 		}
 		out = append(out, edit{at, at, tail})
-	}
-	return out
-}
-
-// withoutBack takes out the words of a verb that stand apart from it, where another is said:
-// "add the mushrooms", of "put the meat back".
-func (w *writer) withoutBack(a *recipe.Action) []edit {
-	var out []edit
-	for _, particle := range strings.Fields(a.Verb)[1:] {
-		if at := strings.Index(w.slice(a.Words.Verb[1], a.Upto), " "+particle); at >= 0 {
-			from := a.Words.Verb[1] + utf8.RuneCountInString(w.slice(a.Words.Verb[1], a.Upto)[:at])
-			out = append(out, edit{from, from + 1 + utf8.RuneCountInString(particle), ""})
-		}
 	}
 	return out
 }

@@ -8,27 +8,6 @@ import (
 	"yembra/core/recipe"
 )
 
-// agreeing points back to what a clause works on now by the word for one or for several: "leave
-// the mushrooms to cool in their broth".
-func (w *writer) agreeing(a *recipe.Action, own *clause, text string) string {
-	words := w.c.words()
-	if len(own.objects) == 0 {
-		return text
-	}
-	was, now := false, len(own.objects) > 1 || own.objects[0].plural
-	for _, p := range a.Words.Phrases {
-		was = was || p.Role == "to" && (len(p.Nouns) > 1 || p.Nouns[0].Plural)
-	}
-	from, to := words.Its, words.Their
-	if was {
-		from, to = to, from
-	}
-	if was == now {
-		return text
-	}
-	return strings.ReplaceAll(text, " "+from+" ", " "+to+" ")
-}
-
 // goesInLate are the clauses for what goes in during the last minutes of an action, and for
 // what is stirred in when it is done.
 func (w *writer) goesInLate(n *node, d *deed, own *clause) (out []*clause) {

@@ -14,7 +14,7 @@ import (
 func (w *writer) stateSaid(noun recipe.Noun, line, at int) string {
 	words := w.c.words()
 	for _, said := range strings.Fields(strings.ToLower(w.slice(noun.From, noun.Upto))) {
-		if words.Heats[said] {
+		if words.Warmth[said] {
 			return said
 		}
 		if words.KeptBack[said] && slices.ContainsFunc(w.graph.Nodes[:at], func(n flow.Node) bool {

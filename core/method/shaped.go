@@ -99,6 +99,5 @@ func (p *plan) shapedBare(s *standIn) []int {
 	return shaped
 }
 
-// shapedBears are the minutes in a liquid after which what is shaped of plants softens; an
-// estimate.
-const shapedBears = 15.0
+// shapedForm is the form of whatever was shaped of plants, in the table of behaviour.
+const shapedForm = "shaped"

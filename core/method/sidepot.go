@@ -11,9 +11,6 @@ import (
 	"yembra/core/swap"
 )
 
-// noPiece is the tag of what is of meat or fish and no piece of it.
-const noPiece = "no-piece"
-
 // fewServings is assumed where a recipe does not say for how many it is.
 const fewServings = 4
 
@@ -35,7 +32,7 @@ func (c *Carrier) sidePots(d recipe.Dish, a swap.Adaptation, guests float64) []s
 	for i := range a.Components {
 		here := slices.DeleteFunc(c.standIns(&d, &a, i), func(s *standIn) bool {
 			food := c.book.Larder().Food(s.was.FoodID())
-			return s.was.Origin != larder.FromAnimal || !s.flesh() || food == nil || food.Tagged(noPiece)
+			return s.was.Origin != larder.FromAnimal || !s.flesh() || food == nil || food.Tagged(larder.NoPiece)
 		})
 		if len(here) > 0 {
 			out = append(out, c.sidePot(d.Components[i], &a.Components[i], here, guests, table))

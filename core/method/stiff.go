@@ -55,13 +55,6 @@ func (p *plan) ref(line int) string {
 	return recipe.LineRef(at.Component, at.Line)
 }
 
-// leastLiquid and mostLiquid bound by how much a liquid is made less or more; estimates.
-// Beyond that it is another dough, which is for the cook to feel.
-const (
-	leastLiquid = 0.25
-	mostLiquid  = 2.0
-)
-
 // liquidFor is the line whose liquid puts a dough right, with the factor on it; -1 where
 // nothing wants that, or no line can.
 func (c *Carrier) liquidFor(p *plan, n *node, m *larder.Making, dec swap.Decisions) (int, float64) {
@@ -95,7 +88,7 @@ func (c *Carrier) liquidFor(p *plan, n *node, m *larder.Making, dec swap.Decisio
 		return -1, 0
 	}
 	factor := math.Round(100*(1+off*after.dry()/most)) / 100
-	if factor < leastLiquid || factor > mostLiquid {
+	if factor < m.From || factor > m.Upto {
 		return -1, 0
 	}
 	return best, factor

@@ -114,7 +114,7 @@ func (w *writer) action(i int) []*clause {
 	case len(edits) == 0:
 		own.text = strings.TrimLeft(w.slice(max(a.From, w.done), a.Upto), " ,")
 	default:
-		own.text, own.changed = w.agreeing(a, own, w.apply(a, edits)), true
+		own.text, own.changed = w.apply(a, edits), true
 		own.trimmed = slices.ContainsFunc(edits, func(e edit) bool { return e.upto == a.Upto && e.text == "" })
 	}
 	w.lendsVerb(a, own)

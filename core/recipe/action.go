@@ -46,8 +46,11 @@ type Action struct {
 // in characters from and upto; both are 0 where it does not.
 type Words struct {
 	Verb, Time, Heat, Cue, Vessel [2]int
-	Manners                       [][2]int
-	Phrases                       []Phrase
+	// Outcome is where the text says what is to come of it: "to make a mayonnaise".
+	Outcome [2]int
+	// Particles stand apart from the verb that they belong to: "put the meat back".
+	Manners, Particles [][2]int
+	Phrases            []Phrase
 }
 
 // Phrase is one or several things that hang on a verb, by themselves or under a

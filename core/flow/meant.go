@@ -51,6 +51,9 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	}
 	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
 		into := b.base
+		if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
+			into = nil // "for the sauce, add the flour", of a part of its own
+		}
 		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
 			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil })
 		}

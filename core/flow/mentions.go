@@ -120,6 +120,9 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 	if end < len(words) && s.reader.lang.Utensils[words[end]] {
 		return
 	}
+	if end-start == 1 && end < len(words) && s.reader.lang.EggParts[words[start]] > 0 && s.reader.lang.Products[words[end]] {
+		return // "white sauce"
+	}
 	for i := max(0, start-4); i < start; i++ {
 		if s.reader.lang.Likeness[words[i]] && !(s.reader.lang.Prepositions[words[i]] == "as" && i > 0 && s.reader.lang.Wishing[words[i-1]]) {
 			return

@@ -140,10 +140,31 @@ func (b *bindings) named(name string) bool {
 	}
 	b.focus.names[last(words)] = true
 	b.focus.title = words
+	b.aside(b.focus)
 	if slices.ContainsFunc(words, func(w string) bool { return b.r.lang.Conjunctions[w] }) {
 		b.titles = append(b.titles, words)
 	}
 	return true
+}
+
+// aside takes something out of the vessels it was made in: it waits beside them, and "the pan"
+// is another.
+func (b *bindings) aside(made *thing) {
+	for _, t := range b.things {
+		if t.vessel == "" {
+			continue
+		}
+		gone := true
+		for p := range t.holds {
+			gone = gone && b.holder[p] == made
+		}
+		if gone {
+			if b.vessels[t.vessel] == t {
+				delete(b.vessels, t.vessel)
+			}
+			t.vessel = ""
+		}
+	}
 }
 
 // action reads a clause as an action of a step, or keeps it as a remark where it

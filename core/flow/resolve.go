@@ -100,7 +100,22 @@ func (b *bindings) byOwnName(n noun) []referent {
 	if p, ok := b.usedOf(n); ok {
 		return []referent{b.nowOf(p)}
 	}
-	return nil
+	if t := b.justLeft(n); t != nil {
+		return []referent{{made: t}}
+	}
+	return b.untouchedPart(n)
+}
+
+// justLeft is what the action before has made of several things, where a noun is the word for what
+// such work leaves: "the paste", of what was pounded, and no curry paste of the list.
+func (b *bindings) justLeft(n noun) *thing {
+	if b.last == nil || len(n.words) != 1 || !n.pointed || n.rest || b.focus == nil || !b.open(b.focus) || len(b.focus.holds) < 2 || b.goesIn(b.focus) {
+		return nil
+	}
+	if t := b.r.larder.Technique(b.last.Technique); t == nil || t.Leaves != n.head() || b.last.ID != b.focus.id {
+		return nil
+	}
+	return b.focus
 }
 
 // byItsName finds what was made and goes by a name: one that the text gave it, that of what it

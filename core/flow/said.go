@@ -54,7 +54,7 @@ func (b *bindings) said(c *clause, a *recipe.Action) {
 		}
 		return out
 	}
-	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(c.cue), Vessel: place(b.vesselAt), Outcome: place(c.outcomeAt)}
+	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(c.cue), Vessel: place(b.vesselAt), Outcome: place(c.outcomeAt), Aim: place(c.aim())}
 	for _, at := range c.particlesAt {
 		a.Words.Particles = append(a.Words.Particles, place(at))
 	}
@@ -78,4 +78,14 @@ func (b *bindings) apartInText(from, upto int) bool {
 		}
 	}
 	return false
+}
+
+// aim is where the words stand that say before the verb what an order is for: "for the sauce".
+func (c *clause) aim() [2]int {
+	for _, l := range c.links {
+		if l.role == "for" && l.from == c.from && l.from < c.verbAt[0] {
+			return [2]int{l.from, l.nouns[len(l.nouns)-1].upto}
+		}
+	}
+	return [2]int{}
 }

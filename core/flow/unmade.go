@@ -20,6 +20,24 @@ func (b *bindings) unmade(n noun) []referent {
 	return b.component(c)
 }
 
+// untouchedPart are the lines of a part that bears a product's name and nothing more, and of which
+// nothing has been made: "the paste" of the part "Paste", beside tomato paste in another.
+func (b *bindings) untouchedPart(n noun) []referent {
+	if len(n.words) != 1 || !n.pointed || n.rest || !b.r.lang.Products[n.head()] || len(b.dish.Components) < 2 {
+		return nil
+	}
+	c := b.componentNamed(n.head())
+	if c < 0 || c == b.comp || !slices.Equal(b.partNames[c], n.words) {
+		return nil
+	}
+	for i := range b.lines {
+		if b.lines[i].comp == c && b.touched(i) {
+			return nil
+		}
+	}
+	return b.component(c)
+}
+
 func (b *bindings) component(c int) []referent {
 	var out []referent
 	for i := range b.lines {

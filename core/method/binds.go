@@ -28,9 +28,15 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 	return slices.ContainsFunc(path, func(i int) bool {
 		n := &p.graph.Nodes[i]
 		t := n.Technique
+		if t.Family == "rest" && n.Lasts >= takesTaste && slices.Contains(n.To, s.node) && slices.ContainsFunc(n.To, p.flavours) {
+			return true // what is mixed with its marinade and left
+		}
 		if !slices.Contains(n.Named, s.node) {
 			return t.Closes == larder.ClosesAlways && t.Medium == "" && t.Family != "coat" && t.Name != "top" && slices.Contains(n.To, s.node)
 		}
-		return t.Name == "marinate" || p.places(i) || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "top"
+		return t.Name == "marinate" || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "top"
 	})
 }
+
+// takesTaste is how many minutes things must lie together to take each other's taste; an estimate.
+const takesTaste = 30.0

@@ -51,7 +51,7 @@ func (p *plan) enter(s *standIn) {
 			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.cueGone(n) {
 				return // it goes on until something else is done
 			}
-			shorter := math.Min(math.Max(math.Max(left, leastBase), p.wantsBeside(path[i], shaped)), minutes)
+			shorter := math.Min(math.Max(math.Max(left, getsHot), p.wantsBeside(path[i], shaped)), minutes)
 			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
 				p.lasts[path[i]] = shorter
 			}
@@ -223,12 +223,21 @@ func (p *plan) wetMinutes(i int) float64 {
 	if !wet {
 		return 0
 	}
-	minutes := n.Lasts
-	if t.Name == "pressure-cook" {
-		minutes *= pressureFactor
+	switch {
+	case t.Name == "pressure-cook":
+		return n.Lasts * pressureFactor
+	case t.Family == "oven":
+		return math.Max(n.Lasts-warmsThrough, 0)
 	}
-	return minutes
+	return n.Lasts
 }
+
+// getsHot is what things take to get hot that cook on later; warmsThrough is what a covered dish takes in the oven until it bubbles.
+// Estimates.
+const (
+	getsHot      = 5.0
+	warmsThrough = 20.0
+)
 
 // fleshAndFat tells whether an action works on nothing but flesh and fat, so that it cooks
 // them in that.

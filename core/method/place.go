@@ -117,6 +117,14 @@ func (p *plan) wetBefore(parts []part, upto int) bool {
 // severalLines are so many that none of them names what is made of all.
 const severalLines = 3
 
+// calledByLook tells whether a name is that of a product and no word of it that of an animal:
+// "White sauce", which is still white.
+func (c *Carrier) calledByLook(name string) bool {
+	words := strings.Fields(name)
+	last := larder.Words(words[len(words)-1])
+	return len(words) > 1 && len(last) == 1 && c.book.Larder().Language().Products[last[0]] && !slices.ContainsFunc(words, func(w string) bool { return len(c.reader.Animals(w, nil)) > 0 })
+}
+
 // heading is the name of a component without the animal in it: "Celeriac and
 // walnut mince sauce" for "Meat sauce".
 func (c *Carrier) heading(p *plan, i int) string {
@@ -124,7 +132,7 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if name == "" {
 		return name
 	}
-	if len(c.reader.Animals(name, nil)) == 0 {
+	if len(c.reader.Animals(name, nil)) == 0 || c.calledByLook(name) {
 		return name
 	}
 	name = c.renamed(name)

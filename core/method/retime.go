@@ -18,6 +18,7 @@ const (
 	leastBase   = 10.0
 	roastsAgain = 25.0 // what is done already and only takes colour in the oven
 	longRoast   = 90.0 // beyond this an oven's cue is that of flesh that gives way
+	crustsIn    = 60.0 // what a deep dish of done things takes in a slow oven to get its crust
 	bringsRound = 20.0 // what a sauce takes to come together
 	reducesFor  = 40.0 // and to thicken in an open pot
 )
@@ -48,6 +49,8 @@ func (p *plan) retime() {
 			d.cueless = true
 		case n.Technique.Family == "oven" && minutes > roastsAgain && p.onlyReady(i):
 			d.minutes, d.cueless = minutesOf(p.roastsAgain(i)), d.cueless || p.cueGone(n) || minutes > longRoast
+		case n.Technique.Family == "oven" && minutes > longRoast && p.forFleshOnly(i) && p.doneBefore(i):
+			d.minutes = minutesOf(crustsIn)
 		case p.wetMinutes(i) > shortEnough && p.forFleshOnly(i) && (n.Action.Cue == "" || d.cueless):
 			if base := roundMinutes(p.base(i)); base < minutes {
 				d.minutes = minutesOf(base)
@@ -98,6 +101,33 @@ func (p *plan) onlyReady(i int) bool {
 		}
 	}
 	return ready > 0 && ready >= beside // flour and water round sausages are a batter
+}
+
+// doneBefore tells whether all that goes into the oven is done by then, by what it takes raw.
+func (p *plan) doneBefore(i int) bool {
+	for _, line := range p.graph.Nodes[i].Holds {
+		s := p.stand[line]
+		if s != nil && (s.gone || s.is(larder.Ready) || s.Done == 0) {
+			continue
+		}
+		f := p.l.Food(p.line(line).FoodID())
+		if f == nil {
+			return false
+		}
+		wants := p.l.BehaviourOf(f, p.line(line).Form).Done
+		if s != nil {
+			wants = s.Done
+		}
+		for _, k := range p.path(line) {
+			if k < i {
+				wants -= p.wetMinutes(k)
+			}
+		}
+		if wants > tolerance {
+			return false
+		}
+	}
+	return true
 }
 
 // leastMass stands for a weight that nobody knows.

@@ -72,12 +72,34 @@ func (w *writer) clauses() []*clause {
 		w.emptied, w.thinned = written[len(written)-1].gone, w.lostFlesh(c.node)
 		done = append(done, written...)
 	}
+	w.keepAims(done)
 	for _, c := range done {
 		if text := w.c.words().Otherwise(c.text); text != c.text {
 			c.text, c.changed = text, true
 		}
 	}
 	return done
+}
+
+// keepAims says what work is for with what is left of it: "For the sauce, whisk in the flour", of
+// butter that nobody melts any more.
+func (w *writer) keepAims(clauses []*clause) {
+	aim := ""
+	for _, c := range clauses {
+		if c.node < 0 || c.aside {
+			continue
+		}
+		words := w.graph.Nodes[c.node].Action.Words
+		switch {
+		case words.Aim[1] > 0 && c.gone:
+			aim = strings.TrimSpace(w.slice(words.Aim[0], words.Verb[0]))
+		case words.Aim[1] > 0:
+			aim = ""
+		case aim != "" && !c.gone && c.text != "":
+			c.text, c.changed = aim+" "+lowered(c.text), true
+			aim = ""
+		}
+	}
 }
 
 // hangsInBrackets tells whether an aside stands in brackets behind a cue that is

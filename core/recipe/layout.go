@@ -159,7 +159,7 @@ func (l *layout) block(b block) {
 		b.text = l.withoutYield(b.text)
 	}
 	if l.serves(b) {
-		if l.mode == before && len(l.waiting) == 1 && !l.quantityFirst(l.waiting[0].text) {
+		if l.mode == before && len(l.waiting) == 1 && !(l.quantityFirst(l.waiting[0].text) && unicode.IsNumber([]rune(l.waiting[0].text)[0])) {
 			l.waiting[0].heading = true // what stands above the servings is the name of the dish
 		}
 		return

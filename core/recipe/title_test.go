@@ -19,6 +19,7 @@ func TestTheNameOfADishIsNoIngredient(t *testing.T) {
 		{"Spaghetti alla carbonara — 4 portions\n", "Spaghetti alla carbonara", 4},
 		{"Fried cod — serves 4\n", "Fried cod", 4},
 		{"Fried cod (makes 6)\n", "Fried cod", 6},
+		{"A cod from my neighbour\nServes 6", "A cod from my neighbour", 6},
 		{"Cod with 3 peppers\nServes 2", "Cod with 3 peppers", 2},
 	} {
 		d := reader(t).Read(x.first+"\n600g cod, in strips\n50g butter\n1 onion, sliced\n\nMelt the butter and fry the onion for 8 minutes. Add the cod and warm it through.", measure.Metric)

@@ -18,7 +18,7 @@ func (b *bindings) direct(n noun) []referent {
 		if b.otherWork(i) {
 			s -= 0.75
 		}
-		if b.lines[i].comp == b.comp && len(b.takes) == 0 { // what is prepared for several parts is of all
+		if b.lines[i].comp == b.ownPart() && len(b.takes) == 0 { // what is prepared for several parts is of all
 			s += 0.5
 		}
 		if b.mixedIn(portion{i, ""}) {
@@ -39,7 +39,7 @@ func (b *bindings) direct(n noun) []referent {
 			s -= 0.5
 		}
 		switch {
-		case s > top, s == top && len(b.takes) == 0 && b.lines[best[0]].comp != b.comp && b.lines[i].comp == b.comp: // of two, the part's own
+		case s > top, s == top && len(b.takes) == 0 && b.lines[best[0]].comp != b.ownPart() && b.lines[i].comp == b.ownPart(): // of two, the part's own
 			best, top = []int{i}, s
 		case s == top:
 			best = append(best, i)

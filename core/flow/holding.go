@@ -159,7 +159,7 @@ func (b *bindings) besideLiquid(t *thing, named []portion) bool {
 			return true
 		}
 	}
-	return false
+	return t.strained && t.liquid // with water from the tap
 }
 
 // open tells whether a thing still is something by itself: it holds something

@@ -12,7 +12,7 @@ import (
 // what is added to. It returns a question where nothing can be meant.
 func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	a := r.action
-	joins := t.Joins == "yes" || t.Joins != "" && r.placed && t.Family != "cut" || t.Joins == "on" && slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "into" }) || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c))
+	joins := t.Joins == "yes" || t.Joins != "" && r.placed && t.Family != "cut" || t.Joins == "on" && slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "into" }) || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c)) || c.repeats && t.Joins != "" && b.inPlace()
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.focus
 		if t.Name == "serve" && b.base != nil {
@@ -70,6 +70,12 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		}
 	}
 	return ""
+}
+
+// inPlace tells whether the last action put something where more of the same goes: "put the beans
+// in the pot, then the rice".
+func (b *bindings) inPlace() bool {
+	return b.last != nil && (b.last.Vessel != "" || len(b.last.Into) > 0) && b.base != nil && b.base.id == b.last.ID
 }
 
 // onlyIt tells whether an order adds by a pronoun nothing but what was worked on alone, which

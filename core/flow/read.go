@@ -39,13 +39,18 @@ func (r *Reader) Dish(d *recipe.Dish) {
 	foods := r.foodWords(d)
 	b.rests = r.restWords(d)
 	b.kept, b.lettersLeft = map[string]bool{}, mostLetters
+	parts := 0
 	for _, c := range d.Components {
 		for _, s := range c.Steps {
 			for _, ref := range s.Takes {
 				b.kept[ref] = true
 			}
 		}
+		if len(c.Steps) > 0 {
+			parts++
+		}
 	}
+	b.oneMethod = parts == 1 && len(d.Components) > 1
 	for k, at := range d.Method() {
 		b.comp, b.hand, b.stepNo = at.Component, at.Component, k
 		step := &d.Components[at.Component].Steps[at.Step]

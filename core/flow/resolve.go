@@ -43,6 +43,7 @@ func (b *bindings) resolve(n noun) []referent {
 	}
 	if found := b.direct(n); len(found) > 0 {
 		b.uses(n, found)
+		b.takesFrom(found)
 		if t := b.mixtureOf(n, found); t != nil {
 			return []referent{{made: t}}
 		}

@@ -136,6 +136,26 @@ type bindings struct {
 	several []recipe.Ref
 	// tech is the technique of the action being bound.
 	tech *larder.Technique
+	// oneMethod tells that one part holds the steps for the lists of all; among is the part
+	// from whose list the text has taken its last line.
+	oneMethod bool
+	among     int
+}
+
+// ownPart is the part whose lines a text means first: that of the step, or where one method
+// stands behind the lists of all parts, that from which it has just taken something.
+func (b *bindings) ownPart() int {
+	if b.oneMethod {
+		return b.among
+	}
+	return b.comp
+}
+
+// takesFrom notes from which part's list something was taken that is still whole.
+func (b *bindings) takesFrom(found []referent) {
+	if len(found) > 0 && found[0].portion != nil && b.leftOf(*found[0].portion) == 1 {
+		b.among = b.lines[found[0].portion.line].comp
+	}
 }
 
 func (r *Reader) bindings(d *recipe.Dish) *bindings {

@@ -212,6 +212,9 @@ func Pours(f *Food) bool {
 // NoPiece is the tag of what is of meat or fish and no piece of it: its stock, its paste.
 const NoPiece = "no-piece"
 
+// Potherb is the tag of what gives any stock its taste.
+const Potherb = "potherb"
+
 // Wets tells whether things simmer in a food: it pours, or is a cream or a milk of nuts, which
 // fat makes less watery and no less liquid.
 func Wets(f *Food) bool {

@@ -93,6 +93,9 @@ func (p *plan) onlyFlavoured(line int) bool {
 		return false
 	}
 	strained := false
+	if f := p.l.Food(p.line(line).FoodID()); p.flavours(line) && !f.Tagged(larder.Potherb) && p.liquorGoesOn(line) >= 0 {
+		return false // no stock has the cinnamon of this one
+	}
 	if path := p.path(line); len(path) > 0 && p.leftBehind(line, path[0]) && !slices.ContainsFunc(path, func(k int) bool { return !p.deeds[k].drop }) {
 		return true // the vinegar of a poaching
 	}
@@ -107,6 +110,22 @@ func (p *plan) onlyFlavoured(line int) bool {
 		}
 	}
 	return strained
+}
+
+// liquorGoesOn is the first work that is done which takes in the liquid that a line was boiled in,
+// by work that is not; -1 where that goes nowhere.
+func (p *plan) liquorGoesOn(line int) int {
+	boiled := false
+	for _, k := range p.path(line) {
+		n := &p.graph.Nodes[k]
+		switch {
+		case p.deeds[k].drop:
+			boiled = boiled || n.Technique.Family == "wet heat" && p.fromTheTap(n)
+		case boiled && p.takesIn(k):
+			return k
+		}
+	}
+	return -1
 }
 
 // shareAt is the share of a line that an action names.
@@ -136,6 +155,9 @@ func (p *plan) placeFor(line, i int) int {
 				return k
 			}
 		}
+	}
+	if k := p.liquorGoesOn(line); k >= 0 && p.flavours(line) {
+		return k
 	}
 	if k := p.withLiquor(line, i); k >= 0 {
 		return k

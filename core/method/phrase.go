@@ -33,6 +33,9 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		if changed && len(objects) == 0 && len(things) > 0 && !other && k > 0 {
 			things[0].text = w.pointed(p.Nouns[0], things[0].text)
 		}
+		if changed && len(objects) > 0 && len(things) > 0 && !other {
+			things[0].text = w.ofThem(p.Nouns[0].Plural, len(objects) > 1 || objects[0].plural, things[0].text)
+		}
 		objects = append(objects, things...)
 	}
 	if !changed {
@@ -45,6 +48,19 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		return w.without(n, p), true, nil
 	}
 	return w.c.listing(objects), true, objects
+}
+
+// ofThem gives what is said to be of the things before it the word for one or for several of
+// them: "the mushrooms and their marinade".
+func (w *writer) ofThem(was, now bool, text string) string {
+	from, to := w.c.words().Its, w.c.words().Their
+	if was {
+		from, to = to, from
+	}
+	if first, rest, ok := strings.Cut(text, " "); ok && was != now && first == from {
+		return to + " " + rest
+	}
+	return text
 }
 
 // pointed gives the first thing left of a list the article that stood before the

@@ -204,8 +204,16 @@ func (p *plan) dropped(s *standIn, i int) bool {
 	if !p.alone(i, s) {
 		return false
 	}
+	return p.notDone(s, i) && !p.places(i) && !p.coated(s, i) && !p.mixesIn(i) && !slices.ContainsFunc(p.subjects(i), func(line int) bool {
+		o := p.stand[line]
+		return o != nil && !o.gone && o.book != s.book && !p.notDone(o, i) // the milk that is heated with the butter
+	})
+}
+
+// notDone tells whether the table of carrying over has no place for an action on a stand-in.
+func (p *plan) notDone(s *standIn, i int) bool {
 	r := p.rule(s, i)
-	return r != nil && r.Then == larder.CarryDrop && !p.places(i) && !p.coated(s, i) && !p.mixesIn(i)
+	return r != nil && r.Then == larder.CarryDrop
 }
 
 // coated tells whether something is cooked in a coat that it was given before: the

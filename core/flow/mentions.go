@@ -176,8 +176,8 @@ func (s *mentions) shapeHere(words []string, start, end int) bool {
 		return false
 	}
 	for i := start - 1; i >= max(0, start-farthestName) && words[i] != stop; i-- {
-		if lang.Becoming[words[i]] {
-			return true
+		if lang.Becoming[words[i]] || lang.Purpose[words[i]] && lang.Articles[words[i+1]] {
+			return true // "into two sausages", "to a thick cream"
 		}
 	}
 	return false

@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 	"yembra/core/swap"
 )
 
@@ -39,40 +40,71 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 }
 
 // unlike finds doughs whose liquid is another part of their flour than in the
-// original.
+// original's.
 func (c *Carrier) unlike(p *plan, g *flow.Graph, m *larder.Making) {
-	before := func(at flow.LineAt) *swap.Line {
-		return &swap.Line{Line: p.dish.Components[at.Component].Lines[at.Line]}
-	}
-	after := func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] }
 	told := map[*swap.Step]bool{}
-	for k := range p.graph.Nodes {
-		was := &p.graph.Nodes[k]
-		if !meansMaking(m, was) || tapped(was) || tappedBefore(p.graph, k) || p.grain(was) < m.Grain {
-			continue
-		}
-		for n := range g.Nodes {
-			now := &g.Nodes[n]
-			step := stepOf(p.a, now.Action.ID)
-			if step == nil || told[step] || !meansMaking(m, now) || !slices.Contains(step.From, was.At.Step) || now.At.Component != was.At.Component || tapped(now) {
+	for i := range p.a.Components {
+		for n := range p.a.Components[i].Steps {
+			step := &p.a.Components[i].Steps[n]
+			if told[step] || step.Change == swap.Dropped || len(step.From) == 0 {
 				continue
 			}
-			wet0, all0, ok0 := c.watered(p.graph, was, before)
-			wet1, all1, ok1 := c.watered(g, now, after)
-			if !ok0 || !ok1 || wet0 == 0 || all0 == wet0 || all1 == wet1 {
-				continue
-			}
-			share0, share1 := wet0/(all0-wet0), wet1/(all1-wet1)
-			if math.Abs(share1-share0) > m.Like {
-				told[step] = true
-				said := m.Wet
-				if share1 < share0 {
-					said = m.Dry
+			was := doughs(p.graph, m, func(n *flow.Node) bool { return n.At.Component == i && slices.Contains(step.From, n.At.Step) })
+			now := doughs(g, m, func(n *flow.Node) bool { return stepOf(p.a, n.Action.ID) == step })
+			for k := 1; k <= min(len(was), len(now)); k++ { // several are one after the other, the last the whole
+				if said := c.otherThan(p, g, m, was[len(was)-k], now[len(now)-k]); said != "" {
+					told[step] = true
+					c.tell(step, swap.NotMade, said)
+					break
 				}
-				c.tell(step, swap.NotMade, said(100*share1, 100*share0, math.Abs(share1-share0)*(all1-wet1)))
 			}
 		}
 	}
+}
+
+// doughs are the actions of a flow that a row of makings speaks of, with nothing in them that
+// nobody lists.
+func doughs(g *flow.Graph, m *larder.Making, of func(*flow.Node) bool) []*flow.Node {
+	var out []*flow.Node
+	for k := range g.Nodes {
+		if n := &g.Nodes[k]; of(n) && meansMaking(m, n) && !tapped(n) && !tappedBefore(g, k) {
+			out = append(out, n)
+		}
+	}
+	return out
+}
+
+// otherThan says by how much a dough is wetter or drier than the original's; empty where it is
+// not, or that is not known.
+func (c *Carrier) otherThan(p *plan, g *flow.Graph, m *larder.Making, was, now *flow.Node) string {
+	if p.grain(was) < m.Grain || p.opens(was) {
+		return ""
+	}
+	wet0, all0, ok0 := c.watered(p.graph, was, func(at flow.LineAt) *swap.Line {
+		return &swap.Line{Line: p.dish.Components[at.Component].Lines[at.Line]}
+	})
+	wet1, all1, ok1 := c.watered(g, now, func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] })
+	if !ok0 || !ok1 || wet0 == 0 || all0 == wet0 || all1 == wet1 {
+		return ""
+	}
+	share0, share1 := wet0/(all0-wet0), wet1/(all1-wet1)
+	switch off := math.Abs(share1 - share0); {
+	case off <= m.Like:
+		return ""
+	case share1 < share0:
+		return m.Dry(100*share1, 100*share0, off*(all1-wet1))
+	default:
+		return m.Wet(100*share1, 100*share0, off*(all1-wet1))
+	}
+}
+
+// opens tells whether nothing is decided yet for some of what an action works on.
+func (p *plan) opens(n *flow.Node) bool {
+	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+		at := p.graph.Lines[line]
+		ref := recipe.LineRef(at.Component, at.Line)
+		return slices.ContainsFunc(p.a.Unresolved, func(o swap.Open) bool { return o.Line == ref })
+	})
 }
 
 // grain is the share of flours, meals and grains in what an action of the original works on.

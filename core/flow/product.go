@@ -19,7 +19,7 @@ func (b *bindings) group(n noun) []referent {
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
-		if b.closed(i) || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+		if b.closed(i) && !b.waits(b.held(portion{i, ""})) || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
@@ -27,6 +27,9 @@ func (b *bindings) group(n noun) []referent {
 			spoken = append(spoken, referent{portion: r.portion, made: b.held(*r.portion)})
 		}
 		switch {
+		case b.leftOf(*r.portion) == 0 && b.waits(b.held(*r.portion)):
+			r.made = b.held(*r.portion)
+			fresh = append(fresh, r)
 		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest:
 			r.made = b.held(*r.portion)
 			used = append(used, r)
@@ -61,6 +64,12 @@ func (b *bindings) group(n noun) []referent {
 		return b.ownOf(used)
 	}
 	return used
+}
+
+// waits tells whether something was made aside for this part of the dish and has gone nowhere yet:
+// the flour that was mixed beforehand is one of "the dry ingredients".
+func (b *bindings) waits(t *thing) bool {
+	return t != nil && t.title != nil && t.comp == b.comp && b.open(t) && !t.spent
 }
 
 // inHand are those that what is worked on holds.

@@ -154,7 +154,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 	if t.lang.NounVerbs[t.words[i].low] && !t.foods(t.words[i].norm) && t.lang.Shapes[t.low(next)] && (t.conj(next+1) || t.mark(next+1, ",") || t.ends(next+1, len(t.words))) {
 		return true // "shape patties and fry"
 	}
-	if t.preparesVessel(next) {
+	if t.preparesVessel(next) || t.takesShape(next) {
 		return true
 	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
@@ -165,6 +165,16 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return !cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2)
 	}
 	return true
+}
+
+// takesShape tells whether a shape follows that something is brought into: "roll into logs", of a
+// dough with bread rolls in it.
+func (t *text) takesShape(i int) bool {
+	if !t.lang.Becoming[t.low(i)] {
+		return false
+	}
+	n, ok := t.noun(i+1, len(t.words), false)
+	return ok && (t.lang.Shapes[n.head()] || t.lang.Shapes[t.low(n.upto-1)])
 }
 
 // preparesVessel tells whether a second verb and a pot follow, that both are done to:

@@ -60,16 +60,12 @@ func (x *tally) perCard() float64 {
 	return float64(n) / float64(x.cards)
 }
 
-// Every card of the corpus reads back as it was meant, but for few steps that say
-// themselves that they must be looked at.
+// Every card of the corpus reads back as it was meant, with nothing left to look at.
 func TestCardsOfTheCorpusReadBack(t *testing.T) {
 	r, b, c := open(t)
-	for _, half := range []struct {
-		files []string
-		most  float64
-	}{{[]string{"first.txt", "first_marked.txt"}, 0.2}, {[]string{"second.txt", "second_marked.txt"}, 0.3}} {
+	for _, half := range [][]string{{"first.txt", "first_marked.txt"}, {"second.txt", "second_marked.txt"}} {
 		found := tally{kinds: map[swap.FindingKind]int{}}
-		for _, file := range half.files {
+		for _, file := range half {
 			for _, text := range recipesIn(t, file) {
 				d := r.Read(text, measure.Metric)
 				for _, preset := range []string{swap.WholeFood, "whole-food-no-oil", "fasting-day"} {
@@ -83,10 +79,8 @@ func TestCardsOfTheCorpusReadBack(t *testing.T) {
 				}
 			}
 		}
-		t.Logf("%v: %d cards, %.2f to look at a card, %v\n%s", half.files, found.cards, found.perCard(), found.kinds, strings.Join(found.texts, "\n"))
-		require.LessOrEqual(t, found.perCard(), half.most)
-		require.Zero(t, found.kinds[swap.NamesAnimal])
-		require.Zero(t, found.kinds[swap.TooEarly])
+		t.Logf("%v: %d cards, %.2f to look at a card, %v\n%s", half, found.cards, found.perCard(), found.kinds, strings.Join(found.texts, "\n"))
+		require.Empty(t, found.kinds)
 	}
 }
 

@@ -57,7 +57,8 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 		}
 	}
 	if at := a.Words.Cue; d.cueless && at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto {
-		out = append(out, edit{at[0], at[1], w.otherCue(n, d)})
+		out = append(out, edit{at[0], at[1], strings.TrimSpace(tail + " " + w.otherCue(n, d))})
+		tail = "" // said in its place
 	}
 	if tail != "" {
 		at := a.Upto

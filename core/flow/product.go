@@ -19,7 +19,8 @@ func (b *bindings) group(n noun) []referent {
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
-		if b.closed(i) && !b.waits(b.held(portion{i, ""})) || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+		waits := slices.Contains(kinds, anyDry) && b.waits(b.held(portion{i, ""}))
+		if b.closed(i) && !waits || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
@@ -27,7 +28,7 @@ func (b *bindings) group(n noun) []referent {
 			spoken = append(spoken, referent{portion: r.portion, made: b.held(*r.portion)})
 		}
 		switch {
-		case b.leftOf(*r.portion) == 0 && b.waits(b.held(*r.portion)):
+		case waits:
 			r.made = b.held(*r.portion)
 			fresh = append(fresh, r)
 		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest:

@@ -7,6 +7,7 @@ import (
 
 	"github.com/stretchr/testify/assert"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -128,6 +129,46 @@ func TestThePreparationsOfTheBookListTheirKit(t *testing.T) {
 				}
 				for _, k := range needs {
 					assert.Contains(t, p.Kit, k, "%s: “%s” needs it: %s", s.ID, a.Verb, p.Text)
+				}
+			}
+		}
+	}
+}
+
+// What a formula lists as soaked, boiled, baked or pressed is so by a step of the preparation:
+// what takes time is nothing to be taken from a shelf. Pulses, grains and nuts cooked beforehand
+// are bought so or listed by their dry weight.
+func TestThePreparationsOfTheBookDoWhatTakesTime(t *testing.T) {
+	r, b, _ := open(t)
+	l := b.Larder()
+	takesTime := func(way *larder.Technique) bool {
+		return way != nil && way.Name != "cook" && (way.Family == "wet heat" || way.Family == "oven" || way.Family == "rest" || way.Name == "press")
+	}
+	alike := func(way *larder.Technique) string {
+		if way.Family == "rest" && way.Name != "rest" && way.Medium == "" {
+			return way.Name // chilling is no soaking
+		}
+		return way.Family
+	}
+	for _, s := range l.Swaps() {
+		lines := make([]recipe.Line, len(s.Formula))
+		for i, p := range s.Formula {
+			lines[i] = recipe.Line{Food: &s.Formula[i].Food, Name: l.Food(p.Food).Name, Form: p.Form, Preparation: p.Preparation, Origin: l.Food(p.Food).Origin}
+		}
+		done := map[string]bool{}
+		for _, p := range s.Prepare {
+			for _, a := range r.Step(p.Text, lines).Actions {
+				done[alike(l.Technique(a.Technique))] = true
+			}
+		}
+		for _, p := range s.Formula {
+			for _, w := range larder.Words(p.Preparation) {
+				for _, v := range l.Language().Verb(w) {
+					for _, name := range l.Language().Orders(v.Lemma) {
+						if way := l.Technique(name); len(s.Prepare) > 0 && v.Form == language.Past && takesTime(way) && v.Lemma != "leave" {
+							assert.True(t, done[alike(way)], "%s: no step makes the %s %s", s.ID, p.Food, w)
+						}
+					}
 				}
 			}
 		}

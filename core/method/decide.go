@@ -34,7 +34,9 @@ func (p *plan) cooksOn(i, first int) bool {
 		if len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(p.graph.Nodes[first].To, line) }) {
 			return true // the fat itself is worked on
 		}
-		fat := slices.ContainsFunc(p.graph.Nodes[first].To, func(line int) bool { return slices.Contains(n.With, line) || slices.Contains(n.Into, line) })
+		fat := slices.ContainsFunc(p.graph.Nodes[first].To, func(line int) bool {
+			return slices.Contains(n.With, line) || slices.Contains(n.Into, line) && !slices.ContainsFunc(n.Inputs, func(in int) bool { return in != i && p.graph.Nodes[in].Reaches(line) })
+		}) // and not another share of it, that is there already
 		return fat && (n.Technique.Joins == "yes" || n.Technique.Heat != "" && n.Technique.Family != "oven")
 	})
 }
@@ -54,15 +56,15 @@ func (p *plan) decide(i int) {
 		}
 	}
 	switch {
-	case p.onBodies(i), p.strewnOnNothing(i), p.ofMerged(i):
+	case p.onBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i):
 		d.drop = true
-	case p.strainsNothing(i):
+	case p.strainsNothing(i), p.keptFromNothing(i):
 		d.drop = true
 	case p.keepsAll(i):
 		d.silent = true
 	case p.intoNothing(i):
 		d.drop = true
-	case n.Is("off-heat") && p.onlyDropped(i), p.onlyForAdded(i):
+	case n.Is("off-heat") && p.onlyDropped(i), p.onlyForAdded(i), p.turnsNothing(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)
@@ -111,6 +113,28 @@ func (p *plan) entersAt(i int) {
 			d.before = append(d.before, s)
 		}
 	}
+}
+
+// keptFromNothing tells whether an action keeps warm what was to be taken out or cut just before and
+// is neither, until it goes back.
+func (p *plan) keptFromNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("keep-warm") || i == 0 || !p.deeds[i-1].drop {
+		return false
+	}
+	if f := p.graph.Nodes[i-1].Technique.Family; f != "separate" && f != "cut" {
+		return false
+	}
+	flesh := false
+	for _, line := range n.To {
+		switch s := p.stand[line]; {
+		case s != nil && s.flesh():
+			flesh = p.goesOn(line, i)
+		case s == nil && !p.dusts(line) && !p.c.fatLine(p.line(line)):
+			return false
+		}
+	}
+	return flesh
 }
 
 // othersFry lets what was to fry with flesh fry by itself where that is browned when it is

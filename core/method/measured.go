@@ -1,6 +1,7 @@
 package method
 
 import (
+	"math"
 	"slices"
 	"strings"
 
@@ -56,3 +57,16 @@ func (w *writer) ownMeasure(noun recipe.Noun) string {
 	}
 	return strings.TrimSpace(words) + " "
 }
+
+// asMuch tells whether about as much stands in as there was, so that a measure of one is one of
+// the other; of less oil than there was butter, only a share is.
+func (p *plan) asMuch(s *standIn) bool {
+	was, now := s.was.Mass(), 0.0
+	for _, k := range s.lines {
+		now += p.a.Components[s.component].Lines[k].Mass()
+	}
+	return was == 0 || now == 0 || math.Abs(now/was-1) <= aboutAsMuch
+}
+
+// aboutAsMuch is by what share amounts may differ that are measured alike; an estimate.
+const aboutAsMuch = 0.2

@@ -59,6 +59,22 @@ func (p *plan) onlyDropped(i int) bool {
 		!slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil || !p.stand[line].flesh() })
 }
 
+// turnsNothing tells whether an action turns a fire up or down under what was to be fried just before
+// and is not.
+func (p *plan) turnsNothing(i int) bool {
+	if !p.graph.Nodes[i].Is("lower-heat", "raise-heat") {
+		return false
+	}
+	for k := i - 1; k >= 0 && p.graph.Nodes[k].At.Component == p.graph.Nodes[i].At.Component; k-- {
+		if n := &p.graph.Nodes[k]; n.Technique.Heat != "" && n.Technique.Family != "oven" {
+			if !p.deeds[k].drop && !p.heatsForNothing(k) {
+				return false
+			}
+		}
+	}
+	return i > 0
+}
+
 // mixesIn tells whether work that a stand-in does not want also mixes something of the cook's
 // own into it.
 func (p *plan) mixesIn(i int) bool {

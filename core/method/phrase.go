@@ -211,7 +211,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 				rest, share = false, 1
 			}
 			t := w.c.stand(s, share, rest)
-			if measure := w.ownMeasure(noun); measure != "" && share < nearlyAll && !s.bare {
+			if measure := w.ownMeasure(noun); measure != "" && share < nearlyAll && !s.bare && w.asMuch(s) {
 				t.text = w.measureOf(measure, s.name) // "a tablespoon of cashew milk"
 			}
 			if state := w.stateSaid(noun, line, at); state != "" && !s.bare && !slices.Contains(larder.Words(s.name), state) {

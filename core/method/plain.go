@@ -36,10 +36,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)
 	}
 	own.objects = to
-	text, behind := verb, ""
-	if at := strings.LastIndex(verb, " "); at > 0 && w.l.Language().AdjectiveVerbs[verb[at+1:]] {
-		text, behind = verb[:at], verb[at:] // "keep the soy chunks warm"
-	}
+	text, behind := w.splitVerb(verb)
 	if made := words.The + " " + w.c.renamed(a.Makes); a.Makes != "" && len(with) == 0 && w.l.Language().Announcing[a.Verb] && !w.namesAnimal(larder.Capital(made)+".") {
 		text, to, with = text+" "+made, nil, to // "make the sauce with the flour and the oil"
 	}
@@ -68,6 +65,14 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		text += " " + a.Cue
 	}
 	return text
+}
+
+// splitVerb parts a verb from the word that stands behind its object: "keep the soy chunks warm".
+func (w *writer) splitVerb(verb string) (text, behind string) {
+	if at := strings.LastIndex(verb, " "); at > 0 && w.l.Language().AdjectiveVerbs[verb[at+1:]] {
+		return verb[:at], verb[at:]
+	}
+	return verb, ""
 }
 
 // saidLater tells whether what an action is done to is said with the next: "butter and

@@ -51,7 +51,7 @@ func (p *plan) retime() {
 			d.minutes, d.cueless = minutesOf(p.roastsAgain(i)), d.cueless || p.cueGone(n) || minutes > longRoast
 		case n.Technique.Family == "oven" && minutes > longRoast && p.forFleshOnly(i) && p.doneBefore(i):
 			d.minutes = minutesOf(crustsIn)
-		case p.wetMinutes(i) > shortEnough && p.forFleshOnly(i) && (n.Action.Cue == "" || d.cueless):
+		case p.wetMinutes(i) > p.keepsTime(i) && p.forFleshOnly(i) && (n.Action.Cue == "" || d.cueless):
 			if base := roundMinutes(p.base(i)); base < minutes {
 				d.minutes = minutesOf(base)
 			}
@@ -258,6 +258,18 @@ func (p *plan) forFleshOnly(i int) bool {
 		s := p.stand[line]
 		return s != nil && s.flesh()
 	})
+}
+
+// keepsTime is up to how many minutes an action keeps its whole time: what is in the pot without
+// the flesh that goes in later is not cooked any longer than it takes.
+func (p *plan) keepsTime(i int) float64 {
+	n := &p.graph.Nodes[i]
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		if s := p.stand[line]; s != nil && s.flesh() && !s.gone && s.enters <= i {
+			return shortEnough
+		}
+	}
+	return bringsRound
 }
 
 // cookThrough gives a stand-in that wants its minutes in a liquid those where

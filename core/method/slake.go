@@ -23,6 +23,31 @@ func (p *plan) strewnOnNothing(i int) bool {
 		!slices.ContainsFunc(n.Into, func(line int) bool { return p.there(line, i) && (p.stand[line] != nil || p.begun(line, i)) })
 }
 
+// dustedForPan tells whether an action dusts something with no more than a thickener, for a frying
+// that is not done any more: the flour goes into the sauce.
+func (p *plan) dustedForPan(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("dust") || len(n.With) == 0 || slices.ContainsFunc(n.With, func(line int) bool { return !p.thickens(line) }) {
+		return false
+	}
+	for _, line := range p.subjects(i) {
+		s := p.stand[line]
+		if s == nil || s.gone || !s.flesh() {
+			return false
+		}
+		path := p.path(line)
+		for _, k := range path[slices.Index(path, i)+1:] {
+			switch t := p.graph.Nodes[k].Technique; {
+			case t.Family == "dry heat" && p.dropped(s, k):
+				return true
+			case t.Heat != "":
+				return false
+			}
+		}
+	}
+	return false
+}
+
 // slakesInto is the action after i that pours the liquid in which a thickener goes
 // that was to be strewn over or turned on what is not there any more; -1 where none
 // does.

@@ -96,6 +96,7 @@ const (
 
 // The states of a stand-in that carry rules ask for.
 const (
+	Bound     = "bound"
 	Prepared  = "prepared"
 	Ready     = "ready"
 	Browned   = "browned"
@@ -105,7 +106,7 @@ const (
 	Steeped   = "steeped"
 )
 
-var carryStates = []string{"any", Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped}
+var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped}
 
 // flesh are the classes that rules call so.
 var flesh = []string{string(Meat), string(Poultry), string(Fish), string(Shellfish)}

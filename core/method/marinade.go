@@ -7,8 +7,11 @@ import (
 )
 
 // statesAt are the states of a stand-in when an action begins: what lay in a marinade is wet
-// and takes colour again.
+// and takes colour again, what is shaped with others later must hold in a ball.
 func (p *plan) statesAt(s *standIn, i int) []string {
+	if p.graph.Nodes[i].Technique.Family == "cut" && p.boundLater(s, i) {
+		return append([]string{larder.Bound}, s.states...)
+	}
 	if p.graph.Nodes[i].Technique.Family != "dry heat" || !p.marinated(s, i) {
 		return s.states
 	}
@@ -41,4 +44,23 @@ func (p *plan) friedJust(s *standIn, i int) bool {
 	}
 	before := path[at-1]
 	return s.enters <= before && !p.deeds[before].drop && p.graph.Nodes[before].Technique.Family == "dry heat"
+}
+
+// boundLater tells whether a stand-in is mixed with others and shaped after an action.
+func (p *plan) boundLater(s *standIn, i int) bool {
+	mixed := false
+	for _, k := range p.path(s.node) {
+		if k <= i {
+			continue
+		}
+		switch n := &p.graph.Nodes[k]; {
+		case n.Is("shape"):
+			return mixed
+		case n.Technique.Heat != "":
+			return false
+		default:
+			mixed = mixed || len(n.To)+len(n.With)+len(n.Into) > 1
+		}
+	}
+	return false
 }

@@ -157,13 +157,18 @@ func (b *body) one(i int) int {
 		b.upto = i
 		return i
 	}
-	if kind := b.lang.Subordinators[b.low(i)]; kind != "" && !b.lang.Purpose[b.low(i)] && (b.lang.Prepositions[b.low(i)] == "" || b.finite(i)) {
+	if kind := b.lang.Subordinators[b.low(i)]; kind != "" && !b.standsAlone(i) && !b.lang.Purpose[b.low(i)] && (b.lang.Prepositions[b.low(i)] == "" || b.finite(i)) {
 		return b.hanging(i, 1, kind)
 	}
 	if b.is(i, b.lang.Negations) {
 		return b.hanging(i, 1, "")
 	}
 	return b.rest(i)
+}
+
+// standsAlone tells whether a word that may open a clause means a thing: "add that too".
+func (b *body) standsAlone(i int) bool {
+	return b.is(i, b.lang.Pronouns) && b.adverb(i+1) && b.ends(i+2, b.upto)
 }
 
 func (b *body) wordless(i int) bool { return b.words[i].low == "" && !b.number(i) }

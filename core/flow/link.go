@@ -94,6 +94,10 @@ func (b *body) leads(i, at int, w, role string, first bool) int {
 		b.how(i, end)
 		return end
 	}
+	if role == "by" && at+1 < b.upto && b.lang.Prepositions[b.low(at+1)] != "" {
+		b.how(i, at+1)
+		return at + 1 // "by hand into the pot"
+	}
 	if b.goes(at) && !b.modifies(at, b.upto) || role == "without" || role == "by" || role == "before" {
 		return b.says(i)
 	}

@@ -42,7 +42,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	}
 	if t.Medium == "with" && len(a.To) > 0 && len(a.With)+len(a.Into) == 0 && b.last != nil {
 		// "Mix the coffee and the wine. Dip the biscuits"
-		if just := b.byID(b.last.ID); just != nil && just.comp == b.comp && b.open(just) && !slices.Contains(r.inputs, just) {
+		if just := b.byID(b.last.ID); just != nil && just.comp == b.comp && b.open(just) && (len(b.takes) == 0 || b.ofTaken(just)) && !slices.Contains(r.inputs, just) {
 			b.refMade(just, 1, r, &a.With)
 		}
 	}
@@ -81,7 +81,7 @@ func (b *bindings) inPlace() bool {
 // onlyIt tells whether an order adds by a pronoun nothing but what was worked on alone, which
 // cannot go into itself: "beat the yoghurt and add it".
 func (b *bindings) onlyIt(c *clause, r *roles) bool {
-	return len(c.objects) == 1 && c.objects[0].pronoun && len(r.inputs) == 1 && len(r.portions) == 0 && len(r.inputs[0].holds) == 1
+	return len(c.objects) == 1 && c.objects[0].pronoun && len(r.inputs) == 1 && len(r.portions) == 0 && len(r.inputs[0].holds) <= 1
 }
 
 // potBeside is the pot of liquid that stands beside what was fried and is all that is in hand.

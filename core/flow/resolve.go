@@ -15,8 +15,19 @@ type referent struct {
 	vessel  string
 }
 
-// resolve finds what a noun means.
+// resolve finds what a noun means; a step that prepares something means nothing that was made
+// for anything else.
 func (b *bindings) resolve(n noun) []referent {
+	found := b.meaning(n)
+	for i, r := range found {
+		if len(b.takes) > 0 && r.made != nil && len(r.made.holds) > 0 && !b.ofTaken(r.made) {
+			found[i] = referent{named: b.words(n)}
+		}
+	}
+	return found
+}
+
+func (b *bindings) meaning(n noun) []referent {
 	lang := b.r.lang
 	switch {
 	case n.owner != nil && lang.Places[n.head()]:

@@ -207,6 +207,8 @@ func (p *plan) nextPlace(line, i int) int {
 			continue
 		}
 		switch {
+		case fat && p.saysFat(n):
+			return k // "in the fat that is left"
 		case fat && n.Technique.Medium == "fat" && n.Technique.Family == "dry heat" && !p.hasFat(k):
 			return k
 		case fat && best < 0 && n.Technique.Joins == "yes" && len(n.Users) > 0 && !n.Liquid && !p.holdsLiquid(n.To):
@@ -222,6 +224,20 @@ func (p *plan) nextPlace(line, i int) int {
 		return -1 // it only fried what is gone
 	}
 	return best
+}
+
+// saysFat tells whether an action says that it is done in some fat that it has from what went before.
+func (p *plan) saysFat(n *flow.Node) bool {
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return (x.Role == "in" || x.Role == "with") && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+			if noun.Upto > len(text) || len(noun.Refs) == 0 || noun.Refs[0].Line != nil {
+				return false
+			}
+			words := larder.Words(string(text[noun.Name:noun.Upto]))
+			return len(words) > 0 && p.l.Language().Fats[words[0]]
+		})
+	})
 }
 
 // worksOnOthers tells whether an action is done to something that work which is done has

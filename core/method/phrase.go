@@ -120,6 +120,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if name := onlyNamed(noun); name != "" {
 		return w.onlySaid(n, p, name, kept)
 	}
+	if fat := w.fatAlong(noun, at); p.Role != "to" && fat != nil {
+		return fat, true // "in the fat that is left", of a frying that is not done
+	}
 	lines, made := w.meant(noun)
 	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
@@ -164,6 +167,23 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		}
 	}
 	return things, true
+}
+
+// fatAlong is the fat that came along with dropped work, where a noun speaks of the fat of it; nil
+// where it does not.
+func (w *writer) fatAlong(noun recipe.Noun, at int) []named {
+	words := larder.Words(w.slice(noun.Name, noun.Upto))
+	if len(words) == 0 || !w.l.Language().Fats[words[0]] || noun.Pronoun {
+		return nil
+	}
+	d := &w.deeds[at]
+	for k, line := range d.along {
+		if t, ok := w.ofLine(line, w.shares[line]); ok && w.c.fatLine(w.line(line)) {
+			d.along = slices.Delete(slices.Clone(d.along), k, k+1)
+			return []named{t}
+		}
+	}
+	return nil
 }
 
 // greasesNot tells whether a dish would be greased with what is no fat any more.

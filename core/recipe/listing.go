@@ -95,6 +95,6 @@ func (l *layout) inListing(b block) {
 		}
 		l.behindRow()
 		l.behindPart(b)
-		l.current.Lines = append(l.current.Lines, b.text)
+		l.current.Lines = append(l.current.Lines, l.bothParts(b.text)...)
 	}
 }

@@ -52,3 +52,18 @@ func TestYolksAndWhitesAreThoseOfTheListedEggs(t *testing.T) {
 	require.NotContains(t, steps[2].Lines, 0)
 	require.Empty(t, steps[2].Animals)
 }
+
+func TestALineOfTwoPartsIsTwoLines(t *testing.T) {
+	for line, want := range map[string][]string{
+		"finely grated zest of 2 lemons and 75ml of their juice": {"lemon-zest", "lemon-juice"},
+		"zest of 1 orange and 2 tbsp juice":                      {"orange-zest", "orange-juice"},
+		"1 onion and 2 tbsp lemon juice":                         {"onion", "lemon-juice"},
+	} {
+		d := reader(t).Read("Cake\nServes 4\n\n150 g sugar\n200 g flour\n"+line+"\n\nMethod\n1. Mix everything.", measure.Metric)
+		var got []string
+		for _, l := range d.Components[0].Lines[2:] {
+			got = append(got, l.FoodID())
+		}
+		require.Equal(t, want, got, line)
+	}
+}

@@ -1,0 +1,33 @@
+package recipe
+
+import (
+	"strings"
+
+	"yembra/core/larder"
+)
+
+// bothParts takes a line apart that asks for two parts of one thing, each with its amount: "zest of 2
+// lemons and 75 ml of their juice". It is the line itself where it is no such line.
+func (l *layout) bothParts(text string) []string {
+	lang := l.reader.larder.Language()
+	words := strings.Fields(text)
+	for k := len(words) - 1; k > 1; k-- {
+		tail := words[min(k+1, len(words)):]
+		if !lang.Conjunctions[strings.ToLower(words[k])] || len(tail) < 2 || !l.quantityFirst(strings.Join(tail, " ")) {
+			continue
+		}
+		part := tail[len(tail)-1]
+		_, juice := l.reader.lines().Parts[strings.ToLower(part)]
+		head := strings.Join(words[:k], " ")
+		first := l.line(head)
+		if !juice || first.Food == nil || first.Amount == nil || l.line(strings.Join(tail, " ")).Food != nil {
+			return []string{text}
+		}
+		amount := tail[:len(tail)-1]
+		for n := len(amount); n > 0 && (lang.Possessives[strings.ToLower(amount[n-1])] || lang.Articles[strings.ToLower(amount[n-1])] || lang.Prepositions[strings.ToLower(amount[n-1])] == "of"); n-- {
+			amount = amount[:n-1]
+		}
+		return []string{head, strings.Join(amount, " ") + " " + larder.Singular(strings.ToLower(words[k-1])) + " " + part}
+	}
+	return []string{text}
+}

@@ -203,7 +203,10 @@ func (p *parser) inverted(i, upto int) int {
 // on". It returns i where there is none.
 func (p *parser) verbless(i, upto int, n noun) int {
 	lemma := p.lang.Verbless[p.low(n.upto)]
-	if lemma == "" || n.pronoun || !p.ends(n.upto+1, upto) && !p.mark(n.upto+1, ",") && !p.conj(n.upto+1) {
+	switch {
+	case p.besideDish(n, upto):
+		lemma = p.lang.BesideVerb
+	case lemma == "" || n.pronoun || !p.ends(n.upto+1, upto) && !p.mark(n.upto+1, ",") && !p.conj(n.upto+1):
 		return i
 	}
 	c := &clause{lemma: lemma, from: i, objects: []noun{n}}
@@ -217,6 +220,12 @@ func (p *parser) verbless(i, upto int, n noun) int {
 	at := b.run(n.upto)
 	p.add(c, i, at)
 	return at
+}
+
+// besideDish tells whether a thing of the list stands where what goes with a dish does: "Pecorino on
+// the table".
+func (p *parser) besideDish(n noun, upto int) bool {
+	return !n.pronoun && len(n.words) > 0 && p.listed(n.head()) && p.lang.Prepositions[p.low(n.upto)] != "" && p.is(n.upto+1, p.lang.Articles) && p.lang.Beside[p.low(n.upto+2)] && p.ends(n.upto+3, upto)
 }
 
 func (p *parser) lastClause() *clause {

@@ -46,6 +46,10 @@ type Language struct {
 	Verbless map[string]string
 	// VerblessHeat is the verb that an oven's heat stands for.
 	VerblessHeat string
+	// BesideVerb is the verb that is left out where a thing is said to stand beside a dish, Beside the
+	// words for such places.
+	BesideVerb string
+	Beside     Set
 	// Prepositions gives the role that a preposition introduces, Subordinators
 	// what a clause under them is.
 	Prepositions, Subordinators Roles

@@ -136,8 +136,13 @@ func (w *writer) action(i int) []*clause {
 // lendsVerb gives a clause that is said without a verb the one that went with the clause before,
 // and notes which verb went with this one.
 func (w *writer) lendsVerb(a *recipe.Action, own *clause) {
-	if a.Words.Verb[1] == 0 && own.text != "" && (w.emptied || w.lostVerb == a.Verb) {
+	switch {
+	case a.Words.Verb[1] > 0 || own.text == "":
+	case w.emptied || w.lostVerb == a.Verb:
 		own.text, own.changed = a.Verb+" "+own.text, true // "then the carrots"
+	case own.changed && w.opensSentence(a):
+		verb, _, _ := strings.Cut(a.Verb, " ")
+		own.text = verb + " " + lowered(own.text) // "Pecorino on the table"
 	}
 	switch said := a.Words.Verb[1] > 0; {
 	case own.gone && said:
@@ -145,6 +150,12 @@ func (w *writer) lendsVerb(a *recipe.Action, own *clause) {
 	case !own.gone && w.lostVerb == a.Verb:
 		w.lostVerb = ""
 	}
+}
+
+// opensSentence tells whether the words of an action begin a sentence.
+func (w *writer) opensSentence(a *recipe.Action) bool {
+	before := strings.TrimRight(w.slice(0, a.From), " \n")
+	return before == "" || strings.ContainsAny(before[len(before)-1:], ".!?")
 }
 
 // greasing is what is said for a verb in -ing that names an animal's fat: "buttering each"; empty

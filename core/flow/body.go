@@ -137,6 +137,10 @@ func (b *body) one(i int) int {
 		} else {
 			b.how(i, c.upto)
 		}
+		if b.is(c.upto, b.lang.Pronouns) && b.is(c.upto, b.lang.Pointing) && (b.ends(c.upto+1, b.upto) || b.mark(c.upto+1, ",")) {
+			b.how(c.upto, c.upto+1)
+			return c.upto + 1 // "2 minutes each"
+		}
 		return c.upto
 	}
 	if v, upto, ok := b.celsius(i); ok {

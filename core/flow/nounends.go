@@ -80,7 +80,7 @@ func (t *text) doled(i, upto int) int {
 // to what stands before: "the finely chopped onion", "the remaining hot stock".
 func (t *text) modifies(i, upto int) bool {
 	for next := i + 1; next < min(upto, i+farthestName); next++ {
-		if t.ends(next, upto) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Articles) || t.is(next, t.lang.Pointing) || t.conj(next) || t.lang.Prepositions[t.low(next)] != "" {
+		if t.ends(next, upto) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Until) || t.is(next, t.lang.Articles) || t.is(next, t.lang.Pointing) || t.conj(next) || t.lang.Prepositions[t.low(next)] != "" {
 			return false
 		}
 		if t.foods(t.words[next].norm) || t.lang.Products[t.low(next)] || t.lang.Vessels[t.low(next)] || t.lang.Loose[t.low(next)] {

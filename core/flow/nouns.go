@@ -13,6 +13,9 @@ func (b *body) nouns(i int) ([]noun, int) {
 		if !ok || len(out) > 0 && n.pronoun && len(n.words) == 0 && !n.rest && !n.all {
 			return out, i // ", a spoonful at a time"
 		}
+		if len(out) > 0 && out[0].pointed && !n.pointed && len(n.words) == 1 && n.amount[1] == 0 && b.lang.Products[n.head()] && !b.text.listed(n.head()) {
+			n.pointed = true // "the pasta, tuna and sauce"
+		}
 		out, i = append(out, n), n.upto
 		if n.pronoun && b.is(i, b.lang.Exceptions) {
 			out[len(out)-1].except, i = b.nouns(i + 1)

@@ -20,7 +20,7 @@ func (b *bindings) group(n noun) []referent {
 	for i := range b.lines {
 		f := b.lines[i].food
 		waits := slices.Contains(kinds, anyDry) && b.waits(b.held(portion{i, ""}))
-		if b.closed(i) && !waits || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.Contains(kinds, string(f.Animal)) {
+		if b.closed(i) && !waits || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.ContainsFunc(f.Tags, func(tag string) bool { return slices.Contains(kinds, tagged+tag) }) && !slices.Contains(kinds, string(f.Animal)) {
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
@@ -66,6 +66,9 @@ func (b *bindings) group(n noun) []referent {
 	}
 	return used
 }
+
+// tagged is what stands before a tag in the table of groups.
+const tagged = "#"
 
 // waits tells whether something was made aside for this part of the dish and has gone nowhere yet:
 // the flour that was mixed beforehand is one of "the dry ingredients".

@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"slices"
+
 	"yembra/core/language"
 	"yembra/core/recipe"
 )
@@ -88,7 +90,33 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 		p.adding = false
 		return at, true
 	}
-	return b.link(i, false), true
+	at := b.link(i, false)
+	if end := p.inOven(at, upto); end > at {
+		return end, true
+	}
+	return at, true
+}
+
+// inOven reads an order that says no more than how long something is in the oven and what it
+// becomes there: "25 minutes in the oven till golden". It returns at where there is none.
+func (p *parser) inOven(at, upto int) int {
+	f := p.front
+	if f == nil || f.minutes == nil || !p.is(at, p.lang.Until) && !p.ends(at, upto) && !p.mark(at, ",") || p.lang.VerblessHeat == "" {
+		return at
+	}
+	heats := p.technique(p.lang.VerblessHeat)
+	if heats == nil || !slices.ContainsFunc(f.links, func(l link) bool { return l.role == "in" && slices.Contains(heats.Kit, l.nouns[0].head()) }) {
+		return at
+	}
+	c := &clause{lemma: p.lang.VerblessHeat, from: f.from}
+	b := body{parser: p, clause: c, upto: p.boundary(at, upto), start: at}
+	if c.sense = p.senseOf(c.lemma, at, b.upto); c.sense.Technique == "" {
+		return at
+	}
+	b.takeFront()
+	end := b.run(at)
+	p.add(c, c.from, end)
+	return end
 }
 
 // aim reads what the orders behind it are for: "To make the dumplings, mix the flour".

@@ -182,7 +182,33 @@ func (b *bindings) whole(n noun) []referent {
 			l := &b.lines[r.portion.line]
 			return b.forTable(r.portion.line) || l.line.ToTaste || b.comesLater(l, n.upto)
 		})
-		return append([]referent{{made: b.base}}, fresh...)
+		all := append([]referent{{made: b.base}}, fresh...)
+		if b.tech.Family == "assemble" {
+			all = append(all, b.standing()...)
+		}
+		return all
+	}
+	return out
+}
+
+// ofPart tells whether a thing holds something that a part of the dish lists.
+func (b *bindings) ofPart(t *thing, comp int) bool {
+	for p := range t.holds {
+		if b.lines[p.line].comp == comp {
+			return true
+		}
+	}
+	return false
+}
+
+// standing are the other things of the part at hand that were made and stand ready: "arrange
+// everything on a platter".
+func (b *bindings) standing() []referent {
+	var out []referent
+	for _, t := range b.things {
+		if t != b.base && t.comp == b.comp && t.title == nil && !t.putBy && len(t.holds) > 0 && b.open(t) && !b.pours(t) && b.ofPart(t, b.comp) {
+			out = append(out, referent{made: t})
+		}
 	}
 	return out
 }

@@ -232,6 +232,8 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		share := 1.0
 		if n.rest || n.share > 0 && n.share < 1 || n.amount[1] > 0 && b.tech.Name == reserveTechnique {
 			share = b.shareMade(n, held) // "keep 3 tbsp of the milk"
+		} else if n.amount[1] > 0 && left == 0 && held.strained {
+			share = b.measured(n, p, 1) // "150 ml of the milk", that was strained
 		}
 		b.refMade(held, share, r, into)
 		if n.rest && n.share == 0 {

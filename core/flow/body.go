@@ -154,6 +154,10 @@ func (b *body) one(i int) int {
 		b.clause.objects = append(b.clause.objects, nouns...)
 		return next
 	}
+	if end := b.eachOf(i); end > 0 && len(b.clause.objects)+len(b.clause.links) > 0 {
+		b.how(i, end)
+		return end
+	}
 	if kind, n := b.phrase(i); kind != "" && kind != language.NoteOpener && kind != language.Meanwhile {
 		return b.hanging(i, n, kind)
 	}

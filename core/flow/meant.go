@@ -12,7 +12,7 @@ import (
 // what is added to. It returns a question where nothing can be meant.
 func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	a := r.action
-	joins := t.Joins == "yes" || t.Joins != "" && r.placed && t.Family != "cut" || (t.Joins == "on" || t.Joins == "in" && t.Family == "cut") && slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "into" }) || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c)) || c.repeats && t.Joins != "" && b.inPlace()
+	joins := t.Joins == "yes" || t.Joins != "" && r.placed && (t.Family != "cut" || t.Joins == "in") || (t.Joins == "on" || t.Joins == "in" && t.Family == "cut") && slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "into" }) || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c)) || c.repeats && t.Joins != "" && b.inPlace()
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.focus
 		if t.Name == "serve" && b.base != nil {

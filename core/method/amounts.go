@@ -28,6 +28,8 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 			water, all, known := c.watered(g, n, func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] })
 			switch {
 			case !known || all == 0:
+			case m.Least == 0 && !n.Liquid:
+				// what cooks in fat does not boil dry
 			case all < m.Smallest && step.Prepares != "":
 				// its preparation says how much to make
 			case all < m.Smallest:

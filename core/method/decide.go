@@ -218,6 +218,8 @@ func (p *plan) decideAlone(i int) {
 		case r.Then == larder.CarryDrop && p.places(i):
 			d.say = p.c.words().Put
 			return
+		case r.Then == larder.CarryDrop && p.mixesIn(i) && p.graph.Nodes[i].Technique.Leaves == paste:
+			return // it is ground with the others
 		case r.Then == larder.CarryDrop && p.mixesIn(i):
 			d.say, d.cueless, d.whys = p.c.words().Blend, true, append(d.whys, r.Why) // "whip the cream with the vanilla"
 			return

@@ -107,6 +107,9 @@ func (p *plan) nextOpen(s *standIn, company bool) int {
 		if company && !slices.Contains(n.Named, s.node) && !p.inCompany(s, n) {
 			continue
 		}
+		if !company && !slices.Contains(n.Named, s.node) && (n.Technique.Family == "cut" || n.Technique.Family == "clean") {
+			continue // nobody adds to what is cut
+		}
 		if slices.Contains(n.Named, s.node) || n.Technique.Family != "separate" && !n.Is("season") {
 			return k
 		}

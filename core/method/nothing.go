@@ -75,11 +75,14 @@ func (p *plan) turnsNothing(i int) bool {
 	return i > 0
 }
 
+// paste is what is left of things that are ground or blended together.
+const paste = "paste"
+
 // mixesIn tells whether work that a stand-in does not want also mixes something of the cook's
 // own into it.
 func (p *plan) mixesIn(i int) bool {
 	n := &p.graph.Nodes[i]
-	return (n.Technique.Family == "mix" || n.Is("melt")) && slices.ContainsFunc(n.Action.With, func(r recipe.Ref) bool {
+	return (n.Technique.Family == "mix" || n.Technique.Family == "machine" || n.Is("melt") || n.Technique.Leaves == paste) && slices.ContainsFunc(n.Action.With, func(r recipe.Ref) bool {
 		line := -1
 		if r.Line != nil {
 			line = p.graph.Named(*r.Line)

@@ -91,8 +91,23 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	}
 	p.letIn()
 	p.finishing()
+	p.beforeLids()
 	p.retime()
 	return p
+}
+
+// beforeLids lets what would be added under a lid go in before the lid is put on.
+func (p *plan) beforeLids() {
+	for i := 1; i < len(p.deeds); i++ {
+		lid, on := &p.graph.Nodes[i-1], &p.graph.Nodes[i]
+		if len(p.deeds[i].before) == 0 || !lid.Is("cover") || p.deeds[i-1].drop || lid.At != on.At || !on.Covered {
+			continue
+		}
+		for _, s := range p.deeds[i].before {
+			s.enters = i - 1
+		}
+		p.deeds[i-1].before, p.deeds[i].before = append(p.deeds[i-1].before, p.deeds[i].before...), nil
+	}
 }
 
 // decideAll decides every action.
@@ -238,6 +253,9 @@ func (p *plan) coated(s *standIn, i int) bool {
 func (p *plan) places(i int) bool {
 	n := &p.graph.Nodes[i]
 	lang := p.l.Language()
+	if n.Technique.Family == "cut" && n.Technique.Joins != "" && len(n.Into) > 0 {
+		return true // "crumble the crackers on top"
+	}
 	return n.Technique.Family == "cut" && slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
 		return x.Role == "into" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
 			words := larder.Words(onlyNamed(noun))

@@ -26,6 +26,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
 	}
 	if shape := w.shapedAs(noun); shape != "" {
+		if noun.Measured && !noun.Rest && w.ownMeasure(noun) == "" {
+			return []named{{text: w.slice(noun.From, noun.Name) + shape, plural: noun.Plural}}, true // "4 or 5 meatballs"
+		}
 		return []named{{text: w.ownMeasure(noun) + w.c.words().The + " " + shape, plural: noun.Plural}}, true // "the meatballs", "a piece of the log"
 	}
 	if rest := w.withoutAnimal(name, lines); rest != "" && w.isLiquor(rest) && !w.lost(noun) && w.l.Language().Liquors[strings.ToLower(rest)] {
@@ -45,7 +48,21 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
-	return w.listedOrAll(lines, at), true
+	return w.muchOf(noun, w.listedOrAll(lines, at)), true
+}
+
+// muchOf says how much is meant of a single thing that stands in, where the text says so: by its
+// measure where there is as much, else by its share.
+func (w *writer) muchOf(noun recipe.Noun, things []named) []named {
+	if len(things) != 1 || things[0].stand == nil || things[0].stand.bare || !noun.Measured || noun.Rest || len(noun.Refs) != 1 || noun.Refs[0].Share >= nearlyAll {
+		return things
+	}
+	s := things[0].stand
+	if measure := w.ownMeasure(noun); measure != "" && w.asMuch(s) {
+		things[0].text = w.measureOf(measure, w.c.words().The+" "+s.name)
+		return things
+	}
+	return []named{w.c.stand(s, noun.Refs[0].Share, false)}
 }
 
 // withoutAnimal takes the words of an animal off the front of a name: "sauce" of
@@ -144,7 +161,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if len(words) > 0 {
 		last = words[len(words)-1]
 	}
-	if t, ok := w.listedAs(last, at); ok && !(n.Technique.Family == "coat" && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
+	if t, ok := w.listedAs(last, at); ok && !((n.Technique.Family == "coat" || n.Technique.Heat != "" && n.Technique.Family != "wet heat") && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)

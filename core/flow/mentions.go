@@ -277,7 +277,7 @@ func (s *mentions) listed(words []string) {
 		if s.reader.larder.Words().AnimalWords[words[at]] != "" && l.Origin != larder.FromAnimal && !s.standsFor(words, at) {
 			continue // a knob of butter is no peanut butter
 		}
-		if l.Origin == larder.FromAnimal && !slices.ContainsFunc(s.animals, func(a recipe.Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head {
+		if l.Origin == larder.FromAnimal && !slices.ContainsFunc(s.animals, func(a recipe.Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head && !s.verbHere(words, at, at+1) {
 			s.animals = append(s.animals, recipe.Animal{Name: words[at], Animal: l.Animal})
 		}
 	}

@@ -114,6 +114,9 @@ func (b *body) pastDescription(i int) int {
 	if _, n := b.verb(at, language.Past); n > 0 && (b.mark(at+1, ",") || b.conj(at+1) || b.ends(at+1, b.upto)) && !b.opensThing(at+1) {
 		return at + 1
 	}
+	if end := b.cutInto(at); end > 0 {
+		return end
+	}
 	return i
 }
 

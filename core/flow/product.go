@@ -160,8 +160,8 @@ func (b *bindings) product(n noun) *thing {
 	if t, none := b.ofNamedPart(n); t != nil || none {
 		return t
 	}
-	if (lang.Parts[head] || lang.Parts[b.text.low(n.upto-1)]) && n.pointed && b.focus != nil {
-		return b.focus // "strain off the pulp"
+	if (lang.Parts[head] || lang.Parts[b.text.low(n.upto-1)]) && n.pointed && b.focus != nil && b.tech.Name != removeTechnique {
+		return b.focus // "strain off the pulp", but not "take out the seeds"
 	}
 	raw := b.text.low(n.upto - 1)
 	if lang.Products[head] || lang.Products[raw] {

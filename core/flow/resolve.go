@@ -63,6 +63,8 @@ func (b *bindings) meaning(n noun) []referent {
 		}
 		if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && (!slices.Contains(b.lines[found[0].portion.line].name, n.head()) || n.plural && len(found) == 1 && !b.pluralName(found[0])) {
 			return all // "the fish", of which none is called so
+		} else if len(all) > 0 && len(n.words) == 1 && b.onlyExtract(n, found) {
+			return all // "the fish" is the catfish, beside fish sauce
 		}
 		return found
 	}
@@ -102,6 +104,16 @@ func (b *bindings) mixtureOf(n noun, found []referent) *thing {
 		return nil
 	}
 	return t
+}
+
+// onlyExtract tells whether a noun was found in no more than the name of what is made of the animal
+// that it names: a sauce, a stock.
+func (b *bindings) onlyExtract(n noun, found []referent) bool {
+	if len(found) != 1 || found[0].portion == nil {
+		return false
+	}
+	l := &b.lines[found[0].portion.line]
+	return l.food != nil && b.r.lang.Extracts[l.food.Kind] && last(l.name) != n.head()
 }
 
 // byOwnName is what goes by a name that the text has given it.

@@ -140,7 +140,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return false
 	}
 	next := i + n
-	if t.sideways(i) || !first && n == 1 && next < len(t.words) && t.pair(t.words[i].norm, t.words[next].norm) {
+	if t.cutInto(i) > 0 || t.sideways(i) || !first && n == 1 && next < len(t.words) && t.pair(t.words[i].norm, t.words[next].norm) {
 		return false // "cut side down", "the mustard, sour cream"
 	}
 	thing := t.opensThing(next) || n > 1
@@ -165,6 +165,24 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return !cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2)
 	}
 	return true
+}
+
+// cutInto tells how far words reach that say between the things of a list how one of them was cut:
+// "the butter, cut into cubes, and the cheese"; 0 where they do not.
+func (t *text) cutInto(i int) int {
+	if _, n := t.verb(i, language.Past); n == 0 || !t.mark(i-1, ",") || !t.takesShape(i+1) {
+		return 0
+	}
+	end := i + 1
+	for end < len(t.words) && !t.mark(end, ",") && !t.conj(end) && !t.ends(end, len(t.words)) {
+		end++
+	}
+	if t.mark(end, ",") && t.conj(end+1) {
+		if _, n := t.verb(end+2, language.Base); n == 0 {
+			return end
+		}
+	}
+	return 0
 }
 
 // takesShape tells whether a shape follows that something is brought into: "roll into logs", of a

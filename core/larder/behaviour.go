@@ -213,6 +213,9 @@ func Pours(f *Food) bool {
 // NoPiece is the tag of what is of meat or fish and no piece of it: its stock, its paste.
 const NoPiece = "no-piece"
 
+// Steaks is the tag of plants that are cut and eaten in steaks.
+const Steaks = "steaks"
+
 // Potherb is the tag of what gives any stock its taste.
 const Potherb = "potherb"
 

@@ -173,7 +173,7 @@ func TestMixedDishesNeverFail(t *testing.T) {
 		for _, comp := range a.Components {
 			for _, s := range comp.Steps {
 				require.Empty(t, s.Animals)
-				require.False(t, slices.ContainsFunc(s.Findings, func(f swap.Finding) bool { return f.Kind == swap.NamesAnimal }), s.Text)
+				require.False(t, slices.ContainsFunc(s.Findings, func(f swap.Finding) bool { return f.Kind == swap.NamesAnimal }), "%s %v\n%s", s.Text, s.Findings, text)
 			}
 		}
 		findings.add("mix "+strconv.Itoa(i), a)

@@ -47,11 +47,38 @@ func (m matcher) name(words []string, counted bool) finding {
 		}
 		f = found(h.Food)
 		f.start, f.end = h.Start, h.End
+		if head > 0 && m.cutOf(words, matches[head-1], h) {
+			p := matches[head-1]
+			f = found(p.Food)
+			f.start, f.end = p.Start, h.End
+		}
 	}
 	m.standIns(&f, words, matches)
 	m.guard(&f, words, matches)
 	return f
 }
+
+// cutOf tells whether a name is only the word for a cut of what stands right before it: "cod steaks",
+// "cauliflower steaks". Of plants those are vegetables that are cut so and eaten for themselves.
+func (m matcher) cutOf(words []string, of, cut larder.Match) bool {
+	vocab := m.larder.Words()
+	if cut.Used != 1 || of.End > cut.Start || !m.onlyNeutral(words[of.End:cut.Start]) {
+		return false
+	}
+	if fishes(of.Food.Animal) && (cut.Food.Animal == larder.Meat || cut.Food.Animal == larder.Poultry || cut.Food.Aisle == "bakery") {
+		return !m.larder.Language().Extracts[of.Food.Kind] // "salmon burgers", "cod cakes": no beef and no bread
+	}
+	if !vocab.Parts[words[cut.Start]] {
+		return false
+	}
+	switch of.Food.Animal {
+	case larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish:
+		return !m.larder.Language().Extracts[of.Food.Kind]
+	}
+	return vocab.PlantHeads[words[cut.Start]] && of.End == cut.Start && of.Food.Tagged(larder.Steaks)
+}
+
+func fishes(a larder.Animal) bool { return a == larder.Fish || a == larder.Shellfish }
 
 // longestTo returns the longest name that reaches the end of the content
 // words, wherever it begins: in "lean minced beef" that is "minced beef".

@@ -28,3 +28,28 @@ func TestABracketSaysWhatANameIs(t *testing.T) {
 	}
 	require.Equal(t, larder.FromAnimal, r.Line("100 g zzyzx (smoked bacon)", measure.Metric).Origin)
 }
+
+// A cut or a shape of fish or shellfish is fish or shellfish, whatever it is called: nobody who
+// may not eat it takes it for beef or bread.
+func TestACutOfFishIsFish(t *testing.T) {
+	l := reader(t)
+	shelf, err := shipped()
+	require.NoError(t, err)
+	tried := 0
+	for _, f := range shelf.Foods() {
+		if f.Origin != larder.FromAnimal || f.Animal != larder.Fish && f.Animal != larder.Shellfish || shelf.Language().Extracts[f.Kind] || f.Kind == "roe" {
+			continue
+		}
+		for _, cut := range []string{"steaks", "cutlets", "burgers", "mince", "sausages", "cakes", "balls", "patties", "fillets", "loin"} {
+			got := l.Line("4 "+f.Name+" "+cut, measure.Metric)
+			require.Equal(t, larder.FromAnimal, got.Origin, got.Text)
+			require.Contains(t, []larder.Animal{larder.Fish, larder.Shellfish}, got.Animal, got.Text)
+			tried++
+		}
+	}
+	require.Greater(t, tried, 500)
+	for text, want := range map[string]string{"2 cauliflower steaks": "cauliflower", "4 celeriac steaks": "celeriac", "2 pepper steaks": "beef-steak", "4 lamb steaks": "lamb-chop", "4 cod steaks": "cod", "400 g beef steak": "beef-steak"} {
+		got := l.Line(text, measure.Metric)
+		require.Equal(t, want, got.FoodID(), text)
+	}
+}

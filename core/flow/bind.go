@@ -66,6 +66,9 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	}
 	b.hand = b.comp
 	b.phrase = nil
+	if t.Family == "cut" && t.Joins == "" && len(a.To) == 0 && len(a.Into) > 0 && len(c.objects) == 0 {
+		a.To, a.Into = a.Into, []recipe.Ref{} // "make slits all over the lamb"
+	}
 	a.To = append(a.To, b.several...) // "lift out the fish", of two kinds
 	b.several = nil
 	b.said(c, a)

@@ -21,13 +21,28 @@ func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 			}
 			for k := i + 1; k < len(words) && k < i+farthestName && words[k].Kind != lex.Mark; k++ {
 				if words[k].norm != "" && !r.lang.Articles[words[k].low] && r.lang.Prepositions[words[k].low] == "" {
-					out[words[k].norm] = true
+					out[r.lastOfName(words[k:])] = true
 					break
 				}
 			}
 		}
 	}
 	return out
+}
+
+// lastOfName is the last word of the name that words begin with: "sauce" of "fish sauce and chilli".
+func (r *Reader) lastOfName(words []word) string {
+	var norms []string
+	for _, w := range words[:min(len(words), farthestName)] {
+		if w.norm == "" {
+			break
+		}
+		norms = append(norms, w.norm)
+	}
+	if m, ok := r.larder.Index().At(norms, 0, true); ok && m.Used == m.End {
+		return norms[m.End-1]
+	}
+	return norms[0]
 }
 
 // namedAgain counts how often a word is said behind the words at hand, as a thing or as

@@ -137,6 +137,24 @@ func (b *bindings) restByUnit(n noun) []referent {
 	})
 }
 
+// restOfUnit resolves what is left of a line by no more than its measure: "the other tablespoon".
+func (b *bindings) restOfUnit(n noun) []referent {
+	if !n.rest || n.upto < 1 {
+		return nil
+	}
+	unit, ok := b.r.lang.Lines.Unit(b.text.low(n.upto - 1))
+	if !ok {
+		return nil
+	}
+	for i := range b.lines {
+		p := portion{i, ""}
+		if l := b.lines[i].line; !b.closed(i) && l.Amount != nil && l.Amount.Unit == unit && b.lines[i].comp == b.comp && b.leftOf(p) > 0 && b.leftOf(p) < 1 {
+			return []referent{{portion: &p}}
+		}
+	}
+	return nil
+}
+
 // besides tells whether a noun names matter that is not the listed one: water
 // from the tap that is not pointed at, or a little more of what is used up
 // though the line says "plus more".

@@ -37,6 +37,9 @@ func (b *bindings) meaning(n noun) []referent {
 	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && lang.Ingredients[n.head()] && !b.kindOfIngredient(n):
 		return b.whole(n)
 	case n.pronoun:
+		if found := b.restOfUnit(n); found != nil {
+			return found
+		}
 		return b.pronoun(n)
 	}
 	if vessel := b.vessel(n); vessel != "" {

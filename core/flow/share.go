@@ -15,7 +15,7 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 	switch {
 	case n.amount[1] > 0:
 		return b.measured(n, p, left)
-	case n.rest && n.share == 0:
+	case n.rest && (n.share == 0 || n.pronoun && b.restOfUnit(n) != nil):
 		return left
 	case n.share > 0 && n.rest:
 		return n.share * left

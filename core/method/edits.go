@@ -28,6 +28,10 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 			own.objects = append(own.objects, things...)
 			objects++
 		}
+		if p.Role != "to" && len(things) > 0 && w.alreadySaid(own, things) {
+			out = append(out, edit{p.From, p.Upto, ""})
+			continue // "the butter with the marrow", both oil now
+		}
 		if !changed {
 			continue
 		}
@@ -69,6 +73,13 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		return nil, false // "pour over the meat", which goes in later
 	}
 	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+}
+
+// alreadySaid tells whether things are all of what the clause already is done to: stand-ins of one kind.
+func (w *writer) alreadySaid(own *clause, things []named) bool {
+	return !slices.ContainsFunc(things, func(t named) bool {
+		return t.stand == nil || t.stand.book == nil || !slices.ContainsFunc(own.objects, func(o named) bool { return o.stand != nil && o.stand != t.stand && o.stand.name == t.stand.name })
+	})
 }
 
 // pointsTo points back to what an action works on now by the word for one or for several: "leave

@@ -15,8 +15,8 @@ func (c *Carrier) namesGone(p *plan) {
 		if at := slices.IndexFunc(own, func(w string) bool { return p.l.Language().Prepositions[w] != "" }); at > 0 {
 			own = own[:at] // "sardines in oil"
 		}
-		if !s.flesh() || len(own) == 0 || p.listsWord(own[len(own)-1]) {
-			continue
+		if !s.flesh() || len(own) == 0 || p.l.Words().AnimalWords[own[len(own)-1]] != "" || p.listsWord(own[len(own)-1]) {
+			continue // an animal's own name the reader finds, and knows where it is a verb
 		}
 		for i := range p.a.Components {
 			for n := range p.a.Components[i].Steps {

@@ -262,7 +262,7 @@ func (w *writer) intoItself(n *node, noun recipe.Noun) bool {
 // restOfWhole tells whether a noun speaks of the rest of a line of which nothing has
 // been taken, as what took it is not done any more.
 func (w *writer) restOfWhole(noun recipe.Noun, lines []int, at int) bool {
-	return noun.Rest && !noun.Pronoun && len(lines) == 1 && !w.begun(lines[0], at)
+	return noun.Rest && (!noun.Pronoun || len(noun.Refs) == 1 && noun.Refs[0].Line != nil) && len(lines) == 1 && !w.begun(lines[0], at)
 }
 
 // begun tells whether something that is done before an action took of a line, so that

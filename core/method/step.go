@@ -73,12 +73,28 @@ func (w *writer) clauses() []*clause {
 		done = append(done, written...)
 	}
 	w.keepAims(done)
+	w.dropConditions(done)
 	for _, c := range done {
 		if text := w.c.words().Otherwise(c.text); text != c.text {
 			c.text, c.changed = text, true
 		}
 	}
 	return done
+}
+
+// dropConditions leaves out what only says when work is done that is not: "and when they are nearly
+// set", of eggs that are broken up then.
+func (w *writer) dropConditions(clauses []*clause) {
+	for k := 0; k+1 < len(clauses); k++ {
+		c, next := clauses[k], clauses[k+1]
+		if !c.aside || c.gone || next.aside || !next.gone || strings.ContainsAny(w.slice(c.upto, next.from), ".!?;") {
+			continue
+		}
+		first, _, _ := strings.Cut(strings.ToLower(c.text), " ")
+		if w.l.Language().Subordinators[first] == recipe.Condition {
+			c.gone, c.changed = true, true
+		}
+	}
 }
 
 // keepAims says what work is for with what is left of it: "For the sauce, whisk in the flour", of

@@ -33,6 +33,8 @@ func (b *bindings) direct(n noun) []referent {
 		switch left := b.leftOf(portion{i, ""}); {
 		case left > 0 && left < 1:
 			s += 0.3
+		case left == 1 && n.rest && b.lines[i].comp != b.ownPart() && !b.another(n):
+			s -= 0.25 // of another part nothing was taken that could leave a rest
 		case left == 1:
 			s += 0.25
 		case n.rest:
@@ -60,6 +62,16 @@ func (b *bindings) direct(n noun) []referent {
 		out = append(out, referent{portion: &portion{i, b.partOf(n, i)}})
 	}
 	return out
+}
+
+// another tells whether a noun means a second thing of its name: "the other cream".
+func (b *bindings) another(n noun) bool {
+	for i := n.from; i < n.upto; i++ {
+		if b.r.lang.Another[b.text.low(i)] {
+			return true
+		}
+	}
+	return false
 }
 
 // saysAmount tells whether a noun says the very amount of a line.

@@ -14,6 +14,11 @@ func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
 		if k == 0 || b.apartInText(c.objects[k-1].upto, n.from) {
 			b.opensPhrase("to", n.from)
 		}
+		if b.givesShape(t, n) {
+			r.action.Makes = n.head()
+			b.refMade(b.focus, 1, r, &r.action.To)
+			continue // "pipe a ring on each", of the cream
+		}
 		before := r.vessel
 		r.vessel = ""
 		b.refs([]noun{n}, r, &r.action.To)
@@ -30,6 +35,14 @@ func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
 		r.bare = false
 	}
 }
+
+// givesShape tells whether an object is no more than the shape in which what is in hand is piped.
+func (b *bindings) givesShape(t *larder.Technique, n noun) bool {
+	return t.Name == pipeTechnique && !n.pointed && len(n.words) == 1 && b.r.lang.Shapes[n.head()] && b.focus != nil && b.open(b.focus) && len(b.direct(n)) == 0
+}
+
+// pipeTechnique presses something through a nozzle.
+const pipeTechnique = "pipe"
 
 // dropKeys takes out of the objects what only gave the verb its meaning: "a
 // well", "the edges", "the heat".

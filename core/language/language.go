@@ -46,6 +46,8 @@ type Language struct {
 	Verbless map[string]string
 	// VerblessHeat is the verb that an oven's heat stands for.
 	VerblessHeat string
+	// Another are those of the words for what is left that mean a second thing of the name.
+	Another Set
 	// BesideVerb is the verb that is left out where a thing is said to stand beside a dish, Beside the
 	// words for such places.
 	BesideVerb string

@@ -74,7 +74,7 @@ func (p *plan) decide(i int) {
 	case replaced == len(subjects), p.preparesFlesh(i):
 		p.decideAlone(i)
 		p.othersFry(i)
-	case p.brownedAlready(i):
+	case p.brownedAlready(i), p.friesForFlesh(i):
 		d.drop = true
 	case n.Is("discard", "skim") && p.fleshAt(i) != nil && !p.fleshAt(i).is(larder.Steeped) && !p.namesOne(n):
 		d.drop = true
@@ -113,6 +113,29 @@ func (p *plan) entersAt(i int) {
 			d.before = append(d.before, s)
 		}
 	}
+}
+
+// friesForFlesh tells whether what was fried before is fried on only for flesh that had just come to
+// it, and goes in later now.
+func (p *plan) friesForFlesh(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "dry heat" {
+		return false
+	}
+	flesh := false
+	for _, line := range n.To {
+		switch s := p.stand[line]; {
+		case s != nil && s.flesh() && !s.gone && s.is(larder.Ready) && !p.there(line, i):
+			flesh = true
+		case !p.friedBefore(line, i):
+			return false
+		}
+	}
+	k := i - 1
+	for k >= 0 && p.deeds[k].drop {
+		k--
+	}
+	return flesh && k >= 0 && p.graph.Nodes[k].Technique.Family == "dry heat" && p.graph.Nodes[k].At == n.At
 }
 
 // keptFromNothing tells whether an action keeps warm what was to be taken out or cut just before and

@@ -114,6 +114,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) {
 		return kept, false // "strain the juice", of the tamarind
 	}
+	if w.isInAlready(n, p, noun) {
+		return nil, true // "the white crab meat", of which all went in as the brown
+	}
 	if p.Role == "with" && w.itsOwnJuices(n, noun) {
 		return nil, true // "return the meat with any juices"
 	}
@@ -184,6 +187,17 @@ func (w *writer) fatAlong(noun recipe.Noun, at int) []named {
 		}
 	}
 	return nil
+}
+
+// isInAlready tells whether a noun speaks of a stand-in that is in what it would go into: whatever
+// told the two apart is gone.
+func (w *writer) isInAlready(n *node, p recipe.Phrase, noun recipe.Noun) bool {
+	if len(noun.Refs) != 1 || noun.Refs[0].Of == "" || noun.Refs[0].Made == nil || noun.Rest || noun.Pronoun || p.Role == "into" || noun.Refs[0].Share < nearlyAll || n.Technique.Takes != "" {
+		return false
+	}
+	line := w.graph.Named(noun.Refs[0].Of)
+	s := w.stand[line]
+	return s != nil && !s.gone && s.enters < w.graph.Number(n) && slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool { return r.Made != nil && *r.Made == *noun.Refs[0].Made })
 }
 
 // greasesNot tells whether a dish would be greased with what is no fat any more.

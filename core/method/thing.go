@@ -54,10 +54,13 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 // muchOf says how much is meant of a single thing that stands in, where the text says so: by its
 // measure where there is as much, else by its share.
 func (w *writer) muchOf(noun recipe.Noun, things []named) []named {
-	if len(things) != 1 || things[0].stand == nil || things[0].stand.bare || !noun.Measured || noun.Rest || len(noun.Refs) != 1 || noun.Refs[0].Share >= nearlyAll {
+	if len(things) != 1 || things[0].stand == nil || things[0].stand.bare || !noun.Measured && !noun.Rest || len(noun.Refs) != 1 || noun.Refs[0].Share >= nearlyAll {
 		return things
 	}
 	s := things[0].stand
+	if noun.Rest {
+		return []named{w.c.stand(s, noun.Refs[0].Share, true)}
+	}
 	if measure := w.ownMeasure(noun); measure != "" && w.asMuch(s) {
 		things[0].text = w.measureOf(measure, w.c.words().The+" "+s.name)
 		return things
@@ -173,6 +176,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		if text, ok := w.otherLiquor(at, w.saidMass(measured+" "+name)); ok {
 			return []named{{text: measured + text}}, true
 		}
+	}
+	if w.isLiquor(name) && len(w.animalWords(name)) > 0 && s != nil && !w.cookingGone(at) {
+		return []named{{text: w.c.words().The + " " + last}}, true // "the clam liquor", in which something else was cooked
 	}
 	if w.fleshly(name) && s != nil {
 		if poured := w.poured(w.namedBefore(at), at); p.Role == "to" && n.Technique.Family == "wet heat" && len(poured) > 0 {

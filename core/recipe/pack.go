@@ -23,8 +23,8 @@ func (q *quantity) bracketMass(words *language.Lines, bracket []lex.Token, sys m
 	switch {
 	case c.In(0, words.Each):
 		q.each = &grams
-	case c.At >= len(bracket) || c.In(0, words.Total) || c.Peek(0).Kind == lex.Mark:
-		q.grams = &grams
+	case c.At >= len(bracket) || c.In(0, words.Total) || c.Peek(0).Kind == lex.Mark, q.amount.Low == 1 && q.amount.High == 1:
+		q.grams = &grams // of a single piece whatever stands behind: "(about 170 g white and brown meat)"
 	}
 }
 

@@ -132,7 +132,7 @@ func (p *plan) friesForFlesh(i int) bool {
 		}
 	}
 	k := i - 1
-	for k >= 0 && p.deeds[k].drop {
+	for k >= 0 && (p.deeds[k].drop || p.graph.Nodes[k].Technique.Family == "cut") { // it is broken up
 		k--
 	}
 	return flesh && k >= 0 && p.graph.Nodes[k].Technique.Family == "dry heat" && p.graph.Nodes[k].At == n.At

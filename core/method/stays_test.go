@@ -42,6 +42,38 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Beans\nServes 4\n\n400 g tinned haricot beans\n4 confit duck legs\n2 onions\n300 ml vegetable stock\n\nMethod\n1. Simmer the beans and onions in the stock for 30 minutes. Brown the duck legs. Layer the beans and the duck in a deep dish and bake at 150 C for 3 hours.",
 			map[string]string{line("1"): "mushroom-chunks-braise"}, []string{"bake at 150 C for 60 minutes"}, []string{"3 hours"},
 		},
+		"a share is said of less oil than there was butter": {
+			"Rösti\nServes 4\n\n800 g potatoes\n3 tbsp butter\n\nMethod\n1. Melt 2 tbsp of the butter in a pan, add the potatoes and fry for 15 minutes. Melt the remaining butter and fry the other side.",
+			map[string]string{line("1"): "spoon-of-oil"}, []string{"Heat two thirds of the oil"}, []string{"2 tbsp of the oil"},
+		},
+		"flour that dusts what is not fried goes into the sauce": {
+			"Veal\nServes 4\n\n600 g veal fillet, in strips\n2 tbsp oil\n1 shallot\n1 tbsp flour\n150 ml white wine\n\nMethod\n1. Dust the veal with the flour. Fry the veal in half of the oil for 1 minute. Remove and keep warm.\n2. Lower the heat, add the rest of the oil and fry the shallot. Pour in the wine. Return the veal.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"flour", "ry the shallot"}, []string{"Dust", "eep warm", "ower the heat"},
+		},
+		"what is left of the fat is the oil that comes along": {
+			"Gravy\nServes 4\n\n400 g pork ribs\n3 tbsp olive oil\n1 onion\n400 g tomatoes\n\nMethod\n1. Brown the ribs in the olive oil and take them out. In the fat that is left, cook the chopped onion until golden. Add the tomatoes and the ribs and simmer for 40 minutes.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"In the olive oil, cook the chopped onion"}, []string{"that is left"},
+		},
+		"the word for a condition goes with its work": {
+			"Rice\nServes 2\n\n250 g cooked rice\n2 eggs\n2 tbsp oil\n\nMethod\n1. Heat the oil and tip in the eggs, swirl, and when they are nearly set break them up. Throw in the rice and fry for 3 minutes.",
+			map[string]string{line("1"): "tofu-scramble"}, nil, []string{"when they"},
+		},
+		"nothing is fried on for what comes later": {
+			"Keema\nServes 4\n\n500 g lamb mince\n2 tbsp oil\n1 onion\n1 tbsp ginger paste\n3 tomatoes\n\nMethod\n1. Fry the onion in the oil. Add the ginger paste, fry 1 minute. Add the mince, break it up and fry on high heat until all the liquid has dried up. Add the tomatoes and simmer for 30 minutes.",
+			map[string]string{line("0"): "lentil-walnut-mince"}, []string{"fry 1 minute"}, []string{"dried up"},
+		},
+		"the liquor of other shells is the liquor": {
+			"Chowder\nServes 4\n\n2 kg clams\n1 onion\n2 tbsp oil\n30 g flour\n500 g potatoes\n\nMethod\n1. Bring 500 ml water to the boil, add the clams and cook for 5 minutes. Lift out the clams and strain the liquor.\n2. Fry the onion in the oil and stir in the flour. Stir in the clam liquor, add the potatoes and simmer for 12 minutes. Add the clams.",
+			map[string]string{line("0"): "whelk-mushroom"}, []string{"tir in the liquor"}, []string{"clam"},
+		},
+		"herbs that are fished out have gone in": {
+			"Soup\nServes 4\n\n400 g shin of beef\n1 onion\n1 tbsp oil\n100 g pearl barley\n1.5 litres vegetable stock\n2 sprigs thyme\n1 bay leaf\n\nMethod\n1. Brown the beef in the oil; take it out. Fry the onion.\n2. Return the beef with the barley, stock and herbs. Simmer for 90 minutes until the barley is soft. Fish out the herbs.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"the thyme"}, nil,
+		},
+		"what goes under a lid goes in before it": {
+			"Pie\nServes 4\n\n1 kg beef\n2 onions\n2 tbsp oil\n500 ml ale\n1 tbsp Worcestershire sauce\n\nMethod\n1. Brown the beef and onions in the oil. Pour over the ale and Worcestershire sauce. Cover and cook in the oven at 160C for 2 hours.",
+			map[string]string{line("0"): "mushroom-chunks-braise", line("4"): "date-tomato-sauce"}, nil, []string{"Cover, add"},
+		},
 		"others fry without the bacon": {
 			"Pot\nServes 4\n\n150 g smoked bacon\n2 onions\n1 kg sauerkraut\n500 ml water\n\nMethod\n1. Cook the sauerkraut in the water for 1 hour.\n2. Fry the bacon with the chopped onions and add them to the pot. Cook for 30 minutes.",
 			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"Heat the vegetable oil", "ry the onions"}, nil,

@@ -133,12 +133,25 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 		return // skin, paper, the liquid: what was worked on stays in hand
 	}
 	made.several = r.several
+	if b.flavoursOnly(made) && b.focus != nil && b.focus != made && b.open(b.focus) {
+		return // "fish out the cinnamon and blend": what it was in stays in hand
+	}
 	if a.Technique != reserveTechnique || slices.Contains(r.inputs, b.focus) {
 		b.stays, b.focus = b.focus, made
 	}
 	if from != nil && !b.open(from) {
 		b.base = nil
 	}
+}
+
+// flavoursOnly tells whether a thing is no more than herbs and spices.
+func (b *bindings) flavoursOnly(t *thing) bool {
+	for p := range t.holds {
+		if f := b.lines[p.line].food; f == nil || f.Aisle != "herbs" && f.Aisle != "spices" {
+			return false
+		}
+	}
+	return len(t.holds) > 0
 }
 
 // fatStays leaves in the pan the fat in which was fried what is taken out of it.

@@ -22,7 +22,7 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 		for k := range g.Nodes {
 			n := &g.Nodes[k]
 			step := stepOf(p.a, n.Action.ID)
-			if !n.Is(m.Techniques...) || step == nil || step.Change == swap.Kept || tapped(n) {
+			if !n.Is(m.Techniques...) || step == nil || step.Change == swap.Kept || tapped(n) || tappedBefore(g, k) {
 				continue
 			}
 			water, all, known := c.watered(g, n, func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] })

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"math"
 	"slices"
 
 	"yembra/core/flow"
@@ -103,11 +104,23 @@ func (p *plan) takenOutAfter(at int) bool {
 // friesAromatics tells whether a frying is that of what a dish gets its base from: onions,
 // garlic, spices.
 func (p *plan) friesAromatics(n *flow.Node) bool {
-	return slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool {
+	base, all := 0.0, 0.0
+	for _, line := range slices.Concat(n.To, n.With) {
 		f := p.l.Food(p.line(line).FoodID())
-		return f != nil && (f.Tagged("allium") || f.Aisle == "spices")
-	})
+		if f == nil || p.c.fatLine(p.line(line)) {
+			continue
+		}
+		mass := math.Max(p.line(line).Mass(), leastMass)
+		if all += mass; f.Tagged("allium") || f.Aisle == "spices" {
+			base += mass
+		}
+	}
+	return base > 0 && base >= leastAromatic*all
 }
+
+// leastAromatic is the share of aromatics from which a frying is that of a base, and not of cakes
+// with an onion in them; an estimate.
+const leastAromatic = 0.2
 
 // takesUp tells whether a part begins with a word for what was worked on just before:
 // "add them to the pot".

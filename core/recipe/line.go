@@ -95,6 +95,9 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 	for _, b := range n.brackets {
 		q.bracketMass(r.lines(), b, sys)
 	}
+	if n.each != nil && q.amount != nil && countUnit(q.amount.Unit) && q.grams == nil && q.each == nil && q.ml == nil {
+		q.each = n.each
+	}
 	line.Name, line.Preparation = n.name, n.preparation
 	r.flags(&line, text)
 	f := n.finding
@@ -202,7 +205,7 @@ func (r *Reader) lateQuantity(tokens []lex.Token, sys measure.System) (quantity,
 				return quantity{}, [2]int{}, false
 			}
 			c.At++
-		} else if !measured && !sign && c.At < len(tokens) {
+		} else if bare := c.At == i+1 && (c.Peek(0).Is(",") || c.Peek(0).Is("(")) && q.amount.Low > 0; !measured && !sign && c.At < len(tokens) && !bare { // "kidneys 2, cored"
 			return quantity{}, [2]int{}, false
 		}
 		return q, [2]int{start, c.At}, true

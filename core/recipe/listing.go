@@ -16,13 +16,20 @@ func (l *layout) beforeRecipe(b block) {
 		return // a title that is a food's name, then the first ingredient
 	}
 	first := n - 2
-	for first > 0 && l.listLike(l.waiting[first-1]) && !l.waiting[first].blank {
+	for first > 0 && !l.waiting[first].blank && (l.listLike(l.waiting[first-1]) || first > 1 && l.countsFood(l.waiting[first-1])) {
 		first--
 	}
 	if first == 0 && l.titles(l.waiting) {
 		first = 1
 	}
 	l.begin(l.reachBack(first))
+}
+
+// countsFood tells whether a block right above a list names a food with its amount behind it, though
+// a remark in it reads as an order: "lamb kidneys 2, cored (leave out if you like)".
+func (l *layout) countsFood(b block) bool {
+	_, numbered := firstNumber(b.text)
+	return numbered && !b.heading && !b.leads && len(strings.Fields(b.text)) <= longestUnknown && l.line(b.text).Food != nil
 }
 
 // titles tells whether the first block of a text is the name of the dish though

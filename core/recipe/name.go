@@ -18,6 +18,7 @@ type nameRead struct {
 	alternatives      []Alternative
 	also              []Alternative
 	partEach          *measure.Span // grams of the part meant, of one piece
+	each              *measure.Span // grams of one piece, said behind the name
 	brackets          [][]lex.Token
 	tinned            bool
 }
@@ -54,6 +55,9 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 		}
 	}
 	main, tail := r.cutPhrase(segments[at], counted)
+	if weight, ok := r.weightOf(tail); ok {
+		n.each = &weight
+	}
 	n.finding = r.resolve(&n, main, tail, counted)
 	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil && r.lines().Examples[strings.ToLower(tail[0].Text)] {
 		// "firm white fillets such as cod"

@@ -5,6 +5,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 )
@@ -66,4 +67,11 @@ func TestALineOfTwoPartsIsTwoLines(t *testing.T) {
 		}
 		require.Equal(t, want, got, line)
 	}
+}
+
+func TestAListKeepsTheLinesAtItsHead(t *testing.T) {
+	d := reader(t).Read("Lamb bake, from the back of an envelope\n\nlamb neck fillet 800g sliced\nlamb kidneys 2, cored and chopped (leave out if squeamish)\nonions 3 big ones sliced\npotatoes 1kg sliced thin\nbutter 40g\n\nfeeds 4\n\nbrown the lamb and kidneys in half the butter and lift out. layer with the potatoes and bake for an hour.", measure.Metric)
+	require.Len(t, d.Components[0].Lines, 5)
+	require.Equal(t, "kidney-meat", d.Components[0].Lines[1].FoodID())
+	require.Equal(t, larder.FromAnimal, d.Components[0].Lines[0].Origin)
 }

@@ -17,7 +17,7 @@ func (p *plan) carryAlong() {
 		}
 		n := &p.graph.Nodes[i]
 		for _, line := range n.Named {
-			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) || p.c.fatLine(p.line(line)) && p.restLater(line, i) || p.onlyFlavoured(line) {
+			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) || p.c.fatLine(p.line(line)) && p.restLater(line, i) && !p.fryingWants(line, i) || p.onlyFlavoured(line) {
 				continue
 			}
 			if at := p.slakesInto(line, i); at >= 0 {
@@ -65,6 +65,17 @@ func (p *plan) namedElsewhere(line, not int) bool {
 		}
 	}
 	return share >= nearlyAll
+}
+
+// fryingWants tells whether something is fried next that has no fat of its own but what dropped work
+// would have left in the pan.
+func (p *plan) fryingWants(line, i int) bool {
+	k := p.nextPlace(line, i)
+	if k < 0 {
+		return false
+	}
+	n := &p.graph.Nodes[k]
+	return n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !p.hasFat(k) && !slices.Contains(n.Named, line)
 }
 
 // restLater tells whether work that is done names the rest of a line later, of which nothing was

@@ -47,6 +47,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if b := w.before; b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun)) {
 		return w.itOrThem(b, kept)
 	}
+	if main := w.coatedJust(noun, there); len(main) == 1 && w.before != nil && len(w.before.objects) > 0 && w.speaksOf(w.before, main) {
+		return w.itOrThem(w.before, kept) // "rub the tuna with oil and sear it"
+	}
 	if !w.lost(noun) && (!only || len(there) > 1) {
 		return kept, false // a mixture stays what it was
 	}
@@ -60,6 +63,18 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
+}
+
+// coatedJust are the stand-ins that a noun means without what they were rubbed or coated with.
+func (w *writer) coatedJust(noun recipe.Noun, there []int) []int {
+	if len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
+		return nil
+	}
+	at := w.nodeOf(*noun.Refs[0].Made)
+	if at < 0 || w.graph.Nodes[at].Technique.Family != "coat" {
+		return nil
+	}
+	return slices.DeleteFunc(slices.Clone(w.graph.Nodes[at].To), func(line int) bool { return w.stand[line] == nil || !slices.Contains(there, line) })
 }
 
 // someOf names a share of what stands for the one thing that was replaced, where the work

@@ -74,6 +74,14 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Pie\nServes 4\n\n1 kg beef\n2 onions\n2 tbsp oil\n500 ml ale\n1 tbsp Worcestershire sauce\n\nMethod\n1. Brown the beef and onions in the oil. Pour over the ale and Worcestershire sauce. Cover and cook in the oven at 160C for 2 hours.",
 			map[string]string{line("0"): "mushroom-chunks-braise", line("4"): "date-tomato-sauce"}, nil, []string{"Cover, add"},
 		},
+		"what is rubbed is them, not what it is rubbed with": {
+			"Salad\nServes 2\n\n1 tuna steak of 250 g\n3 tbsp olive oil\n1 tbsp red wine vinegar\n\nMethod\n1. Whisk the vinegar with the oil. Rub the tuna with a little oil and sear it in a very hot pan for 90 seconds.",
+			map[string]string{line("0"): "lions-mane-fillet"}, []string{"sear them"}, []string{"sear it"},
+		},
+		"fat of a browning that goes fries what comes next": {
+			"Bake\nServes 4\n\n800 g lamb neck\n3 onions\n1 kg potatoes\n40 g butter\n1 tbsp flour\n500 ml vegetable stock\n\nMethod\n1. Brown the lamb in half the butter and lift out. Soften the onions in the same pan, stir in the flour, then the stock.\n2. Layer the potatoes, lamb and gravy. Melt the rest of the butter and brush over. Bake for 90 minutes.",
+			map[string]string{line("0"): "seared-mushroom-shreds", line("3"): "spoon-of-oil"}, []string{"half of the oil", "the rest of the oil"}, nil,
+		},
 		"others fry without the bacon": {
 			"Pot\nServes 4\n\n150 g smoked bacon\n2 onions\n1 kg sauerkraut\n500 ml water\n\nMethod\n1. Cook the sauerkraut in the water for 1 hour.\n2. Fry the bacon with the chopped onions and add them to the pot. Cook for 30 minutes.",
 			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"Heat the vegetable oil", "ry the onions"}, nil,

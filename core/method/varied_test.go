@@ -155,7 +155,7 @@ func TestTheJuiceOfWhatIsInHandIsNoJuiceOfTheMeat(t *testing.T) {
 func TestTheSpicesOfAMarinadeFindAPot(t *testing.T) {
 	text := "Rice\n\n6 chicken thighs\n2 tsp cumin\njuice of 1 lime\n2 tbsp oil\n1 onion, chopped\n400 g rice\n700 ml vegetable stock\n\nMethod\n1. Rub the chicken with the cumin, lime juice and some salt. Let it marinate for at least 1 hour.\n2. Heat the oil in a pot. Brown the chicken and set aside.\n3. Add the onion; cook until soft. Stir in the rice.\n4. Add the stock, nestle the chicken in the rice, cover and cook over low heat for 25 minutes."
 	got := written(t, text, map[string]string{line("0"): "butter-bean-poultry"})
-	require.Contains(t, got, "Rub the butter beans and mushrooms with the cumin, lime juice and some salt. Let it marinate for at least 1 hour.")
+	require.Contains(t, got, "Rub the butter beans and mushrooms with the cumin, lime juice and some salt. Let them marinate for at least 1 hour.")
 	require.Contains(t, got, "Brown the butter beans and mushrooms")
 	require.NotContains(t, got, "cover with")
 }

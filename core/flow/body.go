@@ -174,11 +174,6 @@ func (b *body) one(i int) int {
 	return b.rest(i)
 }
 
-// standsAlone tells whether a word that may open a clause means a thing: "add that too".
-func (b *body) standsAlone(i int) bool {
-	return b.is(i, b.lang.Pronouns) && b.adverb(i+1) && b.ends(i+2, b.upto)
-}
-
 func (b *body) wordless(i int) bool { return b.words[i].low == "" && !b.number(i) }
 
 // finite tells whether a clause with a verb of its own begins at i: "as it

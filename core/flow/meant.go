@@ -12,7 +12,6 @@ import (
 // what is added to. It returns a question where nothing can be meant.
 func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	a := r.action
-	joins := t.Joins == "yes" || t.Joins != "" && r.placed && (t.Family != "cut" || t.Joins == "in") || (t.Joins == "on" || t.Joins == "in" && t.Family == "cut") && slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "into" }) || t.Joins == "in" && (slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == "in" }) || b.saidIn(c)) || c.repeats && t.Joins != "" && b.inPlace()
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.focus
 		if t.Name == "serve" && b.base != nil {
@@ -49,7 +48,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	if c.repeats && t.Family == "dry heat" && len(a.Into) == 0 && b.focus != nil && b.focus.fried && b.open(b.focus) && !slices.Contains(r.inputs, b.focus) {
 		b.refMade(b.focus, 1, r, &a.Into) // "fry the bacon, then the sausage"
 	}
-	if joins && len(a.Into) == 0 && !b.onlyPlaces(a.To) {
+	if len(a.Into) == 0 && b.joins(c, t, r) && !b.onlyPlaces(a.To) {
 		into := b.base
 		if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
 			into = nil // "for the sauce, add the flour", of a part of its own
@@ -70,6 +69,21 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		}
 	}
 	return ""
+}
+
+// joins tells whether an order brings what it is done to to other things.
+func (b *bindings) joins(c *clause, t *larder.Technique, r *roles) bool {
+	particle := func(role string) bool {
+		return slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == role })
+	}
+	switch t.Joins {
+	case "":
+		return false
+	case "yes":
+		return true
+	}
+	return r.placed && (t.Family != "cut" || t.Joins == "in") || (t.Joins == "on" || t.Family == "cut") && particle("into") ||
+		t.Joins == "in" && (particle("in") || b.saidIn(c)) || c.repeats && b.inPlace()
 }
 
 // inPlace tells whether the last action put something where more of the same goes: "put the beans

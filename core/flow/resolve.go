@@ -56,20 +56,7 @@ func (b *bindings) meaning(n noun) []referent {
 		return found
 	}
 	if found := b.direct(n); len(found) > 0 {
-		b.uses(n, found)
-		b.takesFrom(found)
-		if t := b.mixtureOf(n, found); t != nil {
-			return []referent{{made: t}}
-		}
-		if b.besides(n, found) {
-			return []referent{{named: b.words(n)}}
-		}
-		if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && (!slices.Contains(b.lines[found[0].portion.line].name, n.head()) || n.plural && len(found) == 1 && !b.pluralName(found[0])) {
-			return all // "the fish", of which none is called so
-		} else if len(all) > 0 && len(n.words) == 1 && b.onlyExtract(n, found) {
-			return all // "the fish" is the catfish, beside fish sauce
-		}
-		return found
+		return b.ofLines(n, found)
 	}
 	if n.owner != nil {
 		if found := b.part(n); len(found) > 0 {
@@ -107,6 +94,24 @@ func (b *bindings) mixtureOf(n noun, found []referent) *thing {
 		return nil
 	}
 	return t
+}
+
+// ofLines is what a noun means that names lines: these, what was made of them, or all of their kind.
+func (b *bindings) ofLines(n noun, found []referent) []referent {
+	b.uses(n, found)
+	b.takesFrom(found)
+	if t := b.mixtureOf(n, found); t != nil {
+		return []referent{{made: t}}
+	}
+	if b.besides(n, found) {
+		return []referent{{named: b.words(n)}}
+	}
+	if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && (!slices.Contains(b.lines[found[0].portion.line].name, n.head()) || n.plural && len(found) == 1 && !b.pluralName(found[0])) {
+		return all // "the fish", of which none is called so
+	} else if len(all) > 0 && len(n.words) == 1 && b.onlyExtract(n, found) {
+		return all // "the fish" is the catfish, beside fish sauce
+	}
+	return found
 }
 
 // onlyExtract tells whether a noun was found in no more than the name of what is made of the animal
@@ -197,108 +202,6 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	}
 	if t := b.ownWord(n); t != nil {
 		return []referent{{made: t}}
-	}
-	return []referent{{named: b.words(n)}}
-}
-
-// stayedBehind is what a noun means that stayed in the pan: a liquor, or fat that ran out.
-func (b *bindings) stayedBehind(n noun) []referent {
-	if t := b.liquorLeft(n); t != nil {
-		return []referent{{made: t}}
-	}
-	if b.ranOut(n) {
-		return []referent{{named: b.words(n)}}
-	}
-	return nil
-}
-
-// unlisted is what no line has, such as water: only its words name it, but the fat that is in
-// a pan.
-func (b *bindings) unlisted(n noun) []referent {
-	lang := b.r.lang
-	if t := b.withFat(n); t != nil {
-		return []referent{{made: t}}
-	}
-	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
-		return []referent{{named: b.words(n)}}
-	}
-	return nil
-}
-
-// withFat is what "the hot fat" is where no line goes by that name: what was made last with a
-// fat of the list in it.
-func (b *bindings) withFat(n noun) *thing {
-	if !b.r.lang.Fats[n.head()] || !n.pointed || b.takesAway() || b.ranOut(n) || len(n.words) > 1 && !b.r.lang.HeatWords[n.words[0]] && !b.r.lang.AdjectiveVerbs[n.words[0]] {
-		return nil
-	}
-	return b.latest(func(t *thing) bool {
-		if t.comp != b.comp || t.putBy || t.taken {
-			return false
-		}
-		for p := range t.holds {
-			if b.fat(p) && b.holder[p] == t {
-				return true
-			}
-		}
-		return false
-	})
-}
-
-// liquorLeft is what "the juices" are where something was lifted out of what it cooked in:
-// what stayed behind, and not what was stirred together since.
-func (b *bindings) liquorLeft(n noun) *thing {
-	if !b.r.lang.Liquors[n.head()] || !n.pointed || slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool { return b.text.foods(w) }) {
-		return nil // "the cooking liquid", but not "the fish stock"
-	}
-	return b.latest(func(t *thing) bool {
-		if t.comp != b.comp || t == b.focus || t.taken {
-			return false
-		}
-		liquid, gone := t.liquid, false
-		for p := range t.holds {
-			gone = gone || b.holder[p] != t
-			liquid = liquid || b.holder[p] == t && larder.Pours(b.lines[p.line].food) && !b.fat(p)
-		}
-		return liquid && gone
-	})
-}
-
-// ranOut tells whether "the fat" is what ran out of flesh that was fried before any
-// listed fat went in.
-func (b *bindings) ranOut(n noun) bool {
-	if !b.r.lang.Fats[n.head()] || !n.pointed || len(n.words) != 1 {
-		return false
-	}
-	fried := false
-	for i := range b.lines {
-		f := b.lines[i].food
-		if f == nil || !b.touched(i) || b.lines[i].comp != b.comp {
-			continue
-		}
-		if larder.Or(f.Per100.Fat, 0) >= mostlyFat {
-			return false
-		}
-		t := b.held(portion{i, ""})
-		fried = fried || t != nil && t.fried && (f.Animal == larder.Meat || f.Animal == larder.Poultry)
-	}
-	return fried
-}
-
-// keptLiquor tells whether a noun is what stays behind where something was
-// lifted or drained out of it: "keep the liquid".
-func (b *bindings) keptLiquor(n noun) bool {
-	if !b.takesAway() || !b.r.lang.Liquors[n.head()] && !b.r.lang.Fats[n.head()] || b.last == nil {
-		return false
-	}
-	t := b.r.larder.Technique(b.last.Technique)
-	return t != nil && (t.Family == "separate" || t.Family == "cut" || t.Name == "press")
-}
-
-// keeps is what a kept liquor is: what stays behind where something was drained out of it, else
-// only what its name says.
-func (b *bindings) keeps(n noun) []referent {
-	if t := b.liquorLeft(n); t != nil && b.last.Technique == drainTechnique {
-		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
 	}
 	return []referent{{named: b.words(n)}}
 }

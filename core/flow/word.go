@@ -167,48 +167,6 @@ func (t *text) orders(i int, first, cue bool) bool {
 	return true
 }
 
-// cutInto tells how far words reach that say between the things of a list how one of them was cut:
-// "the butter, cut into cubes, and the cheese"; 0 where they do not.
-func (t *text) cutInto(i int) int {
-	if _, n := t.verb(i, language.Past); n == 0 || !t.mark(i-1, ",") || !t.takesShape(i+1) {
-		return 0
-	}
-	end := i + 1
-	for end < len(t.words) && !t.mark(end, ",") && !t.conj(end) && !t.ends(end, len(t.words)) {
-		end++
-	}
-	if t.mark(end, ",") && t.conj(end+1) {
-		if _, n := t.verb(end+2, language.Base); n == 0 {
-			return end
-		}
-	}
-	return 0
-}
-
-// takesShape tells whether a shape follows that something is brought into: "roll into logs", of a
-// dough with bread rolls in it.
-func (t *text) takesShape(i int) bool {
-	if !t.lang.Becoming[t.low(i)] {
-		return false
-	}
-	n, ok := t.noun(i+1, len(t.words), false)
-	return ok && (t.lang.Shapes[n.head()] || t.lang.Shapes[t.low(n.upto-1)])
-}
-
-// preparesVessel tells whether a second verb and a pot follow, that both are done to:
-// "butter and flour a tin".
-func (t *text) preparesVessel(i int) bool {
-	if !t.conj(i) {
-		return false
-	}
-	_, n := t.verb(i+1, language.Base)
-	if n == 0 || !t.is(i+1+n, t.lang.Articles) {
-		return false
-	}
-	thing, ok := t.noun(i+1+n, len(t.words), false)
-	return ok && t.lang.Vessels[thing.head()]
-}
-
 // opensManner tells whether what stands at i can follow a verb that has no
 // object: "and chill for an hour", but not "skin side up".
 func (t *text) opensManner(i int) bool {

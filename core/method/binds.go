@@ -40,3 +40,20 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 
 // takesTaste is how many minutes things must lie together to take each other's taste; an estimate.
 const takesTaste = 30.0
+
+// coated tells whether something is cooked in a coat that it was given before: the
+// coat wants the pan though the piece does not.
+func (p *plan) coated(s *standIn, i int) bool {
+	if p.graph.Nodes[i].Technique.Family != "dry heat" {
+		return false
+	}
+	for _, k := range p.path(s.node) {
+		if k >= i {
+			break
+		}
+		if n := &p.graph.Nodes[k]; n.Technique.Family == "coat" && !n.Is("baste", "brush", "rub", "dust") {
+			return true
+		}
+	}
+	return false
+}

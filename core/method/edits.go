@@ -46,16 +46,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		out = append(out, edit{from, upto, text})
 	}
 	out = append(out, w.brackets(a)...)
-	for _, at := range a.Words.Manners {
-		for _, end := range [][2]int{a.Words.Cue, a.Words.Time} {
-			if end[1] > 0 && end[0] > at[0] && end[0] < at[1] {
-				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
-			}
-		}
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.tellsOfGone(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
-			out = append(out, edit{at[0], at[1], ""})
-		}
-	}
+	out = append(out, w.goneManners(n)...)
 	if at := a.Words.Outcome; at[1] > 0 && len(w.animalWords(larder.Capital(a.Makes)+".")) > 0 {
 		out = append(out, edit{at[0], at[1], ""}) // "to make a mayonnaise"
 	}
@@ -73,6 +64,23 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		return nil, false // "pour over the meat", which goes in later
 	}
 	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+}
+
+// goneManners takes out how an action is done where that speaks of what is gone.
+func (w *writer) goneManners(n *node) []edit {
+	var out []edit
+	a := n.Action
+	for _, at := range a.Words.Manners {
+		for _, end := range [][2]int{a.Words.Cue, a.Words.Time} {
+			if end[1] > 0 && end[0] > at[0] && end[0] < at[1] {
+				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
+			}
+		}
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.tellsOfGone(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
+			out = append(out, edit{at[0], at[1], ""})
+		}
+	}
+	return out
 }
 
 // alreadySaid tells whether things are all of what the clause already is done to: stand-ins of one kind.

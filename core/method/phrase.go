@@ -114,11 +114,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) {
 		return kept, false // "strain the juice", of the tamarind
 	}
-	if w.isInAlready(n, p, noun) {
-		return nil, true // "the white crab meat", of which all went in as the brown
-	}
-	if p.Role == "with" && w.itsOwnJuices(n, noun) {
-		return nil, true // "return the meat with any juices"
+	if w.isInAlready(n, p, noun) || p.Role == "with" && w.itsOwnJuices(n, noun) {
+		return nil, true // "the white crab meat", of which all went in; "return the meat with any juices"
 	}
 	if name := onlyNamed(noun); name != "" {
 		return w.onlySaid(n, p, name, kept)
@@ -164,45 +161,22 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if p.Role == "to" && n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {
 		things = slices.DeleteFunc(things, func(t named) bool { return t.stand != nil && t.stand.bare })
 	}
-	if k := slices.IndexFunc(p.Nouns, func(o recipe.Noun) bool { return o.From == noun.From }); k > 0 && !noun.Measured && noun.Name == noun.From {
-		for i := range things { // "the prunes, wine and stock"
-			things[i].text = strings.TrimPrefix(things[i].text, w.c.words().The+" ")
-		}
-	}
-	return things, true
-}
-
-// fatAlong is the fat that came along with dropped work, where a noun speaks of the fat of it; nil
-// where it does not.
-func (w *writer) fatAlong(noun recipe.Noun, at int) []named {
-	words := larder.Words(w.slice(noun.Name, noun.Upto))
-	if len(words) == 0 || !w.l.Language().Fats[words[0]] || noun.Pronoun {
-		return nil
-	}
-	d := &w.deeds[at]
-	for k, line := range d.along {
-		if t, ok := w.ofLine(line, w.shares[line]); ok && w.c.fatLine(w.line(line)) {
-			d.along = slices.Delete(slices.Clone(d.along), k, k+1)
-			return []named{t}
-		}
-	}
-	return nil
-}
-
-// isInAlready tells whether a noun speaks of a stand-in that is in what it would go into: whatever
-// told the two apart is gone.
-func (w *writer) isInAlready(n *node, p recipe.Phrase, noun recipe.Noun) bool {
-	if len(noun.Refs) != 1 || noun.Refs[0].Of == "" || noun.Refs[0].Made == nil || noun.Rest || noun.Pronoun || p.Role == "into" || noun.Refs[0].Share < nearlyAll || n.Technique.Takes != "" {
-		return false
-	}
-	line := w.graph.Named(noun.Refs[0].Of)
-	s := w.stand[line]
-	return s != nil && !s.gone && s.enters < w.graph.Number(n) && slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool { return r.Made != nil && *r.Made == *noun.Refs[0].Made })
+	return w.unpointed(p, noun, things), true
 }
 
 // greasesNot tells whether a dish would be greased with what is no fat any more.
 func (p *plan) greasesNot(n *node, lines []int) bool {
 	return n.Is("grease") && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool { s := p.stand[line]; return s == nil || !s.is(larder.NoFat) || !s.Dissolves })
+}
+
+// unpointed leaves out the article of what stands behind others in a list that have one.
+func (w *writer) unpointed(p recipe.Phrase, noun recipe.Noun, things []named) []named {
+	if k := slices.IndexFunc(p.Nouns, func(o recipe.Noun) bool { return o.From == noun.From }); k > 0 && !noun.Measured && noun.Name == noun.From {
+		for i := range things { // "the prunes, wine and stock"
+			things[i].text = strings.TrimPrefix(things[i].text, w.c.words().The+" ")
+		}
+	}
+	return things
 }
 
 // onlyStands tells whether a noun means lines by themselves that were all replaced.
@@ -263,44 +237,6 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
-}
-
-// intoItself tells whether a noun means what an action's things go into, by a name that
-// only a body gives.
-func (w *writer) intoItself(n *node, noun recipe.Noun) bool {
-	return w.fleshly(w.slice(noun.Name, noun.Upto)) && slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-		return r.Made != nil && slices.ContainsFunc(n.Action.Into, func(o recipe.Ref) bool { return o.Made != nil && *o.Made == *r.Made })
-	})
-}
-
-// restOfWhole tells whether a noun speaks of the rest of a line of which nothing has
-// been taken, as what took it is not done any more.
-func (w *writer) restOfWhole(noun recipe.Noun, lines []int, at int) bool {
-	return noun.Rest && (!noun.Pronoun || len(noun.Refs) == 1 && noun.Refs[0].Line != nil) && len(lines) == 1 && !w.begun(lines[0], at)
-}
-
-// begun tells whether something that is done before an action took of a line, so that
-// there is a rest of it.
-func (p *plan) begun(line, at int) bool {
-	for k := range p.graph.Nodes[:at] {
-		n := &p.graph.Nodes[k]
-		if p.deeds[k].drop || p.greasesNot(n, []int{line}) {
-			continue
-		}
-		partly := slices.Contains(n.To, line) && slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Made != nil && r.Share < nearlyAll }) // "half of it"
-		if partly || slices.Contains(n.Named, line) || slices.Contains(p.deeds[k].along, line) {
-			return true
-		}
-	}
-	return false
-}
-
-// itsOwnJuices tells whether a noun means the juices of what is returned to a pot,
-// where that is flesh no more.
-func (w *writer) itsOwnJuices(n *node, noun recipe.Noun) bool {
-	return n.Technique.Joins == "yes" && !noun.Pronoun && !noun.Measured && w.fleshly(w.slice(noun.Name, noun.Upto)) &&
-		slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) &&
-		!slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" })
 }
 
 // again tells whether a name points back to where its thing was before: "the same oil".

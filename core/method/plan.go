@@ -96,20 +96,6 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	return p
 }
 
-// beforeLids lets what would be added under a lid go in before the lid is put on.
-func (p *plan) beforeLids() {
-	for i := 1; i < len(p.deeds); i++ {
-		lid, on := &p.graph.Nodes[i-1], &p.graph.Nodes[i]
-		if len(p.deeds[i].before) == 0 || !lid.Is("cover") || p.deeds[i-1].drop || lid.At != on.At || !on.Covered {
-			continue
-		}
-		for _, s := range p.deeds[i].before {
-			s.enters = i - 1
-		}
-		p.deeds[i-1].before, p.deeds[i].before = append(p.deeds[i-1].before, p.deeds[i].before...), nil
-	}
-}
-
 // decideAll decides every action.
 func (p *plan) decideAll() {
 	p.deeds = make([]deed, len(p.graph.Nodes))
@@ -229,23 +215,6 @@ func (p *plan) dropped(s *standIn, i int) bool {
 func (p *plan) notDone(s *standIn, i int) bool {
 	r := p.rule(s, i)
 	return r != nil && r.Then == larder.CarryDrop
-}
-
-// coated tells whether something is cooked in a coat that it was given before: the
-// coat wants the pan though the piece does not.
-func (p *plan) coated(s *standIn, i int) bool {
-	if p.graph.Nodes[i].Technique.Family != "dry heat" {
-		return false
-	}
-	for _, k := range p.path(s.node) {
-		if k >= i {
-			break
-		}
-		if n := &p.graph.Nodes[k]; n.Technique.Family == "coat" && !n.Is("baste", "brush", "rub", "dust") {
-			return true
-		}
-	}
-	return false
 }
 
 // places tells whether cutting something also puts it into a vessel: "flake the fish

@@ -55,10 +55,7 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 		}
 	}
 	main, tail := r.cutPhrase(segments[at], counted)
-	if weight, ok := r.weightOf(tail); ok {
-		n.each = &weight
-	}
-	n.finding = r.resolve(&n, main, tail, counted)
+	n.each, n.finding = r.weightOf(tail), r.resolve(&n, main, tail, counted)
 	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil && r.lines().Examples[strings.ToLower(tail[0].Text)] {
 		// "firm white fillets such as cod"
 		if f := r.match.name(normalised(tail), counted); f.food != nil {

@@ -63,7 +63,7 @@ func (r *Reader) cutPhrase(tokens []lex.Token, counted bool) (main, tail []lex.T
 	position := 0
 	for i, t := range tokens {
 		inside := slices.ContainsFunc(matches, func(m larder.Match) bool { return position > m.Start && position < m.End })
-		if i > 0 && t.Kind == lex.Word && (r.lines().About[strings.ToLower(t.Text)] || r.weighs(tokens[i:])) && !inside {
+		if i > 0 && t.Kind == lex.Word && (r.lines().About[strings.ToLower(t.Text)] || r.weightOf(tokens[i:]) != nil) && !inside {
 			return tokens[:i], tokens[i:]
 		}
 		if t.Kind == lex.Word {
@@ -73,23 +73,19 @@ func (r *Reader) cutPhrase(tokens []lex.Token, counted bool) (main, tail []lex.T
 	return tokens, nil
 }
 
-// weighs tells whether words say how much each piece weighs: "of 250 g", "of about 1.5 kg each".
-func (r *Reader) weighs(tokens []lex.Token) bool {
-	_, ok := r.weightOf(tokens)
-	return ok
-}
-
-// weightOf is the weight that stands behind "of", in grams.
-func (r *Reader) weightOf(tokens []lex.Token) (measure.Span, bool) {
+// weightOf is how many grams each piece weighs by what stands behind "of": "of 250 g", "of about
+// 1.5 kg each"; nil where that says no weight.
+func (r *Reader) weightOf(tokens []lex.Token) *measure.Span {
 	if len(tokens) < 3 || !r.lines().PartOf[strings.ToLower(tokens[0].Text)] {
-		return measure.Span{}, false
+		return nil
 	}
 	c := cursorOver(r.lines(), tokens[1:], measure.Metric)
 	q := c.quantity()
 	if q.amount == nil || measure.GramsOf(q.amount.Unit) == 0 || c.At < len(c.Tokens) && !c.In(0, r.lines().Each) {
-		return measure.Span{}, false
+		return nil
 	}
-	return q.amount.Span().Times(measure.GramsOf(q.amount.Unit)), true
+	grams := q.amount.Span().Times(measure.GramsOf(q.amount.Unit))
+	return &grams
 }
 
 // splitOn cuts tokens at words that join, and at the signs that stand for them.

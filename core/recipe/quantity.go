@@ -2,6 +2,7 @@ package recipe
 
 import (
 	"strings"
+
 	"yembra/core/lex"
 
 	"yembra/core/measure"

@@ -1,0 +1,70 @@
+package flow
+
+import "slices"
+
+// verbless reads an order that leaves out its verb: "Chicken in, 3 minutes", "Lid
+// on". It returns i where there is none.
+func (p *parser) verbless(i, upto int, n noun) int {
+	lemma := p.lang.Verbless[p.low(n.upto)]
+	switch {
+	case p.besideDish(n, upto):
+		lemma = p.lang.BesideVerb
+	case lemma == "" || n.pronoun || !p.ends(n.upto+1, upto) && !p.mark(n.upto+1, ",") && !p.conj(n.upto+1):
+		return i
+	}
+	c := &clause{lemma: lemma, from: i, objects: []noun{n}}
+	b := body{parser: p, clause: c, upto: p.boundary(n.upto+1, upto), start: n.upto, width: 0}
+	if c.sense = p.senseOf(lemma, n.from, b.upto); c.sense.Technique == "" || c.sense.Technique == noWork {
+		return i
+	}
+	b.takeFront()
+	p.claim(i)
+	p.brackets = nil
+	at := b.run(n.upto)
+	p.add(c, i, at)
+	return at
+}
+
+// besideDish tells whether a thing of the list stands where what goes with a dish does: "Pecorino on
+// the table".
+func (p *parser) besideDish(n noun, upto int) bool {
+	return !n.pronoun && len(n.words) > 0 && p.listed(n.head()) && p.lang.Prepositions[p.low(n.upto)] != "" && p.is(n.upto+1, p.lang.Articles) && p.lang.Beside[p.low(n.upto+2)] && p.ends(n.upto+3, upto)
+}
+
+// inOven reads an order that says no more than how long something is in the oven and what it
+// becomes there: "25 minutes in the oven till golden". It returns at where there is none.
+func (p *parser) inOven(at, upto int) int {
+	f := p.front
+	if f == nil || f.minutes == nil || !p.is(at, p.lang.Until) && !p.ends(at, upto) && !p.mark(at, ",") || p.lang.VerblessHeat == "" {
+		return at
+	}
+	heats := p.technique(p.lang.VerblessHeat)
+	if heats == nil || !slices.ContainsFunc(f.links, func(l link) bool { return l.role == "in" && slices.Contains(heats.Kit, l.nouns[0].head()) }) {
+		return at
+	}
+	c := &clause{lemma: p.lang.VerblessHeat, from: f.from}
+	b := body{parser: p, clause: c, upto: p.boundary(at, upto), start: at}
+	if c.sense = p.senseOf(c.lemma, at, b.upto); c.sense.Technique == "" {
+		return at
+	}
+	b.takeFront()
+	end := b.run(at)
+	p.add(c, c.from, end)
+	return end
+}
+
+// heated reads an order that says no more than the heat of the oven and what follows
+// from it: "200C, 25 minutes, until brown". It returns i where there is none.
+func (p *parser) heated(i, upto int) int {
+	if _, _, ok := p.celsius(i); !ok || p.lang.VerblessHeat == "" {
+		return i
+	}
+	c := &clause{lemma: p.lang.VerblessHeat, from: i}
+	b := body{parser: p, clause: c, upto: p.boundary(i, upto), start: i}
+	if c.sense = p.senseOf(c.lemma, i, b.upto); c.sense.Technique == "" {
+		return i
+	}
+	at := b.run(i)
+	p.add(c, i, at)
+	return at
+}

@@ -1,0 +1,88 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// isInAlready tells whether a noun speaks of a stand-in that is in what it would go into: whatever
+// told the two apart is gone.
+func (w *writer) isInAlready(n *node, p recipe.Phrase, noun recipe.Noun) bool {
+	if len(noun.Refs) != 1 || noun.Refs[0].Of == "" || noun.Refs[0].Made == nil || noun.Rest || noun.Pronoun || p.Role == "into" || noun.Refs[0].Share < nearlyAll || n.Technique.Takes != "" {
+		return false
+	}
+	line := w.graph.Named(noun.Refs[0].Of)
+	s := w.stand[line]
+	return s != nil && !s.gone && s.enters < w.graph.Number(n) && slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool { return r.Made != nil && *r.Made == *noun.Refs[0].Made })
+}
+
+// fatAlong is the fat that came along with dropped work, where a noun speaks of the fat of it; nil
+// where it does not.
+func (w *writer) fatAlong(noun recipe.Noun, at int) []named {
+	words := larder.Words(w.slice(noun.Name, noun.Upto))
+	if len(words) == 0 || !w.l.Language().Fats[words[0]] || noun.Pronoun {
+		return nil
+	}
+	d := &w.deeds[at]
+	for k, line := range d.along {
+		if t, ok := w.ofLine(line, w.shares[line]); ok && w.c.fatLine(w.line(line)) {
+			d.along = slices.Delete(slices.Clone(d.along), k, k+1)
+			return []named{t}
+		}
+	}
+	return nil
+}
+
+// restOfWhole tells whether a noun speaks of the rest of a line of which nothing has
+// been taken, as what took it is not done any more.
+func (w *writer) restOfWhole(noun recipe.Noun, lines []int, at int) bool {
+	return noun.Rest && (!noun.Pronoun || len(noun.Refs) == 1 && noun.Refs[0].Line != nil) && len(lines) == 1 && !w.begun(lines[0], at)
+}
+
+// begun tells whether something that is done before an action took of a line, so that
+// there is a rest of it.
+func (p *plan) begun(line, at int) bool {
+	for k := range p.graph.Nodes[:at] {
+		n := &p.graph.Nodes[k]
+		if p.deeds[k].drop || p.greasesNot(n, []int{line}) {
+			continue
+		}
+		partly := slices.Contains(n.To, line) && slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Made != nil && r.Share < nearlyAll }) // "half of it"
+		if partly || slices.Contains(n.Named, line) || slices.Contains(p.deeds[k].along, line) {
+			return true
+		}
+	}
+	return false
+}
+
+// itsOwnJuices tells whether a noun means the juices of what is returned to a pot,
+// where that is flesh no more.
+func (w *writer) itsOwnJuices(n *node, noun recipe.Noun) bool {
+	return n.Technique.Joins == "yes" && !noun.Pronoun && !noun.Measured && w.fleshly(w.slice(noun.Name, noun.Upto)) &&
+		slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) &&
+		!slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" })
+}
+
+// intoItself tells whether a noun means what an action's things go into, by a name that
+// only a body gives.
+func (w *writer) intoItself(n *node, noun recipe.Noun) bool {
+	return w.fleshly(w.slice(noun.Name, noun.Upto)) && slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		return r.Made != nil && slices.ContainsFunc(n.Action.Into, func(o recipe.Ref) bool { return o.Made != nil && *o.Made == *r.Made })
+	})
+}
+
+// beforeLids lets what would be added under a lid go in before the lid is put on.
+func (p *plan) beforeLids() {
+	for i := 1; i < len(p.deeds); i++ {
+		lid, on := &p.graph.Nodes[i-1], &p.graph.Nodes[i]
+		if len(p.deeds[i].before) == 0 || !lid.Is("cover") || p.deeds[i-1].drop || lid.At != on.At || !on.Covered {
+			continue
+		}
+		for _, s := range p.deeds[i].before {
+			s.enters = i - 1
+		}
+		p.deeds[i-1].before, p.deeds[i].before = append(p.deeds[i-1].before, p.deeds[i].before...), nil
+	}
+}

@@ -11,9 +11,6 @@ import (
 	"yembra/core/measure"
 )
 
-// opened are packs whose rest does not keep as the whole does.
-var opened = []string{"can", "tin", "jar", "bottle", "carton", "tube", "tub"}
-
 // loose writes what is sold by weight, or by the piece where pieces are known.
 func (s *shop) loose(food *larder.Food, grams float64) string {
 	piece := pieceOf(food)
@@ -44,7 +41,7 @@ func (s *shop) leftovers(items []Item) {
 			it.LeftUse += "; could go into " + most.Dish
 		}
 		switch days := food.Storage; {
-		case loosely(food) && !slices.Contains(opened, it.PackName) && days.Sealed > 0:
+		case loosely(food) && !slices.Contains(containers, it.PackName) && days.Sealed > 0:
 			it.LeftUse += fmt.Sprintf("; keeps about %g days whole (%s)", days.Sealed, days.Place)
 		case days.Opened > 0:
 			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days.Opened, days.Place)

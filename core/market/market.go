@@ -59,6 +59,8 @@ type Item struct {
 	Cost float64 `json:"cost"`
 	// Unknown lines could not be weighed; their words stand in Uses.
 	Unknown bool `json:"unknown"`
+	// counted tells that a dish asks for whole pieces.
+	counted bool
 }
 
 // List is what to buy, by aisle, and what comes of it besides.
@@ -159,6 +161,7 @@ func (s *shop) line(d Dish, line *swap.Line) {
 	}
 	it.Needed += line.Mass()
 	it.Bought += grams
+	it.counted = it.counted || line.Counted() && line.Amount.Unit != measure.Can
 	it.Uses = append(it.Uses, Need{d.Name, line.Text, line.Mass()})
 	for _, text := range s.substitutes(d, line) {
 		if !slices.Contains(it.Substitutes, text) {
@@ -217,7 +220,7 @@ func (s *shop) squeeze(have map[string]float64) {
 		delete(s.items, key)
 	}
 	for id, n := range pieces {
-		s.items[id].Bought += math.Ceil(n-roundingSlack) * pieceOf(s.larder.Food(id))
+		s.items[id].Bought += whole(n) * pieceOf(s.larder.Food(id))
 	}
 }
 
@@ -236,14 +239,18 @@ func (s *shop) buy(it *Item, have float64) {
 		it.Shown = "as the recipe says"
 		return
 	}
-	if share := food.Edible.Share; share > 0 && share < 1 && it.Form == "" && food.Edible.When == "" {
+	pack, holds := s.packOf(food, it.Form)
+	if it.counted && closed(pack) && loosely(food) && food.Edible.Share < 1 {
+		pack, holds = larder.Pack{}, 0 // ears of corn, not kernels
+	}
+	if share := food.Edible.Share; share > 0 && share < 1 && it.Form == "" && food.Edible.When == "" && !closed(pack) {
 		it.Bought /= share
 	}
 	it.Have = min(have, it.Bought)
 	missing := max(it.Bought-have, 0)
 	cost := missing
-	if pack, holds := s.packOf(food, it.Form); missing > 0 && holds > 0 && !(loosely(food) && missing < looseBelow*holds) {
-		it.Packs = math.Ceil(missing/holds - roundingSlack)
+	if missing > 0 && holds > 0 && (!loosely(food) || closed(pack) || missing >= looseBelow*holds) {
+		it.Packs = whole(missing / holds)
 		it.PackName, it.PackGrams = pack.Name, pack.Grams
 		it.Left = math.Max(it.Packs*holds-missing, 0)
 		cost = it.Packs * pack.Grams
@@ -268,8 +275,17 @@ const looseBelow = 0.6
 // loosely says whether a food is sold loose as well as packed.
 func loosely(food *larder.Food) bool { return food.Aisle == "vegetables" || food.Aisle == "fruit" }
 
+// closed are packs whose rest does not keep as the whole does. What is in them is peeled and
+// trimmed, and nobody sells a part of one.
+func closed(pack larder.Pack) bool { return slices.Contains(containers, pack.Name) }
+
+var containers = []string{"can", "tin", "jar", "bottle", "carton", "tube", "tub"}
+
 // roundingSlack lets a pack stretch by a fiftieth.
 const roundingSlack = 0.02
+
+// whole is how many packs or fruits hold so many of them, at least one.
+func whole(n float64) float64 { return math.Max(math.Ceil(n-roundingSlack), 1) }
 
 // packOf is the pack that is bought and what of it counts.
 func (s *shop) packOf(food *larder.Food, form string) (larder.Pack, float64) {

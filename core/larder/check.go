@@ -137,7 +137,14 @@ func (c *checker) food(f *Food) {
 }
 
 // places are where food keeps at home.
-var places = []string{"cupboard", "fridge", "freezer"}
+var places = []string{cupboard, "fridge", "freezer"}
+
+// What keeps long as it is sold and not for a month once open goes out of the cupboard then.
+const (
+	cupboard = "cupboard"
+	longKept = 180.0
+	soonGone = 30.0
+)
 
 // sumError is how far the shares of sugars may miss 100 by rounding.
 const sumError = 3.0

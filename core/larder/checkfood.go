@@ -42,6 +42,8 @@ func (c *checker) kitchenFacts(f *Food) {
 		c.say("%s: nobody says how it keeps", f.ID)
 	case !slices.Contains(places, f.Storage.Place) || f.Storage.Sealed <= 0 || f.Storage.Opened > f.Storage.Sealed:
 		c.say("%s: keeps in %q %g days sealed, %g opened", f.ID, f.Storage.Place, f.Storage.Sealed, f.Storage.Opened)
+	case !slices.Contains(places, f.Storage.OpenedPlace) || f.Storage.OpenedPlace == cupboard && f.Storage.Sealed >= longKept && f.Storage.Opened <= soonGone:
+		c.say("%s: opened it keeps %g days in %q", f.ID, f.Storage.Opened, f.Storage.OpenedPlace)
 	}
 	for _, x := range f.Confusables {
 		if x.With == f.ID || x.Differs == "" {

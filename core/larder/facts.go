@@ -1,6 +1,9 @@
 package larder
 
-import "strings"
+import (
+	"cmp"
+	"strings"
+)
 
 // Acids are the acids of 100 g of a food as bought, in grams; nil where
 // nobody measured.
@@ -82,11 +85,14 @@ type Heat struct {
 // Pack is one size that shops sell; Drained is what is left without its
 // liquid, nil when there is none to drain.
 type Pack struct {
-	Name     string  `json:"name"`
-	Grams    float64 `json:"grams"`
-	Drained  Figure  `json:"drained" jsonschema:"nullable"`
-	Source   string  `json:"source"`
-	Estimate bool    `json:"estimate"`
+	Name    string  `json:"name"`
+	Grams   float64 `json:"grams"`
+	Drained Figure  `json:"drained" jsonschema:"nullable"`
+	// Opened is for how many days the rest of one keeps cold, where the food itself
+	// keeps otherwise: beans out of a tin.
+	Opened   Figure `json:"openedDays" jsonschema:"nullable"`
+	Source   string `json:"source"`
+	Estimate bool   `json:"estimate"`
 }
 
 // Edible is the share of a food as bought that is eaten, 0 to 1, and what is
@@ -103,12 +109,14 @@ type Edible struct {
 
 // Storage is where a food keeps at home and how many days, sealed and opened.
 type Storage struct {
-	Place    string  `json:"place"`
-	Sealed   float64 `json:"sealedDays"`
-	Opened   float64 `json:"openedDays"`
-	Note     string  `json:"note"`
-	Source   string  `json:"source"`
-	Estimate bool    `json:"estimate"`
+	Place  string  `json:"place"`
+	Sealed float64 `json:"sealedDays"`
+	Opened float64 `json:"openedDays"`
+	// OpenedPlace is where the rest of an opened or cut one keeps.
+	OpenedPlace string `json:"openedPlace"`
+	Note        string `json:"note"`
+	Source      string `json:"source"`
+	Estimate    bool   `json:"estimate"`
 }
 
 // Confusable is a food with a like name that acts differently.
@@ -183,7 +191,7 @@ func (l *Larder) loadPacks(src Source) error {
 			f.Packs, replaced[f] = []Pack{}, true
 		}
 		f.Packs = append(f.Packs, Pack{
-			Name: r.text("pack"), Grams: r.number("grams", 0), Drained: r.figure("drained"), Source: r.text("source"), Estimate: r.text("source") == Estimate,
+			Name: r.text("pack"), Grams: r.number("grams", 0), Drained: r.figure("drained"), Opened: r.figure("opened_days"), Source: r.text("source"), Estimate: r.text("source") == Estimate,
 		})
 	})
 }
@@ -229,7 +237,8 @@ func (l *Larder) loadStorage(src Source) error {
 	return l.eachFood(src, "storage.csv", func(r row, f *Food, _ bool) {
 		f.Storage = Storage{
 			Place: r.text("place"), Sealed: r.number("sealed_days", 0), Opened: r.number("opened_days", 0), Note: r.text("note"),
-			Source: r.text("source"), Estimate: r.text("source") == Estimate,
+			OpenedPlace: cmp.Or(r.text("opened_place"), r.text("place")),
+			Source:      r.text("source"), Estimate: r.text("source") == Estimate,
 		}
 	})
 }

@@ -127,6 +127,21 @@ func TestTinnedThingsComeInTinsAndDriedOnesKeep(t *testing.T) {
 	}
 }
 
+// The rest of a tin never stands in the cupboard.
+func TestOpenedTinsAreKeptCold(t *testing.T) {
+	tried := 0
+	for _, f := range open(t).Foods() {
+		for _, p := range f.Packs {
+			if p.Name == "tin" {
+				cold := f.Storage.OpenedPlace != "cupboard" && f.Storage.Opened <= 7 || larder.Or(p.Opened, 99) <= 7
+				require.True(t, cold, f.ID)
+				tried++
+			}
+		}
+	}
+	require.Greater(t, tried, 10)
+}
+
 func TestTheListIsWalkedAsTheShopIs(t *testing.T) {
 	l := open(t)
 	d := kept(l, "Pot", "Cook it.", "1 tsp ground cumin", "2 tbsp olive oil", "200 g dried pasta", "400 g carrots", "1 lemon", "a little moon dust", "300 g oyster mushrooms", "300 g firm tofu", "10 g parsley", "a few mint leaves", "salt", "200 g walnuts", "2 onions")
@@ -238,13 +253,15 @@ func TestWhatIsSaidOfARest(t *testing.T) {
 		return ""
 	}
 	for _, x := range []struct{ a, b, want string }{
-		{"340 g tinned tomatoes", "300 g leeks", "60 g left; could go into Pot; keeps about 3 days opened (cupboard)"}, // the least that is worth a word
+		{"340 g tinned tomatoes", "300 g leeks", "60 g left; could go into Pot; keeps about 3 days opened (fridge)"}, // the least that is worth a word
 		{"341 g tinned tomatoes", "300 g leeks", ""},
-		{"200 g tinned tomatoes", "100 g tinned tomatoes", "100 g left; could go into Pot; keeps about 3 days opened (cupboard)"},
-		{"195 g tinned tomatoes", "100 g tinned tomatoes", "105 g left; keeps about 3 days opened (cupboard)"},
-		{"90 g tinned tomatoes", "250 g tinned tomatoes", "60 g left; could go into Pan; keeps about 3 days opened (cupboard)"},
+		{"200 g tinned tomatoes", "100 g tinned tomatoes", "100 g left; could go into Pot; keeps about 3 days opened (fridge)"},
+		{"195 g tinned tomatoes", "100 g tinned tomatoes", "105 g left; keeps about 3 days opened (fridge)"},
+		{"90 g tinned tomatoes", "250 g tinned tomatoes", "60 g left; could go into Pan; keeps about 3 days opened (fridge)"},
 		{"600 g carrots", "10 g salt", "320 g left; keeps about 21 days whole (fridge)"},
-		{"100 g olives", "300 g leeks", "60 g left; keeps about 30 days opened (cupboard)"},
+		{"130 g tinned chickpeas", "300 g leeks", "110 g left; keeps about 3 days opened (fridge)"}, // dry ones keep a year
+		{"200 g dried chickpeas", "300 g leeks", "300 g left; keeps about 365 days opened (cupboard)"},
+		{"100 g olives", "300 g leeks", "60 g left; keeps about 30 days opened (fridge)"},
 	} {
 		require.Equal(t, x.want, use(x.a, x.b), x.a)
 	}

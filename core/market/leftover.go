@@ -41,10 +41,12 @@ func (s *shop) leftovers(items []Item) {
 			it.LeftUse += "; could go into " + most.Dish
 		}
 		switch days := food.Storage; {
+		case it.opened > 0:
+			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (fridge)", it.opened)
 		case loosely(food) && !slices.Contains(containers, it.PackName) && days.Sealed > 0:
 			it.LeftUse += fmt.Sprintf("; keeps about %g days whole (%s)", days.Sealed, days.Place)
 		case days.Opened > 0:
-			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days.Opened, days.Place)
+			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days.Opened, days.OpenedPlace)
 		}
 	}
 }

@@ -61,6 +61,8 @@ type Item struct {
 	Unknown bool `json:"unknown"`
 	// counted tells that a dish asks for whole pieces.
 	counted bool
+	// opened is for how many days the rest of the pack keeps, 0 where the food says.
+	opened float64
 }
 
 // List is what to buy, by aisle, and what comes of it besides.
@@ -251,7 +253,7 @@ func (s *shop) buy(it *Item, have float64) {
 	cost := missing
 	if missing > 0 && holds > 0 && (!loosely(food) || closed(pack) || missing >= looseBelow*holds) {
 		it.Packs = whole(missing / holds)
-		it.PackName, it.PackGrams = pack.Name, pack.Grams
+		it.PackName, it.PackGrams, it.opened = pack.Name, pack.Grams, larder.Or(pack.Opened, 0)
 		it.Left = math.Max(it.Packs*holds-missing, 0)
 		cost = it.Packs * pack.Grams
 	}

@@ -1142,6 +1142,7 @@ export interface Pack {
   name: string;
   grams: number;
   drained: number | null;
+  openedDays: number | null;
   source: string;
   estimate: boolean;
 }
@@ -1155,6 +1156,7 @@ export interface Storage {
   place: string;
   sealedDays: number;
   openedDays: number;
+  openedPlace: string;
   note: string;
   source: string;
   estimate: boolean;

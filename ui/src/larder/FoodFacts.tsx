@@ -161,6 +161,7 @@ function Keeping({ food }: { food: FoodView }) {
               {worded("larder.daysOpened", {
                 sealedDays: storage.sealedDays,
                 openedDays: storage.openedDays,
+                openedPlace: storage.openedPlace,
               })}
             </dd>
           </div>
@@ -188,6 +189,7 @@ function Keeping({ food }: { food: FoodView }) {
             <dd>
               {rounded(p.grams)} g
               {p.drained !== null && worded("larder.gDrained", { rounded: rounded(p.drained) })}
+              {p.openedDays !== null && worded("larder.restKeeps", { days: p.openedDays })}
             </dd>
           </div>
         ))}

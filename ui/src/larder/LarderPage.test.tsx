@@ -101,7 +101,9 @@ const lentils: FoodView = {
     estimate: true,
   },
   heat: { low: 0, high: 0, source: "", estimate: false },
-  packs: [{ name: "tin", grams: 400, drained: 240, source: "kitchen", estimate: false }],
+  packs: [
+    { name: "tin", grams: 400, drained: 240, openedDays: 3, source: "kitchen", estimate: false },
+  ],
   washed: 0,
   homes: [],
   edible: { share: 0.9, thrown: "skin", source: "fdc", estimate: false },
@@ -109,6 +111,7 @@ const lentils: FoodView = {
     place: "cupboard",
     sealedDays: 730,
     openedDays: 365,
+    openedPlace: "cupboard",
     note: "dry",
     source: "estimate",
     estimate: true,
@@ -188,7 +191,7 @@ it("shows what is known of a food, and what is missing as missing", async () => 
   );
   expect(screen.getByText(/puts 0.12 g at most: of its iodine/)).toBeDefined();
   expect(fact("1 medium")).toBe("60–80 g");
-  expect(fact("Sold by the tin")).toBe("400 g, 240 g drained");
+  expect(fact("Sold by the tin")).toBe("400 g, 240 g drained, its rest 3 days in the fridge");
   expect(fact("Eaten")).toBe("90 %, not the skin");
   expect(fact("Energy")).toBe("358 kcal");
   expect(fact("Iodine")).toBe("missing");

@@ -216,6 +216,14 @@ const NoPiece = "no-piece"
 // Steaks is the tag of plants that are cut and eaten in steaks.
 const Steaks = "steaks"
 
+// The tags of what else can be used of a food: peels and stalks that a stock takes, not those that
+// turn it bitter or muddy; cooking water that thickens, or that whips.
+const (
+	StockPeel     = "stock-peel"
+	ThickeningPot = "thickening-water"
+	WhippingWater = "whipping-water"
+)
+
 // Potherb is the tag of what gives any stock its taste.
 const Potherb = "potherb"
 

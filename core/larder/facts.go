@@ -1,7 +1,6 @@
 package larder
 
 import (
-	"cmp"
 	"strings"
 )
 
@@ -82,19 +81,6 @@ type Heat struct {
 	Estimate bool    `json:"estimate"`
 }
 
-// Pack is one size that shops sell; Drained is what is left without its
-// liquid, nil when there is none to drain.
-type Pack struct {
-	Name    string  `json:"name"`
-	Grams   float64 `json:"grams"`
-	Drained Figure  `json:"drained" jsonschema:"nullable"`
-	// Opened is for how many days the rest of one keeps cold, where the food itself
-	// keeps otherwise: beans out of a tin.
-	Opened   Figure `json:"openedDays" jsonschema:"nullable"`
-	Source   string `json:"source"`
-	Estimate bool   `json:"estimate"`
-}
-
 // Edible is the share of a food as bought that is eaten, 0 to 1, and what is
 // thrown away or goes to the stock. A food without a row is eaten whole.
 type Edible struct {
@@ -105,18 +91,6 @@ type Edible struct {
 	// When says for which weights of meat, fish and shellfish the share holds;
 	// empty for plants, whose weight in a recipe is without what is thrown.
 	When EdibleWhen `json:"-"`
-}
-
-// Storage is where a food keeps at home and how many days, sealed and opened.
-type Storage struct {
-	Place  string  `json:"place"`
-	Sealed float64 `json:"sealedDays"`
-	Opened float64 `json:"openedDays"`
-	// OpenedPlace is where the rest of an opened or cut one keeps.
-	OpenedPlace string `json:"openedPlace"`
-	Note        string `json:"note"`
-	Source      string `json:"source"`
-	Estimate    bool   `json:"estimate"`
 }
 
 // Confusable is a food with a like name that acts differently.
@@ -183,19 +157,6 @@ func (l *Larder) loadScoville(src Source) error {
 	})
 }
 
-// loadPacks lets the packs of a food's own rows add up in place of the shelf's.
-func (l *Larder) loadPacks(src Source) error {
-	replaced := map[*Food]bool{}
-	return l.eachFood(src, "packs.csv", func(r row, f *Food, own bool) {
-		if own && !replaced[f] {
-			f.Packs, replaced[f] = []Pack{}, true
-		}
-		f.Packs = append(f.Packs, Pack{
-			Name: r.text("pack"), Grams: r.number("grams", 0), Drained: r.figure("drained"), Opened: r.figure("opened_days"), Source: r.text("source"), Estimate: r.text("source") == Estimate,
-		})
-	})
-}
-
 // FromWhole says that a food is got out of another: how many grams of it one
 // piece of the whole gives.
 type FromWhole struct {
@@ -229,16 +190,6 @@ func (l *Larder) loadEdible(src Source) error {
 		f.Edible = Edible{Share: r.number("share", 1), Thrown: r.text("thrown"), Source: r.text("source"), Estimate: r.text("source") == Estimate, When: EdibleWhen(r.text("when"))}
 		if _, known := edibleWhens[f.Edible.When]; !known || (f.Edible.When != "") != f.flesh() {
 			r.fail("%s: when %q", f.ID, f.Edible.When)
-		}
-	})
-}
-
-func (l *Larder) loadStorage(src Source) error {
-	return l.eachFood(src, "storage.csv", func(r row, f *Food, _ bool) {
-		f.Storage = Storage{
-			Place: r.text("place"), Sealed: r.number("sealed_days", 0), Opened: r.number("opened_days", 0), Note: r.text("note"),
-			OpenedPlace: cmp.Or(r.text("opened_place"), r.text("place")),
-			Source:      r.text("source"), Estimate: r.text("source") == Estimate,
 		}
 	})
 }

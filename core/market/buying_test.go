@@ -275,8 +275,10 @@ func TestPeelsGoWhereAStockIs(t *testing.T) {
 	require.Empty(t, spare(kept(l, "Pan", "Fry it.", "285 g carrots")), "too little for a word")
 	require.Empty(t, spare(kept(l, "Pan", "Fry it.", "1 kg courgettes", "1 kg beetroot")), "not for a stock")
 	require.Equal(t, "Peel and top of the carrot (about 55 g): washed, they can go into the pot of Pot.",
-		spare(kept(l, "Pan", "Fry it.", "400 g carrots"), kept(l, "Pot", "Simmer to a broth.", "10 g salt"), kept(l, "Third", "Simmer to a stock.", "10 g salt")))
-	require.Equal(t, "The cooking water of the potatoes (Pan) thickens a soup or a dough.", spare(kept(l, "Pan", "Boil them.", "100 g potatoes")))
+		spare(kept(l, "Pan", "Fry it.", "400 g carrots"), kept(l, "First", "Simmer the leeks in water to a broth and serve.", "10 g leeks"), kept(l, "Pot", "Simmer the leeks in water for an hour. Strain the broth.", "10 g leeks"), kept(l, "Third", "Simmer the leeks in water for an hour. Strain the stock.", "10 g leeks")))
+	require.Equal(t, "The cooking water of the potato (Pan) thickens a soup or a dough.", spare(kept(l, "Pan", "Boil them.", "100 g potatoes")))
+	require.Empty(t, spare(kept(l, "Pan", "Stir it in.", "20 g potato starch")), "nothing is boiled for starch")
+	require.Contains(t, spare(kept(l, "Pan", "Soak them.", "20 g dried porcini, soaked")), "soaking water of the dried porcini (Pan)")
 	require.Contains(t, spare(kept(l, "Pan", "Boil them.", "200 g dried chickpeas")), "chickpeas thickens and whips")
 	require.Empty(t, spare(kept(l, "Pan", "Warm them.", "240 g tinned chickpeas")))
 }

@@ -41,9 +41,9 @@ func (s *shop) leftovers(items []Item) {
 			it.LeftUse += "; could go into " + most.Dish
 		}
 		switch days := food.Storage; {
-		case it.opened > 0:
-			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (fridge)", it.opened)
-		case loosely(food) && !slices.Contains(containers, it.PackName) && days.Sealed > 0:
+		case larder.Or(it.pack.Opened, 0) > 0:
+			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (fridge)", *it.pack.Opened)
+		case loosely(food) && !it.pack.Closed && days.Sealed > 0:
 			it.LeftUse += fmt.Sprintf("; keeps about %g days whole (%s)", days.Sealed, days.Place)
 		case days.Opened > 0:
 			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days.Opened, days.OpenedPlace)
@@ -55,25 +55,13 @@ func largest(uses []Need) Need {
 	return slices.MaxFunc(uses, func(a, b Need) int { return cmp.Compare(a.Grams, b.Grams) })
 }
 
-// Peels and stalks that a stock takes; not those that turn it bitter or muddy.
-var forStock = []string{"onion", "red-onion", "leek", "carrot", "parsnip", "celery", "celeriac", "parsley", "fennel", "mushroom", "button-mushroom", "dried-shiitake", "spring-onion", "garlic", "ginger"}
-
 // leastPeel is the grams of peel worth a word.
 const leastPeel = 40.0
 
 // spare says what else of the food can be used, and in which dish.
 func (s *shop) spare(items []Item, dishes []Dish) []string {
 	out := []string{}
-	pot := ""
-	for _, d := range dishes {
-		for _, p := range d.Parts {
-			for _, st := range p.Steps {
-				if text := strings.ToLower(st.Text + " " + p.Name); pot == "" && (strings.Contains(text, "stock") || strings.Contains(text, "broth")) {
-					pot = d.Name
-				}
-			}
-		}
-	}
+	pot := s.stockPot(dishes)
 	var peels []string
 	for _, it := range items {
 		food := s.larder.Food(it.Food)
@@ -81,7 +69,7 @@ func (s *shop) spare(items []Item, dishes []Dish) []string {
 			continue
 		}
 		waste := it.Bought * (1 - food.Edible.Share)
-		if food.Edible.Share > 0 && waste >= leastPeel && slices.Contains(forStock, food.ID) {
+		if food.Edible.Share > 0 && waste >= leastPeel && food.Tagged(larder.StockPeel) {
 			peels = append(peels, fmt.Sprintf("%s of the %s (about %s)", food.Edible.Thrown, food.Name, measure.ShowGrams(measure.Exactly(waste), measure.Loose)))
 		}
 		for _, u := range it.Uses {
@@ -90,11 +78,11 @@ func (s *shop) spare(items []Item, dishes []Dish) []string {
 				break
 			}
 		}
-		if food.Aisle == "pulses" && it.Form == "" && food.ID == "chickpeas" {
-			out = append(out, "The cooking water of the chickpeas thickens and whips; keep it cold for three days.")
+		if food.Tagged(larder.WhippingWater) && it.Form == "" {
+			out = append(out, fmt.Sprintf("The cooking water of the %s thickens and whips; keep it cold for three days.", food.Name))
 		}
-		if strings.HasPrefix(food.ID, "potato") {
-			out = append(out, fmt.Sprintf("The cooking water of the potatoes (%s) thickens a soup or a dough.", it.Uses[0].Dish))
+		if food.Tagged(larder.ThickeningPot) {
+			out = append(out, fmt.Sprintf("The cooking water of the %s (%s) thickens a soup or a dough.", food.Name, it.Uses[0].Dish))
 		}
 	}
 	if len(peels) > 0 {
@@ -107,3 +95,26 @@ func (s *shop) spare(items []Item, dishes []Dish) []string {
 	slices.Sort(out)
 	return out
 }
+
+// stockPot is the first dish that strains what it has simmered, so that peels in it are lifted
+// out again; empty where none does.
+func (s *shop) stockPot(dishes []Dish) string {
+	for _, d := range dishes {
+		simmered := false
+		for _, p := range d.Parts {
+			for i := range p.Steps {
+				for _, a := range p.Steps[i].Actions {
+					t := s.larder.Technique(a.Technique)
+					if simmered && a.Technique == strains {
+						return d.Name
+					}
+					simmered = simmered || t != nil && t.Family == "wet heat"
+				}
+			}
+		}
+	}
+	return ""
+}
+
+// strains is the technique that lifts solids out of a liquid that is kept.
+const strains = "strain"

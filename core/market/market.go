@@ -29,6 +29,8 @@ type Need struct {
 	Dish  string  `json:"dish"`
 	Text  string  `json:"text"`
 	Grams float64 `json:"grams"`
+	// soaked tells that its soaking water can be used.
+	soaked bool
 }
 
 // Item is one thing to buy.
@@ -61,8 +63,8 @@ type Item struct {
 	Unknown bool `json:"unknown"`
 	// counted tells that a dish asks for whole pieces.
 	counted bool
-	// opened is for how many days the rest of the pack keeps, 0 where the food says.
-	opened float64
+	// pack is what it is bought in.
+	pack larder.Pack
 }
 
 // List is what to buy, by aisle, and what comes of it besides.
@@ -81,6 +83,9 @@ var free = []string{"water"}
 
 // forms that are bought as such and not as the raw food.
 var boughtAs = []string{"tinned", "cooked"}
+
+// soaked is the form of what has lain in water.
+const soaked = "soaked"
 
 // leastRest is the part of a pack from which a rest is worth a word.
 const leastRest = 0.15
@@ -164,7 +169,7 @@ func (s *shop) line(d Dish, line *swap.Line) {
 	it.Needed += line.Mass()
 	it.Bought += grams
 	it.counted = it.counted || line.Counted() && line.Amount.Unit != measure.Can
-	it.Uses = append(it.Uses, Need{d.Name, line.Text, line.Mass()})
+	it.Uses = append(it.Uses, Need{Dish: d.Name, Text: line.Text, Grams: line.Mass(), soaked: line.Form == soaked})
 	for _, text := range s.substitutes(d, line) {
 		if !slices.Contains(it.Substitutes, text) {
 			it.Substitutes = append(it.Substitutes, text)
@@ -242,18 +247,18 @@ func (s *shop) buy(it *Item, have float64) {
 		return
 	}
 	pack, holds := s.packOf(food, it.Form)
-	if it.counted && closed(pack) && loosely(food) && food.Edible.Share < 1 {
+	if it.counted && pack.Closed && loosely(food) && food.Edible.Share < 1 {
 		pack, holds = larder.Pack{}, 0 // ears of corn, not kernels
 	}
-	if share := food.Edible.Share; share > 0 && share < 1 && it.Form == "" && food.Edible.When == "" && !closed(pack) {
+	if share := food.Edible.Share; share > 0 && share < 1 && it.Form == "" && food.Edible.When == "" && !pack.Closed {
 		it.Bought /= share
 	}
 	it.Have = min(have, it.Bought)
 	missing := max(it.Bought-have, 0)
 	cost := missing
-	if missing > 0 && holds > 0 && (!loosely(food) || closed(pack) || missing >= looseBelow*holds) {
+	if missing > 0 && holds > 0 && (!loosely(food) || pack.Closed || missing >= looseBelow*holds) {
 		it.Packs = whole(missing / holds)
-		it.PackName, it.PackGrams, it.opened = pack.Name, pack.Grams, larder.Or(pack.Opened, 0)
+		it.PackName, it.PackGrams, it.pack = pack.Name, pack.Grams, pack
 		it.Left = math.Max(it.Packs*holds-missing, 0)
 		cost = it.Packs * pack.Grams
 	}

@@ -48,7 +48,7 @@ func item(t *testing.T, list market.List, key string) market.Item {
 }
 
 const (
-	soup = "Soup\nServes 4\n\n300 g onions, sliced\n1 litre water\n500 g tinned tomatoes\n250 g dried chickpeas\n2 tsp salt\n\nMethod\n1. Soften the onions, add everything and simmer as a broth for an hour."
+	soup = "Soup\nServes 4\n\n300 g onions, sliced\n1 litre water\n500 g tinned tomatoes\n250 g dried chickpeas\n2 tsp salt\n\nMethod\n1. Soften the onions, add everything and simmer for an hour. Strain the broth."
 	tart = "Tart\nServes 4\n\n270 g onions, sliced\n200 g firm tofu\n\nMethod\n1. Bake all for 30 minutes."
 )
 

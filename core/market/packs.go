@@ -2,7 +2,6 @@ package market
 
 import (
 	"math"
-	"slices"
 	"strings"
 
 	"yembra/core/larder"
@@ -15,12 +14,6 @@ const looseBelow = 0.6
 // loosely says whether a food is sold loose as well as packed.
 func loosely(food *larder.Food) bool { return food.Aisle == "vegetables" || food.Aisle == "fruit" }
 
-// closed are packs whose rest does not keep as the whole does. What is in them is peeled and
-// trimmed, and nobody sells a part of one.
-func closed(pack larder.Pack) bool { return slices.Contains(containers, pack.Name) }
-
-var containers = []string{"can", "tin", "jar", "bottle", "carton", "tube", "tub"}
-
 // roundingSlack lets a pack stretch by a fiftieth.
 const roundingSlack = 0.02
 
@@ -32,10 +25,8 @@ func (s *shop) packOf(food *larder.Food, form string) (larder.Pack, float64) {
 	for _, p := range food.Packs {
 		drained := larder.Or(p.Drained, 0)
 		switch {
-		case drained > 0 && form != "":
-			return p, drained
-		case drained > 0 && form == "" && food.Aisle == "pulses":
-			continue // bought dry and loose
+		case larder.Or(p.Opened, 0) > 0 && form == "":
+			continue // bought dry, not out of a tin
 		case drained > 0:
 			return p, drained
 		case p.Grams > 0:

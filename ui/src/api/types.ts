@@ -1142,6 +1142,7 @@ export interface Pack {
   name: string;
   grams: number;
   drained: number | null;
+  closed: boolean;
   openedDays: number | null;
   source: string;
   estimate: boolean;

@@ -102,7 +102,15 @@ const lentils: FoodView = {
   },
   heat: { low: 0, high: 0, source: "", estimate: false },
   packs: [
-    { name: "tin", grams: 400, drained: 240, openedDays: 3, source: "kitchen", estimate: false },
+    {
+      name: "tin",
+      grams: 400,
+      drained: 240,
+      closed: true,
+      openedDays: 3,
+      source: "kitchen",
+      estimate: false,
+    },
   ],
   washed: 0,
   homes: [],

@@ -79,7 +79,7 @@ export function FoodFacts({ id }: { id: string }) {
       <Limits food={f} />
       {f.tags.length > 0 && (
         <p className="small">
-          <b>{worded("larder.theHouseRulesCountItAs")}</b> {f.tags.join(", ").replaceAll("-", " ")}
+          <b>{worded("larder.countedAs")}</b> {f.tags.join(", ").replaceAll("-", " ")}
         </p>
       )}
       <div className="fact-columns">

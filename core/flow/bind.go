@@ -18,6 +18,7 @@ type roles struct {
 	bare     bool     // a vessel stands among the objects
 	several  bool     // the first thing it is done to is named as more than one
 	placed   bool     // a place of what is there is said: "in the middle"
+	liquor   bool     // what goes in is called by the word for what stays behind
 }
 
 // bind turns a clause into an action.
@@ -148,6 +149,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && !n.pronoun && b.r.lang.Shapes[n.head()] && b.otherBase(r) != nil:
 				b.refMade(b.otherBase(r), 1, r, into) // "lay one along each strip"
 			case x.made != nil:
+				r.liquor = b.r.lang.Liquors[n.head()] && n.owner == nil
 				if b.r.lang.ProductHolds[n.head()] != nil && n.owner == nil && n.share == 0 && n.amount[1] == 0 && into == &r.action.To {
 					r.names = append(r.names, n.head()) // "chill the broth"
 				}

@@ -8,8 +8,9 @@ import (
 // boundary finds where the clause ends that goes on at i: at a mark, or at the
 // comma or conjunction behind which another order begins.
 func (p *parser) boundary(i, upto int) int {
-	cue, timed := false, false
+	cue, timed, shaped := false, false, false
 	for k := i; k < upto; k++ {
+		shaped = shaped || p.intoShape(k, upto)
 		if c, ok := p.time(k); ok && !c.aside && p.lang.Prepositions[p.low(k-1)] == "for" {
 			timed = true
 		}
@@ -29,7 +30,7 @@ func (p *parser) boundary(i, upto int) int {
 			return k
 		case cue && p.is(k, p.lang.Exceptions): // "until they soften but keep some bite"
 		case p.mark(k, ","), p.conj(k):
-			if p.begins(k, upto, cue) || k == i && p.conj(k) && p.onlyVerb(k+1, upto) || !cue && timed && p.againTimed(k+1, upto) {
+			if p.begins(k, upto, cue) || k == i && p.conj(k) && p.onlyVerb(k+1, upto) || !cue && (timed && p.again(k+1, upto, p.ownTime) || shaped && p.again(k+1, upto, p.ownShape)) {
 				return k
 			}
 		}
@@ -50,9 +51,9 @@ func (p *parser) onlyVerb(i, upto int) bool {
 	return n > 0 && p.ends(i+n, upto) && !p.listed(p.words[i].norm)
 }
 
-// againTimed tells whether the verb is meant again for a thing with a time of its own:
-// "the beans for 3 minutes, the cabbage for 1".
-func (p *parser) againTimed(i, upto int) bool {
+// again tells whether the verb is meant again for a thing that has something of its own: "the
+// beans for 3 minutes, the cabbage for 1", "the onions into rings, the carrots into strips".
+func (p *parser) again(i, upto int, own func(noun, int) bool) bool {
 	for p.conj(i) {
 		i++
 	}
@@ -60,8 +61,23 @@ func (p *parser) againTimed(i, upto int) bool {
 		return false
 	}
 	n, ok := p.noun(i, upto, false)
-	return ok && p.ownTime(n, upto)
+	return ok && own(n, upto)
 }
+
+// intoShape tells whether "into" or "in" stands at i and leads to the shape of what is cut.
+func (p *parser) intoShape(i, upto int) bool {
+	if role := p.lang.Prepositions[p.low(i)]; role != "into" && role != "in" || !p.lang.Becoming[p.low(i)] {
+		return false
+	}
+	n, ok := p.noun(i+1, upto, false)
+	if !ok || n.pointed || n.owner != nil {
+		return false
+	}
+	return n.amount[1] > 0 && len(n.words) == 0 || !n.pronoun && p.lang.Shapes[n.head()]
+}
+
+// ownShape tells whether a thing of a list is cut into a shape of its own.
+func (p *parser) ownShape(n noun, upto int) bool { return p.intoShape(n.upto, upto) }
 
 // begins tells whether another order begins behind the comma or conjunction at k.
 func (p *parser) begins(k, upto int, cue bool) bool {

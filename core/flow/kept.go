@@ -59,7 +59,7 @@ func (b *bindings) liquorLeft(n noun) *thing {
 		if t.comp != b.comp || t == b.focus || t.taken {
 			return false
 		}
-		liquid, gone := t.liquid, false
+		liquid, gone := t.liquid, t.liquor
 		for p := range t.holds {
 			gone = gone || b.holder[p] != t
 			liquid = liquid || b.holder[p] == t && larder.Pours(b.lines[p.line].food) && !b.fat(p)

@@ -101,6 +101,11 @@ func (b *bindings) groupKinds(n noun) (kinds []string, part int) {
 		}
 	}
 	kinds = b.r.lang.Groups[key]
+	if k := len(n.words) - 2; k >= 0 {
+		if narrower := b.r.lang.Groups[n.words[k]+" "+key]; narrower != nil {
+			kinds = narrower // "the whole spices", beside those that are ground
+		}
+	}
 	if kinds == nil && n.plural {
 		kinds = b.r.lang.Groups[b.text.low(n.upto-1)] // "the sauces", but not "the sauce"
 	}
@@ -183,7 +188,10 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 	}
-	if slices.Contains(larder.Words(b.dish.Name), head) && (n.pointed || lang.Products[head]) {
+	if slices.Contains(b.dishCalled(), head) && (n.pointed || lang.Products[head]) {
+		if t := b.latest(func(t *thing) bool { return t.endsAs(head) }); t != nil {
+			return t // "the meatballs", of what was rolled into balls
+		}
 		return b.mainThing()
 	}
 	if !lang.Products[head] && !lang.Products[raw] {
@@ -230,11 +238,6 @@ func (b *bindings) ofNamedPart(n noun) (t *thing, none bool) {
 	return nil, false
 }
 
-// mainThing is what the dish is named by: of what is there, the heaviest.
-func (b *bindings) mainThing() *thing {
-	return b.heaviest(func(t *thing, p portion) bool { return b.holder[p] == t || t.ofShare }, func(t *thing) bool { return b.working == nil || t != b.focus })
-}
-
 // madeOf finds what was made of the food that a name says it is of: "the pepper
 // mix".
 func (b *bindings) madeOf(n noun) *thing {
@@ -273,6 +276,9 @@ func (b *bindings) latest(fits func(*thing) bool) *thing {
 	}
 	return nil
 }
+
+// shortestEnd is the shortest name that may end another.
+const shortestEnd = 4
 
 func (b *bindings) holdsKind(t *thing, kinds []string) bool {
 	if slices.Contains(kinds, anyLiquid) && (t.liquid || len(t.solids) > 0) {

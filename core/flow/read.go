@@ -194,9 +194,23 @@ func (r *Reader) action(b *bindings, step *recipe.Step, c *clause, id string, fr
 		_, alone := attention(r.larder, a, t)
 		a.Alone = alone > 0
 	}
+	b.onlyMoved(step, a)
 	step.Actions = append(step.Actions, *a)
 	if question != "" {
 		step.Questions = append(step.Questions, recipe.Question{Text: question, From: from, Upto: upto})
+	}
+}
+
+// onlyMoved makes of what was put in the oven no more than that, where the next order of the
+// step says how long it bakes: "put it back in the oven. Bake for 30 minutes".
+func (b *bindings) onlyMoved(step *recipe.Step, a *recipe.Action) {
+	n := len(step.Actions) - 1
+	if n < 0 || b.tech.Family != "oven" || a.Minutes == nil && a.Cue == "" || len(a.To) != 1 || a.To[0].Made == nil || *a.To[0].Made != step.Actions[n].ID {
+		return
+	}
+	was := &step.Actions[n]
+	if t := b.r.larder.Technique(was.Technique); t != nil && t.Family == "oven" && was.Minutes == nil && was.Cue == "" && was.Celsius == nil && !slices.Contains(b.r.lang.Orders(was.Verb), was.Technique) {
+		was.Technique = placeTechnique
 	}
 }
 

@@ -47,6 +47,8 @@ type thing struct {
 	fried bool
 	// vessel is where it is, empty when nobody has said.
 	vessel string
+	// liquor tells that it is what stayed behind where something was lifted out of it.
+	liquor bool
 	// solids are what was cooked in the liquid that it holds too, and comes out of it
 	// when it is lifted out.
 	solids []portion

@@ -30,8 +30,8 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	role := l.role
 	if b.r.lang.Places[n.head()] && role != "with" && (!l.first || role == "into" && n.owner == nil && l.word != "over") && len(b.direct(n)) == 0 {
 		r.placed = l.role == "in" || b.r.lang.Particles[l.word]
-		if (role == "into" || role == "in") && n.owner != nil && !n.owner.pronoun && b.vessel(*n.owner) == "" && b.tech.Family == "cut" {
-			b.refs([]noun{*n.owner}, r, &r.action.Into) // "cut a pocket into the side of each breast"
+		if (role == "into" || role == "in") && n.owner != nil && !n.owner.pronoun && b.vessel(*n.owner) == "" && (b.tech.Family == "cut" || b.tech.Name == placeTechnique || b.tech.Joins == "yes") {
+			b.refs([]noun{*n.owner}, r, &r.action.Into) // "cut a pocket into the side of each breast", "in the middle of each wrapper"
 		}
 		return // "in the middle", "on top"
 	}

@@ -62,7 +62,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	}
 	var out []int
 	for _, line := range t.graph.Nodes[from].Holds {
-		held := t.holder[line] == from
+		held := t.holder[line] == from || t.stayedInPan(line, from)
 		if held || r.Share < 1 || slices.Contains(t.graph.Nodes[from].shares, line) {
 			out = append(out, line)
 			if held && r.Share >= 1 {
@@ -71,6 +71,17 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 		}
 	}
 	return out
+}
+
+// stayedInPan tells whether a line is fat in which something was fried that has been lifted out of
+// it since: the fat is in the pan still.
+func (t *tracer) stayedInPan(line, from int) bool {
+	h, ok := t.holder[line]
+	if !ok || t.graph.Nodes[from].Technique.Family != "dry heat" {
+		return false
+	}
+	f, out := t.food(line), &t.graph.Nodes[h]
+	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat && out.Technique.Takes == "part" && len(out.Inputs) == 1 && out.Inputs[0] == from
 }
 
 // pours tells whether a node holds a listed liquid.

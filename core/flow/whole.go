@@ -13,16 +13,12 @@ func (b *bindings) pronoun(n noun) []referent {
 	if fried := b.allFried(); n.all && len(n.words) == 1 && b.r.lang.Single[n.words[0]] && len(fried) > 1 {
 		return fried
 	}
-	if n.all && !n.rest && n.share == 0 {
-		var open []referent
-		for i := len(b.things) - 1; i >= 0 && len(open) < 2; i-- {
-			if b.open(b.things[i]) && b.things[i].title == nil {
-				open = append(open, referent{made: b.things[i]})
-			}
-		}
-		if len(n.words) == 0 || b.r.lang.Pair[n.words[0]] {
-			slices.Reverse(open)
-			return open
+	if n.all && !n.rest && n.share == 0 && (len(n.words) == 0 || b.r.lang.Pair[n.words[0]]) {
+		return b.lastTwo()
+	}
+	if len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && b.focus != nil && b.holdsFat(b.focus) {
+		if t := b.latest(func(x *thing) bool { return x.apart && len(x.holds) == 2 && x.comp == b.comp && b.open(x) }); t != nil {
+			return []referent{{made: t}} // "dice the onion and the carrot; melt the butter and cook both"
 		}
 	}
 	if in := b.justSlippedIn(n); in != nil {
@@ -65,6 +61,18 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
+}
+
+// lastTwo are the two things that were made last.
+func (b *bindings) lastTwo() []referent {
+	var open []referent
+	for i := len(b.things) - 1; i >= 0 && len(open) < 2; i-- {
+		if b.open(b.things[i]) && b.things[i].title == nil {
+			open = append(open, referent{made: b.things[i]})
+		}
+	}
+	slices.Reverse(open)
+	return open
 }
 
 // justCooked is what was cooked in a liquid just before, where that is taken out: "simmer the

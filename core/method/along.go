@@ -24,6 +24,10 @@ func (p *plan) carryAlong() {
 				p.deeds[at].slakes, p.arrives[line] = append(p.deeds[at].slakes, line), at
 				continue
 			}
+			if at := p.boiledNext(line, i); at >= 0 {
+				p.arrives[line] = at
+				continue
+			}
 			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
 				p.shares[line] = p.shareAt(line, i)
@@ -102,6 +106,9 @@ func (p *plan) restLater(line, i int) bool {
 func (p *plan) onlyFlavoured(line int) bool {
 	if line < 0 || p.stand[line] != nil {
 		return false
+	}
+	if p.onlyForBroth(line) {
+		return true
 	}
 	strained := false
 	if f := p.l.Food(p.line(line).FoodID()); p.flavours(line) && !f.Tagged(larder.Potherb) && p.liquorGoesOn(line) >= 0 {

@@ -20,7 +20,7 @@ func (p *plan) onBodies(i int) bool {
 	n := &p.graph.Nodes[i]
 	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
 	any := false
-	if p.ofInHand(i) {
+	if p.ofInHand(i) || p.boilsListed(i) {
 		return false
 	}
 	for _, x := range n.Action.Words.Phrases {
@@ -150,6 +150,10 @@ func (p *plan) decideNamed(i int) {
 		p.deeds[i].drop = true
 		return
 	}
+	if p.onWhatWasCut(i) {
+		p.deeds[i].drop = true
+		return
+	}
 	for _, r := range n.Action.To {
 		if r.Named == nil || !p.fleshly(*r.Named) || p.addsFat(n, *r.Named) {
 			return
@@ -165,6 +169,27 @@ func (p *plan) decideNamed(i int) {
 			p.deeds[i].whys = append(p.deeds[i].whys, r.Why)
 		}
 	}
+}
+
+// onWhatWasCut tells whether an action is done to nothing but what the cutting before it would have
+// made, which is not done: "score the fat in diamonds and stud each diamond with a clove".
+func (p *plan) onWhatWasCut(i int) bool {
+	if i == 0 || !p.deeds[i-1].drop {
+		return false
+	}
+	n, before := &p.graph.Nodes[i], &p.graph.Nodes[i-1]
+	if before.Technique.Family != "cut" || len(n.Inputs) > 0 || len(n.Action.To) == 0 {
+		return false
+	}
+	text := []rune(p.dish.Components[before.At.Component].Steps[before.At.Step].Text)
+	said := larder.Words(flow.Said(before.Action) + " " + string(text[before.Action.From:before.Action.Upto]))
+	return !slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool {
+		if r.Named == nil {
+			return true
+		}
+		words := larder.Words(*r.Named)
+		return len(words) == 0 || !slices.Contains(said, words[len(words)-1])
+	})
 }
 
 // liquorGone tells whether what is kept is the liquid of a cooking that is not done

@@ -68,7 +68,7 @@ func (p *plan) decide(i int) {
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)
-	case there == 0, p.impliesGone(i):
+	case there == 0, p.impliesGone(i), p.brothOnly(i, subjects):
 		p.withoutSubject(i)
 		p.othersFry(i)
 	case replaced == len(subjects), p.preparesFlesh(i):

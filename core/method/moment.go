@@ -30,7 +30,7 @@ func (p *plan) mainPot(i int) int {
 // home, where there is one. It says no where there is no such moment.
 func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	closing := p.closing(parts)
-	fried, wet, aromatic := -1, -1, false
+	fried, aromatic := -1, false
 	for k := range parts {
 		if k >= closing || parts[k].added != nil {
 			continue
@@ -40,8 +40,6 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 			switch {
 			case n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !n.Is("deep-fry", "scramble") && (fried < 0 || !aromatic && p.friesAromatics(n)):
 				fried, aromatic = k, p.friesAromatics(n)
-			case n.Technique.Family == "wet heat" && n.Liquid && p.atHome(n, home):
-				wet = k
 			}
 		}
 	}
@@ -50,30 +48,25 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 		return fried + 1, fried >= 0 && aromatic && !p.takesUp(parts, fried+1) && !p.fryingOver(parts[fried])
 	case moment == larder.AtTable:
 		return p.served(parts), true
-	case moment == larder.InLiquid && wet >= 0:
-		return wet + 1, true
-	}
-	if sauced := p.saucedAfter(parts, closing, home); sauced >= 0 {
-		return sauced, true
-	}
-	if at := p.stirred(parts, closing, home); at >= 0 {
-		return at, true
-	}
-	return closing, false
-}
-
-// saucedAfter is the place behind the last part in which what was closed is cooked in a sauce
-// that stays with it: rolls that braise have a pot to stir into. It is -1 where there is none.
-func (p *plan) saucedAfter(parts []part, closing, home int) int {
-	for k := len(parts) - 1; k >= closing; k-- {
-		for _, at := range parts[k].nodes {
-			n := &p.graph.Nodes[at]
-			if n.Liquid && n.Is("braise", "stew", "simmer") && p.atHome(n, home) && !p.deeds[at].drop && !p.takenOutAfter(at) {
-				return k + 1
-			}
+	case moment == larder.InLiquid:
+		if wet := p.cookedWet(parts, closing, home); wet >= 0 {
+			return wet + 1, true
 		}
 	}
-	return -1
+	for _, find := range []func() int{
+		func() int { return p.saucedAfter(parts, closing, home) },
+		func() int { return p.stirred(parts, closing, home) },
+		func() int { return p.saucedAfter(parts, 0, -1) }, // a gravy beside what is baked
+		func() int { return p.stirred(parts, closing, -1) },
+	} {
+		if at := find(); at >= 0 {
+			return at, true
+		}
+	}
+	if closing < len(parts) && slices.ContainsFunc(parts[closing].nodes, p.takesMore) {
+		return closing + 1, true // it is stirred and brought to the table in one sentence
+	}
+	return closing, false
 }
 
 // takenOutAfter tells whether what an action cooked is drained or lifted out later.
@@ -103,23 +96,6 @@ func (p *plan) served(parts []part) int {
 	return at
 }
 
-// stirred is the place before the closing of a dish behind the last part in which
-// something is cooked or mixed, at home if there is one: a tin that is brushed has
-// nothing to stir into. It is -1 where there is none.
-func (p *plan) stirred(parts []part, closing, home int) int {
-	for k := min(closing, p.cooled(parts)) - 1; k >= 0; k-- {
-		for _, at := range parts[k].nodes {
-			if p.takesMore(at) && p.atHome(&p.graph.Nodes[at], home) {
-				return k + 1
-			}
-		}
-	}
-	if home >= 0 {
-		return p.stirred(parts, closing, -1)
-	}
-	return -1
-}
-
 // stirredIn is the component whose steps take what is added to one in small doses: its own, or
 // where nothing there can be stirred into, another in which something can.
 func (p *plan) stirredIn(i int) int {
@@ -141,19 +117,6 @@ func (p *plan) stirredIn(i int) int {
 	return home
 }
 
-// takesMore tells whether something can be stirred into what an action works on.
-func (p *plan) takesMore(at int) bool {
-	n := &p.graph.Nodes[at]
-	switch n.Technique.Family {
-	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-		return !n.Is("repeat", "steam", "deep-fry", "toast", "grill") && !p.takenOutAfter(at) && !p.shutBefore(at) &&
-			!slices.ContainsFunc(n.Inputs, func(in int) bool {
-				return p.graph.Nodes[in].Technique.Family == "assemble" && p.graph.Nodes[in].Technique.Closes != ""
-			})
-	}
-	return false
-}
-
 // cooled is the first part in which the whole dish cools or rests with no more work behind it than
 // to warm it again.
 func (p *plan) cooled(parts []part) int {
@@ -172,19 +135,6 @@ func (p *plan) cooled(parts []part) int {
 	return cooled
 }
 
-// shutBefore tells whether what an action works on was shaped, filled or coated before: its
-// pieces take nothing in any more.
-func (p *plan) shutBefore(at int) bool {
-	n := &p.graph.Nodes[at]
-	if n.Technique.Joins == "yes" || n.Technique.Family == "wet heat" {
-		return false
-	}
-	return slices.ContainsFunc(n.Inputs, func(in int) bool {
-		t := p.graph.Nodes[in].Technique
-		return t.Closes == larder.ClosesAlways && t.Family != "coat" || p.l.Language().Shapes[p.graph.Nodes[in].Action.Makes] && t.Family == "dough" || p.shutBefore(in)
-	})
-}
-
 // closing is the first part after which nothing can be added any more: where what
 // is made is shaped, filled or served, or finished by heat with nothing cooked or
 // mixed behind it; or where it is cooked one by one.
@@ -194,7 +144,7 @@ func (p *plan) closing(parts []part) int {
 		for _, at := range parts[k].nodes {
 			t := p.graph.Nodes[at].Technique
 			switch {
-			case t.Shuts(), p.laidToBake(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cooksAfter(parts, k) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
+			case t.Shuts(), foldsUp(&p.graph.Nodes[at]), p.laidToBake(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cookedLater(at) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
 				closing = k
 			}
 		}
@@ -249,14 +199,10 @@ func (p *plan) holdsMost(at int) bool {
 	return 2*len(n.Holds) >= len(p.dish.Components[n.At.Component].Lines)
 }
 
-// cooksAfter tells whether something is cooked in a pot or pan behind a part.
-func (p *plan) cooksAfter(parts []part, k int) bool {
-	for _, x := range parts[k+1:] {
-		for _, at := range x.nodes {
-			if t := p.graph.Nodes[at].Technique; t.Family == "wet heat" || t.Family == "dry heat" && !p.graph.Nodes[at].Is("deep-fry") {
-				return true
-			}
-		}
-	}
-	return false
+// cookedLater tells whether what an action made is cooked in a pot or pan later.
+func (p *plan) cookedLater(at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return n.Technique.Family == "wet heat" || n.Technique.Family == "dry heat" && !n.Is("deep-fry") || p.cookedLater(k)
+	})
 }

@@ -136,8 +136,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 && !w.ownName(w.slice(noun.Name, noun.Upto), lines) && !w.onlyStands(lines, made) {
 		return kept, false
 	}
-	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) && !w.onlyStands(lines, made) {
-		return kept, false // a group or a part of the dish by its name
+	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) && !w.onlyStands(lines, made) || w.calledAfter(noun, lines, at) {
+		return kept, false // a group or a part of the dish by its name, or "the wontons" of wonton wrappers
 	}
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)

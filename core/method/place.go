@@ -125,20 +125,26 @@ func (c *Carrier) calledByLook(name string) bool {
 	return len(words) > 1 && len(last) == 1 && c.book.Larder().Language().Products[last[0]] && !slices.ContainsFunc(words, func(w string) bool { return len(c.reader.Animals(w, nil)) > 0 })
 }
 
+// beforeBracket is a text up to what it says in brackets.
+func beforeBracket(text string) string {
+	before, _, _ := strings.Cut(text, "(")
+	return before
+}
+
 // heading is the name of a component without the animal in it: "Celeriac and
 // walnut mince sauce" for "Meat sauce".
 func (c *Carrier) heading(p *plan, i int) string {
 	name := p.dish.Components[i].Name
-	if name == "" {
-		return name
-	}
-	if len(c.reader.Animals(name, nil)) == 0 || c.calledByLook(name) {
+	if name == "" || len(c.reader.Animals(name, nil)) == 0 || c.calledByLook(name) {
 		return name
 	}
 	name = c.renamed(name)
 	animals := c.reader.Animals(name, nil)
 	if len(animals) == 0 {
 		return name
+	}
+	if bare := strings.TrimSpace(beforeBracket(name)); len(c.reader.Animals(bare, nil)) == 0 {
+		return bare // "Pinched noodles (csipetke)", by a name of noodles made with eggs
 	}
 	var stands, others []*standIn
 	for _, s := range p.inOrder() {

@@ -36,7 +36,7 @@ func (l *layout) methodLike(b block) bool {
 		return b.blank && strings.HasSuffix(b.text, ".") && (l.orders(b.text) || l.goesOn(b.text))
 	}
 	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
-	return sentence && (l.imperative(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && (!l.quantityFirst(b.text) || l.orders(b.text))
+	return sentence && (l.imperative(b.text) || l.labelsOrder(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && (!l.quantityFirst(b.text) || l.orders(b.text))
 }
 
 // shortestStep is from how many words on a sentence may be a step wherever it stands; a
@@ -81,6 +81,16 @@ func (l *layout) imperative(text string) bool {
 	}
 	return false
 }
+
+// labelsOrder tells whether a text opens with what is made and a colon, and behind it with a verb and
+// what that is done to: "Base: crush the biscuits".
+func (l *layout) labelsOrder(text string) bool {
+	label, rest, ok := strings.Cut(text, ": ")
+	return ok && len(strings.Fields(label)) <= longestLabel && l.orders(strings.TrimSpace(rest))
+}
+
+// longestLabel is how many words what is made is named by at most.
+const longestLabel = 4
 
 // orders tells whether a text opens with a verb and what it is done to: "Quarter
 // the cabbage".

@@ -65,7 +65,7 @@ type state struct {
 // in 100 g that tell a dessert.
 const (
 	sweetDish     = 9.0
-	lightlySalted = 0.6
+	lightlySalted = 0.8
 	// fairlySweet and hardlySalted tell one where nothing savoury is in it.
 	fairlySweet  = 4.5
 	hardlySalted = 0.25

@@ -4,6 +4,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"

@@ -158,7 +158,7 @@ func (x *bench) weighBoosters() {
 	for i, b := range x.larder.Boosters() {
 		x.doses = append(x.doses, nil)
 		f := x.rules.inPlace(b.Food)
-		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 {
+		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) {
 			continue
 		}
 		home, known := homes[b.Traits[0]]
@@ -178,6 +178,19 @@ func (x *bench) weighBoosters() {
 			x.doses[i] = append(x.doses[i], x.booster(i, d))
 		}
 	}
+}
+
+// holdsKin tells whether the dish has another kind of a food that bears its name, so that more of
+// that is what it wants: light soy sauce, of soy sauce.
+func (x *bench) holdsKin(f *larder.Food) bool {
+	own := larder.Words(f.Name)
+	for kept := range x.keptFoods {
+		name := larder.Words(kept.Name)
+		if kept != f && len(name) > len(own) && slices.Equal(name[len(name)-len(own):], own) {
+			return true
+		}
+	}
+	return false
 }
 
 // coated tells whether a component is pieces in a crust, into which nothing can

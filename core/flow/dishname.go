@@ -1,0 +1,34 @@
+package flow
+
+import (
+	"strings"
+
+	"yembra/core/larder"
+)
+
+// dishCalled are the words of the dish's name that say what it is, and not what comes with it:
+// "Spaghetti with meatballs".
+func (b *bindings) dishCalled() []string {
+	words := larder.Words(b.dish.Name)
+	for i, w := range words {
+		if i > 0 && b.r.lang.Prepositions[w] == "with" {
+			return words[:i]
+		}
+	}
+	return words
+}
+
+// mainThing is what the dish is named by: of what is there, the heaviest.
+func (b *bindings) mainThing() *thing {
+	return b.heaviest(func(t *thing, p portion) bool { return b.holder[p] == t || t.ofShare }, func(t *thing) bool { return b.working == nil || t != b.focus })
+}
+
+// endsAs tells whether a word ends in a name of a thing.
+func (t *thing) endsAs(word string) bool {
+	for name := range t.names {
+		if len(name) >= shortestEnd && len(name) < len(word) && strings.HasSuffix(word, name) {
+			return true
+		}
+	}
+	return false
+}

@@ -1,0 +1,73 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// onlyForBroth tells whether a line of the cook's own is cooked with flesh in water from the tap, and
+// left in the pot when that is taken out, and served without it: the onion of a boiled ham.
+func (p *plan) onlyForBroth(line int) bool {
+	path := p.path(line)
+	if p.stand[line] != nil || len(path) == 0 {
+		return false
+	}
+	at := path[len(path)-1]
+	pot := &p.graph.Nodes[at]
+	if pot.Technique.Family != "wet heat" || !p.fromTheTapBefore(at) || len(pot.Users) == 0 {
+		return false
+	}
+	for _, k := range pot.Users {
+		n := &p.graph.Nodes[k]
+		if n.Technique.Takes != "part" || n.Is("reserve") || n.Reaches(line) || !slices.ContainsFunc(n.To, func(o int) bool {
+			s := p.stand[o]
+			return s != nil && s.flesh() && !s.gone && s.is(larder.Ready) && s.enters > at
+		}) {
+			return false
+		}
+	}
+	return true
+}
+
+// fromTheTapBefore tells whether what is cooked in an action stands in water that nobody lists.
+func (p *plan) fromTheTapBefore(at int) bool {
+	n := &p.graph.Nodes[at]
+	return p.fromTheTap(n) || n.Liquid && !p.holdsLiquid(slices.Concat(n.To, n.With, n.Into))
+}
+
+// boiledNext is the action that is done and brings a line by itself to the boil for what comes
+// after: the water in which the brisket was to be covered. It is -1 where none does.
+func (p *plan) boiledNext(line, i int) int {
+	for _, k := range p.path(line) {
+		if k > i && !p.deeds[k].drop && p.boilsListed(k) && p.isObject(line, k) {
+			return k
+		}
+	}
+	return -1
+}
+
+// boilsListed tells whether an action brings a liquid of the cook's own list to the boil that goes
+// on into something: "bring the broth back to the boil", of water that no bones were boiled in.
+func (p *plan) boilsListed(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("boil", "simmer") && !slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() }) && slices.ContainsFunc(n.To, func(line int) bool {
+		return p.stand[line] == nil && larder.Pours(p.l.Food(p.line(line).FoodID())) && p.goesOn(line, i)
+	})
+}
+
+// brothOnly tells whether an action works on nothing but what would give its taste to a broth that
+// is not boiled any more, and on flesh that comes later.
+func (p *plan) brothOnly(i int, subjects []int) bool {
+	any := false
+	for _, line := range subjects {
+		if s := p.stand[line]; s != nil && s.flesh() && !p.there(line, i) {
+			continue
+		}
+		if !p.onlyForBroth(line) {
+			return false
+		}
+		any = true
+	}
+	return any
+}

@@ -1,0 +1,104 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+)
+
+// cookedWet is the last part before the closing in which something is cooked in a liquid, at home
+// if there is one; else the last in any pot whose liquid stays with the dish. It is -1 where
+// there is none.
+func (p *plan) cookedWet(parts []part, closing, home int) int {
+	find := func(upto, home int) int {
+		for k := upto - 1; k >= 0; k-- {
+			for _, at := range parts[k].nodes {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) {
+					return k
+				}
+			}
+		}
+		return -1
+	}
+	if at := find(closing, home); at >= 0 || home < 0 {
+		return at
+	}
+	return find(len(parts), -1)
+}
+
+// saucedAfter is the place behind the last part in which what was closed is cooked in a sauce
+// that stays with it: rolls that braise have a pot to stir into. It is -1 where there is none.
+func (p *plan) saucedAfter(parts []part, closing, home int) int {
+	for k := len(parts) - 1; k >= closing; k-- {
+		for _, at := range parts[k].nodes {
+			n := &p.graph.Nodes[at]
+			if n.Is("braise", "stew", "simmer") && p.atHome(n, home) && !p.deeds[at].drop && !p.takenOutAfter(at) {
+				return k + 1
+			}
+		}
+	}
+	return -1
+}
+
+// stirred is the place before the closing of a dish behind the last part in which
+// something is cooked or mixed, at home if there is one: a tin that is brushed has
+// nothing to stir into. It is -1 where there is none.
+func (p *plan) stirred(parts []part, closing, home int) int {
+	for k := min(closing, p.cooled(parts)) - 1; k >= 0; k-- {
+		for _, at := range parts[k].nodes {
+			if p.takesMore(at) && p.atHome(&p.graph.Nodes[at], home) && !p.bakedWithin(parts[k], at) {
+				return k + 1
+			}
+		}
+	}
+	return -1
+}
+
+// bakedWithin tells whether what an action made is in the oven by the end of the part.
+func (p *plan) bakedWithin(x part, at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.bakedWithin(x, k))
+	})
+}
+
+// takesMore tells whether something can be stirred into what an action works on.
+func (p *plan) takesMore(at int) bool {
+	n := &p.graph.Nodes[at]
+	switch n.Technique.Family {
+	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
+		return !n.Is("repeat", "steam", "deep-fry", "toast", "grill", "preheat") && !foldsUp(n) && !p.laidIntoOven(at) && !p.takenOutAfter(at) && !p.shutBefore(at) &&
+			!slices.ContainsFunc(n.Inputs, func(in int) bool {
+				return p.graph.Nodes[in].Technique.Family == "assemble" && p.graph.Nodes[in].Technique.Closes != ""
+			})
+	}
+	return false
+}
+
+// foldsUp tells whether an action folds over what it works on, and folds nothing into it.
+func foldsUp(n *flow.Node) bool { return n.Is("fold") && len(n.Into)+len(n.With) == 0 }
+
+// laidIntoOven tells whether an action only adds to what then goes into the oven: batter is poured
+// around something, and nobody stirs there any more.
+func (p *plan) laidIntoOven(at int) bool {
+	n := &p.graph.Nodes[at]
+	if !n.Is("add", "pour", "return", "place") {
+		return false
+	}
+	return slices.ContainsFunc(n.Users, func(k int) bool {
+		return p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("place") && p.laidIntoOven(k)
+	})
+}
+
+// shutBefore tells whether what an action works on was shaped, filled or coated before: its
+// pieces take nothing in any more.
+func (p *plan) shutBefore(at int) bool {
+	n := &p.graph.Nodes[at]
+	if n.Technique.Joins == "yes" || n.Technique.Family == "wet heat" {
+		return false
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		t := p.graph.Nodes[in].Technique
+		return t.Closes == larder.ClosesAlways && t.Family != "coat" || p.l.Language().Shapes[p.graph.Nodes[in].Action.Makes] && t.Family == "dough" || p.shutBefore(in)
+	})
+}

@@ -1,0 +1,100 @@
+package method_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
+
+// A booster stands right before a step that begins so, or right behind one, whatever else the
+// dish has: never in what is folded up, laid into the oven or drained, nor over a part.
+func TestABoosterHasAHost(t *testing.T) {
+	r, _, c := open(t)
+	for name, x := range map[string]struct {
+		text, food, behind, before string
+		part                       int
+	}{
+		"the sauce of tinned tomatoes in which balls simmer": {
+			"Balls\nServes 4\n\n500 g tofu\n400 g tinned chopped tomatoes\n400 g spaghetti\n\nMethod\n1. Roll the tofu into balls and fry for 8 minutes.\n2. Simmer the tomatoes for 10 minutes, drop the balls in, and simmer for 15 minutes.\n3. Boil the spaghetti, drain and serve with the sauce.",
+			"dried-shiitake", "Simmer the tomatoes", "Boil the spaghetti", 0,
+		},
+		"the stock, beside what is folded and sealed": {
+			"Dumplings\nServes 4\n\n200 g tofu\n30 dumpling wrappers\n1.5 litres vegetable stock\n\nMethod\n1. Put a teaspoon of tofu in the middle of each wrapper, fold into a triangle and press to seal.\n2. Simmer the stock for 10 minutes.\n3. Lay in the dumplings and divide among bowls.",
+			"kelp", "Simmer the stock", "Lay in", 0,
+		},
+		"the gravy, and not the batter that is in the oven": {
+			"Bake\nServes 4\n\n8 vegan sausages\n140 g plain flour\n200 ml soy drink\n2 onions\n500 ml vegetable stock\n\nMethod\n1. Put the sausages in a roasting tin and roast for 15 minutes.\n2. Pour the soy drink and flour around the sausages and put back in the oven. Bake for 30 minutes.\n3. Cook the onions for 20 minutes, add the stock and simmer for 10 minutes. Serve with the bake.",
+			"nutritional-yeast", "Cook the onions", "Serve", 0,
+		},
+		"the dip, beside what is rolled up": {
+			"Rolls\nMakes 12\n\n1 mango, in strips\n12 rice paper rounds\n\nFor the dip\n3 tbsp lime juice\n2 tbsp sugar\n\nMethod\n1. Dip a rice paper in warm water. Top with some mango. Fold in the sides and roll up tightly.\n2. Stir the lime juice and sugar until dissolved and serve with the rolls.",
+			"tamari", "Stir the lime juice", "", 1,
+		},
+		"the cream that is stirred, and not the oven that is heated": {
+			"Tart\nServes 4\n\n250 g soy yoghurt\n2 onions\n300 g dough\n\nMethod\n1. Stir the soy yoghurt smooth.\n2. Heat the oven to 250 °C.\n3. Roll out the dough, spread with the yoghurt and bake for 12 minutes.",
+			"nutritional-yeast", "Stir the soy yoghurt", "Heat the oven", 0,
+		},
+	} {
+		a, err := c.Adapt(r.Read(x.text, measure.Metric), swap.Decisions{Boosters: []swap.Dose{{Food: x.food, Grams: 8}}}, false)
+		require.NoError(t, err)
+		steps, at := a.Components[x.part].Steps, -1
+		for i, s := range steps {
+			if s.Change == swap.Added {
+				require.Equal(t, -1, at, name)
+				at = i
+			}
+		}
+		require.Greater(t, at, 0, "%s: %v", name, steps)
+		require.True(t, strings.HasPrefix(steps[at-1].Text, x.behind), "%s: behind %q", name, steps[at-1].Text)
+		if x.before != "" {
+			require.True(t, strings.HasPrefix(steps[at+1].Text, x.before), "%s: before %q", name, steps[at+1].Text)
+		}
+	}
+}
+
+// What is left of a method says what it speaks of by the name that is left: dumplings keep theirs,
+// boiled ham leaves no vegetables behind, and water is brought to the boil for what comes after.
+func TestWhatIsLeftKeepsItsName(t *testing.T) {
+	for name, x := range map[string]struct {
+		text      string
+		swaps     map[string]string
+		want, not []string
+	}{
+		"dumplings by the word of their wrappers": {
+			"Soup\nServes 4\n\n200 g tofu\n30 wonton wrappers\n1 litre vegetable stock\n\nMethod\n1. Put a teaspoon of tofu in the middle of each wrapper and press to seal.\n2. Boil the wontons for 4 minutes and serve in the stock.",
+			map[string]string{line("1"): "wheat-wrapper"}, []string{"Boil the wontons for 4 minutes"}, []string{"Boil the dumpling wrappers"},
+		},
+		"what only gave its taste to a broth goes with it": {
+			"Ham\nServes 8\n\n2 kg gammon joint\n1 onion\n2 carrots\n3 tbsp syrup\n20 cloves\n\nMethod\n1. Put the gammon in a pan and cover with cold water. Add the onion and carrots and simmer for 90 minutes.\n2. Lift the gammon out and cut away the skin. Score the fat in diamonds and stud each diamond with a clove. Put the gammon in a tin, brush with the syrup and roast for 20 minutes.",
+			map[string]string{line("0"): "salt-cured-tempeh"}, []string{"the syrup"}, []string{"onion", "carrot", "diamond"},
+		},
+		"water that no bones are boiled in": {
+			"Soup\nServes 6\n\n700 g beef brisket on the bone\n2 litres water\n100 g rice\n\nMethod\n1. Cover the brisket with the water and bring to the boil. Simmer for 2 hours. Take the meat out and cut it up; strain the broth.\n2. Bring the broth to the boil, add the rice and the meat and cook for 15 minutes.",
+			map[string]string{line("0"): "soy-chunk-braise"}, []string{"Bring the water to the boil, add the rice"}, []string{"broth"},
+		},
+		"nothing is stirred until it is coated that is not there": {
+			"Curry\nServes 4\n\n1 kg stewing beef\n400 ml coconut milk\n100 g curry paste\n2 tbsp oil\n\nMethod\n1. Fry the paste in the oil for 5 minutes, then add the beef and stir until it is coated. Pour in the coconut milk and simmer for 2 hours.",
+			map[string]string{line("0"): "tempeh-braise"}, []string{"Pour in the coconut milk"}, []string{"coated"},
+		},
+		"fat that stayed in the pan is heated": {
+			"Leeks\nServes 4\n\n30 g butter\n1 tbsp sunflower oil\n500 g chicken thighs\n3 leeks\n300 ml vegetable stock\n\nMethod\n1. Heat the sunflower oil and half the butter and brown the chicken. Set aside on a plate.\n2. Add the rest of the butter and the leeks to the pan and sweat for 10 minutes. Pour in the stock, return the chicken and simmer for 15 minutes.",
+			map[string]string{line("0"): "spoon-of-oil", line("2"): "butter-bean-poultry"}, []string{"Heat the sunflower oil and half of the"}, []string{"sweat in the"},
+		},
+		"a part by its name without that in brackets": {
+			"Soup\nServes 4\n\n1 litre vegetable stock\n\nFor the pinched noodles (egg drops)\n1 egg\n80 g flour\n\nMethod\n1. Boil the stock.\n2. Knead the egg and flour to a dough and drop pieces of it into the stock.",
+			map[string]string{"components[1].lines[0]": "tofu-dough"}, []string{"# Pinched noodles"}, []string{"egg"},
+		},
+	} {
+		card := cardOf(t, x.text, x.swaps)
+		for _, want := range x.want {
+			require.Contains(t, card, want, name)
+		}
+		for _, not := range x.not {
+			require.NotContains(t, card, not, name)
+		}
+	}
+}

@@ -101,7 +101,7 @@ func (k *Kitchen) goBack(ctx context.Context, dish, trial string, edit int64) (s
 	doc := d.Document
 	doc.Original, doc.Decisions, doc.Source, doc.LastID = was.Original, was.Decisions, was.Source, max(doc.LastID, was.LastID)
 	doc.Base = &store.Base{Trial: x.id, At: k.hearth.now().UnixMilli()}
-	return k.Store.Save(ctx, d.ID, edit, "went back to the trial of "+time.UnixMilli(x.trial.Kept).UTC().Format("2 January 2006"), doc)
+	return k.Store.Save(ctx, d.ID, edit, texts.Keep("wentBackToTheTrialOf", time.UnixMilli(x.trial.Kept).UTC().Format(time.DateOnly)), doc)
 }
 
 // VariantRequest makes another school of a dish, from a trial of it or, without one,

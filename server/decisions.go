@@ -21,7 +21,7 @@ const (
 const (
 	mostNameLetters  = 300
 	mostPlaceLetters = 200
-	mostWhatLetters  = 300
+	mostWhatLetters  = 600
 	countryLetters   = 3
 )
 

@@ -153,7 +153,7 @@ func (k *Kitchen) saveDish(c fiber.Ctx) error {
 	if len(v.Faults) > 0 && r.Decisions != nil {
 		return problem{Title: texts.Say("somethingWentWrongInTheKitchen"), Status: fiber.StatusInternalServerError, Detail: texts.Say("theDishCouldNotBeWorked") + v.Faults[0].Text}
 	}
-	saved, err := k.Store.Save(c.Context(), d.ID, edit, first(r.What, "changed the dish"), doc)
+	saved, err := k.Store.Save(c.Context(), d.ID, edit, first(r.What, texts.Keep("changedTheDish")), doc)
 	return k.afterChange(c, d.ID, saved, err)
 }
 

@@ -8,6 +8,7 @@ import (
 
 	"yembra/core/character"
 	"yembra/core/swap"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -80,7 +81,7 @@ func (k *Kitchen) viewKept(d store.Dish) DishView {
 
 // viewDish computes a dish, part by part.
 func (k *Kitchen) viewDish(d store.Dish) DishView {
-	v := DishView{ID: d.ID, Edit: d.Edit, Changed: d.Changed, CanUndo: d.CanUndo, CanRedo: d.CanRedo, What: d.What, Screen: d.Screen, Document: d.Document,
+	v := DishView{ID: d.ID, Edit: d.Edit, Changed: d.Changed, CanUndo: d.CanUndo, CanRedo: d.CanRedo, What: texts.Retold(d.What), Screen: d.Screen, Document: d.Document,
 		Slots: []swap.Slot{}, Roles: []swap.LineRole{}, Adaptation: swap.Nothing(), Faults: []Fault{}, Learned: []string{}}
 	core := k.Core()
 	part := func(name string, work func() error) {

@@ -258,5 +258,8 @@ func (k *Kitchen) past(c fiber.Ctx) error {
 	if len(list) == 0 {
 		return store.ErrNotFound
 	}
+	for i := range list {
+		list[i].What = texts.Retold(list[i].What)
+	}
 	return c.JSON(list)
 }

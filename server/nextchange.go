@@ -115,12 +115,12 @@ type TakenChange struct {
 	Minutes *measure.Span `json:"minutes" jsonschema:"nullable"`
 }
 
-// why is what is remembered of a change.
+// why is what is remembered of a change, as the book's words tell it.
 func (t *TakenChange) why() string {
 	if t.Side == tasting.TooLittle {
-		return "the table wanted more " + t.Trait
+		return swap.WantedMore(t.Trait)
 	}
-	return "the table wanted less " + t.Trait
+	return swap.WantedLess(t.Trait)
 }
 
 // takeChange makes the next version of the dish that was tasted, and remembers why.
@@ -155,13 +155,23 @@ func (k *Kitchen) TakeChange(ctx context.Context, id string, r ChangeRequest) er
 	return err
 }
 
-// what says what a change answers.
+// what is kept of what a change answers.
 func (r *ChangeRequest) what() string {
-	var what []string
+	more, less := []string{}, []string{}
 	for i := range r.Take {
-		what = append(what, r.Take[i].why())
+		if r.Take[i].Side == tasting.TooLittle {
+			more = append(more, r.Take[i].Trait)
+		} else {
+			less = append(less, r.Take[i].Trait)
+		}
 	}
-	return strings.Join(what, "; ")
+	switch {
+	case len(less) == 0:
+		return texts.Keep("theTableWantedMore", strings.Join(more, ", "))
+	case len(more) == 0:
+		return texts.Keep("theTableWantedLess", strings.Join(less, ", "))
+	}
+	return texts.Keep("theTableWantedMoreAndLess", strings.Join(more, ", "), strings.Join(less, ", "))
 }
 
 // changedBy is a dish as it would be with changes, and the tasting that asks for them.

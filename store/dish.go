@@ -128,6 +128,9 @@ var (
 	ErrDamaged = errors.New("the dish is damaged")
 )
 
+// readTheRecipe is what is kept of how a dish began: the key of a text, and no sentence.
+const readTheRecipe = "@readTheRecipe"
+
 // Create stores a new dish and returns it.
 func (s *Store) Create(ctx context.Context, doc Document) (Dish, error) {
 	id, err := uuid.NewV7()
@@ -139,7 +142,7 @@ func (s *Store) Create(ctx context.Context, doc Document) (Dish, error) {
 		if _, err := tx.ExecContext(ctx, `INSERT INTO dishes (id, created, changed, edit, revision) VALUES (?, ?, ?, 1, 1)`, id.String(), now, now); err != nil {
 			return fmt.Errorf("insert dish: %w", err)
 		}
-		if err := s.revise(ctx, tx, id.String(), 1, nil, "read the recipe", doc); err != nil {
+		if err := s.revise(ctx, tx, id.String(), 1, nil, readTheRecipe, doc); err != nil {
 			return err
 		}
 		return s.shelve(ctx, tx, id.String(), doc)

@@ -38,6 +38,9 @@ type Writing struct {
 	Strew string
 	// AsStiff says why a dough takes another amount of its liquid.
 	AsStiff string `yaml:"asStiff"`
+	// WantedMore and WantedLess say that a table asked for more or less of a trait.
+	WantedMore string `yaml:"wantedMore"`
+	WantedLess string `yaml:"wantedLess"`
 	// Blend is said where something is only mixed into what needs no whipping.
 	Blend string
 	// HotThrough is the cue of what is done and only has to get hot.

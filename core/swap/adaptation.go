@@ -44,7 +44,11 @@ func (b *Book) Apply(d recipe.Dish, dec Decisions, detail bool) (Adaptation, err
 	if err != nil {
 		return Adaptation{}, err
 	}
-	return b.prepare(d, rules, dec).apply(dec, detail), nil
+	x := b.prepare(d, rules, dec)
+	if slices.ContainsFunc(dec.Boosters, func(dose Dose) bool { return dose.Why == "" }) {
+		dec.Boosters = x.explained(dec)
+	}
+	return x.apply(dec, detail), nil
 }
 
 // apply puts decisions in and compares the two dishes; detail asks for what
@@ -146,7 +150,7 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 	if own, ok := dec.Amounts[ref]; ok && own > 0 {
 		c.Amount = own
 		if why := dec.Reasons[ref]; why != "" {
-			c.Why = larder.Capital(why) + ". " + c.Why
+			c.Why = larder.Capital(x.told(why)) + ". " + c.Why
 		}
 	}
 	if c.Rejected == nil {
@@ -220,10 +224,8 @@ func (x *bench) boost(a *Adaptation, dec Decisions) {
 			continue
 		}
 		line := x.partLine(larder.Part{Food: dose.Food, Form: formOr(dose.Form)}, measure.RoundGrams(dose.Grams, fineAmounts(f)), recipe.Line{})
+		dose.Why = x.told(dose.Why)
 		line.Why = dose.Why
-		if booster := x.larder.BoosterNamed(dose.Food); booster != nil && line.Why == "" {
-			line.Why = fmt.Sprintf("Small dose for %s.", strings.Join(booster.Traits, " and "))
-		}
 		part := x.partOf(dose)
 		a.Components[part].Lines = append(a.Components[part].Lines, Line{Line: line, Change: Booster})
 		a.Boosters = append(a.Boosters, dose)

@@ -159,28 +159,43 @@ const leastMove = 0.3
 // explain says of each booster in figures what it does, with the boosters
 // before it in: "kelp 4 g: sea +2.1, savoury +3.0 steps".
 func (x *bench) explain(dec Decisions, f found) []Dose {
-	doses := []Dose{}
+	dec.Boosters = nil
+	for _, o := range f.doses {
+		dec.Boosters = append(dec.Boosters, o.dose)
+	}
+	return x.explained(dec)
+}
+
+// explained are the boosters of decisions, each with what it brings beside those before it, where
+// that is not said yet.
+func (x *bench) explained(dec Decisions) []Dose {
+	asked := dec.Boosters
+	doses := make([]Dose, 0, len(asked))
 	dec.Boosters = nil
 	before := x.apply(dec, false)
-	for _, o := range f.doses {
-		dose := o.dose
+	for _, dose := range asked {
 		dec.Boosters = append(dec.Boosters, dose)
 		after := x.apply(dec, false)
-		var moved []string
-		for _, t := range after.Traits {
-			for _, u := range before.Traits {
-				if u.Trait == t.Trait && u.Component == t.Component && u.Part == t.Part && math.Abs(t.Steps-u.Steps) >= leastMove {
-					moved = append(moved, fmt.Sprintf("%s %+.1f", t.Trait, t.Steps-u.Steps))
-				}
-			}
+		if food := x.rules.inPlace(dose.Food); dose.Why == "" && food != nil {
+			dose.Why = moved(food, dose, &before, &after)
 		}
-		food := x.rules.inPlace(dose.Food)
-		dose.Why = fmt.Sprintf("%s %g g: %s steps.", food.Name, dose.Grams, strings.Join(moved, ", "))
-		if moved == nil {
-			dose.Why = fmt.Sprintf("%s %g g brings several traits a little nearer.", food.Name, dose.Grams)
-		}
-		doses = append(doses, dose)
-		before = after
+		doses, before = append(doses, dose), after
 	}
 	return doses
+}
+
+// moved says which traits a dose has brought nearer, and by how many steps.
+func moved(food *larder.Food, dose Dose, before, after *Adaptation) string {
+	var moved []string
+	for _, t := range after.Traits {
+		for _, u := range before.Traits {
+			if u.Trait == t.Trait && u.Component == t.Component && u.Part == t.Part && math.Abs(t.Steps-u.Steps) >= leastMove {
+				moved = append(moved, fmt.Sprintf("%s %+.1f", t.Trait, t.Steps-u.Steps))
+			}
+		}
+	}
+	if moved == nil {
+		return fmt.Sprintf("%s %g g brings several traits a little nearer.", food.Name, dose.Grams)
+	}
+	return fmt.Sprintf("%s %g g: %s steps.", food.Name, dose.Grams, strings.Join(moved, ", "))
 }

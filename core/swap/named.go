@@ -48,6 +48,9 @@ func (d Decisions) Kept(dish *recipe.Dish) Decisions {
 	d.Boosters = slices.Clone(d.Boosters)
 	for i := range d.Boosters {
 		dose := &d.Boosters[i]
+		if !strings.HasPrefix(dose.Why, toldMark) {
+			dose.Why = "" // what it brings is told anew when it is asked
+		}
 		if _, there := names.Place(dose.Part); !there {
 			dose.Part, _ = names.ID(strconv.Itoa(dose.Component))
 		}

@@ -59,3 +59,18 @@ func TestDecisionsStayWithWhatTheyAreAbout(t *testing.T) {
 	require.Equal(t, map[string]string{"l3": "fry"}, left.Uses)
 	require.Equal(t, map[string]string{"s5": "Mine."}, left.Wording)
 }
+
+// What is kept of a dose is no sentence: what it brings is worked out when it is asked for, and why it
+// was taken stands as a key.
+func TestNoSentenceOfADoseIsKept(t *testing.T) {
+	k := open(t)
+	d := k.reader.Read("Soup\nServes 4\n\n1 kg potatoes\n2 onions\n100 g smoked bacon\n1 l water\n\n1. Fry the bacon with the onions.\n2. Add the potatoes and the water and simmer for 20 minutes.", measure.Metric)
+	dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}, Boosters: []swap.Dose{{Food: "smoked-paprika", Grams: 3, Why: "smoked paprika 3 g: smoke +1.0 steps."}, {Food: "miso", Grams: 6, Why: swap.WantedMore("savoury")}}}
+	kept := dec.Kept(&d)
+	require.Empty(t, kept.Boosters[0].Why)
+	require.Equal(t, swap.WantedMore("savoury"), kept.Boosters[1].Why)
+	a, err := k.book.Apply(d, kept, false)
+	require.NoError(t, err)
+	require.Regexp(t, `^smoked paprika 3 g: .*smoke \+\d`, a.Boosters[0].Why)
+	require.Equal(t, "the table wanted more savoury", a.Boosters[1].Why)
+}

@@ -82,7 +82,7 @@ func TestALineThatStaysTakesAnotherAmountAndSaysWhy(t *testing.T) {
 	before, err := b.Apply(d, dec, false)
 	require.NoError(t, err)
 	more := swap.Way{Line: "components[0].lines[1]", Factor: 2}
-	after, err := b.Apply(d, dec.Because(more, "the table wanted more smoke"), false)
+	after, err := b.Apply(d, dec.Because(more, swap.WantedMore("smoke")), false)
 	require.NoError(t, err)
 	line := after.Components[0].Lines[1]
 	require.Equal(t, 20.0, line.Mass())

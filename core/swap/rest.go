@@ -91,7 +91,7 @@ func lasting(s *recipe.Step, minutes *measure.Span) {
 
 // resized is a line that stays in another amount.
 func (x *bench) resized(line recipe.Line, ref *string) Line {
-	why := x.dec.Reasons[*ref]
+	why := x.told(x.dec.Reasons[*ref])
 	if why == "" {
 		why = "The cook has set this amount"
 	}

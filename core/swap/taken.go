@@ -4,6 +4,7 @@ import (
 	"maps"
 	"math"
 	"slices"
+	"strings"
 
 	"yembra/core/character"
 )
@@ -81,4 +82,30 @@ func (w *Way) worth() float64 {
 		aside += math.Abs(m.Steps)
 	}
 	return math.Abs(w.Steps) - aside/2
+}
+
+// WantedMore and WantedLess are what is kept of why a way was taken that a table asked for: no
+// sentence, so that every language can tell of it.
+func WantedMore(trait string) string { return wantedMore + trait }
+
+// WantedLess is that of a trait of which there was too much.
+func WantedLess(trait string) string { return wantedLess + trait }
+
+const (
+	toldMark   = "@"
+	wantedMore = toldMark + "more "
+	wantedLess = toldMark + "less "
+)
+
+// told says why a way was taken in the words of the book's language; what the cook wrote stands as
+// it is.
+func (x *bench) told(why string) string {
+	words := x.larder.Language().Writing
+	if trait, ok := strings.CutPrefix(why, wantedMore); ok {
+		return strings.ReplaceAll(words.WantedMore, "{trait}", trait)
+	}
+	if trait, ok := strings.CutPrefix(why, wantedLess); ok {
+		return strings.ReplaceAll(words.WantedLess, "{trait}", trait)
+	}
+	return why
 }

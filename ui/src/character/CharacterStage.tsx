@@ -11,6 +11,7 @@ import { Mark } from "../shared/Mark";
 import { capital, figure, refOf } from "../shared/format";
 import { without } from "../shared/records";
 import { givenBy, groupTraits, type Group, type Row } from "./bars";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** What the dish lives from: who supplies each trait, and what must survive. */
@@ -23,8 +24,8 @@ export default function CharacterStage() {
   const pin = (trait: string) =>
     open.decide(
       pins.includes(trait)
-        ? worded("character.letGo", { trait })
-        : worded("character.pinned", { trait }),
+        ? kept("character.letGo", { trait })
+        : kept("character.pinned", { trait }),
       {
         pins: pins.includes(trait) ? pins.filter((p) => p !== trait) : [...pins, trait],
       },
@@ -73,11 +74,11 @@ export default function CharacterStage() {
 
 /** The cook's own sentence on what the dish lives from. */
 function Sentence({ open }: { open: OpenDish }) {
-  const kept = open.dish.document.decisions.livesFrom;
+  const said = open.dish.document.decisions.livesFrom;
   const [draft, setDraft] = useState<string | null>(null);
   const keep = () => {
-    if (draft !== null && draft.trim() !== kept) {
-      open.decide(worded("character.saidWhatTheDishLivesFrom"), { livesFrom: draft.trim() });
+    if (draft !== null && draft.trim() !== said) {
+      open.decide(kept("character.saidWhatTheDishLivesFrom"), { livesFrom: draft.trim() });
     }
     setDraft(null);
   };
@@ -85,7 +86,7 @@ function Sentence({ open }: { open: OpenDish }) {
     <label className="sentence">
       <span>{worded("character.thisDishLivesFrom")}</span>
       <Input
-        value={draft ?? kept}
+        value={draft ?? said}
         maxLength={1000}
         placeholder={worded("character.itsSauceItsCrustItsSmoke")}
         onChange={(e) => setDraft(e.target.value)}
@@ -150,8 +151,8 @@ function Doing({ role, open }: { role: LineRole; open: OpenDish }) {
     const next = name === undefined ? without(uses, id) : { ...uses, [id]: name };
     open.decide(
       name === undefined
-        ? worded("character.wentBackToTheRule")
-        : worded("character.saidItIsThereTo", { name }),
+        ? kept("character.wentBackToTheRule")
+        : kept("character.saidItIsThereTo", { name }),
       {
         uses: next,
       },

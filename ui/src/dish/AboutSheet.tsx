@@ -11,6 +11,7 @@ import { Pictures } from "../shared/Pictures";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
 import type { OpenDish } from "./useDish";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 // A list opens inside the sheet: what is outside lies under it.
@@ -41,7 +42,7 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
             onBlur={() =>
               name.trim() &&
               name !== doc.name &&
-              save({ what: worded("dish.renamedIt"), name: name.trim() })
+              save({ what: kept("dish.renamedIt"), name: name.trim() })
             }
           />
         </label>
@@ -50,7 +51,7 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
           <Input
             value={place}
             onChange={(e) => setPlace(e.target.value)}
-            onBlur={() => place !== doc.place && save({ what: worded("dish.placedIt"), place })}
+            onBlur={() => place !== doc.place && save({ what: kept("dish.placedIt"), place })}
           />
         </label>
         <label>
@@ -63,7 +64,7 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
             value={doc.country || undefined}
             options={facets.data?.world.map((c) => ({ value: c.code, label: c.name })) ?? []}
             onChange={(country: string | undefined) =>
-              save({ what: worded("dish.placedIt"), country: country ?? "" })
+              save({ what: kept("dish.placedIt"), country: country ?? "" })
             }
           />
         </label>
@@ -74,7 +75,7 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
             maxLength={200}
             onChange={(e) => setFrom(e.target.value)}
             onBlur={() =>
-              from !== (doc.from ?? "") && save({ what: worded("dish.saidWhoseItWas"), from })
+              from !== (doc.from ?? "") && save({ what: kept("dish.saidWhoseItWas"), from })
             }
           />
         </label>
@@ -86,7 +87,7 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
             getPopupContainer={inside}
             value={doc.labels ?? []}
             options={facets.data?.labels.map((l) => ({ value: l, label: l })) ?? []}
-            onChange={(labels: string[]) => save({ what: worded("dish.labelledIt"), labels })}
+            onChange={(labels: string[]) => save({ what: kept("dish.labelledIt"), labels })}
           />
         </label>
         <label className="tick">
@@ -95,7 +96,7 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
             checked={doc.settled ?? false}
             onChange={(e) =>
               save({
-                what: e.target.checked ? worded("dish.settledIt") : worded("dish.openedItAgain"),
+                what: e.target.checked ? kept("dish.settledIt") : kept("dish.openedItAgain"),
                 settled: e.target.checked,
               })
             }
@@ -111,14 +112,14 @@ export function AboutSheet({ open, close }: { open: OpenDish; close: () => void 
             onChange={(e) => setNote(e.target.value)}
             onBlur={() =>
               note !== (doc.notes?.[""] ?? "") &&
-              save({ what: "noted", notes: { ...doc.notes, "": note } })
+              save({ what: kept("dish.noted"), notes: { ...doc.notes, "": note } })
             }
           />
         </label>
       </div>
       <Points
         points={doc.disputed ?? []}
-        set={(disputed) => save({ what: worded("dish.saidWhatIsDisputed"), disputed })}
+        set={(disputed) => save({ what: kept("dish.saidWhatIsDisputed"), disputed })}
       />
       <h3>{worded("dish.thePlate")}</h3>
       {pictures.data && (

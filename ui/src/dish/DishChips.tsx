@@ -9,6 +9,7 @@ import { showByBook, useByBook } from "../app/byBook";
 import { HouseRulesForm } from "../shared/HouseRulesForm";
 import { Sheet } from "../shared/Sheet";
 import type { OpenDish } from "./useDish";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** Says that figures use what this kitchen has learned, and shows them without. */
@@ -65,7 +66,7 @@ export function RulesChip({ open }: { open: OpenDish }) {
       <HouseRulesForm
         rules={rules.data}
         value={mine}
-        set={(houseRules) => open.decide(worded("dish.changedTheHouseRules"), { houseRules })}
+        set={(houseRules) => open.decide(kept("dish.changedTheHouseRules"), { houseRules })}
       />
     </div>
   );
@@ -110,7 +111,7 @@ export function Names({ open }: { open: OpenDish }) {
   const keep = () => {
     setEditing(false);
     if (draft.name.trim() !== "" && (draft.name !== name || draft.place !== place)) {
-      open.save({ what: worded("dish.renamedTo", { draftName: draft.name.trim() }), ...draft });
+      open.save({ what: kept("dish.renamedTo", { draftName: draft.name.trim() }), ...draft });
     }
   };
   return (

@@ -14,6 +14,7 @@ import { AboutSheet } from "./AboutSheet";
 import { PastSheet } from "./PastSheet";
 import { DishContext, useDish, type OpenDish } from "./useDish";
 import { LearnedChip, Names, RulesChip } from "./DishChips";
+import { retold } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 const stages = [
@@ -195,12 +196,12 @@ function Conflict({ open }: { open: OpenDish }) {
       <p>
         <b>{worded("dish.here2")}</b>
         {worded("dish.beforeIt", {
-          what: c.mine.what || worded("dish.aChange"),
+          what: c.mine ? retold(c.mine.what) : worded("dish.aChange"),
           tallyWords: tallyWords(open.dish.adaptation.tally),
         })}
       </p>
       <p>
-        <b>{worded("dish.inTheOtherWindow")}</b>: {c.theirs.what} (
+        <b>{worded("dish.inTheOtherWindow")}</b>: {retold(c.theirs.what)} (
         {tallyWords(c.theirs.adaptation.tally)}).
       </p>
       <p className="quiet">{worded("dish.neitherIsLostBothStayIn")}</p>

@@ -4,6 +4,7 @@ import { api } from "../api/client";
 import { Loading } from "../shared/Loading";
 import { ProblemNote } from "../shared/ProblemNote";
 import { Sheet } from "../shared/Sheet";
+import { retold } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** What became of a dish: every change, when, and which screen made it. */
@@ -16,7 +17,7 @@ export function PastSheet({ id, close }: { id: string; close: () => void }) {
       <ol className="past" reversed>
         {past.data?.map((p) => (
           <li key={p.number} aria-current={p.now || undefined}>
-            {p.now ? <b>{p.what}</b> : p.what}{" "}
+            {p.now ? <b>{retold(p.what)}</b> : retold(p.what)}{" "}
             <span className="quiet small">
               {new Date(p.made).toLocaleString("en-GB")}
               {p.screen && `, ${p.screen}`}

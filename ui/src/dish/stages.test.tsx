@@ -10,6 +10,7 @@ import CharacterStage from "../character/CharacterStage";
 import MethodStage from "../method/MethodStage";
 import OriginalStage from "../original/OriginalStage";
 import SwapsStage from "../swaps/SwapsStage";
+import { kept } from "../texts/kept";
 import DishFrame, { openAt } from "./DishFrame";
 import { candidate, dish, line, tray } from "./fixture";
 
@@ -139,7 +140,7 @@ describe("the frame of a dish", () => {
   });
 
   it("shows both versions when another window was faster", async () => {
-    const theirs = { ...dish(), edit: 9, what: "took the simplest proposal" };
+    const theirs = { ...dish(), edit: 9, what: kept("swaps.tookTheProposal", { aim: "simplest" }) };
     let late = true;
     answers["PUT /api/dishes/d1"] = () => {
       if (!late) return Response.json({ ...theirs, edit: 10 });
@@ -223,7 +224,7 @@ describe("Original", () => {
     expect(JSON.stringify(saves()[0]?.body?.original)).not.toContain("100 g leek");
     fireEvent.click(screen.getByRole("button", { name: "Move leek up" }));
     await waitFor(() => expect(saves()).toHaveLength(2));
-    expect(saves()[1]?.body?.what).toBe("moved leek");
+    expect(saves()[1]?.body?.what).toBe(kept("original.moved", { lineName: "leek" }));
     expect(screen.getByRole("link", { name: "CSV" }).getAttribute("href")).toBe(
       "/api/dishes/d1/original/csv",
     );
@@ -250,7 +251,7 @@ describe("Swaps", () => {
     await waitFor(() => expect(saves()).toHaveLength(1));
     // The open line is the one shown first; the decision made before stays.
     expect(saves()[0]?.body).toMatchObject({
-      what: "used Smoked celeriac",
+      what: kept("swaps.used", { swapName: "Smoked celeriac" }),
       decisions: {
         pins: ["smoke"],
         swaps: {
@@ -381,7 +382,10 @@ describe("Character", () => {
     expect(pin.getAttribute("aria-pressed")).toBe("true");
     fireEvent.click(pin);
     await waitFor(() => expect(saves()).toHaveLength(1));
-    expect(saves()[0]?.body).toMatchObject({ what: "let smoke go", decisions: { pins: [] } });
+    expect(saves()[0]?.body).toMatchObject({
+      what: kept("character.letGo", { trait: "smoke" }),
+      decisions: { pins: [] },
+    });
     const field = screen.getByLabelText("This dish lives from");
     fireEvent.change(field, { target: { value: "The fire." } });
     fireEvent.blur(field);

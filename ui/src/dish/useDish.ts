@@ -3,12 +3,16 @@ import { createContext, useContext } from "react";
 
 import { api, Problem } from "../api/client";
 import type { ChangeRequest, Decisions, DishView, SaveRequest } from "../api/types";
+import { type KeptText } from "../texts/kept";
+
+/** What is kept of a dish, with what the change did. */
+export type Save = SaveRequest & { what: KeptText };
 
 /** An open dish with the ways to change it. Every change is saved as it is made. */
 export interface OpenDish {
   dish: DishView;
-  save: (change: SaveRequest) => void;
-  decide: (what: string, change: Partial<Decisions>) => void;
+  save: (change: Save) => void;
+  decide: (what: KeptText, change: Partial<Decisions>) => void;
   undo: () => void;
   redo: () => void;
   /** Goes on from a trial. */
@@ -18,13 +22,13 @@ export interface OpenDish {
   saving: boolean;
   error: unknown;
   /** The change that came too late, with the newer dish. */
-  conflict: { mine: SaveRequest; theirs: DishView } | null;
+  conflict: { mine: Save | null; theirs: DishView } | null;
   settle: (keepMine: boolean) => void;
   retry: () => void;
 }
 
 type Change =
-  | { kind: "save"; body: SaveRequest }
+  | { kind: "save"; body: Save }
   | { kind: "undo" }
   | { kind: "redo" }
   | { kind: "return"; trial: string }
@@ -94,7 +98,7 @@ export function useDish(id: string) {
     take: (tasting, body) => change.mutate({ kind: "take", tasting, body }),
     saving: change.isPending,
     error: late ? null : failed,
-    conflict: late ? { mine: mine ?? { what: "" }, theirs: late } : null,
+    conflict: late ? { mine, theirs: late } : null,
     settle: (keepMine) => {
       if (!late) return;
       take(late);

@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { SwapStep } from "../api/types";
 import type { OpenDish } from "../dish/useDish";
 import { minutes } from "../shared/format";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** The time, heat and cue of a step as figures, which the cook can change. */
@@ -46,7 +47,7 @@ function Change({ open, step, done }: { open: OpenDish; step: SwapStep; done: ()
     const to = high ?? low;
     const time =
       from !== null && to !== null && (from !== step.minutes?.low || to !== step.minutes?.high);
-    open.decide(worded("method.setAStepsFigures"), {
+    open.decide(kept("method.setAStepsFigures"), {
       figures: {
         ...figures,
         [step.key]: {

@@ -9,6 +9,7 @@ import { FlowPicture } from "../flow/FlowPicture";
 import { without } from "../shared/records";
 import { Facts } from "./Facts";
 import { SidePotField } from "./SidePotField";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 const changes: Record<string, string> = {
@@ -72,7 +73,7 @@ export default function MethodStage() {
                   const other = n + by;
                   if (other < 0 || other >= keys.length) return;
                   keys.splice(other, 0, ...keys.splice(n, 1));
-                  open.decide(worded("method.movedAStep"), {
+                  open.decide(kept("method.movedAStep"), {
                     order: { ...open.dish.document.decisions.order, [partId(i)]: keys },
                   });
                 }}
@@ -84,7 +85,7 @@ export default function MethodStage() {
               type="link"
               size="small"
               onClick={() =>
-                open.decide(worded("method.gaveTheOrderBack"), {
+                open.decide(kept("method.gaveTheOrderBack"), {
                   order: without(open.dish.document.decisions.order ?? {}, partId(i)),
                 })
               }
@@ -130,7 +131,7 @@ function Row({ open, step, from, move }: RowProps) {
   const wording = open.dish.document.decisions.wording ?? {};
   const keep = () => {
     if (draft !== null && draft.trim() !== "" && draft.trim() !== step.text) {
-      open.decide(worded("method.wordedAStep"), {
+      open.decide(kept("method.wordedAStep"), {
         wording: { ...wording, [step.key]: draft.trim() },
       });
     }
@@ -213,7 +214,7 @@ function Row({ open, step, from, move }: RowProps) {
                 size="small"
                 title={step.written}
                 onClick={() =>
-                  open.decide(worded("method.gaveAStepsWordingBack"), {
+                  open.decide(kept("method.gaveAStepsWordingBack"), {
                     wording: without(wording, step.key),
                     figures: without(open.dish.document.decisions.figures ?? {}, step.key),
                   })

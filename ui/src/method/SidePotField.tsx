@@ -1,6 +1,7 @@
 import { InputNumber } from "antd";
 
 import type { OpenDish } from "../dish/useDish";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** Branches off a pot for guests who eat the original. */
@@ -20,7 +21,7 @@ export function SidePotField({ open }: { open: OpenDish }) {
           onChange={(n) =>
             n !== null &&
             n !== guests &&
-            open.decide(worded("method.setASidePot"), { sidePot: n > 0 ? { guests: n } : null })
+            open.decide(kept("method.setASidePot"), { sidePot: n > 0 ? { guests: n } : null })
           }
         />
       </label>

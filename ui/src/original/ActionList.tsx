@@ -4,6 +4,7 @@ import { minutes, refOf } from "../shared/format";
 import { useOpenDish } from "../dish/useDish";
 import { mendStep } from "./edit";
 import { useEdit } from "./useEdit";
+import { kept, type KeptText } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 interface Props {
@@ -17,7 +18,7 @@ export function ActionList({ part, index, step }: Props) {
   const { original } = useOpenDish().dish.document;
   const edit = useEdit();
   const made = madeNames(original);
-  const mend = (m: Mend, what: string) => edit(what, (e) => mendStep(e, part, index, m));
+  const mend = (m: Mend, what: KeptText) => edit(what, (e) => mendStep(e, part, index, m));
   const asked = new Set(step.questions.map((q) => q.from));
   return (
     <ol className="actions" aria-label={worded("original.whatStepDoes", { index: index + 1 })}>
@@ -46,7 +47,7 @@ export function ActionList({ part, index, step }: Props) {
           <button
             className="quiet-action"
             onClick={() =>
-              edit(worded("original.tookBackAMendedReading"), (e) =>
+              edit(kept("original.tookBackAMendedReading"), (e) =>
                 mendStep(e, part, index, m, true),
               )
             }
@@ -91,7 +92,7 @@ function MendChoice({
   at: number;
   what: string;
   dish: RecipeDish;
-  mend: (m: Mend, what: string) => void;
+  mend: (m: Mend, what: KeptText) => void;
 }) {
   return (
     <span className="mend">
@@ -100,8 +101,8 @@ function MendChoice({
         value=""
         onChange={(e) => {
           const [as = "", line = ""] = e.target.value.split(" ");
-          if (as === "remark") mend({ from: at, as }, worded("original.tookForARemark", { what }));
-          else if (line) mend({ from: at, as, line }, worded("original.putALineInto", { what }));
+          if (as === "remark") mend({ from: at, as }, kept("original.tookForARemark", { what }));
+          else if (line) mend({ from: at, as, line }, kept("original.putALineInto", { what }));
         }}
       >
         <option value="">{worded("original.notSo")}</option>

@@ -11,6 +11,7 @@ import { Note, useNote } from "./Note";
 import { RowActions } from "./RowActions";
 import { moveLine, removeLine, setLine } from "./edit";
 import { useEdit } from "./useEdit";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** What is worth saying beside a food's name: its class, form and whether it hides. */
@@ -50,7 +51,7 @@ export function LineRow({ part, index, line, lit, setLit }: Props) {
             keep={async (text) => {
               const read = await api.readLine({ text, food: "", measures: edit.measures });
               setEditing(false);
-              edit(worded("original.changed", { lineName: line.name || line.text }), (e) =>
+              edit(kept("original.changed", { lineName: line.name || line.text }), (e) =>
                 setLine(e, part, index, read),
               );
             }}
@@ -99,12 +100,12 @@ export function LineRow({ part, index, line, lit, setLit }: Props) {
           edit={() => setEditing(true)}
           note={note.begin}
           move={(by) =>
-            edit(worded("original.moved", { lineName: line.name }), (e) =>
+            edit(kept("original.moved", { lineName: line.name }), (e) =>
               moveLine(e, part, index, index + by),
             )
           }
           remove={() =>
-            edit(worded("original.tookAway", { lineName: line.name }), (e) =>
+            edit(kept("original.tookAway", { lineName: line.name }), (e) =>
               removeLine(e, part, index),
             )
           }

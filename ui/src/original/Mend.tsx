@@ -6,6 +6,7 @@ import { api } from "../api/client";
 import type { RecipeLine } from "../api/types";
 import { setLine } from "./edit";
 import { useEdit } from "./useEdit";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** Mends a line that was not understood: the cook names its food. */
@@ -32,7 +33,7 @@ export function Mend({
   const mend = useMutation({
     mutationFn: (food: string) => api.readLine({ text: read.text, food, measures: edit.measures }),
     onSuccess: (mended) =>
-      edit(worded("original.named", { mendedName: mended.name }), (e) =>
+      edit(kept("original.named", { mendedName: mended.name }), (e) =>
         setLine(e, component, line, mended),
       ),
   });

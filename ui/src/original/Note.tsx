@@ -2,6 +2,7 @@ import { useState } from "react";
 
 import { useOpenDish } from "../dish/useDish";
 import { EditText } from "./EditText";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 interface Props {
@@ -25,7 +26,7 @@ export function Note({ at, what, writing, done }: Props) {
         empty
         keep={async (text) => {
           save({
-            what: worded("original.notedOn", { what }),
+            what: kept("original.notedOn", { what }),
             notes: { ...dish.document.notes, [at]: text },
           });
           done();

@@ -11,6 +11,7 @@ import { measuresName } from "../shared/measures";
 import { Part } from "./Part";
 import { addComponent } from "./edit";
 import { useEdit } from "./useEdit";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** The recipe as read, beside the text as it came. */
@@ -40,7 +41,7 @@ export default function OriginalStage() {
         <div className="after-parts">
           <Button
             onClick={() =>
-              edit(worded("original.addedAPart"), (e) =>
+              edit(kept("original.addedAPart"), (e) =>
                 addComponent(
                   e,
                   worded("original.part", { components: e.original.components.length + 1 }),

@@ -8,6 +8,7 @@ import { EditText } from "./EditText";
 import { api } from "../api/client";
 import { moveComponent, removeComponent, renameComponent, setLine, setStep } from "./edit";
 import { useEdit } from "./useEdit";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 interface Props {
@@ -28,7 +29,7 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
   const [over, setOver] = useState(false);
   const name = part.name || (parts > 1 ? worded("original.mainPart") : "Ingredients");
   const move = (to: number) =>
-    edit(worded("original.moved3", { name }), (e) => moveComponent(e, index, to));
+    edit(kept("original.moved3", { name }), (e) => moveComponent(e, index, to));
   return (
     <div
       className={over ? "component over" : "component"}
@@ -43,7 +44,7 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
         const from = e.dataTransfer.getData(dragType);
         if (from === "") return;
         e.preventDefault();
-        edit(worded("original.movedAPart"), (x) => moveComponent(x, Number(from), index));
+        edit(kept("original.movedAPart"), (x) => moveComponent(x, Number(from), index));
       }}
     >
       <div className="part-head">
@@ -71,7 +72,7 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
             start={part.name}
             keep={(text) => {
               setAdding("");
-              edit(worded("original.renamed", { name }), (e) =>
+              edit(kept("original.renamed", { name }), (e) =>
                 renameComponent(e, index, text.trim()),
               );
               return Promise.resolve();
@@ -93,7 +94,7 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
                 className="quiet-action"
                 aria-label={worded("original.takeAway2", { name })}
                 onClick={() =>
-                  edit(worded("original.tookAway3", { name }), (e) => removeComponent(e, index))
+                  edit(kept("original.tookAway3", { name }), (e) => removeComponent(e, index))
                 }
               >
                 {worded("original.takeAway3")}
@@ -140,7 +141,7 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
           keep={async (text) => {
             const read = await api.readLine({ text, food: "", measures: edit.measures });
             setAdding("");
-            edit(worded("original.added", { readName: read.name || text }), (e) =>
+            edit(kept("original.added", { readName: read.name || text }), (e) =>
               setLine(e, index, part.lines.length, read),
             );
           }}
@@ -173,7 +174,7 @@ export function Part({ index, part, parts, lit, setLit }: Props) {
           keep={async (text) => {
             const read = await api.readStep({ text, lines: part.lines });
             setAdding("");
-            edit(worded("original.addedAStep"), (e) => setStep(e, index, part.steps.length, read));
+            edit(kept("original.addedAStep"), (e) => setStep(e, index, part.steps.length, read));
           }}
           leave={() => setAdding("")}
         />

@@ -9,6 +9,7 @@ import { ActionList } from "./ActionList";
 import { StepFacts } from "./StepFacts";
 import { moveStep, removeStep, setStep } from "./edit";
 import { useEdit } from "./useEdit";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 interface Props {
@@ -36,7 +37,7 @@ export function StepItem({ part, index, step, lines, lit, setLit }: Props) {
           keep={async (text) => {
             const read = await api.readStep({ text, lines });
             setEditing(false);
-            edit(worded("original.changed2", { what }), (e) => setStep(e, part, index, read));
+            edit(kept("original.changed2", { what }), (e) => setStep(e, part, index, read));
           }}
           leave={() => setEditing(false)}
         />
@@ -55,11 +56,9 @@ export function StepItem({ part, index, step, lines, lit, setLit }: Props) {
         edit={() => setEditing(true)}
         note={note.begin}
         move={(by) =>
-          edit(worded("original.moved2", { what }), (e) => moveStep(e, part, index, index + by))
+          edit(kept("original.moved2", { what }), (e) => moveStep(e, part, index, index + by))
         }
-        remove={() =>
-          edit(worded("original.tookAway2", { what }), (e) => removeStep(e, part, index))
-        }
+        remove={() => edit(kept("original.tookAway2", { what }), (e) => removeStep(e, part, index))}
       />
       <Note at={step.id} what={what} {...note} />
       <ActionList part={part} index={index} step={step} />

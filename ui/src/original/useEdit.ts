@@ -1,8 +1,9 @@
 import { useOpenDish } from "../dish/useDish";
 import type { Editable } from "./edit";
+import { type KeptText } from "../texts/kept";
 
 export interface Edit {
-  (what: string, change: (e: Editable) => Editable): void;
+  (what: KeptText, change: (e: Editable) => Editable): void;
   /** Whose cups and spoons the original was read by. */
   measures: string;
 }
@@ -11,7 +12,7 @@ export interface Edit {
 export function useEdit(): Edit {
   const open = useOpenDish();
   const { original, decisions } = open.dish.document;
-  const edit = (what: string, change: (e: Editable) => Editable) => {
+  const edit = (what: KeptText, change: (e: Editable) => Editable) => {
     const before: Editable = { original, decisions };
     const after = change(before);
     if (after !== before) {

@@ -13,6 +13,7 @@ import { Candidates } from "./Candidates";
 import { ProposePanel } from "./ProposePanel";
 import { ThreadsDrawing } from "./ThreadsDrawing";
 import { Tray } from "./Tray";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** How long a pointer rests on a candidate before the threads preview it. */
@@ -47,7 +48,7 @@ export default function SwapsStage() {
     return () => window.removeEventListener("keydown", onKey);
   }, [slots, chosen]);
   const use = (ref: string, c: Candidate) =>
-    open.decide(worded("swaps.used", { swapName: c.swap.name }), {
+    open.decide(kept("swaps.used", { swapName: c.swap.name }), {
       swaps: { ...dish.document.decisions.swaps, [idOf(dish, ref)]: c.swap.id },
     });
   return (
@@ -106,7 +107,7 @@ export default function SwapsStage() {
           dish={dish}
           close={() => setProposing(false)}
           use={(decisions, aim) => {
-            open.decide(worded("swaps.tookTheProposal", { aim }), decisions);
+            open.decide(kept("swaps.tookTheProposal", { aim }), decisions);
             setProposing(false);
           }}
         />

@@ -10,6 +10,7 @@ import { ProblemNote } from "../shared/ProblemNote";
 import { capital, signed } from "../shared/format";
 import { useStable } from "../shared/useStable";
 import { bandKey } from "./threads";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** The doses with one booster at so many grams; none leaves it out. */
@@ -40,10 +41,9 @@ export function Tray({ open }: { open: OpenDish }) {
   const step = useStable((item: TrayItem, by: number) => {
     const grams = Math.min(item.most, Math.max(0, item.grams + by * item.step));
     open.decide(
-      worded("swaps.aDoseOf", {
-        which: by > 0 ? "added" : worded("swaps.tookBack"),
-        itemName: item.name,
-      }),
+      by > 0
+        ? kept("swaps.addedADoseOf", { itemName: item.name })
+        : kept("swaps.tookBackADoseOf", { itemName: item.name }),
       {
         boosters: dosed(dish.document.decisions.boosters, item, grams),
       },

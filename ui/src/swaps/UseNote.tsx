@@ -3,6 +3,7 @@ import { InputNumber, Select } from "antd";
 import { idOf } from "../dish/lines";
 import type { OpenDish } from "../dish/useDish";
 import { without } from "../shared/records";
+import { kept } from "../texts/kept";
 import { worded } from "../texts/worded";
 
 /** What the line does, by which rule, and the way to set it right. */
@@ -25,7 +26,7 @@ export function UseNote({ open, slotRef }: { open: OpenDish; slotRef: string }) 
             popupMatchSelectWidth={false}
             options={slot.use.others.map((value) => ({ value, label: value }))}
             onChange={(value: string) =>
-              open.decide(worded("swaps.saidItIsThereTo", { value }), {
+              open.decide(kept("swaps.saidItIsThereTo", { value }), {
                 uses: { ...uses, [idOf(open.dish, slotRef)]: value },
               })
             }
@@ -55,7 +56,7 @@ export function Amount({ open, slotRef }: { open: OpenDish; slotRef: string }) {
         aria-label={worded("swaps.timesTheBooksAmounts")}
         onChange={(v) => {
           const next = v === null || v === 1 ? without(amounts, id) : { ...amounts, [id]: v };
-          open.decide(worded("swaps.changedTheAmountsOfASwap"), { amounts: next });
+          open.decide(kept("swaps.changedTheAmountsOfASwap"), { amounts: next });
         }}
       />
     </label>

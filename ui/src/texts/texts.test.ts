@@ -4,6 +4,7 @@ import ts from "typescript";
 import { describe, expect, it } from "vitest";
 
 import en from "./en.json";
+import { kept, retold } from "./kept";
 import { worded } from "./worded";
 
 const files = (folder: string): string[] =>
@@ -60,7 +61,7 @@ describe("the texts of the client", () => {
     const wrong: string[] = [];
     for (const file of sources) {
       visit(file, (n) => {
-        if (!ts.isCallExpression(n) || n.expression.getText() !== "worded") return;
+        if (!ts.isCallExpression(n) || !/^(worded|kept)$/.test(n.expression.getText())) return;
         const [key, given] = n.arguments;
         if (!key || !ts.isStringLiteral(key)) {
           wrong.push(`${file}: ${n.getText()}`);
@@ -81,6 +82,16 @@ describe("the texts of the client", () => {
       Object.keys(texts).map((k) => `${part}.${k}`),
     );
     expect(all.filter((k) => !used.has(k))).toEqual([]);
+  });
+
+  it("are kept by their keys and told in the words of today", () => {
+    expect(kept("dish.renamedIt")).toBe("@dish.renamedIt");
+    expect(retold(kept("dish.renamedIt"))).toBe(en.dish.renamedIt);
+    expect(retold(kept("swaps.addedADoseOf", { itemName: "white miso" }))).toBe(
+      "added a dose of white miso",
+    );
+    for (const own of ["less onion", "@home, in spring", "@dish.none", "@dish.renamedTo {oops"])
+      expect(retold(own)).toBe(own);
   });
 
   it("come out as they stand, with marks of their own", () => {

@@ -133,6 +133,8 @@ func (n *neighbourhood) holds(w larder.UseWhen) bool {
 	}
 	return (len(w.Named) == 0 || in(n.named, w.Named)) &&
 		(len(w.UnNamed) == 0 || !in(n.named, w.UnNamed)) &&
+		(len(w.Next) == 0 || slices.ContainsFunc(n.named, func(x *flow.Node) bool { return n.next(x, w.Next) })) &&
+		(len(w.Dry) == 0 || slices.ContainsFunc(n.reached, func(x *flow.Node) bool { return x.Is(w.Dry...) && !x.Liquid && n.rightAfter(x) })) &&
 		(len(w.Reached) == 0 || in(n.reached, w.Reached)) &&
 		(len(w.Unreached) == 0 || !in(n.reached, w.Unreached)) &&
 		role(w.To, func(x *flow.Node) []int { return intersect(x.To, x.Named, n.follows(x)) }) &&
@@ -145,6 +147,17 @@ func (n *neighbourhood) holds(w larder.UseWhen) bool {
 
 // follows tells whether an action goes straight on from one that names the line.
 func (n *neighbourhood) follows(x *flow.Node) bool { return slices.Contains(n.named, x) }
+
+// next tells whether the action that the step goes on with is worked in one of some ways.
+func (n *neighbourhood) next(x *flow.Node, list []string) bool {
+	at := n.graph.Number(x) + 1
+	return at < len(n.graph.Nodes) && n.graph.Nodes[at].At == x.At && n.graph.Nodes[at].Is(list...)
+}
+
+// rightAfter tells whether an action works on what an action made that speaks of the line.
+func (n *neighbourhood) rightAfter(x *flow.Node) bool {
+	return slices.ContainsFunc(x.Inputs, func(in int) bool { return slices.Contains(n.named, &n.graph.Nodes[in]) })
+}
 
 // intersect keeps of the lines those that are named, or all where the action
 // goes straight on.

@@ -150,6 +150,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				b.refMade(b.otherBase(r), 1, r, into) // "lay one along each strip"
 			case x.made != nil:
 				r.liquor = b.r.lang.Liquors[n.head()] && n.owner == nil
+				if b.r.lang.OfBatter[n.head()] && n.owner == nil && into == &r.action.To {
+					r.names = append(r.names, n.head()) // "cook 8 thin crêpes", of the batter
+				}
 				if b.r.lang.ProductHolds[n.head()] != nil && n.owner == nil && n.share == 0 && n.amount[1] == 0 && into == &r.action.To {
 					r.names = append(r.names, n.head()) // "chill the broth"
 				}

@@ -95,7 +95,7 @@ func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish,
 		}
 		alone := recipe.Dish{Components: []recipe.Component{{Lines: d.Components[i].Lines, Steps: []recipe.Step{{Text: text}}}}}
 		r.Dish(&alone)
-		n := r.named(text, &alone.Components[0]) + together[i]
+		n := 2*r.named(text, &alone.Components[0]) + together[i]
 		if r.isFor(text, sections[i].Name) {
 			n += namedPart
 		}

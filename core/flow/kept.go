@@ -74,19 +74,34 @@ func (b *bindings) ranOut(n noun) bool {
 	if !b.r.lang.Fats[n.head()] || !n.pointed || len(n.words) != 1 {
 		return false
 	}
-	fried := false
-	for i := range b.lines {
-		f := b.lines[i].food
-		if f == nil || !b.touched(i) || b.lines[i].comp != b.comp {
+	for i := len(b.things) - 1; i >= 0; i-- {
+		t := b.things[i]
+		if t.comp != b.comp || len(t.holds) == 0 {
 			continue
 		}
-		if larder.Or(f.Per100.Fat, 0) >= mostlyFat {
-			return false
+		flesh := true
+		for p := range t.holds {
+			if b.fat(p) {
+				return false
+			}
+			f := b.lines[p.line].food
+			flesh = flesh && f != nil && (f.Animal == larder.Meat || f.Animal == larder.Poultry)
 		}
-		t := b.held(portion{i, ""})
-		fried = fried || t != nil && t.fried && (f.Animal == larder.Meat || f.Animal == larder.Poultry)
+		if tech := b.r.larder.Technique(t.technique); flesh && !t.liquid && b.latest(b.friedInFat) == nil && (t.fried || tech != nil && tech.Heat != "" && tech.Family != "oven") {
+			return true
+		}
 	}
-	return fried
+	return false
+}
+
+// friedInFat tells whether a thing was fried and holds a fat of the list.
+func (b *bindings) friedInFat(t *thing) bool {
+	for p := range t.holds {
+		if t.fried && b.fat(p) && b.holder[p] == t {
+			return true
+		}
+	}
+	return false
 }
 
 // keptLiquor tells whether a noun is what stays behind where something was

@@ -33,6 +33,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	solids := b.cookedIn(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.solids, made.technique = solids, t.Name
+	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
 	made.liquor = r.liquor && len(r.inputs) == 1 && len(r.portions) == 0
 	made.taken = t.Family == "rest" && len(r.inputs) == 1 && r.inputs[0].taken
 	made.strained = t.Family == "separate"

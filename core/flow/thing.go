@@ -45,6 +45,8 @@ type thing struct {
 	title []string
 	// fried tells that it was cooked without a liquid.
 	fried bool
+	// heated tells that it has been over a fire or in an oven.
+	heated bool
 	// vessel is where it is, empty when nobody has said.
 	vessel string
 	// liquor tells that it is what stayed behind where something was lifted out of it.

@@ -48,6 +48,8 @@ type Language struct {
 	VerblessHeat string
 	// Another are those of the words for what is left that mean a second thing of the name.
 	Another Set
+	// OfBatter are what a batter becomes when it is cooked.
+	OfBatter Set `yaml:"ofbatter"`
 	// BesideVerb is the verb that is left out where a thing is said to stand beside a dish, Beside the
 	// words for such places.
 	BesideVerb string

@@ -25,6 +25,8 @@ type UseWhen struct {
 	To        []string `yaml:"to"`
 	With      []string `yaml:"with"`
 	Into      []string `yaml:"into"`
+	Dry       []string `yaml:"dry"`
+	Next      []string `yaml:"next"`
 	Reached   []string `yaml:"reached"`
 	Unreached []string `yaml:"unreached"`
 	Any       []string `yaml:"any"`

@@ -182,6 +182,9 @@ func (c *Carrier) renamed(name string) string {
 				if many := c.words().RenamesMany[norm]; many != "" && larder.Singular(larder.Fold(w)) != larder.Fold(w) {
 					other = many
 				}
+				if first, rest, ok := strings.Cut(other, " "); ok && i > 0 && strings.EqualFold(words[i-1], first) {
+					other = rest // "thin crêpes" are thin pancakes
+				}
 				words[i] = other
 				if w != strings.ToLower(w) {
 					words[i] = larder.Capital(other)

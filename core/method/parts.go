@@ -1,6 +1,7 @@
 package method
 
 import (
+	"fmt"
 	"maps"
 	"slices"
 
@@ -79,7 +80,7 @@ func (p *parting) component(i int) {
 		main.Lines = append(main.Lines, line)
 	}
 	for _, s := range comp.Steps {
-		if s.Change != swap.Dropped && (s.Prepares == "" || !slices.Contains(apart, s.Prepares)) {
+		if s.Change != swap.Dropped && (s.Prepares == "" || !slices.Contains(preparedApart(p.a, owner(s, i)), s.Prepares)) {
 			main.Steps = append(main.Steps, renumbered(s, at))
 		}
 	}
@@ -100,9 +101,14 @@ func (p *parting) prepared(i int, id string, moved map[int]string) {
 			at[n], moved[n] = gather(p.l, &part, comp.Lines[n]), id
 		}
 	}
-	for _, s := range comp.Steps {
-		if s.Prepares == id {
-			part.Steps = append(part.Steps, renumbered(s, at))
+	for k := range p.a.Components {
+		for _, s := range p.a.Components[k].Steps {
+			if s.Prepares == id && s.Change != swap.Dropped && owner(s, k) == i {
+				if k != i {
+					s.Lines = linesOf(s.Takes, i) // it stands in the part whose step wants it
+				}
+				part.Steps = append(part.Steps, renumbered(s, at))
+			}
 		}
 	}
 	p.own = append(p.own, movedTo(i, len(p.out), at))
@@ -174,10 +180,7 @@ func gather(l *larder.Larder, part *swap.Component, line swap.Line) int {
 func preparedApart(a swap.Adaptation, component int) []string {
 	count := map[string]int{}
 	var out []string
-	for _, s := range a.Components[component].Steps {
-		if s.Prepares == "" || s.Change == swap.Dropped {
-			continue
-		}
+	for _, s := range preparing(a, component) {
 		least := ownPart
 		if slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool {
 			return c.Swap == s.Prepares && swap.ComponentOf(c.Replaces) == component && slices.Contains(ownPartUses, c.Use)
@@ -186,6 +189,40 @@ func preparedApart(a swap.Adaptation, component int) []string {
 		}
 		if count[s.Prepares]++; count[s.Prepares] == least {
 			out = append(out, s.Prepares)
+		}
+	}
+	return out
+}
+
+// owner is the component whose lines a step takes that prepares something: where one method stands
+// behind the lists of all parts, that is not always the one it stands in.
+func owner(s swap.Step, in int) int {
+	if len(s.Takes) > 0 {
+		return swap.ComponentOf(s.Takes[0])
+	}
+	return in
+}
+
+// linesOf are the lines of a component among references.
+func linesOf(refs []string, component int) []int {
+	out := []int{}
+	for _, ref := range refs {
+		var of, line int
+		if n, err := fmt.Sscanf(ref, "components[%d].lines[%d]", &of, &line); err == nil && n == 2 && of == component {
+			out = append(out, line)
+		}
+	}
+	return out
+}
+
+// preparing are the steps that prepare what stands in for lines of a component.
+func preparing(a swap.Adaptation, component int) []swap.Step {
+	var out []swap.Step
+	for k := range a.Components {
+		for _, s := range a.Components[k].Steps {
+			if s.Prepares != "" && s.Change != swap.Dropped && owner(s, k) == component {
+				out = append(out, s)
+			}
 		}
 	}
 	return out

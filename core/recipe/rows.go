@@ -224,6 +224,9 @@ func (l *layout) openPart(name string) {
 func (l *layout) wholePart(name string, items []string) {
 	l.beginSingle()
 	before := slices.IndexFunc(l.source.Sections, func(s Section) bool { return l.current != nil && s.Name == l.current.Name })
+	if l.row != nil && l.current == l.row {
+		before = l.beforeRow // of several rows, that before the first
+	}
 	l.openPart(name)
 	l.rowItems(items)
 	l.row, l.beforeRow = l.current, before

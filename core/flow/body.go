@@ -31,7 +31,7 @@ func (b *body) takeFront() {
 	}
 	b.clause.links, b.clause.from = append(b.clause.links, f.links...), f.from
 	b.clause.minutes, b.clause.temp, b.clause.ring = f.minutes, f.temp, f.ring
-	b.clause.clock, b.clause.degrees = f.clock, f.degrees
+	b.clause.clock, b.clause.degrees, b.clause.per = f.clock, f.degrees, f.per
 	b.clause.manner, b.clause.mannerAt = append(b.clause.manner, f.manner...), append(b.clause.mannerAt, f.mannerAt...)
 	b.parser.front = nil
 }
@@ -131,7 +131,7 @@ func (b *body) one(i int) int {
 	}
 	if c, ok := b.time(i); ok {
 		if b.minutes == nil && (!c.aside || b.sinks() && c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && (b.goes(c.upto+1) || i == b.start+b.width && b.is(c.upto+1, b.lang.Subjects))) {
-			b.clause.minutes, b.clause.clock = &c.span, [2]int{i, c.upto}
+			b.clause.minutes, b.clause.clock, b.clause.per = &c.span, [2]int{i, c.upto}, c.per
 		} else if b.lang.TimeAfter[b.low(c.upto)] {
 			return b.says(i)
 		} else {

@@ -34,6 +34,8 @@ type clause struct {
 	// outcomeAt is where it says what is to come of it, particlesAt where its particles stand.
 	outcomeAt   [2]int
 	particlesAt [][2]int
+	// per are the grams of what is worked on that take the minutes, 0 where they are for all of it.
+	per float64
 	// conditional tells that it only happens if something is so.
 	conditional bool
 	// placed tells that it says at which place: "in the middle".

@@ -112,7 +112,7 @@ func (b *body) opensNoun(i int) bool {
 // lasting takes in a time behind a preposition.
 func (b *body) lasting(i, at int, c clock, role string) int {
 	if b.clause.minutes == nil && (!c.aside || c.later && role == "for") && (role == "for" || role == "in" || role == "over" || role == "into") {
-		b.clause.minutes, b.clause.clock = &c.span, [2]int{at, c.upto}
+		b.clause.minutes, b.clause.clock, b.clause.per = &c.span, [2]int{at, c.upto}, c.per
 	} else {
 		b.how(i, c.upto)
 	}

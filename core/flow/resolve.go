@@ -106,12 +106,26 @@ func (b *bindings) ofLines(n noun, found []referent) []referent {
 	if b.besides(n, found) {
 		return []referent{{named: b.words(n)}}
 	}
-	if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && (!slices.Contains(b.lines[found[0].portion.line].name, n.head()) || n.plural && len(found) == 1 && !b.pluralName(found[0])) {
+	if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && b.allTogether(all) {
+		return all // "lift out the fish", of white fish and haddock
+	} else if len(all) > 1 && len(n.words) == 1 && n.pointed && (!slices.Contains(b.lines[found[0].portion.line].name, n.head()) || n.plural && len(found) == 1 && !b.pluralName(found[0])) {
 		return all // "the fish", of which none is called so
 	} else if len(all) > 0 && len(n.words) == 1 && b.onlyExtract(n, found) {
 		return all // "the fish" is the catfish, beside fish sauce
 	}
 	return found
+}
+
+// allTogether tells whether several lines are in one thing that is there, of which they are taken or
+// which is nothing else.
+func (b *bindings) allTogether(found []referent) bool {
+	if found[0].portion == nil {
+		return false
+	}
+	t := b.held(*found[0].portion)
+	return t != nil && b.open(t) && (b.takesAway() || len(t.holds) == len(found)) && !slices.ContainsFunc(found, func(r referent) bool {
+		return r.portion == nil || b.leftOf(*r.portion) > 0 || b.held(*r.portion) != t
+	})
 }
 
 // onlyExtract tells whether a noun was found in no more than the name of what is made of the animal

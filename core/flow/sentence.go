@@ -57,7 +57,7 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 	}
 	if ok {
 		if !c.aside && p.front.minutes == nil {
-			p.front.minutes, p.front.clock = &c.span, [2]int{i, c.upto}
+			p.front.minutes, p.front.clock, p.front.per = &c.span, [2]int{i, c.upto}, c.per
 		}
 		at := c.upto
 		if p.is(at, p.lang.TimeAfter) {

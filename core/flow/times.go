@@ -16,6 +16,9 @@ type clock struct {
 	// aside tells that it is no length of the work: "every 5 minutes", "10
 	// minutes before the end"; later that only what follows it says so.
 	aside, later bool
+	// per are the grams of what is worked on that take so long: "15 minutes per 450 g"; 0 where
+	// it takes so long whatever it weighs.
+	per float64
 }
 
 // time reads a length of time that begins at i: "about 10 minutes", "another
@@ -113,6 +116,9 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 	for t.lang.TimeTails[t.low(c.upto)] && !t.is(c.upto+1, t.lang.Subjects) {
 		c.upto++
 	}
+	if grams, upto := t.perWeight(c.upto); grams > 0 {
+		c.per, c.upto = grams, upto
+	}
 	if t.is(c.upto, t.lang.TimeLess) {
 		c.aside = true // "2 minutes less than the packet says"
 	}
@@ -126,6 +132,26 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 		}
 	}
 	return c, true
+}
+
+// perWeight reads for how much a time is said: "per 450 g", "to the pound". It returns the grams
+// and where that ends, 0 where nothing of the kind stands at i.
+func (t *text) perWeight(i int) (float64, int) {
+	if !t.is(i, t.lang.Per) {
+		return 0, i
+	}
+	for i++; t.is(i, t.lang.Articles) && !t.number(i) || t.is(i, t.lang.Pointing); i++ {
+	}
+	many := 1.0
+	c := lex.Cursor{Tokens: t.tokens, At: i, Words: &t.lang.Lines.Figures}
+	if s, ok := c.Span(); ok {
+		many, i = s.Mid(), c.At
+	}
+	unit, _ := t.lang.Lines.Unit(t.low(i))
+	if kind, known := measure.DimensionOf(unit); !known || kind != measure.Mass || many <= 0 {
+		return 0, i
+	}
+	return many * measure.GramsOf(unit), i + 1
 }
 
 // celsius reads a temperature at i, which may be said in several ways: "180 C",

@@ -48,6 +48,8 @@ type Language struct {
 	VerblessHeat string
 	// Another are those of the words for what is left that mean a second thing of the name.
 	Another Set
+	// Per stands between a time and the weight that takes so long.
+	Per Set
 	// OfBatter are what a batter becomes when it is cooked.
 	OfBatter Set `yaml:"ofbatter"`
 	// BesideVerb is the verb that is left out where a thing is said to stand beside a dish, Beside the

@@ -63,7 +63,27 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if !kept && objects == 0 && n.Technique.Joins == "yes" && w.intoGone(a, out) {
 		return nil, false // "pour over the meat", which goes in later
 	}
+	out = append(out, w.servesWhat(n)...)
 	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+}
+
+// servesWhat names what is served where the work before it in the sentence said so and goes: "carve
+// the beef and serve with the gravy".
+func (w *writer) servesWhat(n *node) []edit {
+	a := n.Action
+	if !n.Is("serve") || !w.emptied || a.Words.Verb[1] == 0 || slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) {
+		return nil
+	}
+	var things []named
+	for _, line := range n.To {
+		if s := w.stand[line]; s != nil && s.flesh() && w.there(line, w.graph.Number(n)) {
+			things = append(things, w.c.stand(s, 1, false))
+		}
+	}
+	if len(things) == 0 {
+		return nil
+	}
+	return []edit{{a.Words.Verb[1], a.Words.Verb[1], " " + w.c.listing(things)}}
 }
 
 // goneManners takes out how an action is done where that speaks of what is gone.

@@ -69,7 +69,8 @@ func (p *plan) takesMore(at int) bool {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
 		return !n.Is("repeat", "steam", "deep-fry", "toast", "grill", "preheat") && !foldsUp(n) && !p.laidIntoOven(at) && !p.takenOutAfter(at) && !p.shutBefore(at) &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
-				return p.graph.Nodes[in].Technique.Family == "assemble" && p.graph.Nodes[in].Technique.Closes != ""
+				n := &p.graph.Nodes[in]
+				return n.Technique.Family == "assemble" && (n.Technique.Closes != "" || len(n.Into) > 0) // one lies on the other
 			})
 	}
 	return false

@@ -66,8 +66,8 @@ func (p *plan) turnsNothing(i int) bool {
 		return false
 	}
 	for k := i - 1; k >= 0 && p.graph.Nodes[k].At.Component == p.graph.Nodes[i].At.Component; k-- {
-		if n := &p.graph.Nodes[k]; n.Technique.Heat != "" && n.Technique.Family != "oven" {
-			if !p.deeds[k].drop && !p.heatsForNothing(k) {
+		if n := &p.graph.Nodes[k]; n.Technique.Heat != "" {
+			if !p.deeds[k].drop && (n.Technique.Family == "oven" || !p.heatsForNothing(k)) {
 				return false
 			}
 		}

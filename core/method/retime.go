@@ -49,6 +49,8 @@ func (p *plan) retime() {
 			d.cueless = true
 		case n.Technique.Family == "oven" && minutes > roastsAgain && p.onlyReady(i):
 			d.minutes, d.cueless = minutesOf(p.roastsAgain(i)), d.cueless || p.cueGone(n) || minutes > longRoast
+		case n.Action.Per > 0 && p.onlyReadyFlesh(i):
+			d.minutes, d.cueless = minutesOf(math.Min(p.roastsAgain(i), minutes)), true
 		case n.Technique.Family == "oven" && minutes > longRoast && p.forFleshOnly(i) && p.doneBefore(i):
 			d.minutes = minutesOf(crustsIn)
 		case p.wetMinutes(i) > p.keepsTime(i) && p.forFleshOnly(i) && (n.Action.Cue == "" || d.cueless):
@@ -128,6 +130,20 @@ func (p *plan) doneBefore(i int) bool {
 		}
 	}
 	return true
+}
+
+// onlyReadyFlesh tells whether all flesh that is worked on is replaced by what is done already.
+func (p *plan) onlyReadyFlesh(i int) bool {
+	flesh := false
+	for _, line := range p.subjects(i) {
+		if s := p.stand[line]; s != nil && s.flesh() && p.there(line, i) {
+			if !s.is(larder.Ready) && !s.Browned {
+				return false
+			}
+			flesh = true
+		}
+	}
+	return flesh
 }
 
 // leastMass stands for a weight that nobody knows.

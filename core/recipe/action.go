@@ -19,6 +19,8 @@ type Action struct {
 	Cue       string        `json:"cue"`
 	// On is the id of what is in hand where only a place of it is named: "brush one edge".
 	On string `json:"-"`
+	// Per are the grams of what is worked on that take the time said, 0 where all of it does.
+	Per float64 `json:"-"`
 	// Each tells that it is done anew for each of several: "for each pancake".
 	Each bool `json:"-"`
 	From int  `json:"from"`

@@ -66,6 +66,7 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 		r.glossed(&n, brackets, counted)
 	}
 	r.inverted(&n, main, segments, at, counted)
+	r.orInstead(&n, main, append(slices.Clone(brackets), segments[at+1:]...))
 	lead, name := r.stripPreparation(main, n.finding)
 	n.name = slice(text, name)
 	var preparation []string
@@ -99,6 +100,31 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 	r.hiddenInTail(&n, tail, segments[at+1:], brackets)
 	r.ofPart(&n, part)
 	return n
+}
+
+// orInstead takes in the foods that brackets and what stands behind commas offer instead: "(or olive
+// oil)", ", or more oil".
+func (r *Reader) orInstead(n *nameRead, name []lex.Token, runs [][]lex.Token) {
+	if n.finding.food == nil {
+		return
+	}
+	for _, run := range runs {
+		if len(run) < 2 || !r.lines().Or[strings.ToLower(run[0].Text)] {
+			continue
+		}
+		main, _ := r.cutPhrase(run[1:], false)
+		words := normalised(main)
+		if k := len(name) - 1; k >= 0 && name[k].Start > run[0].Start {
+			words = append(words, normalised(name[k:])...) // "chicken (or vegetable) stock"
+		}
+		f := r.match.name(words, false)
+		if f.food == nil || f.end != len(words) || f.food == n.finding.food || slices.ContainsFunc(words[:f.start], func(w string) bool { return !r.larder.Language().Rests[w] && !r.larder.Language().TimeTails[w] && !r.larder.Words().Neutral[w] }) {
+			continue
+		}
+		if !slices.ContainsFunc(n.alternatives, func(a Alternative) bool { return a.Food == f.food.ID }) {
+			n.alternatives = append(n.alternatives, Alternative{f.food.ID, f.food.Name})
+		}
+	}
 }
 
 // glossed takes the food that a bracket says an unknown name is: "garrofón (butter

@@ -5,6 +5,7 @@ import (
 
 	"yembra/core/character"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // Fit says how well a swap suits what an ingredient does in a dish.
@@ -44,10 +45,29 @@ func (x *bench) unfit(s *slot, o *option) float64 {
 	return penalty + x.lacks(s, o) + x.fuss(o)
 }
 
-// takenFirst lists what a cook of the dish's kitchen takes first in a slot.
+// takenFirst lists what a cook of the dish's kitchen takes first in a slot: what the recipe itself
+// offers instead, else what the table knows.
 func (x *bench) takenFirst(s *slot) []string {
 	line := &x.dish.Components[s.component].Lines[s.line]
+	if own := x.offered(s, line); len(own) > 0 {
+		return own
+	}
 	return x.larder.TakenFirst(x.larder.Food(line.FoodID()), s.kind, s.use.Name, x.kitchen)
+}
+
+// offered are the swaps of a slot that bring what its line names as another choice: "lard (or oil)".
+func (x *bench) offered(s *slot, line *recipe.Line) []string {
+	var out []string
+	for _, sw := range s.allowed {
+		main := x.larder.MainFood(sw)
+		if main != nil && slices.ContainsFunc(line.Alternatives, func(a recipe.Alternative) bool {
+			f := x.larder.Food(a.Food)
+			return f != nil && (f == main || f.Kind != "" && f.Kind == main.Kind)
+		}) {
+			out = append(out, sw.ID)
+		}
+	}
+	return out
 }
 
 // flesh are the classes that are savoury whatever they stand in.

@@ -47,3 +47,23 @@ func Beginning(text string) string {
 	all := strings.Fields(text)
 	return strings.TrimRight(strings.Join(all[:min(words, len(all))], " "), ",.;:")
 }
+
+// byWeight works out how long something takes that is said for so much of it: "15 minutes per 450 g",
+// of the heaviest that is worked on.
+func (b *bindings) byWeight(c *clause, r *roles) {
+	if c.per <= 0 || c.minutes == nil {
+		return
+	}
+	most := 0.0
+	for _, p := range r.portions {
+		most = max(most, b.lines[p.line].line.Mass())
+	}
+	for _, in := range r.inputs {
+		for p := range in.holds {
+			most = max(most, b.lines[p.line].line.Mass())
+		}
+	}
+	if all := c.minutes.Times(most / c.per); most > 0 && all.Within(0, measure.MostMinutes) {
+		r.action.Minutes, r.action.Per = &all, c.per
+	}
+}

@@ -4,7 +4,6 @@ import (
 	"slices"
 
 	"yembra/core/larder"
-	"yembra/core/measure"
 	"yembra/core/recipe"
 )
 
@@ -57,8 +56,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.seasons(t, a)
 	b.verbMatter(c, t, r)
 	b.verbVessel(c, t, a)
-	b.working = a
-	b.hand = b.comp
+	b.working, b.hand = a, b.comp
 	if len(r.inputs) == 1 && len(r.portions) == 0 {
 		b.hand = b.partOfThing(r.inputs[0]) // "boil it with the spices", of the part that it is
 	}
@@ -120,26 +118,6 @@ func (b *bindings) remember(c *clause, t *larder.Technique, a *recipe.Action) {
 	}
 	if t.Joins == "yes" {
 		b.lastAdded = a
-	}
-}
-
-// byWeight works out how long something takes that is said for so much of it: "15 minutes per 450 g",
-// of the heaviest that is worked on.
-func (b *bindings) byWeight(c *clause, r *roles) {
-	if c.per <= 0 || c.minutes == nil {
-		return
-	}
-	most := 0.0
-	for _, p := range r.portions {
-		most = max(most, b.lines[p.line].line.Mass())
-	}
-	for _, in := range r.inputs {
-		for p := range in.holds {
-			most = max(most, b.lines[p.line].line.Mass())
-		}
-	}
-	if all := c.minutes.Times(most / c.per); most > 0 && all.Within(0, measure.MostMinutes) {
-		r.action.Minutes, r.action.Per = &all, c.per
 	}
 }
 

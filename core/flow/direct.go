@@ -23,17 +23,9 @@ func (b *bindings) direct(n noun) []referent {
 		if b.lines[i].comp == b.ownPart() && len(b.takes) == 0 { // what is prepared for several parts is of all
 			s += 0.5
 		}
-		if b.mixedIn(portion{i, ""}) {
-			s -= 0.6 // "heat the oil", of which one has gone into the filling
-		}
-		if b.saysAmount(n, i) {
-			s++ // "the 40 g butter", besides what is for the dish
-		}
+		s += b.fresh(n, i)
 		if b.onlyVessel != "" && b.tech.Family == "coat" && b.forVessel(i) {
 			s += 1.5 // "dust it with sugar", of a dish that the list has sugar for
-		}
-		if b.tech.Family == "separate" && n.pointed && !n.rest && b.liquidInHand(i) {
-			s += 0.75 // "strain the milk", of what the fish was poached in
 		}
 		switch left := b.leftOf(portion{i, ""}); {
 		case left > 0 && left < 1:
@@ -67,6 +59,20 @@ func (b *bindings) direct(n noun) []referent {
 		out = append(out, referent{portion: &portion{i, b.partOf(n, i)}})
 	}
 	return out
+}
+
+// fresh is what speaks for a line beside its name, or against it, by what became of it so far.
+func (b *bindings) fresh(n noun, i int) (s float64) {
+	if b.mixedIn(portion{i, ""}) {
+		s -= 0.6 // "heat the oil", of which one has gone into the filling
+	}
+	if b.saysAmount(n, i) {
+		s++ // "the 40 g butter", besides what is for the dish
+	}
+	if b.tech.Family == "separate" && n.pointed && !n.rest && b.liquidInHand(i) {
+		s += 0.75 // "strain the milk", of what the fish was poached in
+	}
+	return s
 }
 
 // liquidInHand tells whether a line pours and is in something that was cooked.

@@ -32,3 +32,16 @@ func (t *thing) endsAs(word string) bool {
 	}
 	return false
 }
+
+// rawBatter is what pancakes are cooked of: the last batter that has not been over a fire.
+func (b *bindings) rawBatter(head string) *thing {
+	if !b.r.lang.OfBatter[head] || b.tech.Heat == "" {
+		return nil
+	}
+	return b.latest(func(t *thing) bool {
+		return !t.heated && len(t.holds) > 1 && t.liquid && b.holdsKind(t, b.r.lang.ProductHolds[batter])
+	})
+}
+
+// batter is the product that pancakes are made of.
+const batter = "batter"

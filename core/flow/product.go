@@ -179,12 +179,8 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 	}
-	if lang.OfBatter[head] && b.tech.Heat != "" {
-		if t := b.latest(func(t *thing) bool {
-			return !t.heated && len(t.holds) > 1 && t.liquid && b.holdsKind(t, lang.ProductHolds[batter])
-		}); t != nil {
-			return t
-		}
+	if t := b.rawBatter(head); t != nil {
+		return t
 	}
 	if kinds := lang.ProductHolds[head]; kinds != nil {
 		c := -1
@@ -220,9 +216,6 @@ func (b *bindings) product(n noun) *thing {
 	}
 	return nil
 }
-
-// batter is the product that pancakes are made of.
-const batter = "batter"
 
 // ofNamedPart finds what was made of the part that a name speaks of; none tells that nothing
 // is made of it yet, or not by the work at hand.

@@ -64,95 +64,10 @@ func (p *plan) retime() {
 	}
 }
 
-// roastsAgain is how long what is done already stays in the oven: to take colour, and under a lid
-// with a liquid no longer than it bears.
-func (p *plan) roastsAgain(i int) float64 {
-	minutes := roastsAgain
-	if p.wetMinutes(i) > 0 {
-		for _, line := range p.subjects(i) {
-			if s := p.stand[line]; s != nil && s.flesh() && !s.gone {
-				minutes = math.Min(minutes, math.Max(s.Bears, leastBase))
-			}
-		}
-	}
-	return minutes
-}
-
 // comesUp tells whether an action only brings a pot to where it cooks.
 func (p *plan) comesUp(n *flow.Node) bool {
 	first, _, _ := strings.Cut(n.Action.Verb, " ")
 	return p.l.Language().Coming[first]
-}
-
-// onlyReady tells whether nothing is roasted but stand-ins for flesh that are done
-// already, with what seasons them.
-func (p *plan) onlyReady(i int) bool {
-	ready, beside := 0.0, 0.0
-	for _, line := range p.subjects(i) {
-		s := p.stand[line]
-		switch {
-		case s != nil && s.flesh() && p.there(line, i):
-			if !s.is(larder.Ready) && !s.Browned {
-				return false
-			}
-			ready += math.Max(p.line(line).Mass(), leastMass)
-		case s == nil && !p.dusts(line) && !p.bastes(line):
-			return false
-		case s == nil && !p.c.fatLine(p.line(line)):
-			beside += p.line(line).Mass()
-		}
-	}
-	return ready > 0 && ready >= beside // flour and water round sausages are a batter
-}
-
-// doneBefore tells whether all that goes into the oven is done by then, by what it takes raw.
-func (p *plan) doneBefore(i int) bool {
-	for _, line := range p.graph.Nodes[i].Holds {
-		s := p.stand[line]
-		if s != nil && (s.gone || s.is(larder.Ready) || s.Done == 0) {
-			continue
-		}
-		f := p.l.Food(p.line(line).FoodID())
-		if f == nil {
-			return false
-		}
-		wants := p.l.BehaviourOf(f, p.line(line).Form).Done
-		if s != nil {
-			wants = s.Done
-		}
-		for _, k := range p.path(line) {
-			if k < i {
-				wants -= p.wetMinutes(k)
-			}
-		}
-		if wants > tolerance {
-			return false
-		}
-	}
-	return true
-}
-
-// onlyReadyFlesh tells whether all flesh that is worked on is replaced by what is done already.
-func (p *plan) onlyReadyFlesh(i int) bool {
-	flesh := false
-	for _, line := range p.subjects(i) {
-		if s := p.stand[line]; s != nil && s.flesh() && p.there(line, i) {
-			if !s.is(larder.Ready) && !s.Browned {
-				return false
-			}
-			flesh = true
-		}
-	}
-	return flesh
-}
-
-// leastMass stands for a weight that nobody knows.
-const leastMass = 1.0
-
-// bastes tells whether a line is what flesh is rubbed and moistened with: sugar, a liquid.
-func (p *plan) bastes(line int) bool {
-	f := p.l.Food(p.line(line).FoodID())
-	return f != nil && (f.Kind == "sugar" || larder.Pours(f))
 }
 
 // ownMinutes are what a stand-in takes by the book that is cooked by itself in a

@@ -47,13 +47,7 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 		segments = [][]lex.Token{nil}
 	}
 	counted := q.counts() || q.amount == nil && severalNamed(segments[0])
-	at := 0
-	for i, s := range segments {
-		if f := r.match.name(normalised(s), counted); f.origin != larder.Unknown {
-			at = i
-			break
-		}
-	}
+	at := max(slices.IndexFunc(segments, func(s []lex.Token) bool { return r.match.name(normalised(s), counted).origin != larder.Unknown }), 0)
 	main, tail := r.cutPhrase(segments[at], counted)
 	n.each, n.finding = r.weightOf(tail), r.resolve(&n, main, tail, counted)
 	if n.finding.food == nil && n.finding.origin == larder.Unknown && tail != nil && r.lines().Examples[strings.ToLower(tail[0].Text)] {

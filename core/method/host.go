@@ -58,7 +58,7 @@ func (p *plan) stirred(parts []part, closing, home int) int {
 // bakedWithin tells whether what an action made is in the oven by the end of the part.
 func (p *plan) bakedWithin(x part, at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.bakedWithin(x, k))
+		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.laidIntoOven(k) || p.bakedWithin(x, k))
 	})
 }
 
@@ -87,8 +87,41 @@ func (p *plan) laidIntoOven(at int) bool {
 		return false
 	}
 	return slices.ContainsFunc(n.Users, func(k int) bool {
-		return p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("place") && p.laidIntoOven(k)
+		next := &p.graph.Nodes[k]
+		return next.Technique.Family == "oven" || next.Technique.Family == "assemble" && p.goesIntoOven(k)
 	})
+}
+
+// goesIntoOven tells whether what an action laid together is laid on or put into the oven next.
+func (p *plan) goesIntoOven(at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return n.Technique.Family == "oven" || n.Technique.Family == "assemble" && p.goesIntoOven(k)
+	})
+}
+
+// takenApart takes the sentence apart in which something is stirred and then laid out, closed or served at
+// once, so that a booster can go in between; not ok where there is none.
+func (p *plan) takenApart(parts []part) ([]part, bool) {
+	for k := len(parts) - 1; k >= 0; k-- {
+		x := parts[k]
+		if x.sentence == nil || x.look {
+			continue
+		}
+		stirred := false
+		for i, c := range x.sentence.clauses {
+			if c.node < 0 || c.gone {
+				continue
+			}
+			n := &p.graph.Nodes[c.node]
+			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || p.laidIntoOven(c.node) || foldsUp(n)) {
+				first, second := x.sentence.apart(i)
+				return slices.Replace(slices.Clone(parts), k, k+1, x.writer.part(x.step, first), x.writer.part(x.step, second)), true
+			}
+			stirred = stirred || p.takesMore(c.node)
+		}
+	}
+	return parts, false
 }
 
 // shutBefore tells whether what an action works on was shaped, filled or coated before: its

@@ -63,9 +63,6 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 			return at, true
 		}
 	}
-	if closing < len(parts) && slices.ContainsFunc(parts[closing].nodes, p.takesMore) {
-		return closing + 1, true // it is stirred and brought to the table in one sentence
-	}
 	return closing, false
 }
 

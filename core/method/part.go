@@ -22,6 +22,9 @@ type part struct {
 	look bool
 	// added is a step that is new as a whole.
 	added *swap.Step
+	// sentence is what it was written of, and writer what wrote it.
+	sentence *sentence
+	writer   *writer
 }
 
 // parts writes a step of the original sentence by sentence; those of which nothing
@@ -29,25 +32,30 @@ type part struct {
 func (w *writer) parts(n int) []part {
 	var out []part
 	for _, s := range w.sentences(w.clauses()) {
-		p := part{step: n, text: w.compose(s), change: swap.Kept, stands: s.stands(), quote: strings.TrimSpace(w.slice(s.from, s.upto))}
-		for _, c := range s.clauses {
-			p.whys = append(p.whys, c.whys...)
-			if c.node >= 0 && !c.gone {
-				p.nodes = append(p.nodes, c.node)
-			}
-		}
-		if p.text != "" && (s.changed() || len(w.step.Animals) > 0) && w.namesAnimal(p.text) {
-			p.text, p.look = w.otherwise(s)
-		}
-		switch {
-		case p.text == "":
-			p.change = swap.Dropped
-		case s.changed() || p.look:
-			p.change = swap.Changed
-		}
-		out = append(out, p)
+		out = append(out, w.part(n, s))
 	}
 	return out
+}
+
+// part writes one sentence of a step.
+func (w *writer) part(n int, s *sentence) part {
+	p := part{step: n, text: w.compose(s), change: swap.Kept, stands: s.stands(), quote: strings.TrimSpace(w.slice(s.from, s.upto)), sentence: s, writer: w}
+	for _, c := range s.clauses {
+		p.whys = append(p.whys, c.whys...)
+		if c.node >= 0 && !c.gone {
+			p.nodes = append(p.nodes, c.node)
+		}
+	}
+	if p.text != "" && (s.changed() || len(w.step.Animals) > 0) && w.namesAnimal(p.text) {
+		p.text, p.look = w.otherwise(s)
+	}
+	switch {
+	case p.text == "":
+		p.change = swap.Dropped
+	case s.changed() || p.look:
+		p.change = swap.Changed
+	}
+	return p
 }
 
 // namesAnimal tells whether a sentence names animal matter, read against what the

@@ -76,6 +76,12 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 			text, moment = b.When, b.Moment
 		}
 		where, ok := p.moment(parts, moment, home)
+		if !ok && moment != larder.WithAromatics {
+			if more, did := p.takenApart(parts); did {
+				parts = more
+				where, ok = p.moment(parts, moment, home)
+			}
+		}
 		somewhere := ok
 		ok = ok && !(b != nil && moment == larder.AtEnd && b.Plain != "" && !p.wetBefore(parts, where))
 		if !ok && b != nil && b.Plain != "" {
@@ -85,7 +91,12 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 			} else {
 				moment = larder.AtEnd
 			}
-			where, somewhere = p.moment(parts, moment, home)
+			if where, somewhere = p.moment(parts, moment, home); !somewhere {
+				if more, did := p.takenApart(parts); did {
+					parts = more
+					where, somewhere = p.moment(parts, moment, home)
+				}
+			}
 		}
 		if f := p.l.Food(l.FoodID()); !somewhere && f != nil && larder.Or(f.Per100.Water, 100) < dryPowder {
 			text, where = strings.ReplaceAll(c.words().Strew, "{thing}", l.Name), p.served(parts) // there is nothing to stir into

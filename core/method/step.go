@@ -16,6 +16,14 @@ type sentence struct {
 	clauses    []*clause
 }
 
+// apart makes two sentences of one, the second from a clause on.
+func (s *sentence) apart(at int) (first, second *sentence) {
+	first = &sentence{s.from, s.clauses[at].from, s.clauses[:at]}
+	second = &sentence{s.clauses[at].from, s.upto, s.clauses[at:]}
+	first.clauses[at-1].changed, second.clauses[0].changed = true, true
+	return first, second
+}
+
 func (s *sentence) changed() bool {
 	return slices.ContainsFunc(s.clauses, func(c *clause) bool { return c.changed })
 }

@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"maps"
+	"slices"
 	"strings"
 
 	"yembra/core/language"
@@ -67,3 +69,28 @@ func (b *bindings) byWeight(c *clause, r *roles) {
 		r.action.Minutes, r.action.Per = &all, c.per
 	}
 }
+
+// rubs tells rubbing spices in from rubbing fat into flour.
+func (b *bindings) rubs(t *larder.Technique, r *roles) *larder.Technique {
+	if t.Name != rubInTechnique || len(r.portions) == 0 {
+		return t
+	}
+	dough := func(p portion) bool {
+		f := b.lines[p.line].food
+		return b.fat(p) || f == nil || f.Aisle == "grains" || f.Kind == "cheese-fresh"
+	}
+	inDough := slices.ContainsFunc(r.portions, dough) || slices.ContainsFunc(r.inputs, func(in *thing) bool {
+		return slices.ContainsFunc(slices.Collect(maps.Keys(in.holds)), dough)
+	})
+	if rub := b.r.larder.Technique(rubTechnique); !inDough && rub != nil {
+		r.action.Technique, b.tech = rub.Name, rub
+		return rub
+	}
+	return t
+}
+
+// rubInTechnique rubs fat into flour, rubTechnique something into what is cooked with it.
+const (
+	rubInTechnique = "rub-in"
+	rubTechnique   = "rub"
+)

@@ -64,8 +64,8 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		b.opensPhrase(l.role, l.from)
 		b.tied(c, t, l, r)
 	}
-	b.hand = b.comp
-	b.phrase = nil
+	b.hand, b.phrase = b.comp, nil
+	t = b.rubs(t, r)
 	if t.Family == "cut" && t.Joins == "" && len(a.To) == 0 && len(a.Into) > 0 && len(c.objects) == 0 {
 		a.To, a.Into = a.Into, []recipe.Ref{} // "make slits all over the lamb"
 	}

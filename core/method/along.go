@@ -163,7 +163,7 @@ func (p *plan) shareAt(line, i int) float64 {
 // with which what it was to go on goes in, for a marinade, else the next that suits.
 func (p *plan) placeFor(line, i int) int {
 	n := &p.graph.Nodes[i]
-	if n.Technique.Medium == "with" || n.Technique.Family == "rest" || n.Technique.Family == "coat" {
+	if n.Technique.Medium == "with" || n.Technique.Family == "clean" || n.Technique.Family == "rest" || n.Technique.Family == "coat" {
 		for _, other := range p.subjects(i) {
 			s := p.stand[other]
 			if s == nil || s.gone || s.enters == never || s.enters <= i || p.fries(line) {

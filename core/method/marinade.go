@@ -26,7 +26,7 @@ func (p *plan) marinated(s *standIn, i int) bool {
 		switch n := &p.graph.Nodes[k]; {
 		case k >= i:
 			return lay
-		case n.Technique.Family == "rest" && n.Technique.Medium == "liquid" && s.enters <= k:
+		case n.Technique.Family == "rest" && s.enters <= k && (n.Technique.Medium == "liquid" || n.Lasts >= takesTaste && slices.ContainsFunc(n.To, p.flavours)):
 			lay = true
 		case n.Technique.Heat != "" && (n.Technique.Family != "dry heat" || s.is(larder.Browned)) && !(p.deeds != nil && p.deeds[k].drop):
 			lay = false

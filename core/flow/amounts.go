@@ -84,6 +84,9 @@ func (b *bindings) rubs(t *larder.Technique, r *roles) *larder.Technique {
 	})
 	if rub := b.r.larder.Technique(rubTechnique); !inDough && rub != nil {
 		r.action.Technique, b.tech = rub.Name, rub
+		if b.focus != nil && b.open(b.focus) && len(r.action.Into) == 0 && !slices.Contains(r.inputs, b.focus) {
+			b.refMade(b.focus, 1, r, &r.action.Into)
+		}
 		return rub
 	}
 	return t

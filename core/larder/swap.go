@@ -184,6 +184,9 @@ type Booster struct {
 	// Moment is when it goes in; Plain is how, where that moment never comes.
 	Moment string `json:"moment" yaml:"moment"`
 	Plain  string `json:"plain" yaml:"plain"`
+	// Strewn is how, where there is nothing to stir into and it must be made ready for that; empty
+	// for what is strewn as it is.
+	Strewn string `json:"-" yaml:"strewn"`
 	// Cooked tells that it goes only into what is cooked, at whatever moment.
 	Cooked bool `json:"cooked" yaml:"cooked"`
 	// In says in what dishes it belongs: savoury, sweet or any.

@@ -75,7 +75,11 @@ func (w *writer) servesWhat(n *node) []edit {
 		return nil
 	}
 	var things []named
-	for _, line := range n.To {
+	lines := slices.Clone(n.To)
+	for _, in := range n.Inputs {
+		lines = append(lines, w.graph.Nodes[in].Holds...)
+	}
+	for _, line := range slices.Compact(slices.Sorted(slices.Values(lines))) {
 		if s := w.stand[line]; s != nil && s.flesh() && w.there(line, w.graph.Number(n)) {
 			things = append(things, w.c.stand(s, 1, false))
 		}

@@ -98,3 +98,51 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 		}
 	}
 }
+
+// Work by the weight of flesh, fat that is rendered, what lay in a rub and what is served after carving
+// are said for what stands there now.
+func TestWorkByTheFleshIsSaidForWhatStandsThere(t *testing.T) {
+	for name, x := range map[string]struct {
+		text      string
+		swaps     map[string]string
+		want, not []string
+	}{
+		"a roast by its weight": {
+			"Roast\nServes 6\n\n1.8 kg beef rib joint\n2 onions\n\nMethod\n1. Put the beef on the onions in a roasting tin. Roast for 20 minutes, then turn down to 170°C and roast for 15 minutes per 450 g for medium rare. Rest for 30 minutes.\n2. Carve the beef and serve with the onions.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"turn down to 170°C and roast", "Serve the mushrooms and tempeh with the onions"}, []string{"450 g", "medium rare", "Carve"},
+		},
+		"fat that renders": {
+			"Plov\nServes 4\n\n100 g lamb fat, diced\n200 ml sunflower oil\n4 onions\n\nMethod\n1. Render the fat in a pot until the cracklings are golden; take them out. Add the oil and fry the onions.",
+			map[string]string{line("0"): "spoon-of-oil"}, []string{"Heat the vegetable oil in a pot", "fry the onions"}, []string{"take", "crackling", "Fry the vegetable oil"},
+		},
+		"what lay in a rub takes colour in its pan": {
+			"Curry\nServes 6\n\n1.5 kg goat meat, diced\n4 tbsp curry powder\n2 onions\n3 tbsp oil\n400 ml coconut milk\n\nMethod\n1. Rub the goat with half of the curry powder and leave overnight.\n2. Heat the oil and fry the rest of the curry powder. Brown the goat in batches. Add the onions and the coconut milk and simmer for 2 hours.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"rown the mushrooms and tempeh in batches"}, nil,
+		},
+		"an onion that fries with butter": {
+			"Pasta\nServes 2\n\n1 tbsp butter\n1 onion\n200 g mushrooms\n150 ml vegetable stock\n\nMethod\n1. Add the butter and onion to a pan and cook for 6 minutes. Add the mushrooms, then the stock, and bubble for 3 minutes.",
+			map[string]string{line("0"): "spoon-of-oil"}, []string{"Add the oil and onion to a pan"}, nil,
+		},
+	} {
+		card := cardOf(t, x.text, x.swaps)
+		for _, want := range x.want {
+			require.Contains(t, card, want, name)
+		}
+		for _, not := range x.not {
+			require.NotContains(t, card, not, name)
+		}
+	}
+}
+
+// Where a sauce is stirred and served in one sentence, what seasons it goes in between.
+func TestASentenceIsTakenApartForABooster(t *testing.T) {
+	r, _, c := open(t)
+	dip := "Dip\nServes 4\n\n3 tbsp lime juice\n2 tbsp sugar\n1 chilli\n\nMethod\n1. Stir the lime juice and sugar until dissolved, add the chilli and serve with rolls."
+	a, err := c.Adapt(r.Read(dip, measure.Metric), swap.Decisions{Boosters: []swap.Dose{{Food: "tamari", Grams: 10}}}, false)
+	require.NoError(t, err)
+	var texts []string
+	for _, s := range a.Components[0].Steps {
+		texts = append(texts, s.Text)
+	}
+	require.Equal(t, []string{"Stir the lime juice and sugar until dissolved, add the chilli.", "Season with the tamari, then taste.", "Serve with rolls."}, texts)
+}

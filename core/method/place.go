@@ -100,6 +100,9 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 		}
 		if f := p.l.Food(l.FoodID()); !somewhere && f != nil && larder.Or(f.Per100.Water, 100) < dryPowder {
 			text, where = strings.ReplaceAll(c.words().Strew, "{thing}", l.Name), p.served(parts) // there is nothing to stir into
+			if b != nil && b.Strewn != "" {
+				text = b.Strewn
+			}
 		}
 		step := swap.Step{Step: recipe.Step{Text: text}, From: []int{}, Change: swap.Added, Why: l.Why}
 		if own {

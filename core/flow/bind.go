@@ -42,7 +42,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	c.dropKeys(b.text, t)
 	for _, l := range c.links {
 		a.Each = a.Each || (l.role == "for" || l.role == "into") && l.nouns[0].all && !l.nouns[0].plural && !l.nouns[0].pronoun
-		if at := b.componentNamed(l.nouns[0].head()); l.role == "for" && at >= 0 {
+		if at := b.componentOf(l.nouns[0]); l.role == "for" && at >= 0 {
 			b.comp = at // "put the cream for the sauce in a pan"
 		}
 	}
@@ -72,7 +72,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	a.To = append(a.To, b.several...) // "lift out the fish", of two kinds
 	b.several = nil
 	b.said(c, a)
-	b.meantTo = len(a.To) == 0
+	b.meantTo, b.byPronoun = len(a.To) == 0, c.onlyPronouns() && len(c.objects) > 0
 	question := b.meant(c, t, r)
 	b.medium(t, r)
 	b.inTin(t, r)
@@ -86,7 +86,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 // again gives a clause without a verb that of the clause before: "Then the cabbage".
 func (b *bindings) again(c *clause) {
 	last := b.last
-	if t := b.r.larder.Technique(last.Technique); b.lastAdded != nil && b.meantTo && t != nil && t.Joins != "yes" && len(last.With) == 0 {
+	if t := b.r.larder.Technique(last.Technique); b.lastAdded != nil && (b.meantTo || b.byPronoun) && t != nil && t.Joins != "yes" && len(last.With) == 0 {
 		last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"
 	}
 	c.lemma, c.said, c.sense.Technique, c.particles = last.Verb, last.Verb, last.Technique, b.particles

@@ -108,8 +108,8 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if !comma && p.adds(next) {
 		return true // "and adding the milk"
 	}
-	if then && p.is(next-1, p.lang.Sequence) && (p.opensThing(next) || p.listed(p.words[next].norm)) {
-		return true // "add the broth, then the noodles"
+	if then && p.is(next-1, p.lang.Sequence) && (p.opensThing(next) || p.listed(p.words[next].norm) || p.lang.Products[p.low(next)] || p.lang.Products[p.low(next+1)]) {
+		return true // "add the broth, then the noodles", "then white sauce"
 	}
 	if p.lang.Subordinators[p.low(next)] == recipe.Condition && !p.is(next, p.lang.Until) {
 		if end := p.subordinateEnd(next, upto); end < upto && !p.mark(end, ",") && p.orders(end, false, false) {

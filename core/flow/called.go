@@ -25,8 +25,8 @@ func (b *bindings) called(n noun) *thing {
 		if !t.names[head] || !b.open(t) {
 			continue
 		}
-		if len(b.takes) > 0 && !b.ofTaken(t) {
-			continue // something else is made of what this step takes
+		if len(b.takes) > 0 && !b.ofTaken(t) || b.ofOtherPart(n, t) {
+			continue // something else is made of what this step takes, or it is another sauce
 		}
 		if (t.title != nil || t.comp != b.comp) && here() {
 			continue // a line that is still whole goes by its name before what was made aside
@@ -36,6 +36,22 @@ func (b *bindings) called(n noun) *thing {
 		}
 	}
 	return nil
+}
+
+// ofOtherPart tells whether a noun says of which part of the dish a thing is, and that is another:
+// "the meat sauce", beside a white one.
+func (b *bindings) ofOtherPart(n noun, t *thing) bool {
+	if len(b.dish.Components) < 2 {
+		return false
+	}
+	for _, w := range n.words[:len(n.words)-1] {
+		for c, name := range b.partNames {
+			if slices.Contains(name, w) && slices.Contains(name, n.head()) {
+				return t.comp != c
+			}
+		}
+	}
+	return false
 }
 
 // lineHere tells whether a noun names a line of the part at hand of which nothing

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/larder"
@@ -45,3 +46,28 @@ func (b *bindings) rawBatter(head string) *thing {
 
 // batter is the product that pancakes are made of.
 const batter = "batter"
+
+// componentOf is the part of the dish that a noun names by its last word, and of several that of
+// whose name it says most: "the white sauce", beside a meat sauce.
+func (b *bindings) componentOf(n noun) int {
+	best, most := -1, 0
+	for c, name := range b.partNames {
+		said := 0
+		for _, w := range n.words {
+			if slices.Contains(name, w) {
+				said++
+			}
+		}
+		if said > most && b.componentNamed(n.head()) >= 0 && slices.Contains(name, n.head()) {
+			best, most = c, said
+		}
+	}
+	return best
+}
+
+func (b *bindings) componentNamed(w string) int {
+	if b.r.lang.Articles[w] || b.r.lang.Prepositions[w] != "" {
+		return -1
+	}
+	return slices.IndexFunc(b.partNames, func(name []string) bool { return slices.Contains(name, w) })
+}

@@ -150,13 +150,6 @@ func (b *bindings) namesExtract(n noun) bool {
 	return ok && b.r.lang.Extracts[m.Food.Kind]
 }
 
-func (b *bindings) componentNamed(w string) int {
-	if b.r.lang.Articles[w] || b.r.lang.Prepositions[w] != "" {
-		return -1
-	}
-	return slices.IndexFunc(b.partNames, func(name []string) bool { return slices.Contains(name, w) })
-}
-
 // product resolves what a method calls its own makings: by the name of a
 // component, by what the name asks for, or what is being worked on.
 func (b *bindings) product(n noun) *thing {

@@ -107,6 +107,8 @@ type bindings struct {
 	stays *thing
 	// meantTo tells that the text left it open what the last action was done to.
 	meantTo bool
+	// byPronoun tells that the last action was done to no more than a pronoun.
+	byPronoun bool
 	// partNames are the words of the names of the dish's parts.
 	partNames [][]string
 	// working is the action being bound once it has its objects.

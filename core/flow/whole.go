@@ -20,6 +20,9 @@ func (b *bindings) pronoun(n noun) []referent {
 		if t := b.latest(func(x *thing) bool { return x.apart && len(x.holds) == 2 && x.comp == b.comp && b.open(x) }); t != nil {
 			return []referent{{made: t}} // "dice the onion and the carrot; melt the butter and cook both"
 		}
+		if cut := b.lastCut(); len(cut) == 2 {
+			return cut // "slice the potatoes; slice the onion; heat the oil and cook both"
+		}
 	}
 	if in := b.justSlippedIn(n); in != nil {
 		return in
@@ -61,6 +64,19 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
+}
+
+// lastCut are the two things that were cut last, each by itself.
+func (b *bindings) lastCut() []referent {
+	var out []referent
+	for i := len(b.things) - 1; i >= 0 && len(out) < 2; i-- {
+		t := b.things[i]
+		if tech := b.r.larder.Technique(t.technique); b.open(t) && tech != nil && tech.Family == "cut" && t.comp == b.comp {
+			out = append(out, referent{made: t})
+		}
+	}
+	slices.Reverse(out)
+	return out
 }
 
 // lastTwo are the two things that were made last.

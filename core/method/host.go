@@ -67,7 +67,7 @@ func (p *plan) takesMore(at int) bool {
 	n := &p.graph.Nodes[at]
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-		return !n.Is("repeat", "steam", "deep-fry", "toast", "grill", "preheat") && !foldsUp(n) && !p.laidIntoOven(at) && !p.takenOutAfter(at) && !p.shutBefore(at) &&
+		return !n.Is("repeat", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
 				n := &p.graph.Nodes[in]
 				return n.Technique.Family == "assemble" && (n.Technique.Closes != "" || len(n.Into) > 0) // one lies on the other
@@ -90,6 +90,24 @@ func (p *plan) laidIntoOven(at int) bool {
 		next := &p.graph.Nodes[k]
 		return next.Technique.Family == "oven" || next.Technique.Family == "assemble" && p.goesIntoOven(k)
 	})
+}
+
+// onlyFat tells whether nothing but fat is worked on, or what goes into its pan at once to set there.
+func (p *plan) onlyFat(at int) bool {
+	n := &p.graph.Nodes[at]
+	if len(n.Holds) == 0 || n.Technique.Joins == "yes" && slices.ContainsFunc(n.Users, p.turned) {
+		return true
+	}
+	return !slices.ContainsFunc(n.Holds, func(line int) bool { return !p.c.fatLine(p.line(line)) })
+}
+
+// turned tells whether what is cooked here has set into one piece: it is turned over, before or after.
+func (p *plan) turned(at int) bool {
+	n := &p.graph.Nodes[at]
+	if n.Technique.Heat == "" {
+		return false
+	}
+	return slices.ContainsFunc(slices.Concat(n.Inputs, n.Users), func(k int) bool { return p.graph.Nodes[k].Is("turn", "unmould") })
 }
 
 // goesIntoOven tells whether what an action laid together is laid on or put into the oven next.

@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -57,4 +58,40 @@ func (p *plan) thrownAway(line, at int) bool {
 		}
 	}
 	return false
+}
+
+// calledAfter tells whether a name of what was made of several things is that of no animal and
+// stands in the name of one of them without being what that is.
+func (w *writer) calledAfter(noun recipe.Noun, lines []int, at int) bool {
+	name := w.slice(noun.Name, noun.Upto)
+	words := larder.Words(name)
+	if len(words) == 0 || len(w.animalWords(name)) > 0 || w.fleshly(name) || !slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		return r.Made != nil && w.nodeOf(*r.Made) >= 0 && w.several(w.graph.Nodes[w.nodeOf(*r.Made)].Holds, at)
+	}) {
+		return false
+	}
+	last, within := words[len(words)-1], false
+	for _, line := range lines {
+		s := w.stand[line]
+		if s == nil {
+			continue
+		}
+		own := larder.Words(s.was.Name)
+		if len(own) > 0 && own[len(own)-1] == last {
+			return false
+		}
+		within = within || slices.Contains(own, last)
+	}
+	return within
+}
+
+// ofPart is what a part of the dish is called now whose name a noun says; empty where none is.
+func (w *writer) ofPart(name string) string {
+	for i := range w.dish.Components {
+		was := strings.ToLower(w.dish.Components[i].Name)
+		if before, ok := strings.CutSuffix(strings.ToLower(name), was); ok && was != "" && (before == "" || strings.HasSuffix(before, " ")) {
+			return name[:len(before)] + lowered(w.c.heading(w.plan, i)) // "a thin layer of meat sauce"
+		}
+	}
+	return ""
 }

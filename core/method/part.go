@@ -70,7 +70,17 @@ func (w *writer) namesAnimal(text string) bool {
 			}
 		}
 	}
-	return len(w.c.reader.Animals(text, w.lines)) > 0
+	return len(w.c.besidesParts(w.dish, w.c.reader.Animals(text, w.lines))) > 0
+}
+
+// besidesParts leaves out of what words name the parts of the dish that go by their look: "the white
+// sauce", which the list calls so.
+func (c *Carrier) besidesParts(d *recipe.Dish, animals []recipe.Animal) []recipe.Animal {
+	return slices.DeleteFunc(slices.Clone(animals), func(a recipe.Animal) bool {
+		return slices.ContainsFunc(d.Components, func(part recipe.Component) bool {
+			return strings.EqualFold(part.Name, a.Name) && c.calledByLook(part.Name)
+		})
+	})
 }
 
 // otherwise writes a sentence in its plainest form, and where that still says what

@@ -35,6 +35,9 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		}
 		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)
 	}
+	if w.greasesNot(n, n.With) {
+		with, _ = w.otherFat(n, at, nil)
+	}
 	own.objects = to
 	text, behind := w.splitVerb(verb)
 	if made := words.The + " " + w.c.renamed(a.Makes); a.Makes != "" && len(with) == 0 && w.l.Language().Announcing[a.Verb] && !w.namesAnimal(larder.Capital(made)+".") {

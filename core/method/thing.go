@@ -22,6 +22,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		}
 		return kept, false
 	}
+	if heading := w.ofPart(name); heading != "" {
+		return []named{{text: w.slice(noun.From, noun.Name) + heading, plural: noun.Plural}}, true // "the lentil mince sauce"
+	}
 	if other := w.c.renamed(name); other != name {
 		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
 	}
@@ -49,31 +52,6 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
 	return w.muchOf(noun, w.listedOrAll(lines, at)), true
-}
-
-// calledAfter tells whether a name of what was made of several things is that of no animal and
-// stands in the name of one of them without being what that is.
-func (w *writer) calledAfter(noun recipe.Noun, lines []int, at int) bool {
-	name := w.slice(noun.Name, noun.Upto)
-	words := larder.Words(name)
-	if len(words) == 0 || len(w.animalWords(name)) > 0 || w.fleshly(name) || !slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-		return r.Made != nil && w.nodeOf(*r.Made) >= 0 && w.several(w.graph.Nodes[w.nodeOf(*r.Made)].Holds, at)
-	}) {
-		return false
-	}
-	last, within := words[len(words)-1], false
-	for _, line := range lines {
-		s := w.stand[line]
-		if s == nil {
-			continue
-		}
-		own := larder.Words(s.was.Name)
-		if len(own) > 0 && own[len(own)-1] == last {
-			return false
-		}
-		within = within || slices.Contains(own, last)
-	}
-	return within
 }
 
 // muchOf says how much is meant of a single thing that stands in, where the text says so: by its

@@ -46,7 +46,13 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		made.names[last(larder.Words(*a.To[0].Named))] = true // "heat half an inch of oil"
 	}
 	b.focus, b.base = made, made
-	if t.Leaves == "aside" || t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
+	if t.Name == placeTechnique && len(r.inputs) == 1 && len(r.portions) == 0 && r.inputs[0].fried && b.r.lang.Receiving[b.receiver(r)] {
+		b.fatStays(made, r.inputs)
+		b.base = nil // what was fried and lies on a plate is out of the pan
+		if b.open(r.inputs[0]) {
+			b.base = r.inputs[0]
+		}
+	} else if t.Leaves == "aside" || t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
 		b.base = nil // what lies on paper, or is kept warm, is out of the pan
 	}
 	b.stand(made, t, r)

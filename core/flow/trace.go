@@ -81,7 +81,7 @@ func (t *tracer) stayedInPan(line, from int) bool {
 		return false
 	}
 	f, out := t.food(line), &t.graph.Nodes[h]
-	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat && out.Technique.Takes == "part" && len(out.Inputs) == 1 && out.Inputs[0] == from
+	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat && (out.Technique.Takes == "part" || out.Is(placeTechnique)) && len(out.Inputs) == 1 && out.Inputs[0] == from
 }
 
 // pours tells whether a node holds a listed liquid.

@@ -157,6 +157,9 @@ func (t *text) orders(i int, first, cue bool) bool {
 	if t.preparesVessel(next) || t.takesShape(next) {
 		return true
 	}
+	if i > 0 && t.mark(i-1, ",") && t.lang.Prepositions[t.low(next)] == "with" && t.opensThing(next+1) && !t.foods(t.words[i].norm) {
+		return true // "until pink, cover with the water"
+	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.conj(next) || moves && first ||
 			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])

@@ -36,6 +36,26 @@ func (p *plan) fromTheTapBefore(at int) bool {
 	return p.fromTheTap(n) || n.Liquid && !p.holdsLiquid(slices.Concat(n.To, n.With, n.Into))
 }
 
+// watersNothing tells whether an action boils, or strains, no more than water in which nothing is: it
+// was for the shells that are not fried any more.
+func (p *plan) watersNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("cover", "boil", "simmer", "strain", "reserve") || len(n.Inputs) == 0 {
+		return false
+	}
+	for _, in := range n.Inputs {
+		if !p.deeds[in].drop || !p.onBodies(in) && !p.watersNothing(in) {
+			return false
+		}
+	}
+	return !slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+		return p.line(line).FoodID() != waterFood && !p.c.fatLine(p.line(line))
+	})
+}
+
+// waterFood is plain water.
+const waterFood = "water"
+
 // boiledNext is the action that is done and brings a line by itself to the boil for what comes
 // after: the water in which the brisket was to be covered. It is -1 where none does.
 func (p *plan) boiledNext(line, i int) int {

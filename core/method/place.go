@@ -22,18 +22,17 @@ func lowered(text string) string {
 	return string(unicode.ToLower(r)) + text[n:]
 }
 
-// earliest puts what is for the evening before in front.
+// earliest puts what is for the evening before in front, with what it is made of.
 func earliest(steps []swap.Step) []swap.Step {
-	slices.SortStableFunc(steps, func(a, b swap.Step) int {
-		early := func(s swap.Step) int {
-			if s.Prepares != "" && s.Wait >= overnight {
-				return 0
-			}
-			return 1
+	var early, later []swap.Step
+	for i, s := range steps {
+		if s.Prepares != "" && slices.ContainsFunc(steps[i:], func(o swap.Step) bool { return o.Prepares == s.Prepares && o.Wait >= overnight }) {
+			early = append(early, s)
+		} else {
+			later = append(later, s)
 		}
-		return early(a) - early(b)
-	})
-	return steps
+	}
+	return append(early, later...)
 }
 
 // bring adds the line that a small use wants, the first food that the house rules

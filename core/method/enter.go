@@ -39,6 +39,10 @@ func (p *plan) enter(s *standIn) {
 		left = math.Inf(1)
 	}
 	for i := len(path) - 1; i >= start; i-- {
+		if p.roastsDry(s, path[start:], i-start) {
+			p.enterLate(s, path, i, roastsAgain)
+			return
+		}
 		minutes := p.wetMinutes(path[i])
 		if minutes == 0 || minutes <= left*tolerated+tolerance {
 			left -= minutes
@@ -62,6 +66,22 @@ func (p *plan) enter(s *standIn) {
 		return
 	}
 }
+
+// roastsDry tells whether something that is done already would dry out on an open tray among raw
+// vegetables that take their time: it goes in with them for the last of it.
+func (p *plan) roastsDry(s *standIn, path []int, i int) bool {
+	n := &p.graph.Nodes[path[i]]
+	if !n.Is("roast") || n.Covered || n.Liquid || !s.flesh() || !s.is(larder.Ready) || n.Lasts <= shortEnough || p.boundBefore(s, path[:i]) {
+		return false
+	}
+	return slices.ContainsFunc(n.To, func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return p.stand[line] == nil && f != nil && f.Aisle == "vegetables" && p.line(line).Mass() >= leastRoasted
+	})
+}
+
+// leastRoasted is how much of a vegetable makes a tray of its own, in grams; an estimate.
+const leastRoasted = 200.0
 
 // setsIn tells whether a stand-in sets with the rest of a mass in steam, which is no
 // liquid that spoils it.

@@ -84,6 +84,10 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 			"Leeks\nServes 4\n\n30 g butter\n1 tbsp sunflower oil\n500 g chicken thighs\n3 leeks\n300 ml vegetable stock\n\nMethod\n1. Heat the sunflower oil and half the butter and brown the chicken. Set aside on a plate.\n2. Add the rest of the butter and the leeks to the pan and sweat for 10 minutes. Pour in the stock, return the chicken and simmer for 15 minutes.",
 			map[string]string{line("0"): "spoon-of-oil", line("2"): "butter-bean-poultry"}, []string{"Heat the sunflower oil and half of the"}, []string{"sweat in the"},
 		},
+		"what was put among others is turned in them": {
+			"Wat\nServes 4\n\n1 kg chicken legs\n4 onions\n500 ml water\n\nMethod\n1. Cook the onions in a pot for 20 minutes. Add the chicken and turn it in the onions. Pour in the water and simmer for 40 minutes.",
+			map[string]string{line("0"): "butter-bean-poultry"}, []string{"Add the butter beans and mushrooms and turn them in the onions"}, nil,
+		},
 		"a part by its name without that in brackets": {
 			"Soup\nServes 4\n\n1 litre vegetable stock\n\nFor the pinched noodles (egg drops)\n1 egg\n80 g flour\n\nMethod\n1. Boil the stock.\n2. Knead the egg and flour to a dough and drop pieces of it into the stock.",
 			map[string]string{"components[1].lines[0]": "tofu-dough"}, []string{"# Pinched noodles"}, []string{"egg"},
@@ -109,7 +113,7 @@ func TestWorkByTheFleshIsSaidForWhatStandsThere(t *testing.T) {
 	}{
 		"a roast by its weight": {
 			"Roast\nServes 6\n\n1.8 kg beef rib joint\n2 onions\n\nMethod\n1. Put the beef on the onions in a roasting tin. Roast for 20 minutes, then turn down to 170°C and roast for 15 minutes per 450 g for medium rare. Rest for 30 minutes.\n2. Carve the beef and serve with the onions.",
-			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"turn down to 170°C and roast", "Serve the mushrooms and tempeh with the onions"}, []string{"450 g", "medium rare", "Carve"},
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Put the onions in a roasting tin. Roast for 20 minutes, then turn down to 170°C, add the mushrooms and tempeh", "for 25 minutes. Rest", "Serve the mushrooms and tempeh with the onions"}, []string{"450 g", "medium rare", "Carve"},
 		},
 		"fat that renders": {
 			"Plov\nServes 4\n\n100 g lamb fat, diced\n200 ml sunflower oil\n4 onions\n\nMethod\n1. Render the fat in a pot until the cracklings are golden; take them out. Add the oil and fry the onions.",

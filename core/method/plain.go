@@ -21,13 +21,14 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		verb = strings.ReplaceAll(n.Technique.Name, "-", " ") // "butter the dish"
 	}
 	var to, with []named
+	under, vessels := w.partedInto(a, d)
 	for _, line := range d.subject {
 		if t, ok := w.ofLine(line, w.shareAt(line, at)); ok && (len(d.subject) <= mostSubjects || !w.begun(line, at)) {
 			to = append(to, t)
 		}
 	}
 	if len(d.subject) > 0 && (n.Technique.Family == "mix" || n.Is("place", "return")) {
-		to = w.things(a.With, at) // what is mixed by itself now
+		to = w.things(slices.Concat(a.With, under), at) // what is mixed by itself now
 	}
 	if len(d.subject) == 0 {
 		if to = w.things(a.To, at); w.saidLater(a) {
@@ -54,8 +55,13 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		}
 		text += " " + preposition + " " + w.c.listing(with)
 	}
-	if vessels := w.things(a.Into, at); len(d.subject) > 0 && n.Is("place", "return") && len(vessels) > 0 {
-		text += " " + words.In + " " + w.c.listing(vessels)
+	if in := w.things(vessels, at); len(d.subject) > 0 && n.Is("place", "return") {
+		switch {
+		case len(in) > 0:
+			text += " " + words.In + " " + w.c.listing(in)
+		case len(under) > 0 && a.Words.Vessel[1] > 0:
+			text += " " + w.slice(a.Words.Vessel[0], a.Words.Vessel[1])
+		}
 	}
 	minutes := a.Minutes
 	if d.minutes != nil {
@@ -68,6 +74,18 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		text += " " + a.Cue
 	}
 	return text
+}
+
+// partedInto parts what an action puts things into: lines it works on by themselves now, and the rest.
+func (w *writer) partedInto(a *recipe.Action, d *deed) (lines, others []recipe.Ref) {
+	for _, r := range a.Into {
+		if r.Line != nil && slices.Contains(d.subject, w.graph.Named(*r.Line)) {
+			lines = append(lines, r)
+		} else {
+			others = append(others, r)
+		}
+	}
+	return lines, others
 }
 
 // splitVerb parts a verb from the word that stands behind its object: "keep the soy chunks warm".

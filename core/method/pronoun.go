@@ -50,6 +50,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if main := w.coatedJust(noun, there); len(main) == 1 && w.before != nil && len(w.before.objects) > 0 && w.speaksOf(w.before, main) {
 		return w.itOrThem(w.before, kept) // "rub the tuna with oil and sear it"
 	}
+	if w.amongOthers(at) {
+		return w.itOrThem(w.before, kept) // "add the chicken and turn it in the onions"
+	}
 	if !w.lost(noun) && (!only || len(there) > 1) {
 		return kept, false // a mixture stays what it was
 	}
@@ -63,6 +66,17 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
+}
+
+// amongOthers tells whether a pronoun means no more than what the clause before put in, as its
+// own clause names what that was put among.
+func (w *writer) amongOthers(at int) bool {
+	b := w.before
+	if b == nil || b.node < 0 || len(b.objects) == 0 || w.graph.Nodes[b.node].Technique.Joins != "yes" {
+		return false
+	}
+	into := w.graph.Nodes[b.node].Into
+	return slices.ContainsFunc(w.graph.Nodes[at].Named, func(line int) bool { return slices.Contains(into, line) && w.there(line, at) })
 }
 
 // coatedJust are the stand-ins that a noun means without what they were rubbed or coated with.

@@ -24,7 +24,7 @@ func (p *plan) withoutSubject(i int) {
 		}
 		d.subject = nil
 	}
-	if (n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place", "return") && !(p.holdsLiquid(n.With) && p.boilsNext(i) && !p.fromTheTap(n))) && p.mixesOn(i) {
+	if (len(p.laidUnder(i)) > 0 || n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place", "return") && !(p.holdsLiquid(n.With) && p.boilsNext(i) && !p.fromTheTap(n))) && p.mixesOn(i) {
 		return
 	}
 	d.drop = true
@@ -60,7 +60,9 @@ func (p *plan) mixesOn(i int) bool {
 			left = append(left, line)
 		}
 	}
-	if len(left) < leastMixed {
+	under := p.laidUnder(i)
+	left = append(left, under...)
+	if len(left) < leastMixed && len(under) == 0 {
 		return false
 	}
 	p.deeds[i].subject = left
@@ -71,6 +73,27 @@ func (p *plan) mixesOn(i int) bool {
 		p.deeds[i].say = p.c.words().Put // nothing was there before
 	}
 	return true
+}
+
+// laidUnder are the lines that something is laid on or put among and that no action took up before:
+// they go in by themselves where it comes later.
+func (p *plan) laidUnder(i int) []int {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Joins != "yes" && n.Technique.Family != "assemble" {
+		return nil
+	}
+	var out []int
+	for _, r := range n.Action.Into {
+		if r.Line == nil {
+			continue
+		}
+		line := p.graph.Named(*r.Line)
+		begun := slices.ContainsFunc(p.graph.Nodes[:i], func(o flow.Node) bool { return o.Reaches(line) })
+		if !begun && p.there(line, i) && p.goesOn(line, i) && !p.c.fatLine(p.line(line)) && !slices.Contains(out, line) {
+			out = append(out, line)
+		}
+	}
+	return out
 }
 
 // leastMixed is how many things can be mixed.

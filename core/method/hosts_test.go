@@ -85,7 +85,7 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 			map[string]string{line("0"): "spoon-of-oil", line("2"): "butter-bean-poultry"}, []string{"Heat the sunflower oil and half of the"}, []string{"sweat in the"},
 		},
 		"what was put among others is turned in them": {
-			"Wat\nServes 4\n\n1 kg chicken legs\n4 onions\n500 ml water\n\nMethod\n1. Cook the onions in a pot for 20 minutes. Add the chicken and turn it in the onions. Pour in the water and simmer for 40 minutes.",
+			"Wat\nServes 4\n\n1 kg chicken legs\n1 lemon\n4 onions\n500 ml water\n\nMethod\n1. Rub the chicken with the lemon and leave for 30 minutes. Cook the onions in a pot for 20 minutes. Add the chicken and turn it in the onions. Pour in the water and simmer for 40 minutes.",
 			map[string]string{line("0"): "butter-bean-poultry"}, []string{"Add the butter beans and mushrooms and turn them in the onions"}, nil,
 		},
 		"a part by its name without that in brackets": {
@@ -149,4 +149,23 @@ func TestASentenceIsTakenApartForABooster(t *testing.T) {
 		texts = append(texts, s.Text)
 	}
 	require.Equal(t, []string{"Stir the lime juice and sugar until dissolved, add the chilli.", "Season with the tamari, then taste.", "Serve with rolls."}, texts)
+}
+
+// What stands overnight is begun on the evening before, with its first step and in front of all work
+// of the day, whatever else the preparation goes on with.
+func TestTheEveningBeforeBeginsWithTheFirstStep(t *testing.T) {
+	_, b, _ := open(t)
+	card := cardOf(t, "Soup\nServes 4\n\n140 g blue cheese\n1 onion\n1 litre vegetable stock\n1 head broccoli\n\nMethod\n1. Simmer the onion and broccoli in the stock for 10 minutes. Stir in the cheese.", map[string]string{line("0"): "cashew-miso-blue"})
+	prepare := b.Larder().SwapNamed("cashew-miso-blue").Prepare
+	require.Len(t, prepare, 2)
+	var steps []string
+	for _, row := range strings.Split(card, "\n") {
+		if row != "" && !strings.HasPrefix(row, "#") && !strings.HasPrefix(row, "- ") {
+			steps = append(steps, row)
+		}
+	}
+	require.Equal(t, "The evening before: s"+prepare[0].Text[1:], steps[0], card)
+	require.Contains(t, steps[1], strings.TrimSuffix(prepare[1].Text, "."), card)
+	require.Equal(t, 1, strings.Count(card, "The evening before"))
+	require.Contains(t, steps[2], "Simmer the onion")
 }

@@ -19,6 +19,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return left
 	case n.share > 0 && n.rest:
 		return n.share * left
+	case n.share > 0 && n.one && !n.plural && b.lines[p.line].line.Counted() && b.lines[p.line].line.Amount.Low > 1:
+		return n.share / b.lines[p.line].line.Amount.Low // "half an onion", of two
 	case n.share > 0:
 		return n.share
 	case n.owner != nil:

@@ -87,5 +87,6 @@ func TestThingsAreTold(t *testing.T) {
 		{"the shape in which something is piped", "300 ml cream|12 buns", "Whip the cream, pipe a ring onto a plate.", []string{"a0 whip/whisk(0.0)", "a1 pipe/pipe(@a0; into 'plate; makes ring)"}},
 		{"how many to each", "500 g mince|1 litre stock", "Shape the mince into balls and simmer in the stock. Ladle into bowls, 4 or 5 balls each.", []string{"a0 shape/shape(0.0; makes ball)", "a1 simmer in/simmer(@a0; with 0.1)", "a2 ladle into bowls/serve(@a1; into 'bowls; how: 4 or 5 balls each)"}},
 		{"something put next to something", "300 g rice|4 chops|2 tbsp oil", "Boil the rice. Fry the chops in the oil. Put the rice on plates and spoon the chops next to it.", []string{"a0 boil/boil(0.0)", "a1 fry/fry(0.1; with 0.2)", "a2 put on plates/serve(@a0; into 'plates)", "a3 spoon/place(@a1; into @a2)"}},
+		{"half of one of several", "2 onions|3 eggs|300 g rice", "Boil the rice. Fry half an onion. Top each bowl with half an egg.", []string{"a0 boil/boil(0.2)", "a1 fry/fry(0.25×0.0)", "a2 top/top('bowl; with 0.167×0.1)"}},
 	})
 }

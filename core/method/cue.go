@@ -25,6 +25,20 @@ func (p *plan) beatsFlat(s *standIn) bool {
 	return s.class == larder.Egg && s.chosen != nil && !s.gone && s.chosen.Use != "lift"
 }
 
+// liquid is the row of what shows that a fat has come to pour, where what stands for it pours already.
+const liquid = "liquid"
+
+// pouredAlready tells whether a fat's stand-in is a liquid and nothing else is with it that melts.
+func (p *plan) pouredAlready(s *standIn, n *flow.Node) bool {
+	return s.is(larder.LiquidFat) && !slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		if o := p.stand[line]; o != nil {
+			return !o.gone && o.Solid
+		}
+		return f != nil && (f.Aisle == "sweet" || f.Animal == larder.Dairy || p.l.BehaviourOf(f, p.line(line).Form).Solid)
+	})
+}
+
 // gone tells whether words that end an action speak of something that was replaced.
 func (p *plan) gone(n *flow.Node, cue string) bool {
 	lang := p.l.Language()
@@ -46,7 +60,7 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 			if lang.Products[w] && len(own) > 1 {
 				continue // "the sauce" is not the fish sauce
 			}
-			if signs[w] || p.beatsFlat(s) && lang.GoneSigns[still][w] || slices.Contains(own, w) && !slices.Contains(now, w) && lang.Prepositions[w] == "" && !lang.Conjunctions[w] {
+			if signs[w] || p.beatsFlat(s) && lang.GoneSigns[still][w] || lang.GoneSigns[liquid][w] && p.pouredAlready(s, n) || slices.Contains(own, w) && !slices.Contains(now, w) && lang.Prepositions[w] == "" && !lang.Conjunctions[w] {
 				return true
 			}
 		}

@@ -84,6 +84,14 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 			"Leeks\nServes 4\n\n30 g butter\n1 tbsp sunflower oil\n500 g chicken thighs\n3 leeks\n300 ml vegetable stock\n\nMethod\n1. Heat the sunflower oil and half the butter and brown the chicken. Set aside on a plate.\n2. Add the rest of the butter and the leeks to the pan and sweat for 10 minutes. Pour in the stock, return the chicken and simmer for 15 minutes.",
 			map[string]string{line("0"): "spoon-of-oil", line("2"): "butter-bean-poultry"}, []string{"Heat the sunflower oil and half of the"}, []string{"sweat in the"},
 		},
+		"nothing is stirred until it melts that pours": {
+			"Soup\nServes 4\n\n25 g butter\n1 onion\n1 leek\n1 litre vegetable stock\n\nMethod\n1. Fry the onion in a dry pan. Add the leek and butter. Stir until melted, then cover and sweat for 5 minutes. Pour in the stock and simmer for 10 minutes.",
+			map[string]string{line("0"): "spoon-of-oil"}, []string{"Stir, cover and sweat for 5 minutes"}, []string{"melt"},
+		},
+		"chocolate melts, whatever pours beside it": {
+			"Brownies\nMakes 16\n\n200 g dark chocolate\n175 g butter\n275 g sugar\n100 g flour\n\nMethod\n1. Put the chocolate and butter in a bowl over simmering water and stir until melted. Fold in the sugar and flour and bake for 25 minutes.",
+			map[string]string{line("1"): "oil-for-butter"}, []string{"stir until melted"}, nil,
+		},
 		"what was put among others is turned in them": {
 			"Wat\nServes 4\n\n1 kg chicken legs\n1 lemon\n4 onions\n500 ml water\n\nMethod\n1. Rub the chicken with the lemon and leave for 30 minutes. Cook the onions in a pot for 20 minutes. Add the chicken and turn it in the onions. Pour in the water and simmer for 40 minutes.",
 			map[string]string{line("0"): "butter-bean-poultry"}, []string{"Add the butter beans and mushrooms and turn them in the onions"}, nil,

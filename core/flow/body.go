@@ -123,6 +123,9 @@ func (b *body) one(i int) int {
 		return b.bracket(i)
 	case b.mark(i, ","):
 		b.purpose = ""
+		if b.sign(i + 1) {
+			return b.until(i + 1)
+		}
 		return i + 1
 	case b.wordless(i):
 		return i + 1
@@ -285,15 +288,4 @@ func (b *body) thing(nouns []noun) {
 func (b *body) cuts() bool {
 	t := b.technique(b.sense.Technique)
 	return t != nil && (t.Family == "cut" || t.Family == "dough" || t.Name == "pipe")
-}
-
-// onlyDescribes tells whether a name says how a thing gets: "squeeze dry", "slice
-// them 3 mm thick".
-func (b *body) onlyDescribes(n noun) bool {
-	for _, w := range n.words {
-		if !b.lang.AdjectiveVerbs[w] && !b.lang.Covered[w] {
-			return false
-		}
-	}
-	return len(n.words) > 0 && !n.pointed && !n.pronoun
 }

@@ -87,6 +87,12 @@ func (b *body) until(i int) int {
 	return end
 }
 
+// sign tells whether behind a comma it is said how something gets, without a word for until:
+// "fry the eggs, crisp at the edges".
+func (t *text) sign(i int) bool {
+	return i > 0 && t.mark(i-1, ",") && t.lang.AdjectiveVerbs[t.low(i)] && t.lang.Prepositions[t.low(i+1)] == "at"
+}
+
 // cueStops tells whether something else than the cue goes on behind a comma.
 func (b *body) cueStops(i int) bool {
 	kind, _ := b.phrase(i)

@@ -29,6 +29,8 @@ type noun struct {
 	except []noun
 	// own tells of "its own juice".
 	own, possessive bool
+	// again tells of "the same water": it was there before.
+	again bool
 	// one tells of "a sliced onion": a single one.
 	one bool
 	// bare is how many words at the end say how the thing gets: "the dough thin".
@@ -215,7 +217,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			}
 			return at
 		case t.is(at, t.lang.Pointing):
-			n.pointed, n.possessive = true, n.possessive || t.lang.Possessives[w]
+			n.pointed, n.possessive, n.again = true, n.possessive || t.lang.Possessives[w], n.again || t.lang.Again[w]
 			n.all = n.all || t.lang.Pronouns[w]
 		case t.lang.Lines.Figures.Numbers[w] > 0 && t.lang.Shares[t.low(at+1)] > 0:
 		case t.lang.Prepositions[w] == "of" && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0):

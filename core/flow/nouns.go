@@ -37,7 +37,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 			}
 			next++
 		}
-		if next == i || next >= b.upto || !b.listed(next) || b.eachOf(next) > 0 {
+		if next == i || next >= b.upto || !b.listed(next) || b.eachOf(next) > 0 || b.sign(next) {
 			return out, i
 		}
 		i = next

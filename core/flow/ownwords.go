@@ -175,6 +175,9 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	if t := b.held(*found[0].portion); b.tech.Name == greaseTechnique && !n.pointed && !n.rest && n.share == 0 && t != nil && len(t.holds) > 1 {
 		return true // "grease the pan with lard", of which all is in the dough
 	}
+	if b.forTheTable(n, *found[0].portion) {
+		return true // "eat with butter", of which all is in the bread
+	}
 	if !n.pointed && (n.amount[1] > 0 || n.little) && l.comp != b.comp && l.line.Mass() <= mostSeasoning {
 		return true // "a teaspoon of salt" that only another part lists
 	}
@@ -256,4 +259,14 @@ func (b *bindings) counted(n noun) []referent {
 		}
 	}
 	return nil
+}
+
+// forTheTable tells whether a fat or something of milk is eaten with a dish that holds all of what the
+// list has of it, worked in with other things.
+func (b *bindings) forTheTable(n noun, p portion) bool {
+	if b.tech.Closes != larder.ClosesTable || n.pointed || n.rest || n.share > 0 || n.owner != nil || !b.fat(p) && b.lines[p.line].food.Animal != larder.Dairy {
+		return false
+	}
+	t := b.held(p)
+	return t != nil && len(t.holds) > 1
 }

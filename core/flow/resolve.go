@@ -56,6 +56,9 @@ func (b *bindings) meaning(n noun) []referent {
 		return found
 	}
 	if found := b.direct(n); len(found) > 0 {
+		if n.again && !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.leftOf(*r.portion) < 1 }) {
+			return []referent{{named: b.words(n)}} // "the same water" is not that of the list
+		}
 		return b.ofLines(n, found)
 	}
 	if n.owner != nil {
@@ -217,6 +220,9 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	if t := b.ownWord(n); t != nil {
 		return []referent{{made: t}}
 	}
+	if t := b.madeBy(n); t != nil {
+		return []referent{{made: t}}
+	}
 	return []referent{{named: b.words(n)}}
 }
 
@@ -257,3 +263,16 @@ const (
 
 // anyLiquid stands for things that pour in the table of what products hold.
 const anyLiquid = "#liquid"
+
+// madeBy is what stands ready by a way of working of which a noun bears the name: "the well".
+func (b *bindings) madeBy(n noun) *thing {
+	if b.r.larder.Technique(n.head()) == nil || !n.pointed {
+		return nil
+	}
+	for i := len(b.things) - 1; i >= 0; i-- {
+		if t := b.things[i]; t.technique == n.head() && b.open(t) {
+			return t
+		}
+	}
+	return nil
+}

@@ -65,7 +65,7 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 		}
 		return at, true
 	}
-	b := body{parser: p, clause: p.front, upto: p.boundary(i, upto), start: -1}
+	b := body{parser: p, clause: p.front, upto: p.runningUntil(i, p.boundary(i, upto)), start: -1}
 	if p.lang.Prepositions[p.low(i)] == "before" && p.goes(i+1) && b.joinsNext(i+1) {
 		p.adding = true
 		at := p.order(i+1, upto, false, language.Going)
@@ -77,6 +77,20 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 		return end, true
 	}
 	return at, true
+}
+
+// runningUntil is where "with" and something that runs or turns ends, right before an order without a
+// comma: "with the motor running trickle in the oil".
+func (p *parser) runningUntil(i, upto int) int {
+	if p.lang.Prepositions[p.low(i)] != "with" {
+		return upto
+	}
+	for k := i + 2; k < upto-1 && !p.mark(k, ","); k++ {
+		if p.looksGoing(k) && p.orders(k+1, true, false) && !p.opensThing(k+1) {
+			return k + 1
+		}
+	}
+	return upto
 }
 
 // aim reads what the orders behind it are for: "To make the dumplings, mix the flour".

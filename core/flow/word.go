@@ -99,6 +99,9 @@ func (t *text) dash(i int) bool {
 // adverb tells whether a word only says how.
 func (t *text) adverb(i int) bool {
 	w := t.low(i)
+	if t.lang.Adverbs[w] && i > 0 && t.is(i-1, t.lang.Articles) && t.lang.Pointing[t.low(i-1)] && (t.ends(i+1, len(t.words)) || t.mark(i+1, ",") || t.conj(i+1)) {
+		return false // "pour into the well"
+	}
 	return t.lang.Adverbs[w] || strings.HasSuffix(w, t.lang.AdverbEnd) && len(w) > 2+len(t.lang.AdverbEnd) && !t.lang.NoAdverbs[w]
 }
 
@@ -165,7 +168,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
 	}
 	if t.lang.AdjectiveVerbs[t.words[i].low] {
-		return !cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2)
+		return !t.sign(i) && (!cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2))
 	}
 	return true
 }

@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -283,4 +284,15 @@ func (p *plan) hasFat(k int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[k].With, func(line int) bool {
 		return slices.Contains(p.graph.Nodes[k].Named, line) && p.fries(line) && p.there(line, k)
 	})
+}
+
+// closeUntil takes the word off that led to what is not said any more: "until", of what nobody could read.
+func (w *writer) closeUntil(clauses []*clause) {
+	for i, c := range clauses[:max(len(clauses)-1, 0)] {
+		words := strings.Fields(c.text)
+		if !c.aside || c.gone || !clauses[i+1].gone || len(words) == 0 || !w.l.Language().Until[strings.ToLower(words[len(words)-1])] {
+			continue
+		}
+		c.text, c.changed = strings.TrimSpace(strings.TrimSuffix(c.text, words[len(words)-1])), true
+	}
 }

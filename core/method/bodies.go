@@ -95,14 +95,29 @@ func (p *plan) merged(line, i int) bool {
 	if s == nil || s.class != larder.Egg {
 		return false
 	}
+	first := p.firstPart(line)
+	return first >= 0 && i != first && p.partOf(line, i)
+}
+
+// liftUse is the use of what is whipped and folded in.
+const liftUse = "lift"
+
+// firstPart is the action with which what stands for parted eggs goes in: the first that takes a part of
+// them, or what is whipped the one that whips; -1 where they are not parted.
+func (p *plan) firstPart(line int) int {
 	first := -1
 	for k := range p.graph.Nodes {
-		if p.partOf(line, k) {
+		if !p.partOf(line, k) {
+			continue
+		}
+		if first < 0 {
 			first = k
-			break
+		}
+		if n := &p.graph.Nodes[k]; p.stand[line].chosen != nil && p.stand[line].chosen.Use == liftUse && n.Is("whisk", "beat") && len(n.To) == 1 && n.Technique.Joins != "yes" && len(n.Into) == 0 {
+			return k
 		}
 	}
-	return first >= 0 && i > first && p.partOf(line, i)
+	return first
 }
 
 // ofMerged tells whether an action is done to nothing but what was made of a part of eggs

@@ -22,7 +22,7 @@ const still = "still"
 
 // beatsFlat tells whether something stands for eggs and takes up no air when it is beaten.
 func (p *plan) beatsFlat(s *standIn) bool {
-	return s.class == larder.Egg && s.chosen != nil && !s.gone && s.chosen.Use != "lift"
+	return s.class == larder.Egg && s.chosen != nil && !s.gone && s.chosen.Use != liftUse
 }
 
 // liquid is the row of what shows that a fat has come to pour, where what stands for it pours already.

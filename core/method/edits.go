@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 	"unicode/utf8"
@@ -167,10 +168,11 @@ func (w *writer) leavesPot(n *node) {
 // takesPot says where an action is done whose pot stood with work that goes.
 func (w *writer) takesPot(n *node) []edit {
 	a := n.Action
-	if w.pot != "" && a.Words.Vessel[1] > 0 && a.Words.Vessel[0] >= a.From && a.Words.Vessel[1] <= a.Upto && w.pointsBack(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
-		said := w.pot
-		w.pot = ""
-		return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}} // "in the same pan", of work that goes
+	if a.Words.Vessel[1] > 0 && a.Words.Vessel[0] >= a.From && a.Words.Vessel[1] <= a.Upto && w.pointsBack(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
+		said := cmp.Or(w.pot, w.potBefore(n))
+		if w.pot = ""; said != "" {
+			return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}} // "in the same pan", of work that goes
+		}
 	}
 	if a.Vessel != "" {
 		w.pot = ""

@@ -48,14 +48,14 @@ func (p *plan) enter(s *standIn) {
 			left -= minutes
 			continue
 		}
-		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") || s.setsIn(n) {
+		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !(n.Covered && n.Liquid) || s.setsIn(n) {
 			return // nobody opens a pie or a pudding to add something
 		}
 		if p.boundBefore(s, path[start:i]) {
 			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.cueGone(n) {
 				return // it goes on until something else is done
 			}
-			shorter := math.Min(math.Max(math.Max(left, getsHot), p.wantsBeside(path[i], shaped)), minutes)
+			shorter := math.Min(p.boundTime(path[i], left, shaped), minutes)
 			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
 				p.lasts[path[i]] = shorter
 			}
@@ -66,22 +66,6 @@ func (p *plan) enter(s *standIn) {
 		return
 	}
 }
-
-// roastsDry tells whether something that is done already would dry out on an open tray among raw
-// vegetables that take their time: it goes in with them for the last of it.
-func (p *plan) roastsDry(s *standIn, path []int, i int) bool {
-	n := &p.graph.Nodes[path[i]]
-	if !n.Is("roast") || n.Covered || n.Liquid || !s.flesh() || !s.is(larder.Ready) || n.Lasts <= shortEnough || p.boundBefore(s, path[:i]) {
-		return false
-	}
-	return slices.ContainsFunc(n.To, func(line int) bool {
-		f := p.l.Food(p.line(line).FoodID())
-		return p.stand[line] == nil && f != nil && f.Aisle == "vegetables" && p.line(line).Mass() >= leastRoasted
-	})
-}
-
-// leastRoasted is how much of a vegetable makes a tray of its own, in grams; an estimate.
-const leastRoasted = 200.0
 
 // setsIn tells whether a stand-in sets with the rest of a mass in steam, which is no
 // liquid that spoils it.
@@ -94,6 +78,8 @@ func (p *plan) pathItself(s *standIn) []int {
 	body := false
 	for _, i := range p.path(s.node) {
 		switch {
+		case p.merged(s.node, i) && i < p.firstPart(s.node):
+			continue // the yolks, of whites that are whipped
 		case p.onlyItsBody(s, i):
 			body = true
 			continue

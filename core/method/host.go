@@ -14,7 +14,7 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 	find := func(upto, home int) int {
 		for k := upto - 1; k >= 0; k-- {
 			for _, at := range parts[k].nodes {
-				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) {
 					return k
 				}
 			}
@@ -67,7 +67,7 @@ func (p *plan) takesMore(at int) bool {
 	n := &p.graph.Nodes[at]
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-		return !n.Is("repeat", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) &&
+		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
 				n := &p.graph.Nodes[in]
 				return n.Technique.Family == "assemble" && (n.Technique.Closes != "" || len(n.Into) > 0) // one lies on the other
@@ -108,6 +108,13 @@ func (p *plan) turned(at int) bool {
 		return false
 	}
 	return slices.ContainsFunc(slices.Concat(n.Inputs, n.Users), func(k int) bool { return p.graph.Nodes[k].Is("turn", "unmould") })
+}
+
+// cutAfter tells whether what is cooked here is one piece, or several, that is cut or peeled then.
+func (p *plan) cutAfter(at int) bool {
+	n := &p.graph.Nodes[at]
+	solid := slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) })
+	return n.Technique.Heat != "" && len(solid) == 1 && slices.ContainsFunc(n.Users, func(k int) bool { return p.graph.Nodes[k].Technique.Family == "cut" && !p.deeds[k].drop })
 }
 
 // goesIntoOven tells whether what an action laid together is laid on or put into the oven next.

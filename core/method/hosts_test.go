@@ -34,6 +34,10 @@ func TestABoosterHasAHost(t *testing.T) {
 			"Rolls\nMakes 12\n\n1 mango, in strips\n12 rice paper rounds\n\nFor the dip\n3 tbsp lime juice\n2 tbsp sugar\n\nMethod\n1. Dip a rice paper in warm water. Top with some mango. Fold in the sides and roll up tightly.\n2. Stir the lime juice and sugar until dissolved and serve with the rolls.",
 			"tamari", "Stir the lime juice", "", 1,
 		},
+		"the sauce, and neither what is blanched nor a piece that is cut then": {
+			"Platter\nServes 4\n\n200 g green beans\n200 g tofu, in one piece\n1 tbsp oil\n\nFor the sauce\n200 g peanuts, ground\n250 ml water\n2 tbsp sugar\n\nMethod\n1. Blanch the beans for 3 minutes and refresh them. Fry the tofu in the oil until golden and cut into cubes.\n2. Simmer the peanuts with the water and sugar for 5 minutes, stirring, until thick.\n3. Arrange the beans and tofu on a platter with the sauce beside them.",
+			"miso", "Simmer the peanuts", "", 1,
+		},
 		"the cream that is stirred, and not the oven that is heated": {
 			"Tart\nServes 4\n\n250 g soy yoghurt\n2 onions\n300 g dough\n\nMethod\n1. Stir the soy yoghurt smooth.\n2. Heat the oven to 250 °C.\n3. Roll out the dough, spread with the yoghurt and bake for 12 minutes.",
 			"nutritional-yeast", "Stir the soy yoghurt", "Heat the oven", 0,
@@ -91,6 +95,30 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 		"chocolate melts, whatever pours beside it": {
 			"Brownies\nMakes 16\n\n200 g dark chocolate\n175 g butter\n275 g sugar\n100 g flour\n\nMethod\n1. Put the chocolate and butter in a bowl over simmering water and stir until melted. Fold in the sugar and flour and bake for 25 minutes.",
 			map[string]string{line("1"): "oil-for-butter"}, []string{"stir until melted"}, nil,
+		},
+		"what something was to lie on goes in by itself": {
+			"Chops\nServes 4\n\n4 pork chops\n2 onions\n500 g carrots\n\nMethod\n1. Lay the chops in a roasting tin on the onions and carrots.\n2. Roast at 200 C for 1 hour.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Lay the onions and the carrots in a roasting tin", "Roast at 200 C for 35 minutes, add the mushrooms and tempeh and roast for 25 minutes more"}, []string{"Add the onions"},
+		},
+		"the water of a pot that the meat is not in yet": {
+			"Ribs\nServes 4\n\n1.5 kg beef short ribs\n300 g daikon\n120 ml soy sauce\n60 ml rice wine\n1 onion, grated\n2 tbsp sugar\n\nMethod\n1. Mix the soy sauce, rice wine, onion and sugar to a marinade. Put the ribs in a heavy pot with the marinade and enough water to cover. Bring to the boil, cover and simmer for 1 hour.\n2. Add the daikon and simmer for 40 minutes until the meat is almost falling from the bone.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Put the marinade and enough water in a heavy pot"}, []string{"bone"},
+		},
+		"whites that are whipped go in late, and not with the yolks": {
+			"Souffle\nServes 4\n\n300 ml soy drink\n40 g flour\n1 tsp mustard\n4 eggs, separated\n\nMethod\n1. Boil the soy drink with the flour. Off the heat beat in the mustard and yolks.\n2. Whisk the whites to soft peaks, stir a spoonful into the sauce and fold in the remainder. Bake for 30 minutes.",
+			map[string]string{line("3"): "aquafaba-lift"}, []string{"beat in the mustard.", "Stir a spoonful of the whipped aquafaba into the sauce and fold in the rest"}, []string{"yolk", "white"},
+		},
+		"the pot that is the same, of work that goes": {
+			"Stew\nServes 6\n\n900 g braising beef\n3 tbsp beef dripping\n2 onions\n500 ml stout\n\nMethod\n1. Heat the dripping in a deep casserole and brown the beef; lift it out.\n2. Soften the onions in the same casserole for 10 minutes. Return the beef, pour in the stout and simmer for 2 hours.",
+			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "spoon-of-oil"}, []string{"in a deep casserole"}, []string{"same"},
+		},
+		"a pot in a slow oven takes its time": {
+			"Pie\nServes 6\n\n900 g braising beef\n2 tbsp plain flour\n3 carrots\n500 ml stout\n375 g puff pastry\n\nMethod\n1. Dust the beef in the flour. Soften the carrots in a casserole for 10 minutes. Add the beef, pour over the stout and bring to a simmer. Cover and cook at 150C for 2 1/2 hours, until the beef can be cut with a spoon.\n2. Tip into a dish, lay the pastry over and bake at 200C for 35 minutes.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"cook at 150C for 50 minutes"}, []string{"spoon"},
+		},
+		"nothing leads to what is not said": {
+			"Mayonnaise\nServes 4\n\n2 egg yolks\n200 ml olive oil\n\nMethod\n1. Blend the yolks. Zorble in the oil until you have a thick mayonnaise. Season with salt.",
+			map[string]string{line("0"): "soy-emulsion"}, []string{"Zorble in the oil."}, []string{"until.", "mayonnaise"},
 		},
 		"what was put among others is turned in them": {
 			"Wat\nServes 4\n\n1 kg chicken legs\n1 lemon\n4 onions\n500 ml water\n\nMethod\n1. Rub the chicken with the lemon and leave for 30 minutes. Cook the onions in a pot for 20 minutes. Add the chicken and turn it in the onions. Pour in the water and simmer for 40 minutes.",

@@ -125,7 +125,7 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 		},
 		"a measure of its own, and the rest of what stands there": {
 			"Mousse\nServes 6\n\n200 g dark chocolate\n4 eggs, separated\n1 tbsp sugar\n\nMethod\n1. Melt the chocolate and beat in the yolks. Whisk the whites with the sugar to stiff peaks.\n2. Fold a third of the whites into the chocolate, then carefully fold in the rest.",
-			"the rest of the", "in it",
+			"Fold a third of the whipped aquafaba into the chocolate, then carefully fold in the rest", "in it",
 		},
 		"a fat goes that only fried what has made way": {
 			"Wellington\nServes 4\n\n800 g beef fillet\n1 tbsp oil\n500 g puff pastry\n\nMethod\n1. Season the beef, heat the oil in a frying pan until very hot and sear the meat for 1 minute on every side. Cool.\n2. Roll out the pastry, put the beef on it, wrap it up and bake at 200 C for 35 minutes.",

@@ -55,13 +55,8 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		}
 		text += " " + preposition + " " + w.c.listing(with)
 	}
-	if in := w.things(vessels, at); len(d.subject) > 0 && n.Is("place", "return") {
-		switch {
-		case len(in) > 0:
-			text += " " + words.In + " " + w.c.listing(in)
-		case len(under) > 0 && a.Words.Vessel[1] > 0:
-			text += " " + w.slice(a.Words.Vessel[0], a.Words.Vessel[1])
-		}
+	if len(d.subject) > 0 && n.Is("place", "return") {
+		text += w.putIn(a, w.things(vessels, at), len(under) > 0)
 	}
 	minutes := a.Minutes
 	if d.minutes != nil {
@@ -74,6 +69,18 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		text += " " + a.Cue
 	}
 	return text
+}
+
+// putIn says what something is put into by itself now, with a blank in front: the vessels that the
+// words name, or where it only stood beside what it lay on, that.
+func (w *writer) putIn(a *recipe.Action, in []named, laidOn bool) string {
+	switch {
+	case len(in) > 0:
+		return " " + w.c.words().In + " " + w.c.listing(in)
+	case laidOn && a.Words.Vessel[1] > 0:
+		return " " + w.slice(a.Words.Vessel[0], a.Words.Vessel[1])
+	}
+	return ""
 }
 
 // partedInto parts what an action puts things into: lines it works on by themselves now, and the rest.
@@ -157,7 +164,7 @@ func (w *writer) inOwnWords(line, at int) (named, bool) {
 func (w *writer) saidOf(name string, at int) string {
 	for _, p := range w.graph.Nodes[at].Action.Words.Phrases {
 		for _, noun := range p.Nouns {
-			if text := w.slice(noun.From, noun.Upto); text != "" && (noun.Measured && onlyNamed(noun) == name || noun.Vessel && strings.HasSuffix(strings.ToLower(text), name)) && len(w.animalWords(text)) == 0 {
+			if text := w.slice(noun.From, noun.Upto); text != "" && ((noun.Measured || w.l.Language().Loose[name]) && onlyNamed(noun) == name || noun.Vessel && strings.HasSuffix(strings.ToLower(text), name)) && len(w.animalWords(text)) == 0 {
 				return text
 			}
 		}
@@ -182,9 +189,27 @@ func (w *writer) madeThing(r recipe.Ref, at int) (named, bool) {
 	case len(out) == 0:
 		return named{}, false
 	case len(out) > mostNamed:
+		if text := w.callsMade(r, at); text != "" {
+			return named{text: text}, true
+		}
 		return named{text: w.c.words().Everything}, true
 	}
 	return named{text: w.c.listing(out), plural: len(out) > 1 || out[0].plural, stand: out[0].stand}, true
+}
+
+// callsMade is the name that an action's own words give to what another made: "the marinade".
+func (w *writer) callsMade(r recipe.Ref, at int) string {
+	for _, p := range w.graph.Nodes[at].Action.Words.Phrases {
+		for _, noun := range p.Nouns {
+			if noun.Pronoun || len(noun.Refs) != 1 || noun.Refs[0].Made == nil || *noun.Refs[0].Made != *r.Made || noun.Refs[0].Share < nearlyAll {
+				continue
+			}
+			if text := w.slice(noun.From, noun.Upto); len(w.animalWords(text)) == 0 && !w.fleshly(text) {
+				return text
+			}
+		}
+	}
+	return ""
 }
 
 // mostSubjects is how many things are named that are cooked without what was; the

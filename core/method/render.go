@@ -91,3 +91,27 @@ func (p *plan) addsFat(n *flow.Node, named string) bool {
 	next := p.graph.Number(n) + 1
 	return n.Technique.Joins == "yes" && len(words) > 0 && p.l.Language().Fats[words[len(words)-1]] && next < len(p.graph.Nodes) && p.graph.Nodes[next].At == n.At && p.cooksDry(next)
 }
+
+// potBefore is the pot of a step before that an action points back to, where the work that named it
+// goes; empty where it stays.
+func (w *writer) potBefore(n *node) string {
+	for k := w.graph.Number(n) - 1; k >= 0; k-- {
+		o := &w.graph.Nodes[k]
+		at := o.Action.Words.Vessel
+		if o.At.Component != n.At.Component || at[1] == 0 || !sameVessel(o.Action.Vessel, n.Action.Vessel) {
+			continue
+		}
+		text := []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text)
+		if !w.deeds[k].drop || at[1] > len(text) {
+			return ""
+		}
+		return lowered(string(text[at[0]:at[1]]))
+	}
+	return ""
+}
+
+// sameVessel tells whether two names are of one vessel: "the casserole", of "a deep casserole".
+func sameVessel(a, b string) bool {
+	one, other := strings.Fields(a), strings.Fields(b)
+	return len(one) > 0 && len(other) > 0 && one[len(one)-1] == other[len(other)-1]
+}

@@ -172,7 +172,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 		},
 		"a rub goes onto what is roasted in it": {
 			"Pork\nServes 4\n\n1 kg pork shoulder\n2 tbsp smoked paprika\n1 tbsp brown sugar\n200 ml ketchup\n\nMethod\n1. Mix the paprika and sugar and massage it all over the pork. Leave overnight in the fridge.\n2. Put the pork in a deep tin with 250 ml of water, cover tightly with foil and roast for 6 hours.\n3. Lift out the pork. Shred the meat with two forks and stir it into the ketchup.",
-			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"massage it all over the torn mushrooms", "roast for 15 minutes"}, []string{"6 hours", "Shred"},
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"massage it all over the torn mushrooms", "roast for 35 minutes"}, []string{"6 hours", "Shred"},
 		},
 		"another word for what is fried in its coat": {
 			"Donburi\nServes 2\n\n2 pork loin chops\n3 tbsp flour\n60 g panko\noil for deep-frying\n1 onion\n200 ml vegetable stock\n\nMethod\n1. Coat the chops in flour and press into the panko. Fry them in the oil for 6 minutes, then slice.\n2. Simmer the onion in the stock. Lay the sliced cutlets on the onion.",

@@ -167,7 +167,8 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if len(words) > 0 {
 		last = words[len(words)-1]
 	}
-	if t, ok := w.listedAs(last, at); ok && !((n.Technique.Family == "coat" || n.Technique.Heat != "" && n.Technique.Family != "wet heat") && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
+	table := n.Technique.Closes == larder.ClosesTable && p.Role == "with" // "eat with butter", besides that in the bread
+	if t, ok := w.listedAs(last, at); ok && !table && !((n.Technique.Family == "coat" || n.Technique.Heat != "" && n.Technique.Family != "wet heat") && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)

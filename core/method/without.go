@@ -52,6 +52,9 @@ func (p *plan) boilsNext(i int) bool {
 func (p *plan) mixesOn(i int) bool {
 	n := &p.graph.Nodes[i]
 	var left []int
+	if n.Is("place", "return") && p.fromTheTap(n) {
+		left = slices.DeleteFunc(slices.Clone(n.With), func(line int) bool { return !p.there(line, i) || !p.goesOn(line, i) }) // the pot that it boils in
+	}
 	for _, r := range n.Action.With {
 		if r.Line == nil {
 			continue // what is made already is mixed

@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"slices"
 	"strings"
 	"unicode"
 
@@ -125,4 +126,48 @@ func (l *layout) partTitle(text string) string {
 		t = strings.ToLower(t)
 	}
 	return larder.Capital(strings.TrimSpace(t))
+}
+
+// leads tells whether a block reads as the name of the part listed below it: a
+// few words without an amount, set off by a blank line, right above an amount.
+func (l *layout) leads(b, next block) bool {
+	if (l.mode == listing || l.mode == before && !b.blank && len(l.waiting) > 0) && (l.calledProduct(b.text) || l.setOff(b)) && !b.bullet && !b.numbered && l.quantityFirst(next.text) && !l.methodLike(next) {
+		return true
+	}
+	if b.text == "" || !b.blank && (l.mode != listing || l.known(b.text)) || next.blank && l.mode != listing || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
+		return false
+	}
+	if _, hasNumber := firstNumber(b.text); hasNumber || !unicode.IsUpper([]rune(b.text)[0]) {
+		return false
+	}
+	return l.quantityFirst(next.text) && !l.methodLike(next)
+}
+
+// setOff tells whether a block stands under a blank line in a list of which each line so far gives
+// an amount, as a name of what is made without a capital does: "peanut sauce".
+func (l *layout) setOff(b block) bool {
+	if !b.blank || l.current == nil || len(l.current.Lines) == 0 || !l.endsInProduct(b.text) {
+		return false
+	}
+	for _, s := range l.source.Sections {
+		if slices.ContainsFunc(s.Lines, func(line string) bool { return !l.quantityFirst(line) }) {
+			return false
+		}
+	}
+	return true
+}
+
+// calledProduct tells whether a few words, the first in a capital, end in what
+// methods call their own makings: "Gravy", "Yoghurt sauce".
+func (l *layout) calledProduct(text string) bool {
+	return l.endsInProduct(text) && unicode.IsUpper([]rune(text)[0])
+}
+
+func (l *layout) endsInProduct(text string) bool {
+	words := strings.Fields(strings.TrimRight(text, ": "))
+	if len(words) == 0 || len(words) > 3 || strings.ContainsAny(text, ",.;") {
+		return false
+	}
+	_, hasNumber := firstNumber(text)
+	return !hasNumber && l.reader.larder.Language().Products[larder.Fold(words[len(words)-1])]
 }

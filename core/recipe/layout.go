@@ -80,32 +80,6 @@ var (
 	stepWord     = regexp.MustCompile(`(?i)^step\s*\d{1,2}\s*[.):\-–]*\s*`)
 )
 
-// leads tells whether a block reads as the name of the part listed below it: a
-// few words without an amount, set off by a blank line, right above an amount.
-func (l *layout) leads(b, next block) bool {
-	if (l.mode == listing || l.mode == before && !b.blank && len(l.waiting) > 0) && l.calledProduct(b.text) && !b.bullet && !b.numbered && l.quantityFirst(next.text) && !l.methodLike(next) {
-		return true
-	}
-	if b.text == "" || !b.blank && (l.mode != listing || l.known(b.text)) || next.blank && l.mode != listing || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
-		return false
-	}
-	if _, hasNumber := firstNumber(b.text); hasNumber || !unicode.IsUpper([]rune(b.text)[0]) {
-		return false
-	}
-	return l.quantityFirst(next.text) && !l.methodLike(next)
-}
-
-// calledProduct tells whether a few words, the first in a capital, end in what
-// methods call their own makings: "Gravy", "Yoghurt sauce".
-func (l *layout) calledProduct(text string) bool {
-	words := strings.Fields(strings.TrimRight(text, ": "))
-	if len(words) == 0 || len(words) > 3 || strings.ContainsAny(text, ",.;") || !unicode.IsUpper([]rune(text)[0]) {
-		return false
-	}
-	_, hasNumber := firstNumber(text)
-	return !hasNumber && l.reader.larder.Language().Products[larder.Fold(words[len(words)-1])]
-}
-
 // line reads a text as a line, once.
 func (l *layout) line(text string) Line {
 	if line, known := l.read[text]; known {

@@ -112,7 +112,9 @@ func (r *Reader) orInstead(n *nameRead, name []lex.Token, runs [][]lex.Token) {
 			words = append(words, normalised(name[k:])...) // "chicken (or vegetable) stock"
 		}
 		f := r.match.name(words, false)
-		if f.food == nil || f.end != len(words) || f.food == n.finding.food || slices.ContainsFunc(words[:f.start], func(w string) bool { return !r.larder.Language().Rests[w] && !r.larder.Language().TimeTails[w] && !r.larder.Words().Neutral[w] }) {
+		if f.food == nil || f.end != len(words) || f.food == n.finding.food || slices.ContainsFunc(words[:f.start], func(w string) bool {
+			return !r.larder.Language().Rests[w] && !r.larder.Language().TimeTails[w] && !r.larder.Words().Neutral[w]
+		}) {
 			continue
 		}
 		if !slices.ContainsFunc(n.alternatives, func(a Alternative) bool { return a.Food == f.food.ID }) {

@@ -53,3 +53,17 @@ func TestACutOfFishIsFish(t *testing.T) {
 		require.Equal(t, want, got.FoodID(), text)
 	}
 }
+
+// What stands under a blank line in a list of amounts and ends as a thing that is made names the part
+// below it, capital or not; a list that has foods without amounts keeps it as one of them.
+func TestANameWithoutACapitalIsAPart(t *testing.T) {
+	r := reader(t)
+	method := "\n\nMethod\n1. Boil the potatoes. Stir the peanuts with the water."
+	d := r.Read("Platter\nserves four\n\n300g potatoes\n4 eggs\n\npeanut sauce\n200g peanuts\n250ml water"+method, measure.Metric)
+	require.Len(t, d.Components, 2)
+	require.Equal(t, "Peanut sauce", d.Components[1].Name)
+	require.Len(t, d.Components[1].Lines, 2)
+	for _, list := range []string{"300g potatoes\nsalt\n\nsour cream\n200g peanuts\n250ml water", "300g potatoes\n4 eggs\npeanut sauce\n200g peanuts\n250ml water", "300g potatoes\n4 eggs\n\npeanut sauce\nsalt"} {
+		require.Len(t, r.Read("Platter\nserves four\n\n"+list+method, measure.Metric).Components, 1, list)
+	}
+}

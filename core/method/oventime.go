@@ -1,0 +1,34 @@
+package method
+
+import (
+	"math"
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// boundTime is how long an action takes with what cannot go in late: as long as that bears and the rest
+// wants, in the oven until it bubbles and at its slower pace.
+func (p *plan) boundTime(i int, left float64, shaped []int) float64 {
+	wants := p.wantsBeside(i, shaped)
+	if p.graph.Nodes[i].Technique.Family == "oven" {
+		return math.Max(math.Max(left, getsHot)+warmsThrough, wants*slowOven)
+	}
+	return math.Max(math.Max(left, getsHot), wants)
+}
+
+// roastsDry tells whether something that is done already would dry out on an open tray among raw
+// vegetables that take their time: it goes in with them for the last of it.
+func (p *plan) roastsDry(s *standIn, path []int, i int) bool {
+	n := &p.graph.Nodes[path[i]]
+	if !n.Is("roast") || n.Covered || n.Liquid || !s.flesh() || !s.is(larder.Ready) || n.Lasts <= shortEnough || p.boundBefore(s, path[:i]) {
+		return false
+	}
+	return slices.ContainsFunc(n.To, func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return p.stand[line] == nil && f != nil && f.Aisle == "vegetables" && p.line(line).Mass() >= leastRoasted
+	})
+}
+
+// leastRoasted is how much of a vegetable makes a tray of its own, in grams; an estimate.
+const leastRoasted = 200.0

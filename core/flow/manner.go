@@ -56,11 +56,25 @@ func (b *body) hanging(i, n int, kind string) int {
 		end++
 	}
 	if kind == language.If || kind == language.Optional && !b.clause.listed(b.text) || kind != language.Optional && b.is(i, b.lang.Ifs) {
-		b.clause.conditional = true
+		b.clause.conditional = !b.onlyBesides(i)
 	}
 	b.clause.lasts(b.text, i, end)
 	b.how(i, end)
 	return end
+}
+
+// onlyBesides tells whether a condition at i hangs on what is said besides behind a comma, and not on
+// the order itself: "beat in the eggs, with a spoonful of flour if it splits".
+func (b *body) onlyBesides(i int) bool {
+	if len(b.clause.objects)+len(b.clause.links) == 0 {
+		return false
+	}
+	for k := b.start + b.width; k < i-1; k++ {
+		if b.mark(k, ",") && (b.lang.Prepositions[b.low(k+1)] == "with" || b.looksGoing(k+1)) {
+			return true
+		}
+	}
+	return false
 }
 
 // until reads a cue.

@@ -94,5 +94,6 @@ func TestThingsAreTold(t *testing.T) {
 		{"the well", "200 g flour|25 g butter|1 tbsp honey|100 ml milk", "Rub the butter into the flour. Make a well. Whisk the honey into the milk, pour into the well and bring together.", []string{"a0 rub into/rub-in(0.1; into 0.0)", "a1 make a well/well(@a0)", "a2 whisk/whisk(0.2; into 0.3)", "a3 pour/pour(@a2; into @a1)", "a4 bring together/combine(@a3)"}},
 		{"with what is not that of the list", "200 g flour|25 g butter|100 ml milk", "Rub the butter into the flour and mix in the milk. Bake for 20 minutes. Eat with butter.", []string{"a0 rub into/rub-in(0.1; into 0.0)", "a1 mix in/mix(0.2; into @a0)", "a2 bake/bake(@a1; 20-20 min)", "a3 eat/serve(@a2; with 'butter)"}},
 		{"cooking at degrees", "1 kg beef|1 litre oil|400 g potatoes", "Cover the beef and cook at 150C for 2 hours. Cook the potatoes in the oil at 180C.", []string{"a0 cover/cover(0.0)", "a1 cook at/bake(@a0; 120-120 min; 150 C)", "a2 cook in the oil/deep-fry(0.2; with 0.1; 180 C)"}},
+		{"a condition of what is said besides", "4 eggs|225 g sugar|225 g flour", "Beat in the eggs one by one, with a spoonful of flour if it looks like splitting. Fold in the rest of the flour.", []string{"a0 beat in/beat(0.0; with 0.1×0.2; how: one by one / if it looks like splitting)", "a1 fold in/fold(0.9×0.2; into @a0)"}},
 	})
 }

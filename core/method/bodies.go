@@ -252,6 +252,9 @@ func (p *plan) fromTheTap(n *flow.Node) bool {
 // fleshly tells whether words name what only a body has.
 func (p *plan) fleshly(named string) bool {
 	words := larder.Words(named)
+	if at := slices.IndexFunc(words, func(w string) bool { return p.l.Language().Relatives[w] }); at > 0 {
+		words = words[:at] // "the fat that is left"
+	}
 	return len(words) > 0 && p.l.Language().Fleshly[words[len(words)-1]]
 }
 

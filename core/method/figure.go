@@ -147,6 +147,9 @@ func (w *writer) apply(a *recipe.Action, edits []edit) string {
 // that is gone.
 func (w *writer) withoutJoint(text string) string {
 	at := strings.LastIndexByte(text, ' ')
+	if words := strings.Fields(strings.ToLower(text)); len(words) > 2 && w.l.Language().Recurring[strings.Join(words[len(words)-3:], "-")] {
+		return text
+	}
 	if at > 0 && w.l.Language().Conjunctions[strings.ToLower(text[at+1:])] {
 		return strings.TrimRight(text[:at], " ,")
 	}

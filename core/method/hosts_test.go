@@ -120,6 +120,18 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 			"Mayonnaise\nServes 4\n\n2 egg yolks\n200 ml olive oil\n\nMethod\n1. Blend the yolks. Zorble in the oil until you have a thick mayonnaise. Season with salt.",
 			map[string]string{line("0"): "soy-emulsion"}, []string{"Zorble in the oil."}, []string{"until.", "mayonnaise"},
 		},
+		"what is cut already is laid on top": {
+			"Kedgeree\nServes 4\n\n300 g basmati rice\n3 eggs, boiled\n1 small bunch parsley\n\nMethod\n1. Boil the rice. Peel and quarter the eggs, lay them on top and scatter with parsley.",
+			map[string]string{line("1"): "tofu-piece-egg"}, []string{"ay the black-salt tofu on top"}, []string{"egg"},
+		},
+		"shells are not spoken of by halves, and a lid is on now and then": {
+			"Mussels\nServes 2\n\n1 kg mussels\n2 shallots\n200 ml dry cider\n\nMethod\n1. Scrub the mussels, pull off the beards and discard any that are broken or do not close when tapped.\n2. Boil the shallots in the cider. Add the mussels, clap on the lid and cook for 4 minutes, shaking the pot now and then, until they have opened.",
+			map[string]string{line("0"): "whelk-mushroom"}, []string{"shaking the pot now and then."}, []string{"beard", "close", "open"},
+		},
+		"a spoonful of what was fried is not added to an empty pot": {
+			"Soup\nServes 4\n\n120 g smoked bacon, diced\n1 tbsp oil\n2 leeks\n400 ml vegetable stock\n\nMethod\n1. Crisp the bacon in the oil in a soup pot. Scoop out a spoonful for the top. Sweat the leeks in the fat that is left for 8 minutes. Pour in the stock and simmer for 15 minutes. Ladle into bowls and sprinkle the saved bacon on top.",
+			map[string]string{line("0"): "smoked-tofu-lardons"}, []string{"Sweat the leeks in a soup pot in the oil for 8 minutes", "sprinkle the smoked tofu on top"}, []string{"Add the smoked tofu"},
+		},
 		"what was put among others is turned in them": {
 			"Wat\nServes 4\n\n1 kg chicken legs\n1 lemon\n4 onions\n500 ml water\n\nMethod\n1. Rub the chicken with the lemon and leave for 30 minutes. Cook the onions in a pot for 20 minutes. Add the chicken and turn it in the onions. Pour in the water and simmer for 40 minutes.",
 			map[string]string{line("0"): "butter-bean-poultry"}, []string{"Add the butter beans and mushrooms and turn them in the onions"}, nil,

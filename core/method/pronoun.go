@@ -34,7 +34,8 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if entering := w.entering(lines, at); len(entering) > 0 && w.lost(noun) {
 		return w.named(entering), true // "flake the fish and fold it in", of what is in flakes
 	}
-	if len(there) == 0 || w.meantGone(noun) {
+	goesIn := slices.ContainsFunc(there, func(line int) bool { return w.stand[line] != nil && w.stand[line].enters == at })
+	if len(there) == 0 || w.meantGone(noun) && !goesIn {
 		return nil, true
 	}
 	if at := slices.IndexFunc(there, func(line int) bool { return w.stand[line] != nil }); noun.Rest && at >= 0 {

@@ -82,6 +82,7 @@ func (w *writer) clauses() []*clause {
 	}
 	w.keepAims(done)
 	w.dropConditions(done)
+	w.dropOthers(done)
 	w.closeUntil(done)
 	for _, c := range done {
 		if text := w.c.words().Otherwise(c.text); text != c.text {
@@ -101,6 +102,18 @@ func (w *writer) dropConditions(clauses []*clause) {
 		}
 		first, _, _ := strings.Cut(strings.ToLower(c.text), " ")
 		if w.l.Language().Subordinators[first] == recipe.Condition {
+			c.gone, c.changed = true, true
+		}
+	}
+}
+
+// dropOthers leaves out what else was said of things that are not there, joined to the work: "discard any
+// that are broken or do not close", of shells.
+func (w *writer) dropOthers(clauses []*clause) {
+	for k := 1; k < len(clauses); k++ {
+		c, last := clauses[k], clauses[k-1]
+		between := strings.TrimSpace(strings.ToLower(w.slice(last.upto, c.from)))
+		if c.aside && !c.gone && last.gone && !last.aside && w.l.Language().Conjunctions[between] {
 			c.gone, c.changed = true, true
 		}
 	}

@@ -108,6 +108,31 @@ func (p *plan) preparesFlesh(i int) bool {
 	})
 }
 
+// onlyGlazed tells whether an action cuts, without naming it, one thing that is cut when it is prepared
+// and that bears nothing but what it was marinated in or brushed with.
+func (p *plan) onlyGlazed(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "cut" || len(n.Named)+len(n.Into) > 0 {
+		return false
+	}
+	var main *standIn
+	for _, line := range n.To {
+		if s := p.stand[line]; s != nil && s.flesh() && p.there(line, i) {
+			if r := p.rule(s, i); main != nil || r == nil || r.Then != larder.CarryDrop {
+				return false
+			}
+			main = s
+		}
+	}
+	return main != nil && !slices.ContainsFunc(n.To, func(line int) bool {
+		l := p.line(line)
+		return line != main.node && !larder.Pours(p.l.Food(l.FoodID())) && l.Mass() > glazes*p.line(main.node).Mass()
+	})
+}
+
+// glazes is how much of the weight of a piece what sticks to it makes up at most; an estimate.
+const glazes = 0.1
+
 // onlyForAdded tells whether a cooking was for flesh alone that was added just before, and that
 // goes in later now: all else in the pot was cooked before, and no cue of it is waited for.
 func (p *plan) onlyForAdded(i int) bool {

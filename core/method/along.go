@@ -296,3 +296,15 @@ func (w *writer) closeUntil(clauses []*clause) {
 		c.text, c.changed = strings.TrimSpace(strings.TrimSuffix(c.text, words[len(words)-1])), true
 	}
 }
+
+// dropOthers leaves out what else was said of things that are not there, joined to the work: "discard any
+// that are broken or do not close", of shells.
+func (w *writer) dropOthers(clauses []*clause) {
+	for k := 1; k < len(clauses); k++ {
+		c, last := clauses[k], clauses[k-1]
+		between := strings.TrimSpace(strings.ToLower(w.slice(last.upto, c.from)))
+		if c.aside && !c.gone && last.gone && !last.aside && w.l.Language().Conjunctions[between] {
+			c.gone, c.changed = true, true
+		}
+	}
+}

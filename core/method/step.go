@@ -107,18 +107,6 @@ func (w *writer) dropConditions(clauses []*clause) {
 	}
 }
 
-// dropOthers leaves out what else was said of things that are not there, joined to the work: "discard any
-// that are broken or do not close", of shells.
-func (w *writer) dropOthers(clauses []*clause) {
-	for k := 1; k < len(clauses); k++ {
-		c, last := clauses[k], clauses[k-1]
-		between := strings.TrimSpace(strings.ToLower(w.slice(last.upto, c.from)))
-		if c.aside && !c.gone && last.gone && !last.aside && w.l.Language().Conjunctions[between] {
-			c.gone, c.changed = true, true
-		}
-	}
-}
-
 // keepAims says what work is for with what is left of it: "For the sauce, whisk in the flour", of
 // butter that nobody melts any more.
 func (w *writer) keepAims(clauses []*clause) {

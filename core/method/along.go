@@ -2,7 +2,6 @@ package method
 
 import (
 	"slices"
-	"strings"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -284,27 +283,4 @@ func (p *plan) hasFat(k int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[k].With, func(line int) bool {
 		return slices.Contains(p.graph.Nodes[k].Named, line) && p.fries(line) && p.there(line, k)
 	})
-}
-
-// closeUntil takes the word off that led to what is not said any more: "until", of what nobody could read.
-func (w *writer) closeUntil(clauses []*clause) {
-	for i, c := range clauses[:max(len(clauses)-1, 0)] {
-		words := strings.Fields(c.text)
-		if !c.aside || c.gone || !clauses[i+1].gone || len(words) == 0 || !w.l.Language().Until[strings.ToLower(words[len(words)-1])] {
-			continue
-		}
-		c.text, c.changed = strings.TrimSpace(strings.TrimSuffix(c.text, words[len(words)-1])), true
-	}
-}
-
-// dropOthers leaves out what else was said of things that are not there, joined to the work: "discard any
-// that are broken or do not close", of shells.
-func (w *writer) dropOthers(clauses []*clause) {
-	for k := 1; k < len(clauses); k++ {
-		c, last := clauses[k], clauses[k-1]
-		between := strings.TrimSpace(strings.ToLower(w.slice(last.upto, c.from)))
-		if c.aside && !c.gone && last.gone && !last.aside && w.l.Language().Conjunctions[between] {
-			c.gone, c.changed = true, true
-		}
-	}
 }

@@ -24,7 +24,7 @@ func lowered(text string) string {
 
 // earliest puts what is for the evening before in front, with what it is made of.
 func earliest(steps []swap.Step) []swap.Step {
-	var early, later []swap.Step
+	early, later := []swap.Step{}, []swap.Step{}
 	for i, s := range steps {
 		if s.Prepares != "" && slices.ContainsFunc(steps[i:], func(o swap.Step) bool { return o.Prepares == s.Prepares && o.Wait >= overnight }) {
 			early = append(early, s)

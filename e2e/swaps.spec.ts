@@ -179,7 +179,7 @@ test("the kitchen's rules are what a new dish begins with", async ({
   page,
 }) => {
   await page.goto(`${kitchen.url}/kitchen`);
-  await page.getByRole("radio", { name: /^Fasting day/ }).check();
+  await page.getByRole("radio", { name: /^Fasting day/ }).click();
   await expect(page.getByRole("radio", { name: /^Fasting day/ })).toBeChecked();
   await expectReadable(page);
   await page.goto(`${kitchen.url}/dishes/new`);

@@ -77,7 +77,7 @@ func (b *bindings) rubs(t *larder.Technique, r *roles) *larder.Technique {
 	}
 	dough := func(p portion) bool {
 		f := b.lines[p.line].food
-		return b.fat(p) || f == nil || f.Aisle == "grains" || f.Kind == "cheese-fresh"
+		return b.fat(p) || f == nil || f.Aisle == "grains"
 	}
 	inDough := slices.ContainsFunc(r.portions, dough) || slices.ContainsFunc(r.inputs, func(in *thing) bool {
 		return slices.ContainsFunc(slices.Collect(maps.Keys(in.holds)), dough)

@@ -135,3 +135,14 @@ func (t *text) slice(from, upto int) string {
 func (b *body) how(from, upto int) {
 	b.clause.manner, b.clause.mannerAt = append(b.clause.manner, b.slice(from, upto)), append(b.clause.mannerAt, [2]int{from, upto})
 }
+
+// onlyDescribes tells whether a name says how a thing gets: "squeeze dry", "slice
+// them 3 mm thick".
+func (b *body) onlyDescribes(n noun) bool {
+	for _, w := range n.words {
+		if !b.lang.AdjectiveVerbs[w] && !b.lang.Covered[w] {
+			return false
+		}
+	}
+	return len(n.words) > 0 && !n.pointed && !n.pronoun
+}

@@ -89,14 +89,3 @@ func (c *clause) aim() [2]int {
 	}
 	return [2]int{}
 }
-
-// onlyDescribes tells whether a name says how a thing gets: "squeeze dry", "slice
-// them 3 mm thick".
-func (b *body) onlyDescribes(n noun) bool {
-	for _, w := range n.words {
-		if !b.lang.AdjectiveVerbs[w] && !b.lang.Covered[w] {
-			return false
-		}
-	}
-	return len(n.words) > 0 && !n.pointed && !n.pronoun
-}

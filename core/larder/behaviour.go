@@ -227,6 +227,9 @@ const (
 // Potherb is the tag of what gives any stock its taste.
 const Potherb = "potherb"
 
+// Melts is the tag of what is seen to melt in a warm pan or bowl.
+const Melts = "melts"
+
 // Wets tells whether things simmer in a food: it pours, or is a cream or a milk of nuts, which
 // fat makes less watery and no less liquid.
 func Wets(f *Food) bool {

@@ -1,8 +1,6 @@
 package larder
 
-import (
-	"strings"
-)
+import "strings"
 
 // Acids are the acids of 100 g of a food as bought, in grams; nil where
 // nobody measured.

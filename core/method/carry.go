@@ -197,13 +197,13 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 	if len(s.book.Prepare) == 0 && s.mixed {
 		return []swap.Step{c.mixes(p, s, lines)}
 	}
-	batch, early := c.batch(p, s), c.nightBefore(s)
+	batch, early := c.batch(p, s), slices.ContainsFunc(s.book.Prepare, func(x larder.Preparation) bool { return x.Wait >= overnight })
 	for k, x := range s.book.Prepare {
 		text := x.Text
 		if k == len(s.book.Prepare)-1 {
 			text += batch
 		}
-		if k == early {
+		if early && k == 0 { // it begins with its first step, whichever stands overnight
 			text = words.EveningBefore + lowered(text)
 		}
 		step := recipe.Step{Text: text, Cue: x.Cue, HandsOn: x.Hands > 0, Lines: slices.Clone(lines)}
@@ -216,17 +216,6 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 		steps = append(steps, swap.Step{Step: step, From: []int{}, Change: swap.Added, Prepares: s.book.ID, Work: x.Hands, Wait: x.Wait, Why: c.preparesWhy(s)})
 	}
 	return steps
-}
-
-// nightBefore is the step a preparation begins with on the evening before: its
-// first, where one of its steps stands overnight; -1 where none does.
-func (c *Carrier) nightBefore(s *standIn) int {
-	for _, x := range s.book.Prepare {
-		if x.Wait >= overnight {
-			return 0
-		}
-	}
-	return -1
 }
 
 func (c *Carrier) preparesWhy(s *standIn) string {

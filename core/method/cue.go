@@ -35,7 +35,7 @@ func (p *plan) pouredAlready(s *standIn, n *flow.Node) bool {
 		if o := p.stand[line]; o != nil {
 			return !o.gone && o.Solid
 		}
-		return f != nil && (f.Aisle == "sweet" || f.Animal == larder.Dairy || p.l.BehaviourOf(f, p.line(line).Form).Solid)
+		return f != nil && (f.Tagged(larder.Melts) || p.l.BehaviourOf(f, p.line(line).Form).Solid)
 	})
 }
 

@@ -1,7 +1,6 @@
 package method
 
 import (
-	"cmp"
 	"slices"
 	"strings"
 	"unicode/utf8"
@@ -72,7 +71,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 // the beef and serve with the gravy".
 func (w *writer) servesWhat(n *node) []edit {
 	a := n.Action
-	if !n.Is("serve") || !w.emptied || a.Words.Verb[1] == 0 || slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) {
+	if !n.Is("serve") || !w.emptied || len(w.object) > 0 || a.Words.Verb[1] == 0 || slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) {
 		return nil
 	}
 	var things []named
@@ -147,64 +146,6 @@ func (w *writer) intoGone(a *recipe.Action, edits []edit) bool {
 	return slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool {
 		return p.Role == "into" && slices.ContainsFunc(edits, func(e edit) bool { return e.from <= p.From && e.upto >= p.Upto && e.text == "" })
 	})
-}
-
-// saysPot tells whether the words of an action say in which pot or pan it is done.
-func (w *writer) saysPot(a *recipe.Action) bool {
-	words := larder.Words(a.Vessel)
-	return a.Words.Vessel[1] > 0 && len(words) > 0 && w.l.Language().Pots[words[len(words)-1]]
-}
-
-// leavesPot keeps the pot of work that goes for the work that stays.
-func (w *writer) leavesPot(n *node) {
-	if a := n.Action; n.Technique.Heat != "" && w.saysPot(a) {
-		w.pot = lowered(w.slice(a.Words.Vessel[0], a.Words.Vessel[1]))
-		if w.rendered(w.graph.Number(n)) {
-			w.pot = w.greased(w.pot)
-		}
-	}
-}
-
-// takesPot says where an action is done whose pot stood with work that goes.
-func (w *writer) takesPot(n *node) []edit {
-	a := n.Action
-	if a.Words.Vessel[1] > 0 && a.Words.Vessel[0] >= a.From && a.Words.Vessel[1] <= a.Upto && w.pointsBack(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
-		said := cmp.Or(w.pot, w.potBefore(n))
-		if w.pot = ""; said != "" {
-			return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}} // "in the same pan", of work that goes
-		}
-	}
-	if a.Vessel != "" {
-		w.pot = ""
-	}
-	if w.inAPot(n) {
-		w.pot = "" // it goes on with what stands elsewhere
-	}
-	if w.pot == "" || n.Technique.Heat == "" || n.Technique.Heat == "oven" || a.Words.Verb[1] == 0 {
-		return nil
-	}
-	at := a.Words.Verb[1]
-	for _, p := range a.Words.Phrases {
-		if p.Role == "to" && p.From >= at && p.Upto <= a.Upto {
-			at = p.Upto
-		}
-	}
-	said := w.pot
-	w.pot = ""
-	return []edit{{at, at, " " + said}}
-}
-
-// inAPot tells whether an action goes on with what is cooked already, by work that is done.
-func (w *writer) inAPot(n *node) bool {
-	return slices.ContainsFunc(n.Inputs, func(in int) bool {
-		before := &w.graph.Nodes[in]
-		return !w.deeds[in].drop && before.Technique.Heat != "" && before.Technique.Heat != "oven" || w.inAPot(before)
-	})
-}
-
-// pointsBack tells whether words speak of a vessel as the one that was named before.
-func (w *writer) pointsBack(words string) bool {
-	return slices.ContainsFunc(strings.Fields(strings.ToLower(words)), func(word string) bool { return w.l.Language().Again[word] })
 }
 
 // brackets are what stands in brackets within the words of an action and is written

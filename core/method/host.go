@@ -125,6 +125,18 @@ func (p *plan) goesIntoOven(at int) bool {
 	})
 }
 
+// momentApart is moment, with a sentence taken apart where it has none otherwise.
+func (p *plan) momentApart(parts []part, moment string, home int) ([]part, int, bool) {
+	where, ok := p.moment(parts, moment, home)
+	if !ok && moment != larder.WithAromatics {
+		if more, did := p.takenApart(parts); did {
+			parts = more
+			where, ok = p.moment(parts, moment, home)
+		}
+	}
+	return parts, where, ok
+}
+
 // takenApart takes the sentence apart in which something is stirred and then laid out, closed or served at
 // once, so that a booster can go in between; not ok where there is none.
 func (p *plan) takenApart(parts []part) ([]part, bool) {

@@ -74,13 +74,9 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 		if b != nil {
 			text, moment = b.When, b.Moment
 		}
-		where, ok := p.moment(parts, moment, home)
-		if !ok && moment != larder.WithAromatics {
-			if more, did := p.takenApart(parts); did {
-				parts = more
-				where, ok = p.moment(parts, moment, home)
-			}
-		}
+		var where int
+		var ok bool
+		parts, where, ok = p.momentApart(parts, moment, home)
 		somewhere := ok
 		ok = ok && !(b != nil && moment == larder.AtEnd && b.Plain != "" && !p.wetBefore(parts, where))
 		if !ok && b != nil && b.Plain != "" {
@@ -90,12 +86,7 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 			} else {
 				moment = larder.AtEnd
 			}
-			if where, somewhere = p.moment(parts, moment, home); !somewhere {
-				if more, did := p.takenApart(parts); did {
-					parts = more
-					where, somewhere = p.moment(parts, moment, home)
-				}
-			}
+			parts, where, somewhere = p.momentApart(parts, moment, home)
 		}
 		if f := p.l.Food(l.FoodID()); !somewhere && f != nil && larder.Or(f.Per100.Water, 100) < dryPowder {
 			text, where = strings.ReplaceAll(c.words().Strew, "{thing}", l.Name), p.served(parts) // there is nothing to stir into

@@ -33,14 +33,33 @@ func cardOf(t *testing.T, text string, swaps map[string]string) string {
 	return strings.Join(out, "\n")
 }
 
+// carried is a recipe with its swaps and what its card must hold and must not.
+type carried struct {
+	text      string
+	swaps     map[string]string
+	want, not []string
+}
+
+// reads holds each card to what is wanted of it.
+func reads(t *testing.T, rows map[string]carried) {
+	t.Helper()
+	for name, x := range rows {
+		t.Run(name, func(t *testing.T) {
+			card := cardOf(t, x.text, x.swaps)
+			for _, want := range x.want {
+				require.Contains(t, card, want)
+			}
+			for _, not := range x.not {
+				require.NotContains(t, card, not)
+			}
+		})
+	}
+}
+
 // What a method does with things that are gone is carried over by rule, whatever the dish.
 func TestWorkOnWhatIsGoneIsCarriedOver(t *testing.T) {
 	tempeh, shiitake, lentils := "tempeh-braise", "smoky-shiitake-strips", "lentil-walnut-mince"
-	for name, x := range map[string]struct {
-		text      string
-		swaps     map[string]string
-		want, not []string
-	}{
+	reads(t, map[string]carried{
 		"a stock kept back is as much as was kept": {
 			"Stew\n\n1 kg beef shin\n2 onions\n\nMethod\n1. Boil the beef in plenty of water for 2 hours. Keep 1.2 litres of the stock.\n2. Fry the onions, add the beef and the stock and simmer for 15 minutes.",
 			map[string]string{line("0"): tempeh}, []string{"1.2 litres vegetable stock"}, []string{"150 ml"},
@@ -109,17 +128,7 @@ func TestWorkOnWhatIsGoneIsCarriedOver(t *testing.T) {
 			"Filling\n\n300 g minced lamb\n1 onion\n2 tbsp oil\n60 g pine nuts\n\nMethod\n1. Fry the onion in the oil. Add the lamb and cook until it loses its pink colour, then stir in the pine nuts.",
 			map[string]string{line("0"): lentils}, []string{"until hot through"}, []string{"cook until tender", "pink"},
 		},
-	} {
-		t.Run(name, func(t *testing.T) {
-			said := cardOf(t, x.text, x.swaps)
-			for _, want := range x.want {
-				require.Contains(t, said, want)
-			}
-			for _, not := range x.not {
-				require.NotContains(t, said, not)
-			}
-		})
-	}
+	})
 }
 
 // A method that goes to and fro between its parts is set out in its own order.

@@ -2,18 +2,12 @@ package method_test
 
 import (
 	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 // What stays of a method when flesh goes is said whole: others fry, broths keep their name, shares
 // are shares, and what ends a cooking goes on ending it.
 func TestWhatStaysIsSaidWhole(t *testing.T) {
-	for name, x := range map[string]struct {
-		text      string
-		swaps     map[string]string
-		want, not []string
-	}{
+	reads(t, map[string]carried{
 		"what a preparation made waits beside the pan": {
 			"Stew\nServes 4\n\n600 g shin of beef\n3 onions\n2 tbsp oil\n1 tbsp paprika\n3 potatoes\n1 litre water\n\nMethod\n1. Cook the onions in the oil. Take the pan off the heat, stir in the paprika and add the meat. Cover and stew for 1 hour.\n2. Pour in the water and the potatoes and simmer for 25 minutes.",
 			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Take the pan off the heat, stir in the paprika.", "add the mushrooms and tempeh"}, nil,
@@ -182,13 +176,5 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Cutlets\nServes 4\n\n4 pork steaks\n50 g lard\n500 g potatoes\n4 tbsp olive oil\n\nMethod\n1. Boil the potatoes for 20 minutes and fold in the oil.\n2. Fry the steaks in the lard for 3 minutes a side.",
 			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "oil-for-frying-fat"}, []string{"fold in the olive oil"}, []string{"Add the olive oil"},
 		},
-	} {
-		card := cardOf(t, x.text, x.swaps)
-		for _, want := range x.want {
-			require.Contains(t, card, want, name)
-		}
-		for _, not := range x.not {
-			require.NotContains(t, card, not, name)
-		}
-	}
+	})
 }

@@ -1,0 +1,92 @@
+package method
+
+import (
+	"cmp"
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// saysPot tells whether the words of an action say in which pot or pan it is done.
+func (w *writer) saysPot(a *recipe.Action) bool {
+	words := larder.Words(a.Vessel)
+	return a.Words.Vessel[1] > 0 && len(words) > 0 && w.l.Language().Pots[words[len(words)-1]]
+}
+
+// leavesPot keeps the pot of work that goes for the work that stays.
+func (w *writer) leavesPot(n *node) {
+	if a := n.Action; n.Technique.Heat != "" && w.saysPot(a) {
+		w.pot = lowered(w.slice(a.Words.Vessel[0], a.Words.Vessel[1]))
+		if w.rendered(w.graph.Number(n)) {
+			w.pot = w.greased(w.pot)
+		}
+	}
+}
+
+// takesPot says where an action is done whose pot stood with work that goes.
+func (w *writer) takesPot(n *node) []edit {
+	a := n.Action
+	if a.Words.Vessel[1] > 0 && a.Words.Vessel[0] >= a.From && a.Words.Vessel[1] <= a.Upto && w.pointsBack(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
+		said := cmp.Or(w.pot, w.potBefore(n))
+		if w.pot = ""; said != "" {
+			return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}} // "in the same pan", of work that goes
+		}
+	}
+	if a.Vessel != "" {
+		w.pot = ""
+	}
+	if w.inAPot(n) {
+		w.pot = "" // it goes on with what stands elsewhere
+	}
+	if w.pot == "" || n.Technique.Heat == "" || n.Technique.Heat == "oven" || a.Words.Verb[1] == 0 {
+		return nil
+	}
+	at := a.Words.Verb[1]
+	for _, p := range a.Words.Phrases {
+		if p.Role == "to" && p.From >= at && p.Upto <= a.Upto {
+			at = p.Upto
+		}
+	}
+	said := w.pot
+	w.pot = ""
+	return []edit{{at, at, " " + said}}
+}
+
+// inAPot tells whether an action goes on with what is cooked already, by work that is done.
+func (w *writer) inAPot(n *node) bool {
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		before := &w.graph.Nodes[in]
+		return !w.deeds[in].drop && before.Technique.Heat != "" && before.Technique.Heat != "oven" || w.inAPot(before)
+	})
+}
+
+// pointsBack tells whether words speak of a vessel as the one that was named before.
+func (w *writer) pointsBack(words string) bool {
+	return slices.ContainsFunc(strings.Fields(strings.ToLower(words)), func(word string) bool { return w.l.Language().Again[word] })
+}
+
+// potBefore is the pot of a step before that an action points back to, where the work that named it
+// goes; empty where it stays.
+func (w *writer) potBefore(n *node) string {
+	for k := w.graph.Number(n) - 1; k >= 0; k-- {
+		o := &w.graph.Nodes[k]
+		at := o.Action.Words.Vessel
+		if o.At.Component != n.At.Component || at[1] == 0 || !sameVessel(o.Action.Vessel, n.Action.Vessel) {
+			continue
+		}
+		text := []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text)
+		if !w.deeds[k].drop || at[1] > len(text) {
+			return ""
+		}
+		return lowered(string(text[at[0]:at[1]]))
+	}
+	return ""
+}
+
+// sameVessel tells whether two names are of one vessel: "the casserole", of "a deep casserole".
+func sameVessel(a, b string) bool {
+	one, other := strings.Fields(a), strings.Fields(b)
+	return len(one) > 0 && len(other) > 0 && one[len(one)-1] == other[len(other)-1]
+}

@@ -148,6 +148,8 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			switch {
 			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && !n.pronoun && b.r.lang.Shapes[n.head()] && b.otherBase(r) != nil:
 				b.refMade(b.otherBase(r), 1, r, into) // "lay one along each strip"
+			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && b.r.lang.Products[n.head()] && !slices.Contains(r.inputs, b.focus) && b.focus != nil:
+				b.refMade(b.focus, 1, r, into) // "lay the fish on the sauce" that is in hand
 			case x.made != nil:
 				r.liquor = b.r.lang.Liquors[n.head()] && n.owner == nil
 				if b.r.lang.OfBatter[n.head()] && n.owner == nil && into == &r.action.To {
@@ -208,8 +210,8 @@ func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref
 // of notes which line of what was made a reference means; where several are
 // meant, the whole is.
 func (b *bindings) of(p portion, refs []recipe.Ref) {
-	if len(refs) == 0 {
-		return
+	if len(refs) == 0 || b.goingInto && b.flows(p) {
+		return // "into the warm cream", with all that is mixed with it
 	}
 	r := &refs[len(refs)-1]
 	if r.Made != nil && r.Of != "" && r.Of != b.lines[p.line].ref && b.takesAway() {

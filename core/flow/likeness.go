@@ -118,3 +118,23 @@ func (b *bindings) otherFood(name []string, at int, l *bound) bool {
 	}
 	return ok && (l.food == nil || m.Food.ID != l.food.ID) && at < len(name)-1
 }
+
+// noneSlight leaves out what only seasons beside what a word in the singular means: "season the
+// fish" is the cod and not three anchovies.
+func (b *bindings) noneSlight(n noun, found []referent) []referent {
+	most := 0.0
+	for _, r := range found {
+		if n.plural || n.all || r.portion == nil {
+			return found
+		}
+		l := &b.lines[r.portion.line]
+		if l.food == nil || l.food.Origin != larder.FromAnimal {
+			return found
+		}
+		most = max(most, l.line.Mass())
+	}
+	return slices.DeleteFunc(found, func(r referent) bool { return b.lines[r.portion.line].line.Mass() < most*slightShare })
+}
+
+// slightShare is how little beside another of its kind is not meant by the kind's word; an estimate.
+const slightShare = 0.1

@@ -92,10 +92,10 @@ func (b *bindings) inPlace() bool {
 	return b.last != nil && (b.last.Vessel != "" || len(b.last.Into) > 0) && b.base != nil && b.base.id == b.last.ID
 }
 
-// onlyIt tells whether an order adds by a pronoun nothing but what was worked on alone, which
-// cannot go into itself: "beat the yoghurt and add it".
+// onlyIt tells whether an order adds nothing but what was worked on alone, which cannot go into
+// itself: "beat the yoghurt and add it", "split the pod and add the pod too".
 func (b *bindings) onlyIt(c *clause, r *roles) bool {
-	return len(c.objects) == 1 && c.objects[0].pronoun && len(r.inputs) == 1 && len(r.portions) == 0 && len(r.inputs[0].holds) <= 1
+	return len(c.objects) == 1 && len(r.inputs) == 1 && len(r.action.To) == 1 && r.action.To[0].Made != nil && len(r.inputs[0].holds) <= 1
 }
 
 // potBeside is the pot of liquid that stands beside what was fried and is all that is in hand.

@@ -7,7 +7,10 @@ import (
 )
 
 // group resolves a word that means several lines: "the spices".
-func (b *bindings) group(n noun) []referent {
+func (b *bindings) group(n noun) []referent { return b.noneSlight(n, b.allOfGroup(n)) }
+
+// allOfGroup are all the lines that a word means.
+func (b *bindings) allOfGroup(n noun) []referent {
 	kinds, part := b.groupKinds(n)
 	if part >= 0 {
 		return b.component(part)

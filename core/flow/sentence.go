@@ -62,10 +62,14 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 		at := c.upto
 		if p.is(at, p.lang.TimeAfter) {
 			at++
+			if end := p.boundary(i, upto); p.opensThing(at) && p.runningUntil(at-1, end) < end {
+				at = p.runningUntil(at-1, end) // "five minutes before the end scatter over the peas"
+			}
 		}
 		return at, true
 	}
-	b := body{parser: p, clause: p.front, upto: p.runningUntil(i, p.boundary(i, upto)), start: -1}
+	end := p.boundary(i, upto)
+	b := body{parser: p, clause: p.front, upto: p.runningUntil(i, end), start: -1}
 	if p.lang.Prepositions[p.low(i)] == "before" && p.goes(i+1) && b.joinsNext(i+1) {
 		p.adding = true
 		at := p.order(i+1, upto, false, language.Going)
@@ -73,21 +77,26 @@ func (p *parser) fronted(i, upto int) (int, bool) {
 		return at, true
 	}
 	at := b.link(i, false)
+	if at < b.upto && b.upto < end {
+		b.how(at, b.upto) // "in the fat left in the pan"
+		return b.upto, true
+	}
 	if end := p.inOven(at, upto); end > at {
 		return end, true
 	}
 	return at, true
 }
 
-// runningUntil is where "with" and something that runs or turns ends, right before an order without a
-// comma: "with the motor running trickle in the oil".
+// runningUntil is where what stands before an order without a comma ends: "with the motor running
+// trickle in the oil", "in the fat left in the pan sizzle the spices".
 func (p *parser) runningUntil(i, upto int) int {
-	if p.lang.Prepositions[p.low(i)] != "with" {
-		return upto
-	}
+	with := p.lang.Prepositions[p.low(i)] == "with"
 	for k := i + 2; k < upto-1 && !p.mark(k, ","); k++ {
-		if p.looksGoing(k) && p.orders(k+1, true, false) && !p.opensThing(k+1) {
-			return k + 1
+		if !p.orders(k, true, false) || p.opensThing(k) || p.opensThing(k-1) {
+			continue
+		}
+		if with && p.looksGoing(k-1) || !with && (p.opensThing(k+1) || p.is(k+1, p.lang.Particles) && p.opensThing(k+2)) {
+			return k
 		}
 	}
 	return upto

@@ -46,6 +46,9 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	case vessel == "" && (role == "from" && (l.first && len(c.objects) == 0 || b.r.lang.Announcing[c.lemma]) || role == "with" && b.r.lang.Announcing[c.lemma] && c.makes != "" && len(c.objects) == 0):
 		role = "to"
 	}
+	if role == "from" && vessel == "" && t.Family == "separate" && t.Takes == "" && onlyNamed(r.action.To) && len(b.resolve(n)) > 0 && b.resolve(n)[0].named == "" {
+		role, r.action.To = "to", []recipe.Ref{} // "squeeze the water out of the leaves"
+	}
 	switch role {
 	case "to":
 		r.several = r.several || len(r.action.To) == 0 && n.plural

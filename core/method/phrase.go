@@ -78,12 +78,16 @@ func (w *writer) pointed(first recipe.Noun, text string) string {
 }
 
 // without is what stands for a phrase of which nothing is left: frying goes on in
-// the same pan.
+// the same pan, where no other fat is there.
 func (w *writer) without(n *node, p recipe.Phrase) string {
-	if n.Technique.Medium == "fat" && (p.Role == "in" || p.Role == "with") && n.Technique.Family == "dry heat" {
-		return w.c.words().SamePan
+	if n.Technique.Medium != "fat" || p.Role != "in" && p.Role != "with" || n.Technique.Family != "dry heat" {
+		return ""
 	}
-	return ""
+	at := w.nodeOf(n.Action.ID)
+	if slices.ContainsFunc(w.graph.Nodes[at].With, func(line int) bool { return w.there(line, at) && w.fries(line) }) {
+		return ""
+	}
+	return w.c.words().SamePan
 }
 
 // lostLiquor names what stands for a liquid that was made by work which is not done any

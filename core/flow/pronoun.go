@@ -1,0 +1,186 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/recipe"
+)
+
+// pronoun resolves "it", "them", "both", "the rest".
+func (b *bindings) pronoun(n noun) []referent {
+	if fried := b.allFried(); n.all && len(n.words) == 1 && b.r.lang.Single[n.words[0]] && len(fried) > 1 {
+		return fried
+	}
+	if n.all && !n.rest && n.share == 0 && (len(n.words) == 0 || b.r.lang.Pair[n.words[0]]) {
+		return b.lastTwo()
+	}
+	if len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && b.focus != nil && b.holdsFat(b.focus) {
+		if t := b.latest(func(x *thing) bool { return x.apart && len(x.holds) == 2 && x.comp == b.comp && b.open(x) }); t != nil {
+			return []referent{{made: t}} // "dice the onion and the carrot; melt the butter and cook both"
+		}
+		if cut := b.lastCut(); len(cut) == 2 {
+			return cut // "slice the potatoes; slice the onion; heat the oil and cook both"
+		}
+	}
+	if in := b.pointedAt(n); in != nil {
+		return in
+	}
+	if in := b.justSlippedIn(n); in != nil {
+		return in
+	}
+	if in := b.justCooked(n); in != nil {
+		return in
+	}
+	if n.rest && n.share == 0 && len(n.words) == 0 && b.justTakenOut() {
+		return []referent{{made: b.stays}} // "take out the sausage and slice it; blend the rest"
+	}
+	if (n.rest || n.share > 0) && len(n.words) == 0 {
+		if p := b.partlyUsed(); p != nil {
+			return []referent{{portion: p}}
+		}
+		if t := b.begun(); (n.rest || n.one && t != b.focus && b.onlyVessel != "") && t != nil && t.held(b) {
+			return []referent{{made: t}}
+		}
+	}
+	if b.onlyVessel != "" && !n.rest {
+		return []referent{{vessel: b.onlyVessel}}
+	}
+	if b.focus == nil {
+		if n.rest {
+			return b.whole(n)
+		}
+		return nil
+	}
+	if b.focus.several && b.stays != nil && b.open(b.stays) && len(n.words) == 1 && b.r.lang.Single[n.words[0]] {
+		return []referent{{made: b.stays}} // "wipe off the onions and grill it"
+	}
+	inIt := b.working != nil && len(b.working.To) > 0                                                                       // "melt the butter and soften the onion in it"
+	if (b.tech.Medium == "fat" && !inIt || b.tech.Joins == "yes" && (n.little || n.amount[1] > 0)) && b.holdsFat(b.focus) { // "heat the butter and brown them"
+		if t := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.holdsFat(x) && b.open(x) }); t != nil {
+			return []referent{{made: t}}
+		}
+	}
+	if b.goingInto && b.goesIn(b.focus) && len(b.working.To) > 0 && !n.rest && n.share == 0 {
+		if t := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.goesIn(x) && x.title == nil }); t != nil {
+			return []referent{{made: t}} // "pour the batter around them"
+		}
+	}
+	return []referent{{made: b.focus}}
+}
+
+// pointedAt is the one thing with which the action before was done, where "these" mean it: "soften the
+// onion with the anchovies, mashing these".
+func (b *bindings) pointedAt(n noun) []referent {
+	if b.last == nil || !b.r.lang.Pointing[b.text.low(n.from)] || n.rest || n.share > 0 || n.all {
+		return nil
+	}
+	var found []referent
+	for _, r := range b.last.With {
+		i := slices.IndexFunc(b.lines, func(l bound) bool { return r.Line != nil && l.ref == *r.Line || r.Of == l.ref })
+		if i >= 0 && !b.fat(portion{i, ""}) {
+			found = append(found, b.nowOf(portion{i, ""}))
+		}
+	}
+	if len(found) != 1 {
+		return nil
+	}
+	return found
+}
+
+// lastCut are the two things that were cut last, each by itself.
+func (b *bindings) lastCut() []referent {
+	var out []referent
+	for i := len(b.things) - 1; i >= 0 && len(out) < 2; i-- {
+		t := b.things[i]
+		if tech := b.r.larder.Technique(t.technique); b.open(t) && tech != nil && tech.Family == "cut" && t.comp == b.comp {
+			out = append(out, referent{made: t})
+		}
+	}
+	slices.Reverse(out)
+	return out
+}
+
+// lastTwo are the two things that were made last.
+func (b *bindings) lastTwo() []referent {
+	var open []referent
+	for i := len(b.things) - 1; i >= 0 && len(open) < 2; i-- {
+		if b.open(b.things[i]) && b.things[i].title == nil {
+			open = append(open, referent{made: b.things[i]})
+		}
+	}
+	slices.Reverse(open)
+	return open
+}
+
+// justCooked is what was cooked in a liquid just before, where that is taken out: "simmer the
+// breasts in the water with the onion; take them out".
+func (b *bindings) justCooked(n noun) []referent {
+	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || b.focus == nil || len(b.focus.solids) == 0 || len(b.focus.solids) == len(b.focus.holds) {
+		return nil
+	}
+	var out []referent
+	for _, p := range b.focus.solids {
+		if b.holder[p] == b.focus {
+			out = append(out, referent{portion: &p, made: b.focus})
+		}
+	}
+	return out
+}
+
+// justSlippedIn is what went into the pot last, in the same step, where that is taken out: "slip in
+// the breasts and poach for 15 minutes; take them out".
+func (b *bindings) justSlippedIn(n noun) []referent {
+	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || len(n.words) != 1 || b.lastAdded == nil || b.last == nil || b.focus == nil || len(b.lastAdded.To) != 1 || b.lastAdded.To[0].Line == nil {
+		return nil
+	}
+	step, _, _ := strings.Cut(b.last.ID, ".a")
+	for i := range b.lines {
+		p := portion{i, ""}
+		if b.lines[i].ref == *b.lastAdded.To[0].Line && strings.HasPrefix(b.lastAdded.ID, step+".a") && b.focus.holds[p] && len(b.focus.holds) > 1 {
+			return []referent{{portion: &p, made: b.focus}}
+		}
+	}
+	return nil
+}
+
+// justTakenOut tells whether what is in hand was taken out of something in the same step, which
+// is there still.
+func (b *bindings) justTakenOut() bool {
+	if b.stays == nil || b.focus == nil || b.stays == b.focus || !b.open(b.stays) || b.last == nil {
+		return false
+	}
+	step, _, _ := strings.Cut(b.last.ID, ".a")
+	for i := len(b.things) - 1; i >= 0 && strings.HasPrefix(b.things[i].id, step+".a"); i-- {
+		if b.things[i].taken {
+			return true
+		}
+	}
+	return false
+}
+
+// allFried are the things that were fried one by one and wait: "add it all to the pot".
+func (b *bindings) allFried() []referent {
+	var out []referent
+	for _, t := range b.things {
+		if b.open(t) && t.fried && !t.liquid && t.comp == b.comp && t.title == nil {
+			out = append(out, referent{made: t})
+		}
+	}
+	return out
+}
+
+// partlyUsed is the line of which a share went in last and something is left.
+func (b *bindings) partlyUsed() *portion {
+	if b.last == nil {
+		return nil
+	}
+	for i := range b.lines {
+		for part, left := range b.lines[i].left {
+			if left > 0 && left < 1 && slices.ContainsFunc(slices.Concat(b.last.To, b.last.With), func(r recipe.Ref) bool { return r.Line != nil && *r.Line == b.lines[i].ref }) {
+				return &portion{i, part}
+			}
+		}
+	}
+	return nil
+}

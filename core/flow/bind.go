@@ -210,7 +210,7 @@ func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref
 // of notes which line of what was made a reference means; where several are
 // meant, the whole is.
 func (b *bindings) of(p portion, refs []recipe.Ref) {
-	if len(refs) == 0 || b.goingInto && b.flows(p) {
+	if len(refs) == 0 || b.goingInto && larder.Wets(b.lines[p.line].food) {
 		return // "into the warm cream", with all that is mixed with it
 	}
 	r := &refs[len(refs)-1]

@@ -194,6 +194,9 @@ func (b *body) rest(i int) int {
 	if b.lang.Connectors[b.low(i)] && b.lang.Purpose[b.low(i+1)] && i > b.start+b.width {
 		return b.link(i+1, false) // "next to it"
 	}
+	if b.adverb(i) && b.lang.TimeHedges[b.low(i)] && b.number(i+1) && b.lang.Prepositions[b.low(i)] == "" {
+		return i + 1 // "about 2 cm thick"
+	}
 	if b.lang.Prepositions[b.low(i)] != "" || b.lang.Purpose[b.low(i)] || b.is(i, b.lang.Particles) {
 		return b.link(i, i == b.start+b.width)
 	}

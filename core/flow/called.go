@@ -2,7 +2,10 @@ package flow
 
 import (
 	"slices"
+	"strings"
 	"sync"
+
+	"yembra/core/larder"
 )
 
 // called finds a thing by a name that the text has given it.
@@ -14,6 +17,9 @@ func (b *bindings) called(n noun) *thing {
 	if t := b.latest(func(t *thing) bool {
 		return t.title != nil && slices.Equal(n.words, t.title) && (len(b.takes) == 0 || b.ofTaken(t))
 	}); t != nil {
+		return t
+	}
+	if t := b.byWholeName(n); t != nil {
 		return t
 	}
 	here := sync.OnceValue(func() bool { return b.lineHere(n) })
@@ -36,6 +42,33 @@ func (b *bindings) called(n noun) *thing {
 		}
 	}
 	return nil
+}
+
+// byWholeName finds what the text has given the very words of a noun as a name, else what goes by its
+// last word and holds what the others name: "the white sauce", "the tomato sauce".
+func (b *bindings) byWholeName(n noun) *thing {
+	if len(n.words) < 2 || !b.r.lang.Products[n.head()] || len(b.dish.Components) > 1 {
+		return nil
+	}
+	full := strings.Join(n.words, " ")
+	if t := b.latest(func(t *thing) bool { return t.names[full] }); t != nil {
+		return t
+	}
+	if found := b.direct(n); len(found) > 0 && b.leftOf(*found[0].portion) == 0 {
+		if t := b.latest(func(t *thing) bool { return t.names[n.head()] && t.holds[*found[0].portion] }); t != nil {
+			return t
+		}
+	}
+	return b.latest(func(t *thing) bool {
+		return t.names[n.head()] && slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool {
+			for p := range t.holds {
+				if l := &b.lines[p.line]; l.said[w] || l.food != nil && slices.Contains(larder.Words(l.food.Name), w) {
+					return true
+				}
+			}
+			return false
+		})
+	})
 }
 
 // ofOtherPart tells whether a noun says of which part of the dish a thing is, and that is another:

@@ -173,7 +173,11 @@ func (p *parser) sentence(from, upto int) {
 // "Gravy: melt the butter".
 func (p *parser) label(i, upto int) int {
 	n, ok := p.noun(i, upto, true)
-	if !ok || n.pronoun || !p.mark(n.upto, ":") || !p.lang.Products[p.low(n.upto-1)] && !p.listed(n.head()) || !p.orders(n.upto+1, true, false) {
+	at := n.upto + 1
+	for ok && p.adverb(at) {
+		at++ // "Sauce: gently fry the garlic"
+	}
+	if !ok || n.pronoun || !p.mark(n.upto, ":") || !p.lang.Products[p.low(n.upto-1)] && !p.listed(n.head()) || !p.orders(at, true, false) {
 		return i
 	}
 	p.front = &clause{from: i, links: []link{{role: "for", nouns: []noun{n}, from: i}}}

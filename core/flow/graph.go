@@ -33,6 +33,8 @@ type Node struct {
 	Named, Holds []int
 	// shares are the lines that it holds a share of, while the rest is elsewhere.
 	shares []int
+	// tap tells that water of which nobody knows how much has gone in.
+	tap bool
 	// Inputs are the nodes whose outcome goes in; Users those that take the
 	// outcome of this one.
 	Inputs, Users []int
@@ -133,6 +135,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 			t.holder[line] = id
 		}
 	}
+	n.Lasts = t.untilDry(a, &n)
 	for _, in := range n.Inputs {
 		t.graph.Nodes[in].Users = append(t.graph.Nodes[in].Users, id)
 	}

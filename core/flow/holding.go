@@ -5,7 +5,6 @@ import (
 
 	"yembra/core/language"
 	"yembra/core/larder"
-	"yembra/core/measure"
 )
 
 // leftOf is the share of a portion that has not gone in yet.
@@ -162,22 +161,6 @@ func (b *bindings) besideLiquid(t *thing, named []portion) bool {
 	}
 	return t.strained && t.liquid // with water from the tap
 }
-
-// flows tells whether a portion is a liquid, by its food or by what it is measured in: cream.
-func (b *bindings) flows(p portion) bool {
-	l := &b.lines[p.line]
-	if larder.Pours(l.food) {
-		return true
-	}
-	if l.food == nil || l.line.Amount == nil || larder.Or(l.food.Per100.Water, 0) < creamWater {
-		return false
-	}
-	d, ok := measure.DimensionOf(l.line.Amount.Unit)
-	return ok && d == measure.Volume
-}
-
-// creamWater is the least water in 100 g of what is measured by volume because it pours.
-const creamWater = 40.0
 
 // open tells whether a thing still is something by itself: it holds something
 // that has not gone on into another.

@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"strings"
+
 	"yembra/core/language"
 	"yembra/core/lex"
 )
@@ -56,7 +58,11 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 
 // sideways tells whether "skin side down" or the like begins at i.
 func (t *text) sideways(i int) bool {
-	return t.lang.Sides[t.low(i+1)] && (t.is(i+2, t.lang.Particles) || t.adverb(i+2)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ",") || t.lang.Prepositions[t.low(i+2)] != "")
+	side, word := i+1, t.low(i+1)
+	if _, tail, hyphened := strings.Cut(t.low(i), "-"); hyphened {
+		side, word = i, tail // "skin-side down"
+	}
+	return t.lang.Sides[word] && (t.is(side+1, t.lang.Particles) || t.adverb(side+1)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ",") || t.lang.Prepositions[t.low(i+2)] != "")
 }
 
 // doled finds where "a spoonful at a time" ends that begins at i; 0 where it is

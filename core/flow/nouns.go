@@ -177,7 +177,7 @@ func (b *body) listed(i int) bool {
 	if b.adverb(i) && !b.modifies(i, b.upto) {
 		return false
 	}
-	if b.text.listed(b.words[i].norm) && (b.ends(i+1, b.upto) || b.mark(i+1, ",") || b.conj(i+1)) {
+	if (b.text.listed(b.words[i].norm) || b.lang.Groups[b.words[i].norm] != nil) && (b.ends(i+1, b.upto) || b.mark(i+1, ",") || b.conj(i+1) || b.is(i+1, b.lang.Until)) {
 		return true // "the egg and seasoning"
 	}
 	return !b.goes(i) && !b.looksGoing(i) || b.modifies(i, b.upto)

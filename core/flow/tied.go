@@ -3,6 +3,7 @@ package flow
 import (
 	"maps"
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -64,8 +65,8 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		}
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case "for":
-		if b.componentNamed(n.head()) < 0 && vessel == "" && len(b.direct(n)) == 0 {
-			r.names = append(r.names, n.head())
+		if b.componentNamed(n.head()) < 0 && vessel == "" && (len(b.direct(n)) == 0 || b.r.lang.Products[n.head()]) {
+			r.names = append(r.names, n.head(), strings.Join(n.words, " "))
 		}
 	}
 }

@@ -136,6 +136,29 @@ func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
 	})
 }
 
+// untilDry is how long an action lasts that is said to go on until something shows: no longer than
+// the water in an open pan, a glaze and not what is in pieces, takes to boil away.
+func (t *tracer) untilDry(a *recipe.Action, n *Node) float64 {
+	n.tap = n.Liquid && slices.ContainsFunc(n.Inputs, func(in int) bool { return t.graph.Nodes[in].tap })
+	for _, r := range slices.Concat(a.To, a.With, a.Into) {
+		n.tap = n.tap || r.Named != nil && t.larder.Language().Loose[last(strings.Fields(strings.ToLower(*r.Named)))]
+	}
+	if a.Minutes != nil || n.tap || n.Covered || n.Technique.Lost == 0 {
+		return n.Lasts
+	}
+	water := 0.0
+	for _, line := range n.Holds {
+		if f := t.food(line); larder.GivesWater(f) {
+			at := t.graph.Lines[line]
+			water += t.dish.Components[at.Component].Lines[at.Line].Mass() * larder.Or(f.Per100.Water, 0) / 100
+		}
+	}
+	if water == 0 {
+		return n.Lasts
+	}
+	return min(n.Lasts, water/n.Technique.Lost)
+}
+
 // hotFat tells whether fat is heated to a frying temperature here, or was in
 // what goes in.
 func (t *tracer) hotFat(a *recipe.Action, n *Node) bool {

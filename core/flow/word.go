@@ -1,7 +1,6 @@
 package flow
 
 import (
-	"slices"
 	"strings"
 
 	"yembra/core/language"
@@ -203,89 +202,4 @@ func (t *text) goes(i int) bool {
 func (t *text) looksGoing(i int) bool {
 	w := t.low(i)
 	return strings.HasSuffix(w, t.lang.GoingEnd) && len(w) > len(t.lang.GoingEnd)+2 && !t.foods(t.words[i].norm) && !t.lang.Products[w] && !t.lang.Vessels[w] && !t.lang.Pointing[w] && !t.lang.Pronouns[w]
-}
-
-// senseOf chooses the meaning of a verb by the words of its clause: the sense
-// that asks for most of them.
-func (t *text) senseOf(lemma string, from, upto int) language.Sense {
-	best, most := language.Sense{}, -1
-	for _, s := range t.lang.Senses(lemma) {
-		asked := 0
-		if len(s.Keys) > 0 {
-			for _, key := range s.Keys {
-				if len(key) > asked && t.holds(from, upto, key) {
-					asked = len(key)
-				}
-			}
-			if asked == 0 {
-				continue
-			}
-		}
-		if asked > most {
-			best, most = s, asked
-		}
-	}
-	return best
-}
-
-// holds tells whether all words of a key stand in a clause before its cue; a
-// particle must stand by itself and lead to nothing.
-func (t *text) holds(from, upto int, key []string) bool {
-	for i := from; i < upto; i++ {
-		if t.is(i, t.lang.Until) {
-			upto = i
-		}
-	}
-	return !slices.ContainsFunc(key, func(w string) bool {
-		if w == anyTime || w == anyDegrees || w == anyFood {
-			return !t.measured(from, upto, w)
-		}
-		for i := from; i < upto; i++ {
-			if t.mark(i, "(") {
-				i = t.closing(i, upto)
-			}
-			if (t.low(i) == w || t.words[i].norm == w && t.words[i].Kind == lex.Word) && (len(key) > 1 || !t.is(i, t.lang.Particles) || t.alone(i, from, upto)) {
-				return false
-			}
-		}
-		return true
-	})
-}
-
-// anyTime, anyDegrees and anyFood stand in the table of verbs for a time, a
-// temperature and the name of a food of the clause.
-const (
-	anyTime    = "#time"
-	anyDegrees = "#degrees"
-	anyFood    = "#food"
-)
-
-func (t *text) measured(from, upto int, what string) bool {
-	for i := from; i < upto; i++ {
-		if c, ok := t.time(i); what == anyTime && ok && !c.aside {
-			return true
-		}
-		if _, _, ok := t.celsius(i); what == anyDegrees && ok {
-			return true
-		}
-		if what == anyFood && t.foods(t.words[i].norm) {
-			return true
-		}
-	}
-	return false
-}
-
-// closing finds the bracket that closes one at i.
-func (t *text) closing(i, upto int) int {
-	for i < upto-1 && !t.mark(i, ")") {
-		i++
-	}
-	return i
-}
-
-// alone tells whether a particle belongs to the verb: it stands before it or follows it right
-// away, or nothing that it could lead to follows it.
-func (t *text) alone(i, from, upto int) bool {
-	next := i + 1
-	return i == from || i == from+1 || t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) || t.is(next, t.lang.Until) || t.adverb(next) && (t.ends(next+1, upto) || t.mark(next+1, ",") || t.conj(next+1) || t.lang.Prepositions[t.low(next+1)] != "")
 }

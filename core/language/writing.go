@@ -27,6 +27,8 @@ type Writing struct {
 	Look     string
 	LookBare string `yaml:"lookBare"`
 	Pieces   string
+	// CookedWith is the heading of {thing} that is cooked with {other}.
+	CookedWith string `yaml:"cookedwith"`
 	// Reworded, Open, Prepares, Missing and Retimed say why a step is as it is.
 	Reworded, Open, Prepares, Missing, Retimed string
 	// FatGone says why a fat is left out that fried what is gone.

@@ -239,6 +239,12 @@ func Wets(f *Food) bool {
 // creamWater is the water in 100 g of a rich cream.
 const creamWater = 45.0
 
+// GivesWater tells whether the water of a food boils away from a pan: that of a liquid, a sauce or a
+// vegetable, not that of what is cooked in pieces.
+func GivesWater(f *Food) bool {
+	return f != nil && (Wets(f) || !slices.Contains(solidShelves, f.Aisle) || f.Aisle == "vegetables" || f.Aisle == "fruit")
+}
+
 // solidShelves hold what keeps its water: no food on them pours.
 var solidShelves = []string{"vegetables", "fruit", "fish", "shellfish", "mushrooms", "soy", "sea-vegetables", "herbs", "meat", "poultry", "pulses", "bakery", "analogues"}
 

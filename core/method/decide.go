@@ -64,7 +64,7 @@ func (p *plan) decide(i int) {
 		d.silent = true
 	case p.intoNothing(i):
 		d.drop = true
-	case n.Is("off-heat") && p.onlyDropped(i), p.onlyForAdded(i), p.turnsNothing(i):
+	case n.Is("off-heat") && p.onlyDropped(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)

@@ -103,7 +103,19 @@ func (w *writer) takesObject(n *node, before []*standIn) bool {
 	if n.Technique.Family == "wet heat" {
 		return len(a.Words.Phrases) == 0 && !slices.ContainsFunc(before, func(s *standIn) bool { return !larder.Pours(w.l.Food(s.was.FoodID())) || !s.Dissolves })
 	}
-	return !slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })
+	return !namesObject(a) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })
+}
+
+// namesObject tells whether the words of an action name what it is done to, behind a particle too:
+// "slip in the fish".
+func namesObject(a *recipe.Action) bool {
+	return slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role == "to" || slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+			return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+				return r.Line != nil && slices.ContainsFunc(a.To, func(to recipe.Ref) bool { return to.Line != nil && *to.Line == *r.Line })
+			})
+		})
+	})
 }
 
 // adds is the clause with which stand-ins go in.

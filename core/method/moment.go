@@ -66,10 +66,18 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	return closing, false
 }
 
-// takenOutAfter tells whether what an action cooked is drained or lifted out later.
+// takenOutAfter tells whether what an action cooked is drained or lifted out later, and leaves its liquid
+// or its fat behind; a mince that was mixed cold keeps what is in it.
 func (p *plan) takenOutAfter(at int) bool {
+	if n := &p.graph.Nodes[at]; n.Technique.Heat == "" && !n.Liquid {
+		return false
+	}
+	return p.drainedAfter(at)
+}
+
+func (p *plan) drainedAfter(at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return p.graph.Nodes[k].Is("drain", "remove", "strain") || p.takenOutAfter(k)
+		return p.graph.Nodes[k].Is("drain", "remove", "strain") || p.drainedAfter(k)
 	})
 }
 

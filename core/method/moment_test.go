@@ -32,7 +32,7 @@ func TestBoostersGoInWhereSomethingIsStirred(t *testing.T) {
 // A part of the dish is called after what stands in it, not after another part's.
 func TestAPartIsCalledAfterItsOwnStandIn(t *testing.T) {
 	r, _, c := open(t)
-	d := r.Read("Balls\nServes 4\n\nBalls\n50 g breadcrumbs\n400 ml milk\n\nCream sauce\n2 tbsp flour\n300 ml water\n100 ml cream\n\nMethod\n1. Soak the breadcrumbs in the milk and roll into balls. Fry for 8 minutes.\n2. Whisk the flour into the water, simmer for 5 minutes and add the cream.", measure.Metric)
+	d := r.Read("Balls\nServes 4\n\nBalls\n50 g breadcrumbs\n400 ml milk\n\nMushroom cream\n2 tbsp flour\n300 ml water\n100 ml cream\n\nMethod\n1. Soak the breadcrumbs in the milk and roll into balls. Fry for 8 minutes.\n2. Whisk the flour into the water, simmer for 5 minutes and add the cream.", measure.Metric)
 	a, err := c.Adapt(d, swap.Decisions{Swaps: map[string]string{"components[0].lines[1]": "soy-drink-for-milk", "components[1].lines[2]": "silken-cashew-cream"}}, false)
 	require.NoError(t, err)
 	require.Contains(t, a.Components[1].Name, "ashew")

@@ -175,6 +175,9 @@ func (p *plan) kindOf(name string) string {
 // renamed gives what the dish makes itself a name without an animal where the
 // language has one: "the pale sauce" for a bechamel.
 func (c *Carrier) renamed(name string) string {
+	if other := c.words().Renames[larder.Fold(name)]; other != "" {
+		return other // "the white sauce"
+	}
 	words := strings.Fields(name)
 	for i, w := range words {
 		for _, norm := range larder.Words(w) {

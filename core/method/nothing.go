@@ -75,6 +75,13 @@ func (p *plan) turnsNothing(i int) bool {
 	return i > 0
 }
 
+// turnsUncooked tells whether an action turns over what was to be cooked on one side just before and is
+// not.
+func (p *plan) turnsUncooked(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("turn") && len(n.Inputs) == 1 && p.deeds[n.Inputs[0]].drop && p.graph.Nodes[n.Inputs[0]].Technique.Heat != ""
+}
+
 // paste is what is left of things that are ground or blended together.
 const paste = "paste"
 

@@ -135,6 +135,24 @@ func beforeBracket(text string) string {
 	return before
 }
 
+// cookedWith is the heading of a part that was called after its animal: what stands for it with what
+// it is cooked with most, so that it is told from the part in which that is prepared.
+func (c *Carrier) cookedWith(p *plan, i int, stands []*standIn) string {
+	other, most := "", 0.0
+	for j := range p.dish.Components[i].Lines {
+		l := &p.dish.Components[i].Lines[j]
+		f := p.l.Food(l.FoodID())
+		if f == nil || p.stand[p.graph.Line(i, j)] != nil || larder.Pours(f) || c.fatLine(l) || l.Mass() <= most {
+			continue
+		}
+		other, most = f.Name, l.Mass()
+	}
+	if other == "" || len(stands) > 1 {
+		return c.words().Pieces
+	}
+	return larder.Capital(strings.NewReplacer("{thing}", stands[0].name, "{other}", other).Replace(c.words().CookedWith))
+}
+
 // heading is the name of a component without the animal in it: "Celeriac and
 // walnut mince sauce" for "Meat sauce".
 func (c *Carrier) heading(p *plan, i int) string {
@@ -172,7 +190,7 @@ func (c *Carrier) heading(p *plan, i int) string {
 	}
 	gone := larder.Words(animals[0].Name)
 	if len(words) == 1 && len(stands) > 0 && stands[0].flesh() && (len(stands) > 1 || len(stands[0].book.Prepare) > 1) {
-		return c.words().Pieces // and not as what is prepared for it
+		return c.cookedWith(p, i, stands) // and not as what is prepared for it
 	}
 	if len(words) == 1 && len(stands) > 0 && !stands[0].flesh() && len(p.dish.Components[i].Lines) >= severalLines {
 		return larder.Capital(c.words().Mixture) // "Cream", of yolks, sugar and mascarpone

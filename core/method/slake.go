@@ -23,11 +23,11 @@ func (p *plan) strewnOnNothing(i int) bool {
 		!slices.ContainsFunc(n.Into, func(line int) bool { return p.there(line, i) && (p.stand[line] != nil || p.begun(line, i)) })
 }
 
-// dustedForPan tells whether an action dusts something with no more than a thickener, for a frying
-// that is not done any more: the flour goes into the sauce.
+// dustedForPan tells whether an action dusts something with no more than a thickener and what seasons
+// it, for a frying that is not done any more: the flour goes into the sauce.
 func (p *plan) dustedForPan(i int) bool {
 	n := &p.graph.Nodes[i]
-	if !n.Is("dust") || len(n.With) == 0 || slices.ContainsFunc(n.With, func(line int) bool { return !p.thickens(line) }) {
+	if n.Technique.Family != "coat" && !n.Is("toss") || !slices.ContainsFunc(n.With, p.thickens) || slices.ContainsFunc(n.With, func(line int) bool { return !p.thickens(line) && !p.dusts(line) }) {
 		return false
 	}
 	for _, line := range p.subjects(i) {
@@ -57,10 +57,23 @@ func (p *plan) slakesInto(line, i int) int {
 	}
 	for k := i + 1; k < len(p.graph.Nodes); k++ {
 		n := &p.graph.Nodes[k]
-		if p.deeds[k].drop || !n.Reaches(line) && !slices.ContainsFunc(p.subjects(i), n.Reaches) || n.Technique.Joins != "yes" {
+		if !n.Reaches(line) && !slices.ContainsFunc(p.subjects(i), n.Reaches) || n.Technique.Joins != "yes" {
 			continue
 		}
-		if p.pouredAt(k) >= 0 {
+		poured := p.pouredAt(k)
+		if poured >= 0 && p.deeds[k].drop {
+			return p.nextDone(poured, k)
+		} else if poured >= 0 {
+			return k
+		}
+	}
+	return -1
+}
+
+// nextDone is the first action after k, itself not done, that still works on a line; -1 where none does.
+func (p *plan) nextDone(line, k int) int {
+	for k++; k < len(p.graph.Nodes); k++ {
+		if p.graph.Nodes[k].Reaches(line) && !p.deeds[k].drop {
 			return k
 		}
 	}
@@ -71,7 +84,23 @@ func (p *plan) slakesInto(line, i int) int {
 func (p *plan) pouredAt(k int) int {
 	n := &p.graph.Nodes[k]
 	for _, line := range slices.Concat(n.Named, n.To) {
-		if slices.Contains(n.To, line) && p.there(line, k) && larder.Pours(p.l.Food(p.line(line).FoodID())) {
+		if (slices.Contains(n.To, line) || slices.Contains(n.With, line)) && p.there(line, k) && larder.Pours(p.l.Food(p.line(line).FoodID())) {
+			return line
+		}
+	}
+	return -1
+}
+
+// poursIn is a line whose liquid goes in with an action though the text says so of work that is not
+// done, -1 where none does.
+func (p *plan) poursIn(k int) int {
+	for _, s := range p.inOrder() {
+		if s.enters == k && !s.gone && larder.Pours(p.l.Food(p.line(s.node).FoodID())) {
+			return s.node
+		}
+	}
+	for _, line := range p.deeds[k].along {
+		if larder.Pours(p.l.Food(p.line(line).FoodID())) {
 			return line
 		}
 	}
@@ -81,6 +110,9 @@ func (p *plan) pouredAt(k int) int {
 // slaked stirs a thickener smooth with some of the liquid that goes in next.
 func (w *writer) slaked(k, line int) *clause {
 	poured := w.pouredAt(k)
+	if poured < 0 {
+		poured = w.poursIn(k)
+	}
 	if poured < 0 {
 		return nil
 	}

@@ -85,6 +85,11 @@ func (w *writer) action(i int) []*clause {
 		return []*clause{own}
 	}
 	out = w.ownFat(i)
+	for _, line := range d.slakes {
+		if c := w.slaked(i, line); c != nil {
+			out = append(out, c)
+		}
+	}
 	before := w.unsaid(n, d.before)
 	onto := w.ontoThem(n, before)
 	if w.first = nil; onto != nil {
@@ -95,11 +100,6 @@ func (w *writer) action(i int) []*clause {
 		w.object = before // "season", of what went in before
 	} else if len(before) > 0 {
 		out = append(out, w.adds(before...))
-	}
-	for _, line := range d.slakes {
-		if c := w.slaked(i, line); c != nil {
-			out = append(out, c)
-		}
 	}
 	edits, ok := w.edits(n, d, own)
 	edits = append(edits, onto...)

@@ -140,7 +140,15 @@ func (l *layout) leads(b, next block) bool {
 	if _, hasNumber := firstNumber(b.text); hasNumber || !unicode.IsUpper([]rune(b.text)[0]) {
 		return false
 	}
-	return l.quantityFirst(next.text) && !l.methodLike(next)
+	return (l.quantityFirst(next.text) || l.partOfSome(next.text)) && !l.methodLike(next)
+}
+
+// partOfSome tells whether a line gives its amount behind what it takes of something: "juice of 2
+// lemons".
+func (l *layout) partOfSome(text string) bool {
+	words := strings.Fields(larder.Fold(text))
+	_, numbered := firstNumber(text)
+	return numbered && len(words) > 2 && l.reader.larder.Language().Parts[words[0]] && l.known(text)
 }
 
 // setOff tells whether a block stands under a blank line in a list of which each line so far gives

@@ -97,6 +97,11 @@ const longestLabel = 4
 func (l *layout) orders(text string) bool {
 	lang := l.reader.larder.Language()
 	tokens := lex.Scan(text)
+	if len(tokens) > 1 {
+		if w := larder.Fold(tokens[0].Text); lang.Adverbs[w] || strings.HasSuffix(w, lang.AdverbEnd) {
+			tokens = tokens[1:] // "gently fry the garlic"
+		}
+	}
 	return len(tokens) > 1 && tokens[1].Kind == lex.Word && lang.IsVerb(larder.Fold(tokens[0].Text)) && lang.Articles[larder.Fold(tokens[1].Text)]
 }
 

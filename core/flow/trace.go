@@ -80,8 +80,16 @@ func (t *tracer) stayedInPan(line, from int) bool {
 	if !ok || t.graph.Nodes[from].Technique.Family != "dry heat" {
 		return false
 	}
-	f, out := t.food(line), &t.graph.Nodes[h]
-	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat && (out.Technique.Takes == "part" || out.Is(placeTechnique)) && len(out.Inputs) == 1 && out.Inputs[0] == from
+	if f := t.food(line); f == nil || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+		return false
+	}
+	// "remove and keep" are two
+	for out := &t.graph.Nodes[h]; (out.Technique.Takes == "part" || out.Is(placeTechnique)) && len(out.Inputs) == 1; out = &t.graph.Nodes[out.Inputs[0]] {
+		if out.Inputs[0] == from {
+			return true
+		}
+	}
+	return false
 }
 
 // pours tells whether a node holds a listed liquid.

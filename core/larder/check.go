@@ -207,6 +207,11 @@ func (c *checker) booster(b *Booster) {
 	if b.Form != RawForm && f.Forms[b.Form].Name == "" {
 		c.say("booster %s: no form %q", b.Food, b.Form)
 	}
+	for _, class := range b.Piece {
+		if !slices.ContainsFunc(c.larder.order, func(f *Food) bool { return string(f.Animal) == class }) {
+			c.say("booster %s: a piece of no class %q", b.Food, class)
+		}
+	}
 	c.source(b.Food, b.Source)
 }
 

@@ -189,6 +189,9 @@ type Booster struct {
 	Strewn string `json:"-" yaml:"strewn"`
 	// Cooked tells that it goes only into what is cooked, at whatever moment.
 	Cooked bool `json:"cooked" yaml:"cooked"`
+	// Piece are the classes of which the original held a piece, and no sauce or stock alone, where it
+	// belongs; empty for any.
+	Piece []string `json:"-" yaml:"piece"`
 	// In says in what dishes it belongs: savoury, sweet or any.
 	In     string `json:"in" yaml:"in"`
 	Source string `json:"source" yaml:"source"`

@@ -65,7 +65,7 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 			}
 		}
 		if slices.Contains(n.Named, line) || len(n.To) == 1 {
-			if len(words) > 1 && lang.Pronouns[words[1]] && !s.gone && s.plural != p.c.plural(s.was.Name) {
+			if len(words) > 1 && lang.Pronouns[words[1]] && !s.gone && lang.Single[words[1]] == s.plural {
 				return true // "until it is ..." of what is more than one now
 			}
 		}

@@ -158,7 +158,7 @@ func (x *bench) weighBoosters() {
 	for i, b := range x.larder.Boosters() {
 		x.doses = append(x.doses, nil)
 		f := x.rules.inPlace(b.Food)
-		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) {
+		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) || !x.heldPiece(b) {
 			continue
 		}
 		home, known := homes[b.Traits[0]]
@@ -178,6 +178,23 @@ func (x *bench) weighBoosters() {
 			x.doses[i] = append(x.doses[i], x.booster(i, d))
 		}
 	}
+}
+
+// heldPiece tells whether the original held a piece of what a booster asks for, or the cook wants its
+// taste: nobody strews seaweed over a stir-fry for its spoon of oyster sauce.
+func (x *bench) heldPiece(b *larder.Booster) bool {
+	if len(b.Piece) == 0 || slices.ContainsFunc(b.Traits, func(trait string) bool { return x.wishes.Pins[trait] }) {
+		return true
+	}
+	for i := range x.dish.Components {
+		for j := range x.dish.Components[i].Lines {
+			f := x.larder.Food(x.dish.Components[i].Lines[j].FoodID())
+			if f != nil && slices.Contains(b.Piece, string(f.Animal)) && !f.Tagged(larder.NoPiece) {
+				return true
+			}
+		}
+	}
+	return false
 }
 
 // holdsKin tells whether the dish has another kind of a food that bears its name, so that more of

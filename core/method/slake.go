@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 )
 
@@ -60,10 +61,11 @@ func (p *plan) slakesInto(line, i int) int {
 		if !n.Reaches(line) && !slices.ContainsFunc(p.subjects(i), n.Reaches) || n.Technique.Joins != "yes" {
 			continue
 		}
-		poured := p.pouredAt(k)
-		if poured >= 0 && p.deeds[k].drop {
-			return p.nextDone(poured, k)
-		} else if poured >= 0 {
+		if p.deeds[k].drop {
+			if poured := p.poursOf(n); poured >= 0 {
+				return p.nextDone(poured, k)
+			}
+		} else if p.pouredAt(k) >= 0 {
 			return k
 		}
 	}
@@ -75,6 +77,16 @@ func (p *plan) nextDone(line, k int) int {
 	for k++; k < len(p.graph.Nodes); k++ {
 		if p.graph.Nodes[k].Reaches(line) && !p.deeds[k].drop {
 			return k
+		}
+	}
+	return -1
+}
+
+// poursOf is a line that pours and was to go in with an action that is not done, -1 where none was.
+func (p *plan) poursOf(n *flow.Node) int {
+	for _, line := range slices.Concat(n.To, n.With) {
+		if s := p.stand[line]; slices.Contains(n.Named, line) && (s == nil || !s.gone) && larder.Pours(p.l.Food(p.line(line).FoodID())) {
+			return line
 		}
 	}
 	return -1

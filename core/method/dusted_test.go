@@ -1,0 +1,73 @@
+package method_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
+
+// What was done with flesh beside others leaves these where a cook would put them.
+func TestWhatWentWithFleshFindsItsPlace(t *testing.T) {
+	mushrooms, fish := "mushroom-chunks-braise", "banana-blossom-mushroom-fish"
+	reads(t, map[string]carried{
+		"flour of dusting thickens the sauce": {
+			"Stew\nServes 4\n\n600 g braising beef, in chunks\n2 tbsp plain flour\n2 tbsp oil\n1 onion, chopped\n2 carrots\n400 ml vegetable stock\n\nMethod\n1. Toss the beef in the flour. Brown the beef in the oil and set it aside on a plate.\n2. Add the onion and cook for 8 minutes. Return the beef with the carrots and the stock. Bring to the boil, cover and simmer for 2 hours.",
+			map[string]string{line("0"): mushrooms}, []string{"Stir the plain flour smooth with a little of the vegetable stock"}, []string{"Toss the flour"},
+		},
+		"what is named behind a particle stays": {
+			"Soup\nServes 4\n\n1 kg small fish\n1 onion\n500 g salmon fillet\n4 potatoes\n\nMethod\n1. Put the small fish in a pot with the onion, cover with 2 litres of water and simmer for 40 minutes. Strain the broth and throw everything in the sieve away.\n2. Put in the potatoes and cook for 12 minutes. Slip in the salmon and simmer for 7 minutes.",
+			map[string]string{line("0"): "blossom-flakes", line("2"): fish}, []string{"Slip in the seaweed mushrooms"}, []string{"in the seaweed mushrooms and the"},
+		},
+		"a colour that only raw meat changes": {
+			"Stew\nServes 4\n\n500 g lamb shoulder\n2 onions\n1 tsp turmeric\n500 ml water\n\nMethod\n1. Fry the onions. Add the turmeric, then the lamb, and turn until it has changed colour all over. Pour in the water and simmer for an hour.",
+			map[string]string{line("0"): mushrooms}, []string{"Add the turmeric"}, []string{"changed"},
+		},
+		"nothing is turned over that was not cooked": {
+			"Salmon\nServes 2\n\n2 salmon fillets, skin on\n2 tbsp soy sauce\n1 tbsp oil\n\nMethod\n1. Heat the oil in a pan and put the salmon in skin-side down. Cook for 4 minutes, then flip and give it 1 minute more. Pour in the soy sauce and let it bubble until sticky.",
+			map[string]string{line("0"): fish}, []string{"put the seaweed mushrooms in", "let it bubble until sticky"}, []string{"lip.", "flip", "4 minutes"},
+		},
+		"the fat stays in the pan": {
+			"Rice\nServes 4\n\n4 tbsp olive oil\n150 g cooking chorizo, sliced\n1 onion\n16 raw prawns\n350 g rice\n\nMethod\n1. Heat the oil in a wide pan. Fry the prawns for a minute, remove and keep. Fry the chorizo in the same oil until its fat runs red, then take it out.\n2. Add the onion and cook for 15 minutes. Tip in the rice.",
+			map[string]string{line("1"): "smoky-bean-sausage", line("3"): "konjac-prawn"}, []string{"the onion and cook"}, []string{"vegetable oil"},
+		},
+		"noodles are rinsed, with eggs or without": {
+			"Noodles\nServes 2\n\n150 g egg noodles\n1 pepper\n\nMethod\n1. Cook the noodles, drain and rinse under cold water. Add the pepper and toss.",
+			map[string]string{line("0"): "rice-noodles-plain"}, []string{"drain and rinse under cold water"}, nil,
+		},
+		"it, of what is several now": {
+			"Chicken\nServes 2\n\n2 chicken breasts, in strips\n1 tbsp soy sauce\n1 tbsp oil\n\nMethod\n1. Mix the chicken with the soy sauce and leave for 20 minutes. Fry the chicken in the oil for 4 minutes until it is cooked.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, nil, []string{"it is cooked"},
+		},
+		"a part called after its animal": {
+			"Flatbreads\nServes 4\n\nBreads\n300 g flour\n150 ml water\n\nLamb\n400 g minced lamb\n1 red onion\n1 tbsp oil\n\nMethod\n1. Knead the flour and the water, roll out and bake for 5 minutes.\n2. Fry the onion in the oil. Add the lamb and fry until brown.\n3. Pile the lamb on the breads.",
+			map[string]string{"components[1].lines[0]": "lentil-walnut-mince"}, []string{"# Lentil mince with red onion"}, []string{"Main pieces"},
+		},
+	})
+}
+
+// A booster goes in before what may not be stirred any more, and into a mince before it is shaped.
+func TestBoostersHeedWhatIsNotStirred(t *testing.T) {
+	r, _, c := open(t)
+	for _, x := range []struct{ text, food, before string }{
+		{"Rice\nServes 4\n\n350 g rice\n1 litre vegetable stock\n1 onion\n2 tbsp oil\n\nMethod\n1. Cook the onion in the oil. Tip in the rice and stir to coat it.\n2. Pour in the stock, shake the pan and do not stir again. Cook for 18 minutes.", "nutritional-yeast", "Pour"},
+		{"Burgers\nServes 4\n\n500 g cooked lentils\n50 g breadcrumbs\n1 onion, grated\n2 tbsp oil\n\nMethod\n1. Mix the lentils with the breadcrumbs and the onion.\n2. Shape into six patties and chill for 30 minutes.\n3. Fry in the oil for 6 minutes on each side. Drain on kitchen paper.", "nutritional-yeast", "Shape"},
+	} {
+		a, err := c.Adapt(r.Read(x.text, measure.Metric), swap.Decisions{Boosters: []swap.Dose{{Food: x.food, Grams: 6}}}, false)
+		require.NoError(t, err)
+		steps := a.Components[0].Steps
+		added, before := -1, -1
+		for i, s := range steps {
+			switch {
+			case s.Change == swap.Added:
+				added = i
+			case before < 0 && len(s.Text) > len(x.before) && s.Text[:len(x.before)] == x.before:
+				before = i
+			}
+		}
+		require.GreaterOrEqual(t, added, 0, x.text)
+		require.Less(t, added, before, "%v", steps)
+	}
+}

@@ -39,6 +39,9 @@ type Shape struct {
 	Wet, Kneaded, Heated bool
 	// Clear tells that it is strained, so that nothing may cloud it.
 	Clear bool
+	// Stirred tells that several things are mixed or cooked together in it, so that more can be
+	// stirred in; what is only laid, filled or poured takes nothing.
+	Stirred bool
 }
 
 // Mass is the finished mass of a component: what went in, plus water taken up
@@ -105,6 +108,7 @@ func (m *method) shape(component int) Shape {
 		s.Clear = s.Clear || n.Is("strain")
 		s.Wet = s.Wet || t.Wet
 		s.Heated = s.Heated || hot(t)
+		s.Stirred = s.Stirred || m.stirs(n)
 		if t.Lost == 0 {
 			continue
 		}
@@ -122,6 +126,25 @@ func (m *method) shape(component int) Shape {
 		}
 	}
 	return s
+}
+
+// stirs tells whether an action brings several things together that are no fat, or works in a liquid.
+func (m *method) stirs(n *flow.Node) bool {
+	switch n.Technique.Family {
+	case "mix", "machine", "wet heat", "gentle heat", "dry heat":
+	default:
+		return false
+	}
+	if n.Is("deep-fry", "steam", "blanch", "toast", "grill") {
+		return false
+	}
+	things := 0
+	for _, line := range n.Holds {
+		if f := m.food(line); f == nil || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+			things++
+		}
+	}
+	return things > 1 || things > 0 && n.Liquid && !n.Is("drain")
 }
 
 // The losses of water that a kitchen can weigh for itself.

@@ -99,7 +99,7 @@ func (x *bench) wanted(others []*option) [][]string {
 
 // leastClosed is the steps by which a booster must close a trait that it is
 // there for.
-const leastClosed = 0.4
+const leastClosed = 1.0
 
 // closes tells whether one of the traits, as it stands in x.profile, came at
 // least so much nearer than it was in before.

@@ -27,6 +27,9 @@ func (p *parser) boundary(i, upto int) int {
 			if c, ok := p.time(k + 1); ok && !c.aside {
 				continue // "until brown: 10 minutes"
 			}
+			if _, _, ok := p.celsius(k + 1); ok {
+				continue // "Oven: 190C"
+			}
 			return k
 		case cue && p.is(k, p.lang.Exceptions): // "until they soften but keep some bite"
 		case p.mark(k, ","), p.conj(k):

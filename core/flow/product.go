@@ -22,6 +22,9 @@ func (b *bindings) allOfGroup(n noun) []referent {
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
+		if b.r.lang.Liquors[n.head()] && (!larder.Wets(f) || b.tech.Family == "separate") {
+			continue // "the liquid" is no cheese, nor is it listed where it is pressed out
+		}
 		waits := slices.Contains(kinds, anyDry) && b.waits(b.held(portion{i, ""}))
 		if b.closed(i) && !waits || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.ContainsFunc(f.Tags, func(tag string) bool { return slices.Contains(kinds, tagged+tag) }) && !slices.Contains(kinds, string(f.Animal)) {
 			continue

@@ -107,6 +107,15 @@ func (x *Lines) Unit(word string) (measure.Unit, bool) {
 // Size is the size that a word says of a piece, empty where it says none.
 func (x *Lines) Size(word string) string { return x.sizes[strings.ToLower(word)] }
 
+// SizeWords are all words that say how big something is.
+func (x *Lines) SizeWords() Set {
+	out := Set{}
+	for w := range x.sizes {
+		out[w] = true
+	}
+	return out
+}
+
 // Alternation writes words as the choice of a pattern, the longest first.
 func Alternation(words Set) string {
 	list := make([]string, 0, len(words))

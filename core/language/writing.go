@@ -36,6 +36,8 @@ type Writing struct {
 	// TasteGone says why something is left out that only gave its taste to a liquid that
 	// is not boiled any more.
 	TasteGone string `yaml:"tasteGone"`
+	// WashGone says it of something with which only an animal was washed.
+	WashGone string `yaml:"washGone"`
 	// Strew is how a small addition goes over a dish that has nothing to stir into.
 	Strew string
 	// AsStiff says why a dough takes another amount of its liquid.

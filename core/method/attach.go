@@ -57,6 +57,9 @@ func (p *plan) withoutTaste(comp *swap.Component, lines []int) []int {
 			return false
 		}
 		l.Change, l.Why = swap.Dropped, p.c.words().TasteGone
+		if p.onlyWashed(p.graph.Named(*l.From)) {
+			l.Why = p.c.words().WashGone
+		}
 		return true
 	})
 }

@@ -91,3 +91,36 @@ func (p *plan) brothOnly(i int, subjects []int) bool {
 	}
 	return any
 }
+
+// onlyWashed tells whether a line does no more than wash what is not there: the limes for a chicken.
+func (p *plan) onlyWashed(line int) bool {
+	washed := false
+	for k := range p.graph.Nodes {
+		n := &p.graph.Nodes[k]
+		if !slices.Contains(n.Named, line) {
+			continue
+		}
+		if !p.deeds[k].drop || n.Technique.Family != "clean" || !slices.Contains(n.With, line) {
+			return false
+		}
+		washed = true
+	}
+	return washed
+}
+
+// washedWith tells whether all that was done with a line before an action is that others were washed
+// with it.
+func (p *plan) washedWith(line, i int) bool {
+	washed := false
+	for k := range i {
+		n := &p.graph.Nodes[k]
+		if !slices.Contains(n.Named, line) {
+			continue
+		}
+		if n.Technique.Family != "clean" || !slices.Contains(n.With, line) {
+			return false
+		}
+		washed = true
+	}
+	return washed
+}

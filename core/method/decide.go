@@ -266,7 +266,11 @@ func (p *plan) takesOutUncooked(s *standIn, i int) bool {
 	if p.graph.Nodes[i].Technique.Family != "separate" && !p.setsAside(path, at) {
 		return false
 	}
-	return at > 0 && p.deeds[path[at-1]].drop && p.graph.Nodes[path[at-1]].Technique.Heat != ""
+	if at == 0 || !p.deeds[path[at-1]].drop {
+		return false
+	}
+	before := p.graph.Nodes[path[at-1]].Technique
+	return before.Heat != "" || before.Family == "clean"
 }
 
 // setsAside tells whether the action at a place of a path puts a thing onto a plate or

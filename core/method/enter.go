@@ -48,7 +48,7 @@ func (p *plan) enter(s *standIn) {
 			left -= minutes
 			continue
 		}
-		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !(n.Covered && n.Liquid) || s.setsIn(n) {
+		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !(n.Covered && n.Liquid) || s.setsIn(n) || p.setsWithEgg(n, func(o *standIn) bool { return slices.Contains(n.Holds, o.node) }) {
 			return // nobody opens a pie or a pudding to add something
 		}
 		if p.boundBefore(s, path[start:i]) {

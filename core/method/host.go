@@ -15,7 +15,7 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 	find := func(upto, home int) int {
 		for k := upto - 1; k >= 0; k-- {
 			for _, at := range parts[k].nodes {
-				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) {
 					return k
 				}
 			}
@@ -66,6 +66,9 @@ func (p *plan) bakedWithin(x part, at int) bool {
 // takesMore tells whether something can be stirred into what an action works on.
 func (p *plan) takesMore(at int) bool {
 	n := &p.graph.Nodes[at]
+	if n.Technique.Family == "control" && slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.takesMore(in) }) {
+		return false // turned down under a steamer
+	}
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
 		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !p.unstirred(at) && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) &&
@@ -120,7 +123,7 @@ const stirTechnique = "stir"
 // foldsUp tells whether an action folds over what it works on, and folds nothing into it.
 func foldsUp(n *flow.Node) bool { return n.Is("fold") && len(n.Into)+len(n.With) == 0 }
 
-// laidIntoOven tells whether an action only adds to what then goes into the oven: batter is poured
+// laidIntoOven tells whether an action only adds to what then goes into the oven or is steamed: batter is poured
 // around something, and nobody stirs there any more.
 func (p *plan) laidIntoOven(at int) bool {
 	n := &p.graph.Nodes[at]
@@ -129,7 +132,7 @@ func (p *plan) laidIntoOven(at int) bool {
 	}
 	return slices.ContainsFunc(n.Users, func(k int) bool {
 		next := &p.graph.Nodes[k]
-		return next.Technique.Family == "oven" || next.Technique.Family == "assemble" && p.goesIntoOven(k)
+		return next.Technique.Family == "oven" || next.Is("steam") || next.Technique.Family == "assemble" && p.goesIntoOven(k)
 	})
 }
 
@@ -158,11 +161,11 @@ func (p *plan) cutAfter(at int) bool {
 	return n.Technique.Heat != "" && len(solid) == 1 && slices.ContainsFunc(n.Users, func(k int) bool { return p.graph.Nodes[k].Technique.Family == "cut" && !p.deeds[k].drop })
 }
 
-// goesIntoOven tells whether what an action laid together is laid on or put into the oven next.
+// goesIntoOven tells whether what an action laid together is laid on, steamed or put into the oven next.
 func (p *plan) goesIntoOven(at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
 		n := &p.graph.Nodes[k]
-		return n.Technique.Family == "oven" || n.Technique.Family == "assemble" && p.goesIntoOven(k)
+		return n.Technique.Family == "oven" || n.Is("steam") || (n.Technique.Family == "assemble" || n.Is("add")) && p.goesIntoOven(k)
 	})
 }
 

@@ -32,3 +32,9 @@ func (p *plan) roastsDry(s *standIn, path []int, i int) bool {
 
 // leastRoasted is how much of a vegetable makes a tray of its own, in grams; an estimate.
 const leastRoasted = 200.0
+
+// setsWithEgg tells whether something that stands for eggs sets in steam where an action works: it is no
+// liquid that spoils what lies in it, and nobody opens it to lay in more.
+func (p *plan) setsWithEgg(n *node, holds func(*standIn) bool) bool {
+	return n.Is("steam") && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool { return s.class == larder.Egg && !s.gone && holds(s) })
+}

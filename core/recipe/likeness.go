@@ -33,11 +33,24 @@ func (l *layout) methodLike(b block) bool {
 		return false
 	}
 	if len(words) < shortestStep {
-		return b.blank && strings.HasSuffix(b.text, ".") && (l.orders(b.text) || l.goesOn(b.text))
+		return b.blank && (strings.HasSuffix(b.text, ".") && (l.orders(b.text) || l.goesOn(b.text)) || l.setsHeat(b.text))
 	}
 	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
 	return sentence && (l.imperative(b.text) || l.labelsOrder(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && (!l.quantityFirst(b.text) || l.orders(b.text))
 }
+
+// setsHeat tells whether a text names what is heated and how hot, and nothing else: "Oven: 190C."
+func (l *layout) setsHeat(text string) bool {
+	words := larder.Words(text)
+	if len(words) == 0 || !slices.Contains(l.reader.larder.Language().Orders(words[0]), preheatTechnique) {
+		return false
+	}
+	_, numbered := firstNumber(text)
+	return numbered
+}
+
+// preheatTechnique makes an oven hot.
+const preheatTechnique = "preheat"
 
 // shortestStep is from how many words on a sentence may be a step wherever it stands; a
 // shorter one is set off by a blank line.

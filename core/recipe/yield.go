@@ -30,7 +30,7 @@ func yieldsIn(words *language.Lines) yields {
 		start:    pattern(`^(?:%s)\b`, opens),
 		anywhere: pattern(`\b(?:%s)\b.*\d`, opens),
 		after:    pattern(`^\W*(\d+)\s*(?:-|–|%s)?\s*(\d+)?\s*(?:%s)\b`, upto, eaters),
-		cut:      pattern(`^\W*(\d+) (?:%s)\W*$`, language.Alternation(words.CutInto)),
+		cut:      pattern(`^\W*(\d+) (?:(?:%s) )?(?:%s)\W*$`, language.Alternation(words.SizeWords()), language.Alternation(words.CutInto)),
 		alone:    pattern(`^\W*(?:%s)\W+(?:%s)(?:\s*(?:-|–|%s)\s*\d+)?\W*$`, language.Alternation(words.AloneYield), number, upto),
 		numbers:  pattern(`\b(\d+(?:\.\d+)?|%s)(?:\s*(?:-|–|%s)\s*(\d+))?`, language.Alternation(words.Figures.WholeNumbers()), upto),
 		title:    pattern(`[\s,–—-]+(?:(?:%s|%s) (%s)(?: (?:%s))?|(%s) (?:%s))\s*$`, for_, language.Alternation(words.EndsYield), number, eaters, number, eaters),

@@ -191,9 +191,6 @@ func (b *bindings) product(n noun) *thing {
 		}
 	}
 	if slices.Contains(b.dishCalled(), head) && (n.pointed || lang.Products[head]) {
-		if t := b.latest(func(t *thing) bool { return t.endsAs(head) }); t != nil {
-			return t // "the meatballs", of what was rolled into balls
-		}
 		return b.mainThing()
 	}
 	if !lang.Products[head] && !lang.Products[raw] {

@@ -204,6 +204,9 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	if found := b.byFoodName(n); len(found) > 0 && b.leftOf(*found[0].portion) == 1 {
 		return found // "the bread", of sourdough of which nothing has gone in
 	}
+	if t := b.latest(func(t *thing) bool { return n.pointed && len(n.words) == 1 && t.endsAs(n.head()) }); t != nil {
+		return []referent{{made: t}} // "the meatballs", of what was rolled into balls
+	}
 	if t := b.product(n); t != nil && len(b.takes) > 0 && !b.ofTaken(t) && b.focus != nil && b.ofTaken(b.focus) {
 		return []referent{{made: b.focus}} // what a preparation has made so far
 	} else if t != nil {

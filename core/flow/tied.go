@@ -50,6 +50,9 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	if role == "from" && vessel == "" && t.Family == "separate" && t.Takes == "" && onlyNamed(r.action.To) && len(b.resolve(n)) > 0 && b.resolve(n)[0].named == "" {
 		role, r.action.To = "to", []recipe.Ref{} // "squeeze the water out of the leaves"
 	}
+	if role == "from" && t.Takes == "none" && b.r.lang.Liquors[n.head()] {
+		b.skimmed(n)
+	}
 	switch role {
 	case "to":
 		r.several = r.several || len(r.action.To) == 0 && n.plural
@@ -67,6 +70,22 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	case "for":
 		if b.componentNamed(n.head()) < 0 && vessel == "" && (len(b.direct(n)) == 0 || b.r.lang.Products[n.head()]) {
 			r.names = append(r.names, n.head(), strings.Join(n.words, " "))
+		}
+	}
+}
+
+// skimmed takes the liquid that something is skimmed off into hand: "skim the fat from the juices and boil
+// them down".
+func (b *bindings) skimmed(n noun) {
+	found := b.resolve(n)
+	b.spoken(n, found, nil)
+	for _, x := range found {
+		in := x.made
+		if in == nil && x.portion != nil {
+			in = b.held(*x.portion)
+		}
+		if in != nil && b.open(in) {
+			b.focus, b.base = in, in
 		}
 	}
 }

@@ -260,3 +260,18 @@ func TestCapitalOfAnyLetter(t *testing.T) {
 		require.Equal(t, want, larder.Capital(text))
 	}
 }
+
+// Signs are looked for among words in their base form, so each must be there in it.
+func TestSignsOfWhatIsGoneStandInTheirBaseForm(t *testing.T) {
+	var missing []string
+	for class, words := range load(t).Language().GoneSigns {
+		for w := range words {
+			for _, base := range larder.Words(w) {
+				if !words[base] {
+					missing = append(missing, class+": "+base+" of "+w)
+				}
+			}
+		}
+	}
+	require.Empty(t, missing)
+}

@@ -106,13 +106,39 @@ func (w *writer) takesObject(n *node, before []*standIn) bool {
 	return !namesObject(a) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })
 }
 
+// impliedLost is what an action is done to without naming it, where the work that named it before is not
+// done any more and nothing said since speaks of it: "shred the pork and mix with the sauce".
+func (w *writer) impliedLost(n *node) []*standIn {
+	a, at := n.Action, w.graph.Number(n)
+	if a.Words.Verb[1] == 0 || namesObject(a) || n.Technique.Family != "mix" || len(a.Words.Phrases) == 0 || len(a.To) != 1 || a.To[0].Made == nil {
+		return nil
+	}
+	if made := w.nodeOf(*a.To[0].Made); made < 0 || !w.deeds[made].drop {
+		return nil
+	}
+	var out []*standIn
+	for _, line := range n.To {
+		if s := w.stand[line]; s != nil && w.there(line, at) && s.flesh() {
+			out = append(out, s)
+		} else if s == nil {
+			return nil
+		}
+	}
+	if w.before != nil && len(w.before.objects) > 0 && w.speaksOf(w.before, n.To) {
+		return nil
+	}
+	return out
+}
+
 // namesObject tells whether the words of an action name what it is done to, behind a particle too:
 // "slip in the fish".
 func namesObject(a *recipe.Action) bool {
 	return slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool {
 		return p.Role == "to" || slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
 			return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-				return r.Line != nil && slices.ContainsFunc(a.To, func(to recipe.Ref) bool { return to.Line != nil && *to.Line == *r.Line })
+				return slices.ContainsFunc(a.To, func(to recipe.Ref) bool {
+					return r.Line != nil && to.Line != nil && *to.Line == *r.Line || r.Made != nil && to.Made != nil && *to.Made == *r.Made
+				})
 			})
 		})
 	})

@@ -31,6 +31,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if t, ok := w.someOf(noun, there); ok {
 		return []named{t}, true
 	}
+	if name := w.skimmedJust(noun, at); name != "" {
+		return []named{{text: name, plural: noun.Plural}}, true
+	}
 	if entering := w.entering(lines, at); len(entering) > 0 && w.lost(noun) {
 		return w.named(entering), true // "flake the fish and fold it in", of what is in flakes
 	}
@@ -67,6 +70,24 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
+}
+
+// skimmedJust is the liquid that a pronoun means by the name that the action before gave it, which only
+// skimmed it and is not done any more: "skim the fat from the juices and boil them down".
+func (w *writer) skimmedJust(noun recipe.Noun, at int) string {
+	if at == 0 || noun.Rest || !w.deeds[at-1].drop {
+		return ""
+	}
+	n := &w.graph.Nodes[at-1]
+	if n.Technique.Takes != "none" || n.At != w.graph.Nodes[at].At || n.Action.Upto > noun.From {
+		return ""
+	}
+	for _, p := range n.Action.Words.Phrases {
+		if len(p.Nouns) > 0 && w.isLiquor(w.slice(p.Nouns[0].Name, p.Nouns[0].Upto)) {
+			return w.slice(p.Nouns[0].From, p.Nouns[0].Upto)
+		}
+	}
+	return ""
 }
 
 // amongOthers tells whether a pronoun means no more than what the clause before put in, as its

@@ -130,7 +130,7 @@ func (p *plan) neverOut(i int) bool {
 		}
 		any = true
 		if slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool {
-			return n.Reaches(line) && n.Technique.Family != "coat" && n.Technique.Family != "rest" && !p.deeds[p.graph.Number(&n)].drop
+			return n.Reaches(line) && (n.Technique.Heat != "" || n.Technique.Joins == "yes") && !p.deeds[p.graph.Number(&n)].drop
 		}) {
 			return false
 		}

@@ -100,6 +100,8 @@ func (w *writer) action(i int) []*clause {
 		w.object = before // "season", of what went in before
 	} else if len(before) > 0 {
 		out = append(out, w.adds(before...))
+	} else {
+		w.object = w.impliedLost(n)
 	}
 	edits, ok := w.edits(n, d, own)
 	edits = append(edits, onto...)

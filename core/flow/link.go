@@ -93,6 +93,10 @@ func (b *body) leads(i, at int, w, role string, first bool) int {
 		}
 		return upto
 	}
+	if end := b.leftAt(at); end > 0 {
+		b.how(i, end)
+		return end // "fry the onion in what is left"
+	}
 	if end := b.manners(at, role, first); end > 0 {
 		b.clause.placed = b.clause.placed || role == "in" && b.lang.Places[b.low(end-1)]
 		b.how(i, end)

@@ -100,3 +100,14 @@ func (t *text) remnant(i int) int {
 	}
 	return 0
 }
+
+// leftAt is where words end at i that mean what a pan still holds and say no more: "what is left"; 0 where
+// none stand there.
+func (b *body) leftAt(i int) int {
+	for _, p := range b.lang.Remnants {
+		if end := i + len(p); b.runs(i, p) && (b.ends(end, b.upto) || b.mark(end, ",") || b.conj(end)) {
+			return end
+		}
+	}
+	return 0
+}

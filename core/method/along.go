@@ -180,7 +180,15 @@ func (p *plan) placeFor(line, i int) int {
 	if k := p.withLiquor(line, i); k >= 0 {
 		return k
 	}
-	return p.nextPlace(line, i)
+	at := p.nextPlace(line, i)
+	if at >= 0 && p.fries(line) && p.graph.Nodes[at].Technique.Heat != "" {
+		for _, in := range p.graph.Nodes[at].Inputs {
+			if n := &p.graph.Nodes[in]; in > i && !p.deeds[in].drop && n.Technique.Heat != "" && !slices.ContainsFunc(n.Holds, func(o int) bool { return !p.fries(o) || !p.there(o, at) }) {
+				return in // another fat is heated for it, and they are heated together
+			}
+		}
+	}
+	return at
 }
 
 // withLiquor is the action that takes in the liquid in which a line was to be cooked with flesh:

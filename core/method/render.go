@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"yembra/core/flow"
+	"yembra/core/language"
 	"yembra/core/larder"
 )
 
@@ -45,6 +46,9 @@ func (p *plan) friesInRunOut(i int) bool {
 	if len(p.deeds[i].subject) > 0 && p.rendered(i) {
 		return true // the onions that were to fry with the bacon
 	}
+	if p.inWhatIsLeft(i) {
+		return true
+	}
 	before := slices.IndexFunc(n.Inputs, func(in int) bool { return p.deeds[in].drop && p.rendered(in) })
 	if before < 0 || p.fatIn(i) || n.Liquid {
 		return false
@@ -53,6 +57,24 @@ func (p *plan) friesInRunOut(i int) bool {
 		return len(n.Users) > 0 && p.dryOver(n.Users[0])
 	}
 	return p.dryOver(i)
+}
+
+// inWhatIsLeft tells whether an action fries in the fat that flesh of before left in the pan, by no name of
+// its own, and that is not fried any more: "fry the onion in what is left".
+func (p *plan) inWhatIsLeft(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Family == "dry heat" && !p.fatIn(i) && slices.ContainsFunc(n.Action.Manner, p.remnant) &&
+		slices.ContainsFunc(p.graph.Nodes[:i], func(o flow.Node) bool {
+			k := p.graph.Number(&o)
+			return o.At.Component == n.At.Component && p.deeds[k].drop && p.rendered(k)
+		})
+}
+
+// remnant tells whether words end in those for what a pan still holds.
+func (p *plan) remnant(how string) bool {
+	return slices.ContainsFunc(p.l.Language().Remnants, func(words language.List) bool {
+		return strings.HasSuffix(strings.ToLower(how), strings.Join(words, " "))
+	})
 }
 
 // dryOver tells whether an action cooks things of the cook's own without a liquid.

@@ -198,30 +198,8 @@ func (n *neighbourhood) words(w larder.UseWhen) bool {
 		(len(w.FoodsKind) == 0 || slices.Contains(w.FoodsKind, n.food.Kind)) &&
 		(len(w.Verbs) == 0 || slices.ContainsFunc(n.spoken(), func(x *flow.Node) bool { return has(x.Action.Verb, w.Verbs) })) &&
 		(len(w.Parts) == 0 || slices.ContainsFunc(n.named, func(x *flow.Node) bool { return n.part(x, w.Parts) })) &&
-		(len(w.Told) == 0 || slices.ContainsFunc(n.reached, func(x *flow.Node) bool { return has(spoken(x), w.Told) })) &&
+		(len(w.Told) == 0 || slices.ContainsFunc(n.reached, func(x *flow.Node) bool { return has(n.told(x), w.Told) })) &&
 		(len(w.Said) == 0 || slices.ContainsFunc(n.spoken(), func(x *flow.Node) bool { return has(spoken(x), w.Said) }))
-}
-
-// calledInSteps is what the steps call the line: "a poached egg".
-func (n *neighbourhood) calledInSteps() string {
-	ref := recipe.LineRef(n.home, n.at-n.graph.Line(n.home, 0))
-	var out []string
-	for _, x := range n.named {
-		text := []rune(n.dish.Components[x.At.Component].Steps[x.At.Step].Text)
-		for _, p := range x.Action.Words.Phrases {
-			for _, noun := range p.Nouns {
-				if noun.Upto <= len(text) && slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Of == ref || r.Line != nil && *r.Line == ref }) {
-					out = append(out, string(text[noun.From:noun.Upto]))
-				}
-			}
-		}
-	}
-	return strings.Join(out, ", ")
-}
-
-// spoken is what an action says of how, until when and to what.
-func spoken(x *flow.Node) string {
-	return larder.Fold(x.Action.Cue + " " + strings.Join(x.Action.Manner, " ") + " " + x.Action.Makes)
 }
 
 // part tells whether an action takes a part of the line.
@@ -230,14 +208,6 @@ func (n *neighbourhood) part(x *flow.Node, parts []string) bool {
 	return slices.ContainsFunc(slices.Concat(x.Action.To, x.Action.With, x.Action.Into), func(r recipe.Ref) bool {
 		return r.Line != nil && *r.Line == ref && slices.Contains(parts, r.Part)
 	})
-}
-
-// contains tells whether a text holds words, whole.
-func contains(text, words string) bool {
-	padded := " " + strings.Join(strings.FieldsFunc(text, func(r rune) bool {
-		return r == ' ' || r == ',' || r == '.' || r == ';' || r == ':' || r == '(' || r == ')'
-	}), " ") + " "
-	return strings.Contains(padded, " "+words+" ")
 }
 
 // masses holds amounts against a condition.

@@ -104,9 +104,10 @@ const (
 	LiquidFat = "liquidfat"
 	NoFat     = "nofat"
 	Steeped   = "steeped"
+	Batter    = "batter"
 )
 
-var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped}
+var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped, Batter}
 
 // flesh are the classes that rules call so.
 var flesh = []string{string(Meat), string(Poultry), string(Fish), string(Shellfish)}

@@ -135,7 +135,12 @@ func (p *plan) friesForFlesh(i int) bool {
 	for k >= 0 && (p.deeds[k].drop || p.graph.Nodes[k].Technique.Family == "cut") { // it is broken up
 		k--
 	}
-	return flesh && k >= 0 && p.graph.Nodes[k].Technique.Family == "dry heat" && p.graph.Nodes[k].At == n.At
+	return flesh && k >= 0 && cookedDry(&p.graph.Nodes[k]) && p.graph.Nodes[k].At == n.At
+}
+
+// cookedDry tells whether an action fries, or cooks in a pan without a liquid.
+func cookedDry(n *flow.Node) bool {
+	return n.Technique.Family == "dry heat" || n.Technique.Family == "wet heat" && n.Is("cook") && !n.Liquid
 }
 
 // keptFromNothing tells whether an action keeps warm what was to be taken out or cut just before and
@@ -200,7 +205,7 @@ func (p *plan) brownedAlready(i int) bool {
 // that is done.
 func (p *plan) friedBefore(line, i int) bool {
 	for k := range p.graph.Nodes[:i] {
-		if n := &p.graph.Nodes[k]; !p.deeds[k].drop && n.Technique.Family == "dry heat" && n.Reaches(line) {
+		if n := &p.graph.Nodes[k]; !p.deeds[k].drop && cookedDry(n) && n.Reaches(line) {
 			return true
 		}
 	}

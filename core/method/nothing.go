@@ -94,7 +94,7 @@ func (p *plan) mixesIn(i int) bool {
 		if r.Line != nil {
 			line = p.graph.Named(*r.Line)
 		}
-		return line >= 0 && p.stand[line] == nil && p.there(line, i)
+		return line >= 0 && (p.stand[line] == nil || larder.Pours(p.l.Food(p.line(line).FoodID()))) && p.there(line, i)
 	})
 }
 

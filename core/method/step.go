@@ -108,7 +108,7 @@ func (w *writer) speaksOfGone(text string) bool {
 	words := larder.Words(text)
 	lang := w.l.Language()
 	for _, s := range w.stand {
-		if signs := lang.GoneSigns[string(s.class)]; s.component == w.component && s.flesh() && slices.ContainsFunc(words, func(x string) bool { return signs[x] || lang.Fleshly[x] }) {
+		if signs := lang.GoneSigns[string(s.class)]; s.component == w.component && (s.flesh() || s.is(larder.LiquidFat)) && slices.ContainsFunc(words, func(x string) bool { return signs[x] || lang.Fleshly[x] }) {
 			return true
 		}
 		own := larder.Words(s.was.Name)

@@ -245,11 +245,26 @@ func (b *bindings) words(n noun) string {
 func (b *bindings) nameFrom(n noun) int {
 	from := n.from
 	t := b.text
-	for from < n.upto-1 && (t.is(from, t.lang.Articles) || t.is(from, t.lang.Pointing) || t.lang.Rests[t.low(from)] || t.lang.Prepositions[t.low(from)] == "of" ||
+	for from < n.upto-1 && !b.wholeNameAt(from, n.upto) && (t.is(from, t.lang.Articles) || t.is(from, t.lang.Pointing) || t.lang.Rests[t.low(from)] || t.lang.Prepositions[t.low(from)] == "of" ||
 		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.crosses(from) || t.lang.Measures[t.low(from)] || t.adverb(from)) {
 		from++
 	}
 	return from
+}
+
+// wholeNameAt tells whether the words of a text are the whole name of a line, such as "hot sauce".
+func (b *bindings) wholeNameAt(from, upto int) bool {
+	return slices.ContainsFunc(b.lines, func(l bound) bool {
+		if len(l.name) != upto-from || len(l.name) < 2 {
+			return false
+		}
+		for k, w := range l.name {
+			if b.text.words[from+k].norm != w {
+				return false
+			}
+		}
+		return true
+	})
 }
 
 // shortestPart is the shortest end of a word that may name the whole.

@@ -48,6 +48,41 @@ func TestWhatWentWithFleshFindsItsPlace(t *testing.T) {
 	})
 }
 
+// What was said around flesh that went names what it was about, or goes with it.
+func TestWhatSpokeOfFleshIsPutRight(t *testing.T) {
+	shreds := "seared-mushroom-shreds"
+	reads(t, map[string]carried{
+		"the juices, of a skimming that goes, and what shredding named": {
+			"Pork\nServes 8\n\n2 kg pork shoulder\n2 onions\n250 ml apple juice\n200 ml barbecue sauce\n\nMethod\n1. Put the onions in a deep roasting tin, set the pork on top and pour the apple juice round. Cover tightly with foil and cook at 140C for 5 hours, until it pulls apart easily.\n2. Lift out the meat and let it rest. Skim the fat from the juices and boil them down by half with the barbecue sauce.\n3. Shred the pork with two forks, and mix with the sauce.",
+			map[string]string{line("0"): shreds}, []string{"Boil the juices down by half with the barbecue sauce", "Mix the torn mushrooms with the sauce", "cook at 140C for 25 minutes."}, []string{"pulls", "5 hours"},
+		},
+		"limes that only washed it": {
+			"Chicken\nServes 4\n\n1 kg chicken pieces\n2 limes\n4 cloves garlic\n2 tbsp oil\n300 ml water\n\nMethod\n1. Wash the chicken with the juice of the limes and drain it. Rub the garlic into the chicken.\n2. Heat the oil in a pot, add the chicken and turn it for 10 minutes. Add the water and cook for 35 minutes.",
+			map[string]string{line("0"): "butter-bean-poultry"}, []string{"Rub the garlic into the butter beans and mushrooms"}, []string{"lime", "rain the", "Wash"},
+		},
+		"what was never in is added, and not back": {
+			"Casserole\nServes 4\n\n8 chicken thighs\n1 tbsp oil\n25 g butter\n3 leeks\n300 ml vegetable stock\n\nMethod\n1. Season the chicken. Heat the oil in a casserole and fry the thighs until golden. Take them out and pour off most of the fat.\n2. Melt the butter in the same pot and soften the leeks for 5 minutes. Add the stock, put the chicken back on top, cover and cook for 25 minutes.",
+			map[string]string{line("0"): "mushroom-chunks-braise", line("2"): "spoon-of-oil"}, []string{"mushrooms and tempeh on top"}, []string{"back", "in the oil"},
+		},
+		"an onion in what bacon left": {
+			"Stew\nServes 4\n\n200 g smoked bacon\n1 onion\n1 litre vegetable stock\n\nMethod\n1. Bring the stock to the boil in a large pot. In a frying pan render the bacon until crisp; add it to the pot. Fry the onion in what is left and add it.",
+			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"heat the vegetable oil in a frying pan. Fry the onion and add it"}, []string{"what is left"},
+		},
+		"nothing is laid into a custard that sets in steam": {
+			"Cups\nServes 4\n\n3 eggs\n450 ml water\n4 prawns\n4 shiitake\n\nMethod\n1. Beat the eggs and stir in the water. Share the prawns and shiitake between four cups. Pour over the egg mixture and cover with foil.\n2. Put in a steamer over boiling water and steam for 14 minutes, until the custard is just set.",
+			map[string]string{line("0"): "silken-tofu-custard", line("2"): "king-oyster-scallop"}, []string{"Share the mushroom discs and shiitake between four cups", "Pour over the mixture"}, []string{"add the mushroom discs"},
+		},
+		"a batter is beaten with what goes into it": {
+			"Omelette\nServes 1\n\n3 eggs\n1 tbsp milk\n15 g butter\n1 tbsp chives\n\nMethod\n1. Beat the eggs with the milk and salt. Melt the butter in a small frying pan. When it foams, pour in the eggs.\n2. When it is almost set, scatter over the chives. Fold in half.",
+			map[string]string{line("0"): "mung-scramble", line("1"): "soy-drink-for-milk", line("2"): "spoon-of-oil"}, []string{"Beat the mung batter with the soy drink", "Pour in the mung batter."}, []string{"foams"},
+		},
+		"mince that goes in late is not browned": {
+			"Sauce\nServes 4\n\n1 tbsp olive oil\n1 onion\n500 g minced beef\n150 ml red wine\n400 g tinned tomatoes\n\nMethod\n1. Cook the onion in the oil for 10 minutes. Add the mince, break it up and brown it well. Pour in the wine, then add the tomatoes and simmer for an hour.",
+			map[string]string{line("2"): "lentil-walnut-mince"}, []string{"Cook the onion in the oil for 10 minutes. Pour in the wine"}, []string{"rown it", "break"},
+		},
+	})
+}
+
 // A booster goes in before what may not be stirred any more, and into a mince before it is shaped.
 func TestBoostersHeedWhatIsNotStirred(t *testing.T) {
 	r, _, c := open(t)

@@ -176,6 +176,9 @@ func (p *plan) kindOf(name string) string {
 // language has one: "the pale sauce" for a bechamel.
 func (c *Carrier) renamed(name string) string {
 	if other := c.words().Renames[larder.Fold(name)]; other != "" {
+		if name != strings.ToLower(name) {
+			other = larder.Capital(other)
+		}
 		return other // "the white sauce"
 	}
 	words := strings.Fields(name)

@@ -34,10 +34,10 @@ func (w *writer) takesPot(n *node) []edit {
 			return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}} // "in the same pan", of work that goes
 		}
 	}
-	if a.Vessel != "" {
-		w.pot = ""
+	if n.Technique.Joins == "yes" && w.inAPot(n) {
+		return nil // the bacon goes into the pot, and the pan stays on the stove
 	}
-	if w.inAPot(n) {
+	if a.Vessel != "" || w.inAPot(n) {
 		w.pot = "" // it goes on with what stands elsewhere
 	}
 	if w.pot == "" || n.Technique.Heat == "" || n.Technique.Heat == "oven" || a.Words.Verb[1] == 0 {

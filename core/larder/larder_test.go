@@ -275,3 +275,22 @@ func TestSignsOfWhatIsGoneStandInTheirBaseForm(t *testing.T) {
 	}
 	require.Empty(t, missing)
 }
+
+// What is called by the name of an animal or of what comes from one is of animal origin, and no label
+// to be checked: all-butter pastry is not "perhaps made with butter".
+func TestNoFoodToBeCheckedBearsAnAnimalInItsName(t *testing.T) {
+	l := load(t)
+	only := map[string]bool{"burger bun": true, "hamburger bun": true, "cream cracker": true, "oyster cracker": true, "south african steak sauce": true, "cheese rennet": true, "cream sherry": true, "ice cream cone": true, "egg roll wrapper": true}
+	for _, f := range l.Foods() {
+		if f.Origin != larder.Mixed {
+			continue
+		}
+		for _, name := range append([]string{f.Name}, f.Aliases...) {
+			for _, w := range larder.Words(name) {
+				if animal, ok := l.Words().AnimalWords[w]; ok && !only[larder.Fold(name)] {
+					t.Errorf("%s is called %q, which names %s", f.ID, name, animal)
+				}
+			}
+		}
+	}
+}

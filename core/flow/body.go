@@ -168,6 +168,14 @@ func (b *body) one(i int) int {
 		b.upto = i
 		return i
 	}
+	if end := b.whileHot(i); end > 0 {
+		b.how(i, end)
+		return end
+	}
+	if nouns, next := b.followedBy(i); len(nouns) > 0 {
+		b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: nouns, from: i})
+		return next // "sift over the flour and fold in, followed by the nuts"
+	}
 	if kind := b.lang.Subordinators[b.low(i)]; kind != "" && !b.standsAlone(i) && !b.lang.Purpose[b.low(i)] && (b.lang.Prepositions[b.low(i)] == "" || b.finite(i)) {
 		return b.hanging(i, 1, kind)
 	}
@@ -269,22 +277,6 @@ func (b *body) things(i int) int {
 	}
 	b.thing(nouns)
 	return at
-}
-
-// thing puts nouns where they belong: what is worked on, or what it is for.
-func (b *body) thing(nouns []noun) {
-	switch {
-	case len(nouns) == 1 && !(nouns[0].pointed && b.lang.Products[nouns[0].head()]) && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()]) && !b.foods(nouns[0].head()):
-		b.clause.makes = nouns[0].head()
-	case b.purpose != "":
-		if b.lang.Outcomes[b.purpose] {
-			b.clause.makes, b.clause.outcomeAt = nouns[0].head(), [2]int{b.purposeAt, nouns[len(nouns)-1].upto}
-		}
-	case len(nouns) == 1 && len(b.clause.objects) == 0 && b.lang.Announcing[b.lemma] && !nouns[0].pointed && b.lang.Products[nouns[0].head()]:
-		b.clause.makes = nouns[0].head() // "make a firm dough from"
-	default:
-		b.clause.objects = append(b.clause.objects, nouns...)
-	}
 }
 
 // cuts tells whether the verb gives things a shape: "cut out 8 cm rounds".

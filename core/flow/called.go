@@ -50,6 +50,9 @@ func (b *bindings) byWholeName(n noun) *thing {
 	if len(n.words) < 2 || !b.r.lang.Products[n.head()] || len(b.dish.Components) > 1 {
 		return nil
 	}
+	if slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
+		return nil // "the soy sauce" of the list
+	}
 	full := strings.Join(n.words, " ")
 	if t := b.latest(func(t *thing) bool { return t.names[full] }); t != nil {
 		return t

@@ -146,3 +146,22 @@ func (b *body) onlyDescribes(n noun) bool {
 	}
 	return len(n.words) > 0 && !n.pointed && !n.pronoun
 }
+
+// whileHot is where "while hot" or "while still warm" ends that begins at i, 0 where it does not.
+func (b *body) whileHot(i int) int {
+	if !b.is(i, b.lang.Whiles) {
+		return 0
+	}
+	at := i + 1
+	if b.adverb(at) && !b.lang.HeatWords[b.low(at)] {
+		at++
+	}
+	w := b.low(at)
+	if !b.lang.HeatWords[w] && !b.lang.AdjectiveVerbs[w] {
+		return 0
+	}
+	if next := at + 1; b.ends(next, b.upto) || b.mark(next, ",") || b.conj(next) || b.lang.Prepositions[b.low(next)] != "" {
+		return next
+	}
+	return 0
+}

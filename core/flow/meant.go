@@ -49,6 +49,10 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		b.refMade(b.focus, 1, r, &a.Into) // "fry the bacon, then the sausage"
 	}
 	if len(a.Into) == 0 && b.joins(c, t, r) && !b.onlyPlaces(a.To) {
+		if told := b.toldBefore(c); told != nil && !slices.Contains(r.inputs, told) {
+			b.refMade(told, 1, r, &a.Into)
+			return ""
+		}
 		into := b.base
 		if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
 			into = nil // "for the sauce, add the flour", of a part of its own
@@ -69,6 +73,28 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		}
 	}
 	return ""
+}
+
+// toldBefore is what the condition right before an order speaks of: "when the potatoes have cooled, fold in
+// the dressing".
+func (b *bindings) toldBefore(c *clause) *thing {
+	if b.when[1] == 0 || c.from < b.when[1] || c.from-b.when[1] > 1 {
+		return nil
+	}
+	n, ok := b.text.noun(b.when[0]+1, b.when[1], true)
+	if !ok || n.pronoun || !n.pointed {
+		return nil
+	}
+	for _, x := range b.resolve(n) {
+		in := x.made
+		if in == nil && x.portion != nil {
+			in = b.held(*x.portion)
+		}
+		if in != nil && b.open(in) {
+			return in
+		}
+	}
+	return nil
 }
 
 // joins tells whether an order brings what it is done to to other things.

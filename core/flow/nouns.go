@@ -134,6 +134,15 @@ func (b *body) followed(i int) int {
 	return i
 }
 
+// followedBy are the things behind "followed by" at i.
+func (b *body) followedBy(i int) ([]noun, int) {
+	at := b.followed(i)
+	if at == i {
+		return nil, i
+	}
+	return b.nouns(at)
+}
+
 // pastManner skips what says within a list how one of its things is: "the sausage in
 // one piece and".
 func (b *body) pastManner(i int) int {
@@ -181,4 +190,20 @@ func (b *body) listed(i int) bool {
 		return true // "the egg and seasoning"
 	}
 	return !b.goes(i) && !b.looksGoing(i) || b.modifies(i, b.upto)
+}
+
+// thing puts nouns where they belong: what is worked on, or what it is for.
+func (b *body) thing(nouns []noun) {
+	switch {
+	case len(nouns) == 1 && !(nouns[0].pointed && b.lang.Products[nouns[0].head()]) && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()]) && !b.foods(nouns[0].head()):
+		b.clause.makes = nouns[0].head()
+	case b.purpose != "":
+		if b.lang.Outcomes[b.purpose] {
+			b.clause.makes, b.clause.outcomeAt = nouns[0].head(), [2]int{b.purposeAt, nouns[len(nouns)-1].upto}
+		}
+	case len(nouns) == 1 && len(b.clause.objects) == 0 && b.lang.Announcing[b.lemma] && !nouns[0].pointed && b.lang.Products[nouns[0].head()]:
+		b.clause.makes = nouns[0].head() // "make a firm dough from"
+	default:
+		b.clause.objects = append(b.clause.objects, nouns...)
+	}
 }

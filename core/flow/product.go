@@ -186,7 +186,7 @@ func (b *bindings) product(n noun) *thing {
 		if len(b.dish.Components) > 1 {
 			c = b.componentNamed(head)
 		}
-		if t := b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) && (c < 0 || t.comp == c) && !b.goesIn(t) }); t != nil {
+		if t := b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) && (c < 0 || t.comp == c) && !(b.goesIn(t) && (b.goingInto || t.heated)) }); t != nil {
 			return t
 		}
 	}
@@ -202,7 +202,7 @@ func (b *bindings) product(n noun) *thing {
 				return t // "the pieces" are no batter
 			}
 		}
-		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && !(b.goingInto && b.goesIn(t)) }); t != nil {
+		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && !(b.goesIn(t) && (b.goingInto || t.heated)) }); t != nil {
 			return t // "stir into the stew" what was fried
 		}
 		return b.latest(func(t *thing) bool { return true })

@@ -75,6 +75,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	step.Text = read
 	tokens := lex.Scan(step.Text)
 	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, pair: foods.pair, titles: b.titles, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
+	b.when = [2]int{}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
 	b.takes = step.Takes
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
@@ -105,6 +106,9 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 			step.Questions = append(step.Questions, recipe.Question{Text: r.asks("work", t.slice(u.from, u.upto)), From: from, Upto: upto})
 		default:
 			step.Asides = append(step.Asides, recipe.Aside{Kind: u.aside, From: from, Upto: upto})
+			if u.aside == recipe.Condition {
+				b.when = [2]int{u.from, u.upto}
+			}
 		}
 	}
 	if begin, _ := t.between(done, len(t.words)); begin < len(t.words) {

@@ -109,6 +109,8 @@ type bindings struct {
 	meantTo bool
 	// byPronoun tells that the last action was done to no more than a pronoun.
 	byPronoun bool
+	// when are the words of the last condition of the step, from and upto.
+	when [2]int
 	// partNames are the words of the names of the dish's parts.
 	partNames [][]string
 	// working is the action being bound once it has its objects.

@@ -221,6 +221,10 @@ func (b *body) rest(i int) int {
 	if b.lang.Prepositions[b.low(i+1)] == "with" && i > b.start+b.width && b.describes(i) && b.foods(b.words[min(i+2, len(b.words)-1)].norm) {
 		return b.link(i+1, false) // "tortillas topped with cheese"
 	}
+	if end := b.sidewaysEnd(i); end > 0 && b.lang.Prepositions[b.low(end)] != "" && end < b.upto {
+		b.how(i, end)
+		return end // "lay it skin-side down in a cold pan"
+	}
 	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
 		return b.says(i)
 	}

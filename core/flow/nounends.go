@@ -57,12 +57,21 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 }
 
 // sideways tells whether "skin side down" or the like begins at i.
-func (t *text) sideways(i int) bool {
+func (t *text) sideways(i int) bool { return t.sidewaysEnd(i) > 0 }
+
+// sidewaysEnd is where "skin side down" ends that begins at i, 0 where it does not.
+func (t *text) sidewaysEnd(i int) int {
 	side, word := i+1, t.low(i+1)
 	if _, tail, hyphened := strings.Cut(t.low(i), "-"); hyphened {
 		side, word = i, tail // "skin-side down"
 	}
-	return t.lang.Sides[word] && (t.is(side+1, t.lang.Particles) || t.adverb(side+1)) || t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ",") || t.lang.Prepositions[t.low(i+2)] != "")
+	if t.lang.Sides[word] && (t.is(side+1, t.lang.Particles) || t.adverb(side+1)) {
+		return side + 2
+	}
+	if t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ",") || t.lang.Prepositions[t.low(i+2)] != "") {
+		return i + 2
+	}
+	return 0
 }
 
 // doled finds where "a spoonful at a time" ends that begins at i; 0 where it is

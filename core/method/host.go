@@ -66,8 +66,17 @@ func (p *plan) bakedWithin(x part, at int) bool {
 // takesMore tells whether something can be stirred into what an action works on.
 func (p *plan) takesMore(at int) bool {
 	n := &p.graph.Nodes[at]
+	if verb, _, _ := strings.Cut(n.Action.Verb, " "); n.Is("add") && slices.Contains(p.l.Language().Orders(verb), placeTechnique) {
+		return false // "lay the eggs on top"
+	}
 	if n.Technique.Family == "control" && slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.takesMore(in) }) {
 		return false // turned down under a steamer
+	}
+	if n.Is("season") && !n.Liquid && len(slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) || p.dusts(line) })) < 2 {
+		return false // a piece is seasoned by itself
+	}
+	if n.Is("strain") && n.Liquid && p.cookedBefore(at) && len(n.Users) > 0 {
+		return !p.takenOutAfter(at) // a broth that goes on
 	}
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
@@ -116,6 +125,9 @@ func (p *plan) forbidsStirring(text string) bool {
 	}
 	return false
 }
+
+// placeTechnique lays things where they are said to lie.
+const placeTechnique = "place"
 
 // stirTechnique moves about what is in a pan.
 const stirTechnique = "stir"

@@ -69,10 +69,15 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 // takenOutAfter tells whether what an action cooked is drained or lifted out later, and leaves its liquid
 // or its fat behind; a mince that was mixed cold keeps what is in it.
 func (p *plan) takenOutAfter(at int) bool {
-	if n := &p.graph.Nodes[at]; n.Technique.Heat == "" && !n.Liquid {
+	if n := &p.graph.Nodes[at]; n.Technique.Heat == "" && !n.Liquid && !p.cookedBefore(at) {
 		return false
 	}
 	return p.drainedAfter(at)
+}
+
+// cookedBefore tells whether what an action works on was over a fire before.
+func (p *plan) cookedBefore(at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Inputs, func(in int) bool { return p.graph.Nodes[in].Technique.Heat != "" || p.cookedBefore(in) })
 }
 
 func (p *plan) drainedAfter(at int) bool {

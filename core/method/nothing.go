@@ -75,6 +75,27 @@ func (p *plan) turnsNothing(i int) bool {
 	return i > 0
 }
 
+// laidForNothing tells whether an action lays into a pan what is not cooked there any more and was to be
+// taken out of it again.
+func (p *plan) laidForNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	words := larder.Words(n.Action.Vessel)
+	if !n.Is("place") || len(words) == 0 || !p.l.Language().Pots[words[len(words)-1]] || slices.ContainsFunc(n.To, func(line int) bool { s := p.stand[line]; return s == nil || !s.flesh() || s.enters == i }) {
+		return false
+	}
+	for at := i; len(p.graph.Nodes[at].Users) == 1; {
+		at = p.graph.Nodes[at].Users[0]
+		t := p.graph.Nodes[at].Technique
+		if !p.deeds[at].drop {
+			return false
+		}
+		if t.Family == "separate" || t.Family == "rest" {
+			return true
+		}
+	}
+	return false
+}
+
 // turnsUncooked tells whether an action turns over what was to be cooked on one side just before and is
 // not.
 func (p *plan) turnsUncooked(i int) bool {

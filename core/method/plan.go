@@ -103,7 +103,7 @@ func (p *plan) decideAll() {
 		p.decide(i)
 	}
 	for i := range p.graph.Nodes {
-		if p.heatsForNothing(i) {
+		if p.heatsForNothing(i) || p.laidForNothing(i) {
 			p.deeds[i].drop = true
 		}
 	}

@@ -51,6 +51,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
+	if own := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.stand[line] == nil || !w.ownName(name, []int{line}) }); len(own) == 1 {
+		lines = own // "the yoghurt", into which garlic was beaten
+	}
 	return w.muchOf(noun, w.listedOrAll(lines, at)), true
 }
 

@@ -186,7 +186,9 @@ func (b *bindings) product(n noun) *thing {
 		if len(b.dish.Components) > 1 {
 			c = b.componentNamed(head)
 		}
-		if t := b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) && (c < 0 || t.comp == c) && !(b.goesIn(t) && (b.goingInto || t.heated)) }); t != nil {
+		if t := b.latest(func(t *thing) bool {
+			return b.holdsKind(t, kinds) && (c < 0 || t.comp == c) && !(b.goesIn(t) && (b.goingInto || t.heated))
+		}); t != nil {
 			return t
 		}
 	}

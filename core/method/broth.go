@@ -124,3 +124,41 @@ func (p *plan) washedWith(line, i int) bool {
 	}
 	return washed
 }
+
+// watersOn tells whether water that an action makes hot still takes in something that is there: more than
+// what it is seasoned with for what was to be poached in it.
+func (p *plan) watersOn(i int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i].Users, func(k int) bool {
+		if p.deeds[k].drop {
+			return p.cooksOn(k, i)
+		}
+		return !p.seasonsWater(k) || len(p.graph.Nodes[k].Users) == 0 || p.watersOn(k)
+	})
+}
+
+// seasonsWater tells whether an action only puts salt, a splash of vinegar or herbs into water, or stirs it.
+func (p *plan) seasonsWater(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "mix" || len(n.Inputs) != 1 {
+		return false
+	}
+	return !slices.ContainsFunc(n.To, func(line int) bool {
+		return p.stand[line] != nil || !p.flavours(line) && p.line(line).Mass() > aSplash
+	})
+}
+
+// aSplash is how much of a liquid only seasons the water that it goes into; an estimate.
+const aSplash = 40.0
+
+// dropWater lets go of what is done to water that nothing goes into any more.
+func (p *plan) dropWater(i int) {
+	for _, k := range p.graph.Nodes[i].Users {
+		if !p.deeds[k].drop && p.seasonsWater(k) {
+			p.deeds[k].drop = true
+			for _, line := range p.graph.Nodes[k].Named {
+				p.poured[line] = true
+			}
+			p.dropWater(k)
+		}
+	}
+}

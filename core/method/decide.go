@@ -12,7 +12,7 @@ import (
 func (p *plan) heatsForNothing(i int) bool {
 	n := &p.graph.Nodes[i]
 	if n.Technique.Family == "wet heat" && len(n.To) == 0 && len(n.Users) > 0 {
-		return !p.cooksOn(i, i) // the water of a poaching
+		return !p.watersOn(i) // the water of a poaching
 	}
 	if n.Technique.Family != "gentle heat" || len(n.Users) == 0 || len(n.To) == 0 {
 		return false

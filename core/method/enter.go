@@ -3,6 +3,7 @@ package method
 import (
 	"math"
 	"slices"
+	"strings"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -229,7 +230,10 @@ func (p *plan) wetMinutes(i int) float64 {
 	if !wet {
 		return 0
 	}
+	first, _, _ := strings.Cut(n.Action.Verb, " ")
 	switch {
+	case n.Action.Minutes == nil && n.Action.Cue == "" && p.l.Language().Coming[first]:
+		return math.Min(n.Lasts, boilsUp)
 	case t.Name == "pressure-cook":
 		return n.Lasts * pressureFactor
 	case t.Family == "oven":
@@ -238,9 +242,10 @@ func (p *plan) wetMinutes(i int) float64 {
 	return n.Lasts
 }
 
-// getsHot is what things take to get hot that cook on later; warmsThrough is what a covered dish takes in the oven until it bubbles.
-// Estimates.
+// getsHot is what things take to get hot that cook on later, boilsUp how long of coming to the boil is hot
+// enough to count; warmsThrough is what a covered dish takes in the oven until it bubbles. Estimates.
 const (
+	boilsUp      = 3.0
 	getsHot      = 5.0
 	warmsThrough = 20.0
 )

@@ -36,7 +36,7 @@ func (l *layout) methodLike(b block) bool {
 		return b.blank && (strings.HasSuffix(b.text, ".") && (l.orders(b.text) || l.goesOn(b.text)) || l.setsHeat(b.text))
 	}
 	sentence := strings.HasSuffix(b.text, ".") || strings.Contains(b.text, ". ") || len(words) > 14
-	return sentence && (l.imperative(b.text) || l.labelsOrder(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && (!l.quantityFirst(b.text) || l.orders(b.text))
+	return sentence && (l.imperative(b.text) || l.labelsOrder(b.text) || l.timesOrder(b.text) || len(words) > 22 || nextSentence.MatchString(b.text)) && (!l.quantityFirst(b.text) || l.orders(b.text))
 }
 
 // setsHeat tells whether a text names what is heated and how hot, and nothing else: "Oven: 190C."
@@ -100,6 +100,17 @@ func (l *layout) imperative(text string) bool {
 func (l *layout) labelsOrder(text string) bool {
 	label, rest, ok := strings.Cut(text, ": ")
 	return ok && len(strings.Fields(label)) <= longestLabel && l.orders(strings.TrimSpace(rest))
+}
+
+// timesOrder tells whether a text opens with a few words that say when, a comma, and an order: "The day
+// before, put the beef in a bowl".
+func (l *layout) timesOrder(text string) bool {
+	when, rest, ok := strings.Cut(text, ", ")
+	if !ok || len(strings.Fields(when)) > longestLabel || !l.orders(strings.TrimSpace(rest)) {
+		return false
+	}
+	lang := l.reader.larder.Language()
+	return slices.ContainsFunc(larder.Words(when), func(w string) bool { return lang.TimeUnits[w] > 0 || lang.TimesWhole[w] > 0 || lang.TimeAfter[w] })
 }
 
 // longestLabel is how many words what is made is named by at most.

@@ -207,6 +207,16 @@ func (b *bindings) holdsFat(t *thing) bool {
 	return true
 }
 
+// holdsAnyFat tells whether some fat is in a thing.
+func (b *bindings) holdsAnyFat(t *thing) bool {
+	for p := range t.holds {
+		if b.fat(p) {
+			return true
+		}
+	}
+	return false
+}
+
 // namesAny tells whether a thing goes by one of some names.
 func (t *thing) namesAny(names language.Set) bool {
 	for n := range t.names {

@@ -76,6 +76,22 @@ func TestWhatSpokeOfFleshIsPutRight(t *testing.T) {
 			"Omelette\nServes 1\n\n3 eggs\n1 tbsp milk\n15 g butter\n1 tbsp chives\n\nMethod\n1. Beat the eggs with the milk and salt. Melt the butter in a small frying pan. When it foams, pour in the eggs.\n2. When it is almost set, scatter over the chives. Fold in half.",
 			map[string]string{line("0"): "mung-scramble", line("1"): "soy-drink-for-milk", line("2"): "spoon-of-oil"}, []string{"Beat the mung batter with the soy drink", "Pour in the mung batter."}, []string{"foams"},
 		},
+		"water and vinegar for eggs that are not poached": {
+			"Eggs\nServes 2\n\n200 g thick coconut yoghurt\n4 eggs\n1 tbsp white wine vinegar\ndill\n\nMethod\n1. Spread the yoghurt over two plates. Bring a pan of water to a bare simmer, add the vinegar and swirl. Crack in the eggs one at a time and poach for 3 minutes. Lift out with a slotted spoon and drain on paper.\n2. Set two eggs on each plate and scatter with dill.",
+			map[string]string{line("1"): "pumpkin-yolk-pool"}, nil, []string{"vinegar", "simmer, add", "swirl", "slotted"},
+		},
+		"nothing is laid into a pan for nothing": {
+			"Soup\nServes 2\n\n1 duck breast\n1 litre vegetable stock\n200 g rice noodles\n\nMethod\n1. Season the duck and lay it skin-side down in a cold frying pan. Cook for 10 minutes until the fat has run out, turn and cook 4 minutes more. Rest on a board for 5 minutes.\n2. Bring the stock to the boil. Boil the noodles and divide between two bowls. Slice the duck, lay it over the noodles and ladle on the stock.",
+			map[string]string{line("0"): "soy-chunk-braise"}, []string{"Season the soy chunks.", "Lay the soy chunks over the noodles"}, []string{"lay them", "frying pan"},
+		},
+		"what comes to the boil together": {
+			"Gratin\nServes 4\n\n1 kg potatoes\n300 ml double cream\n300 ml water\n\nMethod\n1. Bring the water and cream to the boil, add the potatoes and simmer for 5 minutes.",
+			map[string]string{line("1"): "silken-cashew-cream"}, []string{"Bring the water and cashew cream to the boil, add the potatoes"}, nil,
+		},
+		"a lid on what is there": {
+			"Daube\nServes 6\n\n1 kg beef cheek\n150 g unsmoked lardons\n500 ml red wine\n2 tbsp olive oil\n\nMethod\n1. Fry the lardons in the oil. Remove them and brown the beef in the same fat. Take it out, pour in the wine and bring to the boil. Return the beef and lardons, cover and cook in the oven at 150 C for 3 hours.",
+			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "smoked-tofu-lardons"}, []string{"cover and cook in the oven at 150 C"}, nil,
+		},
 		"mince that goes in late is not browned": {
 			"Sauce\nServes 4\n\n1 tbsp olive oil\n1 onion\n500 g minced beef\n150 ml red wine\n400 g tinned tomatoes\n\nMethod\n1. Cook the onion in the oil for 10 minutes. Add the mince, break it up and brown it well. Pour in the wine, then add the tomatoes and simmer for an hour.",
 			map[string]string{line("2"): "lentil-walnut-mince"}, []string{"Cook the onion in the oil for 10 minutes. Pour in the wine"}, []string{"rown it", "break"},

@@ -69,6 +69,9 @@ func (w *writer) hangsOn(n *node) bool {
 	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
 		return false
 	}
+	if n.Is("cover") && !w.emptied {
+		return false // a pot of which something is there
+	}
 	f := n.Technique.Family
 	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")
 }

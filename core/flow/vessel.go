@@ -24,6 +24,10 @@ func (b *bindings) content(vessel string) *thing {
 			return t
 		}
 	}
+	if !named && b.base != nil && b.goesIn(b.base) {
+		// "melt the lard and pour it into the pot", in which the beans simmer
+		return b.latest(func(t *thing) bool { return t.liquid && t.heated && !t.taken && !b.goesIn(t) && t.comp == b.comp })
+	}
 	if named || b.base == nil || b.goesIn(b.base) {
 		return nil
 	}

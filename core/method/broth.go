@@ -13,6 +13,9 @@ func (p *plan) onlyForBroth(line int) bool {
 	if p.stand[line] != nil || len(path) == 0 {
 		return false
 	}
+	if f := p.l.Food(p.line(line).FoodID()); f == nil || !f.Tagged(larder.Potherb) && !p.flavours(line) && !larder.Pours(f) {
+		return false // potatoes are no broth's
+	}
 	at := path[len(path)-1]
 	pot := &p.graph.Nodes[at]
 	if pot.Technique.Family != "wet heat" || !p.fromTheTapBefore(at) || len(pot.Users) == 0 {

@@ -109,7 +109,7 @@ func (p *plan) entersAt(i int) {
 		switch {
 		case s.tail > 0 && !slices.Contains(d.late, s):
 			d.late = append(d.late, s)
-		case s.tail == 0 && !slices.Contains(n.Named, line) && !p.spoken(n, line) && !slices.Contains(d.before, s) && !p.c.fatLine(s.was):
+		case s.tail == 0 && !slices.Contains(n.Named, line) && !p.spoken(n, line) && !slices.Contains(d.before, s) && (!p.c.fatLine(s.was) || s.flesh()):
 			d.before = append(d.before, s)
 		}
 	}

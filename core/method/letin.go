@@ -164,3 +164,33 @@ func (p *plan) letInUnsaid(s *standIn) {
 		return
 	}
 }
+
+// enterWhereDone lets stand-ins go in with the next work that is done where that with which they were to
+// go in is not, and none after it names them: what was to be cut with others, and goes back with them.
+func (p *plan) enterWhereDone() {
+	moved := false
+	for _, s := range p.inOrder() {
+		if s.gone || s.enters < 0 || s.enters >= len(p.deeds) || s.tail > 0 || !p.deeds[s.enters].drop {
+			continue
+		}
+		to := -1
+		for _, k := range p.path(s.node) {
+			if k <= s.enters || p.deeds[k].drop {
+				continue
+			}
+			if slices.Contains(p.graph.Nodes[k].Named, s.node) {
+				to = -1
+				break
+			}
+			if t := p.graph.Nodes[k].Technique; to < 0 && (t.Joins == "yes" || t.Heat != "") {
+				to = k
+			}
+		}
+		if to >= 0 {
+			s.enters, moved = to, true
+		}
+	}
+	if moved {
+		p.decideAll()
+	}
+}

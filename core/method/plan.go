@@ -83,6 +83,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 		}
 	}
 	p.decideAll()
+	p.enterWhereDone()
 	p.carryAlong()
 	p.atOnce()
 	// Now that it is known when what came along goes in, more may have nothing to work on.

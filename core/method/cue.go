@@ -64,13 +64,21 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 				return true
 			}
 		}
-		if slices.Contains(n.Named, line) || len(n.To) == 1 {
+		if slices.Contains(n.Named, line) || len(n.To) == 1 || p.justAdded(n, line) {
 			if len(words) > 1 && lang.Pronouns[words[1]] && !s.gone && lang.Single[words[1]] == s.plural {
 				return true // "until it is ..." of what is more than one now
 			}
 		}
 	}
 	return false
+}
+
+// justAdded tells whether an action goes on with what the one before added by name, and nothing else.
+func (p *plan) justAdded(n *flow.Node, line int) bool {
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		before := &p.graph.Nodes[in]
+		return before.Technique.Joins == "yes" && len(before.To) == 1 && before.To[0] == line
+	})
 }
 
 // otherCue ends an action whose own cue is gone: by what its technique usually

@@ -63,7 +63,7 @@ func (w *writer) hangsOn(n *node) bool {
 	if w.emptied && n.Technique.Family == "dry heat" && w.saysPlaces(n) && w.addedFlesh(n) {
 		return true
 	}
-	if w.emptied && n.Is("stir", "toss") && w.saysPlaces(n) && n.Action.Minutes == nil && w.cueOfIt(n.Action.Cue) {
+	if w.emptied && n.Is("stir", "toss") && w.saysPlaces(n) && n.Action.Minutes == nil && (n.Action.Cue == "" || w.cueOfIt(n.Action.Cue)) {
 		return true // "add the beef and stir until it is coated"
 	}
 	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {

@@ -72,7 +72,7 @@ func (p *plan) takesMore(at int) bool {
 	if n.Technique.Family == "control" && slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.takesMore(in) }) {
 		return false // turned down under a steamer
 	}
-	if n.Is("season") && !n.Liquid && len(slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) || p.dusts(line) })) < 2 {
+	if (n.Is("season") || n.Technique.Family == "dry heat" && p.onlyFlesh(n)) && !n.Liquid && len(slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) || p.dusts(line) })) < 2 {
 		return false // a piece is seasoned by itself
 	}
 	if n.Is("strain") && n.Liquid && p.cookedBefore(at) && len(n.Users) > 0 {
@@ -87,6 +87,14 @@ func (p *plan) takesMore(at int) bool {
 			})
 	}
 	return false
+}
+
+// onlyFlesh tells whether an action works on nothing but a piece of what was flesh, and fat.
+func (p *plan) onlyFlesh(n *flow.Node) bool {
+	return !slices.ContainsFunc(n.Holds, func(line int) bool {
+		s := p.stand[line]
+		return !p.c.fatLine(p.line(line)) && (s == nil || !s.flesh()) && !p.dusts(line)
+	})
 }
 
 // unstirred tells whether the text says, before or with an action, that nothing is stirred from then on:

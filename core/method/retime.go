@@ -42,7 +42,7 @@ func (p *plan) retime() {
 			if minutes > shortEnough {
 				base = math.Min(base, p.base(i))
 			}
-			d.minutes = minutesOf(math.Max(base, leastBase))
+			d.minutes = minutesOf(math.Max(base, math.Min(leastBase, minutes/2)))
 			if d.cueAfter = p.restOfCue(n); !p.cueGone(n) {
 				d.cueAfter = n.Action.Cue
 			}

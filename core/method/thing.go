@@ -48,11 +48,11 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if rest := w.withoutAnimal(name, lines); rest != "" {
 		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the sauce"
 	}
+	if own := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return !w.calledBy(name, line) }); len(own) == 1 {
+		lines = own // "the yoghurt", into which garlic was beaten
+	}
 	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
-	}
-	if own := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.stand[line] == nil || !w.ownName(name, []int{line}) }); len(own) == 1 {
-		lines = own // "the yoghurt", into which garlic was beaten
 	}
 	return w.muchOf(noun, w.listedOrAll(lines, at)), true
 }
@@ -131,6 +131,12 @@ func (p *plan) ownName(name string, lines []int) bool {
 		last := words[len(words)-1]
 		return slices.Contains(own, last) && !(p.l.Language().Products[last] && len(own) > 1)
 	})
+}
+
+// calledBy tells whether a name ends in a word of that of a line that was replaced.
+func (p *plan) calledBy(name string, line int) bool {
+	words, s := larder.Words(name), p.stand[line]
+	return s != nil && len(words) > 0 && slices.Contains(larder.Words(s.was.Name), words[len(words)-1])
 }
 
 // listedOrAll names the stand-ins among lines that are there, or everything.

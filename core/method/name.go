@@ -34,8 +34,9 @@ func (c *Carrier) listing(things []named) string {
 			}
 			said[t.stand.name] = true
 		}
-		if !slices.Contains(texts, t.text) {
-			texts = append(texts, t.text)
+		the := c.words().The + " "
+		if !slices.ContainsFunc(texts, func(o string) bool { return strings.EqualFold(strings.TrimPrefix(o, the), strings.TrimPrefix(t.text, the)) }) {
+			texts = append(texts, t.text) // "the oil", of two that are oil
 		}
 	}
 	switch n := len(texts); n {

@@ -9,6 +9,9 @@ import (
 // bothParts takes a line apart that asks for two parts of one thing, each with its amount: "zest of 2
 // lemons and 75 ml of their juice". It is the line itself where it is no such line.
 func (l *layout) bothParts(text string) []string {
+	if parts := l.inAnother(text); parts != nil {
+		return parts
+	}
 	lang := l.reader.larder.Language()
 	words := strings.Fields(text)
 	for k := len(words) - 1; k > 1; k-- {
@@ -30,4 +33,25 @@ func (l *layout) bothParts(text string) []string {
 		return []string{head, strings.Join(amount, " ") + " " + larder.Singular(strings.ToLower(words[k-1])) + " " + part}
 	}
 	return []string{text}
+}
+
+// inAnother takes a line apart that puts one thing into an amount of another that comes from an animal:
+// "a pinch of saffron in 4 tbsp warm milk", "1 yolk beaten with 1 tbsp cream". Both are bought.
+func (l *layout) inAnother(text string) []string {
+	lang := l.reader.larder.Language()
+	words := strings.Fields(text)
+	for k := len(words) - 2; k > 0; k-- {
+		role := lang.Prepositions[strings.ToLower(words[k])]
+		tail := strings.Join(words[k+1:], " ")
+		if role != "in" && role != "with" || !l.quantityFirst(tail) {
+			continue
+		}
+		head := strings.Join(words[:k], " ")
+		first, second := l.line(head), l.line(tail)
+		if first.Food == nil || first.Amount == nil || second.Food == nil || second.Origin != larder.FromAnimal || *first.Food == *second.Food {
+			return nil
+		}
+		return []string{strings.TrimRight(head, " ,"), tail}
+	}
+	return nil
 }

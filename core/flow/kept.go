@@ -117,6 +117,9 @@ func (b *bindings) keptLiquor(n noun) bool {
 // keeps is what a kept liquor is: what stays behind where something was drained out of it, else
 // only what its name says.
 func (b *bindings) keeps(n noun) []referent {
+	if t := b.latest(b.friedInFat); t != nil && b.r.lang.Fats[n.head()] {
+		return []referent{{made: t}} // "drain the onions, keeping the oil"
+	}
 	if t := b.liquorLeft(n); t != nil && b.last.Technique == drainTechnique {
 		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
 	}

@@ -22,8 +22,8 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	if t.Family == "coat" && len(r.inputs) == 0 && len(r.portions) > 0 && b.onlyPlaces(a.To) && b.focus != nil && b.open(b.focus) {
 		r.inputs, a.On = append(r.inputs, b.focus), b.focus.id // "brush one edge with egg"
 	}
-	if a.Technique != reserveTechnique && b.works(a, r) {
-		return
+	if a.Technique != reserveTechnique && !b.r.lang.Liquors[a.Makes] && b.works(a, r) {
+		return // but "make a stock from the bones", which is there then
 	}
 	if t.Takes == "part" {
 		b.takenOut(a, r)
@@ -46,6 +46,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		made.names[last(larder.Words(*a.To[0].Named))] = true // "heat half an inch of oil"
 	}
 	b.focus, b.base = made, made
+	if t.Name == drainTechnique {
+		b.fatStays(made, r.inputs)
+	}
 	if t.Name == placeTechnique && len(r.inputs) == 1 && len(r.portions) == 0 && r.inputs[0].fried && b.r.lang.Receiving[b.receiver(r)] {
 		b.fatStays(made, r.inputs)
 		b.base = nil // what was fried and lies on a plate is out of the pan

@@ -84,7 +84,7 @@ func (t *tracer) stayedInPan(line, from int) bool {
 		return false
 	}
 	// "remove and keep" are two
-	for out := &t.graph.Nodes[h]; (out.Technique.Takes == "part" || out.Is(placeTechnique)) && len(out.Inputs) == 1; out = &t.graph.Nodes[out.Inputs[0]] {
+	for out := &t.graph.Nodes[h]; (out.Technique.Takes == "part" || out.Is(placeTechnique, drainTechnique)) && len(out.Inputs) == 1; out = &t.graph.Nodes[out.Inputs[0]] {
 		if out.Inputs[0] == from {
 			return true
 		}

@@ -24,8 +24,8 @@ func (p *plan) onBodies(i int) bool {
 		return false
 	}
 	for _, x := range n.Action.Words.Phrases {
-		if x.Role != "to" {
-			continue
+		if x.Role != "to" && (x.Role != "from" || n.Action.Makes == "") {
+			continue // but "make a stock from the bones"
 		}
 		for _, noun := range x.Nouns {
 			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) {

@@ -37,6 +37,36 @@ func (w *writer) afterLoss(noun recipe.Noun, lines []int, at int) []named {
 	return nil
 }
 
+// madeGone is what stands for a liquid that the text made of bones that are not there: "make a stock from
+// the bones", as much of it as water was said.
+func (w *writer) madeGone(n *node, noun recipe.Noun) (string, bool) {
+	for _, r := range noun.Refs {
+		if r.Made == nil {
+			continue
+		}
+		k := w.nodeOf(*r.Made)
+		for k >= 0 && w.deeds[k].drop && len(w.graph.Nodes[k].Inputs) == 1 {
+			k = w.graph.Nodes[k].Inputs[0]
+		}
+		u := w.l.SmallUseFor(n.Technique, stockKind, "")
+		if k < 0 || u == nil || w.small == nil || !w.deeds[k].drop || !w.l.Language().Liquors[w.graph.Nodes[k].Action.Makes] {
+			continue
+		}
+		use := *u
+		root := &w.graph.Nodes[k]
+		text := []rune(w.dish.Components[root.At.Component].Steps[root.At.Step].Text)
+		for _, p := range root.Action.Words.Phrases {
+			for _, x := range p.Nouns {
+				if mass := w.saidMass(string(text[x.From:min(x.Upto, len(text))])); x.Measured && mass > 0 {
+					use.Grams = mass
+				}
+			}
+		}
+		return w.small(&use, n.Action)
+	}
+	return "", false
+}
+
 // saidMass is the mass that words say of a liquid, 0 where they say none.
 func (w *writer) saidMass(words string) float64 {
 	l := w.c.reader.Line(words, w.dish.Measures)

@@ -97,6 +97,9 @@ func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) 
 	if noun.Vessel || !w.isLiquor(name) || !w.lost(noun) {
 		return nil, false, false
 	}
+	if text, ok := w.madeGone(n, noun); ok {
+		return []named{{text: text}}, true, true
+	}
 	if lines, made := w.meant(noun); len(lines) > 0 {
 		other := w.afterLoss(noun, lines, at)
 		return other, true, made && other != nil // "the broth", of which only the spices are left

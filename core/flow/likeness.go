@@ -138,3 +138,18 @@ func (b *bindings) noneSlight(n noun, found []referent) []referent {
 
 // slightShare is how little beside another of its kind is not meant by the kind's word; an estimate.
 const slightShare = 0.1
+
+// wholeNameAt tells whether the words of a text are the whole name of a line, such as "hot sauce".
+func (b *bindings) wholeNameAt(from, upto int) bool {
+	return slices.ContainsFunc(b.lines, func(l bound) bool {
+		if len(l.name) != upto-from || len(l.name) < 2 {
+			return false
+		}
+		for k, w := range l.name {
+			if b.text.words[from+k].norm != w {
+				return false
+			}
+		}
+		return true
+	})
+}

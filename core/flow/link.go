@@ -229,6 +229,11 @@ func (b *body) says(i int) int {
 // tie notes the things that a preposition leads to.
 func (b *body) tie(i, at int, w, role string, first bool) int {
 	nouns, next := b.nouns(at)
+	if len(nouns) == 1 && nouns[0].amount[1] > 0 && b.onlyDescribes(nouns[0]) && b.is(i, b.lang.Particles) {
+		b.particle(i)
+		b.how(at, next)
+		return next // "pat out 3 cm thick"
+	}
 	if len(nouns) > 0 && role == "with" && b.looksGoing(next) && !b.modifies(next, b.upto) {
 		return b.says(i) // "with the motor running"
 	}

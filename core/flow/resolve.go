@@ -92,6 +92,9 @@ func (b *bindings) mixtureOf(n noun, found []referent) *thing {
 	}
 	p := *found[0].portion
 	t := b.held(p)
+	if k := slices.IndexFunc(b.things, func(x *thing) bool { return x.holds[p] && len(x.holds) > 1 }); n.rest && k >= 0 && !b.open(b.things[k]) {
+		return b.things[k] // "what is left of the egg mixture", of which enough went into the dough
+	}
 	l := &b.lines[p.line]
 	if t == nil || len(t.holds) < 2 || b.leftOf(p) > 0 || l.said[n.head()] && (len(n.words) > 1 || len(l.name) < 2 || n.rest) || b.lines[p.line].comp != b.comp || !b.open(t) {
 		return nil
@@ -243,28 +246,15 @@ func (b *bindings) words(n noun) string {
 
 // nameFrom is where the name of a thing begins behind articles and shares.
 func (b *bindings) nameFrom(n noun) int {
-	from := n.from
-	t := b.text
+	from, t := n.from, b.text
+	if k := t.remnant(from); k > 0 {
+		from += k + 1 // "what is left of the egg mixture"
+	}
 	for from < n.upto-1 && !b.wholeNameAt(from, n.upto) && (t.is(from, t.lang.Articles) || t.is(from, t.lang.Pointing) || t.lang.Rests[t.low(from)] || t.lang.Prepositions[t.low(from)] == "of" ||
 		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.crosses(from) || t.lang.Measures[t.low(from)] || t.adverb(from)) {
 		from++
 	}
 	return from
-}
-
-// wholeNameAt tells whether the words of a text are the whole name of a line, such as "hot sauce".
-func (b *bindings) wholeNameAt(from, upto int) bool {
-	return slices.ContainsFunc(b.lines, func(l bound) bool {
-		if len(l.name) != upto-from || len(l.name) < 2 {
-			return false
-		}
-		for k, w := range l.name {
-			if b.text.words[from+k].norm != w {
-				return false
-			}
-		}
-		return true
-	})
 }
 
 // shortestPart is the shortest end of a word that may name the whole.

@@ -35,7 +35,9 @@ func (c *Carrier) listing(things []named) string {
 			said[t.stand.name] = true
 		}
 		the := c.words().The + " "
-		if !slices.ContainsFunc(texts, func(o string) bool { return strings.EqualFold(strings.TrimPrefix(o, the), strings.TrimPrefix(t.text, the)) }) {
+		if !slices.ContainsFunc(texts, func(o string) bool {
+			return strings.EqualFold(strings.TrimPrefix(o, the), strings.TrimPrefix(t.text, the))
+		}) {
 			texts = append(texts, t.text) // "the oil", of two that are oil
 		}
 	}

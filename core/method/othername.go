@@ -95,3 +95,38 @@ func (w *writer) ofPart(name string) string {
 	}
 	return ""
 }
+
+// alsoListed tells whether a name is that of something plant that stands in one line with what was
+// replaced: the coriander of "soured cream and coriander, to serve".
+func (p *plan) alsoListed(name string, lines []int) bool {
+	words := larder.Words(name)
+	if len(lines) != 1 || len(words) == 0 || p.stand[lines[0]] == nil {
+		return false
+	}
+	l, last := p.line(lines[0]), words[len(words)-1]
+	main := p.l.Food(l.FoodID())
+	return main != nil && !slices.Contains(larder.Words(main.Name), last) && slices.ContainsFunc(l.Also, func(a recipe.Alternative) bool {
+		f := p.l.Food(a.Food)
+		return f != nil && f.Origin != larder.FromAnimal && slices.Contains(larder.Words(a.Name), last)
+	})
+}
+
+// calledBy tells whether a name ends in a word of that of a line that was replaced.
+func (p *plan) calledBy(name string, line int) bool {
+	words, s := larder.Words(name), p.stand[line]
+	return s != nil && len(words) > 0 && slices.Contains(larder.Words(s.was.Name), words[len(words)-1])
+}
+
+// ownName tells whether a name is that of a line that was replaced.
+func (p *plan) ownName(name string, lines []int) bool {
+	words := larder.Words(name)
+	return slices.ContainsFunc(lines, func(line int) bool {
+		s := p.stand[line]
+		if s == nil || len(words) == 0 {
+			return false
+		}
+		own := larder.Words(s.was.Name)
+		last := words[len(words)-1]
+		return slices.Contains(own, last) && !(p.l.Language().Products[last] && len(own) > 1)
+	})
+}

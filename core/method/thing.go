@@ -119,26 +119,6 @@ func (p *plan) besideName(name string, lines []int) bool {
 	})
 }
 
-// ownName tells whether a name is that of a line that was replaced.
-func (p *plan) ownName(name string, lines []int) bool {
-	words := larder.Words(name)
-	return slices.ContainsFunc(lines, func(line int) bool {
-		s := p.stand[line]
-		if s == nil || len(words) == 0 {
-			return false
-		}
-		own := larder.Words(s.was.Name)
-		last := words[len(words)-1]
-		return slices.Contains(own, last) && !(p.l.Language().Products[last] && len(own) > 1)
-	})
-}
-
-// calledBy tells whether a name ends in a word of that of a line that was replaced.
-func (p *plan) calledBy(name string, line int) bool {
-	words, s := larder.Words(name), p.stand[line]
-	return s != nil && len(words) > 0 && slices.Contains(larder.Words(s.was.Name), words[len(words)-1])
-}
-
 // listedOrAll names the stand-ins among lines that are there, or everything.
 func (w *writer) listedOrAll(lines []int, at int) []named {
 	var out []named

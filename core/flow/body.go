@@ -133,18 +133,7 @@ func (b *body) one(i int) int {
 		return b.until(i)
 	}
 	if c, ok := b.time(i); ok {
-		if b.minutes == nil && (!c.aside || b.sinks() && c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && (b.goes(c.upto+1) || i == b.start+b.width && b.is(c.upto+1, b.lang.Subjects))) {
-			b.clause.minutes, b.clause.clock, b.clause.per = &c.span, [2]int{i, c.upto}, c.per
-		} else if b.lang.TimeAfter[b.low(c.upto)] {
-			return b.says(i)
-		} else {
-			b.how(i, c.upto)
-		}
-		if b.is(c.upto, b.lang.Pronouns) && b.is(c.upto, b.lang.Pointing) && (b.ends(c.upto+1, b.upto) || b.mark(c.upto+1, ",")) {
-			b.how(c.upto, c.upto+1)
-			return c.upto + 1 // "2 minutes each"
-		}
-		return c.upto
+		return b.timed(i, c)
 	}
 	if v, upto, ok := b.celsius(i); ok {
 		if b.clause.temp == nil {
@@ -183,6 +172,31 @@ func (b *body) one(i int) int {
 		return b.hanging(i, 1, "")
 	}
 	return b.rest(i)
+}
+
+// alongside reads what is done meanwhile by a verb in -ing that no table knows.
+func (b *body) alongside(i int) int {
+	end := i + 2 // "piping hot"
+	for ; !b.lang.HeatWords[b.low(i+1)] && end < b.upto && !b.mark(end, ","); end++ {
+	}
+	b.how(i, end)
+	return end
+}
+
+// timed takes in a time that no preposition leads to.
+func (b *body) timed(i int, c clock) int {
+	if b.minutes == nil && (!c.aside || b.sinks() && c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && (b.goes(c.upto+1) || i == b.start+b.width && b.is(c.upto+1, b.lang.Subjects))) {
+		b.clause.minutes, b.clause.clock, b.clause.per = &c.span, [2]int{i, c.upto}, c.per
+	} else if b.lang.TimeAfter[b.low(c.upto)] {
+		return b.says(i)
+	} else {
+		b.how(i, c.upto)
+	}
+	if b.is(c.upto, b.lang.Pronouns) && b.is(c.upto, b.lang.Pointing) && (b.ends(c.upto+1, b.upto) || b.mark(c.upto+1, ",")) {
+		b.how(c.upto, c.upto+1)
+		return c.upto + 1 // "2 minutes each"
+	}
+	return c.upto
 }
 
 func (b *body) wordless(i int) bool { return b.words[i].low == "" && !b.number(i) }
@@ -231,17 +245,8 @@ func (b *body) rest(i int) int {
 	if b.goesOn > 0 && i == b.goesOn {
 		return i + 1
 	}
-	if b.looksGoing(i) && b.lang.HeatWords[b.low(i+1)] && !b.modifies(i, b.upto) {
-		b.how(i, i+2)
-		return i + 2 // "piping hot"
-	}
 	if b.looksGoing(i) && !b.modifies(i, b.upto) {
-		end := i + 1
-		for end < b.upto && !b.mark(end, ",") {
-			end++
-		}
-		b.how(i, end)
-		return end
+		return b.alongside(i)
 	}
 	if said, upto, ok := b.heat(i); ok && b.clause.ring == "" && len(b.clause.objects) > 0 {
 		b.clause.ring = said

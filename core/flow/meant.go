@@ -49,30 +49,36 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		b.refMade(b.focus, 1, r, &a.Into) // "fry the bacon, then the sausage"
 	}
 	if len(a.Into) == 0 && b.joins(c, t, r) && !b.onlyPlaces(a.To) {
-		if told := b.toldBefore(c); told != nil && !slices.Contains(r.inputs, told) {
-			b.refMade(told, 1, r, &a.Into)
-			return ""
-		}
-		into := b.base
-		if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
-			into = nil // "for the sauce, add the flour", of a part of its own
-		}
-		if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
-			into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil })
-		}
-		if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
-			into = pot // "fry the bacon in the same pan; add it too"
-		}
-		switch {
-		case b.onlyVessel != "":
-			named := b.onlyVessel
-			a.Into = append(a.Into, recipe.Ref{Named: &named, Share: 1})
-			r.vessel = named
-		case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
-			b.refMade(into, 1, r, &a.Into)
-		}
+		b.meantInto(c, t, r)
 	}
 	return ""
+}
+
+// meantInto fills in what an order adds to.
+func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
+	a := r.action
+	if told := b.toldBefore(c); told != nil && !slices.Contains(r.inputs, told) {
+		b.refMade(told, 1, r, &a.Into)
+		return
+	}
+	into := b.base
+	if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
+		into = nil // "for the sauce, add the flour", of a part of its own
+	}
+	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
+		into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil })
+	}
+	if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
+		into = pot // "fry the bacon in the same pan; add it too"
+	}
+	switch {
+	case b.onlyVessel != "":
+		named := b.onlyVessel
+		a.Into = append(a.Into, recipe.Ref{Named: &named, Share: 1})
+		r.vessel = named
+	case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
+		b.refMade(into, 1, r, &a.Into)
+	}
 }
 
 // toldBefore is what the condition right before an order speaks of: "when the potatoes have cooled, fold in

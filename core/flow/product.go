@@ -22,11 +22,8 @@ func (b *bindings) allOfGroup(n noun) []referent {
 	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
-		if b.r.lang.Liquors[n.head()] && (!larder.Wets(f) || b.tech.Family == "separate") {
-			continue // "the liquid" is no cheese, nor is it listed where it is pressed out
-		}
 		waits := slices.Contains(kinds, anyDry) && b.waits(b.held(portion{i, ""}))
-		if b.closed(i) && !waits || f == nil || f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.ContainsFunc(f.Tags, func(tag string) bool { return slices.Contains(kinds, tagged+tag) }) && !slices.Contains(kinds, string(f.Animal)) {
+		if b.closed(i) && !waits || !b.inGroup(f, kinds) || b.r.lang.Liquors[n.head()] && (!larder.Wets(f) || b.tech.Family == "separate") { // "the liquid" is no cheese, nor listed where it is pressed out
 			continue
 		}
 		r := referent{portion: &portion{i, ""}}
@@ -71,6 +68,11 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		return b.ownOf(used)
 	}
 	return used
+}
+
+// inGroup tells whether a food is one of those that a word means: of a shelf, a kind, a tag, or dry.
+func (b *bindings) inGroup(f *larder.Food, kinds []string) bool {
+	return f != nil && !(f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.ContainsFunc(f.Tags, func(tag string) bool { return slices.Contains(kinds, tagged+tag) }) && !slices.Contains(kinds, string(f.Animal)))
 }
 
 // tagged is what stands before a tag in the table of groups.

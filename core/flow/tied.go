@@ -36,17 +36,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		}
 		return // "in the middle", "on top"
 	}
-	if role == "" && n.owner != nil && b.r.lang.Places[n.head()] {
-		role = "into" // "up the sides of the tin"
-	}
-	switch {
-	case l.first && vessel == "" && b.particle(l, t):
-		role = "to"
-	case role == "" && len(c.objects) == 0:
-		role = "to"
-	case vessel == "" && (role == "from" && (l.first && len(c.objects) == 0 || b.r.lang.Announcing[c.lemma]) || role == "with" && b.r.lang.Announcing[c.lemma] && c.makes != "" && len(c.objects) == 0):
-		role = "to"
-	}
+	role = b.roleOfLink(c, t, l, role, vessel)
 	if role == "from" && vessel == "" && t.Family == "separate" && t.Takes == "" && onlyNamed(r.action.To) && len(b.resolve(n)) > 0 && b.resolve(n)[0].named == "" {
 		role, r.action.To = "to", []recipe.Ref{} // "squeeze the water out of the leaves"
 	}
@@ -72,6 +62,24 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 			r.names = append(r.names, n.head(), strings.Join(n.words, " "))
 		}
 	}
+}
+
+// roleOfLink is the role in which a preposition ties things: what stands behind a particle of the verb, or
+// behind a verb without an object, is worked on.
+func (b *bindings) roleOfLink(c *clause, t *larder.Technique, l link, role, vessel string) string {
+	n := l.nouns[0]
+	if role == "" && n.owner != nil && b.r.lang.Places[n.head()] {
+		role = "into" // "up the sides of the tin"
+	}
+	switch {
+	case l.first && vessel == "" && b.particle(l, t):
+		return "to"
+	case role == "" && len(c.objects) == 0:
+		return "to"
+	case vessel == "" && (role == "from" && (l.first && len(c.objects) == 0 || b.r.lang.Announcing[c.lemma]) || role == "with" && b.r.lang.Announcing[c.lemma] && c.makes != "" && len(c.objects) == 0):
+		return "to"
+	}
+	return role
 }
 
 // skimmed takes the liquid that something is skimmed off into hand: "skim the fat from the juices and boil

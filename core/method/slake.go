@@ -119,6 +119,17 @@ func (p *plan) poursIn(k int) int {
 	return -1
 }
 
+// slakedFor are the clauses in which thickeners are stirred smooth for an action.
+func (w *writer) slakedFor(i int) []*clause {
+	var out []*clause
+	for _, line := range w.deeds[i].slakes {
+		if c := w.slaked(i, line); c != nil {
+			out = append(out, c)
+		}
+	}
+	return out
+}
+
 // slaked stirs a thickener smooth with some of the liquid that goes in next.
 func (w *writer) slaked(k, line int) *clause {
 	poured := w.pouredAt(k)

@@ -84,12 +84,7 @@ func (w *writer) action(i int) []*clause {
 		w.lendsVerb(a, own)
 		return []*clause{own}
 	}
-	out = w.ownFat(i)
-	for _, line := range d.slakes {
-		if c := w.slaked(i, line); c != nil {
-			out = append(out, c)
-		}
-	}
+	out = append(w.ownFat(i), w.slakedFor(i)...)
 	before := w.unsaid(n, d.before)
 	onto := w.ontoThem(n, before)
 	if w.first = nil; onto != nil {

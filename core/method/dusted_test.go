@@ -92,6 +92,26 @@ func TestWhatSpokeOfFleshIsPutRight(t *testing.T) {
 			"Daube\nServes 6\n\n1 kg beef cheek\n150 g unsmoked lardons\n500 ml red wine\n2 tbsp olive oil\n\nMethod\n1. Fry the lardons in the oil. Remove them and brown the beef in the same fat. Take it out, pour in the wine and bring to the boil. Return the beef and lardons, cover and cook in the oven at 150 C for 3 hours.",
 			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "smoked-tofu-lardons"}, []string{"cover and cook in the oven at 150 C"}, nil,
 		},
+		"a stock made of bones is another": {
+			"Soup\nServes 4\n\n500 g white fish, bones reserved\n1 leek\n400 g tomatoes\n100 ml white wine\n\nMethod\n1. Make a stock from the bones with 1.5 litres of water, simmering for 20 minutes, then strain.\n2. Soften the leek. Add the wine and bubble for a minute. Add the tomatoes and stock and simmer for 25 minutes. Add the fish and simmer for 5 minutes.",
+			map[string]string{line("0"): "banana-blossom-mushroom-fish"}, []string{"- 1.5 litres vegetable stock", "the tomatoes and the vegetable stock"}, []string{"bones", "Strain", "Make a stock"},
+		},
+		"potatoes fill a pot though its flesh is taken out": {
+			"Caldo\nServes 6\n\n250 g dried white beans\n200 g salt pork\n2 chorizos\n500 g potatoes\n1 tbsp lard\n1 tsp pimentón\n\nMethod\n1. Cover the beans and salt pork with 2.5 litres of water and simmer for an hour. Add the potatoes and chorizos and cook for 20 minutes. Take out the meats.\n2. Melt the lard, stir in the pimentón and pour it into the pot. Cook for 15 minutes. Cut the meats in pieces and put everything back to heat through.",
+			map[string]string{line("1"): "salt-cured-tempeh", line("2"): "smoky-bean-sausage", line("4"): "oil-for-frying-fat"}, []string{"Add the potatoes and cook for 20 minutes", "brined tempeh and the smoky bean sausage"}, nil,
+		},
+		"oil and oil are one word": {
+			"Sauce\nServes 4\n\n2 tbsp olive oil\n25 g butter\n1 onion\n\nMethod\n1. Heat the oil and butter in a saucepan and cook the onion for 10 minutes.",
+			map[string]string{line("1"): "oil-for-butter"}, []string{"Heat the oil in a saucepan"}, []string{"oil and oil"},
+		},
+		"the coriander of one line with the cream": {
+			"Chilli\nServes 4\n\n400 g kidney beans\nsoured cream and coriander, to serve\n\nMethod\n1. Simmer the beans for 10 minutes. Serve with a spoonful of soured cream and chopped coriander.",
+			map[string]string{line("1"): "sunflower-sour"}, []string{"and chopped coriander"}, nil,
+		},
+		"the oil kept from draining goes back": {
+			"Rice\nServes 4\n\n5 tbsp ghee\n3 onions\n300 g rice\n\nMethod\n1. Fry the onions in the ghee until dark brown; drain, keeping the ghee. Put the ghee back in a large pot, add the rice and cook for 10 minutes.",
+			map[string]string{line("0"): "spoon-of-oil"}, []string{"keeping the oil", "Put the oil back in a large pot"}, nil,
+		},
 		"mince that goes in late is not browned": {
 			"Sauce\nServes 4\n\n1 tbsp olive oil\n1 onion\n500 g minced beef\n150 ml red wine\n400 g tinned tomatoes\n\nMethod\n1. Cook the onion in the oil for 10 minutes. Add the mince, break it up and brown it well. Pour in the wine, then add the tomatoes and simmer for an hour.",
 			map[string]string{line("2"): "lentil-walnut-mince"}, []string{"Cook the onion in the oil for 10 minutes. Pour in the wine"}, []string{"rown it", "break"},

@@ -47,7 +47,10 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 				lines, made := w.meant(noun)
 				name := w.slice(noun.Name, noun.Upto)
 				if noun.Pronoun {
-					lines = slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.c.fatLine(w.line(line)) || w.stand[line] == nil && w.dusts(line) })
+					lines = slices.DeleteFunc(slices.Clone(lines), func(line int) bool {
+						o := w.stand[line]
+						return w.c.fatLine(w.line(line)) && (o == nil || !o.flesh()) || o == nil && w.dusts(line)
+					})
 					return len(lines) == 1 && lines[0] == s.node
 				}
 				return slices.Contains(lines, s.node) && (!made || len(w.animalWords(name)) > 0 || w.ownName(name, lines))

@@ -19,7 +19,7 @@ func TestWhatWentWithFleshFindsItsPlace(t *testing.T) {
 		},
 		"what is named behind a particle stays": {
 			"Soup\nServes 4\n\n1 kg small fish\n1 onion\n500 g salmon fillet\n4 potatoes\n\nMethod\n1. Put the small fish in a pot with the onion, cover with 2 litres of water and simmer for 40 minutes. Strain the broth and throw everything in the sieve away.\n2. Put in the potatoes and cook for 12 minutes. Slip in the salmon and simmer for 7 minutes.",
-			map[string]string{line("0"): "blossom-flakes", line("2"): fish}, []string{"Slip in the seaweed mushrooms"}, []string{"in the seaweed mushrooms and the"},
+			map[string]string{line("0"): "blossom-flakes", line("2"): fish}, []string{"lip in the seaweed mushrooms"}, []string{"in the seaweed mushrooms and the"},
 		},
 		"a colour that only raw meat changes": {
 			"Stew\nServes 4\n\n500 g lamb shoulder\n2 onions\n1 tsp turmeric\n500 ml water\n\nMethod\n1. Fry the onions. Add the turmeric, then the lamb, and turn until it has changed colour all over. Pour in the water and simmer for an hour.",

@@ -73,7 +73,7 @@ func (w *writer) potBefore(n *node) string {
 	for k := w.graph.Number(n) - 1; k >= 0; k-- {
 		o := &w.graph.Nodes[k]
 		at := o.Action.Words.Vessel
-		if o.At.Component != n.At.Component || at[1] == 0 || !sameVessel(o.Action.Vessel, n.Action.Vessel) {
+		if o.At.Component != n.At.Component || at[1] == 0 || !w.sameVessel(o.Action.Vessel, n.Action.Vessel) {
 			continue
 		}
 		text := []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text)
@@ -85,8 +85,13 @@ func (w *writer) potBefore(n *node) string {
 	return ""
 }
 
-// sameVessel tells whether two names are of one vessel: "the casserole", of "a deep casserole".
-func sameVessel(a, b string) bool {
-	one, other := strings.Fields(a), strings.Fields(b)
-	return len(one) > 0 && len(other) > 0 && one[len(one)-1] == other[len(other)-1]
+// sameVessel tells whether two names are of one vessel: "the casserole", of "a deep casserole", or of any
+// two that stand on a stove: "the same pan", of a casserole.
+func (w *writer) sameVessel(a, b string) bool {
+	one, other := larder.Words(a), larder.Words(b)
+	if len(one) == 0 || len(other) == 0 {
+		return false
+	}
+	pots := w.l.Language().Pots
+	return one[len(one)-1] == other[len(other)-1] || pots[one[len(one)-1]] && pots[other[len(other)-1]]
 }

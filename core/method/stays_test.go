@@ -82,7 +82,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 		},
 		"the rest is all where nothing is taken out": {
 			"Soup\nServes 4\n\n600 g potatoes\n150 g chorizo\n1.5 litres water\n\nMethod\n1. Boil the potatoes with half of the chorizo in the water for 25 minutes. Remove the chorizo and slice it. Blend the rest.",
-			map[string]string{line("1"): "smoky-bean-sausage"}, []string{"Blend everything"}, []string{"Blend the rest"},
+			map[string]string{line("1"): "smoky-bean-sausage"}, []string{"blend everything"}, []string{"Blend the rest"},
 		},
 		"the broth of what stands in is a broth": {
 			"Chowder\nServes 4\n\n24 clams\n500 ml water\n3 tbsp flour\n20 ml oil\n\nMethod\n1. Boil the clams in the water for 8 minutes, remove them and strain the broth.\n2. Cook the flour in the oil and whisk in the clam broth. Stir in the clams.",

@@ -123,9 +123,15 @@ func (w *writer) speaksOfGone(text string) bool {
 func (w *writer) sentences(clauses []*clause) []*sentence {
 	var out []*sentence
 	end := 0
-	for _, c := range clauses {
+	for k, c := range clauses {
 		from := c.from
 		fresh := len(out) == 0
+		if next := k + 1; c.leads && next < len(clauses) && clauses[next].upto > clauses[next].from {
+			if gap := w.slice(end, clauses[next].from); strings.ContainsAny(gap, ".!?") { // it goes in with what comes, and not behind what came
+				fresh, from = true, end+len([]rune(gap[:strings.LastIndexAny(gap, ".!?")+1]))
+				end = clauses[next].from
+			}
+		}
 		if c.upto > c.from {
 			if gap := w.slice(end, c.from); strings.ContainsAny(gap, ".!?") {
 				fresh = true

@@ -28,6 +28,7 @@ type clause struct {
 	gone       bool
 	aside      bool
 	trimmed    bool // words were taken off its end
+	leads      bool // it says what goes in with the clause behind it
 	// objects are what the clause names as worked on, stands those of them that
 	// stand for something.
 	objects []named
@@ -95,6 +96,7 @@ func (w *writer) action(i int) []*clause {
 		w.object = before // "season", of what went in before
 	} else if len(before) > 0 {
 		out = append(out, w.adds(before...))
+		out[len(out)-1].leads = true
 	} else {
 		w.object = w.impliedLost(n)
 	}

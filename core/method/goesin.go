@@ -43,8 +43,11 @@ func (w *writer) goesInLate(n *node, d *deed, own *clause) (out []*clause) {
 func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 	return slices.DeleteFunc(slices.Clone(before), func(s *standIn) bool {
 		return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
-			return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+			return slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
 				lines, made := w.meant(noun)
+				if p.Role != "to" { // "loosen it with a spoonful of them"
+					return noun.Pronoun && noun.Measured && slices.Contains(lines, s.node) && w.lost(noun)
+				}
 				name := w.slice(noun.Name, noun.Upto)
 				if noun.Pronoun {
 					lines = slices.DeleteFunc(slices.Clone(lines), func(line int) bool {

@@ -42,6 +42,8 @@ type Shape struct {
 	// Stirred tells that several things are mixed or cooked together in it, so that more can be
 	// stirred in; what is only laid, filled or poured takes nothing.
 	Stirred bool
+	// Cooked tells that what is mixed in it is over a fire then or later, and not drained.
+	Cooked bool
 }
 
 // Mass is the finished mass of a component: what went in, plus water taken up
@@ -108,7 +110,8 @@ func (m *method) shape(component int) Shape {
 		s.Clear = s.Clear || n.Is("strain")
 		s.Wet = s.Wet || t.Wet
 		s.Heated = s.Heated || hot(t)
-		s.Stirred = s.Stirred || m.stirs(n)
+		stirs := m.stirs(n)
+		s.Stirred, s.Cooked = s.Stirred || stirs, s.Cooked || stirs && (hot(t) && !m.drained(i) || m.heatedLater(i))
 		if t.Lost == 0 {
 			continue
 		}
@@ -126,6 +129,11 @@ func (m *method) shape(component int) Shape {
 		}
 	}
 	return s
+}
+
+// heatedLater tells whether what an action makes goes over a fire or into an oven later.
+func (m *method) heatedLater(node int) bool {
+	return slices.ContainsFunc(m.graph.Nodes[node].Users, func(k int) bool { return hot(m.graph.Nodes[k].Technique) || m.heatedLater(k) })
 }
 
 // stirs tells whether an action brings several things together that are no fat, or works in a liquid.

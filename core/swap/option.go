@@ -166,7 +166,7 @@ func (x *bench) weighBoosters() {
 			home = x.original.Home(b.Traits[0])
 			homes[b.Traits[0]] = home
 		}
-		if home < 0 || x.shapes[home].Clear && f.Tagged(clouds) || x.coated(home) || b.NeedsHeat() && !x.shapes[home].Heated || b.Moment != larder.AtTable && !x.shapes[home].Stirred {
+		if home < 0 || x.shapes[home].Clear && f.Tagged(clouds) || x.coated(home) || b.NeedsHeat() && !x.shapes[home].Cooked || b.Moment != larder.AtTable && !x.shapes[home].Stirred {
 			continue
 		}
 		mass := x.before.Parts[home].Mass

@@ -1,0 +1,67 @@
+package swap
+
+import (
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+)
+
+// proposed are the boosters of the closest answer to a recipe.
+func proposed(t *testing.T, text string, pins ...string) []*larder.Booster {
+	t.Helper()
+	b, r := open(t)
+	dec, err := b.Propose(r.Read(text, measure.Metric), Decisions{HouseRules: HouseRules{Preset: WholeFood}, Pins: pins}, Closest)
+	require.NoError(t, err)
+	var out []*larder.Booster
+	for _, d := range dec.Boosters {
+		out = append(out, b.Larder().BoosterNamed(d.Food))
+	}
+	return out
+}
+
+// What wants heat goes into nothing that is mixed cold: raw mushroom powder is not for a salad.
+func TestWhatWantsHeatGoesIntoNothingCold(t *testing.T) {
+	for name, text := range map[string]string{
+		"a salad of cold pasta": "Salad\nServes 4\n\n300 g pasta shells\n290 g tinned tuna\n1 red pepper, diced\n4 tbsp mayonnaise\n\nMethod\n1. Cook the pasta, drain and rinse in cold water.\n2. Flake the tuna into a bowl and add the pepper. Mix in the mayonnaise and the pasta and chill.",
+		"a sandwich":            "Sandwiches\nServes 4\n\n300 g cooked chicken, shredded\n4 tbsp mayonnaise\n8 slices granary bread\n\nMethod\n1. Mix the chicken with the mayonnaise and divide between four slices of bread. Top with the others.",
+	} {
+		for _, x := range proposed(t, text) {
+			require.False(t, x.NeedsHeat(), "%s takes %s", name, x.Food)
+		}
+	}
+	hot := "Burgers\nServes 4\n\n500 g minced pork\n50 g breadcrumbs\n1 onion, grated\n2 tbsp oil\n\nMethod\n1. Mix the pork with the breadcrumbs and onion, shape into patties and fry in the oil for 6 minutes on each side."
+	require.True(t, slices.ContainsFunc(proposed(t, hot), (*larder.Booster).NeedsHeat), "what is mixed and fried then may take it")
+}
+
+// Seaweed is for what held a piece of fish, and not for a spoon of a sauce made of it, but where the cook
+// wants its taste.
+func TestSeaweedIsForWhatHeldFish(t *testing.T) {
+	ofTheSea := func(x *larder.Booster) bool { return x.Traits[0] == "sea" }
+	fried := "Stir-fry\nServes 2\n\n2 chicken breasts, in strips\n1 red pepper, in strips\n2 tbsp oil\n3 tbsp oyster sauce\n\nMethod\n1. Fry the chicken and the pepper in the oil for 6 minutes. Add the oyster sauce and toss."
+	require.False(t, slices.ContainsFunc(proposed(t, fried), ofTheSea))
+	b, r := open(t)
+	for _, text := range []string{fried, "Soup\nServes 4\n\n400 g cod, in pieces\n1 onion\n1 litre vegetable stock\n\nMethod\n1. Simmer the onion in the stock for 10 minutes. Add the cod and simmer for 5 minutes."} {
+		d := r.Read(text, measure.Metric)
+		for _, x := range b.Larder().Boosters() {
+			if ofTheSea(x) {
+				require.Equal(t, text != fried, b.benchOf(t, d, Decisions{}).heldPiece(x), "%s in %s", x.Food, d.Name)
+				require.True(t, b.benchOf(t, d, Decisions{Pins: []string{"sea"}}).heldPiece(x), "a cook who wants it gets it")
+			}
+		}
+	}
+}
+
+// Nobody tastes less than a step: a booster that is proposed closes one at least.
+func TestABoosterClosesWhatCanBeTasted(t *testing.T) {
+	require.GreaterOrEqual(t, leastClosed, 1.0)
+	for name, text := range map[string]string{
+		"cashews in a trifle":   "Trifle\nServes 8\n\n200 g sponge fingers\n100 ml sherry\n300 g raspberries\n500 ml ready-made custard\n300 ml double cream\n2 tbsp icing sugar\n25 g flaked almonds, toasted\n\nMethod\n1. Line a glass bowl with the sponge fingers. Pour over the sherry and scatter over the raspberries. Spoon over the custard.\n2. Whip the cream with the icing sugar to soft peaks and pile on top. Decorate with the almonds.",
+		"yoghurt in a dressing": "Salad\nServes 4\n\n1 baguette\n200 g goat's cheese\n2 tbsp runny honey\n4 handfuls of salad leaves\n50 g walnuts\n1 tbsp red wine vinegar\n3 tbsp walnut oil\n\nMethod\n1. Toast slices of the baguette, lay the cheese on them, drizzle with the honey and grill.\n2. Whisk the vinegar with the oil and toss the leaves and walnuts in it.",
+	} {
+		require.Empty(t, proposed(t, text), name)
+	}
+}

@@ -235,3 +235,12 @@ func (b *bindings) fat(p portion) bool {
 
 // mostlyFat is the fat in 100 g from which a food is one.
 const mostlyFat = 60.0
+
+// assembled tells whether a thing was only laid out or shared into vessels.
+func (b *bindings) assembled(t *thing) bool {
+	if t == nil {
+		return false
+	}
+	tech := b.r.larder.Technique(t.technique)
+	return tech != nil && tech.Family == "assemble"
+}

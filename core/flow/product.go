@@ -206,6 +206,9 @@ func (b *bindings) product(n noun) *thing {
 				return t // "the pieces" are no batter
 			}
 		}
+		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && t.liquid && t != b.focus && t.comp == b.comp }); t != nil && b.tech.Name == "pour" && !b.goingInto && b.assembled(b.focus) {
+			return t // "share the mushrooms between the cups and pour over the mixture"
+		}
 		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && !(b.goesIn(t) && (b.goingInto || t.heated)) }); t != nil {
 			return t // "stir into the stew" what was fried
 		}

@@ -107,7 +107,7 @@ func (p *plan) onlyFlavoured(line int) bool {
 	if line < 0 || p.stand[line] != nil {
 		return false
 	}
-	if p.onlyForBroth(line) || p.onlyWashed(line) || p.poured[line] && !p.namedElsewhere(line, -1) {
+	if p.onlyForBroth(line) || p.onlyWashed(line) || p.seasoned[line] && !p.namedElsewhere(line, -1) {
 		return true
 	}
 	strained := false

@@ -159,7 +159,7 @@ func (p *plan) dropWater(i int) {
 		if !p.deeds[k].drop && p.seasonsWater(k) {
 			p.deeds[k].drop = true
 			for _, line := range p.graph.Nodes[k].Named {
-				p.poured[line] = true
+				p.seasoned[line] = true
 			}
 			p.dropWater(k)
 		}

@@ -32,8 +32,8 @@ type plan struct {
 	arrives map[int]int
 	// parted are the actions with which a stand-in for parted eggs has gone in.
 	parted map[int]int
-	// poured are lines that only season water in which nothing is cooked any more.
-	poured map[int]bool
+	// seasoned are lines that only season water in which nothing is cooked any more.
+	seasoned map[int]bool
 	// shares are how much of a line came along with dropped work.
 	shares map[int]float64
 }
@@ -69,7 +69,7 @@ type deed struct {
 
 // plan decides the whole method of a dish.
 func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
-	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, parted: map[int]int{}, poured: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
+	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, parted: map[int]int{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
 	for i := range d.Components {
 		for _, s := range c.standIns(d, a, i) {
 			s.node = p.graph.Line(i, s.line)
@@ -102,7 +102,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 // decideAll decides every action.
 func (p *plan) decideAll() {
 	p.deeds = make([]deed, len(p.graph.Nodes))
-	clear(p.poured)
+	clear(p.seasoned)
 	for i := range p.graph.Nodes {
 		p.decide(i)
 	}

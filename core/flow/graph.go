@@ -44,6 +44,8 @@ type Node struct {
 	// Liquid tells that it works in a liquid, listed or from the tap; Crisp that
 	// it goes on until crisp.
 	Liquid, Crisp bool
+	// Still tells that the text forbids stirring from here on or from before.
+	Still bool
 	// Lasts is how long it takes in minutes, said or usual.
 	Lasts float64
 }
@@ -88,6 +90,7 @@ func Trace(l *larder.Larder, d *recipe.Dish) *Graph {
 			t.node(&step.Actions[i], at)
 		}
 	}
+	t.still()
 	return g
 }
 

@@ -153,3 +153,20 @@ func (b *bindings) wholeNameAt(from, upto int) bool {
 		return true
 	})
 }
+
+// inGroup tells whether a food is one of those that a word means: of a shelf, a kind, a tag, or dry. Fat
+// of an animal goes by its kind alone, and an extract is not one of its kind's shelf unless that is meant.
+func (b *bindings) inGroup(f *larder.Food, kinds []string) bool {
+	if f == nil {
+		return false
+	}
+	byKind := slices.Contains(kinds, f.Kind)
+	if f.Animal == larder.Fat && !byKind || b.r.lang.Extracts[f.Kind] && !byKind && !slices.Contains(kinds, f.Aisle) {
+		return false
+	}
+	if slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat {
+		return true
+	}
+	return byKind || slices.Contains(kinds, f.Aisle) || slices.Contains(kinds, f.ID) || slices.Contains(kinds, string(f.Animal)) ||
+		slices.ContainsFunc(f.Tags, func(tag string) bool { return slices.Contains(kinds, tagged+tag) })
+}

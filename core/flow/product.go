@@ -70,11 +70,6 @@ func (b *bindings) allOfGroup(n noun) []referent {
 	return used
 }
 
-// inGroup tells whether a food is one of those that a word means: of a shelf, a kind, a tag, or dry.
-func (b *bindings) inGroup(f *larder.Food, kinds []string) bool {
-	return f != nil && !(f.Animal == larder.Fat && !slices.Contains(kinds, f.Kind) || b.r.lang.Extracts[f.Kind] && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.Aisle) || !(slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat) && !slices.Contains(kinds, f.Aisle) && !slices.Contains(kinds, f.Kind) && !slices.Contains(kinds, f.ID) && !slices.ContainsFunc(f.Tags, func(tag string) bool { return slices.Contains(kinds, tagged+tag) }) && !slices.Contains(kinds, string(f.Animal)))
-}
-
 // tagged is what stands before a tag in the table of groups.
 const tagged = "#"
 

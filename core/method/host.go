@@ -80,7 +80,7 @@ func (p *plan) takesMore(at int) bool {
 	}
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !p.unstirred(at) && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) &&
+		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
 				n := &p.graph.Nodes[in]
 				return n.Technique.Family == "assemble" && (n.Technique.Closes != "" || len(n.Into) > 0) // one lies on the other
@@ -97,48 +97,8 @@ func (p *plan) onlyFlesh(n *flow.Node) bool {
 	})
 }
 
-// unstirred tells whether the text says, before or with an action, that nothing is stirred from then on:
-// "shake the pan and do not stir again".
-func (p *plan) unstirred(at int) bool {
-	n := &p.graph.Nodes[at]
-	for k := range at + 1 {
-		o := &p.graph.Nodes[k]
-		if o.At.Component == n.At.Component && slices.ContainsFunc(o.Action.Manner, p.forbidsStirring) && slices.ContainsFunc(o.Holds, n.Reaches) {
-			return true
-		}
-	}
-	for i := range n.At.Step + 1 {
-		step := &p.dish.Components[n.At.Component].Steps[i]
-		text := []rune(step.Text)
-		for _, a := range step.Asides {
-			if a.Upto > len(text) || !p.forbidsStirring(string(text[a.From:a.Upto])) {
-				continue
-			}
-			if i < n.At.Step || a.From < n.Action.Upto || !strings.ContainsAny(string(text[n.Action.Upto:a.From]), ".;") {
-				return true
-			}
-		}
-	}
-	return false
-}
-
-// forbidsStirring tells whether words say that nothing is stirred.
-func (p *plan) forbidsStirring(text string) bool {
-	lang, not := p.l.Language(), false
-	for _, w := range larder.Words(text) {
-		if not && slices.Contains(lang.Orders(w), stirTechnique) {
-			return true
-		}
-		not = not || lang.Negations[w] || lang.Lacking[w]
-	}
-	return false
-}
-
 // placeTechnique lays things where they are said to lie.
 const placeTechnique = "place"
-
-// stirTechnique moves about what is in a pan.
-const stirTechnique = "stir"
 
 // foldsUp tells whether an action folds over what it works on, and folds nothing into it.
 func foldsUp(n *flow.Node) bool { return n.Is("fold") && len(n.Into)+len(n.With) == 0 }

@@ -2,7 +2,8 @@ package character
 
 import "slices"
 
-// keptApart lists the lines of the component that never come together with a line as they are.
+// keptApart lists the lines of the component that never come together with a line as they are: what is
+// baked or rolled out before, or only served beside what the line went into.
 func (n *neighbourhood) keptApart() map[int]bool {
 	if len(n.reached) == 0 {
 		return nil // nobody knows
@@ -11,7 +12,7 @@ func (n *neighbourhood) keptApart() map[int]bool {
 	for _, x := range n.reached {
 		finished := map[int]bool{}
 		for _, in := range x.Inputs {
-			if before := &n.graph.Nodes[in]; !before.Reaches(n.at) && n.finished(in) {
+			if before := &n.graph.Nodes[in]; !before.Reaches(n.at) && (n.finished(in) || x.Is("serve") && !slices.Contains(x.Named, n.at)) {
 				for _, line := range before.Holds {
 					finished[line] = true
 				}

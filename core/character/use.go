@@ -137,6 +137,7 @@ func (n *neighbourhood) holds(w larder.UseWhen) bool {
 		(len(w.Dry) == 0 || slices.ContainsFunc(n.reached, func(x *flow.Node) bool { return x.Is(w.Dry...) && !x.Liquid && n.rightAfter(x) })) &&
 		(len(w.Reached) == 0 || in(n.reached, w.Reached)) &&
 		(len(w.Unreached) == 0 || !in(n.reached, w.Unreached)) &&
+		(len(w.Worked) == 0 || n.meetsWorked(w)) &&
 		role(w.To, func(x *flow.Node) []int { return intersect(x.To, x.Named, n.follows(x)) }) &&
 		role(w.With, func(x *flow.Node) []int { return x.With }) &&
 		role(w.Into, func(x *flow.Node) []int { return x.Into }) &&
@@ -152,6 +153,18 @@ func (n *neighbourhood) follows(x *flow.Node) bool { return slices.Contains(n.na
 func (n *neighbourhood) next(x *flow.Node, list []string) bool {
 	at := n.graph.Number(x) + 1
 	return at < len(n.graph.Nodes) && n.graph.Nodes[at].At == x.At && n.graph.Nodes[at].Is(list...)
+}
+
+// meetsWorked tells whether the work that takes the line takes with it what was worked in one of some ways
+// before: the fat in which what was coated is fried.
+func (n *neighbourhood) meetsWorked(w larder.UseWhen) bool {
+	var worked func(in int) bool
+	worked = func(in int) bool {
+		return n.graph.Nodes[in].Is(w.Worked...) || slices.ContainsFunc(n.graph.Nodes[in].Inputs, worked)
+	}
+	return slices.ContainsFunc(n.reached, func(x *flow.Node) bool {
+		return (len(w.With) == 0 || x.Is(w.With...)) && slices.Contains(x.With, n.at) && slices.ContainsFunc(x.Inputs, worked)
+	})
 }
 
 // rightAfter tells whether an action works on what an action made that speaks of the line.

@@ -36,7 +36,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return true // "the chicken next to it"
 	case t.lang.Particles[w] && named:
 		return true
-	case t.is(i, t.lang.Pronouns) && named, t.is(i, t.lang.Articles) && named:
+	case t.is(i, t.lang.Pronouns) && named, t.is(i, t.lang.Articles) && named, named && t.relative(i) > 0:
 		return true
 	case t.adverb(i) && named && !t.foods(t.words[i].norm) && !t.modifies(i, upto):
 		return true
@@ -77,6 +77,9 @@ func (t *text) sidewaysEnd(i int) int {
 // doled finds where "a spoonful at a time" ends that begins at i; 0 where it is
 // none.
 func (t *text) doled(i, upto int) int {
+	if t.is(i, t.lang.Definite) {
+		return 0 // "the fritters two at a time": what is doled stands first
+	}
 	for k := i + 1; k < min(upto, i+farthestName); k++ {
 		w := t.low(k - 1)
 		if t.mark(k, ",") || t.is(k-1, t.lang.Pronouns) && !t.lang.Ones[w] || t.foods(t.words[k-1].norm) || t.lang.Products[w] && !t.lang.Measures[w] && t.lang.Littles[w] == 0 {
@@ -89,6 +92,26 @@ func (t *text) doled(i, upto int) int {
 		}
 	}
 	return 0
+}
+
+// relative is where the words at i end that say which thing is meant by what was done to it: "the
+// milk you kept back", "the onions that you fried earlier"; 0 where there are none.
+func (t *text) relative(i int) int {
+	if t.is(i, t.lang.Pointing) && t.lang.Pronouns[t.low(i)] {
+		i++ // "that"
+	}
+	if !t.is(i, t.lang.Subjects) || t.is(i, t.lang.Pronouns) {
+		return 0
+	}
+	_, n := t.verb(i+1, language.Past)
+	if n == 0 {
+		return 0
+	}
+	end := i + 1 + n
+	for t.is(end, t.lang.Particles) && (t.lang.Prepositions[t.low(end)] == "" || t.ends(end+1, len(t.words)) || t.mark(end+1, ",(")) || t.adverb(end) || t.lang.TimeAfter[t.low(end)] && t.ends(end+1, len(t.words)) {
+		end++
+	}
+	return end
 }
 
 // modifies tells whether a word belongs to the name that follows it rather than

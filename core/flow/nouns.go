@@ -104,6 +104,9 @@ func (b *body) pastBracket(i int) int {
 // pastDescription skips what describes the thing just named behind a comma: "the
 // eggs, quartered, and".
 func (b *body) pastDescription(i int) int {
+	if end := b.relative(i); end > 0 {
+		return end
+	}
 	if !b.mark(i, ",") {
 		return i
 	}

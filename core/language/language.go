@@ -56,6 +56,8 @@ type Language struct {
 	// words for such places.
 	BesideVerb string
 	Beside     Set
+	// Enclosing are prepositions of what lies on both sides of a thing while it is worked on.
+	Enclosing Set
 	// Prepositions gives the role that a preposition introduces, Subordinators
 	// what a clause under them is.
 	Prepositions, Subordinators Roles
@@ -63,7 +65,7 @@ type Language struct {
 	// TimeUnits and TimesWhole are in minutes, Lengths in centimetres.
 	TimeUnits, TimesWhole, FewTimes, Lengths map[string]float64
 	Shares, Littles, EggParts                map[string]float64
-	Groups, ProductHolds                     map[string]List
+	Groups, ProductHolds, ProductLacks       map[string]List
 
 	// Headings are those of recipes.
 	Headings Headings `yaml:"-"`

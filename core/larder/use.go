@@ -26,6 +26,7 @@ type UseWhen struct {
 	With      []string `yaml:"with"`
 	Into      []string `yaml:"into"`
 	Dry       []string `yaml:"dry"`
+	Worked    []string `yaml:"worked"`
 	Next      []string `yaml:"next"`
 	Reached   []string `yaml:"reached"`
 	Unreached []string `yaml:"unreached"`

@@ -28,6 +28,10 @@ func (p *plan) carryAlong() {
 				p.arrives[line] = at
 				continue
 			}
+			if at := p.pouredOn(line, i); at >= 0 {
+				p.arrives[line] = at
+				continue
+			}
 			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
 				p.shares[line] = p.shareAt(line, i)

@@ -43,6 +43,9 @@ func (p *plan) fromTheTapBefore(at int) bool {
 // was for the shells that are not fried any more.
 func (p *plan) watersNothing(i int) bool {
 	n := &p.graph.Nodes[i]
+	if p.brewsNothing(i) {
+		return true
+	}
 	if !n.Is("cover", "boil", "simmer", "strain", "reserve") || len(n.Inputs) == 0 {
 		return false
 	}
@@ -54,6 +57,42 @@ func (p *plan) watersNothing(i int) bool {
 	return !slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
 		return p.line(line).FoodID() != waterFood && !p.c.fatLine(p.line(line))
 	})
+}
+
+// brewsNothing tells whether an action pours the list's water on no more than shells or bones that are
+// not there, to be boiled with them and strained: the water waits for what it is poured on next.
+func (p *plan) brewsNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Joins != "yes" || len(n.Inputs) == 0 || slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop }) {
+		return false
+	}
+	if len(n.Named) == 0 || slices.ContainsFunc(n.Named, func(line int) bool { return p.line(line).FoodID() != waterFood }) {
+		return false
+	}
+	boiled := false
+	for k := n; len(k.Users) == 1; {
+		k = &p.graph.Nodes[k.Users[0]]
+		if k.Is("strain") {
+			return boiled
+		}
+		if boiled = boiled || k.Is("boil", "simmer"); !k.Is("boil", "simmer", "cover", "skim") || len(k.Inputs) > 1 {
+			return false
+		}
+	}
+	return false
+}
+
+// pouredOn is the work that is done first with water that was for a broth of what is not there; -1
+// where it was for none.
+func (p *plan) pouredOn(line, i int) int {
+	if !p.brewsNothing(i) {
+		return -1
+	}
+	path := p.path(line)
+	if k := slices.IndexFunc(path, func(k int) bool { return k > i && !p.deeds[k].drop }); k >= 0 {
+		return path[k]
+	}
+	return -1
 }
 
 // waterFood is plain water.

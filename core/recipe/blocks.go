@@ -54,8 +54,9 @@ func paragraphs(text string) []block {
 	return blocks
 }
 
-// bareNumber is the figure of a step without a stop behind it: "1 Cover the fish".
-var bareNumber = regexp.MustCompile(`^(\d{1,2})\s+(\p{Lu}.*)$`)
+// bareNumber is the figure of a step without a stop and a space behind it: "1 Cover the fish",
+// "2 - Fry the onions", "3/ Bake", "4.Serve". What stands between tells that it counts.
+var bareNumber = regexp.MustCompile(`^(\d{1,2})(\s+|\s*[-–—/|>»]+\s*|[.):])(\p{Lu}.*)$`)
 
 // opensWithVerb tells whether the first word of a text orders something: "Fork through
 // the fish", "Hard-boil the eggs".
@@ -74,8 +75,7 @@ func (l *layout) counted(blocks []block) {
 	for i := 0; i < len(blocks); i++ {
 		run := 0
 		for k := i; k < len(blocks); k++ {
-			m := bareNumber.FindStringSubmatch(blocks[k].text)
-			if m == nil || m[1] != strconv.Itoa(run+1) || blocks[k].numbered || blocks[k].bullet || !l.opensWithVerb(m[2]) && !nextSentence.MatchString(m[2]) || len(strings.Fields(m[2])) < 4 {
+			if m := bareNumber.FindStringSubmatch(blocks[k].text); m == nil || m[1] != strconv.Itoa(run+1) || blocks[k].numbered || blocks[k].bullet || !l.countedStep(m[2], m[3]) {
 				break
 			}
 			run++
@@ -84,11 +84,20 @@ func (l *layout) counted(blocks []block) {
 			continue
 		}
 		for k := i; k < i+run; k++ {
-			blocks[k].text, blocks[k].numbered = bareNumber.FindStringSubmatch(blocks[k].text)[2], true
+			blocks[k].text, blocks[k].numbered = bareNumber.FindStringSubmatch(blocks[k].text)[3], true
 		}
 		i += run - 1
 	}
 }
+
+// countedStep tells whether what stands behind a figure is a step: it orders something, and is of
+// some length where nothing but a space parts it from the figure.
+func (l *layout) countedStep(mark, text string) bool {
+	return (l.opensWithVerb(text) || nextSentence.MatchString(text)) && (strings.TrimSpace(mark) != "" || len(strings.Fields(text)) > mostBare)
+}
+
+// mostBare is how many words a line of a list may have whose figure could be the number of a step.
+const mostBare = 3
 
 // hangs tells whether a line is set in under the item before it, as the rest
 // of a wrapped step is. Under a bullet only lower case reads on: a capital or

@@ -2,6 +2,7 @@ package recipe
 
 import (
 	"regexp"
+	"slices"
 	"strings"
 	"unicode"
 
@@ -154,7 +155,7 @@ func (l *layout) withoutYield(text string) string {
 	y := &l.reader.yields
 	for _, mark := range []string{"(", " — ", " – ", " - "} {
 		title, yield, ok := strings.Cut(text, mark)
-		if ok && strings.TrimSpace(title) != "" && !y.start.MatchString(title) && (y.start.MatchString(yield) || y.people.MatchString(yield)) {
+		if ok && strings.TrimSpace(title) != "" && !y.start.MatchString(title) && slices.ContainsFunc(strings.Split(yield, ","), y.says) {
 			l.source.Yield = strings.TrimSuffix(strings.TrimSpace(yield), ")")
 			return strings.TrimSpace(title)
 		}

@@ -31,14 +31,37 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if !ok || l.orders(strings.TrimSpace(rest)) {
 		return "", nil // "Make the sauce: melt the butter; grate in nutmeg"
 	}
-	items = l.commaItems(strings.TrimRight(strings.TrimSpace(rest), "."))
-	if len(items) == 0 || len(items) < leastRowItems && !l.partOfOne(label, items[0]) {
+	rest = strings.TrimRight(strings.TrimSpace(rest), ".")
+	if items = l.commaItems(rest); items == nil && (l.opensPart(label) || strings.EqualFold(label, l.reader.lines().ToServe)) {
+		items = l.namedItems(rest)
+	}
+	if len(items) == 0 || !slices.ContainsFunc(items, l.isFood) || len(items) < leastRowItems && !l.partOfOne(label, items[0]) {
 		return "", nil
 	}
 	if isOneOf(label, l.heads.Ingredients) {
 		label = ""
 	}
 	return label, items
+}
+
+// isFood tells whether an item of a row names a food, or begins a part of its own.
+func (l *layout) isFood(item string) bool { return strings.HasPrefix(item, partMark) || l.known(item) }
+
+// namedItems takes a row apart that stands behind the name of a part and opens with a food without
+// an amount: "To serve: white rice, 500 g spring greens".
+func (l *layout) namedItems(row string) []string {
+	first, rest, ok := strings.Cut(row, ",")
+	if first = strings.TrimSpace(first); !ok || !l.known(first) || strings.Contains(row, ";") {
+		return nil
+	}
+	items := []string{first}
+	for part := range strings.SplitSeq(rest, ",") {
+		if part = l.behindAnd(part); !l.known(part) && !l.quantityFirst(part) {
+			return nil
+		}
+		items = append(items, part)
+	}
+	return items
 }
 
 // partOfOne tells whether a label and one item are a part of the dish with a single line:

@@ -38,6 +38,12 @@ func yieldsIn(words *language.Lines) yields {
 	}
 }
 
+// says tells whether words behind a title say no more than for how many it is: "makes about 30",
+// "8 pieces".
+func (y *yields) says(text string) bool {
+	return y.start.MatchString(text) || y.people.MatchString(text) || y.cut.MatchString(text)
+}
+
 // serves takes a line that says for how many the dish is.
 func (l *layout) serves(b block) bool {
 	y := &l.reader.yields

@@ -244,6 +244,8 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 			share = b.shareMade(n, held) // "keep 3 tbsp of the milk"
 		} else if n.amount[1] > 0 && left == 0 && held.strained {
 			share = b.measured(n, p, 1) // "150 ml of the milk", that was strained
+		} else if left == 0 && b.ladled(n, held) {
+			share = b.shareMade(n, held) // "two ladles of the beans"
 		}
 		b.refMade(held, share, r, into)
 		if n.rest && n.share == 0 {
@@ -276,6 +278,9 @@ func (b *bindings) shareMade(n noun, t *thing) float64 {
 	case n.share > 0 && n.share < 1:
 		t.left = max(t.left-n.share, 0.01)
 		return n.share
+	case b.ladled(n, t) && b.byLittle(n):
+		t.left = max(t.left-littleOfIt, 0.01)
+		return littleOfIt
 	case n.amount[1] > 0 && !n.pronoun:
 		t.left = max(t.left-someOfIt, 0.01)
 		return someOfIt
@@ -284,7 +289,10 @@ func (b *bindings) shareMade(n noun, t *thing) float64 {
 }
 
 // someOfIt stands for an amount of what has been made, which nobody has
-// weighed; an estimate.
-const someOfIt = 0.5
+// weighed, littleOfIt for some ladles of it; estimates.
+const (
+	someOfIt   = 0.5
+	littleOfIt = 0.2
+)
 
 func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }

@@ -122,7 +122,17 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if c, ok := p.time(next); ok && c.later && p.opensThing(c.upto+1) {
 		return true // ", 5 minutes later the mussels"
 	}
-	return comma && p.frontedOrder(next, upto)
+	return comma && p.frontedOrder(next, upto) || p.conj(next-1) && p.apartIn(next, upto)
+}
+
+// apartIn tells whether a thing in a vessel of its own begins at i, for which the verb is meant again:
+// "soak the beans in water, and in another bowl the mushrooms".
+func (p *parser) apartIn(i, upto int) bool {
+	if p.lang.Prepositions[p.low(i)] != "in" {
+		return false
+	}
+	n, ok := p.noun(i+1, upto, false)
+	return ok && p.lang.Vessels[n.head()] && p.opensThing(n.upto) && !p.lang.Vessels[p.low(n.upto+1)]
 }
 
 // adds tells whether the verb in -ing at i brings a thing that it names to what is there:

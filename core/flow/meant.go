@@ -68,6 +68,11 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
 		into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil })
 	}
+	if into != nil && !slices.Contains(r.inputs, into) && b.addedLater(into) {
+		if pot := b.latest(func(x *thing) bool { return x != into && b.isPot(x, r) }); pot != nil {
+			into = pot
+		}
+	}
 	if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
 		into = pot // "fry the bacon in the same pan; add it too"
 	}
@@ -79,28 +84,6 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
 		b.refMade(into, 1, r, &a.Into)
 	}
-}
-
-// toldBefore is what the condition right before an order speaks of: "when the potatoes have cooled, fold in
-// the dressing".
-func (b *bindings) toldBefore(c *clause) *thing {
-	if b.when[1] == 0 || c.from < b.when[1] || c.from-b.when[1] > 1 {
-		return nil
-	}
-	n, ok := b.text.noun(b.when[0]+1, b.when[1], true)
-	if !ok || n.pronoun || !n.pointed {
-		return nil
-	}
-	for _, x := range b.resolve(n) {
-		in := x.made
-		if in == nil && x.portion != nil {
-			in = b.held(*x.portion)
-		}
-		if in != nil && b.open(in) {
-			return in
-		}
-	}
-	return nil
 }
 
 // joins tells whether an order brings what it is done to to other things.

@@ -23,6 +23,9 @@ func (b *bindings) pronoun(n noun) []referent {
 			return cut // "slice the potatoes; slice the onion; heat the oil and cook both"
 		}
 	}
+	if alike := b.alike(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && len(alike) == len(pairOf) {
+		return alike // "soak the beans, and in another bowl the mushrooms; drain both"
+	}
 	if in := b.pointedAt(n); in != nil {
 		return in
 	}
@@ -101,10 +104,13 @@ func (b *bindings) lastCut() []referent {
 	return out
 }
 
+// pairOf has as many places as "both" means things.
+var pairOf [2]struct{}
+
 // lastTwo are the two things that were made last.
 func (b *bindings) lastTwo() []referent {
 	var open []referent
-	for i := len(b.things) - 1; i >= 0 && len(open) < 2; i-- {
+	for i := len(b.things) - 1; i >= 0 && len(open) < len(pairOf); i-- {
 		if b.open(b.things[i]) && b.things[i].title == nil {
 			open = append(open, referent{made: b.things[i]})
 		}

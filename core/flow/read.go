@@ -81,7 +81,9 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
 	done := 0
 	focus, base := b.focus, b.base
-	for _, u := range t.parse() {
+	units := t.parse()
+	for k, u := range units {
+		b.ahead = units[k+1:]
 		if u.clause != nil {
 			u.from, u.upto = u.clause.from, u.clause.upto
 		}

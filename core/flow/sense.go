@@ -49,6 +49,10 @@ func (t *text) holds(from, upto int, key []string) bool {
 			if t.mark(i, "(") {
 				i = t.closing(i, upto)
 			}
+			if end := t.sidewaysEnd(i); end > i && end <= upto {
+				i = end - 1 // "cook skin side down"
+				continue
+			}
 			if (t.low(i) == w || t.words[i].norm == w && t.words[i].Kind == lex.Word) && (len(key) > 1 || !t.is(i, t.lang.Particles) || t.alone(i, from, upto)) {
 				return false
 			}

@@ -110,3 +110,21 @@ func (b *bindings) system() measure.System {
 	}
 	return b.dish.Measures
 }
+
+// ladled tells whether a noun takes some of what is in a pot of liquid by a measure that holds it.
+func (b *bindings) ladled(n noun, held *thing) bool {
+	if !held.liquid || !held.heated || len(held.holds) < 2 || n.amount[1] == 0 && !n.little {
+		return false
+	}
+	if n.little || b.byLittle(n) {
+		return true
+	}
+	unit, ok := b.r.lang.Lines.Unit(b.text.low(n.amount[1] - 1))
+	kind, known := measure.DimensionOf(unit)
+	return ok && known && kind != measure.Mass
+}
+
+// byLittle tells whether the amount of a noun is counted in what takes a little: "two ladles".
+func (b *bindings) byLittle(n noun) bool {
+	return n.amount[1] > 0 && b.r.lang.Littles[b.text.low(n.amount[1]-1)] > 0
+}

@@ -113,6 +113,8 @@ type bindings struct {
 	when [2]int
 	// partNames are the words of the names of the dish's parts.
 	partNames [][]string
+	// ahead are the orders of the step behind the one at hand.
+	ahead []unit
 	// working is the action being bound once it has its objects.
 	working *recipe.Action
 	// mentioned are the lines that the step at hand names, meantLines those that

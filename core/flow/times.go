@@ -38,7 +38,7 @@ func (t *text) time(i int) (clock, bool) {
 	if t.lang.FewTimes[t.low(at)] > 0 {
 		return t.fewTimes(i, at, aside)
 	}
-	if at > i && t.lang.TimeUnits[t.low(at)] > 0 && at > 0 && (t.is(at-1, t.lang.Articles) || aside || t.is(at-1, t.lang.TimeHedges)) {
+	if at > i && t.lang.TimeUnits[t.low(at)] > 0 && !t.ordinal(at) && (t.is(at-1, t.lang.Articles) || aside || t.is(at-1, t.lang.TimeHedges)) {
 		return t.finish(clock{span: measure.Exactly(t.lang.TimeUnits[t.low(at)]), upto: at + 1, aside: aside}, t.lang.TimeUnits[t.low(at)])
 	}
 	c := lex.Cursor{Tokens: t.tokens, At: at, Words: &t.lang.Lines.Figures}
@@ -66,6 +66,9 @@ func (t *text) time(i int) (clock, bool) {
 	}
 	return t.finish(clock{span: s.Times(unit), upto: c.At, aside: aside}, unit)
 }
+
+// ordinal tells whether a unit of time at i counts things instead: "the second one".
+func (t *text) ordinal(i int) bool { return t.lang.Qualifiers[t.low(i)] && t.is(i-1, t.lang.Definite) }
 
 // halfOf tells whether "a" or "an" at i begins a figure: "an hour", "a half".
 func (t *text) halfOf(i int) bool {

@@ -59,6 +59,9 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 			moved[of] = true
 			return []int{of}
 		}
+		if r.Share <= littleOfIt && t.graph.Nodes[from].Technique.Heat != "" {
+			return []int{of} // "two ladles of the beans", of a pot with more in it
+		}
 	}
 	var out []int
 	for _, line := range t.graph.Nodes[from].Holds {

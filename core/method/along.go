@@ -83,6 +83,11 @@ func (p *plan) fryingWants(line, i int) bool {
 		return false
 	}
 	n := &p.graph.Nodes[k]
+	if slices.ContainsFunc(n.Inputs, func(in int) bool {
+		return !p.deeds[in].drop && in > i && slices.Contains(p.graph.Nodes[in].Named, line)
+	}) {
+		return false // the rest of it has just gone in
+	}
 	return n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !p.hasFat(k) && !slices.Contains(n.Named, line)
 }
 

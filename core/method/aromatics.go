@@ -24,6 +24,12 @@ func (p *plan) friesAromatics(n *flow.Node) bool {
 	return base > 0 && base >= leastAromatic*all
 }
 
+// inFat tells whether the original had a fat where an action fries: onions that brown dry fry nothing
+// else.
+func (p *plan) inFat(n *flow.Node) bool {
+	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool { return p.c.fatLine(p.line(line)) }) || p.rendered(p.graph.Number(n)) || p.friesInRunOut(p.graph.Number(n))
+}
+
 // leastAromatic is the share of aromatics from which a frying is that of a base, and not of cakes
 // with an onion in them; an estimate.
 const leastAromatic = 0.2

@@ -31,7 +31,11 @@ func (p *plan) cooksOn(i, first int) bool {
 		if slices.Contains(n.Inputs, first) {
 			return true
 		}
-		if len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(p.graph.Nodes[first].To, line) }) {
+		itself := len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(p.graph.Nodes[first].To, line) })
+		if itself && n.Technique.Joins == "yes" && slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(n.Named, line) }) {
+			return false // the rest of it goes in then, which is all of it
+		}
+		if itself {
 			return true // the fat itself is worked on
 		}
 		fat := slices.ContainsFunc(p.graph.Nodes[first].To, func(line int) bool {

@@ -234,12 +234,33 @@ func (p *plan) wetMinutes(i int) float64 {
 	switch {
 	case n.Action.Minutes == nil && n.Action.Cue == "" && p.l.Language().Coming[first]:
 		return math.Min(n.Lasts, boilsUp)
+	case p.untilFleshIsDone(i) > 0:
+		return math.Min(n.Lasts, p.untilFleshIsDone(i))
 	case t.Name == "pressure-cook":
 		return n.Lasts * pressureFactor
 	case t.Family == "oven":
 		return math.Max(n.Lasts-warmsThrough, 0)
 	}
 	return n.Lasts
+}
+
+// untilFleshIsDone is how long an action without a time lasts that goes on until flesh is done which
+// has gone in just before: what such flesh takes; 0 where it is another.
+func (p *plan) untilFleshIsDone(i int) float64 {
+	n := &p.graph.Nodes[i]
+	if n.Action.Minutes != nil || !n.Liquid || !p.cueGone(n) || len(n.Inputs) != 1 {
+		return 0
+	}
+	in, done := &p.graph.Nodes[n.Inputs[0]], 0.0
+	if in.Technique.Joins != "yes" {
+		return 0
+	}
+	for _, line := range in.To {
+		if s := p.stand[line]; s != nil && s.flesh() && slices.Contains(in.Named, line) {
+			done = math.Max(done, p.l.BehaviourOf(p.l.Food(s.was.FoodID()), s.was.Form).Done)
+		}
+	}
+	return done
 }
 
 // getsHot is what things take to get hot that cook on later, boilsUp how long of coming to the boil is hot

@@ -82,8 +82,9 @@ func (p *plan) takesMore(at int) bool {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
 		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
+				into := n.Technique.Family == "wet heat" && n.Liquid // "scrape it all into the pot and simmer"
 				n := &p.graph.Nodes[in]
-				return n.Technique.Family == "assemble" && (n.Technique.Closes != "" || len(n.Into) > 0) // one lies on the other
+				return !into && n.Technique.Family == "assemble" && (n.Technique.Closes != "" || len(n.Into) > 0) // one lies on the other
 			})
 	}
 	return false

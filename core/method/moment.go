@@ -38,7 +38,7 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 		for _, at := range parts[k].nodes {
 			n := &p.graph.Nodes[at]
 			switch {
-			case n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !n.Is("deep-fry", "scramble") && (fried < 0 || !aromatic && p.friesAromatics(n)):
+			case n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !n.Is("deep-fry", "scramble") && p.inFat(n) && (fried < 0 || !aromatic && p.friesAromatics(n)):
 				fried, aromatic = k, p.friesAromatics(n)
 			}
 		}

@@ -47,6 +47,8 @@ func (p *plan) retime() {
 				d.cueAfter = n.Action.Cue
 			}
 			d.cueless = true
+		case p.untilFleshIsDone(i) > 0:
+			d.minutes, d.cueless = minutesOf(math.Min(p.wetMinutes(i), p.leastBears(i))), true
 		case n.Technique.Family == "oven" && minutes > roastsAgain && p.onlyReady(i):
 			d.minutes, d.cueless = minutesOf(p.roastsAgain(i)), d.cueless || p.cueGone(n) || minutes > longRoast
 		case n.Action.Per > 0 && p.onlyReadyFlesh(i):
@@ -62,6 +64,17 @@ func (p *plan) retime() {
 	for _, s := range p.inOrder() {
 		p.cookThrough(s)
 	}
+}
+
+// leastBears is how long that bears it in a pot which bears least of what stands for flesh there.
+func (p *plan) leastBears(i int) float64 {
+	least := math.Inf(1)
+	for _, line := range p.graph.Nodes[i].To {
+		if s := p.stand[line]; s != nil && !s.gone && s.flesh() && p.there(line, i) {
+			least = math.Min(least, math.Max(s.Bears, leastTail))
+		}
+	}
+	return least
 }
 
 // comesUp tells whether an action only brings a pot to where it cooks.

@@ -10,7 +10,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 	reads(t, map[string]carried{
 		"what a preparation made waits beside the pan": {
 			"Stew\nServes 4\n\n600 g shin of beef\n3 onions\n2 tbsp oil\n1 tbsp paprika\n3 potatoes\n1 litre water\n\nMethod\n1. Cook the onions in the oil. Take the pan off the heat, stir in the paprika and add the meat. Cover and stew for 1 hour.\n2. Pour in the water and the potatoes and simmer for 25 minutes.",
-			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Take the pan off the heat, stir in the paprika.", "add the mushrooms and tempeh"}, nil,
+			map[string]string{line("0"): "bean-mushroom-braise"}, []string{"Take the pan off the heat, stir in the paprika.", "Add the beans and mushrooms, pour in the water"}, nil,
 		},
 		"what it is for stays when its first work goes": {
 			"Gratin\nServes 4\n\n2 leeks\n2 tbsp oil\n60 g butter\n60 g flour\n600 ml vegetable stock\n\nMethod\n1. Fry the leeks in the oil.\n2. For the sauce melt the butter, add the flour, then the stock, whisking, and cook till thick. Pour over the leeks.",

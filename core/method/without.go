@@ -129,6 +129,9 @@ func (p *plan) neverOut(i int) bool {
 			continue
 		}
 		any = true
+		if s := p.stand[line]; s != nil && s.enters == i {
+			continue // it goes in only now
+		}
 		if slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool {
 			return n.Reaches(line) && (n.Technique.Heat != "" || n.Technique.Joins == "yes") && !p.deeds[p.graph.Number(&n)].drop
 		}) {

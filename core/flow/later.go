@@ -1,0 +1,75 @@
+package flow
+
+import "slices"
+
+// isPot tells whether a thing is one that cooks and that others are added to.
+func (b *bindings) isPot(x *thing, r *roles) bool {
+	return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !x.putBy && !x.taken && (x.liquid || x.fried || x.heated)
+}
+
+// addedLater tells whether the step goes on to add a thing by its name to what it speaks of: it cannot be
+// what something is poured into before. "Brown the chicken in a frying pan. Pour the stock into the
+// roux. Add the chicken."
+func (b *bindings) addedLater(x *thing) bool {
+	for _, u := range b.ahead {
+		if u.clause == nil || x.liquid {
+			continue
+		}
+		if t := b.r.larder.Technique(u.clause.sense.Technique); t == nil || t.Joins != "yes" {
+			continue
+		}
+		of := map[int]bool{}
+		for _, n := range u.clause.objects {
+			if n.pronoun || n.rest || n.share > 0 || n.amount[1] > 0 {
+				continue
+			}
+			for _, f := range b.direct(n) {
+				if f.portion != nil && b.leftOf(*f.portion) == 0 && b.held(*f.portion) == x {
+					of[f.portion.line] = true
+				}
+			}
+		}
+		if len(of) > 0 && 2*b.weigh(of) > b.massOf(x) {
+			return true
+		}
+	}
+	return false
+}
+
+// massOf is what a thing's lines weigh.
+func (b *bindings) massOf(x *thing) float64 {
+	of := map[int]bool{}
+	for p := range x.holds {
+		of[p.line] = true
+	}
+	return b.weigh(of)
+}
+
+func (b *bindings) weigh(lines map[int]bool) (total float64) {
+	for line := range lines {
+		total += b.lines[line].line.Mass()
+	}
+	return total
+}
+
+// toldBefore is what the condition right before an order speaks of: "when the potatoes have cooled, fold in
+// the dressing".
+func (b *bindings) toldBefore(c *clause) *thing {
+	if b.when[1] == 0 || c.from < b.when[1] || c.from-b.when[1] > 1 {
+		return nil
+	}
+	n, ok := b.text.noun(b.when[0]+1, b.when[1], true)
+	if !ok || n.pronoun || !n.pointed {
+		return nil
+	}
+	for _, x := range b.resolve(n) {
+		in := x.made
+		if in == nil && x.portion != nil {
+			in = b.held(*x.portion)
+		}
+		if in != nil && b.open(in) {
+			return in
+		}
+	}
+	return nil
+}

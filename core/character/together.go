@@ -8,7 +8,7 @@ func (n *neighbourhood) keptApart() map[int]bool {
 	if len(n.reached) == 0 {
 		return nil // nobody knows
 	}
-	meets := map[int]bool{n.at: true}
+	meets, seen := map[int]bool{n.at: true}, map[int]bool{}
 	for _, x := range n.reached {
 		finished := map[int]bool{}
 		for _, in := range x.Inputs {
@@ -19,7 +19,9 @@ func (n *neighbourhood) keptApart() map[int]bool {
 			}
 		}
 		for _, line := range slices.Concat(x.To, x.With, x.Into) {
-			meets[line] = meets[line] || !finished[line]
+			if !seen[line] { // as it is when it first comes to it
+				seen[line], meets[line] = true, meets[line] || !finished[line]
+			}
 		}
 	}
 	apart := map[int]bool{}

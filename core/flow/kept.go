@@ -17,6 +17,23 @@ func (b *bindings) stayedBehind(n noun) []referent {
 	return nil
 }
 
+// itsLiquor is what a thing that goes in lay in, where that is said to go in with it: "the fish with
+// its marinade".
+func (b *bindings) itsLiquor(n noun) *thing {
+	if !n.possessive || len(n.words) != 1 || !b.r.lang.Liquors[n.head()] || b.working == nil {
+		return nil
+	}
+	for _, r := range b.working.To {
+		if r.Made == nil {
+			continue
+		}
+		if t := b.byID(*r.Made); t != nil && len(t.holds) > 1 && !t.heated {
+			return t
+		}
+	}
+	return nil
+}
+
 // unlisted is what no line has, such as water: only its words name it, but the fat that is in
 // a pan.
 func (b *bindings) unlisted(n noun) []referent {

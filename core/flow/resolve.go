@@ -42,6 +42,9 @@ func (b *bindings) meaning(n noun) []referent {
 		}
 		return b.pronoun(n)
 	}
+	if t := b.itsLiquor(n); t != nil {
+		return []referent{{made: t}}
+	}
 	if vessel := b.vessel(n); vessel != "" {
 		return b.inVessel(n, vessel)
 	} else if b.keptLiquor(n) {

@@ -53,12 +53,20 @@ func (t *text) holds(from, upto int, key []string) bool {
 				i = end - 1 // "cook skin side down"
 				continue
 			}
+			if t.low(i) == w && t.lang.AdjectiveVerbs[w] && t.nameNext(i+1, upto) {
+				continue // "put in 300 ml cold water"
+			}
 			if (t.low(i) == w || t.words[i].norm == w && t.words[i].Kind == lex.Word) && (len(key) > 1 || !t.is(i, t.lang.Particles) || t.alone(i, from, upto)) {
 				return false
 			}
 		}
 		return true
 	})
+}
+
+// nameNext tells whether the name of a thing goes on at i.
+func (t *text) nameNext(i, upto int) bool {
+	return i < upto && (t.foods(t.words[i].norm) || t.lang.Loose[t.low(i)] || t.lang.Products[t.low(i)])
 }
 
 // anyTime, anyDegrees and anyFood stand in the table of verbs for a time, a

@@ -32,7 +32,7 @@ func (p *plan) carryAlong() {
 				p.arrives[line] = at
 				continue
 			}
-			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) {
+			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) && !p.moreGoesIn(line, i, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
 				p.shares[line] = p.shareAt(line, i)
 				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {
@@ -79,16 +79,19 @@ func (p *plan) namedElsewhere(line, not int) bool {
 // would have left in the pan.
 func (p *plan) fryingWants(line, i int) bool {
 	k := p.nextPlace(line, i)
-	if k < 0 {
+	if k < 0 || p.moreGoesIn(line, i, k) {
 		return false
 	}
 	n := &p.graph.Nodes[k]
-	if slices.ContainsFunc(n.Inputs, func(in int) bool {
-		return !p.deeds[in].drop && in > i && slices.Contains(p.graph.Nodes[in].Named, line)
-	}) {
-		return false // the rest of it has just gone in
-	}
 	return n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !p.hasFat(k) && !slices.Contains(n.Named, line)
+}
+
+// moreGoesIn tells whether more of a fat goes in right before what would take along what dropped work had
+// of it: "add the rest of the oil and fry the onions".
+func (p *plan) moreGoesIn(line, i, k int) bool {
+	return p.c.fatLine(p.line(line)) && slices.ContainsFunc(p.graph.Nodes[k].Inputs, func(in int) bool {
+		return !p.deeds[in].drop && in > i && slices.Contains(p.graph.Nodes[in].Named, line)
+	})
 }
 
 // restLater tells whether work that is done names the rest of a line later, of which nothing was

@@ -134,8 +134,15 @@ func (p *plan) restOfCue(n *flow.Node) string {
 	words := p.c.words()
 	text := strings.TrimPrefix(n.Action.Cue, words.Until+" ")
 	var kept []string
+	gone := false
 	for _, part := range strings.Split(text, " "+words.And+" ") {
-		if part = strings.Trim(part, " ,"); part != "" && !p.gone(n, words.Until+" "+part) {
+		part = strings.Trim(part, " ,")
+		if p.namesThing(part) {
+			gone = p.gone(n, words.Until+" "+part)
+		} else if gone || p.gone(n, words.Until+" "+part) {
+			continue // "nearly dry", of the beef
+		}
+		if part != "" && !gone {
 			kept = append(kept, p.withVerb(part, text))
 		}
 	}
@@ -143,6 +150,14 @@ func (p *plan) restOfCue(n *flow.Node) string {
 		return ""
 	}
 	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
+}
+
+// namesThing tells whether a sign says of what it is one: "the sauce is thick", but not "nearly dry".
+func (p *plan) namesThing(part string) bool {
+	lang := p.l.Language()
+	return slices.ContainsFunc(strings.Fields(strings.ToLower(part)), func(w string) bool {
+		return lang.Articles[w] || lang.Pointing[w] || lang.Subjects[w] || lang.Pronouns[w]
+	})
 }
 
 // withVerb gives a sign the verb that it shares with one before it: "the sauce is syrupy", of "the

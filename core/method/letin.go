@@ -182,7 +182,8 @@ func (p *plan) enterWhereDone() {
 				to = -1
 				break
 			}
-			if t := p.graph.Nodes[k].Technique; to < 0 && (t.Joins == "yes" || t.Heat != "") {
+			n := &p.graph.Nodes[k]
+			if to < 0 && (n.Technique.Joins == "yes" || n.Technique.Heat != "" || n.Technique.Family == "mix" && len(n.Into) > 0) {
 				to = k
 			}
 		}

@@ -199,6 +199,25 @@ func onlyNamed(noun recipe.Noun) string {
 	return *noun.Refs[0].Named
 }
 
+// greasedNot is the share of a line with which a tin was greased before, where what stands for it
+// greases none.
+func (w *writer) greasedNot(line, at int) (share float64) {
+	place := w.graph.Lines[line]
+	ref := recipe.LineRef(place.Component, place.Line)
+	for k := range w.graph.Nodes[:at] {
+		n := &w.graph.Nodes[k]
+		if !slices.Contains(n.Named, line) || !w.greasesNot(n, []int{line}) {
+			continue
+		}
+		for _, r := range n.Action.With {
+			if r.Line != nil && *r.Line == ref {
+				share += r.Share
+			}
+		}
+	}
+	return min(share, nearlyAll)
+}
+
 // listed names the lines that a noun means, as far as they are there.
 func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 	if n := &w.graph.Nodes[at]; w.greasesNot(n, lines) {
@@ -224,6 +243,9 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			rest := noun.Rest
 			if w.restOfWhole(noun, lines, at) {
 				rest, share = false, 1
+			}
+			if not := w.greasedNot(line, at); not > 0 && share < 1 && !noun.Measured {
+				share = min(share/(1-not), 1) // nothing of it went into the tin
 			}
 			t := w.c.stand(s, share, rest)
 			if measure := w.ownMeasure(noun); measure != "" && share < nearlyAll && !s.bare && w.asMuch(s) {

@@ -111,6 +111,7 @@ func (p *plan) decideAll() {
 			p.deeds[i].drop = true
 			p.dropWater(i)
 		}
+		p.fillsPot(i)
 	}
 }
 

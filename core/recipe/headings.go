@@ -148,6 +148,7 @@ func (l *layout) leads(b, next block) bool {
 func (l *layout) partOfSome(text string) bool {
 	words := strings.Fields(larder.Fold(text))
 	_, numbered := firstNumber(text)
+	numbered = numbered || len(words) > 2 && l.line(text).Amount != nil // "juice of half a lemon"
 	return numbered && len(words) > 2 && l.reader.larder.Language().Parts[words[0]] && l.known(text)
 }
 

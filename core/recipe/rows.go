@@ -132,7 +132,7 @@ func (l *layout) commaItems(row string) []string {
 		case bare == "":
 		case l.quantityFirst(bare), len(items) == 0 && l.line(bare).Amount != nil && l.known(bare): // "juice of 1 lemon"
 			items = append(items, bare)
-		case len(items) > 0 && (l.saysFor(bare) || l.foodAlone(bare)):
+		case len(items) > 0 && (l.saysFor(bare) || l.foodAlone(bare) || l.partOfSome(bare)):
 			items = append(items, bare)
 		case len(items) > 0:
 			items[len(items)-1] += ", " + part

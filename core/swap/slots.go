@@ -15,6 +15,7 @@ type slot struct {
 	component, line int
 	ref             string
 	kind            string // of the food it holds
+	animal          larder.Animal
 	use             character.Use
 	why             string // the hard rule it breaks
 	allowed         []*larder.Swap
@@ -59,7 +60,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 					s.why, raw = off.Rule, off.Raw
 				}
 			}
-			s.kind = usualKind[line.Animal]
+			s.kind, s.animal = usualKind[line.Animal], line.Animal
 			if food != nil {
 				s.kind = food.Kind
 			}

@@ -83,6 +83,12 @@ func (x *bench) bulk() float64 {
 	return penalty
 }
 
+// alike tells whether two lines are of one kind, as eggs and yolks are that do the same in a dish.
+func (x *bench) alike(i, j int) bool {
+	a, b := &x.slots[i], &x.slots[j]
+	return a.kind == b.kind || a.animal == larder.Egg && b.animal == larder.Egg && a.use.Name == b.use.Name
+}
+
 // repeats counts how often one swap, or one main food, stands in for
 // ingredients of different kinds: a table tires of the same thing in every
 // place.
@@ -101,7 +107,7 @@ func (x *bench) repeats(choice []int) float64 {
 			if a.swap != b.swap && a.blends && b.blends {
 				penalty += x.weights.BlendsPenalty
 			}
-			if x.slots[i].kind == x.slots[j].kind {
+			if x.alike(i, j) {
 				if a.swap != b.swap && x.slots[i].use.Name == x.slots[j].use.Name && x.slots[i].use.Name != "season" {
 					penalty += x.weights.UnlikePenalty
 				}

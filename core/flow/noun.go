@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"slices"
+
 	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/lex"
@@ -88,6 +90,9 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		if t.lang.Prepositions[w.low] == "of" {
 			return t.of(n, at, upto, inner)
 		}
+		if at > start && slices.ContainsFunc(t.lang.Lefts, func(left language.List) bool { return t.runs(at, left) }) {
+			break // "the fat left behind"
+		}
 		n.words = append(n.words, larder.Words(w.Text)...)
 		n.plural = w.low != w.norm
 		at++
@@ -170,7 +175,7 @@ func (t *text) plain(i int) bool {
 		return true
 	}
 	_, n := t.verb(i, language.Base)
-	return n == 0 && t.describing(t.words[i].norm) && !t.opensThing(i)
+	return n == 0 && t.describing(t.words[i].norm) && !t.opensThing(i) && !(t.listed(t.words[i].norm) && t.mark(i+1, ","))
 }
 
 // pointers reads articles, pointing words, shares and rests before a name.

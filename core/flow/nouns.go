@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"strings"
+
 	"yembra/core/language"
 )
 
@@ -21,7 +23,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 			out[len(out)-1].except, i = b.nouns(i + 1)
 			return out, i
 		}
-		i = b.pastManner(b.pastDescription(b.pastBracket(i)))
+		i = b.pastTaste(b.pastManner(b.pastDescription(b.pastBracket(i))))
 		if end := b.doled(i, b.upto); end > 0 && b.followed(end) > end {
 			b.how(i, end)
 			i = end // "the yolks one at a time followed by the cheese"
@@ -144,6 +146,17 @@ func (b *body) followedBy(i int) ([]noun, int) {
 		return nil, i
 	}
 	return b.nouns(at)
+}
+
+// pastTaste skips "to taste" within a list: "the lemon juice to taste and the parsley".
+func (b *body) pastTaste(i int) int {
+	for _, words := range b.lang.Lines.ToTaste {
+		if says := strings.Fields(words); b.runs(i, says) && b.conj(i+len(says)) && b.opensThing(i+len(says)+1) {
+			b.how(i, i+len(says))
+			return i + len(says)
+		}
+	}
+	return i
 }
 
 // pastManner skips what says within a list how one of its things is: "the sausage in

@@ -38,7 +38,7 @@ func (b *bindings) allOfGroup(n noun) []referent {
 			r.made = b.held(*r.portion)
 			used = append(used, r)
 			own = own || b.lines[i].comp == b.comp
-		case b.lines[i].comp == b.comp && !n.rest && b.leftOf(*r.portion) == 1 && last(b.lines[i].name) != n.head() && b.namedByItself(i, n.upto):
+		case b.lines[i].comp == b.comp && !n.rest && b.leftOf(*r.portion) == 1 && last(b.lines[i].name) != n.head() && !(f.Tagged(larder.Potherb) && b.tech.Name == placeTechnique) && b.namedByItself(i, n.upto):
 			later = append(later, r) // "with the vegetables", and capers on top
 		case b.lines[i].comp == b.comp:
 			fresh = append(fresh, r)

@@ -5,7 +5,7 @@ import "slices"
 // uses notes what a text calls something by that is not of its line's own name: "the cabbage
 // leaves" are leaves from then on.
 func (b *bindings) uses(n noun, found []referent) {
-	if len(n.words) < 2 || len(found) != 1 || found[0].portion == nil || b.mixtureOf(n, found) != nil {
+	if len(n.words) < 2 || b.r.lang.Loose[n.head()] || len(found) != 1 || found[0].portion == nil || b.mixtureOf(n, found) != nil {
 		return // "the egg mixture" is more than the eggs
 	}
 	line := &b.lines[found[0].portion.line]

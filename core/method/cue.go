@@ -156,7 +156,7 @@ func (p *plan) restOfCue(n *flow.Node) string {
 func (p *plan) namesThing(part string) bool {
 	lang := p.l.Language()
 	return slices.ContainsFunc(strings.Fields(strings.ToLower(part)), func(w string) bool {
-		return lang.Articles[w] || lang.Pointing[w] || lang.Subjects[w] || lang.Pronouns[w]
+		return lang.Shares[w] == 0 && (lang.Articles[w] || lang.Pointing[w] || lang.Subjects[w] || lang.Pronouns[w])
 	})
 }
 
@@ -166,7 +166,12 @@ func (p *plan) withVerb(part, cue string) string {
 	lang := p.l.Language()
 	words := strings.Fields(part)
 	is := func(w string) bool { return lang.Being[strings.ToLower(w)] }
-	at := slices.IndexFunc(strings.Fields(cue), is)
+	all := strings.Fields(cue)
+	at := slices.IndexFunc(all, is)
+	if begin := strings.Index(cue, part); at > 0 && begin >= 0 && len(strings.Fields(cue[:begin])) < at && !slices.ContainsFunc(words, is) {
+		shared, _, _ := strings.Cut(strings.Join(all[at:], " "), ",")
+		return part + " " + shared // of "the ragù and the sheets are used up"
+	}
 	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words, func(w string) bool {
 		return slices.ContainsFunc(lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
 	}) {

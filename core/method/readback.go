@@ -135,6 +135,9 @@ func (c *Carrier) takeIn(d *recipe.Dish, place recipe.StepAt, s *swap.Step, got 
 		c.tell(s, swap.NamesAnimal, animals[0].Name)
 	}
 	if s.Change == swap.Changed || s.Change == swap.Added {
+		if words := c.reader.Broken(s.Text); words != "" {
+			c.tell(s, swap.NotRead, words)
+		}
 		for _, q := range got.Questions {
 			if asked(d, place.Component, s, q.Text) {
 				continue // as the original was asked

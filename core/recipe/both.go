@@ -12,6 +12,9 @@ func (l *layout) bothParts(text string) []string {
 	if parts := l.inAnother(text); parts != nil {
 		return parts
 	}
+	if parts := l.ofSeveralOrigins(text); parts != nil {
+		return parts
+	}
 	lang := l.reader.larder.Language()
 	words := strings.Fields(text)
 	for k := len(words) - 1; k > 1; k-- {
@@ -54,4 +57,45 @@ func (l *layout) inAnother(text string) []string {
 		return []string{strings.TrimRight(head, " ,"), tail}
 	}
 	return nil
+}
+
+// ofSeveralOrigins takes a line of several foods without amounts apart of which some come from an animal
+// and some do not: "cucumber and tomato slices, prawn crackers".
+func (l *layout) ofSeveralOrigins(text string) []string {
+	if _, numbered := firstNumber(text); numbered || !strings.Contains(text, ",") || strings.ContainsAny(text, ".;:(") {
+		return nil
+	}
+	var items []string
+	animal, plant := false, false
+	for part := range strings.SplitSeq(text, ",") {
+		if part = l.behindAnd(part); part == "" {
+			return nil
+		}
+		if len(items) > 0 && l.servesWith(part) {
+			items[len(items)-1] += ", " + part
+			continue
+		}
+		one := []string{part}
+		if left, right, ok := l.cutAtAnd(part); ok && l.line(left).Origin != l.line(right).Origin {
+			one = []string{left, right}
+		}
+		for _, item := range one {
+			line := l.line(item)
+			if line.Food == nil || line.Preparation != "" {
+				return nil
+			}
+			animal = animal || line.Origin == larder.FromAnimal || line.Origin == larder.Mixed
+			plant = plant || line.Origin == larder.FromPlant || line.Origin == larder.FromFungus || line.Origin == larder.FromMineral
+		}
+		items = append(items, one...)
+	}
+	if !animal || !plant || len(items) < leastRowItems {
+		return nil
+	}
+	return items
+}
+
+// servesWith tells whether words only say what the foods before them are for: "to serve".
+func (l *layout) servesWith(text string) bool {
+	return strings.EqualFold(text, l.reader.lines().ToServe) || l.line(text).Food == nil && l.saysFor("x "+text)
 }

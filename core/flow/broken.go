@@ -11,7 +11,7 @@ func (r *Reader) Broken(source string) string {
 	t := &text{source: source, lang: r.lang, tokens: tokens, words: wordsOf(tokens)}
 	for i := range t.words {
 		next := i + 1
-		if !t.is(i, t.lang.Articles) || t.lang.Measures[t.low(i)] || t.number(i) || t.words[i].Text != t.words[i].low {
+		if !t.is(i, t.lang.Articles) || t.lang.Measures[t.low(i)] || t.lang.TimeMore[t.low(i)] || t.lang.Pronouns[t.low(i)] || t.number(i) || t.words[i].Text != t.words[i].low {
 			continue
 		}
 		if next == len(t.words) || t.words[next].Kind == lex.Mark && t.mark(next, ".,;:!?") || t.is(next, t.lang.Being) || t.conj(next) || t.lang.Prepositions[t.low(next)] == "of" || t.low(next) == t.low(i) {

@@ -137,7 +137,7 @@ func (b *bindings) keeps(n noun) []referent {
 	if t := b.latest(b.friedInFat); t != nil && b.r.lang.Fats[n.head()] {
 		return []referent{{made: t}} // "drain the onions, keeping the oil"
 	}
-	if t := b.liquorLeft(n); t != nil && b.last.Technique == drainTechnique {
+	if t := b.liquorLeft(n); t != nil && (b.last.Technique == drainTechnique || b.last.Technique == removeTechnique) {
 		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
 	}
 	return []referent{{named: b.words(n)}}

@@ -162,7 +162,7 @@ func (b *bindings) flowsOver(n noun) bool {
 		if in == nil && x.portion != nil && b.leftOf(*x.portion) == 0 {
 			in = b.held(*x.portion) // "the reserved milk", by its line
 		}
-		return in != nil && in != b.base && (in.liquid || b.tech.Name == "pour" && in.heated && b.holdsAnyFat(in) || b.tech.Name == "pour" && b.componentNamed(n.head()) >= 0 || b.tech.Name == "pour" && b.r.lang.Products[n.head()] && b.focus != nil && !b.pours(b.focus))
+		return in != nil && in != b.base && !in.taken && (in.liquid || b.tech.Name == "pour" && in.heated && b.holdsAnyFat(in) || b.tech.Name == "pour" && b.componentNamed(n.head()) >= 0 || b.tech.Name == "pour" && b.r.lang.Products[n.head()] && b.focus != nil && !b.pours(b.focus))
 	})
 }
 

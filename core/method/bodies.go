@@ -129,7 +129,7 @@ func (p *plan) ofMerged(i int) bool {
 		if r.Made != nil {
 			k = p.nodeOf(*r.Made)
 		}
-		if k < 0 || !p.deeds[k].drop || slices.ContainsFunc(p.subjects(k), func(line int) bool {
+		if k < 0 || !p.deeds[k].drop || len(p.subjects(k)) == 0 || slices.ContainsFunc(p.subjects(k), func(line int) bool {
 			return !p.merged(line, k) || p.stand[line].enters >= k || p.deeds[p.stand[line].enters].drop
 		}) {
 			return false

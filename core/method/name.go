@@ -223,8 +223,8 @@ func (p *plan) tellApart() {
 	}
 }
 
-// ownLineCalled tells whether a line of the cook's own that is of another food goes by a name of
-// one word too: "the oil".
+// ownLineCalled tells whether a line of the cook's own goes by a name of one word too, "the oil": one of
+// another food, or one that is for something else and has no more of a name.
 func (p *plan) ownLineCalled(name, food string) bool {
 	if strings.Contains(name, " ") {
 		return false
@@ -232,7 +232,10 @@ func (p *plan) ownLineCalled(name, food string) bool {
 	for line := range p.graph.Lines {
 		l := p.line(line)
 		words := larder.Words(l.Name)
-		if p.stand[line] == nil && len(words) > 1 && words[len(words)-1] == name && l.FoodID() != food {
+		if p.stand[line] != nil || len(words) == 0 || words[len(words)-1] != name {
+			continue
+		}
+		if len(words) > 1 && l.FoodID() != food || len(words) == 1 && l.Amount == nil {
 			return true
 		}
 	}

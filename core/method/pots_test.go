@@ -1,0 +1,58 @@
+package method_test
+
+import "testing"
+
+// Pots, pans and what goes into them when the flesh they were for is gone, each on the least recipe that
+// shows it.
+func TestPotsGoOnWithoutFlesh(t *testing.T) {
+	reads(t, map[string]carried{
+		"water for shells waits for what it is poured on": {
+			"Soup\nServes 2\n\n200 g raw prawns with shells\n1 tbsp oil\n100 g curry paste\n500 ml water\n400 ml coconut milk\n\nMethod\n1. Peel the prawns, keeping the shells. Heat half the oil and fry the shells, pour in the water and simmer for 15 minutes. Strain the stock.\n2. Heat the rest of the oil and fry the paste for 3 minutes. Pour in the stock and coconut milk and bring to a simmer. Drop in the prawns for 3 minutes.",
+			map[string]string{line("0"): "king-oyster-scallop"}, []string{"Pour in the water and coconut milk"}, []string{"Strain", "with the water", "simmer for 15 minutes"},
+		},
+		"the pot of a broth is filled with what stays in it": {
+			"Soup\nServes 4\n\n500 g smoked haddock\n1 bay leaf\n2 potatoes, diced\n1 tbsp oil\n\nMethod\n1. Put the fish in a pan with the bay leaf and 300 ml water. Bring to the boil, then simmer for 4 minutes. Lift out the fish, and set aside the cooking water.\n2. Fry the potatoes in the oil for 5 minutes. Pour in the cooking water and simmer for 15 minutes. Flake in the fish.",
+			map[string]string{line("0"): "smoked-mushroom-palm"}, []string{"Put the bay leaf and 300 ml water in a pan."}, nil,
+		},
+		"all of the fat goes in where some was for flesh": {
+			"Stew\nServes 4\n\n800 g lamb neck, cubed\n50 ml oil\n2 onions, sliced\n500 ml vegetable stock\n\nMethod\n1. Heat half the oil in a casserole and brown the lamb, then lift onto a plate.\n2. Add the remaining oil to the casserole and fry the onions until golden. Pour in the stock and simmer for 40 minutes with the lamb.",
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Add the oil to the casserole and fry the onions until golden"}, []string{"half", "remaining oil"},
+		},
+		"a fat is heated where the fat of bacon would have run": {
+			"Beans\nServes 4\n\n150 g streaky bacon, chopped\n2 onions, chopped\n400 g cooked beans\n\nMethod\n1. In a frying pan cook the bacon until the fat runs. Add the onions and cook for 10 minutes until golden, then stir in the beans.",
+			map[string]string{line("0"): "smoked-tofu-lardons"}, []string{"Heat the vegetable oil in a frying pan. Add the"}, nil,
+		},
+		"what stood for flesh at the end takes what it bears": {
+			"Soup\nServes 2\n\n8 raw prawns\n600 ml water\n150 g oyster mushrooms\n\nMethod\n1. Boil the water, add the mushrooms and cook for 2 minutes. Add the prawns and cook just until they curl.",
+			map[string]string{line("0"): "palm-rings"}, []string{"cook for 3 minutes."}, []string{"just", "10 minutes"},
+		},
+		"what is laid between sheets is put in no vessel": {
+			"Cutlets\nServes 4\n\n4 pork escalopes\n60 g flour\n100 g breadcrumbs\n50 ml oil\n\nMethod\n1. Bash the escalopes between two sheets of paper. Season, dip in the flour, then in the crumbs and fry in the oil for 3 minutes.",
+			map[string]string{line("0"): "breaded-tofu"}, []string{"Season the tofu slabs"}, []string{"sheets"},
+		},
+		"pieces are scattered and not poured": {
+			"Dumplings\nServes 4\n\n300 g dumplings\n100 g smoked bacon, diced\n1 tbsp oil\n\nMethod\n1. Boil the dumplings in salted water and lift them out.\n2. Fry the bacon in the oil until crisp. Pour over the dumplings.",
+			map[string]string{line("1"): "smoked-tofu-lardons"}, []string{"Scatter the smoked tofu over the dumplings"}, []string{"Pour"},
+		},
+		"what dries with the meat goes with it": {
+			"Rendang\nServes 6\n\n1 kg stewing beef\n800 ml coconut milk\n80 g grated coconut\n\nMethod\n1. Simmer the beef in the coconut milk for 2 hours. Stir in the coconut and fry for 20 minutes until the beef is dark brown and nearly dry.",
+			map[string]string{line("0"): "tempeh-braise"}, []string{"fry for 20 minutes."}, []string{"nearly"},
+		},
+		"what is said of two has its verb when one is gone": {
+			"Lasagne\nServes 6\n\n400 g tomatoes\n500 g egg lasagne sheets\n\nMethod\n1. Simmer the tomatoes for 20 minutes. Lay the lasagne sheets and the tomatoes in a dish. Repeat the layers until the tomatoes and egg lasagne sheets are used up.",
+			map[string]string{line("1"): "durum-pasta"}, []string{"until the tomatoes are used up"}, []string{"the are"},
+		},
+		"whipped whites are folded in though the yolks went before": {
+			"Pancakes\nServes 3\n\n125 ml oat milk\n2 eggs, separated\n100 g plain flour\n1 tbsp oil\n\nMethod\n1. Beat the milk and egg yolks together. Stir in the flour.\n2. Whisk the egg whites to soft peaks and fold them into the batter. Heat the oil, drop in spoonfuls of batter and cook for 2 minutes.",
+			map[string]string{line("1"): "aquafaba-lift"}, []string{"Fold the whipped aquafaba into the batter"}, nil,
+		},
+		"what goes in for the first time is not returned": {
+			"Gumbo\nServes 4\n\n600 g chicken thighs\n1 onion\n1 tbsp oil\n1 litre vegetable stock\n200 g okra\n\nMethod\n1. Fry the onion in the oil. Add the stock and the chicken and simmer for 45 minutes. Take out the chicken, shred it and return it to the pot with the okra. Simmer for 15 minutes.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"dd the torn mushrooms to the pot with the okra"}, []string{"eturn"},
+		},
+		"more of a fat is not doubled by that of work that goes": {
+			"Noodles\nServes 2\n\n3 tbsp oil\n150 g raw prawns\n100 g firm tofu, cubed\n200 g noodles, soaked\n\nMethod\n1. Heat 1 tablespoon of the oil in a wok. Stir-fry the prawns for 1 minute; remove. Add another tablespoon of oil and fry the tofu until golden. Toss in the noodles and the prawns.",
+			map[string]string{line("1"): "king-oyster-scallop"}, []string{"fry the tofu in a wok until golden"}, []string{"third of the oil"},
+		},
+	})
+}

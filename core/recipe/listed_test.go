@@ -1,0 +1,58 @@
+package recipe_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+)
+
+// Marks behind the figure of a step count it, and no amount of a list.
+func TestStepsAreCountedByAnyMark(t *testing.T) {
+	for _, mark := range []string{" - ", " – ", "/ ", ".", ") ", " > "} {
+		d := reader(t).Read("Beans\n\n500 g beans\n2 onions\n\n1"+mark+"Boil the beans until soft.\n2"+mark+"Fry the onions.\n3"+mark+"Bake 30 minutes.", measure.Metric)
+		require.Len(t, d.Components[0].Lines, 2, "%q", mark)
+		require.Len(t, d.Components[0].Steps, 3, "%q", mark)
+		require.Equal(t, "Bake 30 minutes.", d.Components[0].Steps[2].Text, "%q", mark)
+	}
+}
+
+func TestATitleMayGiveItsYieldBehindADash(t *testing.T) {
+	d := reader(t).Read("Spanakopita — one 30 cm tin, 8 pieces\n\n1 kg spinach\n3 eggs\n\nMethod\n1. Wash the spinach.", measure.Metric)
+	require.Equal(t, "Spanakopita", d.Name)
+	require.Len(t, d.Components, 1)
+	require.Len(t, d.Components[0].Lines, 2)
+}
+
+func TestARowToServeIsAPartOfItsOwn(t *testing.T) {
+	d := reader(t).Read("Beans\n\n500 g beans\n2 onions\nTo serve: white rice, 500 g spring greens, farofa, 2 oranges in slices\n\nMethod\n1. Boil the beans with the onions.\n2. Serve with rice, greens and oranges.", measure.Metric)
+	require.Len(t, d.Components, 2)
+	require.Equal(t, "To serve", d.Components[1].Name)
+	require.Len(t, d.Components[1].Lines, 4)
+}
+
+// A food from an animal is never only a word behind that of a plant.
+func TestAnAnimalBehindACommaIsALineOfItsOwn(t *testing.T) {
+	r := reader(t)
+	d := r.Read("Rice\n\n300 g rice\ncucumber and tomato slices, prawn crackers\nlettuce, salted peanuts and prawn crackers, to serve\nparsley, mint\n\nMethod\n1. Boil the rice and serve.", measure.Metric)
+	var lines []string
+	for _, l := range d.Components[0].Lines {
+		lines = append(lines, l.Text+": "+string(l.Origin))
+	}
+	require.Equal(t, []string{"300 g rice: plant", "cucumber and tomato slices: plant", "prawn crackers: animal", "lettuce: plant", "salted peanuts: plant", "prawn crackers, to serve: animal", "parsley, mint: plant"}, lines)
+	for text, origin := range map[string]larder.Origin{
+		"200 g cucumber, prawn crackers": larder.FromAnimal,
+		"300 g potatoes, duck fat":       larder.FromAnimal,
+		"2 onions, chopped":              larder.FromPlant,
+		"200 g butter beans, drained":    larder.FromPlant,
+	} {
+		require.Equal(t, origin, r.Line(text, measure.Metric).Origin, text)
+	}
+}
+
+func TestARowKeepsTheJuiceOfHalfAFruit(t *testing.T) {
+	d := reader(t).Read("Salad\n\n1 romaine lettuce\nDressing: 1 garlic clove, 1 tsp Dijon mustard, juice of half a lemon, 100 ml sunflower oil\n\nMethod\n1. Whisk the dressing.", measure.Metric)
+	require.Len(t, d.Components[1].Lines, 4)
+}

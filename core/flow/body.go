@@ -232,7 +232,7 @@ func (b *body) rest(i int) int {
 		b.how(i, end)
 		return end
 	}
-	if b.lang.Prepositions[b.low(i+1)] == "with" && i > b.start+b.width && b.describes(i) && b.foods(b.words[min(i+2, len(b.words)-1)].norm) {
+	if b.lang.Prepositions[b.low(i+1)] == "with" && i > b.start+b.width && b.describes(i) && b.bringsFood(i+2) {
 		return b.link(i+1, false) // "tortillas topped with cheese"
 	}
 	if end := b.sidewaysEnd(i); end > 0 && b.lang.Prepositions[b.low(end)] != "" && end < b.upto {

@@ -105,7 +105,7 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if p.is(next, p.lang.Cooks) && p.orders(next+1, false, false) {
 		return true
 	}
-	if p.goes(next) && comma && !p.modifies(next, upto) && !p.foods(p.words[next].norm) {
+	if p.goes(next) && comma && (!p.modifies(next, upto) || p.adds(next)) && !p.foods(p.words[next].norm) {
 		return true
 	}
 	if !comma && p.adds(next) {
@@ -143,7 +143,7 @@ func (p *parser) adds(i int) bool {
 		return false
 	}
 	t := p.technique(p.senseOf(lemma, i, len(p.words)).Technique)
-	return t != nil && t.Joins == "yes" && p.opensThing(i+n)
+	return t != nil && t.Joins == "yes" && (p.opensThing(i+n) || i+n < len(p.words) && p.listed(p.words[i+n].norm))
 }
 
 // closedOff tells whether what begins at i ends at a comma behind which the time of the

@@ -136,6 +136,14 @@ func (b *body) how(from, upto int) {
 	b.clause.manner, b.clause.mannerAt = append(b.clause.manner, b.slice(from, upto)), append(b.clause.mannerAt, [2]int{from, upto})
 }
 
+// bringsFood tells whether a food of the list is named at i, behind articles.
+func (b *body) bringsFood(i int) bool {
+	for b.is(i, b.lang.Articles) && !b.number(i) {
+		i++
+	}
+	return i < b.upto && (b.foods(b.words[i].norm) || b.titled(i, b.upto) > 0 || b.modifies(i, b.upto))
+}
+
 // onlyDescribes tells whether a name says how a thing gets: "squeeze dry", "slice
 // them 3 mm thick".
 func (b *body) onlyDescribes(n noun) bool {

@@ -66,7 +66,7 @@ func (t *text) holds(from, upto int, key []string) bool {
 
 // nameNext tells whether the name of a thing goes on at i.
 func (t *text) nameNext(i, upto int) bool {
-	return i < upto && (t.foods(t.words[i].norm) || t.lang.Loose[t.low(i)] || t.lang.Products[t.low(i)])
+	return i < upto && (t.foods(t.words[i].norm) || t.lang.Loose[t.low(i)] || t.lang.Products[t.low(i)] || t.is(i, t.lang.Vessels) || i+1 < upto && t.is(i+1, t.lang.Vessels))
 }
 
 // anyTime, anyDegrees and anyFood stand in the table of verbs for a time, a

@@ -158,7 +158,7 @@ func (t *tracer) untilDry(a *recipe.Action, n *Node) float64 {
 		return n.Lasts
 	}
 	water := 0.0
-	for _, line := range n.Holds {
+	for _, line := range t.boilsAway(a, n) {
 		if f := t.food(line); larder.GivesWater(f) {
 			at := t.graph.Lines[line]
 			water += t.dish.Components[at.Component].Lines[at.Line].Mass() * larder.Or(f.Per100.Water, 0) / 100
@@ -168,6 +168,17 @@ func (t *tracer) untilDry(a *recipe.Action, n *Node) float64 {
 		return n.Lasts
 	}
 	return min(n.Lasts, water/n.Technique.Lost)
+}
+
+// boilsAway are the lines whose water is to boil away: what was poured in just before, where the action
+// goes on until that has gone, else all.
+func (t *tracer) boilsAway(a *recipe.Action, n *Node) []int {
+	if len(n.Inputs) == 1 && t.says(a.Cue, t.larder.Language().DriedWords) {
+		if in := &t.graph.Nodes[n.Inputs[0]]; in.Technique.Joins == "yes" && len(in.Named) > 0 {
+			return in.Named
+		}
+	}
+	return n.Holds
 }
 
 // hotFat tells whether fat is heated to a frying temperature here, or was in

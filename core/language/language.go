@@ -58,6 +58,8 @@ type Language struct {
 	Beside     Set
 	// Enclosing are prepositions of what lies on both sides of a thing while it is worked on.
 	Enclosing Set
+	// DriedWords tell in a cue that a liquid has boiled away.
+	DriedWords Set
 	// Prepositions gives the role that a preposition introduces, Subordinators
 	// what a clause under them is.
 	Prepositions, Subordinators Roles

@@ -231,7 +231,7 @@ func (p *plan) cookingGone(i int) bool {
 		if n.At.Component == p.graph.Nodes[i].At.Component && !p.deeds[k].drop && n.Technique.Family == "wet heat" {
 			return false
 		}
-		if n.At.Component == p.graph.Nodes[i].At.Component && p.deeds[k].drop && (n.Technique.Family == "wet heat" || n.Technique.Family == "rest" && n.Technique.Medium == "liquid" || p.fromTheTap(n)) {
+		if n.At.Component == p.graph.Nodes[i].At.Component && p.deeds[k].drop && (n.Technique.Family == "wet heat" && (n.Liquid || !n.Is("cook")) || n.Technique.Family == "rest" && n.Technique.Medium == "liquid" || p.fromTheTap(n)) {
 			return true
 		}
 	}

@@ -61,7 +61,7 @@ var trailing = map[measure.Unit]bool{
 }
 
 // hiddenInTail looks for animal matter in what stands behind the name: beans
-// "with bacon", potatoes "fried in butter", cucumber, "prawn crackers".
+// "with bacon", potatoes "fried in butter".
 func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets [][]lex.Token) {
 	if n.finding.origin == larder.FromAnimal {
 		return // what may hold an animal does where the line says so: "curry paste (with shrimp paste)"
@@ -79,14 +79,6 @@ func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets 
 		if f.origin == larder.FromAnimal {
 			n.finding.origin, n.finding.animal = larder.FromAnimal, f.animal
 			n.finding.why = fmt.Sprintf("Comes with %s (%s).", strings.ToLower(f.label()), classNames[f.animal])
-			return
-		}
-	}
-	for _, run := range segments {
-		words := normalised(run)
-		if m, ok := r.larder.Index().At(words, 0, true); ok && m.Used == len(words) && m.Food.Origin == larder.FromAnimal {
-			n.finding.origin, n.finding.animal = larder.FromAnimal, m.Food.Animal
-			n.finding.why = reason(m.Food.Name, m.Food.Origin, m.Food.Animal)
 			return
 		}
 	}

@@ -152,6 +152,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				b.refMade(b.focus, 1, r, into) // "lay the fish on the sauce" that is in hand
 			case x.made != nil:
 				r.liquor = b.r.lang.Liquors[n.head()] && n.owner == nil
+				if r.liquor && b.tech.Name == reserveTechnique {
+					r.names = append(r.names, n.head()) // "set aside the cooking water"
+				}
 				if b.r.lang.OfBatter[n.head()] && n.owner == nil && into == &r.action.To {
 					r.names = append(r.names, n.head()) // "cook 8 thin crêpes", of the batter
 				}
@@ -287,12 +290,5 @@ func (b *bindings) shareMade(n noun, t *thing) float64 {
 	}
 	return 1
 }
-
-// someOfIt stands for an amount of what has been made, which nobody has
-// weighed, littleOfIt for some ladles of it; estimates.
-const (
-	someOfIt   = 0.5
-	littleOfIt = 0.2
-)
 
 func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }

@@ -73,3 +73,22 @@ func (b *bindings) toldBefore(c *clause) *thing {
 	}
 	return nil
 }
+
+// wrapped tells whether a thing holds what a product of that name has none of: the sheets that a
+// filling is spread on.
+func (b *bindings) wrapped(t *thing, head string) bool {
+	lacks := b.r.lang.ProductLacks[head]
+	for p := range t.holds {
+		if lacks != nil && b.inGroup(b.lines[p.line].food, lacks) {
+			return true
+		}
+	}
+	return false
+}
+
+// toGoOn is the last thing made of several that work at hand would go on with by a product's name.
+func (b *bindings) toGoOn(head string) *thing {
+	return b.latest(func(t *thing) bool {
+		return len(t.holds) > 1 && !(b.goesIn(t) && (b.goingInto || t.heated)) && !b.wrapped(t, head)
+	})
+}

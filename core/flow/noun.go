@@ -90,7 +90,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		if t.lang.Prepositions[w.low] == "of" {
 			return t.of(n, at, upto, inner)
 		}
-		if at > start && slices.ContainsFunc(t.lang.Lefts, func(left language.List) bool { return t.runs(at, left) }) {
+		if at > start && t.leftAt(at) {
 			break // "the fat left behind"
 		}
 		n.words = append(n.words, larder.Words(w.Text)...)
@@ -99,15 +99,25 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	}
 	n.upto = at
 	t.trimDescribing(&n, start)
-	for _, left := range t.lang.Lefts {
-		if n.upto == at && t.runs(at, left) {
-			n.rest, n.upto = true, at+len(left) // "the fat that is left"
-		}
-	}
+	t.leftBehind(&n, at)
 	if len(n.words) == 0 && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0) {
 		n.pronoun = true // "the rest", "half", "both"
 	}
 	return n, at > i && (len(n.words) > 0 || n.pronoun)
+}
+
+// leftBehind takes in the words behind a name that say its rest is meant: "the fat that is left".
+func (t *text) leftBehind(n *noun, at int) {
+	for _, left := range t.lang.Lefts {
+		if n.upto == at && t.runs(at, left) {
+			n.rest, n.upto = true, at+len(left)
+		}
+	}
+}
+
+// leftAt tells whether "that is left" or the like begins at i.
+func (t *text) leftAt(i int) bool {
+	return slices.ContainsFunc(t.lang.Lefts, func(left language.List) bool { return t.runs(i, left) })
 }
 
 // amounts reads what stands before a name: a measure, articles, shares.
@@ -212,6 +222,9 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		case t.lang.Pronouns[w] && t.pronounHere(at, upto):
 			n.pronoun = true
 			n.words = append(n.words, t.words[at].norm)
+			if t.lang.Whole[w] && t.adverb(at+1) && (t.conj(at+2) || t.mark(at+2, ",") || t.ends(at+2, upto) || t.lang.Prepositions[t.low(at+2)] != "") {
+				return at + 2 // "everything else"
+			}
 			return at + 1
 		case t.is(at, t.lang.Own):
 			n.own = true

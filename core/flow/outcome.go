@@ -142,6 +142,9 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 			made.names[last(larder.Words(*ref.Named))] = true
 		}
 	}
+	for _, name := range r.names {
+		made.names[name] = made.names[name] || r.liquor
+	}
 	if len(r.portions)+len(r.inputs) == 0 {
 		return // skin, paper, the liquid: what was worked on stays in hand
 	}

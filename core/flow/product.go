@@ -204,9 +204,7 @@ func (b *bindings) product(n noun) *thing {
 		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && t.liquid && t != b.focus && t.comp == b.comp }); t != nil && b.tech.Name == "pour" && !b.goingInto && b.assembled(b.focus) {
 			return t // "share the mushrooms between the cups and pour over the mixture"
 		}
-		if t := b.latest(func(t *thing) bool {
-			return len(t.holds) > 1 && !(b.goesIn(t) && (b.goingInto || t.heated)) && !b.wrapped(t, head)
-		}); t != nil {
+		if t := b.toGoOn(head); t != nil {
 			return t // "stir into the stew" what was fried
 		}
 		return b.latest(func(t *thing) bool { return true })
@@ -215,18 +213,6 @@ func (b *bindings) product(n noun) *thing {
 		return b.focus // "rest the batter and fry thin pancakes"
 	}
 	return nil
-}
-
-// wrapped tells whether a thing holds what a product of that name has none of: the sheets that a
-// filling is spread on.
-func (b *bindings) wrapped(t *thing, head string) bool {
-	lacks := b.r.lang.ProductLacks[head]
-	for p := range t.holds {
-		if lacks != nil && b.inGroup(b.lines[p.line].food, lacks) {
-			return true
-		}
-	}
-	return false
 }
 
 // ofNamedPart finds what was made of the part that a name speaks of; none tells that nothing

@@ -23,10 +23,7 @@ func (b *bindings) pronoun(n noun) []referent {
 			return cut // "slice the potatoes; slice the onion; heat the oil and cook both"
 		}
 	}
-	if alike := b.alike(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && len(alike) == len(pairOf) {
-		return alike // "soak the beans, and in another bowl the mushrooms; drain both"
-	}
-	if in := b.pointedAt(n); in != nil {
+	if in := b.bothOrPointed(n); in != nil {
 		return in
 	}
 	if in := b.justSlippedIn(n); in != nil {
@@ -102,6 +99,15 @@ func (b *bindings) lastCut() []referent {
 	}
 	slices.Reverse(out)
 	return out
+}
+
+// bothOrPointed are two things that were made in the same way, "soak the beans, and in another bowl the
+// mushrooms; drain both", else what a pronoun points at.
+func (b *bindings) bothOrPointed(n noun) []referent {
+	if alike := b.alike(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && len(alike) == len(pairOf) {
+		return alike
+	}
+	return b.pointedAt(n)
 }
 
 // pairOf has as many places as "both" means things.

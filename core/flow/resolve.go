@@ -221,7 +221,7 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	if t := b.justCut(n); t != nil {
 		return []referent{{made: t}}
 	}
-	for _, find := range []func(noun) []referent{b.unmade, b.animal, b.byUnit, b.byKind, b.byFoodName, b.cutShort} {
+	for _, find := range []func(noun) []referent{b.unmade, b.cutShort, b.animal, b.byUnit, b.byKind, b.byFoodName} {
 		if found := find(n); len(found) > 0 {
 			return found
 		}

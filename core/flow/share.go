@@ -128,3 +128,10 @@ func (b *bindings) ladled(n noun, held *thing) bool {
 func (b *bindings) byLittle(n noun) bool {
 	return n.amount[1] > 0 && b.r.lang.Littles[b.text.low(n.amount[1]-1)] > 0
 }
+
+// someOfIt stands for an amount of what has been made, which nobody has
+// weighed, littleOfIt for some ladles of it; estimates.
+const (
+	someOfIt   = 0.5
+	littleOfIt = 0.2
+)

@@ -86,14 +86,6 @@ func (p *plan) fryingWants(line, i int) bool {
 	return n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && !p.hasFat(k) && !slices.Contains(n.Named, line)
 }
 
-// moreGoesIn tells whether more of a fat goes in right before what would take along what dropped work had
-// of it: "add the rest of the oil and fry the onions".
-func (p *plan) moreGoesIn(line, i, k int) bool {
-	return p.c.fatLine(p.line(line)) && slices.ContainsFunc(p.graph.Nodes[k].Inputs, func(in int) bool {
-		return !p.deeds[in].drop && in > i && slices.Contains(p.graph.Nodes[in].Named, line)
-	})
-}
-
 // restLater tells whether work that is done names the rest of a line later, of which nothing was
 // taken before: that is all of it then.
 func (p *plan) restLater(line, i int) bool {

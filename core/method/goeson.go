@@ -33,3 +33,11 @@ func (w *writer) goesOn(n *node, minutes float64) *clause {
 	words := w.c.words()
 	return &clause{node: -1, changed: true, text: fmt.Sprintf("%s %s %s %s", w.bareVerb(n.Action.Verb), words.For, w.c.spoken(measure.Exactly(minutes)), words.More)}
 }
+
+// moreGoesIn tells whether more of a fat goes in right before what would take along what dropped work had
+// of it: "add the rest of the oil and fry the onions".
+func (p *plan) moreGoesIn(line, i, k int) bool {
+	return p.c.fatLine(p.line(line)) && slices.ContainsFunc(p.graph.Nodes[k].Inputs, func(in int) bool {
+		return !p.deeds[in].drop && in > i && slices.Contains(p.graph.Nodes[in].Named, line)
+	})
+}

@@ -38,3 +38,22 @@ const leastRoasted = 200.0
 func (p *plan) setsWithEgg(n *node, holds func(*standIn) bool) bool {
 	return n.Is("steam") && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool { return s.class == larder.Egg && !s.gone && holds(s) })
 }
+
+// untilFleshIsDone is how long an action without a time lasts that goes on until flesh is done which
+// has gone in just before: what such flesh takes; 0 where it is another.
+func (p *plan) untilFleshIsDone(i int) float64 {
+	n := &p.graph.Nodes[i]
+	if n.Action.Minutes != nil || !n.Liquid || !p.cueGone(n) || len(n.Inputs) != 1 {
+		return 0
+	}
+	in, done := &p.graph.Nodes[n.Inputs[0]], 0.0
+	if in.Technique.Joins != "yes" {
+		return 0
+	}
+	for _, line := range in.To {
+		if s := p.stand[line]; s != nil && s.flesh() && slices.Contains(in.Named, line) {
+			done = math.Max(done, p.l.BehaviourOf(p.l.Food(s.was.FoodID()), s.was.Form).Done)
+		}
+	}
+	return done
+}

@@ -50,6 +50,18 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 			"Gumbo\nServes 4\n\n600 g chicken thighs\n1 onion\n1 tbsp oil\n1 litre vegetable stock\n200 g okra\n\nMethod\n1. Fry the onion in the oil. Add the stock and the chicken and simmer for 45 minutes. Take out the chicken, shred it and return it to the pot with the okra. Simmer for 15 minutes.",
 			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"dd the torn mushrooms to the pot with the okra"}, []string{"eturn"},
 		},
+		"wine that bubbles until it has gone takes nothing in": {
+			"Risotto\nServes 3\n\n1 tbsp oil\n120 g smoked bacon, chopped\n2 leeks, sliced\n250 g rice\n125 ml white wine\n900 ml vegetable stock\n\nMethod\n1. Fry the bacon in the oil, add the leeks and sweat for 8 minutes. Stir in the rice, pour in the wine and bubble until it has gone. Add the stock a ladleful at a time, stirring for 18 minutes.",
+			map[string]string{line("1"): "smoked-tofu-lardons"}, nil, []string{"bubble for", "bubble until it has gone, add"},
+		},
+		"of a time shared with what comes later the first bears its part": {
+			"Pot\nServes 6\n\n1.5 kg chicken, jointed\n150 g smoked bacon\n12 shallots\n750 ml red wine\n\nMethod\n1. Fry the shallots. Put the chicken and the bacon in a pot with the wine. Cover and simmer for 1 hour.",
+			map[string]string{line("0"): "butter-bean-poultry", line("1"): "smoked-tofu-lardons"}, nil, []string{"simmer for 20 minutes, add"},
+		},
+		"water of the pasta is kept though bacon is not fried": {
+			"Pasta\nServes 2\n\n200 g spaghetti\n100 g pancetta\n50 g walnuts\n\nMethod\n1. Boil the spaghetti. Put the pancetta in a cold frying pan and cook for 8 minutes until the fat has run out. Drain the pasta, keeping a mugful of the water. Toss with the pancetta, the walnuts and a splash of the water.",
+			map[string]string{line("1"): "smoked-tofu-lardons"}, []string{"keeping a mugful of the water"}, nil,
+		},
 		"more of a fat is not doubled by that of work that goes": {
 			"Noodles\nServes 2\n\n3 tbsp oil\n150 g raw prawns\n100 g firm tofu, cubed\n200 g noodles, soaked\n\nMethod\n1. Heat 1 tablespoon of the oil in a wok. Stir-fry the prawns for 1 minute; remove. Add another tablespoon of oil and fry the tofu until golden. Toss in the noodles and the prawns.",
 			map[string]string{line("1"): "king-oyster-scallop"}, []string{"fry the tofu in a wok until golden"}, []string{"third of the oil"},

@@ -37,6 +37,9 @@ func (p *plan) retime() {
 			d.minutes = minutesOf(p.ownMinutes(i))
 		case p.lasts[i] > 0 && (n.Action.Minutes != nil || !n.Is("boil") && !p.comesUp(n)):
 			d.minutes = minutesOf(p.lasts[i])
+			if len(d.late) > 0 { // of which some is for what comes later
+				d.minutes = minutesOf(math.Max(p.lasts[i]-d.late[0].tail, leastBase/2))
+			}
 		case len(d.late) > 0:
 			base := math.Max(minutes-d.late[0].tail, 0)
 			if minutes > shortEnough {

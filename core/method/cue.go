@@ -94,6 +94,9 @@ func (w *writer) otherCue(n *node, d *deed) string {
 	if n.Action.Minutes != nil || d.minutes != nil || t.Cue == "" || t.Heat == "" {
 		return ""
 	}
+	if t.Family == "gentle heat" && w.meltedBeside(n) {
+		return "" // "warm the milk with the butter until it has melted" gets no hotter for oil
+	}
 	if t.Family == "dry heat" && w.pouredIn(n) {
 		return "" // soured cream does not get golden on both sides
 	}
@@ -101,6 +104,15 @@ func (w *writer) otherCue(n *node, d *deed) string {
 		return w.c.words().Until + " " + w.c.words().HotThrough
 	}
 	return w.c.words().Until + " " + t.Cue
+}
+
+// meltedBeside tells whether a cue that is gone told that a fat has melted beside other things, for which
+// oil stands.
+func (w *writer) meltedBeside(n *node) bool {
+	return len(n.To)+len(n.With) > 1 && slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool {
+		s := w.stand[line]
+		return s != nil && !s.gone && s.is(larder.LiquidFat)
+	}) && slices.ContainsFunc(larder.Words(n.Action.Cue), func(word string) bool { return w.l.Language().GoneSigns[liquid][word] })
 }
 
 // pouredIn tells whether what goes into a pan just before an action pours.

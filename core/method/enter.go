@@ -227,8 +227,8 @@ func (p *plan) wetMinutes(i int) float64 {
 	n := &p.graph.Nodes[i]
 	t := n.Technique
 	wet := t.Family == "wet heat" && t.Wet && (t.Name != "cook" || n.Liquid || p.c == nil || !p.fleshAndFat(i)) || t.Family == "oven" && n.Liquid && n.Covered
-	if !wet {
-		return 0
+	if !wet || t.Name == "cook" && p.turned(i) {
+		return 0 // a cake of batter that is turned over is no liquid
 	}
 	first, _, _ := strings.Cut(n.Action.Verb, " ")
 	switch {

@@ -32,7 +32,7 @@ func (p *plan) cooksOn(i, first int) bool {
 			return true
 		}
 		itself := len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(p.graph.Nodes[first].To, line) })
-		if itself && n.Technique.Joins == "yes" && slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(n.Named, line) }) {
+		if itself && n.Technique.Joins == "yes" && p.addsRest(n) {
 			return false // the rest of it goes in then, which is all of it
 		}
 		if itself {

@@ -5,8 +5,10 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/language"
 	"yembra/core/measure"
+	"yembra/core/recipe"
 )
 
 // bareVerb is a verb without a preposition behind it that leads to nothing now: "cook" of
@@ -39,5 +41,12 @@ func (w *writer) goesOn(n *node, minutes float64) *clause {
 func (p *plan) moreGoesIn(line, i, k int) bool {
 	return p.c.fatLine(p.line(line)) && slices.ContainsFunc(p.graph.Nodes[k].Inputs, func(in int) bool {
 		return !p.deeds[in].drop && in > i && slices.Contains(p.graph.Nodes[in].Named, line)
+	})
+}
+
+// addsRest tells whether an action adds the rest of something: "add the remaining oil".
+func (p *plan) addsRest(n *flow.Node) bool {
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return x.Role == "to" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool { return noun.Rest })
 	})
 }

@@ -96,6 +96,21 @@ func (p *plan) laidForNothing(i int) bool {
 	return false
 }
 
+// wipesForNothing tells whether a pan is wiped for work of the same step of which none is done any more.
+func (p *plan) wipesForNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("wash-pan") {
+		return false
+	}
+	k := i + 1
+	for ; k < len(p.graph.Nodes) && p.graph.Nodes[k].At == n.At; k++ {
+		if !p.deeds[k].drop && !p.heatsForNothing(k) {
+			return false
+		}
+	}
+	return k > i+1
+}
+
 // turnsUncooked tells whether an action turns over what was to be cooked on one side just before and is
 // not.
 func (p *plan) turnsUncooked(i int) bool {

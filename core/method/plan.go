@@ -107,7 +107,7 @@ func (p *plan) decideAll() {
 		p.decide(i)
 	}
 	for i := range p.graph.Nodes {
-		if p.heatsForNothing(i) || p.laidForNothing(i) {
+		if p.heatsForNothing(i) || p.laidForNothing(i) || p.wipesForNothing(i) {
 			p.deeds[i].drop = true
 			p.dropWater(i)
 		}

@@ -62,9 +62,21 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 			"Pasta\nServes 2\n\n200 g spaghetti\n100 g pancetta\n50 g walnuts\n\nMethod\n1. Boil the spaghetti. Put the pancetta in a cold frying pan and cook for 8 minutes until the fat has run out. Drain the pasta, keeping a mugful of the water. Toss with the pancetta, the walnuts and a splash of the water.",
 			map[string]string{line("1"): "smoked-tofu-lardons"}, []string{"keeping a mugful of the water"}, nil,
 		},
+		"a pan is wiped for nothing": {
+			"Salad\nServes 4\n\n250 g black pudding, sliced\n2 apples\n30 ml oil\n30 g walnuts\n\nMethod\n1. Fry the apples in half the oil.\n2. Wipe out the pan, heat the rest of the oil and fry the black pudding for 3 minutes.\n3. Arrange the apples, the pudding and the walnuts on plates.",
+			map[string]string{line("0"): "smoky-bean-sausage"}, nil, []string{"Wipe"},
+		},
+		"what lies on a cake of batter is turned with it": {
+			"Okonomiyaki\nMakes 2\n\n100 g flour\n100 ml water\n300 g cabbage, shredded\n6 slices pork belly\n1 tbsp oil\n\nMethod\n1. Whisk the flour with the water and fold in the cabbage. Heat the oil in a pan and pour in the batter. Lay the pork on top. Cook for 5 minutes, turn, and cook for 5 minutes with a lid on.",
+			map[string]string{line("3"): "thin-seared-mushroom"}, []string{"Lay the mushroom slices on top"}, nil,
+		},
+		"milk gets no hotter for oil than for butter that melts": {
+			"Buns\nMakes 12\n\n250 ml oat milk\n75 g butter\n450 g flour\n\nMethod\n1. Warm the milk with the butter until the butter has melted. Add the flour and knead for 10 minutes.",
+			map[string]string{line("1"): "oil-for-butter"}, []string{"Warm the oat milk with the oil."}, []string{"steam"},
+		},
 		"more of a fat is not doubled by that of work that goes": {
 			"Noodles\nServes 2\n\n3 tbsp oil\n150 g raw prawns\n100 g firm tofu, cubed\n200 g noodles, soaked\n\nMethod\n1. Heat 1 tablespoon of the oil in a wok. Stir-fry the prawns for 1 minute; remove. Add another tablespoon of oil and fry the tofu until golden. Toss in the noodles and the prawns.",
-			map[string]string{line("1"): "king-oyster-scallop"}, []string{"fry the tofu in a wok until golden"}, []string{"third of the oil"},
+			map[string]string{line("1"): "king-oyster-scallop"}, []string{"Heat 1 tablespoon of the oil in a wok. Add another tablespoon of oil and fry the tofu until golden"}, []string{"third of the oil"},
 		},
 	})
 }

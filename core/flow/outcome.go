@@ -133,9 +133,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 		b.fatStays(made, r.inputs)
 	}
 	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
-	if made.taken = b.tech.Name == removeTechnique; made.taken {
-		made.liquid = b.pours(made) // the water that it floated in stays in the pot
-	}
+	made.taken = b.tech.Name == removeTechnique
 	made.strained = slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.strained })
 	for _, ref := range a.To {
 		if ref.Named != nil {

@@ -137,7 +137,7 @@ func (n *neighbourhood) holds(w larder.UseWhen) bool {
 		(len(w.Dry) == 0 || slices.ContainsFunc(n.reached, func(x *flow.Node) bool { return x.Is(w.Dry...) && !x.Liquid && n.rightAfter(x) })) &&
 		(len(w.Reached) == 0 || in(n.reached, w.Reached)) &&
 		(len(w.Unreached) == 0 || !in(n.reached, w.Unreached)) &&
-		(len(w.Worked) == 0 || n.meetsWorked(w)) &&
+		(len(w.Worked) == 0 || n.meetsWorked(w)) && (len(w.Moved) == 0 || n.moved(w.Moved)) &&
 		role(w.To, func(x *flow.Node) []int { return intersect(x.To, x.Named, n.follows(x)) }) &&
 		role(w.With, func(x *flow.Node) []int { return x.With }) &&
 		role(w.Into, func(x *flow.Node) []int { return x.Into }) &&
@@ -153,6 +153,12 @@ func (n *neighbourhood) follows(x *flow.Node) bool { return slices.Contains(n.na
 func (n *neighbourhood) next(x *flow.Node, list []string) bool {
 	at := n.graph.Number(x) + 1
 	return at < len(n.graph.Nodes) && n.graph.Nodes[at].At == x.At && n.graph.Nodes[at].Is(list...)
+}
+
+// moved tells whether the line, or what was made of it, is what an action of some ways is done to, and not
+// what that goes into.
+func (n *neighbourhood) moved(list []string) bool {
+	return slices.ContainsFunc(n.reached, func(x *flow.Node) bool { return x.Is(list...) && slices.Contains(x.To, n.at) })
 }
 
 // meetsWorked tells whether the work that takes the line takes with it what was worked in one of some ways

@@ -131,11 +131,11 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	if l.role == "in" {
 		return t.Joins != "" || t.Family == "assemble" && t.Medium != "with"
 	}
-	if b.flowsOver(l.nouns[0]) && t.Joins == "yes" {
-		return true
-	}
 	if b.pouredOver(l, t) {
 		return false
+	}
+	if b.flowsOver(l.nouns[0]) && t.Joins == "yes" {
+		return true
 	}
 	if l.role != "into" || t.Joins == "" && t.Family != "assemble" && t.Family != "cut" {
 		return false

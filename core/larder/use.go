@@ -27,6 +27,7 @@ type UseWhen struct {
 	Into      []string `yaml:"into"`
 	Dry       []string `yaml:"dry"`
 	Worked    []string `yaml:"worked"`
+	Moved     []string `yaml:"moved"`
 	Next      []string `yaml:"next"`
 	Reached   []string `yaml:"reached"`
 	Unreached []string `yaml:"unreached"`

@@ -90,8 +90,8 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 		then = then || p.is(next, p.lang.Connectors)
 		next++
 	}
-	if next >= upto || next == k {
-		return false
+	if next >= upto || next == k || cue && next > k+1 && p.lang.TimeHedges[p.low(next-1)] {
+		return false // "until puffed and just set in the middle"
 	}
 	if p.is(next, p.lang.Parallel) {
 		return true

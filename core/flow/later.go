@@ -92,3 +92,10 @@ func (b *bindings) toGoOn(head string) *thing {
 		return len(t.holds) > 1 && !(b.goesIn(t) && (b.goingInto || t.heated)) && !b.wrapped(t, head)
 	})
 }
+
+// mixesAgain tells whether a clause without a verb names what is mixed in next: "whisk the eggs with the
+// sugar, then the flour".
+func (b *bindings) mixesAgain(c *clause) bool {
+	t := b.r.larder.Technique(b.last.Technique)
+	return t != nil && t.Family == "mix" && t.Joins != "yes" && b.focus != nil && b.focus.id == b.last.ID && len(c.links) == 0 && !slices.ContainsFunc(c.objects, func(n noun) bool { return n.pronoun })
+}

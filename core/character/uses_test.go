@@ -37,6 +37,16 @@ func TestUsesFollowTheWholeWay(t *testing.T) {
 		{"6 eggs\n1 kg chard\n400 g ricotta\n\nMethod\n1. Mix the chard with the ricotta and 1 egg. Fill a tin.\n2. Make five hollows and break an egg into each. Bake for 50 minutes.", "runny"},
 		{"3 egg whites\n200 g quark\n\nMethod\n1. Stir the quark smooth. Beat the whites to snow and fold them in.", "lift"},
 		{"300 g cooked beef, finely chopped\n80 g flour\n400 ml stock\n\nMethod\n1. Whisk the flour into the hot stock. Stir in the beef and chill.", "crumble"},
+		{"3 eggs\n300 ml double cream\n200 g plain flour\n100 g lard\n\nMethod\n1. Rub the lard into the flour, roll out, line a tin and bake for 20 minutes.\n2. Beat the eggs with the cream, pour into the case and bake for 30 minutes until just set.", "set"},
+		{"1 egg\n900 g lamb mince\n2 large eggs\n250 ml milk\n\nMethod\n1. Brown the mince and mix in 1 egg. Beat the large eggs with the milk, pour over the meat and bake for 30 minutes until set.", "bind"},
+		{"20 g butter\n250 g mushrooms\n4 pork escalopes\n100 g breadcrumbs\n50 ml oil\n\nMethod\n1. Coat the escalopes in the crumbs. Fry the mushrooms in the butter.\n2. Fry the escalopes in the oil.", "fry"},
+		{"75 g butter\n250 ml milk\n450 g flour\n\nMethod\n1. Warm the milk with the butter until the butter has melted. Add the flour and knead for 10 minutes.", "melted"},
+		{"120 g butter, melted\n1 kg spinach\n300 g feta\n12 sheets filo pastry\n\nMethod\n1. Mix the spinach and feta. Lay in the pastry, brushing each sheet with the butter, spread the filling on top and fold the edges over. Bake for 45 minutes.", "brush"},
+		{"25 g butter\n900 g potatoes\n500 ml stock\n\nMethod\n1. Lay the potatoes in the stock, brush with the butter, cover and bake for 90 minutes. Uncover and brown for 20 minutes.", "brush"},
+		{"200 g butter\n200 g caster sugar\n4 eggs\n200 g self-raising flour\n\nMethod\n1. Beat the sugar, butter, eggs and flour together and bake for 20 minutes.", "creaming"},
+		{"100 g butter\n140 g icing sugar\n\nMethod\n1. Beat the butter until creamy, then beat in the icing sugar.", "creaming"},
+		{"100 ml double cream\n200 ml beef stock\n4 pork chops\n60 g flour\n50 ml oil\n\nMethod\n1. Simmer the stock, stir in the cream and simmer for 3 minutes.\n2. Coat the chops in the flour, fry in the oil and serve with the sauce.", "finish"},
+		{"160 g tin tuna, drained\n2 potatoes\n60 g cheddar\n\nMethod\n1. Mix the tuna with the cheddar, pile onto the potatoes and grill for 4 minutes.", "flake"},
 		{"60 g butter\n800 g potatoes\n\nMethod\n1. Brush the potatoes with the butter and roast for 40 minutes.", "brush"},
 	} {
 		l, d := read(t, "Dish\n\n"+c.text)

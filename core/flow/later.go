@@ -4,7 +4,7 @@ import "slices"
 
 // isPot tells whether a thing is one that cooks and that others are added to.
 func (b *bindings) isPot(x *thing, r *roles) bool {
-	return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !x.putBy && !x.taken && (x.liquid || x.fried || x.heated)
+	return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !x.putBy && !x.taken && (x.liquid || x.heated)
 }
 
 // addedLater tells whether the step goes on to add a thing by its name to what it speaks of: it cannot be

@@ -104,19 +104,19 @@ func (b *bindings) lastCut() []referent {
 // bothOrPointed are two things that were made in the same way, "soak the beans, and in another bowl the
 // mushrooms; drain both", else what a pronoun points at.
 func (b *bindings) bothOrPointed(n noun) []referent {
-	if alike := b.alike(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && len(alike) == len(pairOf) {
+	if alike := b.alike(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && len(alike) == pair {
 		return alike
 	}
 	return b.pointedAt(n)
 }
 
-// pairOf has as many places as "both" means things.
-var pairOf [2]struct{}
+// pair is how many things "both" means.
+const pair = 2
 
 // lastTwo are the two things that were made last.
 func (b *bindings) lastTwo() []referent {
 	var open []referent
-	for i := len(b.things) - 1; i >= 0 && len(open) < len(pairOf); i-- {
+	for i := len(b.things) - 1; i >= 0 && len(open) < pair; i-- {
 		if b.open(b.things[i]) && b.things[i].title == nil {
 			open = append(open, referent{made: b.things[i]})
 		}

@@ -5,7 +5,7 @@ import "yembra/core/recipe"
 // opensPhrase begins to note the words of one thing or list that hangs on a verb.
 func (b *bindings) opensPhrase(role string, from int) {
 	start, _ := b.text.span(from, from+1)
-	b.phrases = append(b.phrases, recipe.Phrase{Role: role, From: start})
+	b.phrases = append(b.phrases, recipe.Phrase{Role: role, From: start, Encloses: b.r.lang.Enclosing[b.text.low(from)]})
 	b.phrase = &b.phrases[len(b.phrases)-1]
 }
 

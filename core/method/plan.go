@@ -232,19 +232,11 @@ func (p *plan) places(i int) bool {
 		return true // "crumble the crackers on top"
 	}
 	return n.Technique.Family == "cut" && slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
-		return x.Role == "into" && !p.encloses(n, x) && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+		return x.Role == "into" && !x.Encloses && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
 			words := larder.Words(onlyNamed(noun))
 			return noun.Vessel || len(words) > 0 && lang.Places[words[len(words)-1]] || slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Made != nil })
 		})
 	})
-}
-
-// encloses tells whether a phrase names what lies round a thing only while it is worked on: "between
-// two sheets of paper".
-func (p *plan) encloses(n *node, x recipe.Phrase) bool {
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
-	words := larder.Words(string(text[x.From:min(x.Upto, len(text))]))
-	return len(words) > 0 && p.l.Language().Enclosing[words[0]]
 }
 
 // rule is what the table of carrying over says of work on a stand-in.

@@ -65,6 +65,8 @@ type Phrase struct {
 	Role       string
 	From, Upto int
 	Nouns      []Noun
+	// Encloses tells of what lies round a thing only while it is worked on: "between two sheets of paper".
+	Encloses bool
 }
 
 // Noun is how a text names a thing: the whole of it ("half of the butter"), with

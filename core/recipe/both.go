@@ -95,7 +95,9 @@ func (l *layout) ofSeveralOrigins(text string) []string {
 	return items
 }
 
-// servesWith tells whether words only say what the foods before them are for: "to serve".
+// servesWith tells whether words only say what the food before them is for: "to serve", "for dipping".
 func (l *layout) servesWith(text string) bool {
-	return strings.EqualFold(text, l.reader.lines().ToServe) || l.line(text).Food == nil && l.saysFor("x "+text)
+	lang := l.reader.larder.Language()
+	first, _, _ := strings.Cut(strings.ToLower(text), " ")
+	return (lang.Prepositions[first] == "for" || lang.Purpose[first]) && l.line(text).Food == nil
 }

@@ -34,6 +34,9 @@ func TestProposalsMakeSenseAsASet(t *testing.T) {
 	patties, _ := k.chosen(t, "Patties\nServes 6\n\n600 g minced beef\n300 g minced lamb\n1 onion, grated\n1 tsp paprika\n\nMethod\n1. Mix the meats with the onion and paprika and shape into patties. Grill for 4 minutes a side.")
 	require.Equal(t, patties[first], patties["components[0].lines[1]"])
 
+	quiche, _ := k.chosen(t, "Quiche\nServes 6\n\n3 eggs\n2 egg yolks\n300 ml double cream\n200 g leeks\n\nMethod\n1. Beat the eggs, yolks and cream, pour over the leeks and bake for 35 minutes until just set.")
+	require.Equal(t, quiche[first], quiche["components[0].lines[1]"], "eggs and yolks that set one thing")
+
 	onions, _ := k.chosen(t, "Onions\nServes 4\n\n60 g butter\n1 kg onions, sliced\n\nMethod\n1. Melt the butter and fry the onions slowly for 25 minutes until deep brown.")
 	require.NotEmpty(t, l.MainFood(l.SwapNamed(onions[first])).Kind)
 	require.True(t, l.MainFood(l.SwapNamed(onions[first])).Tagged("oil"), "%v", onions)

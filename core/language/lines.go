@@ -28,7 +28,6 @@ type Lines struct {
 	Times, Step, CutInto, AloneYield, Soaked                                               Set
 	Lengths                                                                                map[string]float64
 	Optional, ToTaste, PartHeads                                                           []string
-	ToServe                                                                                string
 	Habits                                                                                 []Habit
 
 	units   map[string]measure.Unit

@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/larder"
@@ -13,6 +14,9 @@ func (l *layout) bothParts(text string) []string {
 		return parts
 	}
 	if parts := l.ofSeveralOrigins(text); parts != nil {
+		return parts
+	}
+	if parts := l.animalBehind(text); parts != nil {
 		return parts
 	}
 	lang := l.reader.larder.Language()
@@ -93,6 +97,44 @@ func (l *layout) ofSeveralOrigins(text string) []string {
 		return nil
 	}
 	return items
+}
+
+// animalBehind takes a line apart that names a food from an animal behind a comma and another before:
+// "400 g spaghetti, more Parmesan", "1 lettuce, some bacon".
+func (l *layout) animalBehind(text string) []string {
+	parts := strings.Split(text, ",")
+	for k := len(parts) - 1; k > 0; k-- {
+		head, tail := strings.TrimSpace(strings.Join(parts[:k], ",")), l.behindAnd(parts[k])
+		if strings.ContainsAny(tail, "()") || strings.Count(head, "(") != strings.Count(head, ")") {
+			continue
+		}
+		first, second := l.line(head), l.line(tail)
+		if second.Food == nil || second.Origin != larder.FromAnimal || first.Food == nil || first.Origin == larder.FromAnimal || first.Origin == larder.Mixed {
+			continue
+		}
+		if !l.namesOnly(tail, l.reader.larder.Food(*second.Food)) {
+			continue
+		}
+		if k+1 < len(parts) {
+			tail += "," + strings.Join(parts[k+1:], ",")
+		}
+		return append(l.bothParts(head), tail)
+	}
+	return nil
+}
+
+// namesOnly tells whether words name a food and say nothing else but that it is more, or some, of it, and
+// what for.
+func (l *layout) namesOnly(name string, f *larder.Food) bool {
+	lang := l.reader.larder.Language()
+	words := larder.Words(name)
+	if at := slices.IndexFunc(words, func(w string) bool { return lang.Purpose[w] || lang.Prepositions[w] == "for" || lang.Prepositions[w] == "to" }); at > 0 {
+		words = words[:at] // "to serve"
+	}
+	found := l.reader.match.name(words, false)
+	return found.food == f && found.end == len(words) && !slices.ContainsFunc(words[:found.start], func(w string) bool {
+		return !lang.Rests[w] && !lang.Extras[w] && !l.reader.lines().More[w] && !lang.Articles[w] && !l.reader.larder.Words().Neutral[w]
+	})
 }
 
 // servesWith tells whether words only say what the food before them is for: "to serve", "for dipping".

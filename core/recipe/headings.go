@@ -71,7 +71,7 @@ func (l *layout) partHeading(b block) bool {
 		_, hasNumber := firstNumber(text)
 		return !hasNumber || strings.HasPrefix(lower, "for ")
 	}
-	if l.opensPart(text) || strings.HasPrefix(lower, l.reader.lines().ToServe) && len(lower) < shortestServe {
+	if l.opensPart(text) || l.forWork(text) {
 		return len(strings.Fields(text)) <= 7 && !strings.Contains(text, ".")
 	}
 	if capitalName(b) && (b.blank || l.capitals) {
@@ -80,8 +80,21 @@ func (l *layout) partHeading(b block) bool {
 	return inCapitals(text) && !b.bullet && !l.ingredientLike(b)
 }
 
-// shortestServe is how long a heading such as "To serve:" is at most, in bytes.
-const shortestServe = 12
+// forWork tells whether a few words say what the lines under them are for and nothing else: "To serve",
+// "to cook and serve", "To finish the dish".
+func (l *layout) forWork(text string) bool {
+	lang := l.reader.larder.Language()
+	words := larder.Words(text)
+	if len(words) < 2 || len(words) > mostForWork || !lang.Purpose[words[0]] || !lang.IsVerb(words[1]) || slices.Contains(l.reader.lines().ToTaste, strings.Join(words, " ")) {
+		return false
+	}
+	return !slices.ContainsFunc(words[2:], func(w string) bool {
+		return !lang.IsVerb(w) && !lang.Conjunctions[w] && !lang.Articles[w] && !lang.Serves[w] && !lang.Pronouns[w]
+	})
+}
+
+// mostForWork is of how many words such a name is at most.
+const mostForWork = 5
 
 // inCapitals tells whether a text of some length is all in capitals.
 func inCapitals(text string) bool {

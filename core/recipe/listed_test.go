@@ -32,6 +32,19 @@ func TestARowToServeIsAPartOfItsOwn(t *testing.T) {
 	require.Len(t, d.Components[1].Lines, 4)
 }
 
+// What lines are for is a name of a part by its verbs alone; what can be eaten and counted is a line.
+func TestPartsAreNamedByWhatTheyAreFor(t *testing.T) {
+	d := reader(t).Read("Burgers\n\n400 g beef mince\n4 buns\nto cook and serve\n1 onion\nTo finish the dish\n2 leeks\nsalt\nto taste\n\nMethod\n1. Fry the onion.", measure.Metric)
+	var parts []string
+	for _, c := range d.Components {
+		for _, l := range c.Lines {
+			parts = append(parts, c.Name+": "+l.Text)
+		}
+	}
+	require.Equal(t, []string{": 400 g beef mince", ": 4 buns", "To cook and serve: 1 onion", "To finish the dish: 2 leeks", "To finish the dish: salt", "To finish the dish: to taste"}, parts)
+	require.Equal(t, "bread-roll", d.Components[0].Lines[1].FoodID())
+}
+
 // A food from an animal is never only a word behind that of a plant.
 func TestAnAnimalBehindACommaIsALineOfItsOwn(t *testing.T) {
 	d := reader(t).Read("Rice\n\n300 g rice\ncucumber and tomato slices, prawn crackers\nlettuce, salted peanuts and prawn crackers, to serve\nparsley, mint\n\nMethod\n1. Boil the rice and serve.", measure.Metric)
@@ -40,6 +53,28 @@ func TestAnAnimalBehindACommaIsALineOfItsOwn(t *testing.T) {
 		lines = append(lines, l.Text+": "+string(l.Origin))
 	}
 	require.Equal(t, []string{"300 g rice: plant", "cucumber and tomato slices: plant", "prawn crackers: animal", "lettuce: plant", "salted peanuts: plant", "prawn crackers, to serve: animal", "parsley, mint: plant"}, lines)
+}
+
+// So is one behind the amount of another food, whatever it is for; more of the same is no line.
+func TestWhatIsMoreOfAnother(t *testing.T) {
+	for text, want := range map[string][]string{
+		"400 g spaghetti, more Parmesan":                       {"400 g spaghetti: plant", "more Parmesan: animal"},
+		"200 g pasta, extra Parmesan to serve":                 {"200 g pasta: plant", "extra Parmesan to serve: animal"},
+		"1 lettuce, some bacon":                                {"1 lettuce: plant", "some bacon: animal"},
+		"1 aubergine, salted, a little soured cream, to serve": {"1 aubergine, salted: plant", "a little soured cream, to serve: animal"},
+		"2 onions, fried in butter":                            {"2 onions, fried in butter: animal"},
+		"1 swede, or beef":                                     {"1 swede, or beef: plant"},
+		"400 g beans, drained, no ham":                         {"400 g beans, drained, no ham: plant"},
+		"400 ml oat drink, plus a splash for the mash":         {"400 ml oat drink, plus a splash for the mash: plant"},
+		"3 eggs plus 2 yolks for the top":                      {"3 eggs: animal", "2 yolks for the top: animal"},
+	} {
+		d := reader(t).Read("Supper\n\n300 g rice\n"+text+"\n2 carrots\n\nMethod\n1. Boil the rice and serve.", measure.Metric)
+		var lines []string
+		for _, l := range d.Components[0].Lines[1 : len(d.Components[0].Lines)-1] {
+			lines = append(lines, l.Text+": "+string(l.Origin))
+		}
+		require.Equal(t, want, lines)
+	}
 }
 
 func TestARowKeepsTheJuiceOfHalfAFruit(t *testing.T) {

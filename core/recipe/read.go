@@ -40,8 +40,9 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 		if !ok {
 			continue
 		}
-		left, right := r.Line(first, sys), r.Line(second, sys)
+		left, right := r.Line(first, sys), r.Line(r.beforePurpose(second), sys)
 		if left.Food != nil && right.Food != nil && r.amountFirst(first) && r.amountFirst(second) {
+			right = r.Line(second, sys)
 			return []Line{left, right}
 		}
 	}
@@ -59,6 +60,18 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 		return pair
 	}
 	return []Line{r.Line(text, sys)}
+}
+
+// beforePurpose are the words of a line before those that say what it is for: "a splash" of "a splash for
+// the mash", which is more of what stands before it.
+func (r *Reader) beforePurpose(text string) string {
+	lang := r.larder.Language()
+	words := strings.Fields(text)
+	at := slices.IndexFunc(words, func(w string) bool { return lang.Purpose[strings.ToLower(w)] || lang.Prepositions[strings.ToLower(w)] == "for" })
+	if at < 0 {
+		return text
+	}
+	return strings.Join(words[:at], " ")
 }
 
 // pair reads a line of two foods of animals without amounts as two, each with what is said of

@@ -32,7 +32,7 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 		return "", nil // "Make the sauce: melt the butter; grate in nutmeg"
 	}
 	rest = strings.TrimRight(strings.TrimSpace(rest), ".")
-	if items = l.commaItems(rest); items == nil && (l.opensPart(label) || strings.EqualFold(label, l.reader.lines().ToServe)) {
+	if items = l.commaItems(rest); items == nil && (l.opensPart(label) || l.forWork(label)) {
 		items = l.namedItems(rest)
 	}
 	if len(items) == 0 || !slices.ContainsFunc(items, l.isFood) || len(items) < leastRowItems && !l.partOfOne(label, items[0]) {

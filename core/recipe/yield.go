@@ -62,6 +62,9 @@ func (l *layout) serves(b block) bool {
 	if !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
 		return false
 	}
+	if l.amongLines(b) {
+		return false // "4 buns", among the things to buy
+	}
 	if first, rest, _ := strings.Cut(strings.ToLower(b.text), " "); y.words.ForPeople[first] && !y.onlyFor(rest) {
 		return false
 	}
@@ -69,6 +72,15 @@ func (l *layout) serves(b block) bool {
 		l.source.Yield = b.text
 	}
 	return true
+}
+
+// amongLines tells whether a block is a food behind others of a list.
+func (l *layout) amongLines(b block) bool {
+	behind := l.mode == listing && len(l.current.Lines) > 0
+	if n := len(l.waiting); l.mode == before && n > 0 && !b.blank {
+		behind = l.quantityFirst(l.waiting[n-1].text) && l.line(l.waiting[n-1].text).Food != nil
+	}
+	return behind && l.quantityFirst(b.text) && l.line(b.text).Food != nil
 }
 
 // opensPart tells whether a text opens as the name of a part does: "For the sauce".

@@ -2,6 +2,7 @@ package swap
 
 import (
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -63,5 +64,16 @@ func TestABoosterClosesWhatCanBeTasted(t *testing.T) {
 		"yoghurt in a dressing": "Salad\nServes 4\n\n1 baguette\n200 g goat's cheese\n2 tbsp runny honey\n4 handfuls of salad leaves\n50 g walnuts\n1 tbsp red wine vinegar\n3 tbsp walnut oil\n\nMethod\n1. Toast slices of the baguette, lay the cheese on them, drizzle with the honey and grill.\n2. Whisk the vinegar with the oil and toss the leaves and walnuts in it.",
 	} {
 		require.Empty(t, proposed(t, text), name)
+	}
+}
+
+// What a list names without an amount goes in as the tongue says: no booster says how much salt.
+func TestWhatIsAddedToTasteIsNoBooster(t *testing.T) {
+	salted := func(x *larder.Booster) bool { return x.Food == "salt" }
+	soup := "Soup\nServes 4\n\n400 g salted cod, soaked\n1 kg potatoes\n1 onion\n1 litre water\n%s\nMethod\n1. Boil the potatoes and onion in the water for 20 minutes. Add the cod and simmer for 5 minutes."
+	with := func(line string) string { return strings.Replace(soup, "%s", line, 1) }
+	require.True(t, slices.ContainsFunc(proposed(t, with(""), "salt"), salted), "a cook who wants it salt gets it")
+	for _, line := range []string{"salt", "sea salt, to taste"} {
+		require.False(t, slices.ContainsFunc(proposed(t, with(line+"\n"), "salt"), salted), line)
 	}
 }

@@ -158,7 +158,7 @@ func (x *bench) weighBoosters() {
 	for i, b := range x.larder.Boosters() {
 		x.doses = append(x.doses, nil)
 		f := x.rules.inPlace(b.Food)
-		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) || !x.heldPiece(b) {
+		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) || x.toTaste(f) || !x.heldPiece(b) {
 			continue
 		}
 		home, known := homes[b.Traits[0]]
@@ -205,6 +205,20 @@ func (x *bench) holdsKin(f *larder.Food) bool {
 		name := larder.Words(kept.Name)
 		if kept != f && len(name) > len(own) && slices.Equal(name[len(name)-len(own):], own) {
 			return true
+		}
+	}
+	return false
+}
+
+// toTaste tells whether the cook adds a food as the tongue says anyway: salt, in a list without an amount.
+func (x *bench) toTaste(f *larder.Food) bool {
+	for i := range x.dish.Components {
+		for j := range x.dish.Components[i].Lines {
+			l := &x.dish.Components[i].Lines[j]
+			listed := x.larder.Food(l.FoodID())
+			if listed != nil && l.Mass() <= 0 && (listed == f || f.Kind != "" && listed.Kind == f.Kind) {
+				return true
+			}
 		}
 	}
 	return false

@@ -75,6 +75,28 @@ func (b *bindings) namedAgain(name string, from int) int {
 	return n
 }
 
+// pointedAgain tells whether the method points at a thing by its name behind the words at hand: "of the
+// stock".
+func (b *bindings) pointedAgain(name string, from int) bool {
+	points := func(words []word, from int) bool {
+		for i := max(from, 1); i < len(words); i++ {
+			if words[i].norm == name && b.r.lang.Pointing[words[i-1].low] {
+				return true
+			}
+		}
+		return false
+	}
+	if points(b.text.words, from) {
+		return true
+	}
+	for k, at := range b.dish.Method() {
+		if step := &b.dish.Components[at.Component].Steps[at.Step]; k > b.stepNo && len(step.Takes) == 0 && points(wordsOf(lex.Scan(step.Text)), 0) {
+			return true
+		}
+	}
+	return false
+}
+
 // foodWords tell which words name foods of the list, or foods at all.
 // pair tells which two words stand beside each other in a name of the list.
 type foodWords struct {

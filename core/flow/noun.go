@@ -20,11 +20,13 @@ type noun struct {
 	// span of words that say it.
 	share        float64
 	rest, little bool
-	amount       [2]int
-	pronoun      bool
-	pointed      bool // "the", "both", "all"
-	all          bool // "both", "all", "each"
-	plural       bool
+	// enough tells of as much as is wanted there: "enough of the stock to cover".
+	enough  bool
+	amount  [2]int
+	pronoun bool
+	pointed bool // "the", "both", "all"
+	all     bool // "both", "all", "each"
+	plural  bool
 	// owner is what the thing is part of: "the juice of 1 lime"; except what
 	// "everything" leaves out.
 	owner  *noun
@@ -215,8 +217,10 @@ func (t *text) pointers(n *noun, at, upto int) int {
 				n.share = t.lang.Littles[w]
 			}
 		case t.lang.Measures[w] && t.lang.Prepositions[t.low(at+1)] == "of":
+			n.enough = n.enough || t.lang.Enough[w]
 			at++
 		case t.is(at, t.lang.Articles):
+			n.enough = n.enough || t.lang.Enough[w]
 			n.pointed = n.pointed || t.lang.Pointing[w]
 			n.one = n.one || !t.lang.Pointing[w] && !t.lang.Measures[w]
 		case t.lang.Pronouns[w] && t.pronounHere(at, upto):

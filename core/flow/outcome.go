@@ -31,11 +31,12 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	b.whereItIs(t, r)
 	solids := b.cookedIn(t, r)
+	laid := b.laidBy(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.solids, made.technique = solids, t.Name
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
 	made.liquor = r.liquor && len(r.inputs) == 1 && len(r.portions) == 0
-	made.taken = t.Family == "rest" && len(r.inputs) == 1 && r.inputs[0].taken
+	made.taken = t.Family == "rest" && len(r.inputs) == 1 && r.inputs[0].taken || laid != nil && len(r.portions)+len(r.inputs) > 1
 	made.strained = t.Family == "separate"
 	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
@@ -49,16 +50,33 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	if t.Name == drainTechnique {
 		b.fatStays(made, r.inputs)
 	}
-	if t.Name == placeTechnique && len(r.inputs) == 1 && len(r.portions) == 0 && r.inputs[0].fried && b.r.lang.Receiving[b.receiver(r)] {
-		b.fatStays(made, r.inputs)
+	if laid != nil {
+		b.fatStays(made, []*thing{laid})
 		b.base = nil // what was fried and lies on a plate is out of the pan
-		if b.open(r.inputs[0]) {
-			b.base = r.inputs[0]
+		if b.open(laid) {
+			b.base = laid
 		}
 	} else if t.Leaves == "aside" || t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
 		b.base = nil // what lies on paper, or is kept warm, is out of the pan
 	}
 	b.stand(made, t, r)
+}
+
+// laidBy is what was fried and is laid on a plate, by itself or with what lies there already: "put it with
+// the bacon".
+func (b *bindings) laidBy(t *larder.Technique, r *roles) *thing {
+	if t.Name != placeTechnique {
+		return nil
+	}
+	away := func(x *thing) bool { return x != nil && (x.taken || x.putBy) }
+	others := slices.DeleteFunc(slices.Clone(r.inputs), away)
+	if len(others) != 1 || !others[0].fried || slices.ContainsFunc(r.portions, func(p portion) bool { return !away(b.held(p)) }) {
+		return nil
+	}
+	if len(r.portions) == 0 && len(r.inputs) == 1 && !b.r.lang.Receiving[b.receiver(r)] {
+		return nil
+	}
+	return others[0]
 }
 
 // cookedIn are what an action cooks in a liquid that it was given beside them; none

@@ -23,6 +23,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return n.share / b.lines[p.line].line.Amount.Low // "half an onion", of two
 	case n.share > 0:
 		return n.share
+	case n.enough && left == 1 && p.part == "" && !b.r.lang.Loose[n.head()] && b.pointedAgain(n.head(), n.upto):
+		return enoughOfIt
 	case n.owner != nil:
 		return b.shareOf(*n.owner, p)
 	case left == 1 && b.rests[n.head()] && p.part == "" && n.one && !n.plural && b.lines[p.line].line.Counted() && b.lines[p.line].line.Amount.Low > 1:
@@ -60,6 +62,9 @@ func (b *bindings) twin(line int) bool {
 // halfOfIt is taken where a step does not say how much of a line it wants though
 // a later one takes the rest; an estimate.
 const halfOfIt = 0.5
+
+// enoughOfIt is what "enough of" a line amounts to of which more is wanted later; an estimate.
+const enoughOfIt = 0.75
 
 // mostCoats bounds among how many coats a fat is shared that is named again; an
 // estimate.

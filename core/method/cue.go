@@ -5,7 +5,6 @@ import (
 	"strings"
 
 	"yembra/core/flow"
-	"yembra/core/language"
 	"yembra/core/larder"
 )
 
@@ -14,7 +13,15 @@ func (p *plan) cueGone(n *flow.Node) bool {
 	if n.Action.Cue == "" {
 		return false
 	}
-	return p.gone(n, n.Action.Cue)
+	return p.gone(n, n.Action.Cue, pointsFirst(n))
+}
+
+// pointsFirst is the pronoun with which a cue begins, if it does.
+func pointsFirst(n *flow.Node) string {
+	if signs := n.Action.Words.Signs; len(signs) > 0 {
+		return signs[0].Points
+	}
+	return ""
 }
 
 // still is the row of what shows that eggs have been beaten light.
@@ -39,8 +46,9 @@ func (p *plan) pouredAlready(s *standIn, n *flow.Node) bool {
 	})
 }
 
-// gone tells whether words that end an action speak of something that was replaced.
-func (p *plan) gone(n *flow.Node, cue string) bool {
+// gone tells whether words that end an action, and point at something by a pronoun, speak of something
+// that was replaced.
+func (p *plan) gone(n *flow.Node, cue, points string) bool {
 	lang := p.l.Language()
 	words := larder.Words(cue)
 	if len(p.stand) > 0 && len(p.animalWords(cue)) > 0 {
@@ -65,7 +73,7 @@ func (p *plan) gone(n *flow.Node, cue string) bool {
 			}
 		}
 		if slices.Contains(n.Named, line) || len(n.To) == 1 || p.justAdded(n, line) {
-			if len(words) > 1 && lang.Pronouns[words[1]] && !s.gone && lang.Single[words[1]] == s.plural {
+			if points != "" && !s.gone && lang.Single[points] == s.plural {
 				return true // "until it is ..." of what is more than one now
 			}
 		}
@@ -144,50 +152,20 @@ func (w *writer) onlyToHeat(n *node) bool {
 // sauce is thick" of "until the duck is tender and the sauce is thick".
 func (p *plan) restOfCue(n *flow.Node) string {
 	words := p.c.words()
-	text := strings.TrimPrefix(n.Action.Cue, words.Until+" ")
 	var kept []string
 	gone := false
-	for _, part := range strings.Split(text, " "+words.And+" ") {
-		part = strings.Trim(part, " ,")
-		if p.namesThing(part) {
-			gone = p.gone(n, words.Until+" "+part)
-		} else if gone || p.gone(n, words.Until+" "+part) {
+	for _, s := range n.Action.Words.Signs {
+		if s.Says {
+			gone = p.gone(n, s.Text, s.Points)
+		} else if gone || p.gone(n, s.Text, s.Points) {
 			continue // "nearly dry", of the beef
 		}
-		if part != "" && !gone {
-			kept = append(kept, p.withVerb(part, text))
+		if !gone {
+			kept = append(kept, s.Text)
 		}
 	}
-	if len(kept) == 0 || len(kept) == len(strings.Split(text, " "+words.And+" ")) {
+	if len(kept) == 0 || len(kept) == len(n.Action.Words.Signs) {
 		return ""
 	}
 	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
-}
-
-// namesThing tells whether a sign says of what it is one: "the sauce is thick", but not "nearly dry".
-func (p *plan) namesThing(part string) bool {
-	lang := p.l.Language()
-	return slices.ContainsFunc(strings.Fields(strings.ToLower(part)), func(w string) bool {
-		return lang.Shares[w] == 0 && (lang.Articles[w] || lang.Pointing[w] || lang.Subjects[w] || lang.Pronouns[w])
-	})
-}
-
-// withVerb gives a sign the verb that it shares with one before it: "the sauce is syrupy", of "the
-// meat is tender and the sauce syrupy".
-func (p *plan) withVerb(part, cue string) string {
-	lang := p.l.Language()
-	words := strings.Fields(part)
-	is := func(w string) bool { return lang.Being[strings.ToLower(w)] }
-	all := strings.Fields(cue)
-	at := slices.IndexFunc(all, is)
-	if begin := strings.Index(cue, part); at > 0 && begin >= 0 && len(strings.Fields(cue[:begin])) < at && !slices.ContainsFunc(words, is) {
-		shared, _, _ := strings.Cut(strings.Join(all[at:], " "), ",")
-		return part + " " + shared // of "the ragù and the sheets are used up"
-	}
-	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words, func(w string) bool {
-		return slices.ContainsFunc(lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
-	}) {
-		return part
-	}
-	return strings.Join(slices.Insert(words, len(words)-1, strings.Fields(cue)[at]), " ")
 }

@@ -100,17 +100,11 @@ func (w *writer) goneManners(n *node) []edit {
 				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
 			}
 		}
-		if at[0] >= a.From && at[1] <= a.Upto && (w.hedgesGone(n, at) || w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
 			out = append(out, edit{at[0], at[1], ""})
 		}
 	}
 	return out
-}
-
-// hedgesGone tells whether a word only hedges a cue that goes: "cook just until they curl".
-func (w *writer) hedgesGone(n *node, at [2]int) bool {
-	cue := n.Action.Words.Cue
-	return w.deeds[w.graph.Number(n)].cueless && cue[1] > 0 && cue[0] >= at[1] && cue[0] <= at[1]+1 && w.l.Language().TimeHedges[w.slice(at[0], at[1])]
 }
 
 // alreadySaid tells whether things are all of what the clause already is done to: stand-ins of one kind.

@@ -69,7 +69,7 @@ func (w *writer) hangsOn(n *node) bool {
 	if w.emptied && n.Technique.Family == "dry heat" && w.saysPlaces(n) && w.addedFlesh(n) {
 		return true
 	}
-	if w.emptied && n.Is("stir", "toss") && w.saysPlaces(n) && n.Action.Minutes == nil && (n.Action.Cue == "" || w.cueOfIt(n.Action.Cue)) {
+	if w.emptied && n.Is("stir", "toss") && w.saysPlaces(n) && n.Action.Minutes == nil && (n.Action.Cue == "" || pointsFirst(n) != "") {
 		return true // "add the beef and stir until it is coated"
 	}
 	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
@@ -80,12 +80,6 @@ func (w *writer) hangsOn(n *node) bool {
 	}
 	f := n.Technique.Family
 	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")
-}
-
-// cueOfIt tells whether a cue speaks by a pronoun of what was worked on.
-func (w *writer) cueOfIt(cue string) bool {
-	words := larder.Words(cue)
-	return len(words) > 1 && w.l.Language().Pronouns[words[1]]
 }
 
 // addedFlesh tells whether what an action goes on with was added by the one before, and

@@ -111,6 +111,9 @@ func (p *plan) decideAll() {
 			p.deeds[i].drop = true
 			p.dropWater(i)
 		}
+		if d := &p.deeds[i]; !d.drop && d.say == "" && p.intoColdPan(i) {
+			d.say = p.c.words().HeatFat
+		}
 		p.fillsPot(i)
 	}
 }

@@ -34,10 +34,13 @@ func (w *writer) takesPot(n *node) []edit {
 			return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}} // "in the same pan", of work that goes
 		}
 	}
-	if n.Technique.Joins == "yes" && w.inAPot(n) {
+	if w.intoColdPan(w.graph.Number(n)) {
+		return w.heatedIn(n)
+	}
+	if n.Technique.Joins == "yes" && w.overFire(n) {
 		return nil // the bacon goes into the pot, and the pan stays on the stove
 	}
-	if a.Vessel != "" || w.inAPot(n) {
+	if a.Vessel != "" || w.overFire(n) {
 		w.pot = "" // it goes on with what stands elsewhere
 	}
 	if w.pot == "" || n.Technique.Heat == "" || n.Technique.Heat == "oven" || a.Words.Verb[1] == 0 {
@@ -54,12 +57,23 @@ func (w *writer) takesPot(n *node) []edit {
 	return []edit{{at, at, " " + said}}
 }
 
-// inAPot tells whether an action goes on with what is cooked already, by work that is done.
-func (w *writer) inAPot(n *node) bool {
-	return slices.ContainsFunc(n.Inputs, func(in int) bool {
-		before := &w.graph.Nodes[in]
-		return !w.deeds[in].drop && before.Technique.Heat != "" && before.Technique.Heat != "oven" || w.inAPot(before)
-	})
+// heatedIn says where a fat is heated that was to be added to a pan already hot: "in the pot", for "to the
+// pot".
+func (w *writer) heatedIn(n *node) []edit {
+	a, said := n.Action, cmp.Or(w.pot, w.potLost(n))
+	w.pot = ""
+	for _, p := range a.Words.Phrases {
+		if p.Role == "to" || p.Upto > a.Upto || !slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool { return noun.Vessel }) {
+			continue
+		}
+		return []edit{{p.From, p.Upto, cmp.Or(said, w.c.words().In+" "+w.slice(p.Nouns[0].From, p.Upto))}}
+	}
+	for _, p := range a.Words.Phrases {
+		if p.Role == "to" && said != "" {
+			return []edit{{p.Upto, p.Upto, " " + said}}
+		}
+	}
+	return nil
 }
 
 // pointsBack tells whether words speak of a vessel as the one that was named before.
@@ -81,6 +95,19 @@ func (w *writer) potBefore(n *node) string {
 			return ""
 		}
 		return lowered(string(text[at[0]:at[1]]))
+	}
+	return ""
+}
+
+// potLost is the pot of the last work of a step before that goes and named one.
+func (w *writer) potLost(n *node) string {
+	for k := w.graph.Number(n) - 1; k >= 0 && w.deeds[k].drop; k-- {
+		o := &w.graph.Nodes[k]
+		if at := o.Action.Words.Vessel; o.At.Component == n.At.Component && w.saysPot(o.Action) && o.Technique.Heat != "" {
+			if text := []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text); at[1] <= len(text) {
+				return lowered(string(text[at[0]:at[1]]))
+			}
+		}
 	}
 	return ""
 }

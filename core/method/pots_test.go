@@ -16,7 +16,7 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 		},
 		"all of the fat goes in where some was for flesh": {
 			"Stew\nServes 4\n\n800 g lamb neck, cubed\n50 ml oil\n2 onions, sliced\n500 ml vegetable stock\n\nMethod\n1. Heat half the oil in a casserole and brown the lamb, then lift onto a plate.\n2. Add the remaining oil to the casserole and fry the onions until golden. Pour in the stock and simmer for 40 minutes with the lamb.",
-			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Add the oil to the casserole and fry the onions until golden"}, []string{"half", "remaining oil"},
+			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Heat the oil in a casserole and fry the onions until golden"}, []string{"half", "remaining oil"},
 		},
 		"a fat is heated where the fat of bacon would have run": {
 			"Beans\nServes 4\n\n150 g streaky bacon, chopped\n2 onions, chopped\n400 g cooked beans\n\nMethod\n1. In a frying pan cook the bacon until the fat runs. Add the onions and cook for 10 minutes until golden, then stir in the beans.",

@@ -9,6 +9,7 @@ import (
 	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/measure"
+	"yembra/core/recipe"
 )
 
 // Times that a cook would give a pot whose long cooking was for the meat alone;
@@ -132,11 +133,9 @@ const slowOven = 2.5
 // saysMore tells whether some of what a cue tells of is there though another part of it is gone:
 // "until the meat falls from the bone and the potatoes are soft".
 func (p *plan) saysMore(n *flow.Node) bool {
-	words := p.c.words()
-	parts := strings.Split(strings.TrimPrefix(n.Action.Cue, words.Until+" "), " "+words.And+" ")
-	return len(parts) > 1 && slices.ContainsFunc(parts, func(part string) bool {
-		return !p.gone(n, words.Until+" "+part) && slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
-			return p.stand[line] == nil && slices.ContainsFunc(larder.Words(p.line(line).Name), func(w string) bool { return slices.Contains(larder.Words(part), w) })
+	return len(n.Action.Words.Signs) > 1 && slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {
+		return !p.gone(n, sign.Text, sign.Points) && slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+			return p.stand[line] == nil && slices.ContainsFunc(larder.Words(p.line(line).Name), func(w string) bool { return slices.Contains(larder.Words(sign.Text), w) })
 		})
 	})
 }

@@ -192,9 +192,7 @@ func (w *writer) compose(s *sentence) string {
 		b.WriteString(text)
 	}
 	text := strings.TrimRight(strings.TrimSpace(b.String()), " ,;:")
-	if left[len(left)-1].trimmed {
-		text = w.withoutJoint(text)
-	}
+	text = w.withoutJoint(text)
 	if !strings.HasSuffix(text, ".") && !strings.HasSuffix(text, "!") && !strings.HasSuffix(text, "?") {
 		text += "."
 	}
@@ -250,7 +248,7 @@ func (w *writer) between(s *sentence, left []*clause, i int) string {
 	if or := w.otherwiseWord(s, at); or != "" {
 		return ", " + or + " "
 	}
-	if prev.aside || i < len(left)-1 || w.goesAlong(c) {
+	if prev.aside || slices.ContainsFunc(left[i+1:], func(o *clause) bool { return !o.aside }) || w.goesAlong(c) {
 		return ", "
 	}
 	return " " + w.c.words().And + " "

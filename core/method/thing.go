@@ -51,10 +51,28 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if own := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return !w.calledBy(name, line) }); len(own) == 1 {
 		lines = own // "the yoghurt", into which garlic was beaten
 	}
+	lines = w.ofBody(name, lines, at)
 	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
 	return w.muchOf(noun, w.listedOrAll(lines, at)), true
+}
+
+// ofBody keeps those of some lines that stand for flesh where a name means no more of what was made: "the
+// meat" of a stew, and not its stock.
+func (w *writer) ofBody(name string, lines []int, at int) []int {
+	words := larder.Words(name)
+	if len(words) == 0 || w.l.Language().Products[words[len(words)-1]] || !w.fleshly(name) && len(w.animalWords(name)) == 0 {
+		return lines
+	}
+	flesh := slices.DeleteFunc(slices.Clone(lines), func(line int) bool {
+		s := w.stand[line]
+		return s == nil || !s.flesh() || !w.there(line, at)
+	})
+	if len(flesh) == 0 {
+		return lines
+	}
+	return flesh
 }
 
 // muchOf says how much is meant of a single thing that stands in, where the text says so: by its

@@ -55,6 +55,17 @@ type Words struct {
 	// Particles stand apart from the verb that they belong to: "put the meat back".
 	Manners, Particles [][2]int
 	Phrases            []Phrase
+	// Signs are what a cue waits for, one by one.
+	Signs []Sign
+}
+
+// Sign is one of the things that a cue waits for, as a sentence has it by itself: "the meat is tender" and
+// "the sauce is syrupy", of "until the meat is tender and the sauce syrupy".
+type Sign struct {
+	Text string
+	// Says tells that it says what it is a sign of, Points the pronoun with which it begins to.
+	Says   bool
+	Points string
 }
 
 // Phrase is one or several things that hang on a verb, by themselves or under a

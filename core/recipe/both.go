@@ -128,7 +128,9 @@ func (l *layout) animalBehind(text string) []string {
 func (l *layout) namesOnly(name string, f *larder.Food) bool {
 	lang := l.reader.larder.Language()
 	words := larder.Words(name)
-	if at := slices.IndexFunc(words, func(w string) bool { return lang.Purpose[w] || lang.Prepositions[w] == "for" || lang.Prepositions[w] == "to" }); at > 0 {
+	if at := slices.IndexFunc(words, func(w string) bool {
+		return lang.Purpose[w] || lang.Prepositions[w] == "for" || lang.Prepositions[w] == "to"
+	}); at > 0 {
 		words = words[:at] // "to serve"
 	}
 	found := l.reader.match.name(words, false)

@@ -67,7 +67,9 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 func (r *Reader) beforePurpose(text string) string {
 	lang := r.larder.Language()
 	words := strings.Fields(text)
-	at := slices.IndexFunc(words, func(w string) bool { return lang.Purpose[strings.ToLower(w)] || lang.Prepositions[strings.ToLower(w)] == "for" })
+	at := slices.IndexFunc(words, func(w string) bool {
+		return lang.Purpose[strings.ToLower(w)] || lang.Prepositions[strings.ToLower(w)] == "for"
+	})
 	if at < 0 {
 		return text
 	}

@@ -1,0 +1,71 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/language"
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// signs takes a cue apart into what it waits for, without the word for until before it.
+func (t *text) signs(cue [2]int) []recipe.Sign {
+	from := cue[0]
+	for t.is(from, t.lang.Until) {
+		from++
+	}
+	if cue[1] <= from {
+		return nil
+	}
+	var out []recipe.Sign
+	whole := t.slice(from, cue[1])
+	for begin, i := from, from; i <= cue[1]; i++ {
+		if i < cue[1] && !t.lang.Lines.And[t.low(i)] {
+			continue
+		}
+		if text := strings.Trim(t.slice(begin, i), " ,"); i > begin && text != "" {
+			s := recipe.Sign{Text: t.withVerb(text, whole), Says: t.saysOfWhat(text)}
+			if first := larder.Words(text)[0]; t.lang.Pronouns[first] {
+				s.Points = first
+			}
+			out = append(out, s)
+		}
+		begin = i + 1
+	}
+	return out
+}
+
+// hedged is where the words for a cue begin with those that only hedge it: "just until they curl".
+func (t *text) hedged(cue [2]int) [2]int {
+	for cue[1] > cue[0] && cue[0] > 0 && t.is(cue[0]-1, t.lang.Barely) {
+		cue[0]--
+	}
+	return cue
+}
+
+// saysOfWhat tells whether a sign says of what it is one: "the sauce is thick", but not "nearly dry".
+func (t *text) saysOfWhat(sign string) bool {
+	return slices.ContainsFunc(strings.Fields(strings.ToLower(sign)), func(w string) bool {
+		return t.lang.Shares[w] == 0 && (t.lang.Articles[w] || t.lang.Pointing[w] || t.lang.Subjects[w] || t.lang.Pronouns[w])
+	})
+}
+
+// withVerb gives a sign the verb that it shares with one before it: "the sauce is syrupy", of "the
+// meat is tender and the sauce syrupy".
+func (t *text) withVerb(sign, cue string) string {
+	words := strings.Fields(sign)
+	is := func(w string) bool { return t.lang.Being[strings.ToLower(w)] }
+	all := strings.Fields(cue)
+	at := slices.IndexFunc(all, is)
+	if begin := strings.Index(cue, sign); at > 0 && begin >= 0 && len(strings.Fields(cue[:begin])) < at && !slices.ContainsFunc(words, is) {
+		shared, _, _ := strings.Cut(strings.Join(all[at:], " "), ",")
+		return sign + " " + shared // of "the ragù and the sheets are used up"
+	}
+	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words, func(w string) bool {
+		return slices.ContainsFunc(t.lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
+	}) {
+		return sign
+	}
+	return strings.Join(slices.Insert(words, len(words)-1, all[at]), " ")
+}

@@ -1,0 +1,46 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/flow"
+)
+
+// intoColdPan tells whether a fat is added to a pan that nothing has been cooked in: what was to fry there
+// before does not any more, and something is fried in the fat next.
+func (p *plan) intoColdPan(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("add") || len(n.Action.To) == 0 || slices.ContainsFunc(n.Named, func(line int) bool { return !p.fries(line) }) || len(n.Named) == 0 {
+		return false
+	}
+	var pan *flow.Node
+	for k := i - 1; k >= 0 && pan == nil && p.graph.Nodes[k].At.Component == n.At.Component; k-- {
+		if o := &p.graph.Nodes[k]; cookedDry(o) {
+			pan = o
+		}
+	}
+	if pan == nil || !p.deeds[p.graph.Number(pan)].drop || p.overFire(n) || slices.ContainsFunc(p.graph.Nodes[p.graph.Number(pan)+1:i], func(o flow.Node) bool {
+		return o.Technique.Heat != "" && !p.deeds[p.graph.Number(&o)].drop
+	}) {
+		return false
+	}
+	return slices.ContainsFunc(n.Users, func(k int) bool { return cookedDry(&p.graph.Nodes[k]) })
+}
+
+// liftedCold tells whether an action takes what stands for flesh out of something cold that it has lain in:
+// a marinade, in which it lies as well.
+func (p *plan) liftedCold(s *standIn, i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "separate" || s.enters >= i || s.tail > 0 || !s.flesh() {
+		return false
+	}
+	return !slices.ContainsFunc(p.path(s.node), func(k int) bool { return k < i && p.graph.Nodes[k].Technique.Heat != "" })
+}
+
+// overFire tells whether something that goes into an action was over a fire by work that is done.
+func (p *plan) overFire(n *flow.Node) bool {
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		before := &p.graph.Nodes[in]
+		return !p.deeds[in].drop && before.Technique.Heat != "" && before.Technique.Heat != "oven" || p.overFire(before)
+	})
+}

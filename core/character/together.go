@@ -1,6 +1,11 @@
 package character
 
-import "slices"
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
 
 // keptApart lists the lines of the component that never come together with a line as they are: what is
 // baked or rolled out before, or only served beside what the line went into.
@@ -33,8 +38,18 @@ func (n *neighbourhood) keptApart() map[int]bool {
 	return apart
 }
 
-// finished tells whether what an action made was baked or rolled out.
+// finished tells whether what an action made was baked or rolled out, or is eggs that were boiled whole.
 func (n *neighbourhood) finished(at int) bool {
 	x := &n.graph.Nodes[at]
-	return x.Technique.Family == "oven" || x.Is("roll", "line") || slices.ContainsFunc(x.Inputs, n.finished)
+	boiled := x.Technique.Family == "wet heat" && len(x.Holds) > 0 && !slices.ContainsFunc(x.Holds, func(line int) bool {
+		f := n.larder.Food(n.lineAt(line).FoodID())
+		return f == nil || f.Animal != larder.Egg
+	})
+	return boiled || x.Technique.Family == "oven" || x.Is("roll", "line") || slices.ContainsFunc(x.Inputs, n.finished)
+}
+
+// lineAt is a line of the dish by its number in the flow.
+func (n *neighbourhood) lineAt(line int) *recipe.Line {
+	at := n.graph.Lines[line]
+	return &n.method.dish.Components[at.Component].Lines[at.Line]
 }

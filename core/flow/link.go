@@ -1,6 +1,9 @@
 package flow
 
-import "yembra/core/language"
+import (
+	"yembra/core/language"
+	"yembra/core/larder"
+)
 
 // link reads a preposition with what it ties to the verb, from i; first tells
 // that it stands right behind the verb.
@@ -158,11 +161,18 @@ func (p *parser) addsAt(i int) bool {
 	return n > 0 && t != nil && t.Joins != "" && (t.Joins == "yes" || p.is(i+n, p.lang.Particles))
 }
 
-// joinsNext tells whether the verb in -ing at i adds something: "beating in the
-// egg".
+// joinsNext tells whether the verb in -ing at i adds something, or serves it beside: "beating in the
+// egg", "serving with the rice".
 func (b *body) joinsNext(i int) bool {
 	lemma, n := b.verb(i, language.Going)
 	t := b.technique(b.senseOf(lemma, i, b.upto).Technique)
+	if n > 0 && t != nil && t.Closes == larder.ClosesTable && b.lang.Prepositions[b.low(i+n)] == "with" {
+		for k := i + n + 1; k < len(b.words) && !b.ends(k, len(b.words)); k++ {
+			if b.text.listed(b.words[k].norm) {
+				return true
+			}
+		}
+	}
 	return n > 0 && t != nil && t.Joins != "" && (t.Joins == "yes" || b.is(i+n, b.lang.Particles))
 }
 

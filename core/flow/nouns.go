@@ -23,7 +23,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 			out[len(out)-1].except, i = b.nouns(i + 1)
 			return out, i
 		}
-		i = b.pastTaste(b.pastManner(b.pastDescription(b.pastBracket(i))))
+		i = b.pastPlace(b.pastTaste(b.pastManner(b.pastDescription(b.pastBracket(i)))))
 		if end := b.doled(i, b.upto); end > 0 && b.followed(end) > end {
 			b.how(i, end)
 			i = end // "the yolks one at a time followed by the cheese"
@@ -123,6 +123,26 @@ func (b *body) pastDescription(i int) int {
 		return end
 	}
 	return i
+}
+
+// pastPlace skips what says where one thing of a list lies, if another follows it: "with the meatballs on
+// top and the rest of the cheese", "the powder on top and the leaves beside".
+func (b *body) pastPlace(i int) int {
+	if b.lang.Prepositions[b.low(i)] == "" || b.lang.Purpose[b.low(i)] {
+		return i
+	}
+	end := i + 1
+	for b.is(end, b.lang.Articles) && b.is(end+1, b.lang.Places) {
+		end++
+	}
+	if b.is(end, b.lang.Places) {
+		end++
+	}
+	if !b.conj(end) || !b.listed(end+1) || b.orders(end+1, false, false) {
+		return i
+	}
+	b.how(i, end)
+	return end
 }
 
 // followed skips the words before the last thing of a list: ", followed by the cream".

@@ -26,7 +26,14 @@ func (b *bindings) content(vessel string) *thing {
 	}
 	if !named && b.base != nil && b.goesIn(b.base) {
 		// "melt the lard and pour it into the pot", in which the beans simmer
-		return b.latest(func(t *thing) bool { return t.liquid && t.heated && !t.taken && !b.goesIn(t) && t.comp == b.comp })
+		cooks := func(t *thing) bool { return t.heated && !t.taken && !t.putBy && !b.goesIn(t) && t.comp == b.comp && b.open(t) }
+		if pot := b.latest(func(t *thing) bool { return t.liquid && cooks(t) }); pot != nil {
+			return pot
+		}
+		if b.base.heated {
+			return nil // it goes back into its own
+		}
+		return b.latest(cooks) // "pour into the pan", in which the mince was fried
 	}
 	if named || b.base == nil || b.goesIn(b.base) {
 		return nil

@@ -87,6 +87,19 @@ type CarryRule struct {
 	Now, Then, Say, Why, Source string
 }
 
+// Does is the verb that is said of what is worked on, Beside that where it is what something else is worked
+// on with: "spoon it over", "top with it". Beside is empty where the rule does not say.
+func (r *CarryRule) Does() string {
+	does, _, _ := strings.Cut(r.Say, "|")
+	return does
+}
+
+// Beside is the verb for what something is worked on with.
+func (r *CarryRule) Beside() string {
+	_, beside, _ := strings.Cut(r.Say, "|")
+	return beside
+}
+
 // What a carry rule does.
 const (
 	CarryDrop = "drop"
@@ -105,9 +118,10 @@ const (
 	NoFat     = "nofat"
 	Steeped   = "steeped"
 	Batter    = "batter"
+	Melted    = "melted"
 )
 
-var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped, Batter}
+var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped, Batter, Melted}
 
 // flesh are the classes that rules call so.
 var flesh = []string{string(Meat), string(Poultry), string(Fish), string(Shellfish)}

@@ -90,6 +90,10 @@ func (p *plan) decide(i int) {
 	for _, line := range n.With {
 		if s := p.stand[line]; s != nil && !s.gone && s.book.Verb != "" {
 			d.say = s.book.Verb
+		} else if s != nil && !s.gone && slices.Contains(n.Named, line) {
+			if r := p.rule(s, i); r != nil && r.Beside() != "" {
+				d.say, d.whys = r.Beside(), append(d.whys, r.Why)
+			}
 		}
 	}
 	if say := p.c.words().LiquidVerbs[n.Technique.Name]; say != "" && d.say == "" && there < len(subjects) && p.onlyLiquids(i, subjects) {
@@ -258,7 +262,7 @@ func (p *plan) decideAlone(i int) {
 		case r.Then == larder.CarryDrop:
 			d.drop, d.whys = true, append(d.whys, r.Why)
 		case r.Then == larder.CarrySay:
-			d.say, d.whys = r.Say, append(d.whys, r.Why)
+			d.say, d.whys = r.Does(), append(d.whys, r.Why)
 			return
 		default:
 			d.drop = false

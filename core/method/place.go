@@ -189,6 +189,9 @@ func (c *Carrier) heading(p *plan, i int) string {
 		}
 	}
 	gone := larder.Words(animals[0].Name)
+	if shape := c.shapedIn(p, i); len(words) == 1 && shape != "" {
+		return shape // "Balls" of "Meatballs"
+	}
 	if len(words) == 1 && len(stands) > 0 && stands[0].flesh() && (len(stands) > 1 || len(stands[0].book.Prepare) > 1) {
 		return c.cookedWith(p, i, stands) // and not as what is prepared for it
 	}

@@ -23,7 +23,7 @@ type stretch struct{ from, upto, weight int }
 // stands where most of its lines are taken, and steps of it that come earlier or later
 // stand with the part that is worked on then.
 func (p *parting) inOrder(sets []set) {
-	seq := p.sequence(sets)
+	seq := p.coldFirst(sets, p.sequence(sets))
 	home := p.homes(sets, seq)
 	steps := make([][]swap.Step, len(sets))
 	owner := -1
@@ -59,6 +59,52 @@ func (p *parting) sequence(sets []set) []placed {
 	order := func(x placed) int { return p.main(sets[x.set]).Steps[x.step].Order }
 	slices.SortStableFunc(seq, func(a, b placed) int { return order(a) - order(b) })
 	return seq
+}
+
+// coldFirst puts a part that is only mixed, and is made in between the work on another, in front of that
+// work where it takes nothing of it: a dressing, that stands by while the eggs boil.
+func (p *parting) coldFirst(sets []set, seq []placed) []placed {
+	for from := 0; from < len(seq); {
+		upto := from
+		for upto < len(seq) && seq[upto].set == seq[from].set {
+			upto++
+		}
+		if from > 0 && upto < len(seq) && seq[upto].set == seq[from-1].set && p.mixedApart(sets, seq, from, upto) {
+			begin := from
+			for begin > 0 && seq[begin-1].set == seq[upto].set {
+				begin--
+			}
+			seq = slices.Concat(seq[:begin], seq[from:upto], seq[begin:from], seq[upto:])
+		}
+		from = upto
+	}
+	return seq
+}
+
+// mixedApart tells whether a stretch is all of its part, needs no fire but for what is prepared for it,
+// and takes nothing that was made before it.
+func (p *parting) mixedApart(sets []set, seq []placed, from, upto int) bool {
+	made := map[string]bool{}
+	for n, x := range seq {
+		if x.set == seq[from].set && (n < from || n >= upto) {
+			return false
+		}
+		for _, a := range p.main(sets[x.set]).Steps[x.step].Actions {
+			made[a.ID] = n < from
+		}
+	}
+	for _, x := range seq[from:upto] {
+		s := &p.main(sets[x.set]).Steps[x.step]
+		for _, a := range s.Actions {
+			if t := p.l.Technique(a.Technique); s.Prepares == "" && t != nil && t.Heat != "" {
+				return false
+			}
+			if slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool { return r.Made != nil && made[*r.Made] }) {
+				return false
+			}
+		}
+	}
+	return true
 }
 
 // homes are the stretches of the sequence in which each set does most.

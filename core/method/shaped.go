@@ -29,6 +29,17 @@ func (w *writer) shapedAs(noun recipe.Noun) string {
 	return ""
 }
 
+// shapedIn is what the things are called that a part of the dish is shaped into; empty where it is not.
+func (c *Carrier) shapedIn(p *plan, i int) string {
+	for k := range p.graph.Nodes {
+		n := &p.graph.Nodes[k]
+		if made := n.Action.Makes; n.At.Component == i && n.Is("shape", "roll") && c.book.Larder().Language().Shapes[made] && !p.deeds[k].drop {
+			return larder.Capital(c.many(made, true))
+		}
+	}
+	return ""
+}
+
 // many is the name of a shape for one or several.
 func (c *Carrier) many(shape string, plural bool) string {
 	best := shape

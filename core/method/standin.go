@@ -41,6 +41,9 @@ type standIn struct {
 	tail         float64
 }
 
+// meltingForm is the form of what stands for cheese and has run already when it goes on.
+const meltingForm = "melting"
+
 // extract is the class of stocks and sauces made from an animal.
 const extract larder.Animal = "extract"
 
@@ -135,7 +138,7 @@ func (c *Carrier) know(s *standIn) {
 	for state, holds := range map[string]bool{
 		larder.Prepared: len(s.book.Prepare) > 0 || cut, larder.Ready: s.Done == 0 && !steeped, larder.Browned: s.Browned, larder.NoFry: s.NoFry,
 		larder.LiquidFat: fat && !s.Solid, larder.NoFat: !fat && c.fatLine(s.was), larder.Steeped: steeped,
-		larder.Batter: s.mixed && s.Dissolves,
+		larder.Batter: s.mixed && s.Dissolves, larder.Melted: form == meltingForm,
 	} {
 		if holds {
 			s.states = append(s.states, state)

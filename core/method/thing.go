@@ -176,6 +176,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	}
 	table := n.Technique.Closes == larder.ClosesTable && p.Role == "with" // "eat with butter", besides that in the bread
 	if t, ok := w.listedAs(last, at); ok && !table && !((n.Technique.Family == "coat" || n.Technique.Heat != "" && n.Technique.Family != "wet heat") && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
+		if measured := w.measured(p, name); measured != "" {
+			t.text = measured + t.text // "the splash of milk"
+		}
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)

@@ -126,7 +126,8 @@ func (p *plan) onlyLiquids(i int, subjects []int) bool {
 			s := p.stand[line]
 			return s == nil || !s.flesh()
 		}
-		return !larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.flavours(line)
+		f := p.l.Food(p.line(line).FoodID())
+		return !larder.Pours(f) && !p.flavours(line) && !(f != nil && f.Tagged(larder.Potherb) && p.drainedAfter(i))
 	})
 }
 

@@ -115,10 +115,15 @@ func (l *layout) animalBehind(text string) []string {
 		if !l.namesOnly(tail, l.reader.larder.Food(*second.Food)) {
 			continue
 		}
+		var rest []string
 		if k+1 < len(parts) {
-			tail += "," + strings.Join(parts[k+1:], ",")
+			if behind := strings.Join(parts[k+1:], ","); l.line(l.behindAnd(parts[k+1])).Food == nil {
+				tail += "," + behind // "to serve"
+			} else {
+				rest = l.bothParts(l.behindAnd(behind))
+			}
 		}
-		return append(l.bothParts(head), tail)
+		return append(append(l.bothParts(head), tail), rest...)
 	}
 	return nil
 }

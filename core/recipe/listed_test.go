@@ -62,6 +62,7 @@ func TestWhatIsMoreOfAnother(t *testing.T) {
 		"200 g pasta, extra Parmesan to serve":                 {"200 g pasta: plant", "extra Parmesan to serve: animal"},
 		"1 lettuce, some bacon":                                {"1 lettuce: plant", "some bacon: animal"},
 		"1 aubergine, salted, a little soured cream, to serve": {"1 aubergine, salted: plant", "a little soured cream, to serve: animal"},
+		"parsley, anchovies, lemon wedges (to serve)":          {"parsley: plant", "anchovies: animal", "lemon wedges (to serve): plant"},
 		"2 onions, fried in butter":                            {"2 onions, fried in butter: animal"},
 		"1 swede, or beef":                                     {"1 swede, or beef: plant"},
 		"400 g beans, drained, no ham":                         {"400 g beans, drained, no ham: plant"},

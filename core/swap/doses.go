@@ -97,15 +97,19 @@ func (x *bench) wanted(others []*option) [][]string {
 	return out
 }
 
-// leastClosed is the steps by which a booster must close a trait that it is
-// there for.
-const leastClosed = 1.0
+// leastClosed is the steps by which a booster must close a trait that it is there for: one can just be
+// told by who looks for it, two by whoever eats. The cook looks for what is pinned. An estimate.
+const leastClosed = 2.0
 
 // closes tells whether one of the traits, as it stands in x.profile, came at
 // least so much nearer than it was in before.
 func (x *bench) closes(traits []string, part int, before *character.Profile) bool {
 	return slices.ContainsFunc(traits, func(trait string) bool {
-		return x.profile.Apart(&x.before, trait, part)-before.Apart(&x.before, trait, part) >= leastClosed
+		least := leastClosed
+		if x.wishes.Pins[trait] {
+			least /= 2
+		}
+		return x.profile.Apart(&x.before, trait, part)-before.Apart(&x.before, trait, part) >= least
 	})
 }
 

@@ -56,9 +56,9 @@ func TestSeaweedIsForWhatHeldFish(t *testing.T) {
 	}
 }
 
-// Nobody tastes less than a step: a booster that is proposed closes one at least.
+// A step is the least that can be told: a booster that is proposed closes two at least.
 func TestABoosterClosesWhatCanBeTasted(t *testing.T) {
-	require.GreaterOrEqual(t, leastClosed, 1.0)
+	require.GreaterOrEqual(t, leastClosed, 2.0)
 	for name, text := range map[string]string{
 		"cashews in a trifle":   "Trifle\nServes 8\n\n200 g sponge fingers\n100 ml sherry\n300 g raspberries\n500 ml ready-made custard\n300 ml double cream\n2 tbsp icing sugar\n25 g flaked almonds, toasted\n\nMethod\n1. Line a glass bowl with the sponge fingers. Pour over the sherry and scatter over the raspberries. Spoon over the custard.\n2. Whip the cream with the icing sugar to soft peaks and pile on top. Decorate with the almonds.",
 		"yoghurt in a dressing": "Salad\nServes 4\n\n1 baguette\n200 g goat's cheese\n2 tbsp runny honey\n4 handfuls of salad leaves\n50 g walnuts\n1 tbsp red wine vinegar\n3 tbsp walnut oil\n\nMethod\n1. Toast slices of the baguette, lay the cheese on them, drizzle with the honey and grill.\n2. Whisk the vinegar with the oil and toss the leaves and walnuts in it.",

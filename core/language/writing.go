@@ -97,6 +97,11 @@ func (w *Writing) Portion(share float64) string {
 // Otherwise says words otherwise that tell with which animal matter something was
 // done: "a greased dish" for a buttered one.
 func (w *Writing) Otherwise(text string) string {
+	for said, other := range w.DoneWith {
+		if strings.Contains(said, " ") {
+			text = strings.ReplaceAll(text, said, other) // "buttered side up", of what is spread with something else
+		}
+	}
 	var b, word strings.Builder
 	end := func() {
 		said := word.String()

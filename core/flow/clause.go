@@ -159,6 +159,8 @@ func (p *parser) sentence(from, upto int) {
 			i, parallel, first = i+2, true, true
 		case p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2):
 			i++
+		case p.dinerAt(i):
+			i, first = p.order(i+1, upto, parallel, p.dinersForm(i)), false
 		default:
 			p.opening = first
 			next := p.piece(i, upto, first, &parallel)

@@ -81,8 +81,34 @@ func (p *parser) add(c *clause, from, upto int) {
 			return
 		}
 	}
+	if last := p.lastClause(); last != nil && p.saidWithin(c, last, from) {
+		at := [2]int{from, max(c.verbAt[1], from+1)}
+		for p.is(at[1], p.lang.Particles) {
+			at[1]++
+		}
+		last.manner, last.mannerAt = append(last.manner, p.slice(at[0], at[1])), append(last.mannerAt, at)
+		last.minutes, last.clock, last.upto = c.minutes, c.clock, upto
+		if last.cue[1] == 0 {
+			last.cue = c.cue
+		}
+		p.units[len(p.units)-1].upto = upto
+		return
+	}
 	p.units = append(p.units, unit{clause: c, from: from, upto: upto})
 }
+
+// saidWithin tells whether words that only cover the pot stand between a cooking and its time: "stew, lid
+// on, for 45 minutes".
+func (p *parser) saidWithin(c, last *clause, from int) bool {
+	cooks, t := p.technique(last.sense.Technique), p.technique(c.sense.Technique)
+	if cooks == nil || cooks.Heat == "" || last.minutes != nil || last.upto < from-1 || !p.mark(from-1, ",") || p.units[len(p.units)-1].clause != last {
+		return false
+	}
+	return t != nil && t.Name == coverTechnique && c.minutes != nil && len(c.objects)+len(c.links) == 0
+}
+
+// coverTechnique puts a lid on.
+const coverTechnique = "cover"
 
 // onlyHow tells whether a clause says nothing but a manner.
 func (p *parser) onlyHow(c *clause) bool {

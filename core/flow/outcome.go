@@ -158,6 +158,9 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 			made.names[last(larder.Words(*ref.Named))] = true
 		}
 	}
+	if a.Makes != "" {
+		made.names[a.Makes] = true // "pull the meat off the bones into shreds"
+	}
 	for _, name := range r.names {
 		made.names[name] = made.names[name] || r.liquor
 	}

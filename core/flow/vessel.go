@@ -26,7 +26,9 @@ func (b *bindings) content(vessel string) *thing {
 	}
 	if !named && b.base != nil && b.goesIn(b.base) {
 		// "melt the lard and pour it into the pot", in which the beans simmer
-		cooks := func(t *thing) bool { return t.heated && !t.taken && !t.putBy && !b.goesIn(t) && t.comp == b.comp && b.open(t) }
+		cooks := func(t *thing) bool {
+			return t.heated && !t.taken && !t.putBy && !b.goesIn(t) && t.comp == b.comp && b.open(t)
+		}
 		if pot := b.latest(func(t *thing) bool { return t.liquid && cooks(t) }); pot != nil {
 			return pot
 		}

@@ -62,7 +62,7 @@ func (p *plan) namedElsewhere(line, not int) bool {
 	ref := recipe.LineRef(at.Component, at.Line)
 	share := 0.0
 	for k := range p.graph.Nodes {
-		if k == not || p.deeds[k].drop || !slices.Contains(p.graph.Nodes[k].Named, line) || p.graph.Nodes[k].Technique.Takes == "part" {
+		if k == not || p.deeds[k].drop || !slices.Contains(p.graph.Nodes[k].Named, line) || p.graph.Nodes[k].Technique.Takes == "part" || p.graph.Nodes[k].Is("discard") {
 			continue // what is fished out must have gone in
 		}
 		a := p.graph.Nodes[k].Action

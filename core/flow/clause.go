@@ -130,7 +130,8 @@ func (t *text) sentenceEnds(i int) bool {
 		return true
 	}
 	if i+1 < len(t.words) && t.mark(i, ".") && t.lang.TimeUnits[t.low(i-1)] > 0 && len(t.low(i-1)) <= longestShort && t.words[i+1].Kind == lex.Word && t.words[i+1].Text == strings.ToLower(t.words[i+1].Text) {
-		return false // "3 min. or until"
+		small := t.words[0].Text == t.words[0].low // "sweat 5 min. stir in the paste", all in small letters
+		return small && t.orders(i+1, true, false)
 	}
 	return t.mark(i, ".") && (i+1 >= len(t.words) || !t.words[i+1].Glued || t.words[i+1].Text != t.words[i+1].low)
 }

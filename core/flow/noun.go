@@ -21,7 +21,9 @@ type noun struct {
 	share        float64
 	rest, little bool
 	// enough tells of as much as is wanted there: "enough of the stock to cover".
-	enough  bool
+	enough bool
+	// but tells that what it says is left out: "all but a handful of the cheese".
+	but     bool
 	amount  [2]int
 	pronoun bool
 	pointed bool // "the", "both", "all"
@@ -124,11 +126,19 @@ func (t *text) leftAt(i int) bool {
 
 // amounts reads what stands before a name: a measure, articles, shares.
 func (t *text) amounts(n *noun, i, upto int) int {
+	if n.but = t.allBut(i); n.but {
+		i += 2
+	}
 	at := t.pointers(n, t.measure(n, i, upto), upto)
 	if n.pointed && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
 		at = t.pointers(n, t.measure(n, at, upto), upto) // "the 40 g of butter"
 	}
 	return at
+}
+
+// allBut tells whether what follows is left out of a thing: "all but a handful of the cheese".
+func (t *text) allBut(i int) bool {
+	return t.lang.Shares[t.low(i)] == 1 && t.is(i+1, t.lang.Exceptions) && (t.opensThing(i+2) || t.is(i+2, t.lang.Articles))
 }
 
 // titled counts the words of a thing made before that goes by a name with a joining word:

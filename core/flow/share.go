@@ -9,6 +9,10 @@ import (
 // shareOf is the share of a portion that a noun means.
 func (b *bindings) shareOf(n noun, p portion) float64 {
 	left := b.leftOf(p)
+	if n.but {
+		n.but = false
+		return max(left-b.shareOf(n, p), 0)
+	}
 	if b.lines[p.line].line.Amount == nil && b.r.lang.EggParts[p.part] == 0 {
 		return 1 // as much as it takes
 	}

@@ -25,9 +25,17 @@ func (t *text) signs(cue [2]int) []recipe.Sign {
 			continue
 		}
 		if text := strings.Trim(t.slice(begin, i), " ,"); i > begin && text != "" {
-			s := recipe.Sign{Text: t.withVerb(text, whole), Says: t.saysOfWhat(text)}
+			s := recipe.Sign{Text: text, Says: t.saysOfWhat(text)}
+			if !t.looksGoing(begin) {
+				s.Text = t.withVerb(text, whole) // but "starting to brown"
+			}
 			if first := larder.Words(text)[0]; t.lang.Pronouns[first] {
 				s.Points = first
+			}
+			if words := strings.Fields(s.Text); s.Says {
+				if at := slices.IndexFunc(words, func(w string) bool { return t.lang.Being[strings.ToLower(w)] }); at > 0 {
+					s.State = strings.Join(words[at+1:], " ")
+				}
 			}
 			out = append(out, s)
 		}

@@ -51,6 +51,8 @@ type Writing struct {
 	HotThrough string `yaml:"hotThrough"`
 	// HeatFat is the verb with which a fat comes into a pan that flesh would have greased.
 	HeatFat string `yaml:"heatFat"`
+	// InPan says where the first work is done whose own words point back to a pan of work that goes.
+	InPan string `yaml:"inPan"`
 	// Allow, Heat and GoOn say a figure of the cook's where no words of the step
 	// can take it in.
 	Allow, Heat string

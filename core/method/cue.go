@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // cueGone tells whether a cue speaks of something that was replaced.
@@ -156,7 +157,10 @@ func (p *plan) restOfCue(n *flow.Node) string {
 	gone := false
 	for _, s := range n.Action.Words.Signs {
 		if s.Says {
-			gone = p.gone(n, s.Text, s.Points)
+			if gone = p.gone(n, s.Text, s.Points); gone && p.stillShows(n, s) {
+				kept, gone = append(kept, s.State), false
+				continue
+			}
 		} else if gone || p.gone(n, s.Text, s.Points) {
 			continue // "nearly dry", of the beef
 		}
@@ -164,8 +168,26 @@ func (p *plan) restOfCue(n *flow.Node) string {
 			kept = append(kept, s.Text)
 		}
 	}
-	if len(kept) == 0 || len(kept) == len(n.Action.Words.Signs) {
+	if text := words.Until + " " + strings.Join(kept, " "+words.And+" "); len(kept) == 0 || text == n.Action.Cue {
 		return ""
 	}
 	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
+}
+
+// stillShows tells whether a sign of something that was replaced, and is no flesh, shows on what stands for it
+// as well: "golden", of the cheese on top.
+func (p *plan) stillShows(n *flow.Node, sign recipe.Sign) bool {
+	if sign.State == "" || p.gone(n, sign.State, "") {
+		return false
+	}
+	words := larder.Words(sign.Text)
+	return slices.ContainsFunc(n.Holds, func(line int) bool {
+		s := p.stand[line]
+		if s == nil || s.gone || s.flesh() || !p.there(line, p.graph.Number(n)) {
+			return false
+		}
+		own := larder.Words(s.was.Name)
+		f := p.l.Food(s.was.FoodID())
+		return len(own) > 0 && slices.Contains(words, own[len(own)-1]) || f != nil && slices.ContainsFunc(words, func(w string) bool { return slices.Contains(p.l.Language().Groups[w], f.Kind) })
+	})
 }

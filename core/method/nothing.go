@@ -3,6 +3,7 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -22,6 +23,31 @@ func (p *plan) strainsNothing(i int) bool {
 		wet = wet || p.graph.Nodes[in].Technique.Family == "wet heat" && !n.Is("reserve") || p.strainsNothing(in)
 	}
 	return wet
+}
+
+// scaldsNothing tells whether water is poured over flesh that only lies in it for a while: salt fish, of which
+// no salt is drawn any more.
+func (p *plan) scaldsNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Joins != "yes" || len(n.To) > 0 || len(n.Into) == 0 || len(n.Users) != 1 || !p.waterGoesIn(n) {
+		return false
+	}
+	next := &p.graph.Nodes[n.Users[0]]
+	return next.Technique.Family == "rest" && !slices.ContainsFunc(n.Into, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.flesh() || !s.is(larder.Ready)
+	})
+}
+
+// waterGoesIn tells whether an action pours in water that nobody lists.
+func (p *plan) waterGoesIn(n *flow.Node) bool {
+	return slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool {
+		if r.Named == nil {
+			return false
+		}
+		words := larder.Words(*r.Named)
+		return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
+	})
 }
 
 // keepsAll tells whether an action keeps back what stays behind where nothing is taken out any

@@ -41,6 +41,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	if !changed {
 		return "", false, objects
 	}
+	objects = w.union(p, at, objects)
 	if the := w.c.words().The + " "; len(objects) > 0 && objects[0].stand != nil && !objects[0].stand.bare && objects[0].text == objects[0].stand.name {
 		objects[0].text = the + objects[0].text
 	}

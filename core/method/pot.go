@@ -30,6 +30,9 @@ func (w *writer) takesPot(n *node) []edit {
 	a := n.Action
 	if a.Words.Vessel[1] > 0 && a.Words.Vessel[0] >= a.From && a.Words.Vessel[1] <= a.Upto && w.pointsBack(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
 		said := cmp.Or(w.pot, w.potBefore(n))
+		if said == "" && w.firstPan(n) {
+			said = w.c.words().InPan
+		}
 		if w.pot = ""; said != "" {
 			return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}} // "in the same pan", of work that goes
 		}
@@ -74,6 +77,13 @@ func (w *writer) heatedIn(n *node) []edit {
 		}
 	}
 	return nil
+}
+
+// firstPan tells whether nothing of its part of the dish was over a fire before an action.
+func (w *writer) firstPan(n *node) bool {
+	return !slices.ContainsFunc(w.graph.Nodes[:w.graph.Number(n)], func(o node) bool {
+		return o.At.Component == n.At.Component && o.Technique.Heat != "" && !w.deeds[w.graph.Number(&o)].drop
+	})
 }
 
 // pointsBack tells whether words speak of a vessel as the one that was named before.

@@ -63,9 +63,10 @@ type Words struct {
 // "the sauce is syrupy", of "until the meat is tender and the sauce syrupy".
 type Sign struct {
 	Text string
-	// Says tells that it says what it is a sign of, Points the pronoun with which it begins to.
-	Says   bool
-	Points string
+	// Says tells that it says what it is a sign of, Points the pronoun with which it begins to; State is what
+	// that has become then: "tender".
+	Says          bool
+	Points, State string
 }
 
 // Phrase is one or several things that hang on a verb, by themselves or under a

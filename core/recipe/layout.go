@@ -22,7 +22,7 @@ func (r *Reader) Layout(text string) Source {
 		l.source.Cut = true
 	}
 	l.counted(blocks)
-	l.capitals = setInCapitals(blocks)
+	l.capitals, l.named = setInCapitals(blocks), l.namedFirst(blocks)
 	for i, b := range blocks {
 		b.leads = i+1 < len(blocks) && l.leads(b, blocks[i+1])
 		l.block(b)
@@ -68,6 +68,8 @@ type layout struct {
 	beforeRow int
 	// capitals tells that names of parts are set in capitals.
 	capitals bool
+	// named tells that the list has the foods before their amounts, behind a colon.
+	named bool
 	// close tells that the lines of a part stand right under its name.
 	close bool
 	// steps counts the steps found so far.
@@ -165,6 +167,15 @@ func (l *layout) withoutYield(text string) string {
 
 // inOneRow takes in a list that stands in one row, behind its name or without.
 func (l *layout) inOneRow(b block) bool {
+	if lines := l.namedLines(b.text); len(lines) > 0 {
+		if len(lines) == 1 {
+			return false
+		}
+		for _, line := range lines {
+			l.block(block{text: line, bullet: b.bullet, blank: b.blank})
+		}
+		return true
+	}
 	if name, parts := l.labelledRow(b.text); parts != nil {
 		switch {
 		case name != "" && (l.serves(block{text: name}) || l.reader.yields.people.MatchString(name)): // "For 4: 500 g beef, 1 onion"

@@ -56,6 +56,18 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 			return []Line{left, right}
 		}
 	}
+	for at := strings.Index(text, ", "); at > 0; {
+		first, second := text[:at], text[at+2:]
+		left, right := r.Line(first, sys), r.Line(r.beforePurpose(second), sys)
+		if left.Food != nil && right.Food != nil && right.Mass() > 0 && !strings.ContainsAny(text, "()") && r.amountFirst(first) && r.amountFirst(second) {
+			return append([]Line{left}, r.sum(second, sys)...) // "2 tbsp butter for the pot, 50 g butter for the top"
+		}
+		next := strings.Index(second, ", ")
+		if next < 0 {
+			break
+		}
+		at += 2 + next
+	}
 	if pair := r.pair(text, sys); pair != nil {
 		return pair
 	}

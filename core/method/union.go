@@ -1,0 +1,72 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/recipe"
+)
+
+// union says of what stands for several lines and is made once how much of all of it a phrase means: "most
+// of the melt", of one cheese whole and most of another, and in the end "the rest of it".
+func (w *writer) union(p recipe.Phrase, at int, objects []named) []named {
+	for k := 0; k < len(objects); k++ {
+		s := objects[k].stand
+		if s == nil || s.bare || s.book == nil || len(s.book.Prepare) == 0 {
+			continue
+		}
+		peers := w.peers(s)
+		if len(peers) < 2 {
+			continue
+		}
+		meant, before, all := 0.0, 0.0, 0.0
+		for _, line := range peers {
+			mass := w.line(line).Mass()
+			all += mass
+			meant += mass * shareIn(p, w.refOf(line))
+			for i := range at {
+				if slices.Contains(w.graph.Nodes[i].Named, line) && w.graph.Nodes[i].At.Component == w.graph.Nodes[at].At.Component {
+					before += mass * w.shareAt(line, i)
+				}
+			}
+		}
+		if all <= 0 || meant <= 0 || meant >= nearlyAll*all {
+			continue
+		}
+		rest := before > 0 && before+meant >= nearlyAll*all
+		objects[k] = w.c.stand(s, meant/all, rest)
+		objects = slices.DeleteFunc(objects, func(o named) bool {
+			return o.stand != nil && o.stand != s && slices.Contains(peers, o.stand.node)
+		})
+	}
+	return objects
+}
+
+// peers are the lines of a part for which the same swap stands, that is made once for them.
+func (p *plan) peers(s *standIn) []int {
+	var out []int
+	for _, o := range p.inOrder() {
+		if o.component == s.component && !o.gone && o.book == s.book {
+			out = append(out, o.node)
+		}
+	}
+	return out
+}
+
+// refOf is the outward name of a line of the flow.
+func (p *plan) refOf(line int) string {
+	at := p.graph.Lines[line]
+	return recipe.LineRef(at.Component, at.Line)
+}
+
+// shareIn is the share of a line that a phrase means.
+func shareIn(p recipe.Phrase, ref string) float64 {
+	share := 0.0
+	for _, noun := range p.Nouns {
+		for _, r := range noun.Refs {
+			if r.Line != nil && *r.Line == ref || r.Of == ref {
+				share += r.Share
+			}
+		}
+	}
+	return share
+}

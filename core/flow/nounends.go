@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/language"
@@ -80,6 +81,9 @@ func (t *text) doled(i, upto int) int {
 	if t.is(i, t.lang.Definite) {
 		return 0 // "the fritters two at a time": what is doled stands first
 	}
+	if t.lang.Prepositions[t.low(i+1)] == "by" && t.low(i) != "" && t.low(i+2) == t.low(i) {
+		return i + 3 // "spoon by spoon"
+	}
 	for k := i + 1; k < min(upto, i+farthestName); k++ {
 		w := t.low(k - 1)
 		if t.mark(k, ",") || t.is(k-1, t.lang.Pronouns) && !t.lang.Ones[w] || t.foods(t.words[k-1].norm) || t.lang.Products[w] && !t.lang.Measures[w] && t.lang.Littles[w] == 0 {
@@ -117,6 +121,9 @@ func (t *text) relative(i int) int {
 // modifies tells whether a word belongs to the name that follows it rather than
 // to what stands before: "the finely chopped onion", "the remaining hot stock".
 func (t *text) modifies(i, upto int) bool {
+	if t.mark(i-1, ",") && t.mixing(i) {
+		return false // ", stirring egg and butter into it"
+	}
 	for next := i + 1; next < min(upto, i+farthestName); next++ {
 		if t.ends(next, upto) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Until) || t.is(next, t.lang.Articles) || t.is(next, t.lang.Pointing) || t.conj(next) || t.lang.Prepositions[t.low(next)] != "" {
 			return false
@@ -126,6 +133,15 @@ func (t *text) modifies(i, upto int) bool {
 		}
 	}
 	return false
+}
+
+// mixing tells whether a verb in -ing at i puts things together, which no thing does by itself.
+func (t *text) mixing(i int) bool {
+	lemma, n := t.verb(i, language.Going)
+	return n > 0 && slices.ContainsFunc(t.lang.Orders(lemma), func(name string) bool {
+		tech := t.technique(name)
+		return tech != nil && (tech.Family == "mix" || tech.Joins == "yes")
+	})
 }
 
 // farthestName is how many words on the name of a food may stand that a word

@@ -206,6 +206,9 @@ func (b *body) listed(i int) bool {
 	if kind, _ := b.phrase(i); kind != "" {
 		return false
 	}
+	if (b.number(i) || b.lang.Lines.Figures.Numbers[b.low(i)] > 1) && b.is(i+1, b.lang.Manner) {
+		return false // ", five times"
+	}
 	at := i
 	for b.is(at, b.lang.Articles) {
 		at++

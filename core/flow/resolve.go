@@ -69,6 +69,9 @@ func (b *bindings) meaning(n noun) []referent {
 			return found
 		}
 	}
+	if found := b.piecesOf(n); found != nil {
+		return found
+	}
 	if found := b.unlisted(n); found != nil {
 		return found
 	}

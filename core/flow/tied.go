@@ -22,6 +22,9 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	if n.pronoun && !n.rest && n.share == 0 && b.onlyVessel != "" {
 		vessel = b.onlyVessel // "grease a dish, lay the fish in it"
 	}
+	if n.pronoun && !n.rest && len(c.links) > 1 && !l.first && b.onlyVessels(c) {
+		return // "heat the oven with a stone in it"
+	}
 	if vessel != "" && n.pointed && b.vessels[vessel] == nil && b.r.lang.Particles[l.word] && l.role == "into" && t.Joins == "yes" && b.r.lang.Serves[vessel] {
 		if main := b.otherBase(r); main != nil {
 			b.opened(r, main)
@@ -279,4 +282,9 @@ func (b *bindings) seen(n noun, vessel string, r *roles) {
 	if t := b.vessels[vessel]; t != nil && n.pointed && b.open(t) && b.holdsFat(t) {
 		b.base = t
 	}
+}
+
+// onlyVessels tells whether an order is done to nothing but vessels.
+func (b *bindings) onlyVessels(c *clause) bool {
+	return len(c.objects) > 0 && !slices.ContainsFunc(c.objects, func(n noun) bool { return !b.r.lang.Vessels[n.head()] })
 }

@@ -43,6 +43,13 @@ func (t *tracer) lines(n *Node, refs []recipe.Ref, moved map[int]bool) []int {
 	return out
 }
 
+// laidOn tells whether an action puts what it names onto a board, a plate or paper: "transfer the chicken to
+// a board", out of its broth.
+func (t *tracer) laidOn(n *Node) bool {
+	words := strings.Fields(strings.ToLower(n.Action.Vessel))
+	return n.Is(placeTechnique) && len(n.Action.With) == 0 && len(words) > 0 && t.larder.Language().Receiving[words[len(words)-1]]
+}
+
 // made are the lines of what an earlier action made, or the one of them that is
 // meant.
 func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
@@ -55,7 +62,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	}
 	if of, known := t.refs[r.Of]; known {
 		n.Named = append(n.Named, of)
-		if n.Technique.Takes == "part" || t.graph.apart(from) || n.Is(drainTechnique) && t.pours(from) && !larder.Pours(t.food(of)) {
+		if n.Technique.Takes == "part" || t.laidOn(n) || t.graph.apart(from) || n.Is(drainTechnique) && t.pours(from) && !larder.Pours(t.food(of)) {
 			moved[of] = true
 			return []int{of}
 		}

@@ -91,3 +91,21 @@ func (b *bindings) described(n noun) []referent {
 	}
 	return nil
 }
+
+// piecesOf is what is in hand where some of it is taken out by its shape alone: "scoop out a few slices", of
+// the sausage that was fried.
+func (b *bindings) piecesOf(n noun) []referent {
+	if !b.takesAway() || len(n.words) != 1 || !n.plural || !b.r.lang.Shapes[n.head()] || b.focus == nil || !b.open(b.focus) {
+		return nil
+	}
+	var found []referent
+	for p := range b.focus.holds {
+		if !b.fat(p) && b.holder[p] == b.focus {
+			found = append(found, referent{made: b.focus, portion: &p})
+		}
+	}
+	if len(found) != 1 {
+		return nil
+	}
+	return found
+}

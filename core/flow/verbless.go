@@ -5,14 +5,19 @@ import "slices"
 // verbless reads an order that leaves out its verb: "Chicken in, 3 minutes", "Lid
 // on". It returns i where there is none.
 func (p *parser) verbless(i, upto int, n noun) int {
+	all := []noun{n}
 	lemma := p.lang.Verbless[p.low(n.upto)]
+	if list, at := (&body{parser: p, clause: &clause{}, upto: upto, start: i}).nouns(i); lemma == "" && len(list) > 1 && p.lang.Verbless[p.low(at)] != "" {
+		all, n.upto = list, at // "garlic, ginger, chillies in"
+		lemma = p.lang.Verbless[p.low(at)]
+	}
 	switch {
 	case p.besideDish(n, upto):
 		lemma = p.lang.BesideVerb
 	case lemma == "" || n.pronoun || !p.ends(n.upto+1, upto) && !p.mark(n.upto+1, ",") && !p.conj(n.upto+1):
 		return i
 	}
-	c := &clause{lemma: lemma, from: i, objects: []noun{n}}
+	c := &clause{lemma: lemma, from: i, objects: all}
 	b := body{parser: p, clause: c, upto: p.boundary(n.upto+1, upto), start: n.upto, width: 0}
 	if c.sense = p.senseOf(lemma, n.from, b.upto); c.sense.Technique == "" || c.sense.Technique == noWork {
 		return i

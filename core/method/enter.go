@@ -264,34 +264,3 @@ func (p *plan) fleshAndFat(i int) bool {
 
 // pressureFactor is how much faster a pressure cooker cooks; an estimate.
 const pressureFactor = 3.0
-
-// afterReturn is where on its path something goes back in that was cooked, taken
-// out and cut up by itself, 0 where it was not.
-func (p *plan) afterReturn(s *standIn, path []int) int {
-	start, wet := 0, false
-	for i, at := range path {
-		n := &p.graph.Nodes[at]
-		out := n.Technique.Takes == "part" || n.Technique.Family == "separate"
-		wet = wet || p.wetMinutes(at) > 0 || n.Technique.Medium == "liquid" && n.Technique.Family != "rest"
-		if out && wet && n.Technique.Name != "discard" && p.alone(at, s) && i+1 < len(path) {
-			start = i + 1
-		}
-	}
-	return start
-}
-
-// afterWashing is where on its path the work begins that is left: bones are covered,
-// boiled up, drained and rinsed first, which what gives its taste to a broth
-// instead does not want.
-func (p *plan) afterWashing(s *standIn, path []int) int {
-	start := 0
-	for k, at := range path {
-		if !p.alone(at, s) {
-			break
-		}
-		if p.dropped(s, at) {
-			start = k + 1
-		}
-	}
-	return min(start, len(path)-1)
-}

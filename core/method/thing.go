@@ -48,31 +48,17 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if rest := w.withoutAnimal(name, lines); rest != "" {
 		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the sauce"
 	}
+	lines = w.ofBody(name, lines, at)
+	if w.groupOf(name, lines, at) {
+		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "a quarter of the cheese", of two that were mixed
+	}
 	if own := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return !w.calledBy(name, line) }); len(own) == 1 {
 		lines = own // "the yoghurt", into which garlic was beaten
 	}
-	lines = w.ofBody(name, lines, at)
 	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
 	return w.muchOf(noun, w.listedOrAll(lines, at)), true
-}
-
-// ofBody keeps those of some lines that stand for flesh where a name means no more of what was made: "the
-// meat" of a stew, and not its stock.
-func (w *writer) ofBody(name string, lines []int, at int) []int {
-	words := larder.Words(name)
-	if len(words) == 0 || w.l.Language().Products[words[len(words)-1]] || !w.fleshly(name) && len(w.animalWords(name)) == 0 {
-		return lines
-	}
-	flesh := slices.DeleteFunc(slices.Clone(lines), func(line int) bool {
-		s := w.stand[line]
-		return s == nil || !s.flesh() || !w.there(line, at)
-	})
-	if len(flesh) == 0 {
-		return lines
-	}
-	return flesh
 }
 
 // muchOf says how much is meant of a single thing that stands in, where the text says so: by its
@@ -182,7 +168,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)
-	if lang.Fats[last] && s != nil && (n.Technique.Heat != "" && n.Technique.Family != "wet heat" && p.Role != "to" || w.addsFat(n, name)) {
+	if lang.Fats[last] && s != nil && (n.Technique.Heat != "" && (n.Technique.Family != "wet heat" || cookedDry(n)) && p.Role != "to" || w.addsFat(n, name)) {
 		return w.otherFat(n, at, kept)
 	}
 	if w.isLiquor(name) && (!w.l.Language().Loose[last] || len(w.animalWords(name)) > 0) {

@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"cmp"
 	"fmt"
 	"regexp"
 	"strconv"
@@ -30,7 +31,7 @@ func yieldsIn(words *language.Lines) yields {
 		start:    pattern(`^(?:%s)\b`, opens),
 		anywhere: pattern(`\b(?:%s)\b.*\d`, opens),
 		after:    pattern(`^\W*(\d+)\s*(?:-|–|%s)?\s*(\d+)?\s*(?:%s)\b`, upto, eaters),
-		cut:      pattern(`^\W*(\d+) (?:(?:%s) )?(?:%s)\W*$`, language.Alternation(words.SizeWords()), language.Alternation(words.CutInto)),
+		cut:      pattern(`^\W*(?:%s) (?:(?:%s) )?(?:%s)\W*$`, number, language.Alternation(words.SizeWords()), language.Alternation(words.CutInto)),
 		alone:    pattern(`^\W*(?:%s)\W+(?:%s)(?:\s*(?:-|–|%s)\s*\d+)?\W*$`, language.Alternation(words.AloneYield), number, upto),
 		numbers:  pattern(`\b(\d+(?:\.\d+)?|%s)(?:\s*(?:-|–|%s)\s*(\d+))?`, language.Alternation(words.Figures.WholeNumbers()), upto),
 		title:    pattern(`[\s,–—-]+(?:(?:%s|%s) (%s)(?: (?:%s))?|(%s) (?:%s))\s*$`, for_, language.Alternation(words.EndsYield), number, eaters, number, eaters),
@@ -58,6 +59,10 @@ func (l *layout) serves(b block) bool {
 	}
 	if len(b.text) > 60 || b.bullet && !y.start.MatchString(b.text) || b.numbered && l.mode == method || l.mode == after {
 		return false
+	}
+	if l.mode == before && b.heading && strings.HasSuffix(b.text, ":") && y.people.MatchString(b.text) && !strings.ContainsAny(b.text, ",.;") {
+		l.source.Yield = cmp.Or(l.source.Yield, strings.TrimSuffix(b.text, ":")) // "for four hungry students:"
+		return true
 	}
 	if !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
 		return false

@@ -76,4 +76,6 @@ func TestWhatIsAddedToTasteIsNoBooster(t *testing.T) {
 	for _, line := range []string{"salt", "sea salt, to taste"} {
 		require.False(t, slices.ContainsFunc(proposed(t, with(line+"\n"), "salt"), salted), line)
 	}
+	inSteps := strings.Replace(with(""), "Add the cod", "Season with salt. Add the cod", 1)
+	require.False(t, slices.ContainsFunc(proposed(t, inSteps, "salt"), salted), "a cook who salts in a step")
 }

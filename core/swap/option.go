@@ -210,18 +210,34 @@ func (x *bench) holdsKin(f *larder.Food) bool {
 	return false
 }
 
-// toTaste tells whether the cook adds a food as the tongue says anyway: salt, in a list without an amount.
+// toTaste tells whether the cook adds a food as the tongue says anyway: salt, in a list without an amount
+// or named by the steps alone.
 func (x *bench) toTaste(f *larder.Food) bool {
+	same := func(o *larder.Food) bool { return o != nil && (o == f || f.Kind != "" && o.Kind == f.Kind) }
 	for i := range x.dish.Components {
-		for j := range x.dish.Components[i].Lines {
-			l := &x.dish.Components[i].Lines[j]
-			listed := x.larder.Food(l.FoodID())
-			if listed != nil && l.Mass() <= 0 && (listed == f || f.Kind != "" && listed.Kind == f.Kind) {
+		c := &x.dish.Components[i]
+		for j := range c.Lines {
+			if c.Lines[j].Mass() <= 0 && same(x.larder.Food(c.Lines[j].FoodID())) {
 				return true
+			}
+		}
+		for _, s := range c.Steps {
+			for _, a := range s.Actions {
+				if slices.ContainsFunc(slices.Concat(a.To, a.With), func(r recipe.Ref) bool { return r.Named != nil && same(x.called(*r.Named)) }) {
+					return true
+				}
 			}
 		}
 	}
 	return false
+}
+
+// called is the food that words name, nil where they name none.
+func (x *bench) called(words string) *larder.Food {
+	if m, ok := x.larder.Index().At(larder.Words(words), 0, true); ok {
+		return m.Food
+	}
+	return nil
 }
 
 // coated tells whether a component is pieces in a crust, into which nothing can

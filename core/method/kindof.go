@@ -1,0 +1,38 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// groupOf tells whether a name is that of a kind, and several lines that are there are all of it and mixed:
+// "the cheese", of two.
+func (w *writer) groupOf(name string, lines []int, at int) bool {
+	words := larder.Words(name)
+	if len(words) != 1 || !w.several(lines, at) {
+		return false
+	}
+	kinds := w.l.Language().Groups[words[0]]
+	return len(kinds) > 0 && !slices.ContainsFunc(lines, func(line int) bool {
+		f, s := w.l.Food(w.line(line).FoodID()), w.stand[line]
+		return f == nil || s == nil || s.flesh() || !slices.Contains(kinds, f.Kind)
+	})
+}
+
+// ofBody keeps those of some lines that stand for flesh where a name means no more of what was made: "the
+// meat" of a stew, and not its stock.
+func (w *writer) ofBody(name string, lines []int, at int) []int {
+	words := larder.Words(name)
+	if len(words) == 0 || w.l.Language().Products[words[len(words)-1]] || !w.fleshly(name) && len(w.animalWords(name)) == 0 {
+		return lines
+	}
+	flesh := slices.DeleteFunc(slices.Clone(lines), func(line int) bool {
+		s := w.stand[line]
+		return s == nil || !s.flesh() || !w.there(line, at)
+	})
+	if len(flesh) == 0 {
+		return lines
+	}
+	return flesh
+}

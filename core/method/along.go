@@ -167,6 +167,13 @@ func (p *plan) shareAt(line, i int) float64 {
 // with which what it was to go on goes in, for a marinade, else the next that suits.
 func (p *plan) placeFor(line, i int) int {
 	n := &p.graph.Nodes[i]
+	if p.intoBodies(i) {
+		for _, s := range p.inOrder() {
+			if s.component == n.At.Component && s.flesh() && !s.gone && s.enters != never && s.enters > i {
+				return s.enters // with the bird that it was pushed into
+			}
+		}
+	}
 	if n.Technique.Medium == "with" || n.Technique.Family == "clean" || n.Technique.Family == "rest" || n.Technique.Family == "coat" {
 		for _, other := range p.subjects(i) {
 			s := p.stand[other]
@@ -254,20 +261,6 @@ func (p *plan) nextPlace(line, i int) int {
 		return -1 // it only fried what is gone
 	}
 	return best
-}
-
-// saysFat tells whether an action says that it is done in some fat that it has from what went before.
-func (p *plan) saysFat(n *flow.Node) bool {
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
-	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
-		return (x.Role == "in" || x.Role == "with") && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
-			if noun.Upto > len(text) || len(noun.Refs) == 0 || noun.Refs[0].Line != nil {
-				return false
-			}
-			words := larder.Words(string(text[noun.Name:noun.Upto]))
-			return len(words) > 0 && p.l.Language().Fats[words[0]]
-		})
-	})
 }
 
 // worksOnOthers tells whether an action is done to something that work which is done has

@@ -39,6 +39,18 @@ func (p *plan) onBodies(i int) bool {
 	})
 }
 
+// intoBodies tells whether things are rubbed on, or pushed into, nothing but what a body has, and what stands
+// for that comes later: they go in with it.
+func (p *plan) intoBodies(i int) bool {
+	n := &p.graph.Nodes[i]
+	if len(n.Action.Into) == 0 || len(n.Into) > 0 || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool { return r.Named == nil || !p.fleshly(*r.Named) }) {
+		return false
+	}
+	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
+		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped) && s.enters > i
+	})
+}
+
 // ofInHand tells whether what an action is done to came of a thing that stays, which the
 // sentence had in hand: "soak the tamarind, mash it and strain the juice".
 func (p *plan) ofInHand(i int) bool {
@@ -236,17 +248,6 @@ func (p *plan) cookingGone(i int) bool {
 		}
 	}
 	return false
-}
-
-// fromTheTap tells whether an action takes water that nobody lists.
-func (p *plan) fromTheTap(n *flow.Node) bool {
-	return slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), func(r recipe.Ref) bool {
-		words := []string{}
-		if r.Named != nil {
-			words = larder.Words(*r.Named)
-		}
-		return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
-	})
 }
 
 // fleshly tells whether words name what only a body has.

@@ -3,7 +3,9 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // onlyForBroth tells whether a line of the cook's own is cooked with flesh in water from the tap, and
@@ -203,4 +205,15 @@ func (p *plan) dropWater(i int) {
 			p.dropWater(k)
 		}
 	}
+}
+
+// fromTheTap tells whether an action takes water that nobody lists.
+func (p *plan) fromTheTap(n *flow.Node) bool {
+	return slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), func(r recipe.Ref) bool {
+		words := []string{}
+		if r.Named != nil {
+			words = larder.Words(*r.Named)
+		}
+		return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
+	})
 }

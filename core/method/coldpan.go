@@ -4,6 +4,8 @@ import (
 	"slices"
 
 	"yembra/core/flow"
+	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // intoColdPan tells whether a fat is added to a pan that nothing has been cooked in: what was to fry there
@@ -42,5 +44,19 @@ func (p *plan) overFire(n *flow.Node) bool {
 	return slices.ContainsFunc(n.Inputs, func(in int) bool {
 		before := &p.graph.Nodes[in]
 		return !p.deeds[in].drop && before.Technique.Heat != "" && before.Technique.Heat != "oven" || p.overFire(before)
+	})
+}
+
+// saysFat tells whether an action says that it is done in some fat that it has from what went before.
+func (p *plan) saysFat(n *flow.Node) bool {
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return (x.Role == "in" || x.Role == "with") && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+			if noun.Upto > len(text) || len(noun.Refs) == 0 || noun.Refs[0].Line != nil {
+				return false
+			}
+			words := larder.Words(string(text[noun.Name:noun.Upto]))
+			return len(words) > 0 && p.l.Language().Fats[words[0]]
+		})
 	})
 }

@@ -60,7 +60,7 @@ func (p *plan) decide(i int) {
 		}
 	}
 	switch {
-	case p.onBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i):
+	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i):
 		d.drop = true
 	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.scaldsNothing(i):
 		d.drop = true
@@ -68,7 +68,7 @@ func (p *plan) decide(i int) {
 		d.silent = true
 	case p.intoNothing(i):
 		d.drop = true
-	case n.Is("off-heat") && p.onlyDropped(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i):
+	case n.Is("off-heat") && p.onlyDropped(i), p.seasonsNothing(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)

@@ -106,7 +106,7 @@ func (w *writer) comesAlong(n *node, lines []int, said []named, open bool) (text
 		if t, ok := w.ofLine(line, w.shares[line]); ok && !slices.ContainsFunc(said, func(o named) bool { return o.text == t.text }) {
 			things = append(things, t)
 			pours = pours || larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))
-			if n.Technique.Medium == "fat" && w.c.fatLine(w.line(line)) {
+			if n.Technique.Medium == "fat" && w.c.fatLine(w.line(line)) && w.fries(line) {
 				preposition = words.In
 			}
 		}

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // groupOf tells whether a name is that of a kind, and several lines that are there are all of it and mixed:
@@ -35,4 +36,15 @@ func (w *writer) ofBody(name string, lines []int, at int) []int {
 		return lines
 	}
 	return flesh
+}
+
+// fromPlate tells whether the words of an action say that something comes from the board or plate on which
+// flesh has rested.
+func (w *writer) fromPlate(n *node) bool {
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return x.Role == "from" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+			words := larder.Words(w.slice(noun.Name, noun.Upto))
+			return len(words) > 0 && w.l.Language().Receiving[words[len(words)-1]]
+		})
+	})
 }

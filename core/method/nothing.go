@@ -25,6 +25,12 @@ func (p *plan) strainsNothing(i int) bool {
 	return wet
 }
 
+// seasonsNothing tells whether an action seasons, with nothing by name, what only dropped work put there.
+func (p *plan) seasonsNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("season") && len(n.Named)+len(n.Action.With) == 0 && len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop || !p.intoBodies(in) })
+}
+
 // scaldsNothing tells whether water is poured over flesh that only lies in it for a while: salt fish, of which
 // no salt is drawn any more.
 func (p *plan) scaldsNothing(i int) bool {

@@ -37,6 +37,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if rest := w.withoutAnimal(name, lines); rest != "" && w.isLiquor(rest) && !w.lost(noun) && w.l.Language().Liquors[strings.ToLower(rest)] {
 		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the broth" of what stands for the clams
 	}
+	if w.isLiquor(name) && w.fromPlate(&w.graph.Nodes[at]) {
+		return nil, true // "any juices from the board"
+	}
 	if w.isLiquor(name) {
 		if poured := w.poured(lines, at); len(poured) > 0 {
 			return poured, true // "the wine" of "the mussel juices"

@@ -3,7 +3,7 @@ package flow
 // compared is where words end that liken something to a thing: "a little bigger than the
 // fish"; 0 where none begin at i.
 func (b *body) compared(i int) int {
-	for k := i + 1; k < b.upto && k < i+farthestName; k++ {
+	for k := i; k < b.upto && k < i+farthestName; k++ {
 		switch {
 		case b.is(k, b.lang.Comparers):
 			if k+1 < b.upto && !b.opensThing(k+1) && !b.foods(b.words[k+1].norm) {

@@ -88,8 +88,8 @@ func (b *bindings) liquorLeft(n noun) *thing {
 // ranOut tells whether "the fat" is what ran out of flesh that was fried before any
 // listed fat went in.
 func (b *bindings) ranOut(n noun) bool {
-	if !b.r.lang.Fats[n.head()] || !n.pointed || slices.ContainsFunc(n.words[:len(n.words)-1], b.text.foods) {
-		return false // "the fat", "the red oil", but not "the olive oil"
+	if !b.r.lang.Fats[n.head()] || !n.pointed || len(n.words) != 1 {
+		return false
 	}
 	for i := len(b.things) - 1; i >= 0; i-- {
 		t := b.things[i]

@@ -1,0 +1,48 @@
+package flow
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// Shares, places, times and who does what, each on the least recipe that shows how it is read.
+func TestMoreThingsAreTold(t *testing.T) {
+	hear(t, []way{
+		{"laid with what lies by, and the fat left in the pan", "200 g bacon|800 g beef|2 tbsp dripping|2 carrots|500 ml stock", "Fry the bacon and lift it out on to a plate. Add the dripping and brown the beef. Put it with the bacon. In the same fat brown the carrots. Return the meats to the pot and pour in the stock.", []string{"a0 fry/fry(0.0)", "a1 lift out/remove(@a0)", "a2 add/add(0.2)", "a3 brown/brown(0.1; with @a2)", "a4 put/place(@a3; with @a1)", "a5 brown/brown(0.3; with @a3)", "a6 return/return(@a4; into @a5)", "a7 pour in/pour(0.4; into @a6)"}},
+		{"enough of it, and more of it later", "400 ml stock|500 ml wine|300 g carrots|20 shallots", "Simmer the carrots in the wine and enough of the stock to cover. Braise the shallots in 100 ml of the stock.", []string{"a0 simmer/simmer(0.2; with 0.1, 0.75×0.0)", "a1 braise/braise(0.3; with 0.25×0.0)"}},
+		{"enough of it, and no more", "400 ml stock|300 g carrots", "Simmer the carrots in enough of the stock to cover.", []string{"a0 simmer/simmer(0.1; with 0.0)"}},
+		{"where one thing lies, and another", "400 g spaghetti|60 g cheese|500 g tomatoes", "Boil the spaghetti. Simmer the tomatoes. Serve the spaghetti with the tomatoes on top and the cheese.", []string{"a0 boil/boil(0.0)", "a1 simmer/simmer(0.2)", "a2 serve/serve(@a0; with @a1, 0.1; how: on top)"}},
+		{"served before it stands", "300 g rice|500 g beans|150 ml cream", "Simmer the beans for 10 minutes and leave to stand for 5 minutes before serving with the rice and the cream.", []string{"a0 simmer/simmer(0.1; 10-10 min)", "a1 leave stand/rest(@a0; 5-5 min)", "a2 serve/serve(@a1; with 0.0, 0.2)", "remark: before"}},
+		{"into the pan in which it was fried", "500 g mince|1 stock cube|400 g tomatoes", "Fry the mince. Crumble the stock cube into hot water and pour into the pan with the tomatoes.", []string{"a0 fry/fry(0.0)", "a1 crumble/crush(0.1; into 'water)", "a2 pour/pour(@a1; with 0.2; into @a0)"}},
+		{"back into its own pot", "500 g beans|1 onion|4 sausages", "Fry the sausages. Boil the beans for 10 minutes and drain. Return to the pot with the onion.", []string{"a0 fry/fry(0.2)", "a1 boil/boil(0.0; 10-10 min)", "a2 drain/drain(@a1)", "a3 return/return(@a2; with 0.1; into 'pot)"}},
+		{"a lid said within a time", "500 g beef|1 onion", "Stew the beef with the onion, lid on, for 45 minutes.", []string{"a0 stew/stew(0.0; with 0.1; 45-45 min; how: lid on)"}},
+		{"what everyone does at the table", "250 ml cream|100 g capers|2 leeks", "Boil the leeks. Everyone adds cream and capers at the table.", []string{"a0 boil/boil(0.2)", "a1 add/add(0.0, 0.1; into @a0)", "remark: Everyone"}},
+		{"shreds that were pulled", "3 chicken breasts|1 l stock|3 corn cobs", "Boil the chicken in the stock and lift it out. Boil the corn in the stock. Pull the meat off the bones into shreds. Divide the shreds and corn among bowls.", []string{"a0 boil/boil(0.0; with 0.1)", "a1 lift out/remove(@a0)", "a2 boil/boil(0.2; with @a0)", "a3 pull/pick(@a1; makes shred)", "a4 divide among bowls/serve(@a3, @a2; into 'bowls)"}},
+		{"less than something says", "600 g rigatoni|2 tins tuna", "Boil the rigatoni for 2 minutes less than stated on the tin. Stir in the tuna.", []string{"a0 boil/boil(0.0; how: for 2 minutes / less / than stated on the tin)", "a1 stir in/stir(0.1; into @a0)"}},
+		{"all but some of it", "500 ml milk|250 g cheese|400 g macaroni", "Warm the milk and stir in all but a handful of the cheese. Pour over the macaroni and top with the rest of the cheese.", []string{"a0 warm/warm(0.0)", "a1 stir in/stir(0.8×0.1; into @a0)", "a2 pour over/pour(@a1; into 0.2)", "a3 top/top(@a2; with 0.2×0.1)"}},
+		{"small letters and a time", "1 onion|50 g butter|1 tbsp tomato paste", "sweat the onion in the butter, 5 min. stir in the tomato paste.", []string{"a0 sweat/sweat(0.0; with 0.1; 5-5 min)", "a1 stir in/stir(0.2; into @a0)"}},
+		{"taken off the fire", "50 g butter|2 tsp mint", "Heat the butter until it foams, take off, add the mint.", []string{"a0 heat/heat(0.0; until it foams)", "a1 take off/off-heat(@a0)", "a2 add/add(0.1; into @a1)"}},
+		{"taken off something", "1 chicken", "Roast the chicken. Take the meat off the bones.", []string{"a0 roast/roast(0.0)", "a1 take off/remove(@a0)"}},
+		{"spoon by spoon", "200 g yoghurt|500 g tomatoes", "Simmer the tomatoes. Stir in the yoghurt spoon by spoon.", []string{"a0 simmer/simmer(0.1)", "a1 stir in/stir(0.0; into @a0; how: spoon by spoon)"}},
+		{"a list without a verb", "1 onion|4 cloves garlic|30 g ginger|2 chillies", "Fry the onion. Garlic, ginger, chillies in, 2 minutes.", []string{"a0 fry/fry(0.0)", "a1 put in/add(0.1, 0.2, 0.3; into @a0; 2-2 min)"}},
+		{"so many times", "300 g lasagne sheets|500 g sauce|100 g cheese", "Layer the lasagne sheets, sauce and cheese, five times.", []string{"a0 layer/layer(0.0, 0.1, 0.2; how: five times)"}},
+		{"what is stirred meanwhile, and no thing", "4 eggs|40 g butter|300 g cheese", "Bake the cheese with the eggs. Eat at once, stirring egg and butter into the cheese.", []string{"a0 bake/bake(0.2; with 0.0)", "a1 eat/serve(@a0; how: once / stirring egg and butter into the cheese)"}},
+		{"fat by its colour", "120 g chorizo|1 onion", "Fry the chorizo until its oil runs. Take it out. Cook the onion in the red oil.", []string{"a0 fry/fry(0.0; until its oil runs)", "a1 take out/remove(@a0)", "a2 cook/cook(0.1; with 'red oil)"}},
+		{"a stone in the oven", "200 g cheese|300 g dough", "Grate the cheese. Heat the oven with a stone in it. Bake the dough for 10 minutes.", []string{"a0 grate/grate(0.0)", "a1 heat in/heat('oven)", "a2 bake/bake(0.1; 10-10 min)"}},
+		{"some slices of what is fried", "120 g chorizo, sliced|1 onion", "Fry the chorizo. Scoop out a few slices for the top. Add the onion.", []string{"a0 fry/fry(0.0)", "a1 scoop out/remove(0.1×@a0)", "a2 add/add(0.1)"}},
+		{"onions that turn golden", "3 onions|2 tbsp lard", "Let the onions turn golden in the lard, 15 minutes.", []string{"a0 let turn/brown(0.0; with 0.1; 15-15 min; how: golden)"}},
+		{"untied and sliced", "700 g veal|500 ml wine", "Simmer the veal in the wine for an hour. Untie the meat and slice it.", []string{"a0 simmer/simmer(0.0; with 0.1; 60-60 min)", "a1 untie/untie(@a0)", "a2 slice/slice(@a1)"}},
+	})
+}
+
+// What is laid on a board is the piece that is named, and not the broth that it lay in.
+func TestWhatIsLaidOnABoardLeavesItsBroth(t *testing.T) {
+	_, g := traced(t, "1 whole chicken|2 l water|1 onion|2 carrots", "Simmer the chicken in the water with the onion for 75 minutes. Transfer the chicken to a cutting board and shred it. Strain the broth and add the carrots.")
+	require.Equal(t, []int{0}, nodeOf(t, g, "place").To)
+	require.Equal(t, []int{0}, nodeOf(t, g, "shred").To)
+	require.NotContains(t, nodeOf(t, g, "strain").To, 0)
+	// But with something else it is laid there whole.
+	_, g = traced(t, "300 g mince|1 onion", "Fry the mince with the onion. Transfer to a plate.")
+	require.Equal(t, []int{0, 1}, nodeOf(t, g, "place").To)
+}

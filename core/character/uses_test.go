@@ -47,6 +47,11 @@ func TestUsesFollowTheWholeWay(t *testing.T) {
 		{"100 g butter\n140 g icing sugar\n\nMethod\n1. Beat the butter until creamy, then beat in the icing sugar.", "creaming"},
 		{"100 ml double cream\n200 ml beef stock\n4 pork chops\n60 g flour\n50 ml oil\n\nMethod\n1. Simmer the stock, stir in the cream and simmer for 3 minutes.\n2. Coat the chops in the flour, fry in the oil and serve with the sauce.", "finish"},
 		{"160 g tin tuna, drained\n2 potatoes\n60 g cheddar\n\nMethod\n1. Mix the tuna with the cheddar, pile onto the potatoes and grill for 4 minutes.", "flake"},
+		{"400 ml milk\n3 eggs\n300 g cod\n50 g plain flour\n\nMethod\n1. Boil the eggs for 9 minutes and peel. Poach the cod in the milk.\n2. Whisk the milk into the flour and simmer. Pour over the cod and the eggs and bake for 30 minutes.", "body"},
+		{"4 eggs\n200 g cabbage\n2 potatoes\n\nMethod\n1. Boil the eggs, shell and halve them. Chop the cabbage. Lay the eggs on the cabbage and crumble the potatoes over.", "piece"},
+		{"2 hard-boiled eggs, chopped\n500 g minced beef\n\nMethod\n1. Mix the eggs with the beef.", "bits"},
+		{"3 eggs\n15 g butter\n\nMethod\n1. Break the eggs into a bowl and beat. Melt the butter in a pan and tip in the eggs. Stir until they begin to set, then fold over and roll out on to a plate.", "omelette"},
+		{"15 g butter\n3 eggs\n\nMethod\n1. Break the eggs into a bowl and beat. Melt the butter in a pan and tip in the eggs. Stir until they begin to set, then fold over and roll out on to a plate.", "fry"},
 		{"60 g butter\n800 g potatoes\n\nMethod\n1. Brush the potatoes with the butter and roast for 40 minutes.", "brush"},
 	} {
 		l, d := read(t, "Dish\n\n"+c.text)

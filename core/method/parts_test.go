@@ -72,3 +72,11 @@ func TestActionsOfPartsNameTheirLines(t *testing.T) {
 	require.Contains(t, named(1, 0), "onion")
 	require.Contains(t, named(1, len(parts[1].Steps)-1), "carrots")
 }
+
+// A dressing that is made between two stretches of work on the dish stands in front of both.
+func TestADressingIsMadeInFront(t *testing.T) {
+	parts := partsOf(t, "Salad\nServes 4\n\n2 chicken breasts\n1 lettuce\n\nDressing\n3 tbsp vinegar\n100 ml olive oil\n\nMethod\n1. Grill the chicken and dice it.\n2. For the dressing, shake the vinegar and oil.\n3. Spread the lettuce on a platter with the dressing and arrange the chicken on top.", map[string]string{line("0"): "seared-mushroom-shreds"})
+	require.Equal(t, "Dressing", parts[0].Name)
+	require.Len(t, parts[0].Steps, 1)
+	require.Contains(t, parts[0].Steps[0].Text, "shake")
+}

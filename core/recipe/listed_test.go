@@ -63,6 +63,9 @@ func TestWhatIsMoreOfAnother(t *testing.T) {
 		"1 lettuce, some bacon":                                {"1 lettuce: plant", "some bacon: animal"},
 		"1 aubergine, salted, a little soured cream, to serve": {"1 aubergine, salted: plant", "a little soured cream, to serve: animal"},
 		"parsley, anchovies, lemon wedges (to serve)":          {"parsley: plant", "anchovies: animal", "lemon wedges (to serve): plant"},
+		"2 tbsp butter for the pot, 50 g butter for the top":   {"2 tbsp butter for the pot: animal", "50 g butter for the top: animal"},
+		"1 tin beans, 2 tbsp tomato paste, 1 onion":            {"1 tin beans: plant", "2 tbsp tomato paste: plant", "1 onion: plant"},
+		"200 g flour, 2 tbsp for dusting":                      {"200 g flour, 2 tbsp for dusting: plant"},
 		"2 onions, fried in butter":                            {"2 onions, fried in butter: animal"},
 		"1 swede, or beef":                                     {"1 swede, or beef: plant"},
 		"400 g beans, drained, no ham":                         {"400 g beans, drained, no ham: plant"},
@@ -81,4 +84,27 @@ func TestWhatIsMoreOfAnother(t *testing.T) {
 func TestARowKeepsTheJuiceOfHalfAFruit(t *testing.T) {
 	d := reader(t).Read("Salad\n\n1 romaine lettuce\nDressing: 1 garlic clove, 1 tsp Dijon mustard, juice of half a lemon, 100 ml sunflower oil\n\nMethod\n1. Whisk the dressing.", measure.Metric)
 	require.Len(t, d.Components[1].Lines, 4)
+}
+
+// A list that has each food before its amount, behind a colon, is a list and no parts.
+func TestFoodsMayStandBeforeTheirAmounts(t *testing.T) {
+	d := reader(t).Read("Curry\n(4 generous helpings)\n\nLamb shoulder, boned: 800g, in chunks\nGhee: 4 tbsp\nOnions: 2, sliced\nGarlic: 5 cloves\nGreen cardamoms: 6; black cardamoms: 2; cloves: 5\nSalt\n\nMethod\n1. Brown the lamb in the ghee.", measure.Metric)
+	require.Len(t, d.Components, 1)
+	var foods []string
+	for _, l := range d.Components[0].Lines {
+		foods = append(foods, l.FoodID())
+	}
+	require.Equal(t, []string{"lamb-shoulder", "ghee", "onion", "garlic", "cardamom", "black-cardamom", "clove-spice", "salt"}, foods)
+	require.InDelta(t, 800, d.Components[0].Lines[0].Mass(), 1)
+}
+
+// For how many a dish is may be said with a word for them, or in measures of its own.
+func TestForHowManyInTheirOwnWords(t *testing.T) {
+	for text, want := range map[string]float64{"for four hungry students:": 4, "Four bowls": 4, "Makes 3 big bowls": 3} {
+		d := reader(t).Read("Stew\n"+text+"\n\n500 g beans\n2 onions\n1 litre stock\n\nMethod\n1. Boil the beans.", measure.Metric)
+		require.Len(t, d.Components, 1, text)
+		require.Empty(t, d.Components[0].Name, text)
+		require.NotNil(t, d.Serves, text)
+		require.InDelta(t, want, d.Serves.Low, 0.01, text)
+	}
 }

@@ -1,0 +1,67 @@
+package method_test
+
+import "testing"
+
+// What fat, pans, pieces and parts become when the flesh they were for is gone or comes later, each on the
+// least recipe that shows it.
+func TestWhatWasForFleshGoesOn(t *testing.T) {
+	const chunks = "mushroom-chunks-braise"
+	reads(t, map[string]carried{
+		"a fat goes into a pan that is cold now": {
+			"Tofu\nServes 2\n\n400 g soft tofu, cubed\n100 g minced beef\n3 tbsp oil\n2 tbsp chilli bean paste\n\nMethod\n1. Heat a tablespoon of the oil in a wok and fry the beef until dark. Scoop it out.\n2. Add the remaining oil and fry the paste for a minute. Slide in the tofu and return the beef.",
+			map[string]string{line("1"): "tofu-crumble-mince"}, []string{"Heat the oil in a wok and fry the paste"}, []string{"Add the oil"},
+		},
+		"no word that joins is left at an end": {
+			"Stew\nServes 4\n\n800 g beef, cubed\n2 tbsp oil\n2 carrots, sliced\n500 ml vegetable stock\n\nMethod\n1. Add the oil to the pot and, in batches, brown the beef. Take it out.\n2. Brown the carrots in the same fat. Pour in the stock, add the beef and simmer for 2 hours.",
+			map[string]string{line("0"): chunks}, nil, []string{" and.", " and,"},
+		},
+		"the meat of a stew is not its stock": {
+			"Stew\nServes 4\n\n800 g beef, cubed\n400 ml beef stock\n2 carrots, sliced\n200 g mushrooms, sliced\n200 g bacon, diced\n\nMethod\n1. Simmer the beef and bacon with the carrots in the stock for 2 hours. Strain off the sauce and boil it down.\n2. Fry the mushrooms. Return the sauce to the meat with the mushrooms and simmer for 5 minutes.",
+			map[string]string{line("0"): chunks, line("1"): "lentil-shiitake-stock", line("4"): "smoked-tofu-lardons"}, []string{"Return the sauce to the mushrooms and tempeh and the smoked tofu with the mushrooms"}, []string{"to the dark mushroom stock"},
+		},
+		"milk that only takes a taste is warmed": {
+			"Pie\nServes 4\n\n400 ml oat milk\n1 onion, halved\n400 g cod fillet\n30 g flour\n\nMethod\n1. Pour the milk into a pan with the onion. Slip in the cod, bring to a simmer and poach for 8 minutes. Lift out the fish and strain the milk.\n2. Whisk the milk into the flour and simmer. Flake in the fish.",
+			map[string]string{line("2"): "palm-heart-flakes"}, []string{"warm for 8 minutes"}, []string{"poach"},
+		},
+		"cheese that has run is spooned and tops": {
+			"Bake\nServes 4\n\n500 g potatoes\n100 g cheddar, grated\n2 leeks\n\nMethod\n1. Boil the potatoes and leeks and put them in a dish. Sprinkle with the cheese and bake for 20 minutes until the cheese is golden.",
+			map[string]string{line("1"): "potato-yeast-melt"}, []string{"Top with the potato melt", "until golden"}, []string{"prinkle", "cheese"},
+		},
+		"of what is made once, how much of all of it": {
+			"Macaroni\nServes 4\n\n400 g macaroni\n500 ml oat milk\n250 g cheddar, grated\n100 g mozzarella\n\nMethod\n1. Boil the macaroni and drain. Warm the milk and beat in the mozzarella and all but a handful of the cheddar.\n2. Fold in the macaroni, tip into a dish, top with the rest of the cheddar and bake for 20 minutes.",
+			map[string]string{line("2"): "white-bean-melt", line("3"): "white-bean-melt"}, []string{"beat in most of the cashew melt", "top with the rest of the cashew melt"}, []string{"melt and all"},
+		},
+		"the cheese, of two that were mixed": {
+			"Boats\nMakes 4\n\n500 g bread dough\n300 g mozzarella, grated\n200 g feta, crumbled\n\nMethod\n1. Mix the two cheeses. Divide the dough into 4 ovals and pile a quarter of the cheese on each. Bake for 12 minutes.",
+			map[string]string{line("1"): "white-bean-melt", line("2"): "brined-tofu-cheese"}, []string{"a quarter of the mixture"}, []string{"quarter of the brined"},
+		},
+		"the same pan, of work that goes": {
+			"Veal\nServes 4\n\n600 g veal, in strips\n2 tbsp oil\n1 onion, chopped\n250 g mushrooms, sliced\n150 ml white wine\n\nMethod\n1. Fry the veal in the oil and put it on a plate. In the same pan sweat the onion and the mushrooms.\n2. Pour in the wine, simmer for 5 minutes and put the veal back.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"In a pan sweat the onion"}, []string{"same pan"},
+		},
+		"what was pushed into a bird goes in with what stands for it": {
+			"Roast\nServes 4\n\n1 chicken (1.8 kg)\n1 lemon, halved\n4 sprigs thyme\n500 g potatoes\n2 tbsp olive oil\n\nMethod\n1. Smear the oil over the breast, push half the lemon and the thyme into the cavity and season all over. Sit the chicken in a tin and roast for 80 minutes. Boil the potatoes and serve with the chicken.",
+			map[string]string{line("0"): "yuba-roast"}, []string{"Sit the pressed tofu skin in a tin with the olive oil, half of the lemon and the thyme and roast"}, []string{"cavity", "eason", "breast"},
+		},
+		"salt fish is scalded for its salt alone": {
+			"Cod\nServes 4\n\n400 g salt cod, soaked\n500 g potatoes\n2 onions, sliced\n4 tbsp olive oil\n\nMethod\n1. Pour boiling water over the cod and leave for 10 minutes; tear it into threads.\n2. Fry the onions in the oil. Stir in the cod and cook for 5 minutes. Boil the potatoes and serve.",
+			map[string]string{line("0"): "palm-heart-flakes"}, []string{"Stir in the palm heart flakes"}, []string{"boiling water over"},
+		},
+		"what is thrown away had gone in": {
+			"Soup\nServes 4\n\n3 chicken breasts\n2 litres water\n2 spring onions\n1 kg potatoes, sliced\n\nMethod\n1. Put the chicken into a pot with the water and spring onions. Boil for 35 minutes. Lift out the chicken; throw away the onions. Add the potatoes and cook for 30 minutes.\n2. Shred the chicken and stir it in.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"the spring onions"}, nil,
+		},
+		"what is shredded on a board goes back in the end": {
+			"Soup\nServes 6\n\n1 whole chicken\n3 litres water\n1 onion\n3 carrots, sliced\n200 g rice noodles\n\nMethod\n1. Simmer the chicken in the water with the onion for 75 minutes. Transfer the chicken to a cutting board and shred the meat.\n2. Strain the broth, add the carrots and simmer for 10 minutes. Add the noodles and cook for 8 minutes. Stir in the chicken.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"Stir in the torn mushrooms"}, []string{"board", "add the torn mushrooms"},
+		},
+		"balls that were meatballs": {
+			"Pasta\nServes 4\n\nMeatballs\n400 g minced beef\n60 g breadcrumbs\n\nSauce\n2 tbsp oil\n400 g tomatoes\n\nMethod\n1. Mix the beef and crumbs and roll into balls.\n2. Brown the meatballs in the oil, add the tomatoes and simmer for 15 minutes.",
+			map[string]string{line("0"): "lentil-oat-shaped"}, []string{"# Balls", "Brown the balls"}, []string{"Main pieces"},
+		},
+		"bread that is spread is not greased": {
+			"Pudding\nServes 6\n\n8 slices bread\n50 g butter\n500 ml oat milk\n\nMethod\n1. Butter the bread and lay it, buttered side up, in a buttered dish. Pour over the milk and bake for 40 minutes.",
+			map[string]string{line("1"): "cashew-butter-enrich"}, []string{"spread side up, in a greased dish"}, nil,
+		},
+	})
+}

@@ -90,7 +90,7 @@ func (b *bindings) again(c *clause) {
 		last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"
 	}
 	c.lemma, c.said, c.sense.Technique, c.particles = last.Verb, last.Verb, last.Technique, b.particles
-	if (b.meantTo || b.coatsAgain(c) || b.mixesAgain(c)) && len(b.last.With) > 0 && len(c.objects) > 0 {
+	if (b.meantTo || b.coatsAgain(c) || b.mixesAgain(c)) && len(b.last.With) > 0 && len(c.objects) > 0 && !slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" }) {
 		c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects, from: c.objects[0].from}) // "cover with rice, then mint"
 		c.objects = nil
 	}

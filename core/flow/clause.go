@@ -232,6 +232,12 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 	if next := p.heated(i, upto); first && next > i {
 		return next
 	}
+	if last := p.lastClause(); last != nil && p.coatsOnce(last, i) {
+		b := body{parser: p, clause: &clause{from: i, repeats: true, objects: last.objects}, upto: p.boundary(i, upto)}
+		at := b.run(i)
+		p.add(b.clause, i, at)
+		return at
+	}
 	if next, ok := p.fronted(i, upto); ok {
 		return next
 	}
@@ -239,6 +245,13 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 		return i + 1
 	}
 	return p.loose(i, upto)
+}
+
+// coatsOnce tells whether what was rubbed or brushed with one thing is at i with another: "rub the dish with
+// the garlic, then with half the butter".
+func (p *parser) coatsOnce(last *clause, i int) bool {
+	t := p.technique(last.sense.Technique)
+	return t != nil && t.Family == "coat" && p.is(i-1, p.lang.Sequence) && p.lang.Prepositions[p.low(i)] == "with" && p.opensThing(i+1)
 }
 
 // asideTo notes an aside; a condition on what was just said makes that

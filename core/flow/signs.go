@@ -15,8 +15,8 @@ func (t *text) signs(cue [2]int) []recipe.Sign {
 	for t.is(from, t.lang.Until) {
 		from++
 	}
-	if cue[1] <= from {
-		return nil
+	if cue[1] <= from || from == cue[0] {
+		return nil // "to soft peaks"
 	}
 	var out []recipe.Sign
 	whole := t.slice(from, cue[1])
@@ -75,5 +75,15 @@ func (t *text) withVerb(sign, cue string) string {
 	}) {
 		return sign
 	}
-	return strings.Join(slices.Insert(words, len(words)-1, all[at]), " ")
+	verb := all[at]
+	if last := strings.ToLower(words[len(words)-2]); t.lang.BeingMany[verb] != "" && larder.Singular(last) != last {
+		verb = t.lang.BeingMany[verb] // "the sauce is thick and the carrots are soft"
+	} else if last == larder.Singular(last) {
+		for one, many := range t.lang.BeingMany {
+			if many == verb {
+				verb = one
+			}
+		}
+	}
+	return strings.Join(slices.Insert(words, len(words)-1, verb), " ")
 }

@@ -165,6 +165,9 @@ func (t *text) orders(i int, first, cue bool) bool {
 	if i > 0 && t.mark(i-1, ",") && t.lang.Prepositions[t.low(next)] == "with" && t.opensThing(next+1) && !t.foods(t.words[i].norm) {
 		return true // "until pink, cover with the water"
 	}
+	if t.seasoning(i) {
+		return false // "bring milk, nutmeg, salt and pepper to the boil"
+	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.conj(next) || moves && first ||
 			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
@@ -173,6 +176,19 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return !t.sign(i) && (!cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2))
 	}
 	return true
+}
+
+// seasoning tells whether a word that could be an order stands in a list of foods, with one before it and
+// another tied to it: ", salt and pepper".
+func (t *text) seasoning(i int) bool {
+	food := func(k int) bool { return k >= 0 && k < len(t.words) && t.foods(t.words[k].norm) }
+	if !food(i) {
+		return false
+	}
+	if t.conj(i - 1) {
+		i -= 2 // the last of them
+	}
+	return i > 1 && food(i) && food(i-2) && t.mark(i-1, ",") && t.conj(i+1) && food(i+2)
 }
 
 // opensManner tells whether what stands at i can follow a verb that has no

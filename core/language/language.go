@@ -44,6 +44,8 @@ type Language struct {
 	Followed                []List
 	// Verbless gives, by the particle behind a thing, the verb that is left out.
 	Verbless map[string]string
+	// BeingMany are words for being of one thing, with those of several: "is", "are".
+	BeingMany map[string]string
 	// VerblessHeat is the verb that an oven's heat stands for.
 	VerblessHeat string
 	// Another are those of the words for what is left that mean a second thing of the name.

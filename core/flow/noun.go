@@ -23,7 +23,9 @@ type noun struct {
 	// enough tells of as much as is wanted there: "enough of the stock to cover".
 	enough bool
 	// but tells that what it says is left out: "all but a handful of the cheese".
-	but     bool
+	but bool
+	// between are the first and the last of the list that "everything from the pork down to the pepper" means.
+	between []noun
 	amount  [2]int
 	pronoun bool
 	pointed bool // "the", "both", "all"

@@ -23,6 +23,9 @@ func (b *body) nouns(i int) ([]noun, int) {
 			out[len(out)-1].except, i = b.nouns(i + 1)
 			return out, i
 		}
+		if end := b.between(&out[len(out)-1], i); end > i {
+			return out, end
+		}
 		i = b.pastPlace(b.pastTaste(b.pastManner(b.pastDescription(b.pastBracket(i)))))
 		if end := b.doled(i, b.upto); end > 0 && b.followed(end) > end {
 			b.how(i, end)
@@ -123,6 +126,28 @@ func (b *body) pastDescription(i int) int {
 		return end
 	}
 	return i
+}
+
+// between reads from which to which thing of the list everything is: "everything from the pork down to the
+// pepper". It returns i where that is not said.
+func (b *body) between(n *noun, i int) int {
+	if !n.pronoun && !n.all || b.lang.Prepositions[b.low(i)] != "from" {
+		return i
+	}
+	first, ok := b.noun(i+1, b.upto, false)
+	if !ok {
+		return i
+	}
+	at := first.upto
+	for b.adverb(at) && !b.lang.Purpose[b.low(at)] {
+		at++
+	}
+	last, ok := b.noun(at+1, b.upto, false)
+	if !b.lang.Purpose[b.low(at)] || !ok {
+		return i
+	}
+	n.between, n.upto = []noun{first, last}, last.upto
+	return last.upto
 }
 
 // pastPlace skips what says where one thing of a list lies, if another follows it: "with the meatballs on

@@ -39,6 +39,11 @@ func (b *bindings) pronoun(n noun) []referent {
 		if p := b.partlyUsed(); p != nil {
 			return []referent{{portion: p}}
 		}
+		if t := b.begun(); n.rest && t != nil && t.comp != b.comp && b.focus != nil && b.focus.comp == b.comp {
+			if left := b.untouched(); len(left) > 1 {
+				return left // "dissolve the sugar in the water, stir in the rest", of a dip
+			}
+		}
 		if t := b.begun(); (n.rest || n.one && t != b.focus && b.onlyVessel != "") && t != nil && t.held(b) {
 			return []referent{{made: t}}
 		}
@@ -67,6 +72,17 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
+}
+
+// untouched are the lines of the part at hand of which nothing has gone in.
+func (b *bindings) untouched() []referent {
+	var out []referent
+	for i := range b.lines {
+		if b.lines[i].comp == b.comp && !b.closed(i) && b.leftOf(portion{i, ""}) == 1 {
+			out = append(out, referent{portion: &portion{i, ""}})
+		}
+	}
+	return out
 }
 
 // pointedAt is the one thing with which the action before was done, where "these" mean it: "soften the

@@ -10,6 +10,9 @@ import (
 // ingredients": what of the component has not gone in, or all that is being
 // worked on.
 func (b *bindings) whole(n noun) []referent {
+	if found := b.listedBetween(n); found != nil {
+		return found
+	}
 	if b.tech.Takes == "back" && b.base != nil {
 		return []referent{{made: b.base}} // "return everything": what was there before
 	}
@@ -54,6 +57,25 @@ func (b *bindings) whole(n noun) []referent {
 			all = append(all, b.standing()...)
 		}
 		return all
+	}
+	return out
+}
+
+// listedBetween are the lines from one to another that "everything from ... to ..." means; none where a noun
+// says no such thing, or one of the two is not listed.
+func (b *bindings) listedBetween(n noun) []referent {
+	if len(n.between) != 2 {
+		return nil
+	}
+	first, last := b.direct(n.between[0]), b.direct(n.between[1])
+	if len(first) == 0 || len(last) == 0 || first[0].portion == nil || last[0].portion == nil {
+		return nil
+	}
+	var out []referent
+	for i := first[0].portion.line; i <= last[0].portion.line; i++ {
+		if !b.closed(i) {
+			out = append(out, referent{portion: &portion{i, ""}})
+		}
 	}
 	return out
 }

@@ -39,9 +39,9 @@ func (w *writer) ofBody(name string, lines []int, at int) []int {
 }
 
 // fromPlate tells whether the words of an action say that something comes from the board or plate on which
-// flesh has rested.
+// flesh has rested, or goes back with it.
 func (w *writer) fromPlate(n *node) bool {
-	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+	return n.Is("return") || slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
 		return x.Role == "from" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
 			words := larder.Words(w.slice(noun.Name, noun.Upto))
 			return len(words) > 0 && w.l.Language().Receiving[words[len(words)-1]]

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"math"
 	"slices"
 	"strings"
 
@@ -251,7 +252,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				minutes += x.wetMinutes(k)
 			}
 			if !s.Dissolves && minutes > s.Bears*mostBeyond+tolerance && step != nil {
-				c.tell(step, swap.BeyondLimit, s.name+", "+c.spoken(measure.Exactly(minutes)))
+				c.tell(step, swap.BeyondLimit, s.name+", "+c.spoken(measure.Exactly(math.Round(minutes))))
 				break
 			}
 		}

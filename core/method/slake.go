@@ -66,10 +66,29 @@ func (p *plan) slakesInto(line, i int) int {
 				return p.nextDone(poured, k)
 			}
 		} else if p.pouredAt(k) >= 0 {
-			return k
+			return p.stillBoils(i, k)
 		}
 	}
 	return -1
+}
+
+// stillBoils is an earlier pouring after i than that at k, where the pot boils up between the two and no more
+// after: what was dusted with flour comes back when the sauce is done.
+func (p *plan) stillBoils(i, k int) int {
+	boils := func(from int) bool {
+		return slices.ContainsFunc(p.graph.Nodes[from:], func(n flow.Node) bool {
+			return n.Is("simmer", "boil", "cook", "stew", "braise") && n.Liquid && !p.deeds[p.graph.Number(&n)].drop
+		})
+	}
+	if !p.graph.Nodes[k].Is("return") || boils(k) {
+		return k
+	}
+	for j := k - 1; j > i; j-- {
+		if n := &p.graph.Nodes[j]; p.takesIn(j) && len(n.Named) > 0 && !p.deeds[j].drop && p.pouredAt(j) >= 0 && boils(j) {
+			return j
+		}
+	}
+	return k
 }
 
 // nextDone is the first action after k, itself not done, that still works on a line; -1 where none does.

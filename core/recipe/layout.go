@@ -155,7 +155,7 @@ func (l *layout) block(b block) {
 // about 30)", "Fishcakes — serves 4".
 func (l *layout) withoutYield(text string) string {
 	y := &l.reader.yields
-	for _, mark := range []string{"(", " — ", " – ", " - "} {
+	for _, mark := range []string{"(", " — ", " – ", " - ", ". "} {
 		title, yield, ok := strings.Cut(text, mark)
 		if ok && strings.TrimSpace(title) != "" && !y.start.MatchString(title) && slices.ContainsFunc(strings.Split(yield, ","), y.says) {
 			l.source.Yield = strings.TrimSuffix(strings.TrimSpace(yield), ")")

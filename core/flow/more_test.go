@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -33,6 +34,12 @@ func TestMoreThingsAreTold(t *testing.T) {
 		{"some slices of what is fried", "120 g chorizo, sliced|1 onion", "Fry the chorizo. Scoop out a few slices for the top. Add the onion.", []string{"a0 fry/fry(0.0)", "a1 scoop out/remove(0.1×@a0)", "a2 add/add(0.1)"}},
 		{"onions that turn golden", "3 onions|2 tbsp lard", "Let the onions turn golden in the lard, 15 minutes.", []string{"a0 let turn/brown(0.0; with 0.1; 15-15 min; how: golden)"}},
 		{"untied and sliced", "700 g veal|500 ml wine", "Simmer the veal in the wine for an hour. Untie the meat and slice it.", []string{"a0 simmer/simmer(0.0; with 0.1; 60-60 min)", "a1 untie/untie(@a0)", "a2 slice/slice(@a1)"}},
+		{"everything from one thing to another", "250 g pork mince|100 g prawns|1 carrot|1 egg|1/2 tsp pepper|20 sheets rice paper|500 ml oil", "Mix everything from the pork down to the pepper. Wet a sheet of rice paper.", []string{"a0 mix/mix(0.0, 0.1, 0.2, 0.3, 0.4)", "a1 wet/dampen(0.5)"}},
+		{"salt and pepper among others", "1 kg potatoes|300 ml milk|nutmeg, salt, pepper", "Bring milk, nutmeg, salt and pepper to a simmer in a pan, slide in the potatoes.", []string{"a0 bring to a simmer/simmer(0.1, 0.2)", "a1 slide in/add(0.0; into @a0)"}},
+		{"salted, and not salt", "500 g beans|300 ml water", "Drain the beans and salt them.", []string{"a0 drain/drain(0.0)", "a1 salt/season(@a0; with 'salt)"}},
+		{"with one thing, then with another", "1 kg potatoes|1 clove garlic|30 g butter", "Rub a dish with the garlic, then with half the butter. Tip in the potatoes.", []string{"a0 rub/rub('dish; with 0.1)", "a1 rub/rub('dish; with 0.5×0.2)", "a2 tip in/add(0.0; into 'dish)"}},
+		{"it goes on until all is used", "500 g dough|300 g mince", "Fill the dough with the mince. Go on until all is used.", []string{"a0 fill/stuff(0.0; with 0.1)", "a1 go on/repeat(; until all is used)"}},
+		{"it goes on for so long", "500 g beans|1 litre water", "Boil the beans in the water. Go on for 10 minutes.", []string{"a0 boil/boil(0.0; with 0.1)", "a1 go on/cook(@a0; 10-10 min)"}},
 	})
 }
 
@@ -45,4 +52,11 @@ func TestWhatIsLaidOnABoardLeavesItsBroth(t *testing.T) {
 	// But with something else it is laid there whole.
 	_, g = traced(t, "300 g mince|1 onion", "Fry the mince with the onion. Transfer to a plate.")
 	require.Equal(t, []int{0, 1}, nodeOf(t, g, "place").To)
+}
+
+// The rest, in a part of the dish, is what else that part lists.
+func TestTheRestOfADipIsItsOwn(t *testing.T) {
+	d := read(t, "Rolls\nServes 4\n\nRolls\n250 g mince\n1 egg\n20 sheets rice paper\n\nDip\n3 tbsp sugar\n3 tbsp lime juice\n120 ml water\n1 clove garlic\n\nMethod\n1. Mix the mince with the egg. Wet a sheet of rice paper, lay a tablespoon of the filling on it and roll up.\n2. For the dip dissolve the sugar in the water, stir in the rest.")
+	a := d.Components[1].Steps[0].Actions
+	require.Equal(t, "a1 stir in/stir(1.1, 1.3; into @a0)", strings.ReplaceAll(show(a[1]), "c1.s0.", ""))
 }

@@ -217,3 +217,42 @@ func (p *plan) fromTheTap(n *flow.Node) bool {
 		return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
 	})
 }
+
+// watersAlone tells whether an action boils, cools or chills no more than the water of a broth, and the salt in
+// it, that is boiled up again before anything else goes in.
+func (p *plan) watersAlone(i int) bool {
+	water := p.onlyWater(i)
+	if f := p.graph.Nodes[i].Technique.Family; water < 0 || f != "wet heat" && f != "rest" {
+		return false
+	}
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		if n.At.Component != p.graph.Nodes[i].At.Component || !n.Reaches(water) {
+			continue
+		}
+		if p.onlyWater(k) != water {
+			return false
+		}
+		if n.Technique.Family == "wet heat" {
+			return true
+		}
+	}
+	return false
+}
+
+// onlyWater is the line of water on which alone an action works, or with salt, of all that is there; -1 where
+// it works on more.
+func (p *plan) onlyWater(i int) int {
+	n, water := &p.graph.Nodes[i], -1
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
+		f := p.l.Food(p.line(line).FoodID())
+		switch {
+		case !p.there(line, i):
+		case f != nil && f.ID == "water":
+			water = line
+		case f == nil || f.Kind != "salt":
+			return -1
+		}
+	}
+	return water
+}

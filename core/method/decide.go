@@ -62,7 +62,7 @@ func (p *plan) decide(i int) {
 	switch {
 	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i):
 		d.drop = true
-	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.scaldsNothing(i):
+	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i):
 		d.drop = true
 	case p.keepsAll(i):
 		d.silent = true

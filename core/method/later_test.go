@@ -59,6 +59,18 @@ func TestWhatWasForFleshGoesOn(t *testing.T) {
 			"Pasta\nServes 4\n\nMeatballs\n400 g minced beef\n60 g breadcrumbs\n\nSauce\n2 tbsp oil\n400 g tomatoes\n\nMethod\n1. Mix the beef and crumbs and roll into balls.\n2. Brown the meatballs in the oil, add the tomatoes and simmer for 15 minutes.",
 			map[string]string{line("0"): "lentil-oat-shaped"}, []string{"# Balls", "Brown the balls"}, []string{"Main pieces"},
 		},
+		"water of a broth is not boiled by itself for hours": {
+			"Soup\nServes 6\n\n900 g lamb neck\n2.5 litres water\n3 carrots, sliced\n6 potatoes, halved\n\nMethod\n1. Put the lamb in a pan with the water and simmer for 2 hours. Let it cool, then chill.\n2. Bring the broth back to a simmer. Take out the lamb, strip the meat and put it back in. Add the carrots and simmer for 10 minutes, then the potatoes, 20 minutes.",
+			map[string]string{line("0"): chunks}, []string{"Bring the water back to a simmer"}, []string{"40 minutes", "cool"},
+		},
+		"a pan that goes by the name of an animal": {
+			"Pasta\nServes 2\n\n1 kg clams\n200 g spaghetti\n2 tbsp oil\n1 glass white wine\n\nMethod\n1. Boil the spaghetti. Heat the oil in a pan, tip in the clams and the wine and shake for 3 minutes.\n2. Drain the spaghetti and finish it in the clam pan.",
+			map[string]string{line("0"): "whelk-mushroom"}, []string{"finish it in the pan"}, []string{"clam"},
+		},
+		"flour of dusting goes in while the sauce still boils, and no juices come back": {
+			"Strips\nServes 4\n\n500 g beef steak, in strips\n1 tbsp flour\n2 tbsp oil\n1 onion, sliced\n200 ml beef stock\n150 ml oat cream\n\nMethod\n1. Toss the steak with the flour. Heat the oil and fry the steak for 1 minute; transfer to a plate.\n2. Fry the onion until golden. Stir in the stock and simmer for 5 minutes, then take off the heat and stir in the oat cream. Return the steak and any resting juices and warm through.",
+			map[string]string{line("0"): "seared-mushroom-shreds", line("4"): "lentil-shiitake-stock"}, []string{"smooth with a little of the dark mushroom stock. Stir in the dark", "Return the torn mushrooms and warm"}, nil,
+		},
 		"bread that is spread is not greased": {
 			"Pudding\nServes 6\n\n8 slices bread\n50 g butter\n500 ml oat milk\n\nMethod\n1. Butter the bread and lay it, buttered side up, in a buttered dish. Pour over the milk and bake for 40 minutes.",
 			map[string]string{line("1"): "cashew-butter-enrich"}, []string{"spread side up, in a greased dish"}, nil,

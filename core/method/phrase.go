@@ -116,6 +116,9 @@ func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) 
 func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *clause) ([]named, bool) {
 	words := w.slice(noun.From, noun.Upto)
 	kept := []named{{text: w.slice(noun.From, w.nounEnd(noun)), plural: noun.Plural}}
+	if pot := w.potOfGone(noun); pot != "" {
+		return []named{{text: pot}}, true // "the clam pan"
+	}
 	if noun.Vessel && len(noun.Refs) == 0 {
 		return kept, false
 	}

@@ -57,6 +57,8 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	}
 	if len(d.subject) > 0 && n.Is("place", "return") {
 		text += w.putIn(a, w.things(vessels, at), len(under) > 0)
+	} else if n.Is("place") && a.Words.Vessel[1] > 0 && a.Words.Vessel[1] <= a.Upto {
+		text += w.putIn(a, nil, true)
 	}
 	minutes := a.Minutes
 	if d.minutes != nil {

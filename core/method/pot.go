@@ -132,3 +132,19 @@ func (w *writer) sameVessel(a, b string) bool {
 	pots := w.l.Language().Pots
 	return one[len(one)-1] == other[len(other)-1] || pots[one[len(one)-1]] && pots[other[len(other)-1]]
 }
+
+// potOfGone is how a pot is said that goes by the name of an animal: "the pan" for "the clam pan"; empty for
+// all others.
+func (w *writer) potOfGone(noun recipe.Noun) string {
+	words := strings.Fields(w.slice(noun.Name, noun.Upto))
+	if len(words) < 2 || !w.l.Language().Pots[strings.ToLower(words[len(words)-1])] {
+		return ""
+	}
+	rest := slices.DeleteFunc(slices.Clone(words[:len(words)-1]), func(word string) bool {
+		return len(w.animalWords(larder.Capital(word)+".")) > 0
+	})
+	if len(rest) == len(words)-1 {
+		return ""
+	}
+	return w.slice(noun.From, noun.Name) + strings.Join(append(rest, words[len(words)-1]), " ")
+}

@@ -138,9 +138,6 @@ func (w *writer) sentences(clauses []*clause) []*sentence {
 				from = end + len([]rune(gap[:strings.LastIndexAny(gap, ".!?")+1]))
 			}
 			end = max(end, c.upto)
-			if c.aside && w.slice(c.upto-1, c.upto) == "." {
-				end = c.upto - 1 // it ends its sentence
-			}
 		}
 		if fresh {
 			out = append(out, &sentence{from: from})

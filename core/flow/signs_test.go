@@ -32,4 +32,8 @@ func TestWhatACueWaitsFor(t *testing.T) {
 	a := r.Read("Stew\n\n500 g beef\n\nMethod\n1. "+text, measure.Metric).Components[0].Steps[0].Actions[0]
 	require.Equal(t, "until no longer pink", a.Cue)
 	require.Equal(t, "just until no longer pink", text[a.Words.Cue[0]:a.Words.Cue[1]])
+	// What is no sign by a word for until is none of several.
+	whip := r.Read("Cream\n\n300 ml cream\n\nMethod\n1. Whip the cream to soft peaks.", measure.Metric).Components[0].Steps[0].Actions[0]
+	require.Equal(t, "to soft peaks", whip.Cue)
+	require.Empty(t, whip.Words.Signs)
 }

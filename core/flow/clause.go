@@ -32,7 +32,9 @@ type clause struct {
 	parallel               bool
 	going                  bool
 	// outcomeAt is where it says what is to come of it, particlesAt where its particles stand.
-	outcomeAt   [2]int
+	outcomeAt [2]int
+	// shapeAt is where the word for the shape stands that things are given: "into 8 sausages".
+	shapeAt     [2]int
 	particlesAt [][2]int
 	// per are the grams of what is worked on that take the minutes, 0 where they are for all of it.
 	per float64

@@ -266,7 +266,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 		return next // "to stiff peaks"
 	}
 	if role == "into" && b.shapes(w, nouns[0]) || first && role != "into" && b.cuts() && b.shapes("into", nouns[0]) {
-		b.clause.makes = nouns[0].head()
+		b.clause.makes, b.clause.shapeAt = nouns[0].head(), [2]int{nouns[0].upto - 1, nouns[0].upto}
 		return next
 	}
 	b.clause.links = append(b.clause.links, link{role, w, first, nouns, i})

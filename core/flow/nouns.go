@@ -260,7 +260,7 @@ func (b *body) listed(i int) bool {
 func (b *body) thing(nouns []noun) {
 	switch {
 	case len(nouns) == 1 && !(nouns[0].pointed && b.lang.Products[nouns[0].head()]) && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()]) && !b.foods(nouns[0].head()):
-		b.clause.makes = nouns[0].head()
+		b.clause.makes, b.clause.shapeAt = nouns[0].head(), [2]int{nouns[0].upto - 1, nouns[0].upto}
 	case b.purpose != "":
 		if b.lang.Outcomes[b.purpose] {
 			b.clause.makes, b.clause.outcomeAt = nouns[0].head(), [2]int{b.purposeAt, nouns[len(nouns)-1].upto}

@@ -27,8 +27,10 @@ type Lines struct {
 	Strongest, Tinned, Dried, Yields, OpensYield, ForPeople, EndsYield, Eaters, EatersOnly Set
 	Times, Step, CutInto, AloneYield, Soaked                                               Set
 	Lengths                                                                                map[string]float64
-	Optional, ToTaste, PartHeads                                                           []string
-	Habits                                                                                 []Habit
+	// UsedOn are words before a food that say which animal matter was used on it, with its name.
+	UsedOn                       map[string]string `yaml:"usedon"`
+	Optional, ToTaste, PartHeads []string
+	Habits                       []Habit
 
 	units   map[string]measure.Unit
 	sizes   map[string]string

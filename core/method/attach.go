@@ -11,10 +11,11 @@ import (
 // attach gives every line that no step uses one that does: beside what it belongs
 // to, or, where the original does not say when it goes in, before the end.
 func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) bool {
-	unused = p.withoutTaste(comp, p.withoutFat(comp, i, unused))
-	if len(unused) == 0 || len(comp.Steps) == 0 {
-		return false
+	left := p.withoutTaste(comp, p.withoutFat(comp, i, unused))
+	if len(left) == 0 || len(comp.Steps) == 0 {
+		return len(left) < len(unused)
 	}
+	unused = left
 	byPlace := map[int][]int{}
 	for _, at := range unused {
 		where := p.beside(comp, i, at)
@@ -41,12 +42,29 @@ func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) boo
 func (p *plan) withoutFat(comp *swap.Component, i int, lines []int) []int {
 	return slices.DeleteFunc(slices.Clone(lines), func(at int) bool {
 		l := &comp.Lines[at]
-		if l.From == nil || l.Change != swap.Kept && l.Change != swap.Swapped || !p.c.fatLine(&l.Line) || !p.onlyFried(p.graph.Named(*l.From)) {
+		if l.From == nil || l.Change != swap.Kept && l.Change != swap.Swapped || !p.c.fatLine(&l.Line) {
 			return false
+		}
+		if !p.onlyFried(p.graph.Named(*l.From)) {
+			if l = p.fatToSpare(comp, l); l == nil {
+				return false
+			}
 		}
 		l.Change, l.Why = swap.Dropped, p.c.words().FatGone
 		return true
 	})
+}
+
+// fatToSpare is another line of the same fat, which only fried what is not fried any more: the oil for the
+// meat, beside that for the onions. It is nil where there is none.
+func (p *plan) fatToSpare(comp *swap.Component, fat *swap.Line) *swap.Line {
+	for k := range comp.Lines {
+		l := &comp.Lines[k]
+		if l != fat && l.FoodID() == fat.FoodID() && l.From != nil && (l.Change == swap.Kept || l.Change == swap.Swapped) && p.onlyFried(p.graph.Named(*l.From)) {
+			return l
+		}
+	}
+	return nil
 }
 
 // withoutTaste lets go of what only gave its taste to a broth that is not boiled any more.

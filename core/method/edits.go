@@ -50,6 +50,11 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if at := a.Words.Outcome; at[1] > 0 && len(w.animalWords(larder.Capital(a.Makes)+".")) > 0 {
 		out = append(out, edit{at[0], at[1], ""}) // "to make a mayonnaise"
 	}
+	if at := a.Words.Shape; at[1] > 0 {
+		if said := w.slice(at[0], at[1]); w.c.renamed(said) != said {
+			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "into 8 sausages"
+		}
+	}
 	out = append(out, w.pointsTo(a, own)...)
 	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
 		return nil, false // all that it was done to is gone

@@ -130,14 +130,19 @@ func (w *writer) apply(a *recipe.Action, edits []edit) string {
 			continue
 		}
 		b.WriteString(w.slice(at, e.from))
+		at = e.upto
 		if e.text == "" {
-			trimmed := w.withoutJoint(strings.TrimRight(b.String(), " ,"))
+			before := b.String()
+			trimmed := w.withoutJoint(strings.TrimRight(before, " ,"))
 			b.Reset()
 			b.WriteString(trimmed)
+			ends := func(x [2]int) bool { return x[1] > 0 && x[0] > at && x[0] <= at+2 }
+			if strings.HasSuffix(strings.TrimRight(before, " "), ",") && w.slice(at, at+1) == "," && !ends(a.Words.Cue) && !ends(a.Words.Time) {
+				at++ // "press, prawn side down, into the seeds"
+			}
 		} else {
 			b.WriteString(e.text)
 		}
-		at = e.upto
 	}
 	b.WriteString(w.slice(at, a.Upto))
 	return tidy(b.String())

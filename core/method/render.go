@@ -49,14 +49,20 @@ func (p *plan) friesInRunOut(i int) bool {
 	if p.inWhatIsLeft(i) {
 		return true
 	}
-	before := slices.IndexFunc(n.Inputs, func(in int) bool { return p.deeds[in].drop && p.rendered(in) })
+	before := slices.IndexFunc(n.Inputs, p.renderedTo)
 	if before < 0 || p.fatIn(i) || n.Liquid {
 		return false
 	}
 	if n.Technique.Joins == "yes" {
-		return len(n.Users) > 0 && p.dryOver(n.Users[0])
+		return n.Action.Minutes != nil && len(n.Users) > 0 || len(n.Users) > 0 && p.dryOver(n.Users[0])
 	}
 	return p.dryOver(i)
+}
+
+// renderedTo tells whether flesh was fried in its own fat by an action that is not done, or by one before it
+// on which it went on: "fry the bacon till its fat runs, add the pork and brown it".
+func (p *plan) renderedTo(in int) bool {
+	return p.deeds[in].drop && (p.rendered(in) || slices.ContainsFunc(p.graph.Nodes[in].Inputs, p.renderedTo))
 }
 
 // inWhatIsLeft tells whether an action fries in the fat that flesh of before left in the pan, by no name of

@@ -50,6 +50,8 @@ type Words struct {
 	Verb, Time, Heat, Cue, Vessel [2]int
 	// Outcome is where the text says what is to come of it: "to make a mayonnaise".
 	Outcome [2]int
+	// Shape is where the word for the shape stands that things are given: "into 8 sausages".
+	Shape [2]int
 	// Aim is where it says before its verb what it is for: "for the sauce".
 	Aim [2]int
 	// Particles stand apart from the verb that they belong to: "put the meat back".

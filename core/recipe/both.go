@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 )
 
@@ -11,6 +12,9 @@ import (
 // lemons and 75 ml of their juice". It is the line itself where it is no such line.
 func (l *layout) bothParts(text string) []string {
 	if parts := l.inAnother(text); parts != nil {
+		return parts
+	}
+	if parts := l.doneWith(text); parts != nil {
 		return parts
 	}
 	if parts := l.ofSeveralOrigins(text); parts != nil {
@@ -61,6 +65,44 @@ func (l *layout) inAnother(text string) []string {
 		return []string{strings.TrimRight(head, " ,"), tail}
 	}
 	return nil
+}
+
+// doneWith takes a line apart that says with a word, or behind one, which animal matter was used on a food of
+// plants: "12 slices buttered bread", "1 slice of bread soaked in milk". Both are bought.
+func (l *layout) doneWith(text string) []string {
+	lang := l.reader.larder.Language()
+	words := strings.Fields(text)
+	plant := func(part string) bool {
+		f := l.line(part)
+		return f.Food != nil && f.Origin != larder.FromAnimal
+	}
+	for k, w := range words {
+		if by := lang.Lines.UsedOn[strings.ToLower(w)]; by != "" {
+			if rest := strings.TrimRight(strings.Join(slices.Delete(slices.Clone(words), k, k+1), " "), ", "); plant(rest) {
+				return []string{rest, by}
+			}
+		}
+		role := lang.Prepositions[strings.ToLower(w)]
+		if k < 2 || k+1 == len(words) || role != "in" && role != "with" || !l.doneCold(words[k-1]) {
+			continue
+		}
+		head, tail := strings.TrimRight(strings.Join(words[:k], " "), " ,"), strings.Join(words[k+1:], " ")
+		if second := l.line(tail); second.Food != nil && second.Origin == larder.FromAnimal && second.Amount == nil && l.namesOnly(tail, l.reader.larder.Food(*second.Food)) && plant(head) {
+			return []string{head, tail}
+		}
+	}
+	return nil
+}
+
+// doneCold tells whether a word says what was done to something without a fire: "soaked", but not "fried".
+func (l *layout) doneCold(word string) bool {
+	lang := l.reader.larder.Language()
+	return slices.ContainsFunc(lang.Verb(strings.ToLower(strings.Trim(word, ","))), func(r language.Reading) bool {
+		return r.Form == language.Past && slices.ContainsFunc(lang.Orders(r.Lemma), func(name string) bool {
+			t := l.reader.larder.Technique(name)
+			return t != nil && t.Heat == ""
+		})
+	})
 }
 
 // ofSeveralOrigins takes a line of several foods without amounts apart of which some come from an animal

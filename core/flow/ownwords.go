@@ -31,7 +31,7 @@ func (b *bindings) justNamed(n noun) *referent {
 	}
 	var found *referent
 	for i := range b.lines {
-		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.r.lang.Extracts[b.lines[i].food.Kind] || b.closed(i) {
+		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.lines[i].food == nil || b.r.lang.Extracts[b.lines[i].food.Kind] || b.closed(i) {
 			continue
 		}
 		if found != nil {
@@ -264,7 +264,8 @@ func (b *bindings) counted(n noun) []referent {
 // forTheTable tells whether a fat or something of milk is eaten with a dish that holds all of what the
 // list has of it, worked in with other things.
 func (b *bindings) forTheTable(n noun, p portion) bool {
-	if b.tech.Closes != larder.ClosesTable || n.pointed || n.rest || n.share > 0 || n.owner != nil || !b.fat(p) && b.lines[p.line].food.Animal != larder.Dairy {
+	f := b.lines[p.line].food
+	if f == nil || b.tech.Closes != larder.ClosesTable || n.pointed || n.rest || n.share > 0 || n.owner != nil || !b.fat(p) && f.Animal != larder.Dairy {
 		return false
 	}
 	t := b.held(p)

@@ -51,6 +51,8 @@ func TestWaysOfSpeaking(t *testing.T) {
 
 // The shapes that recipes come in, and what is none.
 var shapes = []string{
+	"Soup\n\n400 g beans, mix with the sauce\n2 tbsp zyx, then season\n\n1. Season with the zyx, then stir. Serve with zyx.",
+	"1. Soak the nuts and heat the sauce.\n5. Drain the pasta, mix with the pale sauce and parsley, then season.\n2. Spoon the gel into a bowl and season. Stir in the herbs.\n3. Season with the soy sauce, then taste.",
 	"Stew\n\nServes 6\n\n" + strings.Repeat("1 1/2 lb (680 g) smoked haddock, skinned and boned\n2 large onions, finely chopped\n400 ml whole milk, or cream\n", 10) +
 		"\nMethod\n" + strings.Repeat("1. Fry the onions in butter for 10 minutes, then add the haddock and simmer for 20 minutes at 180 C until it flakes.\n", 6),
 	"1 1/2 cups (12 oz/340 g) flour, or 2-3 tbsp ½ (",

@@ -77,3 +77,25 @@ func TestWhatWasForFleshGoesOn(t *testing.T) {
 		},
 	})
 }
+
+// Fat that runs out of flesh, fat to spare, and shapes that flesh gives its name to.
+func TestFatToSpareAndShapes(t *testing.T) {
+	reads(t, map[string]carried{
+		"of one fat twice, the one that fried flesh alone is not bought": {
+			"Pie\nServes 4\n\n500 g chicken thighs, diced\n1 tbsp olive oil\n30 g butter\n1 leek, sliced\n2 tbsp flour\n300 ml vegetable stock\n\nMethod\n1. Heat the oil in a frying pan and brown the chicken for 5 minutes. Remove to a plate.\n2. Melt the butter in the same pan and cook the leek for 6 minutes. Stir in the flour and then the stock. Return the chicken and simmer for 10 minutes.",
+			map[string]string{line("0"): "butter-bean-poultry", line("2"): "oil-for-butter"}, []string{"2 tbsp olive oil", "Heat the oil in a frying pan and cook the leek"}, []string{"1 tbsp olive oil", "dd the olive oil"},
+		},
+		"what lay on a slice goes from between two words": {
+			"Toast\nServes 4\n\n250 g prawns\n6 slices bread\n1 spring onion, chopped\n4 tbsp sesame seeds\n\nMethod\n1. Blitz the prawns with the spring onion to a paste. Spread on the bread and press, prawn side down, into the sesame seeds.",
+			map[string]string{line("0"): "king-oyster-scallop"}, []string{"and press into the sesame"}, nil,
+		},
+		"sausages are rolls": {
+			"Pork\nServes 4\n\nSausages\n500 g minced pork\n60 g breadcrumbs\n1 onion, grated\n\nFor the pan\n2 tbsp oil\n\nMethod\n1. Knead the pork with the crumbs and onion. Form into 8 sausages.\n2. Fry the sausages in the oil for 10 minutes.",
+			map[string]string{line("0"): "lentil-oat-shaped"}, []string{"# Rolls", "into 8 rolls", "ry the rolls"}, []string{"ausage"},
+		},
+		"onions after bacon whose fat ran": {
+			"Pot\nServes 4\n\n150 g bacon, diced\n2 onions, chopped\n400 g potatoes, cubed\n500 ml vegetable stock\n400 g pork shoulder, cubed\n\nMethod\n1. Fry the bacon until its fat runs, then add the pork and brown it. Add the onions and cook for 8 minutes.\n2. Add the potatoes and the stock and simmer for 20 minutes.",
+			map[string]string{line("0"): "smoked-tofu-lardons", line("4"): "mushroom-chunks-braise"}, []string{"Heat the vegetable oil and add the mushrooms and tempeh. Add the onions"}, nil,
+		},
+	})
+}

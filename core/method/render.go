@@ -54,7 +54,7 @@ func (p *plan) friesInRunOut(i int) bool {
 		return false
 	}
 	if n.Technique.Joins == "yes" {
-		return n.Action.Minutes != nil && len(n.Users) > 0 || len(n.Users) > 0 && p.dryOver(n.Users[0])
+		return len(n.Users) > 0 && (n.Action.Minutes != nil || p.driesOn(n.Users[0]))
 	}
 	return p.dryOver(i)
 }
@@ -81,6 +81,16 @@ func (p *plan) remnant(how string) bool {
 	return slices.ContainsFunc(p.l.Language().Remnants, func(words language.List) bool {
 		return strings.HasSuffix(strings.ToLower(how), strings.Join(words, " "))
 	})
+}
+
+// driesOn tells whether what goes into a pan cooks there without a liquid, by an action or by one that follows
+// on it where that one is not done or puts more in.
+func (p *plan) driesOn(i int) bool {
+	n := &p.graph.Nodes[i]
+	if (p.deeds[i].drop || n.Technique.Joins == "yes" && !n.Liquid) && len(n.Users) > 0 {
+		return p.driesOn(n.Users[0])
+	}
+	return p.dryOver(i)
 }
 
 // dryOver tells whether an action cooks things of the cook's own without a liquid.

@@ -103,7 +103,7 @@ func TestFoodsMayStandBeforeTheirAmounts(t *testing.T) {
 
 // For how many a dish is may be said with a word for them, or in measures of its own.
 func TestForHowManyInTheirOwnWords(t *testing.T) {
-	for text, want := range map[string]float64{"for four hungry students:": 4, "Four bowls": 4, "Makes 3 big bowls": 3} {
+	for text, want := range map[string]float64{"for four hungry students:": 4, "Four bowls": 4, "Makes 3 big bowls": 3, "Cuts into 10 slices": 10} {
 		d := reader(t).Read("Stew\n"+text+"\n\n500 g beans\n2 onions\n1 litre stock\n\nMethod\n1. Boil the beans.", measure.Metric)
 		require.Len(t, d.Components, 1, text)
 		require.Empty(t, d.Components[0].Name, text)

@@ -199,7 +199,7 @@ func (b *body) timed(i int, c clock) int {
 	return c.upto
 }
 
-func (b *body) wordless(i int) bool { return b.words[i].low == "" && !b.number(i) }
+func (b *body) wordless(i int) bool { return i >= b.upto || b.words[i].low == "" && !b.number(i) }
 
 // finite tells whether a clause with a verb of its own begins at i: "as it
 // browns".

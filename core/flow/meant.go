@@ -68,7 +68,7 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
 		into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil })
 	}
-	if into != nil && !slices.Contains(r.inputs, into) && b.addedLater(into) {
+	if into != nil && !slices.Contains(r.inputs, into) && !c.going && b.addedLater(into) {
 		if pot := b.latest(func(x *thing) bool { return x != into && b.isPot(x, r) }); pot != nil {
 			into = pot
 		}

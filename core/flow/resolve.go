@@ -180,7 +180,7 @@ func (b *bindings) justLeft(n noun) *thing {
 // was boiled as, or that of its part.
 func (b *bindings) byItsName(n noun) *thing {
 	t := b.called(n)
-	if t == nil && len(n.words) > 1 && !b.lineHere(n) {
+	if t == nil && len(n.words) > 1 && !b.r.lang.HeatWords[n.words[0]] && !b.lineHere(n) {
 		t = b.liquorLeft(n)
 	}
 	if t == nil {

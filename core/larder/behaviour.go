@@ -119,9 +119,10 @@ const (
 	Steeped   = "steeped"
 	Batter    = "batter"
 	Melted    = "melted"
+	Laid      = "laid"
 )
 
-var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped, Batter, Melted}
+var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped, Batter, Melted, Laid}
 
 // flesh are the classes that rules call so.
 var flesh = []string{string(Meat), string(Poultry), string(Fish), string(Shellfish)}
@@ -249,6 +250,12 @@ const Melts = "melts"
 // fat makes less watery and no less liquid.
 func Wets(f *Food) bool {
 	return Pours(f) || f != nil && strings.HasSuffix(f.Aisle, "dairy") && f.Matter.Density > 0 && Or(f.Per100.Water, 0) > creamWater
+}
+
+// Bathes tells whether what lies in a food takes its taste: it is as heavy as water, mostly is water, and
+// tastes of something.
+func Bathes(f *Food) bool {
+	return f != nil && f.Matter.Density >= 1 && Or(f.Per100.Water, 0) > creamWater && (f.Taste != (Taste{}) || f.Acids != (Acids{}) || len(f.Aromas) > 0)
 }
 
 // creamWater is the water in 100 g of a rich cream.

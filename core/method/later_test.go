@@ -97,5 +97,9 @@ func TestFatToSpareAndShapes(t *testing.T) {
 			"Pot\nServes 4\n\n150 g bacon, diced\n2 onions, chopped\n400 g potatoes, cubed\n500 ml vegetable stock\n400 g pork shoulder, cubed\n\nMethod\n1. Fry the bacon until its fat runs, then add the pork and brown it. Add the onions and cook for 8 minutes.\n2. Add the potatoes and the stock and simmer for 20 minutes.",
 			map[string]string{line("0"): "smoked-tofu-lardons", line("4"): "mushroom-chunks-braise"}, []string{"Heat the vegetable oil and add the mushrooms and tempeh. Add the onions"}, nil,
 		},
+		"eggs that lie in soy for its taste": {
+			"Bowls\nServes 2\n\n800 ml chicken stock\n60 ml soy sauce\n2 eggs\n240 g rice noodles\n1 tbsp mirin\n\nMethod\n1. Simmer the stock for 20 minutes. Boil the eggs for 6 minutes, chill in iced water, peel and leave in half the soy and the mirin for an hour.\n2. Boil the noodles for 2 minutes. Divide the remaining soy between two bowls, pour in the hot stock and add the drained noodles. Top with the halved eggs.",
+			map[string]string{line("0"): "golden-leek-stock", line("2"): "tofu-piece-egg"}, []string{"Leave the black-salt tofu in half the soy and the mirin for an hour", "pour in the hot golden vegetable stock"}, []string{"iced water", "peel"},
+		},
 	})
 }

@@ -12,10 +12,22 @@ func (p *plan) statesAt(s *standIn, i int) []string {
 	if p.graph.Nodes[i].Technique.Family == "cut" && p.boundLater(s, i) {
 		return append([]string{larder.Bound}, s.states...)
 	}
+	if p.laidIn(i) {
+		return append([]string{larder.Laid}, s.states...)
+	}
 	if p.graph.Nodes[i].Technique.Family != "dry heat" || !p.marinated(s, i) {
 		return s.states
 	}
 	return slices.DeleteFunc(slices.Clone(s.states), func(state string) bool { return state == larder.Browned })
+}
+
+// laidIn tells whether an action leaves something to rest in what gives it a taste: "leave in the soy for an hour".
+func (p *plan) laidIn(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Family == "rest" && slices.ContainsFunc(n.With, func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return p.stand[line] == nil && larder.Bathes(f)
+	})
 }
 
 // marinated tells whether a stand-in lay in a marinade before an action, and in no liquid over

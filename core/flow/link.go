@@ -266,7 +266,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 		return next // "to stiff peaks"
 	}
 	if role == "into" && b.shapes(w, nouns[0]) || first && role != "into" && b.cuts() && b.shapes("into", nouns[0]) {
-		b.clause.makes, b.clause.shapeAt = nouns[0].head(), [2]int{nouns[0].upto - 1, nouns[0].upto}
+		b.gives(nouns[0])
 		return next
 	}
 	b.clause.links = append(b.clause.links, link{role, w, first, nouns, i})
@@ -287,15 +287,4 @@ func (b *body) shapes(w string, n noun) bool {
 		return false // "dip into beaten egg"
 	}
 	return b.lang.Shapes[head] || b.lang.Products[head] && !b.lang.Holding[head] || n.amount[1] > 0 && len(n.words) == 0
-}
-
-// doneBefore tells whether a name says what was done to its thing before, so that
-// the thing is there already: "into the cooled crust".
-func (b *body) doneBefore(n noun) bool {
-	for i := n.from; i < n.upto-1; i++ {
-		if _, width := b.verb(i, language.Past); width > 0 && b.lang.Products[b.low(n.upto-1)] {
-			return true
-		}
-	}
-	return false
 }

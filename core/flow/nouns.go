@@ -260,7 +260,7 @@ func (b *body) listed(i int) bool {
 func (b *body) thing(nouns []noun) {
 	switch {
 	case len(nouns) == 1 && !(nouns[0].pointed && b.lang.Products[nouns[0].head()]) && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()]) && !b.foods(nouns[0].head()):
-		b.clause.makes, b.clause.shapeAt = nouns[0].head(), [2]int{nouns[0].upto - 1, nouns[0].upto}
+		b.gives(nouns[0])
 	case b.purpose != "":
 		if b.lang.Outcomes[b.purpose] {
 			b.clause.makes, b.clause.outcomeAt = nouns[0].head(), [2]int{b.purposeAt, nouns[len(nouns)-1].upto}
@@ -270,4 +270,20 @@ func (b *body) thing(nouns []noun) {
 	default:
 		b.clause.objects = append(b.clause.objects, nouns...)
 	}
+}
+
+// gives notes the shape that things are given, and where it is said.
+func (b *body) gives(shape noun) {
+	b.clause.makes, b.clause.shapeAt = shape.head(), [2]int{shape.upto - 1, shape.upto}
+}
+
+// doneBefore tells whether a name says what was done to its thing before, so that
+// the thing is there already: "into the cooled crust".
+func (b *body) doneBefore(n noun) bool {
+	for i := n.from; i < n.upto-1; i++ {
+		if _, width := b.verb(i, language.Past); width > 0 && b.lang.Products[b.low(n.upto-1)] {
+			return true
+		}
+	}
+	return false
 }

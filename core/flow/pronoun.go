@@ -35,18 +35,8 @@ func (b *bindings) pronoun(n noun) []referent {
 	if n.rest && n.share == 0 && len(n.words) == 0 && b.justTakenOut() {
 		return []referent{{made: b.stays}} // "take out the sausage and slice it; blend the rest"
 	}
-	if (n.rest || n.share > 0) && len(n.words) == 0 {
-		if p := b.partlyUsed(); p != nil {
-			return []referent{{portion: p}}
-		}
-		if t := b.begun(); n.rest && t != nil && t.comp != b.comp && b.focus != nil && b.focus.comp == b.comp {
-			if left := b.untouched(); len(left) > 1 {
-				return left // "dissolve the sugar in the water, stir in the rest", of a dip
-			}
-		}
-		if t := b.begun(); (n.rest || n.one && t != b.focus && b.onlyVessel != "") && t != nil && t.held(b) {
-			return []referent{{made: t}}
-		}
+	if left := b.shareOfBegun(n); left != nil {
+		return left
 	}
 	if b.onlyVessel != "" && !n.rest {
 		return []referent{{vessel: b.onlyVessel}}
@@ -72,6 +62,26 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
+}
+
+// shareOfBegun is what a share of something that goes by no name is of: what has been used in part.
+func (b *bindings) shareOfBegun(n noun) []referent {
+	if !n.rest && n.share == 0 || len(n.words) > 0 {
+		return nil
+	}
+	if p := b.partlyUsed(); p != nil {
+		return []referent{{portion: p}}
+	}
+	t := b.begun()
+	if n.rest && t != nil && t.comp != b.comp && b.focus != nil && b.focus.comp == b.comp {
+		if left := b.untouched(); len(left) > 1 {
+			return left // "dissolve the sugar in the water, stir in the rest", of a dip
+		}
+	}
+	if (n.rest || n.one && t != b.focus && b.onlyVessel != "") && t != nil && t.held(b) {
+		return []referent{{made: t}}
+	}
+	return nil
 }
 
 // untouched are the lines of the part at hand of which nothing has gone in.

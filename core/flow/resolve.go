@@ -69,14 +69,10 @@ func (b *bindings) meaning(n noun) []referent {
 			return found
 		}
 	}
-	if found := b.piecesOf(n); found != nil {
-		return found
-	}
-	if found := b.unlisted(n); found != nil {
-		return found
-	}
-	if found := b.stayedBehind(n); found != nil {
-		return found
+	for _, find := range []func(noun) []referent{b.piecesOf, b.unlisted, b.stayedBehind} {
+		if found := find(n); found != nil {
+			return found
+		}
 	}
 	if found := b.group(n); len(found) > 0 {
 		if just := b.justNamed(n); just != nil {

@@ -119,10 +119,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if pot := w.potOfGone(noun); pot != "" {
 		return []named{{text: pot}}, true // "the clam pan"
 	}
-	if noun.Vessel && len(noun.Refs) == 0 {
-		return kept, false
-	}
-	if !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) {
+	if noun.Vessel && len(noun.Refs) == 0 || !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) {
 		return kept, false // "strain the juice", of the tamarind
 	}
 	if w.isInAlready(n, p, noun) || p.Role == "with" && w.itsOwnJuices(n, noun) {

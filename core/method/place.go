@@ -198,21 +198,29 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if len(words) == 1 && len(stands) > 0 && !stands[0].flesh() && len(p.dish.Components[i].Lines) >= severalLines {
 		return larder.Capital(c.words().Mixture) // "Cream", of yolks, sugar and mascarpone
 	}
-	var out []string
-	said := false
-	for _, w := range words {
-		norm := larder.Words(w)
-		if len(norm) != 1 || !slices.Contains(gone, norm[0]) {
-			out = append(out, w)
-			continue
-		}
-		if len(stands) > 0 && !said && stands[0].was.Animal == animals[0].Animal {
-			out, said = append(out, strings.Fields(stands[0].name)...), true
-		}
+	stand := ""
+	if len(stands) > 0 && stands[0].was.Animal == animals[0].Animal {
+		stand = stands[0].name
 	}
-	text := larder.Capital(strings.Join(slices.CompactFunc(out, strings.EqualFold), " "))
+	text := larder.Capital(instead(words, gone, stand))
 	if text == "" || len(c.reader.Animals(text, nil)) > 0 {
 		return c.words().Pieces
 	}
 	return text
+}
+
+// instead says a heading with another name once where some of its words are.
+func instead(words, gone []string, name string) string {
+	var out []string
+	said := false
+	for _, w := range words {
+		norm := larder.Words(w)
+		switch {
+		case len(norm) != 1 || !slices.Contains(gone, norm[0]):
+			out = append(out, w)
+		case !said:
+			out, said = append(out, strings.Fields(name)...), true
+		}
+	}
+	return strings.Join(slices.CompactFunc(out, strings.EqualFold), " ")
 }

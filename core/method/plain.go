@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -60,11 +61,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	} else if n.Is("place") && a.Words.Vessel[1] > 0 && a.Words.Vessel[1] <= a.Upto {
 		text += w.putIn(a, nil, true)
 	}
-	minutes := a.Minutes
-	if d.minutes != nil {
-		minutes = d.minutes
-	}
-	if minutes != nil {
+	if minutes := cmp.Or(d.minutes, a.Minutes); minutes != nil {
 		text += " " + words.For + " " + w.c.spoken(*minutes)
 	}
 	if a.Cue != "" && !d.cueless {

@@ -176,7 +176,7 @@ func (l *layout) inOneRow(b block) bool {
 		}
 		return true
 	}
-	if name, parts := l.labelledRow(b.text); parts != nil {
+	if name, parts := l.labelledRow(b.text); parts != nil && (!b.numbered || slices.ContainsFunc(parts, l.quantityFirst)) { // no step: "3. Set out plates: flour; beaten egg; crumbs"
 		switch {
 		case name != "" && (l.serves(block{text: name}) || l.reader.yields.people.MatchString(name)): // "For 4: 500 g beef, 1 onion"
 			l.mode = listing

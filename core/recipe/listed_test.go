@@ -111,3 +111,10 @@ func TestForHowManyInTheirOwnWords(t *testing.T) {
 		require.InDelta(t, want, d.Serves.Low, 0.01, text)
 	}
 }
+
+func TestANumberedStepIsNoListWithoutAmounts(t *testing.T) {
+	d := reader(t).Read("Schnitzel\n\n80 g flour\n2 eggs\n150 g breadcrumbs\n50 g oil\n\n1. Set up three plates: flour; beaten eggs; breadcrumbs. Coat the schnitzels.\n2. Fry in the oil.", measure.Metric)
+	require.Len(t, d.Components, 1)
+	require.Len(t, d.Components[0].Lines, 4)
+	require.Len(t, d.Components[0].Steps, 2)
+}

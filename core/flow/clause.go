@@ -128,6 +128,9 @@ func (p *parser) shareObjects() {
 const longestShort = 4
 
 func (t *text) sentenceEnds(i int) bool {
+	if t.mark(i, ";") && t.inList(i) {
+		return false
+	}
 	if t.mark(i, "!?;") {
 		return true
 	}

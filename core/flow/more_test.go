@@ -40,6 +40,8 @@ func TestMoreThingsAreTold(t *testing.T) {
 		{"with one thing, then with another", "1 kg potatoes|1 clove garlic|30 g butter", "Rub a dish with the garlic, then with half the butter. Tip in the potatoes.", []string{"a0 rub/rub('dish; with 0.1)", "a1 rub/rub('dish; with 0.5×0.2)", "a2 tip in/add(0.0; into 'dish)"}},
 		{"it goes on until all is used", "500 g dough|300 g mince", "Fill the dough with the mince. Go on until all is used.", []string{"a0 fill/stuff(0.0; with 0.1)", "a1 go on/repeat(; until all is used)"}},
 		{"added meanwhile, to what boils and not to what was seared", "240 g noodles|4 slices pork|100 g sprouts|1 litre stock", "Simmer the stock. Sear the pork in a pan. Boil the noodles for 2 minutes, adding the sprouts. Divide the stock between two bowls and add the drained noodles.", []string{"a0 simmer/simmer(0.3)", "a1 sear/sear(0.1)", "a2 boil/boil(0.0; 2-2 min)", "a3 add/add(0.2; into @a2)", "a4 divide bowls/serve(@a0; into 'two bowls)", "a5 add/add(@a3; into @a4)"}},
+		{"plates that hold a list", "4 escalopes|80 g flour|2 eggs|2 tbsp milk|150 g crumbs", "Set up three plates: flour; eggs whisked with the milk; crumbs. Coat the escalopes in each in turn.", []string{"a0 set up/place(0.1, 0.2, 0.3, 0.4; into 'three plates)", "a1 coat/coat(0.0; with @a0; how: in each in turn)"}},
+		{"orders behind a colon, parted by semicolons", "1 onion|50 g butter|2 carrots", "For the base: melt the butter; fry the onion; add the carrots.", []string{"a0 melt/melt(0.1)", "a1 fry/fry(0.0; with @a0)", "a2 add/add(0.2; into @a1)"}},
 		{"it goes on for so long", "500 g beans|1 litre water", "Boil the beans in the water. Go on for 10 minutes.", []string{"a0 boil/boil(0.0; with 0.1)", "a1 go on/cook(@a0; 10-10 min)"}},
 	})
 }

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/language"
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -24,7 +25,7 @@ func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 	b.keepsOn(i + n)
 	p.claim(c.from)
 	p.brackets = nil
-	at := b.run(i + n)
+	at := p.setOut(c, b.run(i+n), upto)
 	if p.announces(c, at, upto) {
 		p.announced = c.objects
 		return p.asideTo(i, at, recipe.Note)
@@ -40,6 +41,53 @@ func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 	}
 	return at
 }
+
+// setOut reads what a list behind a colon says that the vessels before it are to hold: "set up three plates:
+// flour, beaten egg and crumbs".
+func (p *parser) setOut(c *clause, at, upto int) int {
+	if !p.mark(at, ":") || p.orders(at+1, true, false) {
+		return at
+	}
+	var on []noun
+	switch {
+	case len(c.objects) == 1 && len(c.links) == 0:
+		on = c.objects
+	case len(c.objects) == 0 && len(c.links) == 1 && len(c.links[0].nouns) == 1:
+		on = c.links[0].nouns // "set up three plates"
+	}
+	if len(on) == 0 || !p.lang.Receiving[larder.Singular(on[0].head())] {
+		return at
+	}
+	b := body{parser: p, clause: &clause{from: at + 1}, upto: upto}
+	var held []noun
+	end := at
+	for end == at || p.mark(end, ";") {
+		nouns, next := b.nouns(end + 1)
+		if len(nouns) == 0 {
+			break
+		}
+		held, end = append(held, nouns...), next
+	}
+	if len(held) == 0 {
+		return at
+	}
+	c.links, c.objects = []link{{role: "into", word: "on", nouns: on, from: c.from}}, held
+	return end
+}
+
+// inList tells whether a semicolon only parts the things of a list behind a colon: "three plates: flour;
+// beaten egg; crumbs".
+func (t *text) inList(i int) bool {
+	for k := i - 1; k >= max(0, i-longestList) && !t.mark(k, ".!?"); k-- {
+		if t.mark(k, ":") {
+			return !t.orders(k+1, true, false) && !t.orders(i+1, true, false)
+		}
+	}
+	return false
+}
+
+// longestList is how many words a list behind a colon has at most.
+const longestList = 40
 
 // announces tells whether an order only says what the orders behind its colon bring
 // about: "Cook the rice: wash it, cover with water".

@@ -101,5 +101,9 @@ func TestFatToSpareAndShapes(t *testing.T) {
 			"Bowls\nServes 2\n\n800 ml chicken stock\n60 ml soy sauce\n2 eggs\n240 g rice noodles\n1 tbsp mirin\n\nMethod\n1. Simmer the stock for 20 minutes. Boil the eggs for 6 minutes, chill in iced water, peel and leave in half the soy and the mirin for an hour.\n2. Boil the noodles for 2 minutes. Divide the remaining soy between two bowls, pour in the hot stock and add the drained noodles. Top with the halved eggs.",
 			map[string]string{line("0"): "golden-leek-stock", line("2"): "tofu-piece-egg"}, []string{"Leave the black-salt tofu in half the soy and the mirin for an hour", "pour in the hot golden vegetable stock"}, []string{"iced water", "peel"},
 		},
+		"plates to coat from, set up behind a colon": {
+			"Schnitzel\nServes 2\n\n4 pork escalopes\n80 g flour\n2 eggs\n2 tbsp oat milk\n150 g breadcrumbs\n50 g oil\n\nMethod\n1. Set up three plates: flour; eggs whisked with the milk; crumbs. Coat the escalopes in each in turn. Fry in the oil.",
+			map[string]string{line("0"): "breaded-tofu", line("2"): "potato-bind"}, []string{"three plates: flour and mashed potato whisked with the milk"}, []string{"Add the"},
+		},
 	})
 }

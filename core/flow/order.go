@@ -71,7 +71,7 @@ func (p *parser) setOut(c *clause, at, upto int) int {
 	if len(held) == 0 {
 		return at
 	}
-	c.links, c.objects = []link{{role: "into", word: "on", nouns: on, from: c.from}}, held
+	c.links, c.objects = []link{{role: "into", nouns: on, from: c.from}}, held
 	return end
 }
 

@@ -209,13 +209,16 @@ func (p *plan) dropWater(i int) {
 
 // fromTheTap tells whether an action takes water that nobody lists.
 func (p *plan) fromTheTap(n *flow.Node) bool {
-	return slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), func(r recipe.Ref) bool {
-		words := []string{}
-		if r.Named != nil {
-			words = larder.Words(*r.Named)
-		}
-		return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
-	})
+	return slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), p.unlistedWater)
+}
+
+// unlistedWater tells whether a reference is to water that nobody lists.
+func (p *plan) unlistedWater(r recipe.Ref) bool {
+	if r.Named == nil {
+		return false
+	}
+	words := larder.Words(*r.Named)
+	return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
 }
 
 // watersAlone tells whether an action boils, cools or chills no more than the water of a broth, and the salt in
@@ -248,7 +251,7 @@ func (p *plan) onlyWater(i int) int {
 		f := p.l.Food(p.line(line).FoodID())
 		switch {
 		case !p.there(line, i):
-		case f != nil && f.ID == "water":
+		case f != nil && f.ID == waterFood:
 			water = line
 		case f == nil || f.Kind != "salt":
 			return -1

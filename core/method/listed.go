@@ -24,7 +24,7 @@ func (c *Carrier) unlisted(d *recipe.Dish, a *swap.Adaptation, component int, s 
 				continue
 			}
 			m, ok := l.Index().At(words, 0, true)
-			if !ok || m.End != len(words) || m.Food.ID == "water" || saidIn(d, component, s, words) || c.standsFor(a, words) || stillOpen(d, a, m.Food.ID, words) {
+			if !ok || m.End != len(words) || m.Food.ID == waterFood || saidIn(d, component, s, words) || c.standsFor(a, words) || stillOpen(d, a, m.Food.ID, words) {
 				continue
 			}
 			listed := slices.ContainsFunc(a.Components, func(comp swap.Component) bool {

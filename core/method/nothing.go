@@ -3,7 +3,6 @@ package method
 import (
 	"slices"
 
-	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -35,24 +34,13 @@ func (p *plan) seasonsNothing(i int) bool {
 // no salt is drawn any more.
 func (p *plan) scaldsNothing(i int) bool {
 	n := &p.graph.Nodes[i]
-	if n.Technique.Joins != "yes" || len(n.To) > 0 || len(n.Into) == 0 || len(n.Users) != 1 || !p.waterGoesIn(n) {
+	if n.Technique.Joins != "yes" || len(n.To) > 0 || len(n.Into) == 0 || len(n.Users) != 1 || !slices.ContainsFunc(n.Action.To, p.unlistedWater) {
 		return false
 	}
 	next := &p.graph.Nodes[n.Users[0]]
 	return next.Technique.Family == "rest" && !slices.ContainsFunc(n.Into, func(line int) bool {
 		s := p.stand[line]
 		return s == nil || !s.flesh() || !s.is(larder.Ready)
-	})
-}
-
-// waterGoesIn tells whether an action pours in water that nobody lists.
-func (p *plan) waterGoesIn(n *flow.Node) bool {
-	return slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool {
-		if r.Named == nil {
-			return false
-		}
-		words := larder.Words(*r.Named)
-		return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
 	})
 }
 

@@ -249,7 +249,7 @@ func sharesFood(a swap.Adaptation, component int, id string) bool {
 	brought := 0
 	for n, line := range comp.Lines {
 		switch own := broughtBy(a, component, id, n); {
-		case line.Change == swap.Dropped || line.FoodID() == "water":
+		case line.Change == swap.Dropped || line.FoodID() == waterFood:
 		case own:
 			mine[line.FoodID()] = true
 			brought++

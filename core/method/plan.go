@@ -148,7 +148,7 @@ func (p *plan) alone(i int, s *standIn) bool {
 		if o == nil && p.leftBehind(line, i) {
 			return false
 		}
-		return (o == nil || o.class != s.class && !(o.flesh() && s.flesh())) && p.line(line).FoodID() != "water"
+		return (o == nil || o.class != s.class && !(o.flesh() && s.flesh())) && p.line(line).FoodID() != waterFood
 	})
 }
 

@@ -77,7 +77,7 @@ func (p *plan) slakesInto(line, i int) int {
 func (p *plan) stillBoils(i, k int) int {
 	boils := func(from int) bool {
 		return slices.ContainsFunc(p.graph.Nodes[from:], func(n flow.Node) bool {
-			return n.Is("simmer", "boil", "cook", "stew", "braise") && n.Liquid && !p.deeds[p.graph.Number(&n)].drop
+			return n.Technique.Family == "wet heat" && n.Liquid && !p.deeds[p.graph.Number(&n)].drop
 		})
 	}
 	if !p.graph.Nodes[k].Is("return") || boils(k) {

@@ -31,7 +31,7 @@ func (b *bindings) justNamed(n noun) *referent {
 	}
 	var found *referent
 	for i := range b.lines {
-		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.lines[i].food == nil || b.r.lang.Extracts[b.lines[i].food.Kind] || b.closed(i) {
+		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.r.lang.Extracts[b.lines[i].food.Kind] || b.closed(i) {
 			continue
 		}
 		if found != nil {

@@ -51,6 +51,7 @@ func TestWaysOfSpeaking(t *testing.T) {
 
 // The shapes that recipes come in, and what is none.
 var shapes = []string{
+	"Cutlets\n\n2 eggs\n80 g flour\n\nMethod\n1. Set up three plates:\n2. Set out two plates: ;; flour; beaten eggs;\n3. Set up plates: ;\n4. Set up plates: flour; fry the eggs; until : ; with",
 	"Soup\n\n400 g beans, mix with the sauce\n2 tbsp zyx, then season\n\n1. Season with the zyx, then stir. Serve with zyx.",
 	"1. Soak the nuts and heat the sauce.\n5. Drain the pasta, mix with the pale sauce and parsley, then season.\n2. Spoon the gel into a bowl and season. Stir in the herbs.\n3. Season with the soy sauce, then taste.",
 	"Stew\n\nServes 6\n\n" + strings.Repeat("1 1/2 lb (680 g) smoked haddock, skinned and boned\n2 large onions, finely chopped\n400 ml whole milk, or cream\n", 10) +

@@ -59,6 +59,19 @@ func contains(text, words string) bool {
 // closeBy is how many characters lie at most between a condition and the order that hangs on it.
 const closeBy = 3
 
+// withoutMore is what the line says up to what it says of more of its thing, which is for other work: "50 g
+// butter, plus extra for the tin".
+func (n *neighbourhood) withoutMore() string {
+	words := strings.Fields(n.line.Text)
+	extras := n.larder.Language().Extras
+	for i, w := range words {
+		if i > 0 && extras[strings.ToLower(w)] && n.line.Amount != nil {
+			return strings.Join(words[:i], " ")
+		}
+	}
+	return n.line.Text
+}
+
 // calledInSteps is what the steps call the line: "a poached egg".
 func (n *neighbourhood) calledInSteps() string {
 	ref := recipe.LineRef(n.home, n.at-n.graph.Line(n.home, 0))

@@ -206,7 +206,7 @@ func (n *neighbourhood) anywhere(techniques []string) bool {
 
 // words holds what the line, its form and its actions say against a condition.
 func (n *neighbourhood) words(w larder.UseWhen) bool {
-	written := larder.Fold(n.line.Text + ", " + n.calledInSteps())
+	written := larder.Fold(n.withoutMore() + ", " + n.calledInSteps())
 	has := func(text string, list []string) bool {
 		return slices.ContainsFunc(list, func(s string) bool { return contains(text, s) })
 	}

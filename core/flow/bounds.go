@@ -197,7 +197,11 @@ func (p *parser) subordinateEnd(i, upto int) int {
 				return k
 			}
 		}
-		if k > i+1 && p.orders(k, false, true) && p.opensThing(k+1) && !p.is(k-1, p.lang.Purpose) && !p.is(k-1, p.lang.Cooks) && !p.opensThing(k-1) {
+		behind := k + 1
+		for p.is(behind, p.lang.Particles) {
+			behind++ // "when the garlic colours put in the squid"
+		}
+		if k > i+1 && p.orders(k, false, true) && p.opensThing(behind) && !p.is(k-1, p.lang.Purpose) && !p.is(k-1, p.lang.Cooks) && !p.opensThing(k-1) {
 			return k
 		}
 	}

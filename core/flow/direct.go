@@ -69,6 +69,9 @@ func (b *bindings) fresh(n noun, i int) (s float64) {
 	if b.saysAmount(n, i) {
 		s++ // "the 40 g butter", besides what is for the dish
 	}
+	if f := b.lines[i].food; n.cut && f != nil && f.Tagged(larder.GroundSpice) {
+		s -= 1.5 // "slices of tomato and pepper"
+	}
 	if b.tech.Family == "separate" && n.pointed && !n.rest && b.liquidInHand(i) {
 		s += 0.75 // "strain the milk", of what the fish was poached in
 	}

@@ -19,6 +19,25 @@ func (b *bindings) dishCalled() []string {
 	return words
 }
 
+// namedInTitle is what a word of the dish's name means: the dish, or of two that the name tells apart the
+// last thing made of such a food: "Meatball and potato tray".
+func (b *bindings) namedInTitle(n noun) *thing {
+	m, known := b.r.larder.Index().At(n.words[len(n.words)-1:], 0, true)
+	if known && slices.ContainsFunc(b.dishCalled(), func(w string) bool { return b.r.lang.Conjunctions[w] }) {
+		if t := b.latest(func(t *thing) bool {
+			for p := range t.holds {
+				if f := b.lines[p.line].food; f != nil && f.Animal == m.Food.Animal && f.Aisle == m.Food.Aisle {
+					return true
+				}
+			}
+			return false
+		}); t != nil {
+			return t
+		}
+	}
+	return b.mainThing()
+}
+
 // mainThing is what the dish is named by: of what is there, the heaviest.
 func (b *bindings) mainThing() *thing {
 	return b.heaviest(func(t *thing, p portion) bool { return b.holder[p] == t || t.ofShare }, func(t *thing) bool { return b.working == nil || t != b.focus })

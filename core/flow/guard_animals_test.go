@@ -20,6 +20,7 @@ func TestEveryAnimalWordIsHeard(t *testing.T) {
 		for _, frame := range []string{
 			"Take it off as soon as the {} is done.", "Add the leeks as well as {}.", "Add the leeks as well as the {}.", "Go on as long as the {} is pink.",
 			"Use as much as the {} needs.", "Add the {}, press it down and chill.", "Serve it as cold as the {}.", "Cut the leeks as thin as the {}.",
+			"When it begins to colour put in the {}.", "When it looks ready add the {}.", "Once it smells like toast tip in the {}.",
 		} {
 			text := strings.ReplaceAll(frame, "{}", w)
 			require.Equal(t, bare, len(r.Animals(text, nil)) > 0, text)

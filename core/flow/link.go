@@ -33,6 +33,9 @@ func (b *body) link(i int, first bool) int {
 	if b.comparesManner(i) {
 		return b.says(i)
 	}
+	if end := b.onOne(i); end > 0 {
+		return end
+	}
 	if role == "before" && b.goes(at) && b.joinsNext(at) {
 		b.upto = i // "let it cool before beating in the egg"
 		return i

@@ -22,6 +22,7 @@ func (t *text) of(n noun, at, upto int, inner bool) (noun, bool) {
 		owner.amount = n.amount
 	}
 	if len(n.words) == 0 || t.measuring(n) {
+		owner.cut = n.cut || t.lang.Shapes[t.low(at-1)]
 		return owner, true
 	}
 	if !t.lang.Parts[n.head()] && !t.lang.Manner[n.head()] && !t.lang.Places[n.head()] && !owner.pronoun && len(n.words) == 1 && len(owner.words) == 1 && !owner.pointed {

@@ -124,7 +124,7 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 		return // "white sauce"
 	}
 	for i := max(0, start-4); i < start; i++ {
-		if s.reader.lang.Likeness[words[i]] && !(s.reader.lang.Prepositions[words[i]] == "as" && i > 0 && s.reader.lang.Wishing[words[i-1]]) {
+		if s.reader.lang.Likeness[words[i]] && !s.ordersWithin(words[i+1:start]) && !(s.reader.lang.Prepositions[words[i]] == "as" && i > 0 && s.reader.lang.Wishing[words[i-1]]) {
 			return
 		}
 		if i >= start-2 && s.reader.Clears(words[i], class) {

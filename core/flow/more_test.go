@@ -41,9 +41,21 @@ func TestMoreThingsAreTold(t *testing.T) {
 		{"it goes on until all is used", "500 g dough|300 g mince", "Fill the dough with the mince. Go on until all is used.", []string{"a0 fill/stuff(0.0; with 0.1)", "a1 go on/repeat(; until all is used)"}},
 		{"added meanwhile, to what boils and not to what was seared", "240 g noodles|4 slices pork|100 g sprouts|1 litre stock", "Simmer the stock. Sear the pork in a pan. Boil the noodles for 2 minutes, adding the sprouts. Divide the stock between two bowls and add the drained noodles.", []string{"a0 simmer/simmer(0.3)", "a1 sear/sear(0.1)", "a2 boil/boil(0.0; 2-2 min)", "a3 add/add(0.2; into @a2)", "a4 divide bowls/serve(@a0; into 'two bowls)", "a5 add/add(@a3; into @a4)"}},
 		{"plates that hold a list", "4 escalopes|80 g flour|2 eggs|2 tbsp milk|150 g crumbs", "Set up three plates: flour; eggs whisked with the milk; crumbs. Coat the escalopes in each in turn.", []string{"a0 set up/place(0.1, 0.2, 0.3, 0.4; into 'three plates)", "a1 coat/coat(0.0; with @a0; how: in each in turn)"}},
+		{"plates by their numbers, behind a colon", "4 veal escalopes|80 g flour|2 eggs|150 g breadcrumbs", "Set out three plates: flour on the first, beaten egg on the second, crumbs on the third. Coat the escalopes in each.", []string{"a0 set out/serve(0.1, 0.2, 0.3; into 'three plates)", "a1 coat/coat(0.0; with @a0)"}},
+		{"plates by their numbers, each with its own work", "4 veal escalopes|80 g flour|2 eggs|2 tbsp milk|150 g breadcrumbs", "Put the flour on a plate, beat the eggs with the milk in a second and tip the crumbs onto a third. Dip the escalopes in the flour.", []string{"a0 put/place(0.1; into 'plate)", "a1 beat/beat(0.2; with 0.3; into 'second)", "a2 tip/add(0.4; into 'third)", "a3 dip/dip(0.0; with @a0)"}},
+		{"a bowl, another and a third", "80 g flour|2 eggs|150 g breadcrumbs", "Put flour in one bowl, egg in another and crumbs in a third.", []string{"a0 put/place(0.0, 0.1, 0.2; into 'one bowl)"}},
+		{"slices of what is no spice", "1 kg potatoes|4 tomatoes|2 green peppers|pepper", "Arrange the potatoes in a tray with slices of tomato and pepper between. Grind over some pepper.", []string{"a0 arrange/layer(0.0; with 0.1, 0.2; into 'tray)", "a1 grind over/sprinkle(0.3; into @a0)"}},
+		{"a condition that an order with a particle ends", "300 g squid|2 garlic cloves|4 tbsp olive oil", "Warm the oil with the garlic. When the garlic begins to colour put in the squid and let it cook for 10 minutes.", []string{"a0 warm/warm(0.2; with 0.1)", "a1 put in/add(0.0; into @a0)", "a2 let cook/simmer(@a1; 10-10 min)", "condition: When the garlic begins to colour"}},
 		{"orders behind a colon, parted by semicolons", "1 onion|50 g butter|2 carrots", "For the base: melt the butter; fry the onion; add the carrots.", []string{"a0 melt/melt(0.1)", "a1 fry/fry(0.0; with @a0)", "a2 add/add(0.2; into @a1)"}},
 		{"it goes on for so long", "500 g beans|1 litre water", "Boil the beans in the water. Go on for 10 minutes.", []string{"a0 boil/boil(0.0; with 0.1)", "a1 go on/cook(@a0; 10-10 min)"}},
 	})
+}
+
+// Of a name that tells two things apart, each word means what was made of such a food.
+func TestATitleOfTwoThings(t *testing.T) {
+	d := read(t, "Meatball and Potato Tray\nServes 4\n\n500 g minced beef\n1 onion, grated\n1 kg potatoes\n4 tbsp olive oil\n\nMethod\n1. Knead the mince with the onion and shape into flat ovals.\n2. Slice the potatoes and fry them in half the oil. Fry the meatballs in the rest.")
+	a := d.Components[0].Steps[1].Actions
+	require.Equal(t, "a2 fry/fry(@c0.s0.a1; with 0.5×0.3)", strings.ReplaceAll(show(a[2]), "c0.s1.", ""))
 }
 
 // What is laid on a board is the piece that is named, and not the broth that it lay in.

@@ -40,3 +40,15 @@ func (s *mentions) measuredBy(words []string, start int) bool {
 	}
 	return as > 1 && lang.Gauging[words[as-1]] && lang.Subordinators[words[as]] == "comparison" && words[as-2] == words[as]
 }
+
+// ordersWithin tells whether an order stands among words, so that what is behind it is no likeness any more:
+// "when it begins to colour put in the squid".
+func (s *mentions) ordersWithin(words []string) bool {
+	lang := s.reader.lang
+	for i := range max(len(words)-1, 0) {
+		if lang.IsVerb(words[i]) && (lang.Articles[words[i+1]] || lang.Particles[words[i+1]]) {
+			return true
+		}
+	}
+	return false
+}

@@ -39,8 +39,8 @@ type noun struct {
 	own, possessive bool
 	// again tells of "the same water": it was there before.
 	again bool
-	// one tells of "a sliced onion": a single one.
-	one bool
+	// one tells of "a sliced onion": a single one; cut of "slices of tomato".
+	one, cut bool
 	// bare is how many words at the end say how the thing gets: "the dough thin".
 	bare int
 }
@@ -229,7 +229,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 				n.share = t.lang.Littles[w]
 			}
 		case t.lang.Measures[w] && t.lang.Prepositions[t.low(at+1)] == "of":
-			n.enough = n.enough || t.lang.Enough[w]
+			n.enough, n.cut = n.enough || t.lang.Enough[w], n.cut || t.lang.Shapes[w]
 			at++
 		case t.is(at, t.lang.Articles):
 			n.enough = n.enough || t.lang.Enough[w]

@@ -18,6 +18,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 		if len(out) > 0 && out[0].pointed && !n.pointed && len(n.words) == 1 && n.amount[1] == 0 && b.lang.Products[n.head()] && !b.text.listed(n.head()) {
 			n.pointed = true // "the pasta, tuna and sauce"
 		}
+		n.cut = n.cut || len(out) > 0 && out[len(out)-1].cut && len(n.words) == 1 && n.amount[1] == 0 // "slices of tomato and pepper"
 		out, i = append(out, n), n.upto
 		if n.pronoun && b.is(i, b.lang.Exceptions) {
 			out[len(out)-1].except, i = b.nouns(i + 1)
@@ -42,7 +43,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 			}
 			next++
 		}
-		if next == i || next >= b.upto || !b.listed(next) || b.eachOf(next) > 0 || b.sign(next) {
+		if next == i || next >= b.upto || !b.listed(next) || b.leavesVessel(out[len(out)-1], next) || b.eachOf(next) > 0 || b.sign(next) {
 			return out, i
 		}
 		i = next

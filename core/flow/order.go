@@ -45,8 +45,14 @@ func (p *parser) order(i, upto int, parallel bool, form language.Form) int {
 // setOut reads what a list behind a colon says that the vessels before it are to hold: "set up three plates:
 // flour, beaten egg and crumbs".
 func (p *parser) setOut(c *clause, at, upto int) int {
-	if !p.mark(at, ":") || p.orders(at+1, true, false) {
+	if !p.mark(at, ":") {
 		return at
+	}
+	b := body{parser: p, clause: &clause{from: at + 1}, upto: upto}
+	if p.orders(at+1, true, false) {
+		if n, ok := p.noun(at+1, upto, true); !ok || len(n.words) == 0 || !b.oneOf(n.upto) {
+			return at
+		}
 	}
 	var on []noun
 	switch {
@@ -58,15 +64,17 @@ func (p *parser) setOut(c *clause, at, upto int) int {
 	if len(on) == 0 || !p.lang.Receiving[larder.Singular(on[0].head())] {
 		return at
 	}
-	b := body{parser: p, clause: &clause{from: at + 1}, upto: upto}
 	var held []noun
 	end := at
-	for end == at || p.mark(end, ";") {
+	for end == at || p.mark(end, ";,") {
 		nouns, next := b.nouns(end + 1)
 		if len(nouns) == 0 {
 			break
 		}
 		held, end = append(held, nouns...), next
+		if k := b.onOne(next); k > 0 {
+			end = k // "flour on the first"
+		}
 	}
 	if len(held) == 0 {
 		return at

@@ -190,7 +190,7 @@ func (b *bindings) product(n noun) *thing {
 		}
 	}
 	if slices.Contains(b.dishCalled(), head) && (n.pointed || lang.Products[head]) {
-		return b.mainThing()
+		return b.namedInTitle(n)
 	}
 	if !lang.Products[head] && !lang.Products[raw] {
 		return nil

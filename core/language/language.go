@@ -49,7 +49,7 @@ type Language struct {
 	// VerblessHeat is the verb that an oven's heat stands for.
 	VerblessHeat string
 	// Another are those of the words for what is left that mean a second thing of the name.
-	Another Set
+	Another, Ordinals Set
 	// Per stands between a time and the weight that takes so long.
 	Per Set
 	// OfBatter are what a batter becomes when it is cooked.

@@ -11,10 +11,10 @@ import (
 // Writing holds the words by which a method is written, in fields that bear the
 // names of the keys in writing.yaml.
 type Writing struct {
-	The, Of, And, More, For, Until, It, Them, Everything, Mixture, To, In, With, Into, Add string
-	Minute, Minutes, Hours, Again, Boil, Mix, Put                                          string
-	StirIn                                                                                 string `yaml:"stir-in"`
-	SamePan                                                                                string `yaml:"samepan"`
+	The, Of, And, More, For, Until, It, Them, Everything, Mixture, To, In, With, Into, Inside, Add string
+	Minute, Minutes, Hours, Again, Boil, Mix, Put                                                  string
+	StirIn                                                                                         string `yaml:"stir-in"`
+	SamePan                                                                                        string `yaml:"samepan"`
 	// Slake stirs a thickener smooth before the liquid goes in.
 	Slake         string
 	Pan           string
@@ -29,8 +29,10 @@ type Writing struct {
 	Pieces   string
 	// CookedWith is the heading of {thing} that is cooked with {other}.
 	CookedWith string `yaml:"cookedwith"`
-	// Reworded, Open, Prepares, Missing and Retimed say why a step is as it is.
+	// Reworded, Open, Prepares, Missing, DoneOn and Retimed say why a step is as it is.
 	Reworded, Open, Prepares, Missing, Retimed string
+	DoneOn                                     string `yaml:"doneOn"`
+	FatTwice                                   string `yaml:"fatTwice"`
 	// FatGone says why a fat is left out that fried what is gone.
 	FatGone string `yaml:"fatGone"`
 	// TasteGone says why something is left out that only gave its taste to a liquid that

@@ -240,6 +240,12 @@ const (
 	WhippingWater = "whipping-water"
 )
 
+// Bottled is the tag of sauces and pastes that are bought and hardly ever made.
+const Bottled = "bottled"
+
+// GroundSpice is the tag of what is a powder of spice, or ground into one.
+const GroundSpice = "ground-spice"
+
 // Potherb is the tag of what gives any stock its taste.
 const Potherb = "potherb"
 

@@ -2,7 +2,9 @@ package method
 
 import (
 	"slices"
+	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -18,6 +20,11 @@ func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) boo
 	unused = left
 	byPlace := map[int][]int{}
 	for _, at := range unused {
+		if host, work := p.doneOnLine(comp, at); work != "" {
+			where := p.firstUse(comp, host)
+			comp.Steps = slices.Insert(comp.Steps, where, swap.Step{Step: recipe.Step{Text: work, Lines: []int{host, at}}, From: []int{}, Change: swap.Added, Why: c.words().DoneOn})
+			continue
+		}
 		where := p.beside(comp, i, at)
 		byPlace[where] = append(byPlace[where], at)
 	}
@@ -37,6 +44,36 @@ func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) boo
 	return true
 }
 
+// doneOnLine says the work that a line was listed for, on another: the milk "to soak the bread".
+func (p *plan) doneOnLine(comp *swap.Component, at int) (host int, work string) {
+	l, w, lang := &comp.Lines[at], p.c.words(), p.c.book.Larder().Language()
+	if l.From == nil {
+		return -1, ""
+	}
+	said, ok := strings.CutPrefix(p.line(p.graph.Named(*l.From)).Preparation, w.To+" ")
+	verb, name, _ := strings.Cut(said, " "+w.The+" ")
+	orders := lang.Orders(verb)
+	host = slices.IndexFunc(comp.Lines, func(o swap.Line) bool { return o.Change != swap.Dropped && o.Name == name })
+	if !ok || len(orders) == 0 || host < 0 {
+		return -1, ""
+	}
+	with := w.With
+	if t := p.c.book.Larder().Technique(orders[0]); t != nil && t.Medium == "liquid" {
+		with = w.In
+	}
+	return host, strings.Join([]string{larder.Capital(verb), w.The, p.lowered(&comp.Lines[host].Line), with, w.The, p.lowered(&l.Line)}, " ") + "."
+}
+
+// firstUse is the first of the steps that takes a line.
+func (p *plan) firstUse(comp *swap.Component, line int) int {
+	for n := range comp.Steps {
+		if comp.Steps[n].Change != swap.Dropped && slices.Contains(comp.Steps[n].Lines, line) {
+			return n
+		}
+	}
+	return 0
+}
+
 // withoutFat lets go of the fats among lines that only fried what is not fried any
 // more, and leaves the others.
 func (p *plan) withoutFat(comp *swap.Component, i int, lines []int) []int {
@@ -44,6 +81,13 @@ func (p *plan) withoutFat(comp *swap.Component, i int, lines []int) []int {
 		l := &comp.Lines[at]
 		if l.From == nil || l.Change != swap.Kept && l.Change != swap.Swapped || !p.c.fatLine(&l.Line) {
 			return false
+		}
+		if other := p.sameFat(comp, l); other != nil {
+			if other.Mass() < l.Mass() {
+				l = other
+			}
+			l.Change, l.Why = swap.Dropped, p.c.words().FatTwice
+			return true
 		}
 		if !p.onlyFried(p.graph.Named(*l.From)) {
 			if l = p.fatToSpare(comp, l); l == nil {
@@ -53,6 +97,24 @@ func (p *plan) withoutFat(comp *swap.Component, i int, lines []int) []int {
 		l.Change, l.Why = swap.Dropped, p.c.words().FatGone
 		return true
 	})
+}
+
+// sameFat is another line of the same fat that goes in with it: of butter and oil, both of which are oil now,
+// one is enough. It is nil where there is none.
+func (p *plan) sameFat(comp *swap.Component, fat *swap.Line) *swap.Line {
+	own := p.graph.Named(*fat.From)
+	for k := range comp.Lines {
+		l := &comp.Lines[k]
+		if l == fat || l.FoodID() != fat.FoodID() || l.From == nil || *l.From == *fat.From || l.Change == swap.Dropped {
+			continue
+		}
+		if line := p.graph.Named(*l.From); slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
+			return slices.Contains(n.Named, own) && slices.Contains(n.Named, line)
+		}) {
+			return l
+		}
+	}
+	return nil
 }
 
 // fatToSpare is another line of the same fat, which only fried what is not fried any more: the oil for the

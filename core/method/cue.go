@@ -73,7 +73,7 @@ func (p *plan) gone(n *flow.Node, cue, points string) bool {
 				return true
 			}
 		}
-		if slices.Contains(n.Named, line) || len(n.To) == 1 || p.justAdded(n, line) {
+		if slices.Contains(n.Named, line) || len(n.To) == 1 && n.To[0] == line || p.justAdded(n, line) {
 			if points != "" && !s.gone && lang.Single[points] == s.plural {
 				return true // "until it is ..." of what is more than one now
 			}

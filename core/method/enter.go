@@ -164,7 +164,7 @@ func (p *plan) untilReturned(s *standIn, path []int, start int) int {
 // namedSoon moves on from an action that does not name a stand-in to the next that
 // does, where nothing is heated between.
 func (p *plan) namedSoon(s *standIn, path []int, start int) int {
-	if slices.Contains(p.graph.Nodes[path[start]].Named, s.node) {
+	if first := &p.graph.Nodes[path[start]]; slices.Contains(first.Named, s.node) || p.onlyOnto(s, first) {
 		return start
 	}
 	for k := start; k < len(path); k++ {
@@ -180,6 +180,12 @@ func (p *plan) namedSoon(s *standIn, path []int, start int) int {
 		}
 	}
 	return start
+}
+
+// onlyOnto tells whether an action puts something into a stand-in and into nothing else, which must be there by
+// then whatever names it later: "whisk in the sugar", of whites that come whipped.
+func (p *plan) onlyOnto(s *standIn, n *flow.Node) bool {
+	return n.Technique.Family == "mix" && len(n.Into) == 1 && n.Into[0] == s.node && !slices.Contains(n.To, s.node) && !s.flesh()
 }
 
 // isTheSauce tells whether something pours and is most of the liquid it goes into,

@@ -103,7 +103,45 @@ func TestFatToSpareAndShapes(t *testing.T) {
 		},
 		"plates to coat from, set up behind a colon": {
 			"Schnitzel\nServes 2\n\n4 pork escalopes\n80 g flour\n2 eggs\n2 tbsp oat milk\n150 g breadcrumbs\n50 g oil\n\nMethod\n1. Set up three plates: flour; eggs whisked with the milk; crumbs. Coat the escalopes in each in turn. Fry in the oil.",
-			map[string]string{line("0"): "breaded-tofu", line("2"): "potato-bind"}, []string{"three plates: flour and mashed potato whisked with the milk"}, []string{"Add the"},
+			map[string]string{line("0"): "breaded-tofu", line("2"): "chickpea-batter-bind"}, []string{"three plates: flour; chickpea batter whisked with the milk; crumbs"}, []string{"Add the"},
+		},
+	})
+}
+
+// What a list says besides, and what is said without a verb or beside what comes ready.
+func TestWhatIsSaidBesides(t *testing.T) {
+	reads(t, map[string]carried{
+		"more of a fat for the pan": {
+			"Pancakes\nServes 4\n\n200 g flour\n300 ml oat milk\n30 g butter, melted, plus extra for frying\n\nMethod\n1. Whisk the flour with the milk and melted butter.\n2. Heat a little butter in a pan. Drop in spoonfuls of the batter and cook for 2 minutes.",
+			map[string]string{line("2"): "oil-for-butter"}, []string{"olive oil, plus extra for frying", "Heat a little oil in a pan"}, []string{"little the"},
+		},
+		"more of a fat for which nuts stand": {
+			"Pudding\nServes 6\n\n8 slices bread\n50 g butter, plus extra for the dish\n500 ml oat milk\n\nMethod\n1. Butter the bread and lay it, buttered side up, in a buttered dish. Pour over the milk and bake for 40 minutes.",
+			map[string]string{line("1"): "cashew-butter-enrich"}, nil, []string{"plus extra"},
+		},
+		"bread that the list has soaked": {
+			"Balls\nServes 4\n\n500 g minced beef\n1 slice of stale bread soaked in milk\n1 onion, grated\n\nMethod\n1. Knead the mince with the squeezed bread and onion. Shape into balls and fry for 8 minutes.",
+			map[string]string{line("0"): "lentil-oat-shaped", line("2"): "soy-drink-for-milk"}, []string{"Soak the stale bread in the soy drink.\n"}, []string{"dd the soy drink"},
+		},
+		"butter and oil that are both oil": {
+			"Hash\nServes 4\n\n1 kg potatoes\n1 onion\n15 g butter\n1 tbsp vegetable oil\n\nMethod\n1. Boil the potatoes. Fry the onion in the butter and oil and add the potatoes.",
+			map[string]string{line("2"): "spoon-of-oil"}, []string{"1 tbsp vegetable oil", "Fry the onion in the oil"}, []string{"dd the oil", "tsp vegetable oil"},
+		},
+		"sugar goes into whites that come whipped": {
+			"Mousse\nServes 4\n\n200 g dark chocolate\n3 eggs, separated\n2 tbsp sugar\n\nMethod\n1. Melt the chocolate and beat in the yolks. In a clean bowl whisk the whites until stiff, then whisk in the sugar.\n2. Fold the whites into the chocolate and chill for 3 hours.",
+			map[string]string{line("1"): "aquafaba-lift"}, []string{"Whisk the sugar into the whipped aquafaba."}, []string{"Whisk in the sugar"},
+		},
+		"what follows without a verb, behind what goes in later": {
+			"Pasta\nServes 2\n\n100 g smoked bacon lardons\n200 g chestnut mushrooms, sliced\n1 clove garlic, crushed\n200 ml oat cream\n\nMethod\n1. Fry the lardons in a dry pan until crisp. Add the mushrooms to the bacon fat and cook until browned, then the garlic for a minute. Pour in the cream.",
+			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"then the garlic for a minute"}, []string{"and the garlic", "dd the garlic"},
+		},
+		"a sign of what is stirred in, beside what is replaced": {
+			"Wok\nServes 2\n\n400 g chicken breast, in strips\n2 tbsp oil\n20 g basil\n1 tbsp soy sauce\n\nMethod\n1. Fry the chicken in the oil and season with the soy sauce. When it sizzles turn off the heat and stir in the basil until it wilts.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"stir in the basil until it wilts"}, nil,
+		},
+		"plates by their numbers": {
+			"Katsu\nServes 2\n\n2 chicken breasts\n4 tbsp flour\n1 egg\n60 g panko\n50 g oil\n\nMethod\n1. Set out three plates: flour on the first, beaten egg on the second, panko on the third. Coat the chicken in each. Fry in the oil.",
+			map[string]string{line("0"): "breaded-tofu", line("2"): "aquafaba-glaze"}, []string{"flour on the first, the aquafaba on the second, panko on the third"}, nil,
 		},
 	})
 }

@@ -117,7 +117,7 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 	for name, x := range map[string]struct{ recipe, has, hasNot string }{
 		"brackets stay, and a pronoun means what goes in": {
 			"Kedgeree\nServes 4\n\n300 g basmati rice\n500 g smoked haddock\n1 onion, sliced\n2 tbsp oil\n3 tbsp double cream\n\nMethod\n1. Put the haddock in a shallow pan, cover with 700 ml of water, bring to a simmer and poach for 8 minutes. Lift out the fish and keep the water.\n2. Cook the onion in the oil until golden. Stir in the rice and pour in 600 ml of the fish water. Cover and cook for 12 minutes.\n3. Flake the fish, throwing away skin and bones, and fold it into the rice with the cream and warm through (do not boil).",
-			"old the smoked tofu into the rice", "skin",
+			" into the rice with the cashew cream and warm through (do not boil)", "skin",
 		},
 		"the liquid of what is not cooked any more is another, as much of it": {
 			"Pilaf\nServes 4\n\n300 g rice\n600 g chicken thighs\n1 onion\n\nMethod\n1. Simmer the chicken in water to cover for 30 minutes, lift out and save the broth.\n2. Boil the rice with the onion in 600 ml of the reserved broth for 15 minutes. Serve with the chicken.",

@@ -80,3 +80,22 @@ func TestADressingIsMadeInFront(t *testing.T) {
 	require.Len(t, parts[0].Steps, 1)
 	require.Contains(t, parts[0].Steps[0].Text, "shake")
 }
+
+// A dressing that is tossed at once with what was cooked before it is no part with that cooking in it.
+func TestADressingWithinTheWorkOnTheDish(t *testing.T) {
+	parts := partsOf(t, "Salad\nServes 4\n\n350 g fusilli\n200 g green beans\n250 g cherry tomatoes\n80 g black olives\n3 eggs, hard-boiled\n\nFor the dressing\n5 tbsp olive oil\n2 tbsp vinegar\n\nMethod\nCook the pasta in boiling water, adding the beans for the last 4 minutes. Drain.\nWhisk the dressing ingredients in a large bowl. Add the pasta and beans and toss.\nAdd the tomatoes and olives.\nArrange the eggs on top and serve.", map[string]string{line("4"): "tofu-piece-egg"})
+	require.Equal(t, "Dressing", parts[0].Name)
+	require.Empty(t, parts[0].Steps)
+	require.Len(t, parts[0].Lines, 2)
+	main := parts[len(parts)-1]
+	require.Contains(t, main.Steps[0].Text, "Cook the pasta")
+	require.Contains(t, main.Steps[1].Text, "Whisk the dressing")
+}
+
+// A topping that is made on what was cooked before, with more to do then, stays a part where most work on the
+// dish was done before it.
+func TestAToppingStaysAPart(t *testing.T) {
+	parts := partsOf(t, "Bake\nServes 4\n\n2 aubergines, sliced\n500 g minced lamb\n1 onion\n2 tbsp oil\n\nTopping\n60 g flour\n600 ml oat milk\nnutmeg\n\nMethod\n1. Fry the aubergines in the oil. Brown the lamb with the onion.\n2. For the topping, simmer the flour with the milk and nutmeg. Spread over the lamb.\n3. Bake for 45 minutes.", map[string]string{line("1"): "root-nut-mince"})
+	require.Equal(t, "Topping", parts[len(parts)-1].Name)
+	require.NotEmpty(t, parts[len(parts)-1].Steps)
+}

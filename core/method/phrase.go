@@ -48,34 +48,14 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	if len(objects) == 0 {
 		return w.without(n, p), true, nil
 	}
+	if w.partedList(p) && len(objects) == len(p.Nouns) {
+		texts := make([]string, len(objects))
+		for k, t := range objects {
+			texts[k] = t.text
+		}
+		return strings.Join(texts, partMark+" "), true, objects
+	}
 	return w.c.listing(objects), true, objects
-}
-
-// ofThem gives what is said to be of the things before it the word for one or for several of
-// them: "the mushrooms and their marinade".
-func (w *writer) ofThem(was, now bool, text string) string {
-	from, to := w.c.words().Its, w.c.words().Their
-	if was {
-		from, to = to, from
-	}
-	if first, rest, ok := strings.Cut(text, " "); ok && was != now && first == from {
-		return to + " " + rest
-	}
-	return text
-}
-
-// pointed gives the first thing left of a list the article that stood before the
-// list.
-func (w *writer) pointed(first recipe.Noun, text string) string {
-	the := w.c.words().The
-	own := strings.Fields(strings.ToLower(text))
-	if len(own) > 1 && w.l.Language().Possessives[own[0]] {
-		return the + text[len(own[0]):] // "the chicken and its marinade"
-	}
-	if article := strings.Fields(w.slice(first.From, first.Name)); len(own) > 0 && !w.l.Language().Pointing[own[0]] && len(article) > 0 && strings.EqualFold(article[0], the) && !strings.HasPrefix(strings.ToLower(text), the+" ") {
-		return the + " " + text
-	}
-	return text
 }
 
 // without is what stands for a phrase of which nothing is left: frying goes on in
@@ -175,16 +155,6 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 // greasesNot tells whether a dish would be greased with what is no fat any more.
 func (p *plan) greasesNot(n *node, lines []int) bool {
 	return n.Is("grease") && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool { s := p.stand[line]; return s == nil || !s.is(larder.NoFat) || !s.Dissolves })
-}
-
-// unpointed leaves out the article of what stands behind others in a list that have one.
-func (w *writer) unpointed(p recipe.Phrase, noun recipe.Noun, things []named) []named {
-	if k := slices.IndexFunc(p.Nouns, func(o recipe.Noun) bool { return o.From == noun.From }); k > 0 && !noun.Measured && noun.Name == noun.From {
-		for i := range things { // "the prunes, wine and stock"
-			things[i].text = strings.TrimPrefix(things[i].text, w.c.words().The+" ")
-		}
-	}
-	return things
 }
 
 // onlyStands tells whether a noun means lines by themselves that were all replaced.

@@ -25,6 +25,7 @@ type stretch struct{ from, upto, weight int }
 func (p *parting) inOrder(sets []set) {
 	seq := p.coldFirst(sets, p.sequence(sets))
 	home := p.homes(sets, seq)
+	within := p.within(sets, seq, home)
 	steps := make([][]swap.Step, len(sets))
 	owner := -1
 	for n, x := range seq {
@@ -42,7 +43,34 @@ func (p *parting) inOrder(sets []set) {
 	for i := range sets {
 		p.main(sets[i]).Steps = steps[i]
 	}
-	p.permute(sets, home)
+	p.permute(sets, home, within)
+}
+
+// within are the parts that are made in the midst of the work on another and take of it, by that other, whose
+// home their work is then: a dressing whisked and tossed with the pasta that was boiled before, to which more
+// comes later.
+func (p *parting) within(sets []set, seq []placed, home map[int]stretch) map[int]int {
+	out := map[int]int{}
+	for n := range seq {
+		x := seq[n].set
+		h, ok := home[x]
+		if !ok || n != h.from || h.from == 0 || h.upto >= len(seq) {
+			continue
+		}
+		y := seq[h.upto].set
+		if seq[h.from-1].set != y || home[y].from < h.from || slices.ContainsFunc(seq[:h.from], func(o placed) bool { return o.set == x }) || slices.ContainsFunc(seq[h.upto:], func(o placed) bool { return o.set == x }) || p.mixedApart(sets, seq, h.from, h.upto) {
+			continue
+		}
+		from := h.from
+		for from > 0 && seq[from-1].set == y {
+			from--
+		}
+		other := home[y]
+		other.from, other.upto = min(other.from, from), max(other.upto, h.upto)
+		home[y], out[x] = other, y
+		delete(home, x)
+	}
+	return out
 }
 
 // main is a set's own part.
@@ -150,11 +178,14 @@ func firstHome(home map[int]stretch) int {
 
 // permute sets the parts in the order of their homes, each behind what is prepared for it,
 // and lets all actions name the lines where they stand then.
-func (p *parting) permute(sets []set, home map[int]stretch) {
+func (p *parting) permute(sets []set, home map[int]stretch, within map[int]int) {
 	place := func(i int) int {
+		if y, in := within[i]; in {
+			return 2*home[y].from - 1 // its list stands before the work
+		}
 		for ; i >= 0; i-- { // a part without steps stands behind the one before it
 			if h, ok := home[i]; ok {
-				return h.from
+				return 2 * h.from
 			}
 		}
 		return -1

@@ -2,6 +2,8 @@ package method
 
 import (
 	"slices"
+	"strings"
+	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -66,7 +68,8 @@ func (w *writer) several(lines []int, at int) bool {
 // them to it: "whisk the whites, then add the sugar".
 func (w *writer) ontoThem(n *node, before []*standIn) []edit {
 	a := n.Action
-	if len(before) == 0 || a.Verb != w.c.words().Add || len(a.Words.Phrases) == 0 || a.Words.Phrases[0].Role != "to" {
+	in := a.Verb != w.c.words().Add && w.verbIn(a) > 0
+	if len(before) == 0 || a.Verb != w.c.words().Add && !in || len(a.Words.Phrases) == 0 || a.Words.Phrases[0].Role != "to" && !in {
 		return nil
 	}
 	for _, line := range n.Into {
@@ -80,7 +83,24 @@ func (w *writer) ontoThem(n *node, before []*standIn) []edit {
 		}
 	}
 	at := a.Words.Phrases[0].Upto
+	if in {
+		to := " " + w.c.words().Inside + " " + w.c.listing(w.whollyNamed(before))
+		return []edit{{w.verbIn(a), a.Words.Phrases[0].Nouns[0].From, " "}, {at, at, to}} // "whisk the sugar into the whipped aquafaba"
+	}
 	return []edit{{at, at, " " + w.c.words().To + " " + w.c.listing(w.named(before))}}
+}
+
+// verbIn is where the verb of an action ends whose particle is to go: "whisk in the sugar"; 0 where nothing but
+// such a particle stands between it and what it is done to.
+func (w *writer) verbIn(a *recipe.Action) int {
+	if len(a.Words.Phrases) == 0 || len(a.Words.Phrases[0].Nouns) == 0 {
+		return 0
+	}
+	verb := strings.Fields(strings.ToLower(w.slice(a.Words.Verb[0], a.Words.Phrases[0].Nouns[0].From)))
+	if len(verb) != 2 || w.l.Language().Prepositions[verb[1]] != "in" {
+		return 0
+	}
+	return a.Words.Verb[0] + utf8.RuneCountInString(verb[0])
 }
 
 // namedBefore are the lines that work of the same part names before an action.

@@ -231,6 +231,25 @@ func (w *writer) otherwiseWord(s *sentence, at int) string {
 	return ""
 }
 
+// ownGap is what stood before a clause that goes on without a verb of its own, where what is written before it is
+// new: ", then the garlic" behind what goes in later. It is empty for any other.
+func (w *writer) ownGap(s *sentence, at int) string {
+	c := s.clauses[at]
+	if c.node < 0 || c.changed || w.graph.Nodes[c.node].Action.Words.Verb[1] > 0 {
+		return ""
+	}
+	for k := at - 1; k >= 0; k-- {
+		if o := s.clauses[k]; o.upto > 0 {
+			gap := w.slice(o.upto, c.from)
+			if o.gone || o.upto > c.from || strings.ContainsAny(gap, "().!?") {
+				return ""
+			}
+			return gap
+		}
+	}
+	return ""
+}
+
 // between is what joins a clause to the one before it: what stood there, where
 // both are neighbours in the text, else a comma or "and".
 func (w *writer) between(s *sentence, left []*clause, i int) string {
@@ -244,6 +263,9 @@ func (w *writer) between(s *sentence, left []*clause, i int) string {
 	}
 	if strings.HasPrefix(c.text, "(") {
 		return " "
+	}
+	if gap := w.ownGap(s, at); gap != "" {
+		return gap
 	}
 	if or := w.otherwiseWord(s, at); or != "" {
 		return ", " + or + " "

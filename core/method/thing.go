@@ -166,7 +166,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	table := n.Technique.Closes == larder.ClosesTable && p.Role == "with" // "eat with butter", besides that in the bread
 	if t, ok := w.listedAs(last, at); ok && !table && !((n.Technique.Family == "coat" || n.Technique.Heat != "" && n.Technique.Family != "wet heat") && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
 		if measured := w.measured(p, name); measured != "" {
-			t.text = measured + t.text // "the splash of milk"
+			t.text = w.measuredOff(measured, t.text) // "the splash of milk"
 		}
 		return []named{t}, true // "keep the ghee"
 	}
@@ -242,6 +242,16 @@ func (w *writer) measured(p recipe.Phrase, name string) string {
 		}
 	}
 	return ""
+}
+
+// measuredOff puts a measure before a thing, which keeps its article behind "of": "a little oil", "a splash of
+// the oil".
+func (w *writer) measuredOff(measured, thing string) string {
+	words := strings.Fields(measured)
+	if w.l.Language().Prepositions[strings.ToLower(words[len(words)-1])] != "of" {
+		thing = strings.TrimPrefix(thing, w.c.words().The+" ")
+	}
+	return measured + thing
 }
 
 // otherFat names the fat that is in the pan in place of what an animal gave: one

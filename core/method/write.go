@@ -213,6 +213,15 @@ func (w *writer) named(stands []*standIn) []named {
 	return out
 }
 
+// whollyNamed names all of each of some stand-ins.
+func (w *writer) whollyNamed(stands []*standIn) []named {
+	out := make([]named, len(stands))
+	for k, s := range stands {
+		out[k] = w.c.stand(s, 1, false)
+	}
+	return out
+}
+
 // shareLost is the share of a line that only dropped work names, or work before what stands
 // for it goes in, where what is done later names the rest; else all of it.
 func (w *writer) shareLost(line int) float64 {

@@ -83,26 +83,35 @@ func (l *layout) doneWith(text string) []string {
 			}
 		}
 		role := lang.Prepositions[strings.ToLower(w)]
-		if k < 2 || k+1 == len(words) || role != "in" && role != "with" || !l.doneCold(words[k-1]) {
+		if k < 2 || k+1 == len(words) || role != "in" && role != "with" {
+			continue
+		}
+		lemma := l.doneCold(words[k-1])
+		if lemma == "" {
 			continue
 		}
 		head, tail := strings.TrimRight(strings.Join(words[:k], " "), " ,"), strings.Join(words[k+1:], " ")
 		if second := l.line(tail); second.Food != nil && second.Origin == larder.FromAnimal && second.Amount == nil && l.namesOnly(tail, l.reader.larder.Food(*second.Food)) && plant(head) {
-			return []string{head, tail}
+			w := lang.Writing
+			return []string{head, strings.Join([]string{tail + ",", w.To, lemma, w.The, l.line(head).Name}, " ")}
 		}
 	}
 	return nil
 }
 
-// doneCold tells whether a word says what was done to something without a fire: "soaked", but not "fried".
-func (l *layout) doneCold(word string) bool {
+// doneCold is the verb of a word that says what was done to something without a fire: "soaked", but not
+// "fried", of which it is empty.
+func (l *layout) doneCold(word string) string {
 	lang := l.reader.larder.Language()
-	return slices.ContainsFunc(lang.Verb(strings.ToLower(strings.Trim(word, ","))), func(r language.Reading) bool {
-		return r.Form == language.Past && slices.ContainsFunc(lang.Orders(r.Lemma), func(name string) bool {
+	for _, r := range lang.Verb(strings.ToLower(strings.Trim(word, ","))) {
+		if r.Form == language.Past && slices.ContainsFunc(lang.Orders(r.Lemma), func(name string) bool {
 			t := l.reader.larder.Technique(name)
 			return t != nil && t.Heat == ""
-		})
-	})
+		}) {
+			return r.Lemma
+		}
+	}
+	return ""
 }
 
 // ofSeveralOrigins takes a line of several foods without amounts apart of which some come from an animal

@@ -15,6 +15,7 @@ func isOneOf(text string, heads []string) bool {
 	}
 	for _, h := range heads {
 		rest, ok := strings.CutPrefix(t, h)
+		rest = strings.TrimPrefix(rest, ",") // "You will need, for five"
 		if ok && (rest == "" || rest[0] == ':' || strings.HasPrefix(rest, " (") || (strings.HasPrefix(rest, " for ") || strings.HasPrefix(rest, " to ")) && len(t) < 60) {
 			return true
 		}
@@ -144,7 +145,7 @@ func (l *layout) partTitle(text string) string {
 // leads tells whether a block reads as the name of the part listed below it: a
 // few words without an amount, set off by a blank line, right above an amount.
 func (l *layout) leads(b, next block) bool {
-	if (l.mode == listing || l.mode == before && !b.blank && len(l.waiting) > 0) && (l.calledProduct(b.text) || l.setOff(b)) && !b.bullet && !b.numbered && l.quantityFirst(next.text) && !l.methodLike(next) {
+	if (l.mode == listing || l.mode == before && !b.blank && len(l.waiting) > 0) && (l.calledProduct(b.text) && (b.blank || !l.bottled(b.text)) || l.setOff(b)) && !b.bullet && !b.numbered && l.quantityFirst(next.text) && !l.methodLike(next) {
 		return true
 	}
 	if b.text == "" || !b.blank && (l.mode != listing || l.known(b.text)) || next.blank && l.mode != listing || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
@@ -183,6 +184,14 @@ func (l *layout) setOff(b block) bool {
 // methods call their own makings: "Gravy", "Yoghurt sauce".
 func (l *layout) calledProduct(text string) bool {
 	return l.endsInProduct(text) && unicode.IsUpper([]rune(text)[0])
+}
+
+// bottled tells whether a text is the whole name of a sauce that is bought: "Worcestershire sauce" among the
+// lines of a list is one of them.
+func (l *layout) bottled(text string) bool {
+	words := larder.Words(strings.TrimRight(text, ": "))
+	found := l.reader.match.name(words, false)
+	return found.food != nil && found.start == 0 && found.end == len(words) && found.food.Tagged(larder.Bottled)
 }
 
 func (l *layout) endsInProduct(text string) bool {

@@ -68,7 +68,7 @@ func TestWhatIsMoreOfAnother(t *testing.T) {
 		"200 g flour, 2 tbsp for dusting":                      {"200 g flour, 2 tbsp for dusting: plant"},
 		"12 slices buttered bread":                             {"12 slices bread: mixed", "butter, to spread: animal"},
 		"100 g rye bread, buttered":                            {"100 g rye bread: plant", "butter, to spread: animal"},
-		"1 slice stale bread soaked in milk":                   {"1 slice stale bread soaked: mixed", "milk: animal"},
+		"1 slice stale bread soaked in milk":                   {"1 slice stale bread soaked: mixed", "milk, to soak the stale bread: animal"},
 		"2 onions, fried in butter":                            {"2 onions, fried in butter: animal"},
 		"1 swede, or beef":                                     {"1 swede, or beef: plant"},
 		"400 g beans, drained, no ham":                         {"400 g beans, drained, no ham: plant"},
@@ -117,4 +117,30 @@ func TestANumberedStepIsNoListWithoutAmounts(t *testing.T) {
 	require.Len(t, d.Components, 1)
 	require.Len(t, d.Components[0].Lines, 4)
 	require.Len(t, d.Components[0].Steps, 2)
+}
+
+// A list may be asked for in a sentence that also says for how many, with commas and semicolons between its items.
+func TestAListAskedForInASentence(t *testing.T) {
+	d := reader(t).Read("Meatballs\n\nYou will need, for five: half a kilo of minced beef, a slice of stale bread soaked in milk, one egg, one onion (grated), parsley, salt; a kilo of potatoes; four ripe tomatoes.\n\nKnead the mince with the bread, egg, onion, parsley and salt. Fry the potatoes and tomatoes.", measure.Metric)
+	require.Len(t, d.Components, 1)
+	var foods []string
+	for _, l := range d.Components[0].Lines {
+		foods = append(foods, l.FoodID())
+	}
+	require.Equal(t, []string{"beef-mince", "bread", "whole-milk", "egg", "onion", "parsley", "salt", "potato", "tomato"}, foods)
+	require.Len(t, d.Components[0].Steps, 1)
+	require.InDelta(t, 5, d.Serves.Low, 0.01)
+}
+
+// A bought sauce among the lines of a list is a line, and the name of a part where it is set off.
+func TestABoughtSauceIsALine(t *testing.T) {
+	for text, parts := range map[string]int{
+		"500 g potatoes\n1 onion\nWorcestershire sauce\n4 eggs\npepper":             1,
+		"500 g potatoes\n1 onion\nTomato sauce\n400 g tomatoes\n1 clove garlic":     2,
+		"500 g potatoes\n1 onion\n\nHot sauce\n100 g chillies\n1 clove garlic":      2,
+		"500 g potatoes\n1 onion\nSoy sauce\n4 spring onions, sliced\n1 red chilli": 1,
+	} {
+		d := reader(t).Read("Supper\n\n"+text+"\n\nMethod\n1. Boil the potatoes.", measure.Metric)
+		require.Len(t, d.Components, parts, text)
+	}
 }

@@ -17,7 +17,7 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if at := dashAfter.FindStringIndex(text); at != nil && (!ok || at[1] < len(label)) {
 		label, rest, ok = strings.TrimRight(text[:at[1]], " -–—"), text[at[1]:], l.quantityFirst(text[at[1]:]) // "TARE - 60 ml soy sauce, 1 tbsp mirin"
 	}
-	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !l.reader.yields.people.MatchString(label) || l.quantityFirst(label) || isOneOf(label, l.heads.Method) {
+	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !l.reader.yields.people.MatchString(label) && !isOneOf(label, l.heads.Ingredients) || l.quantityFirst(label) || isOneOf(label, l.heads.Method) {
 		label, rest, ok = "", "", false
 		for _, head := range l.heads.Ingredients {
 			if tail, found := strings.CutPrefix(strings.ToLower(text), head+" "); found {
@@ -39,7 +39,10 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 		return "", nil
 	}
 	if isOneOf(label, l.heads.Ingredients) {
-		label = ""
+		_, tail, _ := strings.Cut(label, ",")
+		if label = strings.TrimSpace(tail); !l.reader.yields.people.MatchString(label) {
+			label = ""
+		}
 	}
 	return label, items
 }

@@ -161,7 +161,7 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 	}
 	for _, p := range chosen.Formula {
 		c.Lines = append(c.Lines, len(comp.Lines))
-		comp.Lines = append(comp.Lines, Line{Line: x.partLine(p, x.grams(s, chosen, p), line), From: &ref, Change: Swapped})
+		comp.Lines = append(comp.Lines, Line{Line: x.partLine(p, x.grams(s, chosen, p), line, len(chosen.Formula) == 1), From: &ref, Change: Swapped})
 	}
 	comp.Lines = append(comp.Lines, x.beside(line, &ref)...)
 	a.Swaps = append(a.Swaps, c)
@@ -223,7 +223,7 @@ func (x *bench) boost(a *Adaptation, dec Decisions) {
 		if f == nil || x.rules.Breaks(f) != "" || dose.Grams <= 0 {
 			continue
 		}
-		line := x.partLine(larder.Part{Food: dose.Food, Form: formOr(dose.Form)}, measure.RoundGrams(dose.Grams, fineAmounts(f)), recipe.Line{})
+		line := x.partLine(larder.Part{Food: dose.Food, Form: formOr(dose.Form)}, measure.RoundGrams(dose.Grams, fineAmounts(f)), recipe.Line{}, true)
 		dose.Why = x.told(dose.Why)
 		line.Why = dose.Why
 		part := x.partOf(dose)

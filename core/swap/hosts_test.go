@@ -79,3 +79,29 @@ func TestWhatIsAddedToTasteIsNoBooster(t *testing.T) {
 	inSteps := strings.Replace(with(""), "Add the cod", "Season with salt. Add the cod", 1)
 	require.False(t, slices.ContainsFunc(proposed(t, inSteps, "salt"), salted), "a cook who salts in a step")
 }
+
+// What would turn a pale dish brown has no place in it, but where it is brown already.
+func TestNothingBrownGoesIntoWhatIsPale(t *testing.T) {
+	b, r := open(t)
+	for text, pale := range map[string]bool{
+		"Chowder\nServes 4\n\n600 g potatoes, diced\n400 g cod\n600 ml whole milk\n1 leek\n\nMethod\n1. Simmer the potatoes and leek in the milk for 15 minutes. Add the cod and simmer for 5 minutes.":        true,
+		"Stew\nServes 4\n\n800 g stewing beef\n2 onions, sliced\n500 ml beef stock\n300 ml stout\n2 tbsp oil\n\nMethod\n1. Brown the beef in the oil. Add the onions, stock and stout and simmer for 2 hours.": false,
+	} {
+		x := b.benchOf(t, r.Read(text, measure.Metric), Decisions{})
+		x.ready()
+		dark := 0
+		for i, booster := range b.Larder().Boosters() {
+			f := b.Larder().Food(booster.Food)
+			if !f.Tagged(darkens) {
+				continue
+			}
+			dark++
+			require.Equal(t, pale, x.darkensPale(f, 0), "%s in %s", f.ID, text)
+			if pale {
+				require.Empty(t, x.doses[i], f.ID)
+			}
+		}
+		require.Greater(t, dark, 4)
+		require.False(t, x.darkensPale(b.Larder().Food("nutritional-yeast"), 0))
+	}
+}

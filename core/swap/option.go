@@ -147,6 +147,9 @@ func (x *bench) eaten(line *recipe.Line, food *larder.Food) float64 {
 // clouds is the tag of what would cloud a clear broth.
 const clouds = "clouds"
 
+// darkens is the tag of what turns a pale dish brown.
+const darkens = "darkens"
+
 // mostDoses is how many doses of a booster are tried.
 const mostDoses = 6
 
@@ -166,7 +169,7 @@ func (x *bench) weighBoosters() {
 			home = x.original.Home(b.Traits[0])
 			homes[b.Traits[0]] = home
 		}
-		if home < 0 || x.shapes[home].Clear && f.Tagged(clouds) || x.coated(home) || b.NeedsHeat() && !x.shapes[home].Cooked || b.Moment != larder.AtTable && !x.shapes[home].Stirred {
+		if home < 0 || x.shapes[home].Clear && f.Tagged(clouds) || x.coated(home) || x.darkensPale(f, home) || b.NeedsHeat() && !x.shapes[home].Cooked || b.Moment != larder.AtTable && !x.shapes[home].Stirred {
 			continue
 		}
 		mass := x.before.Parts[home].Mass
@@ -178,6 +181,12 @@ func (x *bench) weighBoosters() {
 			x.doses[i] = append(x.doses[i], x.booster(i, d))
 		}
 	}
+}
+
+// darkensPale tells whether a food would turn what is pale brown: ground mushrooms have no place in a white
+// sauce.
+func (x *bench) darkensPale(f *larder.Food, part int) bool {
+	return f.Tagged(darkens) && x.before.Leads(character.Pale, part)
 }
 
 // heldPiece tells whether the original held a piece of what a booster asks for, or the cook wants its

@@ -93,6 +93,8 @@ func (x *bench) barred(b *larder.Booster, f *larder.Food, part int) string {
 		return "does not belong in a dessert"
 	case x.shapes[part].Clear && f.Tagged(clouds):
 		return "would cloud the broth"
+	case x.darkensPale(f, part):
+		return "would darken what is pale"
 	case b.Step > b.Most*x.before.Parts[part].Mass/100:
 		return "one dose would show in so little"
 	}

@@ -2,11 +2,16 @@ package swap
 
 import (
 	"fmt"
+	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 )
+
+// mostlyFat is how much fat, in g of 100, what fries holds at least.
+const mostlyFat = 60.0
 
 // assumedMass stands in for a line without a known mass ("butter for the
 // tin"): 10 g.
@@ -45,16 +50,41 @@ func Written(f *larder.Food, grams float64, preparation string) string {
 	return text
 }
 
-func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line) recipe.Line {
+// more is what a line says of more of its thing for other work: "plus extra for frying". It is empty where
+// that names anything besides.
+func (x *bench) more(original recipe.Line) string {
+	lang := x.larder.Language()
+	words := strings.Fields(original.Preparation)
+	at := slices.IndexFunc(words, func(w string) bool { return lang.Extras[strings.ToLower(w)] })
+	if at < 0 || slices.ContainsFunc(words[at:], func(word string) bool {
+		w := strings.ToLower(word)
+		return !lang.Extras[w] && lang.Prepositions[w] == "" && !lang.Articles[w] && len(lang.Verb(w)) == 0 && !lang.Vessels[w]
+	}) {
+		return ""
+	}
+	return strings.Join(words[at:], " ")
+}
+
+// fries tells whether a line is of a fat, for which no paste of nuts stands where something is fried or greased.
+func (x *bench) fries(l recipe.Line) bool {
+	f := x.larder.Food(l.FoodID())
+	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat
+}
+
+func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line, alone bool) recipe.Line {
 	f := x.rules.inPlace(p.Food)
 	span := measure.Exactly(grams)
 	why := f.Why
 	if why == "" {
 		why = fmt.Sprintf("Stands in for %s.", original.Name)
 	}
+	preparation := p.Preparation
+	if more := x.more(original); more != "" && alone && (larder.Or(f.Per100.Fat, 0) >= mostlyFat || !x.fries(original)) {
+		preparation = strings.TrimPrefix(preparation+", "+more, ", ")
+	}
 	return recipe.Line{
-		Text: Written(f, grams, p.Preparation), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,
-		Name: f.Name, Preparation: p.Preparation, Alternatives: []recipe.Alternative{}, Optional: original.Optional,
+		Text: Written(f, grams, preparation), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,
+		Name: f.Name, Preparation: preparation, Alternatives: []recipe.Alternative{}, Optional: original.Optional,
 		Origin: f.Origin, Check: f.Check, Hidden: false, Why: why,
 	}
 }

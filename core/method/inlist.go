@@ -1,0 +1,58 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/recipe"
+)
+
+// partMark parts the things of a list that goes into several vessels: "three plates: flour; beaten egg".
+const partMark = ";"
+
+// partedList tells whether the things of a phrase are parted so.
+func (w *writer) partedList(p recipe.Phrase) bool {
+	for k := 1; k < len(p.Nouns); k++ {
+		if strings.TrimSpace(w.slice(p.Nouns[k-1].Upto, p.Nouns[k].From)) != partMark {
+			return false
+		}
+	}
+	return len(p.Nouns) > 1
+}
+
+// ofThem gives what is said to be of the things before it the word for one or for several of
+// them: "the mushrooms and their marinade".
+func (w *writer) ofThem(was, now bool, text string) string {
+	from, to := w.c.words().Its, w.c.words().Their
+	if was {
+		from, to = to, from
+	}
+	if first, rest, ok := strings.Cut(text, " "); ok && was != now && first == from {
+		return to + " " + rest
+	}
+	return text
+}
+
+// pointed gives the first thing left of a list the article that stood before the
+// list.
+func (w *writer) pointed(first recipe.Noun, text string) string {
+	the := w.c.words().The
+	own := strings.Fields(strings.ToLower(text))
+	if len(own) > 1 && w.l.Language().Possessives[own[0]] {
+		return the + text[len(own[0]):] // "the chicken and its marinade"
+	}
+	if article := strings.Fields(w.slice(first.From, first.Name)); len(own) > 0 && !w.l.Language().Pointing[own[0]] && len(article) > 0 && strings.EqualFold(article[0], the) && !strings.HasPrefix(strings.ToLower(text), the+" ") {
+		return the + " " + text
+	}
+	return text
+}
+
+// unpointed leaves out the article of what stands behind others in a list that have one.
+func (w *writer) unpointed(p recipe.Phrase, noun recipe.Noun, things []named) []named {
+	if k := slices.IndexFunc(p.Nouns, func(o recipe.Noun) bool { return o.From == noun.From }); k > 0 && !noun.Measured && noun.Name == noun.From {
+		for i := range things { // "the prunes, wine and stock"
+			things[i].text = strings.TrimPrefix(things[i].text, w.c.words().The+" ")
+		}
+	}
+	return things
+}

@@ -132,8 +132,8 @@ func TestWhatIsSaidBesides(t *testing.T) {
 			map[string]string{line("1"): "aquafaba-lift"}, []string{"Whisk the sugar into the whipped aquafaba."}, []string{"Whisk in the sugar"},
 		},
 		"what follows without a verb, behind what goes in later": {
-			"Pasta\nServes 2\n\n100 g smoked bacon lardons\n200 g chestnut mushrooms, sliced\n1 clove garlic, crushed\n200 ml oat cream\n\nMethod\n1. Fry the lardons in a dry pan until crisp. Add the mushrooms to the bacon fat and cook until browned, then the garlic for a minute. Pour in the cream.",
-			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"then the garlic for a minute"}, []string{"and the garlic", "dd the garlic"},
+			"Stew\nServes 4\n\n100 g pancetta, diced\n1 onion\n2 carrots\n1 clove garlic\n1 tbsp tomato purée\n400 ml vegetable stock\n2 tbsp oil\n\nMethod\n1. Fry the pancetta in the oil until golden. Add the onion and carrots and cook for 10 minutes, then the garlic and tomato purée for 1 minute more. Pour in the stock and simmer for 35 minutes.",
+			map[string]string{line("0"): "salt-cured-tempeh"}, []string{"more, then the garlic and tomato purée for 1 minute more"}, []string{"more and the garlic", "dd the garlic"},
 		},
 		"a sign of what is stirred in, beside what is replaced": {
 			"Wok\nServes 2\n\n400 g chicken breast, in strips\n2 tbsp oil\n20 g basil\n1 tbsp soy sauce\n\nMethod\n1. Fry the chicken in the oil and season with the soy sauce. When it sizzles turn off the heat and stir in the basil until it wilts.",

@@ -95,7 +95,7 @@ func TestADressingWithinTheWorkOnTheDish(t *testing.T) {
 // A topping that is made on what was cooked before, with more to do then, stays a part where most work on the
 // dish was done before it.
 func TestAToppingStaysAPart(t *testing.T) {
-	parts := partsOf(t, "Bake\nServes 4\n\n2 aubergines, sliced\n500 g minced lamb\n1 onion\n2 tbsp oil\n\nTopping\n60 g flour\n600 ml oat milk\nnutmeg\n\nMethod\n1. Fry the aubergines in the oil. Brown the lamb with the onion.\n2. For the topping, simmer the flour with the milk and nutmeg. Spread over the lamb.\n3. Bake for 45 minutes.", map[string]string{line("1"): "root-nut-mince"})
+	parts := partsOf(t, "Bake\nServes 4\n\n2 aubergines, sliced\n500 g minced lamb\n1 onion\n2 tbsp oil\n\nTopping\n60 g flour\n600 ml oat milk\nnutmeg\n\nMethod\n1. Fry the aubergines in the oil. Brown the lamb with the onion.\n2. For the topping, simmer the flour with the milk and nutmeg. Season.\n3. Layer the aubergines and lamb in a dish, spread the topping over and bake for 45 minutes.", map[string]string{line("1"): "lentil-walnut-mince"})
 	require.Equal(t, "Topping", parts[len(parts)-1].Name)
 	require.NotEmpty(t, parts[len(parts)-1].Steps)
 }

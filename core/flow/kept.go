@@ -111,6 +111,17 @@ func (b *bindings) ranOut(n noun) bool {
 	return false
 }
 
+// fatOfTaken tells whether a noun means the fat that ran out of a piece of flesh which has been taken out of the
+// pan: "the chorizo fat".
+func (b *bindings) fatOfTaken(n noun, found []referent) bool {
+	if !b.r.lang.Fats[n.head()] || len(n.words) < 2 || len(found) != 1 || found[0].portion == nil {
+		return false
+	}
+	p := portion{found[0].portion.line, ""}
+	t := b.holder[p]
+	return !b.fat(p) && t != nil && t.taken && t.comp == b.comp
+}
+
 // friedInFat tells whether a thing was fried and holds a fat of the list.
 func (b *bindings) friedInFat(t *thing) bool {
 	for p := range t.holds {

@@ -8,9 +8,15 @@ import (
 	"yembra/core/recipe"
 )
 
+// washTechnique cleans a pan for what comes next.
+const washTechnique = "wash-pan"
+
 // outcome notes what the action made.
 func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	a := r.action
+	if t.Name == washTechnique {
+		b.base, b.cleaned = nil, len(b.things) // what was in the pan is out of it
+	}
 	if t.Takes == "none" || t.Takes == "look" && onlyNamed(a.To) {
 		if t.Family == "clean" && onlyNamed(a.To) {
 			b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"

@@ -106,6 +106,9 @@ func (b *bindings) mixtureOf(n noun, found []referent) *thing {
 
 // ofLines is what a noun means that names lines: these, what was made of them, or all of their kind.
 func (b *bindings) ofLines(n noun, found []referent) []referent {
+	if b.fatOfTaken(n, found) {
+		return []referent{{named: b.words(n)}}
+	}
 	b.uses(n, found)
 	b.takesFrom(found)
 	if t := b.mixtureOf(n, found); t != nil {

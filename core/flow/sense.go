@@ -2,6 +2,7 @@ package flow
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/language"
 	"yembra/core/lex"
@@ -42,6 +43,9 @@ func (t *text) holds(from, upto int, key []string) bool {
 		if w == anyObject {
 			return !t.foodNext(from+1, upto)
 		}
+		if first, ok := strings.CutPrefix(w, firstThing); ok {
+			return !t.firstNamed(from+1, upto, first)
+		}
 		if w == anyTime || w == anyDegrees || w == anyFood {
 			return !t.measured(from, upto, w)
 		}
@@ -70,8 +74,10 @@ func (t *text) nameNext(i, upto int) bool {
 }
 
 // anyTime, anyDegrees and anyFood stand in the table of verbs for a time, a
-// temperature and the name of a food of the clause, anyObject for one right behind the verb.
+// temperature and the name of a food of the clause, anyObject for one right behind the verb; firstThing stands
+// before a word of the first thing that is named.
 const (
+	firstThing = "^"
 	anyObject  = "#object"
 	anyTime    = "#time"
 	anyDegrees = "#degrees"
@@ -82,6 +88,17 @@ const (
 func (t *text) foodNext(i, upto int) bool {
 	for ; i < upto && !t.mark(i, ",") && !t.conj(i) && t.lang.Prepositions[t.low(i)] == ""; i++ {
 		if t.foods(t.words[i].norm) {
+			return true
+		}
+	}
+	return false
+}
+
+// firstNamed tells whether a word is of the first thing named from i on: "divide the eggs", but not "divide the
+// beans, eggs and rice".
+func (t *text) firstNamed(i, upto int, word string) bool {
+	for ; i < upto && !t.mark(i, ",") && !t.conj(i) && t.lang.Prepositions[t.low(i)] == ""; i++ {
+		if t.words[i].norm == word {
 			return true
 		}
 	}

@@ -103,6 +103,8 @@ type bindings struct {
 	onlyVessel string
 	// hand is the component of what the action at hand works on.
 	hand int
+	// cleaned is how many things were there when a pan was last wiped: what had been put by is in it no more.
+	cleaned int
 	// stays is what was in hand before something was taken off it.
 	stays *thing
 	// meantTo tells that the text left it open what the last action was done to.

@@ -1,6 +1,7 @@
 package method_test
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -58,6 +59,24 @@ func TestABoosterHasAHost(t *testing.T) {
 			require.True(t, strings.HasPrefix(steps[at+1].Text, x.before), "%s: before %q", name, steps[at+1].Text)
 		}
 	}
+}
+
+// It goes to what is put together with the piece whose taste it is to give, and not to what is cooked last.
+func TestABoosterGoesWithThePiece(t *testing.T) {
+	r, _, c := open(t)
+	text := "Rolls\nServes 4\n\n200 g chorizo\n1 onion, chopped\n400 g black beans\n400 g rice, cooked\n200 ml soy drink\n4 tortillas\n1 tbsp oil\n\nMethod\n1. Brown the chorizo in the oil for 6 minutes. Scoop it out.\n2. Cook the onion and beans in the pan for 5 minutes. Set aside with the chorizo.\n3. Wipe out the pan. Simmer the rice with the soy drink for 5 minutes.\n4. Divide the beans, chorizo and rice among the tortillas and roll up."
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{Swaps: map[string]string{line("0"): "smoked-tofu-lardons"}, Boosters: []swap.Dose{{Food: "nutritional-yeast", Grams: 8}}}, false)
+	require.NoError(t, err)
+	var steps []string
+	for _, s := range a.Components[0].Steps {
+		if s.Change != swap.Dropped {
+			steps = append(steps, s.Text)
+		}
+	}
+	at := slices.Index(steps, "Stir in the nutritional yeast.")
+	require.Greater(t, at, 0, steps)
+	require.Contains(t, steps[at-1], "Cook the onion")
+	require.Contains(t, steps[at+1], "Set aside")
 }
 
 // What is left of a method says what it speaks of by the name that is left: dumplings keep theirs,

@@ -88,7 +88,18 @@ func (p *plan) drainedAfter(at int) bool {
 
 // atHome tells whether an action is on the pot that holds a line; any where there
 // is none.
-func (p *plan) atHome(n *flow.Node, home int) bool { return home < 0 || n.Reaches(home) }
+func (p *plan) atHome(n *flow.Node, home int) bool {
+	return home < 0 || n.Reaches(home) || p.stand[home] != nil && p.joinsHome(p.graph.Number(n), home)
+}
+
+// joinsHome tells whether what an action made is put together with a line before anything is closed or served:
+// beans that are set aside with the sausage.
+func (p *plan) joinsHome(at, home int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return n.Technique.Closes == "" && n.Technique.Family != "assemble" && (n.Reaches(home) || p.joinsHome(k, home))
+	})
+}
 
 // served is the place behind all work and before what is only brought to the table
 // and eaten.

@@ -3,6 +3,7 @@ package flow
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
@@ -162,6 +163,9 @@ func (r *Reader) isFor(text, part string) bool {
 	want, said := larder.Words(part), larder.Words(text)
 	if len(want) == 0 {
 		return false
+	}
+	if label, _, ok := strings.Cut(text, ":"); ok && slices.Equal(larder.Words(label), want) {
+		return true // "Curd: whisk everything in a bowl"
 	}
 	for i := range said {
 		if i+len(want) > len(said) || !slices.Equal(said[i:i+len(want)], want) {

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // stayedBehind is what a noun means that stayed in the pan: a liquor, or fat that ran out.
@@ -152,4 +153,27 @@ func (b *bindings) keeps(n noun) []referent {
 		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
 	}
 	return []referent{{named: b.words(n)}}
+}
+
+// clings tells whether an order takes off a thing what only clings to it: "wipe the marinade off the salmon".
+func (b *bindings) clings(c *clause, t *larder.Technique, l link) bool {
+	if t.Name != removeTechnique || !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
+		return false
+	}
+	head := c.objects[0].head()
+	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool { return x.made != nil || x.portion != nil })
+}
+
+// wipedOff takes the thing into hand that something is taken off.
+func (b *bindings) wipedOff(l link, r *roles) {
+	r.action.To, r.inputs, r.portions, r.names, r.liquor = []recipe.Ref{}, nil, nil, nil, false
+	for i := range b.phrases {
+		for k := range b.phrases[i].Nouns {
+			if b.phrases[i].Role == "to" {
+				named := string([]rune(b.text.source)[b.phrases[i].Nouns[k].Name:b.phrases[i].Nouns[k].Upto])
+				b.phrases[i].Nouns[k].Refs = []recipe.Ref{{Named: &named, Share: 1}}
+			}
+		}
+	}
+	b.refs(l.nouns, r, &r.action.To)
 }

@@ -66,7 +66,9 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 		into = nil // "for the sauce, add the flour", of a part of its own
 	}
 	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
-		into = b.latest(func(x *thing) bool { return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !(x.putBy && slices.Index(b.things, x) < b.cleaned) })
+		into = b.latest(func(x *thing) bool {
+			return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !(x.putBy && slices.Index(b.things, x) < b.cleaned)
+		})
 	}
 	if into != nil && !slices.Contains(r.inputs, into) && !c.going && b.addedLater(into) {
 		if pot := b.latest(func(x *thing) bool { return x != into && b.isPot(x, r) }); pot != nil {

@@ -55,6 +55,34 @@ func TestMoreThingsAreTold(t *testing.T) {
 	})
 }
 
+// What is poured over all, wiped off, layered behind a colon, said without a verb, or left of what went elsewhere.
+func TestStillMoreThingsAreTold(t *testing.T) {
+	hear(t, []way{
+		{"eggs over everything", "250 g tempeh|6 eggs|2 tomatoes", "Toast the tempeh in a pan. Add the tomatoes. Beat the eggs and pour over everything.", []string{"a0 toast/toast(0.0)", "a1 add/add(0.2; into @a0)", "a2 beat/beat(0.1)", "a3 pour over/pour(@a2; into @a1)"}},
+		{"a marinade that is wiped off, and the rest of it", "2 salmon fillets|1 tbsp oil|4 tbsp soy sauce|2 tbsp mirin", "Whisk the soy sauce and mirin. Marinate the salmon in half of it. Heat the oil in a pan. Wipe the marinade off the salmon and fry for 4 minutes. Pour in the rest of the marinade.", []string{"a0 whisk/whisk(0.2, 0.3)", "a1 marinate/marinate(0.0; into 0.5×@a0)", "a2 heat/heat(0.1)", "a3 wipe off/remove(@a1)", "a4 fry/fry(@a3; with @a2; 4-4 min)", "a5 pour in/pour(0.5×@a0; into @a4)"}},
+		{"sausages among what was taken out", "6 Toulouse sausages|150 g lardons|800 g haricot beans", "Fry the lardons, then add the sausages and brown them. Take everything out. Simmer the beans. Bury the lardons and sausages in the beans.", []string{"a0 fry/fry(0.1)", "a1 add/add(0.0; into @a0)", "a2 brown/brown(@a1)", "a3 take out/remove(@a2)", "a4 simmer/simmer(0.2)", "a5 bury/add(@a3; into @a4)"}},
+		{"layers behind a colon", "3 aubergines|500 g mince|300 g yoghurt", "Bake the aubergines. Brown the mince. Layer up in a baking dish: half the aubergines, all the mince, the rest of the aubergines, the yoghurt.", []string{"a0 bake/bake(0.0)", "a1 brown/brown(0.1)", "a2 layer/layer(0.5×@a0, @a1, 0.2; into 'baking dish)"}},
+		{"what comes next", "1 onion|400 g tomatoes|100 ml wine", "Fry the onion. Tomatoes and wine next; simmer for 20 minutes.", []string{"a0 fry/fry(0.0)", "a1 add/add(0.1, 0.2; into @a0)", "a2 simmer/simmer(@a1; 20-20 min)"}},
+		{"the rest of a sauce of which some went elsewhere", "600 g chicken|3 tbsp fish sauce|3 tbsp sugar", "Toss the chicken with 1 tbsp of the fish sauce. Melt the sugar. Add the chicken, then the rest of the fish sauce.", []string{"a0 toss/toss(0.0; with 0.333×0.1)", "a1 melt/melt(0.2)", "a2 add/add(@a0; into @a1)", "a3 add/add(0.667×0.1; into @a2)"}},
+	})
+}
+
+// Sausages that were fried with others are themselves, and not the whole of it.
+func TestSausagesAreThemselves(t *testing.T) {
+	_, g := traced(t, "6 Toulouse sausages|150 g lardons|800 g haricot beans", "Fry the lardons, then add the sausages and brown them. Take everything out. Simmer the beans. Put the sausages into the beans.")
+	require.Equal(t, []int{0}, g.Nodes[len(g.Nodes)-1].To)
+}
+
+// A step that opens with the name of a part and a colon is of that part.
+func TestAStepNamesItsPart(t *testing.T) {
+	d := read(t, "Tart\nServes 8\n\nPASTRY: 175 g plain flour / 85 g cold butter, cubed / 1 tbsp cold water\nCURD: 3 lemons, zest and juice / 120 g caster sugar / 2 eggs\n\n1 Rub the butter into the flour, add the water and bake.\n2 Curd: whisk everything in a bowl over simmering water until thick. Spoon into the case.")
+	require.Len(t, d.Components, 2)
+	require.Len(t, d.Components[0].Lines, 3)
+	require.Equal(t, "butter", d.Components[0].Lines[1].FoodID())
+	require.Len(t, d.Components[1].Steps, 1)
+	require.Contains(t, d.Components[1].Steps[0].Text, "whisk everything")
+}
+
 // Of a name that tells two things apart, each word means what was made of such a food.
 func TestATitleOfTwoThings(t *testing.T) {
 	d := read(t, "Meatball and Potato Tray\nServes 4\n\n500 g minced beef\n1 onion, grated\n1 kg potatoes\n4 tbsp olive oil\n\nMethod\n1. Knead the mince with the onion and shape into flat ovals.\n2. Slice the potatoes and fry them in half the oil. Fry the meatballs in the rest.")

@@ -33,6 +33,8 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return !named
 	case t.lang.Prepositions[w] != "":
 		return true
+	case named && t.lang.Verbless[w] != "" && (t.ends(i+1, upto) || t.mark(i+1, ",")):
+		return true // "tomatoes and wine next"
 	case t.lang.Modals[w] && named && !t.foods(t.words[i].norm), t.lang.Connectors[w] && named && t.lang.Purpose[t.low(i+1)]:
 		return true // "the chicken next to it"
 	case t.lang.Particles[w] && named:

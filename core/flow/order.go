@@ -61,7 +61,10 @@ func (p *parser) setOut(c *clause, at, upto int) int {
 	case len(c.objects) == 0 && len(c.links) == 1 && len(c.links[0].nouns) == 1:
 		on = c.links[0].nouns // "set up three plates"
 	}
-	if len(on) == 0 || !p.lang.Receiving[larder.Singular(on[0].head())] {
+	t := p.technique(c.sense.Technique)
+	plates := len(on) > 0 && p.lang.Receiving[larder.Singular(on[0].head())]
+	layers := !plates && len(c.objects) == 0 && t != nil && t.Family == "assemble" && t.Closes != larder.ClosesTable
+	if !plates && !layers {
 		return at
 	}
 	var held []noun
@@ -79,7 +82,10 @@ func (p *parser) setOut(c *clause, at, upto int) int {
 	if len(held) == 0 {
 		return at
 	}
-	c.links, c.objects = []link{{role: "into", nouns: on, from: c.from}}, held
+	if c.objects = held; layers {
+		return end // "layer up in a dish: half the aubergines, the mince, the rest of the aubergines"
+	}
+	c.links = []link{{role: "into", nouns: on, from: c.from}}
 	return end
 }
 

@@ -93,11 +93,17 @@ func (b *bindings) mixtureOf(n noun, found []referent) *thing {
 		return nil
 	}
 	p := *found[0].portion
+	if left := b.leftOf(p); n.rest && left > 0 && left < 1 && len(n.words) > 1 {
+		return nil // "the rest of the fish sauce", of which some went over the chicken
+	}
 	t := b.held(p)
 	if k := slices.IndexFunc(b.things, func(x *thing) bool { return x.holds[p] && len(x.holds) > 1 }); n.rest && k >= 0 && !b.open(b.things[k]) {
 		return b.things[k] // "what is left of the egg mixture", of which enough went into the dough
 	}
 	l := &b.lines[p.line]
+	if l.food != nil && l.food.Origin == larder.FromAnimal && !b.r.lang.Extracts[l.food.Kind] && !larder.Pours(l.food) && last(l.name) == n.head() && !n.rest {
+		return nil // "the sausages" are themselves
+	}
 	if t == nil || len(t.holds) < 2 || b.leftOf(p) > 0 || l.said[n.head()] && (len(n.words) > 1 || len(l.name) < 2 || n.rest) || b.lines[p.line].comp != b.comp || !b.open(t) {
 		return nil
 	}

@@ -43,6 +43,10 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	if role == "from" && vessel == "" && t.Family == "separate" && t.Takes == "" && onlyNamed(r.action.To) && len(b.resolve(n)) > 0 && b.resolve(n)[0].named == "" {
 		role, r.action.To = "to", []recipe.Ref{} // "squeeze the water out of the leaves"
 	}
+	if role == "from" && vessel == "" && b.clings(c, t, l) {
+		b.wipedOff(l, r)
+		return
+	}
 	if role == "from" && t.Takes == "none" && b.r.lang.Liquors[n.head()] {
 		b.skimmed(n)
 	}

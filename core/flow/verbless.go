@@ -25,9 +25,13 @@ func (p *parser) verbless(i, upto int, n noun) int {
 	b.takeFront()
 	p.claim(i)
 	p.brackets = nil
-	at := b.run(n.upto)
-	p.add(c, i, at)
-	return at
+	behind := n.upto
+	if !p.is(behind, p.lang.Particles) && p.lang.Prepositions[p.low(behind)] == "" && p.lang.Verbless[p.low(behind)] != "" {
+		behind++ // "tomatoes and wine next"
+	}
+	at := b.run(behind)
+	p.add(c, i, max(at, behind))
+	return max(at, behind)
 }
 
 // besideDish tells whether a thing of the list stands where what goes with a dish does: "Pecorino on

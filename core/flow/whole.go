@@ -17,6 +17,9 @@ func (b *bindings) whole(n noun) []referent {
 		return []referent{{made: b.base}} // "return everything": what was there before
 	}
 	if b.goingInto && b.base != nil {
+		if pot := b.latest(func(t *thing) bool { return t != b.focus && !t.putBy && t.comp == b.comp }); pot != nil && b.goesIn(b.base) {
+			return []referent{{made: pot}} // "beat the eggs and pour over everything"
+		}
 		return []referent{{made: b.base}} // "pour the sauce over everything"
 	}
 	var out []referent

@@ -105,7 +105,7 @@ func (w *writer) goneManners(n *node) []edit {
 				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
 			}
 		}
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1]))) {
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || w.tellsOfFat(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1]))) {
 			out = append(out, edit{at[0], at[1], ""})
 		}
 	}
@@ -188,6 +188,20 @@ func (w *writer) tellsOfGone(n *node, from int) bool {
 	})
 }
 
+// tellsOfFat tells whether words right behind fat say where it was left that ran out of what is gone: "the fat left
+// in the pan", for which oil stands that is poured in.
+func (w *writer) tellsOfFat(n *node, from int) bool {
+	if w.fleshBefore(w.graph.Number(n)) == nil {
+		return false
+	}
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role != "to" && slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+			words := larder.Words(onlyNamed(noun))
+			return len(words) > 0 && w.l.Language().Fats[words[len(words)-1]] && noun.Upto <= from && strings.TrimSpace(w.slice(noun.Upto, from)) == ""
+		})
+	})
+}
+
 // gonePlay tells whether words that say how something is done speak of what only
 // a body has, where none is.
 func (w *writer) gonePlay(n *node, text string) bool {
@@ -198,6 +212,21 @@ func (w *writer) gonePlay(n *node, text string) bool {
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
 	return slices.ContainsFunc(larder.Words(text), func(word string) bool { return lang.Fleshly[word] || signs[word] })
 }
+
+// setAlready tells whether words say how an egg is let set in hot broth, for which shreds stand that have set.
+func (w *writer) setAlready(n *node, text string) bool {
+	signs := w.l.Language().GoneSigns[streams]
+	return slices.ContainsFunc(n.Named, func(line int) bool {
+		s := w.stand[line]
+		return s != nil && s.class == larder.Egg && s.chosen != nil && s.chosen.Use == flakesUse && s.is(larder.Ready)
+	}) && slices.ContainsFunc(larder.Words(text), func(word string) bool { return signs[word] })
+}
+
+// streams is the row of what says that an egg is poured thinly and sets, flakesUse the use that it has there.
+const (
+	streams   = "streams"
+	flakesUse = "flakes"
+)
 
 // countsGone tells whether words that say how something is done count pieces ("one at a
 // time") where what stands for them is no pieces any more: a batter for eggs.

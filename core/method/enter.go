@@ -149,10 +149,12 @@ func (p *plan) untilReturned(s *standIn, path []int, start int) int {
 	if !s.flesh() || !s.is(larder.Ready) || p.graph.Nodes[path[start]].Technique.Joins != "yes" {
 		return start
 	}
+	out := false
 	for k := start + 1; k < len(path); k++ {
 		n := &p.graph.Nodes[path[k]]
+		out = out || n.Is("remove")
 		switch {
-		case n.Is("return") && slices.Contains(n.To, s.node):
+		case (n.Is("return") || out && n.Technique.Joins == "yes" && len(n.Into) > 0) && slices.Contains(n.To, s.node):
 			return k
 		case !p.dropped(s, path[k]) && n.Technique.Family != "separate" && n.Technique.Family != "rest":
 			return start

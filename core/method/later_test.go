@@ -145,3 +145,33 @@ func TestWhatIsSaidBesides(t *testing.T) {
 		},
 	})
 }
+
+// What stands for eggs and flesh that had their own ways, and what goes by a name or a place of its own.
+func TestWaysOfWhatIsGoneAreLeft(t *testing.T) {
+	reads(t, map[string]carried{
+		"shreds need no thin stream, and a stock no minutes of a bird": {
+			"Soup\nServes 4\n\n1 chicken breast\n1 litre chicken stock\n400 g sweetcorn\n2 eggs, beaten\n\nMethod\n1. Poach the chicken in the stock for 12 minutes; lift out and shred. Add the corn and simmer for 5 minutes. Pour in the egg in a thin stream while stirring slowly, so it sets in ribbons. Return the chicken.",
+			map[string]string{line("0"): "seared-mushroom-shreds", line("1"): "golden-leek-stock", line("3"): "tofu-egg-flakes"}, []string{"Warm the golden vegetable stock.", "Slip in the tofu shreds while stirring slowly."}, []string{"12 minutes", "stream", "ribbons"},
+		},
+		"it is fried on when it is turned": {
+			"Salmon\nServes 2\n\n2 salmon fillets\n1 tbsp oil\n4 tbsp soy sauce\n2 tbsp mirin\n\nMethod\n1. Whisk the soy sauce and mirin. Marinate the salmon in half of it for 15 minutes.\n2. Heat the oil in a pan. Wipe the marinade off the salmon and fry for 4 minutes, then flip and fry 2 minutes more.\n3. Pour in the rest of the marinade.",
+			map[string]string{line("0"): "lions-mane-fillet"}, []string{"Wipe the marinade off the mushroom fillets and fry for 4 minutes, then flip and fry 2 minutes more", "Pour in the rest of the marinade"}, nil,
+		},
+		"what was browned and taken out goes in where it is put back": {
+			"Beans\nServes 4\n\n6 Toulouse sausages\n150 g smoked lardons\n1 onion, chopped\n800 g tinned haricot beans\n300 ml vegetable stock\n\nMethod\n1. Fry the lardons in a casserole until they give up their fat, then add the sausages and brown them. Take everything out.\n2. Soften the onion in the fat left in the pan. Add the beans and stock. Bury the lardons and sausages in the beans. Simmer for 10 minutes.",
+			map[string]string{line("0"): "smoky-bean-sausage", line("1"): "smoky-shiitake-strips"}, []string{"Soften the onion in the vegetable oil.", "Bury the "}, []string{"left in the pan", "Add the smoky"},
+		},
+		"the cook's own oil, of no amount, fries what flesh would have": {
+			"Bake\nServes 4\n\n3 aubergines\nolive oil\n500 g lamb mince\n1 onion, grated\n\nMethod\n1. Slice the aubergines, brush with oil and bake for 25 minutes.\n2. Brown the mince hard in a dry pan. Add the onion and cook till soft. Add 200 ml water and simmer for 20 minutes. Mix with the aubergines.",
+			map[string]string{line("2"): "lentil-walnut-mince"}, []string{"Heat the olive oil in a pan"}, []string{"vegetable oil"},
+		},
+		"a place of another wrapper": {
+			"Dumplings\nServes 4\n\n250 g tofu\n30 wonton wrappers\n\nMethod\n1. Put a teaspoon of tofu in the centre of each wrapper and press to seal. Boil for 4 minutes.",
+			map[string]string{line("1"): "wheat-wrapper"}, []string{"in the centre of each wrapper"}, nil,
+		},
+		"what comes next, with what goes in late": {
+			"Ragu\nServes 4\n\n500 g lamb mince\n1 onion\n2 tbsp oil\n2 tbsp tomato purée\n400 g tinned tomatoes\n\nMethod\n1. Brown the mince hard in a dry pan. Add the onion and cook till soft. Purée and tomatoes next; let it simmer for 20 minutes.",
+			map[string]string{line("0"): "lentil-walnut-mince"}, []string{"purée and tomatoes next"}, []string{" Purée"},
+		},
+	})
+}

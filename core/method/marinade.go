@@ -58,6 +58,18 @@ func (p *plan) friedJust(s *standIn, i int) bool {
 	return s.enters <= before && !p.deeds[before].drop && p.graph.Nodes[before].Technique.Family == "dry heat"
 }
 
+// friesOn tells whether something is fried on that was just turned in the pan in which it is fried: "flip and fry 2
+// minutes more".
+func (p *plan) friesOn(s *standIn, i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "dry heat" || len(n.Inputs) == 0 || !p.graph.Nodes[n.Inputs[0]].Is("turn") {
+		return false
+	}
+	return slices.ContainsFunc(p.graph.Nodes[n.Inputs[0]].Inputs, func(k int) bool {
+		return s.enters <= k && !p.deeds[k].drop && p.graph.Nodes[k].Technique.Family == "dry heat"
+	})
+}
+
 // boundLater tells whether a stand-in is mixed with others and shaped after an action.
 func (p *plan) boundLater(s *standIn, i int) bool {
 	mixed := false

@@ -60,6 +60,17 @@ func (p *plan) thrownAway(line, at int) bool {
 	return false
 }
 
+// placeOfKin tells whether a noun says a place of something for which another of its name stands: "the centre of
+// each wrapper", of wonton wrappers.
+func (w *writer) placeOfKin(noun recipe.Noun, lines []int) bool {
+	words := larder.Words(w.slice(noun.From, noun.Upto))
+	if len(lines) != 1 || w.stand[lines[0]] == nil || len(words) == 0 || len(w.animalWords(w.slice(noun.From, noun.Upto))) > 0 {
+		return false
+	}
+	kin := larder.Words(w.stand[lines[0]].name)
+	return len(kin) > 0 && kin[len(kin)-1] == words[len(words)-1] && slices.ContainsFunc(words, func(x string) bool { return w.l.Language().Places[x] })
+}
+
 // calledAfter tells whether a name of what was made of several things is that of no animal and
 // stands in the name of one of them without being what that is.
 func (w *writer) calledAfter(noun recipe.Noun, lines []int, at int) bool {

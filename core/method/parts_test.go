@@ -99,3 +99,12 @@ func TestAToppingStaysAPart(t *testing.T) {
 	require.Equal(t, "Topping", parts[len(parts)-1].Name)
 	require.NotEmpty(t, parts[len(parts)-1].Steps)
 }
+
+// A topping that takes nothing of what was made before stays a part, though most of the dish's lines come after it.
+func TestAToppingOfItsOwnStaysAPart(t *testing.T) {
+	parts := partsOf(t, "Pie\nServes 4\n\n500 g beef mince\n2 onions\n2 tbsp oil\n1 tsp cumin\n12 olives\n50 g raisins\n2 tomatoes\n1 pepper\n1 courgette\n\nCorn topping\n1 kg sweetcorn\n200 ml oat milk\n10 basil leaves\n\nMethod\n1. Cook the onions in the oil. Brown the mince with the cumin.\n2. Blend the corn with the milk and basil. Cook for 10 minutes until thick.\n3. Spread the mince in a dish with the olives, raisins, tomatoes, pepper and courgette. Cover with the corn and bake for 35 minutes.", map[string]string{line("0"): "lentil-walnut-mince"})
+	at := slices.IndexFunc(parts, func(c swap.Component) bool { return c.Name == "Corn topping" })
+	require.GreaterOrEqual(t, at, 0)
+	require.NotEmpty(t, parts[at].Steps)
+	require.Contains(t, parts[at].Steps[0].Text, "Blend the corn")
+}

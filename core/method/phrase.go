@@ -30,6 +30,9 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 				}
 			}
 		}
+		if k == 0 && changed && len(objects) > 0 && len(things) > 0 && !other && noun.From == n.Action.From && n.Action.Words.Verb[1] == 0 {
+			things[0].text = lowered(things[0].text) // "Purée, tomatoes and wine next" began the sentence
+		}
 		if changed && len(objects) == 0 && len(things) > 0 && !other && k > 0 {
 			things[0].text = w.pointed(p.Nouns[0], things[0].text)
 		}
@@ -115,7 +118,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
 	}
-	if w.besideName(w.slice(noun.Name, noun.Upto), lines) || w.alsoListed(w.slice(noun.Name, noun.Upto), lines) || made && w.hotFat(noun, lines, at) {
+	if w.placeOfKin(noun, lines) || w.besideName(w.slice(noun.Name, noun.Upto), lines) || w.alsoListed(w.slice(noun.Name, noun.Upto), lines) || made && w.hotFat(noun, lines, at) {
 		return kept, false
 	}
 	if things, changed, lost := w.lostLiquor(n, p, noun, at); lost {

@@ -43,6 +43,12 @@ func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRule
 		return "", false
 	}
 	comp := &p.a.Components[i]
+	for _, l := range comp.Lines {
+		f := c.book.Larder().Food(l.FoodID())
+		if slices.Contains(u.Was, fatKind) && l.Change == swap.Kept && l.Amount == nil && c.fatLine(&l.Line) && f != nil && rules.Breaks(f) == "" {
+			return c.words().The + " " + p.lowered(&l.Line), true // the cook's own oil, of which the list says no amount
+		}
+	}
 	for _, id := range u.Foods {
 		f := c.book.Larder().Food(id)
 		if f == nil || rules.Breaks(f) != "" {

@@ -61,7 +61,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	} else if n.Is("place") && a.Words.Vessel[1] > 0 && a.Words.Vessel[1] <= a.Upto {
 		text += w.putIn(a, nil, true)
 	}
-	if minutes := cmp.Or(d.minutes, a.Minutes); minutes != nil {
+	if minutes := cmp.Or(d.minutes, a.Minutes); minutes != nil && !d.timeless {
 		text += " " + words.For + " " + w.c.spoken(*minutes)
 	}
 	if a.Cue != "" && !d.cueless {

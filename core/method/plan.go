@@ -56,6 +56,8 @@ type deed struct {
 	slakes []int
 	// silent tells that nothing needs to be done for it though what it makes is there.
 	silent bool
+	// timeless tells that the time it took is that of what is gone.
+	timeless bool
 	// cueless tells that what its cue tells of is gone.
 	cueless bool
 	// cueAfter is the cue that ends the last minutes of what goes in late.

@@ -58,7 +58,7 @@ func (p *parting) within(sets []set, seq []placed, home map[int]stretch) map[int
 			continue
 		}
 		y := seq[h.upto].set
-		if seq[h.from-1].set != y || home[y].from < h.from || slices.ContainsFunc(seq[:h.from], func(o placed) bool { return o.set == x }) || slices.ContainsFunc(seq[h.upto:], func(o placed) bool { return o.set == x }) || p.mixedApart(sets, seq, h.from, h.upto) {
+		if seq[h.from-1].set != y || home[y].from < h.from || slices.ContainsFunc(seq[:h.from], func(o placed) bool { return o.set == x }) || slices.ContainsFunc(seq[h.upto:], func(o placed) bool { return o.set == x }) || !p.takesBefore(sets, seq, h.from, h.upto) {
 			continue
 		}
 		from := h.from
@@ -109,6 +109,21 @@ func (p *parting) coldFirst(sets []set, seq []placed) []placed {
 	return seq
 }
 
+// takesBefore tells whether a stretch takes something that was made before it.
+func (p *parting) takesBefore(sets []set, seq []placed, from, upto int) bool {
+	made := map[string]bool{}
+	for _, x := range seq[:from] {
+		for _, a := range p.main(sets[x.set]).Steps[x.step].Actions {
+			made[a.ID] = true
+		}
+	}
+	return slices.ContainsFunc(seq[from:upto], func(x placed) bool {
+		return slices.ContainsFunc(p.main(sets[x.set]).Steps[x.step].Actions, func(a recipe.Action) bool {
+			return slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool { return r.Made != nil && made[*r.Made] })
+		})
+	})
+}
+
 // mixedApart tells whether a stretch is all of its part, needs no fire but for what is prepared for it,
 // and takes nothing that was made before it.
 func (p *parting) mixedApart(sets []set, seq []placed, from, upto int) bool {
@@ -154,7 +169,12 @@ func (p *parting) homes(sets []set, seq []placed) map[int]stretch {
 				}
 			}
 		}
-		if weight := mostOfAll*len(taken) + upto - from; weight > home[seq[from].set].weight {
+		listed, known := home[seq[from].set]
+		if p.main(s).Name != "" && known && listed.weight >= mostOfAll {
+			from = upto
+			continue // its list stands before the first that is taken of it
+		}
+		if weight := mostOfAll*len(taken) + upto - from; weight > listed.weight {
 			home[seq[from].set] = stretch{from, upto, weight}
 		}
 		from = upto

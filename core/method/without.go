@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"slices"
 
 	"yembra/core/flow"
@@ -20,6 +21,9 @@ func (p *plan) withoutSubject(i int) {
 		}
 		if len(d.subject) > 0 && p.holdsLiquid(d.subject) {
 			d.say = p.c.words().LiquidVerbs[n.Technique.Name]
+			if d.timeless = p.onlyPours(d.subject) && p.warmedAgain(i); d.timeless {
+				d.say = cmp.Or(p.c.words().LiquidVerbs["poach"], d.say)
+			}
 			return
 		}
 		d.subject = nil
@@ -37,6 +41,20 @@ func (p *plan) withoutSubject(i int) {
 			d.whys = append(d.whys, r.Why)
 		}
 	}
+}
+
+// onlyPours tells whether lines are liquids and nothing that gives its taste to them.
+func (p *plan) onlyPours(lines []int) bool {
+	return !slices.ContainsFunc(lines, func(line int) bool { return !larder.Pours(p.l.Food(p.line(line).FoodID())) })
+}
+
+// warmedAgain tells whether what an action cooked goes on into work with heat, so that by itself it only wants
+// to be hot.
+func (p *plan) warmedAgain(i int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i].Users, func(k int) bool {
+		t := p.graph.Nodes[k].Technique
+		return !p.deeds[k].drop && (t.Family == "wet heat" || t.Heat == "" && p.warmedAgain(k))
+	})
 }
 
 // boilsNext tells whether what an action put together is heated in liquid next.

@@ -138,6 +138,9 @@ func (w *writer) lendsVerb(a *recipe.Action, own *clause) {
 	switch {
 	case a.Words.Verb[1] > 0 || own.text == "":
 	case w.emptied || w.lostVerb == a.Verb:
+		if w.opensSentence(a) {
+			own.text = lowered(own.text) // "Wine next"
+		}
 		own.text, own.changed = a.Verb+" "+own.text, true // "then the carrots"
 	case own.changed && w.opensSentence(a):
 		verb, _, _ := strings.Cut(a.Verb, " ")

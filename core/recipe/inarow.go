@@ -40,9 +40,20 @@ func (l *layout) inARow(text string) []string {
 			return items
 		}
 	}
-	for _, mark := range []string{"|", ";", " / ", " • ", " · "} {
+	if isOneOf(text, l.heads.Ingredients) {
+		return l.inSentences(text)
+	}
+	if items := l.markedItems(text, leastAmounts, "|", ";", " / ", " • ", " · "); items != nil {
+		return items
+	}
+	return l.inSentences(text)
+}
+
+// markedItems takes a list apart at one of some marks, where it has so many items and most begin with an amount.
+func (l *layout) markedItems(text string, least int, marks ...string) []string {
+	for _, mark := range marks {
 		items := strings.Split(text, mark)
-		if len(items) < 3 || isOneOf(text, l.heads.Ingredients) {
+		if len(items) < least {
 			continue
 		}
 		amounts := 0
@@ -56,7 +67,7 @@ func (l *layout) inARow(text string) []string {
 			return items
 		}
 	}
-	return l.inSentences(text)
+	return nil
 }
 
 // sentenceEnd is where one item of a list in sentences ends.

@@ -144,3 +144,14 @@ func TestABoughtSauceIsALine(t *testing.T) {
 		require.Len(t, d.Components, parts, text)
 	}
 }
+
+// A part may stand before its list with a full stop behind it, and spoons are measures.
+func TestAPartWithAFullStop(t *testing.T) {
+	d := reader(t).Read("Pie\n\nDough. 400 g rye flour, 1 tsp salt, 2 spoons melted butter.\nFilling. 500 g mushrooms, sliced, 200 g tofu, salt.\n\nWork the dough until firm. Roll it out and fill it.", measure.Metric)
+	require.Len(t, d.Components, 2)
+	require.Equal(t, "Dough", d.Components[0].Name)
+	require.Len(t, d.Components[0].Lines, 3)
+	require.InDelta(t, 28.5, d.Components[0].Lines[2].Mass(), 2)
+	require.Len(t, d.Components[1].Lines, 3)
+	require.Equal(t, 1, len(d.Components[0].Steps)+len(d.Components[1].Steps))
+}

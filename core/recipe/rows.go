@@ -17,6 +17,9 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if at := dashAfter.FindStringIndex(text); at != nil && (!ok || at[1] < len(label)) {
 		label, rest, ok = strings.TrimRight(text[:at[1]], " -–—"), text[at[1]:], l.quantityFirst(text[at[1]:]) // "TARE - 60 ml soy sauce, 1 tbsp mirin"
 	}
+	if at := stopAfter.FindStringIndex(text); at != nil && !ok && l.quantityFirst(text[at[1]:]) {
+		label, rest, ok = strings.TrimRight(text[:at[1]], " ."), text[at[1]:], true // "Dough. 400 g rye flour, 1 tsp salt"
+	}
 	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !l.reader.yields.people.MatchString(label) && !isOneOf(label, l.heads.Ingredients) || l.quantityFirst(label) || isOneOf(label, l.heads.Method) {
 		label, rest, ok = "", "", false
 		for _, head := range l.heads.Ingredients {
@@ -32,7 +35,10 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 		return "", nil // "Make the sauce: melt the butter; grate in nutmeg"
 	}
 	rest = strings.TrimRight(strings.TrimSpace(rest), ".")
-	if items = l.commaItems(rest); items == nil && (l.opensPart(label) || l.forWork(label)) {
+	if items = l.markedItems(rest, leastRowItems, "|", " / ", " • ", " · "); items == nil {
+		items = l.commaItems(rest)
+	}
+	if items == nil && (l.opensPart(label) || l.forWork(label)) {
 		items = l.namedItems(rest)
 	}
 	if len(items) == 0 || !slices.ContainsFunc(items, l.isFood) || len(items) < leastRowItems && !l.partOfOne(label, items[0]) {
@@ -72,6 +78,9 @@ func (l *layout) namedItems(row string) []string {
 func (l *layout) partOfOne(label, item string) bool {
 	return label != "" && !l.reader.yields.start.MatchString(label) && !l.serves(block{text: label}) && l.quantityFirst(item) && l.line(item).Food != nil
 }
+
+// stopAfter is the full stop behind a name that a list follows.
+var stopAfter = regexp.MustCompile(`^\p{L}+(?: \p{L}+){0,3}\. `)
 
 // dashAfter is the dash behind a name that a list follows.
 var dashAfter = regexp.MustCompile(`^\S+(?: \S+){0,3} [-–—] `)

@@ -293,7 +293,7 @@ func (x *bench) findSalts() {
 	for i, c := range x.dish.Components {
 		for j := range c.Lines {
 			if salty := x.plainSalt(i, j); salty != nil {
-				x.salts = append(x.salts, saltLine{i, j, x.saltGrams(i, j), x.item(i, j, salty, c.Lines[j].Form, 1, false).Sums()})
+				x.salts = append(x.salts, saltLine{i, j, x.saltGrams(i, j), x.item(i, j, salty, c.Lines[j].Form, 1, false).Sums(), x.saltsDough(i)})
 			}
 		}
 	}

@@ -174,7 +174,7 @@ func (x *bench) ready() {
 			}
 			if salty := x.plainSalt(i, j); salty != nil {
 				one := x.item(i, j, salty, line.Form, 1, false).Sums()
-				x.salts = append(x.salts, saltLine{i, j, x.saltGrams(i, j), one})
+				x.salts = append(x.salts, saltLine{i, j, x.saltGrams(i, j), one, x.saltsDough(i)})
 				if !decided {
 					continue
 				}

@@ -105,3 +105,17 @@ func TestNothingBrownGoesIntoWhatIsPale(t *testing.T) {
 		require.False(t, x.darkensPale(b.Larder().Food("nutritional-yeast"), 0))
 	}
 }
+
+// The salt of a dough is its own, whatever salt the filling brings; another's gives way to it.
+func TestTheSaltOfADoughStays(t *testing.T) {
+	b, r := open(t)
+	for text, stays := range map[string]bool{
+		"Pie\nServes 6\n\nDough\n400 g rye flour\n1 tsp salt\n250 ml water\n\nFilling\n500 g cod\n\nMethod\n1. Knead the dough. Fill with the cod and bake.":            true,
+		"Bake\nServes 6\n\nMash\n800 g potatoes\n1 tsp salt\n250 ml water\n\nFilling\n500 g cod\n\nMethod\n1. Boil the potatoes with the salt. Cover the cod and bake.": false,
+	} {
+		d := r.Read(text, measure.Metric)
+		a, err := b.Apply(d, Decisions{Swaps: map[string]string{"components[1].lines[0]": "tofu-nori-fillet"}}, false)
+		require.NoError(t, err)
+		require.Equal(t, stays, a.Components[0].Lines[1].Change == Kept, text)
+	}
+}

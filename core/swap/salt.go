@@ -14,7 +14,28 @@ type saltLine struct {
 	component, line int
 	grams           float64
 	perGram         character.Sums
+	// ofDough tells that it salts a dough, which tastes flat without whatever else the dish holds.
+	ofDough bool
 }
+
+// saltsDough tells whether a salt line stands in a part that is mostly flour.
+func (x *bench) saltsDough(component int) bool {
+	flour, all := 0.0, 0.0
+	lines := x.dish.Components[component].Lines
+	for i := range lines {
+		all += lines[i].Mass()
+		if f := x.larder.Food(lines[i].FoodID()); f != nil && f.Tagged(flours) {
+			flour += lines[i].Mass()
+		}
+	}
+	return flour > mostlyFlour*all
+}
+
+// flours is the tag of flours, mostlyFlour the share of them from which a part is a dough; an estimate.
+const (
+	flours      = "flours"
+	mostlyFlour = 0.3
+)
 
 // plainSalt is the food of a salt line that can be lowered: the line's own, or
 // the only stand-in for it, where that is salt again; nil for other lines.
@@ -60,15 +81,14 @@ func (x *bench) lowerSalt(extra, others float64) []float64 {
 		left[i] = s.grams
 		lines += s.grams * s.perGram.Salt()
 	}
+	over := 0.0
 	if limit := x.rules.House.SaltPerServing * x.original.Servings; limit > 0 {
-		extra = max(extra, others+lines-limit)
+		over = others + lines - limit
+		extra = max(extra, over)
 	}
 	for i, s := range x.salts {
-		if extra < leastSaltMoved {
-			break
-		}
 		per := s.perGram.Salt()
-		if per <= 0 {
+		if extra < leastSaltMoved || per <= 0 || s.ofDough && over < leastSaltMoved {
 			continue
 		}
 		left[i] = min(s.grams, measure.RoundGrams(math.Max(0, s.grams-extra/per), measure.Fine))

@@ -58,7 +58,7 @@ func (p *parting) within(sets []set, seq []placed, home map[int]stretch) map[int
 			continue
 		}
 		y := seq[h.upto].set
-		if seq[h.from-1].set != y || home[y].from < h.from || slices.ContainsFunc(seq[:h.from], func(o placed) bool { return o.set == x }) || slices.ContainsFunc(seq[h.upto:], func(o placed) bool { return o.set == x }) || !p.takesBefore(sets, seq, h.from, h.upto) {
+		if seq[h.from-1].set != y || slices.ContainsFunc(seq[:h.from], func(o placed) bool { return o.set == x }) || slices.ContainsFunc(seq[h.upto:], func(o placed) bool { return o.set == x }) || !p.takesBefore(sets, seq, h.from, h.upto) {
 			continue
 		}
 		from := h.from
@@ -170,7 +170,7 @@ func (p *parting) homes(sets []set, seq []placed) map[int]stretch {
 			}
 		}
 		listed, known := home[seq[from].set]
-		if p.main(s).Name != "" && known && listed.weight >= mostOfAll {
+		if known && listed.weight >= mostOfAll {
 			from = upto
 			continue // its list stands before the first that is taken of it
 		}

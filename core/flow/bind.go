@@ -269,6 +269,7 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	}
 	*into = append(*into, recipe.Ref{Line: &ref, Share: round(share), Part: p.part})
 	b.take(p, share)
+	b.noteShare(n, p, r.action.ID)
 	r.portions = append(r.portions, p)
 	r.fresh = true
 }

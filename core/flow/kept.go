@@ -123,6 +123,30 @@ func (b *bindings) fatOfTaken(n noun, found []referent) bool {
 	return !b.fat(p) && t != nil && t.taken && t.comp == b.comp
 }
 
+// colouredFat tells whether a noun means by its look the fat that ran out of flesh, and not that of the list:
+// "the red oil".
+func (b *bindings) colouredFat(n noun, found []referent) bool {
+	if !b.r.lang.Fats[n.head()] || len(n.words) != 2 || !n.pointed || len(found) != 1 || found[0].portion == nil || b.focus == nil {
+		return false
+	}
+	l := &b.lines[found[0].portion.line]
+	if l.said[n.words[0]] || slices.Contains(l.name, n.words[0]) || b.r.lang.HeatWords[n.words[0]] || b.describes(n.words[0]) {
+		return false // "the hot oil", "the remaining oil"
+	}
+	inFat := func(t *thing) bool { return t.comp == b.comp && b.friedInFat(t) && b.open(t) }
+	return b.friedDry(b.focus) || !slices.ContainsFunc(b.things, inFat) && slices.ContainsFunc(b.things, b.friedDry)
+}
+
+// friedDry tells whether a thing is flesh that was fried in nothing but its own fat.
+func (b *bindings) friedDry(t *thing) bool {
+	for p := range t.holds {
+		if f := b.lines[p.line].food; f == nil || f.Animal != larder.Meat && f.Animal != larder.Poultry {
+			return false
+		}
+	}
+	return t.comp == b.comp && t.fried && len(t.holds) > 0
+}
+
 // friedInFat tells whether a thing was fried and holds a fat of the list.
 func (b *bindings) friedInFat(t *thing) bool {
 	for p := range t.holds {
@@ -146,6 +170,9 @@ func (b *bindings) keptLiquor(n noun) bool {
 // keeps is what a kept liquor is: what stays behind where something was drained out of it, else
 // only what its name says.
 func (b *bindings) keeps(n noun) []referent {
+	if b.colouredFat(n, b.direct(n)) {
+		return []referent{{named: b.words(n)}} // "keep the red oil"
+	}
 	if t := b.latest(b.friedInFat); t != nil && b.r.lang.Fats[n.head()] {
 		return []referent{{made: t}} // "drain the onions, keeping the oil"
 	}

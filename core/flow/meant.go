@@ -17,6 +17,11 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		if t.Name == "serve" && b.base != nil {
 			target = b.base
 		}
+		if b.r.lang.Ladles[c.lemma] && (target == nil || !target.liquid || len(target.holds) < 2) {
+			if soup := b.latest(func(x *thing) bool { return x.comp == b.comp && x.liquid && x.heated && len(x.holds) > 1 }); soup != nil {
+				target = soup // "poach the eggs; ladle into bowls"
+			}
+		}
 		if target != nil && (t.Medium == "fat" || t.Name == "deep-fry") && b.holdsFat(target) {
 			if pieces := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.holdsFat(x) }); pieces != nil {
 				target = pieces // "heat the oil and fry six at a time"

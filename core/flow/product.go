@@ -184,7 +184,7 @@ func (b *bindings) product(n noun) *thing {
 			c = b.componentNamed(head)
 		}
 		if t := b.latest(func(t *thing) bool {
-			return b.holdsKind(t, kinds) && (c < 0 || t.comp == c) && !(b.goesIn(t) && (b.goingInto || t.heated))
+			return b.holdsKind(t, kinds) && (len(t.title) == 0 || last(t.title) == head || t.comp == c) && (c < 0 || t.comp == c) && !(b.goesIn(t) && (b.goingInto || t.heated))
 		}); t != nil {
 			return t
 		}

@@ -26,6 +26,9 @@ func (b *bindings) pronoun(n noun) []referent {
 	if in := b.bothOrPointed(n); in != nil {
 		return in
 	}
+	if in := b.otherShares(n); in != nil {
+		return in
+	}
 	if in := b.justSlippedIn(n); in != nil {
 		return in
 	}

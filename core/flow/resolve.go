@@ -112,7 +112,7 @@ func (b *bindings) mixtureOf(n noun, found []referent) *thing {
 
 // ofLines is what a noun means that names lines: these, what was made of them, or all of their kind.
 func (b *bindings) ofLines(n noun, found []referent) []referent {
-	if b.fatOfTaken(n, found) {
+	if b.fatOfTaken(n, found) || b.colouredFat(n, found) {
 		return []referent{{named: b.words(n)}}
 	}
 	b.uses(n, found)

@@ -144,3 +144,29 @@ const (
 	someOfIt   = 0.5
 	littleOfIt = 0.2
 )
+
+// noteShare remembers of which lines an action has taken a share that the text says.
+func (b *bindings) noteShare(n noun, p portion, id string) {
+	if n.share <= 0 || n.share >= 1 || n.rest {
+		return
+	}
+	if b.partsBy != id {
+		b.parts, b.partsBy = nil, id
+	}
+	b.parts = append(b.parts, p)
+}
+
+// otherShares are what is left of several lines of which a share was taken together: "half the vegetables", and
+// later "the other half".
+func (b *bindings) otherShares(n noun) []referent {
+	if said := b.r.lang.Shares[b.text.low(n.upto-1)]; !n.rest || said <= 0 || said >= 1 || len(n.words) > 0 || len(b.parts) < 2 {
+		return nil
+	}
+	var out []referent
+	for _, p := range b.parts {
+		if left := b.leftOf(p); left > 0 && left < 1 && !b.closed(p.line) {
+			out = append(out, referent{portion: &portion{p.line, p.part}})
+		}
+	}
+	return out
+}

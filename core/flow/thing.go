@@ -103,6 +103,9 @@ type bindings struct {
 	onlyVessel string
 	// hand is the component of what the action at hand works on.
 	hand int
+	// parts are the lines of which an action took the same share together, partsBy that action.
+	parts   []portion
+	partsBy string
 	// cleaned is how many things were there when a pan was last wiped: what had been put by is in it no more.
 	cleaned int
 	// stays is what was in hand before something was taken off it.

@@ -50,6 +50,8 @@ type Language struct {
 	VerblessHeat string
 	// Another are those of the words for what is left that mean a second thing of the name.
 	Another, Ordinals Set
+	// Ladles are verbs of what is done to a liquid with what is in it.
+	Ladles Set
 	// Per stands between a time and the weight that takes so long.
 	Per Set
 	// OfBatter are what a batter becomes when it is cooked.

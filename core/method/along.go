@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"slices"
 
 	"yembra/core/flow"
@@ -32,7 +33,7 @@ func (p *plan) carryAlong() {
 				p.arrives[line] = at
 				continue
 			}
-			if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) && !p.moreGoesIn(line, i, at) {
+			if at := cmp.Or(p.withThickener(line, i), p.placeFor(line, i)); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) && !p.moreGoesIn(line, i, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
 				p.shares[line] = p.shareAt(line, i)
 				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {

@@ -65,6 +65,9 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if !kept && len(d.subject) == 0 && !w.impliesWork(n) {
 		return nil, false
 	}
+	if !kept && objects == 0 && n.Technique.Joins == "yes" && n.Technique.Family == "assemble" && onlyWith(a) {
+		return nil, false // "drizzle with the red oil"
+	}
 	if !kept && objects == 0 && n.Technique.Joins == "yes" && w.intoGone(a, out) {
 		return nil, false // "pour over the meat", which goes in later
 	}
@@ -186,6 +189,11 @@ func (w *writer) tellsOfGone(n *node, from int) bool {
 			return !made && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool { return w.there(line, at) })
 		})
 	})
+}
+
+// onlyWith tells whether an action names nothing but what it is done with.
+func onlyWith(a *recipe.Action) bool {
+	return len(a.Words.Phrases) > 0 && !slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role != "with" })
 }
 
 // tellsOfFat tells whether words right behind fat say where it was left that ran out of what is gone: "the fat left

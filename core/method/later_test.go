@@ -1,6 +1,13 @@
 package method_test
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
 
 // What fat, pans, pieces and parts become when the flesh they were for is gone or comes later, each on the
 // least recipe that shows it.
@@ -165,6 +172,18 @@ func TestWaysOfWhatIsGoneAreLeft(t *testing.T) {
 			"Bake\nServes 4\n\n3 aubergines\nolive oil\n500 g lamb mince\n1 onion, grated\n\nMethod\n1. Slice the aubergines, brush with oil and bake for 25 minutes.\n2. Brown the mince hard in a dry pan. Add the onion and cook till soft. Add 200 ml water and simmer for 20 minutes. Mix with the aubergines.",
 			map[string]string{line("2"): "lentil-walnut-mince"}, []string{"Heat the olive oil in a pan"}, []string{"vegetable oil"},
 		},
+		"oil that is gone with its sausage is neither kept nor trickled": {
+			"Soup\nServes 4\n\n1 tbsp olive oil\n1 onion\n800 g potatoes\n1 litre vegetable stock\n200 g chorizo, sliced\n\nMethod\n1. Soften the onion in the oil. Add the potatoes and stock and boil for 20 minutes.\n2. Fry the chorizo in a dry pan till crisp; keep the red oil.\n3. Ladle into bowls, put the chorizo in each and drizzle with the red oil.",
+			map[string]string{line("4"): "smoky-bean-sausage"}, []string{"Ladle into bowls, put the smoky bean sausage in each."}, []string{"red oil", "drizzle"},
+		},
+		"flour that was seasoned for flesh goes into the sauce, and its spice with it": {
+			"Strips\nServes 4\n\n600 g beef steak, in strips\n2 tbsp plain flour\n1 tsp sweet paprika\n2 tbsp oil\n1 onion\n150 ml vegetable stock\n200 ml oat cream\n\nMethod\n1. Season the flour with the paprika and toss the steak in it.\n2. Heat half the oil and sear the steak for 1 minute. Tip onto a plate.\n3. Soften the onion in the remaining oil. Stir in the stock and bubble for 3 minutes. Stir in the cream, return the steak and heat gently without boiling.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"stir the plain flour smooth with a little of the vegetable stock", "with the sweet paprika"}, []string{"plate", "Season the flour"},
+		},
+		"a part by its own name": {
+			"Wraps\nServes 4\n\nKeema\n500 g lamb mince\n1 onion\n\nRaita\n200 g yogurt\n1/4 cucumber, grated\n\nWraps\n4 tortillas\n\nMethod\n1. Fry the onion and the mince.\n2. Squeeze the cucumber and stir it into the yogurt.\n3. Warm the tortillas. Spoon the keema over them and top with raita.",
+			map[string]string{line("0"): "lentil-walnut-mince", "components[1].lines[0]": "soy-yoghurt-plain"}, []string{"top with cool sauce"}, []string{"top with the soy yoghurt"},
+		},
 		"a place of another wrapper": {
 			"Dumplings\nServes 4\n\n250 g tofu\n30 wonton wrappers\n\nMethod\n1. Put a teaspoon of tofu in the centre of each wrapper and press to seal. Boil for 4 minutes.",
 			map[string]string{line("1"): "wheat-wrapper"}, []string{"in the centre of each wrapper"}, nil,
@@ -174,4 +193,17 @@ func TestWaysOfWhatIsGoneAreLeft(t *testing.T) {
 			map[string]string{line("0"): "lentil-walnut-mince"}, []string{"purée and tomatoes next"}, []string{" Purée"},
 		},
 	})
+}
+
+// The broth is what was strained, and not what is made ready last for something else.
+func TestTheBrothIsNoPreparation(t *testing.T) {
+	r, _, c := open(t)
+	text := "Grandma Ilse's Königsberger Klopse\n\nYou'll want 500 g of mixed mince (beef and pork), 1 old bread roll, 125 ml of milk, 1 onion, 1 egg, 1 litre of beef broth, 1 bay leaf, 40 g of butter, 40 g of flour, 100 ml of cream and an egg yolk.\n\nSoak the roll in the milk. Chop the onion very small and cook it soft in a little of the butter. Squeeze out the roll and knead it with the mince, the onion, the egg; season. With wet hands form dumplings the size of a golf ball.\n\nBring the broth to a simmer with the bay leaf, slide in the dumplings and let them steep for 15 minutes without boiling. Lift them out and strain the broth.\n\nMake a pale roux with the rest of the butter and the flour, and gradually whisk in 600 ml of the broth. Let it cook for 10 minutes. Beat the yolk with the cream and stir it in off the heat. Warm the dumplings in the sauce, but don't let it boil again. Boiled potatoes go with it."
+	swaps := map[string]string{line("0"): "lentil-oat-shaped", line("2"): "soy-drink-for-milk", line("4"): "potato-bind", line("5"): "lentil-shiitake-stock", line("7"): "olive-oil-roux", line("9"): "silken-cashew-cream", line("10"): "soy-starch-yolk"}
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: swaps}, false)
+	require.NoError(t, err)
+	require.Len(t, a.Swaps, len(swaps))
+	for _, s := range a.Components[0].Steps {
+		require.Empty(t, s.Findings, s.Text)
+	}
 }

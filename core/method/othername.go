@@ -60,6 +60,16 @@ func (p *plan) thrownAway(line, at int) bool {
 	return false
 }
 
+// partMade is what a part of the dish is called now of which something was made that a noun means by the part's whole
+// name; empty for any other.
+func (w *writer) partMade(noun recipe.Noun) string {
+	name := w.slice(noun.Name, noun.Upto)
+	if !slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Made != nil }) || !slices.ContainsFunc(w.dish.Components, func(c recipe.Component) bool { return strings.EqualFold(c.Name, name) }) {
+		return ""
+	}
+	return w.ofPart(name)
+}
+
 // placeOfKin tells whether a noun says a place of something for which another of its name stands: "the centre of
 // each wrapper", of wonton wrappers.
 func (w *writer) placeOfKin(noun recipe.Noun, lines []int) bool {
@@ -139,5 +149,35 @@ func (p *plan) ownName(name string, lines []int) bool {
 		own := larder.Words(s.was.Name)
 		last := words[len(words)-1]
 		return slices.Contains(own, last) && !(p.l.Language().Products[last] && len(own) > 1)
+	})
+}
+
+// fatOfNoName tells whether words speak of a fat by its look, and name none that is bought: "red oil", but not
+// "olive oil".
+func (w *writer) fatOfNoName(words []string) bool {
+	if len(words) < 2 {
+		return false
+	}
+	m, ok := w.l.Index().At(words, 0, true)
+	return !ok || m.End < len(words)
+}
+
+// keptNoMore tells whether a noun means fat that was to be kept of flesh which gives none now.
+func (w *writer) keptNoMore(noun recipe.Noun) bool {
+	return len(noun.Refs) > 0 && !slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		at := -1
+		if r.Made != nil {
+			at = w.nodeOf(*r.Made)
+		}
+		if at < 0 || len(w.graph.Nodes[at].Holds) > 0 || w.fleshBefore(at) == nil {
+			return true
+		}
+		return slices.ContainsFunc(w.graph.Nodes[at].Action.To, func(to recipe.Ref) bool {
+			words := []string{}
+			if to.Named != nil {
+				words = larder.Words(*to.Named)
+			}
+			return len(words) == 0 || !w.l.Language().Fats[words[len(words)-1]]
+		})
 	})
 }

@@ -124,6 +124,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if things, changed, lost := w.lostLiquor(n, p, noun, at); lost {
 		return things, changed
 	}
+	if len(lines) == 0 && w.keptNoMore(noun) {
+		return nil, true // "drizzle with the red oil", that was to be kept
+	}
 	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 && !w.ownName(w.slice(noun.Name, noun.Upto), lines) && !w.onlyStands(lines, made) {
 		return kept, false
 	}
@@ -137,6 +140,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	switch {
 	case !touched && !(noun.Pronoun && w.lost(noun)):
 		return w.whole(noun, lines, kept)
+	case !noun.Pronoun && w.partMade(noun) != "" && !strings.EqualFold(w.partMade(noun), w.slice(noun.Name, noun.Upto)):
+		return []named{{text: w.slice(noun.From, noun.Name) + w.partMade(noun), plural: noun.Plural}}, true // "top with raita"
 	case made && noun.Pronoun && noun.Rest && !w.lost(noun):
 		return w.theRest(noun, at, kept)
 	case made && !noun.Pronoun && p.Role != "into" && w.intoItself(n, noun):

@@ -109,7 +109,7 @@ func (p *plan) decideAll() {
 		p.decide(i)
 	}
 	for i := range p.graph.Nodes {
-		if p.heatsForNothing(i) || p.laidForNothing(i) || p.wipesForNothing(i) {
+		if p.heatsForNothing(i) || p.laidForNothing(i) || p.wipesForNothing(i) || p.dustsNothing(i) {
 			p.deeds[i].drop = true
 			p.dropWater(i)
 		}

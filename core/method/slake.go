@@ -49,6 +49,30 @@ func (p *plan) dustedForPan(i int) bool {
 	return false
 }
 
+// dustsNothing tells whether an action seasons, or lays out, flour in which nothing is turned any more.
+func (p *plan) dustsNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Heat != "" || !slices.ContainsFunc(n.Holds, p.thickens) || slices.ContainsFunc(n.Holds, func(line int) bool { return !p.thickens(line) && !p.dusts(line) }) || len(n.Users) == 0 {
+		return false
+	}
+	return !slices.ContainsFunc(n.Users, func(k int) bool { return !p.deeds[k].drop || !p.dustedForPan(k) })
+}
+
+// withThickener is the action that takes the flour into which a spice was mixed for a frying that is not done; 0
+// where none does.
+func (p *plan) withThickener(line, i int) int {
+	n := &p.graph.Nodes[i]
+	if p.thickens(line) || !p.flavours(line) {
+		return 0
+	}
+	for _, other := range n.Holds {
+		if at, known := p.arrives[other]; known && p.thickens(other) && slices.Contains(p.deeds[at].slakes, other) {
+			return at
+		}
+	}
+	return 0
+}
+
 // slakesInto is the action after i that pours the liquid in which a thickener goes
 // that was to be strewn over or turned on what is not there any more; -1 where none
 // does.
@@ -65,7 +89,7 @@ func (p *plan) slakesInto(line, i int) int {
 			if poured := p.poursOf(n); poured >= 0 {
 				return p.nextDone(poured, k)
 			}
-		} else if p.pouredAt(k) >= 0 {
+		} else if p.pouredAt(k) >= 0 || n.Is("return") && slices.ContainsFunc(n.Into, func(line int) bool { return larder.Pours(p.l.Food(p.line(line).FoodID())) }) {
 			return p.stillBoils(i, k)
 		}
 	}

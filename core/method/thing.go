@@ -174,6 +174,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if lang.Fats[last] && s != nil && (n.Technique.Heat != "" && (n.Technique.Family != "wet heat" || cookedDry(n)) && p.Role != "to" || w.addsFat(n, name)) {
 		return w.otherFat(n, at, kept)
 	}
+	if lang.Fats[last] && s != nil && w.fatOfNoName(words) {
+		return nil, true // "drizzle with the red oil", of a sausage that gives none
+	}
 	if w.isLiquor(name) && (!w.l.Language().Loose[last] || len(w.animalWords(name)) > 0) {
 		measured := w.measured(p, name)
 		if text, ok := w.otherLiquor(at, w.saidMass(measured+" "+name)); ok {

@@ -93,8 +93,12 @@ func (l *layout) counted(blocks []block) {
 // countedStep tells whether what stands behind a figure is a step: it orders something, and is of
 // some length where nothing but a space parts it from the figure.
 func (l *layout) countedStep(mark, text string) bool {
-	return (l.opensWithVerb(text) || nextSentence.MatchString(text)) && (strings.TrimSpace(mark) != "" || len(strings.Fields(text)) > mostBare)
+	marked := strings.ContainsAny(mark, dashes) && len(strings.Fields(text)) > mostBare // "3 – Meanwhile fry the sausage"
+	return marked || (l.opensWithVerb(text) || nextSentence.MatchString(text)) && (strings.TrimSpace(mark) != "" || len(strings.Fields(text)) > mostBare)
 }
+
+// dashes part the figure of a step from its text.
+const dashes = "-–—"
 
 // mostBare is how many words a line of a list may have whose figure could be the number of a step.
 const mostBare = 3

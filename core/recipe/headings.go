@@ -161,6 +161,9 @@ func (l *layout) leads(b, next block) bool {
 // lemons".
 func (l *layout) partOfSome(text string) bool {
 	words := strings.Fields(larder.Fold(text))
+	if len(words) > 1 && l.reader.larder.Language().Articles[words[0]] && l.reader.larder.Language().Parts[words[1]] {
+		words = words[1:] // "the juice of half a lemon"
+	}
 	_, numbered := firstNumber(text)
 	numbered = numbered || len(words) > 2 && l.line(text).Amount != nil // "juice of half a lemon"
 	return numbered && len(words) > 2 && l.reader.larder.Language().Parts[words[0]] && l.known(text)

@@ -155,3 +155,13 @@ func TestAPartWithAFullStop(t *testing.T) {
 	require.Len(t, d.Components[1].Lines, 3)
 	require.Equal(t, 1, len(d.Components[0].Steps)+len(d.Components[1].Steps))
 }
+
+// Steps may be counted with dashes, and open with no order.
+func TestStepsCountedWithDashes(t *testing.T) {
+	d := reader(t).Read("Soup\n\n800 g potatoes\n1 onion\n200 g kale\nsalt\n\n1 – Soften the onion.\n2 – Potatoes and stock in. Boil 20 min.\n3 – Meanwhile wash the kale in cold water\n4 – Season and serve.", measure.Metric)
+	require.Len(t, d.Components, 1)
+	require.Len(t, d.Components[0].Lines, 4)
+	require.Len(t, d.Components[0].Steps, 4)
+	d = reader(t).Read("Sauce\n\nYou need 1 onion, 3 tablespoons of capers, the juice of half a lemon and 100 ml of cream.\n\nMix the capers with the onion.", measure.Metric)
+	require.Len(t, d.Components[0].Lines, 4, "an article before the part")
+}

@@ -153,7 +153,7 @@ func (l *layout) commaItems(row string) []string {
 		}
 	}
 	if n := len(items); n > 0 {
-		if left, right, ok := l.cutAtAnd(items[n-1]); ok && l.known(left) && l.known(right) && (l.quantityFirst(left) || !l.quantityFirst(right)) {
+		if left, right, ok := l.cutAtAnd(items[n-1]); ok && l.known(left) && l.known(right) && (l.quantityFirst(left) || l.partOfSome(left) || !l.quantityFirst(right)) {
 			items = append(items[:n-1], left, right)
 		}
 	}

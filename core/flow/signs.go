@@ -29,8 +29,8 @@ func (t *text) signs(cue [2]int) []recipe.Sign {
 			if !t.looksGoing(begin) {
 				s.Text = t.withVerb(text, whole) // but "starting to brown"
 			}
-			if first := larder.Words(text)[0]; t.lang.Pronouns[first] {
-				s.Points = first
+			if said := larder.Words(text); len(said) > 0 && t.lang.Pronouns[said[0]] {
+				s.Points = said[0]
 			}
 			if words := strings.Fields(s.Text); s.Says {
 				if at := slices.IndexFunc(words, func(w string) bool { return t.lang.Being[strings.ToLower(w)] }); at > 0 {

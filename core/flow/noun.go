@@ -186,7 +186,7 @@ func (t *text) describesNext(i int) bool {
 	}
 	_, n := t.verb(i, language.Base)
 	next := t.low(i + 1)
-	return n == 0 && !t.foods(t.words[i].norm) && (t.lang.Products[next] || t.lang.Shapes[next])
+	return n == 0 && t.low(i) != "" && !t.foods(t.words[i].norm) && (t.lang.Products[next] || t.lang.Shapes[next])
 }
 
 // plain tells whether a word describes and names no food, vessel or order.

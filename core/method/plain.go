@@ -56,7 +56,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		}
 		text += " " + preposition + " " + w.c.listing(with)
 	}
-	if len(d.subject) > 0 && n.Is("place", "return") {
+	if len(d.subject) > 0 && n.Is("place", "return") && verb != words.Add {
 		text += w.putIn(a, w.things(vessels, at), len(under) > 0)
 	} else if n.Is("place") && a.Words.Vessel[1] > 0 && a.Words.Vessel[1] <= a.Upto {
 		text += w.putIn(a, nil, true)

@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // withoutSubject decides an action whose subject is gone or not there yet: a
@@ -108,6 +109,9 @@ func (p *plan) mixesOn(i int) bool {
 	}
 	if n.Is("return") {
 		p.deeds[i].say = p.c.words().Put // nothing was there before
+		if p.waits(i) {
+			p.deeds[i].say = p.c.words().Add
+		}
 	}
 	return true
 }
@@ -183,5 +187,17 @@ func (p *plan) heatsTin(i int) bool {
 	return slices.ContainsFunc(n.To, func(line int) bool { return p.fries(line) && p.there(line, i) }) && slices.ContainsFunc(n.Users, func(k int) bool {
 		pour := &p.graph.Nodes[k]
 		return pour.Is("pour") && p.holdsLiquid(pour.To) && slices.ContainsFunc(pour.Users, func(o int) bool { return p.graph.Nodes[o].Technique.Family == "oven" })
+	})
+}
+
+// waits tells whether what an action puts things into is a pot that cooks on already,
+// which its words do not name.
+func (p *plan) waits(i int) bool {
+	a := p.graph.Nodes[i].Action
+	if slices.ContainsFunc(a.Words.Phrases, func(f recipe.Phrase) bool { return f.Role == "into" }) {
+		return false
+	}
+	return slices.ContainsFunc(a.Into, func(r recipe.Ref) bool {
+		return r.Made != nil && !p.deeds[p.graph.Node(*r.Made)].drop
 	})
 }

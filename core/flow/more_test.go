@@ -110,3 +110,25 @@ func TestTheRestOfADipIsItsOwn(t *testing.T) {
 	a := d.Components[1].Steps[0].Actions
 	require.Equal(t, "a1 stir in/stir(1.1, 1.3; into @a0)", strings.ReplaceAll(show(a[1]), "c1.s0.", ""))
 }
+
+// The words behind a verb tell which way of working it is.
+func TestWhatIsDoneIsToldByWhatFollows(t *testing.T) {
+	for method, want := range map[string]string{
+		"Put the eggs in boiling water and cook for 9 minutes.":       "boil cook",
+		"Put the eggs in a bowl and whisk.":                           "place whisk",
+		"Run the eggs under the cold tap and peel.":                   "rinse peel",
+		"Wrap the mince in the pastry, seal with the eggs.":           "wrap seal",
+		"Seal the mince on all sides.":                                "sear",
+		"Divide the mince. Flatten each piece, wrap it round an egg.": "divide shape wrap",
+		"Flatten the mince with a rolling pin.":                       "crush",
+		"Steam the onion for 20 minutes.":                             "steam",
+		"Let the onion go transparent.":                               "sweat",
+	} {
+		_, g := traced(t, "4 eggs|500 g beef mince|300 g puff pastry|1 onion", method)
+		var ways []string
+		for _, n := range g.Nodes {
+			ways = append(ways, n.Technique.Name)
+		}
+		require.Equal(t, want, strings.Join(ways, " "), method)
+	}
+}

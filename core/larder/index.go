@@ -110,11 +110,19 @@ func (x *Index) At(words []string, i int, counted bool) (Match, bool) {
 	return best, best.Food != nil
 }
 
-// All returns the leftmost-longest matches in a run of words.
+// All returns the leftmost-longest matches in a run of words. Where two names share
+// words, of two kinds of the same the one that reaches the last has it when it is as long:
+// "roast duck legs" are legs.
 func (x *Index) All(words []string, counted bool) []Match {
 	var found []Match
 	for i := 0; i < len(words); {
 		if m, ok := x.At(words, i, counted); ok {
+			for k := i + 1; k < m.End; k++ {
+				if further, ok := x.At(words, k, counted); ok && further.End > m.End && further.Used >= m.Used && further.Food.Kind == m.Food.Kind && further.Food.Kind != "" {
+					m = further
+					break
+				}
+			}
 			found = append(found, m)
 			i = m.End
 			continue

@@ -60,6 +60,16 @@ func TestNamesAreFoundInARunOfWords(t *testing.T) {
 	require.Equal(t, []int{1, 2, 3, 5, 6, 8}, []int{all[0].Start, all[0].End, all[1].Start, all[1].End, all[2].Start, all[2].End})
 	require.Equal(t, []string{"goat", "tomato-paste", "green-tomato"}, []string{all[0].Food.ID, all[1].Food.ID, all[2].Food.ID})
 	require.Empty(t, x.All(nil, false))
+
+	// Of two names that share a word, the one that reaches further, but of the same kind only.
+	names := []*Food{
+		{ID: "duck", Name: "roast duck", Kind: "bird"}, {ID: "leg", Name: "duck leg", Kind: "bird"},
+		{ID: "lasagne", Name: "egg lasagne", Kind: "egg-pasta"}, {ID: "sheet", Name: "lasagne sheet"}, {ID: "knife", Name: "sheet knife"},
+	}
+	x = buildIndex(names, &Vocabulary{})
+	for text, want := range map[string]string{"roast duck leg": "leg", "roast duck": "duck", "egg lasagne sheet": "lasagne", "lasagne sheet knife": "sheet"} {
+		require.Equal(t, want, x.All(Words(text), false)[0].Food.ID, text)
+	}
 }
 
 func ids(foods []*Food) string {

@@ -28,6 +28,10 @@ func (p *plan) onBodies(i int) bool {
 			continue // but "make a stock from the bones"
 		}
 		for _, noun := range x.Nouns {
+			if p.cameOfBodies(noun) {
+				any = true
+				continue
+			}
 			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) {
 				return false
 			}
@@ -36,6 +40,14 @@ func (p *plan) onBodies(i int) bool {
 	}
 	return any && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped)
+	})
+}
+
+// cameOfBodies tells whether a pronoun stands for nothing but what was made of a body:
+// "crisp the skin and crumble it over".
+func (p *plan) cameOfBodies(noun recipe.Noun) bool {
+	return noun.Pronoun && len(noun.Refs) > 0 && !slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		return r.Made == nil || !p.onBodies(p.graph.Node(*r.Made))
 	})
 }
 

@@ -180,6 +180,18 @@ func TestWaysOfWhatIsGoneAreLeft(t *testing.T) {
 			"Strips\nServes 4\n\n600 g beef steak, in strips\n2 tbsp plain flour\n1 tsp sweet paprika\n2 tbsp oil\n1 onion\n150 ml vegetable stock\n200 ml oat cream\n\nMethod\n1. Season the flour with the paprika and toss the steak in it.\n2. Heat half the oil and sear the steak for 1 minute. Tip onto a plate.\n3. Soften the onion in the remaining oil. Stir in the stock and bubble for 3 minutes. Stir in the cream, return the steak and heat gently without boiling.",
 			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"stir the plain flour smooth with a little of the vegetable stock", "with the sweet paprika"}, []string{"plate", "Season the flour"},
 		},
+		"what comes back to a pot with others lets them go in": {
+			"Ragu\nServes 4\n\n6 Italian sausages\n1 onion\n150 ml red wine\n400 g tin plum tomatoes\n1 sprig rosemary\n1 tbsp oil\n\nMethod\n1. Fry the sausages in the oil until browned. Lift out.\n2. Soften the onion in the same pan. Stir in the wine and reduce. Return the sausages with the tomatoes, rosemary and a tin of water. Simmer for 45 minutes.",
+			map[string]string{line("0"): "smoky-bean-sausage"}, []string{"Add the tomatoes, the rosemary and a tin of water."}, []string{"everything", "Put the tomatoes"},
+		},
+		"what came of a skin goes with it": {
+			"Curry\nServes 2\n\n2 roast duck legs, meat pulled off, skin kept\n400 ml coconut milk\n2 tbsp red curry paste\n\nMethod\n1. Fry the paste in a spoon of the milk. Add the rest of the milk and the duck meat. Simmer for 10 minutes.\n2. Crisp the duck skin in a dry pan and crumble it over to serve.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, nil, []string{"crumble", "Crumble"},
+		},
+		"pieces that are flattened are wrapped round what is inside": {
+			"Scotch eggs\nServes 6\n\n6 boiled eggs\n400 g pork mince\n1 tbsp chopped sage\n\nMethod\n1. Mix the mince with the sage and divide into 6. Flatten each piece, wrap it round an egg and seal well. Bake at 200 C for 20 minutes.",
+			map[string]string{line("0"): "mushroom-piece-egg", line("1"): "lentil-oat-shaped"}, []string{"Flatten each piece, wrap it round the "}, nil,
+		},
 		"a part by its own name": {
 			"Wraps\nServes 4\n\nKeema\n500 g lamb mince\n1 onion\n\nRaita\n200 g yogurt\n1/4 cucumber, grated\n\nWraps\n4 tortillas\n\nMethod\n1. Fry the onion and the mince.\n2. Squeeze the cucumber and stir it into the yogurt.\n3. Warm the tortillas. Spoon the keema over them and top with raita.",
 			map[string]string{line("0"): "lentil-walnut-mince", "components[1].lines[0]": "soy-yoghurt-plain"}, []string{"top with cool sauce"}, []string{"top with the soy yoghurt"},

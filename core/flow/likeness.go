@@ -8,10 +8,27 @@ import (
 	"yembra/core/larder"
 )
 
+// apart are the words of a name, parted where a food of two words is written as one:
+// "the sausagemeat".
+func (b *bindings) apart(words []string) []string {
+	if len(words) != 1 {
+		return words
+	}
+	m, ok := b.r.larder.Index().At(words, 0, false)
+	if !ok {
+		return words
+	}
+	name := larder.Words(m.Food.Name)
+	if len(name) > 1 && strings.Join(name, "") == words[0] {
+		return name
+	}
+	return words
+}
+
 // likeness weighs how well a noun names a line.
 func (b *bindings) likeness(n noun, i int) float64 {
 	l := &b.lines[i]
-	words := n.words
+	words := b.apart(n.words)
 	vocab := b.r.larder.Words()
 	shaped := false
 	for len(words) > 1 && (vocab.Parts[words[len(words)-1]] || b.r.lang.Parts[words[len(words)-1]] || b.r.lang.Shapes[words[len(words)-1]]) && !slices.Contains(l.name, words[len(words)-1]) {

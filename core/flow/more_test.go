@@ -132,3 +132,18 @@ func TestWhatIsDoneIsToldByWhatFollows(t *testing.T) {
 		require.Equal(t, want, strings.Join(ways, " "), method)
 	}
 }
+
+// A food of two words that is written as one is the line that it would be with two.
+func TestANameWrittenAsOneWord(t *testing.T) {
+	_, g := traced(t, "6 Italian sausages|1 onion", "Fry the sausages and lift out. Soften the onion. Return the sausagemeat.")
+	require.Equal(t, []int{0}, nodeOf(t, g, "return").To)
+	_, g = traced(t, "6 apples|200 g sausage meat", "Fry the sausagemeat. Add the apples.")
+	require.Equal(t, []int{1}, nodeOf(t, g, "fry").To)
+}
+
+// Where only fat is in hand, "the pieces" are those of what was worked on before.
+func TestPiecesAreNotOfFat(t *testing.T) {
+	_, g := traced(t, "1 chicken, jointed|50 g butter|1 onion", "Season the chicken. Melt the butter and cook the pieces gently for 10 minutes. Take them out. Soften the onion.")
+	require.Contains(t, nodeOf(t, g, "cook").To, 0)
+	require.Contains(t, nodeOf(t, g, "remove").To, 0)
+}

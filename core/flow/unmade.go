@@ -109,3 +109,35 @@ func (b *bindings) piecesOf(n noun) []referent {
 	}
 	return found
 }
+
+// piecesForFat are "the pieces" where only fat is in hand, which has none: what was worked on before it
+// melted, of one thing.
+func (b *bindings) piecesForFat(n noun) []referent {
+	if !n.pointed || len(n.words) != 1 || !n.plural || !b.r.lang.Shapes[n.head()] || b.focus == nil || !b.onlyFat(b.focus) {
+		return nil
+	}
+	t := b.latest(func(t *thing) bool { return b.open(t) && t.comp == b.comp && !b.onlyFat(t) })
+	if t == nil {
+		return nil
+	}
+	var found []referent
+	for p := range t.holds {
+		if !b.fat(p) && b.holder[p] == t {
+			found = append(found, referent{made: t, portion: &p})
+		}
+	}
+	if len(found) != 1 {
+		return nil
+	}
+	return found
+}
+
+// onlyFat tells whether a thing holds nothing but fat.
+func (b *bindings) onlyFat(t *thing) bool {
+	for p := range t.holds {
+		if !b.fat(p) {
+			return false
+		}
+	}
+	return len(t.holds) > 0
+}

@@ -51,7 +51,16 @@ func (b *body) link(i int, first bool) int {
 	if c, ok := b.time(at); ok && role != "with" && role != "into" {
 		return b.lasting(i, at, c, role)
 	}
-	// "on to", "out of", "on top of"
+	at, role = b.furtherJoint(i, at, role)
+	if b.ends(at, b.upto) || b.mark(at, ",") || b.conj(at) || b.is(at, b.lang.Until) || b.sideways(at) && !b.is(at, b.lang.Pointing) {
+		b.particle(i)
+		return at
+	}
+	return b.leads(i, at, w, role, first)
+}
+
+// furtherJoint reads on where joints follow each other: "on to", "out of", "on top of".
+func (b *body) furtherJoint(i, at int, role string) (int, string) {
 	for b.lang.Prepositions[b.low(at)] != "" && b.lang.Prepositions[b.low(at)] != "of" || b.is(at, b.lang.Places) && b.lang.Prepositions[b.low(at+1)] == "of" {
 		if r := b.lang.Prepositions[b.low(at)]; r != "" {
 			if b.is(i, b.lang.Particles) && (r == "with" || r == "for" || r == "at" || r == "before" || r == "as" || r == "without") {
@@ -64,11 +73,7 @@ func (b *body) link(i int, first bool) int {
 	if b.lang.Prepositions[b.low(at)] == "of" {
 		at++
 	}
-	if b.ends(at, b.upto) || b.mark(at, ",") || b.conj(at) || b.is(at, b.lang.Until) || b.sideways(at) && !b.is(at, b.lang.Pointing) {
-		b.particle(i)
-		return at
-	}
-	return b.leads(i, at, w, role, first)
+	return at, role
 }
 
 // comparesManner tells whether "as thinly as you can" begins at i.

@@ -59,20 +59,20 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
 		return nil, false // all that it was done to is gone
 	}
-	if n.Technique.Medium == "with" && !kept && len(own.objects) == 0 {
+	if !kept && (n.Technique.Medium == "with" && len(own.objects) == 0 || len(d.subject) == 0 && !w.impliesWork(n) || objects == 0 && w.joinsNothing(n, out)) {
 		return nil, false // "dip in ..."
-	}
-	if !kept && len(d.subject) == 0 && !w.impliesWork(n) {
-		return nil, false
-	}
-	if !kept && objects == 0 && n.Technique.Joins == "yes" && n.Technique.Family == "assemble" && onlyWith(a) {
-		return nil, false // "drizzle with the red oil"
-	}
-	if !kept && objects == 0 && n.Technique.Joins == "yes" && w.intoGone(a, out) {
-		return nil, false // "pour over the meat", which goes in later
 	}
 	out = append(out, w.servesWhat(n)...)
 	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+}
+
+// joinsNothing tells whether an action that puts things together has nothing left to put with:
+// "drizzle with the red oil", or "pour over the meat", which goes in later.
+func (w *writer) joinsNothing(n *node, edits []edit) bool {
+	if n.Technique.Joins != "yes" {
+		return false
+	}
+	return n.Technique.Family == "assemble" && onlyWith(n.Action) || w.intoGone(n.Action, edits)
 }
 
 // servesWhat names what is served where the work before it in the sentence said so and goes: "carve

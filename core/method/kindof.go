@@ -48,3 +48,24 @@ func (w *writer) fromPlate(n *node) bool {
 		})
 	})
 }
+
+// impliesGone tells whether an action is meant for flesh that is not there though
+// other things lie beside it: "drain and pat dry", after a marinade.
+func (p *plan) impliesGone(i int) bool {
+	n := &p.graph.Nodes[i]
+	if slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
+		return false
+	}
+	dusted := n.Technique.Family == "dry heat" && !slices.ContainsFunc(n.To, func(line int) bool { return p.there(line, i) && !p.dusts(line) })
+	if !dusted && (len(n.Action.Words.Phrases) > 0 || !slices.Contains(ofFlesh, n.Technique.Family)) {
+		return false
+	}
+	return slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() && !p.there(line, i) })
+}
+
+// dusts tells whether a line is no more than a coat or seasoning of a piece: flour,
+// spice, salt, fat.
+func (p *plan) dusts(line int) bool {
+	f := p.l.Food(p.line(line).FoodID())
+	return f != nil && (f.Aisle == "spices" || f.Kind == "white-flour" || f.Kind == "starch" || f.Kind == "salt" || p.c.fatLine(p.line(line)))
+}

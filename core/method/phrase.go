@@ -97,7 +97,6 @@ func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) 
 
 // noun says what becomes of one thing that a phrase names.
 func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *clause) ([]named, bool) {
-	words := w.slice(noun.From, noun.Upto)
 	kept := []named{{text: w.slice(noun.From, w.nounEnd(noun)), plural: noun.Plural}}
 	if pot := w.potOfGone(noun); pot != "" {
 		return []named{{text: pot}}, true // "the clam pan"
@@ -127,11 +126,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if len(lines) == 0 && w.keptNoMore(noun) {
 		return nil, true // "drizzle with the red oil", that was to be kept
 	}
-	if noun.Vessel || len(lines) == 0 || noun.All && len(w.animalWords(words)) == 0 && !w.ownName(w.slice(noun.Name, noun.Upto), lines) && !w.onlyStands(lines, made) {
-		return kept, false
-	}
-	if name := w.slice(noun.Name, noun.Upto); len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) && !w.onlyStands(lines, made) || w.calledAfter(noun, lines, at) {
-		return kept, false // a group or a part of the dish by its name, or "the wontons" of wonton wrappers
+	if noun.Vessel || len(lines) == 0 || w.groupNamed(noun, lines, made) || w.calledAfter(noun, lines, at) {
+		return kept, false // or "the wontons" of wonton wrappers
 	}
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)
@@ -158,6 +154,15 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		things = slices.DeleteFunc(things, func(t named) bool { return t.stand != nil && t.stand.bare })
 	}
 	return w.unpointed(p, noun, things), true
+}
+
+// groupNamed tells whether a noun names several things, or a part of the dish, by a name that stays.
+func (w *writer) groupNamed(noun recipe.Noun, lines []int, made bool) bool {
+	name := w.slice(noun.Name, noun.Upto)
+	if w.ownName(name, lines) || w.onlyStands(lines, made) {
+		return false
+	}
+	return noun.All && len(w.animalWords(w.slice(noun.From, noun.Upto))) == 0 || len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0
 }
 
 // greasesNot tells whether a dish would be greased with what is no fat any more.

@@ -26,6 +26,9 @@ type Node struct {
 	Action    *recipe.Action
 	Technique *larder.Technique
 	At        recipe.StepAt
+	// said is the way of working that the text names, where it goes on so long that it
+	// amounts to another.
+	said *larder.Technique
 	// To, With and Into are the lines that go in or are held by what goes in.
 	To, With, Into []int
 	// Named are the lines that the action speaks of by themselves; Holds those
@@ -55,9 +58,10 @@ func (n *Node) Reaches(line int) bool {
 	return slices.Contains(n.To, line) || slices.Contains(n.With, line) || slices.Contains(n.Into, line)
 }
 
-// Is tells whether the action is one of the techniques.
+// Is tells whether the action is one of the techniques, by its name or by what it amounts to: what
+// is fried until deep golden is fried.
 func (n *Node) Is(techniques ...string) bool {
-	return n.Technique != nil && slices.Contains(techniques, n.Technique.Name)
+	return n.Technique != nil && slices.Contains(techniques, n.Technique.Name) || n.said != nil && slices.Contains(techniques, n.said.Name)
 }
 
 // Line finds the number of a line, -1 when there is none.
@@ -118,7 +122,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 		n.Into = append(n.Into, t.made(&n, recipe.Ref{Made: &a.On, Share: 1}, moved)...)
 	}
 	if l := t.deepened(a, n.Technique); l != nil {
-		n.Technique = l
+		n.said, n.Technique = n.Technique, l
 	}
 	n.Lasts = Lasts(t.larder, a, n.Technique)
 	n.Crisp = t.says(a.Cue, t.larder.Language().CrispWords)

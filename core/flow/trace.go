@@ -66,8 +66,8 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 			moved[of] = true
 			return []int{of}
 		}
-		if r.Share <= littleOfIt && t.graph.Nodes[from].Technique.Heat != "" {
-			return []int{of} // "two ladles of the beans", of a pot with more in it
+		if r.Share <= littleOfIt && (t.graph.Nodes[from].Technique.Heat != "" || larder.Pours(t.food(of))) {
+			return []int{of} // "two ladles of the beans", of a pot with more in it; spoons of a marinade, without what lies in it
 		}
 	}
 	var out []int

@@ -246,10 +246,18 @@ func (p *plan) ownLineCalled(name, food string) bool {
 // not what a body gave.
 func (p *plan) ofItself(noun recipe.Noun, name string) bool {
 	return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-		if r.Line == nil {
-			return false
+		ref := r.Of // "the breasts", that have been filled since
+		if r.Line != nil {
+			ref = *r.Line
 		}
-		line := p.graph.Named(*r.Line)
-		return line >= 0 && p.ownName(name, []int{line})
+		line := p.graph.Named(ref)
+		if line >= 0 {
+			return p.ownName(name, []int{line})
+		}
+		made := -1
+		if r.Made != nil {
+			made = p.graph.Node(*r.Made)
+		}
+		return made >= 0 && p.ownName(name, p.graph.Nodes[made].Holds)
 	})
 }

@@ -245,8 +245,8 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		share := 1.0
 		if n.rest || n.share > 0 && n.share < 1 || n.amount[1] > 0 && b.tech.Name == reserveTechnique {
 			share = b.shareMade(n, held) // "keep 3 tbsp of the milk"
-		} else if n.amount[1] > 0 && left == 0 && held.strained {
-			share = b.measured(n, p, 1) // "150 ml of the milk", that was strained
+		} else if n.amount[1] > 0 && left == 0 && (held.strained || !held.heated && larder.Wets(b.lines[p.line].food)) {
+			share = b.measured(n, p, 1) // "150 ml of the milk", that was strained; "3 tbsp of the buttermilk", that something lies in
 		} else if left == 0 && b.ladled(n, held) {
 			share = b.shareMade(n, held) // "two ladles of the beans"
 		}

@@ -15,6 +15,8 @@ type Writing struct {
 	Minute, Minutes, Hours, Again, Boil, Mix, Put                                                  string
 	StirIn                                                                                         string `yaml:"stir-in"`
 	SamePan                                                                                        string `yaml:"samepan"`
+	// Few are some of several things, Part some of one.
+	Few, Part string
 	// Slake stirs a thickener smooth before the liquid goes in.
 	Slake         string
 	Pan           string

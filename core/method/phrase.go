@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -51,6 +52,12 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	if len(objects) == 0 {
 		return w.without(n, p), true, nil
 	}
+	if s := objects[0].stand; s != nil && len(objects) == 1 && p.Role == "to" && w.doledOut(p.Nouns[len(p.Nouns)-1]) {
+		objects[0].text = w.c.words().Few + " " + objects[0].text // "fry 4 drumsticks at a time"
+		if !objects[0].plural {
+			objects[0].text = w.c.words().Part + strings.TrimPrefix(objects[0].text, w.c.words().Few)
+		}
+	}
 	if w.partedList(p) && len(objects) == len(p.Nouns) {
 		texts := make([]string, len(objects))
 		for k, t := range objects {
@@ -59,6 +66,16 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		return strings.Join(texts, partMark+" "), true, objects
 	}
 	return w.c.listing(objects), true, objects
+}
+
+// doledOut tells whether the words behind a noun say that it is taken little by little: "4 drumsticks at a
+// time".
+func (w *writer) doledOut(noun recipe.Noun) bool {
+	behind := strings.ToLower(strings.TrimSpace(w.slice(noun.Upto, len(w.text))))
+	return slices.ContainsFunc(w.l.Language().Doling, func(words language.List) bool {
+		rest, ok := strings.CutPrefix(behind, strings.Join(words, " "))
+		return ok && (rest == "" || strings.ContainsAny(rest[:1], " ,.;:"))
+	})
 }
 
 // without is what stands for a phrase of which nothing is left: frying goes on in

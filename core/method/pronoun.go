@@ -48,7 +48,8 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return kept, false // "two thirds" of what is made
 	}
 	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })
-	if b := w.before; b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun)) {
+	just := w.putInJust(noun, there)
+	if b := w.before; just == nil && b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun)) {
 		return w.itOrThem(b, kept)
 	}
 	if main := w.coatedJust(noun, there); len(main) == 1 && w.before != nil && len(w.before.objects) > 0 && w.speaksOf(w.before, main) {
@@ -56,6 +57,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	}
 	if w.amongOthers(at) {
 		return w.itOrThem(w.before, kept) // "add the chicken and turn it in the onions"
+	}
+	if just != nil {
+		return w.itOrThem(&clause{objects: w.whollyNamed([]*standIn{just})}, kept)
 	}
 	if !w.lost(noun) && (!only || len(there) > 1) {
 		return kept, false // a mixture stays what it was
@@ -99,6 +103,23 @@ func (w *writer) amongOthers(at int) bool {
 	}
 	into := w.graph.Nodes[b.node].Into
 	return slices.ContainsFunc(w.graph.Nodes[at].Named, func(line int) bool { return slices.Contains(into, line) && w.there(line, at) })
+}
+
+// putInJust is the stand-in for the one thing that the action put in, or took up, which a pronoun points
+// back to: "add the chicken, turn it about"; nil where it means more.
+func (w *writer) putInJust(noun recipe.Noun, there []int) *standIn {
+	if len(noun.Refs) != 1 || noun.Refs[0].Made == nil || w.lost(noun) {
+		return nil
+	}
+	at := w.nodeOf(*noun.Refs[0].Made)
+	if at < 0 || len(w.graph.Nodes[at].Action.To) != 1 || len(w.graph.Nodes[at].To) != 1 {
+		return nil
+	}
+	line := w.graph.Nodes[at].To[0]
+	if s := w.stand[line]; s != nil && s.flesh() && slices.Contains(there, line) {
+		return s
+	}
+	return nil
 }
 
 // coatedJust are the stand-ins that a noun means without what they were rubbed or coated with.

@@ -32,7 +32,7 @@ func (p *plan) onBodies(i int) bool {
 				any = true
 				continue
 			}
-			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.itself(string(text[noun.Name:noun.Upto]), n) {
 				return false
 			}
 			any = true
@@ -173,7 +173,7 @@ func (p *plan) decideNamed(i int) {
 		return
 	}
 	for _, r := range n.Action.To {
-		if r.Named == nil || !p.fleshly(*r.Named) || p.addsFat(n, *r.Named) {
+		if r.Named == nil || !p.fleshly(*r.Named) || p.sauceCalled(*r.Named, i) || p.addsFat(n, *r.Named) {
 			return
 		}
 		named++

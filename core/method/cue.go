@@ -174,7 +174,13 @@ func (p *plan) restOfCue(n *flow.Node) string {
 	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
 }
 
-// stillShows tells whether a sign of something that was replaced, and is no flesh, shows on what stands for it
+// takesColour tells whether a sign is the look of a surface in dry heat, which flesh and what stands for it
+// share: "golden", but not "tender".
+func (p *plan) takesColour(n *flow.Node, sign recipe.Sign) bool {
+	return (n.Technique.Family == "dry heat" || n.Technique.Family == "oven") && slices.ContainsFunc(larder.Words(sign.State), func(w string) bool { return p.l.Language().Surfaces[w] })
+}
+
+// stillShows tells whether a sign of something that was replaced shows on what stands for it
 // as well: "golden", of the cheese on top.
 func (p *plan) stillShows(n *flow.Node, sign recipe.Sign) bool {
 	if sign.State == "" || p.gone(n, sign.State, "") {
@@ -183,7 +189,7 @@ func (p *plan) stillShows(n *flow.Node, sign recipe.Sign) bool {
 	words := larder.Words(sign.Text)
 	return slices.ContainsFunc(n.Holds, func(line int) bool {
 		s := p.stand[line]
-		if s == nil || s.gone || s.flesh() || !p.there(line, p.graph.Number(n)) {
+		if s == nil || s.gone || s.flesh() && !p.takesColour(n, sign) || !p.there(line, p.graph.Number(n)) {
 			return false
 		}
 		own := larder.Words(s.was.Name)

@@ -218,7 +218,10 @@ func (w *writer) gonePlay(n *node, text string) bool {
 	}
 	lang := w.l.Language()
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
-	return slices.ContainsFunc(larder.Words(text), func(word string) bool { return lang.Fleshly[word] || signs[word] })
+	sauce := w.sauceAt(w.graph.Number(n))
+	return slices.ContainsFunc(larder.Words(text), func(word string) bool {
+		return (lang.Fleshly[word] || signs[word]) && !(sauce && lang.Liquors[word])
+	})
 }
 
 // setAlready tells whether words say how an egg is let set in hot broth, for which shreds stand that have set.

@@ -1,6 +1,8 @@
 package method
 
 import (
+	"slices"
+
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -123,4 +125,20 @@ func (w *writer) poured(lines []int, at int) []named {
 		}
 	}
 	return out
+}
+
+// sauceCalled tells whether a name such as "the juices" means what else is in the pan or pot: wine, stock or a
+// marinade that stays.
+func (p *plan) sauceCalled(name string, i int) bool { return p.isLiquor(name) && p.sauceAt(i) }
+
+// sauceAt tells whether a liquid of the cook's own, and no fat, is in what an action works on or goes on from.
+func (p *plan) sauceAt(i int) bool {
+	n := &p.graph.Nodes[i]
+	lines := slices.Concat(n.To, n.With, n.Into)
+	for _, in := range n.Inputs {
+		lines = append(lines, p.graph.Nodes[in].Holds...)
+	}
+	return slices.ContainsFunc(lines, func(line int) bool {
+		return p.stand[line] == nil && p.there(line, i) && larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.c.fatLine(p.line(line))
+	})
 }

@@ -112,11 +112,18 @@ func (w *writer) putInJust(noun recipe.Noun, there []int) *standIn {
 		return nil
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
-	if at < 0 || len(w.graph.Nodes[at].Action.To) != 1 || len(w.graph.Nodes[at].To) != 1 {
+	if at < 0 || len(w.graph.Nodes[at].Action.To) != 1 {
 		return nil
 	}
-	line := w.graph.Nodes[at].To[0]
-	if s := w.stand[line]; s != nil && s.flesh() && slices.Contains(there, line) {
+	n := &w.graph.Nodes[at]
+	named := n.To
+	if len(named) > 1 {
+		named = slices.DeleteFunc(slices.Clone(n.To), func(line int) bool { return !slices.Contains(n.Named, line) })
+	}
+	if len(named) != 1 || !slices.Contains(there, named[0]) {
+		return nil
+	}
+	if s := w.stand[named[0]]; s != nil && s.flesh() {
 		return s
 	}
 	return nil

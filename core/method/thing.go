@@ -187,6 +187,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{{text: w.c.words().The + " " + last}}, true // "the clam liquor", in which something else was cooked
 	}
 	if w.fleshly(name) && s != nil {
+		if w.sauceCalled(name, at) {
+			return kept, false // what else is in the pan is its juice
+		}
 		if poured := w.poured(w.namedBefore(at), at); p.Role == "to" && n.Technique.Family == "wet heat" && len(poured) > 0 {
 			return poured, true // "boil down the juices", of what was poured round it
 		}

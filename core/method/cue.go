@@ -86,8 +86,20 @@ func (p *plan) gone(n *flow.Node, cue, points string) bool {
 func (p *plan) justAdded(n *flow.Node, line int) bool {
 	return slices.ContainsFunc(n.Inputs, func(in int) bool {
 		before := &p.graph.Nodes[in]
-		return before.Technique.Joins == "yes" && len(before.To) == 1 && before.To[0] == line
+		return before.Technique.Joins == "yes" && slices.Contains(before.To, line) && slices.Contains(before.Named, line) && onlyNamedTo(before) == line
 	})
+}
+
+// onlyNamedTo is the one line that an action is done to by name, or by itself; -1 where there are several.
+func onlyNamedTo(n *flow.Node) int {
+	to := n.To
+	if len(to) > 1 {
+		to = slices.DeleteFunc(slices.Clone(n.To), func(line int) bool { return !slices.Contains(n.Named, line) })
+	}
+	if len(to) != 1 || len(n.Action.To) != 1 {
+		return -1
+	}
+	return to[0]
 }
 
 // otherCue ends an action whose own cue is gone: by what its technique usually
@@ -157,8 +169,9 @@ func (p *plan) restOfCue(n *flow.Node) string {
 	gone := false
 	for _, s := range n.Action.Words.Signs {
 		if s.Says {
-			if gone = p.gone(n, s.Text, s.Points); gone && p.stillShows(n, s) {
-				kept, gone = append(kept, s.State), false
+			if gone = p.gone(n, s.Text, s.Points); gone && (p.stillShows(n, s, false) || p.takesColour(n, s) && p.stillShows(n, s, true)) {
+				gone = !p.stillShows(n, s, false) // "dark brown and nearly dry", of the beef
+				kept = append(kept, s.State)
 				continue
 			}
 		} else if gone || p.gone(n, s.Text, s.Points) {
@@ -182,14 +195,14 @@ func (p *plan) takesColour(n *flow.Node, sign recipe.Sign) bool {
 
 // stillShows tells whether a sign of something that was replaced shows on what stands for it
 // as well: "golden", of the cheese on top.
-func (p *plan) stillShows(n *flow.Node, sign recipe.Sign) bool {
+func (p *plan) stillShows(n *flow.Node, sign recipe.Sign, flesh bool) bool {
 	if sign.State == "" || p.gone(n, sign.State, "") {
 		return false
 	}
 	words := larder.Words(sign.Text)
 	return slices.ContainsFunc(n.Holds, func(line int) bool {
 		s := p.stand[line]
-		if s == nil || s.gone || s.flesh() && !p.takesColour(n, sign) || !p.there(line, p.graph.Number(n)) {
+		if s == nil || s.gone || s.flesh() != flesh || !p.there(line, p.graph.Number(n)) {
 			return false
 		}
 		own := larder.Words(s.was.Name)

@@ -108,25 +108,30 @@ func (w *writer) amongOthers(at int) bool {
 // putInJust is the stand-in for the one thing that the action put in, or took up, which a pronoun points
 // back to: "add the chicken, turn it about"; nil where it means more.
 func (w *writer) putInJust(noun recipe.Noun, there []int) *standIn {
-	if len(noun.Refs) != 1 || noun.Refs[0].Made == nil || w.lost(noun) {
+	words := w.c.words()
+	said := strings.ToLower(w.slice(noun.From, noun.Upto))
+	if said != words.It && said != words.Them || len(noun.Refs) != 1 || noun.Refs[0].Made == nil || w.lost(noun) {
 		return nil
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
-	if at < 0 || len(w.graph.Nodes[at].Action.To) != 1 {
+	if at < 0 {
 		return nil
 	}
 	n := &w.graph.Nodes[at]
-	named := n.To
-	if len(named) > 1 {
-		named = slices.DeleteFunc(slices.Clone(n.To), func(line int) bool { return !slices.Contains(n.Named, line) })
-	}
-	if len(named) != 1 || !slices.Contains(there, named[0]) {
+	line := onlyNamedTo(n)
+	if line < 0 || !slices.Contains(there, line) || n.Technique.Family == "mix" && n.Technique.Joins != "yes" && len(n.With)+len(n.Into) > 0 {
 		return nil
 	}
-	if s := w.stand[named[0]]; s != nil && s.flesh() {
+	if s := w.stand[line]; s != nil && s.flesh() && noun.Plural == pluralObject(n.Action) {
 		return s
 	}
 	return nil
+}
+
+// pluralObject tells whether the words of an action name what it is done to as several.
+func pluralObject(a *recipe.Action) bool {
+	at := slices.IndexFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" && len(p.Nouns) > 0 })
+	return at >= 0 && (a.Words.Phrases[at].Nouns[0].Plural || len(a.Words.Phrases[at].Nouns) > 1)
 }
 
 // coatedJust are the stand-ins that a noun means without what they were rubbed or coated with.

@@ -187,7 +187,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{{text: w.c.words().The + " " + last}}, true // "the clam liquor", in which something else was cooked
 	}
 	if w.fleshly(name) && s != nil {
-		if w.sauceCalled(name, at) {
+		if first, _, _ := strings.Cut(strings.ToLower(w.slice(p.From, p.Upto)), " "); w.sauceCalled(name, at) && !n.Is("return") && !lang.Possessives[first] {
 			return kept, false // what else is in the pan is its juice
 		}
 		if poured := w.poured(w.namedBefore(at), at); p.Role == "to" && n.Technique.Family == "wet heat" && len(poured) > 0 {

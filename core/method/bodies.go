@@ -84,7 +84,11 @@ func (p *plan) ofInHand(i int) bool {
 func (p *plan) ofKept(noun recipe.Noun) bool {
 	return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
 		if r.Line == nil {
-			return false
+			made := -1
+			if r.Made != nil {
+				made = p.graph.Node(*r.Made)
+			}
+			return made >= 0 && len(p.graph.Nodes[made].Holds) == 1 && p.stand[p.graph.Nodes[made].Holds[0]] == nil // the flesh of soaked peppers
 		}
 		line := p.graph.Named(*r.Line)
 		return line >= 0 && p.stand[line] == nil

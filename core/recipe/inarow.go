@@ -76,19 +76,22 @@ var sentenceEnd = regexp.MustCompile(`\.\s+`)
 // longestItem is of how many words an item of such a list is at most.
 const longestItem = 7
 
-// inSentences takes a list apart whose items are short sentences, the amount behind
-// the name: "Water, 2.5 l. Beetroot, 3 medium, grated."; nil where it is none.
+// inSentences takes a list apart whose items are short sentences, the amount before the name or
+// behind it: "2 carrots. 1 leek.", "Water, 2.5 l. Beetroot, 3 medium, grated."; nil where it is none.
 func (l *layout) inSentences(text string) []string {
 	if strings.Count(text, ". ")+1 < mostlyAmounts {
 		return nil
 	}
 	items := sentenceEnd.Split(strings.TrimRight(text, ". "), -1)
 	amounts := 0
-	for _, item := range items {
+	if l.reader.yields.says(items[0]) {
+		amounts++ // "Serves 6." before it
+	}
+	for _, item := range items[amounts:] {
 		if len(strings.Fields(item)) > longestItem || !l.known(item) && l.imperative(item) {
 			return nil
 		}
-		if _, numbered := firstNumber(item); numbered && strings.Contains(item, ",") && l.known(item) {
+		if _, numbered := firstNumber(item); numbered && (strings.Contains(item, ",") || l.quantityFirst(item)) && l.known(item) {
 			amounts++
 		}
 	}

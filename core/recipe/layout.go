@@ -176,9 +176,15 @@ func (l *layout) inOneRow(b block) bool {
 		}
 		return true
 	}
+	if rows := l.rowsOfSentences(b.text); rows != nil {
+		for _, row := range rows {
+			l.block(block{text: row, bullet: b.bullet, blank: b.blank})
+		}
+		return true
+	}
 	if name, parts := l.labelledRow(b.text); parts != nil && (!b.numbered || slices.ContainsFunc(parts, l.quantityFirst)) { // no step: "3. Set out plates: flour; beaten egg; crumbs"
 		switch {
-		case name != "" && (l.serves(block{text: name}) || l.reader.yields.people.MatchString(name)): // "For 4: 500 g beef, 1 onion"
+		case name != "" && (l.serves(block{text: name}) || l.reader.yields.people.MatchString(name) || l.reader.yields.after.MatchString(name)): // "For 4: 500 g beef, 1 onion"
 			l.mode = listing
 			if l.source.Yield == "" {
 				l.source.Yield = name

@@ -173,3 +173,23 @@ func (b *body) whileHot(i int) int {
 	}
 	return 0
 }
+
+// lidAt is where words end at i that say no more than how the lid sits: "bring to a simmer, lid ajar"; 0 where they
+// do not.
+func (b *body) lidAt(i int) int {
+	at := i
+	if b.is(at, b.lang.Articles) || b.is(at, b.lang.Possessives) {
+		at++
+	}
+	if at >= b.upto || !b.lang.Lids[b.low(at)] || i <= b.start+b.width && !b.mark(i-1, ",") {
+		return 0
+	}
+	end := at + 1
+	for end < b.upto && (b.lang.Uncovered[b.low(end)] || b.lang.Covered[b.low(end)] || b.adverb(end) || b.is(end, b.lang.Particles)) {
+		end++
+	}
+	if end == at+1 || !b.ends(end, b.upto) && !b.mark(end, ",") && !b.conj(end) {
+		return 0
+	}
+	return end
+}

@@ -22,12 +22,32 @@ func (s *mentions) ofPlant(words []string, end int) bool {
 	if end >= len(words) || s.reader.lang.Prepositions[words[end]] != "of" {
 		return false
 	}
-	at := end + 1
+	m, ok := s.reader.larder.Index().At(words, s.behindArticles(words, end+1), true)
+	return ok && m.Food.Origin == larder.FromPlant
+}
+
+func (s *mentions) behindArticles(words []string, at int) int {
 	for at < len(words) && (s.reader.lang.Articles[words[at]] || s.reader.lang.Pointing[words[at]]) {
 		at++
 	}
+	return at
+}
+
+// offPlantMilk tells whether what is called milk or cream is said to come off a milk of a plant: "the cream off the
+// top of the coconut milk".
+func (s *mentions) offPlantMilk(words []string, end int) bool {
+	lang := s.reader.lang
+	if !lang.StandIns[words[end-1]] {
+		return false
+	}
+	at := end
+	for at < len(words) && (lang.Prepositions[words[at]] == "of" || lang.Prepositions[words[at]] == "from") {
+		if at = s.behindArticles(words, at+1); at < len(words) && lang.Places[words[at]] {
+			at++ // "the top of"
+		}
+	}
 	m, ok := s.reader.larder.Index().At(words, at, true)
-	return ok && m.Food.Origin == larder.FromPlant
+	return at > end && ok && m.Food.Origin == larder.FromPlant && lang.StandIns[words[m.End-1]]
 }
 
 // measuredBy tells whether a word is only what something is as much as: "as thin as cream",

@@ -29,6 +29,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return n.share
 	case n.enough && left == 1 && p.part == "" && !b.r.lang.Loose[n.head()] && b.pointedAgain(n.head(), n.upto):
 		return enoughOfIt
+	case n.owner != nil && b.r.lang.StandIns[n.head()]:
+		return creamOfIt * left
 	case n.owner != nil:
 		return b.shareOf(*n.owner, p)
 	case left == 1 && b.rests[n.head()] && p.part == "" && n.one && !n.plural && b.lines[p.line].line.Counted() && b.lines[p.line].line.Amount.Low > 1:
@@ -66,6 +68,9 @@ func (b *bindings) twin(line int) bool {
 // halfOfIt is taken where a step does not say how much of a line it wants though
 // a later one takes the rest; an estimate.
 const halfOfIt = 0.5
+
+// creamOfIt is the share of a milk that stands on it as its cream; an estimate.
+const creamOfIt = 0.25
 
 // enoughOfIt is what "enough of" a line amounts to of which more is wanted later; an estimate.
 const enoughOfIt = 0.75

@@ -32,7 +32,7 @@ type Language struct {
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                            Set
 	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                        Set
 	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                                       Set
-	WholeWords, WashedWords, CrispWords, Surfaces, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                      Set
+	WholeWords, WashedWords, CrispWords, Surfaces, Lids, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                Set
 	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts                                                                             Set
 	Comparers, Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Recurring, Brief, Relatives, Through, Serves Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.

@@ -3,16 +3,22 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 )
 
-// rubbedFor is where on a path something is rubbed or coated with what stays, to be cooked so in
-// the oven: it goes in there, or nothing would take the rub. It is -1 where it is not.
+// rubbedFor is where on a path something is rubbed, coated or marinated with what stays, to be cooked so in
+// the oven or over a fire: it goes in there, or nothing would take the rub. It is -1 where it is not.
 func (p *plan) rubbedFor(s *standIn, path []int) int {
-	at := -1
+	at, joined := -1, -1
 	for k, i := range path {
 		n := &p.graph.Nodes[i]
+		if joined < 0 && slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool { return p.stand[line] == nil }) {
+			joined = k
+		}
 		switch {
+		case joined >= 0 && p.givesTaste(n):
+			at = joined
 		case n.Technique.Family == "coat" && slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool { return line != s.node && p.stand[line] == nil }):
 			at = k
 		case n.Technique.Family == "wet heat":
@@ -28,7 +34,7 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 	return slices.ContainsFunc(path, func(i int) bool {
 		n := &p.graph.Nodes[i]
 		t := n.Technique
-		if t.Family == "rest" && n.Lasts >= takesTaste && slices.Contains(n.To, s.node) && slices.ContainsFunc(n.To, p.flavours) {
+		if p.givesTaste(n) && slices.Contains(n.To, s.node) {
 			return true // what is mixed with its marinade and left
 		}
 		if !slices.Contains(n.Named, s.node) {
@@ -36,6 +42,11 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 		}
 		return t.Name == "marinate" || t.Family == "coat" || t.Closes == larder.ClosesAlways && t.Name != "top"
 	})
+}
+
+// givesTaste tells whether things lie together long enough to take each other's taste.
+func (p *plan) givesTaste(n *flow.Node) bool {
+	return n.Technique.Family == "rest" && n.Lasts >= takesTaste && slices.ContainsFunc(n.To, p.flavours)
 }
 
 // takesTaste is how many minutes things must lie together to take each other's taste; an estimate.

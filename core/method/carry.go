@@ -48,9 +48,10 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 		}
 		p = c.plan(&d, &a)
 	}
+	p.number()
 	for i := range a.Components {
 		c.component(p, i, dec)
-		inMethod(&d.Components[i], &a.Components[i])
+		inMethod(&d.Components[i], &a.Components[i], p.entersElsewhere(i))
 		name(&d.Components[i], &a.Components[i], i)
 	}
 	graph := c.readBack(&d, &a)
@@ -111,14 +112,17 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 
 // inMethod gives the steps of a component their places in the method of the whole dish,
 // where the text goes to and fro between its parts: what is prepared, that of the step that
-// it is prepared for; what else is added, that of the step it is added to.
-func inMethod(was *recipe.Component, comp *swap.Component) {
+// it is prepared for, in whichever part that stands; what else is added, that of the step it is added to.
+func inMethod(was *recipe.Component, comp *swap.Component, elsewhere map[string]int) {
 	place := 0
 	for n := len(comp.Steps) - 1; n >= 0; n-- {
 		if from := comp.Steps[n].From; len(from) > 0 {
-			place = was.Steps[from[0]].Order
+			place = 2 * was.Steps[from[0]].Order // with room between two for what goes in before
 		}
 		comp.Steps[n].Order = place
+		if at, ok := elsewhere[comp.Steps[n].Prepares]; ok && (place == 0 || at < place) {
+			comp.Steps[n].Order = at
+		}
 	}
 	for n := range comp.Steps { // what ends it
 		if s := &comp.Steps[n]; n > 0 && (s.Order == 0 || len(s.From) == 0 && s.Prepares == "") {

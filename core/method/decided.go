@@ -19,7 +19,7 @@ func (c *Carrier) decided(p *plan, a *swap.Adaptation, dec swap.Decisions, g **f
 	for i := range a.Components {
 		comp := &a.Components[i]
 		if c.attach(p, comp, i, p.withoutPlace(unused(*g, comp, i), i)) {
-			inMethod(&p.dish.Components[i], comp)
+			inMethod(&p.dish.Components[i], comp, p.entersElsewhere(i))
 			name(&p.dish.Components[i], comp, i)
 			changed = true
 		}

@@ -171,7 +171,7 @@ func (p *plan) namedSoon(s *standIn, path []int, start int) int {
 	}
 	for k := start; k < len(path); k++ {
 		n := &p.graph.Nodes[path[k]]
-		if n.Technique.Heat != "" || n.Technique.Closes != "" || n.Technique.Family == "coat" {
+		if n.Technique.Heat != "" || n.Technique.Closes != "" || n.Technique.Family == "coat" || p.givesTaste(n) {
 			break
 		}
 		if slices.Contains(n.Named, s.node) && slices.Contains(n.To, s.node) {

@@ -12,8 +12,11 @@ import (
 )
 
 // bareVerb is a verb without a preposition behind it that leads to nothing now: "cook" of
-// "cook in the oven".
+// "cook in the oven"; or what a thing is left to: "putter" of "leave to putter".
 func (w *writer) bareVerb(verb string) string {
+	if said := strings.Fields(verb); len(said) > 1 && w.l.Language().Causatives[said[0]] {
+		return said[len(said)-1]
+	}
 	if first, last, ok := strings.Cut(verb, " "); ok && w.l.Language().Prepositions[last] != "" && w.cooks(first) {
 		return first
 	}

@@ -20,7 +20,7 @@ func (p *plan) enter(s *standIn) {
 	if s.is(larder.Ready) && !s.is(larder.Steeped) && !larder.Pours(p.l.Food(s.was.FoodID())) {
 		start = p.afterReturn(s, path)
 	}
-	if at := p.rubbedFor(s, path[:start]); at >= 0 {
+	if at := p.rubbedFor(s, path[:start]); at >= 0 && s.flesh() {
 		start = at
 	}
 	if s.is(larder.Steeped) {
@@ -171,7 +171,7 @@ func (p *plan) namedSoon(s *standIn, path []int, start int) int {
 	}
 	for k := start; k < len(path); k++ {
 		n := &p.graph.Nodes[path[k]]
-		if n.Technique.Heat != "" || n.Technique.Closes != "" || n.Technique.Family == "coat" || p.givesTaste(n) {
+		if n.Technique.Heat != "" || n.Technique.Closes != "" || n.Technique.Family == "coat" || s.flesh() && p.givesTaste(n) {
 			break
 		}
 		if slices.Contains(n.Named, s.node) && slices.Contains(n.To, s.node) {

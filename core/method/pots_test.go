@@ -36,7 +36,7 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 		},
 		"what dries with the meat goes with it": {
 			"Rendang\nServes 6\n\n1 kg stewing beef\n800 ml coconut milk\n80 g grated coconut\n\nMethod\n1. Simmer the beef in the coconut milk for 2 hours. Stir in the coconut and fry for 20 minutes until the coconut is toasted and the beef is dark brown and nearly dry.",
-			map[string]string{line("0"): "tempeh-braise"}, []string{"until the coconut is toasted."}, []string{"nearly"},
+			map[string]string{line("0"): "tempeh-braise"}, []string{"until the coconut is toasted and dark brown."}, []string{"nearly"},
 		},
 		"what is said of two has its verb when one is gone": {
 			"Lasagne\nServes 6\n\n400 g tomatoes\n500 g egg lasagne sheets\n\nMethod\n1. Simmer the tomatoes for 20 minutes. Lay the lasagne sheets and the tomatoes in a dish. Repeat the layers until the tomatoes and egg lasagne sheets are used up.",

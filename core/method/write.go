@@ -116,6 +116,7 @@ func (w *writer) action(i int) []*clause {
 		own.text, own.changed = w.apply(a, edits), true
 		own.trimmed = slices.ContainsFunc(edits, func(e edit) bool { return e.upto == a.Upto && e.text == "" })
 	}
+	own.changed = own.changed || len(out) > 0 && a.Words.Verb[1] == 0 // "heat the oil and put garlic in"
 	w.lendsVerb(a, own)
 	if n.Technique.Joins == "yes" && len(d.before) > 0 && len(a.Words.Phrases) == 0 && !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil }) && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
 		own.gone = true // what goes in has been said to

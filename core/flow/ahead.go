@@ -19,12 +19,15 @@ func (t *text) preparesVessel(i int) bool {
 // cutInto tells how far words reach that say between the things of a list how one of them was cut:
 // "the butter, cut into cubes, and the cheese"; 0 where they do not.
 func (t *text) cutInto(i int) int {
-	if _, n := t.verb(i, language.Past); n == 0 || !t.mark(i-1, ",") || !t.takesShape(i+1) {
+	if _, n := t.verb(i, language.Past); n == 0 || !t.mark(i-1, ",") || !t.takesShape(i+1) && !t.inShape(i+1) {
 		return 0
 	}
 	end := i + 1
 	for end < len(t.words) && !t.mark(end, ",") && !t.conj(end) && !t.ends(end, len(t.words)) {
 		end++
+	}
+	if t.mark(end, ",") && t.is(end+1, t.lang.Articles) {
+		return end // ", the onion and the leek"
 	}
 	if t.mark(end, ",") && t.conj(end+1) {
 		if _, n := t.verb(end+2, language.Base); n == 0 {
@@ -32,6 +35,12 @@ func (t *text) cutInto(i int) int {
 		}
 	}
 	return 0
+}
+
+// inShape tells whether the pieces follow in which something is cut: "in chunks".
+func (t *text) inShape(i int) bool {
+	n, ok := t.noun(i+1, len(t.words), false)
+	return t.lang.Prepositions[t.low(i)] == "in" && ok && n.plural && (t.lang.Shapes[n.head()] || t.lang.Shapes[t.low(n.upto-1)])
 }
 
 // takesShape tells whether a shape follows that something is brought into: "roll into logs", of a

@@ -284,6 +284,10 @@ func (b *body) things(i int) int {
 		b.how(i, at)
 		return at
 	}
+	if n := nouns[0]; len(nouns) == 1 && (n.little || n.amount[1] > 0) && len(n.words) == 1 && b.lang.Comparatives[n.head()] {
+		b.how(i, at)
+		return at // "a bit larger"
+	}
 	if n := nouns[0]; len(nouns) == 1 && b.onlyDescribes(n) {
 		b.how(i, at)
 		return at // "squeeze dry"

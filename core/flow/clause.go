@@ -26,11 +26,13 @@ type clause struct {
 	// how hot.
 	verbAt, clock, degrees [2]int
 	mannerAt               [][2]int
-	ring                   string
-	manner                 []string
-	makes                  string
-	parallel               bool
-	going                  bool
+	// joint tells that what it is done to is that of the verb before, which is joined to it.
+	joint    bool
+	ring     string
+	manner   []string
+	makes    string
+	parallel bool
+	going    bool
 	// outcomeAt is where it says what is to come of it, particlesAt where its particles stand.
 	outcomeAt [2]int
 	// shapeAt is where the word for the shape stands that things are given: "into 8 sausages".
@@ -119,7 +121,7 @@ func (p *parser) shareObjects() {
 			continue // "taste and correct the salt"
 		}
 		if a.objects = slices.Clone(b.objects); !p.lang.Vessels[b.objects[0].head()] {
-			b.objects = nil // what the first makes of it; a tin stays the tin
+			b.objects, b.joint = nil, true // what the first makes of it; a tin stays the tin
 		}
 	}
 }

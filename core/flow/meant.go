@@ -263,7 +263,7 @@ const heatTechnique = "heat"
 // the slices".
 func (b *bindings) verbMatter(c *clause, t *larder.Technique, r *roles) {
 	n := noun{from: c.from, upto: c.from + 1, words: larder.Words(c.lemma), pointed: true}
-	if len(c.objects) == 0 && t.Name != "season" || !b.text.foods(n.head()) || t.Family == "cut" || t.Family == "machine" || t.Name == "beat" {
+	if len(c.objects) == 0 && !c.joint && t.Name != "season" || !b.text.foods(n.head()) || t.Family == "cut" || t.Family == "machine" || t.Name == "beat" {
 		return
 	}
 	for _, x := range b.direct(n) {

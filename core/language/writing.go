@@ -17,6 +17,9 @@ type Writing struct {
 	SamePan                                                                                        string `yaml:"samepan"`
 	// Few are some of several things, Part some of one.
 	Few, Part string
+	// PourWater and CoverWater pour on water that was to cover what is not there.
+	PourWater  string `yaml:"pourWater"`
+	CoverWater string `yaml:"coverWater"`
 	// Slake stirs a thickener smooth before the liquid goes in.
 	Slake         string
 	Pan           string

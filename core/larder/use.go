@@ -53,6 +53,8 @@ type UseWhen struct {
 	// nothing is cooked for long once it is in.
 	Share float64 `yaml:"share"`
 	Late  bool    `yaml:"late"`
+	// Cold tells that it goes into nothing that is hot.
+	Cold bool `yaml:"cold"`
 }
 
 // Times is a multiple of the line's own mass, of foods, kinds or shelves.

@@ -23,6 +23,9 @@ func (w *writer) nounEnd(noun recipe.Noun) int {
 	if x := w.behindNoun(noun); x != nil {
 		return x.Upto + 1
 	}
+	if w.ofGoneTin(noun) {
+		return w.tinBehind(noun)
+	}
 	return noun.Upto
 }
 

@@ -181,12 +181,12 @@ func (w *writer) brackets(a *recipe.Action) []edit {
 func (w *writer) tellsOfGone(n *node, from int) bool {
 	at := w.graph.Number(n)
 	return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
-		return len(p.Nouns) > 1 && slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+		return slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
 			if noun.Upto > from || strings.TrimSpace(w.slice(noun.Upto, from)) != "" {
 				return false
 			}
 			lines, made := w.meant(noun)
-			return !made && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool { return w.there(line, at) })
+			return !made && len(lines) > 0 && (w.cutAlready(n, lines, at) || len(p.Nouns) > 1 && !slices.ContainsFunc(lines, func(line int) bool { return w.there(line, at) }))
 		})
 	})
 }
@@ -243,8 +243,8 @@ const (
 // time") where what stands for them is no pieces any more: a batter for eggs.
 func (w *writer) countsGone(n *node, text string) bool {
 	words := larder.Words(text)
-	if len(words) == 0 || !w.l.Language().Manner[words[0]] {
-		return false
+	if last := len(words) - 1; last < 0 || !w.l.Language().Manner[words[0]] && !w.l.Language().Singly[words[last]] {
+		return false // "one at a time", "beating well between each"
 	}
 	eggs := false
 	for _, line := range n.Named {

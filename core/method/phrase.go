@@ -118,6 +118,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if pot := w.potOfGone(noun); pot != "" {
 		return []named{{text: pot}}, true // "the clam pan"
 	}
+	if w.ofGoneTin(noun) {
+		return nil, true
+	}
 	if noun.Vessel && len(noun.Refs) == 0 || !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) {
 		return kept, false // "strain the juice", of the tamarind
 	}
@@ -165,6 +168,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return w.pronoun(noun, lines, at, kept)
 	case !noun.Pronoun && w.shapedAs(noun) != "":
 		return []named{{text: w.c.words().The + " " + w.shapedAs(noun), plural: noun.Plural}}, true // "the meatballs"
+	}
+	if p.Role == "to" && w.cutAlready(n, lines, at) {
+		return nil, true // "dice the potatoes and the salmon"
 	}
 	things := w.listed(noun, lines, at)
 	if p.Role == "to" && n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {

@@ -65,6 +65,8 @@ type deed struct {
 	// finish are what stands for the fat of this frying and cannot fry: it is stirred
 	// in when the frying is done.
 	finish []*standIn
+	// water is the action whose water from the tap is poured in here, as its own work is not done; -1 for none.
+	water int
 	// boil are minutes that what goes in here still wants in the liquid.
 	boil float64
 }
@@ -94,6 +96,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 		p.decideAll()
 		p.carryAlong()
 	}
+	p.waterStays()
 	p.letIn()
 	p.finishing()
 	p.beforeLids()
@@ -104,6 +107,9 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 // decideAll decides every action.
 func (p *plan) decideAll() {
 	p.deeds = make([]deed, len(p.graph.Nodes))
+	for i := range p.deeds {
+		p.deeds[i].water = -1
+	}
 	clear(p.seasoned)
 	for i := range p.graph.Nodes {
 		p.decide(i)

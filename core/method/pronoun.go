@@ -49,6 +49,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	}
 	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })
 	just := w.putInJust(noun, there)
+	if w.graph.Nodes[at].Is("cover") {
+		just = nil // the pot
+	}
 	if b := w.before; just == nil && b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun)) {
 		return w.itOrThem(b, kept)
 	}

@@ -125,6 +125,12 @@ func (w *writer) action(i int) []*clause {
 	if !own.gone {
 		w.before = own
 	}
+	if d.water >= 0 {
+		if c := w.pours(d.water); c != nil {
+			own.changed = true
+			out = append(out, c)
+		}
+	}
 	out = append(out, w.goesInLate(n, d, own)...)
 	if d.boil > 0 {
 		words := w.c.words()

@@ -1,0 +1,89 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// waterStays lets water from the tap be poured on what is boiled in it still, where the flesh that it was to cover
+// goes in later or not at all: the carrots of a stew.
+func (p *plan) waterStays() {
+	for i := range p.graph.Nodes {
+		n := &p.graph.Nodes[i]
+		if p.deeds[i].drop || n.Technique.Family != "wet heat" || !n.Technique.Wet || p.wetAt(i) {
+			continue
+		}
+		chain := p.before(i)
+		water := slices.IndexFunc(chain, func(k int) bool { return p.deeds[k].drop && p.fromTheTap(&p.graph.Nodes[k]) })
+		if water < 0 || slices.ContainsFunc(chain, func(k int) bool {
+			return !p.deeds[k].drop && p.fromTheTap(&p.graph.Nodes[k]) || p.deeds[k].water >= 0
+		}) {
+			continue
+		}
+		first := slices.IndexFunc(chain, func(k int) bool {
+			o := &p.graph.Nodes[k]
+			return k > chain[water] && !p.deeds[k].drop && o.Technique.Joins == "yes" && p.putsIn(k)
+		})
+		if first >= 0 {
+			p.deeds[chain[first]].water = chain[water]
+		}
+	}
+}
+
+// wetAt tells whether a liquid that is listed is in what an action cooks, or what gives a sauce.
+func (p *plan) wetAt(i int) bool {
+	n := &p.graph.Nodes[i]
+	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return p.there(line, i) && f != nil && !p.c.fatLine(p.line(line)) && larder.Wets(f)
+	})
+}
+
+// putsIn tells whether an action puts something of the cook's own into a pot.
+func (p *plan) putsIn(i int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i].To, func(line int) bool { return p.stand[line] == nil && p.there(line, i) })
+}
+
+// before are the actions that lead to one, and itself, in order.
+func (p *plan) before(i int) []int {
+	seen := map[int]bool{}
+	var walk func(k int)
+	walk = func(k int) {
+		if seen[k] {
+			return
+		}
+		seen[k] = true
+		for _, in := range p.graph.Nodes[k].Inputs {
+			walk(in)
+		}
+	}
+	walk(i)
+	var out []int
+	for k := range p.graph.Nodes[:i+1] {
+		if seen[k] {
+			out = append(out, k)
+		}
+	}
+	return out
+}
+
+// pours is the clause with which water is poured on, in the words of the action that was to do it.
+func (w *writer) pours(i int) *clause {
+	n := &w.graph.Nodes[i]
+	text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	say := w.c.words().PourWater
+	if n.Is("cover") {
+		say = w.c.words().CoverWater
+	}
+	for _, x := range n.Action.Words.Phrases {
+		for _, noun := range x.Nouns {
+			if slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return w.unlistedWater(r) }) && noun.Upto <= len(text) {
+				return &clause{node: -1, changed: true, text: strings.ReplaceAll(say, "{water}", string(text[noun.From:noun.Upto]))}
+			}
+		}
+	}
+	return nil
+}

@@ -193,3 +193,18 @@ func (b *body) lidAt(i int) int {
 	}
 	return end
 }
+
+// broughtRound reads the things that one just named is said to be brought round or onto: "a slice of ham rolled round a
+// slice of cheese".
+func (b *body) broughtRound(i int) ([]noun, int) {
+	if i <= b.start+b.width || !b.describes(i) || b.lang.Prepositions[b.low(i+1)] != "into" || b.mark(i-1, ",") {
+		return nil, i
+	}
+	nouns, next := b.nouns(i + 2)
+	for _, n := range nouns {
+		if n.pronoun || !b.foods(n.head()) {
+			return nil, i
+		}
+	}
+	return nouns, next
+}

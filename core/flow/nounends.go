@@ -71,7 +71,7 @@ func (t *text) sidewaysEnd(i int) int {
 	if t.lang.Sides[word] && (t.is(side+1, t.lang.Particles) || t.adverb(side+1)) {
 		return side + 2
 	}
-	if t.lang.Places[t.low(i)] && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ",") || t.lang.Prepositions[t.low(i+2)] != "") {
+	if (t.lang.Places[t.low(i)] || t.lang.Fleshly[t.low(i)] && t.mark(i-1, ",")) && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ",") || t.lang.Prepositions[t.low(i+2)] != "") {
 		return i + 2
 	}
 	return 0

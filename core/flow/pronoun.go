@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -33,6 +34,9 @@ func (b *bindings) pronoun(n noun) []referent {
 		return in
 	}
 	if in := b.justCooked(n); in != nil {
+		return in
+	}
+	if in := b.onlyFlesh(n); in != nil {
 		return in
 	}
 	if n.rest && n.share == 0 && len(n.words) == 0 && b.justTakenOut() {
@@ -165,6 +169,29 @@ func (b *bindings) justCooked(n noun) []referent {
 		if b.holder[p] == b.focus {
 			out = append(out, referent{portion: &p, made: b.focus})
 		}
+	}
+	return out
+}
+
+// onlyFlesh is the one piece of flesh in a pot of broth, where that is cut up or cleaned: "simmer the chicken with the
+// onion, let it cool and shred it".
+func (b *bindings) onlyFlesh(n noun) []referent {
+	if b.tech.Family != "cut" && b.tech.Family != "clean" || b.tech.Joins != "" || n.rest || n.all || n.share > 0 || n.amount[1] > 0 || len(n.words) != 1 || b.focus == nil || !b.focus.heated || !b.focus.liquid || len(b.focus.holds) < 2 {
+		return nil
+	}
+	var out []referent
+	for p := range b.focus.holds {
+		f := b.lines[p.line].food
+		if f == nil || f.Origin != larder.FromAnimal || larder.Pours(f) || f.Tagged(larder.NoPiece) || b.holder[p] != b.focus {
+			continue
+		}
+		if f.Animal != larder.Meat && f.Animal != larder.Poultry && f.Animal != larder.Fish {
+			continue
+		}
+		out = append(out, referent{portion: &p, made: b.focus})
+	}
+	if len(out) != 1 {
+		return nil
 	}
 	return out
 }

@@ -32,7 +32,7 @@ func (p *plan) onBodies(i int) bool {
 				any = true
 				continue
 			}
-			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || !n.Is("discard") && p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.itself(string(text[noun.Name:noun.Upto]), n) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.itself(string(text[noun.Name:noun.Upto]), n) {
 				return false
 			}
 			any = true

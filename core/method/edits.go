@@ -213,15 +213,27 @@ func (w *writer) tellsOfFat(n *node, from int) bool {
 // gonePlay tells whether words that say how something is done speak of what only
 // a body has, where none is.
 func (w *writer) gonePlay(n *node, text string) bool {
+	lang := w.l.Language()
+	if w.rindGone(n, text) {
+		return true
+	}
 	if w.fleshAt(w.graph.Number(n)) == nil {
 		return false
 	}
-	lang := w.l.Language()
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
 	sauce := w.sauceAt(w.graph.Number(n))
 	return slices.ContainsFunc(larder.Words(text), func(word string) bool {
 		return (lang.Fleshly[word] || signs[word]) && !(sauce && lang.Liquors[word])
 	})
+}
+
+// rindGone tells whether words speak of the rind of a cheese, for which something stands that has none: "rind up".
+func (w *writer) rindGone(n *node, text string) bool {
+	signs := w.l.Language().GoneSigns[string(larder.Dairy)]
+	return slices.ContainsFunc(n.To, func(line int) bool {
+		s := w.stand[line]
+		return s != nil && s.class == larder.Dairy
+	}) && slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().Fleshly[word] && signs[word] })
 }
 
 // setAlready tells whether words say how an egg is let set in hot broth, for which shreds stand that have set.

@@ -112,11 +112,11 @@ func (c *Carrier) made(book *larder.Swap) (d *recipe.Dish, main int) {
 // cutAlready tells whether a noun means nothing but what is cut when it is prepared, in a list of things that are
 // cut here.
 func (w *writer) cutAlready(n *node, lines []int, at int) bool {
-	if n.Technique.Family != "cut" || n.Technique.Joins != "" || len(lines) == 0 || !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil && w.there(line, at) }) {
+	if n.Technique.Family != "cut" || n.Technique.Joins != "" || len(lines) == 0 || w.places(at) || w.deeds[at].say != "" || !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil && w.there(line, at) }) {
 		return false
 	}
 	return !slices.ContainsFunc(lines, func(line int) bool {
 		s := w.stand[line]
-		return s == nil || !s.flesh() || !w.notDone(s, at)
+		return s == nil || !s.flesh() || !w.notDone(s, at) || !w.namedAfter(s, at)
 	})
 }

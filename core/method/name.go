@@ -251,13 +251,6 @@ func (p *plan) ofItself(noun recipe.Noun, name string) bool {
 			ref = *r.Line
 		}
 		line := p.graph.Named(ref)
-		if line >= 0 {
-			return p.ownName(name, []int{line})
-		}
-		made := -1
-		if r.Made != nil {
-			made = p.graph.Node(*r.Made)
-		}
-		return made >= 0 && p.ownName(name, p.graph.Nodes[made].Holds)
+		return line >= 0 && p.ownName(name, []int{line})
 	})
 }

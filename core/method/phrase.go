@@ -121,7 +121,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if w.ofGoneTin(noun) {
 		return nil, true
 	}
-	if noun.Vessel && len(noun.Refs) == 0 || !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) {
+	if noun.Vessel && len(noun.Refs) == 0 || !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) && !w.ofItself(noun, w.slice(noun.Name, noun.Upto)) {
 		return kept, false // "strain the juice", of the tamarind
 	}
 	if w.isInAlready(n, p, noun) || p.Role == "with" && w.itsOwnJuices(n, noun) {

@@ -177,5 +177,10 @@ func (c *Carrier) plural(name string) bool {
 		return false
 	}
 	last := larder.Fold(words[len(words)-1])
-	return larder.Singular(last) != last || slices.Contains(words, c.words().And)
+	and := slices.Index(words, c.words().And)
+	made := c.book.Larder().Language().Products
+	if and > 0 && made[last] && !made[words[and-1]] {
+		and = -1 // "the tofu and walnut mix" is one
+	}
+	return larder.Singular(last) != last || and >= 0
 }

@@ -148,7 +148,11 @@ func (w *writer) lendsVerb(a *recipe.Action, own *clause) {
 		if w.opensSentence(a) {
 			own.text = lowered(own.text) // "Wine next"
 		}
-		own.text, own.changed = a.Verb+" "+own.text, true // "then the carrots"
+		verb := a.Verb
+		if first, last, ok := strings.Cut(verb, " "); ok && slices.Contains(larder.Words(own.text), last) {
+			verb = first // "garlic in" has its particle
+		}
+		own.text, own.changed = verb+" "+own.text, true // "then the carrots"
 	case own.changed && w.opensSentence(a):
 		verb, _, _ := strings.Cut(a.Verb, " ")
 		own.text = verb + " " + lowered(own.text) // "Pecorino on the table"

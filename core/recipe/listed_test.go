@@ -165,3 +165,22 @@ func TestStepsCountedWithDashes(t *testing.T) {
 	d = reader(t).Read("Sauce\n\nYou need 1 onion, 3 tablespoons of capers, the juice of half a lemon and 100 ml of cream.\n\nMix the capers with the onion.", measure.Metric)
 	require.Len(t, d.Components[0].Lines, 4, "an article before the part")
 }
+
+// A list in sentences may have its amounts first; a row may say for how many it is, and each sentence be a part.
+func TestRowsAndSentencesAreLists(t *testing.T) {
+	for text, want := range map[string][]string{
+		"Blanquette\n\nServes 6. 1.2 kg shoulder of veal, cubed. 2 carrots. 1 leek. 250 g button mushrooms. Salt, white pepper.\n\nBoil the veal with the carrots and leek for an hour. Add the mushrooms.":                                     {": 1.2 kg shoulder of veal, cubed", ": 2 carrots", ": 1 leek", ": 250 g button mushrooms", ": Salt, white pepper"},
+		"Tartiflette\n\n4 personnes – 1 kg potatoes; 2 onions; 1 whole reblochon (450 g)\n\nBoil the potatoes in their skins for 20 min. Peel them while warm and cut into slices.":                                                             {": 1 kg potatoes", ": 2 onions", ": 1 whole reblochon (450 g)"},
+		"Patatas\n\nPara 4: 1 kg potatoes, 2 chorizos, 1 onion, 4 tbsp olive oil\n\nChop the onion and cook it in the oil. Cut the chorizo into coins.":                                                                                         {": 1 kg potatoes", ": 2 chorizos", ": 1 onion", ": 4 tbsp olive oil"},
+		"Dutch baby\n\nYou want: 3 eggs, 120 ml milk, a pinch of salt, a little nutmeg, 40 g butter. For on top – 2 apples, 1 tbsp butter, icing sugar.\n\nWhizz the eggs, milk, salt and nutmeg. Cook the apples in the tablespoon of butter.": {": 3 eggs", ": 120 ml milk", ": a pinch of salt", ": a little nutmeg", ": 40 g butter", "On top: 2 apples", "On top: 1 tbsp butter", "On top: icing sugar"},
+	} {
+		var got []string
+		d := reader(t).Read(text, measure.Metric)
+		for _, c := range d.Components {
+			for _, l := range c.Lines {
+				got = append(got, c.Name+": "+l.Text)
+			}
+		}
+		require.Equal(t, want, got, text)
+	}
+}

@@ -1,0 +1,33 @@
+package flow
+
+// things reads a list of things, or what only looks like one and says how.
+func (b *body) things(i int) int {
+	nouns, at := b.nouns(i)
+	if len(nouns) == 0 {
+		return i + 1
+	}
+	if n := nouns[0]; b.is(n.upto-1, b.lang.Manner) && (n.amount[1] > 0 && len(n.words) > 0 && b.lang.Lines.Figures.Numbers[b.low(n.upto-1)] == 0) || (n.owner != nil && b.lang.Manner[n.head()] || len(n.words) > 1 && b.lang.Manner[n.words[0]] && b.lang.Prepositions[b.low(n.upto-2)] == "of") {
+		b.how(i, at)
+		return at // "three times"
+	}
+	if n := nouns[0]; len(b.clause.objects)+len(b.clause.links) > 0 && (n.little && n.pronoun && len(n.words) == 0 || b.lang.Places[b.low(n.upto-1)]) {
+		b.how(i, at)
+		return at
+	}
+	if n := nouns[0]; len(nouns) == 1 && (n.little || n.amount[1] > 0) && len(n.words) == 1 && b.lang.Comparatives[n.head()] {
+		b.how(i, at)
+		return at // "a bit larger"
+	}
+	if n := nouns[0]; len(nouns) == 1 && b.onlyDescribes(n) {
+		b.how(i, at)
+		return at // "squeeze dry"
+	}
+	b.thing(nouns)
+	return at
+}
+
+// cuts tells whether the verb gives things a shape: "cut out 8 cm rounds".
+func (b *body) cuts() bool {
+	t := b.technique(b.sense.Technique)
+	return t != nil && (t.Family == "cut" || t.Family == "dough" || t.Name == "pipe")
+}

@@ -1,0 +1,100 @@
+package method_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/method"
+	"yembra/core/recipe"
+	"yembra/core/swap"
+)
+
+// What coats, juices, waters, tins and pronouns become where flesh makes way, each on the least recipe that shows it.
+func TestCoatsJuicesAndWatersGoOn(t *testing.T) {
+	const chunks, slabs, shreds = "mushroom-chunks-braise", "breaded-tofu", "seared-mushroom-shreds"
+	reads(t, map[string]carried{
+		"breasts that have been filled are themselves": {
+			"Fillets\nServes 4\n\n4 chicken breasts\n100 g spinach\n60 g flour\n120 g breadcrumbs\n1 litre oil\n\nMethod\n1. Cut a pocket in each breast and tuck in the spinach. Press the edges together and fix them with a cocktail stick. Turn the breasts in the flour, then in the crumbs. Fry the breasts in the oil for 6 minutes a side until deep golden.",
+			map[string]string{line("0"): slabs}, []string{"Turn the tofu slabs in the flour, then in the crumbs", "Fry the tofu slabs in the oil"}, []string{"breast"},
+		},
+		"drumsticks that lay in something are themselves": {
+			"Drumsticks\nServes 4\n\n8 chicken drumsticks\n500 ml soy yoghurt\n1 tsp cayenne\n250 g flour\n1 litre oil\n\nMethod\n1. Stir the cayenne into the yoghurt. Drop in the drumsticks and leave for 4 hours.\n2. Lift each drumstick from the yoghurt, let the excess drip off, then press it into the flour. Fry them in the oil for 14 minutes.",
+			map[string]string{line("0"): slabs}, []string{"press them into the flour", "Fry them in the oil"}, []string{"drumstick"},
+		},
+		"it, of several that were put in": {
+			"Tray\nServes 4\n\n1 kg chicken thighs\n100 ml red wine vinegar\n2 tsp oregano\n\nMethod\n1. Mix the vinegar and oregano in a bowl. Add the chicken, turn it about until coated and chill overnight. Roast for 30 minutes.",
+			map[string]string{line("0"): chunks}, []string{"Add the mushrooms and tempeh, turn them about until coated"}, []string{"turn it"},
+		},
+		"a mixture is it": {
+			"Cakes\nServes 4\n\n500 g minced lamb\n100 g bread\n1 onion\n\nMethod\n1. Knead the lamb with the bread and the onion. Rest it for half an hour, shape into ovals and fry for 8 minutes.",
+			map[string]string{line("0"): "tofu-walnut-shaped"}, nil, []string{"Rest them"},
+		},
+		"what lies in a mixture is it": {
+			"Curry\nServes 4\n\n600 g chicken thighs, cubed\n200 g oat yoghurt\n1 tsp salt\n2 onions\n\nMethod\n1. Mix the chicken with the yoghurt and the salt. Leave it in the fridge for an hour. Fry the onions, add the chicken and simmer for 20 minutes.",
+			map[string]string{line("0"): chunks}, []string{"Leave it in the fridge"}, nil,
+		},
+		"so many at a time": {
+			"Drumsticks\nServes 4\n\n8 chicken drumsticks\n200 g flour\n1 litre oil\n\nMethod\n1. Turn the drumsticks in the flour. Heat the oil and fry 4 drumsticks at a time for 14 minutes.",
+			map[string]string{line("0"): slabs}, []string{"fry a few of the tofu slabs at a time"}, []string{"fry the tofu slabs at a time"},
+		},
+		"the juices of a pan with wine, and colour": {
+			"Tray\nServes 4\n\n1 kg chicken thighs\n200 ml dry white wine\n150 g prunes\n\nMethod\n1. Lay the chicken in a tin with the prunes and pour the wine around. Bake for 50 minutes, basting often with the juices, until the thighs are golden and the juices run clear. Lift out the chicken. Pass the juices in a jug.",
+			map[string]string{line("0"): chunks}, []string{"basting often with the juices, until golden", "Pass the juices in a jug"}, []string{"clear", "thigh"},
+		},
+		"the juices of a dry tin": {
+			"Tray\nServes 4\n\n1 kg chicken thighs\n500 g potatoes\n1 tbsp oil\n\nMethod\n1. Toss the chicken and potatoes in the oil and roast for 50 minutes. Pass the juices in a jug.",
+			map[string]string{line("0"): chunks}, nil, []string{"juices"},
+		},
+		"water that covered flesh is poured on what boils in it": {
+			"Stew\nServes 4\n\n1 kg veal, cubed\n2 carrots\n1 leek\n\nMethod\n1. Cover the veal with cold water, bring slowly to the boil and skim. Add the carrots and leek, cut in chunks, and salt lightly. Simmer gently for 1 hour 15 minutes.",
+			map[string]string{line("0"): chunks}, []string{"cover with cold water"}, []string{"veal", "skim"},
+		},
+		"stock that is listed wants no water": {
+			"Stew\nServes 4\n\n1 kg veal, cubed\n2 carrots\n500 ml vegetable stock\n\nMethod\n1. Cover the veal with cold water, bring to the boil and drain. Add the carrots and the stock. Simmer for 1 hour.",
+			map[string]string{line("0"): chunks}, nil, []string{"cold water"},
+		},
+		"what a tin held goes with its fish": {
+			"Bake\nServes 4\n\n1 kg potatoes\n2 tins anchovies\n300 ml oat cream\n\nMethod\n1. Layer the potatoes and the anchovies in a dish. Mix the cream with 2 tablespoons of the brine from the tins and pour it over. Bake for an hour.",
+			map[string]string{line("1"): "black-bean-season"}, []string{"pour it over"}, []string{"brine", "tins and", "from the tins"},
+		},
+		"what a tin held stays with what stays": {
+			"Beans\nServes 4\n\n2 tins chickpeas\n200 g bacon, diced\n1 onion\n\nMethod\n1. Fry the bacon and the onion. Add the chickpeas with the liquid from the tins and simmer for 10 minutes.",
+			map[string]string{line("1"): "smoky-shiitake-strips"}, []string{"the liquid from the tins"}, nil,
+		},
+		"what comes in pieces is not cut with the others": {
+			"Soup\nServes 4\n\n600 g potatoes\n500 g salmon fillet\n1 litre vegetable stock\n\nMethod\n1. Dice the potatoes and the salmon a bit larger. Simmer the potatoes in the stock for 12 minutes. Add the salmon and poach for 5 minutes.",
+			map[string]string{line("1"): "palm-heart-flakes"}, []string{"Dice the potatoes."}, []string{"larger"},
+		},
+		"what is left to cook goes on as that": {
+			"Stew\nServes 4\n\n800 g beef, cubed\n500 ml vegetable stock\n2 carrots\n\nMethod\n1. Put the beef, carrots and stock in a pot, bring to a simmer and leave it to putter for 2 hours.",
+			map[string]string{line("0"): chunks}, []string{"and putter for"}, []string{"and leave to putter"},
+		},
+		"beaten between each, of what is one": {
+			"Cake\nServes 8\n\n200 g sugar\n4 eggs\n200 g flour\n200 g vegan butter\n\nMethod\n1. Beat the butter with the sugar. Add the eggs one at a time, beating well between each. Fold in the flour and bake for 30 minutes.",
+			map[string]string{line("1"): "flax-gel"}, []string{"Add the flax gel."}, []string{"each", "at a time"},
+		},
+		"a cheese that has no rind": {
+			"Tartiflette\nServes 4\n\n1 kg potatoes\n450 g reblochon\n\nMethod\n1. Boil the potatoes and lay them in a dish. Lay the reblochon on top, rind up. Bake for 25 minutes.",
+			map[string]string{line("1"): "white-bean-melt"}, nil, []string{"rind"},
+		},
+		"what fries first with what nobody says a verb for": {
+			"Sauce\nServes 4\n\n2 carrots\n2 tbsp oil\n150 g pancetta, diced\n500 g minced turkey\n2 cloves garlic\n400 g tinned tomatoes\n\nMethod\n1. Sweat the carrots in the oil. Remove to a bowl.\n2. Crisp the pancetta in the empty pot, then add the mince and break it up until no pink remains.\n3. Garlic in, 1 min. Return the carrots. Tomatoes in. Bubble gently for 90 minutes.",
+			map[string]string{line("2"): "smoky-shiitake-strips", line("3"): "lentil-walnut-mince"}, []string{"ut garlic in, 1 min"}, []string{"oil and garlic in"},
+		},
+	})
+}
+
+// Pieces that lie in the marinade of another part are prepared before it, and lie in it.
+func TestPiecesGoIntoAMarinadeThatIsAPart(t *testing.T) {
+	const text = "Grill\nServes 4\n\nMarinade\n120 ml vinegar\n5 cloves garlic\n1 tsp pepper\n\n1 kg chicken legs\n\nBasting oil\n4 tbsp sunflower oil\n1 tbsp lime juice\n\nMethod\nCombine everything for the marinade. Slash the chicken legs, put them in the marinade and refrigerate for 3 hours.\nWarm the oil and the lime juice.\nShake the marinade off the chicken and thread each leg on a skewer.\nGrill for 20 minutes, brushing with the oil."
+	r, b, c := open(t)
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{recipe.LineRef(1, 0): "mushroom-chunks-braise"}}, false)
+	require.NoError(t, err)
+	parts := method.Parts(b.Larder(), a)
+	require.Equal(t, "Mushrooms and tempeh", parts[0].Name, "prepared first")
+	require.Equal(t, "Marinade", parts[1].Name)
+	last := parts[1].Steps[len(parts[1].Steps)-1].Text
+	require.Contains(t, last, "ut the mushrooms and tempeh in the marinade and refrigerate for 3 hours")
+}

@@ -117,6 +117,6 @@ func (w *writer) cutAlready(n *node, lines []int, at int) bool {
 	}
 	return !slices.ContainsFunc(lines, func(line int) bool {
 		s := w.stand[line]
-		return s == nil || !s.flesh() || !w.notDone(s, at) || !w.namedAfter(s, at)
+		return s == nil || !s.flesh() || !w.notDone(s, at) || s.enters == at && !w.namedAfter(s, at)
 	})
 }

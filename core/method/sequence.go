@@ -215,15 +215,24 @@ func (p *parting) permute(sets []set, home map[int]stretch, within map[int]int) 
 		parts = append(parts, i)
 	}
 	slices.SortStableFunc(parts, func(a, b int) int { return place(a) - place(b) })
-	var out []swap.Component
-	refs := map[string]string{}
+	var order []int
 	for _, i := range parts {
 		for k := sets[i].from; k < sets[i].upto; k++ {
-			for j := range p.out[k].Lines {
-				refs[recipe.LineRef(k, j)] = recipe.LineRef(len(out), j)
-			}
-			out = append(out, p.out[k])
+			order = append(order, k)
 		}
+	}
+	for _, s := range sets {
+		for k := s.from; k < s.upto-1; k++ {
+			order = p.beforeUse(order, k, s.upto-1)
+		}
+	}
+	var out []swap.Component
+	refs := map[string]string{}
+	for _, k := range order {
+		for j := range p.out[k].Lines {
+			refs[recipe.LineRef(k, j)] = recipe.LineRef(len(out), j)
+		}
+		out = append(out, p.out[k])
 	}
 	p.out = out
 	for i := range p.out {

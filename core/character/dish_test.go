@@ -182,7 +182,7 @@ func TestUseIsReadFromNeighboursAndTechnique(t *testing.T) {
 	for _, x := range []struct{ lines, step, want string }{
 		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then chill for 4 hours.", "cream"},
 		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then bake for 40 minutes.", "set"},
-		{"2 egg yolks\n300 g spaghetti", "Toss the hot spaghetti off the heat with the yolks until creamy.", "emulsify"},
+		{"2 egg yolks\n300 g spaghetti", "Toss the hot spaghetti off the heat with the yolks until creamy.", "thicken"},
 		{"4 eggs, separated\n100 g sugar", "Whisk the whites until stiff and fold them in.", "lift"},
 	} {
 		l, d = read(t, "Dish\n\n"+x.lines+"\n\nMethod\n1. "+x.step)

@@ -51,7 +51,9 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		out = append(out, edit{at[0], at[1], ""}) // "to make a mayonnaise"
 	}
 	if at := a.Words.Shape; at[1] > 0 {
-		if said := w.slice(at[0], at[1]); w.c.renamed(said) != said {
+		if said := w.slice(at[0], at[1]); d.say == w.c.words().Put {
+			out = append(out, edit{w.behindObject(a, at[0]), at[1], ""}) // "break the fish into chunks into a dish"
+		} else if w.c.renamed(said) != said {
 			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "into 8 sausages"
 		}
 	}
@@ -64,6 +66,17 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	}
 	out = append(out, w.servesWhat(n)...)
 	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+}
+
+// behindObject is where what an action is done to has been said, before a place in its words.
+func (w *writer) behindObject(a *recipe.Action, before int) int {
+	end := before
+	for _, p := range a.Words.Phrases {
+		if p.Role == "to" && p.Upto <= before {
+			end = p.Upto
+		}
+	}
+	return end
 }
 
 // joinsNothing tells whether an action that puts things together has nothing left to put with:

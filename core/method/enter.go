@@ -29,6 +29,7 @@ func (p *plan) enter(s *standIn) {
 	for start < len(path)-1 && (p.dropped(s, path[start]) || s.is(larder.Ready) && s.flesh() && (p.takesOut(path[start]) || start > 0 && p.liftsOut(s, path[start]))) {
 		start++
 	}
+	start = p.laidToWork(s, path, p.boundLate(s, path, start))
 	start = p.untilReturned(s, path, p.namedSoon(s, path, start))
 	s.enters = path[start]
 	left := s.Bears

@@ -15,7 +15,7 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 	find := func(upto, home int) int {
 		for k := upto - 1; k >= 0; k-- {
 			for _, at := range parts[k].nodes {
-				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) && !p.pouredAway(n) {
 					return k
 				}
 			}
@@ -26,6 +26,11 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 		return at
 	}
 	return find(len(parts), -1)
+}
+
+// pouredAway tells whether something is boiled in water from the tap and drained: what is stirred into that is lost.
+func (p *plan) pouredAway(n *flow.Node) bool {
+	return p.fromTheTap(n) && slices.ContainsFunc(n.Users, func(k int) bool { return p.graph.Nodes[k].Is("drain") && !p.deeds[k].drop })
 }
 
 // saucedAfter is the place behind the last part in which what was closed is cooked in a sauce

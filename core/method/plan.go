@@ -114,6 +114,7 @@ func (p *plan) decideAll() {
 	for i := range p.graph.Nodes {
 		p.decide(i)
 	}
+	p.boilsForNothing()
 	for i := range p.graph.Nodes {
 		if p.heatsForNothing(i) || p.laidForNothing(i) || p.wipesForNothing(i) || p.dustsNothing(i) {
 			p.deeds[i].drop = true

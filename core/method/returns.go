@@ -2,6 +2,9 @@ package method
 
 import (
 	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
 )
 
 // afterReturn is where on its path something goes back in that was cooked, taken
@@ -42,4 +45,31 @@ func (p *plan) afterWashing(s *standIn, path []int) int {
 		}
 	}
 	return min(start, len(path)-1)
+}
+
+// laidToWork moves on from where something is only laid into a pan, or between sheets, for work that is not done any
+// more, to where it is taken up next: "put the bacon in a cold pan and let it render".
+func (p *plan) laidToWork(s *standIn, path []int, start int) int {
+	if !s.flesh() || !s.is(larder.Ready) {
+		return start
+	}
+	lang := p.l.Language()
+	k := start
+	for k < len(path) {
+		n := &p.graph.Nodes[path[k]]
+		if !n.Is("place") || !p.alone(path[k], s) || n.Action.Heat == "" && !slices.ContainsFunc(larder.Words(flow.Said(n.Action)), func(w string) bool { return lang.Pots[w] || lang.Sheets[w] }) {
+			break
+		}
+		k++
+	}
+	if k == start || k >= len(path) || !p.dropped(s, path[k]) {
+		return start
+	}
+	if t := p.graph.Nodes[path[k]].Technique; t.Family != "dry heat" && t.Family != "cut" && !p.graph.Nodes[path[k]].Is("render") {
+		return start
+	}
+	for k < len(path)-1 && (p.dropped(s, path[k]) || p.graph.Nodes[path[k]].Is("off-heat") || p.takesOut(path[k])) {
+		k++
+	}
+	return k
 }

@@ -182,6 +182,13 @@ func TestUseIsReadFromNeighboursAndTechnique(t *testing.T) {
 	for _, x := range []struct{ lines, step, want string }{
 		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then chill for 4 hours.", "cream"},
 		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then bake for 40 minutes.", "set"},
+		{"4 chicken breasts\n120 g breadcrumbs\n1 litre oil", "Turn the breasts in the crumbs. Fry them in the oil for 6 minutes a side until deep golden.", "breaded"},
+		{"4 chicken breasts\n120 g breadcrumbs\n3 tbsp oil", "Dip the chicken in the crumbs. Heat the oil and cook the chicken for 5 minutes on each side.", "breaded"},
+		{"500 g salmon fillet\n1 litre vegetable stock", "Bring the stock to the boil. Take off the heat, slide in the salmon, cover and let it rest for 5 minutes.", "flake"},
+		{"500 g salmon fillet\n4 limes", "Slice the salmon and toss with the limes. Leave to rest for 15 minutes and serve.", "cured"},
+		{"150 g raw prawns\n300 g pork mince\n30 wonton wrappers", "Beat the pork mince and prawns until sticky. Boil the wrappers.", "shape"},
+		{"60 g butter, melted\n300 g bulgur", "Press the bulgur into a tin. Pour over the butter and bake for 40 minutes.", "crisp"},
+		{"100 g mascarpone\n400 g passata", "Simmer the passata and stir in the mascarpone.", "finish"},
 		{"2 egg yolks\n300 g spaghetti", "Toss the hot spaghetti off the heat with the yolks until creamy.", "thicken"},
 		{"4 eggs, separated\n100 g sugar", "Whisk the whites until stiff and fold them in.", "lift"},
 	} {

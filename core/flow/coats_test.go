@@ -1,6 +1,10 @@
 package flow
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
 
 // Coats, lids, creams, joined verbs and pieces in broth, each on the least recipe that shows how it is read.
 func TestCoatsLidsAndPiecesAreTold(t *testing.T) {
@@ -19,5 +23,29 @@ func TestCoatsLidsAndPiecesAreTold(t *testing.T) {
 		{"passed in a jug", "6 chicken thighs|200 ml white wine", "Bake the thighs in the wine. Lift out the thighs. Pass the juices in a jug.", []string{"a0 bake/bake(0.0; with 0.1)", "a1 lift out/remove(@a0)", "a2 pass in a jug/serve(@a0; with @a1)"}},
 		{"rind up", "450 g reblochon|1 kg potatoes", "Boil the potatoes. Lay the reblochon on top, rind up.", []string{"a0 boil/boil(0.1)", "a1 lay on/add(0.0; into @a0; how: rind up)"}},
 		{"eggs are broken into, other things in pieces", "4 eggs|400 g tomatoes|100 g noodles", "Simmer the tomatoes. Break the noodles in half and boil them. Break the eggs into the tomatoes.", []string{"a0 simmer/simmer(0.1)", "a1 break in half/cut(0.2; how: in half)", "a2 boil/boil(@a1)", "a3 break/add(0.0; into @a0)"}},
+		{"drained and steamed dry", "500 g potatoes|2 bay leaves|100 g breadcrumbs", "Boil the potatoes, drain well, steam dry and mash.", []string{"a0 boil/boil(0.0)", "a1 drain/drain(@a0; how: well)", "a2 steam dry/dry(@a1)", "a3 mash/mash(@a2)"}},
+		{"a sauce by its colour", "4 slices toast|4 eggs|30 g butter", "Fry the eggs. Serve with the toast and brown sauce.", []string{"a0 fry/fry(0.1)", "a1 serve/serve(@a0; with 0.0, 'brown sauce)"}},
+		{"across the grain", "400 g steak|200 g ground rice", "Sear the steak. Slice it thinly across the grain.", []string{"a0 sear/sear(0.0)", "a1 slice/slice(@a0; how: thinly / across the grain)"}},
 	})
+}
+
+// Of a pot of broth, what is shredded is the one piece of flesh; of two nobody knows which.
+func TestOnePieceOfFleshIsShredded(t *testing.T) {
+	_, g := traced(t, "700 g chicken breasts|1 onion|1 litre water", "Simmer the chicken with the onion in the water for 25 minutes. Let it cool and shred it.")
+	require.Equal(t, []int{0}, nodeOf(t, g, "shred").To)
+	_, g = traced(t, "700 g chicken breasts|1 onion|1 litre water|300 g beef shin", "Simmer the chicken and the beef with the onion in the water for 25 minutes. Let it cool and shred it.")
+	require.Len(t, nodeOf(t, g, "shred").To, 4)
+}
+
+// The cream of a plant's milk is no animal's, that of milk is.
+func TestTheCreamOfAPlantsMilkIsNoAnimals(t *testing.T) {
+	for text, want := range map[string]int{
+		"Take the thick cream off the top of the coconut milk.": 0,
+		"Scoop the cream from the coconut milk.":                0,
+		"Take the cream off the top of the milk.":               2,
+		"Pour the cream off the potatoes.":                      1,
+		"Take the cream off the heat and add the coconut milk.": 1,
+	} {
+		require.Len(t, reader(t).Animals(text, nil), want, text)
+	}
 }

@@ -98,7 +98,8 @@ func (b *bindings) pointedAgain(name string, from int) bool {
 }
 
 // foodWords tell which words name foods of the list, or foods at all.
-// pair tells which two words stand beside each other in a name of the list.
+// pair tells which two words stand beside each other in a name of the list, or name a food that neither
+// does by itself.
 type foodWords struct {
 	listed, known func(string) bool
 	pair          func(a, b string) bool
@@ -133,7 +134,17 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 		}
 		return false
 	}
-	return foodWords{pair: func(a, b string) bool { return pairs[[2]string{a, b}] }, listed: func(norm string) bool { return listed[norm] || endOf(norm) }, known: func(norm string) bool {
+	pair := func(a, b string) bool {
+		if pairs[[2]string{a, b}] {
+			return true
+		}
+		if _, alone := r.larder.Index().At([]string{b}, 0, true); alone || listed[b] {
+			return false
+		}
+		m, ok := r.larder.Index().At([]string{a, b}, 0, true)
+		return ok && m.End == 2 && m.Used == 2 // "brown sauce"
+	}
+	return foodWords{pair: pair, listed: func(norm string) bool { return listed[norm] || endOf(norm) }, known: func(norm string) bool {
 		if norm == "" {
 			return false
 		}

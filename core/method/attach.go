@@ -133,7 +133,7 @@ func (p *plan) fatToSpare(comp *swap.Component, fat *swap.Line) *swap.Line {
 func (p *plan) withoutTaste(comp *swap.Component, lines []int) []int {
 	return slices.DeleteFunc(slices.Clone(lines), func(at int) bool {
 		l := &comp.Lines[at]
-		if l.From != nil && l.Change == swap.Swapped && p.seasoned[p.graph.Named(*l.From)] {
+		if l.From != nil && (l.Change == swap.Swapped || l.Change == swap.Kept) && p.bathedOnly(p.graph.Named(*l.From)) {
 			l.Change, l.Why = swap.Dropped, p.c.words().TasteGone
 			return true
 		}

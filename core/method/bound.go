@@ -17,32 +17,40 @@ func (p *plan) boundLate(s *standIn, path []int, start int) int {
 	for k := start; k < len(path); k++ {
 		n := &p.graph.Nodes[path[k]]
 		wet = wet || n.Technique.Family == "wet heat" && n.Liquid
-		switch n.Technique.Family {
-		case "mix", "dough", "machine":
-			if wet && slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool { return p.stand[line] == nil && !larder.Pours(p.l.Food(p.line(line).FoodID())) }) {
-				return k
-			}
-			if !wet && slices.Contains(n.Named, s.node) && n.Technique.Joins != "yes" {
-				return start
-			}
+		mixes := slices.Contains([]string{"mix", "dough", "machine"}, n.Technique.Family) && slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+			return p.stand[line] == nil && !larder.Pours(p.l.Food(p.line(line).FoodID()))
+		})
+		if mixes && wet && p.shapedLater(path[k:]) {
+			return k
+		}
+		if mixes {
+			return start
 		}
 	}
 	return start
 }
 
+// shapedLater tells whether something is shaped or wrapped in an action of a path.
+func (p *plan) shapedLater(path []int) bool {
+	return slices.ContainsFunc(path, func(k int) bool { return p.graph.Nodes[k].Is("shape", "roll", "stuff", "wrap", "roll-up") })
+}
+
 // shapeUse is the use of what is shaped, so that it must bind.
 const shapeUse = "shape"
 
-// boilsForNothing lets go of a liquid that is poured on flesh, cooked with it and thrown away, where that is not cooked
-// any more: the milk that fish was to be poached in.
+// boilsForNothing lets go of a liquid that is poured on flesh, cooked with it and thrown away, and of what was to give
+// such a liquid its taste, where the flesh is not cooked any more: the milk, or the bay leaf, that fish was to be poached
+// with.
 func (p *plan) boilsForNothing() {
 	for line := range p.graph.Lines {
-		if !larder.Wets(p.l.Food(p.line(line).FoodID())) {
+		taste := p.stand[line] == nil && p.flavours(line) && p.liquorGoesOn(line) < 0
+		if !taste && !larder.Wets(p.l.Food(p.line(line).FoodID())) {
 			continue
 		}
 		path := p.path(line)
+		taste = taste && slices.ContainsFunc(path, func(k int) bool { return p.graph.Nodes[k].Technique.Family == "wet heat" && p.fromTheTapBefore(k) })
 		last := len(path) - 1
-		if last < 1 || !p.graph.Nodes[path[last]].Is("discard") || slices.ContainsFunc(path, func(k int) bool { return !p.onlyBathes(line, &p.graph.Nodes[k], k) }) {
+		if last < 1 || !taste && !p.graph.Nodes[path[last]].Is("discard") || slices.ContainsFunc(path, func(k int) bool { return !p.onlyBathes(line, &p.graph.Nodes[k], k) }) {
 			continue
 		}
 		if s := p.stand[line]; s != nil {
@@ -74,4 +82,9 @@ func (p *plan) onlyBathes(line int, n *flow.Node, k int) bool {
 		}
 	}
 	return flesh || n.Is("discard")
+}
+
+// bathedOnly tells whether a line only was to be boiled with flesh that is not.
+func (p *plan) bathedOnly(line int) bool {
+	return p.seasoned[line] && !slices.ContainsFunc(p.path(line), func(k int) bool { return !p.deeds[k].drop })
 }

@@ -1,6 +1,8 @@
 package method_test
 
 import (
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -97,4 +99,49 @@ func TestPiecesGoIntoAMarinadeThatIsAPart(t *testing.T) {
 	require.Equal(t, "Marinade", parts[1].Name)
 	last := parts[1].Steps[len(parts[1].Steps)-1].Text
 	require.Contains(t, last, "ut the mushrooms and tempeh in the marinade and refrigerate for 3 hours")
+}
+
+// What is laid down, bathed or mixed for work that is not done any more.
+func TestNothingIsLaidDownForWorkThatIsGone(t *testing.T) {
+	const slabs, strips, cake = "breaded-tofu", "smoky-shiitake-strips", "potato-sea-cake"
+	reads(t, map[string]carried{
+		"between sheets to be beaten": {
+			"Milanese\nServes 2\n\n2 chicken breasts\n50 g flour\n75 g breadcrumbs\n3 tbsp oil\n\nMethod\n1. Put the chicken between two sheets of baking paper and bash with a rolling pin. Dip each breast in the flour and press into the crumbs. Fry in the oil for 5 minutes on each side.",
+			map[string]string{line("0"): slabs}, []string{"Dip the tofu slabs in the flour"}, []string{"paper", "rolling pin"},
+		},
+		"in a cold pan to render": {
+			"Pasta\nServes 2\n\n200 g spaghetti\n100 g guanciale, cut into strips\n2 tbsp chopped parsley\n\nMethod\n1. Put the guanciale in a cold frying pan and set over a medium heat. Let it render for 10 minutes until crisp, then take the pan off the heat.\n2. Boil the spaghetti and transfer it to the pan with the guanciale. Toss with the parsley.",
+			map[string]string{line("1"): strips}, []string{"transfer it to the pan with the smoky shiitake"}, []string{"cold frying pan", "render", "medium heat"},
+		},
+		"fish that is poached for cakes comes when they are mixed, and its milk goes": {
+			"Fishcakes\nServes 4\n\n450 g potatoes\n350 g salmon fillets\n300 ml oat milk\n2 spring onions\n100 g breadcrumbs\n3 tbsp oil\n\nMethod\n1. Boil the potatoes, drain and mash.\n2. Put the salmon in a pan, pour over the milk, bring to a simmer and poach for 6 minutes. Lift out, discard the milk and flake the fish.\n3. Mix the mash with the spring onions and fold in the salmon. Shape into 8 cakes, coat in the crumbs and fry in the oil for 4 minutes.",
+			map[string]string{line("1"): cake}, []string{"fold in the potato and artichoke mix"}, []string{"milk", "poach", "Lift", "a pan"},
+		},
+		"and a bay leaf in water": {
+			"Fishcakes\nServes 4\n\n450 g potatoes\n350 g salmon fillets\n1 bay leaf\n2 spring onions\n3 tbsp oil\n\nMethod\n1. Boil the potatoes, drain and mash.\n2. Put the salmon in a pan with the bay leaf, cover with water, bring to a simmer, then take off the heat and leave for 8 minutes. Drain and flake the fish.\n3. Fold the fish into the mash with the spring onions. Shape into 8 cakes and fry in the oil for 4 minutes.",
+			map[string]string{line("1"): cake}, []string{"Fold the potato and artichoke mix into the mash"}, []string{"bay", "water", "Drain and", "simmer"},
+		},
+		"salt that flesh lay in is no bath": {
+			"Congee\nServes 4\n\n400 g chicken thighs\n1 tsp salt\n200 g rice\n2 litres water\n\nMethod\n1. Rub the chicken with the salt and leave for an hour. Boil the rice in the water for 30 minutes. Shred the chicken, add it and simmer for 15 minutes.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"1 tsp salt"}, nil,
+		},
+		"what is broken into chunks into a dish": {
+			"Pie\nServes 4\n\n400 g cod fillet\n1 kg potatoes\n300 ml oat cream\n\nMethod\n1. Steam the cod for 8 minutes. Boil and mash the potatoes.\n2. Break the cod into large chunks into a baking dish, pour over the cream, top with the mash and bake for 30 minutes.",
+			map[string]string{line("0"): "palm-heart-flakes"}, []string{"Put the palm heart flakes into a baking dish"}, []string{"chunks", "large"},
+		},
+	})
+}
+
+// A booster is not stirred into water that is poured away.
+func TestABoosterGoesIntoNoWaterThatIsPouredAway(t *testing.T) {
+	r, _, c := open(t)
+	a, err := c.Adapt(r.Read("Cakes\nServes 4\n\n800 g potatoes\n2 leeks, sliced\n50 g breadcrumbs\n\nMethod\n1. Boil the potatoes in salted water for 15 minutes. Drain and mash.\n2. Mix the mash with the leeks. Shape into 8 cakes, coat in the crumbs and bake for 20 minutes.", measure.Metric), swap.Decisions{Boosters: []swap.Dose{{Food: "dried-shiitake", Grams: 8}}}, false)
+	require.NoError(t, err)
+	var said []string
+	for _, s := range a.Components[0].Steps {
+		said = append(said, s.Text)
+	}
+	added := slices.IndexFunc(a.Components[0].Steps, func(s swap.Step) bool { return s.Change == swap.Added })
+	mixed := slices.IndexFunc(said, func(s string) bool { return strings.Contains(s, "ix the mash") })
+	require.GreaterOrEqual(t, added, mixed, "%q", said)
 }

@@ -188,6 +188,7 @@ func TestUseIsReadFromNeighboursAndTechnique(t *testing.T) {
 		{"500 g salmon fillet\n4 limes", "Slice the salmon and toss with the limes. Leave to rest for 15 minutes and serve.", "cured"},
 		{"150 g raw prawns\n300 g pork mince\n30 wonton wrappers", "Beat the pork mince and prawns until sticky. Boil the wrappers.", "shape"},
 		{"60 g butter, melted\n300 g bulgur", "Press the bulgur into a tin. Pour over the butter and bake for 40 minutes.", "crisp"},
+		{"250 g halloumi, sliced\n3 peaches", "Heat a griddle, lay on the halloumi and peaches and cook for 2 minutes each side.", "piece"},
 		{"100 g mascarpone\n400 g passata", "Simmer the passata and stir in the mascarpone.", "finish"},
 		{"2 egg yolks\n300 g spaghetti", "Toss the hot spaghetti off the heat with the yolks until creamy.", "thicken"},
 		{"4 eggs, separated\n100 g sugar", "Whisk the whites until stiff and fold them in.", "lift"},

@@ -57,3 +57,23 @@ func (t *text) takesShape(i int) bool {
 func (b *body) standsAlone(i int) bool {
 	return b.is(i, b.lang.Pronouns) && b.adverb(i+1) && b.ends(i+2, b.upto)
 }
+
+// offMilk is where the milk stands that a cream is said to come off: "the thick cream off the top of the coconut
+// milk"; 0 where it is not said so.
+func (t *text) offMilk(n noun, at int) int {
+	if !t.lang.StandIns[n.head()] || t.lang.Prepositions[t.low(at)] != "from" {
+		return 0
+	}
+	k := at + 1
+	for t.is(k, t.lang.Articles) && t.lang.Places[t.low(k+1)] && t.lang.Prepositions[t.low(k+2)] == "of" {
+		k += 3
+	}
+	end := k
+	for t.is(end, t.lang.Articles) || t.words != nil && end < len(t.words) && t.foods(t.words[end].norm) && !t.lang.StandIns[t.low(end)] {
+		end++
+	}
+	if end == k || end >= len(t.words) || !t.lang.StandIns[t.low(end)] {
+		return 0
+	}
+	return k
+}

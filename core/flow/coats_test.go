@@ -4,6 +4,8 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
+	"yembra/core/recipe"
 )
 
 // Coats, lids, creams, joined verbs and pieces in broth, each on the least recipe that shows how it is read.
@@ -25,6 +27,8 @@ func TestCoatsLidsAndPiecesAreTold(t *testing.T) {
 		{"eggs are broken into, other things in pieces", "4 eggs|400 g tomatoes|100 g noodles", "Simmer the tomatoes. Break the noodles in half and boil them. Break the eggs into the tomatoes.", []string{"a0 simmer/simmer(0.1)", "a1 break in half/cut(0.2; how: in half)", "a2 boil/boil(@a1)", "a3 break/add(0.0; into @a0)"}},
 		{"drained and steamed dry", "500 g potatoes|2 bay leaves|100 g breadcrumbs", "Boil the potatoes, drain well, steam dry and mash.", []string{"a0 boil/boil(0.0)", "a1 drain/drain(@a0; how: well)", "a2 steam dry/dry(@a1)", "a3 mash/mash(@a2)"}},
 		{"a sauce by its colour", "4 slices toast|4 eggs|30 g butter", "Fry the eggs. Serve with the toast and brown sauce.", []string{"a0 fry/fry(0.1)", "a1 serve/serve(@a0; with 0.0, 'brown sauce)"}},
+		{"skin off a fish", "250 g smoked mackerel fillets|150 g rice", "Peel the skin off the mackerel and flake it. Add the rice.", []string{"a0 peel/peel(0.0)", "a1 flake/flake(@a0)", "a2 add/add(0.1; into @a1)"}},
+		{"the rest, of which none has gone in", "3 rashers streaky bacon, chopped|4 rashers streaky bacon, to serve|1 onion", "Fry the chopped bacon and the onion. Grill the remaining bacon rashers until crisp.", []string{"a0 fry/fry(0.0, 0.2)", "a1 grill/grill(0.1; until crisp)"}},
 		{"across the grain", "400 g steak|200 g ground rice", "Sear the steak. Slice it thinly across the grain.", []string{"a0 sear/sear(0.0)", "a1 slice/slice(@a0; how: thinly / across the grain)"}},
 	})
 }
@@ -48,4 +52,12 @@ func TestTheCreamOfAPlantsMilkIsNoAnimals(t *testing.T) {
 	} {
 		require.Len(t, reader(t).Animals(text, nil), want, text)
 	}
+}
+
+// What is tossed with the lines of its part is the piece, though the part is called so too.
+func TestThePieceAndItsPartByOneName(t *testing.T) {
+	d := read(t, "Stir-fry\n\nFor the beef:\n500 g flank steak, sliced\n1 tbsp soy sauce\n1 tbsp cornflour\n\nFor the stir-fry:\n500 g broccoli\n\nMethod\n1. Toss the beef with the soy sauce and cornflour. Steam the broccoli.")
+	to := d.Components[0].Steps[0].Actions[0].To
+	require.Len(t, to, 1)
+	require.Equal(t, recipe.LineRef(0, 0), *to[0].Line)
 }

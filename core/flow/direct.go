@@ -32,6 +32,8 @@ func (b *bindings) direct(n noun) []referent {
 			s += 0.3
 		case left == 1 && n.rest && b.lines[i].comp != b.ownPart() && !b.another(n):
 			s -= 0.25 // of another part nothing was taken that could leave a rest
+		case left == 1 && n.rest:
+			s += 0.3 // rather than what is used up
 		case left == 1:
 			s += 0.25
 		case n.rest:

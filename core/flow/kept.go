@@ -204,3 +204,10 @@ func (b *bindings) wipedOff(l link, r *roles) {
 	}
 	b.refs(l.nouns, r, &r.action.To)
 }
+
+// takesOffBody tells whether an action takes off no more than what a body has: "peel the skin off the mackerel".
+func (b *bindings) takesOffBody(t *larder.Technique, to []recipe.Ref) bool {
+	return (t.Family == "clean" || t.Family == "cut") && t.Joins == "" && len(to) > 0 && !slices.ContainsFunc(to, func(r recipe.Ref) bool {
+		return r.Named == nil || !b.r.lang.Fleshly[last(larder.Words(*r.Named))]
+	})
+}

@@ -288,23 +288,3 @@ func (t *text) pronounHere(at, upto int) bool {
 	return t.ends(next, upto) || t.mark(next, ",") || t.lang.Prepositions[t.low(next)] != "" || t.conj(next) ||
 		t.is(next, t.lang.Until) || t.is(next, t.lang.Particles) || t.adverb(next) && !t.foods(t.words[next].norm)
 }
-
-// offMilk is where the milk stands that a cream is said to come off: "the thick cream off the top of the coconut
-// milk"; 0 where it is not said so.
-func (t *text) offMilk(n noun, at int) int {
-	if !t.lang.StandIns[n.head()] || t.lang.Prepositions[t.low(at)] != "from" {
-		return 0
-	}
-	k := at + 1
-	for t.is(k, t.lang.Articles) && t.lang.Places[t.low(k+1)] && t.lang.Prepositions[t.low(k+2)] == "of" {
-		k += 3
-	}
-	end := k
-	for t.is(end, t.lang.Articles) || t.words != nil && end < len(t.words) && t.foods(t.words[end].norm) && !t.lang.StandIns[t.low(end)] {
-		end++
-	}
-	if end == k || end >= len(t.words) || !t.lang.StandIns[t.low(end)] {
-		return 0
-	}
-	return k
-}

@@ -229,6 +229,9 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	if t := b.justCut(n); t != nil {
 		return []referent{{made: t}}
 	}
+	if found := b.animalBeside(n); found != nil {
+		return found
+	}
 	for _, find := range []func(noun) []referent{b.unmade, b.cutShort, b.animal, b.byUnit, b.byKind, b.byFoodName} {
 		if found := find(n); len(found) > 0 {
 			return found

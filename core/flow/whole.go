@@ -165,3 +165,15 @@ func (b *bindings) justCut(n noun) *thing {
 	}
 	return b.focus
 }
+
+// animalBeside is the one line of an animal that a clause names which also says with what it is worked: "toss the beef
+// with the soy sauce", of the part that is called the beef.
+func (b *bindings) animalBeside(n noun) []referent {
+	if !b.besideOthers || b.r.larder.Words().AnimalWords[n.head()] == "" {
+		return nil
+	}
+	if found := b.animal(n); len(found) == 1 {
+		return found
+	}
+	return nil
+}

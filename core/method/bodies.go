@@ -32,7 +32,7 @@ func (p *plan) onBodies(i int) bool {
 				any = true
 				continue
 			}
-			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.itself(string(text[noun.Name:noun.Upto]), n) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.itself(string(text[noun.Name:noun.Upto]), n) || p.places(i) && p.wholePiece(string(text[noun.Name:noun.Upto])) {
 				return false
 			}
 			any = true
@@ -259,6 +259,12 @@ func (p *plan) fleshly(named string) bool {
 func (p *plan) itself(named string, n *flow.Node) bool {
 	words := larder.Words(named)
 	return len(words) > 0 && p.l.Language().Itself[words[len(words)-1]] && n.Technique.Family != "cut" && n.Technique.Family != "separate" && n.Technique.Family != "clean"
+}
+
+// wholePiece tells whether words name a piece by its flesh: "flake the flesh into a food processor".
+func (p *plan) wholePiece(named string) bool {
+	words := larder.Words(named)
+	return len(words) > 0 && p.l.Language().Itself[words[len(words)-1]]
 }
 
 // fleshBefore is a stand-in for flesh that was worked on before an action in the

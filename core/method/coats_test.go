@@ -145,3 +145,34 @@ func TestABoosterGoesIntoNoWaterThatIsPouredAway(t *testing.T) {
 	mixed := slices.IndexFunc(said, func(s string) bool { return strings.Contains(s, "ix the mash") })
 	require.GreaterOrEqual(t, added, mixed, "%q", said)
 }
+
+// Flour, bellies, bowls, pots and times that were for flesh.
+func TestPotsAndTimesThatWereForFlesh(t *testing.T) {
+	const chunks, fillets = "mushroom-chunks-braise", "lions-mane-fillet"
+	reads(t, map[string]carried{
+		"flour of what comes back to its sauce": {
+			"Thighs\nServes 4\n\n8 chicken thighs\n2 tbsp plain flour\n2 tbsp olive oil\n1 onion, sliced\n400 g tinned tomatoes\n200 ml vegetable stock\n\nMethod\n1. Toss the chicken in the flour. Heat the oil and brown the thighs for 10 minutes. Set aside on a plate.\n2. Soften the onion in the pan. Tip in the tomatoes and the stock, then nestle the chicken back in. Simmer for 35 minutes until the chicken is cooked through.",
+			map[string]string{line("0"): chunks}, []string{"the plain flour smooth with a little of the vegetable stock"}, []string{"simmer with the plain flour"},
+		},
+		"flour of what comes late to its sauce": {
+			"Thighs\nServes 4\n\n8 chicken thighs\n2 tbsp plain flour\n2 tbsp olive oil\n1 onion, sliced\n400 g tinned tomatoes\n200 ml vegetable stock\n\nMethod\n1. Toss the chicken in the flour. Heat the oil and brown the thighs, skin-side down, for 10 minutes. Set aside on a plate.\n2. Add the onion to the pan and cook for 10 minutes. Tip in the tomatoes and the stock, then nestle the chicken back in, skin-side up. Simmer, uncovered, for 35 minutes until the chicken is cooked through and the sauce has thickened.",
+			map[string]string{line("0"): "butter-bean-poultry"}, []string{"the plain flour smooth with a little of the vegetable stock"}, []string{"with the plain flour"},
+		},
+		"hours in a slow cooker": {
+			"Goulash\n6 people\n\n1.2 kg chuck steak, in large cubes\n2 tbsp sunflower oil\n2 large onions, sliced\n3 peppers, in chunks\n2 tbsp flour\n1 tbsp sweet paprika\n2 tsp caraway seeds\n300 ml vegetable stock\n400 g tinned tomatoes\n\nMethod\n1. Heat half the oil in a frying pan and sear the beef in 3 batches until brown on every side. Scoop each batch into the slow cooker.\n2. Add the rest of the oil, fry the onions for 10 minutes till soft. Stir in flour, paprika and caraway and cook 1 minute more. Scrape into the slow cooker together with the peppers, stock and tomatoes.\n3. Stir, cover and cook on Low for 8 hours, until the beef can be cut with a spoon.",
+			map[string]string{line("0"): chunks}, []string{"cook on Low for 2 hours, add the mushrooms and tempeh and cook for 30 minutes more"}, nil,
+		},
+		"bellies that are stuffed": {
+			"Bream\nServes 4\n\n600 g waxy potatoes, sliced\n1 lemon, sliced\n4 tbsp olive oil\n150 ml white wine\n2 whole sea bream\n2 sprigs dill\n\nMethod\n1. Bake the potatoes in half the oil for 25 minutes. Rub the fish with the rest of the oil and stuff the bellies with the lemon and dill. Pour the wine over the potatoes, lay the fish on top and roast for 20 minutes.",
+			map[string]string{line("4"): fillets}, []string{"with the lemon and the dill"}, []string{"bell", "stuff"},
+		},
+		"the flesh that goes into a bowl": {
+			"Pâté\nServes 4\n\n250 g smoked mackerel fillets\n150 g vegan cream cheese\n1 tbsp horseradish\n\nMethod\n1. Peel the skin off the mackerel and flake the flesh into a bowl, discarding any bones. Add the cream cheese and the horseradish and mash to a rough paste.",
+			map[string]string{line("0"): "smoked-oyster-mushroom"}, []string{"the smoked mushrooms"}, []string{"skin", "bones", "flesh"},
+		},
+		"oil of which more goes in": {
+			"Goulash\nServes 6\n\n1.2 kg chuck steak, cubed\n2 tbsp sunflower oil\n2 onions, sliced\n3 peppers, in chunks\n300 ml vegetable stock\n\nMethod\n1. Heat half the oil in a frying pan and sear the beef until brown on every side. Scoop it into the slow cooker.\n2. Add the rest of the oil, fry the onions for 10 minutes. Scrape into the slow cooker together with the peppers and stock.\n3. Stir, cover and cook on Low for 8 hours, or High for 5, until the beef can be cut with a spoon.",
+			map[string]string{line("0"): chunks}, []string{"Add the sunflower oil, fry the onions for 10 minutes", "cook on Low for 2 hours, add the mushrooms and tempeh and cook for 30 minutes more"}, []string{"half of the sunflower oil", "High", "8 hours"},
+		},
+	})
+}

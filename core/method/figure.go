@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
@@ -52,7 +54,7 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 			if cue := a.Words.Cue; d.cueless && cue[1] > a.From && cue[1] <= at[0] {
 				at[0], say = cue[0], words.For+" "+say // "until thick, about 10 minutes"
 			}
-			out = append(out, edit{at[0], at[1], say})
+			out = append(out, edit{at[0], w.otherTime(a, at[1]), say})
 		} else {
 			tail += " " + words.For + " " + w.c.spoken(*d.minutes)
 		}
@@ -71,6 +73,29 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 	}
 	return out
 }
+
+// otherTime is where words end behind a time that give another for another heat, which goes with it: "for 8 hours, or
+// High for 5"; where none stand there, it is the end of the time.
+func (w *writer) otherTime(a *recipe.Action, from int) int {
+	upto := a.Upto
+	if cue := a.Words.Cue; cue[1] > 0 && cue[0] > from {
+		upto = cue[0]
+	}
+	said := w.slice(from, upto)
+	bare := strings.TrimLeft(said, ", ")
+	first, rest, _ := strings.Cut(bare, " ")
+	if !w.l.Language().Lines.Or[strings.ToLower(first)] {
+		return from
+	}
+	rest, _, _ = strings.Cut(rest, ",")
+	if len(strings.Fields(rest)) > mostOtherTime || !strings.ContainsFunc(rest, unicode.IsDigit) {
+		return from
+	}
+	return from + utf8.RuneCountInString(said[:len(said)-len(bare)]) + utf8.RuneCountInString(first+" "+strings.TrimRight(rest, " "))
+}
+
+// mostOtherTime is of how many words such a time is at most: "High for 5 hours".
+const mostOtherTime = 5
 
 // behindThings is where the last thing that an action names ends, if it says behind it
 // how the action is done; 0 where it does not.

@@ -42,7 +42,11 @@ func (w *writer) goesOn(n *node, minutes float64) *clause {
 // moreGoesIn tells whether more of a fat goes in right before what would take along what dropped work had
 // of it: "add the rest of the oil and fry the onions".
 func (p *plan) moreGoesIn(line, i, k int) bool {
-	return p.c.fatLine(p.line(line)) && slices.ContainsFunc(p.graph.Nodes[k].Inputs, func(in int) bool {
+	before := p.graph.Nodes[k].Inputs
+	if k > 0 && p.graph.Nodes[k-1].At == p.graph.Nodes[k].At && p.graph.Nodes[k-1].Technique.Joins == "yes" {
+		before = append(slices.Clone(before), k-1) // into the pan, wherever the rest is
+	}
+	return p.c.fatLine(p.line(line)) && slices.ContainsFunc(before, func(in int) bool {
 		return !p.deeds[in].drop && in > i && slices.Contains(p.graph.Nodes[in].Named, line)
 	})
 }

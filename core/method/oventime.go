@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 )
 
@@ -57,3 +58,22 @@ func (p *plan) untilFleshIsDone(i int) float64 {
 	}
 	return done
 }
+
+// inSlowPot tells whether an action cooks for hours in a slow cooker.
+func (p *plan) inSlowPot(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "wet heat" || n.Lasts < slowHours {
+		return false
+	}
+	return slices.ContainsFunc(p.graph.Nodes[:i+1], func(o flow.Node) bool {
+		return o.At.Component == n.At.Component && slices.ContainsFunc(larder.Words(o.Action.Vessel), func(w string) bool { return p.l.Language().SlowPots[w] })
+	})
+}
+
+// slowPot is how much longer raw things take in a slow cooker on low than in a pot, warmsUp what it takes to get
+// everything hot, slowHours from how many minutes on a cooking is such a one; estimates.
+const (
+	slowPot   = 5.0
+	warmsUp   = 120.0
+	slowHours = 180.0
+)

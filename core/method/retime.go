@@ -120,6 +120,9 @@ func (p *plan) base(i int) float64 {
 	if n.Technique.Family == "oven" {
 		base = math.Max(p.wants(i)*slowOven, base)
 	}
+	if p.inSlowPot(i) {
+		return math.Max(p.wants(i)*slowPot, warmsUp)
+	}
 	if !n.Covered && n.Liquid {
 		base = math.Max(base, math.Min(n.Lasts/2, reducesFor))
 	}

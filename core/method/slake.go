@@ -89,6 +89,9 @@ func (p *plan) slakesInto(line, i int) int {
 			if poured := p.poursOf(n); poured >= 0 {
 				return p.nextDone(poured, k)
 			}
+			if at := p.pouredBefore(i, k); n.Is("return") && at >= 0 {
+				return at // it comes back when its sauce is there
+			}
 		} else if p.pouredAt(k) >= 0 || n.Is("return") && slices.ContainsFunc(n.Into, func(line int) bool { return larder.Pours(p.l.Food(p.line(line).FoodID())) }) {
 			return p.stillBoils(i, k)
 		}
@@ -104,15 +107,28 @@ func (p *plan) stillBoils(i, k int) int {
 			return n.Technique.Family == "wet heat" && n.Liquid && !p.deeds[p.graph.Number(&n)].drop
 		})
 	}
+	if p.graph.Nodes[k].Is("return") && boils(k) && p.pouredAt(k) < 0 {
+		if j := p.pouredBefore(i, k); j >= 0 {
+			return j // it comes back when its sauce is there
+		}
+	}
 	if !p.graph.Nodes[k].Is("return") || boils(k) {
 		return k
 	}
+	if j := p.pouredBefore(i, k); j >= 0 && boils(j) {
+		return j
+	}
+	return k
+}
+
+// pouredBefore is the last action between two that is done and pours in a liquid; -1 where none does.
+func (p *plan) pouredBefore(i, k int) int {
 	for j := k - 1; j > i; j-- {
-		if n := &p.graph.Nodes[j]; p.takesIn(j) && len(n.Named) > 0 && !p.deeds[j].drop && p.pouredAt(j) >= 0 && boils(j) {
+		if n := &p.graph.Nodes[j]; p.takesIn(j) && len(n.Named) > 0 && !p.deeds[j].drop && p.pouredAt(j) >= 0 {
 			return j
 		}
 	}
-	return k
+	return -1
 }
 
 // nextDone is the first action after k, itself not done, that still works on a line; -1 where none does.

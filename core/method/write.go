@@ -34,6 +34,8 @@ type clause struct {
 	objects []named
 	stands  []*standIn
 	whys    []string
+	// heads are what heads the list of what it adds.
+	heads []*standIn
 }
 
 // writer writes one step anew from what is decided of its actions.
@@ -91,7 +93,7 @@ func (w *writer) action(i int) []*clause {
 	if w.first = nil; onto != nil {
 		before = nil // "add the sugar to the whipped aquafaba"
 	} else if a.Verb == w.c.words().Add && len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" {
-		w.first = before // they head the list of what is added
+		w.first, own.heads = before, before // they head the list of what is added
 	} else if w.takesObject(n, before) {
 		w.object = before // "season", of what went in before
 	} else if len(before) > 0 {

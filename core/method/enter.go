@@ -53,7 +53,7 @@ func (p *plan) enter(s *standIn) {
 		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !(n.Covered && n.Liquid) || s.setsIn(n) || p.setsWithEgg(n, func(o *standIn) bool { return slices.Contains(n.Holds, o.node) }) {
 			return // nobody opens a pie or a pudding to add something
 		}
-		if !p.inSlowPot(path[i]) && p.boundBefore(s, path[start:i]) {
+		if p.boundBefore(s, path[start:i]) {
 			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.cueGone(n) {
 				return // it goes on until something else is done
 			}

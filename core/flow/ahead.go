@@ -58,6 +58,19 @@ func (b *body) standsAlone(i int) bool {
 	return b.is(i, b.lang.Pronouns) && b.adverb(i+1) && b.ends(i+2, b.upto)
 }
 
+// comesOffMilk takes in the milk that a cream comes off as its owner.
+func (t *text) comesOffMilk(n *noun, at, upto int, inner bool) bool {
+	k := t.offMilk(*n, at)
+	if k == 0 {
+		return false
+	}
+	owner, ok := t.noun(k, upto, inner)
+	if ok {
+		n.owner, n.upto = &owner, owner.upto
+	}
+	return ok
+}
+
 // offMilk is where the milk stands that a cream is said to come off: "the thick cream off the top of the coconut
 // milk"; 0 where it is not said so.
 func (t *text) offMilk(n noun, at int) int {

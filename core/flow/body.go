@@ -263,11 +263,7 @@ func (b *body) rest(i int) int {
 	if b.lang.Causatives[b.lemma] && b.innerOrder(i) && i > b.start {
 		return i + 1
 	}
-	if end := b.lidAt(i); end > 0 {
-		b.how(i, end)
-		return end
-	}
-	if end := b.compared(i); end > 0 {
+	if end := max(b.lidAt(i), b.compared(i)); end > 0 {
 		b.how(i, end)
 		return end
 	}

@@ -104,11 +104,8 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		at++
 	}
 	n.upto = at
-	if k := t.offMilk(n, at); k > 0 {
-		if owner, ok := t.noun(k, upto, inner); ok {
-			n.owner, n.upto = &owner, owner.upto
-			return n, true
-		}
+	if t.comesOffMilk(&n, at, upto, inner) {
+		return n, true
 	}
 	t.trimDescribing(&n, start)
 	t.leftBehind(&n, at)

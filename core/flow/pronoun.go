@@ -30,14 +30,10 @@ func (b *bindings) pronoun(n noun) []referent {
 	if in := b.otherShares(n); in != nil {
 		return in
 	}
-	if in := b.justSlippedIn(n); in != nil {
-		return in
-	}
-	if in := b.justCooked(n); in != nil {
-		return in
-	}
-	if in := b.onlyFlesh(n); in != nil {
-		return in
+	for _, find := range []func(noun) []referent{b.justSlippedIn, b.justCooked, b.onlyFlesh} {
+		if in := find(n); in != nil {
+			return in
+		}
 	}
 	if n.rest && n.share == 0 && len(n.words) == 0 && b.justTakenOut() {
 		return []referent{{made: b.stays}} // "take out the sausage and slice it; blend the rest"

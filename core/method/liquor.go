@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -141,4 +142,11 @@ func (p *plan) sauceAt(i int) bool {
 	return slices.ContainsFunc(lines, func(line int) bool {
 		return p.stand[line] == nil && p.there(line, i) && larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.c.fatLine(p.line(line))
 	})
+}
+
+// juiceOfPan tells whether what a phrase calls juices is what else is in the pan, and not what ran out of a piece that
+// was put by.
+func (w *writer) juiceOfPan(n *node, p recipe.Phrase, name string) bool {
+	first, _, _ := strings.Cut(strings.ToLower(w.slice(p.From, p.Upto)), " ")
+	return w.sauceCalled(name, w.nodeOf(n.Action.ID)) && !n.Is("return") && !w.l.Language().Possessives[first]
 }

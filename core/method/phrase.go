@@ -118,13 +118,10 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if pot := w.potOfGone(noun); pot != "" {
 		return []named{{text: pot}}, true // "the clam pan"
 	}
-	if w.ofGoneTin(noun) {
-		return nil, true
-	}
 	if noun.Vessel && len(noun.Refs) == 0 || !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) && !w.ofItself(noun, w.slice(noun.Name, noun.Upto)) {
 		return kept, false // "strain the juice", of the tamarind
 	}
-	if w.isInAlready(n, p, noun) || p.Role == "with" && w.itsOwnJuices(n, noun) {
+	if w.ofGoneTin(noun) || w.isInAlready(n, p, noun) || p.Role == "with" && w.itsOwnJuices(n, noun) {
 		return nil, true // "the white crab meat", of which all went in; "return the meat with any juices"
 	}
 	if name := onlyNamed(noun); name != "" {
@@ -169,14 +166,19 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	case !noun.Pronoun && w.shapedAs(noun) != "":
 		return []named{{text: w.c.words().The + " " + w.shapedAs(noun), plural: noun.Plural}}, true // "the meatballs"
 	}
+	return w.listedOf(n, p, noun, lines, at), true
+}
+
+// listedOf names the lines that a phrase means, without those that its work has no place for.
+func (w *writer) listedOf(n *node, p recipe.Phrase, noun recipe.Noun, lines []int, at int) []named {
 	if p.Role == "to" && w.cutAlready(n, lines, at) {
-		return nil, true // "dice the potatoes and the salmon"
+		return nil // "dice the potatoes and the salmon"
 	}
 	things := w.listed(noun, lines, at)
 	if p.Role == "to" && n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {
 		things = slices.DeleteFunc(things, func(t named) bool { return t.stand != nil && t.stand.bare })
 	}
-	return w.unpointed(p, noun, things), true
+	return w.unpointed(p, noun, things)
 }
 
 // groupNamed tells whether a noun names several things, or a part of the dish, by a name that stays.

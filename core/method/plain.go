@@ -40,9 +40,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	if w.greasesNot(n, n.With) {
 		with, _ = w.otherFat(n, at, nil)
 	}
-	if len(own.heads) > 0 && len(to) > 0 {
-		to = append(w.whollyNamed(own.heads), to...)
-	}
+	to = w.headed(own, to)
 	own.objects = to
 	text, behind := w.splitVerb(verb)
 	if made := words.The + " " + w.c.renamed(a.Makes); a.Makes != "" && len(with) == 0 && w.l.Language().Announcing[a.Verb] && !w.namesAnimal(larder.Capital(made)+".") {
@@ -71,6 +69,14 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		text += " " + a.Cue
 	}
 	return text
+}
+
+// headed is a list of what is added with what heads it.
+func (w *writer) headed(own *clause, to []named) []named {
+	if len(to) == 0 {
+		return to
+	}
+	return append(w.whollyNamed(own.heads), to...)
 }
 
 // putIn says what something is put into by itself now, with a blank in front: the vessels that the

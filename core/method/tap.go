@@ -70,6 +70,19 @@ func (p *plan) before(i int) []int {
 	return out
 }
 
+// poursOn is the clause with which water is poured on, if any is.
+func (w *writer) poursOn(d *deed, own *clause) []*clause {
+	if d.water < 0 {
+		return nil
+	}
+	c := w.pours(d.water)
+	if c == nil {
+		return nil
+	}
+	own.changed = true
+	return []*clause{c}
+}
+
 // pours is the clause with which water is poured on, in the words of the action that was to do it.
 func (w *writer) pours(i int) *clause {
 	n := &w.graph.Nodes[i]

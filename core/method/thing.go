@@ -159,10 +159,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	at := w.nodeOf(n.Action.ID)
 	lang := w.l.Language()
 	words := larder.Words(name)
-	last := ""
-	if len(words) > 0 {
-		last = words[len(words)-1]
-	}
+	last := strings.Join(words[max(len(words)-1, 0):], "")
 	table := n.Technique.Closes == larder.ClosesTable && p.Role == "with" // "eat with butter", besides that in the bread
 	if t, ok := w.listedAs(last, at); ok && !table && !((n.Technique.Family == "coat" || n.Technique.Heat != "" && n.Technique.Family != "wet heat") && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
 		if measured := w.measured(p, name); measured != "" {
@@ -187,8 +184,8 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{{text: w.c.words().The + " " + last}}, true // "the clam liquor", in which something else was cooked
 	}
 	if w.fleshly(name) && s != nil {
-		if first, _, _ := strings.Cut(strings.ToLower(w.slice(p.From, p.Upto)), " "); w.sauceCalled(name, at) && !n.Is("return") && !lang.Possessives[first] {
-			return kept, false // what else is in the pan is its juice
+		if w.juiceOfPan(n, p, name) {
+			return kept, false
 		}
 		if poured := w.poured(w.namedBefore(at), at); p.Role == "to" && n.Technique.Family == "wet heat" && len(poured) > 0 {
 			return poured, true // "boil down the juices", of what was poured round it

@@ -127,13 +127,7 @@ func (w *writer) action(i int) []*clause {
 	if !own.gone {
 		w.before = own
 	}
-	if d.water >= 0 {
-		if c := w.pours(d.water); c != nil {
-			own.changed = true
-			out = append(out, c)
-		}
-	}
-	out = append(out, w.goesInLate(n, d, own)...)
+	out = append(append(out, w.poursOn(d, own)...), w.goesInLate(n, d, own)...)
 	if d.boil > 0 {
 		words := w.c.words()
 		out = append(out, &clause{node: -1, changed: true, text: words.Boil + " " + words.For + " " + w.c.spoken(measure.Exactly(d.boil))})

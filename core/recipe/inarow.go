@@ -100,3 +100,33 @@ func (l *layout) inSentences(text string) []string {
 	}
 	return items
 }
+
+// rowsOfSentences parts a text whose every sentence is a row behind its own name: "You want: 3 eggs, 40 g butter.
+// For on top: 2 apples, 1 tbsp butter"; nil where it is none.
+func (l *layout) rowsOfSentences(text string) []string {
+	rows := sentenceEnd.Split(text, -1)
+	if len(rows) < leastRowItems {
+		return nil
+	}
+	for i, row := range rows {
+		if i == 0 && l.quantityFirst(row) && l.isRow(l.commaItems(row)) {
+			continue // what the others add to
+		}
+		if name, items := l.labelledRow(row); items == nil || name == "" {
+			return nil
+		}
+	}
+	return rows
+}
+
+// someOf tells whether an item says of a food that little or some of it goes in, without a figure: "a little
+// nutmeg".
+func (l *layout) someOf(text string) bool {
+	words := strings.Fields(strings.ToLower(text))
+	lang := l.reader.larder.Language()
+	n := 0
+	for n < len(words) && (lang.Articles[words[n]] || lang.Lines.Little[words[n]]) {
+		n++
+	}
+	return n > 0 && n < len(words) && lang.Lines.Little[words[n-1]] && l.foodAlone(strings.Join(words[n:], " "))
+}

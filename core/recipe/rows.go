@@ -53,24 +53,6 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	return label, items
 }
 
-// rowsOfSentences parts a text whose every sentence is a row behind its own name: "You want: 3 eggs, 40 g butter.
-// For on top: 2 apples, 1 tbsp butter"; nil where it is none.
-func (l *layout) rowsOfSentences(text string) []string {
-	rows := sentenceEnd.Split(text, -1)
-	if len(rows) < leastRowItems {
-		return nil
-	}
-	for i, row := range rows {
-		if i == 0 && l.quantityFirst(row) && l.isRow(l.commaItems(row)) {
-			continue // what the others add to
-		}
-		if name, items := l.labelledRow(row); items == nil || name == "" {
-			return nil
-		}
-	}
-	return rows
-}
-
 // isFood tells whether an item of a row names a food, or begins a part of its own.
 func (l *layout) isFood(item string) bool { return strings.HasPrefix(item, partMark) || l.known(item) }
 
@@ -262,18 +244,6 @@ func (l *layout) foodAlone(text string) bool {
 	words := larder.Words(text)
 	return line.Food != nil && line.Preparation == "" && strings.EqualFold(line.Name, text) &&
 		(len(words) > 1 || len(words) == 1 && !l.reader.larder.Language().Parts[words[0]])
-}
-
-// someOf tells whether an item says of a food that little or some of it goes in, without a figure: "a little
-// nutmeg".
-func (l *layout) someOf(text string) bool {
-	words := strings.Fields(strings.ToLower(text))
-	lang := l.reader.larder.Language()
-	n := 0
-	for n < len(words) && (lang.Articles[words[n]] || lang.Lines.Little[words[n]]) {
-		n++
-	}
-	return n > 0 && n < len(words) && lang.Lines.Little[words[n-1]] && l.foodAlone(strings.Join(words[n:], " "))
 }
 
 // openPart begins a part by its name, inside the list or before it.

@@ -201,8 +201,9 @@ func (b *body) broughtRound(i int) ([]noun, int) {
 		return nil, i
 	}
 	nouns, next := b.nouns(i + 2)
+	made := b.bringsFood(i + 2) // or what a preparation has made
 	for _, n := range nouns {
-		if n.pronoun || !b.foods(n.head()) {
+		if n.pronoun || !b.foods(n.head()) && !made {
 			return nil, i
 		}
 	}

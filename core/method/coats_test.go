@@ -176,3 +176,13 @@ func TestPotsAndTimesThatWereForFlesh(t *testing.T) {
 		},
 	})
 }
+
+// What a preparation has made is used where something is said to be rolled round it.
+func TestWhatIsRolledRoundIsUsed(t *testing.T) {
+	r, _, c := open(t)
+	a, err := c.Adapt(r.Read("Rolls\nServes 4\n\n4 slices cooked ham\n4 slices Emmental\n4 aubergines\n\nMethod\n1. Slit the aubergines. Tuck in a slice of ham rolled round a slice of cheese. Bake for 30 minutes.", measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{line("0"): "salt-cured-tempeh", line("1"): "potato-yeast-melt"}}, false)
+	require.NoError(t, err)
+	for _, s := range a.Components[0].Steps {
+		require.Empty(t, s.Findings, s.Text)
+	}
+}

@@ -257,8 +257,7 @@ func (b *body) rest(i int) int {
 		return upto
 	}
 	if b.adverb(i) && !b.modifies(i, b.upto) {
-		b.how(i, i+1)
-		return i + 1
+		return b.byAdverb(i)
 	}
 	if b.lang.Causatives[b.lemma] && b.innerOrder(i) && i > b.start {
 		return i + 1

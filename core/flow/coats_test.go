@@ -29,6 +29,7 @@ func TestCoatsLidsAndPiecesAreTold(t *testing.T) {
 		{"a sauce by its colour", "4 slices toast|4 eggs|30 g butter", "Fry the eggs. Serve with the toast and brown sauce.", []string{"a0 fry/fry(0.1)", "a1 serve/serve(@a0; with 0.0, 'brown sauce)"}},
 		{"skin off a fish", "250 g smoked mackerel fillets|150 g rice", "Peel the skin off the mackerel and flake it. Add the rice.", []string{"a0 peel/peel(0.0)", "a1 flake/flake(@a0)", "a2 add/add(0.1; into @a1)"}},
 		{"the rest, of which none has gone in", "3 rashers streaky bacon, chopped|4 rashers streaky bacon, to serve|1 onion", "Fry the chopped bacon and the onion. Grill the remaining bacon rashers until crisp.", []string{"a0 fry/fry(0.0, 0.2)", "a1 grill/grill(0.1; until crisp)"}},
+		{"all of it back", "700 g steak|2 onions|500 ml stock", "Fry the steak. Fry the onions. Put all back in the pan with the stock.", []string{"a0 fry/fry(0.0)", "a1 fry/fry(0.1)", "a2 put back/return(@a0, @a1; with 0.2; into 'pan)"}},
 		{"across the grain", "400 g steak|200 g ground rice", "Sear the steak. Slice it thinly across the grain.", []string{"a0 sear/sear(0.0)", "a1 slice/slice(@a0; how: thinly / across the grain)"}},
 	})
 }

@@ -31,3 +31,13 @@ func (b *body) cuts() bool {
 	t := b.technique(b.sense.Technique)
 	return t != nil && (t.Family == "cut" || t.Family == "dough" || t.Name == "pipe")
 }
+
+// byAdverb reads an adverb, which only says how, but for "all" right behind the verb: "put all back in the pan".
+func (b *body) byAdverb(i int) int {
+	if i == b.start+b.width && b.lang.Shares[b.low(i)] == 1 && b.is(i+1, b.lang.Particles) {
+		b.thing([]noun{{from: i, upto: i + 1, all: true, pronoun: true}})
+		return i + 1
+	}
+	b.how(i, i+1)
+	return i + 1
+}

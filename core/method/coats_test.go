@@ -158,6 +158,18 @@ func TestPotsAndTimesThatWereForFlesh(t *testing.T) {
 			"Thighs\nServes 4\n\n8 chicken thighs\n2 tbsp plain flour\n2 tbsp olive oil\n1 onion, sliced\n400 g tinned tomatoes\n200 ml vegetable stock\n\nMethod\n1. Toss the chicken in the flour. Heat the oil and brown the thighs, skin-side down, for 10 minutes. Set aside on a plate.\n2. Add the onion to the pan and cook for 10 minutes. Tip in the tomatoes and the stock, then nestle the chicken back in, skin-side up. Simmer, uncovered, for 35 minutes until the chicken is cooked through and the sauce has thickened.",
 			map[string]string{line("0"): "butter-bean-poultry"}, []string{"the plain flour smooth with a little of the vegetable stock"}, []string{"with the plain flour"},
 		},
+		"juices that ran out of what was put by": {
+			"Stroganoff\nServes 4\n\n500 g rump steak, in strips\n1 onion, sliced\n2 tbsp oil\n200 ml beef stock\n150 ml oat cream\n\nMethod\n1. Sear the beef in half the oil. Set aside. Cook the onion in the rest of the oil for 8 minutes. Pour in the stock and bubble for 3 minutes.\n2. Stir in the cream and the beef with any juices and warm through.",
+			map[string]string{line("0"): "seared-mushroom-shreds", line("3"): "lentil-shiitake-stock"}, []string{"Stir in the cream and the torn mushrooms and warm"}, []string{"juices", "with the dark"},
+		},
+		"juices of a tin into which stock was poured": {
+			"Tray\nServes 4\n\n1 kg chicken thighs\n500 g potatoes\n150 ml chicken stock\n200 g green beans\n\nMethod\n1. Roast the chicken and the potatoes for 30 minutes. Pour in the stock and roast for 15 minutes. Scatter in the beans, toss in the juices and roast for 10 minutes.",
+			map[string]string{line("0"): chunks, line("2"): "golden-leek-stock"}, []string{"toss in the juices"}, nil,
+		},
+		"what is mixed with something without its name": {
+			"Sandwiches\nServes 4\n\n6 eggs\n4 tbsp vegan mayonnaise\n1 tsp mustard\n8 slices bread\n\nMethod\n1. Boil the eggs for 9 minutes. Cool, peel and chop. Mix with the mayonnaise and mustard. Spread the egg over the bread.",
+			map[string]string{line("0"): "tofu-bits-egg"}, []string{"Mix the chopped black-salt tofu with the mayonnaise"}, nil,
+		},
 		"hours in a slow cooker": {
 			"Goulash\n6 people\n\n1.2 kg chuck steak, in large cubes\n2 tbsp sunflower oil\n2 large onions, sliced\n3 peppers, in chunks\n2 tbsp flour\n1 tbsp sweet paprika\n2 tsp caraway seeds\n300 ml vegetable stock\n400 g tinned tomatoes\n\nMethod\n1. Heat half the oil in a frying pan and sear the beef in 3 batches until brown on every side. Scoop each batch into the slow cooker.\n2. Add the rest of the oil, fry the onions for 10 minutes till soft. Stir in flour, paprika and caraway and cook 1 minute more. Scrape into the slow cooker together with the peppers, stock and tomatoes.\n3. Stir, cover and cook on Low for 8 hours, until the beef can be cut with a spoon.",
 			map[string]string{line("0"): chunks}, []string{"cook on Low for 2 hours, add the mushrooms and tempeh and cook for 30 minutes more"}, nil,
@@ -184,5 +196,21 @@ func TestWhatIsRolledRoundIsUsed(t *testing.T) {
 	require.NoError(t, err)
 	for _, s := range a.Components[0].Steps {
 		require.Empty(t, s.Findings, s.Text)
+	}
+}
+
+// Pieces that the larder does not know weigh what flesh usually does.
+func TestUnknownPiecesWeighAsFleshDoes(t *testing.T) {
+	r, _, c := open(t)
+	for text, least := range map[string]float64{"8 chicken whatsits": 300, "8 chicken drumsticks and thighs": 300} {
+		a, err := c.Adapt(r.Read("Tray\nServes 4\n\n"+text+"\n500 g potatoes\n\nMethod\n1. Roast the chicken and the potatoes for 40 minutes.", measure.Metric), swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{line("0"): "mushroom-chunks-braise"}}, false)
+		require.NoError(t, err)
+		mass := 0.0
+		for _, l := range a.Components[0].Lines {
+			if l.Change == swap.Swapped {
+				mass += l.Mass()
+			}
+		}
+		require.Greater(t, mass, least, text)
 	}
 }

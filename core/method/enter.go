@@ -175,6 +175,9 @@ func (p *plan) namedSoon(s *standIn, path []int, start int) int {
 		if n.Technique.Heat != "" || n.Technique.Closes != "" || n.Technique.Family == "coat" || s.flesh() && p.givesTaste(n) {
 			break
 		}
+		if n.Technique.Family == "mix" && n.Technique.Joins != "yes" && slices.Equal(n.To, []int{s.node}) && len(n.With) > 0 {
+			break // "chop them; mix with the mayonnaise"
+		}
 		if slices.Contains(n.Named, s.node) && slices.Contains(n.To, s.node) {
 			return k
 		}

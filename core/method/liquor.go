@@ -132,7 +132,7 @@ func (w *writer) poured(lines []int, at int) []named {
 // marinade that stays.
 func (p *plan) sauceCalled(name string, i int) bool { return p.isLiquor(name) && p.sauceAt(i) }
 
-// sauceAt tells whether a liquid of the cook's own, and no fat, is in what an action works on or goes on from.
+// sauceAt tells whether a liquid of the cook's own or what stands for one, and no fat, is in what an action works on or goes on from.
 func (p *plan) sauceAt(i int) bool {
 	n := &p.graph.Nodes[i]
 	lines := slices.Concat(n.To, n.With, n.Into)
@@ -140,7 +140,8 @@ func (p *plan) sauceAt(i int) bool {
 		lines = append(lines, p.graph.Nodes[in].Holds...)
 	}
 	return slices.ContainsFunc(lines, func(line int) bool {
-		return p.stand[line] == nil && p.there(line, i) && larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.c.fatLine(p.line(line))
+		s := p.stand[line]
+		return (s == nil || !s.flesh()) && p.there(line, i) && larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.c.fatLine(p.line(line))
 	})
 }
 

@@ -133,6 +133,9 @@ func (x *bench) massOf(line *recipe.Line) float64 {
 	if line.Grams != nil {
 		return x.eaten(line, food)
 	}
+	if food == nil && (line.Animal == larder.Meat || line.Animal == larder.Poultry || line.Animal == larder.Fish) {
+		return fleshHelping * x.original.Servings // "8 pieces" of what the larder does not know
+	}
 	return math.Max(x.larder.Helping(food)*x.original.Servings, assumedMass)
 }
 

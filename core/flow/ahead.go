@@ -82,7 +82,7 @@ func (t *text) offMilk(n noun, at int) int {
 		k += 3
 	}
 	end := k
-	for t.is(end, t.lang.Articles) || t.words != nil && end < len(t.words) && t.foods(t.words[end].norm) && !t.lang.StandIns[t.low(end)] {
+	for t.is(end, t.lang.Articles) || end < len(t.words) && t.foods(t.words[end].norm) && !t.lang.StandIns[t.low(end)] {
 		end++
 	}
 	if end == k || end >= len(t.words) || !t.lang.StandIns[t.low(end)] {

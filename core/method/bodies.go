@@ -257,8 +257,7 @@ func (p *plan) fleshly(named string) bool {
 // itself tells whether words name the piece that is worked on and not something it has:
 // "blitz the flesh with the butter".
 func (p *plan) itself(named string, n *flow.Node) bool {
-	words := larder.Words(named)
-	return len(words) > 0 && p.l.Language().Itself[words[len(words)-1]] && n.Technique.Family != "cut" && n.Technique.Family != "separate" && n.Technique.Family != "clean"
+	return p.wholePiece(named) && !slices.Contains([]string{"cut", "separate", "clean"}, n.Technique.Family)
 }
 
 // wholePiece tells whether words name a piece by its flesh: "flake the flesh into a food processor".

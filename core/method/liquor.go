@@ -132,7 +132,8 @@ func (w *writer) poured(lines []int, at int) []named {
 // marinade that stays.
 func (p *plan) sauceCalled(name string, i int) bool { return p.isLiquor(name) && p.sauceAt(i) }
 
-// sauceAt tells whether a liquid of the cook's own or what stands for one, and no fat, is in what an action works on or goes on from.
+// sauceAt tells whether a liquid of the cook's own or what stands for one, and no fat, is in what an action works on
+// or goes on from.
 func (p *plan) sauceAt(i int) bool {
 	n := &p.graph.Nodes[i]
 	lines := slices.Concat(n.To, n.With, n.Into)

@@ -46,6 +46,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 			b.comp = at // "put the cream for the sauce in a pan"
 		}
 	}
+	b.dealing = b.deals(c)
 	b.besideOthers = slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
 	b.objects(c, t, r)
 	b.besideOthers = false
@@ -161,6 +162,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				if b.r.lang.ProductHolds[n.head()] != nil && n.owner == nil && n.share == 0 && n.amount[1] == 0 && into == &r.action.To {
 					r.names = append(r.names, n.head()) // "chill the broth"
 				}
+				if x.portion == nil && !n.pronoun && n.share == 0 {
+					widened(*into, x.made) // "the sausage and the meat", that lie together
+				}
 				b.refMade(x.made, b.shareMade(n, x.made), r, into)
 				if n.rest && n.share == 0 {
 					delete(b.shared, x.made) // nothing stays
@@ -209,29 +213,6 @@ func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref
 		b.shared[t] = true
 	}
 }
-
-// of notes which line of what was made a reference means; where several are
-// meant, the whole is.
-func (b *bindings) of(p portion, refs []recipe.Ref) {
-	if len(refs) == 0 || b.goingInto && larder.Wets(b.lines[p.line].food) {
-		return // "into the warm cream", with all that is mixed with it
-	}
-	r := &refs[len(refs)-1]
-	if r.Made != nil && r.Of != "" && r.Of != b.lines[p.line].ref && b.takesAway() {
-		b.several = append(b.several, recipe.Ref{Made: r.Made, Share: 1, Of: b.lines[p.line].ref})
-		return
-	}
-	switch {
-	case r.Made == nil:
-	case r.Of == "":
-		r.Of = b.lines[p.line].ref
-	case r.Of != b.lines[p.line].ref:
-		r.Of = manyOf
-	}
-}
-
-// manyOf stands while an action is bound for several lines of one thing.
-const manyOf = "*"
 
 func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	share := b.shareOf(n, p)

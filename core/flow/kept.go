@@ -18,6 +18,31 @@ func (b *bindings) stayedBehind(n noun) []referent {
 	return nil
 }
 
+// liesIn is the water from the tap that a thing was cooked in, where it is left to lie in it: "let it cool in
+// the liquid".
+func (b *bindings) liesIn(n noun) []referent {
+	if b.tech.Family != "rest" || !b.r.lang.Liquors[n.head()] || !n.pointed || b.working == nil {
+		return nil
+	}
+	for _, r := range b.working.To {
+		if r.Made == nil {
+			continue
+		}
+		t := b.byID(*r.Made)
+		if t == nil || !t.liquid || !t.heated {
+			continue
+		}
+		listed := false
+		for p := range t.holds {
+			listed = listed || larder.Pours(b.lines[p.line].food) && !b.fat(p)
+		}
+		if !listed {
+			return []referent{{named: b.words(n)}}
+		}
+	}
+	return nil
+}
+
 // itsLiquor is what a thing that goes in lay in, where that is said to go in with it: "the fish with
 // its marinade".
 func (b *bindings) itsLiquor(n noun) *thing {

@@ -201,8 +201,8 @@ func (b *body) unknownVerb(i int) bool {
 // batches", "at a time", "on all sides", "in wedges"; 0 where it does not.
 func (b *body) manners(i int, role string, first bool) int {
 	unknown := 0
-	if b.lang.Whole[b.low(i)] && b.lang.Pronouns[b.low(i)] {
-		return 0 // "with everything else"
+	if b.lang.Whole[b.low(i)] && b.lang.Pronouns[b.low(i)] || b.lang.Dealt[b.low(i)] && b.is(i+1, b.lang.Ones) {
+		return 0 // "with everything else", "into each one"
 	}
 	for k := i; k < b.upto && k < i+farthestName; k++ {
 		if b.mark(k, ",") || b.lang.Rests[b.low(k)] || b.lang.Shares[b.low(k)] > 0 && b.lang.Rests[b.low(k-1)] {

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // ownWord is what is in hand where a text points at it by a word of its own that names
@@ -31,7 +32,7 @@ func (b *bindings) justNamed(n noun) *referent {
 	}
 	var found *referent
 	for i := range b.lines {
-		if !b.mentioned[i] || !b.isOf(&b.lines[i], n.head()) || b.r.lang.Extracts[b.lines[i].food.Kind] || b.closed(i) {
+		if !b.mentioned[i] || b.inPhrase(i) || !b.isOf(&b.lines[i], n.head()) || b.r.lang.Extracts[b.lines[i].food.Kind] || b.closed(i) {
 			continue
 		}
 		if found != nil {
@@ -43,6 +44,13 @@ func (b *bindings) justNamed(n noun) *referent {
 		}
 	}
 	return found
+}
+
+// inPhrase tells whether the list at hand has named a line already: "the sausage and the meat" are two things.
+func (b *bindings) inPhrase(line int) bool {
+	return b.phrase != nil && slices.ContainsFunc(b.phrase.Nouns, func(noun recipe.Noun) bool {
+		return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Of == b.lines[line].ref || r.Line != nil && *r.Line == b.lines[line].ref })
+	})
 }
 
 // byKind resolves the name of another food of a kind of which one line is: "the ham" of

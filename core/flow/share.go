@@ -3,6 +3,7 @@ package flow
 import (
 	"slices"
 
+	"yembra/core/language"
 	"yembra/core/measure"
 )
 
@@ -17,6 +18,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return 1 // as much as it takes
 	}
 	switch {
+	case b.dealt(n) && !b.pointedAgain(n.head(), n.upto):
+		return left
 	case n.amount[1] > 0:
 		return b.measured(n, p, left)
 	case n.rest && (n.share == 0 || n.pronoun && b.restOfUnit(n) != nil):
@@ -174,4 +177,28 @@ func (b *bindings) otherShares(n noun) []referent {
 		}
 	}
 	return out
+}
+
+// deals tells whether a clause gives each of several things its part: "put two halves in each bowl".
+func (b *bindings) deals(c *clause) bool {
+	each := func(n noun) bool {
+		for i := n.from; i < n.upto; i++ {
+			if b.r.lang.Dealt[b.text.low(i)] && !b.r.lang.Places[b.text.low(i+1)] {
+				return true
+			}
+		}
+		return false
+	}
+	return slices.ContainsFunc(c.objects, each) || slices.ContainsFunc(c.links, func(l link) bool { return slices.ContainsFunc(l.nouns, each) })
+}
+
+// dealt tells whether what a noun says of how much is only what one of several gets, so that all of them
+// take all of it.
+func (b *bindings) dealt(n noun) bool {
+	return b.dealing && !n.all && !n.rest && (n.amount[1] > 0 || n.little || n.cut && n.one || n.share > 0 && n.share < 1)
+}
+
+// doled tells whether the words behind a noun say that it is what is taken at a time: "4 drumsticks at a time".
+func (b *bindings) doled(n noun) bool {
+	return slices.ContainsFunc(b.r.lang.Doling, func(words language.List) bool { return b.text.runs(n.upto, words) })
 }

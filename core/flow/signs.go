@@ -63,6 +63,9 @@ func (t *text) saysOfWhat(sign string) bool {
 // meat is tender and the sauce syrupy".
 func (t *text) withVerb(sign, cue string) string {
 	words := strings.Fields(sign)
+	if t.hasVerb(words) {
+		return sign
+	}
 	is := func(w string) bool { return t.lang.Being[strings.ToLower(w)] }
 	all := strings.Fields(cue)
 	at := slices.IndexFunc(all, is)
@@ -86,4 +89,16 @@ func (t *text) withVerb(sign, cue string) string {
 		}
 	}
 	return strings.Join(slices.Insert(words, len(words)-1, verb), " ")
+}
+
+// hasVerb tells whether a sign has a verb of its own: "they float", "the seams split".
+func (t *text) hasVerb(sign []string) bool {
+	if len(sign) > 1 && t.lang.Pronouns[strings.ToLower(sign[0])] {
+		return true
+	}
+	return len(sign) > 2 && slices.ContainsFunc(sign[2:], func(w string) bool {
+		return slices.ContainsFunc(t.lang.Verb(strings.ToLower(w)), func(r language.Reading) bool {
+			return r.Form == language.Third || r.Form == language.Base && !t.foods(larder.Singular(strings.ToLower(w)))
+		})
+	})
 }

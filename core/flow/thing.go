@@ -88,7 +88,9 @@ type bindings struct {
 	lettersLeft int
 	// besideOthers tells that the clause at hand says with what it is done.
 	besideOthers bool
-	holder       map[portion]*thing
+	// dealing tells that the clause at hand gives each of several its part: "in each bowl".
+	dealing bool
+	holder  map[portion]*thing
 	// focus is what a pronoun means, base what others are added to.
 	focus, base *thing
 	vessels     map[string]*thing

@@ -75,8 +75,8 @@ func (w *writer) hangsOn(n *node) bool {
 	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
 		return false
 	}
-	if n.Is("cover") && !w.emptied {
-		return false // a pot of which something is there
+	if n.Is("cover") && (!w.emptied || len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool { return w.deeds[in].drop })) {
+		return false // a pot of which something is there, and off which nothing has to be skimmed
 	}
 	f := n.Technique.Family
 	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")

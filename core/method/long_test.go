@@ -91,7 +91,7 @@ func TestOnlyWhatIsOfTheMeatGoes(t *testing.T) {
 		},
 		"what is heated until it smokes is a fat to fry in": {
 			"Puddings\nServes 4\n\n140 g flour\n4 eggs\n200 ml milk\nbeef dripping\n\nMethod\n1. Beat the eggs, flour and milk.\n2. Put a teaspoon of dripping into each hole of a 12-hole tin and heat in the oven at 220 C until smoking. Pour in the batter and bake for 20 minutes.",
-			"the oil into each hole", "paste",
+			"a teaspoon of oil into each hole", "paste",
 		},
 		"words on how end before the sign and the time": {
 			"Teriyaki\nServes 2\n\n2 salmon fillets\n200 g rice\n3 tbsp soy sauce\n3 tbsp mirin\n1 tbsp oil\n\nMethod\n1. Cook the rice. Stir the soy and mirin together.\n2. Heat the oil in a pan and cook the salmon for 4 minutes.\n3. Add the sauce to the pan and let it bubble, spooning it over the fish, until it's sticky and shiny, 2-3 min. Serve with the rice.",

@@ -4,7 +4,6 @@ import (
 	"slices"
 	"strings"
 
-	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -52,7 +51,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	if len(objects) == 0 {
 		return w.without(n, p), true, nil
 	}
-	if s := objects[0].stand; s != nil && len(objects) == 1 && p.Role == "to" && w.doledOut(p.Nouns[len(p.Nouns)-1]) {
+	if s := objects[0].stand; s != nil && len(objects) == 1 && p.Role == "to" && p.Nouns[len(p.Nouns)-1].Doled {
 		objects[0].text = w.c.words().Few + " " + objects[0].text // "fry 4 drumsticks at a time"
 		if !objects[0].plural {
 			objects[0].text = w.c.words().Part + strings.TrimPrefix(objects[0].text, w.c.words().Few)
@@ -66,16 +65,6 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		return strings.Join(texts, partMark+" "), true, objects
 	}
 	return w.c.listing(objects), true, objects
-}
-
-// doledOut tells whether the words behind a noun say that it is taken little by little: "4 drumsticks at a
-// time".
-func (w *writer) doledOut(noun recipe.Noun) bool {
-	behind := strings.ToLower(strings.TrimSpace(w.slice(noun.Upto, len(w.text))))
-	return slices.ContainsFunc(w.l.Language().Doling, func(words language.List) bool {
-		rest, ok := strings.CutPrefix(behind, strings.Join(words, " "))
-		return ok && (rest == "" || strings.ContainsAny(rest[:1], " ,.;:"))
-	})
 }
 
 // without is what stands for a phrase of which nothing is left: frying goes on in
@@ -257,8 +246,10 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 				share = min(share/(1-not), 1) // nothing of it went into the tin
 			}
 			t := w.c.stand(s, share, rest)
-			if measure := w.ownMeasure(noun); measure != "" && share < nearlyAll && !s.bare && w.asMuch(s) {
+			if measure := w.ownMeasure(noun); measure != "" && (share < nearlyAll || noun.Dealt) && !s.bare && w.asMuch(s) {
 				t.text = w.measureOf(measure, s.name) // "a tablespoon of cashew milk"
+			} else if noun.Dealt && !s.bare {
+				t.text = w.c.words().Some + " " + w.c.words().The + " " + s.name // "two halves in each bowl"
 			}
 			if state := w.stateSaid(noun, line, at); state != "" && !s.bare && !slices.Contains(larder.Words(s.name), state) {
 				the := w.c.words().The + " "

@@ -69,6 +69,8 @@ type deed struct {
 	water int
 	// boil are minutes that what goes in here still wants in the liquid.
 	boil float64
+	// braises are minutes that what goes back in here takes to be one with its sauce.
+	braises float64
 }
 
 // plan decides the whole method of a dish.

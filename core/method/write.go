@@ -132,6 +132,10 @@ func (w *writer) action(i int) []*clause {
 		words := w.c.words()
 		out = append(out, &clause{node: -1, changed: true, text: words.Boil + " " + words.For + " " + w.c.spoken(measure.Exactly(d.boil))})
 	}
+	if d.braises > 0 {
+		words := w.c.words()
+		out = append(out, &clause{node: -1, changed: true, text: words.Simmer + " " + words.For + " " + w.c.spoken(measure.Exactly(d.braises))})
+	}
 	return out
 }
 

@@ -92,7 +92,10 @@ type Noun struct {
 	Pronoun, Plural, Measured, Vessel bool
 	// Rest tells of what is left of a thing, All of "everything".
 	Rest, All bool
-	Refs      []Ref
+	// Dealt tells that its amount is what each of several gets ("a spoonful on each"), Doled
+	// that it is what is taken at a time.
+	Dealt, Doled bool
+	Refs         []Ref
 }
 
 // Ref points at a thing: a line where a line goes in, what an action made, or

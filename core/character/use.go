@@ -162,14 +162,14 @@ func (n *neighbourhood) moved(list []string) bool {
 }
 
 // meetsWorked tells whether the work that takes the line takes with it what was worked in one of some ways
-// before: the fat in which what was coated is fried.
+// before, or goes into that: the fat in which what was coated is fried, the cheese in rubbed crumbs.
 func (n *neighbourhood) meetsWorked(w larder.UseWhen) bool {
 	var worked func(in int) bool
 	worked = func(in int) bool {
 		return n.graph.Nodes[in].Is(w.Worked...) || slices.ContainsFunc(n.graph.Nodes[in].Inputs, worked)
 	}
 	return slices.ContainsFunc(n.reached, func(x *flow.Node) bool {
-		return (len(w.With) == 0 || x.Is(w.With...)) && slices.Contains(x.With, n.at) && slices.ContainsFunc(x.Inputs, worked)
+		return (len(w.With) == 0 || x.Is(w.With...)) && (slices.Contains(x.With, n.at) || len(x.Into) > 0 && slices.Contains(x.To, n.at) && slices.Contains(x.Named, n.at)) && slices.ContainsFunc(x.Inputs, worked)
 	})
 }
 

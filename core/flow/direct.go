@@ -68,6 +68,9 @@ func (b *bindings) fresh(n noun, i int) (s float64) {
 	if b.mixedIn(portion{i, ""}) {
 		s -= 0.6 // "heat the oil", of which one has gone into the filling
 	}
+	if b.alone(portion{i, ""}) {
+		s += 0.2 // "an egg", of those that were fried, and not of that in the mince
+	}
 	if b.saysAmount(n, i) {
 		s++ // "the 40 g butter", besides what is for the dish
 	}
@@ -78,6 +81,20 @@ func (b *bindings) fresh(n noun, i int) (s float64) {
 		s += 0.75 // "strain the milk", of what the fish was poached in
 	}
 	return s
+}
+
+// alone tells whether a line is all used, and stands by itself still, or in its fat.
+func (b *bindings) alone(p portion) bool {
+	t := b.held(p)
+	if t == nil || b.leftOf(p) > 0 || !b.open(t) || t.spent {
+		return false
+	}
+	for o := range t.holds {
+		if o.line != p.line && !b.fat(o) {
+			return false
+		}
+	}
+	return true
 }
 
 // liquidInHand tells whether a line pours and is in something that was cooked.

@@ -21,7 +21,7 @@ func (b *bindings) of(p portion, refs []recipe.Ref) {
 		return // "into the warm cream", with all that is mixed with it
 	}
 	r := &refs[len(refs)-1]
-	if r.Made != nil && r.Of != "" && r.Of != b.lines[p.line].ref && b.takesAway() {
+	if r.Made != nil && r.Of != "" && r.Of != b.lines[p.line].ref && (b.takesAway() || b.tech.Family == "cut" && b.tech.Joins == "") {
 		b.several = append(b.several, recipe.Ref{Made: r.Made, Share: 1, Of: b.lines[p.line].ref})
 		return
 	}

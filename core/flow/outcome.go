@@ -24,6 +24,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		return
 	}
 	names := append(r.names, a.Makes)
+	if t.Family == "cut" && a.Makes == "" && b.r.lang.Shapes[c.lemma] {
+		names = append(names, c.lemma) // "slice the beef", and later "the slices"
+	}
 	b.onlyVessel = ""
 	if t.Family == "coat" && len(r.inputs) == 0 && len(r.portions) > 0 && b.onlyPlaces(a.To) && b.focus != nil && b.open(b.focus) {
 		r.inputs, a.On = append(r.inputs, b.focus), b.focus.id // "brush one edge with egg"
@@ -158,6 +161,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	}
 	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
 	made.taken = b.tech.Name == removeTechnique
+	made.apart = made.taken && len(r.portions) > 1 // they lie side by side
 	made.strained = slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.strained })
 	for _, ref := range a.To {
 		if ref.Named != nil {

@@ -120,9 +120,10 @@ const (
 	Batter    = "batter"
 	Melted    = "melted"
 	Laid      = "laid"
+	Carved    = "carved"
 )
 
-var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped, Batter, Melted, Laid}
+var carryStates = []string{"any", Bound, Prepared, Ready, Browned, NoFry, LiquidFat, NoFat, Steeped, Batter, Melted, Laid, Carved}
 
 // flesh are the classes that rules call so.
 var flesh = []string{string(Meat), string(Poultry), string(Fish), string(Shellfish)}

@@ -36,6 +36,10 @@ type Swap struct {
 	// CookMinutes are what it takes in liquid, where that is its own time; 0
 	// leaves the original's.
 	CookMinutes float64 `json:"cookMinutes" yaml:"minutes"`
+	// Rolls says how it is rolled out where the method does not, as it stands for what is bought rolled.
+	Rolls string `json:"-" yaml:"rolls"`
+	// Carved tells that it is one piece that is cut when it is done.
+	Carved bool `json:"-" yaml:"carved"`
 	// Bare tells that its short name takes no article: "spoonfuls of water".
 	Bare bool `json:"bare" yaml:"bare"`
 	// Verb is what is said for the work that is done with it, where that is not the

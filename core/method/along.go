@@ -249,7 +249,7 @@ func (p *plan) nextPlace(line, i int) int {
 			return k // "in the fat that is left"
 		case fat && n.Technique.Medium == "fat" && n.Technique.Family == "dry heat" && !p.hasFat(k):
 			return k
-		case fat && best < 0 && n.Technique.Joins == "yes" && len(n.Users) > 0 && !n.Liquid && !p.holdsLiquid(n.To):
+		case fat && best < 0 && (n.Technique.Joins == "yes" || n.Technique.Family == "mix" && len(n.Into) > 0) && len(n.Users) > 0 && !n.Liquid && !p.holdsLiquid(n.To):
 			continue // what is put in is cooked next
 		case best < 0 && len(n.To) > 0 && (n.Technique.Family == "wet heat" || n.Technique.Family == "dry heat" || n.Technique.Family == "gentle heat" && fat || n.Technique.Family == "mix" || n.Technique.Family == "machine"):
 			best = k

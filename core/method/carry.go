@@ -205,7 +205,7 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 	for k, x := range s.book.Prepare {
 		text := x.Text
 		if k == len(s.book.Prepare)-1 {
-			text += batch
+			text += batch + p.rolledOut(s)
 		}
 		if early && k == 0 { // it begins with its first step, whichever stands overnight
 			text = words.EveningBefore + lowered(text)

@@ -236,9 +236,12 @@ func (w *writer) gonePlay(n *node, text string) bool {
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
 	sauce := w.sauceAt(w.graph.Number(n))
 	return slices.ContainsFunc(larder.Words(text), func(word string) bool {
-		return (lang.Fleshly[word] || signs[word]) && !(sauce && lang.Liquors[word])
+		return (lang.Fleshly[word] || signs[word] || lang.GoneSigns[fibres][word]) && !(sauce && lang.Liquors[word])
 	})
 }
+
+// fibres is the row of words for how flesh has grown, by which it is cut: "across the grain".
+const fibres = "fibres"
 
 // rindGone tells whether words speak of the rind of a cheese, for which something stands that has none: "rind up".
 func (w *writer) rindGone(n *node, text string) bool {

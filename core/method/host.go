@@ -15,7 +15,7 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 	find := func(upto, home int) int {
 		for k := upto - 1; k >= 0; k-- {
 			for _, at := range parts[k].nodes {
-				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) && !p.pouredAway(n) {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) && !p.pouredAway(n) && !p.liesFlat(n) {
 					return k
 				}
 			}
@@ -26,6 +26,11 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 		return at
 	}
 	return find(len(parts), -1)
+}
+
+// liesFlat tells whether what is cooked was spread level before, and sets as it lies.
+func (p *plan) liesFlat(n *flow.Node) bool {
+	return n.Technique.Heat != "" && slices.ContainsFunc(n.Inputs, func(in int) bool { return p.graph.Nodes[in].Is("spread", "level") })
 }
 
 // pouredAway tells whether something is boiled in water from the tap and drained: what is stirred into that is lost.
@@ -85,7 +90,7 @@ func (p *plan) takesMore(at int) bool {
 	}
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) &&
+		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) && !p.liesFlat(n) &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
 				into := n.Technique.Family == "wet heat" && n.Liquid // "scrape it all into the pot and simmer"
 				n := &p.graph.Nodes[in]
@@ -125,7 +130,7 @@ func (p *plan) laidIntoOven(at int) bool {
 // onlyFat tells whether nothing but fat is worked on, or what goes into its pan at once to set there.
 func (p *plan) onlyFat(at int) bool {
 	n := &p.graph.Nodes[at]
-	if len(n.Holds) == 0 || n.Technique.Joins == "yes" && slices.ContainsFunc(n.Users, p.turned) {
+	if len(n.Holds) == 0 || n.Technique.Joins == "yes" && slices.ContainsFunc(n.Users, func(k int) bool { return p.turned(k) || p.graph.Nodes[k].Is("spread", "level") }) {
 		return true
 	}
 	return !slices.ContainsFunc(n.Holds, func(line int) bool { return !p.c.fatLine(p.line(line)) })

@@ -138,13 +138,25 @@ func (c *Carrier) know(s *standIn) {
 	for state, holds := range map[string]bool{
 		larder.Prepared: len(s.book.Prepare) > 0 || cut, larder.Ready: s.Done == 0 && !steeped, larder.Browned: s.Browned, larder.NoFry: s.NoFry,
 		larder.LiquidFat: fat && !s.Solid, larder.NoFat: !fat && c.fatLine(s.was), larder.Steeped: steeped,
-		larder.Batter: s.mixed && s.Dissolves, larder.Melted: form == meltingForm,
+		larder.Batter: s.mixed && s.Dissolves, larder.Melted: form == meltingForm, larder.Carved: s.book.Carved,
 	} {
 		if holds {
 			s.states = append(s.states, state)
 		}
 	}
 }
+
+// rolledOut is the sentence with which a dough is rolled out that stands for a sheet, empty where the method
+// rolls it or it is none.
+func (p *plan) rolledOut(s *standIn) string {
+	if s.book.Rolls == "" || slices.ContainsFunc(p.path(s.node), func(k int) bool { return p.graph.Nodes[k].Is(rollTechnique) && !p.deeds[k].drop }) {
+		return ""
+	}
+	return " " + s.book.Rolls
+}
+
+// rollTechnique makes a sheet of a dough.
+const rollTechnique = "roll"
 
 // pours tells whether a swap of several parts comes together to one liquid or
 // paste.

@@ -49,7 +49,9 @@ func (b *bindings) justNamed(n noun) *referent {
 // inPhrase tells whether the list at hand has named a line already: "the sausage and the meat" are two things.
 func (b *bindings) inPhrase(line int) bool {
 	return b.phrase != nil && slices.ContainsFunc(b.phrase.Nouns, func(noun recipe.Noun) bool {
-		return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Of == b.lines[line].ref || r.Line != nil && *r.Line == b.lines[line].ref })
+		return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+			return r.Of == b.lines[line].ref || r.Line != nil && *r.Line == b.lines[line].ref
+		})
 	})
 }
 

@@ -34,6 +34,7 @@ type UseWhen struct {
 	Any       []string `yaml:"any"`
 	None      []string `yaml:"none"`
 	Verbs     []string `yaml:"verbs"`
+	Later     []string `yaml:"later"`
 	Said      []string `yaml:"said"`
 	Told      []string `yaml:"told"`
 	Written   []string `yaml:"written"`

@@ -122,6 +122,11 @@ func (p *plan) onlyFlavoured(line int) bool {
 	if path := p.path(line); len(path) > 0 && p.leftBehind(line, path[0]) && !slices.ContainsFunc(path, func(k int) bool { return !p.deeds[k].drop }) {
 		return true // the vinegar of a poaching
 	}
+	if path := p.path(line); len(path) > 0 {
+		if at := p.inTheSieve(line, path[0]); at >= 0 && p.deeds[at].drop {
+			return true // the bay leaves of a boiling
+		}
+	}
 	for k := range p.graph.Nodes {
 		n := &p.graph.Nodes[k]
 		switch {

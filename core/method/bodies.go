@@ -137,7 +137,8 @@ func (p *plan) ofMerged(i int) bool {
 			k = p.nodeOf(*r.Made)
 		}
 		if k < 0 || !p.deeds[k].drop || len(p.subjects(k)) == 0 || slices.ContainsFunc(p.subjects(k), func(line int) bool {
-			return !p.merged(line, k) || p.stand[line].enters >= k || p.deeds[p.stand[line].enters].drop
+			return !p.merged(line, k) || slices.Contains(p.graph.Nodes[k].Into, line) || // both parts are together again
+				p.stand[line].enters >= k || p.deeds[p.stand[line].enters].drop
 		}) {
 			return false
 		}

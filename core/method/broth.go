@@ -228,6 +228,10 @@ func (p *plan) watersAlone(i int) bool {
 	if f := p.graph.Nodes[i].Technique.Family; water < 0 || f != "wet heat" && f != "rest" {
 		return false
 	}
+	comes := p.comesUp(&p.graph.Nodes[i])
+	if !comes && slices.ContainsFunc(p.path(water), func(k int) bool { return k < i && !p.deeds[k].drop && p.comesUp(&p.graph.Nodes[k]) && p.onlyWater(k) == water }) {
+		return true // it boils already
+	}
 	for k := i + 1; k < len(p.graph.Nodes); k++ {
 		n := &p.graph.Nodes[k]
 		if n.At.Component != p.graph.Nodes[i].At.Component || !n.Reaches(water) {
@@ -236,7 +240,7 @@ func (p *plan) watersAlone(i int) bool {
 		if p.onlyWater(k) != water {
 			return false
 		}
-		if n.Technique.Family == "wet heat" {
+		if n.Technique.Family == "wet heat" && (!comes || p.comesUp(n)) {
 			return true
 		}
 	}

@@ -20,22 +20,6 @@ func (p *plan) heatsForNothing(i int) bool {
 	return !slices.ContainsFunc(n.To, func(line int) bool { return !p.fries(line) }) && !p.cooksOn(i, i) && !p.heatsForOthers(i)
 }
 
-// heatsForOthers tells whether what is cooked next without a fat of its own would have gone into the pan in which
-// a fat was heated for flesh: the onions that go in when the sausages are out.
-func (p *plan) heatsForOthers(i int) bool {
-	n := &p.graph.Nodes[i]
-	if n.Action.Vessel == "" || len(n.To) != 1 {
-		return false
-	}
-	at := p.placeFor(n.To[0], i)
-	if at < 0 || p.saysFat(&p.graph.Nodes[at]) || p.moreGoesIn(n.To[0], i, at) {
-		return false
-	}
-	return !slices.ContainsFunc(p.graph.Nodes[i+1:at+1], func(k flow.Node) bool {
-		return k.At.Component == n.At.Component && !p.deeds[p.graph.Number(&k)].drop && (k.Action.Vessel != "" || k.Technique.Family == "gentle heat")
-	})
-}
-
 // cooksOn tells whether what an action made goes on into work that is done: right away,
 // or through work that is not done any more into work over a fire.
 func (p *plan) cooksOn(i, first int) bool {
@@ -78,7 +62,7 @@ func (p *plan) decide(i int) {
 	switch {
 	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i):
 		d.drop = true
-	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i):
+	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i):
 		d.drop = true
 	case p.keepsAll(i):
 		d.silent = true

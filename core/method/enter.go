@@ -54,7 +54,7 @@ func (p *plan) enter(s *standIn) {
 			return // nobody opens a pie or a pudding to add something
 		}
 		if p.boundBefore(s, path[start:i]) {
-			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.cueGone(n) {
+			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && (!p.cueGone(n) || p.restOfCue(n) != "") {
 				return // it goes on until something else is done
 			}
 			shorter := math.Min(p.boundTime(path[i], left, shaped), minutes)

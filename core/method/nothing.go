@@ -3,6 +3,7 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -230,4 +231,20 @@ func (p *plan) heatedBefore(line, i int) bool {
 		}
 	}
 	return false
+}
+
+// heatsForOthers tells whether what is cooked next without a fat of its own would have gone into the pan in which
+// a fat was heated for flesh: the onions that go in when the sausages are out.
+func (p *plan) heatsForOthers(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Action.Vessel == "" || len(n.To) != 1 {
+		return false
+	}
+	at := p.placeFor(n.To[0], i)
+	if at < 0 || p.saysFat(&p.graph.Nodes[at]) || p.moreGoesIn(n.To[0], i, at) {
+		return false
+	}
+	return !slices.ContainsFunc(p.graph.Nodes[i+1:at+1], func(k flow.Node) bool {
+		return k.At.Component == n.At.Component && !p.deeds[p.graph.Number(&k)].drop && (k.Action.Vessel != "" || k.Technique.Family == "gentle heat")
+	})
 }

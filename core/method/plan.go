@@ -156,7 +156,7 @@ func (p *plan) alone(i int, s *standIn) bool {
 	}
 	return !slices.ContainsFunc(others, func(line int) bool {
 		o := p.stand[line]
-		if o == nil && p.leftBehind(line, i) {
+		if o == nil && (p.leftBehind(line, i) || s.flesh() && p.inTheSieve(line, i) >= 0) {
 			return false
 		}
 		return (o == nil || o.class != s.class && !(o.flesh() && s.flesh())) && p.line(line).FoodID() != waterFood

@@ -91,6 +91,9 @@ func (p *plan) comesUp(n *flow.Node) bool {
 // ownMinutes are what a stand-in takes by the book that is cooked by itself in a
 // liquid, 0 where the action's own do.
 func (p *plan) ownMinutes(i int) float64 {
+	if m := p.setsThrough(i); m > 0 {
+		return m
+	}
 	if p.graph.Nodes[i].Technique.Family != "wet heat" {
 		return 0
 	}
@@ -236,38 +239,6 @@ func (p *plan) cookThrough(s *standIn) {
 	d := &p.deeds[s.enters]
 	d.boil = math.Max(d.boil, s.Done)
 }
-
-// braiseOn gives what stands for flesh that was braised a while in its sauce, where it first meets that when
-// the flesh went back in and nothing is cooked after.
-func (p *plan) braiseOn(s *standIn) {
-	if s.gone || !s.flesh() || s.enters == never || s.Bears < meetsSauce || s.tail > 0 {
-		return
-	}
-	at := &p.graph.Nodes[s.enters]
-	if !at.Is("return", "add") || !slices.Contains(at.Named, s.node) || len(at.Into) == 0 || !at.Liquid && !p.holdsLiquid(at.Into) {
-		return
-	}
-	for _, line := range slices.Concat(at.To, at.Into) {
-		if o := p.stand[line]; o != nil && !o.gone && (o.Bears < meetsSauce || o.class == larder.Dairy) {
-			return // a sauce with cream in it only gets hot
-		}
-	}
-	braised := false
-	for _, i := range p.path(s.node) {
-		switch {
-		case i < s.enters:
-			braised = braised || p.wetMinutes(i) > shortEnough
-		case i > s.enters && (p.wetMinutes(i) > 0 || p.graph.Nodes[i].Technique.Heat != "") && !p.deeds[i].drop:
-			return
-		}
-	}
-	if braised {
-		p.deeds[s.enters].braises = meetsSauce
-	}
-}
-
-// meetsSauce is how long things simmer in a sauce to take it up; an estimate.
-const meetsSauce = 10.0
 
 // mostBoil bounds what can be asked for besides what the step does; an estimate.
 const mostBoil = 10.0

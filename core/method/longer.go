@@ -1,0 +1,69 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// setsThrough is how long a batter that stands for eggs cooks in its pan, where the time of the eggs is too
+// short for it: with what it lacks of the time that all the cooking after gives it; 0 for any other.
+func (p *plan) setsThrough(i int) float64 {
+	n := &p.graph.Nodes[i]
+	if !cookedDry(n) && !n.Is("cook") || n.Action.Minutes == nil {
+		return 0
+	}
+	for _, line := range n.To {
+		s := p.stand[line]
+		if s == nil || s.gone || s.class != larder.Egg || !s.is(larder.Batter) || s.book.CookMinutes == 0 || !p.there(line, i) {
+			continue
+		}
+		all := 0.0
+		for _, k := range p.path(line) {
+			h := &p.graph.Nodes[k]
+			if p.deeds[k].drop || k < s.enters || h.Technique.Heat == "" {
+				continue
+			}
+			if k < i && h.Action.Minutes != nil {
+				return 0 // the first cooking has it
+			}
+			all += h.Lasts
+		}
+		if all < s.book.CookMinutes {
+			return n.Lasts + s.book.CookMinutes - all
+		}
+	}
+	return 0
+}
+
+// braiseOn gives what stands for flesh that was braised a while in its sauce, where it first meets that when
+// the flesh went back in and nothing is cooked after.
+func (p *plan) braiseOn(s *standIn) {
+	if s.gone || !s.flesh() || s.enters == never || s.Bears < meetsSauce || s.tail > 0 {
+		return
+	}
+	at := &p.graph.Nodes[s.enters]
+	if !at.Is("return", "add") || !slices.Contains(at.Named, s.node) || len(at.Into) == 0 || !at.Liquid && !p.holdsLiquid(at.Into) {
+		return
+	}
+	for _, line := range slices.Concat(at.To, at.Into) {
+		if o := p.stand[line]; o != nil && !o.gone && (o.Bears < meetsSauce || o.class == larder.Dairy) {
+			return // a sauce with cream in it only gets hot
+		}
+	}
+	braised := false
+	for _, i := range p.path(s.node) {
+		switch {
+		case i < s.enters:
+			braised = braised || p.wetMinutes(i) > shortEnough
+		case i > s.enters && (p.wetMinutes(i) > 0 || p.graph.Nodes[i].Technique.Heat != "") && !p.deeds[i].drop:
+			return
+		}
+	}
+	if braised {
+		p.deeds[s.enters].braises = meetsSauce
+	}
+}
+
+// meetsSauce is how long things simmer in a sauce to take it up; an estimate.
+const meetsSauce = 10.0

@@ -229,7 +229,9 @@ func (p *plan) watersAlone(i int) bool {
 		return false
 	}
 	comes := p.comesUp(&p.graph.Nodes[i])
-	if !comes && slices.ContainsFunc(p.path(water), func(k int) bool { return k < i && !p.deeds[k].drop && p.comesUp(&p.graph.Nodes[k]) && p.onlyWater(k) == water }) {
+	if !comes && slices.ContainsFunc(p.path(water), func(k int) bool {
+		return k < i && !p.deeds[k].drop && p.comesUp(&p.graph.Nodes[k]) && p.onlyWater(k) == water
+	}) {
 		return true // it boils already
 	}
 	for k := i + 1; k < len(p.graph.Nodes); k++ {

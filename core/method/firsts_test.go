@@ -36,20 +36,28 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Heat the oil in a casserole.", "with the oil",
 		},
 		"nothing is stirred into what lies flat": {
-			"Omelette\nServes 2\n\n4 eggs, separated\n60 g gruyère, grated\n60 g cooked ham, chopped\n1 tbsp oil\n\nMethod\n1. Whisk the whites to soft peaks and fold them into the yolks.\n2. Heat the oil in a pan, tip in the egg mixture and spread it level. Cook for 3 minutes, until the underside is golden.\n3. Scatter over the ham and cheese and grill for 2 minutes. Fold in half and serve.",
-			"spread it level", "underside is golden.\nGrind",
+			"Cheese and ham soufflé omelette\nServes 2\n\n4 eggs, separated\n2 tbsp double cream\n25 g butter\n60 g gruyère, grated\n60 g cooked ham, chopped\n1 tbsp snipped chives\nsalt and pepper\n\nHeat the grill to high.\nBeat the egg yolks with the cream, half the cheese, the chives and some seasoning.\nWhisk the whites to soft peaks and fold them into the yolks.\nMelt the butter in an ovenproof frying pan. When it foams, tip in the egg mixture and spread it level. Cook over a medium heat for 2-3 minutes, until the underside is golden.\nScatter over the ham and the remaining cheese and put the pan under the grill for 2 minutes, until puffed and just set.\nFold in half, slide onto a warm plate and eat right away with a green salad.",
+			"spread it level. Cook over a medium heat", "level.\nGrind",
 		},
 		"one piece is sliced": {
-			"Boiled beef\nServes 6\n\n1.8 kg beef rump cap\n3 litres water\n1 onion\n2 carrots\n\nMethod\n1. Bring the water to the boil and lower in the beef. Simmer for 2 hours. Add the onion and carrots and simmer for an hour.\n2. Lift out the beef and the vegetables. Slice the beef across the grain and cut the vegetables into batons. Arrange the slices on plates with the vegetables.",
-			"Bring the water to the boil. Add the onion", "grain",
+			"Tafelspitz with apple horseradish\nServes 6\n\n1.8 kg beef rump cap\n3 litres water\n1 onion, unpeeled, halved\n2 carrots\n1/2 celeriac, peeled\n1 leek\n10 peppercorns\n2 bay leaves\n4 beef marrow bones\n1 bunch chives, snipped\n2 apples\n60 g fresh horseradish\n1 tbsp lemon juice\n1 tsp sugar\nBoiled potatoes, to serve\n\nChar the cut sides of the onion in a dry pan until almost black.\nBring the water to the boil in a large pot and lower in the beef and the bones. Simmer very gently for 2 hours, skimming from time to time.\nAdd the onion, carrots, celeriac, leek, peppercorns and bay and simmer for a further hour, until the beef is tender.\nFor the sauce, grate the apples and the horseradish and mix with the lemon juice and sugar.\nLift out the beef and the vegetables. Strain the broth and season it with salt. Slice the beef across the grain and cut the vegetables into batons.\nArrange the slices in deep plates with the vegetables, ladle over some hot broth and sprinkle with chives. Serve with the potatoes and the sauce.",
+			"Slice the roasted celeriac and cut the vegetables into batons", "grain",
+		},
+		"water boils once": {
+			"Boiled beef\nServes 6\n\n1.8 kg beef rump cap\n3 litres water\n1 onion\n2 carrots\n\nMethod\n1. Bring the water to the boil and lower in the beef. Simmer for 2 hours. Add the onion and carrots and simmer for an hour.\n2. Lift out the beef and the vegetables and serve.",
+			"Bring the water to the boil. Add the onion", "Simmer the water",
+		},
+		"a batter for eggs cooks until it is done": {
+			"Plain omelette\nServes 1\n\n3 eggs\n15 g butter\n1 tbsp chives, snipped\n\nMethod\n1. Beat the eggs with a fork. Melt the butter in a small frying pan. Pour in the eggs. Cook, drawing in the edges, for about a minute until just set.\n2. Scatter over the chives, fold over and slide onto a plate.",
+			"for about 5 minutes until just set", "a minute",
 		},
 		"a dough that stands for a sheet is rolled out": {
 			"Puffs\nMakes 16\n\n1 sheet (320 g) ready-rolled all-butter puff pastry\n400 g potatoes, boiled and mashed\n2 tbsp oil\n\nMethod\n1. Cut the pastry into 16 squares. Place a spoonful of the potato in the middle of each and fold over. Brush with the oil and bake at 200C for 25 minutes.",
 			"Roll it out on a floured board", "looks",
 		},
 		"flesh is not boiled for what is grilled": {
-			"Chopped belly\nServes 4\n\n500 g pork belly\n2 bay leaves\n1 tsp peppercorns\n1 red onion, chopped\n2 tbsp soy sauce\n\nMethod\n1. Put the belly in a pot with the bay leaves and peppercorns. Cover with water and simmer for 1 hour, until tender. Drain well.\n2. Grill the belly until browned. Mix it with the onion and soy sauce.",
-			"onion and soy sauce", "bay leaves",
+			"Sisig\nServes 4\n\n500 g pork belly\n200 g pig's ears\n2 bay leaves\n1 tsp peppercorns\n100 g chicken livers\n1 large red onion, finely chopped\n3 bird's eye chillies, chopped\n60 ml calamansi juice\n2 tbsp soy sauce\n2 tbsp mayonnaise\n1 egg\n2 tbsp oil\nSalt\n\nPut the belly and ears in a pot with the bay leaves, peppercorns and a tablespoon of salt. Cover with water and simmer for 1 hour, until tender. Drain well and pat dry.\nGrill the belly and ears over hot charcoal until crisp and browned, about 10 minutes on each side. Chop into small dice.\nHeat 1 tablespoon of the oil and fry the livers for 3 minutes. Mash them with a fork.\nMix the chopped pork with the livers, onion, chillies, calamansi juice and soy sauce. Stir in the mayonnaise.\nHeat a cast-iron plate with the remaining oil until smoking. Spread the sisig over it, crack the egg on top and serve sizzling, mixing the egg in at the table.",
+			"Grill the mushrooms and tempeh", "bay leaves",
 		},
 	} {
 		card := saidOf(t, c, x.recipe)

@@ -181,7 +181,7 @@ func TestUseIsReadFromNeighboursAndTechnique(t *testing.T) {
 	}
 	for _, x := range []struct{ lines, step, want string }{
 		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then chill for 4 hours.", "cream"},
-		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then bake for 40 minutes.", "set"},
+		{"3 eggs\n100 g sugar\n250 g mascarpone", "Whisk the eggs with the sugar and fold in the mascarpone, then bake for 40 minutes.", "set-sweet"},
 		{"4 chicken breasts\n120 g breadcrumbs\n1 litre oil", "Turn the breasts in the crumbs. Fry them in the oil for 6 minutes a side until deep golden.", "breaded"},
 		{"4 chicken breasts\n120 g breadcrumbs\n3 tbsp oil", "Dip the chicken in the crumbs. Heat the oil and cook the chicken for 5 minutes on each side.", "breaded"},
 		{"500 g salmon fillet\n1 litre vegetable stock", "Bring the stock to the boil. Take off the heat, slide in the salmon, cover and let it rest for 5 minutes.", "flake"},

@@ -32,7 +32,7 @@ var jobs = [...]struct {
 	stiffens   bool
 }{
 	{"bind", "g of mix bound", binding, []string{"bind", "shape"}, true},
-	{"set", "ml set sliceable", setting, []string{"set"}, true},
+	{"set", "ml set sliceable", setting, []string{"set", "set-sweet"}, true},
 	{"lift", "ml of batter doubled", lifting, []string{"lift"}, false},
 	{"thicken", "ml to coating", thicken, []string{"thicken"}, true},
 	{"emulsify", "g of oil held", emulsifying, []string{"emulsify"}, false},

@@ -92,7 +92,7 @@ var aromaQuantities = map[string]quantity{
 var feltQuantities = map[string]quantity{Chew: chew, Flake: flake, Crumble: crumble, Crisp: crisp, Juicy: juicy, Melt: melt}
 
 var roleQuantities = map[string]quantity{
-	"thicken": thicken, "bind": binding, "set": setting, "lift": lifting, "emulsify": emulsifying, "shorten": shortening, "glaze": glazing,
+	"thicken": thicken, "bind": binding, "set": setting, "set-sweet": setting, "lift": lifting, "emulsify": emulsifying, "shorten": shortening, "glaze": glazing,
 }
 
 // liquidWater is the share of water in per cent above which a food counts as

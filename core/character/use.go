@@ -40,6 +40,11 @@ func (m *method) use(component, line int, corrected string) Use {
 	if slices.Contains(others, corrected) {
 		return Use{corrected, CorrectedRule, true, others}
 	}
+	if other := m.eggsBeside(component, line, food); other >= 0 {
+		if u := m.use(component, other, ""); slices.Contains(others, u.Name) {
+			return Use{u.Name, u.Rule, false, others} // "the eggs and the yolk"
+		}
+	}
 	n := m.neighbourhood(component, line, food)
 	for i := range m.larder.UseRules() {
 		rule := &m.larder.UseRules()[i]

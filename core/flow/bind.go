@@ -46,7 +46,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 			b.comp = at // "put the cream for the sauce in a pan"
 		}
 	}
-	b.dealing = b.deals(c)
+	b.dealing, a.Sided = b.deals(c), b.sided(c)
 	b.besideOthers = slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
 	b.objects(c, t, r)
 	b.besideOthers = false
@@ -165,7 +165,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				if x.portion == nil && !n.pronoun && n.share == 0 {
 					widened(*into, x.made) // "the sausage and the meat", that lie together
 				}
-				b.refMade(x.made, b.shareMade(n, x.made), r, into)
+				b.refMade(x.made, b.shareSaid(n, x), r, into)
 				if n.rest && n.share == 0 {
 					delete(b.shared, x.made) // nothing stays
 				}

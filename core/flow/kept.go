@@ -18,29 +18,34 @@ func (b *bindings) stayedBehind(n noun) []referent {
 	return nil
 }
 
-// liesIn is the water from the tap that a thing was cooked in, where it is left to lie in it: "let it cool in
-// the liquid".
+// liesIn is what a thing was cooked in, where it is left to lie in it: "let it cool in the liquid".
 func (b *bindings) liesIn(n noun) []referent {
 	if b.tech.Family != "rest" || !b.r.lang.Liquors[n.head()] || !n.pointed || b.working == nil {
 		return nil
 	}
+	lies := []*thing{b.focus}
+	if len(b.working.To) > 0 {
+		lies = nil
+	}
 	for _, r := range b.working.To {
-		if r.Made == nil {
-			continue
-		}
-		t := b.byID(*r.Made)
-		if t == nil || !t.liquid || !t.heated {
-			continue
-		}
-		listed := false
-		for p := range t.holds {
-			listed = listed || larder.Pours(b.lines[p.line].food) && !b.fat(p)
-		}
-		if !listed {
-			return []referent{{named: b.words(n)}}
+		if r.Made != nil {
+			lies = append(lies, b.byID(*r.Made))
 		}
 	}
+	if slices.ContainsFunc(lies, func(t *thing) bool { return t != nil && t.heated && (t.liquid || b.holdsPoured(t)) }) {
+		return []referent{{named: b.words(n)}}
+	}
 	return nil
+}
+
+// holdsPoured tells whether something that pours and is no fat is in a thing.
+func (b *bindings) holdsPoured(t *thing) bool {
+	for p := range t.holds {
+		if larder.Pours(b.lines[p.line].food) && !b.fat(p) {
+			return true
+		}
+	}
+	return false
 }
 
 // itsLiquor is what a thing that goes in lay in, where that is said to go in with it: "the fish with

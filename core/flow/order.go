@@ -131,7 +131,7 @@ func (p *parser) add(c *clause, from, upto int) {
 		return // "Working fast, pour the batter"
 	}
 	if last := p.lastClause(); c.going && last != nil {
-		if tech := p.technique(c.sense.Technique); (tech == nil || tech.Going || tech.Joins == "yes" && c.onlyPronouns()) && !p.takesFood(c) {
+		if tech := p.technique(c.sense.Technique); (tech == nil || tech.Going || tech.Joins == "yes" && c.onlyPronouns()) && !p.takesFood(c) && !p.movesOut(c, last) {
 			last.manner, last.mannerAt = append(last.manner, p.slice(from, upto)), append(last.mannerAt, [2]int{from, upto})
 			if last.minutes == nil {
 				last.minutes, last.clock = c.minutes, c.clock
@@ -171,6 +171,15 @@ func (p *parser) saidWithin(c, last *clause, from int) bool {
 
 // coverTechnique puts a lid on.
 const coverTechnique = "cover"
+
+// movesOut tells whether a clause that says how something is fried takes it out of its pan: "transferring each
+// batch to a bowl".
+func (p *parser) movesOut(c, last *clause) bool {
+	t, cooks := p.technique(c.sense.Technique), p.technique(last.sense.Technique)
+	return t != nil && t.Name == placeTechnique && cooks != nil && cooks.Heat != "" && len(c.objects) > 0 && slices.ContainsFunc(c.links, func(l link) bool {
+		return l.role == "into" && (p.lang.Receiving[l.nouns[0].head()] || p.lang.Holding[l.nouns[0].head()])
+	})
+}
 
 // onlyHow tells whether a clause says nothing but a manner.
 func (p *parser) onlyHow(c *clause) bool {

@@ -40,7 +40,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	b.whereItIs(t, r)
 	solids := b.cookedIn(t, r)
-	laid := b.laidBy(t, r)
+	laid := b.laidBy(t, r, c.going)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.solids, made.technique = solids, t.Name
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
@@ -72,8 +72,8 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 }
 
 // laidBy is what was fried and is laid on a plate, by itself or with what lies there already: "put it with
-// the bacon".
-func (b *bindings) laidBy(t *larder.Technique, r *roles) *thing {
+// the bacon"; or what is moved out of the pan as it is fried, batch by batch.
+func (b *bindings) laidBy(t *larder.Technique, r *roles, moving bool) *thing {
 	if t.Name != placeTechnique {
 		return nil
 	}
@@ -82,7 +82,7 @@ func (b *bindings) laidBy(t *larder.Technique, r *roles) *thing {
 	if len(others) != 1 || !others[0].fried || slices.ContainsFunc(r.portions, func(p portion) bool { return !away(b.held(p)) }) {
 		return nil
 	}
-	if len(r.portions) == 0 && len(r.inputs) == 1 && !b.r.lang.Receiving[b.receiver(r)] {
+	if len(r.portions) == 0 && len(r.inputs) == 1 && !moving && !b.r.lang.Receiving[b.receiver(r)] {
 		return nil
 	}
 	return others[0]

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/language"
+	"yembra/core/larder"
 	"yembra/core/measure"
 )
 
@@ -201,4 +202,30 @@ func (b *bindings) dealt(n noun) bool {
 // doled tells whether the words behind a noun say that it is what is taken at a time: "4 drumsticks at a time".
 func (b *bindings) doled(n noun) bool {
 	return slices.ContainsFunc(b.r.lang.Doling, func(words language.List) bool { return b.text.runs(n.upto, words) })
+}
+
+// sided tells whether a clause says how it is done on each side of what it works on: "2 minutes a side", "on both
+// sides".
+func (b *bindings) sided(c *clause) bool {
+	ends := func(at [2]int) bool {
+		w := b.text.low(at[1] - 1)
+		return at[1] > at[0] && b.r.lang.Sides[w] && b.r.lang.Places[w]
+	}
+	return ends(c.clock) || slices.ContainsFunc(c.mannerAt, ends)
+}
+
+// shareSaid is the share of a thing that a noun means which names a line of it: by its measure, of a liquid in
+// which something was cooked: "4 tbsp of the poaching stock".
+func (b *bindings) shareSaid(n noun, x referent) float64 {
+	if x.portion != nil && n.amount[1] > 0 && !n.rest && x.made.heated && larder.Pours(b.lines[x.portion.line].food) && b.byMeasure(n) {
+		return b.measured(n, *x.portion, 1)
+	}
+	return b.shareMade(n, x.made)
+}
+
+// byMeasure tells whether the amount of a noun is one of a known measure by volume or mass.
+func (b *bindings) byMeasure(n noun) bool {
+	unit, ok := b.r.lang.Lines.Unit(b.text.low(n.amount[1] - 1))
+	kind, known := measure.DimensionOf(unit)
+	return ok && known && kind != measure.Count
 }

@@ -49,6 +49,8 @@ type Writing struct {
 	Strew string
 	// AsStiff says why a dough takes another amount of its liquid.
 	AsStiff string `yaml:"asStiff"`
+	// AsPoured says why a dish takes less of a liquid in which nothing is cooked any more.
+	AsPoured string `yaml:"asPoured"`
 	// WantedMore and WantedLess say that a table asked for more or less of a trait.
 	WantedMore string `yaml:"wantedMore"`
 	WantedLess string `yaml:"wantedLess"`

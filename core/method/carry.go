@@ -48,6 +48,13 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 		}
 		p = c.plan(&d, &a)
 	}
+	if put, ok := c.onlyPoured(p, dec); ok {
+		dec = put
+		if a, err = c.book.Apply(asked, dec, detail); err != nil {
+			return swap.Adaptation{}, err
+		}
+		p = c.plan(&d, &a)
+	}
 	p.number()
 	for i := range a.Components {
 		c.component(p, i, dec)

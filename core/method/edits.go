@@ -59,7 +59,11 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	}
 	out = append(out, w.pointsTo(a, own)...)
 	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
-		return nil, false // all that it was done to is gone
+		if d.subject = w.goneWith(n); len(d.subject) == 0 {
+			return nil, false // all that it was done to is gone
+		}
+		d.say = w.c.words().Add
+		return nil, true
 	}
 	if !kept && (n.Technique.Medium == "with" && len(own.objects) == 0 || len(d.subject) == 0 && !w.impliesWork(n) || objects == 0 && w.joinsNothing(n, out)) {
 		return nil, false // "dip in ..."
@@ -86,29 +90,6 @@ func (w *writer) joinsNothing(n *node, edits []edit) bool {
 		return false
 	}
 	return n.Technique.Family == "assemble" && onlyWith(n.Action) || w.intoGone(n.Action, edits)
-}
-
-// servesWhat names what is served where the work before it in the sentence said so and goes: "carve
-// the beef and serve with the gravy".
-func (w *writer) servesWhat(n *node) []edit {
-	a := n.Action
-	if !n.Is("serve") || !w.emptied || len(w.object) > 0 || a.Words.Verb[1] == 0 || slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) {
-		return nil
-	}
-	var things []named
-	lines := slices.Clone(n.To)
-	for _, in := range n.Inputs {
-		lines = append(lines, w.graph.Nodes[in].Holds...)
-	}
-	for _, line := range slices.Compact(slices.Sorted(slices.Values(lines))) {
-		if s := w.stand[line]; s != nil && s.flesh() && w.there(line, w.graph.Number(n)) {
-			things = append(things, w.c.stand(s, 1, false))
-		}
-	}
-	if len(things) == 0 {
-		return nil
-	}
-	return []edit{{a.Words.Verb[1], a.Words.Verb[1], " " + w.c.listing(things)}}
 }
 
 // goneManners takes out how an action is done where that speaks of what is gone.

@@ -75,8 +75,8 @@ func (w *writer) hangsOn(n *node) bool {
 	if !w.emptied && !w.thinned || !w.saysPlaces(n) || len(w.deeds[w.graph.Number(n)].before) > 0 || n.Action.Minutes != nil || n.Action.Cue != "" && !w.deeds[w.graph.Number(n)].cueless {
 		return false
 	}
-	if n.Is("cover") && (!w.emptied || len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool { return w.deeds[in].drop })) {
-		return false // a pot of which something is there, and off which nothing has to be skimmed
+	if n.Is("cover") && (!w.emptied || slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil && !w.fries(line) && w.there(line, w.graph.Number(n)) })) {
+		return false // a pot in which something is
 	}
 	f := n.Technique.Family
 	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")
@@ -153,4 +153,37 @@ func (w *writer) adds(stands ...*standIn) *clause {
 	c := &clause{node: -1, changed: true, text: w.c.words().Add + " " + w.c.listing(things), objects: things, stands: stands}
 	w.before = c
 	return c
+}
+
+// goneWith are the lines of the cook's own that were to go into a pot with flesh which goes in later: "return the
+// lamb to the pan with the tomatoes and stock".
+func (w *writer) goneWith(n *node) []int {
+	if !n.Is("return", "add") || len(n.Into) == 0 {
+		return nil
+	}
+	at := w.graph.Number(n)
+	return slices.DeleteFunc(slices.Clone(n.With), func(line int) bool { return !w.there(line, at) || !slices.Contains(n.Named, line) })
+}
+
+// servesWhat names what is served where the work before it in the sentence said so and goes: "carve
+// the beef and serve with the gravy".
+func (w *writer) servesWhat(n *node) []edit {
+	a := n.Action
+	if !n.Is("serve") || !w.emptied || len(w.object) > 0 || a.Words.Verb[1] == 0 || slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) {
+		return nil
+	}
+	var things []named
+	lines := slices.Clone(n.To)
+	for _, in := range n.Inputs {
+		lines = append(lines, w.graph.Nodes[in].Holds...)
+	}
+	for _, line := range slices.Compact(slices.Sorted(slices.Values(lines))) {
+		if s := w.stand[line]; s != nil && s.flesh() && w.there(line, w.graph.Number(n)) {
+			things = append(things, w.c.stand(s, 1, false))
+		}
+	}
+	if len(things) == 0 {
+		return nil
+	}
+	return []edit{{a.Words.Verb[1], a.Words.Verb[1], " " + w.c.listing(things)}}
 }

@@ -82,7 +82,7 @@ func (p *plan) takesMore(at int) bool {
 	if n.Technique.Family == "control" && slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.takesMore(in) }) {
 		return false // turned down under a steamer
 	}
-	if (n.Is("season") || n.Technique.Family == "dry heat" && p.onlyFlesh(n)) && !n.Liquid && len(slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) || p.dusts(line) })) < 2 {
+	if (n.Is("season") || n.Technique.Family != "mix" && p.onlyFlesh(n)) && !n.Liquid && len(slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) || p.dusts(line) })) < 2 {
 		return false // a piece is seasoned by itself
 	}
 	if n.Is("strain") && n.Liquid && p.cookedBefore(at) && len(n.Users) > 0 {
@@ -90,7 +90,7 @@ func (p *plan) takesMore(at int) bool {
 	}
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) && !p.liesFlat(n) &&
+		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) && !p.liesFlat(n) && !(n.Action.Sided && n.Technique.Family == "dry heat") &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
 				into := n.Technique.Family == "wet heat" && n.Liquid // "scrape it all into the pot and simmer"
 				n := &p.graph.Nodes[in]

@@ -6,6 +6,9 @@ import (
 	"yembra/core/larder"
 )
 
+// panUses are the uses of eggs that set in a pan by themselves.
+var panUses = []string{"omelette", "scramble"}
+
 // setsThrough is how long a batter that stands for eggs cooks in its pan, where the time of the eggs is too
 // short for it: with what it lacks of the time that all the cooking after gives it; 0 for any other.
 func (p *plan) setsThrough(i int) float64 {
@@ -15,7 +18,7 @@ func (p *plan) setsThrough(i int) float64 {
 	}
 	for _, line := range n.To {
 		s := p.stand[line]
-		if s == nil || s.gone || s.class != larder.Egg || !s.is(larder.Batter) || s.book.CookMinutes == 0 || !p.there(line, i) {
+		if s == nil || s.gone || s.class != larder.Egg || !slices.Contains(panUses, s.chosen.Use) || !s.is(larder.Batter) || s.book.CookMinutes == 0 || !p.there(line, i) {
 			continue
 		}
 		all := 0.0

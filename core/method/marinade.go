@@ -80,6 +80,8 @@ func (p *plan) boundLater(s *standIn, i int) bool {
 		switch n := &p.graph.Nodes[k]; {
 		case n.Is("shape"):
 			return mixed
+		case n.Technique.Family == "machine":
+			return false // it is ground there, however it comes
 		case n.Technique.Heat != "":
 			return false
 		default:

@@ -16,7 +16,7 @@ import (
 // food that the component holds besides is one with any.
 const ownPart = 2
 
-var ownPartUses = []string{"stock", "pale-stock", "set"}
+var ownPartUses = []string{"stock", "pale-stock", "set", "set-sweet"}
 
 // Parts are the components of an adaptation as a cook would set them out: what
 // was dropped is gone, and a swap that takes several steps to prepare (a broth,

@@ -110,7 +110,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if noun.Vessel && len(noun.Refs) == 0 || !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) && !w.ofItself(noun, w.slice(noun.Name, noun.Upto)) {
 		return kept, false // "strain the juice", of the tamarind
 	}
-	if w.ofGoneTin(noun) || w.isInAlready(n, p, noun) || p.Role == "with" && w.itsOwnJuices(n, noun) {
+	if w.ofGoneTin(noun) || w.isInAlready(n, p, noun) || (p.Role == "with" || p.Role == "to" && len(p.Nouns) > 1) && w.itsOwnJuices(n, noun) {
 		return nil, true // "the white crab meat", of which all went in; "return the meat with any juices"
 	}
 	if name := onlyNamed(noun); name != "" {
@@ -238,6 +238,9 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			w.parted[line], share = at, 1
 		}
 		if s := w.stand[line]; s != nil {
+			if w.pouredShare(line) > 0 {
+				share = 1 // there is no more of it
+			}
 			rest := noun.Rest
 			if w.restOfWhole(noun, lines, at) {
 				rest, share = false, 1

@@ -23,8 +23,10 @@ type Action struct {
 	Per float64 `json:"-"`
 	// Each tells that it is done anew for each of several: "for each pancake".
 	Each bool `json:"-"`
-	From int  `json:"from"`
-	Upto int  `json:"upto"`
+	// Sided tells that it is said of each side of a piece: "2 minutes a side".
+	Sided bool `json:"-"`
+	From  int  `json:"from"`
+	Upto  int  `json:"upto"`
 	// Heat is what the text says of the ring ("low"), Vessel where it happens,
 	// Manner how ("stirring often"), Makes what the text calls the outcome.
 	Heat   string `json:"heat,omitempty"`

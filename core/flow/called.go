@@ -173,3 +173,20 @@ func (b *bindings) heaviest(counts func(*thing, portion) bool, fits func(*thing)
 // muchHeavier is how many times as heavy an earlier thing must be to be meant before a
 // later one; an estimate.
 const muchHeavier = 1.2
+
+// byOwnName is what goes by a name that the text has given it.
+func (b *bindings) byOwnName(n noun) []referent {
+	if t := b.byItsName(n); t != nil {
+		return []referent{{made: t}}
+	}
+	if found := b.ofTitle(n); found != nil {
+		return found
+	}
+	if p, ok := b.usedOf(n); ok {
+		return []referent{b.nowOf(p)}
+	}
+	if t := b.justLeft(n); t != nil {
+		return []referent{{made: t}}
+	}
+	return b.untouchedPart(n)
+}

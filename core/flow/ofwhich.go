@@ -1,6 +1,9 @@
 package flow
 
 import (
+	"maps"
+	"slices"
+
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -36,3 +39,32 @@ func (b *bindings) of(p portion, refs []recipe.Ref) {
 
 // manyOf stands while an action is bound for several lines of one thing.
 const manyOf = "*"
+
+// ofTitle is what a thing with a name of several words held that has gone into something else, where it is taken out of
+// there again: "take out the mushrooms and tofu skin".
+func (b *bindings) ofTitle(n noun) []referent {
+	if len(n.words) < 2 {
+		return nil
+	}
+	out := b.takesAway() || b.tech.Family == "cut"
+	for i := len(b.things) - 1; i >= 0; i-- {
+		t := b.things[i]
+		if t.title == nil || !slices.Equal(n.words, t.title) || b.open(t) {
+			continue
+		}
+		var found []referent
+		for p := range t.holds {
+			in := b.holder[p]
+			switch {
+			case in == nil || !b.open(in) || larder.Pours(b.lines[p.line].food):
+			case out:
+				found = append(found, referent{made: in, portion: &p})
+			case in.taken && !slices.ContainsFunc(slices.Collect(maps.Keys(in.holds)), func(o portion) bool { return !t.holds[o] }):
+				return []referent{{made: in}} // "return the mushrooms and tofu skin"
+			}
+		}
+		slices.SortFunc(found, func(x, y referent) int { return x.portion.line - y.portion.line })
+		return found
+	}
+	return nil
+}

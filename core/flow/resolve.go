@@ -155,20 +155,6 @@ func (b *bindings) onlyExtract(n noun, found []referent) bool {
 	return l.food != nil && b.r.lang.Extracts[l.food.Kind] && last(l.name) != n.head()
 }
 
-// byOwnName is what goes by a name that the text has given it.
-func (b *bindings) byOwnName(n noun) []referent {
-	if t := b.byItsName(n); t != nil {
-		return []referent{{made: t}}
-	}
-	if p, ok := b.usedOf(n); ok {
-		return []referent{b.nowOf(p)}
-	}
-	if t := b.justLeft(n); t != nil {
-		return []referent{{made: t}}
-	}
-	return b.untouchedPart(n)
-}
-
 // justLeft is what the action before has made of several things, where a noun is the word for what
 // such work leaves: "the paste", of what was pounded, and no curry paste of the list.
 func (b *bindings) justLeft(n noun) *thing {

@@ -2,6 +2,8 @@ package flow
 
 import (
 	"slices"
+	"strconv"
+	"strings"
 
 	"yembra/core/language"
 	"yembra/core/larder"
@@ -25,6 +27,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return b.measured(n, p, left)
 	case n.rest && (n.share == 0 || n.pronoun && b.restOfUnit(n) != nil):
 		return left
+	case n.share == 0 && !n.rest && b.preparedPart(n, p) > 0:
+		return min(b.preparedPart(n, p), left)
 	case n.share > 0 && n.rest:
 		return n.share * left
 	case n.share > 0 && n.one && !n.plural && b.lines[p.line].line.Counted() && b.lines[p.line].line.Amount.Low > 1:
@@ -228,4 +232,24 @@ func (b *bindings) byMeasure(n noun) bool {
 	unit, ok := b.r.lang.Lines.Unit(b.text.low(n.amount[1] - 1))
 	kind, known := measure.DimensionOf(unit)
 	return ok && known && kind != measure.Count
+}
+
+// preparedPart is the share of a line of which a noun names those that the list has prepared so: "the halved onion", of
+// "2 onions, 1 halved, 1 chopped"; 0 for any other.
+func (b *bindings) preparedPart(n noun, p portion) float64 {
+	l := b.lines[p.line].line
+	if !l.Counted() || l.Amount.Low <= 1 {
+		return 0
+	}
+	words := strings.Fields(strings.ToLower(strings.ReplaceAll(l.Preparation, ",", " ")))
+	for i := 1; i < len(words); i++ {
+		count := b.r.lang.Lines.Figures.Numbers[words[i-1]]
+		if v, err := strconv.ParseFloat(words[i-1], 64); err == nil {
+			count = v
+		}
+		if count > 0 && count < l.Amount.Low && slices.ContainsFunc(n.words, func(w string) bool { return w == words[i] }) {
+			return count / l.Amount.Low
+		}
+	}
+	return 0
 }

@@ -126,7 +126,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 		},
 		"the water is simmered with what flavours it": {
 			"Soup\nServes 4\n\n600 g pork shoulder\n1.5 l water\n1 onion, halved\n1 tsp dried oregano\n2 tomatoes\n1 tbsp oil\n\nMethod\n1. Simmer the pork in the water with half the onion and the oregano for 25 minutes. Take them out and shred the meat. Strain the broth.\n2. Chop the other half of the onion and the tomatoes and fry them in the oil. Pour in the broth and simmer for 10 minutes. Stir in the pork.",
-			map[string]string{line("0"): "jackfruit-shreds"}, []string{"Simmer the water, half of the onion and the dried oregano for 20 minutes. Strain the broth.", "fry them in the oil."}, nil,
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"Simmer the water, half of the onion and the dried oregano for 20 minutes. Strain the broth.", "fry them in the oil."}, nil,
 		},
 		"the milk of a poaching is warmed, and kept as much as is said": {
 			"Cakes\nServes 4\n\n350 g smoked haddock\n300 ml milk\n1 bay leaf\n450 g potatoes\n\nMethod\n1. Put the haddock in a pan with the milk and bay leaf, bring to a simmer and poach for 6 minutes. Lift out the fish and flake it. Keep 3 tbsp of the milk.\n2. Boil the potatoes and mash them with the reserved milk. Fold through the flaked fish.",

@@ -116,7 +116,7 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 	if t.mark(c.upto, ".") && t.words[c.upto].Glued && c.upto+1 < len(t.words) && t.words[c.upto+1].Kind == lex.Word && t.words[c.upto+1].low == t.words[c.upto+1].Text {
 		c.upto++ // "5 min. per side"
 	}
-	for t.lang.TimeTails[t.low(c.upto)] && !t.is(c.upto+1, t.lang.Subjects) {
+	for w := t.low(c.upto); t.lang.TimeTails[w] && !t.is(c.upto+1, t.lang.Subjects) && (t.lang.Subordinators[w] == "" || t.lang.Lines.Or[t.low(c.upto-1)]); w = t.low(c.upto) {
 		c.upto++
 	}
 	if grams, upto := t.perWeight(c.upto); grams > 0 {

@@ -50,6 +50,11 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if at := a.Words.Outcome; at[1] > 0 && len(w.animalWords(larder.Capital(a.Makes)+".")) > 0 {
 		out = append(out, edit{at[0], at[1], ""}) // "to make a mayonnaise"
 	}
+	if at := a.Words.Aim; at[1] > at[0] && at[0] >= a.From {
+		if said := w.slice(at[0], at[1]); w.c.renamed(said) != said {
+			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "for the raita"
+		}
+	}
 	if at := a.Words.Shape; at[1] > 0 {
 		if said := w.slice(at[0], at[1]); d.say == w.c.words().Put {
 			out = append(out, edit{w.behindObject(a, at[0]), at[1], ""}) // "break the fish into chunks into a dish"

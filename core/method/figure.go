@@ -54,7 +54,7 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 			if cue := a.Words.Cue; d.cueless && cue[1] > a.From && cue[1] <= at[0] {
 				at[0], say = cue[0], words.For+" "+say // "until thick, about 10 minutes"
 			}
-			out = append(out, edit{at[0], w.otherTime(a, at[1]), say})
+			out = append(out, edit{at[0], w.otherTime(a, at[1]), w.lastOf(at) + say})
 		} else {
 			tail += " " + words.For + " " + w.c.spoken(*d.minutes)
 		}
@@ -72,6 +72,16 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 		out = append(out, edit{at, at, tail})
 	}
 	return out
+}
+
+// lastOf are the words of a time that say that it is the end of a longer one, with a blank behind: "the last ".
+func (w *writer) lastOf(at [2]int) string {
+	words := strings.Fields(w.slice(at[0], at[1]))
+	k := slices.IndexFunc(words, func(word string) bool { return w.l.Language().Lasts[strings.ToLower(word)] })
+	if k < 0 {
+		return ""
+	}
+	return strings.Join(words[:k+1], " ") + " "
 }
 
 // otherTime is where words end behind a time that give another for another heat, which goes with it: "for 8 hours, or

@@ -51,6 +51,38 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Plain omelette\nServes 1\n\n3 eggs\n15 g butter\n1 tbsp chives, snipped\n\nMethod\n1. Beat the eggs with a fork. Melt the butter in a small frying pan. Pour in the eggs. Cook, drawing in the edges, for about a minute until just set.\n2. Scatter over the chives, fold over and slide onto a plate.",
 			"for about 5 minutes until just set", "a minute",
 		},
+		"the last minutes of a shorter cooking": {
+			"Pie filling\nServes 6\n\n900 g braising steak, diced\n2 onions, sliced\n3 carrots, sliced\n440 ml stout\n\nMethod\n1. Put the beef, onions and carrots in a pan with the stout. Bring to a simmer, cover, and cook gently for 2 hours until the beef is tender. Uncover for the last 30 minutes so the gravy thickens.",
+			"for the last 15 minutes", "last 30",
+		},
+		"a lid goes on what stays": {
+			"Casserole\nServes 4\n\n8 pork sausages\n1 tbsp oil\n1 red onion, sliced\n400 g tin chopped tomatoes\n\nMethod\n1. Brown the sausages in the oil and lift them out. Fry the onion for 8 minutes. Pour in the tomatoes and nestle the sausages back in. Cover and simmer for 20 minutes.",
+			"Cover and simmer", "nestle",
+		},
+		"what goes back with flesh that comes later": {
+			"Tagine\nServes 6\n\n1 kg lamb shoulder, in chunks\n2 tbsp olive oil\n2 onions, chopped\n400 g tin chopped tomatoes\n500 ml vegetable stock\n\nMethod\n1. Heat half the oil in a heavy pan and brown the lamb in batches, transferring each batch to a bowl. Add the remaining oil and cook the onions for 10 minutes.\n2. Return the lamb and any juices to the pan with the tomatoes and stock. Bring to the boil, cover and simmer for 1 hour 30 minutes.",
+			"Add the tomatoes and the vegetable stock", "juices",
+		},
+		"what is mixed is not chopped before it is ground": {
+			"Cakes\nMakes 12\n\n400 g white fish fillets\n2 tbsp red curry paste\n2 tbsp cornflour\n60 g green beans, sliced\n3 tbsp oil\n\nMethod\n1. Roughly chop the fish and pulse it in a food processor with the curry paste and cornflour until sticky. Stir in the beans. Shape into 12 small cakes and fry in the oil for 3 minutes a side.",
+			"in a food processor", "chop the",
+		},
+		"pieces that are turned take nothing in": {
+			"Toast\nServes 2\n\n3 eggs\n100 ml milk\n4 thick slices brioche\n20 g butter\n6 rashers smoked bacon\n\nMethod\n1. Grill the bacon until crisp and keep warm.\n2. Whisk the eggs with the milk. Soak the brioche in the mixture for 30 seconds on each side.\n3. Melt the butter in a pan and fry two slices for 2-3 minutes a side until golden. Serve the toast topped with the bacon.",
+			"for 2-3 minutes a side", "golden.\nStir",
+		},
+		"what a part of the dish is for goes by its other name": {
+			"Dip\nServes 2\n\n1 cucumber, grated\n200 g natural yoghurt\n2 tbsp chopped mint\n\nMethod\n1. For the raita, squeeze the cucumber dry and mix it into the yoghurt with the mint.",
+			"For the cool sauce, squeeze the cucumber dry", "raita",
+		},
+		"a broth of what stands for a bird": {
+			"Soup\nServes 6\n\n1 small chicken (about 1.3 kg)\n2 litres water\n2 onions, 1 halved, 1 chopped\n3 carrots, sliced\n1 bay leaf\n\nMethod\n1. Put the chicken in a large pot with the water, the halved onion and bay. Bring to the boil, then simmer for 1 hour.\n2. Take out the chicken, strip the meat from the bones and shred it. Strain the stock and return it to the pan.\n3. Add the chopped onion and carrots and simmer for 15 minutes. Return the chicken to the pan and heat through.",
+			"Take out the oyster mushrooms and tofu skin. Strain the stock", "shred",
+		},
+		"no more stock than is poured": {
+			"Salad\nServes 4\n\n4 chicken breasts\n500 ml chicken stock\n1 shallot, chopped\n1 tbsp oil\n1 tbsp curry powder\n150 g mayonnaise\n\nMethod\n1. Poach the chicken in the stock for 15 minutes. Leave to cool in the liquid, then shred.\n2. Cook the shallot in the oil. Add the curry powder, then add 4 tablespoons of the poaching stock and bubble until syrupy. Stir in the mayonnaise and the chicken.",
+			"then add the golden vegetable stock", "half of the",
+		},
 		"a dough that stands for a sheet is rolled out": {
 			"Puffs\nMakes 16\n\n1 sheet (320 g) ready-rolled all-butter puff pastry\n400 g potatoes, boiled and mashed\n2 tbsp oil\n\nMethod\n1. Cut the pastry into 16 squares. Place a spoonful of the potato in the middle of each and fold over. Brush with the oil and bake at 200C for 25 minutes.",
 			"Roll it out on a floured board", "looks",

@@ -70,3 +70,30 @@ func (p *plan) braiseOn(s *standIn) {
 
 // meetsSauce is how long things simmer in a sauce to take it up; an estimate.
 const meetsSauce = 10.0
+
+// lastMinutes shortens what is done during the last minutes of a cooking that is shorter now: "uncover for the last
+// 30 minutes".
+func (p *plan) lastMinutes() {
+	for i := range p.deeds {
+		n := &p.graph.Nodes[i]
+		if !n.Is("uncover") || n.Action.Minutes == nil || p.deeds[i].drop {
+			continue
+		}
+		for k := i - 1; k >= 0 && p.graph.Nodes[k].At == n.At; k-- {
+			d := &p.deeds[k]
+			if d.drop || p.graph.Nodes[k].Technique.Heat == "" {
+				continue
+			}
+			if d.minutes != nil {
+				all := d.minutes.Low
+				if len(d.late) > 0 {
+					all += d.late[0].tail
+				}
+				if n.Lasts > all/2 {
+					p.deeds[i].minutes = minutesOf(all / 2)
+				}
+			}
+			break
+		}
+	}
+}

@@ -65,6 +65,7 @@ func (p *plan) retime() {
 			}
 		}
 	}
+	p.lastMinutes()
 	for _, s := range p.inOrder() {
 		p.cookThrough(s)
 		p.braiseOn(s)

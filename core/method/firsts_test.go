@@ -4,6 +4,10 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/recipe"
+	"yembra/core/swap"
 )
 
 // What is carried over by one rule in every dish: each card has one thing and has not another.
@@ -68,8 +72,8 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"in a food processor", "chop the",
 		},
 		"pieces that are turned take nothing in": {
-			"Toast\nServes 2\n\n3 eggs\n100 ml milk\n4 thick slices brioche\n20 g butter\n6 rashers smoked bacon\n\nMethod\n1. Grill the bacon until crisp and keep warm.\n2. Whisk the eggs with the milk. Soak the brioche in the mixture for 30 seconds on each side.\n3. Melt the butter in a pan and fry two slices for 2-3 minutes a side until golden. Serve the toast topped with the bacon.",
-			"for 2-3 minutes a side", "golden.\nStir",
+			"Steaks and cakes\nServes 4\n\n4 beef steaks\n500 g potatoes, boiled and mashed\n1 onion, chopped\n2 tbsp oil\n\nMethod\n1. Mix the potatoes with the onion and shape into 4 cakes. Fry the cakes in the oil for 2-3 minutes a side until golden.\n2. Fry the steaks for 3 minutes a side and serve with the cakes.",
+			"for 2-3 minutes a side", "mushrooms to",
 		},
 		"what a part of the dish is for goes by its other name": {
 			"Dip\nServes 2\n\n1 cucumber, grated\n200 g natural yoghurt\n2 tbsp chopped mint\n\nMethod\n1. For the raita, squeeze the cucumber dry and mix it into the yoghurt with the mint.",
@@ -95,5 +99,32 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 		card := saidOf(t, c, x.recipe)
 		require.Contains(t, card, x.has, name)
 		require.NotContains(t, card, x.hasNot, name)
+	}
+}
+
+// Where flesh was only poached in a stock, no more of what stands for that is listed than goes into the dish; what goes
+// into a broth and out of it again is not taken for boiled all the while.
+func TestBrothsAreListedAndReadAsTheyArePoured(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	adapted := func(text string) swap.Adaptation {
+		d := c.reader.Read(text, measure.Metric)
+		dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+		require.NoError(t, err)
+		a, err := c.Adapt(d, dec, false)
+		require.NoError(t, err)
+		return a
+	}
+	a := adapted("Coronation chicken salad\nServes 4\n\n4 skinless chicken breasts\n500 ml chicken stock\n1 bay leaf\n1 tbsp oil\n1 shallot, finely chopped\n1 tbsp mild curry powder\n1 tbsp tomato purée\n3 tbsp mango chutney\n150 g mayonnaise\n100 g natural yoghurt\n50 g sultanas\n25 g flaked almonds, toasted\n2 Little Gem lettuces\n\nPoach the chicken in the stock with the bay leaf for 15 minutes. Turn off the heat and leave to cool in the liquid, then shred into bite-sized pieces.\nHeat the oil in a small pan and cook the shallot until soft. Add the curry powder and tomato purée, cook for 2 minutes, then add 4 tablespoons of the poaching stock and bubble until syrupy. Leave to cool.\nStir the mango chutney, mayonnaise and yoghurt into the curry mixture. Fold through the chicken and sultanas and season to taste.\nPile the chicken onto the lettuce leaves and scatter with the almonds.")
+	stock := 0.0
+	for _, l := range a.Components[0].Lines {
+		if l.From != nil && *l.From == recipe.LineRef(0, 1) && l.FoodID() == "water" {
+			stock += l.Mass()
+		}
+	}
+	require.InDelta(t, 60, stock, 5)
+	a = adapted("Soup\nServes 6\n\n1 small chicken (about 1.3 kg)\n2 litres water\n2 onions, 1 halved, 1 chopped\n3 carrots, sliced\n1 bay leaf\n150 g rice noodles\n\nMethod\n1. Put the chicken in a large pot with the water, the halved onion and bay. Bring to the boil, then simmer for 1 hour.\n2. Take out the chicken, strip the meat from the bones and shred it. Strain the stock and return it to the pan.\n3. Add the chopped onion and carrots and simmer for 15 minutes. Add the noodles and cook for 5 minutes. Return the chicken to the pan and heat through.")
+	for _, s := range a.Components[0].Steps {
+		require.Empty(t, s.Findings, s.Text)
 	}
 }

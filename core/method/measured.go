@@ -63,7 +63,9 @@ func (w *writer) ownMeasure(noun recipe.Noun) string {
 func (p *plan) asMuch(s *standIn) bool {
 	was, now := s.was.Mass(), 0.0
 	for _, k := range s.lines {
-		now += p.a.Components[s.component].Lines[k].Mass()
+		if l := &p.a.Components[s.component].Lines[k]; !p.c.strainedOut(l) || larder.Pours(p.l.Food(l.FoodID())) {
+			now += l.Mass()
+		}
 	}
 	return was == 0 || now == 0 || math.Abs(now/was-1) <= aboutAsMuch
 }

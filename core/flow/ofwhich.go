@@ -68,3 +68,21 @@ func (b *bindings) ofTitle(n noun) []referent {
 	}
 	return nil
 }
+
+// bothOut are the two things besides fat that a pan holds, where both are taken out of it: "scoop both out".
+func (b *bindings) bothOut(n noun) []referent {
+	if len(n.words) != 1 || !b.r.lang.Pair[n.words[0]] || !b.takesAway() || b.focus == nil {
+		return nil
+	}
+	var found []referent
+	for p := range b.focus.holds {
+		if !b.fat(p) && b.holder[p] == b.focus {
+			found = append(found, referent{made: b.focus, portion: &p})
+		}
+	}
+	if len(found) != pair {
+		return nil
+	}
+	slices.SortFunc(found, func(x, y referent) int { return x.portion.line - y.portion.line })
+	return found
+}

@@ -271,7 +271,7 @@ func (t *thing) held(b *bindings) bool { return !t.spent && b.open(t) }
 // latest is the last thing made that is still something by itself and fits.
 func (b *bindings) latest(fits func(*thing) bool) *thing {
 	for i := len(b.things) - 1; i >= 0; i-- {
-		if t := b.things[i]; b.open(t) && fits(t) {
+		if t := b.things[i]; b.open(t) && fits(t) && !(t.taken && b.flavoursOnly(t)) { // "remove the herbs and shred the meat into the sauce"
 			return t
 		}
 	}

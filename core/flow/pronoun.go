@@ -16,6 +16,9 @@ func (b *bindings) pronoun(n noun) []referent {
 	if n.all && !n.rest && n.share == 0 && (len(n.words) == 0 || b.r.lang.Pair[n.words[0]]) {
 		return b.lastTwo()
 	}
+	if found := b.bothOut(n); found != nil {
+		return found
+	}
 	if len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && b.focus != nil && b.holdsFat(b.focus) {
 		if t := b.latest(func(x *thing) bool { return x.apart && len(x.holds) == 2 && x.comp == b.comp && b.open(x) }); t != nil {
 			return []referent{{made: t}} // "dice the onion and the carrot; melt the butter and cook both"

@@ -171,7 +171,7 @@ func (p *plan) restOfCue(n *flow.Node) string {
 		if s.Says {
 			if gone = p.gone(n, s.Text, s.Points); gone && (p.stillShows(n, s, false) || p.takesColour(n, s) && p.stillShows(n, s, true)) {
 				gone = !p.stillShows(n, s, false) // "dark brown and nearly dry", of the beef
-				kept = append(kept, s.State)
+				kept = append(kept, p.ofFat(n, s))
 				continue
 			}
 		} else if gone || p.gone(n, s.Text, s.Points) {
@@ -209,4 +209,20 @@ func (p *plan) stillShows(n *flow.Node, sign recipe.Sign, flesh bool) bool {
 		f := p.l.Food(s.was.FoodID())
 		return len(own) > 0 && slices.Contains(words, own[len(own)-1]) || f != nil && slices.ContainsFunc(words, func(w string) bool { return slices.Contains(p.l.Language().Groups[w], f.Kind) })
 	})
+}
+
+// ofFat is a sign with what it is one of where that is a fat beside other things: "the oil is smoking hot", of the fat
+// in the tin; of all else the state alone.
+func (p *plan) ofFat(n *flow.Node, sign recipe.Sign) string {
+	lang := p.l.Language()
+	if !slices.ContainsFunc(larder.Words(sign.Text), func(w string) bool { return lang.Fats[w] }) {
+		return sign.State
+	}
+	being := slices.IndexFunc(strings.Fields(sign.Text), func(w string) bool { return lang.Being[strings.ToLower(w)] })
+	for _, line := range slices.Concat(n.To, n.With) {
+		if s := p.stand[line]; being > 0 && s != nil && !s.gone && !s.bare && p.fries(line) {
+			return p.c.words().The + " " + s.name + " " + strings.Fields(sign.Text)[being] + " " + sign.State
+		}
+	}
+	return sign.State
 }

@@ -48,7 +48,11 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	out = append(out, w.brackets(a)...)
 	out = append(out, w.goneManners(n)...)
 	if at := a.Words.Outcome; at[1] > 0 && len(w.animalWords(larder.Capital(a.Makes)+".")) > 0 {
-		out = append(out, edit{at[0], at[1], ""}) // "to make a mayonnaise"
+		other := w.c.renamed(w.slice(at[0], at[1])) // "to make a thin omelette"
+		if other == w.slice(at[0], at[1]) || n.Technique.Family == "mix" {
+			other = "" // "to make a mayonnaise"
+		}
+		out = append(out, edit{at[0], at[1], other})
 	}
 	if at := a.Words.Aim; at[1] > at[0] && at[0] >= a.From {
 		if said := w.slice(at[0], at[1]); w.c.renamed(said) != said {

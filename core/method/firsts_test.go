@@ -87,6 +87,34 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Salad\nServes 4\n\n4 chicken breasts\n500 ml chicken stock\n1 shallot, chopped\n1 tbsp oil\n1 tbsp curry powder\n150 g mayonnaise\n\nMethod\n1. Poach the chicken in the stock for 15 minutes. Leave to cool in the liquid, then shred.\n2. Cook the shallot in the oil. Add the curry powder, then add 4 tablespoons of the poaching stock and bubble until syrupy. Stir in the mayonnaise and the chicken.",
 			"then add the golden vegetable stock", "half of the",
 		},
+		"both are taken out": {
+			"Rice\nServes 4\n\n3 tbsp olive oil\n6 boneless chicken thighs, in chunks\n150 g chorizo, sliced\n1 onion, chopped\n300 g paella rice\n1 litre vegetable stock\n\nMethod\n1. Heat the oil in a wide pan and fry the chicken for 6 minutes. Add the chorizo and fry until it releases its oil. Scoop both out onto a plate.\n2. Cook the onion in the oil left behind for 8 minutes. Add the rice and turn it in the oil. Stir in the stock, return the chicken and chorizo and simmer for 18 minutes.",
+			"Cook the onion in the oil left behind for 8 minutes.", "cook for 2 minutes",
+		},
+		"what is in the sauce is not put into it": {
+			"Ragu\nServes 6\n\n1 kg beef shin\n1 onion, chopped\n2 tbsp olive oil\n400 g tin plum tomatoes\n300 ml vegetable stock\n1 bay leaf\n2 sprigs rosemary\n\nMethod\n1. Cook the onion in the oil. Add the tomatoes, stock, bay, rosemary and beef and simmer for 3 hours. Remove the herbs and shred the meat into the sauce with two forks. Serve.",
+			"Remove the herbs", "with two forks",
+		},
+		"flakes are put into a dish once": {
+			"Pie\nServes 6\n\n400 g smoked haddock\n600 ml milk\n1 bay leaf\n50 g flour\n1 kg potatoes, boiled and mashed\n\nMethod\n1. Put the fish in a pan with the milk and bay leaf and poach for 8 minutes. Lift the fish out and flake it into an ovenproof dish. Strain the milk.\n2. Whisk the milk into the flour and simmer for 5 minutes. Pour over the fish, spread the mash on top and bake at 200C for 30 minutes.",
+			"into an ovenproof dish", "and put the",
+		},
+		"a batter round pieces bakes its time": {
+			"Toad\nServes 4\n\n8 pork sausages\n1 tbsp oil\n140 g plain flour\n4 eggs\n200 ml milk\n\nMethod\n1. Whisk the flour and eggs, then whisk in the milk. Put the sausages and oil in a roasting tin and cook at 220C for 12 minutes, until the sausages are starting to brown and the oil is smoking hot. Pour the batter around the sausages and bake for 30 minutes, until risen and crisp.",
+			"bake for 30 minutes", "brown and smoking",
+		},
+		"an omelette that is rolled up is cooked": {
+			"Noodles\nServes 3\n\n200 g rice vermicelli\n3 tbsp vegetable oil\n2 eggs, beaten\n1 onion, sliced\n\nMethod\n1. Soak the vermicelli and drain.\n2. Heat 1 tablespoon of oil in a wok, pour in the eggs, swirl to make a thin omelette and cook for a minute on each side. Slide onto a board, roll up and slice.\n3. Fry the onion in the rest of the oil, add the noodles and mix in the omelette.",
+			"mix in the pancake", "gel up",
+		},
+		"a little more of what stands for a fat": {
+			"Hotpot\nServes 6\n\n50 g dripping\n2 onions, sliced\n900 g potatoes, sliced\n500 ml vegetable stock\n\nMethod\n1. Fry the onions in some of the dripping. Pour in the stock. Arrange the potatoes on top and drizzle with a little more dripping. Bake at 160C for 90 minutes. Brush with a little more dripping and bake for 20 minutes.",
+			"drizzle with", "more the",
+		},
+		"onions fry in a fat where a paste stands for butter": {
+			"Parfait\nServes 8\n\n400 g chicken livers\n250 g butter, softened\n2 shallots, chopped\n50 ml brandy\n\nMethod\n1. Melt 25 g of the butter in a frying pan and cook the shallots gently for 5 minutes. Tip into a food processor. Fry the livers for 2 minutes and add to the processor with the brandy.\n2. Blend until smooth, then blend in the rest of the butter a little at a time. Chill for 4 hours.",
+			"oil in a frying pan and cook the shallots", "looks",
+		},
 		"a dough that stands for a sheet is rolled out": {
 			"Puffs\nMakes 16\n\n1 sheet (320 g) ready-rolled all-butter puff pastry\n400 g potatoes, boiled and mashed\n2 tbsp oil\n\nMethod\n1. Cut the pastry into 16 squares. Place a spoonful of the potato in the middle of each and fold over. Brush with the oil and bake at 200C for 25 minutes.",
 			"Roll it out on a floured board", "looks",

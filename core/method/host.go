@@ -15,7 +15,7 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 	find := func(upto, home int) int {
 		for k := upto - 1; k >= 0; k-- {
 			for _, at := range parts[k].nodes {
-				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) && !p.pouredAway(n) && !p.liesFlat(n) {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) && !p.pouredAway(n) && !p.liesFlat(n) && !n.Action.Sided {
 					return k
 				}
 			}
@@ -66,10 +66,10 @@ func (p *plan) stirred(parts []part, closing, home int) int {
 	return -1
 }
 
-// bakedWithin tells whether what an action made is in the oven by the end of the part.
+// bakedWithin tells whether what an action made is in the oven, or set and turned in its pan, by the end of the part.
 func (p *plan) bakedWithin(x part, at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.laidIntoOven(k) || p.bakedWithin(x, k))
+		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Action.Sided || p.laidIntoOven(k) || p.bakedWithin(x, k))
 	})
 }
 
@@ -90,7 +90,7 @@ func (p *plan) takesMore(at int) bool {
 	}
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) && !p.liesFlat(n) && !(n.Action.Sided && n.Technique.Family == "dry heat") &&
+		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) && !p.liesFlat(n) && !(n.Action.Sided && n.Technique.Heat != "") &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
 				into := n.Technique.Family == "wet heat" && n.Liquid // "scrape it all into the pot and simmer"
 				n := &p.graph.Nodes[in]

@@ -12,7 +12,7 @@ import (
 // ownFat is the clause with which a fat comes into the pan where flesh would have fried in
 // its own and others after it: "fry the bacon until the fat runs, add the onion".
 func (w *writer) ownFat(i int) []*clause {
-	if !w.friesInRunOut(i) || w.small == nil {
+	if !w.friesInRunOut(i) && !w.friesInPaste(i) || w.small == nil {
 		return nil
 	}
 	fry := w.l.Technique(fryTechnique)
@@ -128,4 +128,17 @@ func (p *plan) addsFat(n *flow.Node, named string) bool {
 	words := larder.Words(named)
 	next := p.graph.Number(n) + 1
 	return n.Technique.Joins == "yes" && len(words) > 0 && p.l.Language().Fats[words[len(words)-1]] && next < len(p.graph.Nodes) && p.graph.Nodes[next].At == n.At && p.cooksDry(next)
+}
+
+// friesInPaste tells whether an action fries in a fat for which a paste stands that does not fry, and no other fat is
+// there: what is left of the paste goes in later.
+func (p *plan) friesInPaste(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "dry heat" && !(n.Is("cook", "soften", "sweat") && !n.Liquid) || p.fatIn(i) || p.deeds[i].drop {
+		return false
+	}
+	return slices.ContainsFunc(slices.Concat(n.With, n.Into), func(line int) bool {
+		s := p.stand[line]
+		return s != nil && !s.gone && s.is(larder.NoFat) && p.c.fatLine(s.was) && s.Dissolves
+	})
 }

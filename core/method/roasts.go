@@ -34,7 +34,7 @@ func (p *plan) onlyReady(i int) bool {
 			ready += math.Max(p.line(line).Mass(), leastMass)
 		case s == nil && !p.dusts(line) && !p.bastes(line):
 			return false
-		case s == nil && !p.c.fatLine(p.line(line)):
+		case !p.c.fatLine(p.line(line)):
 			beside += p.line(line).Mass()
 		}
 	}

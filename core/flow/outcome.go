@@ -113,7 +113,7 @@ func (b *bindings) cookedIn(t *larder.Technique, r *roles) []portion {
 // went in, unless the work takes it out of there.
 func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
 	made.vessel = r.vessel
-	if leaves := t.Family == "cut" || t.Family == "machine" || t.Family == "separate" || t.Family == "clean"; r.vessel == "" && (!leaves || t.Takes == "some" && slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.liquid })) {
+	if leaves := t.Leaves == "aside" || t.Family == "cut" || t.Family == "machine" || t.Family == "separate" || t.Family == "clean"; r.vessel == "" && (!leaves || t.Takes == "some" && slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.liquid })) {
 		for _, in := range r.inputs {
 			if in.vessel != "" && !b.shared[in] {
 				made.vessel = in.vessel

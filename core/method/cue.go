@@ -14,8 +14,43 @@ func (p *plan) cueGone(n *flow.Node) bool {
 	if n.Action.Cue == "" {
 		return false
 	}
-	return p.gone(n, n.Action.Cue, pointsFirst(n))
+	return p.gone(n, n.Action.Cue, pointsFirst(n)) || p.bareOfGone(n)
 }
+
+// bareOfGone tells whether a cue that does not say of what it is one can only be that of flesh which is not there: "until
+// very tender", of a broth.
+func (p *plan) bareOfGone(n *flow.Node) bool {
+	if len(p.stand) == 0 || n.Technique.Family != "wet heat" || slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {
+		return sign.Says || !slices.ContainsFunc(larder.Words(sign.Text), func(w string) bool { return p.l.Language().DoneWords[w] })
+	}) {
+		return false
+	}
+	flesh, at := false, p.graph.Number(n)
+	for _, line := range n.To {
+		f := p.l.Food(p.line(line).FoodID())
+		switch s := p.stand[line]; {
+		case s != nil && s.flesh() && !p.there(line, at):
+			flesh = true
+		case s == nil && !p.flavours(line) && !p.seasonsPot(line) && f != nil && p.l.BehaviourOf(f, p.line(line).Form).Done > 0:
+			return false
+		case s != nil && s.flesh():
+			return false
+		}
+	}
+	return flesh
+}
+
+// seasonsPot tells whether a line is so little of its part that it only seasons: ginger and garlic in a broth.
+func (p *plan) seasonsPot(line int) bool {
+	at, all := p.graph.Lines[line], 0.0
+	for i := range p.dish.Components[at.Component].Lines {
+		all += p.dish.Components[at.Component].Lines[i].Mass()
+	}
+	return p.line(line).Mass() < littleOf*all
+}
+
+// littleOf is up to which share of a part a line only seasons it; an estimate.
+const littleOf = 0.03
 
 // pointsFirst is the pronoun with which a cue begins, if it does.
 func pointsFirst(n *flow.Node) string {
@@ -69,7 +104,7 @@ func (p *plan) gone(n *flow.Node, cue, points string) bool {
 			if lang.Products[w] && len(own) > 1 {
 				continue // "the sauce" is not the fish sauce
 			}
-			if signs[w] || p.beatsFlat(s) && lang.GoneSigns[still][w] || lang.GoneSigns[liquid][w] && p.pouredAlready(s, n) || slices.Contains(own, w) && !slices.Contains(now, w) && lang.Prepositions[w] == "" && !lang.Conjunctions[w] {
+			if signs[w] || p.beatsFlat(s) && lang.GoneSigns[still][w] || lang.GoneSigns[liquid][w] && p.pouredAlready(s, n) || lang.GoneSigns[setSigns][w] && p.setBefore(s) || slices.Contains(own, w) && !slices.Contains(now, w) && lang.Prepositions[w] == "" && !lang.Conjunctions[w] {
 				return true
 			}
 		}
@@ -225,4 +260,19 @@ func (p *plan) ofFat(n *flow.Node, sign recipe.Sign) string {
 		}
 	}
 	return sign.State
+}
+
+// setSigns is the row of what shows that egg sets, where what stands for it has set.
+const setSigns = "set"
+
+// setBefore tells whether something stands for egg and goes in as shreds that have set.
+func (p *plan) setBefore(s *standIn) bool {
+	return s.class == larder.Egg && s.chosen != nil && !s.gone && s.chosen.Use == flakesUse && s.is(larder.Ready)
+}
+
+// onlyThickens tells whether an action goes on for no time that is said, until its liquid is thick.
+func (p *plan) onlyThickens(n *flow.Node) bool {
+	return len(n.Action.Words.Signs) > 0 && !slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {
+		return !slices.ContainsFunc(larder.Words(sign.Text), func(w string) bool { return p.l.Language().ThickWords[w] })
+	})
 }

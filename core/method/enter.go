@@ -50,7 +50,7 @@ func (p *plan) enter(s *standIn) {
 			left -= minutes
 			continue
 		}
-		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !(n.Covered && n.Liquid) || s.setsIn(n) || p.setsWithEgg(n, func(o *standIn) bool { return slices.Contains(n.Holds, o.node) }) {
+		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !(n.Covered && n.Liquid) || s.setsIn(n) || p.tiedUp(path[start], path[i]) || p.setsWithEgg(n, func(o *standIn) bool { return slices.Contains(n.Holds, o.node) }) {
 			return // nobody opens a pie or a pudding to add something
 		}
 		if p.boundBefore(s, path[start:i]) {
@@ -246,6 +246,8 @@ func (p *plan) wetMinutes(i int) float64 {
 	switch {
 	case n.Action.Minutes == nil && n.Action.Cue == "" && p.l.Language().Coming[first]:
 		return math.Min(n.Lasts, boilsUp)
+	case n.Action.Minutes == nil && p.onlyThickens(n):
+		return math.Min(n.Lasts, bringsUp)
 	case p.untilFleshIsDone(i) > 0:
 		return math.Min(n.Lasts, p.untilFleshIsDone(i))
 	case t.Name == "pressure-cook":
@@ -263,6 +265,9 @@ const (
 	getsHot      = 5.0
 	warmsThrough = 20.0
 )
+
+// bringsUp is what a sauce takes to thicken that has all in it; an estimate.
+const bringsUp = 5.0
 
 // fleshAndFat tells whether an action works on nothing but flesh and fat, so that it cooks
 // them in that.

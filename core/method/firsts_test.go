@@ -115,6 +115,22 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Parfait\nServes 8\n\n400 g chicken livers\n250 g butter, softened\n2 shallots, chopped\n50 ml brandy\n\nMethod\n1. Melt 25 g of the butter in a frying pan and cook the shallots gently for 5 minutes. Tip into a food processor. Fry the livers for 2 minutes and add to the processor with the brandy.\n2. Blend until smooth, then blend in the rest of the butter a little at a time. Chill for 4 hours.",
 			"oil in a frying pan and cook the shallots", "looks",
 		},
+		"nothing is added to a sealed basin": {
+			"Pudding\nServes 4\n\n350 g self-raising flour\n175 g shredded beef suet\n225 ml cold water\n600 g stewing beef, diced\n1 onion, chopped\n2 tbsp plain flour\n150 ml vegetable stock\n\nMethod\n1. Mix the self-raising flour and suet, then stir in the water to a dough. Roll out two thirds of it and use to line a pudding basin.\n2. Toss the beef in the plain flour with the onion. Pack into the basin and pour in the stock. Roll out the remaining pastry to make a lid and press on to seal. Cover with foil and tie with string.\n3. Steam for 4 hours. Turn out and serve.",
+			"Steam for 4 hours. Turn out", "steam for",
+		},
+		"a broth is not boiled until flesh is tender": {
+			"Pork belly ramen\nServes 4\n\n800 g pork belly, skin removed\n1 litre chicken stock\n100 ml soy sauce\n50 ml mirin\n4 cm ginger, sliced\n4 garlic cloves, bruised\n4 eggs\n2 tbsp white miso\n320 g ramen noodles\n2 pak choi, quartered\n2 spring onions, sliced\n1 sheet nori, cut into strips\nChilli oil, to serve\n\n1. Put the pork belly in a pan with the stock, soy, mirin, ginger and garlic. Bring to the boil, skim, cover and simmer for 2 hours until very tender. Lift out the pork and leave to cool a little, then cut into thick slices. Strain the broth.\n2. Boil the eggs for 6½ minutes, cool in iced water, peel and halve.\n3. Whisk the miso into the broth and keep hot.\n4. Sear the pork slices in a dry frying pan for 2 minutes on each side until caramelised.\n5. Cook the noodles according to the packet, adding the pak choi for the last minute. Drain and divide between four bowls.\n6. Ladle over the broth and top with the pork, eggs, spring onions and nori. Drizzle with chilli oil.",
+			"cover and simmer for 30 minutes", "until very tender",
+		},
+		"a sauce that thickens has its cream in it": {
+			"Gravy\nServes 4\n\n300 g beef mince\n40 g butter\n1 tbsp plain flour\n300 ml vegetable stock\n100 ml double cream\n\nMethod\n1. Roll the mince into balls. Fry in half the butter for 8 minutes and keep warm. Add the rest of the butter to the pan and stir in the flour. Whisk in the stock and simmer for 3 minutes. Stir in the cream and bubble until thick. Return the meatballs to the gravy.",
+			"and bubble until thick", "bubble for",
+		},
+		"shreds that have set do not set": {
+			"Bowl\nServes 2\n\n300 g beef sirloin, thinly sliced\n1 onion, sliced\n200 ml dashi\n2 eggs\n300 g cooked rice\n\nMethod\n1. Simmer the onion in the dashi for 5 minutes. Add the beef and simmer for 3 minutes. Beat the eggs lightly and pour them over the beef. Cover and cook for 1 minute, until the eggs are barely set. Slide onto the rice.",
+			"Cover and cook for 1 minute", "barely set",
+		},
 		"a dough that stands for a sheet is rolled out": {
 			"Puffs\nMakes 16\n\n1 sheet (320 g) ready-rolled all-butter puff pastry\n400 g potatoes, boiled and mashed\n2 tbsp oil\n\nMethod\n1. Cut the pastry into 16 squares. Place a spoonful of the potato in the middle of each and fold over. Brush with the oil and bake at 200C for 25 minutes.",
 			"Roll it out on a floured board", "looks",

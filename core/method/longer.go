@@ -3,6 +3,7 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 )
 
@@ -96,4 +97,11 @@ func (p *plan) lastMinutes() {
 			break
 		}
 	}
+}
+
+// tiedUp tells whether what an action began is sealed before another, so that nobody opens it to add more.
+func (p *plan) tiedUp(from, to int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[from:to], func(n flow.Node) bool {
+		return n.Is("seal") && n.At.Component == p.graph.Nodes[to].At.Component
+	})
 }

@@ -125,6 +125,9 @@ func (p *plan) base(i int) float64 {
 	if n.Technique.Family == "oven" {
 		base = math.Max(p.wants(i)*slowOven, base)
 	}
+	if n.Is("steam") && p.tiedUp(0, i) {
+		base = math.Max(base, crustSteams)
+	}
 	if p.inSlowPot(i) {
 		return math.Max(p.wants(i)*slowPot, warmsUp)
 	}
@@ -137,6 +140,9 @@ func (p *plan) base(i int) float64 {
 // slowOven is how much longer raw things take in a covered pot in the oven than on the ring; an
 // estimate.
 const slowOven = 2.5
+
+// crustSteams is what a crust of suet takes in its basin; an estimate.
+const crustSteams = 90.0
 
 // saysMore tells whether some of what a cue tells of is there though another part of it is gone:
 // "until the meat falls from the bone and the potatoes are soft".

@@ -81,11 +81,18 @@ func massOf(food *larder.Food, form string, q quantity, sys measure.System) (*me
 	}
 	if q.inches > 0 && food != nil {
 		if each, ok := m.Pieces["thumb"]; ok {
-			g := q.amount.Span().Over(each).Times(q.inches)
+			count := q.amount.Span()
+			if q.sole {
+				count = measure.Exactly(1)
+			}
+			g := count.Over(each).Times(q.inches)
 			return &g, &measure.Basis{Text: fmt.Sprintf("an inch = %g-%g g", each.Low, each.High), Source: m.Source, Estimate: m.Estimate}
 		}
 	}
 	amount := *q.amount
+	if q.sole {
+		amount.Low, amount.High = 1, 1
+	}
 	if amount.Unit == measure.Stick && (food == nil || food.Kind != "butter" && food.Kind != "fat" && food.Kind != "oil") {
 		for _, u := range []string{"stick", "stalk", "piece"} {
 			if each, ok := m.Pieces[u]; ok {

@@ -137,6 +137,7 @@ func (c *cursor) lengthPiece(q *quantity) bool {
 	value := 0.0
 	if ok && c.At > 0 {
 		value = c.Tokens[c.At-1].Value
+		q.sole = true // "4 cm ginger" is one piece
 	}
 	// "1 2-inch piece", "1 (3-inch) piece"
 	if !ok && c.Peek(n).Kind == lex.Number {

@@ -18,6 +18,7 @@ type quantity struct {
 	// volume stated outright beside a count, in ml: "1 cup (240 ml)".
 	volume *measure.Span
 	inches float64 // length of a piece, for ginger and the like
+	sole   bool    // the number is that length, of one piece
 	toTake bool    // a vague "some" or "a little"
 }
 

@@ -46,6 +46,9 @@ func (p *plan) enter(s *standIn) {
 			return
 		}
 		minutes := p.wetMinutes(path[i])
+		if n := &p.graph.Nodes[path[i]]; s.class == larder.Dairy && n.Action.Minutes == nil && p.onlyThickens(n) {
+			minutes = math.Min(minutes, bringsUp)
+		}
 		if minutes == 0 || minutes <= left*tolerated+tolerance {
 			left -= minutes
 			continue
@@ -246,8 +249,6 @@ func (p *plan) wetMinutes(i int) float64 {
 	switch {
 	case n.Action.Minutes == nil && n.Action.Cue == "" && p.l.Language().Coming[first]:
 		return math.Min(n.Lasts, boilsUp)
-	case n.Action.Minutes == nil && p.onlyThickens(n):
-		return math.Min(n.Lasts, bringsUp)
 	case p.untilFleshIsDone(i) > 0:
 		return math.Min(n.Lasts, p.untilFleshIsDone(i))
 	case t.Name == "pressure-cook":

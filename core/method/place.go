@@ -8,7 +8,6 @@ import (
 	"unicode"
 	"unicode/utf8"
 
-	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -230,18 +229,4 @@ func instead(words, gone []string, name string) string {
 		}
 	}
 	return strings.Join(slices.CompactFunc(out, strings.EqualFold), " ")
-}
-
-// isInThere tells whether what an action cuts is in that into which a phrase says it goes: "shred the meat into the
-// sauce", in which it cooked.
-func (p *plan) isInThere(n *flow.Node, x recipe.Phrase) bool {
-	return slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
-		return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-			if r.Made == nil {
-				return false
-			}
-			at := p.nodeOf(*r.Made)
-			return at >= 0 && len(n.Named) > 0 && slices.Contains(p.graph.Nodes[at].Holds, n.Named[0])
-		})
-	})
 }

@@ -246,7 +246,7 @@ func (p *plan) places(i int) bool {
 		return true // "crumble the crackers on top"
 	}
 	return n.Technique.Family == "cut" && slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
-		return x.Role == "into" && !x.Encloses && !p.isInThere(n, x) && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+		return x.Role == "into" && !x.Encloses && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
 			words := larder.Words(onlyNamed(noun))
 			return noun.Vessel || len(words) > 0 && lang.Places[words[len(words)-1]] || slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Made != nil })
 		})

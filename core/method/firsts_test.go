@@ -172,3 +172,17 @@ func TestBrothsAreListedAndReadAsTheyArePoured(t *testing.T) {
 		require.Empty(t, s.Findings, s.Text)
 	}
 }
+
+// A crust of suet is steamed its time though what it holds is done at once.
+func TestACrustIsSteamedItsTime(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	d := c.reader.Read("Steak and kidney pudding\nServes 4\n\nFor the suet pastry\n350 g self-raising flour\n175 g shredded beef suet\n225 ml cold water\n\nFor the filling\n600 g stewing beef, diced\n150 g ox kidney, chopped\n1 onion, chopped\n2 tbsp flour\n150 ml beef stock\n1 tbsp Worcestershire sauce\n1 tbsp chopped parsley\n\n1. Mix the flour, suet and a pinch of salt, then stir in enough water to make a soft dough. Roll out two thirds of it and use to line a buttered 1.5 litre pudding basin, leaving some overhanging.\n2. Toss the beef and kidney in the seasoned flour with the onion and parsley. Pack into the basin and pour in the stock and Worcestershire sauce.\n3. Roll out the remaining pastry to make a lid, dampen the edges and press on to seal. Cover with pleated baking paper and foil and tie with string.\n4. Steam for 4 hours in a covered pan with simmering water halfway up the basin, topping up as needed. Turn out and serve.", measure.Metric)
+	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+	require.NoError(t, err)
+	a, err := c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	last := a.Components[len(a.Components)-1].Steps
+	require.Contains(t, last[len(last)-1].Text, "Steam for 90 minutes")
+	require.Empty(t, last[len(last)-1].Findings)
+}

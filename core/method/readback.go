@@ -246,7 +246,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				prepared = true
 			}
 			x := plan{l: p.l, graph: g}
-			if !s.setsIn(n) && !p.setsWithEgg(n, func(o *standIn) bool {
+			if !s.setsIn(n) && !(n.Is("steam") && x.tiedUp(0, k)) && !p.setsWithEgg(n, func(o *standIn) bool {
 				return slices.ContainsFunc(o.lines, func(line int) bool { return n.Reaches(g.Line(o.component, line)) })
 			}) {
 				minutes += x.wetMinutes(k)

@@ -103,16 +103,23 @@ func (b *bindings) byFoodName(n noun) []referent {
 // cutShort resolves the name of a sauce of which the last word is left out: "soy" of dark
 // soy sauce.
 func (b *bindings) cutShort(n noun) []referent {
-	if n.pointed || len(n.words) != 1 {
+	if len(n.words) != 1 {
 		return nil
 	}
+	if m, ok := b.r.larder.Index().At(n.words, 0, true); ok && n.pointed && m.Food.Animal != "" {
+		return nil // "the fish" is not its sauce
+	}
+	best := -1
 	for i := range b.lines {
 		l := &b.lines[i]
-		if k := len(l.name); k > 1 && l.name[k-2] == n.head() && l.food != nil && b.r.lang.Products[l.name[k-1]] && b.leftOf(portion{i, ""}) == 1 && !b.closed(i) {
-			return []referent{{portion: &portion{i, ""}}}
+		if k := len(l.name); k > 1 && l.name[k-2] == n.head() && l.food != nil && b.r.lang.Products[l.name[k-1]] && b.leftOf(portion{i, ""}) == 1 && !b.closed(i) && (best < 0 || l.comp == b.comp && b.lines[best].comp != b.comp) {
+			best = i
 		}
 	}
-	return nil
+	if best < 0 {
+		return nil
+	}
+	return []referent{{portion: &portion{best, ""}}}
 }
 
 // byUnit resolves the pieces in which the list counts a line: "each slice" of "8

@@ -117,8 +117,7 @@ func (p *plan) entersAt(i int) {
 		switch {
 		case s.tail > 0 && !slices.Contains(d.late, s):
 			d.late = append(d.late, s)
-		case d.say == p.c.words().Put && p.places(i):
-			// it is put there by this
+		case d.say == p.c.words().Put && p.places(i) && p.allEnter(i): // they are put there by this
 		case s.tail == 0 && !slices.Contains(n.Named, line) && !p.spoken(n, line) && !slices.Contains(d.before, s) && (!p.c.fatLine(s.was) || s.flesh()):
 			d.before = append(d.before, s)
 		}

@@ -1,6 +1,9 @@
 package method
 
 import (
+	"os"
+	"path/filepath"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -9,6 +12,17 @@ import (
 	"yembra/core/recipe"
 	"yembra/core/swap"
 )
+
+// recipeCalled is a recipe of the lot that was read first and mended then, by its name.
+func recipeCalled(t *testing.T, name string) string {
+	t.Helper()
+	data, err := os.ReadFile(filepath.Join("..", "flow", "testdata", "eighth.txt"))
+	require.NoError(t, err)
+	_, text, found := strings.Cut("\n"+string(data), "\n=== "+name+"\n")
+	require.True(t, found, name)
+	text, _, _ = strings.Cut(text, "\n=== ")
+	return text
+}
 
 // What is carried over by one rule in every dish: each card has one thing and has not another.
 func TestWhatGoesOnGoesOnWhole(t *testing.T) {
@@ -40,11 +54,11 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Heat the oil in a casserole.", "with the oil",
 		},
 		"nothing is stirred into what lies flat": {
-			"Cheese and ham soufflé omelette\nServes 2\n\n4 eggs, separated\n2 tbsp double cream\n25 g butter\n60 g gruyère, grated\n60 g cooked ham, chopped\n1 tbsp snipped chives\nsalt and pepper\n\nHeat the grill to high.\nBeat the egg yolks with the cream, half the cheese, the chives and some seasoning.\nWhisk the whites to soft peaks and fold them into the yolks.\nMelt the butter in an ovenproof frying pan. When it foams, tip in the egg mixture and spread it level. Cook over a medium heat for 2-3 minutes, until the underside is golden.\nScatter over the ham and the remaining cheese and put the pan under the grill for 2 minutes, until puffed and just set.\nFold in half, slide onto a warm plate and eat right away with a green salad.",
+			recipeCalled(t, "cheese-and-ham-souffl-omelette"),
 			"spread it level. Cook over a medium heat", "level.\nGrind",
 		},
 		"one piece is sliced": {
-			"Tafelspitz with apple horseradish\nServes 6\n\n1.8 kg beef rump cap\n3 litres water\n1 onion, unpeeled, halved\n2 carrots\n1/2 celeriac, peeled\n1 leek\n10 peppercorns\n2 bay leaves\n4 beef marrow bones\n1 bunch chives, snipped\n2 apples\n60 g fresh horseradish\n1 tbsp lemon juice\n1 tsp sugar\nBoiled potatoes, to serve\n\nChar the cut sides of the onion in a dry pan until almost black.\nBring the water to the boil in a large pot and lower in the beef and the bones. Simmer very gently for 2 hours, skimming from time to time.\nAdd the onion, carrots, celeriac, leek, peppercorns and bay and simmer for a further hour, until the beef is tender.\nFor the sauce, grate the apples and the horseradish and mix with the lemon juice and sugar.\nLift out the beef and the vegetables. Strain the broth and season it with salt. Slice the beef across the grain and cut the vegetables into batons.\nArrange the slices in deep plates with the vegetables, ladle over some hot broth and sprinkle with chives. Serve with the potatoes and the sauce.",
+			recipeCalled(t, "tafelspitz-with-apple-horseradish"),
 			"Slice the roasted celeriac and cut the vegetables into batons", "grain",
 		},
 		"water boils once": {
@@ -96,7 +110,7 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Remove the herbs", "with two forks",
 		},
 		"flakes are put into a dish once": {
-			"Fish pie\nServes 6\n\n400 g smoked haddock\n400 g cod fillet\n600 ml milk\n1 bay leaf\n50 g butter\n50 g flour\n200 g cooked prawns\n100 g frozen peas\n2 eggs, hard-boiled and quartered\n2 tbsp chopped parsley\n1 kg potatoes, peeled and cut into chunks\n50 ml double cream\n75 g cheddar, grated\n\n1. Put the fish in a wide pan with the milk and bay leaf, bring just to a simmer and poach for 8 minutes. Lift the fish out with a slotted spoon and flake it into a large ovenproof dish, discarding skin and bones. Strain the milk into a jug.\n2. Meanwhile, boil the potatoes for 20 minutes until tender, drain well and mash with the cream and half of the butter.\n3. Melt the rest of the butter in a pan, stir in the flour and cook for 1 minute. Gradually whisk in the poaching milk and simmer for 5 minutes, stirring, until thick. Stir in the parsley and season.\n4. Scatter the prawns, peas and eggs over the fish and pour over the sauce. Spread the mash on top, fork up the surface and sprinkle with the cheddar.\n5. Bake at 200C for 30 minutes until bubbling and golden.",
+			recipeCalled(t, "fish-pie"),
 			"Put the smoked palm hearts and the seaweed mushrooms into a large ovenproof dish", "and put the",
 		},
 		"a batter round pieces bakes its time": {
@@ -120,7 +134,7 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Steam for 90 minutes", "add the",
 		},
 		"a broth is not boiled until flesh is tender": {
-			"Pork belly ramen\nServes 4\n\n800 g pork belly, skin removed\n1 litre chicken stock\n100 ml soy sauce\n50 ml mirin\n4 cm ginger, sliced\n4 garlic cloves, bruised\n4 eggs\n2 tbsp white miso\n320 g ramen noodles\n2 pak choi, quartered\n2 spring onions, sliced\n1 sheet nori, cut into strips\nChilli oil, to serve\n\n1. Put the pork belly in a pan with the stock, soy, mirin, ginger and garlic. Bring to the boil, skim, cover and simmer for 2 hours until very tender. Lift out the pork and leave to cool a little, then cut into thick slices. Strain the broth.\n2. Boil the eggs for 6½ minutes, cool in iced water, peel and halve.\n3. Whisk the miso into the broth and keep hot.\n4. Sear the pork slices in a dry frying pan for 2 minutes on each side until caramelised.\n5. Cook the noodles according to the packet, adding the pak choi for the last minute. Drain and divide between four bowls.\n6. Ladle over the broth and top with the pork, eggs, spring onions and nori. Drizzle with chilli oil.",
+			recipeCalled(t, "pork-belly-ramen"),
 			"cover and simmer for 20 minutes", "until very tender",
 		},
 		"a sauce that thickens has its cream in it": {
@@ -136,7 +150,7 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Roll it out on a floured board", "looks",
 		},
 		"flesh is not boiled for what is grilled": {
-			"Sisig\nServes 4\n\n500 g pork belly\n200 g pig's ears\n2 bay leaves\n1 tsp peppercorns\n100 g chicken livers\n1 large red onion, finely chopped\n3 bird's eye chillies, chopped\n60 ml calamansi juice\n2 tbsp soy sauce\n2 tbsp mayonnaise\n1 egg\n2 tbsp oil\nSalt\n\nPut the belly and ears in a pot with the bay leaves, peppercorns and a tablespoon of salt. Cover with water and simmer for 1 hour, until tender. Drain well and pat dry.\nGrill the belly and ears over hot charcoal until crisp and browned, about 10 minutes on each side. Chop into small dice.\nHeat 1 tablespoon of the oil and fry the livers for 3 minutes. Mash them with a fork.\nMix the chopped pork with the livers, onion, chillies, calamansi juice and soy sauce. Stir in the mayonnaise.\nHeat a cast-iron plate with the remaining oil until smoking. Spread the sisig over it, crack the egg on top and serve sizzling, mixing the egg in at the table.",
+			recipeCalled(t, "sisig"),
 			"Grill the mushrooms and tempeh", "bay leaves",
 		},
 	} {
@@ -159,7 +173,7 @@ func TestBrothsAreListedAndReadAsTheyArePoured(t *testing.T) {
 		require.NoError(t, err)
 		return a
 	}
-	a := adapted("Coronation chicken salad\nServes 4\n\n4 skinless chicken breasts\n500 ml chicken stock\n1 bay leaf\n1 tbsp oil\n1 shallot, finely chopped\n1 tbsp mild curry powder\n1 tbsp tomato purée\n3 tbsp mango chutney\n150 g mayonnaise\n100 g natural yoghurt\n50 g sultanas\n25 g flaked almonds, toasted\n2 Little Gem lettuces\n\nPoach the chicken in the stock with the bay leaf for 15 minutes. Turn off the heat and leave to cool in the liquid, then shred into bite-sized pieces.\nHeat the oil in a small pan and cook the shallot until soft. Add the curry powder and tomato purée, cook for 2 minutes, then add 4 tablespoons of the poaching stock and bubble until syrupy. Leave to cool.\nStir the mango chutney, mayonnaise and yoghurt into the curry mixture. Fold through the chicken and sultanas and season to taste.\nPile the chicken onto the lettuce leaves and scatter with the almonds.")
+	a := adapted(recipeCalled(t, "coronation-chicken-salad"))
 	stock := 0.0
 	for _, l := range a.Components[0].Lines {
 		if l.From != nil && *l.From == recipe.LineRef(0, 1) && l.FoodID() == "water" {
@@ -177,7 +191,7 @@ func TestBrothsAreListedAndReadAsTheyArePoured(t *testing.T) {
 func TestACrustIsSteamedItsTime(t *testing.T) {
 	c, err := carrier()
 	require.NoError(t, err)
-	d := c.reader.Read("Steak and kidney pudding\nServes 4\n\nFor the suet pastry\n350 g self-raising flour\n175 g shredded beef suet\n225 ml cold water\n\nFor the filling\n600 g stewing beef, diced\n150 g ox kidney, chopped\n1 onion, chopped\n2 tbsp flour\n150 ml beef stock\n1 tbsp Worcestershire sauce\n1 tbsp chopped parsley\n\n1. Mix the flour, suet and a pinch of salt, then stir in enough water to make a soft dough. Roll out two thirds of it and use to line a buttered 1.5 litre pudding basin, leaving some overhanging.\n2. Toss the beef and kidney in the seasoned flour with the onion and parsley. Pack into the basin and pour in the stock and Worcestershire sauce.\n3. Roll out the remaining pastry to make a lid, dampen the edges and press on to seal. Cover with pleated baking paper and foil and tie with string.\n4. Steam for 4 hours in a covered pan with simmering water halfway up the basin, topping up as needed. Turn out and serve.", measure.Metric)
+	d := c.reader.Read(recipeCalled(t, "steak-and-kidney-pudding"), measure.Metric)
 	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
 	require.NoError(t, err)
 	a, err := c.Adapt(d, dec, false)

@@ -230,3 +230,11 @@ func instead(words, gone []string, name string) string {
 	}
 	return strings.Join(slices.CompactFunc(out, strings.EqualFold), " ")
 }
+
+// allEnter tells whether all stand-ins for flesh that an action works on go in with it.
+func (p *plan) allEnter(i int) bool {
+	return !slices.ContainsFunc(p.graph.Nodes[i].To, func(line int) bool {
+		s := p.stand[line]
+		return s != nil && s.flesh() && !s.gone && s.enters != i
+	})
+}

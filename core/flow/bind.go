@@ -46,8 +46,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 			b.comp = at // "put the cream for the sauce in a pan"
 		}
 	}
-	b.dealing, a.Sided = b.deals(c), b.sided(c)
-	b.besideOthers = slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
+	b.dealing, a.Sided, b.besideOthers = b.deals(c), b.sided(c), slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
 	b.objects(c, t, r)
 	b.besideOthers = false
 	if b.r.lang.Announcing[c.lemma] && onlyNamed(a.To) && len(c.links) == 0 && c.minutes == nil && b.r.lang.Products[c.objects[len(c.objects)-1].head()] {

@@ -47,6 +47,26 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	}
 	out = append(out, w.brackets(a)...)
 	out = append(out, w.goneManners(n)...)
+	out = append(out, w.outcomes(n, d)...)
+	out = append(out, w.pointsTo(a, own)...)
+	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
+		if d.subject = w.goneWith(n); len(d.subject) == 0 {
+			return nil, false // all that it was done to is gone
+		}
+		d.say = w.c.words().Add
+		return nil, true
+	}
+	if !kept && (n.Technique.Medium == "with" && len(own.objects) == 0 || len(d.subject) == 0 && !w.impliesWork(n) || objects == 0 && w.joinsNothing(n, out)) {
+		return nil, false // "dip in ..."
+	}
+	out = append(out, w.servesWhat(n)...)
+	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+}
+
+// outcomes are what changes in the words for what comes of an action, what that is for, and the shape it gives.
+func (w *writer) outcomes(n *node, d *deed) []edit {
+	a := n.Action
+	var out []edit
 	if at := a.Words.Outcome; at[1] > 0 && len(w.animalWords(larder.Capital(a.Makes)+".")) > 0 {
 		other := w.c.renamed(w.slice(at[0], at[1])) // "to make a thin omelette"
 		if other == w.slice(at[0], at[1]) || n.Technique.Family == "mix" {
@@ -66,19 +86,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "into 8 sausages"
 		}
 	}
-	out = append(out, w.pointsTo(a, own)...)
-	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {
-		if d.subject = w.goneWith(n); len(d.subject) == 0 {
-			return nil, false // all that it was done to is gone
-		}
-		d.say = w.c.words().Add
-		return nil, true
-	}
-	if !kept && (n.Technique.Medium == "with" && len(own.objects) == 0 || len(d.subject) == 0 && !w.impliesWork(n) || objects == 0 && w.joinsNothing(n, out)) {
-		return nil, false // "dip in ..."
-	}
-	out = append(out, w.servesWhat(n)...)
-	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+	return out
 }
 
 // behindObject is where what an action is done to has been said, before a place in its words.

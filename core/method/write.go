@@ -128,15 +128,16 @@ func (w *writer) action(i int) []*clause {
 		w.before = own
 	}
 	out = append(append(out, w.poursOn(d, own)...), w.goesInLate(n, d, own)...)
-	if d.boil > 0 {
-		words := w.c.words()
-		out = append(out, &clause{node: -1, changed: true, text: words.Boil + " " + words.For + " " + w.c.spoken(measure.Exactly(d.boil))})
+	out = append(out, w.minutesBy(w.c.words().Boil, d.boil)...)
+	return append(out, w.minutesBy(w.c.words().Simmer, d.braises)...)
+}
+
+// minutesBy is the clause that gives what has gone in some minutes by a verb; none where it wants none.
+func (w *writer) minutesBy(verb string, minutes float64) []*clause {
+	if minutes == 0 {
+		return nil
 	}
-	if d.braises > 0 {
-		words := w.c.words()
-		out = append(out, &clause{node: -1, changed: true, text: words.Simmer + " " + words.For + " " + w.c.spoken(measure.Exactly(d.braises))})
-	}
-	return out
+	return []*clause{{node: -1, changed: true, text: verb + " " + w.c.words().For + " " + w.c.spoken(measure.Exactly(minutes))}}
 }
 
 // lendsVerb gives a clause that is said without a verb the one that went with the clause before,

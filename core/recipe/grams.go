@@ -79,19 +79,13 @@ func massOf(food *larder.Food, form string, q quantity, sys measure.System) (*me
 		g := q.amount.Span().Over(*q.ml).Times(density)
 		return &g, &measure.Basis{Text: "pack volume as the recipe states", Source: m.Source, Estimate: m.Estimate}
 	}
-	if q.inches > 0 && food != nil {
-		if each, ok := m.Pieces["thumb"]; ok {
-			count := q.amount.Span()
-			if q.sole {
-				count = measure.Exactly(1)
-			}
-			g := count.Over(each).Times(q.inches)
-			return &g, &measure.Basis{Text: fmt.Sprintf("an inch = %g-%g g", each.Low, each.High), Source: m.Source, Estimate: m.Estimate}
-		}
-	}
 	amount := *q.amount
 	if q.sole {
 		amount.Low, amount.High = 1, 1
+	}
+	if each, ok := m.Pieces["thumb"]; ok && q.inches > 0 {
+		g := amount.Span().Over(each).Times(q.inches)
+		return &g, &measure.Basis{Text: fmt.Sprintf("an inch = %g-%g g", each.Low, each.High), Source: m.Source, Estimate: m.Estimate}
 	}
 	if amount.Unit == measure.Stick && (food == nil || food.Kind != "butter" && food.Kind != "fat" && food.Kind != "oil") {
 		for _, u := range []string{"stick", "stalk", "piece"} {

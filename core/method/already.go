@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -85,4 +86,17 @@ func (p *plan) beforeLids() {
 		}
 		p.deeds[i-1].before, p.deeds[i].before = append(p.deeds[i-1].before, p.deeds[i].before...), nil
 	}
+}
+
+// alreadySaid tells whether things are all of what the clause already is done to: stand-ins of one kind, or the
+// cook's own oil where oil stands for butter.
+func (w *writer) alreadySaid(own *clause, things []named) bool {
+	return !slices.ContainsFunc(things, func(t named) bool {
+		if t.stand == nil {
+			return !slices.ContainsFunc(own.objects, func(o named) bool {
+				return o.stand != nil && !o.stand.bare && w.c.fatLine(o.stand.was) && strings.HasSuffix(t.text, " "+o.stand.name)
+			})
+		}
+		return t.stand == nil || t.stand.book == nil || !slices.ContainsFunc(own.objects, func(o named) bool { return o.stand != nil && o.stand != t.stand && o.stand.name == t.stand.name })
+	})
 }

@@ -126,13 +126,6 @@ func (w *writer) goneManners(n *node) []edit {
 	return out
 }
 
-// alreadySaid tells whether things are all of what the clause already is done to: stand-ins of one kind.
-func (w *writer) alreadySaid(own *clause, things []named) bool {
-	return !slices.ContainsFunc(things, func(t named) bool {
-		return t.stand == nil || t.stand.book == nil || !slices.ContainsFunc(own.objects, func(o named) bool { return o.stand != nil && o.stand != t.stand && o.stand.name == t.stand.name })
-	})
-}
-
 // pointsTo points back to what an action works on now by the word for one or for several: "leave
 // the mushrooms to cool in their broth".
 func (w *writer) pointsTo(a *recipe.Action, own *clause) []edit {

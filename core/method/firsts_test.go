@@ -145,6 +145,10 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Bowl\nServes 2\n\n300 g beef sirloin, thinly sliced\n1 onion, sliced\n200 ml dashi\n2 eggs\n300 g cooked rice\n\nMethod\n1. Simmer the onion in the dashi for 5 minutes. Add the beef and simmer for 3 minutes. Beat the eggs lightly and pour them over the beef. Cover and cook for 1 minute, until the eggs are barely set. Slide onto the rice.",
 			"Cover and cook for 1 minute", "barely set",
 		},
+		"oil that stands for butter is heated with no other oil": {
+			"Mushrooms\nServes 4\n\n3 tbsp vegetable oil\n12 shallots\n25 g butter\n250 g button mushrooms\n\nMethod\n1. Fry the shallots in 2 tbsp of the oil.\n2. Melt the butter with the remaining oil in a frying pan and fry the mushrooms for 5 minutes.",
+			"Heat the oil in a frying pan and fry", "remaining oil",
+		},
 		"a dough that stands for a sheet is rolled out": {
 			"Puffs\nMakes 16\n\n1 sheet (320 g) ready-rolled all-butter puff pastry\n400 g potatoes, boiled and mashed\n2 tbsp oil\n\nMethod\n1. Cut the pastry into 16 squares. Place a spoonful of the potato in the middle of each and fold over. Brush with the oil and bake at 200C for 25 minutes.",
 			"Roll it out on a floured board", "looks",

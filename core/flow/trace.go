@@ -73,7 +73,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	var out []int
 	for _, line := range t.graph.Nodes[from].Holds {
 		held := t.holder[line] == from || t.stayedInPan(line, from)
-		if held || r.Share < 1 || slices.Contains(t.graph.Nodes[from].shares, line) {
+		if held || r.Share < 1 && !t.liftedOut(line, from) || slices.Contains(t.graph.Nodes[from].shares, line) {
 			out = append(out, line)
 			if held && r.Share >= 1 {
 				moved[line] = true
@@ -81,6 +81,19 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 		}
 	}
 	return out
+}
+
+// liftedOut tells whether a line was taken out by its name of what an action made: the fish is not in "200 ml of the
+// milk" that it was poached in.
+func (t *tracer) liftedOut(line, from int) bool {
+	h, ok := t.holder[line]
+	for ok && h != from && len(t.graph.Nodes[h].Inputs) == 1 {
+		if n := &t.graph.Nodes[h]; n.Technique.Takes == "part" && n.Inputs[0] == from {
+			return true
+		}
+		h = t.graph.Nodes[h].Inputs[0]
+	}
+	return false
 }
 
 // stayedInPan tells whether a line is fat in which something was fried that has been lifted out of

@@ -97,6 +97,6 @@ func (w *writer) alreadySaid(own *clause, things []named) bool {
 				return o.stand != nil && !o.stand.bare && w.c.fatLine(o.stand.was) && strings.HasSuffix(t.text, " "+o.stand.name)
 			})
 		}
-		return t.stand == nil || t.stand.book == nil || !slices.ContainsFunc(own.objects, func(o named) bool { return o.stand != nil && o.stand != t.stand && o.stand.name == t.stand.name })
+		return t.stand.book == nil || !slices.ContainsFunc(own.objects, func(o named) bool { return o.stand != nil && o.stand != t.stand && o.stand.name == t.stand.name })
 	})
 }

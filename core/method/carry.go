@@ -41,14 +41,11 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 	d = cloned(d)
 	c.reader.Dish(&d)
 	p := c.plan(&d, &a)
-	if put, ok := c.stiffened(p, dec); ok {
-		dec = put
-		if a, err = c.book.Apply(asked, dec, detail); err != nil {
-			return swap.Adaptation{}, err
+	for _, other := range []func(*plan, swap.Decisions) (swap.Decisions, bool){c.stiffened, c.asPoured} {
+		put, ok := other(p, dec)
+		if !ok {
+			continue
 		}
-		p = c.plan(&d, &a)
-	}
-	if put, ok := c.onlyPoured(p, dec); ok {
 		dec = put
 		if a, err = c.book.Apply(asked, dec, detail); err != nil {
 			return swap.Adaptation{}, err

@@ -127,7 +127,7 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 		},
 		"onions fry in a fat where a paste stands for butter": {
 			"Parfait\nServes 8\n\n400 g chicken livers\n250 g butter, softened\n2 shallots, chopped\n50 ml brandy\n\nMethod\n1. Melt 25 g of the butter in a frying pan and cook the shallots gently for 5 minutes. Tip into a food processor. Fry the livers for 2 minutes and add to the processor with the brandy.\n2. Blend until smooth, then blend in the rest of the butter a little at a time. Chill for 4 hours.",
-			"oil in a frying pan and cook the shallots", "looks",
+			"oil in a frying pan and cook the shallots", "25 g",
 		},
 		"nothing is added to a sealed basin": {
 			"Steak and kidney pudding\nServes 4\n\n350 g self-raising flour\n175 g shredded beef suet\n225 ml cold water\n600 g stewing beef, diced\n150 g ox kidney, chopped\n1 onion, chopped\n2 tbsp flour\n150 ml beef stock\n1 tbsp Worcestershire sauce\n1 tbsp chopped parsley\n\n1. Mix the flour, suet and a pinch of salt, then stir in enough water to make a soft dough. Roll out two thirds of it and use to line a buttered 1.5 litre pudding basin, leaving some overhanging.\n2. Toss the beef and kidney in the seasoned flour with the onion and parsley. Pack into the basin and pour in the stock and Worcestershire sauce.\n3. Roll out the remaining pastry to make a lid, dampen the edges and press on to seal. Cover with pleated baking paper and foil and tie with string.\n4. Steam for 4 hours in a covered pan with simmering water halfway up the basin, topping up as needed. Turn out and serve.",
@@ -149,9 +149,13 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 			"Mushrooms\nServes 4\n\n3 tbsp vegetable oil\n12 shallots\n25 g butter\n250 g button mushrooms\n\nMethod\n1. Fry the shallots in 2 tbsp of the oil.\n2. Melt the butter with the remaining oil in a frying pan and fry the mushrooms for 5 minutes.",
 			"Heat the oil in a frying pan and fry", "remaining oil",
 		},
+		"what was lifted out is not in the rest": {
+			"Pie\nServes 4\n\n400 g salmon fillet\n600 ml milk\n50 g flour\n40 g butter\n1 kg potatoes, boiled and mashed\n\nMethod\n1. Poach the salmon in the milk for 10 minutes. Lift out the fish and flake it.\n2. Melt the butter, stir in the flour and whisk in 200 ml of the poaching milk. Simmer for 5 minutes. Fold in the fish and top with the potatoes.",
+			"stir in the flour and whisk in 200 ml", "add the seaweed",
+		},
 		"a dough that stands for a sheet is rolled out": {
 			"Puffs\nMakes 16\n\n1 sheet (320 g) ready-rolled all-butter puff pastry\n400 g potatoes, boiled and mashed\n2 tbsp oil\n\nMethod\n1. Cut the pastry into 16 squares. Place a spoonful of the potato in the middle of each and fold over. Brush with the oil and bake at 200C for 25 minutes.",
-			"Roll it out on a floured board", "looks",
+			"Roll it out on a floured board", "pastry out",
 		},
 		"flesh is not boiled for what is grilled": {
 			recipeCalled(t, "sisig"),

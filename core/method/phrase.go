@@ -238,7 +238,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			w.parted[line], share = at, 1
 		}
 		if s := w.stand[line]; s != nil {
-			if w.pouredShare(line) > 0 {
+			if w.onlyPoured(s) {
 				share = 1 // there is no more of it
 			}
 			rest := noun.Rest

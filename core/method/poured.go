@@ -1,7 +1,6 @@
 package method
 
 import (
-	"maps"
 	"math"
 	"slices"
 
@@ -9,35 +8,34 @@ import (
 	"yembra/core/swap"
 )
 
-// onlyPoured are the decisions with which a dish takes no more of what stands for a stock than goes into it, where
+// asPoured are the decisions with which a dish takes no more of what stands for a stock than goes into it, where
 // the rest of it was only there to cook flesh in that is not cooked any more. It says no where there is no such.
-func (c *Carrier) onlyPoured(p *plan, dec swap.Decisions) (swap.Decisions, bool) {
+func (c *Carrier) asPoured(p *plan, dec swap.Decisions) (swap.Decisions, bool) {
 	changed := map[string]float64{}
-	for line, s := range p.stand {
-		if share := p.pouredShare(line); s.class == extract && !s.gone && share > 0 && dec.Amounts[p.ref(line)] == 0 {
-			changed[p.ref(line)] = math.Round(100*share) / 100
+	for _, s := range p.inOrder() {
+		if share := p.pouredShare(s); share > 0 && dec.Amounts[s.ref] == 0 {
+			changed[s.ref] = share
 		}
 	}
-	if len(changed) == 0 {
-		return dec, false
-	}
-	dec.Amounts, dec.Reasons = merged(dec.Amounts, changed), maps.Clone(dec.Reasons)
-	for ref := range changed {
-		if dec.Reasons[ref] == "" {
-			dec.Reasons = merged(dec.Reasons, map[string]string{ref: c.words().AsPoured})
-		}
-	}
-	return dec, true
+	return amounted(dec, changed, c.words().AsPoured)
 }
 
-// pouredShare is the share of a line that the one action takes which is left of those that named it, where the others
-// cooked flesh in it; 0 where that is not so.
-func (p *plan) pouredShare(line int) float64 {
-	ref, share, cooked, taken := p.ref(line), 0.0, false, 0
+// onlyPoured tells whether no more is listed of a stand-in than is poured.
+func (p *plan) onlyPoured(s *standIn) bool {
+	return s.chosen.Amount < 1 && s.chosen.Amount == p.pouredShare(s)
+}
+
+// pouredShare is the share of a stock that the one action takes which is left of those that named it, in hundredths,
+// where the others cooked flesh in it; 0 where that is not so.
+func (p *plan) pouredShare(s *standIn) float64 {
+	if s.class != extract || s.gone {
+		return 0
+	}
+	share, cooked, taken := 0.0, false, 0
 	for k := range p.graph.Nodes {
 		n := &p.graph.Nodes[k]
 		for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
-			if !ofRef(r, ref) {
+			if !ofRef(r, s.ref) {
 				continue
 			}
 			if p.deeds[k].drop {
@@ -50,7 +48,7 @@ func (p *plan) pouredShare(line int) float64 {
 	if !cooked || taken != 1 || share < leastPoured || share > mostPoured {
 		return 0
 	}
-	return share
+	return math.Round(100*share) / 100
 }
 
 // Between which shares of a stock a dish is said to take only some of it; estimates.

@@ -29,13 +29,18 @@ func (c *Carrier) stiffened(p *plan, dec swap.Decisions) (swap.Decisions, bool) 
 			}
 		}
 	}
+	return amounted(dec, changed, c.words().AsStiff)
+}
+
+// amounted are decisions with other amounts of some lines, for a reason; it says no where there are none.
+func amounted(dec swap.Decisions, changed map[string]float64, why string) (swap.Decisions, bool) {
 	if len(changed) == 0 {
 		return dec, false
 	}
-	dec.Amounts, dec.Reasons = merged(dec.Amounts, changed), maps.Clone(dec.Reasons)
+	dec.Amounts, dec.Reasons = merged(dec.Amounts, changed), merged(dec.Reasons, nil)
 	for ref := range changed {
 		if dec.Reasons[ref] == "" {
-			dec.Reasons = merged(dec.Reasons, map[string]string{ref: c.words().AsStiff})
+			dec.Reasons[ref] = why
 		}
 	}
 	return dec, true

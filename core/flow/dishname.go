@@ -35,6 +35,11 @@ func (b *bindings) namedInTitle(n noun) *thing {
 			return t
 		}
 	}
+	if flesh := b.animal(n); len(flesh) == 1 && b.leftOf(*flesh[0].portion) == 0 {
+		if t := b.held(*flesh[0].portion); t != nil && b.open(t) {
+			return t // "return the beef", of a dish that bears its name
+		}
+	}
 	return b.mainThing()
 }
 

@@ -89,7 +89,7 @@ func (b *bindings) wrapped(t *thing, head string) bool {
 // toGoOn is the last thing made of several that work at hand would go on with by a product's name.
 func (b *bindings) toGoOn(head string) *thing {
 	return b.latest(func(t *thing) bool {
-		return len(t.holds) > 1 && !(b.goesIn(t) && (b.goingInto || t.heated)) && !b.wrapped(t, head)
+		return len(t.holds) > 1 && (t.title == nil || len(b.takes) > 0) && !(b.goesIn(t) && (b.goingInto || t.heated)) && !b.wrapped(t, head)
 	})
 }
 

@@ -207,7 +207,7 @@ func (b *bindings) product(n noun) *thing {
 		if t := b.toGoOn(head); t != nil {
 			return t // "stir into the stew" what was fried
 		}
-		return b.latest(func(t *thing) bool { return true })
+		return b.latest(func(t *thing) bool { return t.title == nil || len(b.takes) > 0 })
 	}
 	if n.plural && b.tech != nil && b.tech.Heat != "" && b.focus != nil && b.open(b.focus) {
 		return b.focus // "rest the batter and fry thin pancakes"

@@ -77,10 +77,14 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, pair: foods.pair, titles: b.titles, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.when = [2]int{}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
+	if len(b.takes) == 0 {
+		b.stood = [2]*thing{b.focus, b.base}
+	} else if !slices.Equal(step.Takes, b.takes) {
+		b.focus, b.base = b.stood[0], b.stood[1]
+	}
 	b.takes = step.Takes
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
 	done := 0
-	focus, base := b.focus, b.base
 	units := t.parse()
 	for k, u := range units {
 		b.ahead = units[k+1:]
@@ -117,7 +121,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		step.Asides = append(step.Asides, t.remark(begin, len(t.words)))
 	}
 	if b.named(step.Makes) {
-		b.focus, b.base = focus, base // it was made aside
+		b.focus, b.base = b.stood[0], b.stood[1] // it was made aside
 	}
 	b.sum(step)
 }

@@ -21,6 +21,9 @@ func (b *bindings) resolve(n noun) []referent {
 	found := b.meaning(n)
 	for i, r := range found {
 		if len(b.takes) > 0 && r.made != nil && len(r.made.holds) > 0 && !b.ofTaken(r.made) {
+			if own := b.direct(n); len(own) > 0 {
+				return own // "the mushroom pieces", beside what is made under that name
+			}
 			found[i] = referent{named: b.words(n)}
 		}
 	}

@@ -148,6 +148,8 @@ type bindings struct {
 	// takes are the only lines that the step at hand may mean, where that is known;
 	// kept are the lines that are for such steps.
 	takes []string
+	// stood are what was in hand and in the pot before what a run of steps prepares.
+	stood [2]*thing
 	kept  map[string]bool
 	// several are further lines that are taken out of one thing together.
 	several []recipe.Ref

@@ -147,6 +147,9 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	if l.role != "into" || t.Joins == "" && t.Family != "assemble" && t.Family != "cut" {
 		return false
 	}
+	if t.Closes == larder.ClosesTable && b.focus != nil && b.open(b.focus) {
+		return false // "slice the chicken and serve on the rice"
+	}
 	n := l.nouns[0]
 	found := b.resolve(n)
 	if len(found) > 0 && found[0].portion != nil && b.forTable(found[0].portion.line) {

@@ -282,9 +282,9 @@ func TestStepsSayWhatBecameOfThem(t *testing.T) {
 	a, err := c.Adapt(d, swap.Decisions{Swaps: map[string]string{"components[0].lines[0]": "smoked-tofu-flakes"}}, false)
 	require.NoError(t, err)
 	steps := a.Components[0].Steps
-	require.Equal(t, swap.Kept, steps[0].Change)
-	require.Equal(t, swap.Added, steps[1].Change, "the tofu is prepared before it goes in")
-	require.NotNil(t, steps[1].Minutes)
+	require.Equal(t, swap.Added, steps[0].Change, "the tofu waits long and is prepared before the cooking begins")
+	require.NotNil(t, steps[0].Minutes)
+	require.Equal(t, swap.Kept, steps[1].Change)
 	require.Equal(t, swap.Changed, steps[2].Change)
 	require.Contains(t, steps[2].Text, "smoked tofu")
 	require.NotContains(t, strings.ToLower(steps[2].Text), "haddock")

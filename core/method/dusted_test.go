@@ -27,7 +27,11 @@ func TestWhatWentWithFleshFindsItsPlace(t *testing.T) {
 		},
 		"nothing is turned over that was not cooked": {
 			"Salmon\nServes 2\n\n2 salmon fillets, skin on\n2 tbsp soy sauce\n1 tbsp oil\n\nMethod\n1. Heat the oil in a pan and put the salmon in skin-side down. Cook for 4 minutes, then flip and give it 1 minute more. Pour in the soy sauce and let it bubble until sticky.",
-			map[string]string{line("0"): fish}, []string{"put the seaweed mushrooms in", "let it bubble until sticky"}, []string{"lip.", "flip", "4 minutes"},
+			map[string]string{line("0"): "aubergine-miso-fillet"}, []string{"put the aubergine slabs in", "let it bubble until sticky"}, []string{"lip.", "flip", "4 minutes"},
+		},
+		"what cooks in a pan without a liquid fries, where it is not browned when it is prepared": {
+			"Salmon\nServes 2\n\n2 salmon fillets, skin on\n2 tbsp soy sauce\n1 tbsp oil\n\nMethod\n1. Heat the oil in a pan and put the salmon in skin-side down. Cook for 4 minutes, then flip and give it 1 minute more. Pour in the soy sauce and let it bubble until sticky.",
+			map[string]string{line("0"): fish}, []string{"put the seaweed mushrooms in", "Cook for 4 minutes, then flip"}, []string{"skin"},
 		},
 		"the fat stays in the pan": {
 			"Rice\nServes 4\n\n4 tbsp olive oil\n150 g cooking chorizo, sliced\n1 onion\n16 raw prawns\n350 g rice\n\nMethod\n1. Heat the oil in a wide pan. Fry the prawns for a minute, remove and keep. Fry the chorizo in the same oil until its fat runs red, then take it out.\n2. Add the onion and cook for 15 minutes. Tip in the rice.",
@@ -82,7 +86,7 @@ func TestWhatSpokeOfFleshIsPutRight(t *testing.T) {
 		},
 		"nothing is laid into a pan for nothing": {
 			"Soup\nServes 2\n\n1 duck breast\n1 litre vegetable stock\n200 g rice noodles\n\nMethod\n1. Season the duck and lay it skin-side down in a cold frying pan. Cook for 10 minutes until the fat has run out, turn and cook 4 minutes more. Rest on a board for 5 minutes.\n2. Bring the stock to the boil. Boil the noodles and divide between two bowls. Slice the duck, lay it over the noodles and ladle on the stock.",
-			map[string]string{line("0"): "soy-chunk-braise"}, []string{"Season the soy chunks.", "Lay the soy chunks over the noodles"}, []string{"lay them", "frying pan"},
+			map[string]string{line("0"): "seitan-chunks"}, []string{"Season the seitan.", "Lay the seitan over the noodles"}, []string{"lay them", "frying pan"},
 		},
 		"what comes to the boil together": {
 			"Gratin\nServes 4\n\n1 kg potatoes\n300 ml double cream\n300 ml water\n\nMethod\n1. Bring the water and cream to the boil, add the potatoes and simmer for 5 minutes.",

@@ -49,7 +49,7 @@ func (p *plan) enter(s *standIn) {
 		if n := &p.graph.Nodes[path[i]]; s.class == larder.Dairy && n.Action.Minutes == nil && p.onlyThickens(n) {
 			minutes = math.Min(minutes, bringsUp)
 		}
-		if minutes == 0 || minutes <= left*tolerated+tolerance {
+		if minutes == 0 || minutes <= left*tolerated+tolerance || p.filledIn(path[i], s.node) {
 			left -= minutes
 			continue
 		}

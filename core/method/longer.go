@@ -105,3 +105,12 @@ func (p *plan) tiedUp(from, to int) bool {
 		return n.Is("seal") && n.At.Component == p.graph.Nodes[to].At.Component
 	})
 }
+
+// filledIn tells whether one of some lines has been filled into something by the time of an action, so that the
+// liquid around that does not reach it.
+func (p *plan) filledIn(at int, lines ...int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[:at], func(n flow.Node) bool {
+		return n.Is("stuff") && slices.ContainsFunc(lines, func(line int) bool { return slices.Contains(n.With, line) }) &&
+			slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(p.graph.Nodes[at].Holds, line) })
+	})
+}

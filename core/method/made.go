@@ -20,6 +20,19 @@ func (c *Carrier) browns(book *larder.Swap) bool {
 	return does
 }
 
+// unbrowned tells whether a swap is prepared and never comes near a dry fire there, whatever the form is
+// that its figures are taken from: slabs that only lie in their marinade.
+func (c *Carrier) unbrowned(book *larder.Swap) bool {
+	d, main := c.made(book)
+	if main < 0 || len(book.Prepare) == 0 {
+		return false
+	}
+	g := flow.Trace(c.book.Larder(), d)
+	return !slices.ContainsFunc(g.Nodes, func(n flow.Node) bool {
+		return n.Reaches(main) && (n.Technique.Family == "oven" || n.Technique.Roast > 0)
+	})
+}
+
 func (c *Carrier) brownedAtLast(book *larder.Swap) bool {
 	d, main := c.made(book)
 	if main < 0 {

@@ -88,8 +88,9 @@ func TestADressingWithinTheWorkOnTheDish(t *testing.T) {
 	require.Empty(t, parts[0].Steps)
 	require.Len(t, parts[0].Lines, 2)
 	main := parts[len(parts)-1]
-	require.Contains(t, main.Steps[0].Text, "Cook the pasta")
-	require.Contains(t, main.Steps[1].Text, "Whisk the dressing")
+	require.Contains(t, main.Steps[0].Text, "Cut the tofu", "what waits long is made ahead")
+	require.Contains(t, main.Steps[1].Text, "Cook the pasta")
+	require.Contains(t, main.Steps[2].Text, "Whisk the dressing")
 }
 
 // A topping that is made on what was cooked before, with more to do then, stays a part where most work on the

@@ -22,17 +22,27 @@ func lowered(text string) string {
 	return string(unicode.ToLower(r)) + text[n:]
 }
 
-// earliest puts what is for the evening before in front, with what it is made of.
+// waitsLong is the waiting in minutes from which a preparation is made before the cooking begins, so that no
+// pot stands on the fire for what soaks or boils; an estimate.
+const waitsLong = 15.0
+
+// earliest puts what is for the evening before in front, then what waits long, each with what it is made of.
 func earliest(steps []swap.Step) []swap.Step {
-	early, later := []swap.Step{}, []swap.Step{}
+	evening, ahead, later := []swap.Step{}, []swap.Step{}, []swap.Step{}
 	for i, s := range steps {
-		if s.Prepares != "" && slices.ContainsFunc(steps[i:], func(o swap.Step) bool { return o.Prepares == s.Prepares && o.Wait >= overnight }) {
-			early = append(early, s)
-		} else {
+		waits := func(least float64) bool {
+			return s.Prepares != "" && slices.ContainsFunc(steps[i:], func(o swap.Step) bool { return o.Prepares == s.Prepares && o.Wait >= least })
+		}
+		switch {
+		case waits(overnight):
+			evening = append(evening, s)
+		case waits(waitsLong):
+			ahead = append(ahead, s)
+		default:
 			later = append(later, s)
 		}
 	}
-	return append(early, later...)
+	return slices.Concat(evening, ahead, later)
 }
 
 // bring adds the line that a small use wants, the first food that the house rules

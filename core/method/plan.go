@@ -260,7 +260,11 @@ func (p *plan) rule(s *standIn, i int) *larder.CarryRule {
 	if s.chosen != nil {
 		use = s.chosen.Use
 	}
-	return p.l.CarryRuleFor(n.Technique, n.Action.Verb, use, s.class, p.statesAt(s, i))
+	way := n.Technique
+	if fries := p.l.Technique(fryTechnique); n.Is("cook") && cookedDry(n) && s.flesh() && fries != nil {
+		way = fries // flesh that cooks without a liquid cooks in its fat
+	}
+	return p.l.CarryRuleFor(way, n.Action.Verb, use, s.class, p.statesAt(s, i))
 }
 
 // there tells whether a line is in the pot when an action begins: what stands for

@@ -34,7 +34,7 @@ func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
 			}
 			part.Lines = append(part.Lines, line)
 		}
-		for n := range comp.Steps {
+		for _, n := range apartFirst(a, i) {
 			if s := &comp.Steps[n]; s.Change != swap.Dropped {
 				k.at[recipe.StepAt{Component: i, Step: len(part.Steps)}] = s
 				part.Steps = append(part.Steps, recipe.Step{Text: s.Text, Order: s.Order, Makes: s.Makes, Takes: s.Takes})
@@ -43,6 +43,28 @@ func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
 		k.dish.Components = append(k.dish.Components, part)
 	}
 	return k
+}
+
+// apartFirst are the steps of a component as the card has them: what is prepared as a part of its own stands
+// before the part, so that "cover" there covers what is in the pot.
+func apartFirst(a *swap.Adaptation, component int) []int {
+	steps := a.Components[component].Steps
+	apart := preparedApart(*a, component)
+	var first, rest []int
+	aside := func(s *swap.Step, id string) bool { return s.Order == 0 && s.Prepares != "" && s.Prepares == id }
+	for _, id := range apart {
+		for n := range steps {
+			if aside(&steps[n], id) {
+				first = append(first, n)
+			}
+		}
+	}
+	for n := range steps {
+		if !slices.ContainsFunc(apart, func(id string) bool { return aside(&steps[n], id) }) {
+			rest = append(rest, n)
+		}
+	}
+	return append(first, rest...)
 }
 
 // othersCalled tells whether a line of another food goes by a name of one word too, so that
@@ -230,9 +252,13 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 			continue
 		}
 		minutes, prepared, used := 0.0, len(s.book.Prepare) == 0 || s.boiledIn(), false
+		var nodes []int
+		for _, line := range s.lines {
+			nodes = append(nodes, g.Line(s.component, line))
+		}
 		for k := range g.Nodes {
 			n := &g.Nodes[k]
-			if !slices.ContainsFunc(s.lines, func(line int) bool { return n.Reaches(g.Line(s.component, line)) }) {
+			if !slices.ContainsFunc(nodes, n.Reaches) {
 				continue
 			}
 			step := stepOf(p.a, n.Action.ID)
@@ -246,7 +272,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				prepared = true
 			}
 			x := plan{l: p.l, graph: g}
-			if !s.setsIn(n) && !(n.Is("steam") && x.tiedUp(0, k)) && !p.setsWithEgg(n, func(o *standIn) bool {
+			if !s.setsIn(n) && !(n.Is("steam") && x.tiedUp(0, k)) && !x.filledIn(k, nodes...) && !p.setsWithEgg(n, func(o *standIn) bool {
 				return slices.ContainsFunc(o.lines, func(line int) bool { return n.Reaches(g.Line(o.component, line)) })
 			}) {
 				minutes += x.wetMinutes(k)

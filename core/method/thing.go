@@ -160,7 +160,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	lang := w.l.Language()
 	words := larder.Words(name)
 	last := strings.Join(words[max(len(words)-1, 0):], "")
-	table := n.Technique.Closes == larder.ClosesTable && p.Role == "with" // "eat with butter", besides that in the bread
+	table := n.Technique.Closes == larder.ClosesTable && p.Role == "with" && (lang.Fats[last] || len(words) > 1) // "eat with butter", "with whipped cream", besides what is in it
 	if t, ok := w.listedAs(last, at); ok && !table && !((n.Technique.Family == "coat" || n.Technique.Heat != "" && n.Technique.Family != "wet heat") && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
 		if measured := w.measured(p, name); measured != "" {
 			t.text = w.measuredOff(measured, t.text) // "the splash of milk"

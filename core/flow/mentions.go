@@ -131,7 +131,7 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 			return
 		}
 	}
-	if s.measuredBy(words, start) || s.reader.lang.PlantParts[words[end-1]] && s.ofPlant(words, end) || s.offPlantMilk(words, end) {
+	if s.measuredBy(words, start) || s.reader.lang.PlantParts[words[end-1]] && (s.ofPlant(words, end) || s.inHand(words, end-1)) || s.offPlantMilk(words, end) {
 		return
 	}
 	if s.verbHere(words, start, end) || s.shapeHere(words, start, end) {

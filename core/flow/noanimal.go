@@ -1,6 +1,10 @@
 package flow
 
-import "yembra/core/larder"
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
 
 // runsOn tells whether a name that leaves out words between runs into another that goes on
 // behind it: "brown the butter beans" is no brown butter.
@@ -24,6 +28,28 @@ func (s *mentions) ofPlant(words []string, end int) bool {
 	}
 	m, ok := s.reader.larder.Index().At(words, s.behindArticles(words, end+1), true)
 	return ok && m.Food.Origin == larder.FromPlant
+}
+
+// inHand tells whether a part that plants have too is that of a plant which the step named before, of a list in
+// which no animal's line goes by the word: "core the cabbage. ... Trim the thick ribs".
+func (s *mentions) inHand(words []string, start int) bool {
+	lang := s.reader.lang
+	at := start - 1
+	for at > start-3 && at > 0 && !lang.Definite[words[at]] {
+		at--
+	}
+	if at < 0 || !lang.Definite[words[at]] {
+		return false
+	}
+	plant := false
+	for _, l := range s.lines {
+		own := larder.Words(l.Name)
+		if l.Origin == larder.FromAnimal && slices.ContainsFunc(own, func(w string) bool { return larder.Singular(w) == larder.Singular(words[start]) }) {
+			return false
+		}
+		plant = plant || l.Origin == larder.FromPlant && len(own) > 0 && slices.Contains(words[:start], own[len(own)-1])
+	}
+	return plant
 }
 
 func (s *mentions) behindArticles(words []string, at int) int {

@@ -67,9 +67,10 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 func (w *writer) outcomes(n *node, d *deed) []edit {
 	a := n.Action
 	var out []edit
-	if at := a.Words.Outcome; at[1] > 0 && len(w.animalWords(larder.Capital(a.Makes)+".")) > 0 {
+	made := len(w.animalWords(larder.Capital(a.Makes)+".")) > 0
+	if at := a.Words.Outcome; at[1] > 0 && (made || len(w.animalWords(w.slice(at[0], at[1]))) > 0) {
 		other := w.c.renamed(w.slice(at[0], at[1])) // "to make a thin omelette"
-		if other == w.slice(at[0], at[1]) || n.Technique.Family == "mix" {
+		if other == w.slice(at[0], at[1]) || made && n.Technique.Family == "mix" {
 			other = "" // "to make a mayonnaise"
 		}
 		out = append(out, edit{at[0], at[1], other})

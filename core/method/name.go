@@ -185,6 +185,11 @@ func (c *Carrier) renamed(name string) string {
 		return other // "the white sauce"
 	}
 	words := strings.Fields(name)
+	for i := 0; i+1 < len(words); i++ {
+		if other := c.words().Renames[larder.Fold(words[i]+" "+words[i+1])]; other != "" {
+			words = slices.Concat(words[:i], strings.Fields(other), words[i+2:]) // "a thick white sauce"
+		}
+	}
 	for i, w := range words {
 		for _, norm := range larder.Words(w) {
 			if other := c.words().Renames[norm]; other != "" {

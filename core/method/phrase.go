@@ -138,7 +138,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)
 	}
-	touched := made && len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 || slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && w.restOfWhole(noun, lines, at)
+	touched := made && !w.partOfPlant(noun, lines) && len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 || slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && w.restOfWhole(noun, lines, at)
 	switch {
 	case !touched && !(noun.Pronoun && w.lost(noun)):
 		return w.whole(noun, lines, kept)
@@ -288,4 +288,13 @@ func (w *writer) heldBefore(noun recipe.Noun) []int {
 		}
 	}
 	return out
+}
+
+// partOfPlant tells whether a noun is a word for meat that plants have too, and means nothing but plants: "the thick
+// ribs", of cabbage leaves.
+func (w *writer) partOfPlant(noun recipe.Noun, lines []int) bool {
+	words := larder.Words(w.slice(noun.Name, noun.Upto))
+	return len(words) > 0 && w.l.Language().PlantParts[words[len(words)-1]] && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool {
+		return w.line(line).Origin != larder.FromPlant
+	})
 }

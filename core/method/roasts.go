@@ -2,6 +2,7 @@ package method
 
 import (
 	"math"
+	"slices"
 
 	"yembra/core/larder"
 )
@@ -39,6 +40,39 @@ func (p *plan) onlyReady(i int) bool {
 		}
 	}
 	return ready > 0 && ready >= beside // flour and water round sausages are a batter
+}
+
+// onBed is how long what is done already roasts on raw things or among them, of which there is less: until those
+// are done, with what they were in the oven before; without end where that is not how it is.
+func (p *plan) onBed(i int) float64 {
+	n := &p.graph.Nodes[i]
+	if n.Liquid || n.Action.Cue != "" && !p.cueGone(n) || !p.onlyReadyFlesh(i) {
+		return math.Inf(1)
+	}
+	ready, beside := 0.0, 0.0
+	for _, line := range n.Holds {
+		s := p.stand[line]
+		f := p.l.Food(p.line(line).FoodID())
+		switch {
+		case s != nil && s.flesh() && p.there(line, i):
+			ready += math.Max(p.line(line).Mass(), leastMass)
+		case s != nil || p.dusts(line) || p.bastes(line) || p.c.fatLine(p.line(line)):
+		case f == nil || f.Aisle == "grains" || f.Aisle == "bakery":
+			return math.Inf(1) // crusts and crumbs take their time
+		default:
+			beside += p.line(line).Mass()
+		}
+	}
+	if beside == 0 || ready < beside {
+		return math.Inf(1)
+	}
+	before := 0.0
+	for k := range p.graph.Nodes[:i] {
+		if o := &p.graph.Nodes[k]; o.Technique.Family == "oven" && o.Action.Minutes != nil && !p.deeds[k].drop && slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(o.To, line) }) {
+			before += o.Lasts
+		}
+	}
+	return math.Max(math.Max(roastsAgain, p.wants(i)*slowOven)-before, leastBase)
 }
 
 // onlyReadyFlesh tells whether all flesh that is worked on is replaced by what is done already.

@@ -86,11 +86,28 @@ func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line, alo
 	if more := x.more(original); more != "" && alone && (larder.Or(f.Per100.Fat, 0) >= mostlyFat || !x.fries(original)) {
 		preparation = strings.TrimPrefix(preparation+", "+more, ", ")
 	}
-	return recipe.Line{
+	line := recipe.Line{
 		Text: Written(f, grams, preparation), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,
 		Name: f.Name, Preparation: preparation, Alternatives: []recipe.Alternative{}, Optional: original.Optional,
 		Origin: f.Origin, Check: f.Check, Hidden: false, Why: why,
 	}
+	if alone && preparation == "" && x.unmeasured(original, f) {
+		line.Preparation, line.Amount = strings.TrimSpace(original.Preparation), nil
+		line.Text = larder.Capital(f.Name) + ", " + line.Preparation // as much as the work wants, whatever the figures take it for
+	}
+	return line
+}
+
+// unmeasured tells whether a fat stands for one of which the list says what it is for and not how much: "dripping, for
+// the tin".
+func (x *bench) unmeasured(original recipe.Line, f *larder.Food) bool {
+	lang := x.larder.Language()
+	words := strings.Fields(original.Preparation)
+	return original.Grams == nil && original.Amount == nil && len(words) > 1 && lang.Prepositions[strings.ToLower(words[0])] == "for" &&
+		larder.Or(f.Per100.Fat, 0) >= mostlyFat && x.fries(original) && !slices.ContainsFunc(words, func(word string) bool {
+		w := strings.ToLower(word)
+		return lang.Prepositions[w] == "" && !lang.Articles[w] && len(lang.Verb(w)) == 0 && !lang.Vessels[larder.Singular(w)]
+	})
 }
 
 func formOr(form string) string {

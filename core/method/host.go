@@ -15,7 +15,7 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 	find := func(upto, home int) int {
 		for k := upto - 1; k >= 0; k-- {
 			for _, at := range parts[k].nodes {
-				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && (home >= 0 || !p.takenOutAfter(at)) && !p.pouredAway(n) && !p.liesFlat(n) && !n.Action.Sided {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && !(p.takenOutAfter(at) && (home < 0 || p.shutInto(n))) && !p.pouredAway(n) && !p.liesFlat(n) && !n.Action.Sided {
 					return k
 				}
 			}
@@ -56,15 +56,31 @@ func (p *plan) saucedAfter(parts []part, closing, home int) int {
 // something is cooked or mixed, at home if there is one: a tin that is brushed has
 // nothing to stir into. It is -1 where there is none.
 func (p *plan) stirred(parts []part, closing, home int) int {
+	rested := -1
 	for k := min(closing, p.cooled(parts)) - 1; k >= 0; k-- {
 		for _, at := range parts[k].nodes {
-			if p.takesMore(at) && p.atHome(&p.graph.Nodes[at], home) && !p.bakedWithin(parts[k], at) {
+			switch {
+			case !p.takesMore(at) || !p.atHome(&p.graph.Nodes[at], home) || p.bakedWithin(parts[k], at):
+			case rested < 0 && p.restsWithin(parts[k], at):
+				rested = k + 1 // rather in the marinade before something lies in it
+			default:
 				return k + 1
 			}
 		}
 	}
-	return -1
+	return rested
 }
+
+// restsWithin tells whether what an action made rests by the end of the part to take up a taste.
+func (p *plan) restsWithin(x part, at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return slices.Contains(x.nodes, k) && ((n.Technique.Family == "rest" || n.Is("chill")) && n.Lasts >= takesUp || p.restsWithin(x, k))
+	})
+}
+
+// takesUp is how long things lie in a marinade at least; an estimate.
+const takesUp = 15.0
 
 // bakedWithin tells whether what an action made is in the oven, or set and turned in its pan, by the end of the part.
 func (p *plan) bakedWithin(x part, at int) bool {
@@ -78,6 +94,9 @@ func (p *plan) takesMore(at int) bool {
 	n := &p.graph.Nodes[at]
 	if verb, _, _ := strings.Cut(n.Action.Verb, " "); n.Is("add") && slices.Contains(p.l.Language().Orders(verb), placeTechnique) {
 		return false // "lay the eggs on top"
+	}
+	if n.Technique.Heat == "" && !n.Liquid && !p.mixedAfter(at) && !slices.ContainsFunc(n.Holds, func(line int) bool { return !p.dusts(line) }) {
+		return false // what is rubbed on or dusted over later
 	}
 	if n.Technique.Family == "control" && slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.takesMore(in) }) {
 		return false // turned down under a steamer
@@ -203,6 +222,11 @@ func (p *plan) shutBefore(at int) bool {
 	if n.Technique.Joins == "yes" || n.Technique.Family == "wet heat" {
 		return false
 	}
+	return p.shutInto(n)
+}
+
+// shutInto tells whether what an action takes from others was shaped, filled or coated.
+func (p *plan) shutInto(n *flow.Node) bool {
 	return slices.ContainsFunc(n.Inputs, func(in int) bool {
 		t := p.graph.Nodes[in].Technique
 		return t.Closes == larder.ClosesAlways && t.Family != "coat" || p.l.Language().Shapes[p.graph.Nodes[in].Action.Makes] && t.Family == "dough" || p.shutBefore(in)

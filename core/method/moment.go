@@ -45,7 +45,7 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 	}
 	switch {
 	case moment == larder.WithAromatics:
-		return fried + 1, fried >= 0 && aromatic && !p.takesUp(parts, fried+1) && !p.fryingOver(parts[fried])
+		return fried + 1, fried >= 0 && aromatic && !p.takesUp(parts, fried+1) && !p.fryingOver(parts[fried]) && !p.setAsideNext(parts[fried])
 	case moment == larder.AtTable:
 		return p.served(parts), true
 	case moment == larder.InLiquid:
@@ -82,7 +82,8 @@ func (p *plan) cookedBefore(at int) bool {
 
 func (p *plan) drainedAfter(at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return p.graph.Nodes[k].Is("drain", "remove", "strain") || p.drainedAfter(k)
+		n := &p.graph.Nodes[k]
+		return n.Is("drain", "remove") || n.Is("strain") && !p.holdsLiquid(n.Holds) || p.drainedAfter(k) // a sauce goes through the sieve
 	})
 }
 
@@ -225,5 +226,16 @@ func (p *plan) cookedLater(at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
 		n := &p.graph.Nodes[k]
 		return n.Technique.Family == "wet heat" || n.Technique.Family == "dry heat" && !n.Is("deep-fry") || p.cookedLater(k)
+	})
+}
+
+// setAsideNext tells whether what a part fries is taken out right after, or some of it: crisp onions that are strewn
+// over the dish in the end.
+func (p *plan) setAsideNext(x part) bool {
+	return slices.ContainsFunc(x.nodes, func(at int) bool {
+		n := &p.graph.Nodes[at]
+		return n.Technique.Family == "dry heat" && slices.ContainsFunc(n.Users, func(k int) bool {
+			return p.graph.Nodes[k].Is("remove", "reserve", "drain") && !p.deeds[k].drop
+		})
 	})
 }

@@ -73,6 +73,25 @@ func (p *parting) within(sets []set, seq []placed, home map[int]stretch) map[int
 	return out
 }
 
+// takenIn is where the work begins of the first part whose steps take lines of a list without steps, -1 where
+// none does.
+func (p *parting) takenIn(sets []set, list int, home map[int]stretch) int {
+	first := -1
+	for i, h := range home {
+		if i != list && (first < 0 || h.from < first) && slices.ContainsFunc(p.main(sets[i]).Steps, func(s swap.Step) bool { return p.takesOf(s, sets[list].upto-1) }) {
+			first = h.from
+		}
+	}
+	return first
+}
+
+// takesOf tells whether a step works with lines of a part.
+func (p *parting) takesOf(s swap.Step, part int) bool {
+	return slices.ContainsFunc(s.Actions, func(a recipe.Action) bool {
+		return slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool { return r.Line != nil && swap.ComponentOf(*r.Line) == part })
+	})
+}
+
 // main is a set's own part.
 func (p *parting) main(s set) *swap.Component { return &p.out[s.upto-1] }
 
@@ -202,6 +221,11 @@ func (p *parting) permute(sets []set, home map[int]stretch, within map[int]int) 
 	place := func(i int) int {
 		if y, in := within[i]; in {
 			return 2*home[y].from - 1 // its list stands before the work
+		}
+		if _, ok := home[i]; !ok && len(p.main(sets[i]).Steps) == 0 {
+			if first := p.takenIn(sets, i, home); first >= 0 {
+				return 2*first - 1 // its list stands before the work that takes it
+			}
 		}
 		for ; i >= 0; i-- { // a part without steps stands behind the one before it
 			if h, ok := home[i]; ok {

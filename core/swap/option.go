@@ -186,10 +186,25 @@ func (x *bench) weighBoosters() {
 	}
 }
 
-// darkensPale tells whether a food would turn what is pale brown: ground mushrooms have no place in a white
-// sauce.
+// darkensPale tells whether a food would turn what is pale or yellow brown: ground mushrooms have no place in a
+// white sauce, nor in one of yolks and butter.
 func (x *bench) darkensPale(f *larder.Food, part int) bool {
-	return f.Tagged(darkens) && x.before.Leads(character.Pale, part)
+	return f.Tagged(darkens) && (x.before.Leads(character.Pale, part) || x.before.Leads(character.Yellow, part) && x.ofEggsAndButter(part))
+}
+
+// mostlyEggs is the share of yolks, butter and milk from which a part has their colour; an estimate.
+const mostlyEggs = 0.5
+
+// ofEggsAndButter tells whether a part of the original is of eggs and of what milk gives for the most part.
+func (x *bench) ofEggsAndButter(part int) bool {
+	all, own := 0.0, 0.0
+	for _, it := range x.original.Parts[part].Items {
+		all += it.Grams
+		if it.Food.Animal == larder.Egg || it.Food.Animal == larder.Dairy {
+			own += it.Grams
+		}
+	}
+	return own > mostlyEggs*all
 }
 
 // heldPiece tells whether the original held a piece of what a booster asks for, or the cook wants its

@@ -214,7 +214,7 @@ func (p *plan) brownedAlready(i int) bool {
 // that is done.
 func (p *plan) friedBefore(line, i int) bool {
 	for k := range p.graph.Nodes[:i] {
-		if n := &p.graph.Nodes[k]; !p.deeds[k].drop && cookedDry(n) && n.Reaches(line) {
+		if n := &p.graph.Nodes[k]; !(len(p.deeds) > 0 && p.deeds[k].drop) && cookedDry(n) && n.Reaches(line) {
 			return true
 		}
 	}

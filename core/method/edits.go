@@ -14,8 +14,9 @@ import (
 func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	a := n.Action
 	var out []edit
-	kept, objects := len(a.Words.Phrases) == 0, 0
-	for _, p := range a.Words.Phrases {
+	phrases := slices.Concat(w.lentPhrases(n), a.Words.Phrases)
+	kept, objects := len(phrases) == 0, 0
+	for _, p := range phrases {
 		if p.From < a.From || p.Upto > a.Upto {
 			kept = true
 			continue
@@ -61,6 +62,34 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	}
 	out = append(out, w.servesWhat(n)...)
 	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+}
+
+// lentPhrases are the phrases of the verbs before that stand within the words of an action, whose object they share:
+// "split and toast the muffins".
+func (w *writer) lentPhrases(n *node) (out []recipe.Phrase) {
+	a := n.Action
+	for _, in := range n.Inputs {
+		before := &w.graph.Nodes[in]
+		if before.At != n.At {
+			continue
+		}
+		for _, p := range slices.Concat(w.lentPhrases(before), before.Action.Words.Phrases) {
+			if p.From >= a.From && p.Upto <= a.Upto && p.From >= before.Action.Upto {
+				out = append(out, p)
+			}
+		}
+	}
+	return out
+}
+
+// sharesWithGone tells whether what an action is done to is said behind a later verb that is not done any more:
+// "season and brown the chicken".
+func (w *writer) sharesWithGone(n *node) bool {
+	a := n.Action
+	return len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" && a.Words.Phrases[0].From >= a.Upto && slices.ContainsFunc(n.Users, func(k int) bool {
+		next := &w.graph.Nodes[k]
+		return next.At == n.At && a.Words.Phrases[0].From >= next.Action.From && a.Words.Phrases[0].Upto <= next.Action.Upto && w.deeds[k].drop
+	})
 }
 
 // outcomes are what changes in the words for what comes of an action, what that is for, and the shape it gives.

@@ -13,12 +13,16 @@ import (
 	"yembra/core/swap"
 )
 
-// recipeCalled is a recipe of the lot that was read first and mended then, by its name.
+// recipeCalled is a recipe of the lots that were read first and mended then, by its name.
 func recipeCalled(t *testing.T, name string) string {
 	t.Helper()
-	data, err := os.ReadFile(filepath.Join("..", "flow", "testdata", "eighth.txt"))
-	require.NoError(t, err)
-	_, text, found := strings.Cut("\n"+string(data), "\n=== "+name+"\n")
+	all := ""
+	for _, file := range []string{"eighth.txt", "ninth.txt"} {
+		data, err := os.ReadFile(filepath.Join("..", "flow", "testdata", file))
+		require.NoError(t, err)
+		all += "\n" + string(data)
+	}
+	_, text, found := strings.Cut(all, "\n=== "+name+"\n")
 	require.True(t, found, name)
 	text, _, _ = strings.Cut(text, "\n=== ")
 	return text

@@ -32,7 +32,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		to = w.things(slices.Concat(a.With, under), at) // what is mixed by itself now
 	}
 	if len(d.subject) == 0 {
-		if to = w.things(a.To, at); w.saidLater(a) {
+		if to = w.things(a.To, at); w.saidLater(a) && !w.sharesWithGone(n) {
 			to = nil
 		}
 		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)

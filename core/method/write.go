@@ -110,7 +110,7 @@ func (w *writer) action(i int) []*clause {
 		w.leavesPot(n)
 	case len(d.subject) == 0 && w.greasing(a) != "":
 		own.text, own.changed = w.apply(a, append(edits, edit{a.Words.Verb[0], a.Words.Verb[1], w.greasing(a)})), true
-	case a.Per > 0 && d.minutes != nil, len(d.subject) > 0, w.goesAlone(n), d.say != "" && w.animalVerb(a.Verb), w.verbOfGone(n):
+	case a.Per > 0 && d.minutes != nil, len(d.subject) > 0, w.goesAlone(n), w.sharesWithGone(n), d.say != "" && w.animalVerb(a.Verb), w.verbOfGone(n):
 		own.text, own.changed = w.plain(n, d, own), true
 	case len(edits) == 0:
 		own.text = strings.TrimLeft(w.slice(max(a.From, w.done), a.Upto), " ,")

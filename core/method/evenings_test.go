@@ -1,0 +1,109 @@
+package method
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
+
+// wholeCard is a recipe adapted under the whole-food rules, set out as a cook reads it: the lines of each part, then its steps.
+func wholeCard(t *testing.T, text string) (string, []swap.Finding) {
+	t.Helper()
+	c, err := carrier()
+	require.NoError(t, err)
+	d := c.reader.Read(text, measure.Metric)
+	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+	require.NoError(t, err)
+	a, err := c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	card, findings := "", []swap.Finding{}
+	for _, part := range Parts(c.book.Larder(), a) {
+		card += "# " + part.Name + "\n"
+		for _, l := range part.Lines {
+			card += "- " + l.Text + "\n"
+		}
+		for _, s := range part.Steps {
+			if s.Change != swap.Dropped {
+				card += s.Text + "\n"
+				findings = append(findings, s.Findings...)
+			}
+		}
+	}
+	return card, findings
+}
+
+// What went wrong on cards that were read as that evening's cook, each with what the rule that mended it now gives.
+func TestCardsOfAnEvening(t *testing.T) {
+	for name, x := range map[string]struct{ recipe, has, hasNot string }{
+		"what is prepared apart is not what is covered in the pot": {
+			recipeCalled(t, "chicken-cacciatore"), "Cover and simmer gently for 25 minutes, add the butter beans", "skin",
+		},
+		"what is cured and not browned is fried where flesh was": {
+			recipeCalled(t, "spaghetti-carbonara"), "in a cold frying pan and cook over a medium heat for 8 minutes", "fat has run",
+		},
+		"more of a cheese is more of what stands for it": {
+			recipeCalled(t, "spaghetti-carbonara"), "Serve at once with the walnut crumbs", "with the nutritional yeast.",
+		},
+		"the animal in the dish's name is its line": {
+			recipeCalled(t, "beef-stir-fry-black-bean"), "Return the mushroom slices to the wok", "Return the golden",
+		},
+		"what is sliced is served on the rice": {
+			recipeCalled(t, "chicken-katsu-curry"), "Serve the tofu slabs on the rice", "Serve on",
+		},
+		"a yolk beaten into a cheese sauce is no batter": {
+			recipeCalled(t, "welsh-rarebit"), "beat in the yellow lentil cream", "mung bean batter",
+		},
+		"what waits long is made before the sauce is on the fire": {
+			recipeCalled(t, "welsh-rarebit"), "until it runs slowly off the spoon. Note: make no less than a small cupful at a time, and keep the rest.\nHeat the olive oil", "thick.\nSoak the cashews",
+		},
+		"what is to come of a sauce stays": {
+			recipeCalled(t, "tuna-pasta-bake"), "gradually stir in the soy drink to make a thick pale sauce", "white sauce",
+		},
+		"nothing brown goes into yolks and butter": {
+			recipeCalled(t, "eggs-benedict"), "until the sauce is thick", "Grind the dried shiitake",
+		},
+		"nothing is fried with onions that are taken out": {
+			recipeCalled(t, "lamb-biryani-dum"), "Take out two thirds and set aside.\nAdd", "with the aromatics",
+		},
+		"a cabbage has a head and ribs": {
+			recipeCalled(t, "stuffed-cabbage-rolls"), "put the whole head in a large pan of boiling water. Peel off the leaves as they soften. Trim the thick ribs.", "Trim the white",
+		},
+		"a roast that is done stays in no longer than its bed": {
+			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "Roast for 20 minutes, then turn the oven down to 170C and roast for 10 minutes", "30 minutes. Move",
+		},
+		"a fat without an amount stays without one": {
+			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "- Vegetable oil, for the tin\n", "1½ tsp vegetable oil",
+		},
+		"a gravy takes what a roast does not, before it is strained": {
+			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "stir it in.\nStrain into a jug", "sprinkle the dish",
+		},
+		"a rib is on the bone": {
+			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "1.95 kg portobello", "2.65 kg",
+		},
+		"the marinade has all in it before something lies in it": {
+			recipeCalled(t, "chicken-shawarma-wraps"), "Stir in the nutritional yeast.\nAdd the double tofu skin, turn to coat and chill", "overnight.\nGrind",
+		},
+		"a list without steps stands before the work that takes it": {
+			recipeCalled(t, "chicken-shawarma-wraps"), "- 1 tbsp lemon juice\n# ", "roll up.\n# ",
+		},
+		"nothing is stirred into the water that dumplings are lifted out of": {
+			"Dumplings\nServes 4\n\n300 g plain flour\n160 ml warm water\n250 g minced pork\n200 g cabbage, chopped\n1 tbsp soy sauce\n\nMethod\n1. Mix the flour and water to a dough and knead for 8 minutes.\n2. Mix the pork, cabbage and soy sauce. Stir well.\n3. Roll the dough out, cut into rounds, put a spoon of filling on each and pleat the edges shut.\n4. Boil the dumplings in water for 6 minutes. Lift out with a strainer and serve.",
+			"Boil the dumplings in water for 6 minutes. Lift out with a strainer and serve.", "minutes.\nGrind",
+		},
+		"two verbs share what they are done to": {
+			"Grill\nServes 2\n\n4 chicken thighs\n200 g halloumi\n1 tbsp oil\n\nMethod\n1. Season and grill the chicken. Slice and grill the halloumi in the oil. Turn and serve.",
+			"Season and grill the", "chicken.",
+		},
+		"a filling is not in the sauce around": {
+			recipeCalled(t, "greek-stuffed-peppers-with-lamb"), "bake for 40 minutes. Uncover and bake for a further 20 minutes", "add the lentil mince and bake",
+		},
+	} {
+		card, findings := wholeCard(t, x.recipe)
+		require.Contains(t, card, x.has, name)
+		require.NotContains(t, card, x.hasNot, name)
+		require.Empty(t, findings, name)
+	}
+}

@@ -156,7 +156,7 @@ func (b *bindings) otherWork(i int) bool {
 	other := false
 	for _, w := range words[at+1:] {
 		orders := b.r.lang.Orders(w)
-		if slices.Contains(orders, b.tech.Name) || b.tech.Family == "coat" && slices.ContainsFunc(orders, b.coating) || b.tech.Name == heatTechnique && slices.ContainsFunc(orders, b.inFatWork) {
+		if slices.Contains(orders, b.tech.Name) || b.tech.Family == "assemble" && slices.ContainsFunc(orders, b.atTable) || b.tech.Family == "coat" && slices.ContainsFunc(orders, b.coating) || b.tech.Name == heatTechnique && slices.ContainsFunc(orders, b.inFatWork) {
 			return false
 		}
 		other = other || len(orders) > 0
@@ -169,6 +169,12 @@ func (b *bindings) otherWork(i int) bool {
 func (b *bindings) coating(name string) bool {
 	t := b.r.larder.Technique(name)
 	return t != nil && t.Family == "coat"
+}
+
+// atTable tells whether a technique serves: what is "to serve" is what the dish is topped with.
+func (b *bindings) atTable(name string) bool {
+	t := b.r.larder.Technique(name)
+	return t != nil && t.Closes == larder.ClosesTable
 }
 
 // mixedIn tells whether a fat has gone into something else, so that it cannot be meant by

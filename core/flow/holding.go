@@ -199,12 +199,16 @@ func (b *bindings) holdsFat(t *thing) bool {
 	if t == nil || len(t.holds) == 0 {
 		return t != nil && t.technique == heatTechnique && t.namesAny(b.r.lang.Fats)
 	}
+	left := false
 	for p := range t.holds {
-		if !b.fat(p) {
+		if b.holder[p] != t && !t.ofShare {
+			continue // it has been lifted out
+		}
+		if left = true; !b.fat(p) {
 			return false
 		}
 	}
-	return true
+	return left
 }
 
 // holdsAnyFat tells whether some fat is in a thing.

@@ -59,21 +59,22 @@ func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRule
 			return c.words().The + " " + p.lowered(&l.Line), true // the cook's own oil, of which the list says no amount
 		}
 	}
+	var foods []*larder.Food
 	for _, id := range u.Foods {
-		f := c.book.Larder().Food(id)
-		if f == nil || rules.Breaks(f) != "" {
-			continue
+		if f := c.book.Larder().Food(id); f != nil && rules.Breaks(f) == "" {
+			foods = append(foods, f)
 		}
-		name := lowered(f.Name)
-		for _, l := range comp.Lines {
-			if l.Change != swap.Dropped && l.FoodID() == f.ID {
-				return c.words().The + " " + name, true
-			}
-		}
-		comp.Lines = append(comp.Lines, swap.Small(f, u.Grams, u.Why))
-		return c.words().The + " " + name, true
 	}
-	return "", false
+	for _, f := range foods { // rather what is listed than another of its kind
+		if slices.ContainsFunc(comp.Lines, func(l swap.Line) bool { return l.Change != swap.Dropped && l.FoodID() == f.ID }) {
+			return c.words().The + " " + lowered(f.Name), true
+		}
+	}
+	if len(foods) == 0 {
+		return "", false
+	}
+	comp.Lines = append(comp.Lines, swap.Small(foods[0], u.Grams, u.Why))
+	return c.words().The + " " + lowered(foods[0].Name), true
 }
 
 // boosters adds one step for each booster of the component at its moment: with the

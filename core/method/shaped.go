@@ -20,7 +20,7 @@ func (w *writer) shapedAs(noun recipe.Noun) string {
 		for at := w.nodeOf(*r.Made); at >= 0; {
 			n := &w.graph.Nodes[at]
 			if made := n.Action.Makes; n.Is("shape", "roll") && w.l.Language().Shapes[made] && !w.deeds[at].drop && slices.ContainsFunc(lines, n.Reaches) {
-				return w.c.many(made, noun.Plural)
+				return w.c.renamed(w.c.many(made, noun.Plural)) // "the rolls", of what was shaped into sausages
 			}
 			if len(n.Inputs) == 0 {
 				break
@@ -36,7 +36,7 @@ func (c *Carrier) shapedIn(p *plan, i int) string {
 	for k := range p.graph.Nodes {
 		n := &p.graph.Nodes[k]
 		if made := n.Action.Makes; n.At.Component == i && n.Is("shape", "roll") && c.book.Larder().Language().Shapes[made] && !p.deeds[k].drop {
-			return larder.Capital(c.many(made, true))
+			return larder.Capital(c.renamed(c.many(made, true)))
 		}
 	}
 	return ""

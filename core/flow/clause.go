@@ -33,6 +33,8 @@ type clause struct {
 	makes    string
 	parallel bool
 	going    bool
+	// purposeAt is where it says what it is done for: "to crisp the skin".
+	purposeAt [2]int
 	// outcomeAt is where it says what is to come of it, particlesAt where its particles stand.
 	outcomeAt [2]int
 	// shapeAt is where the word for the shape stands that things are given: "into 8 sausages".

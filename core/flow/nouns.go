@@ -263,7 +263,9 @@ func (b *body) thing(nouns []noun) {
 	case len(nouns) == 1 && !(nouns[0].pointed && b.lang.Products[nouns[0].head()]) && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()]) && !b.foods(nouns[0].head()):
 		b.gives(nouns[0])
 	case b.purpose != "":
+		b.clause.purposeAt = [2]int{b.purposeAt, nouns[len(nouns)-1].upto}
 		if b.lang.Outcomes[b.purpose] {
+			b.clause.purposeAt = [2]int{}
 			b.clause.makes, b.clause.outcomeAt = nouns[0].head(), [2]int{b.purposeAt, nouns[len(nouns)-1].upto}
 		}
 	case len(nouns) == 1 && len(b.clause.objects) == 0 && b.lang.Announcing[b.lemma] && !nouns[0].pointed && b.lang.Products[nouns[0].head()]:

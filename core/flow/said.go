@@ -54,7 +54,7 @@ func (b *bindings) said(c *clause, a *recipe.Action) {
 		}
 		return out
 	}
-	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(b.text.hedged(c.cue)), Signs: b.text.signs(c.cue), Vessel: place(b.vesselAt), Outcome: place(c.outcomeAt), Shape: place(c.shapeAt), Aim: place(c.aim())}
+	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(b.text.hedged(c.cue)), Signs: b.text.signs(c.cue), Vessel: place(b.vesselAt), Outcome: place(c.outcomeAt), Shape: place(c.shapeAt), Aim: place(c.aim()), Purpose: place(c.purposeAt)}
 	for _, at := range c.particlesAt {
 		a.Words.Particles = append(a.Words.Particles, place(at))
 	}

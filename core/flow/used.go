@@ -21,11 +21,6 @@ func (b *bindings) usedOf(n noun) (portion, bool) {
 	if !ok || len(n.words) > 1 && slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
 		return p, false
 	}
-	if last(b.lines[p.line].name) != n.head() && slices.ContainsFunc(b.lines, func(l bound) bool {
-		return last(l.name) == n.head() && b.leftOf(portion{slices.IndexFunc(b.lines, func(o bound) bool { return o.ref == l.ref }), ""}) == 1
-	}) {
-		return p, false // "top with parmesan", when the rind of one has been in the soup
-	}
 	return p, true
 }
 

@@ -30,13 +30,13 @@ func (b *bindings) whole(n noun) []referent {
 		}
 		if b.leftOf(portion{i, ""}) == 1 {
 			out = append(out, referent{portion: &portion{i, ""}})
-		} else {
+		} else if t := b.held(portion{i, ""}); t == nil || t.title == nil || !b.open(t) {
 			untouched = false
 		}
 	}
 	if untouched {
 		for _, t := range b.things { // what was made aside goes in with the rest
-			if t.title != nil && t.comp == b.comp && b.open(t) {
+			if t.title != nil && (t.comp == b.comp || b.ofPart(t, b.comp)) && b.open(t) {
 				out = append(out, referent{made: t})
 			}
 		}

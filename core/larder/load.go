@@ -55,6 +55,7 @@ type Larder struct {
 	smallUses     []SmallUse
 	uses          []UseRule
 	usesByKind    map[string][]string
+	ownFirst      map[string]bool
 	bounds        []bound
 	// tags are foods that rules speak of together; presets and switches the rules.
 	tags       map[string]*tag

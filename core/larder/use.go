@@ -81,6 +81,10 @@ func (l *Larder) KnownUse(use string) bool {
 	return slices.ContainsFunc(l.uses, func(r UseRule) bool { return r.Use == use })
 }
 
+// OwnFirst tells whether a use asks for a shape, such as a slice that can be coated: swaps for any use come in only
+// where none is made for it.
+func (l *Larder) OwnFirst(use string) bool { return l.ownFirst[use] }
+
 func (l *Larder) loadUses(src Source) error {
 	var file []struct {
 		Kinds   string `yaml:"kinds"`
@@ -88,13 +92,15 @@ func (l *Larder) loadUses(src Source) error {
 		Why     string `yaml:"why"`
 		When    whens  `yaml:"when"`
 		Example string `yaml:"example"`
+		Own     bool   `yaml:"own"`
 	}
 	if err := src.Decode("uses.yaml", &file); err != nil {
 		return fmt.Errorf("uses.yaml: %w", err)
 	}
-	l.usesByKind = map[string][]string{}
+	l.usesByKind, l.ownFirst = map[string][]string{}, map[string]bool{}
 	for _, r := range file {
 		rule := UseRule{strings.Fields(r.Kinds), r.Use, r.Why, r.When, r.Example}
+		l.ownFirst[r.Use] = l.ownFirst[r.Use] || r.Own
 		l.uses = append(l.uses, rule)
 		for _, k := range rule.Kinds {
 			if !slices.Contains(l.usesByKind[k], r.Use) {

@@ -165,14 +165,14 @@ func (p *plan) enterHere(component, step int) []*standIn {
 
 // prepare is the preparation of one swap, once for all lines it stands for.
 func (c *Carrier) prepare(p *plan, i int, s *standIn, prepared map[string]bool) []part {
-	if s.book == nil || p.home(s.component) != i || prepared[s.book.ID] || s.boiledIn() {
+	if s.book == nil || p.home(s.component) != i || prepared[madeBy(s.book)] || s.boiledIn() {
 		return nil
 	}
-	prepared[s.book.ID] = true
+	prepared[madeBy(s.book)] = true
 	var lines []int
 	var takes []string
 	for _, o := range p.inOrder() {
-		if o.book != s.book || p.home(o.component) != i {
+		if o.book == nil || madeBy(o.book) != madeBy(s.book) || p.home(o.component) != i {
 			continue
 		}
 		for _, at := range o.lines {
@@ -187,6 +187,18 @@ func (c *Carrier) prepare(p *plan, i int, s *standIn, prepared map[string]bool) 
 		steps[k].Takes = takes
 	}
 	return added(steps...)
+}
+
+// madeBy tells preparations apart: two swaps that go by one name and are prepared in the same words are made at once.
+func madeBy(s *larder.Swap) string {
+	if len(s.Prepare) == 0 {
+		return s.ID
+	}
+	key := s.Short
+	for _, x := range s.Prepare {
+		key += "\n" + x.Text
+	}
+	return key
 }
 
 // added makes parts of new steps.

@@ -83,7 +83,7 @@ func TestCoatsJuicesAndWatersGoOn(t *testing.T) {
 		},
 		"what fries first with what nobody says a verb for": {
 			"Sauce\nServes 4\n\n2 carrots\n2 tbsp oil\n150 g pancetta, diced\n500 g minced turkey\n2 cloves garlic\n400 g tinned tomatoes\n\nMethod\n1. Sweat the carrots in the oil. Remove to a bowl.\n2. Crisp the pancetta in the empty pot, then add the mince and break it up until no pink remains.\n3. Garlic in, 1 min. Return the carrots. Tomatoes in. Bubble gently for 90 minutes.",
-			map[string]string{line("2"): "smoky-shiitake-strips", line("3"): "lentil-walnut-mince"}, []string{"ut garlic in, 1 min"}, []string{"oil and garlic in"},
+			map[string]string{line("2"): "smoky-shiitake-strips", line("3"): "lentil-walnut-mince"}, []string{"Garlic in, 1 min"}, []string{"oil and garlic in"},
 		},
 	})
 }

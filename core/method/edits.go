@@ -109,6 +109,11 @@ func (w *writer) outcomes(n *node, d *deed) []edit {
 			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "for the raita"
 		}
 	}
+	if at := a.Words.Purpose; at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto && w.fleshBefore(w.graph.Number(n)) != nil {
+		if words := larder.Words(w.slice(at[0], at[1])); slices.ContainsFunc(words, func(x string) bool { return w.l.Language().Fleshly[x] }) {
+			out = append(out, edit{at[0], at[1], ""}) // "to crisp the skin"
+		}
+	}
 	if at := a.Words.Shape; at[1] > 0 {
 		if said := w.slice(at[0], at[1]); d.say == w.c.words().Put {
 			out = append(out, edit{w.behindObject(a, at[0]), at[1], ""}) // "break the fish into chunks into a dish"

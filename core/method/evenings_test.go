@@ -93,6 +93,24 @@ func TestCardsOfAnEvening(t *testing.T) {
 			"Dumplings\nServes 4\n\n300 g plain flour\n160 ml warm water\n250 g minced pork\n200 g cabbage, chopped\n1 tbsp soy sauce\n\nMethod\n1. Mix the flour and water to a dough and knead for 8 minutes.\n2. Mix the pork, cabbage and soy sauce. Stir well.\n3. Roll the dough out, cut into rounds, put a spoon of filling on each and pleat the edges shut.\n4. Boil the dumplings in water for 6 minutes. Lift out with a strainer and serve.",
 			"Boil the dumplings in water for 6 minutes. Lift out with a strainer and serve.", "minutes.\nGrind",
 		},
+		"what is opened out round a filling is a sheet": {
+			recipeCalled(t, "stuffed-pork-tenderloin"), "Spread the stuffing over the double tofu skin", "mushrooms and tempeh",
+		},
+		"what is wrapped round is a sheet": {
+			recipeCalled(t, "stuffed-pork-tenderloin"), "Wrap in the smoked tofu skin and tie with string", "smoky shiitake",
+		},
+		"the cheese to serve is not its rind": {
+			recipeCalled(t, "minestrone-pancetta"), "top with the walnut crumbs and the basil sauce", "top with the bag",
+		},
+		"what was shaped goes by its shape": {
+			recipeCalled(t, "lamb-kofta-flatbreads"), "Warm the flatbreads and serve with the rolls and cucumber sauce", "serve the flatbreads",
+		},
+		"raw pieces roast as long as they bear": {
+			recipeCalled(t, "duck-pancakes"), "Roast for 30 minutes. Turn up to 220C for the last 15 minutes.\n", "skin.\nLift",
+		},
+		"the oil stays in the pan when sausages are taken out": {
+			recipeCalled(t, "sausage-lentil-stew"), "Heat the oil in a large pan.\nAdd the onion", "vegetable oil",
+		},
 		"two verbs share what they are done to": {
 			"Grill\nServes 2\n\n4 chicken thighs\n200 g halloumi\n1 tbsp oil\n\nMethod\n1. Season and grill the chicken. Slice and grill the halloumi in the oil. Turn and serve.",
 			"Season and grill the", "chicken.",

@@ -262,7 +262,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				continue
 			}
 			step := stepOf(p.a, n.Action.ID)
-			if step != nil && step.Prepares == s.book.ID {
+			if step != nil && step.Prepares != "" && c.madeAlike(step.Prepares, s.book) {
 				prepared = true
 				continue
 			}
@@ -288,6 +288,12 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 			}
 		}
 	}
+}
+
+// madeAlike tells whether steps that prepare a swap prepare another with it.
+func (c *Carrier) madeAlike(id string, s *larder.Swap) bool {
+	made := c.book.Larder().SwapNamed(id)
+	return id == s.ID || made != nil && madeBy(made) == madeBy(s)
 }
 
 // mostBeyond is how far cooking may pass what a stand-in bears before it is said.

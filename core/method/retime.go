@@ -55,6 +55,8 @@ func (p *plan) retime() {
 			d.minutes, d.cueless = minutesOf(math.Min(p.wetMinutes(i), p.leastBears(i))), true
 		case n.Technique.Family == "oven" && minutes > roastsAgain && p.onlyReady(i):
 			d.minutes, d.cueless = minutesOf(p.roastsAgain(i)), d.cueless || p.cueGone(n) || minutes > longRoast
+		case n.Technique.Family == "oven" && n.Action.Minutes != nil && p.driesOut(i) < minutes:
+			d.minutes, d.cueless = minutesOf(p.driesOut(i)), d.cueless || p.cueGone(n)
 		case n.Technique.Family == "oven" && n.Action.Minutes != nil && p.onBed(i) < minutes:
 			d.minutes, d.cueless = minutesOf(p.onBed(i)), d.cueless || p.cueGone(n)
 		case n.Action.Per > 0 && p.onlyReadyFlesh(i):

@@ -75,6 +75,26 @@ func (p *plan) onBed(i int) float64 {
 	return math.Max(math.Max(roastsAgain, p.wants(i)*slowOven)-before, leastBase)
 }
 
+// driesOut is how long what stands for flesh bears the dry heat of an oven by itself, raw as it goes in; without end
+// where other things are with it, or where a cue says when it is done.
+func (p *plan) driesOut(i int) float64 {
+	n := &p.graph.Nodes[i]
+	least := math.Inf(1)
+	if n.Liquid || n.Action.Cue != "" && !p.cueGone(n) {
+		return least
+	}
+	for _, line := range n.Holds {
+		s := p.stand[line]
+		switch {
+		case s != nil && s.flesh() && p.there(line, i) && s.Done > 0:
+			least = math.Min(least, math.Max(s.Bears, roastsAgain))
+		case s != nil && s.flesh() && p.there(line, i), s == nil && !p.dusts(line) && !p.bastes(line) && !p.c.fatLine(p.line(line)):
+			return math.Inf(1)
+		}
+	}
+	return least
+}
+
 // onlyReadyFlesh tells whether all flesh that is worked on is replaced by what is done already.
 func (p *plan) onlyReadyFlesh(i int) bool {
 	flesh := false

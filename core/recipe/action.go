@@ -56,6 +56,8 @@ type Words struct {
 	Shape [2]int
 	// Aim is where it says before its verb what it is for: "for the sauce".
 	Aim [2]int
+	// Purpose is where it says behind its verb what is done for: "to crisp the skin".
+	Purpose [2]int
 	// Particles stand apart from the verb that they belong to: "put the meat back".
 	Manners, Particles [][2]int
 	Phrases            []Phrase

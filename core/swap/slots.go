@@ -113,7 +113,7 @@ func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed
 			}
 		}
 	}
-	if ownFirst[use] {
+	if b.larder.OwnFirst(use) {
 		consider(func(s *larder.Swap) bool { return slices.Contains(s.Uses, use) })
 	}
 	if len(allowed) == 0 {
@@ -124,10 +124,6 @@ func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed
 	}
 	return allowed, rejected, barred
 }
-
-// ownFirst are uses that ask for a shape, such as a slice that can be coated:
-// swaps for any use come in only where none is made for it.
-var ownFirst = map[string]bool{"breaded": true}
 
 // strictUses are uses for which only a swap made for them will do.
 var strictUses = map[string]bool{"raw": true, "deep-fry": true}

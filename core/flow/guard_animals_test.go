@@ -35,3 +35,30 @@ func TestEveryAnimalWordIsHeard(t *testing.T) {
 		}
 	}
 }
+
+// A part that plants have too is that of the plant which the step named, and of an animal wherever one of the list goes
+// by the word, the step named no plant, or nothing points at it.
+func TestPartsOfAPlantInHandAreNoAnimals(t *testing.T) {
+	r := reader(t)
+	for w := range r.lang.PlantParts {
+		bare := len(r.Animals("Trim the "+w+".", nil)) > 0
+		for _, x := range []struct {
+			list, step string
+			heard      bool
+		}{
+			{"1 cabbage|500 g minced pork", "Core the cabbage. Trim the thick {}.", false},
+			{"1 cabbage|500 g minced pork", "Trim the thick {}.", bare},
+			{"1 cabbage|500 g pork {}", "Core the cabbage. Trim the thick {}.", bare},
+			{"1 cabbage|500 g minced pork", "Core the cabbage. Serve with {}.", bare},
+		} {
+			d := r.Read("Rolls\n\n"+strings.ReplaceAll(strings.ReplaceAll(x.list, "|", "\n"), "{}", w)+"\n\nMethod\n1. Stir.", "metric")
+			text := strings.ReplaceAll(x.step, "{}", w)
+			heard := len(r.Animals(text, d.Components[0].Lines)) > 0
+			if strings.Contains(x.list, "{}") {
+				require.True(t, heard || !bare, text+" of "+x.list)
+				continue
+			}
+			require.Equal(t, x.heard, heard, text+" of "+x.list)
+		}
+	}
+}

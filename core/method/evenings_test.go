@@ -90,8 +90,8 @@ func TestCardsOfAnEvening(t *testing.T) {
 			recipeCalled(t, "chicken-shawarma-wraps"), "- 1 tbsp lemon juice\n# ", "roll up.\n# ",
 		},
 		"nothing is stirred into the water that dumplings are lifted out of": {
-			"Dumplings\nServes 4\n\n300 g plain flour\n160 ml warm water\n250 g minced pork\n200 g cabbage, chopped\n1 tbsp soy sauce\n\nMethod\n1. Mix the flour and water to a dough and knead for 8 minutes.\n2. Mix the pork, cabbage and soy sauce. Stir well.\n3. Roll the dough out, cut into rounds, put a spoon of filling on each and pleat the edges shut.\n4. Boil the dumplings in water for 6 minutes. Lift out with a strainer and serve.",
-			"Boil the dumplings in water for 6 minutes. Lift out with a strainer and serve.", "minutes.\nGrind",
+			"Pork and cabbage dumplings, about 40\n\nDough: 300 g plain flour, 160 ml warm water, 1/2 tsp salt\nFilling: 300 g fatty minced pork, 250 g Chinese cabbage, 2 spring onions, 1 tbsp grated ginger, 1 tbsp soy sauce, 1 tbsp Shaoxing wine, 1 tsp sesame oil, 1/4 tsp white pepper\nDipping sauce: 3 tbsp black vinegar, 1 tbsp soy sauce, chilli oil\n\nMix the flour and salt, stir in the water with chopsticks until shaggy, then knead for 8 minutes until smooth. Wrap and rest for 30 minutes.\nFinely chop the cabbage, toss with a teaspoon of salt and leave for 15 minutes; squeeze out all the liquid. Combine the pork with the soy sauce, wine, sesame oil and pepper, stirring in one direction until sticky. Fold in the cabbage, ginger and chopped spring onions.\nRoll the dough into ropes, cut into 40 pieces and roll each into a thin round. Put a heaped teaspoon of filling on each, fold over and pleat the edges shut.\nBoil the dumplings in batches: drop them into boiling water, stir once, and when they float add a cup of cold water; do this twice more. Lift out with a strainer. Mix the ingredients for the sauce and serve alongside.",
+			"do this twice more. Lift out with a strainer", "more.\nGrind",
 		},
 		"what is opened out round a filling is a sheet": {
 			recipeCalled(t, "stuffed-pork-tenderloin"), "Spread the stuffing over the double tofu skin", "mushrooms and tempeh",
@@ -115,8 +115,13 @@ func TestCardsOfAnEvening(t *testing.T) {
 			"Grill\nServes 2\n\n4 chicken thighs\n200 g halloumi\n1 tbsp oil\n\nMethod\n1. Season and grill the chicken. Slice and grill the halloumi in the oil. Turn and serve.",
 			"Season and grill the", "chicken.",
 		},
-		"a filling is not in the sauce around": {
-			recipeCalled(t, "greek-stuffed-peppers-with-lamb"), "bake for 40 minutes. Uncover and bake for a further 20 minutes", "add the lentil mince and bake",
+		"a filling is not in the liquid around": {
+			"Stuffed peppers\nServes 4\n\n4 large red peppers\n400 g minced lamb\n1 onion, chopped\n100 g rice, cooked\n2 tbsp oil\n500 ml vegetable stock\n\nMethod\n1. Fry the onion in the oil. Add the lamb and brown it. Stir in the rice.\n2. Stuff the peppers with the lamb mixture and stand them in a casserole. Pour in the stock, cover and bake for 90 minutes.",
+			"cover and bake for", "add the lentil mince and bake",
+		},
+		"what is done to flesh by the first of two verbs": {
+			"Grill\nServes 2\n\n4 chicken thighs\n1 tbsp oil\n\nMethod\n1. Season and brown the chicken in the oil. Serve.",
+			"Season the mushrooms and tempeh.", "Season.",
 		},
 	} {
 		card, findings := wholeCard(t, x.recipe)

@@ -77,12 +77,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, pair: foods.pair, titles: b.titles, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.when = [2]int{}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
-	if len(b.takes) == 0 {
-		b.stood = [2]*thing{b.focus, b.base}
-	} else if !slices.Equal(step.Takes, b.takes) {
-		b.focus, b.base = b.stood[0], b.stood[1]
-	}
-	b.takes = step.Takes
+	b.takesUp(step.Takes)
 	step.Actions, step.Asides, step.Questions = []recipe.Action{}, []recipe.Aside{}, []recipe.Question{}
 	done := 0
 	units := t.parse()
@@ -124,6 +119,17 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		b.focus, b.base = b.stood[0], b.stood[1] // it was made aside
 	}
 	b.sum(step)
+}
+
+// takesUp begins a step that prepares something of lines of its own, or one that prepares nothing, with what was in
+// hand before what is prepared.
+func (b *bindings) takesUp(takes []string) {
+	if len(b.takes) == 0 {
+		b.stood = [2]*thing{b.focus, b.base}
+	} else if !slices.Equal(takes, b.takes) {
+		b.focus, b.base = b.stood[0], b.stood[1]
+	}
+	b.takes = takes
 }
 
 // mostLetters is how much of a method is read, some twenty times a long one.

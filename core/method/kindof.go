@@ -69,3 +69,17 @@ func (p *plan) dusts(line int) bool {
 	f := p.l.Food(p.line(line).FoodID())
 	return f != nil && (f.Aisle == "spices" || f.Kind == "white-flour" || f.Kind == "starch" || f.Kind == "salt" || p.c.fatLine(p.line(line)))
 }
+
+// rule is what the table of carrying over says of work on a stand-in.
+func (p *plan) rule(s *standIn, i int) *larder.CarryRule {
+	n := &p.graph.Nodes[i]
+	use := ""
+	if s.chosen != nil {
+		use = s.chosen.Use
+	}
+	way := n.Technique
+	if fries := p.l.Technique(fryTechnique); n.Is("cook") && cookedDry(n) && s.flesh() && fries != nil {
+		way = fries // flesh that cooks without a liquid cooks in its fat
+	}
+	return p.l.CarryRuleFor(way, n.Action.Verb, use, s.class, p.statesAt(s, i))
+}

@@ -253,20 +253,6 @@ func (p *plan) places(i int) bool {
 	})
 }
 
-// rule is what the table of carrying over says of work on a stand-in.
-func (p *plan) rule(s *standIn, i int) *larder.CarryRule {
-	n := &p.graph.Nodes[i]
-	use := ""
-	if s.chosen != nil {
-		use = s.chosen.Use
-	}
-	way := n.Technique
-	if fries := p.l.Technique(fryTechnique); n.Is("cook") && cookedDry(n) && s.flesh() && fries != nil {
-		way = fries // flesh that cooks without a liquid cooks in its fat
-	}
-	return p.l.CarryRuleFor(way, n.Action.Verb, use, s.class, p.statesAt(s, i))
-}
-
 // there tells whether a line is in the pot when an action begins: what stands for
 // it has gone in, or goes in with it.
 func (p *plan) there(line, i int) bool {

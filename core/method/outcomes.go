@@ -1,0 +1,68 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// lentPhrases are the phrases of the verbs before that stand within the words of an action, whose object they share:
+// "split and toast the muffins".
+func (w *writer) lentPhrases(n *node) (out []recipe.Phrase) {
+	a := n.Action
+	for _, in := range n.Inputs {
+		before := &w.graph.Nodes[in]
+		if before.At != n.At {
+			continue
+		}
+		for _, p := range slices.Concat(w.lentPhrases(before), before.Action.Words.Phrases) {
+			if p.From >= a.From && p.Upto <= a.Upto && p.From >= before.Action.Upto {
+				out = append(out, p)
+			}
+		}
+	}
+	return out
+}
+
+// sharesWithGone tells whether what an action is done to is said behind a later verb that is not done any more:
+// "season and brown the chicken".
+func (w *writer) sharesWithGone(n *node) bool {
+	a := n.Action
+	return len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" && a.Words.Phrases[0].From >= a.Upto && slices.ContainsFunc(n.Users, func(k int) bool {
+		next := &w.graph.Nodes[k]
+		return next.At == n.At && a.Words.Phrases[0].From >= next.Action.From && a.Words.Phrases[0].Upto <= next.Action.Upto && w.deeds[k].drop
+	})
+}
+
+// outcomes are what changes in the words for what comes of an action, what that is for, and the shape it gives.
+func (w *writer) outcomes(n *node, d *deed) []edit {
+	a := n.Action
+	var out []edit
+	made := len(w.animalWords(larder.Capital(a.Makes)+".")) > 0
+	if at := a.Words.Outcome; at[1] > 0 && (made || len(w.animalWords(w.slice(at[0], at[1]))) > 0) {
+		other := w.c.renamed(w.slice(at[0], at[1])) // "to make a thin omelette"
+		if other == w.slice(at[0], at[1]) || made && n.Technique.Family == "mix" {
+			other = "" // "to make a mayonnaise"
+		}
+		out = append(out, edit{at[0], at[1], other})
+	}
+	if at := a.Words.Aim; at[1] > at[0] && at[0] >= a.From {
+		if said := w.slice(at[0], at[1]); w.c.renamed(said) != said {
+			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "for the raita"
+		}
+	}
+	if at := a.Words.Purpose; at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto && w.fleshBefore(w.graph.Number(n)) != nil {
+		if words := larder.Words(w.slice(at[0], at[1])); slices.ContainsFunc(words, func(x string) bool { return w.l.Language().Fleshly[x] }) {
+			out = append(out, edit{at[0], at[1], ""}) // "to crisp the skin"
+		}
+	}
+	if at := a.Words.Shape; at[1] > 0 {
+		if said := w.slice(at[0], at[1]); d.say == w.c.words().Put {
+			out = append(out, edit{w.behindObject(a, at[0]), at[1], ""}) // "break the fish into chunks into a dish"
+		} else if w.c.renamed(said) != said {
+			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "into 8 sausages"
+		}
+	}
+	return out
+}

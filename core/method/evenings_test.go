@@ -111,6 +111,15 @@ func TestCardsOfAnEvening(t *testing.T) {
 		"the oil stays in the pan when sausages are taken out": {
 			recipeCalled(t, "sausage-lentil-stew"), "Heat the oil in a large pan.\nAdd the onion", "vegetable oil",
 		},
+		"sauces of which one is none any more are named": {
+			recipeCalled(t, "thai-basil-pork"), "Stir in the seaweed seasoning, the dark soy sauce, sugar", "the sauces",
+		},
+		"a part that keeps its name keeps its sentence": {
+			recipeCalled(t, "apple-crumble-custard"), "For the custard, bring the soy drink, cashew cream and vanilla pod to just under the boil.", "Bring under",
+		},
+		"a name that ends as a verb does": {
+			recipeCalled(t, "jambalaya-sausage"), "Add the pepper, garlic and Cajun seasoning", "Cajun and",
+		},
 		"two verbs share what they are done to": {
 			"Grill\nServes 2\n\n4 chicken thighs\n200 g halloumi\n1 tbsp oil\n\nMethod\n1. Season and grill the chicken. Slice and grill the halloumi in the oil. Turn and serve.",
 			"Season and grill the", "chicken.",

@@ -181,3 +181,21 @@ func (w *writer) keptNoMore(noun recipe.Noun) bool {
 		})
 	})
 }
+
+// groupOfName tells whether a name of several is that in which the names of its lines end, and something stands for one
+// of them whose name does not: "the sauces", of fish sauce and soy sauce.
+func (p *plan) groupOfName(name string, lines []int) bool {
+	words := larder.Words(name)
+	if len(words) == 0 || len(lines) < 2 {
+		return false
+	}
+	head := words[len(words)-1]
+	ends := func(other string) bool {
+		own := larder.Words(other)
+		return len(own) > 0 && larder.Singular(own[len(own)-1]) == larder.Singular(head)
+	}
+	return slices.ContainsFunc(lines, func(line int) bool {
+		s := p.stand[line]
+		return s != nil && !s.gone && ends(s.was.Name) && !ends(s.name)
+	})
+}

@@ -48,7 +48,7 @@ func (w *writer) outcomes(n *node, d *deed) []edit {
 		out = append(out, edit{at[0], at[1], other})
 	}
 	if at := a.Words.Aim; at[1] > at[0] && at[0] >= a.From {
-		if said := w.slice(at[0], at[1]); w.c.renamed(said) != said {
+		if said := w.slice(at[0], at[1]); w.c.renamed(said) != said && len(w.animalWords(larder.Capital(said)+".")) > 0 {
 			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "for the raita"
 		}
 	}

@@ -173,7 +173,7 @@ func (w *writer) listedOf(n *node, p recipe.Phrase, noun recipe.Noun, lines []in
 // groupNamed tells whether a noun names several things, or a part of the dish, by a name that stays.
 func (w *writer) groupNamed(noun recipe.Noun, lines []int, made bool) bool {
 	name := w.slice(noun.Name, noun.Upto)
-	if w.ownName(name, lines) || w.onlyStands(lines, made) {
+	if w.ownName(name, lines) || w.onlyStands(lines, made) || w.groupOfName(name, lines) {
 		return false
 	}
 	return noun.All && len(w.animalWords(w.slice(noun.From, noun.Upto))) == 0 || len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0

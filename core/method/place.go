@@ -42,7 +42,7 @@ func earliest(steps []swap.Step) []swap.Step {
 			later = append(later, s)
 		}
 	}
-	return slices.Concat(evening, ahead, later)
+	return append(append(evening, ahead...), later...) // never null
 }
 
 // bring adds the line that a small use wants, the first food that the house rules

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // runsOn tells whether a name that leaves out words between runs into another that goes on
@@ -44,12 +45,17 @@ func (s *mentions) inHand(words []string, start int) bool {
 	plant := false
 	for _, l := range s.lines {
 		own := larder.Words(l.Name)
-		if l.Origin == larder.FromAnimal && slices.ContainsFunc(own, func(w string) bool { return larder.Singular(w) == larder.Singular(words[start]) }) {
+		if bodyCalled(&l, words[start]) {
 			return false
 		}
 		plant = plant || l.Origin == larder.FromPlant && len(own) > 0 && slices.Contains(words[:start], own[len(own)-1])
 	}
 	return plant
+}
+
+// bodyCalled tells whether a line of an animal has a word in its name: "pork ribs".
+func bodyCalled(l *recipe.Line, word string) bool {
+	return l.Origin == larder.FromAnimal && slices.ContainsFunc(larder.Words(l.Name), func(w string) bool { return larder.Singular(w) == larder.Singular(word) })
 }
 
 func (s *mentions) behindArticles(words []string, at int) int {

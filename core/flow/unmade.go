@@ -113,7 +113,7 @@ func (b *bindings) piecesOf(n noun) []referent {
 // partInHand is the plant in hand where a part is named that plants have too, and no line of an animal goes by it:
 // "put the whole head in a pan of water", of a cabbage that was cored.
 func (b *bindings) partInHand(n noun) []referent {
-	if !b.r.lang.PlantParts[n.head()] || !n.pointed || n.owner != nil || b.focus == nil || !b.open(b.focus) || len(b.focus.holds) != 1 || len(b.lineCalled(n.head())) > 0 {
+	if !b.r.lang.PlantParts[n.head()] || !n.pointed || n.owner != nil || b.focus == nil || !b.open(b.focus) || len(b.focus.holds) != 1 || slices.ContainsFunc(b.lines, func(l bound) bool { return bodyCalled(l.line, n.head()) }) {
 		return nil
 	}
 	for p := range b.focus.holds {
@@ -122,16 +122,6 @@ func (b *bindings) partInHand(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
-}
-
-// lineCalled are the lines of animals whose names hold a word.
-func (b *bindings) lineCalled(word string) (found []int) {
-	for i := range b.lines {
-		if b.lines[i].line.Origin == larder.FromAnimal && slices.ContainsFunc(b.lines[i].name, func(w string) bool { return larder.Singular(w) == larder.Singular(word) }) {
-			found = append(found, i)
-		}
-	}
-	return found
 }
 
 // piecesForFat are "the pieces" where only fat is in hand, which has none: what was worked on before it

@@ -30,7 +30,7 @@ func (b *bindings) whole(n noun) []referent {
 		}
 		if b.leftOf(portion{i, ""}) == 1 {
 			out = append(out, referent{portion: &portion{i, ""}})
-		} else if t := b.held(portion{i, ""}); t == nil || t.title == nil || !b.open(t) {
+		} else {
 			untouched = false
 		}
 	}

@@ -165,16 +165,16 @@ func (p *plan) enterHere(component, step int) []*standIn {
 
 // prepare is the preparation of one swap, once for all lines it stands for.
 func (c *Carrier) prepare(p *plan, i int, s *standIn, prepared map[string]bool) []part {
-	if s.book == nil || p.home(s.component) != i || prepared[madeBy(s.book)] || s.boiledIn() {
+	if s.book == nil || p.home(s.component) != i || prepared[s.book.ID] || s.boiledIn() {
 		return nil
 	}
-	prepared[madeBy(s.book)] = true
 	var lines []int
 	var takes []string
 	for _, o := range p.inOrder() {
-		if o.book == nil || madeBy(o.book) != madeBy(s.book) || p.home(o.component) != i {
+		if o.book == nil || !madeAtOnce(o.book, s.book) || p.home(o.component) != i {
 			continue
 		}
+		prepared[o.book.ID] = true
 		for _, at := range o.lines {
 			takes = append(takes, recipe.LineRef(o.component, at))
 			if o.component == i {
@@ -189,16 +189,11 @@ func (c *Carrier) prepare(p *plan, i int, s *standIn, prepared map[string]bool) 
 	return added(steps...)
 }
 
-// madeBy tells preparations apart: two swaps that go by one name and are prepared in the same words are made at once.
-func madeBy(s *larder.Swap) string {
-	if len(s.Prepare) == 0 {
-		return s.ID
-	}
-	key := s.Short
-	for _, x := range s.Prepare {
-		key += "\n" + x.Text
-	}
-	return key
+// madeAtOnce tells whether two swaps are prepared as one: they are the same, or go by one name and are prepared in the
+// same words.
+func madeAtOnce(a, b *larder.Swap) bool {
+	return a == b || a != nil && b != nil && a.Short == b.Short && len(a.Prepare) > 0 &&
+		slices.EqualFunc(a.Prepare, b.Prepare, func(x, y larder.Preparation) bool { return x.Text == y.Text })
 }
 
 // added makes parts of new steps.

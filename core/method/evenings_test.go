@@ -9,13 +9,13 @@ import (
 	"yembra/core/swap"
 )
 
-// wholeCard is a recipe adapted under the whole-food rules, set out as a cook reads it: the lines of each part, then its steps.
-func wholeCard(t *testing.T, text string) (string, []swap.Finding) {
+// wholeCard is a recipe adapted under the rules of a house, set out as a cook reads it: the lines of each part, then its steps.
+func wholeCard(t *testing.T, text, preset string) (string, []swap.Finding) {
 	t.Helper()
 	c, err := carrier()
 	require.NoError(t, err)
 	d := c.reader.Read(text, measure.Metric)
-	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}}, swap.Closest)
 	require.NoError(t, err)
 	a, err := c.Adapt(d, dec, false)
 	require.NoError(t, err)
@@ -120,9 +120,9 @@ func TestCardsOfAnEvening(t *testing.T) {
 		"a name that ends as a verb does": {
 			recipeCalled(t, "jambalaya-sausage"), "Add the pepper, garlic and Cajun seasoning", "Cajun and",
 		},
-		"two verbs share what they are done to": {
-			"Grill\nServes 2\n\n4 chicken thighs\n200 g halloumi\n1 tbsp oil\n\nMethod\n1. Season and grill the chicken. Slice and grill the halloumi in the oil. Turn and serve.",
-			"Season and grill the", "chicken.",
+		"a yolk beaten into a white sauce thickens it": {
+			"Cauliflower\nServes 4\n\n1 cauliflower, in florets\n30 g butter\n30 g plain flour\n500 ml milk\n1 egg yolk\n\nMethod\n1. Boil the cauliflower for 8 minutes and drain it.\n2. Melt the butter, stir in the flour and cook for a minute. Whisk in the milk and simmer until thick. Take off the heat and beat in the egg yolk. Pour over the cauliflower and grill for 5 minutes.",
+			"Take off the heat and beat in the", "batter",
 		},
 		"a filling is not in the liquid around": {
 			"Stuffed peppers\nServes 4\n\n4 large red peppers\n400 g minced lamb\n1 onion, chopped\n100 g rice, cooked\n2 tbsp oil\n500 ml vegetable stock\n\nMethod\n1. Fry the onion in the oil. Add the lamb and brown it. Stir in the rice.\n2. Stuff the peppers with the lamb mixture and stand them in a casserole. Pour in the stock, cover and bake for 90 minutes.",
@@ -133,7 +133,34 @@ func TestCardsOfAnEvening(t *testing.T) {
 			"Season the mushrooms and tempeh.", "Season.",
 		},
 	} {
-		card, findings := wholeCard(t, x.recipe)
+		card, findings := wholeCard(t, x.recipe, swap.WholeFood)
+		require.Contains(t, card, x.has, name)
+		require.NotContains(t, card, x.hasNot, name)
+		require.Empty(t, findings, name)
+	}
+}
+
+// What shows under other rules of a house only.
+func TestCardsOfAnEveningUnderOtherRules(t *testing.T) {
+	for name, x := range map[string]struct{ recipe, preset, has, hasNot string }{
+		"two verbs share what they are done to": {
+			recipeCalled(t, "eggs-benedict"), "fasting-day", "Split and toast the buckwheat pancakes", "muffins.",
+		},
+		"the first of two verbs, of flesh that the second does nothing to": {
+			"Grill\nServes 2\n\n4 chicken thighs\n200 g halloumi\n1 tbsp oil\n\nMethod\n1. Season and brown the chicken in the oil. Slice and grill the halloumi.", "fasting-day",
+			"Season the jackfruit pieces. Slice and grill", "Season. ",
+		},
+		"tenderness of what was tender before": {
+			recipeCalled(t, "lamb-biryani-dum"), "whole-food-no-oil", "cover and simmer for 15 minutes", "1 hour",
+		},
+		"everything takes in what was made of it": {
+			recipeCalled(t, "fish-and-chips"), "whole-food-no-oil", "For the sauce, mix everything together and chill", "mayonnaise",
+		},
+		"what is made in the same words is made once": {
+			recipeCalled(t, "stuffed-pork-tenderloin"), "fasting-day", "Boil the potato, drain it well and mash it dry.\nHeat", "mash it dry.\nBoil",
+		},
+	} {
+		card, findings := wholeCard(t, x.recipe, x.preset)
 		require.Contains(t, card, x.has, name)
 		require.NotContains(t, card, x.hasNot, name)
 		require.Empty(t, findings, name)

@@ -9,44 +9,39 @@ import (
 	"yembra/core/recipe"
 )
 
-// browns tells whether a swap's own preparation ends with the browning of its main
-// food: what is made of it is browned and is not browned again.
-func (c *Carrier) browns(book *larder.Swap) bool {
+// fired is what fire a swap's own preparation brings its main food to, if it has one: last tells that it ends with
+// browning, ever that it comes near a dry fire at all.
+type fired struct{ prepared, last, ever bool }
+
+// fired reads the preparation of a swap once.
+func (c *Carrier) fired(book *larder.Swap) fired {
 	if known, ok := c.browned.Load(book.ID); ok {
-		return known.(bool)
+		return known.(fired)
 	}
-	does := c.brownedAtLast(book)
-	c.browned.Store(book.ID, does)
-	return does
-}
-
-// unbrowned tells whether a swap is prepared and never comes near a dry fire there, whatever the form is
-// that its figures are taken from: slabs that only lie in their marinade.
-func (c *Carrier) unbrowned(book *larder.Swap) bool {
-	d, main := c.made(book)
-	if main < 0 || len(book.Prepare) == 0 {
-		return false
-	}
-	g := flow.Trace(c.book.Larder(), d)
-	return !slices.ContainsFunc(g.Nodes, func(n flow.Node) bool {
-		return n.Reaches(main) && (n.Technique.Family == "oven" || n.Technique.Roast > 0)
-	})
-}
-
-func (c *Carrier) brownedAtLast(book *larder.Swap) bool {
-	d, main := c.made(book)
-	if main < 0 {
-		return false
-	}
-	g := flow.Trace(c.book.Larder(), d)
-	for k := len(g.Nodes) - 1; k >= 0; k-- {
-		n := &g.Nodes[k]
-		if n.Technique.Heat == "" || !n.Reaches(main) {
-			continue
+	x := fired{}
+	if d, main := c.made(book); main >= 0 {
+		x.prepared = true
+		last := true
+		g := flow.Trace(c.book.Larder(), d)
+		for k := len(g.Nodes) - 1; k >= 0; k-- {
+			n := &g.Nodes[k]
+			if n.Technique.Heat == "" || !n.Reaches(main) {
+				continue
+			}
+			x.last = x.last || last && n.Technique.Family == "dry heat" && n.Technique.Roast > 0
+			x.ever = x.ever || n.Technique.Family == "oven" || n.Technique.Roast > 0
+			last = false
 		}
-		return n.Technique.Family == "dry heat" && n.Technique.Roast > 0
 	}
-	return false
+	c.browned.Store(book.ID, x)
+	return x
+}
+
+// isBrowned tells whether what stands in is browned: its preparation ends so, or the form has it so that its figures are
+// taken from, and the preparation does not leave it raw, as slabs that only lie in their marinade.
+func (c *Carrier) isBrowned(book *larder.Swap, byForm bool) bool {
+	x := c.fired(book)
+	return x.last || byForm && (x.ever || !x.prepared)
 }
 
 // batch is what the preparation of a stand-in says where less is wanted than can be made;
@@ -55,7 +50,7 @@ func (c *Carrier) batch(p *plan, s *standIn) string {
 	grams := 0.0
 	for _, o := range p.inOrder() {
 		for _, at := range o.lines {
-			if o.book == s.book { // made once for all parts
+			if madeAtOnce(o.book, s.book) { // made once for all parts
 				grams += p.a.Components[o.component].Lines[at].Mass()
 			}
 		}

@@ -11,13 +11,10 @@ import (
 // "split and toast the muffins".
 func (w *writer) lentPhrases(n *node) (out []recipe.Phrase) {
 	a := n.Action
-	for _, in := range n.Inputs {
-		before := &w.graph.Nodes[in]
-		if before.At != n.At {
-			continue
-		}
-		for _, p := range slices.Concat(w.lentPhrases(before), before.Action.Words.Phrases) {
-			if p.From >= a.From && p.Upto <= a.Upto && p.From >= before.Action.Upto {
+	for k := w.graph.Number(n) - 1; k >= 0 && w.graph.Nodes[k].At == n.At; k-- {
+		before := w.graph.Nodes[k].Action
+		for _, p := range before.Words.Phrases {
+			if p.From >= max(a.From, before.Upto) && p.Upto <= a.Upto {
 				out = append(out, p)
 			}
 		}

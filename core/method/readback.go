@@ -6,7 +6,6 @@ import (
 	"strings"
 
 	"yembra/core/flow"
-	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -182,7 +181,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				continue
 			}
 			step := stepOf(p.a, n.Action.ID)
-			if step != nil && step.Prepares != "" && c.madeAlike(step.Prepares, s.book) {
+			if step != nil && step.Prepares != "" && madeAtOnce(c.book.Larder().SwapNamed(step.Prepares), s.book) {
 				prepared = true
 				continue
 			}
@@ -208,12 +207,6 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 			}
 		}
 	}
-}
-
-// madeAlike tells whether steps that prepare a swap prepare another with it.
-func (c *Carrier) madeAlike(id string, s *larder.Swap) bool {
-	made := c.book.Larder().SwapNamed(id)
-	return id == s.ID || made != nil && madeBy(made) == madeBy(s)
 }
 
 // mostBeyond is how far cooking may pass what a stand-in bears before it is said.

@@ -134,7 +134,7 @@ func (c *Carrier) know(s *standIn) {
 	if s.book.CookMinutes > 0 {
 		s.Done, s.Bears = s.book.CookMinutes, math.Max(s.Bears, s.book.CookMinutes)
 	}
-	s.Browned = s.Browned && !c.unbrowned(s.book) || c.browns(s.book)
+	s.Browned = c.isBrowned(s.book, s.Browned)
 	for state, holds := range map[string]bool{
 		larder.Prepared: len(s.book.Prepare) > 0 || cut, larder.Ready: s.Done == 0 && !steeped, larder.Browned: s.Browned, larder.NoFry: s.NoFry,
 		larder.LiquidFat: fat && !s.Solid, larder.NoFat: !fat && c.fatLine(s.was), larder.Steeped: steeped,

@@ -60,10 +60,7 @@ func (x *bench) more(original recipe.Line) string {
 	lang := x.larder.Language()
 	words := strings.Fields(original.Preparation)
 	at := slices.IndexFunc(words, func(w string) bool { return lang.Extras[strings.ToLower(w)] })
-	if at < 0 || slices.ContainsFunc(words[at:], func(word string) bool {
-		w := strings.ToLower(word)
-		return !lang.Extras[w] && lang.Prepositions[w] == "" && !lang.Articles[w] && len(lang.Verb(w)) == 0 && !lang.Vessels[w]
-	}) {
+	if at < 0 || !x.onlyForWork(words[at:]) {
 		return ""
 	}
 	return strings.Join(words[at:], " ")
@@ -104,9 +101,16 @@ func (x *bench) unmeasured(original recipe.Line, f *larder.Food) bool {
 	lang := x.larder.Language()
 	words := strings.Fields(original.Preparation)
 	return original.Grams == nil && original.Amount == nil && len(words) > 1 && lang.Prepositions[strings.ToLower(words[0])] == "for" &&
-		larder.Or(f.Per100.Fat, 0) >= mostlyFat && x.fries(original) && !slices.ContainsFunc(words, func(word string) bool {
+		larder.Or(f.Per100.Fat, 0) >= mostlyFat && x.fries(original) && x.onlyForWork(words)
+}
+
+// onlyForWork tells whether words say nothing but what something is for, and how much more of it there is: "plus extra
+// for frying", "for the tin".
+func (x *bench) onlyForWork(words []string) bool {
+	lang := x.larder.Language()
+	return !slices.ContainsFunc(words, func(word string) bool {
 		w := strings.ToLower(word)
-		return lang.Prepositions[w] == "" && !lang.Articles[w] && len(lang.Verb(w)) == 0 && !lang.Vessels[larder.Singular(w)]
+		return !lang.Extras[w] && lang.Prepositions[w] == "" && !lang.Articles[w] && len(lang.Verb(w)) == 0 && !lang.Vessels[larder.Singular(w)]
 	})
 }
 

@@ -138,7 +138,8 @@ func (b *bindings) partOfThing(t *thing) int {
 
 // refs resolves nouns and takes their shares; the role keeps the outcome.
 func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
-	for _, n := range nouns {
+	for i, n := range nouns {
+		n = b.sharing(nouns[0], n, i)
 		if n.owner != nil && b.r.lang.Parts[n.head()] {
 			r.names = append(r.names, n.head()) // the zest of a lemon goes by that name
 		}

@@ -24,7 +24,9 @@ func (b *bindings) called(n noun) *thing {
 	}
 	here := sync.OnceValue(func() bool { return b.lineHere(n) })
 	whole := sync.OnceValue(func() bool {
-		return slices.ContainsFunc(b.direct(n), func(r referent) bool { return r.portion != nil && b.leftOf(*r.portion) > 0 })
+		return slices.ContainsFunc(b.direct(n), func(r referent) bool {
+			return r.portion != nil && b.leftOf(*r.portion) > 0 && !b.otherHead(n, r.portion.line)
+		})
 	})
 	for i := len(b.things) - 1; i >= 0; i-- {
 		t := b.things[i]
@@ -42,6 +44,13 @@ func (b *bindings) called(n noun) *thing {
 		}
 	}
 	return nil
+}
+
+// otherHead tells whether a noun is the word for a liquid that a line only begins with: "the meat stock", beside stock
+// cubes.
+func (b *bindings) otherHead(n noun, line int) bool {
+	own := b.lines[line].name
+	return b.r.lang.Liquors[n.head()] && len(own) > 1 && own[0] == n.head() && last(own) != n.head()
 }
 
 // byWholeName finds what the text has given the very words of a noun as a name, else what goes by its

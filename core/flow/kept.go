@@ -72,7 +72,7 @@ func (b *bindings) unlisted(n noun) []referent {
 	if t := b.withFat(n); t != nil {
 		return []referent{{made: t}}
 	}
-	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n))) {
+	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n)) && b.liquorLeft(n) == nil) {
 		return []referent{{named: b.words(n)}}
 	}
 	return nil
@@ -104,7 +104,7 @@ func (b *bindings) liquorLeft(n noun) *thing {
 		return nil // "the cooking liquid", but not "the fish stock"
 	}
 	return b.latest(func(t *thing) bool {
-		if t.comp != b.comp || t == b.focus || t.taken {
+		if t.comp != b.comp && !b.tookFrom(t) || t == b.focus || t.taken {
 			return false
 		}
 		liquid, gone := t.liquid, t.liquor
@@ -114,6 +114,16 @@ func (b *bindings) liquorLeft(n noun) *thing {
 		}
 		return liquid && gone
 	})
+}
+
+// tookFrom tells whether what is in hand was taken out of a thing, of whatever part of the dish.
+func (b *bindings) tookFrom(t *thing) bool {
+	for p := range t.holds {
+		if b.focus != nil && t != b.focus && b.holder[p] == b.focus {
+			return true
+		}
+	}
+	return false
 }
 
 // ranOut tells whether "the fat" is what ran out of flesh that was fried before any
@@ -208,6 +218,9 @@ func (b *bindings) keeps(n noun) []referent {
 	}
 	if t := b.liquorLeft(n); t != nil && (b.last.Technique == drainTechnique || b.last.Technique == removeTechnique) {
 		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
+	}
+	if t := b.focus; t != nil && t.strained && b.open(t) && b.tech.Name == reserveTechnique && b.pours(t) {
+		return []referent{{made: t}} // "strain, discard the shells and keep 500 ml of the stock"
 	}
 	return []referent{{named: b.words(n)}}
 }

@@ -27,6 +27,8 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	switch {
 	case t.lang.Shapes[w] && named && t.adjectives(start, i):
 		return false // "a thin round"
+	case t.lang.Shapes[w] && t.lang.Vessels[t.low(i+1)]:
+		return false // "a 24 cm round tin"
 	case t.conj(i), t.is(i, t.lang.Until), t.lang.Subordinators[w] != "" && t.lang.Prepositions[w] != "as" && !t.foods(t.words[i].norm), t.is(i, t.lang.Negations):
 		return true
 	case t.lang.Prepositions[w] == "of":

@@ -43,6 +43,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	laid := b.laidBy(t, r, c.going)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.solids, made.technique = solids, t.Name
+	made.dropped = b.droppedInto(t, r)
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
 	made.liquor = r.liquor && len(r.inputs) == 1 && len(r.portions) == 0
 	made.taken = t.Family == "rest" && len(r.inputs) == 1 && r.inputs[0].taken || laid != nil && len(r.portions)+len(r.inputs) > 1
@@ -158,6 +159,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	} else {
 		made = b.make(a.ID, r.inputs, nil)
 		b.fatStays(made, r.inputs)
+		b.liquidStays(made, r.inputs)
 	}
 	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
 	made.taken = b.tech.Name == removeTechnique
@@ -221,6 +223,42 @@ func (b *bindings) fatStays(made *thing, inputs []*thing) {
 	}
 }
 
+// droppedInto is the mixture that an action puts into a liquid, or that was put into it before and only cooks in it now:
+// balls in a stock.
+func (b *bindings) droppedInto(t *larder.Technique, r *roles) *thing {
+	if len(r.inputs) == 1 && len(r.portions) == 0 {
+		return r.inputs[0].dropped
+	}
+	if t.Joins != "yes" || len(r.inputs) != 2 || len(r.action.To) != 1 || len(r.action.Into) != 1 {
+		return nil
+	}
+	in, around := r.inputs[0], r.inputs[1]
+	if slices.ContainsFunc(r.portions, func(p portion) bool { return !around.holds[p] }) { // "the stock", by its line
+		return nil
+	}
+	if len(in.holds) < 2 || b.pours(in) || !b.pours(around) || b.shared[in] || b.shared[around] {
+		return nil
+	}
+	return in
+}
+
+// liquidStays leaves a liquid in the pot out of which a mixture is taken that was put into it.
+func (b *bindings) liquidStays(made *thing, inputs []*thing) {
+	if b.tech.Name != removeTechnique || len(inputs) != 1 || inputs[0].dropped == nil || b.shared[inputs[0]] {
+		return
+	}
+	pot := inputs[0]
+	for name := range pot.dropped.names {
+		delete(pot.names, name)
+	}
+	for p := range made.holds {
+		if !pot.dropped.holds[p] {
+			delete(made.holds, p)
+			b.holder[p], pot.spent = pot, false
+		}
+	}
+}
+
 // takesAway tells whether the action at hand takes something out of the rest.
 func (b *bindings) takesAway() bool { return b.tech.Takes == "part" || b.tech.Takes == "none" }
 
@@ -247,7 +285,7 @@ const removeTechnique = "remove"
 // works tells whether an action leaves what is being made as it is: it greases
 // a tin, or lets the excess drip off.
 func (b *bindings) works(a *recipe.Action, r *roles) bool {
-	if len(a.To) == 0 || slices.ContainsFunc(r.inputs, func(in *thing) bool { return !b.shared[in] }) {
+	if len(a.To) == 0 || !b.coatsVessel(a) && slices.ContainsFunc(r.inputs, func(in *thing) bool { return !b.shared[in] }) {
 		return false
 	}
 	vessels := true
@@ -266,6 +304,14 @@ func (b *bindings) works(a *recipe.Action, r *roles) bool {
 		return true
 	}
 	return !vessels && len(r.portions)+len(r.inputs) == 0
+}
+
+// coatsVessel tells whether an action brushes nothing but a vessel: "brush a tin with the melted butter", of which
+// there is more than that takes.
+func (b *bindings) coatsVessel(a *recipe.Action) bool {
+	return b.tech.Family == "coat" && !slices.ContainsFunc(a.To, func(ref recipe.Ref) bool {
+		return ref.Named == nil || !b.r.lang.Vessels[last(strings.Fields(*ref.Named))]
+	})
 }
 
 // loose tells whether water that nobody lists goes in.

@@ -253,3 +253,18 @@ func (b *bindings) preparedPart(n noun, p portion) float64 {
 	}
 	return 0
 }
+
+// sharing is a noun of a list with the share that the first of them says for all: "half the prawns, squid and chilli",
+// of which no more is said, or as much as of the first.
+func (b *bindings) sharing(first, n noun, i int) noun {
+	if i == 0 || first.share <= 0 || first.share >= 1 || first.rest || first.one || !first.pointed || first.pronoun || first.amount[1] > 0 {
+		return n
+	}
+	if n.share > 0 || n.rest || n.all || n.pronoun || n.little || n.pointed || n.owner != nil || n.amount[1] > 0 || len(n.words) == 0 {
+		return n
+	}
+	if b.namedAgain(first.head(), n.upto) == 0 || b.namedAgain(n.head(), n.upto) > 0 {
+		n.share = first.share
+	}
+	return n
+}

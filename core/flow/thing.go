@@ -54,6 +54,8 @@ type thing struct {
 	// solids are what was cooked in the liquid that it holds too, and comes out of it
 	// when it is lifted out.
 	solids []portion
+	// dropped is the mixture that was put into the liquid that it holds too: dumplings in a stock.
+	dropped *thing
 }
 
 // bound is an ingredient line as the method sees it.

@@ -32,7 +32,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		}
 	}
 	role := l.role
-	if b.r.lang.Places[n.head()] && role != "with" && (!l.first || role == "into" && n.owner == nil && l.word != "over") && len(b.direct(n)) == 0 {
+	if b.r.lang.Places[n.head()] && !(vessel != "" && len(n.words) > 1) && role != "with" && (!l.first || role == "into" && n.owner == nil && l.word != "over") && len(b.direct(n)) == 0 {
 		r.placed = l.role == "in" || b.r.lang.Particles[l.word]
 		if (role == "into" || role == "in") && n.owner != nil && !n.owner.pronoun && b.vessel(*n.owner) == "" && (b.tech.Family == "cut" || b.tech.Name == placeTechnique || b.tech.Joins == "yes") {
 			b.refs([]noun{*n.owner}, r, &r.action.Into) // "cut a pocket into the side of each breast", "in the middle of each wrapper"
@@ -179,12 +179,26 @@ func (b *bindings) flowsOver(n noun) bool {
 // pouredOver tells whether a liquid in hand is poured over something solid: "pour over
 // the meat".
 func (b *bindings) pouredOver(l link, t *larder.Technique) bool {
-	if t.Name != "pour" || l.role != "into" || b.focus == nil || !b.open(b.focus) || !b.pours(b.focus) {
+	if t.Name != "pour" || l.role != "into" || b.focus == nil || !b.open(b.focus) || !b.runs(b.focus) {
 		return false
 	}
 	return slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool {
 		return x.portion != nil && !larder.Pours(b.lines[x.portion.line].food)
 	})
+}
+
+// runs tells whether a thing is more liquid than not, eggs beaten with others among it.
+func (b *bindings) runs(t *thing) bool {
+	tech := b.r.larder.Technique(t.technique)
+	beaten := tech != nil && tech.Family == "mix"
+	liquid, all := 0.0, 0.0
+	for p := range t.holds {
+		f, mass := b.lines[p.line].food, b.lines[p.line].line.Mass()
+		if all += mass; larder.Pours(f) || beaten && f != nil && f.Animal == larder.Egg {
+			liquid += mass
+		}
+	}
+	return liquid > all/2
 }
 
 // pours tells whether a thing is more liquid than not.

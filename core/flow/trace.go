@@ -62,7 +62,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	}
 	if of, known := t.refs[r.Of]; known {
 		n.Named = append(n.Named, of)
-		if n.Technique.Takes == "part" || t.laidOn(n) || t.graph.apart(from) || n.Is(drainTechnique) && t.pours(from) && !larder.Pours(t.food(of)) {
+		if n.Technique.Takes == "part" || t.laidOn(n) || t.graph.apart(from) || (n.Is(drainTechnique) || n.Technique.Family == "cut") && t.pours(from) && !larder.Pours(t.food(of)) {
 			moved[of] = true
 			return []int{of}
 		}
@@ -70,8 +70,14 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 			return []int{of} // "two ladles of the beans", of a pot with more in it; spoons of a marinade, without what lies in it
 		}
 	}
-	var out []int
+	var out, around []int
+	if n.Is(removeTechnique) && r.Share >= 1 {
+		around = t.around(from)
+	}
 	for _, line := range t.graph.Nodes[from].Holds {
+		if slices.Contains(around, line) {
+			continue // the stock in which the balls were poached
+		}
 		held := t.holder[line] == from || t.stayedInPan(line, from)
 		if held || r.Share < 1 && !t.liftedOut(line, from) || slices.Contains(t.graph.Nodes[from].shares, line) {
 			out = append(out, line)
@@ -81,6 +87,35 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 		}
 	}
 	return out
+}
+
+// around are the lines of the liquid into which a mixture was put that cooks in it at a node.
+func (t *tracer) around(node int) []int {
+	n := &t.graph.Nodes[node]
+	for n.Technique.Joins != "yes" {
+		if len(n.Inputs) != 1 || len(n.Named) > 0 {
+			return nil
+		}
+		n = &t.graph.Nodes[n.Inputs[0]]
+	}
+	a := n.Action
+	if len(a.To) != 1 || a.To[0].Made == nil || len(a.Into) != 1 || len(n.Inputs) != 2 || len(n.To) < 2 || t.mostlyPours(n.To) || !t.mostlyPours(n.Into) || a.To[0].Share < 1 || a.Into[0].Share < 1 {
+		return nil
+	}
+	return n.Into
+}
+
+// mostlyPours tells whether lines are more liquid than not.
+func (t *tracer) mostlyPours(lines []int) bool {
+	liquid, all := 0.0, 0.0
+	for _, line := range lines {
+		at := t.graph.Lines[line]
+		mass := t.dish.Components[at.Component].Lines[at.Line].Mass()
+		if all += mass; larder.Pours(t.food(line)) {
+			liquid += mass
+		}
+	}
+	return liquid > all/2
 }
 
 // liftedOut tells whether a line was taken out by its name of what an action made: the fish is not in "200 ml of the

@@ -35,7 +35,7 @@ func (p *plan) carryAlong() {
 			}
 			if at := cmp.Or(p.withThickener(line, i), p.placeFor(line, i)); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) && !p.moreGoesIn(line, i, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
-				p.shares[line] = p.shareAt(line, i)
+				p.shares[line], p.called[line] = p.shareAt(line, i), p.calledAt(line, i)
 				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {
 					p.arrives[line] = at
 				}
@@ -167,6 +167,24 @@ func (p *plan) shareAt(line, i int) float64 {
 		}
 	}
 	return 1
+}
+
+// calledAt are the words by which an action names some of a line of the cook's own: "the quartered onion"; empty where it
+// takes all of it, or names it by a measure.
+func (p *plan) calledAt(line, i int) string {
+	n := &p.graph.Nodes[i]
+	if p.stand[line] != nil || p.shareAt(line, i) >= nearlyAll {
+		return ""
+	}
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	for _, x := range n.Action.Words.Phrases {
+		for _, noun := range x.Nouns {
+			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && !noun.Pronoun && !noun.Measured && noun.Upto <= len(text) {
+				return string(text[noun.From:noun.Upto])
+			}
+		}
+	}
+	return ""
 }
 
 // placeFor is the action that takes in a line that came along with dropped work: that

@@ -54,6 +54,9 @@ func (p *plan) begun(line, at int) bool {
 		if partly || slices.Contains(n.Named, line) || slices.Contains(p.deeds[k].along, line) {
 			return true
 		}
+		if slices.ContainsFunc(slices.Concat(p.deeds[k].late, p.deeds[k].before), func(s *standIn) bool { return s.node == line }) {
+			return true // what a cube seasons in its last minutes
+		}
 	}
 	return false
 }

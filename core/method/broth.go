@@ -65,7 +65,7 @@ func (p *plan) watersNothing(i int) bool {
 // not there, to be boiled with them and strained: the water waits for what it is poured on next.
 func (p *plan) brewsNothing(i int) bool {
 	n := &p.graph.Nodes[i]
-	if n.Technique.Joins != "yes" || len(n.Inputs) == 0 || slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop }) {
+	if n.Technique.Joins != "yes" && !n.Is("place") || len(n.Inputs) == 0 && !p.onBodies(i) || slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop }) {
 		return false
 	}
 	if len(n.Named) == 0 || slices.ContainsFunc(n.Named, func(line int) bool { return p.line(line).FoodID() != waterFood }) {

@@ -86,7 +86,7 @@ func (p *plan) pouredAlready(s *standIn, n *flow.Node) bool {
 // that was replaced.
 func (p *plan) gone(n *flow.Node, cue, points string) bool {
 	lang := p.l.Language()
-	words := larder.Words(cue)
+	words := p.withoutPlantNames(larder.Words(cue))
 	if len(p.stand) > 0 && len(p.animalWords(cue)) > 0 {
 		return true
 	}
@@ -115,6 +115,19 @@ func (p *plan) gone(n *flow.Node, cue, points string) bool {
 		}
 	}
 	return false
+}
+
+// withoutPlantNames leaves out of words the names of plant foods of several words: "the colour of peanut butter".
+func (p *plan) withoutPlantNames(words []string) []string {
+	var out []string
+	for i := 0; i < len(words); i++ {
+		if m, ok := p.l.Index().At(words, i, true); ok && m.Used > 1 && m.Food.Origin == larder.FromPlant {
+			i = m.End - 1
+			continue
+		}
+		out = append(out, words[i])
+	}
+	return out
 }
 
 // justAdded tells whether an action goes on with what the one before added by name, and nothing else.
@@ -156,7 +169,7 @@ func (w *writer) otherCue(n *node, d *deed) string {
 	if t.Family == "dry heat" && w.pouredIn(n) {
 		return "" // soured cream does not get golden on both sides
 	}
-	if t.Family == "wet heat" && w.onlyToHeat(n) {
+	if t.Family == "wet heat" && w.onlyToHeat(n) || w.gone(n, t.Cue, "") {
 		return w.c.words().Until + " " + w.c.words().HotThrough
 	}
 	return w.c.words().Until + " " + t.Cue
@@ -265,9 +278,9 @@ func (p *plan) ofFat(n *flow.Node, sign recipe.Sign) string {
 // setSigns is the row of what shows that egg sets, where what stands for it has set.
 const setSigns = "set"
 
-// setBefore tells whether something stands for egg and goes in as shreds that have set.
+// setBefore tells whether something stands for egg and goes in as shreds or curds that have set.
 func (p *plan) setBefore(s *standIn) bool {
-	return s.class == larder.Egg && s.chosen != nil && !s.gone && s.chosen.Use == flakesUse && s.is(larder.Ready)
+	return s.class == larder.Egg && s.chosen != nil && !s.gone && (s.chosen.Use == flakesUse || s.chosen.Use == scrambleUse) && s.is(larder.Ready)
 }
 
 // onlyThickens tells whether an action goes on for no time that is said, until its liquid is thick.

@@ -231,6 +231,8 @@ func (w *writer) setAlready(n *node, text string) bool {
 const (
 	streams   = "streams"
 	flakesUse = "flakes"
+	// scrambleUse is that of eggs stirred in a pan until they set in curds.
+	scrambleUse = "scramble"
 )
 
 // countsGone tells whether words that say how something is done count pieces ("one at a

@@ -138,7 +138,11 @@ func (w *writer) comesAlong(n *node, lines []int, said []named, open bool) (text
 		if s := w.stand[line]; s != nil && s.bare && n.Technique.Family != "dry heat" {
 			continue // only a frying has a use for spoonfuls of water
 		}
-		if t, ok := w.ofLine(line, w.shares[line]); ok && !slices.ContainsFunc(said, func(o named) bool { return o.text == t.text }) {
+		t, ok := w.ofLine(line, w.shares[line])
+		if own := w.called[line]; ok && own != "" {
+			t.text = own
+		}
+		if ok && !slices.ContainsFunc(said, func(o named) bool { return o.text == t.text }) {
 			things = append(things, t)
 			pours = pours || larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))
 			if n.Technique.Medium == "fat" && w.c.fatLine(w.line(line)) && w.fries(line) {

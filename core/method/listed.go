@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -99,4 +100,52 @@ func (w *writer) hotFat(noun recipe.Noun, lines []int, at int) bool {
 	words := larder.Words(name)
 	return len(words) > 0 && w.l.Language().Fats[words[len(words)-1]] && len(w.animalWords(name)) == 0 && !w.ownName(name, lines) &&
 		slices.ContainsFunc(lines, func(line int) bool { return w.fries(line) && w.there(line, at) && w.begun(line, at) })
+}
+
+// oneFat says two fats of a phrase as one where what stands for one of them is the other: "half of the oil", of the
+// oil for half of the butter and the oil of the list.
+func (w *writer) oneFat(p recipe.Phrase, objects []named) []named {
+	if len(objects) != 2 || len(p.Nouns) != 2 {
+		return objects
+	}
+	taken, all, stands := 0.0, 0.0, 0
+	for _, noun := range p.Nouns {
+		lines, made := w.meant(noun)
+		if made || len(lines) != 1 || len(noun.Refs) != 1 || !w.fries(lines[0]) {
+			return objects
+		}
+		mass := w.line(lines[0]).Mass()
+		if s := w.stand[lines[0]]; s != nil {
+			mass, stands = w.massOf(s), stands+1
+		}
+		taken, all = taken+mass*noun.Refs[0].Share, all+mass
+	}
+	name, other := w.bareName(objects[0].text), w.bareName(objects[1].text)
+	if stands != 1 || all == 0 || name != other {
+		return objects
+	}
+	one := objects[0]
+	if one.stand == nil {
+		one = objects[1]
+	}
+	one.text = w.c.shared(taken/all, false) + w.c.words().The + " " + name
+	return []named{one}
+}
+
+// bareName is how a thing is called behind its article.
+func (w *writer) bareName(text string) string {
+	the := w.c.words().The + " "
+	if at := strings.LastIndex(text, the); at >= 0 {
+		return text[at+len(the):]
+	}
+	return text
+}
+
+// massOf is what is listed of a stand-in.
+func (p *plan) massOf(s *standIn) float64 {
+	mass := 0.0
+	for _, line := range s.lines {
+		mass += p.a.Components[s.component].Lines[line].Mass()
+	}
+	return mass
 }

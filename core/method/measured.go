@@ -72,3 +72,19 @@ func (p *plan) asMuch(s *standIn) bool {
 
 // aboutAsMuch is by what share amounts may differ that are measured alike; an estimate.
 const aboutAsMuch = 0.2
+
+// resized is the share of a line of the cook's own that a noun means by a measure, where another amount of it is listed
+// now; 0 where that is not so.
+func (w *writer) resized(noun recipe.Noun, lines []int, made bool) float64 {
+	if made || len(lines) != 1 || len(noun.Refs) != 1 || noun.Refs[0].Line == nil || w.stand[lines[0]] != nil || w.ownMeasure(noun) == "" || noun.Refs[0].Share >= nearlyAll {
+		return 0
+	}
+	now := 0.0
+	for _, l := range w.nowOf(lines[0]) {
+		now += l.Mass()
+	}
+	if was := w.line(lines[0]).Mass(); now == 0 || was == 0 || math.Abs(now-was) < shareError*was {
+		return 0
+	}
+	return noun.Refs[0].Share
+}

@@ -42,11 +42,15 @@ func (w *writer) otherNameOf(noun recipe.Noun, lines []int) bool {
 // cutNoMore tells whether a noun is what something was cut into by work that is not done any
 // more.
 func (w *writer) cutNoMore(noun recipe.Noun) bool {
-	words := larder.Words(w.slice(noun.Name, noun.Upto))
-	if len(words) != 1 || !w.l.Language().Shapes[words[0]] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
+	name := w.slice(noun.Name, noun.Upto)
+	words := larder.Words(name)
+	if len(words) == 0 || len(words) > 1 && len(w.animalWords(name)) == 0 || !w.l.Language().Shapes[words[len(words)-1]] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
 		return false
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
+	for at >= 0 && w.graph.Nodes[at].Technique.Family != "cut" && w.graph.Nodes[at].Action.Makes == "" && len(w.graph.Nodes[at].Inputs) == 1 {
+		at = w.graph.Nodes[at].Inputs[0] // "the fish pieces", that were salted since
+	}
 	return at >= 0 && w.deeds[at].drop && w.graph.Nodes[at].Technique.Family == "cut"
 }
 

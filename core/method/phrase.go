@@ -44,7 +44,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	if !changed {
 		return "", false, objects
 	}
-	objects = w.union(p, at, objects)
+	objects = w.oneFat(p, w.union(p, at, objects))
 	if the := w.c.words().The + " "; len(objects) > 0 && objects[0].stand != nil && !objects[0].stand.bare && objects[0].text == objects[0].stand.name {
 		objects[0].text = the + objects[0].text
 	}
@@ -137,6 +137,10 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	}
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)
+	}
+	if share := w.resized(noun, lines, made); share > 0 {
+		t, _ := w.ofLine(lines[0], share)
+		return []named{t}, true // "a teaspoon of the salt", of which there is less now
 	}
 	touched := made && !w.partOfPlant(noun, lines) && len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 || slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && w.restOfWhole(noun, lines, at)
 	switch {

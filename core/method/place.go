@@ -198,7 +198,15 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if len(stands) == 0 {
 		stands = others[:min(len(others), 1)]
 	}
-	slices.SortStableFunc(stands, func(a, b *standIn) int { return cmp.Compare(b.was.Mass(), a.was.Mass()) })
+	slices.SortStableFunc(stands, func(a, b *standIn) int {
+		if a.flesh() != b.flesh() {
+			if a.flesh() {
+				return -1
+			}
+			return 1 // the fish before the stock that it is poached in
+		}
+		return cmp.Compare(b.was.Mass(), a.was.Mass())
+	})
 	words := strings.Fields(name)
 	for k := 1; k < len(words) && animals[0].Animal == larder.Egg; k++ {
 		if rest := strings.Join(words[k:], " "); len(c.reader.Animals(rest, nil)) == 0 {
@@ -206,8 +214,8 @@ func (c *Carrier) heading(p *plan, i int) string {
 		}
 	}
 	gone := larder.Words(animals[0].Name)
-	if shape := c.shapedIn(p, i); len(words) == 1 && shape != "" {
-		return shape // "Balls" of "Meatballs"
+	if shape := c.shapedIn(p, i); shape != "" && (len(words) == 1 || strings.EqualFold(words[len(words)-1], shape)) {
+		return shape // "Balls" of "Meatballs", of "Fish balls"
 	}
 	if len(words) == 1 && len(stands) > 0 && stands[0].flesh() && (len(stands) > 1 || len(stands[0].book.Prepare) > 1) {
 		return c.cookedWith(p, i, stands) // and not as what is prepared for it

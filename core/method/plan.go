@@ -34,8 +34,10 @@ type plan struct {
 	parted map[int]int
 	// seasoned are lines that only season water in which nothing is cooked any more.
 	seasoned map[int]bool
-	// shares are how much of a line came along with dropped work.
+	// shares are how much of a line came along with dropped work, called the words by which that named it, where they say
+	// which part of it.
 	shares map[int]float64
+	called map[int]string
 }
 
 // deed is what becomes of one action.
@@ -75,7 +77,7 @@ type deed struct {
 
 // plan decides the whole method of a dish.
 func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
-	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, parted: map[int]int{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
+	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, called: map[int]string{}, parted: map[int]int{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
 	for i := range d.Components {
 		for _, s := range c.standIns(d, a, i) {
 			s.node = p.graph.Line(i, s.line)

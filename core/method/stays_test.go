@@ -106,7 +106,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 		},
 		"several that the dish makes go by another name, and nothing is stirred into each": {
 			"Crêpes\nServes 4\n\n125 g flour\n300 ml milk\n8 slices of ham\n100 g spinach\n\nMethod\n1. Whisk the flour with the milk. Fry a ladle of the batter in a dry pan for 1 minute. Make 8 crêpes in this way.\n2. Lay a slice of ham and some spinach on each crêpe, fold in quarters and bake for 10 minutes.",
-			map[string]string{line("1"): "soy-drink-for-milk", line("2"): "smoked-tofu-lardons"}, []string{"Make 8 thin pancakes in this way", "each thin pancake, fold in quarters"}, []string{"crêpe"},
+			map[string]string{line("1"): "soy-drink-for-milk", line("2"): "leek-smoke-sheath"}, []string{"Make 8 thin pancakes in this way", "each thin pancake, fold in quarters"}, []string{"crêpe"},
 		},
 		"what was cooked only for what was added goes with it, and the verb is said": {
 			"Soup\nServes 4\n\n800 g cod\n300 g mussels\n1 litre vegetable stock\n2 leeks\n\nMethod\n1. Boil the leeks in the stock for 15 minutes.\n2. Add the cod first and cook for 8 minutes, then the mussels, and cook for 5 minutes more.",

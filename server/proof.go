@@ -7,6 +7,8 @@ import (
 
 	"yembra/core/measure"
 	"yembra/core/method"
+	"yembra/core/recipe"
+	"yembra/core/sizing"
 	"yembra/core/swap"
 )
 
@@ -27,7 +29,7 @@ func (k *Kitchen) Proof(w io.Writer, text, measures string, rules swap.HouseRule
 		fmt.Fprintln(w)
 		for _, l := range c.Lines {
 			if l.Change != swap.Dropped {
-				fmt.Fprintf(w, "  %s%s\n", mark(l.Change), l.Text)
+				fmt.Fprintf(w, "  %s%s%s\n", mark(l.Change), l.Text, k.bought(l.Line))
 			}
 		}
 		fmt.Fprintln(w)
@@ -53,6 +55,18 @@ func (k *Kitchen) Proof(w io.Writer, text, measures string, rules swap.HouseRule
 	}
 	fmt.Fprintf(w, "\n%d to look at\n", found)
 	return found, nil
+}
+
+// bought says behind a line how much of it is bought, where it swells or shrinks: as the card does.
+func (k *Kitchen) bought(l recipe.Line) string {
+	f := k.Core().Larder.Food(l.FoodID())
+	if f == nil {
+		return ""
+	}
+	if said := sizing.AsBought(l, f); said != "" {
+		return " (" + said + ")"
+	}
+	return ""
 }
 
 // mark sets apart what is new from what is as it was.

@@ -216,7 +216,7 @@ func (b *bindings) keeps(n noun) []referent {
 	if t := b.latest(b.friedInFat); t != nil && b.r.lang.Fats[n.head()] {
 		return []referent{{made: t}} // "drain the onions, keeping the oil"
 	}
-	if t := b.liquorLeft(n); t != nil && (b.last.Technique == drainTechnique || b.last.Technique == removeTechnique) {
+	if t := b.liquorLeft(n); t != nil && (b.last.Technique == drainTechnique || b.last.Technique == removeTechnique || b.holdsPoured(t)) {
 		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
 	}
 	if t := b.focus; t != nil && t.strained && b.open(t) && b.tech.Name == reserveTechnique && b.pours(t) {

@@ -63,7 +63,7 @@ func (b *bindings) inHandFor(c *clause, t *larder.Technique) *thing {
 			target = pot // "lift out the meat and let it cool; strain"
 		}
 	}
-	if target != nil && t.Family == "dough" && b.pours(target) {
+	if target != nil && t.Family == "dough" && c.makes != "" && b.pours(target) {
 		if mass := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.taken && !b.pours(x) && !b.goesIn(x) }); mass != nil {
 			target = mass // "bring the stock to a simmer. Shape balls"
 		}

@@ -33,7 +33,12 @@ func (p *plan) carryAlong() {
 				p.arrives[line] = at
 				continue
 			}
-			if at := cmp.Or(p.withThickener(line, i), p.placeFor(line, i)); at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) && !p.moreGoesIn(line, i, at) {
+			at := cmp.Or(p.withThickener(line, i), p.placeFor(line, i))
+			if at >= 0 && p.friesInPaste(at) && p.begun(line, i) {
+				p.unfried[line] += p.shareAt(line, i) // all of it goes in where the rest was to
+				continue
+			}
+			if at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) && !p.moreGoesIn(line, i, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
 				p.shares[line], p.called[line] = p.shareAt(line, i), p.calledAt(line, i)
 				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {

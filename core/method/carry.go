@@ -91,7 +91,9 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 	comp := &p.a.Components[i]
 	prepared := map[string]bool{}
 	var parts []part
+	begin := make([]int, len(p.dish.Components[i].Steps))
 	for n := range p.dish.Components[i].Steps {
+		begin[n] = len(parts)
 		step := &p.dish.Components[i].Steps[n]
 		w := &writer{plan: p, step: step, text: []rune(step.Text), component: i}
 		w.small = func(u *larder.SmallUse, _ *recipe.Action) (string, bool) { return c.bring(p, i, u, dec.HouseRules) }
@@ -99,10 +101,18 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 		if open := w.openWhy(step); open != "" && len(own) > 0 {
 			own[len(own)-1].whys = append(own[len(own)-1].whys, open)
 		}
+		var before []part
 		for _, s := range p.enterHere(i, n) {
-			parts = append(parts, c.prepare(p, i, s, prepared)...)
+			before = append(before, c.prepare(p, i, s, prepared)...)
 		}
-		parts = append(parts, own...)
+		at := begin[n]
+		if k := p.begunAt(i, n); k < n && len(before) > 0 {
+			at = begin[k]
+			for ; k < n; k++ {
+				begin[k+1] += len(before)
+			}
+		}
+		parts = append(slices.Insert(parts, at, before...), own...)
 	}
 	parts = append(c.unprepared(p, i, prepared), parts...)
 	parts = c.finishes(p, parts, i)
@@ -112,6 +122,55 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 		}
 	}
 	comp.Steps = earliest(p.joined(parts))
+}
+
+// begunAt is the step before which something is prepared that goes in with a step: that one, or, where it goes on with
+// what is in hand and does not say with what, the one before it that begins something.
+func (p *plan) begunAt(component, step int) int {
+	if n := p.firstDone(component, step); n == nil || !p.saysNothing(n) {
+		return step
+	}
+	for step > 0 {
+		n := p.firstDone(component, step)
+		if n != nil && !p.saysNothing(n) && (len(n.Inputs) == 0 || n.Technique.Joins != "yes" && n.Technique.Family != "mix") {
+			break
+		}
+		step--
+	}
+	for step > 0 && p.onlyHeatsFat(component, step-1) {
+		step-- // no pan stands hot for it
+	}
+	return step
+}
+
+// onlyHeatsFat tells whether a step does no more, of what is done still, than heat a fat.
+func (p *plan) onlyHeatsFat(component, step int) bool {
+	any := false
+	for k := range p.graph.Nodes {
+		n := &p.graph.Nodes[k]
+		if n.At.Component != component || n.At.Step != step || p.deeds[k].drop {
+			continue
+		}
+		if any = true; !n.Is("heat", "melt") {
+			return false
+		}
+	}
+	return any
+}
+
+// firstDone is the first action of a step that is done still.
+func (p *plan) firstDone(component, step int) *node {
+	for k := range p.graph.Nodes {
+		if n := &p.graph.Nodes[k]; n.At.Component == component && n.At.Step == step && !p.deeds[k].drop {
+			return n
+		}
+	}
+	return nil
+}
+
+// saysNothing tells whether an action goes on with what is in hand and names nothing: "cover and simmer".
+func (p *plan) saysNothing(n *node) bool {
+	return len(n.Inputs) > 0 && len(n.Action.Words.Phrases) == 0
 }
 
 // inMethod gives the steps of a component their places in the method of the whole dish,

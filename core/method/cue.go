@@ -134,6 +134,9 @@ func (p *plan) withoutPlantNames(words []string) []string {
 func (p *plan) justAdded(n *flow.Node, line int) bool {
 	return slices.ContainsFunc(n.Inputs, func(in int) bool {
 		before := &p.graph.Nodes[in]
+		for before.Is("cover") && len(before.Inputs) == 1 {
+			before = &p.graph.Nodes[before.Inputs[0]] // "return the chicken, cover and simmer until it is tender"
+		}
 		return before.Technique.Joins == "yes" && slices.Contains(before.To, line) && slices.Contains(before.Named, line) && onlyNamedTo(before) == line
 	})
 }

@@ -49,6 +49,10 @@ func (p *plan) enter(s *standIn) {
 		if n := &p.graph.Nodes[path[i]]; s.class == larder.Dairy && n.Action.Minutes == nil && p.onlyThickens(n) {
 			minutes = math.Min(minutes, bringsUp)
 		}
+		if minutes > left && left > 0 && p.onlyUntilDone(s, path[start], path[i]) {
+			p.lasts[path[i]], left = left, 0
+			continue // "add the prawns and cook until they turn pink"
+		}
 		if minutes == 0 || minutes <= left*tolerated+tolerance || p.filledIn(path[i], s.node) {
 			left -= minutes
 			continue
@@ -70,6 +74,14 @@ func (p *plan) enter(s *standIn) {
 		p.enterLate(s, path, i, math.Max(left, 0))
 		return
 	}
+}
+
+// onlyUntilDone tells whether an action goes on for no time that is said but until flesh shows that it is done, which an
+// action has brought in just before.
+func (p *plan) onlyUntilDone(s *standIn, enters, i int) bool {
+	n := &p.graph.Nodes[i]
+	return s.flesh() && s.is(larder.Ready) && n.Action.Minutes == nil && slices.Contains(n.Inputs, enters) && p.graph.Nodes[enters].Technique.Joins == "yes" &&
+		p.cueGone(n) && p.restOfCue(n) == "" && onlyNamedTo(&p.graph.Nodes[enters]) == s.node
 }
 
 // setsIn tells whether a stand-in sets with the rest of a mass in steam, which is no

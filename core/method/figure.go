@@ -18,7 +18,7 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 	a := n.Action
 	words := w.c.words()
 	var out []edit
-	verb := d.say
+	verb := w.withoutManner(a, d.say)
 	if verb == "" && len(w.object) > 0 {
 		verb = w.slice(a.Words.Verb[0], a.Words.Verb[1])
 	}
@@ -59,6 +59,9 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 			tail += " " + words.For + " " + w.c.spoken(*d.minutes)
 		}
 	}
+	if d.minutes == nil {
+		out = append(out, w.furtherNoMore(n)...)
+	}
 	if at := a.Words.Cue; d.cueless && at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto {
 		out = append(out, edit{at[0], at[1], strings.TrimSpace(tail + " " + w.otherCue(n, d))})
 		tail = "" // said in its place
@@ -72,6 +75,18 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 		out = append(out, edit{at, at, tail})
 	}
 	return out
+}
+
+// withoutManner is a verb that is said instead of another without the word for how it is done, where the action's own words
+// say that too: "chop ... finely".
+func (w *writer) withoutManner(a *recipe.Action, verb string) string {
+	how, bare, ok := strings.Cut(verb, " ")
+	if ok && slices.ContainsFunc(a.Words.Manners, func(m [2]int) bool {
+		return slices.Contains(strings.Fields(strings.ToLower(w.slice(m[0], m[1]))), how)
+	}) {
+		return bare
+	}
+	return verb
 }
 
 // lastOf are the words of a time that say that it is the end of a longer one, with a blank behind: "the last ".

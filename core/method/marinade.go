@@ -70,7 +70,7 @@ func (p *plan) friesOn(s *standIn, i int) bool {
 	})
 }
 
-// boundLater tells whether a stand-in is mixed with others and shaped after an action.
+// boundLater tells whether a stand-in is mixed with others after an action and then shaped, or fills something.
 func (p *plan) boundLater(s *standIn, i int) bool {
 	mixed := false
 	for _, k := range p.path(s.node) {
@@ -78,7 +78,7 @@ func (p *plan) boundLater(s *standIn, i int) bool {
 			continue
 		}
 		switch n := &p.graph.Nodes[k]; {
-		case n.Is("shape"):
+		case n.Is("shape", "seal", "wrap", "stuff"):
 			return mixed
 		case n.Technique.Family == "machine":
 			return false // it is ground there, however it comes

@@ -249,7 +249,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			if w.restOfWhole(noun, lines, at) {
 				rest, share = false, 1
 			}
-			if not := w.greasedNot(line, at); not > 0 && share < 1 && !noun.Measured {
+			if not := w.greasedNot(line, at) + w.unfried[line]; not > 0 && share < 1 && (!noun.Measured || share >= nearlyAll*(1-not)) {
 				share = min(share/(1-not), 1) // nothing of it went into the tin
 			}
 			t := w.c.stand(s, share, rest)

@@ -190,12 +190,11 @@ func minutesOf(n *flow.Node) float64 {
 	return n.Action.Minutes.Mid()
 }
 
-// drained tells whether what a node makes is drained before anything else is
-// added to it.
+// drained tells whether what a node makes is drained before it goes into anything else.
 func (m *method) drained(node int) bool {
 	for _, user := range m.graph.Nodes[node].Users {
 		u := &m.graph.Nodes[user]
-		if u.Is("drain") || u.Technique.Joins == "" && !u.Is("strain") && len(u.Inputs) == 1 && u.Technique.Family != "separate" && m.drained(user) {
+		if u.Is("drain") || !u.Is("strain") && len(u.Inputs) == 1 && u.Technique.Family != "separate" && m.drained(user) {
 			return true
 		}
 	}

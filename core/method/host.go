@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // cookedWet is the last part before the closing in which something is cooked in a liquid, at home
@@ -109,7 +110,7 @@ func (p *plan) takesMore(at int) bool {
 	}
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
-		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) && !p.liesFlat(n) && !(n.Action.Sided && n.Technique.Heat != "") &&
+		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !p.foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) && !p.liesFlat(n) && !(n.Action.Sided && n.Technique.Heat != "") &&
 			!slices.ContainsFunc(n.Inputs, func(in int) bool {
 				into := n.Technique.Family == "wet heat" && n.Liquid // "scrape it all into the pot and simmer"
 				n := &p.graph.Nodes[in]
@@ -130,8 +131,17 @@ func (p *plan) onlyFlesh(n *flow.Node) bool {
 // placeTechnique lays things where they are said to lie.
 const placeTechnique = "place"
 
-// foldsUp tells whether an action folds over what it works on, and folds nothing into it.
-func foldsUp(n *flow.Node) bool { return n.Is("fold") && len(n.Into)+len(n.With) == 0 }
+// foldsUp tells whether an action folds over what it works on, or that over something, and folds nothing into it.
+func (p *plan) foldsUp(n *flow.Node) bool {
+	if !n.Is("fold") || len(n.Into)+len(n.With) == 0 {
+		return n.Is("fold")
+	}
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		said := strings.Fields(strings.ToLower(string(text[min(x.From, len(text)):min(x.Upto, len(text))])))
+		return x.Role != "to" && len(said) > 0 && p.l.Language().Lapping[said[0]] // "fold the ends over the filling"
+	})
+}
 
 // laidIntoOven tells whether an action only adds to what then goes into the oven or is steamed: batter is poured
 // around something, and nobody stirs there any more.
@@ -205,7 +215,7 @@ func (p *plan) takenApart(parts []part) ([]part, bool) {
 				continue
 			}
 			n := &p.graph.Nodes[c.node]
-			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || p.laidIntoOven(c.node) || foldsUp(n)) {
+			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || p.laidIntoOven(c.node) || p.foldsUp(n)) {
 				first, second := x.sentence.apart(i)
 				return slices.Replace(slices.Clone(parts), k, k+1, x.writer.part(x.step, first), x.writer.part(x.step, second)), true
 			}

@@ -83,6 +83,9 @@ func (p *plan) cookedBefore(at int) bool {
 func (p *plan) drainedAfter(at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
 		n := &p.graph.Nodes[k]
+		if n.Technique.Closes == larder.ClosesAlways || n.Is("shape", "deep-fry") {
+			return false // croquettes hold what was stirred in
+		}
 		return n.Is("drain", "remove") || n.Is("strain") && !p.holdsLiquid(n.Holds) || p.drainedAfter(k) // a sauce goes through the sieve
 	})
 }
@@ -166,7 +169,7 @@ func (p *plan) closing(parts []part) int {
 		for _, at := range parts[k].nodes {
 			t := p.graph.Nodes[at].Technique
 			switch {
-			case t.Shuts(), foldsUp(&p.graph.Nodes[at]), p.laidToBake(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cookedLater(at) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
+			case t.Shuts(), p.foldsUp(&p.graph.Nodes[at]), p.laidToBake(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cookedLater(at) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
 				closing = k
 			}
 		}

@@ -18,6 +18,7 @@ type roles struct {
 	bare     bool     // a vessel stands among the objects
 	several  bool     // the first thing it is done to is named as more than one
 	placed   bool     // a place of what is there is said: "in the middle"
+	lapped   bool     // it is folded over what is there: "over the top"
 	liquor   bool     // what goes in is called by the word for what stays behind
 }
 

@@ -38,6 +38,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if len(words) == 0 || shaped && b.onlyPart(l) || b.onlyPart(l) && n.plural && n.owner == nil && len(n.words) == 1 && b.r.lang.Liquors[n.head()] {
 		return 0 // "lime slices" are not cut of its juice, nor are "any juices" of the meat
 	}
+	if l.food != nil && l.food.Aisle == "vegetables" && b.besideSalt(n) {
+		return 0 // "salt and pepper" are no red peppers
+	}
 	head := words[len(words)-1]
 	if _, animal := vocab.AnimalWords[head]; animal && len(words) == 1 && !n.pointed && !b.r.lang.StandIns[head] && (l.line.Origin == larder.FromPlant || l.line.Origin == larder.FromFungus) {
 		return 0 // a knob of butter is no peanut butter
@@ -81,6 +84,16 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		}
 	}
 	return score
+}
+
+// besideSalt tells whether a bare noun stands right behind salt: what is meant there seasons too.
+func (b *bindings) besideSalt(n noun) bool {
+	k := n.from - 1
+	if len(n.words) != 1 || n.plural || n.pointed || k < 1 || !b.text.conj(k) && !b.text.mark(k, ",") {
+		return false
+	}
+	m, ok := b.r.larder.Index().At([]string{b.text.words[k-1].norm}, 0, false)
+	return ok && m.Food.Kind == "salt"
 }
 
 // nameLikeness weighs how well a word is the last of a line's name, or of what stands in it

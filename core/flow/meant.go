@@ -110,10 +110,10 @@ func (b *bindings) joins(c *clause, t *larder.Technique, r *roles) bool {
 	particle := func(role string) bool {
 		return slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == role })
 	}
-	switch t.Joins {
-	case "":
+	switch {
+	case t.Joins == "", r.lapped:
 		return false
-	case "yes":
+	case t.Joins == "yes":
 		return true
 	}
 	return r.placed && (t.Family != "cut" || t.Joins == "in") || (t.Joins == "on" || t.Family == "cut") && particle("into") ||
@@ -267,6 +267,9 @@ func (b *bindings) joined(t *thing) bool {
 	tech := b.r.larder.Technique(t.technique)
 	return tech != nil && tech.Joins == "yes"
 }
+
+// foldTechnique folds things into others, or over them.
+const foldTechnique = "fold"
 
 // heatTechnique makes something hot, such as fat to fry in.
 const heatTechnique = "heat"

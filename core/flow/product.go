@@ -12,6 +12,9 @@ func (b *bindings) group(n noun) []referent { return b.noneSlight(n, b.allOfGrou
 // allOfGroup are all the lines that a word means.
 func (b *bindings) allOfGroup(n noun) []referent {
 	kinds, part := b.groupKinds(n)
+	if part >= 0 && n.rest {
+		return slices.DeleteFunc(b.component(part), func(r referent) bool { return b.leftOf(*r.portion) == 0 }) // what is in hand is no rest
+	}
 	if part >= 0 {
 		return b.component(part)
 	}

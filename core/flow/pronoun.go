@@ -13,6 +13,11 @@ func (b *bindings) pronoun(n noun) []referent {
 	if fried := b.allFried(); n.all && len(n.words) == 1 && b.r.lang.Single[n.words[0]] && len(fried) > 1 {
 		return fried
 	}
+	if n.amount[1] > 0 && !n.rest && b.last != nil && b.last.Technique == reserveTechnique && onlyNamed(b.last.To) {
+		if t := b.byID(b.last.ID); t != nil {
+			return []referent{{made: t}} // "drain the tuna, keeping the oil; whisk 3 tablespoons of it"
+		}
+	}
 	if n.all && !n.rest && n.share == 0 && (len(n.words) == 0 || b.r.lang.Pair[n.words[0]]) {
 		return b.lastTwo()
 	}

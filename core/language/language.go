@@ -22,19 +22,19 @@ type Source interface {
 type Language struct {
 	Locale string `yaml:"-"`
 
-	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                                                                              Set
-	Adverbs, NoAdverbs, Particles, Until, Barely, Enough, Diners, Negations, Modals, Tells, Subjects                                                              Set
-	Vessels, Holding, Tools, Receiving, Ovenware, Heats, HeatWords                                                                                                Set
-	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                                              Set
-	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                                                     Set
-	Sides, Pair, Single, Singly, Dealt, Lasts, FurtherTimes, DoneWords, ThickWords, Packs, Comparatives, Sheets, SlowPots                                         Set
-	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                                               Set
-	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                                     Set
-	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                 Set
-	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                                                Set
-	WholeWords, WashedWords, CrispWords, Surfaces, Lids, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                         Set
-	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts                                                                                      Set
-	Comparers, Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Recurring, Brief, Relatives, Through, Lapping, Serves Set
+	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                                                                                       Set
+	Adverbs, NoAdverbs, Particles, Until, Barely, Enough, Diners, Negations, Modals, Tells, Subjects                                                                       Set
+	Vessels, Holding, Tools, Receiving, Ovenware, Heats, HeatWords                                                                                                         Set
+	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                                                       Set
+	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                                                              Set
+	Sides, Pair, Single, Singly, Dealt, Lasts, FurtherTimes, DoneWords, ThickWords, Packs, Comparatives, Sheets, SlowPots                                                  Set
+	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                                                        Set
+	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                                              Set
+	NounVerbs, Qualifiers, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                          Set
+	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                                                         Set
+	WholeWords, WashedWords, CrispWords, Surfaces, Lids, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                                  Set
+	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts                                                                                               Set
+	Comparers, Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Recurring, Brief, Relatives, Through, Lapping, Staying, Serves Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
 	GoneSigns               map[string]Set
 	GoingEnd, AdverbEnd     string

@@ -60,7 +60,7 @@ func (p *plan) decide(i int) {
 		}
 	}
 	switch {
-	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i):
+	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i):
 		d.drop = true
 	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i):
 		d.drop = true

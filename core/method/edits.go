@@ -84,6 +84,13 @@ func (w *writer) joinsNothing(n *node, edits []edit) bool {
 	return n.Technique.Family == "assemble" && onlyWith(n.Action) || w.intoGone(n.Action, edits)
 }
 
+// leftOfFat tells whether a manner stands right behind a fat that is named by another word now, and says that it was left:
+// "in the fat left in the pan".
+func (w *writer) leftOfFat(at [2]int) bool {
+	words := strings.Fields(strings.ToLower(w.slice(at[0], at[1])))
+	return w.fatAt > 0 && (at[0] == w.fatAt || at[0] == w.fatAt+1) && len(words) > 0 && w.l.Language().Staying[words[0]]
+}
+
 // goneManners takes out how an action is done where that speaks of what is gone.
 func (w *writer) goneManners(n *node) []edit {
 	var out []edit
@@ -94,7 +101,7 @@ func (w *writer) goneManners(n *node) []edit {
 				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
 			}
 		}
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || w.tellsOfFat(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1]))) {
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || w.tellsOfFat(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1])) || w.leftOfFat(at)) {
 			out = append(out, edit{at[0], at[1], ""})
 		}
 	}

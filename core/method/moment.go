@@ -196,6 +196,9 @@ func (p *plan) laidToBake(at int) bool {
 	}
 	for len(n.Users) == 1 {
 		n = &p.graph.Nodes[n.Users[0]]
+		if n.Technique.Family == "mix" || n.Technique.Family == "dough" {
+			return false // it is mixed in a bowl first
+		}
 		if n.Technique.Heat != "" {
 			return n.Technique.Family == "oven"
 		}

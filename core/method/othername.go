@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/swap"
 )
 
 // otherNameOf tells whether a noun is another word for flesh that was cooked with no more than a
@@ -48,10 +49,22 @@ func (w *writer) cutNoMore(noun recipe.Noun) bool {
 		return false
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
-	for at >= 0 && w.graph.Nodes[at].Technique.Family != "cut" && w.graph.Nodes[at].Action.Makes == "" && len(w.graph.Nodes[at].Inputs) == 1 {
-		at = w.graph.Nodes[at].Inputs[0] // "the fish pieces", that were salted since
+	for at >= 0 && w.graph.Nodes[at].Technique.Family != "cut" && w.graph.Nodes[at].Action.Makes == "" {
+		at = w.cameFrom(at) // "the fish pieces", that were salted or coated since
 	}
 	return at >= 0 && w.deeds[at].drop && w.graph.Nodes[at].Technique.Family == "cut"
+}
+
+// cameFrom is the action before one that had what stands for flesh in hand; -1 where there is none.
+func (p *plan) cameFrom(at int) int {
+	inputs := p.graph.Nodes[at].Inputs
+	k := slices.IndexFunc(inputs, func(in int) bool {
+		return slices.ContainsFunc(p.graph.Nodes[in].Holds, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() })
+	})
+	if k < 0 {
+		return -1
+	}
+	return inputs[k]
 }
 
 // thrownAway tells whether a line was discarded by its name before an action.
@@ -183,6 +196,40 @@ func (w *writer) keptNoMore(noun recipe.Noun) bool {
 			}
 			return len(words) == 0 || !w.l.Language().Fats[words[len(words)-1]]
 		})
+	})
+}
+
+// insteadOfKept is another fat where some of what was to be kept of flesh is measured off for work that wants it: "whisk 3
+// tablespoons of it"; none where the dish was only to be drizzled with it.
+func (w *writer) insteadOfKept(n *node, noun recipe.Noun, at int) []named {
+	measure, u := w.ownMeasure(noun), w.l.SmallUseFor(n.Technique, fatKind, "")
+	if measure == "" || n.Technique.Family != "mix" || u == nil || w.small == nil {
+		return nil // "drizzle with the red oil", that was to be kept
+	}
+	use := *u
+	use.Grams = w.saidMass(w.slice(noun.From, noun.Name) + w.l.Food(u.Foods[0]).Name)
+	use.Foods = slices.DeleteFunc(slices.Clone(u.Foods), func(id string) bool {
+		return slices.ContainsFunc(w.a.Components[w.component].Lines, func(l swap.Line) bool { return l.FoodID() == id && l.Change != swap.Dropped })
+	})
+	text, ok := w.small(&use, n.Action)
+	if !ok || use.Grams == 0 {
+		return nil
+	}
+	return []named{{text: text}}
+}
+
+// keepsOfGone tells whether an action keeps the fat that runs off flesh which is not drained any more.
+func (p *plan) keepsOfGone(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("reserve") || len(n.Holds) > 0 || i == 0 || !p.deeds[i-1].drop || p.fleshBefore(i) == nil {
+		return false
+	}
+	return slices.ContainsFunc(n.Action.To, func(to recipe.Ref) bool {
+		words := []string{}
+		if to.Named != nil {
+			words = larder.Words(*to.Named)
+		}
+		return len(words) > 0 && p.l.Language().Fats[words[len(words)-1]]
 	})
 }
 

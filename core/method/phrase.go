@@ -114,9 +114,14 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return nil, true // "the white crab meat", of which all went in; "return the meat with any juices"
 	}
 	if name := onlyNamed(noun); name != "" {
-		return w.onlySaid(n, p, name, kept)
+		things, changed := w.onlySaid(n, p, name, kept)
+		if words := larder.Words(name); changed && w.l.Language().Fats[words[len(words)-1]] {
+			w.fatAt = noun.Upto
+		}
+		return things, changed
 	}
 	if fat := w.fatAlong(noun, at); p.Role != "to" && fat != nil {
+		w.fatAt = noun.Upto
 		return fat, true // "in the fat that is left", of a frying that is not done
 	}
 	lines, made := w.meant(noun)
@@ -130,7 +135,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return things, changed
 	}
 	if len(lines) == 0 && w.keptNoMore(noun) {
-		return nil, true // "drizzle with the red oil", that was to be kept
+		return w.insteadOfKept(n, noun, at), true
 	}
 	if noun.Vessel || len(lines) == 0 || w.groupNamed(noun, lines, made) || w.calledAfter(noun, lines, at) {
 		return kept, false // or "the wontons" of wonton wrappers

@@ -59,6 +59,8 @@ type writer struct {
 	lostVerb string
 	// done is where the text is written up to.
 	done int
+	// fatAt is where a fat ended in the cook's words that goes by another name now.
+	fatAt int
 	// thinned tells that it lost a thing that it took in.
 	thinned bool
 	// pot is where work that is not done any more was to be done: "in a large pot".

@@ -123,7 +123,7 @@ func (c *cursor) bareUnit() (measure.Unit, bool) {
 	if ok && c.In(0, c.words.Each) && c.In(1, c.words.Of) {
 		c.At++ // "a handful each of mint and dill"
 	}
-	if ok && c.In(0, c.words.Of) && (countUnit(u) || u == measure.Pinch || u == measure.Dash || u == measure.Glug) {
+	if ok && c.In(0, c.words.Of) && (countUnit(u) || u == measure.Pinch || u == measure.Dash || u == measure.Glug || u == measure.Teaspoon) {
 		c.At++
 		return u, true
 	}

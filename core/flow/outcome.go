@@ -32,6 +32,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		r.inputs, a.On = append(r.inputs, b.focus), b.focus.id // "brush one edge with egg"
 	}
 	if a.Technique != reserveTechnique && !b.r.lang.Liquors[a.Makes] && b.works(a, r) {
+		if c.going {
+			b.onlyVessel = "" // "scraping the tin"
+		}
 		return // but "make a stock from the bones", which is there then
 	}
 	if t.Takes == "part" {
@@ -46,7 +49,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	made.dropped = b.droppedInto(t, r)
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
 	made.liquor = r.liquor && len(r.inputs) == 1 && len(r.portions) == 0
-	made.taken = t.Family == "rest" && len(r.inputs) == 1 && r.inputs[0].taken || laid != nil && len(r.portions)+len(r.inputs) > 1
+	made.taken = (t.Family == "rest" || t.Name == coverTechnique) && len(r.inputs) == 1 && r.inputs[0].taken || laid != nil && len(r.portions)+len(r.inputs) > 1
 	made.strained = t.Family == "separate"
 	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
@@ -57,6 +60,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		made.names[last(larder.Words(*a.To[0].Named))] = true // "heat half an inch of oil"
 	}
 	b.focus, b.base = made, made
+	if made.taken && len(r.inputs) == 1 && len(r.portions) == 0 {
+		b.base = nil // what lies on a board, and rests there, is out of the tin
+	}
 	if t.Name == drainTechnique {
 		b.fatStays(made, r.inputs)
 	}

@@ -189,10 +189,13 @@ func (b *bindings) pluralName(r referent) bool {
 	return len(words) > 0 && larder.Singular(words[len(words)-1]) != words[len(words)-1]
 }
 
+// peelTechnique scrapes off what clings: of a vessel it takes nothing that is in it.
+const peelTechnique = "peel"
+
 // inVessel is what a vessel means: itself, or what is in it.
 func (b *bindings) inVessel(n noun, vessel string) []referent {
 	t := b.content(vessel)
-	if t != nil && n.pointed && b.r.lang.Holding[vessel] && b.open(t) && b.tech.Name != greaseTechnique {
+	if t != nil && n.pointed && b.r.lang.Holding[vessel] && b.open(t) && b.tech.Name != greaseTechnique && b.tech.Family != "clean" && b.tech.Name != peelTechnique {
 		return []referent{{made: t, vessel: vessel}}
 	}
 	return []referent{{vessel: vessel}}

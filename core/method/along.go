@@ -202,6 +202,9 @@ func (p *plan) placeFor(line, i int) int {
 				return s.enters // with the bird that it was pushed into
 			}
 		}
+		if at := p.roastsNext(i); at >= 0 {
+			return at
+		}
 	}
 	if n.Technique.Medium == "with" || n.Technique.Family == "clean" || n.Technique.Family == "rest" || n.Technique.Family == "coat" {
 		for _, other := range p.subjects(i) {
@@ -229,6 +232,17 @@ func (p *plan) placeFor(line, i int) int {
 		}
 	}
 	return at
+}
+
+// roastsNext is the first action behind one that has what stands for flesh in the oven; -1 where none has.
+func (p *plan) roastsNext(i int) int {
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		if n.At.Component == p.graph.Nodes[i].At.Component && !p.deeds[k].drop && n.Technique.Family == "oven" && !n.Is("preheat") && slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() && p.there(line, k) }) {
+			return k
+		}
+	}
+	return -1
 }
 
 // withLiquor is the action that takes in the liquid in which a line was to be cooked with flesh:

@@ -59,7 +59,7 @@ func (p *plan) intoBodies(i int) bool {
 		return false
 	}
 	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
-		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped) && s.enters > i
+		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped) && (s.enters > i || s.enters != never && p.graph.Nodes[s.enters].At == n.At)
 	})
 }
 

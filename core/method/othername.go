@@ -218,6 +218,30 @@ func (w *writer) insteadOfKept(n *node, noun recipe.Noun, at int) []named {
 	return []named{{text: text}}
 }
 
+// flavouredName is the name of a fat that something was stirred into, after what stands for it: "the mint oil" for the mint
+// butter; empty for any other.
+func (w *writer) flavouredName(name string, lines []int) string {
+	words := strings.Fields(name)
+	if len(words) < 2 || len(lines) < 2 || len(w.animalWords(strings.Join(words[:len(words)-1], " "))) > 0 {
+		return ""
+	}
+	last := larder.Singular(larder.Fold(words[len(words)-1]))
+	flavour := slices.ContainsFunc(lines, func(line int) bool {
+		return w.stand[line] == nil && slices.Contains(larder.Words(w.line(line).Name), larder.Singular(larder.Fold(words[0])))
+	})
+	for _, line := range lines {
+		s := w.stand[line]
+		if s == nil || s.gone || !w.fries(line) {
+			continue
+		}
+		if own := larder.Words(s.was.Name); flavour && own[len(own)-1] == last {
+			called := strings.Fields(s.name)
+			return strings.Join(words[:len(words)-1], " ") + " " + called[len(called)-1]
+		}
+	}
+	return ""
+}
+
 // keepsOfGone tells whether an action keeps the fat that runs off flesh which is not drained any more.
 func (p *plan) keepsOfGone(i int) bool {
 	n := &p.graph.Nodes[i]

@@ -7,6 +7,7 @@ import (
 	"yembra/core/flow"
 	"yembra/core/language"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // ownFat is the clause with which a fat comes into the pan where flesh would have fried in
@@ -50,13 +51,25 @@ func (p *plan) friesInRunOut(i int) bool {
 		return true
 	}
 	before := slices.IndexFunc(n.Inputs, p.renderedTo)
-	if before < 0 || p.fatIn(i) || n.Liquid {
+	if before < 0 && !p.spoonedOff(i) || p.fatIn(i) || n.Liquid {
 		return false
 	}
 	if n.Technique.Joins == "yes" {
 		return len(n.Users) > 0 && (n.Action.Minutes != nil || p.driesOn(n.Users[0]))
 	}
 	return p.dryOver(i)
+}
+
+// spoonedOff tells whether fat of flesh that gives none now was to be taken off just before an action, all but what it wants:
+// "spoon out all but a tablespoon of the fat".
+func (p *plan) spoonedOff(i int) bool {
+	if i == 0 || !p.deeds[i-1].drop || p.graph.Nodes[i-1].At.Component != p.graph.Nodes[i].At.Component {
+		return false
+	}
+	off := &p.graph.Nodes[i-1]
+	return (off.Technique.Takes == "part" || off.Technique.Takes == "none") && slices.ContainsFunc(off.Action.To, func(r recipe.Ref) bool {
+		return r.Named != nil && slices.ContainsFunc(larder.Words(*r.Named), func(w string) bool { return p.l.Language().Fats[w] })
+	})
 }
 
 // renderedTo tells whether flesh was fried in its own fat by an action that is not done, or by one before it

@@ -28,6 +28,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if other := w.c.renamed(name); other != name {
 		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
 	}
+	if other := w.flavouredName(name, lines); other != "" {
+		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
+	}
 	if shape := w.shapedAs(noun); shape != "" {
 		if noun.Measured && !noun.Rest && w.ownMeasure(noun) == "" {
 			return []named{{text: w.slice(noun.From, noun.Name) + shape, plural: noun.Plural}}, true // "4 or 5 meatballs"

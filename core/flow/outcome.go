@@ -59,6 +59,12 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	if t.Name == heatTechnique && onlyNamed(a.To) {
 		made.names[last(larder.Words(*a.To[0].Named))] = true // "heat half an inch of oil"
 	}
+	b.inHandNow(made, laid, t, r)
+	b.stand(made, t, r)
+}
+
+// inHandNow takes what was made into hand; what others are added to stays behind it where it is out of the pan.
+func (b *bindings) inHandNow(made, laid *thing, t *larder.Technique, r *roles) {
 	b.focus, b.base = made, made
 	if made.taken && len(r.inputs) == 1 && len(r.portions) == 0 {
 		b.base = nil // what lies on a board, and rests there, is out of the tin
@@ -75,7 +81,6 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	} else if t.Leaves == "aside" || t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
 		b.base = nil // what lies on paper, or is kept warm, is out of the pan
 	}
-	b.stand(made, t, r)
 }
 
 // laidBy is what was fried and is laid on a plate, by itself or with what lies there already: "put it with
@@ -229,42 +234,6 @@ func (b *bindings) fatStays(made *thing, inputs []*thing) {
 	}
 }
 
-// droppedInto is the mixture that an action puts into a liquid, or that was put into it before and only cooks in it now:
-// balls in a stock.
-func (b *bindings) droppedInto(t *larder.Technique, r *roles) *thing {
-	if len(r.inputs) == 1 && len(r.portions) == 0 {
-		return r.inputs[0].dropped
-	}
-	if t.Joins != "yes" || len(r.inputs) != 2 || len(r.action.To) != 1 || len(r.action.Into) != 1 {
-		return nil
-	}
-	in, around := r.inputs[0], r.inputs[1]
-	if slices.ContainsFunc(r.portions, func(p portion) bool { return !around.holds[p] }) { // "the stock", by its line
-		return nil
-	}
-	if len(in.holds) < 2 || b.pours(in) || !b.pours(around) || b.shared[in] || b.shared[around] {
-		return nil
-	}
-	return in
-}
-
-// liquidStays leaves a liquid in the pot out of which a mixture is taken that was put into it.
-func (b *bindings) liquidStays(made *thing, inputs []*thing) {
-	if b.tech.Name != removeTechnique || len(inputs) != 1 || inputs[0].dropped == nil || b.shared[inputs[0]] {
-		return
-	}
-	pot := inputs[0]
-	for name := range pot.dropped.names {
-		delete(pot.names, name)
-	}
-	for p := range made.holds {
-		if !pot.dropped.holds[p] {
-			delete(made.holds, p)
-			b.holder[p], pot.spent = pot, false
-		}
-	}
-}
-
 // takesAway tells whether the action at hand takes something out of the rest.
 func (b *bindings) takesAway() bool { return b.tech.Takes == "part" || b.tech.Takes == "none" }
 
@@ -287,38 +256,6 @@ const greaseTechnique = "grease"
 
 // removeTechnique takes out of the pot what its words name.
 const removeTechnique = "remove"
-
-// works tells whether an action leaves what is being made as it is: it greases
-// a tin, or lets the excess drip off.
-func (b *bindings) works(a *recipe.Action, r *roles) bool {
-	if len(a.To) == 0 || !b.coatsVessel(a) && slices.ContainsFunc(r.inputs, func(in *thing) bool { return !b.shared[in] }) {
-		return false
-	}
-	vessels := true
-	for _, ref := range a.To {
-		if ref.Named == nil {
-			return false
-		}
-		w := last(strings.Fields(*ref.Named))
-		vessels = vessels && b.r.lang.Vessels[w]
-		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] || b.r.lang.Loose[w] && b.tech.Heat != "" {
-			return false
-		}
-	}
-	if t := b.tech; vessels && (len(r.portions)+len(r.inputs) == 0 || t.Family == "coat") {
-		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
-		return true
-	}
-	return !vessels && len(r.portions)+len(r.inputs) == 0
-}
-
-// coatsVessel tells whether an action brushes nothing but a vessel: "brush a tin with the melted butter", of which
-// there is more than that takes.
-func (b *bindings) coatsVessel(a *recipe.Action) bool {
-	return b.tech.Family == "coat" && !slices.ContainsFunc(a.To, func(ref recipe.Ref) bool {
-		return ref.Named == nil || !b.r.lang.Vessels[last(strings.Fields(*ref.Named))]
-	})
-}
 
 // loose tells whether water that nobody lists goes in.
 func (b *bindings) loose(a *recipe.Action) bool {

@@ -12,11 +12,8 @@ func (b *bindings) group(n noun) []referent { return b.noneSlight(n, b.allOfGrou
 // allOfGroup are all the lines that a word means.
 func (b *bindings) allOfGroup(n noun) []referent {
 	kinds, part := b.groupKinds(n)
-	if part >= 0 && n.rest {
-		return slices.DeleteFunc(b.component(part), func(r referent) bool { return b.leftOf(*r.portion) == 0 }) // what is in hand is no rest
-	}
 	if part >= 0 {
-		return b.component(part)
+		return b.ofComponent(n, part)
 	}
 	if kinds == nil {
 		return nil
@@ -71,6 +68,11 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		return b.ownOf(used)
 	}
 	return used
+}
+
+// ofComponent are the lines of a part, or what of them is not in hand yet: "the rest of the sauce ingredients".
+func (b *bindings) ofComponent(n noun, part int) []referent {
+	return slices.DeleteFunc(b.component(part), func(r referent) bool { return n.rest && b.leftOf(*r.portion) == 0 })
 }
 
 // tagged is what stands before a tag in the table of groups.

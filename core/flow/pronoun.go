@@ -13,11 +13,6 @@ func (b *bindings) pronoun(n noun) []referent {
 	if fried := b.allFried(); n.all && len(n.words) == 1 && b.r.lang.Single[n.words[0]] && len(fried) > 1 {
 		return fried
 	}
-	if n.amount[1] > 0 && !n.rest && b.last != nil && b.last.Technique == reserveTechnique && onlyNamed(b.last.To) {
-		if t := b.byID(b.last.ID); t != nil {
-			return []referent{{made: t}} // "drain the tuna, keeping the oil; whisk 3 tablespoons of it"
-		}
-	}
 	if n.all && !n.rest && n.share == 0 && (len(n.words) == 0 || b.r.lang.Pair[n.words[0]]) {
 		return b.lastTwo()
 	}
@@ -38,7 +33,7 @@ func (b *bindings) pronoun(n noun) []referent {
 	if in := b.otherShares(n); in != nil {
 		return in
 	}
-	for _, find := range []func(noun) []referent{b.justSlippedIn, b.justCooked, b.onlyFlesh} {
+	for _, find := range []func(noun) []referent{b.justKept, b.justSlippedIn, b.justCooked, b.onlyFlesh} {
 		if in := find(n); in != nil {
 			return in
 		}
@@ -73,6 +68,19 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
+}
+
+// justKept is what was kept just before, of which an amount is measured off: "drain the tuna, keeping the oil; whisk 3
+// tablespoons of it".
+func (b *bindings) justKept(n noun) []referent {
+	if n.amount[1] == 0 || n.rest || b.last == nil || b.last.Technique != reserveTechnique || !onlyNamed(b.last.To) {
+		return nil
+	}
+	t := b.byID(b.last.ID)
+	if t == nil {
+		return nil
+	}
+	return []referent{{made: t}}
 }
 
 // shareOfBegun is what a share of something that goes by no name is of: what has been used in part.

@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"slices"
 
-	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -174,24 +173,6 @@ func (p *plan) shareAt(line, i int) float64 {
 	return 1
 }
 
-// calledAt are the words by which an action names some of a line of the cook's own: "the quartered onion"; empty where it
-// takes all of it, or names it by a measure.
-func (p *plan) calledAt(line, i int) string {
-	n := &p.graph.Nodes[i]
-	if p.stand[line] != nil || p.shareAt(line, i) >= nearlyAll {
-		return ""
-	}
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
-	for _, x := range n.Action.Words.Phrases {
-		for _, noun := range x.Nouns {
-			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && !noun.Pronoun && !noun.Measured && noun.Upto <= len(text) {
-				return string(text[noun.From:noun.Upto])
-			}
-		}
-	}
-	return ""
-}
-
 // placeFor is the action that takes in a line that came along with dropped work: that
 // with which what it was to go on goes in, for a marinade, else the next that suits.
 func (p *plan) placeFor(line, i int) int {
@@ -232,17 +213,6 @@ func (p *plan) placeFor(line, i int) int {
 		}
 	}
 	return at
-}
-
-// roastsNext is the first action behind one that has what stands for flesh in the oven; -1 where none has.
-func (p *plan) roastsNext(i int) int {
-	for k := i + 1; k < len(p.graph.Nodes); k++ {
-		n := &p.graph.Nodes[k]
-		if n.At.Component == p.graph.Nodes[i].At.Component && !p.deeds[k].drop && n.Technique.Family == "oven" && !n.Is("preheat") && slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() && p.there(line, k) }) {
-			return k
-		}
-	}
-	return -1
 }
 
 // withLiquor is the action that takes in the liquid in which a line was to be cooked with flesh:
@@ -304,20 +274,6 @@ func (p *plan) nextPlace(line, i int) int {
 		return -1 // it only fried what is gone
 	}
 	return best
-}
-
-// worksOnOthers tells whether an action is done to something that work which is done has
-// brought in: not only to what would come along to it.
-func (p *plan) worksOnOthers(k int) bool {
-	to := p.graph.Nodes[k].To
-	return len(to) == 0 || slices.ContainsFunc(to, func(line int) bool {
-		if s := p.stand[line]; s != nil {
-			return !s.gone && s.enters <= k
-		}
-		return slices.ContainsFunc(p.graph.Nodes[:k+1], func(n flow.Node) bool {
-			return slices.Contains(n.Named, line) && !p.deeds[p.graph.Number(&n)].drop
-		})
-	})
 }
 
 // fries tells whether a line is a fat to fry in, and what stands for it too.

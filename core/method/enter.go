@@ -29,8 +29,7 @@ func (p *plan) enter(s *standIn) {
 	for start < len(path)-1 && (p.dropped(s, path[start]) || s.is(larder.Ready) && s.flesh() && (p.takesOut(path[start]) || start > 0 && (p.liftsOut(s, path[start]) || p.graph.Nodes[path[start]].Is("remove")))) {
 		start++
 	}
-	start = p.laidToWork(s, path, p.boundLate(s, path, start))
-	start = p.untilReturned(s, path, p.namedSoon(s, path, start))
+	start = p.untilReturned(s, path, p.namedSoon(s, path, p.laidToWork(s, path, p.boundLate(s, path, start))))
 	s.enters = path[start]
 	left := s.Bears
 	shaped := p.shapedBare(s)
@@ -45,13 +44,10 @@ func (p *plan) enter(s *standIn) {
 			p.enterLate(s, path, i, roastsAgain)
 			return
 		}
-		minutes := p.wetMinutes(path[i])
-		if n := &p.graph.Nodes[path[i]]; s.class == larder.Dairy && n.Action.Minutes == nil && p.onlyThickens(n) {
-			minutes = math.Min(minutes, bringsUp)
-		}
+		minutes := p.heatedFor(s, path[i])
 		if minutes > left && left > 0 && p.onlyUntilDone(s, path[start], path[i]) {
 			p.lasts[path[i]], left = left, 0
-			continue // "add the prawns and cook until they turn pink"
+			continue
 		}
 		if minutes == 0 || minutes <= left*tolerated+tolerance || p.filledIn(path[i], s.node) {
 			left -= minutes
@@ -74,14 +70,6 @@ func (p *plan) enter(s *standIn) {
 		p.enterLate(s, path, i, math.Max(left, 0))
 		return
 	}
-}
-
-// onlyUntilDone tells whether an action goes on for no time that is said but until flesh shows that it is done, which an
-// action has brought in just before.
-func (p *plan) onlyUntilDone(s *standIn, enters, i int) bool {
-	n := &p.graph.Nodes[i]
-	return s.flesh() && s.is(larder.Ready) && n.Action.Minutes == nil && slices.Contains(n.Inputs, enters) && p.graph.Nodes[enters].Technique.Joins == "yes" &&
-		p.cueGone(n) && p.restOfCue(n) == "" && onlyNamedTo(&p.graph.Nodes[enters]) == s.node
 }
 
 // setsIn tells whether a stand-in sets with the rest of a mass in steam, which is no

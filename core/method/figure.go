@@ -59,9 +59,7 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 			tail += " " + words.For + " " + w.c.spoken(*d.minutes)
 		}
 	}
-	if d.minutes == nil {
-		out = append(out, w.furtherNoMore(n)...)
-	}
+	out = append(out, w.furtherNoMore(n, d)...)
 	if at := a.Words.Cue; d.cueless && at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto {
 		out = append(out, edit{at[0], at[1], strings.TrimSpace(tail + " " + w.otherCue(n, d))})
 		tail = "" // said in its place

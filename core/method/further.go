@@ -8,10 +8,10 @@ import (
 
 // furtherNoMore takes out of a time that it goes on for longer, where nothing that was cooked before is: "5 minutes more",
 // "a further 5 minutes".
-func (w *writer) furtherNoMore(n *node) []edit {
+func (w *writer) furtherNoMore(n *node, d *deed) []edit {
 	a, lang := n.Action, w.l.Language()
 	from, upto := a.Words.Time[0], a.Words.Time[1]
-	if upto == 0 || from < a.From || upto > a.Upto || w.onFireBefore(n) {
+	if d.minutes != nil || upto == 0 || from < a.From || upto > a.Upto || w.onFireBefore(n) {
 		return nil
 	}
 	rest := w.slice(upto, a.Upto)

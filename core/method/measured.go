@@ -74,17 +74,18 @@ func (p *plan) asMuch(s *standIn) bool {
 const aboutAsMuch = 0.2
 
 // resized is the share of a line of the cook's own that a noun means by a measure, where another amount of it is listed
-// now; 0 where that is not so.
-func (w *writer) resized(noun recipe.Noun, lines []int, made bool) float64 {
+// now: "a teaspoon of the salt", of which there is less; none where that is not so.
+func (w *writer) resized(noun recipe.Noun, lines []int, made bool) []named {
 	if made || len(lines) != 1 || len(noun.Refs) != 1 || noun.Refs[0].Line == nil || w.stand[lines[0]] != nil || w.ownMeasure(noun) == "" || noun.Refs[0].Share >= nearlyAll {
-		return 0
+		return nil
 	}
 	now := 0.0
 	for _, l := range w.nowOf(lines[0]) {
 		now += l.Mass()
 	}
 	if was := w.line(lines[0]).Mass(); now == 0 || was == 0 || math.Abs(now-was) < shareError*was {
-		return 0
+		return nil
 	}
-	return noun.Refs[0].Share
+	t, _ := w.ofLine(lines[0], noun.Refs[0].Share)
+	return []named{t}
 }

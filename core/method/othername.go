@@ -6,7 +6,6 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
-	"yembra/core/swap"
 )
 
 // otherNameOf tells whether a noun is another word for flesh that was cooked with no more than a
@@ -177,84 +176,6 @@ func (w *writer) fatOfNoName(words []string) bool {
 	}
 	m, ok := w.l.Index().At(words, 0, true)
 	return !ok || m.End < len(words)
-}
-
-// keptNoMore tells whether a noun means fat that was to be kept of flesh which gives none now.
-func (w *writer) keptNoMore(noun recipe.Noun) bool {
-	return len(noun.Refs) > 0 && !slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-		at := -1
-		if r.Made != nil {
-			at = w.nodeOf(*r.Made)
-		}
-		if at < 0 || len(w.graph.Nodes[at].Holds) > 0 || w.fleshBefore(at) == nil {
-			return true
-		}
-		return slices.ContainsFunc(w.graph.Nodes[at].Action.To, func(to recipe.Ref) bool {
-			words := []string{}
-			if to.Named != nil {
-				words = larder.Words(*to.Named)
-			}
-			return len(words) == 0 || !w.l.Language().Fats[words[len(words)-1]]
-		})
-	})
-}
-
-// insteadOfKept is another fat where some of what was to be kept of flesh is measured off for work that wants it: "whisk 3
-// tablespoons of it"; none where the dish was only to be drizzled with it.
-func (w *writer) insteadOfKept(n *node, noun recipe.Noun, at int) []named {
-	measure, u := w.ownMeasure(noun), w.l.SmallUseFor(n.Technique, fatKind, "")
-	if measure == "" || n.Technique.Family != "mix" || u == nil || w.small == nil {
-		return nil // "drizzle with the red oil", that was to be kept
-	}
-	use := *u
-	use.Grams = w.saidMass(w.slice(noun.From, noun.Name) + w.l.Food(u.Foods[0]).Name)
-	use.Foods = slices.DeleteFunc(slices.Clone(u.Foods), func(id string) bool {
-		return slices.ContainsFunc(w.a.Components[w.component].Lines, func(l swap.Line) bool { return l.FoodID() == id && l.Change != swap.Dropped })
-	})
-	text, ok := w.small(&use, n.Action)
-	if !ok || use.Grams == 0 {
-		return nil
-	}
-	return []named{{text: text}}
-}
-
-// flavouredName is the name of a fat that something was stirred into, after what stands for it: "the mint oil" for the mint
-// butter; empty for any other.
-func (w *writer) flavouredName(name string, lines []int) string {
-	words := strings.Fields(name)
-	if len(words) < 2 || len(lines) < 2 || len(w.animalWords(strings.Join(words[:len(words)-1], " "))) > 0 {
-		return ""
-	}
-	last := larder.Singular(larder.Fold(words[len(words)-1]))
-	flavour := slices.ContainsFunc(lines, func(line int) bool {
-		return w.stand[line] == nil && slices.Contains(larder.Words(w.line(line).Name), larder.Singular(larder.Fold(words[0])))
-	})
-	for _, line := range lines {
-		s := w.stand[line]
-		if s == nil || s.gone || !w.fries(line) {
-			continue
-		}
-		if own := larder.Words(s.was.Name); flavour && own[len(own)-1] == last {
-			called := strings.Fields(s.name)
-			return strings.Join(words[:len(words)-1], " ") + " " + called[len(called)-1]
-		}
-	}
-	return ""
-}
-
-// keepsOfGone tells whether an action keeps the fat that runs off flesh which is not drained any more.
-func (p *plan) keepsOfGone(i int) bool {
-	n := &p.graph.Nodes[i]
-	if !n.Is("reserve") || len(n.Holds) > 0 || i == 0 || !p.deeds[i-1].drop || p.fleshBefore(i) == nil {
-		return false
-	}
-	return slices.ContainsFunc(n.Action.To, func(to recipe.Ref) bool {
-		words := []string{}
-		if to.Named != nil {
-			words = larder.Words(*to.Named)
-		}
-		return len(words) > 0 && p.l.Language().Fats[words[len(words)-1]]
-	})
 }
 
 // groupOfName tells whether a name of several is that in which the names of its lines end, and something stands for one

@@ -114,11 +114,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return nil, true // "the white crab meat", of which all went in; "return the meat with any juices"
 	}
 	if name := onlyNamed(noun); name != "" {
-		things, changed := w.onlySaid(n, p, name, kept)
-		if words := larder.Words(name); changed && w.l.Language().Fats[words[len(words)-1]] {
-			w.fatAt = noun.Upto
-		}
-		return things, changed
+		return w.onlyNamedThing(n, p, noun, kept)
 	}
 	if fat := w.fatAlong(noun, at); p.Role != "to" && fat != nil {
 		w.fatAt = noun.Upto
@@ -135,7 +131,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return things, changed
 	}
 	if len(lines) == 0 && w.keptNoMore(noun) {
-		return w.insteadOfKept(n, noun, at), true
+		return w.insteadOfKept(n, noun), true
 	}
 	if noun.Vessel || len(lines) == 0 || w.groupNamed(noun, lines, made) || w.calledAfter(noun, lines, at) {
 		return kept, false // or "the wontons" of wonton wrappers
@@ -143,9 +139,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if name := w.slice(noun.Name, noun.Upto); w.fleshly(name) && !w.itself(name, n) && !w.ownName(name, lines) && slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) {
 		return w.onlySaid(n, p, name, kept)
 	}
-	if share := w.resized(noun, lines, made); share > 0 {
-		t, _ := w.ofLine(lines[0], share)
-		return []named{t}, true // "a teaspoon of the salt", of which there is less now
+	if less := w.resized(noun, lines, made); less != nil {
+		return less, true
 	}
 	touched := made && !w.partOfPlant(noun, lines) && len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 || slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && w.restOfWhole(noun, lines, at)
 	switch {
@@ -172,6 +167,9 @@ func (w *writer) listedOf(n *node, p recipe.Phrase, noun recipe.Noun, lines []in
 	if p.Role == "to" && w.cutAlready(n, lines, at) {
 		return nil // "dice the potatoes and the salmon"
 	}
+	if other := w.flavouredName(w.slice(noun.Name, noun.Upto), noun); other != "" {
+		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}
+	}
 	things := w.listed(noun, lines, at)
 	if p.Role == "to" && n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {
 		things = slices.DeleteFunc(things, func(t named) bool { return t.stand != nil && t.stand.bare })
@@ -188,11 +186,6 @@ func (w *writer) groupNamed(noun recipe.Noun, lines []int, made bool) bool {
 	return noun.All && len(w.animalWords(w.slice(noun.From, noun.Upto))) == 0 || len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0
 }
 
-// greasesNot tells whether a dish would be greased with what is no fat any more.
-func (p *plan) greasesNot(n *node, lines []int) bool {
-	return n.Is("grease") && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool { s := p.stand[line]; return s == nil || !s.is(larder.NoFat) || !s.Dissolves })
-}
-
 // onlyStands tells whether a noun means lines by themselves that were all replaced.
 func (w *writer) onlyStands(lines []int, made bool) bool {
 	return !made && !slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] == nil })
@@ -204,25 +197,6 @@ func onlyNamed(noun recipe.Noun) string {
 		return ""
 	}
 	return *noun.Refs[0].Named
-}
-
-// greasedNot is the share of a line with which a tin was greased before, where what stands for it
-// greases none.
-func (w *writer) greasedNot(line, at int) (share float64) {
-	place := w.graph.Lines[line]
-	ref := recipe.LineRef(place.Component, place.Line)
-	for k := range w.graph.Nodes[:at] {
-		n := &w.graph.Nodes[k]
-		if !slices.Contains(n.Named, line) || !w.greasesNot(n, []int{line}) {
-			continue
-		}
-		for _, r := range n.Action.With {
-			if r.Line != nil && *r.Line == ref {
-				share += r.Share
-			}
-		}
-	}
-	return min(share, nearlyAll)
 }
 
 // listed names the lines that a noun means, as far as they are there.

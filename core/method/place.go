@@ -177,6 +177,9 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if name == "" || len(c.reader.Animals(name, nil)) == 0 || c.calledByLook(name) {
 		return name
 	}
+	if shape := c.shapedIn(p, i); shape != "" && len(strings.Fields(name)) == 1 {
+		return shape // "Balls" of "Meatballs", of "Kofta"
+	}
 	name = c.renamed(name)
 	animals := c.reader.Animals(name, nil)
 	if len(animals) == 0 {
@@ -185,28 +188,7 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if bare := strings.TrimSpace(beforeBracket(name)); len(c.reader.Animals(bare, nil)) == 0 {
 		return bare // "Pinched noodles (csipetke)", by a name of noodles made with eggs
 	}
-	var stands, others []*standIn
-	for _, s := range p.inOrder() {
-		switch {
-		case s.gone || s.was.Animal != animals[0].Animal:
-		case s.component == i:
-			stands = append(stands, s)
-		default:
-			others = append(others, s)
-		}
-	}
-	if len(stands) == 0 {
-		stands = others[:min(len(others), 1)]
-	}
-	slices.SortStableFunc(stands, func(a, b *standIn) int {
-		if a.flesh() != b.flesh() {
-			if a.flesh() {
-				return -1
-			}
-			return 1 // the fish before the stock that it is poached in
-		}
-		return cmp.Compare(b.was.Mass(), a.was.Mass())
-	})
+	stands := p.standsOf(i, animals[0].Animal)
 	words := strings.Fields(name)
 	for k := 1; k < len(words) && animals[0].Animal == larder.Egg; k++ {
 		if rest := strings.Join(words[k:], " "); len(c.reader.Animals(rest, nil)) == 0 {
@@ -232,6 +214,33 @@ func (c *Carrier) heading(p *plan, i int) string {
 		return c.words().Pieces
 	}
 	return text
+}
+
+// standsOf are the stand-ins of a part for a kind of animal, flesh and the heaviest first; else one of another part.
+func (p *plan) standsOf(i int, animal larder.Animal) []*standIn {
+	var stands, others []*standIn
+	for _, s := range p.inOrder() {
+		switch {
+		case s.gone || s.was.Animal != animal:
+		case s.component == i:
+			stands = append(stands, s)
+		default:
+			others = append(others, s)
+		}
+	}
+	if len(stands) == 0 {
+		stands = others[:min(len(others), 1)]
+	}
+	slices.SortStableFunc(stands, func(a, b *standIn) int {
+		if a.flesh() != b.flesh() {
+			if a.flesh() {
+				return -1
+			}
+			return 1 // the fish before the stock that it is poached in
+		}
+		return cmp.Compare(b.was.Mass(), a.was.Mass())
+	})
+	return stands
 }
 
 // instead says a heading with another name once where some of its words are.

@@ -25,17 +25,14 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if heading := w.ofPart(name); heading != "" {
 		return []named{{text: w.slice(noun.From, noun.Name) + heading, plural: noun.Plural}}, true // "the lentil mince sauce"
 	}
-	if other := w.c.renamed(name); other != name {
-		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
-	}
-	if other := w.flavouredName(name, lines); other != "" {
-		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
-	}
 	if shape := w.shapedAs(noun); shape != "" {
 		if noun.Measured && !noun.Rest && w.ownMeasure(noun) == "" {
 			return []named{{text: w.slice(noun.From, noun.Name) + shape, plural: noun.Plural}}, true // "4 or 5 meatballs"
 		}
 		return []named{{text: w.ownMeasure(noun) + w.c.words().The + " " + shape, plural: noun.Plural}}, true // "the meatballs", "a piece of the log"
+	}
+	if other := w.c.renamed(name); other != name {
+		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
 	}
 	if rest := w.withoutAnimal(name, lines); rest != "" && w.isLiquor(rest) && !w.lost(noun) && w.l.Language().Liquors[strings.ToLower(rest)] {
 		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the broth" of what stands for the clams

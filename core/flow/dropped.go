@@ -1,0 +1,43 @@
+package flow
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// droppedInto is the mixture that an action puts into a liquid, or that was put into it before and only cooks in it now:
+// balls in a stock.
+func (b *bindings) droppedInto(t *larder.Technique, r *roles) *thing {
+	if len(r.inputs) == 1 && len(r.portions) == 0 {
+		return r.inputs[0].dropped
+	}
+	if t.Joins != "yes" || len(r.inputs) != 2 || len(r.action.To) != 1 || len(r.action.Into) != 1 {
+		return nil
+	}
+	in, around := r.inputs[0], r.inputs[1]
+	if slices.ContainsFunc(r.portions, func(p portion) bool { return !around.holds[p] }) { // "the stock", by its line
+		return nil
+	}
+	if len(in.holds) < 2 || b.pours(in) || !b.pours(around) || b.shared[in] || b.shared[around] {
+		return nil
+	}
+	return in
+}
+
+// liquidStays leaves a liquid in the pot out of which a mixture is taken that was put into it.
+func (b *bindings) liquidStays(made *thing, inputs []*thing) {
+	if b.tech.Name != removeTechnique || len(inputs) != 1 || inputs[0].dropped == nil || b.shared[inputs[0]] {
+		return
+	}
+	pot := inputs[0]
+	for name := range pot.dropped.names {
+		delete(pot.names, name)
+	}
+	for p := range made.holds {
+		if !pot.dropped.holds[p] {
+			delete(made.holds, p)
+			b.holder[p], pot.spent = pot, false
+		}
+	}
+}

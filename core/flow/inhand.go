@@ -1,0 +1,33 @@
+package flow
+
+import "yembra/core/larder"
+
+// inHandFor is what an order without an object is done to: what is in hand, or, where that cannot be meant, what
+// else stands ready for it.
+func (b *bindings) inHandFor(c *clause, t *larder.Technique) *thing {
+	target := b.focus
+	if t.Name == "serve" && b.base != nil {
+		target = b.base
+	}
+	if b.r.lang.Ladles[c.lemma] && (target == nil || !target.liquid || len(target.holds) < 2) {
+		if soup := b.latest(func(x *thing) bool { return x.comp == b.comp && x.liquid && x.heated && len(x.holds) > 1 }); soup != nil {
+			target = soup // "poach the eggs; ladle into bowls"
+		}
+	}
+	if target != nil && (t.Medium == "fat" || t.Name == "deep-fry") && b.holdsFat(target) {
+		if pieces := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.putBy && !b.holdsFat(x) }); pieces != nil {
+			target = pieces // "heat the oil and fry six at a time"
+		}
+	}
+	if target != nil && target.taken && (t.Name == "strain" || t.Family == "wet heat") {
+		if pot := b.latest(func(x *thing) bool { return x.liquid && !x.taken && x.comp == b.comp }); pot != nil {
+			target = pot // "lift out the meat and let it cool; strain"
+		}
+	}
+	if target != nil && t.Family == "dough" && c.makes != "" && b.pours(target) {
+		if mass := b.latest(func(x *thing) bool { return x.comp == b.comp && !x.taken && !b.pours(x) && !b.goesIn(x) }); mass != nil {
+			target = mass // "bring the stock to a simmer. Shape balls"
+		}
+	}
+	return target
+}

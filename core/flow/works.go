@@ -1,0 +1,40 @@
+package flow
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/recipe"
+)
+
+// works tells whether an action leaves what is being made as it is: it greases
+// a tin, or lets the excess drip off.
+func (b *bindings) works(a *recipe.Action, r *roles) bool {
+	if len(a.To) == 0 || !b.coatsVessel(a) && slices.ContainsFunc(r.inputs, func(in *thing) bool { return !b.shared[in] }) {
+		return false
+	}
+	vessels := true
+	for _, ref := range a.To {
+		if ref.Named == nil {
+			return false
+		}
+		w := last(strings.Fields(*ref.Named))
+		vessels = vessels && b.r.lang.Vessels[w]
+		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] || b.r.lang.Loose[w] && b.tech.Heat != "" {
+			return false
+		}
+	}
+	if t := b.tech; vessels && (len(r.portions)+len(r.inputs) == 0 || t.Family == "coat") {
+		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
+		return true
+	}
+	return !vessels && len(r.portions)+len(r.inputs) == 0
+}
+
+// coatsVessel tells whether an action brushes nothing but a vessel: "brush a tin with the melted butter", of which
+// there is more than that takes.
+func (b *bindings) coatsVessel(a *recipe.Action) bool {
+	return b.tech.Family == "coat" && !slices.ContainsFunc(a.To, func(ref recipe.Ref) bool {
+		return ref.Named == nil || !b.r.lang.Vessels[last(strings.Fields(*ref.Named))]
+	})
+}

@@ -1,0 +1,50 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/flow"
+)
+
+// calledAt are the words by which an action names some of a line of the cook's own: "the quartered onion"; empty where it
+// takes all of it, or names it by a measure.
+func (p *plan) calledAt(line, i int) string {
+	n := &p.graph.Nodes[i]
+	if p.stand[line] != nil || p.shareAt(line, i) >= nearlyAll {
+		return ""
+	}
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	for _, x := range n.Action.Words.Phrases {
+		for _, noun := range x.Nouns {
+			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && !noun.Pronoun && !noun.Measured && noun.Upto <= len(text) {
+				return string(text[noun.From:noun.Upto])
+			}
+		}
+	}
+	return ""
+}
+
+// roastsNext is the first action behind one that has what stands for flesh in the oven; -1 where none has.
+func (p *plan) roastsNext(i int) int {
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		if n.At.Component == p.graph.Nodes[i].At.Component && !p.deeds[k].drop && n.Technique.Family == "oven" && !n.Is("preheat") && slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() && p.there(line, k) }) {
+			return k
+		}
+	}
+	return -1
+}
+
+// worksOnOthers tells whether an action is done to something that work which is done has
+// brought in: not only to what would come along to it.
+func (p *plan) worksOnOthers(k int) bool {
+	to := p.graph.Nodes[k].To
+	return len(to) == 0 || slices.ContainsFunc(to, func(line int) bool {
+		if s := p.stand[line]; s != nil {
+			return !s.gone && s.enters <= k
+		}
+		return slices.ContainsFunc(p.graph.Nodes[:k+1], func(n flow.Node) bool {
+			return slices.Contains(n.Named, line) && !p.deeds[p.graph.Number(&n)].drop
+		})
+	})
+}

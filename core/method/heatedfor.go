@@ -1,0 +1,25 @@
+package method
+
+import (
+	"math"
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// heatedFor is how long an action heats something: what only thickens until it is seen to, no longer than it takes to come up.
+func (p *plan) heatedFor(s *standIn, i int) float64 {
+	minutes := p.wetMinutes(i)
+	if n := &p.graph.Nodes[i]; s.class == larder.Dairy && n.Action.Minutes == nil && p.onlyThickens(n) {
+		return math.Min(minutes, bringsUp)
+	}
+	return minutes
+}
+
+// onlyUntilDone tells whether an action goes on for no time that is said but until flesh shows that it is done, which an
+// action has brought in just before: "add the prawns and cook until they turn pink".
+func (p *plan) onlyUntilDone(s *standIn, enters, i int) bool {
+	n := &p.graph.Nodes[i]
+	return s.flesh() && s.is(larder.Ready) && n.Action.Minutes == nil && slices.Contains(n.Inputs, enters) && p.graph.Nodes[enters].Technique.Joins == "yes" &&
+		p.cueGone(n) && p.restOfCue(n) == "" && onlyNamedTo(&p.graph.Nodes[enters]) == s.node
+}

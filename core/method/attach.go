@@ -79,7 +79,14 @@ func (p *plan) firstUse(comp *swap.Component, line int) int {
 func (p *plan) withoutFat(comp *swap.Component, i int, lines []int) []int {
 	return slices.DeleteFunc(slices.Clone(lines), func(at int) bool {
 		l := &comp.Lines[at]
-		if l.From == nil || l.Change != swap.Kept && l.Change != swap.Swapped || !p.c.fatLine(&l.Line) {
+		if l.From == nil || l.Change != swap.Kept && l.Change != swap.Swapped {
+			return false
+		}
+		if s := p.stand[p.graph.Named(*l.From)]; s != nil && s.bare && p.c.fatLine(s.was) {
+			l.Change, l.Why = swap.Dropped, p.c.words().FatGone // spoonfuls of water for a fat that is not fried in
+			return true
+		}
+		if !p.c.fatLine(&l.Line) {
 			return false
 		}
 		if other := p.sameFat(comp, l); other != nil {

@@ -54,7 +54,9 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		if d.subject = w.goneWith(n); len(d.subject) == 0 {
 			return nil, false // all that it was done to is gone
 		}
-		d.say = w.c.words().Add
+		if n.Technique.Joins == "yes" {
+			d.say = w.c.words().Add
+		}
 		return nil, true
 	}
 	if !kept && (n.Technique.Medium == "with" && len(own.objects) == 0 || len(d.subject) == 0 && !w.impliesWork(n) || objects == 0 && w.joinsNothing(n, out)) {

@@ -158,7 +158,7 @@ func (w *writer) adds(stands ...*standIn) *clause {
 // goneWith are the lines of the cook's own that were to go into a pot with flesh which goes in later: "return the
 // lamb to the pan with the tomatoes and stock".
 func (w *writer) goneWith(n *node) []int {
-	if !n.Is("return", "add") || len(n.Into) == 0 {
+	if (!n.Is("return", "add") || len(n.Into) == 0) && (n.Technique.Family != "mix" || len(n.With) < 2) {
 		return nil
 	}
 	at := w.graph.Number(n)

@@ -90,7 +90,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"lamb-koftas-with-tzatziki-and-flatbreads", []string{"mix with the soy yoghurt, the garlic clove, the mint and the lemon juice", "Serve the rolls in the flatbreads"}, []string{"yoghurt, the cucumber"},
 		},
 		"cheese goes dry into a dough": {
-			"cheese-and-bacon-scones", []string{"100 g of the seed crumbs", "scatter over the rest of the seed crumbs"}, []string{"melt"},
+			"cheese-and-bacon-scones", []string{"100 g of the seed crumbs", "scatter over the rest of the seed crumbs"}, []string{"cashew melt"},
 		},
 		"what was in the bird lies round it, and what fried in its fat has oil": {
 			"sunday-roast-duck-with-cherry-sauce", []string{"roast with the orange and the thyme", "Heat the vegetable oil. Add the shallot"}, []string{"thyme.\n", "cavity"},

@@ -163,6 +163,17 @@ func (b *bindings) fatOfTaken(n noun, found []referent) bool {
 	return !b.fat(p) && t != nil && t.taken && t.comp == b.comp
 }
 
+// fatOfFlesh tells whether a noun means the fat that ran out of flesh which is in the pan: "the chorizo oil", and not that
+// of the list.
+func (b *bindings) fatOfFlesh(n noun) bool {
+	if !b.r.lang.Fats[n.head()] || len(n.words) < 2 || slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
+		return false
+	}
+	return slices.ContainsFunc(b.lines, func(l bound) bool {
+		return l.food != nil && (l.food.Animal == larder.Meat || l.food.Animal == larder.Poultry) && len(l.name) > 0 && last(l.name) == n.words[len(n.words)-2] && len(l.left) > 0
+	})
+}
+
 // colouredFat tells whether a noun means by its look the fat that ran out of flesh, and not that of the list:
 // "the red oil".
 func (b *bindings) colouredFat(n noun, found []referent) bool {

@@ -45,6 +45,9 @@ func (b *bindings) meaning(n noun) []referent {
 		}
 		return b.pronoun(n)
 	}
+	if b.fatOfFlesh(n) {
+		return []referent{{named: b.words(n)}}
+	}
 	if t := b.itsLiquor(n); t != nil {
 		return []referent{{made: t}}
 	}

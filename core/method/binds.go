@@ -46,11 +46,13 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 
 // givesTaste tells whether things lie together long enough to take each other's taste.
 func (p *plan) givesTaste(n *flow.Node) bool {
-	return n.Technique.Family == "rest" && n.Lasts >= takesTaste && slices.ContainsFunc(n.To, p.flavours)
+	return n.Technique.Family == "rest" && n.Lasts >= takesTaste && slices.ContainsFunc(n.To, func(line int) bool {
+		return p.flavours(line) || p.stand[line] == nil && larder.Bathes(p.l.Food(p.line(line).FoodID()))
+	})
 }
 
 // takesTaste is how many minutes things must lie together to take each other's taste; an estimate.
-const takesTaste = 30.0
+const takesTaste = 15.0
 
 // coated tells whether something is cooked in a coat that it was given before: the
 // coat wants the pan though the piece does not.

@@ -59,6 +59,8 @@ func (p *plan) retime() {
 			d.minutes, d.cueless = minutesOf(p.driesOut(i)), d.cueless || p.cueGone(n)
 		case n.Technique.Family == "oven" && n.Action.Minutes != nil && p.onBed(i) < minutes:
 			d.minutes, d.cueless = minutesOf(p.onBed(i)), d.cueless || p.cueGone(n)
+		case n.Technique.Family == "oven" && n.Action.Minutes != nil && p.leftRaw(i) < minutes:
+			d.minutes, d.cueless = minutesOf(p.leftRaw(i)), d.cueless || p.cueGone(n)
 		case n.Action.Per > 0 && p.onlyReadyFlesh(i):
 			d.minutes, d.cueless = minutesOf(math.Min(p.roastsAgain(i), minutes)), true
 		case n.Technique.Family == "oven" && minutes > longRoast && p.forFleshOnly(i) && p.doneBefore(i):

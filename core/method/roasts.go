@@ -95,6 +95,34 @@ func (p *plan) driesOut(i int) float64 {
 	return least
 }
 
+// leftRaw is how long things of the cook's own that were to roast round flesh bear it without that, which goes in later;
+// without end where a liquid is with them, or a cue says when they are done.
+func (p *plan) leftRaw(i int) float64 {
+	n := &p.graph.Nodes[i]
+	if n.Liquid || n.Action.Cue != "" && !p.cueGone(n) {
+		return math.Inf(1)
+	}
+	gone, own := false, false
+	for _, line := range n.Holds {
+		s, f := p.stand[line], p.l.Food(p.line(line).FoodID())
+		switch {
+		case s != nil && s.flesh():
+			if p.there(line, i) {
+				return math.Inf(1)
+			}
+			gone = true
+		case s == nil && f != nil && (f.Aisle == "grains" || f.Aisle == "bakery"):
+			return math.Inf(1) // crusts and crumbs take their time
+		case s == nil && !p.dusts(line) && !p.bastes(line) && !p.c.fatLine(p.line(line)):
+			own = true
+		}
+	}
+	if !gone || !own {
+		return math.Inf(1)
+	}
+	return math.Max(roastsAgain, p.wants(i)*slowOven)
+}
+
 // onlyReadyFlesh tells whether all flesh that is worked on is replaced by what is done already.
 func (p *plan) onlyReadyFlesh(i int) bool {
 	flesh := false

@@ -39,14 +39,13 @@ func (b *bindings) meaning(n noun) []referent {
 		return nil
 	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && lang.Ingredients[n.head()] && !b.kindOfIngredient(n):
 		return b.whole(n)
+	case b.fatOfFlesh(n):
+		return []referent{{named: b.words(n)}}
 	case n.pronoun:
 		if found := b.restOfUnit(n); found != nil {
 			return found
 		}
 		return b.pronoun(n)
-	}
-	if b.fatOfFlesh(n) {
-		return []referent{{named: b.words(n)}}
 	}
 	if t := b.itsLiquor(n); t != nil {
 		return []referent{{made: t}}

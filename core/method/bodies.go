@@ -43,15 +43,6 @@ func (p *plan) onBodies(i int) bool {
 	})
 }
 
-// inListedLiquor tells whether an action cooks in a liquid of the list that is no plain water: shells in a stock, which is to
-// be hot for what comes.
-func (p *plan) inListedLiquor(n *node) bool {
-	return slices.ContainsFunc(slices.Concat(n.With, n.Into), func(line int) bool {
-		f := p.l.Food(p.line(line).FoodID())
-		return larder.Pours(f) && f.ID != waterFood && !p.c.fatLine(p.line(line))
-	})
-}
-
 // cameOfBodies tells whether a pronoun stands for nothing but what was made of a body:
 // "crisp the skin and crumble it over".
 func (p *plan) cameOfBodies(noun recipe.Noun) bool {

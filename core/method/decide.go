@@ -47,8 +47,7 @@ func (p *plan) cooksOn(i, first int) bool {
 
 // decide says what becomes of one action.
 func (p *plan) decide(i int) {
-	n := &p.graph.Nodes[i]
-	d := &p.deeds[i]
+	n, d := &p.graph.Nodes[i], &p.deeds[i]
 	subjects, replaced, there := p.subjects(i), 0, 0
 	replacedAny := slices.ContainsFunc(subjects, func(line int) bool { return p.stand[line] != nil })
 	for _, line := range subjects {
@@ -89,6 +88,7 @@ func (p *plan) decide(i int) {
 		return
 	}
 	p.entersAt(i)
+	p.spoonsMelt(i)
 	for _, line := range n.With {
 		if s := p.stand[line]; s != nil && !s.gone && s.book.Verb != "" {
 			d.say = s.book.Verb
@@ -272,21 +272,6 @@ func (p *plan) decideAlone(i int) {
 			return
 		}
 	}
-}
-
-// takesOutUncooked tells whether something is lifted out of the pan in which it is
-// not cooked any more.
-func (p *plan) takesOutUncooked(s *standIn, i int) bool {
-	path := p.path(s.node)
-	at := slices.Index(path, i)
-	if p.graph.Nodes[i].Technique.Family != "separate" && !p.setsAside(path, at) {
-		return false
-	}
-	if at == 0 || !p.deeds[path[at-1]].drop {
-		return false
-	}
-	before := p.graph.Nodes[path[at-1]].Technique
-	return before.Heat != "" || before.Family == "clean"
 }
 
 // setsAside tells whether the action at a place of a path puts a thing onto a plate or

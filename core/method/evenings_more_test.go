@@ -95,6 +95,21 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 		"what was in the bird lies round it, and what fried in its fat has oil": {
 			"sunday-roast-duck-with-cherry-sauce", []string{"roast with the orange and the thyme", "Heat the vegetable oil. Add the shallot"}, []string{"thyme.\n", "cavity"},
 		},
+		"vegetables roast without flesh no longer than they bear": {
+			"greek-lamb-and-orzo-bake", []string{"Bake, uncovered, for 25 minutes, stirring halfway."}, []string{"45 minutes"},
+		},
+		"the oil of a sausage is no oil of the list": {
+			"baked-cod-with-chorizo-and-white-beans", []string{"Heat the olive oil in a large ovenproof pan. Add the smoky bean sausage and the onion and cook in the olive oil for 6 minutes"}, []string{"cook in the red onion"},
+		},
+		"eggs poured in and stirred are scrambled": {
+			"hungarian-mushroom-and-sausage-lecso", []string{"Pour in the crumbled tofu and stir over a low heat."}, []string{"flax", "just set"},
+		},
+		"a stock that shells were to boil in is hot": {
+			"prawn-risotto-with-its-shells", []string{"Simmer the vegetable stock for 15 minutes, then strain and keep hot."}, []string{"shells"},
+		},
+		"what runs is not scattered": {
+			"chicken-cordon-bleu-pasta-bake", []string{"with the breadcrumbs and spoon over"}, []string{"scatter over"},
+		},
 	} {
 		t.Run(name, func(t *testing.T) {
 			card, findings := wholeCard(t, recipeCalled(t, x.recipe), swap.WholeFood)

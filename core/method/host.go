@@ -45,7 +45,7 @@ func (p *plan) saucedAfter(parts []part, closing, home int) int {
 	for k := len(parts) - 1; k >= closing; k-- {
 		for _, at := range parts[k].nodes {
 			n := &p.graph.Nodes[at]
-			if n.Is("braise", "stew", "simmer") && (home < 0 || n.Reaches(home)) && !p.deeds[at].drop && !p.takenOutAfter(at) {
+			if n.Is("braise", "stew", "simmer") && p.atHome(n, home) && !p.deeds[at].drop && !p.takenOutAfter(at) {
 				return k + 1
 			}
 		}

@@ -201,3 +201,12 @@ func (p *plan) waits(i int) bool {
 		return r.Made != nil && !p.deeds[p.graph.Node(*r.Made)].drop
 	})
 }
+
+// inListedLiquor tells whether an action cooks in a liquid of the list that is no plain water: shells in a stock, which is to
+// be hot for what comes.
+func (p *plan) inListedLiquor(n *node) bool {
+	return slices.ContainsFunc(slices.Concat(n.With, n.Into), func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return larder.Pours(f) && f.ID != waterFood && !p.c.fatLine(p.line(line))
+	})
+}

@@ -1,0 +1,37 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
+
+// spoonsMelt says otherwise what is done with a mixture that holds cheese for which something stands that runs: crumbs with
+// it are not scattered.
+func (p *plan) spoonsMelt(i int) {
+	n, d := &p.graph.Nodes[i], &p.deeds[i]
+	for _, line := range n.To {
+		s := p.stand[line]
+		if d.say != "" || s == nil || s.gone || !s.is(larder.Melted) || !p.there(line, i) {
+			continue
+		}
+		if r := p.rule(s, i); r != nil && r.Then == larder.CarrySay {
+			d.say, d.whys = r.Does(), append(d.whys, r.Why)
+		}
+	}
+}
+
+// takesOutUncooked tells whether something is lifted out of the pan in which it is
+// not cooked any more.
+func (p *plan) takesOutUncooked(s *standIn, i int) bool {
+	path := p.path(s.node)
+	at := slices.Index(path, i)
+	if p.graph.Nodes[i].Technique.Family != "separate" && !p.setsAside(path, at) {
+		return false
+	}
+	if at == 0 || !p.deeds[path[at-1]].drop {
+		return false
+	}
+	before := p.graph.Nodes[path[at-1]].Technique
+	return before.Heat != "" || before.Family == "clean"
+}

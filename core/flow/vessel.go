@@ -72,10 +72,8 @@ func (b *bindings) vessel(n noun) string {
 	if n.upto > 0 && n.owner == nil {
 		raw = b.text.low(n.upto - 1)
 	}
-	m, ok := b.r.larder.Index().At(n.words, 0, true)
 	switch {
-	case ok && m.Used > 1 && m.End == len(n.words), // "fish fingers"
-		!b.r.lang.Vessels[raw] && !b.r.lang.Vessels[head],
+	case !b.r.lang.Vessels[raw] && !b.r.lang.Vessels[head],
 		len(n.words) > 1 && len(b.direct(n)) > 0,
 		(b.r.lang.Products[head] || len(n.words) > 1) && b.called(n) != nil:
 		return ""

@@ -78,7 +78,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"tuna-nicoise-pasta", []string{"- 3 tbsp vegetable oil", "Whisk the vegetable oil with the lemon juice"}, []string{"Keep the oil", "Whisk the palm heart"},
 		},
 		"a loaf is mixed before its tin is lined, and turned out as a loaf": {
-			"pork-and-fennel-meatloaf-with-tomato-glaze", []string{"mix well with your hands.\nStir in the nutritional yeast.", "over the top.", "Turn the loaf out"}, []string{"lentil mince"},
+			"pork-and-fennel-meatloaf-with-tomato-glaze", []string{"mix well with your hands.\nStir in the nutritional yeast.", "over the top.", "Turn the loaf out"}, []string{"Turn the smoked"},
 		},
 		"salt and pepper are no vegetable, and no fat is left of what is not fried": {
 			"peruvian-chicken-and-rice", []string{"Fry the onion and garlic in the vegetable oil for 8 minutes", "Stir the rice and pepper into the pan"}, []string{"the salt and the red pepper", "left in the pan"},

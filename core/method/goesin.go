@@ -158,11 +158,12 @@ func (w *writer) adds(stands ...*standIn) *clause {
 // goneWith are the lines of the cook's own that were to go into a pot with flesh which goes in later: "return the
 // lamb to the pan with the tomatoes and stock".
 func (w *writer) goneWith(n *node) []int {
-	if (!n.Is("return", "add") || len(n.Into) == 0) && (n.Technique.Family != "mix" || len(n.With) < 2) {
+	named := slices.DeleteFunc(slices.Clone(n.With), func(line int) bool { return !slices.Contains(n.Named, line) })
+	if (!n.Is("return", "add") || len(n.Into) == 0) && (n.Technique.Family != "mix" || len(named) < 2) {
 		return nil
 	}
 	at := w.graph.Number(n)
-	return slices.DeleteFunc(slices.Clone(n.With), func(line int) bool { return !w.there(line, at) || !slices.Contains(n.Named, line) })
+	return slices.DeleteFunc(named, func(line int) bool { return !w.there(line, at) })
 }
 
 // servesWhat names what is served where the work before it in the sentence said so and goes: "carve

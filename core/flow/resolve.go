@@ -197,7 +197,7 @@ const peelTechnique = "peel"
 // inVessel is what a vessel means: itself, or what is in it.
 func (b *bindings) inVessel(n noun, vessel string) []referent {
 	t := b.content(vessel)
-	if t != nil && n.pointed && b.r.lang.Holding[vessel] && b.open(t) && b.tech.Name != greaseTechnique && b.tech.Family != "clean" && b.tech.Name != peelTechnique {
+	if t != nil && n.pointed && b.r.lang.Holding[vessel] && b.open(t) && b.tech.Name != greaseTechnique && b.tech.Name != peelTechnique {
 		return []referent{{made: t, vessel: vessel}}
 	}
 	return []referent{{vessel: vessel}}

@@ -52,7 +52,7 @@ func (p *plan) givesTaste(n *flow.Node) bool {
 }
 
 // takesTaste is how many minutes things must lie together to take each other's taste; an estimate.
-const takesTaste = 15.0
+const takesTaste = 30.0
 
 // coated tells whether something is cooked in a coat that it was given before: the
 // coat wants the pan though the piece does not.

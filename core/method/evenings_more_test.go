@@ -107,6 +107,9 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 		"a stock that shells were to boil in is hot": {
 			"prawn-risotto-with-its-shells", []string{"Simmer the vegetable stock for 15 minutes, then strain and keep hot."}, []string{"shells"},
 		},
+		"what lies in lemon and mustard overnight takes their taste": {
+			"chicken-yassa", []string{"turn the butter beans and mushrooms and onions in it. Refrigerate overnight."}, nil,
+		},
 		"what runs is not scattered": {
 			"chicken-cordon-bleu-pasta-bake", []string{"with the breadcrumbs and spoon over"}, []string{"scatter over"},
 		},

@@ -19,13 +19,7 @@ func (w *writer) keptNoMore(noun recipe.Noun) bool {
 		if at < 0 || len(w.graph.Nodes[at].Holds) > 0 || w.fleshBefore(at) == nil {
 			return true
 		}
-		return slices.ContainsFunc(w.graph.Nodes[at].Action.To, func(to recipe.Ref) bool {
-			words := []string{}
-			if to.Named != nil {
-				words = larder.Words(*to.Named)
-			}
-			return len(words) == 0 || !w.l.Language().Fats[words[len(words)-1]]
-		})
+		return slices.ContainsFunc(w.graph.Nodes[at].Action.To, func(to recipe.Ref) bool { return !w.namesFat(to) })
 	})
 }
 
@@ -83,13 +77,16 @@ func (p *plan) keepsOfGone(i int) bool {
 	if !n.Is("reserve") || len(n.Holds) > 0 || i == 0 || !p.deeds[i-1].drop || p.fleshBefore(i) == nil {
 		return false
 	}
-	return slices.ContainsFunc(n.Action.To, func(to recipe.Ref) bool {
-		words := []string{}
-		if to.Named != nil {
-			words = larder.Words(*to.Named)
-		}
-		return len(words) > 0 && p.l.Language().Fats[words[len(words)-1]]
-	})
+	return slices.ContainsFunc(n.Action.To, p.namesFat)
+}
+
+// namesFat tells whether a reference is to a fat that only the words name.
+func (p *plan) namesFat(r recipe.Ref) bool {
+	if r.Named == nil {
+		return false
+	}
+	words := larder.Words(*r.Named)
+	return len(words) > 0 && p.l.Language().Fats[words[len(words)-1]]
 }
 
 // onlyNamedThing writes matter that only the words name, and remembers where a fat ended that goes by another name now.

@@ -7,7 +7,6 @@ import (
 	"yembra/core/flow"
 	"yembra/core/language"
 	"yembra/core/larder"
-	"yembra/core/recipe"
 )
 
 // ownFat is the clause with which a fat comes into the pan where flesh would have fried in
@@ -67,9 +66,7 @@ func (p *plan) spoonedOff(i int) bool {
 		return false
 	}
 	off := &p.graph.Nodes[i-1]
-	return (off.Technique.Takes == "part" || off.Technique.Takes == "none") && slices.ContainsFunc(off.Action.To, func(r recipe.Ref) bool {
-		return r.Named != nil && slices.ContainsFunc(larder.Words(*r.Named), func(w string) bool { return p.l.Language().Fats[w] })
-	})
+	return (off.Technique.Takes == "part" || off.Technique.Takes == "none") && slices.ContainsFunc(off.Action.To, p.namesFat)
 }
 
 // renderedTo tells whether flesh was fried in its own fat by an action that is not done, or by one before it

@@ -9,8 +9,8 @@ import (
 	"yembra/core/recipe"
 )
 
-// restWords are the words that stand behind "the rest of" or "remaining"
-// somewhere in the method.
+// restWords are the words that stand behind "the rest of" or "remaining" somewhere in the method, and those
+// listed with them: "the remaining thyme, curry powder and stock cube".
 func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 	out := map[string]bool{}
 	for _, at := range d.Method() {
@@ -21,7 +21,7 @@ func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 			}
 			for k := i + 1; k < len(words) && k < i+farthestName && words[k].Kind != lex.Mark; k++ {
 				if words[k].norm != "" && !r.lang.Articles[words[k].low] && r.lang.Prepositions[words[k].low] == "" {
-					out[r.lastOfName(words[k:])] = true
+					r.namesListed(words[k:], out)
 					break
 				}
 			}
@@ -30,8 +30,26 @@ func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 	return out
 }
 
-// lastOfName is the last word of the name that words begin with: "sauce" of "fish sauce and chilli".
-func (r *Reader) lastOfName(words []word) string {
+// namesListed puts the last words of the names that words list into a set.
+func (r *Reader) namesListed(words []word, into map[string]bool) {
+	for len(words) > 0 && words[0].norm != "" && !r.lang.Articles[words[0].low] {
+		name, width := r.lastOfName(words)
+		into[name] = true
+		words = words[width:]
+		joined := 0
+		for joined < len(words) && (words[joined].Text == "," || r.lang.Lines.And[words[joined].low]) {
+			joined++
+		}
+		if joined == 0 {
+			return
+		}
+		words = words[joined:]
+	}
+}
+
+// lastOfName is the last word of the name that words begin with, and how many words that name has: "sauce" of "fish
+// sauce and chilli".
+func (r *Reader) lastOfName(words []word) (string, int) {
 	var norms []string
 	for _, w := range words[:min(len(words), farthestName)] {
 		if w.norm == "" {
@@ -40,9 +58,9 @@ func (r *Reader) lastOfName(words []word) string {
 		norms = append(norms, w.norm)
 	}
 	if m, ok := r.larder.Index().At(norms, 0, true); ok && m.Used == m.End {
-		return norms[m.End-1]
+		return norms[m.End-1], m.End
 	}
-	return norms[0]
+	return norms[0], 1
 }
 
 // namedAgain counts how often a word is said behind the words at hand, as a thing or as

@@ -18,6 +18,17 @@ func (b *bindings) stayedBehind(n noun) []referent {
 	return nil
 }
 
+// intoItsLiquid is what "add the mussels to the cooking liquid" adds them to: what simmers, where the list has no such thing.
+func (b *bindings) intoItsLiquid(n noun) []referent {
+	if !b.goingInto || !n.pointed || !b.r.lang.Liquors[n.head()] || b.r.lang.Loose[n.head()] || b.base == nil || b.liquorLeft(n) != nil {
+		return nil
+	}
+	if b.base.heated && (b.base.liquid || b.holdsPoured(b.base)) && b.open(b.base) {
+		return []referent{{made: b.base}}
+	}
+	return nil
+}
+
 // liesIn is what a thing was cooked in, where it is left to lie in it: "let it cool in the liquid".
 func (b *bindings) liesIn(n noun) []referent {
 	if b.tech.Family != "rest" || !b.r.lang.Liquors[n.head()] || !n.pointed || b.working == nil {

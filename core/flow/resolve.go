@@ -74,7 +74,7 @@ func (b *bindings) meaning(n noun) []referent {
 			return found
 		}
 	}
-	for _, find := range []func(noun) []referent{b.piecesOf, b.partInHand, b.piecesForFat, b.unlisted, b.liesIn, b.stayedBehind} {
+	for _, find := range []func(noun) []referent{b.piecesOf, b.partInHand, b.piecesForFat, b.intoItsLiquid, b.unlisted, b.liesIn, b.stayedBehind} {
 		if found := find(n); found != nil {
 			return found
 		}

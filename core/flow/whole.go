@@ -28,7 +28,7 @@ func (b *bindings) whole(n noun) []referent {
 		if b.closed(i) || len(b.takes) == 0 && b.lines[i].comp != b.comp || b.excepted(n, i) || b.lines[i].line.Amount == nil && b.touched(i) {
 			continue
 		}
-		if b.leftOf(portion{i, ""}) == 1 {
+		if b.asGoodAsWhole(portion{i, ""}) {
 			out = append(out, referent{portion: &portion{i, ""}})
 		} else {
 			untouched = false
@@ -62,6 +62,11 @@ func (b *bindings) whole(n noun) []referent {
 		return all
 	}
 	return out
+}
+
+// asGoodAsWhole tells whether of a portion nothing has gone anywhere but what greased a tin.
+func (b *bindings) asGoodAsWhole(p portion) bool {
+	return b.leftOf(p) == 1 || b.leftOf(p) >= nearlyAll && b.fat(p)
 }
 
 // listedBetween are the lines from one to another that "everything from ... to ..." means; none where a noun

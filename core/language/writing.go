@@ -17,6 +17,9 @@ type Writing struct {
 	SamePan                                                                                        string `yaml:"samepan"`
 	// Few are some of several things, Part some of one.
 	Few, Part string
+	// LittleOf is a little of what is listed, LittleMore of what is used up.
+	LittleOf   string `yaml:"littleOf"`
+	LittleMore string `yaml:"littleMore"`
 	// PourWater and CoverWater pour on water that was to cover what is not there.
 	PourWater  string `yaml:"pourWater"`
 	CoverWater string `yaml:"coverWater"`

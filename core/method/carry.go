@@ -96,7 +96,9 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 		begin[n] = len(parts)
 		step := &p.dish.Components[i].Steps[n]
 		w := &writer{plan: p, step: step, text: []rune(step.Text), component: i}
-		w.small = func(u *larder.SmallUse, _ *recipe.Action) (string, bool) { return c.bring(p, i, u, dec.HouseRules) }
+		w.small = func(u *larder.SmallUse, act *recipe.Action) (string, bool) {
+			return c.bring(p, i, u, dec.HouseRules, act)
+		}
 		own := w.parts(n)
 		if open := w.openWhy(step); open != "" && len(own) > 0 {
 			own[len(own)-1].whys = append(own[len(own)-1].whys, open)

@@ -62,8 +62,9 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 	if !kept && (n.Technique.Medium == "with" && len(own.objects) == 0 || len(d.subject) == 0 && !w.impliesWork(n) || objects == 0 && w.joinsNothing(n, out)) {
 		return nil, false // "dip in ..."
 	}
-	out = append(out, w.servesWhat(n)...)
-	return append(append(out, w.takesPot(n)...), w.figures(n, d, own.objects)...), true
+	out = append(append(out, w.servesWhat(n)...), w.keepsIt(n)...)
+	out = append(out, w.figures(n, d, own.objects)...)
+	return append(out, w.takesPot(n)...), true
 }
 
 // behindObject is where what an action is done to has been said, before a place in its words.

@@ -166,6 +166,16 @@ func (w *writer) goneWith(n *node) []int {
 	return slices.DeleteFunc(named, func(line int) bool { return !w.there(line, at) })
 }
 
+// keepsIt says that something is kept where the work before it in the sentence said what, and goes: "skim the fat off
+// the juices and reserve".
+func (w *writer) keepsIt(n *node) []edit {
+	at := n.Action.Words.Verb[1]
+	if !n.Is("reserve") || !w.emptied || at == 0 || namesObject(n.Action) || len(n.Action.Words.Particles) > 0 {
+		return nil
+	}
+	return []edit{{at, at, " " + w.c.words().It}}
+}
+
 // servesWhat names what is served where the work before it in the sentence said so and goes: "carve
 // the beef and serve with the gravy".
 func (w *writer) servesWhat(n *node) []edit {

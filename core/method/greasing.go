@@ -30,3 +30,28 @@ func (w *writer) greasedNot(line, at int) (share float64) {
 	}
 	return min(share, nearlyAll)
 }
+
+// onlyOfFat tells whether a noun takes a part of a fat of which nothing else that is done takes the rest, as what
+// took it is not done any more: "heat half of the oil and brown the beef, adding more as needed".
+func (w *writer) onlyOfFat(noun recipe.Noun, lines []int, at int) bool {
+	if len(lines) != 1 || len(noun.Refs) != 1 || noun.Refs[0].Line == nil || noun.Refs[0].Share >= nearlyAll || w.ownMeasure(noun) != "" || noun.Rest || !w.fries(lines[0]) {
+		return false
+	}
+	others := false
+	for k := range w.graph.Nodes {
+		if k == at || !slices.Contains(w.graph.Nodes[k].Named, lines[0]) {
+			continue
+		}
+		if !w.deeds[k].drop || w.arrives[lines[0]] > at {
+			return false
+		}
+		others = true
+	}
+	return others || w.stand[lines[0]] != nil && w.driesForNone(at)
+}
+
+// driesForNone tells whether what was to fry in a fat that is heated is not fried any more.
+func (w *writer) driesForNone(at int) bool {
+	users := w.graph.Nodes[at].Users
+	return w.graph.Nodes[at].Is("heat") && len(users) > 0 && w.deeds[users[0]].drop
+}

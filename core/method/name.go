@@ -94,10 +94,17 @@ func (p *plan) ofLine(line int, share float64) (named, bool) {
 	}
 	l := p.line(line)
 	name := p.lowered(l)
-	if f := p.l.Food(l.FoodID()); f != nil && strings.HasPrefix(f.Name, name+" ") {
+	if f := p.l.Food(l.FoodID()); f != nil && (strings.HasPrefix(f.Name, name+" ") || p.juiceOf(l, f)) {
 		name = f.Name // "the lime juice", listed as the juice of a lime
 	}
 	return named{p.c.shared(share, false) + p.c.words().The + " " + name, p.c.plural(name), nil}, true
+}
+
+// juiceOf tells whether a food goes by the name of a line and a word more, as that is of several: "orange juice", of
+// 2 oranges.
+func (p *plan) juiceOf(l *recipe.Line, f *larder.Food) bool {
+	own, all := larder.Words(l.Name), larder.Words(f.Name)
+	return len(own) > 0 && len(all) == len(own)+1 && slices.Equal(all[:len(own)], own)
 }
 
 // lowered is the name of a line as it stands in a sentence: a capital stays where the

@@ -142,7 +142,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if less := w.resized(noun, lines, made); less != nil {
 		return less, true
 	}
-	touched := made && !w.partOfPlant(noun, lines) && len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 || slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && w.restOfWhole(noun, lines, at)
+	touched := made && !w.partOfPlant(noun, lines) && len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 || slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && (w.restOfWhole(noun, lines, at) || w.onlyOfFat(noun, lines, at))
 	switch {
 	case !touched && !(noun.Pronoun && w.lost(noun)):
 		return w.whole(noun, lines, kept)
@@ -225,7 +225,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 				share = 1 // there is no more of it
 			}
 			rest := noun.Rest
-			if w.restOfWhole(noun, lines, at) {
+			if w.restOfWhole(noun, lines, at) || w.onlyOfFat(noun, lines, at) {
 				rest, share = false, 1
 			}
 			if not := w.greasedNot(line, at) + w.unfried[line]; not > 0 && share < 1 && (!noun.Measured || share >= nearlyAll*(1-not)) {
@@ -244,7 +244,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			out = append(out, t)
 			continue
 		}
-		if w.restOfWhole(noun, lines, at) {
+		if w.restOfWhole(noun, lines, at) || w.onlyOfFat(noun, lines, at) {
 			share = 1
 		}
 		if t, ok := w.ofLine(line, share); ok {

@@ -47,7 +47,7 @@ func earliest(steps []swap.Step) []swap.Step {
 
 // bring adds the line that a small use wants, the first food that the house rules
 // allow, and names it; not ok where the dish does without.
-func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRules) (string, bool) {
+func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRules, act *recipe.Action) (string, bool) {
 	rules, err := swap.NewRules(c.book.Larder(), house)
 	if err != nil {
 		return "", false
@@ -66,8 +66,8 @@ func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRule
 		}
 	}
 	for _, f := range foods { // rather what is listed than another of its kind
-		if slices.ContainsFunc(comp.Lines, func(l swap.Line) bool { return l.Change != swap.Dropped && l.FoodID() == f.ID }) {
-			return c.words().The + " " + lowered(f.Name), true
+		if at := slices.IndexFunc(comp.Lines, func(l swap.Line) bool { return l.Change != swap.Dropped && l.FoodID() == f.ID }); at >= 0 {
+			return p.someOf(&comp.Lines[at], act) + " " + lowered(f.Name), true
 		}
 	}
 	if len(foods) == 0 {
@@ -75,6 +75,28 @@ func (c *Carrier) bring(p *plan, i int, u *larder.SmallUse, house swap.HouseRule
 	}
 	comp.Lines = append(comp.Lines, swap.Small(foods[0], u.Grams, u.Why))
 	return c.words().The + " " + lowered(foods[0].Name), true
+}
+
+// someOf stands before the name of a listed line that an action takes besides those that the cook's words take it to:
+// more of it where it is used up by then, a little where it is wanted later.
+func (p *plan) someOf(l *swap.Line, act *recipe.Action) string {
+	words := p.c.words()
+	if l.From == nil || l.Amount == nil || act == nil {
+		return words.The
+	}
+	line, at := p.graph.Named(*l.From), p.graph.Node(act.ID)
+	if p.brought[line] {
+		return words.The // it is in the pan
+	}
+	p.brought[line] = true
+	done := slices.DeleteFunc(slices.Clone(p.path(line)), func(k int) bool { return p.deeds[k].drop })
+	switch {
+	case len(done) == 0 || done[0] == at:
+		return words.The
+	case done[0] < at:
+		return words.LittleMore
+	}
+	return words.LittleOf
 }
 
 // boosters adds one step for each booster of the component at its moment: with the

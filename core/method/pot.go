@@ -17,7 +17,7 @@ func (w *writer) saysPot(a *recipe.Action) bool {
 
 // leavesPot keeps the pot of work that goes for the work that stays.
 func (w *writer) leavesPot(n *node) {
-	if a := n.Action; n.Technique.Heat != "" && w.saysPot(a) {
+	if a := n.Action; (n.Technique.Heat != "" || n.Technique.Joins == "yes" || n.Is("place")) && w.saysPot(a) {
 		w.pot = lowered(w.slice(a.Words.Vessel[0], a.Words.Vessel[1]))
 		if w.rendered(w.graph.Number(n)) {
 			w.pot = w.greased(w.pot)

@@ -15,13 +15,19 @@ func (p *plan) thickens(line int) bool {
 		p.l.BehaviourOf(f, p.line(line).Form).Dissolves && p.stand[line] == nil
 }
 
-// strewnOnNothing tells whether an action strews no more than a thickener over what is
-// not there: flour over meat that was browned.
+// strewnOnNothing tells whether an action strews something over what is not there, which then goes in where the rest
+// of it does: flour over meat that was browned, the juice of a lemon over a shoulder and what was to lie on it.
 func (p *plan) strewnOnNothing(i int) bool {
 	n := &p.graph.Nodes[i]
+	flesh := slices.ContainsFunc(n.Into, func(line int) bool { s := p.stand[line]; return s != nil && s.flesh() && !p.there(line, i) })
 	return n.Is("sprinkle") && len(n.To) > 0 && len(n.Into) > 0 &&
-		!slices.ContainsFunc(n.To, func(line int) bool { return !p.thickens(line) }) &&
+		(flesh && p.allDropped(n.Inputs) || !slices.ContainsFunc(n.To, func(line int) bool { return !p.thickens(line) })) &&
 		!slices.ContainsFunc(n.Into, func(line int) bool { return p.there(line, i) && (p.stand[line] != nil || p.begun(line, i)) })
+}
+
+// allDropped tells whether none of some actions is done.
+func (p *plan) allDropped(nodes []int) bool {
+	return len(nodes) > 0 && !slices.ContainsFunc(nodes, func(k int) bool { return !p.deeds[k].drop })
 }
 
 // dustedForPan tells whether an action dusts something with no more than a thickener and what seasons

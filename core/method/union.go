@@ -22,8 +22,15 @@ func (w *writer) union(p recipe.Phrase, at int, objects []named) []named {
 		for _, line := range peers {
 			mass := w.line(line).Mass()
 			all += mass
+			if slices.ContainsFunc(w.deeds[at].before, func(o *standIn) bool { return o.node == line }) {
+				meant += mass // it goes in with this
+				continue
+			}
 			meant += mass * shareIn(p, w.refOf(line))
 			for i := range at {
+				if w.deeds[i].drop && w.stand[line].enters > i {
+					continue
+				}
 				if slices.Contains(w.graph.Nodes[i].Named, line) && w.graph.Nodes[i].At.Component == w.graph.Nodes[at].At.Component {
 					before += mass * w.shareAt(line, i)
 				}

@@ -56,7 +56,7 @@ func (r *Reader) nameParts(text string, tokens []lex.Token, part string, q quant
 			n.finding = f
 		}
 	}
-	if n.finding.food == nil && n.finding.origin == larder.Unknown {
+	if n.finding.food == nil && n.finding.origin == larder.Unknown || r.halfNamed(n.finding, normalised(main)) {
 		r.glossed(&n, brackets, counted)
 	}
 	r.inverted(&n, main, segments, at, counted)
@@ -121,6 +121,11 @@ func (r *Reader) orInstead(n *nameRead, name []lex.Token, runs [][]lex.Token) {
 			n.alternatives = append(n.alternatives, Alternative{f.food.ID, f.food.Name})
 		}
 	}
+}
+
+// halfNamed tells whether a name is of two foods of which only the last was understood: "rice cakes".
+func (r *Reader) halfNamed(f finding, words []string) bool {
+	return f.food != nil && f.start > 0 && r.match.name(words[:f.start], false).food != nil
 }
 
 // glossed takes the food that a bracket says an unknown name is: "garrofón (butter

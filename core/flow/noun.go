@@ -43,6 +43,8 @@ type noun struct {
 	one, cut bool
 	// bare is how many words at the end say how the thing gets: "the dough thin".
 	bare int
+	// behind are the words behind a comma that say what was done with it: ", chopped".
+	behind [2]int
 }
 
 func (n noun) head() string {

@@ -27,7 +27,11 @@ func (b *body) nouns(i int) ([]noun, int) {
 		if end := b.between(&out[len(out)-1], i); end > i {
 			return out, end
 		}
-		i = b.pastPlace(b.pastTaste(b.pastManner(b.pastDescription(b.pastBracket(i)))))
+		i = b.pastBracket(i)
+		if end := b.pastDescription(i); end > i {
+			out[len(out)-1].behind, i = [2]int{i, end}, end
+		}
+		i = b.pastPlace(b.pastTaste(b.pastManner(i)))
 		if end := b.doled(i, b.upto); end > 0 && b.followed(end) > end {
 			b.how(i, end)
 			i = end // "the yolks one at a time followed by the cheese"

@@ -21,6 +21,11 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 	}
 	out.From, out.Upto = b.text.span(n.from, upto)
 	out.Name, _ = b.text.span(b.nameFrom(n), n.upto-n.bare)
+	if n.behind[1] > 0 && b.text.mark(n.behind[0], ",") {
+		from, _ := b.text.span(n.behind[0], n.behind[0]+1)
+		_, upto := b.text.span(n.behind[1]-1, n.behind[1])
+		out.Behind = [2]int{from, upto}
+	}
 	for _, x := range found {
 		out.Vessel = out.Vessel || x.vessel != ""
 	}

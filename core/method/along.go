@@ -39,7 +39,7 @@ func (p *plan) carryAlong() {
 			}
 			if at >= 0 && !slices.Contains(p.deeds[at].along, line) && !p.isObject(line, at) && !p.moreGoesIn(line, i, at) {
 				p.deeds[at].along = append(p.deeds[at].along, line)
-				p.shares[line], p.called[line] = p.shareAt(line, i), p.calledAt(line, i)
+				p.shares[line], p.called[line], p.described[line] = p.shareAt(line, i), p.calledAt(line, i), p.describedAt(line, i)
 				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {
 					p.arrives[line] = at
 				}

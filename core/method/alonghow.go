@@ -24,6 +24,23 @@ func (p *plan) calledAt(line, i int) string {
 	return ""
 }
 
+// describedAt is what an action says behind a comma of what is done with a line that it names: ", chopped".
+func (p *plan) describedAt(line, i int) string {
+	n := &p.graph.Nodes[i]
+	if p.stand[line] != nil {
+		return ""
+	}
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	for _, x := range n.Action.Words.Phrases {
+		for _, noun := range x.Nouns {
+			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && noun.Behind[1] > 0 && noun.Behind[1] <= len(text) {
+				return string(text[noun.Behind[0]:noun.Behind[1]])
+			}
+		}
+	}
+	return ""
+}
+
 // roastsNext is the first action behind one that has what stands for flesh in the oven; -1 where none has.
 func (p *plan) roastsNext(i int) int {
 	for k := i + 1; k < len(p.graph.Nodes); k++ {

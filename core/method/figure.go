@@ -155,6 +155,7 @@ func (w *writer) comesAlong(n *node, lines []int, said []named, open bool) (text
 		if own := w.called[line]; ok && own != "" {
 			t.text = own
 		}
+		t.text += w.described[line]
 		if ok && !slices.ContainsFunc(said, func(o named) bool { return o.text == t.text }) {
 			things = append(things, t)
 			pours = pours || larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))

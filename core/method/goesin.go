@@ -170,7 +170,7 @@ func (w *writer) goneWith(n *node) []int {
 // the juices and reserve".
 func (w *writer) keepsIt(n *node) []edit {
 	at := n.Action.Words.Verb[1]
-	if !n.Is("reserve") || !w.emptied || at == 0 || namesObject(n.Action) || len(n.Action.Words.Particles) > 0 {
+	if !n.Is("reserve") || !w.emptied || len(w.object) > 0 || at == 0 || namesObject(n.Action) || len(n.Action.Words.Particles) > 0 {
 		return nil
 	}
 	return []edit{{at, at, " " + w.c.words().It}}

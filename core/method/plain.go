@@ -161,7 +161,7 @@ func (w *writer) inOwnWords(line, at int) (named, bool) {
 			if len(w.animalWords(text)) > 0 || noun.Name == noun.From && !noun.Measured {
 				return named{}, false // "onion" of a list, which has its article from the first
 			}
-			return named{text: text, plural: noun.Plural}, true
+			return named{text: text + w.slice(noun.Behind[0], noun.Behind[1]), plural: noun.Plural}, true
 		}
 	}
 	return named{}, false

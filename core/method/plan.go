@@ -38,6 +38,8 @@ type plan struct {
 	// which part of it.
 	shares map[int]float64
 	called map[int]string
+	// described is what such work said behind a comma of what was done with it.
+	described map[int]string
 	// unfried are how much of what stands for a fat was to fry, and does not.
 	unfried map[int]float64
 	// brought are the lines of which some was fetched for work that had a fat of its own.
@@ -81,7 +83,7 @@ type deed struct {
 
 // plan decides the whole method of a dish.
 func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
-	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, called: map[int]string{}, unfried: map[int]float64{}, brought: map[int]bool{}, parted: map[int]int{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
+	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, called: map[int]string{}, described: map[int]string{}, unfried: map[int]float64{}, brought: map[int]bool{}, parted: map[int]int{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
 	for i := range d.Components {
 		for _, s := range c.standIns(d, a, i) {
 			s.node = p.graph.Line(i, s.line)

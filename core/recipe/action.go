@@ -99,7 +99,9 @@ type Noun struct {
 	// Dealt tells that its amount is what each of several gets ("a spoonful on each"), Doled
 	// that it is what is taken at a time.
 	Dealt, Doled bool
-	Refs         []Ref
+	// Behind is what stands behind a comma of what was done with it: ", chopped".
+	Behind [2]int
+	Refs   []Ref
 }
 
 // Ref points at a thing: a line where a line goes in, what an action made, or

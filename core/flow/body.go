@@ -219,6 +219,10 @@ func (b *body) rest(i int) int {
 	if b.adverb(i) && b.lang.TimeHedges[b.low(i)] && b.number(i+1) && b.lang.Prepositions[b.low(i)] == "" {
 		return i + 1 // "about 2 cm thick"
 	}
+	if n, ok := b.noun(i+1, b.upto, false); ok && b.lang.TimeHedges[b.low(i)] && n.owner != nil && b.lang.Manner[n.head()] {
+		b.how(i, n.upto)
+		return n.upto // "about the size of walnuts"
+	}
 	if b.lang.Prepositions[b.low(i)] != "" || b.lang.Purpose[b.low(i)] || b.is(i, b.lang.Particles) {
 		return b.link(i, i == b.start+b.width)
 	}
@@ -232,8 +236,8 @@ func (b *body) rest(i int) int {
 		b.how(i, end)
 		return end
 	}
-	if b.lang.Prepositions[b.low(i+1)] == "with" && i > b.start+b.width && b.describes(i) && b.bringsFood(i+2) {
-		return b.link(i+1, false) // "tortillas topped with cheese"
+	if b.lang.Prepositions[b.low(i+1)] == "with" && (i > b.start+b.width || b.sense.Technique == serveTechnique) && b.describes(i) && b.bringsFood(i+2) {
+		return b.link(i+1, false) // "tortillas topped with cheese", "serve topped with cheese"
 	}
 	if nouns, next := b.broughtRound(i); len(nouns) > 0 {
 		b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: nouns, from: i})

@@ -62,8 +62,8 @@ func (t *text) measure(n *noun, i, upto int) int {
 					n.share = s.Low * v
 					return at + 1
 				}
-				for t.crosses(at) {
-					at += 2 // "30 x 40 cm"
+				for t.crossed(at) > 0 {
+					at += t.crossed(at) // "30 x 40 cm"
 				}
 				for at < upto && (t.lang.Measures[t.low(at)] && !t.countsVessels(at, upto) || t.mark(at, "-")) {
 					at++
@@ -84,6 +84,18 @@ func (t *text) oneUnit(i int) bool {
 
 // crosses tells whether a word stands between two lengths: "30 x 40 cm".
 func (t *text) crosses(i int) bool { return t.is(i, t.lang.Crosses) && t.number(i-1) && t.number(i+1) }
+
+// crossed is how many words stand from the first of two lengths to behind the second: "x 40", "-by-13"; 0 where they are
+// not put so.
+func (t *text) crossed(i int) int {
+	if t.crosses(i) {
+		return 2
+	}
+	if t.mark(i, "-") && t.is(i+1, t.lang.Crosses) && t.mark(i+2, "-") && t.number(i-1) && t.number(i+3) {
+		return 4
+	}
+	return 0
+}
 
 // countsVessels tells whether a measure that is a vessel as well is meant as one, as
 // nothing follows that it would measure: "between four cups".

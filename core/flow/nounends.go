@@ -39,7 +39,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return true // "tomatoes and wine next"
 	case t.lang.Modals[w] && named && !t.foods(t.words[i].norm), t.lang.Connectors[w] && named && t.lang.Purpose[t.low(i+1)]:
 		return true // "the chicken next to it"
-	case t.lang.Particles[w] && named:
+	case t.lang.Particles[w] && named, t.is(i, t.lang.Exceptions) && named:
 		return true
 	case t.is(i, t.lang.Pronouns) && named, t.is(i, t.lang.Articles) && named, named && t.relative(i) > 0:
 		return true

@@ -20,7 +20,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 		}
 		n.cut = n.cut || len(out) > 0 && out[len(out)-1].cut && len(n.words) == 1 && n.amount[1] == 0 // "slices of tomato and pepper"
 		out, i = append(out, n), n.upto
-		if n.pronoun && b.is(i, b.lang.Exceptions) {
+		if (n.pronoun || n.plural) && b.is(i, b.lang.Exceptions) {
 			out[len(out)-1].except, i = b.nouns(i + 1)
 			return out, i
 		}

@@ -251,6 +251,9 @@ func (b *bindings) whereItIs(t *larder.Technique, r *roles) {
 // reserveTechnique keeps what its words name for later: "keep the liquid".
 const reserveTechnique = "reserve"
 
+// serveTechnique brings something to the table.
+const serveTechnique = "serve"
+
 // greaseTechnique is done to a vessel and not to what is in it.
 const greaseTechnique = "grease"
 

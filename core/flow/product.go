@@ -7,7 +7,9 @@ import (
 )
 
 // group resolves a word that means several lines: "the spices".
-func (b *bindings) group(n noun) []referent { return b.noneSlight(n, b.allOfGroup(n)) }
+func (b *bindings) group(n noun) []referent {
+	return b.noneSlight(n, slices.DeleteFunc(b.allOfGroup(n), func(r referent) bool { return r.portion != nil && b.excepted(n, r.portion.line) }))
+}
 
 // allOfGroup are all the lines that a word means.
 func (b *bindings) allOfGroup(n noun) []referent {
@@ -49,7 +51,7 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		}
 	}
 	switch {
-	case len(spoken) > 1 && !n.pointed && !n.all:
+	case len(spoken) > 1 && !n.pointed && !n.all && !(len(fresh) > 0 && slices.ContainsFunc(spoken, func(r referent) bool { return r.made == b.base })):
 		return spoken // "Chop the onion, grate the carrots. ... Veg in"
 	case own && b.tech.Name == removeTechnique:
 		if in := b.inHand(used); len(in) > 0 {
@@ -124,6 +126,9 @@ func (b *bindings) groupKinds(n noun) (kinds []string, part int) {
 // line ends in.
 func (b *bindings) namedByItself(i, from int) bool {
 	head := last(b.lines[i].name)
+	if b.r.lang.Shapes[head] && len(b.lines[i].name) > 1 {
+		return false // "grind the mushrooms to powder" names no chilli powder
+	}
 	for k := range b.lines {
 		if k != i && last(b.lines[k].name) == head {
 			return false

@@ -67,8 +67,10 @@ func (t *text) time(i int) (clock, bool) {
 	return t.finish(clock{span: s.Times(unit), upto: c.At, aside: aside}, unit)
 }
 
-// ordinal tells whether a unit of time at i counts things instead: "the second one".
-func (t *text) ordinal(i int) bool { return t.lang.Qualifiers[t.low(i)] && t.is(i-1, t.lang.Definite) }
+// ordinal tells whether a unit of time at i counts things instead: "the second one", "a second dish".
+func (t *text) ordinal(i int) bool {
+	return t.lang.Qualifiers[t.low(i)] && (t.is(i-1, t.lang.Definite) || t.is(i-1, t.lang.Articles) && (t.lang.Vessels[t.low(i+1)] || t.lang.Vessels[t.low(i+2)] && t.plain(i+1)))
+}
 
 // halfOf tells whether "a" or "an" at i begins a figure: "an hour", "a half".
 func (t *text) halfOf(i int) bool {

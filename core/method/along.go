@@ -120,6 +120,9 @@ func (p *plan) onlyFlavoured(line int) bool {
 		return true
 	}
 	strained := false
+	if path := p.path(line); len(path) > 0 && p.graph.Nodes[path[len(path)-1]].Is("discard") && p.allDropped(path) {
+		return true // it was thrown away with the milk
+	}
 	if f := p.l.Food(p.line(line).FoodID()); p.flavours(line) && !f.Tagged(larder.Potherb) && p.liquorGoesOn(line) >= 0 {
 		return false // no stock has the cinnamon of this one
 	}

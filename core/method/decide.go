@@ -14,7 +14,10 @@ func (p *plan) heatsForNothing(i int) bool {
 	if n.Technique.Family == "wet heat" && len(n.To) == 0 && len(n.Users) > 0 {
 		return !p.watersOn(i) // the water of a poaching
 	}
-	if n.Technique.Family != "gentle heat" || len(n.Users) == 0 || len(n.To) == 0 {
+	if n.Technique.Family == "gentle heat" && len(n.To) == 0 {
+		return p.pansForNothing(i)
+	}
+	if n.Technique.Family != "gentle heat" && !(n.Is("add") && len(n.Into) == 0) || len(n.Users) == 0 || len(n.To) == 0 {
 		return false
 	}
 	return !slices.ContainsFunc(n.To, func(line int) bool { return !p.fries(line) }) && !p.cooksOn(i, i) && !p.heatsForOthers(i)

@@ -54,6 +54,9 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 			if cue := a.Words.Cue; d.cueless && cue[1] > a.From && cue[1] <= at[0] {
 				at[0], say = cue[0], words.For+" "+say // "until thick, about 10 minutes"
 			}
+			if side := w.eachSide(at); side != "" {
+				say = strings.Replace(say, w.c.spoken(*d.minutes), w.c.spoken(d.minutes.Times(0.5))+" "+side, 1)
+			}
 			out = append(out, edit{at[0], w.otherTime(a, at[1]), w.lastOf(at) + say})
 		} else {
 			tail += " " + words.For + " " + w.c.spoken(*d.minutes)
@@ -95,6 +98,21 @@ func (w *writer) lastOf(at [2]int) string {
 		return ""
 	}
 	return strings.Join(words[:k+1], " ") + " "
+}
+
+// eachSide are the words behind a time by which it is that of each side: "each side", "per side"; empty where it is that
+// of all.
+func (w *writer) eachSide(at [2]int) string {
+	words := strings.Fields(w.slice(at[0], at[1]))
+	lang := w.l.Language()
+	k := len(words) - 1
+	if k < 1 || !lang.Sides[strings.ToLower(words[k])] {
+		return ""
+	}
+	for k > 0 && lang.TimeUnits[strings.ToLower(words[k-1])] == 0 {
+		k--
+	}
+	return strings.Join(words[k:], " ")
 }
 
 // otherTime is where words end behind a time that give another for another heat, which goes with it: "for 8 hours, or

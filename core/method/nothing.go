@@ -87,6 +87,9 @@ func (p *plan) turnsNothing(i int) bool {
 		return false
 	}
 	for k := i - 1; k >= 0 && p.graph.Nodes[k].At.Component == p.graph.Nodes[i].At.Component; k-- {
+		if p.graph.Nodes[k].At != p.graph.Nodes[i].At && p.turnsUnderGone(i) {
+			return true
+		}
 		if n := &p.graph.Nodes[k]; n.Technique.Heat != "" {
 			if !p.deeds[k].drop && (n.Technique.Family == "oven" || !p.heatsForNothing(k)) {
 				return false
@@ -94,6 +97,15 @@ func (p *plan) turnsNothing(i int) bool {
 		}
 	}
 	return i > 0
+}
+
+// turnsUnderGone tells whether what its step cooks before an action is not cooked any more, and something is.
+func (p *plan) turnsUnderGone(i int) bool {
+	any := false
+	for k := i - 1; k >= 0 && p.graph.Nodes[k].At == p.graph.Nodes[i].At; k-- {
+		any = any || p.graph.Nodes[k].Technique.Heat != "" && p.graph.Nodes[k].Technique.Heat != "oven"
+	}
+	return any
 }
 
 // laidForNothing tells whether an action lays into a pan what is not cooked there any more and was to be
@@ -130,6 +142,38 @@ func (p *plan) wipesForNothing(i int) bool {
 		}
 	}
 	return k > i+1
+}
+
+// pansForNothing tells whether an action heats an empty pan in which nothing is cooked any more: what was to cook next is not
+// cooked, and nothing else in its step is that has no pan of its own.
+func (p *plan) pansForNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !p.saysOnlyPot(n) {
+		return false
+	}
+	gone := false
+	for k := i + 1; k < len(p.graph.Nodes) && p.graph.Nodes[k].At.Component == n.At.Component; k++ {
+		o := &p.graph.Nodes[k]
+		switch {
+		case o.Technique.Heat == "" || o.Technique.Heat == "oven":
+			continue
+		case o.At.Step != n.At.Step || gone && o.Action.Vessel != "":
+			return gone
+		case !p.deeds[k].drop:
+			return false
+		}
+		gone = true
+	}
+	return gone
+}
+
+// saysOnlyPot tells whether an action is done to nothing but a pot or pan.
+func (p *plan) saysOnlyPot(n *node) bool {
+	if len(n.Action.To) != 1 || n.Action.To[0].Named == nil {
+		return false
+	}
+	words := larder.Words(*n.Action.To[0].Named)
+	return len(words) > 0 && p.l.Language().Pots[words[len(words)-1]]
 }
 
 // turnsUncooked tells whether an action turns over what was to be cooked on one side just before and is

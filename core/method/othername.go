@@ -44,14 +44,24 @@ func (w *writer) otherNameOf(noun recipe.Noun, lines []int) bool {
 func (w *writer) cutNoMore(noun recipe.Noun) bool {
 	name := w.slice(noun.Name, noun.Upto)
 	words := larder.Words(name)
-	if len(words) == 0 || len(words) > 1 && len(w.animalWords(name)) == 0 || !w.l.Language().Shapes[words[len(words)-1]] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
+	lang := w.l.Language()
+	if len(words) == 0 || len(words) > 1 && len(w.animalWords(name)) == 0 || !lang.Shapes[words[len(words)-1]] && !lang.Products[lastOf(name)] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
 		return false
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
+	for at >= 0 && !lang.Shapes[words[len(words)-1]] && w.graph.Nodes[at].Action.Makes != words[len(words)-1] {
+		at = w.cameFrom(at) // "the cutlets", that a breast was sliced into
+	}
 	for at >= 0 && w.graph.Nodes[at].Technique.Family != "cut" && w.graph.Nodes[at].Action.Makes == "" {
 		at = w.cameFrom(at) // "the fish pieces", that were salted or coated since
 	}
 	return at >= 0 && w.deeds[at].drop && w.graph.Nodes[at].Technique.Family == "cut"
+}
+
+// lastOf is the last word of a name as it is written.
+func lastOf(name string) string {
+	words := strings.Fields(strings.ToLower(name))
+	return strings.Join(words[max(len(words)-1, 0):], "")
 }
 
 // cameFrom is the action before one that had what stands for flesh in hand; -1 where there is none.

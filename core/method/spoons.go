@@ -10,6 +10,9 @@ import (
 // it are not scattered.
 func (p *plan) spoonsMelt(i int) {
 	n, d := &p.graph.Nodes[i], &p.deeds[i]
+	if len(n.With) > 0 {
+		return // it is what something else is strewn over
+	}
 	for _, line := range n.To {
 		s := p.stand[line]
 		if d.say != "" || s == nil || s.gone || !s.is(larder.Melted) || !p.there(line, i) {

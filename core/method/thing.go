@@ -14,7 +14,7 @@ import (
 func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
 	name := w.slice(noun.Name, noun.Upto)
 	if w.cutNoMore(noun) {
-		return w.listedOrAll(lines, at), true // "lay the slices on a dish"
+		return w.listedOrAll(w.onlyFlesh(lines), at), true // "lay the slices on a dish"
 	}
 	if len(w.animalWords(name)) == 0 && !w.fleshly(name) && !w.ownName(name, lines) {
 		if w.otherNameOf(noun, lines) {
@@ -79,6 +79,15 @@ func (w *writer) muchOf(noun recipe.Noun, things []named) []named {
 		return things
 	}
 	return []named{w.c.stand(s, noun.Refs[0].Share, false)}
+}
+
+// onlyFlesh are of some lines those that were flesh; all of them where none was.
+func (w *writer) onlyFlesh(lines []int) []int {
+	flesh := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.stand[line] == nil || !w.stand[line].flesh() })
+	if len(flesh) == 0 {
+		return lines
+	}
+	return flesh
 }
 
 // withoutAnimal takes the words of an animal off the front of a name: "sauce" of
@@ -209,6 +218,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return nil, true
 	}
 	if text, ok := w.small(u, n.Action); ok {
+		if r := w.l.CarryRuleFor(n.Technique, n.Action.Verb, "", larder.Fat, []string{larder.LiquidFat}); r != nil && r.Does() != "" && p.Role == "to" && lang.Fats[last] {
+			w.deeds[at].say = r.Does() // oil is heated, where butter was melted
+		}
 		return []named{{text: text}}, true
 	}
 	return nil, true

@@ -75,7 +75,7 @@ func (l *layout) counted(blocks []block) {
 	for i := 0; i < len(blocks); i++ {
 		run := 0
 		for k := i; k < len(blocks); k++ {
-			if m := bareNumber.FindStringSubmatch(blocks[k].text); m == nil || m[1] != strconv.Itoa(run+1) || blocks[k].numbered || blocks[k].bullet || !l.countedStep(m[2], m[3]) {
+			if m := bareNumber.FindStringSubmatch(blocks[k].text); m == nil || m[1] != strconv.Itoa(run+1) || blocks[k].numbered || blocks[k].bullet || !l.countedStep(m[2], m[3], run >= leastCounted) {
 				break
 			}
 			run++
@@ -90,9 +90,12 @@ func (l *layout) counted(blocks []block) {
 	}
 }
 
-// countedStep tells whether what stands behind a figure is a step: it orders something, and is of
-// some length where nothing but a space parts it from the figure.
-func (l *layout) countedStep(mark, text string) bool {
+// countedStep tells whether what stands behind a figure is a step: it orders something, or goes on where others were
+// counted, and is of some length where nothing but a space parts it from the figure.
+func (l *layout) countedStep(mark, text string, further bool) bool {
+	if further && len(strings.Fields(text)) > mostBare {
+		return true // "4 Meanwhile, wilt the spinach"
+	}
 	marked := strings.ContainsAny(mark, dashes) && len(strings.Fields(text)) > mostBare // "3 – Meanwhile fry the sausage"
 	return marked || (l.opensWithVerb(text) || nextSentence.MatchString(text)) && (strings.TrimSpace(mark) != "" || len(strings.Fields(text)) > mostBare)
 }

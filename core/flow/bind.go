@@ -48,6 +48,9 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		}
 	}
 	b.dealing, a.Sided, b.besideOthers = b.deals(c), b.sided(c), slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
+	if b.announcesPart(c) {
+		return nil, ""
+	}
 	b.objects(c, t, r)
 	b.besideOthers = false
 	if b.r.lang.Announcing[c.lemma] && onlyNamed(a.To) && len(c.links) == 0 && c.minutes == nil && b.r.lang.Products[c.objects[len(c.objects)-1].head()] {
@@ -82,6 +85,30 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.outcome(c, t, r)
 	b.remember(c, t, a)
 	return a, question
+}
+
+// announcesPart tells whether a sentence only says what is made next, of lines that what follows names one by one or as
+// the ingredients: "First, make the meatballs. Tip all of the ingredients into a bowl".
+func (b *bindings) announcesPart(c *clause) bool {
+	if !b.r.lang.Announcing[c.lemma] || len(c.objects) != 1 || len(c.links)+len(c.manner) > 0 || c.minutes != nil || c.cue[1] > 0 || !b.text.mark(c.upto, ".:") {
+		return false
+	}
+	found := b.unmade(c.objects[0])
+	if len(found) < 2 {
+		return false
+	}
+	for i := c.upto; i < len(b.text.words); i++ {
+		if b.r.lang.Ingredients[b.text.words[i].norm] {
+			return true
+		}
+	}
+	later := 0
+	for _, r := range found {
+		if r.portion != nil && b.comesLater(&b.lines[r.portion.line], c.upto) {
+			later++
+		}
+	}
+	return 2*later > len(found)
 }
 
 // again gives a clause without a verb that of the clause before: "Then the cabbage".

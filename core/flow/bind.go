@@ -90,7 +90,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 // announcesPart tells whether a sentence only says what is made next, of lines that what follows names one by one or as
 // the ingredients: "First, make the meatballs. Tip all of the ingredients into a bowl".
 func (b *bindings) announcesPart(c *clause) bool {
-	if !b.r.lang.Announcing[c.lemma] || len(c.objects) != 1 || len(c.links)+len(c.manner) > 0 || c.minutes != nil || c.cue[1] > 0 || !b.text.mark(c.upto, ".:") {
+	if !b.r.lang.Announcing[c.lemma] || len(c.objects) != 1 || len(c.links) > 0 || c.minutes != nil || c.cue[1] > 0 || !b.text.mark(c.upto, ".:") {
 		return false
 	}
 	found := b.unmade(c.objects[0])

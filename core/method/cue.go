@@ -218,7 +218,11 @@ func (p *plan) restOfCue(n *flow.Node) string {
 	words := p.c.words()
 	var kept []string
 	gone := false
-	for _, s := range n.Action.Words.Signs {
+	for k, s := range n.Action.Words.Signs {
+		if now := p.subjectNow(n, s, n.Action.Words.Signs[k+1:]); now != "" {
+			kept = append(kept, now)
+			continue
+		}
 		if s.Says {
 			if gone = p.gone(n, s.Text, s.Points); gone && (p.stillShows(n, s, false) || p.takesColour(n, s) && p.stillShows(n, s, true)) {
 				gone = !p.stillShows(n, s, false) // "dark brown and nearly dry", of the beef
@@ -236,6 +240,28 @@ func (p *plan) restOfCue(n *flow.Node) string {
 		return ""
 	}
 	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
+}
+
+// subjectNow is what stands for the first of two things of which a cue says the same: "the coconut cream", of "the butter and
+// chocolate have melted"; empty where the first is said something of by itself.
+func (p *plan) subjectNow(n *flow.Node, sign recipe.Sign, next []recipe.Sign) string {
+	if !sign.Says || len(next) == 0 || next[0].Says {
+		return ""
+	}
+	words, other := strings.Fields(sign.Text), strings.Fields(next[0].Text)
+	k := len(words)
+	for d := len(other) - len(words); k > 1 && k+d > 0 && words[k-1] == other[k+d-1]; {
+		k--
+	}
+	if said := larder.Words(words[k-1]); k < len(words) && len(said) == 1 {
+		for _, line := range n.Holds {
+			s := p.stand[line]
+			if own := larder.Words(p.line(line).Name); s != nil && !s.gone && !s.bare && !s.flesh() && p.there(line, p.graph.Number(n)) && slices.Contains(own, said[0]) {
+				return p.c.words().The + " " + s.name
+			}
+		}
+	}
+	return ""
 }
 
 // takesColour tells whether a sign is the look of a surface in dry heat, which flesh and what stands for it

@@ -231,6 +231,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			if w.restOfWhole(noun, lines, at) || w.onlyOfFat(noun, lines, at) {
 				rest, share = false, 1
 			}
+			rest = rest && !(noun.Measured && share < nearlyAll && w.leavesMore(line, at, share))
 			if not := w.greasedNot(line, at) + w.unfried[line]; not > 0 && share < 1 && (!noun.Measured || share >= nearlyAll*(1-not)) {
 				share = min(share/(1-not), 1) // nothing of it went into the tin
 			}
@@ -255,6 +256,20 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
+}
+
+// leavesMore tells whether after a share of a line is taken some of it is there that is named later: "half of the remaining
+// cheese".
+func (w *writer) leavesMore(line, at int, share float64) bool {
+	later := false
+	for k := range w.graph.Nodes {
+		if w.deeds[k].drop || k == at || !slices.Contains(w.graph.Nodes[k].Named, line) {
+			continue
+		}
+		share += w.shareAt(line, k)
+		later = later || k > at
+	}
+	return later && share >= nearlyAll
 }
 
 // again tells whether a name points back to where its thing was before: "the same oil".

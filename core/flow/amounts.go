@@ -9,6 +9,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
+	"yembra/core/recipe"
 )
 
 // Sized writes the masses and volumes that the words of a step say anew: show is
@@ -92,8 +93,24 @@ func (b *bindings) rubs(t *larder.Technique, r *roles) *larder.Technique {
 	return t
 }
 
+// spreads tells buttering bread from greasing a tin.
+func (b *bindings) spreads(t *larder.Technique, r *roles) *larder.Technique {
+	if t.Name != greaseTechnique || len(r.action.To) == 0 || slices.ContainsFunc(r.action.To, func(x recipe.Ref) bool { return x.Line == nil && x.Made == nil }) {
+		return t
+	}
+	spread := b.r.larder.Technique(spreadTechnique)
+	if spread == nil {
+		return t
+	}
+	r.action.Technique, b.tech = spread.Name, spread
+	return spread
+}
+
 // rubInTechnique rubs fat into flour, rubTechnique something into what is cooked with it.
 const (
 	rubInTechnique = "rub-in"
 	rubTechnique   = "rub"
 )
+
+// spreadTechnique spreads something on food.
+const spreadTechnique = "spread"

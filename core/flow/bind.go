@@ -69,7 +69,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		b.tied(c, t, l, r)
 	}
 	b.hand, b.phrase = b.comp, nil
-	t = b.rubs(t, r)
+	t = b.spreads(b.rubs(t, r), r)
 	if t.Family == "cut" && t.Joins == "" && len(a.To) == 0 && len(a.Into) > 0 && len(c.objects) == 0 {
 		a.To, a.Into = a.Into, []recipe.Ref{} // "make slits all over the lamb"
 	}

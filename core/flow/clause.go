@@ -122,7 +122,7 @@ func (p *parser) shareObjects() {
 		if t := p.technique(a.sense.Technique); t != nil && (t.Takes == "none" || t.Takes == "look") {
 			continue // "taste and correct the salt"
 		}
-		if end := p.low(b.objects[0].upto - 1); slices.ContainsFunc(b.sense.Keys, func(key []string) bool { return slices.Contains(key, end) }) {
+		if end := p.low(b.objects[0].upto - 1); !p.lang.Vessels[b.objects[0].head()] && slices.ContainsFunc(b.sense.Keys, func(key []string) bool { return slices.Contains(key, end) }) {
 			continue // "peel and make slits": they are what the second verb makes
 		}
 		if a.objects = slices.Clone(b.objects); !p.lang.Vessels[b.objects[0].head()] {

@@ -65,7 +65,7 @@ func (t *text) measure(n *noun, i, upto int) int {
 				for t.crossed(at) > 0 {
 					at += t.crossed(at) // "30 x 40 cm"
 				}
-				for at < upto && (t.lang.Measures[t.low(at)] && !t.countsVessels(at, upto) || t.mark(at, "-")) {
+				for at < upto && (t.lang.Measures[t.low(at)] && !t.countsVessels(at, upto) && !t.sideways(at+1) || t.mark(at, "-")) {
 					at++
 				}
 				n.amount = [2]int{start, at}

@@ -126,10 +126,14 @@ func (b *bindings) cutShort(n noun) []referent {
 // slices of bread".
 func (b *bindings) byUnit(n noun) []referent {
 	unit, ok := b.r.lang.Lines.Unit(n.head())
-	if !ok || len(n.words) != 1 || !n.pointed && !n.all {
+	counted := !n.pointed && !n.all && n.amount[1] > 0 // "two slices", of the bread in hand
+	if !ok || len(n.words) != 1 || !n.pointed && !n.all && !counted {
 		return nil
 	}
 	for i := range b.lines {
+		if counted && (b.focus == nil || b.held(portion{i, ""}) != b.focus) {
+			continue
+		}
 		l := b.lines[i].line
 		if b.closed(i) || l.Amount == nil || l.Amount.Unit != unit || b.lines[i].comp != b.comp {
 			continue

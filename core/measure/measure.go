@@ -24,6 +24,9 @@ func (s Span) Mid() float64 { return (s.Low + s.High) / 2 }
 // Times scales both ends.
 func (s Span) Times(k float64) Span { return Span{s.Low * k, s.High * k} }
 
+// Plus is the sum of two spans.
+func (s Span) Plus(t Span) Span { return Span{s.Low + t.Low, s.High + t.High} }
+
 // Over multiplies two spans end by end, for factors that are never negative.
 func (s Span) Over(t Span) Span { return Span{s.Low * t.Low, s.High * t.High} }
 

@@ -256,7 +256,7 @@ func (p *plan) subjectNow(n *flow.Node, sign recipe.Sign, next []recipe.Sign) st
 	if said := larder.Words(words[k-1]); k < len(words) && len(said) == 1 {
 		for _, line := range n.Holds {
 			s := p.stand[line]
-			if own := larder.Words(p.line(line).Name); s != nil && !s.gone && !s.bare && !s.flesh() && p.there(line, p.graph.Number(n)) && slices.Contains(own, said[0]) {
+			if own := larder.Words(p.line(line).Name); s != nil && !s.gone && !s.bare && !s.flesh() && p.there(line, p.graph.Number(n)) && own[len(own)-1] == said[0] {
 				return p.c.words().The + " " + s.name
 			}
 		}

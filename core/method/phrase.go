@@ -266,8 +266,12 @@ func (w *writer) leavesMore(line, at int, share float64) bool {
 		if w.deeds[k].drop || k == at || !slices.Contains(w.graph.Nodes[k].Named, line) {
 			continue
 		}
-		share += w.shareAt(line, k)
-		later = later || k > at
+		for _, r := range slices.Concat(w.graph.Nodes[k].Action.To, w.graph.Nodes[k].Action.With, w.graph.Nodes[k].Action.Into) {
+			if r.Line != nil && w.graph.Named(*r.Line) == line {
+				share += r.Share
+				later = later || k > at
+			}
+		}
 	}
 	return later && share >= nearlyAll
 }

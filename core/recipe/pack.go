@@ -24,8 +24,23 @@ func (q *quantity) bracketMass(words *language.Lines, bracket []lex.Token, sys m
 	case c.In(0, words.Each):
 		q.each = &grams
 	case c.At >= len(bracket) || c.In(0, words.Total) || c.Peek(0).Kind == lex.Mark, q.amount.Low == 1 && q.amount.High == 1:
+		grams = grams.Plus(furtherMasses(words, bracket, sys))
 		q.grams = &grams // of a single piece whatever stands behind: "(about 170 g white and brown meat)"
 	}
+}
+
+// furtherMasses are the masses behind the words that tie more to a first: 100 g, of "50 g brown meat and 100 g white meat".
+func furtherMasses(words *language.Lines, bracket []lex.Token, sys measure.System) (sum measure.Span) {
+	for k := range bracket {
+		if !words.And[strings.ToLower(bracket[k].Text)] {
+			continue
+		}
+		c := cursorOver(words, bracket[k+1:], sys)
+		if in := c.quantity(); in.amount != nil && measure.GramsOf(in.amount.Unit) > 0 {
+			sum = sum.Plus(in.amount.Span().Times(measure.GramsOf(in.amount.Unit)))
+		}
+	}
+	return sum
 }
 
 // packSize reads "x 400 g", "(14 ounce)", "400-g" or "14.5 ounce" when a

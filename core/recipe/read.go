@@ -37,7 +37,7 @@ func (r *Reader) Parts(src Source, sys measure.System) (Source, Dish) {
 func (r *Reader) sum(text string, sys measure.System) []Line {
 	for _, w := range append(slices.Sorted(maps.Keys(r.lines().Plus)), "+") {
 		first, second, ok := strings.Cut(text, " "+w+" ")
-		if !ok {
+		if !ok || !bracketsClosed(first) {
 			continue
 		}
 		left, right := r.Line(first, sys), r.Line(r.beforePurpose(second), sys)
@@ -73,6 +73,9 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 	}
 	return []Line{r.Line(text, sys)}
 }
+
+// bracketsClosed tells whether every bracket that a text opens is closed in it: "1 crab (50 g brown meat" is not.
+func bracketsClosed(text string) bool { return strings.Count(text, "(") == strings.Count(text, ")") }
 
 // beforePurpose are the words of a line before those that say what it is for: "a splash" of "a splash for
 // the mash", which is more of what stands before it.

@@ -172,7 +172,7 @@ func (l *layout) behindAnd(item string) string {
 // cutAtAnd parts an item at the word that ties two.
 func (l *layout) cutAtAnd(item string) (left, right string, ok bool) {
 	for w := range l.reader.lines().And {
-		if left, right, ok = strings.Cut(item, " "+w+" "); ok && strings.Count(left, "(") == strings.Count(left, ")") {
+		if left, right, ok = strings.Cut(item, " "+w+" "); ok && bracketsClosed(left) {
 			return left, right, true
 		}
 	}

@@ -117,17 +117,18 @@ func (b *bindings) pointedAgain(name string, from int) bool {
 
 // foodWords tell which words name foods of the list, or foods at all.
 // pair tells which two words stand beside each other in a name of the list, or name a food that neither
-// does by itself.
+// does by itself, sort which word only says of what sort a listed food is that goes by the other: "white chocolate".
 type foodWords struct {
 	listed, known func(string) bool
-	pair          func(a, b string) bool
+	pair, sort    func(a, b string) bool
 }
 
 func (r *Reader) foodWords(d *recipe.Dish) foodWords {
-	listed, pairs := map[string]bool{}, map[[2]string]bool{}
+	listed, ends, pairs := map[string]bool{}, map[string]bool{}, map[[2]string]bool{}
 	for _, c := range d.Components {
 		for _, l := range c.Lines {
 			words := larder.Words(l.Name)
+			ends[strings.Join(words[max(len(words)-1, 0):], "")] = true
 			for k, w := range words {
 				if k > 0 {
 					pairs[[2]string{words[k-1], w}] = true
@@ -162,7 +163,8 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 		m, ok := r.larder.Index().At([]string{a, b}, 0, true)
 		return ok && m.End == 2 && m.Used == 2 // "brown sauce"
 	}
-	return foodWords{pair: pair, listed: func(norm string) bool { return listed[norm] || endOf(norm) }, known: func(norm string) bool {
+	sort := func(a, b string) bool { return pairs[[2]string{a, b}] && !ends[a] }
+	return foodWords{pair: pair, sort: sort, listed: func(norm string) bool { return listed[norm] || endOf(norm) }, known: func(norm string) bool {
 		if norm == "" {
 			return false
 		}

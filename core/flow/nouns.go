@@ -66,7 +66,7 @@ func (b *body) withHead(before []noun, n noun) []noun {
 		if len(one.words) != 1 || one.owner != nil || one.pronoun {
 			break
 		}
-		at := slices.IndexFunc(n.words[1:], func(head string) bool { return b.pair(one.words[0], head) })
+		at := slices.IndexFunc(n.words[1:], func(head string) bool { return b.sort(one.words[0], head) })
 		if at < 0 {
 			break
 		}

@@ -74,7 +74,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 	}()
 	step.Text = read
 	tokens := lex.Scan(step.Text)
-	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, pair: foods.pair, titles: b.titles, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
+	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, pair: foods.pair, sort: foods.sort, titles: b.titles, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
 	b.when = [2]int{}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
 	b.takesUp(step.Takes)

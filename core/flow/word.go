@@ -39,6 +39,8 @@ type text struct {
 	listed func(norm string) bool
 	// pair tells which two words stand beside each other in a name of the list.
 	pair func(a, b string) bool
+	// sort tells which word only says of what sort a listed food is that goes by another.
+	sort func(a, b string) bool
 	// titles are the names with a joining word that steps have given to what they made.
 	titles [][]string
 	// describing tells which words only say how a food is.

@@ -99,7 +99,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"greek-lamb-and-orzo-bake", []string{"Bake, uncovered, for 25 minutes, stirring halfway."}, []string{"45 minutes"},
 		},
 		"the oil of a sausage is no oil of the list": {
-			"baked-cod-with-chorizo-and-white-beans", []string{"Heat the olive oil in a large ovenproof pan. Add the smoky bean sausage and the onion and cook in the olive oil for 6 minutes"}, []string{"cook in the red onion"},
+			"baked-cod-with-chorizo-and-white-beans", []string{"Heat a little of the olive oil in a large ovenproof pan. Add the smoky bean sausage and the onion and cook in the olive oil for 6 minutes"}, []string{"cook in the red onion"},
 		},
 		"eggs poured in and stirred are scrambled": {
 			"hungarian-mushroom-and-sausage-lecso", []string{"Pour in the crumbled tofu and stir over a low heat."}, []string{"flax", "just set"},

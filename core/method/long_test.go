@@ -99,7 +99,7 @@ func TestOnlyWhatIsOfTheMeatGoes(t *testing.T) {
 		},
 		"half of what two things are made with goes with each": {
 			"Jollof rice with chicken\n\nServes 6\n\n6 chicken drumsticks\n1 tsp curry powder\n1 tsp dried thyme\n2 chicken stock cubes\n500 ml water\n400 g tin plum tomatoes\n2 red peppers, chopped\n1 scotch bonnet\n2 onions\n100 ml vegetable oil\n3 tbsp tomato puree\n500 g long grain parboiled rice, rinsed\n2 bay leaves\nsalt\n\n1. Put the drumsticks in a pan with the curry powder, half the thyme, one stock cube, a sliced onion and the water. Bring to the boil and simmer for 20 minutes. Lift out the chicken and keep the stock.\n2. Brush the chicken with a little of the oil and roast at 200 C for 25 minutes until brown and crisp.\n3. Meanwhile blend the tomatoes, red peppers, scotch bonnet and the other onion until smooth.\n4. Heat the remaining oil in a wide pot and fry the tomato puree for 5 minutes. Pour in the blended peppers and fry for 15-20 minutes, until the oil floats on top.\n5. Stir in the reserved stock, the second stock cube, bay leaves and the rest of the thyme. Add the rice, cover tightly with foil and a lid and cook on the lowest heat for 30 minutes. Let the bottom catch slightly.\n6. Fluff up and serve with the chicken.",
-			"a sliced onion and the water to the boil, add half of the mushroom stock powder", "the second the",
+			"a sliced onion and the water in a pan to the boil, add half of the mushroom stock powder", "the second the",
 		},
 	} {
 		card := saidOf(t, c, x.recipe)

@@ -144,6 +144,13 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 			}
 		}
 	}
+	for _, c := range d.Components {
+		for _, s := range c.Steps {
+			for words := larder.Words(s.Makes); len(words) > 1; words = words[1:] {
+				pairs[[2]string{words[0], words[1]}] = true // "mushroom seasoning", that a part makes
+			}
+		}
+	}
 	known := map[string]bool{}
 	endOf := func(norm string) bool { // "the crumbs" of breadcrumbs
 		for w := range listed {

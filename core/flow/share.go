@@ -49,10 +49,12 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		again := min(b.namedAgain(n.head(), n.upto), mostCoats)
 		if b.twin(p.line) {
 			again = 0 // the next mention means the other
+		} else if again == 0 && b.tech.Name == greaseTechnique && b.allLater(n.upto) {
+			again = 1 // "butter a tin. Beat all the ingredients together"
 		}
 		share := left / float64(1+again)
 		l := &b.lines[p.line]
-		if grams := l.line.Mass(); again > 0 && b.tech.Name == "grease" && grams > 0 {
+		if grams := l.line.Mass(); again > 0 && b.tech.Name == greaseTechnique && grams > 0 {
 			if little := b.r.larder.SmallUseFor(b.tech, l.food.Kind, l.food.Animal); little != nil && little.Grams > 0 {
 				share = min(share, little.Grams/grams) // as much as greases
 			}
@@ -60,6 +62,11 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return share
 	}
 	return left
+}
+
+// allLater tells whether the step goes on with all the ingredients.
+func (b *bindings) allLater(from int) bool {
+	return slices.ContainsFunc(b.text.words[min(max(from, 0), len(b.text.words)):], func(w word) bool { return b.r.lang.Ingredients[w.norm] })
 }
 
 // twin tells whether another line of the part goes by the same name, of which nothing has

@@ -66,8 +66,11 @@ func (b *bindings) whole(n noun) []referent {
 
 // asGoodAsWhole tells whether of a portion nothing has gone anywhere but what greased a tin.
 func (b *bindings) asGoodAsWhole(p portion) bool {
-	return b.leftOf(p) == 1 || b.leftOf(p) >= nearlyAll && b.fat(p)
+	return b.leftOf(p) == 1 || b.leftOf(p) >= butForTheTin && b.fat(p)
 }
+
+// butForTheTin is what is left at least of a fat of which a tin was greased with some; an estimate.
+const butForTheTin = 0.85
 
 // listedBetween are the lines from one to another that "everything from ... to ..." means; none where a noun
 // says no such thing, or one of the two is not listed.

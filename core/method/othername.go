@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/swap"
 )
 
 // otherNameOf tells whether a noun is another word for flesh that was cooked with no more than a
@@ -155,6 +156,19 @@ func (p *plan) alsoListed(name string, lines []int) bool {
 	return main != nil && !slices.Contains(larder.Words(main.Name), last) && slices.ContainsFunc(l.Also, func(a recipe.Alternative) bool {
 		f := p.l.Food(a.Food)
 		return f != nil && f.Origin != larder.FromAnimal && slices.Contains(larder.Words(a.Name), last)
+	})
+}
+
+// alsoGone tells whether what a name means stood in one line with what was replaced and is left out, as the house rules have
+// it: the bread of "brown bread and butter, to serve", where no grain is eaten.
+func (p *plan) alsoGone(name string, lines []int) bool {
+	if !p.alsoListed(name, lines) {
+		return false
+	}
+	last, at := lastOf(name), p.graph.Lines[lines[0]]
+	ref := recipe.LineRef(at.Component, at.Line)
+	return slices.ContainsFunc(p.a.Components[at.Component].Lines, func(l swap.Line) bool {
+		return l.Change == swap.Dropped && l.From != nil && *l.From == ref && l.Food == nil && slices.Contains(larder.Words(l.Name), larder.Singular(last))
 	})
 }
 

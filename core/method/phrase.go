@@ -127,6 +127,9 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
 	}
+	if w.alsoGone(w.slice(noun.Name, noun.Upto), lines) {
+		return nil, true
+	}
 	if w.placeOfKin(noun, lines) || w.besideName(w.slice(noun.Name, noun.Upto), lines) || w.alsoListed(w.slice(noun.Name, noun.Upto), lines) || made && w.hotFat(noun, lines, at) {
 		return kept, false
 	}

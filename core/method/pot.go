@@ -18,7 +18,14 @@ func (w *writer) saysPot(a *recipe.Action) bool {
 // leavesPot keeps the pot of work that goes for the work that stays.
 func (w *writer) leavesPot(n *node) {
 	if a := n.Action; (n.Technique.Heat != "" || n.Technique.Joins == "yes" || n.Is("place")) && w.saysPot(a) {
-		w.pot = lowered(w.slice(a.Words.Vessel[0], a.Words.Vessel[1]))
+		said := lowered(w.slice(a.Words.Vessel[0], a.Words.Vessel[1]))
+		if n.Technique.Heat == "" && w.pointsBack(said) {
+			return // "add it to the same pan"
+		}
+		if first, rest, ok := strings.Cut(said, " "); ok && w.l.Language().Prepositions[first] == "into" {
+			said = w.c.words().In + " " + rest
+		}
+		w.pot = said
 		if w.rendered(w.graph.Number(n)) {
 			w.pot = w.greased(w.pot)
 		}
@@ -40,6 +47,9 @@ func (w *writer) takesPot(n *node) []edit {
 	if w.intoColdPan(w.graph.Number(n)) {
 		return w.heatedIn(n)
 	}
+	if w.intoEmptyPan(n) {
+		return w.putIntoPan(n)
+	}
 	if n.Technique.Joins == "yes" && w.overFire(n) {
 		return nil // the bacon goes into the pot, and the pan stays on the stove
 	}
@@ -58,6 +68,28 @@ func (w *writer) takesPot(n *node) []edit {
 	said := w.pot
 	w.pot = ""
 	return []edit{{at, at, " " + said}}
+}
+
+// intoEmptyPan tells whether things go into a pan of their own in which a fat was to be heated, and is not.
+func (w *writer) intoEmptyPan(n *node) bool {
+	if w.pot == "" || !n.Is("add") || len(n.Inputs) != 1 || n.Action.Words.Verb[1] == 0 || w.deeds[w.graph.Number(n)].say != "" {
+		return false
+	}
+	before := &w.graph.Nodes[n.Inputs[0]]
+	return w.deeds[n.Inputs[0]].drop && before.Technique.Family == "gentle heat" && before.Action.Vessel != "" && !slices.ContainsFunc(before.Holds, func(line int) bool { return !w.c.fatLine(w.line(line)) })
+}
+
+// putIntoPan says where they are put: "put the garlic in a large saucepan", for "add the garlic".
+func (w *writer) putIntoPan(n *node) []edit {
+	a := n.Action
+	for _, p := range a.Words.Phrases {
+		if p.Role == "to" && p.Upto <= a.Upto {
+			said := w.pot
+			w.pot = ""
+			return []edit{{a.Words.Verb[0], a.Words.Verb[1], w.c.words().Put}, {p.Upto, p.Upto, " " + said}}
+		}
+	}
+	return nil
 }
 
 // heatedIn says where a fat is heated that was to be added to a pan already hot: "in the pot", for "to the

@@ -1,0 +1,87 @@
+package method
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/swap"
+)
+
+// What went wrong on the cards read last, each with what the rules that mended it now give.
+func TestLatestCardsOfAnEvening(t *testing.T) {
+	for name, x := range map[string]struct {
+		recipe      string
+		has, hasNot []string
+	}{
+		"a fat fetched for others besides its own is more of it": {
+			"jagerschnitzel", []string{"Heat the olive oil in a large frying pan", "Heat a little more olive oil. Add the onion"}, nil,
+		},
+		"half of a fat of which nobody takes the rest is all": {
+			"beef-stew-with-herb-dumplings", []string{"Heat the oil in a flameproof casserole."}, []string{"half of the oil"},
+		},
+		"a cube of two, its rest, and what is said of an onion": {
+			"nigerian-beef-stew", []string{"Place one of the onions, chopped, half of the mushroom stock powder"}, []string{"the beef"},
+		},
+		"what lay on a shoulder goes into the slow cooker": {
+			"pork-carnitas", []string{"and the orange juice in a slow cooker on low for 2 hours.", "Reserve it."}, []string{"Squeeze over", "the oranges"},
+		},
+		"one stand-in for two shells goes in whole, and is not thrown away": {
+			"cioppino", []string{"Add the palm rings and seaweed mushrooms. Simmer gently"}, []string{"Discard", "rest of the palm"},
+		},
+		"cutlets that are not sliced go by what they are": {
+			"chicken-parmigiana", []string{"cook the tofu slabs until golden brown", "Arrange the tofu slabs on top", "Scatter with the basil"}, []string{"cutlets", "Spoon with"},
+		},
+		"an empty pan is not heated for what is not cooked": {
+			"thai-beef-salad", []string{"the mushroom slices"}, []string{"griddle"},
+		},
+		"no more oil for prawns that are not fried": {
+			"yangzhou-fried-rice", []string{"Heat the last of the oil"}, []string{"another tablespoon", "Wipe"},
+		},
+		"the fire is not turned down under what is gone, nor its bay leaf kept": {
+			"salmon-fishcakes", []string{"lemon zest. Season"}, []string{"ower the heat", "bay leaf"},
+		},
+		"oil is heated, and time is that of each side": {
+			"cheese-blintzes", []string{"Heat the vegetable oil in a 20 cm frying pan", "for 2 minutes each side until golden"}, []string{"Melt the vegetable", "8 minutes"},
+		},
+		"charred onions go into the pot without the bird": {
+			"chicken-pho-charred", []string{"with the onions, the piece of ginger, the star anise", "Set it aside."}, []string{"aside it"},
+		},
+		"a cream is not cut, and melts with the chocolate": {
+			"chocolate-brownies", []string{"until the cashew paste and chocolate have melted", "Chop the cashew chocolate into chunks"}, []string{"small cubes", "until melted and"},
+		},
+		"half of what remains is no rest": {
+			"croque-monsieur", []string{"spoon over a third of the potato melt", "spoon over the rest of the potato melt", "Spread the bread with the cashew paste"}, nil,
+		},
+		"slits in what has none": {
+			"egg-curry-kerala", []string{"slip in the black-salt tofu"}, []string{"slits", "Peel"},
+		},
+		"rice cakes are no cake, and fish cakes stay springy": {
+			"tteokbokki", []string{"Add the rice cakes and boil", "fried tofu strips"}, []string{"sponge"},
+		},
+	} {
+		t.Run(name, func(t *testing.T) {
+			card, findings := wholeCard(t, recipeCalled(t, x.recipe), swap.WholeFood)
+			for _, has := range x.has {
+				require.Contains(t, card, has)
+			}
+			for _, not := range x.hasNot {
+				require.NotContains(t, card, not)
+			}
+			require.Empty(t, findings)
+		})
+	}
+}
+
+// Under other house rules: what is barred in a line of two goes from its step, and a pan without its fat is put to use.
+func TestLatestCardsUnderOtherRules(t *testing.T) {
+	for preset, x := range map[string]struct{ recipe, has, hasNot string }{
+		"fasting-day":       {"prawn-cocktail", "Serve with the tahini.", "brown bread"},
+		"whole-food-no-oil": {"spaghetti-and-meatballs", "Put the garlic in a large saucepan and sizzle for 1 min in spoonfuls of water.", "sizzle in"},
+	} {
+		card, findings := wholeCard(t, recipeCalled(t, x.recipe), preset)
+		require.Contains(t, card, x.has)
+		require.NotContains(t, card, x.hasNot)
+		require.Empty(t, findings)
+	}
+}

@@ -41,12 +41,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	r := &roles{action: a, placed: c.placed}
 	b.working, b.tech, b.shared = nil, t, map[*thing]bool{}
 	c.dropKeys(b.text, t)
-	for _, l := range c.links {
-		a.Each = a.Each || (l.role == "for" || l.role == "into") && l.nouns[0].all && !l.nouns[0].plural && !l.nouns[0].pronoun
-		if at := b.componentOf(l.nouns[0]); l.role == "for" && at >= 0 {
-			b.comp = at // "put the cream for the sauce in a pan"
-		}
-	}
+	b.forWhat(c, a)
 	b.dealing, a.Sided, b.besideOthers = b.deals(c), b.sided(c), slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
 	if b.announcesPart(c) {
 		return nil, ""
@@ -87,28 +82,14 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	return a, question
 }
 
-// announcesPart tells whether a sentence only says what is made next, of lines that what follows names one by one or as
-// the ingredients: "First, make the meatballs. Tip all of the ingredients into a bowl".
-func (b *bindings) announcesPart(c *clause) bool {
-	if !b.r.lang.Announcing[c.lemma] || len(c.objects) != 1 || len(c.links) > 0 || c.minutes != nil || c.cue[1] > 0 || !b.text.mark(c.upto, ".:") {
-		return false
-	}
-	found := b.unmade(c.objects[0])
-	if len(found) < 2 {
-		return false
-	}
-	for i := c.upto; i < len(b.text.words); i++ {
-		if b.r.lang.Ingredients[b.text.words[i].norm] {
-			return true
+// forWhat notes what links say an action is for: each of several, or another part of the dish.
+func (b *bindings) forWhat(c *clause, a *recipe.Action) {
+	for _, l := range c.links {
+		a.Each = a.Each || (l.role == "for" || l.role == "into") && l.nouns[0].all && !l.nouns[0].plural && !l.nouns[0].pronoun
+		if at := b.componentOf(l.nouns[0]); l.role == "for" && at >= 0 {
+			b.comp = at // "put the cream for the sauce in a pan"
 		}
 	}
-	later := 0
-	for _, r := range found {
-		if r.portion != nil && b.comesLater(&b.lines[r.portion.line], c.upto) {
-			later++
-		}
-	}
-	return 2*later > len(found)
 }
 
 // again gives a clause without a verb that of the clause before: "Then the cabbage".

@@ -144,13 +144,7 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 			}
 		}
 	}
-	for _, c := range d.Components {
-		for _, s := range c.Steps {
-			for words := larder.Words(s.Makes); len(words) > 1; words = words[1:] {
-				pairs[[2]string{words[0], words[1]}] = true // "mushroom seasoning", that a part makes
-			}
-		}
-	}
+	pairsMade(d, pairs)
 	known := map[string]bool{}
 	endOf := func(norm string) bool { // "the crumbs" of breadcrumbs
 		for w := range listed {
@@ -186,4 +180,15 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 		}
 		return hit
 	}}
+}
+
+// pairsMade are the words that stand beside each other in the names of what steps make: "mushroom seasoning".
+func pairsMade(d *recipe.Dish, into map[[2]string]bool) {
+	for _, c := range d.Components {
+		for _, s := range c.Steps {
+			for words := larder.Words(s.Makes); len(words) > 1; words = words[1:] {
+				into[[2]string{words[0], words[1]}] = true
+			}
+		}
+	}
 }

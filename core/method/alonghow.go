@@ -65,3 +65,29 @@ func (p *plan) worksOnOthers(k int) bool {
 		})
 	})
 }
+
+// madeAlong finds a new place for what was made before and only dropped work would have taken in: the charred onions that
+// were to go into the pot with a bird.
+func (p *plan) madeAlong(i int) {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Joins != "yes" && !n.Is("place") {
+		return
+	}
+	for _, line := range n.With {
+		from := slices.IndexFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop && slices.Contains(p.graph.Nodes[in].Holds, line) })
+		if p.stand[line] != nil || from < 0 || slices.Contains(n.Named, line) || slices.Contains(n.To, line) || p.laterNamed(line, i) {
+			continue
+		}
+		if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) {
+			p.deeds[at].along = append(p.deeds[at].along, line)
+			p.shares[line] = 1
+		}
+	}
+}
+
+// laterNamed tells whether work that is done names a line behind an action.
+func (p *plan) laterNamed(line, i int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i+1:], func(k flow.Node) bool {
+		return !p.deeds[p.graph.Number(&k)].drop && slices.Contains(k.Named, line) && !k.Is("discard", "remove")
+	})
+}

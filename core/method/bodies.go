@@ -8,19 +8,6 @@ import (
 	"yembra/core/recipe"
 )
 
-// namesOne tells whether an action names a thing that it works on and that can be thrown away: "discard the bay
-// leaf", not "discard any mussels that stay closed".
-func (p *plan) namesOne(n *flow.Node) bool {
-	return slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool {
-		of := r.Of
-		if r.Line != nil {
-			of = *r.Line
-		}
-		s := p.stand[p.graph.Named(of)]
-		return of != "" && (s == nil || !s.flesh() || s.is(larder.Steeped))
-	})
-}
-
 // onBodies tells whether an action is done to nothing but what a body has, and the
 // body is not there: "fry the shells".
 func (p *plan) onBodies(i int) bool {

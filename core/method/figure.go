@@ -50,13 +50,7 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 	}
 	if d.minutes != nil {
 		if at := a.Words.Time; at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto {
-			say := w.c.spoken(*d.minutes)
-			if cue := a.Words.Cue; d.cueless && cue[1] > a.From && cue[1] <= at[0] {
-				at[0], say = cue[0], words.For+" "+say // "until thick, about 10 minutes"
-			}
-			if side := w.eachSide(at); side != "" {
-				say = strings.Replace(say, w.c.spoken(*d.minutes), w.c.spoken(d.minutes.Times(0.5))+" "+side, 1)
-			}
+			at, say := w.timeNow(a, d, at)
 			out = append(out, edit{at[0], w.otherTime(a, at[1]), w.lastOf(at) + say})
 		} else {
 			tail += " " + words.For + " " + w.c.spoken(*d.minutes)
@@ -76,6 +70,18 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 		out = append(out, edit{at, at, tail})
 	}
 	return out
+}
+
+// timeNow is where a time stands that is another now, and what is said for it.
+func (w *writer) timeNow(a *recipe.Action, d *deed, at [2]int) (where [2]int, say string) {
+	say = w.c.spoken(*d.minutes)
+	if cue := a.Words.Cue; d.cueless && cue[1] > a.From && cue[1] <= at[0] {
+		at[0], say = cue[0], w.c.words().For+" "+say // "until thick, about 10 minutes"
+	}
+	if side := w.eachSide(at); side != "" {
+		say = strings.Replace(say, w.c.spoken(*d.minutes), w.c.spoken(d.minutes.Times(0.5))+" "+side, 1)
+	}
+	return at, say
 }
 
 // withoutManner is a verb that is said instead of another without the word for how it is done, where the action's own words

@@ -55,3 +55,41 @@ func (w *writer) driesForNone(at int) bool {
 	users := w.graph.Nodes[at].Users
 	return w.graph.Nodes[at].Is("heat") && len(users) > 0 && w.deeds[users[0]].drop
 }
+
+// leavesMore tells whether after a share of a line is taken some of it is there that is named later: "half of the remaining
+// cheese".
+func (w *writer) leavesMore(line, at int, share float64) bool {
+	later := false
+	for k := range w.graph.Nodes {
+		if w.deeds[k].drop || k == at || !slices.Contains(w.graph.Nodes[k].Named, line) {
+			continue
+		}
+		for _, r := range slices.Concat(w.graph.Nodes[k].Action.To, w.graph.Nodes[k].Action.With, w.graph.Nodes[k].Action.Into) {
+			if r.Line != nil && w.graph.Named(*r.Line) == line {
+				share += r.Share
+				later = later || k > at
+			}
+		}
+	}
+	return later && share >= nearlyAll
+}
+
+// onlyFlesh are of some lines those that were flesh; all of them where none was.
+func (w *writer) onlyFlesh(lines []int) []int {
+	flesh := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.stand[line] == nil || !w.stand[line].flesh() })
+	if len(flesh) == 0 {
+		return lines
+	}
+	return flesh
+}
+
+// saysOil says otherwise what is done to a fat that only the words name, and for which oil comes: it is heated where butter
+// was melted.
+func (w *writer) saysOil(n *node, p recipe.Phrase, name string) {
+	if p.Role != "to" || !w.l.Language().Fats[name] {
+		return
+	}
+	if r := w.l.CarryRuleFor(n.Technique, n.Action.Verb, "", larder.Fat, []string{larder.LiquidFat}); r != nil && r.Does() != "" {
+		w.deeds[w.nodeOf(n.Action.ID)].say = r.Does()
+	}
+}

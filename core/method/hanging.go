@@ -4,6 +4,8 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/flow"
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -75,5 +77,18 @@ func (w *writer) hangsInBrackets(c *clause) bool {
 	return slices.ContainsFunc(w.step.Actions, func(a recipe.Action) bool {
 		at := w.nodeOf(a.ID)
 		return at >= 0 && w.deeds[at].cueless && a.From < c.from && c.from <= a.Upto+2
+	})
+}
+
+// namesOne tells whether an action names a thing that it works on and that can be thrown away: "discard the bay
+// leaf", not "discard any mussels that stay closed".
+func (p *plan) namesOne(n *flow.Node) bool {
+	return slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool {
+		of := r.Of
+		if r.Line != nil {
+			of = *r.Line
+		}
+		s := p.stand[p.graph.Named(of)]
+		return of != "" && (s == nil || !s.flesh() || s.is(larder.Steeped))
 	})
 }

@@ -113,7 +113,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	if noun.Vessel && len(noun.Refs) == 0 || !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) && !w.ofItself(noun, w.slice(noun.Name, noun.Upto)) {
 		return kept, false // "strain the juice", of the tamarind
 	}
-	if w.ofGoneTin(noun) || w.isInAlready(n, p, noun) || (p.Role == "with" || p.Role == "to" && len(p.Nouns) > 1) && w.itsOwnJuices(n, noun) {
+	lines, made := w.meant(noun)
+	if w.ofGoneTin(noun) || w.alsoGone(w.slice(noun.Name, noun.Upto), lines) || w.isInAlready(n, p, noun) || (p.Role == "with" || p.Role == "to" && len(p.Nouns) > 1) && w.itsOwnJuices(n, noun) {
 		return nil, true // "the white crab meat", of which all went in; "return the meat with any juices"
 	}
 	if name := onlyNamed(noun); name != "" {
@@ -123,12 +124,8 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		w.fatAt = noun.Upto
 		return fat, true // "in the fat that is left", of a frying that is not done
 	}
-	lines, made := w.meant(noun)
 	if len(noun.Refs) == 0 && !noun.Vessel && !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) {
 		return w.onlySaid(n, p, w.slice(noun.Name, noun.Upto), kept) // "in its fat"
-	}
-	if w.alsoGone(w.slice(noun.Name, noun.Upto), lines) {
-		return nil, true
 	}
 	if w.placeOfKin(noun, lines) || w.besideName(w.slice(noun.Name, noun.Upto), lines) || w.alsoListed(w.slice(noun.Name, noun.Upto), lines) || made && w.hotFat(noun, lines, at) {
 		return kept, false
@@ -259,24 +256,6 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
-}
-
-// leavesMore tells whether after a share of a line is taken some of it is there that is named later: "half of the remaining
-// cheese".
-func (w *writer) leavesMore(line, at int, share float64) bool {
-	later := false
-	for k := range w.graph.Nodes {
-		if w.deeds[k].drop || k == at || !slices.Contains(w.graph.Nodes[k].Named, line) {
-			continue
-		}
-		for _, r := range slices.Concat(w.graph.Nodes[k].Action.To, w.graph.Nodes[k].Action.With, w.graph.Nodes[k].Action.Into) {
-			if r.Line != nil && w.graph.Named(*r.Line) == line {
-				share += r.Share
-				later = later || k > at
-			}
-		}
-	}
-	return later && share >= nearlyAll
 }
 
 // again tells whether a name points back to where its thing was before: "the same oil".

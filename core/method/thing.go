@@ -81,15 +81,6 @@ func (w *writer) muchOf(noun recipe.Noun, things []named) []named {
 	return []named{w.c.stand(s, noun.Refs[0].Share, false)}
 }
 
-// onlyFlesh are of some lines those that were flesh; all of them where none was.
-func (w *writer) onlyFlesh(lines []int) []int {
-	flesh := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.stand[line] == nil || !w.stand[line].flesh() })
-	if len(flesh) == 0 {
-		return lines
-	}
-	return flesh
-}
-
 // withoutAnimal takes the words of an animal off the front of a name: "sauce" of
 // "meat sauce"; empty where nothing is left of it.
 func (w *writer) withoutAnimal(name string, lines []int) string {
@@ -217,13 +208,12 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if u == nil || w.small == nil {
 		return nil, true
 	}
-	if text, ok := w.small(u, n.Action); ok {
-		if r := w.l.CarryRuleFor(n.Technique, n.Action.Verb, "", larder.Fat, []string{larder.LiquidFat}); r != nil && r.Does() != "" && p.Role == "to" && lang.Fats[last] {
-			w.deeds[at].say = r.Does() // oil is heated, where butter was melted
-		}
-		return []named{{text: text}}, true
+	text, ok := w.small(u, n.Action)
+	if !ok {
+		return nil, true
 	}
-	return nil, true
+	w.saysOil(n, p, last)
+	return []named{{text: text}}, true
 }
 
 // listedAs names what stands for a line that goes by a word, once it is there.

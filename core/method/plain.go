@@ -138,6 +138,8 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 		case r.Made != nil:
 			if t, ok := w.madeThing(r, at); ok {
 				out = append(out, t)
+			} else if t, ok := w.keptByName(r); ok {
+				out = append(out, t)
 			}
 		}
 	}
@@ -165,6 +167,19 @@ func (w *writer) inOwnWords(line, at int) (named, bool) {
 		}
 	}
 	return named{}, false
+}
+
+// keptByName is what an action kept that only its words named: "the liquor" of a pot that was drained.
+func (w *writer) keptByName(r recipe.Ref) (named, bool) {
+	at := w.nodeOf(*r.Made)
+	if at < 0 || w.deeds[at].drop || !w.graph.Nodes[at].Is("reserve") || len(w.graph.Nodes[at].Action.To) != 1 || w.graph.Nodes[at].Action.To[0].Named == nil {
+		return named{}, false
+	}
+	name := *w.graph.Nodes[at].Action.To[0].Named
+	if len(w.animalWords(name)) > 0 {
+		return named{}, false
+	}
+	return named{text: w.c.words().The + " " + name}, true
 }
 
 // saidOf is how an action's own words say what only they name: with its measure, or with an

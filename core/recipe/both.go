@@ -27,12 +27,12 @@ func (l *layout) bothParts(text string) []string {
 	words := strings.Fields(text)
 	for k := len(words) - 1; k > 1; k-- {
 		tail := words[min(k+1, len(words)):]
-		if !lang.Conjunctions[strings.ToLower(words[k])] || len(tail) < 2 || !l.quantityFirst(strings.Join(tail, " ")) {
+		if tie := strings.ToLower(words[k]); !lang.Conjunctions[tie] && !l.reader.lines().Plus[tie] || len(tail) < 2 || !l.quantityFirst(strings.Join(tail, " ")) {
 			continue
 		}
 		part := tail[len(tail)-1]
 		_, juice := l.reader.lines().Parts[strings.ToLower(part)]
-		head := strings.Join(words[:k], " ")
+		head := strings.TrimRight(strings.Join(words[:k], " "), ",")
 		first := l.line(head)
 		if !juice || first.Food == nil || first.Amount == nil || l.line(strings.Join(tail, " ")).Food != nil {
 			return []string{text}
@@ -41,7 +41,11 @@ func (l *layout) bothParts(text string) []string {
 		for n := len(amount); n > 0 && (lang.Possessives[strings.ToLower(amount[n-1])] || lang.Articles[strings.ToLower(amount[n-1])] || lang.Prepositions[strings.ToLower(amount[n-1])] == "of"); n-- {
 			amount = amount[:n-1]
 		}
-		return []string{head, strings.Join(amount, " ") + " " + larder.Singular(strings.ToLower(words[k-1])) + " " + part}
+		named := larder.Singular(strings.ToLower(words[k-1]))
+		if strings.Contains(head, ",") {
+			named = strings.ToLower(first.Name) // "150 g kimchi, roughly chopped, plus 2 tbsp of its juice"
+		}
+		return []string{head, strings.Join(amount, " ") + " " + named + " " + part}
 	}
 	return []string{text}
 }

@@ -207,8 +207,19 @@ func (b *bindings) deals(c *clause) bool {
 // dealt tells whether what a noun says of how much is only what one of several gets, so that all of them
 // take all of it.
 func (b *bindings) dealt(n noun) bool {
+	if n.one && !n.plural && !n.rest && n.amount[1] == 0 && !n.little && n.share == 0 && b.repeatsLater() {
+		return true // "lay a slice of ham on it and repeat with the rest"
+	}
 	return b.dealing && !n.all && !n.rest && (n.amount[1] > 0 || n.little || n.cut && n.one || n.share > 0 && n.share < 1)
 }
+
+// repeatsLater tells whether the step goes on to say that all is done again.
+func (b *bindings) repeatsLater() bool {
+	return slices.ContainsFunc(b.ahead, func(u unit) bool { return u.clause != nil && u.clause.sense.Technique == repeatTechnique })
+}
+
+// repeatTechnique does again what was done.
+const repeatTechnique = "repeat"
 
 // doled tells whether the words behind a noun say that it is what is taken at a time: "4 drumsticks at a time".
 func (b *bindings) doled(n noun) bool {

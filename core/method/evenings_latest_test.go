@@ -59,6 +59,18 @@ func TestLatestCardsOfAnEvening(t *testing.T) {
 		"rice cakes are no cake, and fish cakes stay springy": {
 			"tteokbokki", []string{"Add the rice cakes and boil", "fried tofu strips"}, []string{"sponge"},
 		},
+		"a loaf roasts no four hours": {
+			"lamb-kleftiko", []string{"Roast for 45 minutes until very tender."}, []string{"4 hours"},
+		},
+		"the liquor goes on by its name": {
+			"mussel-and-leek-chowder", []string{"Add the potatoes, the soy drink, the bay leaf and the liquor, and simmer"}, nil,
+		},
+		"a slice on each of several": {
+			"galettes-completes", []string{"lay some of the smoked gluten slices in the middle and spoon some of the potato and pumpkin rounds on top"}, nil,
+		},
+		"the juice of what is listed": {
+			"kimchi-udon", []string{"- 2 tbsp kimchi juice", "kimchi juice."}, []string{"chopped, juice"},
+		},
 	} {
 		t.Run(name, func(t *testing.T) {
 			card, findings := wholeCard(t, recipeCalled(t, x.recipe), swap.WholeFood)

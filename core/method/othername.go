@@ -159,16 +159,27 @@ func (p *plan) alsoListed(name string, lines []int) bool {
 	})
 }
 
-// alsoGone tells whether what a name means stood in one line with what was replaced and is left out, as the house rules have
+// alsoGone tells whether what a name means stood in one line with something else and is left out, as the house rules have
 // it: the bread of "brown bread and butter, to serve", where no grain is eaten.
 func (p *plan) alsoGone(name string, lines []int) bool {
-	if !p.alsoListed(name, lines) {
+	if len(lines) != 1 || name == "" {
 		return false
 	}
-	last, at := lastOf(name), p.graph.Lines[lines[0]]
+	l, last := p.line(lines[0]), larder.Singular(lastOf(name))
+	main := p.l.Food(l.FoodID())
+	k := slices.IndexFunc(l.Also, func(a recipe.Alternative) bool { return slices.Contains(larder.Words(a.Name), last) })
+	if k < 0 || main == nil || slices.Contains(larder.Words(main.Name), last) {
+		return false
+	}
+	at := p.graph.Lines[lines[0]]
 	ref := recipe.LineRef(at.Component, at.Line)
-	return slices.ContainsFunc(p.a.Components[at.Component].Lines, func(l swap.Line) bool {
-		return l.Change == swap.Dropped && l.From != nil && *l.From == ref && l.Food == nil && slices.Contains(larder.Words(l.Name), larder.Singular(last))
+	return slices.ContainsFunc(p.a.Components[at.Component].Lines, func(now swap.Line) bool {
+		if now.From == nil || *now.From != ref {
+			return false
+		}
+		dropped := now.Change == swap.Dropped && now.Food == nil && now.Name == l.Also[k].Name
+		kept := now.Change == swap.Adjusted && now.FoodID() == l.FoodID() && !slices.ContainsFunc(now.Also, func(a recipe.Alternative) bool { return a.Food == l.Also[k].Food })
+		return dropped || kept
 	})
 }
 

@@ -206,6 +206,7 @@ func TestAmountsInManyManners(t *testing.T) {
 		"1 chicken of about 1.5 kg":                         {1, 1, measure.Piece, 1500},
 		"lamb kidneys 2, cored":                             {2, 2, measure.Piece, 140},
 		"1 dressed crab (about 170 g white and brown meat)": {1, 1, measure.Piece, 170},
+		"1 dressed crab (50 g brown meat and 100 g white)":  {1, 1, measure.Piece, 150},
 		"zest of 2 oranges":                                 {2, 2, measure.Piece, 20},
 		"2 tins cannellini beans, drained":                  {2, 2, measure.Can, 480},
 		"1 tin (400g) chickpeas":                            {1, 1, measure.Can, 240},

@@ -18,6 +18,22 @@ func TestStepsAreCountedByAnyMark(t *testing.T) {
 	}
 }
 
+// A bare figure counts a step that goes on from others; a bracket is not cut in two, says of which sort a food of two names
+// is, and the juice of what is listed is a line.
+func TestWhatFiguresAndBracketsSay(t *testing.T) {
+	d := reader(t).Read("Udon\n\n350 g rice cakes (tteok)\n150 g kimchi, roughly chopped, plus 2 tbsp of its juice\n1 crab (50 g brown meat and 100 g white meat)\n\n1 Fry the kimchi until it browns.\n2 Boil the rice cakes for 3 minutes.\n3 Meanwhile, the crab is picked over well.", measure.Metric)
+	var lines []string
+	for _, l := range d.Components[0].Lines {
+		lines = append(lines, l.FoodID()+" "+l.Name)
+	}
+	require.Equal(t, []string{"tteok rice cakes", "kimchi kimchi", "kimchi kimchi juice", "crab crab"}, lines)
+	require.Len(t, d.Components[0].Steps, 3)
+	require.Equal(t, "Meanwhile, the crab is picked over well.", d.Components[0].Steps[2].Text)
+	require.InDelta(t, 150, d.Components[0].Lines[3].Mass(), 1)
+	glossed := reader(t).Line("200 g fish cakes (eomuk)", measure.Metric)
+	require.Equal(t, "fish-cake", glossed.FoodID())
+}
+
 func TestATitleMayGiveItsYieldBehindADash(t *testing.T) {
 	d := reader(t).Read("Spanakopita — one 30 cm tin, 8 pieces\n\n1 kg spinach\n3 eggs\n\nMethod\n1. Wash the spinach.", measure.Metric)
 	require.Equal(t, "Spanakopita", d.Name)

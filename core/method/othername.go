@@ -46,7 +46,7 @@ func (w *writer) cutNoMore(noun recipe.Noun) bool {
 	name := w.slice(noun.Name, noun.Upto)
 	words := larder.Words(name)
 	lang := w.l.Language()
-	if len(words) == 0 || len(words) > 1 && len(w.animalWords(name)) == 0 || !lang.Shapes[words[len(words)-1]] && !lang.Products[lastOf(name)] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
+	if len(words) == 0 || len(words) > 1 && len(w.animalWords(name)) == 0 || !lang.Shapes[words[len(words)-1]] && !lang.Products[endWord(name)] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
 		return false
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
@@ -59,8 +59,8 @@ func (w *writer) cutNoMore(noun recipe.Noun) bool {
 	return at >= 0 && w.deeds[at].drop && w.graph.Nodes[at].Technique.Family == "cut"
 }
 
-// lastOf is the last word of a name as it is written.
-func lastOf(name string) string {
+// endWord is the last word of a name as it is written.
+func endWord(name string) string {
 	words := strings.Fields(strings.ToLower(name))
 	return strings.Join(words[max(len(words)-1, 0):], "")
 }
@@ -165,7 +165,7 @@ func (p *plan) alsoGone(name string, lines []int) bool {
 	if len(lines) != 1 || name == "" {
 		return false
 	}
-	l, last := p.line(lines[0]), larder.Singular(lastOf(name))
+	l, last := p.line(lines[0]), larder.Singular(endWord(name))
 	main := p.l.Food(l.FoodID())
 	k := slices.IndexFunc(l.Also, func(a recipe.Alternative) bool { return slices.Contains(larder.Words(a.Name), last) })
 	if k < 0 || main == nil || slices.Contains(larder.Words(main.Name), last) {

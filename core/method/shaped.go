@@ -132,3 +132,20 @@ func (p *plan) shapedBare(s *standIn) []int {
 
 // shapedForm is the form of whatever was shaped of plants, in the table of behaviour.
 const shapedForm = "shaped"
+
+// someServed says some of a stand-in where a dish is served topped with what all went into it before: "serve topped with some
+// of the mushrooms", of mussels of which a few were kept whole.
+func (w *writer) someServed(n *node, p recipe.Phrase, noun recipe.Noun, things []named) []named {
+	if p.Role != "with" || n.Technique.Closes != larder.ClosesTable || len(n.Action.To) > 0 || len(noun.Refs) != 1 || noun.Refs[0].Of == "" || noun.Refs[0].Made == nil || len(things) != 1 {
+		return things
+	}
+	dish := w.nodeOf(*noun.Refs[0].Made)
+	if dish < 0 || len(slices.DeleteFunc(slices.Clone(w.graph.Nodes[dish].Holds), func(line int) bool { return w.c.fatLine(w.line(line)) || w.dusts(line) })) < severalLines {
+		return things // it was by itself
+	}
+	the := w.c.words().The + " "
+	if t := &things[0]; t.stand != nil && !t.stand.bare && slices.Contains(n.Inputs, dish) && strings.TrimPrefix(t.text, the) == t.stand.name {
+		t.text = w.c.words().Some + " " + the + t.stand.name
+	}
+	return things
+}

@@ -137,14 +137,11 @@ func (t *text) amounts(n *noun, i, upto int) int {
 		i += 2
 	}
 	at := t.pointers(n, t.measure(n, i, upto), upto)
-	if (n.pointed || n.one && t.sized(at)) && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
-		at = t.pointers(n, t.measure(n, at, upto), upto) // "the 40 g of butter", "a 9-by-13-inch dish"
+	if n.pointed && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
+		at = t.pointers(n, t.measure(n, at, upto), upto) // "the 40 g of butter"
 	}
 	return at
 }
-
-// sized tells whether two lengths begin at i.
-func (t *text) sized(i int) bool { return t.crossed(i+1) > 0 }
 
 // allBut tells whether what follows is left out of a thing: "all but a handful of the cheese".
 func (t *text) allBut(i int) bool {

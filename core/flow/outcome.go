@@ -251,6 +251,9 @@ func (b *bindings) whereItIs(t *larder.Technique, r *roles) {
 // reserveTechnique keeps what its words name for later: "keep the liquid".
 const reserveTechnique = "reserve"
 
+// discardTechnique throws something away.
+const discardTechnique = "discard"
+
 // serveTechnique brings something to the table.
 const serveTechnique = "serve"
 

@@ -13,6 +13,9 @@ func (b *bindings) whole(n noun) []referent {
 	if found := b.listedBetween(n); found != nil {
 		return found
 	}
+	if b.tech.Name == discardTechnique {
+		return []referent{{named: b.words(n)}} // "throw away all the other ingredients", of a stock that was strained
+	}
 	if b.tech.Takes == "back" && b.base != nil {
 		return []referent{{made: b.base}} // "return everything": what was there before
 	}

@@ -70,9 +70,6 @@ func (t *text) sidewaysEnd(i int) int {
 	if _, tail, hyphened := strings.Cut(t.low(i), "-"); hyphened {
 		side, word = i, tail // "skin-side down"
 	}
-	if t.mark(i+1, "-") && t.lang.Sides[t.low(i+2)] {
-		side, word = i+2, t.low(i+2) // "butter-side down", of a thing that is listed
-	}
 	if t.lang.Sides[word] && (t.is(side+1, t.lang.Particles) || t.adverb(side+1)) {
 		return side + 2
 	}

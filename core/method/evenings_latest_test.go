@@ -101,3 +101,18 @@ func TestLatestCardsUnderOtherRules(t *testing.T) {
 		require.Empty(t, findings)
 	}
 }
+
+// What a list says of a thing behind a comma stays with it where the list is written anew, and where it goes in elsewhere; the
+// time of each side is halved.
+func TestWhatIsSaidBehindACommaStays(t *testing.T) {
+	stew := "Stew\nServes 4\n\n500 g beef, cubed\n2 onions\n1 carrot\n1 litre water\n100 ml single cream\n100 g peas\n\nMethod\n"
+	for text, has := range map[string]string{
+		"1. Put the beef in a pot with one of the onions, chopped, the carrot, sliced, and the water. Simmer for 2 hours.\n2. Slice the other onion and stir it in with the cream and peas.": "Simmer half of the onions, chopped, the carrot, sliced and the water in a pot",
+		"1. Simmer the beef in the water for 2 hours.\n2. Season the beef with the onions, chopped, the carrot, sliced, and the peas.":                                                       "with the onions, chopped, the carrot",
+	} {
+		card, _ := wholeCard(t, stew+text, swap.WholeFood)
+		require.Contains(t, card, has)
+	}
+	card, _ := wholeCard(t, recipeCalled(t, "singapore-noodles"), swap.WholeFood)
+	require.Contains(t, card, "cook for 3 minutes on each side")
+}

@@ -28,9 +28,6 @@ func (w *writer) union(p recipe.Phrase, at int, objects []named) []named {
 			}
 			meant += mass * shareIn(p, w.refOf(line))
 			for i := range at {
-				if w.deeds[i].drop && w.stand[line].enters > i {
-					continue
-				}
 				if slices.Contains(w.graph.Nodes[i].Named, line) && w.graph.Nodes[i].At.Component == w.graph.Nodes[at].At.Component {
 					before += mass * w.shareAt(line, i)
 				}

@@ -27,7 +27,7 @@ func (l *layout) bothParts(text string) []string {
 	words := strings.Fields(text)
 	for k := len(words) - 1; k > 1; k-- {
 		tail := words[min(k+1, len(words)):]
-		if tie := strings.ToLower(words[k]); !lang.Conjunctions[tie] && !l.reader.lines().Plus[tie] || len(tail) < 2 || !l.quantityFirst(strings.Join(tail, " ")) {
+		if !lang.Conjunctions[strings.ToLower(words[k])] || len(tail) < 2 || !l.quantityFirst(strings.Join(tail, " ")) {
 			continue
 		}
 		part := tail[len(tail)-1]

@@ -30,8 +30,8 @@ func TestWhatFiguresAndBracketsSay(t *testing.T) {
 	require.Len(t, d.Components[0].Steps, 3)
 	require.Equal(t, "Meanwhile, the crab is picked over well.", d.Components[0].Steps[2].Text)
 	require.InDelta(t, 150, d.Components[0].Lines[3].Mass(), 1)
-	glossed := reader(t).Line("200 g fish cakes (eomuk)", measure.Metric)
-	require.Equal(t, "fish-cake", glossed.FoodID())
+	glossed := reader(t).Line("200 g potato noodles (dangmyeon)", measure.Metric)
+	require.Equal(t, "glass-noodles", glossed.FoodID())
 }
 
 func TestATitleMayGiveItsYieldBehindADash(t *testing.T) {

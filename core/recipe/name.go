@@ -123,9 +123,9 @@ func (r *Reader) orInstead(n *nameRead, name []lex.Token, runs [][]lex.Token) {
 	}
 }
 
-// halfNamed tells whether a name is of two foods of which only the last was understood: "rice cakes".
+// halfNamed tells whether a name is of two foods of which only one was understood: "potato noodles", "rice cakes".
 func (r *Reader) halfNamed(f finding, words []string) bool {
-	return f.food != nil && f.start > 0 && r.match.name(words[:f.start], false).food != nil
+	return f.food != nil && (f.start > 0 && r.match.name(words[:f.start], false).food != nil || f.end < len(words) && r.match.name(words[f.end:], false).food != nil)
 }
 
 // glossed takes the food that a bracket says an unknown name is: "garrofón (butter

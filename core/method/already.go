@@ -63,11 +63,9 @@ func (p *plan) begun(line, at int) bool {
 
 // itsOwnJuices tells whether a noun means the juices of what is returned to a pot,
 // where that is flesh no more.
-func (w *writer) itsOwnJuices(n *node, p recipe.Phrase, noun recipe.Noun) bool {
+func (w *writer) itsOwnJuices(n *node, noun recipe.Noun) bool {
 	return n.Technique.Joins != "" && !noun.Pronoun && !noun.Measured && w.fleshly(w.slice(noun.Name, noun.Upto)) &&
-		slices.ContainsFunc(n.To, func(line int) bool {
-			return w.stand[line] != nil && w.stand[line].flesh() && (p.Role != "to" || slices.Contains(n.Named, line))
-		}) &&
+		slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) &&
 		!slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" })
 }
 

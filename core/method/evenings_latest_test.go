@@ -116,3 +116,12 @@ func TestWhatIsSaidBehindACommaStays(t *testing.T) {
 	card, _ := wholeCard(t, recipeCalled(t, "singapore-noodles"), swap.WholeFood)
 	require.Contains(t, card, "cook for 3 minutes on each side")
 }
+
+// Oil is neither cut nor said to go along where it is all that is heated; what is named again later goes in then.
+func TestWhatGoesInInPlaceOfWhatWasCut(t *testing.T) {
+	card, _ := wholeCard(t, "Cake\nServes 4\n\n100 g butter\n200 g plain flour\n100 g sugar\n1 tsp baking powder\n100 ml water\n\nMethod\n1. Cut the butter into small cubes and melt in a pan.\n2. Stir in the sugar, flour, baking powder and water and bake at 180 C for 30 minutes.", swap.WholeFood)
+	require.Contains(t, card, "Heat the oil in a pan.")
+	require.NotContains(t, card, "cubes")
+	card, _ = wholeCard(t, "Soup\nServes 4\n\n800 g beef brisket\n2 onions, halved\n2 litres water\n1 tsp salt\n\nMethod\n1. Char the onions under a hot grill until black.\n2. Put the beef in a pot with the onions. Pour in the water and simmer for 2 hours.\n3. Lift out the beef. Chop the onions and stir them in.", swap.WholeFood)
+	require.Contains(t, card, "Pour in the water and simmer in a pot for 40 minutes.")
+}

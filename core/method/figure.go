@@ -40,7 +40,7 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 		along, object := w.comesAlong(n, d.along, said, len(d.before) == 0)
 		switch at := w.behindThings(a); {
 		case along == "":
-		case object && a.Words.Verb[1] > a.From && verb == "":
+		case object && a.Words.Verb[1] > a.From && (verb == "" || n.Technique.Family == "gentle heat"):
 			out = append(out, edit{a.Words.Verb[1], a.Words.Verb[1], " " + along})
 		case at > 0:
 			out = append(out, edit{at, at, " " + along})
@@ -170,6 +170,7 @@ func (w *writer) comesAlong(n *node, lines []int, said []named, open bool) (text
 	var things []named
 	preposition := words.With
 	object = open && n.Technique.Family == "wet heat" && len(n.Action.Words.Phrases) == 0
+	melts := open && n.Technique.Family == "gentle heat" && !namesObject(n.Action) && !slices.ContainsFunc(lines, func(line int) bool { return !w.fries(line) })
 	pours := false
 	for _, line := range lines {
 		if s := w.stand[line]; s != nil && s.bare && n.Technique.Family != "dry heat" {
@@ -190,6 +191,9 @@ func (w *writer) comesAlong(n *node, lines []int, said []named, open bool) (text
 	}
 	if len(things) == 0 {
 		return "", false
+	}
+	if melts {
+		return w.c.listing(things), true // "heat the oil in a pan", for "cut the butter into cubes and melt in a pan"
 	}
 	if object && pours {
 		return w.c.listing(things), true // "bring the water and the bay leaves to the boil"

@@ -173,14 +173,10 @@ func (w *writer) keepsIt(n *node) []edit {
 	if !n.Is("reserve") || !w.emptied || len(w.object) > 0 || at == 0 || namesObject(n.Action) || len(n.Action.Words.Particles) > 0 {
 		return nil
 	}
-	it := w.c.words().It
-	if b := w.before; b != nil && (len(b.objects) > 1 || len(b.objects) == 1 && b.objects[0].plural) {
-		it = w.c.words().Them
-	}
 	if first, _, ok := strings.Cut(w.slice(n.Action.Words.Verb[0], at), " "); ok {
 		at = n.Action.Words.Verb[0] + len([]rune(first)) // "set it aside"
 	}
-	return []edit{{at, at, " " + it}}
+	return []edit{{at, at, " " + w.c.words().It}}
 }
 
 // servesWhat names what is served where the work before it in the sentence said so and goes: "carve

@@ -74,15 +74,6 @@ func (w *writer) leavesMore(line, at int, share float64) bool {
 	return later && share >= nearlyAll
 }
 
-// onlyFlesh are of some lines those that were flesh; all of them where none was.
-func (w *writer) onlyFlesh(lines []int) []int {
-	flesh := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return w.stand[line] == nil || !w.stand[line].flesh() })
-	if len(flesh) == 0 {
-		return lines
-	}
-	return flesh
-}
-
 // saysOil says otherwise what is done to a fat that only the words name, and for which oil comes: it is heated where butter
 // was melted.
 func (w *writer) saysOil(n *node, p recipe.Phrase, name string) {

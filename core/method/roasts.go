@@ -47,7 +47,7 @@ func (p *plan) onlyReady(i int) bool {
 // are done, with what they were in the oven before; without end where that is not how it is.
 func (p *plan) onBed(i int) float64 {
 	n := &p.graph.Nodes[i]
-	if n.Liquid && !p.onlyMoist(n) || n.Action.Cue != "" && !p.cueGone(n) && !p.cueOfRoast(n) || !p.onlyReadyFlesh(i) {
+	if n.Liquid || n.Action.Cue != "" && !p.cueGone(n) && !p.cueOfRoast(n) || !p.onlyReadyFlesh(i) {
 		return math.Inf(1)
 	}
 	ready, beside := 0.0, 0.0
@@ -74,18 +74,6 @@ func (p *plan) onBed(i int) float64 {
 		}
 	}
 	return math.Max(math.Max(roastsAgain, p.wants(i)*slowOven)-before, leastBase)
-}
-
-// onlyMoist tells whether there is no more of a liquid with things in the oven than seasons them: the juice of a lemon.
-func (p *plan) onlyMoist(n *node) bool {
-	wet, all := 0.0, 0.0
-	for _, line := range n.Holds {
-		mass := p.line(line).Mass()
-		if all += mass; larder.Pours(p.l.Food(p.line(line).FoodID())) && !p.c.fatLine(p.line(line)) {
-			wet += mass
-		}
-	}
-	return wet < littleOf*all
 }
 
 // cueOfRoast tells whether a cue that does not say of what it is one, at the end of hours in the oven, is that of the flesh

@@ -14,7 +14,7 @@ import (
 func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
 	name := w.slice(noun.Name, noun.Upto)
 	if w.cutNoMore(noun) {
-		return w.listedOrAll(w.onlyFlesh(lines), at), true // "lay the slices on a dish"
+		return w.listedOrAll(lines, at), true // "lay the slices on a dish"
 	}
 	if len(w.animalWords(name)) == 0 && !w.fleshly(name) && !w.ownName(name, lines) {
 		if w.otherNameOf(noun, lines) {

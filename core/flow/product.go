@@ -7,9 +7,7 @@ import (
 )
 
 // group resolves a word that means several lines: "the spices".
-func (b *bindings) group(n noun) []referent {
-	return b.noneSlight(n, slices.DeleteFunc(b.allOfGroup(n), func(r referent) bool { return r.portion != nil && b.excepted(n, r.portion.line) }))
-}
+func (b *bindings) group(n noun) []referent { return b.noneSlight(n, b.allOfGroup(n)) }
 
 // allOfGroup are all the lines that a word means.
 func (b *bindings) allOfGroup(n noun) []referent {

@@ -75,7 +75,7 @@ func (p *plan) madeAlong(i int) {
 	}
 	for _, line := range n.With {
 		from := slices.IndexFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop && slices.Contains(p.graph.Nodes[in].Holds, line) })
-		if p.stand[line] != nil || from < 0 || slices.Contains(n.Named, line) || slices.Contains(n.To, line) || p.laterNamed(line, i) {
+		if p.stand[line] != nil || from < 0 || slices.Contains(n.Named, line) || slices.Contains(n.To, line) {
 			continue
 		}
 		if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) {
@@ -83,11 +83,4 @@ func (p *plan) madeAlong(i int) {
 			p.shares[line] = 1
 		}
 	}
-}
-
-// laterNamed tells whether work that is done names a line behind an action.
-func (p *plan) laterNamed(line, i int) bool {
-	return slices.ContainsFunc(p.graph.Nodes[i+1:], func(k flow.Node) bool {
-		return !p.deeds[p.graph.Number(&k)].drop && slices.Contains(k.Named, line) && !k.Is("discard", "remove")
-	})
 }

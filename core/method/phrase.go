@@ -39,9 +39,6 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		if changed && len(objects) > 0 && len(things) > 0 && !other {
 			things[0].text = w.ofThem(p.Nouns[0].Plural, len(objects) > 1 || objects[0].plural, things[0].text)
 		}
-		if !other && len(things) == 1 && k < len(p.Nouns)-1 && noun.Behind[1] > 0 {
-			things[0].text += w.slice(noun.Behind[0], noun.Behind[1])
-		}
 		objects = append(objects, things...)
 	}
 	if !changed {

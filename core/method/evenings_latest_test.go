@@ -10,10 +10,7 @@ import (
 
 // What went wrong on the cards read last, each with what the rules that mended it now give.
 func TestLatestCardsOfAnEvening(t *testing.T) {
-	for name, x := range map[string]struct {
-		recipe      string
-		has, hasNot []string
-	}{
+	holdEvenings(t, map[string]evening{
 		"a fat fetched for others besides its own is more of it": {
 			"jagerschnitzel", []string{"Heat the olive oil in a large frying pan", "Heat a little more olive oil. Add the onion"}, nil,
 		},
@@ -74,18 +71,7 @@ func TestLatestCardsOfAnEvening(t *testing.T) {
 		"the juice of what is listed": {
 			"kimchi-udon", []string{"- 2 tbsp kimchi juice", "kimchi juice."}, []string{"chopped, juice"},
 		},
-	} {
-		t.Run(name, func(t *testing.T) {
-			card, findings := wholeCard(t, recipeCalled(t, x.recipe), swap.WholeFood)
-			for _, has := range x.has {
-				require.Contains(t, card, has)
-			}
-			for _, not := range x.hasNot {
-				require.NotContains(t, card, not)
-			}
-			require.Empty(t, findings)
-		})
-	}
+	})
 }
 
 // Under other house rules: what is barred in a line of two goes from its step, and a pan without its fat is put to use.

@@ -8,12 +8,32 @@ import (
 	"yembra/core/swap"
 )
 
+// evening is a recipe whose card is read as that evening's cook, with what it has to say and what not.
+type evening struct {
+	recipe      string
+	has, hasNot []string
+}
+
+// holdEvenings holds cards to what they say.
+func holdEvenings(t *testing.T, cards map[string]evening) {
+	t.Helper()
+	for name, x := range cards {
+		t.Run(name, func(t *testing.T) {
+			card, findings := wholeCard(t, recipeCalled(t, x.recipe), swap.WholeFood)
+			for _, has := range x.has {
+				require.Contains(t, card, has)
+			}
+			for _, not := range x.hasNot {
+				require.NotContains(t, card, not)
+			}
+			require.Empty(t, findings)
+		})
+	}
+}
+
 // What went wrong on further cards that were read as that evening's cook, each with what the rules that mended it now give.
 func TestFurtherCardsOfAnEvening(t *testing.T) {
-	for name, x := range map[string]struct {
-		recipe      string
-		has, hasNot []string
-	}{
+	holdEvenings(t, map[string]evening{
 		"a mixture is lifted out of its stock, which stays": {
 			"norwegian-fish-balls-in-white-sauce", []string{"Lift out with a slotted spoon. Keep 200 ml of the stock.", "Put the balls and the mushroom discs into the sauce", "# Balls"}, []string{"Lift out the kelp stock"},
 		},
@@ -113,18 +133,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 		"what runs is not scattered": {
 			"chicken-cordon-bleu-pasta-bake", []string{"with the breadcrumbs and spoon over"}, []string{"scatter over"},
 		},
-	} {
-		t.Run(name, func(t *testing.T) {
-			card, findings := wholeCard(t, recipeCalled(t, x.recipe), swap.WholeFood)
-			for _, has := range x.has {
-				require.Contains(t, card, has)
-			}
-			for _, not := range x.hasNot {
-				require.NotContains(t, card, not)
-			}
-			require.Empty(t, findings)
-		})
-	}
+	})
 }
 
 // What is left of frying where no oil is wanted.

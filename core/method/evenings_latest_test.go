@@ -112,4 +112,6 @@ func TestWhatGoesInInPlaceOfWhatWasCut(t *testing.T) {
 	require.NotContains(t, card, "cubes")
 	card, _ = wholeCard(t, "Soup\nServes 4\n\n800 g beef brisket\n2 onions, halved\n2 litres water\n1 tsp salt\n\nMethod\n1. Char the onions under a hot grill until black.\n2. Put the beef in a pot with the onions. Pour in the water and simmer for 2 hours.\n3. Lift out the beef. Chop the onions and stir them in.", swap.WholeFood)
 	require.Contains(t, card, "Pour in the water and simmer in a pot for 40 minutes.")
+	card, _ = wholeCard(t, "Soup\nServes 4\n\n4 tbsp olive oil\n1 onion, chopped\n500 g potatoes, diced\n1 litre water\n150 g chorizo, sliced\n\nMethod\n1. Sweat the onion in half the oil until soft. Add the potatoes and water and simmer for 20 minutes.\n2. Fry the chorizo in the remaining oil until crisp.\n3. Ladle the soup into bowls and top with the chorizo.", swap.WholeFood)
+	require.Contains(t, card, "Sweat the onion in the olive oil until soft.")
 }

@@ -192,3 +192,18 @@ func pairsMade(d *recipe.Dish, into map[[2]string]bool) {
 		}
 	}
 }
+
+// namedByItself tells whether the method speaks further on of a line by a name that no other
+// line ends in.
+func (b *bindings) namedByItself(i, from int) bool {
+	head := last(b.lines[i].name)
+	if b.r.lang.Shapes[head] && len(b.lines[i].name) > 1 {
+		return false // "grind the mushrooms to powder" names no chilli powder
+	}
+	for k := range b.lines {
+		if k != i && last(b.lines[k].name) == head {
+			return false
+		}
+	}
+	return b.namedAgain(head, from) > 0
+}

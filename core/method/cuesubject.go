@@ -11,18 +11,18 @@ import (
 // subjectNow is what stands for the first of two things of which a cue says the same: "the coconut cream", of "the butter and
 // chocolate have melted"; empty where the first is said something of by itself.
 func (p *plan) subjectNow(n *flow.Node, sign recipe.Sign, next []recipe.Sign) string {
-	if !sign.Says || len(next) == 0 || next[0].Says {
+	words := strings.Fields(sign.Text)
+	if !sign.Says || len(words) == 0 || len(next) == 0 || next[0].Says {
 		return ""
 	}
-	words, other := strings.Fields(sign.Text), strings.Fields(next[0].Text)
-	k := len(words)
+	other, k := strings.Fields(next[0].Text), len(words)
 	for d := len(other) - len(words); k > 1 && k+d > 0 && words[k-1] == other[k+d-1]; {
 		k--
 	}
 	if said := larder.Words(words[k-1]); k < len(words) && len(said) == 1 {
 		for _, line := range n.Holds {
 			s := p.stand[line]
-			if own := larder.Words(p.line(line).Name); s != nil && !s.gone && !s.bare && !s.flesh() && p.there(line, p.graph.Number(n)) && own[len(own)-1] == said[0] {
+			if own := larder.Words(p.line(line).Name); s != nil && !s.gone && !s.bare && !s.flesh() && p.there(line, p.graph.Number(n)) && len(own) > 0 && own[len(own)-1] == said[0] {
 				return p.c.words().The + " " + s.name
 			}
 		}

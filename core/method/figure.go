@@ -75,11 +75,11 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 // timeNow is where a time stands that is another now, and what is said for it.
 func (w *writer) timeNow(a *recipe.Action, d *deed, at [2]int) (where [2]int, say string) {
 	say = w.c.spoken(*d.minutes)
+	if side := w.eachSide(at); side != "" {
+		say = w.c.spoken(d.minutes.Times(0.5)) + " " + side // half of it for each
+	}
 	if cue := a.Words.Cue; d.cueless && cue[1] > a.From && cue[1] <= at[0] {
 		at[0], say = cue[0], w.c.words().For+" "+say // "until thick, about 10 minutes"
-	}
-	if side := w.eachSide(at); side != "" {
-		say = strings.Replace(say, w.c.spoken(*d.minutes), w.c.spoken(d.minutes.Times(0.5))+" "+side, 1)
 	}
 	return at, say
 }

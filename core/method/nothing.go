@@ -87,8 +87,8 @@ func (p *plan) turnsNothing(i int) bool {
 		return false
 	}
 	for k := i - 1; k >= 0 && p.graph.Nodes[k].At.Component == p.graph.Nodes[i].At.Component; k-- {
-		if p.graph.Nodes[k].At != p.graph.Nodes[i].At && p.turnsUnderGone(i) {
-			return true
+		if p.graph.Nodes[k].At != p.graph.Nodes[i].At && p.cooksInStep(i) {
+			return true // none of which is done, or it had been met by now
 		}
 		if n := &p.graph.Nodes[k]; n.Technique.Heat != "" {
 			if !p.deeds[k].drop && (n.Technique.Family == "oven" || !p.heatsForNothing(k)) {
@@ -99,13 +99,14 @@ func (p *plan) turnsNothing(i int) bool {
 	return i > 0
 }
 
-// turnsUnderGone tells whether what its step cooks before an action is not cooked any more, and something is.
-func (p *plan) turnsUnderGone(i int) bool {
-	any := false
+// cooksInStep tells whether something is to be cooked over a fire before an action in its own step, be it done or not.
+func (p *plan) cooksInStep(i int) bool {
 	for k := i - 1; k >= 0 && p.graph.Nodes[k].At == p.graph.Nodes[i].At; k-- {
-		any = any || p.graph.Nodes[k].Technique.Heat != "" && p.graph.Nodes[k].Technique.Heat != "oven"
+		if heat := p.graph.Nodes[k].Technique.Heat; heat != "" && heat != "oven" {
+			return true
+		}
 	}
-	return any
+	return false
 }
 
 // laidForNothing tells whether an action lays into a pan what is not cooked there any more and was to be

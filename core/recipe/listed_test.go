@@ -5,6 +5,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/larder"
 	"yembra/core/measure"
 )
 
@@ -32,6 +33,9 @@ func TestWhatFiguresAndBracketsSay(t *testing.T) {
 	require.InDelta(t, 150, d.Components[0].Lines[3].Mass(), 1)
 	glossed := reader(t).Line("200 g potato noodles (dangmyeon)", measure.Metric)
 	require.Equal(t, "glass-noodles", glossed.FoodID())
+	for _, text := range []string{"300 g beef noodles (rice noodles)", "200 g prawn rice (basmati rice)", "4 chicken potatoes (potatoes)"} {
+		require.Equal(t, larder.FromAnimal, reader(t).Line(text, measure.Metric).Origin, text)
+	}
 }
 
 func TestATitleMayGiveItsYieldBehindADash(t *testing.T) {

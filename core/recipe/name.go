@@ -128,12 +128,12 @@ func (r *Reader) halfNamed(f finding, words []string) bool {
 	return f.food != nil && (f.start > 0 && r.match.name(words[:f.start], false).food != nil || f.end < len(words) && r.match.name(words[f.end:], false).food != nil)
 }
 
-// glossed takes the food that a bracket says an unknown name is: "garrofón (butter
-// beans)". The bracket must name it whole.
+// glossed takes the food that a bracket says a name is that is unknown, or understood by half: "garrofón (butter beans)".
+// The bracket must name it whole, and never makes a plant of what was understood as an animal's.
 func (r *Reader) glossed(n *nameRead, brackets [][]lex.Token, counted bool) {
 	for _, b := range brackets {
 		words := normalised(b)
-		if f := r.match.name(words, counted); f.food != nil && f.start == 0 && f.end == len(words) {
+		if f := r.match.name(words, counted); f.food != nil && f.start == 0 && f.end == len(words) && (n.finding.origin != larder.FromAnimal || f.origin == larder.FromAnimal) {
 			n.finding = f
 			return
 		}

@@ -1,12 +1,13 @@
 package balance
 
 import (
-	"fmt"
 	"math"
 	"slices"
+	"strconv"
 
 	"yembra/core/character"
 	"yembra/core/larder"
+	"yembra/core/texts"
 )
 
 // usAllergens are those of the EU's names that US law lists as well.
@@ -128,11 +129,11 @@ func warnings(s Sheet, original, adapted character.Dish, before, after character
 		switch {
 		case wetter-wet > wetDrift && extra > leastGrams:
 			minutes := extra / (simmerLoss * math.Pow(is.Mass/potGrams, 2.0/3))
-			out = append(out, Warning{"water", name, fmt.Sprintf("%s: wetter than it was, %.0f %% water beside the solids against %.0f %%.", part(name), 100*wetter, 100*wet),
-				fmt.Sprintf("Cook it up to %.0f minutes longer uncovered, until it holds its shape in the spoon, or stir in up to %.0f g of ground oats.", minutes, math.Ceil(extra/oatsDrink/5)*5)})
+			out = append(out, Warning{"water", name, texts.Say("balance.wetterThanItWasWaterBeside", part(name), 100*wetter, 100*wet),
+				texts.Say("balance.cookItUpToMinutesLonger", minutes, math.Ceil(extra/oatsDrink/5)*5)})
 		case wet-wetter > wetDrift && -extra > leastGrams:
-			out = append(out, Warning{"water", name, fmt.Sprintf("%s: drier than it was, %.0f %% water beside the solids against %.0f %%.", part(name), 100*wetter, 100*wet),
-				fmt.Sprintf("Loosen it with up to %.0f g of water or stock, until it falls from the spoon as before.", math.Round(-extra/10)*10)})
+			out = append(out, Warning{"water", name, texts.Say("balance.drierThanItWasWaterBeside", part(name), 100*wetter, 100*wet),
+				texts.Say("balance.loosenItWithUpToG", math.Round(-extra/10)*10)})
 		}
 	}
 	for _, a := range s.Accounts {
@@ -142,15 +143,15 @@ func warnings(s Sheet, original, adapted character.Dish, before, after character
 		}
 		switch {
 		case a.Name == "mass" && math.Abs(diff) > bulkDrift*a.Original:
-			out = append(out, Warning{a.Name, "", fmt.Sprintf("The dish weighs %.0f g instead of %.0f g.", a.Adapted, a.Original), "Serve it with more or less beside it, or change the amounts of the swaps."})
+			out = append(out, Warning{a.Name, "", texts.Say("balance.theDishWeighsGInsteadOf", a.Adapted, a.Original), texts.Say("balance.serveItWithMoreOrLess")})
 		case a.Name == "salt" && diff > saltDrift*a.Original && diff > leastSalt:
-			out = append(out, Warning{a.Name, "", fmt.Sprintf("Saltier by %.1f g.", diff), fmt.Sprintf("Leave out %.1f g of salt where you can; taste before salting.", diff)})
+			out = append(out, Warning{a.Name, "", texts.Say("balance.saltierByG", diff), texts.Say("balance.leaveOutGOfSaltWhere", diff)})
 		case a.Name == "salt" && -diff > saltDrift*a.Original && -diff > leastSalt:
-			out = append(out, Warning{a.Name, "", fmt.Sprintf("Less salty by %.1f g.", -diff), fmt.Sprintf("Add up to %.1f g at the end, tasting.", -diff)})
+			out = append(out, Warning{a.Name, "", texts.Say("balance.lessSaltyByG", -diff), texts.Say("balance.addUpToGAtThe", -diff)})
 		case a.Name == "fat" && -diff > fatDrift*a.Original && -diff > leastGrams:
-			out = append(out, Warning{a.Name, "", fmt.Sprintf("Leaner by %.0f g of fat.", -diff), fmt.Sprintf("If richness is missed: about %.0f g of ground nuts or seeds.", math.Round(-diff/0.5/5)*5)})
+			out = append(out, Warning{a.Name, "", texts.Say("balance.leanerByGOfFat", -diff), texts.Say("balance.ifRichnessIsMissedAboutG", math.Round(-diff/0.5/5)*5)})
 		case a.Name == "thickening" && a.Adapted < thinner*a.Original && a.Original > 100:
-			out = append(out, Warning{a.Name, "", "Thickens less than the original.", fmt.Sprintf("About %.0f g of cornflour in cold water, poured in until it coats a spoon.", math.Ceil((a.Original-a.Adapted)/starchBrings))})
+			out = append(out, Warning{a.Name, "", texts.Say("balance.thickensLessThanTheOriginal"), texts.Say("balance.aboutGOfCornflourInCold", math.Ceil((a.Original-a.Adapted)/starchBrings))})
 		}
 	}
 	return out
@@ -164,15 +165,15 @@ func overDay(l *larder.Larder, s Sheet, adapted character.Dish) []Warning {
 		if n.Name == "salt" || n.Most <= 0 || n.Adapted <= n.Most {
 			continue
 		}
-		out = append(out, Warning{n.Name, "", fmt.Sprintf("A serving holds %.3g %s of %s; an adult should not pass %.3g %s in a whole day (%s).", n.Adapted, n.Unit, n.Name, n.Most, n.Unit, n.MostSource),
-			fmt.Sprintf("Most comes from %s: use less of it, and do not serve it daily. Children, and anyone who is pregnant or has a condition that it bears on, ask a professional first.", mostOf(adapted, listed[i], l.Reference(n.Name).Dissolves))})
+		out = append(out, Warning{n.Name, "", texts.Say("balance.aServingHoldsOfAnAdult", figure(n.Adapted), n.Unit, n.Name, figure(n.Most), n.Unit, n.MostSource),
+			texts.Say("balance.mostComesFromUseLessOf", mostOf(adapted, listed[i], l.Reference(n.Name).Dissolves))})
 	}
 	return out
 }
 
 // mostOf names the food that brings most of a nutrient.
 func mostOf(d character.Dish, n nutrient, dissolves bool) string {
-	best, name := 0.0, "it"
+	best, name := 0.0, texts.Say("balance.it")
 	for _, p := range d.Parts {
 		for _, it := range p.Items {
 			one := character.Dish{Parts: []character.Part{{Items: []character.Item{it}}}}
@@ -184,6 +185,9 @@ func mostOf(d character.Dish, n nutrient, dissolves bool) string {
 	return name
 }
 
+// figure writes a figure to three digits.
+func figure(v float64) string { return strconv.FormatFloat(v, 'g', 3, 64) }
+
 func fatOf(d character.Dish, part int) float64 {
 	s := d.Parts[part].Sums()
 	return s.Fat()
@@ -191,7 +195,7 @@ func fatOf(d character.Dish, part int) float64 {
 
 func part(name string) string {
 	if name == "" {
-		return "The dish"
+		return texts.Say("balance.theDish")
 	}
 	return name
 }

@@ -17,9 +17,9 @@ func TestWarningsBeginAtTheirBounds(t *testing.T) {
 		was, is      float64
 		text, remedy string
 	}{
-		{"mass", 1000, 1201, "The dish weighs 1201 g instead of 1000 g.", "amounts of the swaps"},
+		{"mass", 1000, 1201, "The dish weighs 1,201 g instead of 1,000 g.", "amounts of the swaps"},
 		{"mass", 1000, 1200, "", ""},
-		{"mass", 1000, 799, "The dish weighs 799 g instead of 1000 g.", "more or less beside it"},
+		{"mass", 1000, 799, "The dish weighs 799 g instead of 1,000 g.", "more or less beside it"},
 		{"mass", 1000, 800, "", ""},
 		{"salt", 10, 11.6, "Saltier by 1.6 g.", "Leave out 1.6 g of salt"},
 		{"salt", 10, 11.4, "", ""},

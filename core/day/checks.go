@@ -10,14 +10,15 @@ import (
 	"time"
 )
 
-type complain func(field, format string, a ...any)
+// complain names a field and says, by the key of a text, what is wrong with it.
+type complain func(field, key string, a ...any)
 
 // checkKitchen finds what is wrong with a kitchen and reads its hours, in
 // minutes of the day; nil when they are not bounded.
 func checkKitchen(k Kitchen, wrong complain) *window {
 	within := func(field string, n, least int) {
 		if n < least || n > mostOfKind {
-			wrong(field, "must be from %d to %d", least, mostOfKind)
+			wrong(field, "day.mustBeFromTo", least, mostOfKind)
 		}
 	}
 	within("kitchen.cooks", k.Cooks, 0)
@@ -26,7 +27,7 @@ func checkKitchen(k Kitchen, wrong complain) *window {
 		within(fmt.Sprintf("kitchen.ovens[%d].shelves", i), o.Shelves, 1)
 	}
 	if len(k.Ovens) > mostOfKind {
-		wrong("kitchen.ovens", "are more than %d", mostOfKind)
+		wrong("kitchen.ovens", "day.areMoreThan", mostOfKind)
 	}
 	for _, name := range slices.Sorted(maps.Keys(k.Kit)) {
 		within("kitchen.kit."+name, k.Kit[name], 0)
@@ -37,13 +38,13 @@ func checkKitchen(k Kitchen, wrong complain) *window {
 	from, okFrom := minuteOfDay(k.Awake.From)
 	to, okTo := minuteOfDay(k.Awake.To)
 	if !okFrom || from == 24*60 {
-		wrong("kitchen.awake.from", "must be a time of day such as 07:00")
+		wrong("kitchen.awake.from", "day.mustBeATimeOfDay", "07:00")
 	}
 	if !okTo {
-		wrong("kitchen.awake.to", "must be a time of day such as 23:00")
+		wrong("kitchen.awake.to", "day.mustBeATimeOfDay", "23:00")
 	}
 	if okFrom && okTo && from == to {
-		wrong("kitchen.awake.to", "must differ from the time of waking")
+		wrong("kitchen.awake.to", "day.mustDifferFromTheTimeOf")
 	}
 	if to < from {
 		to += 24 * 60
@@ -64,16 +65,16 @@ func minuteOfDay(s string) (int, bool) {
 func checkTasks(r Request, wrong complain) map[string]int {
 	index := map[string]int{}
 	if len(r.Tasks) > MostTasks {
-		wrong("tasks", "are %d; a day holds %d at most", len(r.Tasks), MostTasks)
+		wrong("tasks", "day.areADayHoldsAtMost", len(r.Tasks), MostTasks)
 		return index
 	}
 	for i, t := range r.Tasks {
 		at := fmt.Sprintf("tasks[%d]", i)
 		if _, twice := index[t.ID]; twice {
-			wrong(at+".id", "%q stands twice", t.ID)
+			wrong(at+".id", "day.standsTwice", t.ID)
 		}
 		if t.ID == "" {
-			wrong(at+".id", "is required")
+			wrong(at+".id", "day.isRequired")
 		}
 		index[t.ID] = i
 	}
@@ -87,42 +88,42 @@ func checkTasks(r Request, wrong complain) map[string]int {
 func checkTask(t *Task, at string, index map[string]int, wrong complain) {
 	length := func(field string, m float64) {
 		if m < 0 {
-			wrong(field, "must be at least 0")
+			wrong(field, "day.mustBeAtLeast")
 		} else if m > mostMinutes || math.IsNaN(m) {
-			wrong(field, "must be at most %d", mostMinutes)
+			wrong(field, "day.mustBeAtMost", mostMinutes)
 		}
 	}
 	length(at+".minutes", t.Minutes)
 	if t.Hands < 0 || t.Hands > 1 {
-		wrong(at+".hands", "must be 0 or 1")
+		wrong(at+".hands", "day.mustBeOr")
 	}
 	if t.Rings < 0 || t.Rings > mostOfKind {
-		wrong(at+".rings", "must be from 0 to %d", mostOfKind)
+		wrong(at+".rings", "day.mustBeFromTo", 0, mostOfKind)
 	}
 	if t.Oven != nil && (t.Oven.Shelves < 1 || t.Oven.Shelves > mostOfKind) {
-		wrong(at+".oven.shelves", "must be from 1 to %d", mostOfKind)
+		wrong(at+".oven.shelves", "day.mustBeFromTo", 1, mostOfKind)
 	}
-	if t.Oven != nil && (t.Oven.Celsius < 0 || t.Oven.Celsius > 1000) {
-		wrong(at+".oven.celsius", "must be from 0 to 1000")
+	if t.Oven != nil && (t.Oven.Celsius < 0 || t.Oven.Celsius > mostCelsius) {
+		wrong(at+".oven.celsius", "day.mustBeFromTo", 0, mostCelsius)
 	}
 	if t.ServeWithin != nil {
 		length(at+".serveWithin", *t.ServeWithin)
 	}
 	if t.StartAt != nil {
 		if _, err := time.Parse(time.RFC3339, *t.StartAt); err != nil {
-			wrong(at+".startAt", "must be a time such as 2026-12-05T19:30:00Z")
+			wrong(at+".startAt", "day.mustBeAMoment", "2026-12-05T19:30:00Z")
 		}
 	}
 	for j, a := range t.After {
 		field := fmt.Sprintf("%s.after[%d]", at, j)
 		if _, ok := index[a.ID]; !ok {
-			wrong(field+".id", "%q is no task", a.ID)
+			wrong(field+".id", "day.isNoTask", a.ID)
 		}
 		length(field+".minGap", a.MinGap)
 		if a.MaxGap != nil {
 			length(field+".maxGap", *a.MaxGap)
 			if *a.MaxGap < a.MinGap {
-				wrong(field+".maxGap", "must be at least minGap")
+				wrong(field+".maxGap", "day.mustBeAtLeastMingap")
 			}
 		}
 	}

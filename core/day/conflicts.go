@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+
+	"yembra/core/texts"
 )
 
 // hopeless names every demand that no plan can meet, whatever the others are.
@@ -11,30 +13,30 @@ func (p *problem) hopeless() []Conflict {
 	var out []Conflict
 	for i, t := range p.request.Tasks {
 		j := &p.jobs[i]
-		say := func(format string, a ...any) {
-			out = append(out, Conflict{[]string{t.ID}, fmt.Sprintf("%q ", t.ID) + fmt.Sprintf(format, a...)})
+		say := func(key string, a ...any) {
+			out = append(out, Conflict{[]string{t.ID}, fmt.Sprintf("%q ", t.ID) + texts.Say(key, a...)})
 		}
 		for _, n := range j.needs {
 			if have := p.pools[n.pool].capacity; n.amount > have {
 				switch n.pool {
 				case cooksPool:
-					say("needs a cook's hands, and nobody is cooking.")
+					say("day.needsACookSHandsAnd")
 				case ringsPool:
-					say("needs %s; the kitchen has %d.", count(n.amount, "ring", "rings"), have)
+					say("day.needsTheKitchenHas", texts.Say("day.rings", n.amount), have)
 				default:
-					say("needs %d × %s; the kitchen has %d.", n.amount, p.pools[n.pool].name, have)
+					say("day.needsOfKit", n.amount, p.pools[n.pool].name, have)
 				}
 			}
 		}
 		if most := slices.Max(append([]int{0}, p.ovens...)); j.shelves > most {
 			if len(p.ovens) == 0 {
-				say("needs an oven; the kitchen has none.")
+				say("day.needsAnOvenTheKitchenHas")
 			} else {
-				say("needs %s of one oven; the largest has %d.", count(j.shelves, "shelf", "shelves"), most)
+				say("day.needsOfOneOvenTheLargest", texts.Say("day.shelves", j.shelves), most)
 			}
 		}
 		if j.handsOn && j.length > p.open.longest() {
-			say("keeps hands busy for %s without a break, longer than the waking hours.", p.spoken(j.length))
+			say("day.keepsHandsBusyForWithoutA", p.spoken(j.length))
 			continue
 		}
 		if !j.pinned {
@@ -44,11 +46,11 @@ func (p *problem) hopeless() []Conflict {
 		end := seconds(t.Minutes)
 		switch at := p.clockSeconds(pin); {
 		case at < end:
-			say("is pinned to start at %s and ends %s after the time of serving.", pin, spokenSeconds(end-at))
+			say("day.isPinnedAndEndsTooLate", pin, spokenSeconds(end-at))
 		case t.ServeWithin != nil && j.release > j.deadline:
-			say("is pinned to start at %s, so that it is ready %s before serving; it must be served within %s.", pin, p.spoken(j.release), spokenSeconds(seconds(*t.ServeWithin)))
+			say("day.isPinnedSoThatItWaits", pin, p.spoken(j.release), spokenSeconds(seconds(*t.ServeWithin)))
 		case j.handsOn && p.open.after(j.release, j.length) != j.release:
-			say("is pinned to start at %s, and its work by hand would lie outside the waking hours.", pin)
+			say("day.isPinnedOutsideTheWakingHours", pin)
 		}
 	}
 	return out
@@ -64,13 +66,13 @@ func (p *problem) spoken(ticks int) string { return spokenSeconds(ticks * p.tick
 func spokenSeconds(s int) string {
 	switch h, m := s/3600, s%3600/60; {
 	case s < 60:
-		return count(s, "second", "seconds")
+		return texts.Say("day.seconds", s)
 	case h == 0:
-		return count(m, "minute", "minutes")
+		return texts.Say("day.minutes", m)
 	case m == 0:
-		return count(h, "hour", "hours")
+		return texts.Say("day.hours", h)
 	default:
-		return fmt.Sprintf("%s %d min", count(h, "hour", "hours"), m)
+		return texts.Say("day.hoursAndMinutes", texts.Say("day.hours", h), m)
 	}
 }
 
@@ -108,18 +110,18 @@ func (p *problem) explain(proven bool, work *effort) []Conflict {
 		ids[i] = t.ID
 	}
 	if !proven {
-		return []Conflict{{ids, "No plan was found in the time allowed, and none was ruled out. Ease a gap, a pin or a serving limit, or add kit or a cook."}}
+		return []Conflict{{ids, texts.Say("day.noPlanWasFoundInThe")}}
 	}
-	var texts []string
+	var said []string
 	for _, k := range all {
-		if !slices.Contains(texts, demands[k].text) {
-			texts = append(texts, demands[k].text)
+		if !slices.Contains(said, demands[k].text) {
+			said = append(said, demands[k].text)
 		}
 	}
-	if more := len(texts) - mostDemands; more > 0 {
-		texts = append(texts[:mostDemands], fmt.Sprintf("and %s", count(more, "demand more", "demands more")))
+	if more := len(said) - mostDemands; more > 0 {
+		said = append(said[:mostDemands], texts.Say("day.andDemandsMore", more))
 	}
-	return []Conflict{{ids, "These cannot all be met: " + strings.Join(texts, "; ") + "."}}
+	return []Conflict{{ids, texts.Say("day.theseCannotAllBeMet", strings.Join(said, "; "))}}
 }
 
 // mostDemands is how many demands are written out, where no smaller set was
@@ -237,16 +239,16 @@ func demandsOf(r Request) []demand {
 		}})
 	}
 	k := r.Kitchen
-	share(hands, "share "+count(k.Cooks, "cook", "cooks"), func(t *Task) { t.Hands = 0 })
-	share(rings, "share "+count(k.Rings, "ring", "rings"), func(t *Task) { t.Rings = 0 })
-	share(ovens, fmt.Sprintf("share %s at heats at most %d °C apart", count(len(k.Ovens), "oven", "ovens"), OvenTolerance), func(t *Task) { t.Oven = nil })
+	share(hands, texts.Say("day.share", texts.Say("day.cooks", k.Cooks)), func(t *Task) { t.Hands = 0 })
+	share(rings, texts.Say("day.share", texts.Say("day.rings", k.Rings)), func(t *Task) { t.Rings = 0 })
+	share(ovens, texts.Say("day.shareAtHeatsAtMostC", texts.Say("day.ovens", len(k.Ovens)), OvenTolerance), func(t *Task) { t.Oven = nil })
 	for _, name := range names {
-		share(kit[name], fmt.Sprintf("share %d × %s", k.Kit[name], name), func(t *Task) {
+		share(kit[name], texts.Say("day.share", fmt.Sprintf("%d × %s", k.Kit[name], name)), func(t *Task) {
 			t.Kit = slices.DeleteFunc(t.Kit, func(n string) bool { return n == name })
 		})
 	}
 	if k.Awake != nil && len(hands) > 0 {
-		out = append(out, demand{hands, fmt.Sprintf("work by hand lies between %s and %s", k.Awake.From, k.Awake.To), func(r *Request) { r.Kitchen.Awake = nil }})
+		out = append(out, demand{hands, texts.Say("day.workByHandLiesBetweenAnd", k.Awake.From, k.Awake.To), func(r *Request) { r.Kitchen.Awake = nil }})
 	}
 	return out
 }
@@ -255,18 +257,18 @@ func demandsOf(r Request) []demand {
 func demandsOfTask(i int, t *Task) []demand {
 	var out []demand
 	if t.StartAt != nil {
-		out = append(out, demand{[]int{i}, fmt.Sprintf("%q starts at %s", t.ID, *t.StartAt), func(r *Request) { r.Tasks[i].StartAt = nil }})
+		out = append(out, demand{[]int{i}, texts.Say("day.startsAt", t.ID, *t.StartAt), func(r *Request) { r.Tasks[i].StartAt = nil }})
 	}
 	if t.notBefore != nil {
-		out = append(out, demand{[]int{i}, fmt.Sprintf("%q (%s) cannot start before %s", t.ID, spokenSeconds(seconds(t.Minutes)), t.notBefore.Format("15:04")), func(r *Request) { r.Tasks[i].notBefore = nil }})
+		out = append(out, demand{[]int{i}, texts.Say("day.cannotStartBefore", t.ID, spokenSeconds(seconds(t.Minutes)), t.notBefore.Format("15:04")), func(r *Request) { r.Tasks[i].notBefore = nil }})
 	}
 	if t.ServeWithin != nil {
-		out = append(out, demand{[]int{i}, fmt.Sprintf("%q is served within %s", t.ID, spokenSeconds(seconds(*t.ServeWithin))), func(r *Request) { r.Tasks[i].ServeWithin = nil }})
+		out = append(out, demand{[]int{i}, texts.Say("day.isServedWithin", t.ID, spokenSeconds(seconds(*t.ServeWithin))), func(r *Request) { r.Tasks[i].ServeWithin = nil }})
 	}
 	for _, a := range t.After {
 		id := a.ID
 		if a.MaxGap != nil {
-			out = append(out, demand{[]int{i}, fmt.Sprintf("%q starts at most %s after %q", t.ID, spokenSeconds(seconds(*a.MaxGap)), id), func(r *Request) {
+			out = append(out, demand{[]int{i}, texts.Say("day.startsAtMostAfter", t.ID, spokenSeconds(seconds(*a.MaxGap)), id), func(r *Request) {
 				for k := range r.Tasks[i].After {
 					if r.Tasks[i].After[k].ID == id {
 						r.Tasks[i].After[k].MaxGap = nil
@@ -274,9 +276,9 @@ func demandsOfTask(i int, t *Task) []demand {
 				}
 			}})
 		}
-		text := fmt.Sprintf("%q comes after %q", t.ID, id)
+		text := texts.Say("day.comesAfter", t.ID, id)
 		if a.MinGap > 0 {
-			text = fmt.Sprintf("%q starts at least %s after %q", t.ID, spokenSeconds(seconds(a.MinGap)), id)
+			text = texts.Say("day.startsAtLeastAfter", t.ID, spokenSeconds(seconds(a.MinGap)), id)
 		}
 		out = append(out, demand{[]int{i}, text, func(r *Request) {
 			r.Tasks[i].After = slices.DeleteFunc(r.Tasks[i].After, func(b After) bool { return b.ID == id && b.MaxGap == nil })
@@ -293,5 +295,5 @@ func quoted(r Request, tasks []int) string {
 	if len(ids) == 1 {
 		return ids[0]
 	}
-	return strings.Join(ids[:len(ids)-1], ", ") + " and " + ids[len(ids)-1]
+	return texts.Say("day.allAndTheLast", strings.Join(ids[:len(ids)-1], ", "), ids[len(ids)-1])
 }

@@ -7,6 +7,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // course is one dish of the menu with its flow: its actions become jobs, which
@@ -126,7 +127,7 @@ func (c *course) greasing(id string, at recipe.StepAt, s *recipe.Step, segments 
 	}
 	job := c.base(at, flow.Segment{})
 	job.Task = Task{ID: id + ".grease", Minutes: beginMinutes, Hands: 1}
-	job.Kind, job.Name, job.Cue = Mise, "Grease the tin or dish", "a thin film all over"
+	job.Kind, job.Name, job.Cue = Mise, texts.Say("day.greaseTheTinOrDish"), texts.Say("day.aThinFilmAllOver")
 	c.jobs = append(c.jobs, job)
 	for k := range segments {
 		if slices.ContainsFunc(segments[k].Actions, isGrease) {
@@ -215,8 +216,8 @@ func (c *course) add(j Job) {
 		most := firstBakeWithin
 		heat := Job{
 			Task: Task{ID: j.ID + ".heat", Minutes: preheatMinutes, Oven: &OvenUse{Celsius: j.Oven.Celsius, Shelves: 1}},
-			For:  j.For, Course: j.Course, Part: j.Part, Kind: Heat, Name: fmt.Sprintf("Heat the oven to %g °C", j.Oven.Celsius),
-			Text: fmt.Sprintf("Heat the oven to %g °C, with the rack in place.", j.Oven.Celsius), Cue: "the oven has reached its heat",
+			For:  j.For, Course: j.Course, Part: j.Part, Kind: Heat, Name: texts.Say("day.heatTheOvenToC", j.Oven.Celsius),
+			Text: texts.Say("day.heatTheOvenToCWith", j.Oven.Celsius), Cue: texts.Say("day.theOvenHasReachedItsHeat"),
 		}
 		c.jobs = append(c.jobs, heat)
 		j.After = append(j.After, After{ID: heat.ID, MaxGap: &most})

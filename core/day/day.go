@@ -13,10 +13,11 @@ package day
 
 import (
 	"context"
-	"fmt"
 	"slices"
 	"strings"
 	"time"
+
+	"yembra/core/texts"
 )
 
 // ExactUpTo is the number of tasks up to which a plan is searched exhaustively.
@@ -25,6 +26,7 @@ const ExactUpTo = 12
 // Limits on what is planned, far above any day in a kitchen.
 const (
 	MostTasks   = 300
+	mostCelsius = 1000
 	mostMinutes = 60 * 24 * 60 // sixty days, for one task or gap
 	mostOfKind  = 1000         // cooks, rings, shelves, pieces of one kit
 )
@@ -142,7 +144,7 @@ func (i Invalid) Error() string {
 	for k, f := range i {
 		parts[k] = f.Field + " " + f.Detail
 	}
-	return "the day cannot be planned: " + strings.Join(parts, "; ")
+	return texts.Say("day.theDayCannotBePlanned", strings.Join(parts, "; "))
 }
 
 // Make plans the day. The same request always gives the same plan. It fails
@@ -273,12 +275,4 @@ func (p *problem) minutes(ticks int) float64 { return float64(ticks*p.tick) / 60
 
 func (p *problem) clock(ticks int) string {
 	return p.serveAt.Add(-time.Duration(ticks*p.tick) * time.Second).Format(time.RFC3339)
-}
-
-// count words a number with its noun.
-func count(n int, one, many string) string {
-	if n == 1 {
-		return "1 " + one
-	}
-	return fmt.Sprintf("%d %s", n, many)
 }

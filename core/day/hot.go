@@ -2,9 +2,10 @@ package day
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 	"slices"
+
+	"yembra/core/texts"
 )
 
 // Order sorts jobs by their start in a plan, then by name.
@@ -44,8 +45,8 @@ func SayHot(jobs []Job, p Plan) []Job {
 			}
 			begins, ended := mustTime(there.Start).Sub(mustTime(here.Start)).Minutes(), mustTime(here.Start).Sub(mustTime(there.End)).Minutes()
 			if ended <= hotFor && (begins < 0 || begins == 0 && o.ID < j.ID) {
-				j.Name = fmt.Sprintf("The oven is at %g °C already", o.Oven.Celsius)
-				j.Text = fmt.Sprintf("Leave the oven at %g °C; %s has it hot.", o.Oven.Celsius, o.Course)
+				j.Name = texts.Say("day.theOvenIsAtCAlready", o.Oven.Celsius)
+				j.Text = texts.Say("day.leaveTheOvenAtCHas", o.Oven.Celsius, o.Course)
 				break
 			}
 		}

@@ -8,6 +8,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/swap"
+	"yembra/core/texts"
 )
 
 // mise gathers what is cut beforehand: one job for a food and a cut, for all
@@ -66,7 +67,7 @@ func (m *menu) mise() {
 		m.jobs = append(m.jobs, Job{
 			Task: Task{ID: id, Minutes: minutes, Hands: 1}, Course: course, For: g.courses, Kind: Mise,
 			Name: larder.Capital(g.food.Name) + ": " + g.how,
-			Text: fmt.Sprintf("Get ready about %.0f g of %s, %s. Cover what waits.", math.Round(g.grams/10)*10, g.food.Name, g.how),
+			Text: texts.Say("day.getReadyAboutGOfCover", math.Round(g.grams/10)*10, g.food.Name, g.how),
 			Cue:  g.technique.Cue, Readies: g.takes,
 		})
 	}
@@ -120,13 +121,13 @@ func (m *menu) soaks() {
 			course = g.courses[0]
 		}
 		job := Job{
-			Task: Task{ID: id, Minutes: beginMinutes, Hands: 1}, Course: course, For: g.courses, Kind: Work, Name: "Put the " + g.food.Name + " to soak",
-			Text: fmt.Sprintf("Put about %.0f g of %s to soak in plenty of cold water.", math.Round(g.grams/10)*10, g.food.Name), Readies: g.takes,
+			Task: Task{ID: id, Minutes: beginMinutes, Hands: 1}, Course: course, For: g.courses, Kind: Work, Name: texts.Say("day.putToSoak", g.food.Name),
+			Text: texts.Say("day.putAboutGOfToSoak", math.Round(g.grams/10)*10, g.food.Name), Readies: g.takes,
 		}
 		stands := job
 		stands.Task = Task{ID: id + ".wait", Minutes: g.minutes, After: []After{{ID: id, MaxGap: zero()}}}
 		stands.Readies = nil
-		stands.Kind, stands.Name, stands.Cue = Wait, larder.Capital(g.food.Name)+" soaking", "swollen and no longer wrinkled"
+		stands.Kind, stands.Name, stands.Cue = Wait, texts.Say("day.isSoaking", larder.Capital(g.food.Name)), texts.Say("day.swollenAndNoLongerWrinkled")
 		m.jobs = append(m.jobs, job, stands)
 		for _, key := range g.keys {
 			m.cut[key] = append(m.cut[key], stands.ID)

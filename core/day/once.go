@@ -4,6 +4,8 @@ import (
 	"math"
 	"slices"
 	"strings"
+
+	"yembra/core/texts"
 )
 
 // merge does once what several dishes ask for in the same words, such as the
@@ -74,8 +76,8 @@ func (m *menu) water() {
 		}
 	}
 	m.jobs = append(m.jobs, Job{
-		Task: Task{ID: "water", Minutes: waterMinutes, Rings: 1}, For: names, Kind: Heat, Name: "Bring a large pot of water to the boil",
-		Text: "Bring one large pot of salted water to the boil, for " + strings.Join(names, ", ") + ".", Cue: "a rolling boil",
+		Task: Task{ID: "water", Minutes: waterMinutes, Rings: 1}, For: names, Kind: Heat, Name: texts.Say("day.bringALargePotOfWater"),
+		Text: texts.Say("day.bringOneLargePotOfSalted", strings.Join(names, ", ")), Cue: texts.Say("day.aRollingBoil"),
 	})
 }
 
@@ -91,7 +93,7 @@ func (m *menu) wash() {
 		for _, name := range m.jobs[i].Kit {
 			if name == "blender" && uses[name] > m.kitchen.Kit[name] {
 				m.jobs[i].Minutes += washMinutes
-				m.jobs[i].Text += " Then wash the blender for its next use."
+				m.jobs[i].Text += " " + texts.Say("day.thenWashTheBlenderForIts")
 			}
 		}
 	}

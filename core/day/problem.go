@@ -5,6 +5,8 @@ import (
 	"math"
 	"strings"
 	"time"
+
+	"yembra/core/texts"
 )
 
 // problem is a request made ready for search: whole ticks counted backwards
@@ -64,12 +66,12 @@ const never = math.MaxInt / 4
 // compile checks a request and turns it around.
 func compile(r Request, work *effort) (*problem, error) {
 	var faults Invalid
-	wrong := func(field, format string, a ...any) {
-		faults = append(faults, Fault{field, fmt.Sprintf(format, a...)})
+	wrong := func(field, key string, a ...any) {
+		faults = append(faults, Fault{field, texts.Say(key, a...)})
 	}
 	serve, err := time.Parse(time.RFC3339, r.ServeAt)
 	if err != nil {
-		wrong("serveAt", "must be a time such as 2026-12-05T19:30:00Z")
+		wrong("serveAt", "day.mustBeAMoment", "2026-12-05T19:30:00Z")
 	}
 	awake := checkKitchen(r.Kitchen, wrong)
 	index := checkTasks(r, wrong)
@@ -81,7 +83,7 @@ func compile(r Request, work *effort) (*problem, error) {
 		for i, t := range loop {
 			names[i] = r.Tasks[t].ID
 		}
-		wrong(fmt.Sprintf("tasks[%d].after", loop[0]), "goes round in a circle: %s", strings.Join(names, ", "))
+		wrong(fmt.Sprintf("tasks[%d].after", loop[0]), "day.goesRoundInACircle", strings.Join(names, ", "))
 		return nil, faults
 	}
 	p := &problem{request: r, serveAt: serve, work: work}

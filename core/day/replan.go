@@ -5,6 +5,8 @@ import (
 	"fmt"
 	"slices"
 	"time"
+
+	"yembra/core/texts"
 )
 
 // Progress is what became of a task: it started then and took, or will take,
@@ -38,7 +40,7 @@ const latestDelay = 240
 func Replan(ctx context.Context, r Request, now string, progress []Progress, groups map[string][]string) (Plan, []Option, error) {
 	at, err := time.Parse(time.RFC3339, now)
 	if err != nil {
-		return Plan{}, nil, Invalid{{"now", "must be a time such as 2026-12-05T17:30:00Z"}}
+		return Plan{}, nil, Invalid{{"now", texts.Say("day.mustBeAMoment", "2026-12-05T17:30:00Z")}}
 	}
 	rest, err := started(r, at, progress)
 	if err != nil {
@@ -62,10 +64,10 @@ func started(r Request, now time.Time, progress []Progress) (Request, error) {
 	for i, p := range progress {
 		at := slices.IndexFunc(out.Tasks, func(t Task) bool { return t.ID == p.ID })
 		if at < 0 {
-			return out, Invalid{{fmt.Sprintf("progress[%d].id", i), fmt.Sprintf("%q is no task", p.ID)}}
+			return out, Invalid{{fmt.Sprintf("progress[%d].id", i), texts.Say("day.isNoTask", p.ID)}}
 		}
 		if p.Minutes < 0 || p.Minutes > mostMinutes {
-			return out, Invalid{{fmt.Sprintf("progress[%d].minutes", i), "must be at least 0"}}
+			return out, Invalid{{fmt.Sprintf("progress[%d].minutes", i), texts.Say("day.mustBeAtLeast")}}
 		}
 		t := &out.Tasks[at]
 		start := p.Start
@@ -165,11 +167,11 @@ func options(r Request, groups map[string][]string, work *effort) []Option {
 			}
 		}
 		q := later(hi)
-		out = append(out, Option{Text: fmt.Sprintf("Serve %s later, at %s.", spokenSeconds(hi*60), mustTime(q.ServeAt).Format("15:04")), ServeAt: q.ServeAt, Without: []string{}})
+		out = append(out, Option{Text: texts.Say("day.serveLaterAt", spokenSeconds(hi*60), mustTime(q.ServeAt).Format("15:04")), ServeAt: q.ServeAt, Without: []string{}})
 	}
 	helped := r
 	if helped.Kitchen.Cooks++; works(helped, work) {
-		out = append(out, Option{Text: fmt.Sprintf("With one more cook (%d) everything can be ready in time.", helped.Kitchen.Cooks), Cooks: helped.Kitchen.Cooks, Without: []string{}})
+		out = append(out, Option{Text: texts.Say("day.withOneMoreCookEverythingCan", helped.Kitchen.Cooks), Cooks: helped.Kitchen.Cooks, Without: []string{}})
 	}
 	names := make([]string, 0, len(groups))
 	for name := range groups {
@@ -184,7 +186,7 @@ func options(r Request, groups map[string][]string, work *effort) []Option {
 			}
 		}
 		if len(kept) < len(r.Tasks) && works(only(r, kept), work) {
-			out = append(out, Option{Text: fmt.Sprintf("Without %s the rest can be ready in time.", name), Without: groups[name]})
+			out = append(out, Option{Text: texts.Say("day.withoutTheRestCanBeReady", name), Without: groups[name]})
 		}
 	}
 	return out

@@ -9,6 +9,7 @@ import (
 	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // base is a job with what it tells of its step.
@@ -94,9 +95,9 @@ func (c *course) segment(id string, at recipe.StepAt, k int, seg flow.Segment, l
 	j := c.base(at, seg)
 	j.Cue = c.cue(at, seg, last)
 	if !seg.Hands && len(seg.Actions) == 0 { // the book has it wait, and no action says so
-		j.Name = "Leave it to stand"
+		j.Name = texts.Say("day.leaveItToStand")
 		if x := c.larder.SwapNamed(c.Parts[at.Component].Steps[at.Step].Prepares); x != nil {
-			j.Name = "Leave the " + x.Short + " to stand"
+			j.Name = texts.Say("day.leaveToStand", x.Short)
 		}
 		j.Said = j.Name + "."
 	}

@@ -8,6 +8,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // Read reads a recipe from plain text or Markdown: its lines and its method. It
@@ -201,10 +202,10 @@ func (r *Reader) notices(d *recipe.Dish) {
 				if unknown++; unknown <= recipe.MostSuggested {
 					near = r.Suggest(l.Name)
 				}
-				d.Note(recipe.LineRef(i, j), recipe.UnknownFood, fmt.Sprintf("%q is not in the larder%s.", l.Name, near))
+				d.Note(recipe.LineRef(i, j), recipe.UnknownFood, texts.Say("flow.isNotInTheLarder", l.Name, near))
 			}
 			if l.Amount != nil && l.Grams == nil && l.Food != nil {
-				d.Note(recipe.LineRef(i, j), recipe.UnknownAmount, fmt.Sprintf("No weight is known for %s of %s; give the grams.", l.Amount, l.Name))
+				d.Note(recipe.LineRef(i, j), recipe.UnknownAmount, texts.Say("flow.noWeightIsKnownForOf", l.Amount, l.Name))
 			}
 		}
 		steps += len(c.Steps)
@@ -213,18 +214,18 @@ func (r *Reader) notices(d *recipe.Dish) {
 		for j, s := range c.Steps {
 			for _, a := range s.Animals {
 				if !listed[a.Animal] {
-					d.Note(fmt.Sprintf("components[%d].steps[%d]", i, j), recipe.OnlyInStep, fmt.Sprintf("%s is named only in step %d, not among the ingredients.", larder.Capital(a.Name), j+1))
+					d.Note(fmt.Sprintf("components[%d].steps[%d]", i, j), recipe.OnlyInStep, texts.Say("flow.isNamedOnlyInStepNot", larder.Capital(a.Name), j+1))
 				}
 			}
 		}
 	}
 	switch {
 	case lines == 0 && steps == 0:
-		d.Note("text", recipe.NoRecipe, "No recipe was found in this text: a list of ingredients with amounts is what the reader looks for.")
+		d.Note("text", recipe.NoRecipe, texts.Say("flow.noRecipeWasFoundInThis"))
 	case lines == 0:
-		d.Note("text", recipe.NoLines, "No list of ingredients was found.")
+		d.Note("text", recipe.NoLines, texts.Say("flow.noListOfIngredientsWasFound"))
 	case steps == 0:
-		d.Note("text", recipe.NoSteps, "No method was found; the steps can be added by hand.")
+		d.Note("text", recipe.NoSteps, texts.Say("flow.noMethodWasFoundTheSteps"))
 	default:
 		r.unusedLines(d)
 	}
@@ -247,7 +248,7 @@ func (r *Reader) unusedLines(d *recipe.Dish) {
 	for i, c := range d.Components {
 		for j, l := range c.Lines {
 			if ref := recipe.LineRef(i, j); !used[ref] && l.Food != nil {
-				d.Note(ref, recipe.UnusedLine, fmt.Sprintf("No step says what becomes of the %s.", l.Name))
+				d.Note(ref, recipe.UnusedLine, texts.Say("flow.noStepSaysWhatBecomesOf", l.Name))
 			}
 		}
 	}

@@ -1,7 +1,6 @@
 package larder
 
 import (
-	"fmt"
 	"maps"
 	"regexp"
 	"slices"
@@ -9,6 +8,7 @@ import (
 	"strings"
 
 	"yembra/core/measure"
+	"yembra/core/texts"
 )
 
 // Ownership says whether a food is as the knowledge has it, corrected by the
@@ -79,7 +79,7 @@ func (l *Larder) With(entries []Entry) (*Larder, error) {
 	own := *l
 	own.foods = maps.Clone(l.foods)
 	own.sources = maps.Clone(l.sources)
-	own.sources[OwnSource] = "the cook's own figure"
+	own.sources[OwnSource] = texts.Say("larder.theCookSOwnFigure")
 	for _, e := range entries {
 		f, err := l.amended(e)
 		if err != nil {
@@ -115,7 +115,7 @@ func (l *Larder) amended(e Entry) (*Food, error) {
 		f = &copied
 		f.Own = Corrected
 	} else if e.Name == "" || e.Origin == "" {
-		return nil, EntryError{"name", "and origin are needed for a food of your own"}
+		return nil, EntryError{"name", texts.Say("larder.andOriginAreNeededForA")}
 	}
 	e.names(f)
 	if e.Origin != "" {
@@ -134,7 +134,7 @@ func (l *Larder) amended(e Entry) (*Food, error) {
 	if e.Why != "" {
 		f.Why = e.Why
 	} else if f.Own == Added {
-		f.Why = "Added by the cook."
+		f.Why = texts.Say("larder.addedByTheCook")
 	}
 	if e.Grade != "" {
 		f.Grade = e.Grade
@@ -145,7 +145,7 @@ func (l *Larder) amended(e Entry) (*Food, error) {
 	if e.Homes != nil {
 		for _, home := range e.Homes {
 			if !slices.Contains(l.Kitchens(), home) {
-				return nil, EntryError{"homes", fmt.Sprintf("%q is no family of kitchens", home)}
+				return nil, EntryError{"homes", texts.Say("larder.isNoFamilyOfKitchens", home)}
 			}
 		}
 		f.Homes = e.Homes
@@ -215,34 +215,34 @@ func (c *Composition) byName() map[string]*Figure {
 func (e Entry) sound() error {
 	switch {
 	case !entryID.MatchString(e.ID) || len(e.ID) > mostNameLetters:
-		return EntryError{"id", "must be lower-case words joined by hyphens"}
+		return EntryError{"id", texts.Say("larder.mustBeLowerCaseWordsJoined")}
 	case len(e.Name) > mostNameLetters || len(Words(e.Name)) == 0 && e.Name != "":
-		return EntryError{"name", fmt.Sprintf("must hold letters, at most %d", mostNameLetters)}
+		return EntryError{"name", texts.Say("larder.mustHoldLettersAtMost", mostNameLetters)}
 	case len(e.Aliases) > mostAliases:
-		return EntryError{"aliases", fmt.Sprintf("may be %d at most", mostAliases)}
+		return EntryError{"aliases", texts.Say("larder.mayBeAtMost", mostAliases)}
 	case e.Origin != "" && !slices.Contains([]Origin{FromAnimal, FromPlant, FromFungus, FromMineral, Mixed}, e.Origin):
-		return EntryError{"origin", fmt.Sprintf("%q is none of animal, plant, fungus, mineral, mixed", e.Origin)}
+		return EntryError{"origin", texts.Say("larder.isNoneOfAnimalPlantFungus", e.Origin)}
 	case e.Animal != "" && ownKinds[e.Animal] == "":
-		return EntryError{"animal", fmt.Sprintf("%q is no class of animal matter", e.Animal)}
+		return EntryError{"animal", texts.Say("larder.isNoClassOfAnimalMatter", e.Animal)}
 	case e.Origin != "" && (e.Origin == FromAnimal) != (e.Animal != "") && e.Origin != Mixed:
-		return EntryError{"animal", "must be named for animal food, and only for it"}
+		return EntryError{"animal", texts.Say("larder.mustBeNamedForAnimalFood")}
 	case e.Grade != "" && !slices.Contains([]Grade{Whole, Plain, Refined, Analogue}, e.Grade):
-		return EntryError{"grade", fmt.Sprintf("%q is none of whole, plain, refined, analogue", e.Grade)}
+		return EntryError{"grade", texts.Say("larder.isNoneOfWholePlainRefined", e.Grade)}
 	case e.Density != nil && (*e.Density < leastDensity || *e.Density > mostDensity):
-		return EntryError{"density", fmt.Sprintf("must lie between %g and %g g/ml", leastDensity, mostDensity)}
+		return EntryError{"density", texts.Say("larder.mustLieBetweenAndGMl", leastDensity, mostDensity)}
 	}
 	for unit, grams := range e.Pieces {
 		if grams <= 0 || grams > mostFigure || unit == "" {
-			return EntryError{"pieces." + unit, "must be a weight in grams above 0"}
+			return EntryError{"pieces." + unit, texts.Say("larder.mustBeAWeightInGrams")}
 		}
 	}
 	names := (&Composition{}).byName()
 	for name, v := range e.Per100 {
 		if names[name] == nil {
-			return EntryError{"per100." + name, "is no figure of the larder"}
+			return EntryError{"per100." + name, texts.Say("larder.isNoFigureOfTheLarder")}
 		}
 		if v < 0 || v > mostFigure {
-			return EntryError{"per100." + name, "must be a figure from 0 up"}
+			return EntryError{"per100." + name, texts.Say("larder.mustBeAFigureFromUp")}
 		}
 	}
 	return nil

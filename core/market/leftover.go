@@ -9,6 +9,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/measure"
+	"yembra/core/texts"
 )
 
 // loose writes what is sold by weight, or by the piece where pieces are known.
@@ -36,17 +37,17 @@ func (s *shop) leftovers(items []Item) {
 		if food == nil || it.PackGrams == 0 || it.Left < leastRest*it.PackGrams {
 			continue
 		}
-		it.LeftUse = measure.ShowGrams(measure.Exactly(it.Left), measure.Loose) + " left"
+		it.LeftUse = texts.Say("market.isLeft", measure.ShowGrams(measure.Exactly(it.Left), measure.Loose))
 		if most := largest(it.Uses); most.Grams > 0 && it.Left <= most.Grams*0.5 {
-			it.LeftUse += "; could go into " + most.Dish
+			it.LeftUse += "; " + texts.Say("market.couldGoInto", most.Dish)
 		}
 		switch days := food.Storage; {
 		case larder.Or(it.pack.Opened, 0) > 0:
-			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (fridge)", *it.pack.Opened)
+			it.LeftUse += "; " + texts.Say("market.keepsAboutDaysOpened", *it.pack.Opened, texts.Say("market.fridge"))
 		case loosely(food) && !it.pack.Closed && days.Sealed > 0:
-			it.LeftUse += fmt.Sprintf("; keeps about %g days whole (%s)", days.Sealed, days.Place)
+			it.LeftUse += "; " + texts.Say("market.keepsAboutDaysWhole", days.Sealed, days.Place)
 		case days.Opened > 0:
-			it.LeftUse += fmt.Sprintf("; keeps about %g days opened (%s)", days.Opened, days.OpenedPlace)
+			it.LeftUse += "; " + texts.Say("market.keepsAboutDaysOpened", days.Opened, days.OpenedPlace)
 		}
 	}
 }
@@ -70,27 +71,27 @@ func (s *shop) spare(items []Item, dishes []Dish) []string {
 		}
 		waste := it.Bought * (1 - food.Edible.Share)
 		if food.Edible.Share > 0 && waste >= leastPeel && food.Tagged(larder.StockPeel) {
-			peels = append(peels, fmt.Sprintf("%s of the %s (about %s)", food.Edible.Thrown, food.Name, measure.ShowGrams(measure.Exactly(waste), measure.Loose)))
+			peels = append(peels, texts.Say("market.ofTheAbout", food.Edible.Thrown, food.Name, measure.ShowGrams(measure.Exactly(waste), measure.Loose)))
 		}
 		for _, u := range it.Uses {
 			if strings.Contains(u.Text, "soaked") && food.Aisle == "mushrooms" {
-				out = append(out, fmt.Sprintf("The soaking water of the %s (%s) carries savour: strain it into the sauce or the stock.", food.Name, u.Dish))
+				out = append(out, texts.Say("market.theSoakingWaterOfTheCarries", food.Name, u.Dish))
 				break
 			}
 		}
 		if food.Tagged(larder.WhippingWater) && it.Form == "" {
-			out = append(out, fmt.Sprintf("The cooking water of the %s thickens and whips; keep it cold for three days.", food.Name))
+			out = append(out, texts.Say("market.theCookingWaterOfTheThickens", food.Name))
 		}
 		if food.Tagged(larder.ThickeningPot) {
-			out = append(out, fmt.Sprintf("The cooking water of the %s (%s) thickens a soup or a dough.", food.Name, it.Uses[0].Dish))
+			out = append(out, texts.Say("market.theCookingWaterThickensASoup", food.Name, it.Uses[0].Dish))
 		}
 	}
 	if len(peels) > 0 {
-		where := "simmer them for a stock and freeze it"
+		where := texts.Say("market.simmerThemForAStockAnd")
 		if pot != "" {
-			where = "they can go into the pot of " + pot
+			where = texts.Say("market.theyCanGoIntoThePot", pot)
 		}
-		out = append(out, larder.Capital(strings.Join(peels, ", "))+": washed, "+where+".")
+		out = append(out, texts.Say("market.washed", larder.Capital(strings.Join(peels, ", ")), where))
 	}
 	slices.Sort(out)
 	return out

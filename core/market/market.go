@@ -5,7 +5,6 @@ package market
 
 import (
 	"cmp"
-	"fmt"
 	"maps"
 	"math"
 	"slices"
@@ -14,6 +13,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/swap"
+	"yembra/core/texts"
 )
 
 // Dish is an adapted dish of the day with its lines at the size of the table.
@@ -243,7 +243,7 @@ func pieceOf(food *larder.Food) float64 {
 func (s *shop) buy(it *Item, have float64) {
 	food := s.larder.Food(it.Food)
 	if food == nil {
-		it.Shown = "as the recipe says"
+		it.Shown = texts.Say("market.asTheRecipeSays")
 		return
 	}
 	pack, holds := s.packOf(food, it.Form)
@@ -265,11 +265,11 @@ func (s *shop) buy(it *Item, have float64) {
 	it.Cost = cost / 1000 * s.larder.Price(food)
 	switch {
 	case missing == 0 && it.Bought > 0:
-		it.Shown = "in the house"
+		it.Shown = texts.Say("market.inTheHouse")
 	case it.Packs > 0:
-		it.Shown = fmt.Sprintf("%g %s of %s", it.Packs, plural(it.PackName, it.Packs), measure.ShowGrams(measure.Exactly(it.PackGrams), measure.Loose))
+		it.Shown = texts.Say("market.of", it.Packs, plural(it.PackName, it.Packs), measure.ShowGrams(measure.Exactly(it.PackGrams), measure.Loose))
 	case it.Bought == 0:
-		it.Shown = "a little"
+		it.Shown = texts.Say("market.aLittle")
 	default:
 		it.Shown = s.loose(food, missing)
 	}

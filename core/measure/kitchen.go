@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"math"
 	"strings"
+
+	"yembra/core/texts"
 )
 
 // Care says how strictly an amount may be rounded.
@@ -82,10 +84,12 @@ func ShowGrams(s Span, care Care) string {
 	return trim(lo) + "-" + trim(hi) + ThinSpace + unit
 }
 
+// Pinched is the least that a kitchen measures.
+var Pinched = texts.Say("measure.aPinch")
+
 // A mass below leastShown grams is not shown beside the spoons that measure it; a
 // liquid below leastPoured millilitres is measured by the spoon.
 const (
-	aPinch      = "a pinch"
 	leastShown  = 0.5
 	spoonGrams  = 12.0
 	leastPoured = 60.0
@@ -106,7 +110,7 @@ func ShowMatter(s Span, density float64, pours bool, care Care) string {
 		return ShowGrams(s, care)
 	}
 	spoons := ShowMillilitres(grams/density, Metric, Loose)
-	if spoons == aPinch {
+	if spoons == Pinched {
 		return spoons + " of"
 	}
 	if grams < leastShown || pours {
@@ -156,7 +160,7 @@ func ShowMillilitres(ml float64, sys System, care Care) string {
 		}
 	}
 	if care == Loose && ml > 0 {
-		return aPinch
+		return Pinched
 	}
 	return trim(math.Round(ml*10)/10) + ThinSpace + "ml"
 }

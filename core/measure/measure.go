@@ -7,6 +7,8 @@ import (
 	"errors"
 	"fmt"
 	"math"
+
+	"yembra/core/texts"
 )
 
 // Span is a closed range of one figure. A single figure has Low == High.
@@ -83,12 +85,12 @@ func Grams(a Amount, size string, m Matter, sys System) (Span, Basis, error) {
 		if m.Density <= 0 {
 			return Span{}, Basis{}, fmt.Errorf("volume of a food without a density: %w", ErrUnknown)
 		}
-		text := fmt.Sprintf("1 %s = %s ml, %s g/ml", a.Unit, trim(ml), trim(m.Density))
+		text := texts.Say("measure.mlGMl", a.Unit, trim(ml), trim(m.Density))
 		return a.Span().Times(ml * m.Density), Basis{Text: text, Source: m.Source, Estimate: m.Estimate || unit.estimate}, nil
 	}
 	if unit.usual > 0 {
-		text := fmt.Sprintf("1 %s taken as %s g", a.Unit, trim(unit.usual))
-		return a.Span().Times(unit.usual), Basis{Text: text, Source: "kitchen habit", Estimate: true}, nil
+		text := texts.Say("measure.takenAsG", a.Unit, trim(unit.usual))
+		return a.Span().Times(unit.usual), Basis{Text: text, Source: texts.Say("measure.kitchenHabit"), Estimate: true}, nil
 	}
 	return Span{}, Basis{}, fmt.Errorf("one %s of it: %w", a.Unit, ErrUnknown)
 }
@@ -150,7 +152,7 @@ func (m Matter) pieceWeight(u Unit, size string) (Span, string, bool) {
 			case "large":
 				w = w.Times(largePiece)
 			}
-			text = fmt.Sprintf("1 %s piece = %s g", size, trimSpan(w))
+			text = texts.Say("measure.pieceG", size, trimSpan(w))
 		}
 		return w, text, true
 	}

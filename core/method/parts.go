@@ -9,6 +9,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
+	"yembra/core/texts"
 )
 
 // ownPart is the number of preparing steps from which what a swap brings is a
@@ -73,7 +74,7 @@ func (p *parting) component(i int) {
 			stands[id] = len(main.Lines)
 			name := p.l.SwapNamed(id).Short
 			line = swap.Line{Line: recipe.Line{
-				Text: "the " + name + ", from above", Form: larder.RawForm, Name: name, Alternatives: []recipe.Alternative{}, Origin: larder.FromPlant,
+				Text: texts.Say("method.fromAbove", name), Form: larder.RawForm, Name: name, Alternatives: []recipe.Alternative{}, Origin: larder.FromPlant,
 			}, From: line.From, Change: swap.Swapped, Made: id}
 		}
 		at[n] = len(main.Lines)

@@ -1,7 +1,6 @@
 package method
 
 import (
-	"fmt"
 	"slices"
 
 	"yembra/core/flow"
@@ -9,6 +8,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
+	"yembra/core/texts"
 )
 
 // fewServings is assumed where a recipe does not say for how many it is.
@@ -53,21 +53,21 @@ func (c *Carrier) sidePot(was recipe.Component, comp *swap.Component, here []*st
 	number := sauceBefore(&b, comp, at, share)
 	b.Sauce = measure.RoundGrams(b.Sauce, measure.Loose)
 	all := listed(names)
-	b.Steps = append(b.Steps, fmt.Sprintf("On a board and with a knife of its own, get the %s ready, away from everything else. Wash hands, board and knife before anything else is touched.", all))
+	b.Steps = append(b.Steps, texts.Say("method.onABoardAndWithA", all))
 	switch {
 	case at >= 0 && b.Sauce >= leastSauce:
 		b.Step = number + 1
-		b.Steps = append(b.Steps, fmt.Sprintf("Before “%s …”, take about %s of what is in the pot (the share of %g of %g) into a second pot.", flow.Beginning(comp.Steps[at].Text), measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
+		b.Steps = append(b.Steps, texts.Say("method.beforeTakeAboutOfWhatIs", flow.Beginning(comp.Steps[at].Text), measure.ShowGrams(measure.Exactly(b.Sauce), measure.Loose), guests, table))
 	default:
 		b.Sauce = 0
-		b.Steps = append(b.Steps, "Cook it in a pan of its own beside the dish.")
+		b.Steps = append(b.Steps, texts.Say("method.cookItInAPanOf"))
 	}
 	for _, s := range was.Steps {
 		if slices.ContainsFunc(here, func(r *standIn) bool { return slices.Contains(s.Lines, r.line) }) {
-			b.Steps = append(b.Steps, "In the second pot, as the original has it: "+s.Text)
+			b.Steps = append(b.Steps, texts.Say("method.inTheSecondPotAsThe", s.Text))
 		}
 	}
-	b.Steps = append(b.Steps, "Stir and serve it with a spoon of its own. Raw meat and fish never stand above other food; leftovers are heated to 74 °C, once.")
+	b.Steps = append(b.Steps, texts.Say("method.stirAndServeItWithA"))
 	return b
 }
 
@@ -85,9 +85,9 @@ func (c *Carrier) sideLines(b *swap.Branch, here []*standIn, share float64) []st
 		}
 		b.Lines = append(b.Lines, text)
 		if t, ok := c.book.Larder().CoreTemperatureOf(r.was.Animal, c.book.Larder().Food(r.was.FoodID()).Kind, r.was.Form); ok {
-			say := fmt.Sprintf("%s: %g °C in the middle, by a probe", larder.Capital(r.was.Name), t.Celsius)
+			say := texts.Say("method.cInTheMiddleByA", larder.Capital(r.was.Name), t.Celsius)
 			if t.Rest > 0 {
-				say += fmt.Sprintf(", then %g minutes of rest", t.Rest)
+				say = texts.Say("method.thenMinutesOfRest", say, t.Rest)
 			}
 			b.Core = append(b.Core, say+" ("+c.book.Larder().SourceTitle(t.Source)+").")
 		}

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/texts"
 )
 
 // InContext settles names that mean two foods by what else the recipe holds:
@@ -24,7 +25,7 @@ func (r *Reader) InContext(d *Dish) {
 					continue
 				}
 				mended := r.LineAs(l.Text, x.Food, d.Measures)
-				mended.Why = found(x.Food).why + " Taken so because of what else is in the recipe."
+				mended.Why = texts.Say("recipe.takenSoBecauseOfWhatElse", found(x.Food).why)
 				*l = mended
 			}
 		}

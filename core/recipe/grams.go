@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/measure"
+	"yembra/core/texts"
 )
 
 // The forms of the larder that words of a line choose: pulses out of a tin, drained; what is
@@ -56,7 +57,7 @@ func gramsOf(food *larder.Food, form string, q quantity, sys measure.System) (*m
 // itself.
 func massOf(food *larder.Food, form string, q quantity, sys measure.System) (*measure.Span, *measure.Basis) {
 	if q.grams != nil {
-		return q.grams, &measure.Basis{Text: "as the recipe states", Source: measure.SourceUnits}
+		return q.grams, &measure.Basis{Text: texts.Say("recipe.asTheRecipeStates"), Source: measure.SourceUnits}
 	}
 	if q.amount == nil {
 		return nil, nil
@@ -68,16 +69,16 @@ func massOf(food *larder.Food, form string, q quantity, sys measure.System) (*me
 	density := m.Density
 	if q.each != nil {
 		g := q.amount.Span().Over(*q.each)
-		text := "pack size as the recipe states"
+		text := texts.Say("recipe.packSizeAsTheRecipeStates")
 		if share := drainedShare(food, form, *q.each); share < 1 {
 			g = g.Times(share)
-			text = fmt.Sprintf("pack size less the liquid (%.0f %% drained)", share*100)
+			text = texts.Say("recipe.packSizeLessTheLiquidDrained", share*100)
 		}
 		return &g, &measure.Basis{Text: text, Source: measure.SourceUnits}
 	}
 	if q.ml != nil && density > 0 {
 		g := q.amount.Span().Over(*q.ml).Times(density)
-		return &g, &measure.Basis{Text: "pack volume as the recipe states", Source: m.Source, Estimate: m.Estimate}
+		return &g, &measure.Basis{Text: texts.Say("recipe.packVolumeAsTheRecipeStates"), Source: m.Source, Estimate: m.Estimate}
 	}
 	amount := *q.amount
 	if q.sole {
@@ -85,7 +86,7 @@ func massOf(food *larder.Food, form string, q quantity, sys measure.System) (*me
 	}
 	if each, ok := m.Pieces["thumb"]; ok && q.inches > 0 {
 		g := amount.Span().Over(each).Times(q.inches)
-		return &g, &measure.Basis{Text: fmt.Sprintf("an inch = %g-%g g", each.Low, each.High), Source: m.Source, Estimate: m.Estimate}
+		return &g, &measure.Basis{Text: texts.Say("recipe.anInchG", each.Low, each.High), Source: m.Source, Estimate: m.Estimate}
 	}
 	if amount.Unit == measure.Stick && (food == nil || food.Kind != "butter" && food.Kind != "fat" && food.Kind != "oil") {
 		for _, u := range []string{"stick", "stalk", "piece"} {
@@ -98,7 +99,7 @@ func massOf(food *larder.Food, form string, q quantity, sys measure.System) (*me
 	}
 	if countUnit(amount.Unit) && q.volume != nil && density > 0 {
 		g := q.volume.Times(density)
-		return &g, &measure.Basis{Text: "volume as the recipe states", Source: m.Source, Estimate: m.Estimate}
+		return &g, &measure.Basis{Text: texts.Say("recipe.volumeAsTheRecipeStates"), Source: m.Source, Estimate: m.Estimate}
 	}
 	if food == nil {
 		d, _ := measure.DimensionOf(amount.Unit)

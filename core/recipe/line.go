@@ -1,13 +1,13 @@
 package recipe
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
+	"yembra/core/texts"
 )
 
 // Reader reads recipes with the knowledge of a larder. It keeps no state
@@ -31,7 +31,7 @@ func (r *Reader) LineAs(text string, food *larder.Food, sys measure.System) Line
 	f := found(food)
 	line.Food, line.Form = &food.ID, larder.RawForm
 	line.Origin, line.Animal, line.Hidden, line.Check = f.origin, f.animal, f.hidden, f.check
-	line.Why = "Named by the cook. " + f.why
+	line.Why = texts.Say("recipe.namedByTheCook", f.why)
 	line.Beware = r.beware(food)
 	c := cursorOver(r.lines(), lex.Scan(text), sys)
 	q := c.quantity()
@@ -62,7 +62,7 @@ func (r *Reader) beware(f *larder.Food) string {
 		return ""
 	}
 	c := f.Confusables[0]
-	return fmt.Sprintf("Not to be taken for %s. %s", r.larder.Food(c.With).Name, c.Differs)
+	return texts.Say("recipe.notToBeTakenFor", r.larder.Food(c.With).Name, c.Differs)
 }
 
 // mostLineBytes is how much of an ingredient line is looked at; the rest stays
@@ -113,7 +113,7 @@ func (r *Reader) Line(text string, sys measure.System) Line {
 			line.Amount.Unit = n.unit
 		}
 	} else if line.Why == "" {
-		line.Why = "Not in the larder yet: name it by hand or choose one of the suggestions."
+		line.Why = texts.Say("recipe.notInTheLarderYetName")
 	}
 	if n.partEach != nil && q.amount != nil && q.amount.Unit == measure.Piece {
 		q.each = n.partEach

@@ -1,10 +1,10 @@
 package recipe
 
 import (
-	"fmt"
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/texts"
 )
 
 // finding is what the matcher makes of one food name.
@@ -112,16 +112,16 @@ func found(food *larder.Food) finding {
 func reason(name string, origin larder.Origin, animal larder.Animal) string {
 	switch origin {
 	case larder.FromAnimal:
-		return fmt.Sprintf("%s is %s.", larder.Capital(name), classNames[animal])
+		return texts.Say("recipe.is", larder.Capital(name), classNames[animal])
 	case larder.Mixed:
-		return fmt.Sprintf("%s comes with and without animal matter; read the label.", larder.Capital(name))
+		return texts.Say("recipe.comesWithAndWithoutAnimalMatter", larder.Capital(name))
 	}
-	return fmt.Sprintf("%s: %s.", larder.Capital(name), origin)
+	return texts.Say("recipe.comesFrom", larder.Capital(name), texts.Say("recipe."+string(origin)))
 }
 
 var classNames = map[larder.Animal]string{
-	larder.Meat: "meat", larder.Poultry: "poultry", larder.Fish: "fish", larder.Shellfish: "shellfish", larder.Dairy: "dairy",
-	larder.Egg: "laid by an animal", larder.Honey: "made by bees", larder.Gelatine: "boiled from skins and bones", larder.Fat: "animal fat", larder.Insect: "made from insects",
+	larder.Meat: texts.Say("recipe.isMeat"), larder.Poultry: texts.Say("recipe.isPoultry"), larder.Fish: texts.Say("recipe.isFish"), larder.Shellfish: texts.Say("recipe.isShellfish"), larder.Dairy: texts.Say("recipe.isDairy"),
+	larder.Egg: texts.Say("recipe.laidByAnAnimal"), larder.Honey: texts.Say("recipe.madeByBees"), larder.Gelatine: texts.Say("recipe.boiledFromSkinsAndBones"), larder.Fat: texts.Say("recipe.animalFat"), larder.Insect: texts.Say("recipe.madeFromInsects"),
 }
 
 // standIns turns an animal name into a plant one where the words beside it
@@ -138,7 +138,7 @@ func (m matcher) standIns(f *finding, words []string, matches []larder.Match) {
 		if m.clears(w, f.animal) {
 			name := f.food.Name
 			*f = finding{origin: larder.FromPlant, check: true, start: f.start, end: f.end,
-				why: fmt.Sprintf("Said to be without animal matter in place of %s; read the label.", name)}
+				why: texts.Say("recipe.saidToBeWithoutAnimalMatter", name)}
 			return
 		}
 	}
@@ -146,7 +146,7 @@ func (m matcher) standIns(f *finding, words []string, matches []larder.Match) {
 		i := slices.IndexFunc(matches, func(x larder.Match) bool { return x.End == f.start })
 		if i >= 0 && GivesMilk(matches[i].Food) {
 			*f = finding{origin: larder.FromPlant, check: true, start: matches[i].Start, end: f.end,
-				why: fmt.Sprintf("Made from %s, not from an animal.", matches[i].Food.Name)}
+				why: texts.Say("recipe.madeFromNotFromAnAnimal", matches[i].Food.Name)}
 		}
 	}
 }
@@ -183,14 +183,14 @@ func (m matcher) guard(f *finding, words []string, matches []larder.Match) {
 		}
 		if i+1 < len(words) && m.larder.Language().Lines.Flavoured[words[i+1]] {
 			*f = finding{food: f.food, origin: larder.Mixed, animal: class, check: true, start: f.start, end: f.end,
-				why: fmt.Sprintf("Flavoured like %s: may or may not hold it; read the label.", name)}
+				why: texts.Say("recipe.flavouredLikeMayOrMayNot", name)}
 			return
 		}
 		if f.food != nil && f.food.Origin == larder.Mixed {
 			f.animal = class
 		}
 		*f = finding{origin: larder.FromAnimal, animal: class, start: f.start, end: f.end,
-			why: fmt.Sprintf("The name says %s (%s).", name, classNames[class])}
+			why: texts.Say("recipe.theNameSays", name, classNames[class])}
 	}
 	inside := func(i int) bool { return (f.food != nil || f.check) && i >= f.start && i < f.end }
 	for _, x := range matches {

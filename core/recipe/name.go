@@ -7,6 +7,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
+	"yembra/core/texts"
 )
 
 // nameRead is the name part of a line, understood.
@@ -243,7 +244,7 @@ func (r *Reader) alternatives(n *nameRead, parts [][]lex.Token, counted bool, wh
 		}
 		if other.origin == larder.FromAnimal && f.origin != larder.FromAnimal && f.origin != larder.Mixed {
 			f.origin, f.animal, f.check = larder.Mixed, other.animal, true
-			f.why = "One of the choices is " + classNames[other.animal] + "; take the plant one."
+			f.why = texts.Say("recipe.oneOfTheChoicesIs", classNames[other.animal])
 		}
 	}
 	return f

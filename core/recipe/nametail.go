@@ -2,13 +2,13 @@ package recipe
 
 import (
 	"cmp"
-	"fmt"
 	"slices"
 	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
+	"yembra/core/texts"
 )
 
 // stripPreparation parts leading words such as "finely chopped" from the name.
@@ -78,7 +78,7 @@ func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets 
 		f := r.match.name(normalised(run[at+1:]), false)
 		if f.origin == larder.FromAnimal {
 			n.finding.origin, n.finding.animal = larder.FromAnimal, f.animal
-			n.finding.why = fmt.Sprintf("Comes with %s (%s).", strings.ToLower(f.label()), classNames[f.animal])
+			n.finding.why = texts.Say("recipe.comesWith", strings.ToLower(f.label()), classNames[f.animal])
 			return
 		}
 	}
@@ -113,7 +113,7 @@ func (r *Reader) ofPart(n *nameRead, part string) {
 			each := n.finding.food.Matter.Pieces[part]
 			n.finding.food = f
 			n.finding.why = reason(f.Name, f.Origin, f.Animal)
-			n.preparation = strings.TrimPrefix(n.preparation+fmt.Sprintf(", %s only", part), ", ")
+			n.preparation = strings.TrimPrefix(n.preparation+", "+texts.Say("recipe.only", part), ", ")
 			n.partEach = &each
 			return
 		}

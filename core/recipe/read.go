@@ -1,7 +1,6 @@
 package recipe
 
 import (
-	"fmt"
 	"maps"
 	"slices"
 	"strings"
@@ -9,6 +8,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
+	"yembra/core/texts"
 )
 
 // Parts reads the ingredient lines of a recipe that is taken apart; steps are
@@ -18,7 +18,7 @@ func (r *Reader) Parts(src Source, sys measure.System) (Source, Dish) {
 	d := Dish{Measures: sys, Name: src.Name, Serves: r.yields.serves(src.Yield), Components: []Component{}, Notices: []Notice{}}
 	src, cut := bounded(src)
 	if cut {
-		d.Note("text", TooLong, fmt.Sprintf("The text is longer than any recipe: only the first %d ingredient lines and %d steps were read.", mostLines, mostSteps))
+		d.Note("text", TooLong, texts.Say("recipe.theTextIsLongerThanAny", mostLines, mostSteps))
 	}
 	for _, s := range src.Sections {
 		c := Component{Name: s.Name, Lines: []Line{}, Steps: []Step{}}
@@ -169,5 +169,5 @@ func (r *Reader) Suggest(name string) string {
 	for i, f := range near {
 		names[i] = f.Name
 	}
-	return "; nearest are " + strings.Join(names, ", ")
+	return texts.Say("recipe.nearestAre", strings.Join(names, ", "))
 }

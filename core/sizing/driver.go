@@ -9,6 +9,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // Pan is a baking tin or dish, in centimetres inside.
@@ -169,9 +170,9 @@ func AsBought(line recipe.Line, f *larder.Food) string {
 	grams := measure.ShowGrams(measure.Exactly(line.Mass()*form.Base), measure.Loose)
 	switch {
 	case form.Base < swollenBelow:
-		return "from about " + grams + " dry"
+		return texts.Say("sizing.fromAboutDry", grams)
 	case form.Base > shrunkAbove:
-		return "from about " + grams
+		return texts.Say("sizing.fromAbout", grams)
 	}
 	return ""
 }

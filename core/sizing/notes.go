@@ -1,7 +1,6 @@
 package sizing
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"strings"
@@ -9,6 +8,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // whole rounds what is counted to halves up to three and to whole ones above.
@@ -89,24 +89,24 @@ func notes(l *larder.Larder, d recipe.Dish, k float64) []string {
 			})
 		})
 	}
-	out = append(out, "Salt is scaled with the rest: hold a little back and taste.")
+	out = append(out, texts.Say("sizing.saltIsScaledWithTheRest"))
 	if least, most := math.Pow(k, deepLeast), math.Pow(k, deepMost); most > timeDrift {
-		out = append(out, fmt.Sprintf("Minutes are those of the first size. Where the pot or dish is filled deeper, allow %.1f to %.1f times as long; the cues decide.", least, most))
+		out = append(out, texts.Say("sizing.minutesWhereItIsDeeper", least, most))
 	} else if 1/most > timeDrift {
-		out = append(out, fmt.Sprintf("Minutes are those of the first size. Where the pot or dish is filled less deep, %.1f to %.1f of the time may do; look early, the cues decide.", most, least))
+		out = append(out, texts.Say("sizing.minutesWhereItIsLessDeep", most, least))
 	}
 	if does("fry", "brown", "sear") && k > 1 {
-		out = append(out, "Fry and brown in batches that cover the pan once; a full pan stews.")
+		out = append(out, texts.Say("sizing.fryAndBrownInBatchesThat"))
 	}
 	if does("simmer", "reduce", "boil") {
-		out = append(out, "What boils away depends on the width of the pot, not on the amount: go by thickness.")
+		out = append(out, texts.Say("sizing.whatBoilsAwayDependsOnThe"))
 	}
 	if k > double {
 		if has(func(f *larder.Food) bool { return growth(f, k) < k && !slices.Contains(raisers, f.ID) }) {
-			out = append(out, fmt.Sprintf("Spices and chillies are held back above double (power %g, an estimate): taste and add.", strong))
+			out = append(out, texts.Say("sizing.spicesAndChilliesAreHeldBack", strong))
 		}
 		if has(func(f *larder.Food) bool { return slices.Contains(raisers, f.ID) }) {
-			out = append(out, fmt.Sprintf("Baking powder and soda are held back above double (power %g, an estimate).", raising))
+			out = append(out, texts.Say("sizing.bakingPowderAndSodaAreHeld", raising))
 		}
 	}
 	return out

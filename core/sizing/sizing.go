@@ -15,6 +15,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // Above double, hot spice and strong aromatics grow by the power of strong and
@@ -117,7 +118,7 @@ func Line(l *larder.Larder, line recipe.Line, k float64) recipe.Line {
 			text = strings.TrimSuffix(text, said) + many(said)
 		}
 	}
-	if text == "a pinch" {
+	if text == measure.Pinched {
 		text += " of"
 	} else if line.Grams != nil && byMeasure(amount.Unit) {
 		text += " (" + measure.ShowGrams(*line.Grams, measure.Loose) + ")"
@@ -208,7 +209,7 @@ func words(lang *language.Language, line recipe.Line) string {
 		rest += ", " + line.Preparation
 	}
 	if line.Optional {
-		rest += ", optional"
+		rest = texts.Say("sizing.optional", rest)
 	}
 	return rest
 }

@@ -1,9 +1,10 @@
 package stove
 
 import (
-	"fmt"
 	"slices"
 	"strconv"
+
+	"yembra/core/texts"
 )
 
 func itoa(n int) string { return strconv.Itoa(n) }
@@ -84,6 +85,8 @@ type Event struct {
 // Bounds of what an event may say.
 const (
 	mostText    = 500
+	mostScreen  = 100
+	mostKey     = 64
 	mostGrams   = 50_000.0
 	mostMinutes = 24 * 60.0
 )
@@ -97,25 +100,25 @@ func (w Wrong) Error() string { return w.Field + " " + w.Detail }
 // only too late (a move that is done already) is let through and changes
 // nothing.
 func Check(p *Program, s *State, e Event) error {
-	wrong := func(field, format string, a ...any) error { return Wrong{field, fmt.Sprintf(format, a...)} }
+	wrong := func(field, key string, a ...any) error { return Wrong{field, texts.Say(key, a...)} }
 	needs := needed[e.Kind]
 	switch {
 	case needs == nil:
-		return wrong("kind", "%q is not known", e.Kind)
+		return wrong("kind", "stove.isNotKnown", e.Kind)
 	case s.Ended > 0 && e.Kind != Undo:
-		return wrong("kind", "%q comes after the end; take the end back first", e.Kind)
+		return wrong("kind", "stove.comesAfterTheEndTakeThe", e.Kind)
 	case len(e.Text) > mostText:
-		return wrong("text", "is longer than %d letters", mostText)
-	case e.Screen == "" || len(e.Screen) > 100:
-		return wrong("screen", "is missing or longer than 100 letters")
-	case e.Key == "" || len(e.Key) > 64:
-		return wrong("key", "is missing or longer than 64 letters")
+		return wrong("text", "stove.isLongerThanLetters", mostText)
+	case e.Screen == "" || len(e.Screen) > mostScreen:
+		return wrong("screen", "stove.isMissingOrLongerThanLetters", mostScreen)
+	case e.Key == "" || len(e.Key) > mostKey:
+		return wrong("key", "stove.isMissingOrLongerThanLetters", mostKey)
 	}
 	if e.Move != "" && p.Move(e.Move) == nil {
-		return wrong("move", "%q is no move of this cook-through", e.Move)
+		return wrong("move", "stove.isNoMoveOfThisCook", e.Move)
 	}
 	if e.Line != "" && p.Line(e.Line) == nil {
-		return wrong("line", "%q is no line of this cook-through", e.Line)
+		return wrong("line", "stove.isNoLineOfThisCook", e.Line)
 	}
 	for _, field := range needs {
 		if err := e.needs(p, s, field); err != nil {
@@ -124,11 +127,11 @@ func Check(p *Program, s *State, e Event) error {
 	}
 	if e.Kind == Longer || e.Kind == Over {
 		if s.timer(e.Of) == nil {
-			return wrong("of", "%d is no timer", e.Of)
+			return wrong("of", "stove.isNoTimer", e.Of)
 		}
 	}
 	if e.Kind == Undo && !s.live(e.Of) {
-		return wrong("of", "%d is no event that stands", e.Of)
+		return wrong("of", "stove.isNoEventThatStands", e.Of)
 	}
 	return nil
 }
@@ -149,54 +152,54 @@ func (e *Event) needs(p *Program, s *State, field string) error {
 	switch field {
 	case "move":
 		if e.Move == "" {
-			return bad("move", "is missing")
+			return bad("move", texts.Say("stove.isMissing"))
 		}
 	case "line":
 		if e.Line == "" {
-			return bad("line", "is missing")
+			return bad("line", texts.Say("stove.isMissing"))
 		}
 	case "what":
 		if (e.Move == "") == (e.Line == "") {
-			return bad("line", "or a move is weighed, one of them")
+			return bad("line", texts.Say("stove.orAMoveIsWeighedOne"))
 		}
 		if e.Move != "" && e.Text != PotBefore && e.Text != PotAfter {
-			return bad("text", `is "before" or "after" for what a move works on`)
+			return bad("text", texts.Say("stove.isBeforeOrAfter"))
 		}
 	case "grams":
 		if !(e.Amount >= 0 && e.Amount <= mostGrams) {
-			return bad("amount", fmt.Sprintf("must be between 0 and %g grams", mostGrams))
+			return bad("amount", texts.Say("stove.mustBeBetweenAndGrams", mostGrams))
 		}
 	case "minutes":
 		if !(e.Amount > 0 && e.Amount <= mostMinutes) {
-			return bad("amount", fmt.Sprintf("must be above 0 and at most %g minutes", mostMinutes))
+			return bad("amount", texts.Say("stove.mustBeAboveAndAtMost", mostMinutes))
 		}
 	case "celsius":
 		if !(e.Amount >= -50 && e.Amount <= 500) {
-			return bad("amount", "must be between -50 and 500 degrees")
+			return bad("amount", texts.Say("stove.mustBeBetweenAndDegrees"))
 		}
 	case "cook":
 		if e.Amount != float64(int(e.Amount)) || e.Amount < 0 || int(e.Amount) > p.Cooks {
-			return bad("amount", fmt.Sprintf("must be the number of a cook, up to %d, or 0 for all", p.Cooks))
+			return bad("amount", texts.Say("stove.mustBeTheNumberOfA", p.Cooks))
 		}
 	case "text":
 		if e.Text == "" {
-			return bad("text", "is missing")
+			return bad("text", texts.Say("stove.isMissing"))
 		}
 	case "food":
 		if e.Food == "" && e.Text == "" {
-			return bad("food", "is missing")
+			return bad("food", texts.Say("stove.isMissing"))
 		}
 	case "band":
 		if p.Band(e.Text) == nil {
-			return bad("text", "names no band")
+			return bad("text", texts.Say("stove.namesNoBand"))
 		}
 	case "of":
 		if e.Of < 1 {
-			return bad("of", "names no event")
+			return bad("of", texts.Say("stove.namesNoEvent"))
 		}
 	case "plan":
 		if len(e.Plan) == 0 {
-			return bad("plan", "is empty")
+			return bad("plan", texts.Say("stove.isEmpty"))
 		}
 	}
 	return nil

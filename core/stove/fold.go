@@ -1,10 +1,11 @@
 package stove
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"strings"
+
+	"yembra/core/texts"
 )
 
 const minute = 60_000.0
@@ -121,7 +122,7 @@ func (s *State) in(p *Program, l *Line, e Event) {
 			s.put(l.ID, t.Share)
 		}
 	}
-	s.differs(e, m.ID, l.ID, fmt.Sprintf("%s went in late, after “%s”.", capital(l.Name), m.Name))
+	s.differs(e, m.ID, l.ID, texts.Say("stove.wentInLateAfter", capital(l.Name), m.Name))
 }
 
 func (s *State) start(m *Move, e Event) {
@@ -141,14 +142,7 @@ func (s *State) longer(p *Program, e Event) {
 	}
 	t.Ends = max(t.Ends, e.At) + int64(e.Amount*minute)
 	t.Minutes = float64(t.Ends-t.Begun) / minute
-	s.differs(e, t.Move, "", fmt.Sprintf("%s: %s longer.", t.Name, minutes(e.Amount)))
-}
-
-func minutes(n float64) string {
-	if n == 1 {
-		return "1 minute"
-	}
-	return fmt.Sprintf("%g minutes", n)
+	s.differs(e, t.Move, "", texts.Say("stove.longer", t.Name, texts.Say("stove.minutes", e.Amount)))
 }
 
 func capital(s string) string {
@@ -173,12 +167,12 @@ func (s *State) differ(p *Program, m *Move, l *Line, e Event) {
 	case Amount:
 		if l != nil {
 			s.Used[l.ID] = e.Amount
-			s.differs(e, where, l.ID, fmt.Sprintf("%s: %s instead of %s.", capital(l.Name), l.exactly(e.Amount), l.exactly(l.Grams)))
+			s.differs(e, where, l.ID, texts.Say("stove.otherAmount", capital(l.Name), l.exactly(e.Amount), l.exactly(l.Grams)))
 		}
 	case OtherFood:
 		if l != nil {
 			s.Instead[l.ID] = e.Text
-			s.differs(e, where, l.ID, fmt.Sprintf("%s instead of %s.", capital(e.Text), l.Name))
+			s.differs(e, where, l.ID, texts.Say("stove.insteadOf", capital(e.Text), l.Name))
 		}
 	case LeftOut:
 		if l != nil && s.rest(l.ID) > 0 {
@@ -188,12 +182,12 @@ func (s *State) differ(p *Program, m *Move, l *Line, e Event) {
 			if e.Text != "" {
 				why = " (" + e.Text + ")"
 			}
-			s.differs(e, where, l.ID, capital(l.Name)+" left out"+why+".")
+			s.differs(e, where, l.ID, texts.Say("stove.leftOut", capital(l.Name), why))
 		}
 	case Hotter, Cooler:
 		if m != nil {
 			s.begin(m.ID, e)
-			s.differs(e, m.ID, "", fmt.Sprintf("%s: %s than said.", m.Name, e.Kind))
+			s.differs(e, m.ID, "", texts.Say("stove.thanSaid", m.Name, texts.Say("stove."+string(e.Kind))))
 		}
 	case Word:
 		s.differs(e, where, e.Line, e.Text)
@@ -212,5 +206,5 @@ func (s *State) moved(p *Program, m *Move, e Event) {
 	} else {
 		s.Last = append(s.Last, m.ID)
 	}
-	s.differs(e, m.ID, "", fmt.Sprintf("%s: %s than planned.", m.Name, e.Kind))
+	s.differs(e, m.ID, "", texts.Say("stove.thanPlanned", m.Name, texts.Say("stove."+string(e.Kind))))
 }

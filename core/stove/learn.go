@@ -1,11 +1,11 @@
 package stove
 
 import (
-	"fmt"
 	"math"
 
 	"yembra/core/character"
 	"yembra/core/larder"
+	"yembra/core/texts"
 )
 
 // Measured is one loss that a kitchen has weighed, beside what was foreseen for
@@ -104,16 +104,9 @@ func Learn(x *larder.Loss, weighed []Measured) Factor {
 	}
 	centre, half := sum/precision, sure/math.Sqrt(precision)
 	f := Factor{Loss: x.ID, Name: x.Name, Factor: math.Exp(centre), Low: math.Exp(centre - half), High: math.Exp(centre + half), N: n}
-	f.Say = fmt.Sprintf("%s: %.2f times the book (%.2f to %.2f), from %s of this kitchen.", capital(x.Name), f.Factor, f.Low, f.High, weighings(n))
+	f.Say = texts.Say("stove.timesTheBookToFromOf", capital(x.Name), f.Factor, f.Low, f.High, texts.Say("stove.weighings", n))
 	return f
 }
 
 // sure is the quantile of 95 %.
 const sure = 1.959963984540054
-
-func weighings(n int) string {
-	if n == 1 {
-		return "one weighing"
-	}
-	return fmt.Sprintf("%d weighings", n)
-}

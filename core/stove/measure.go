@@ -3,6 +3,8 @@ package stove
 import (
 	"fmt"
 	"math"
+
+	"yembra/core/texts"
 )
 
 // weigh opens and ends weighings.
@@ -24,7 +26,7 @@ func (s *State) weigh(p *Program, m *Move, l *Line, e Event) {
 		s.Weighing = nil
 		s.Used[line.ID] = e.Amount
 		if math.Abs(e.Amount-w.Asked) > Tolerance(w.Asked) && w.Asked > 0 {
-			s.differs(e, w.Move, line.ID, fmt.Sprintf("%s: %s weighed, %s asked.", capital(line.Name), grams(e.Amount), grams(w.Asked)))
+			s.differs(e, w.Move, line.ID, texts.Say("stove.weighedAsked", capital(line.Name), grams(e.Amount), grams(w.Asked)))
 		}
 	default:
 		pot := s.Pots[w.Move]

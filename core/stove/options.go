@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"yembra/core/measure"
+	"yembra/core/texts"
 )
 
 // Tap is a deviation that is told by one tap: the event, but for what every event
@@ -42,25 +43,25 @@ func Different(p *Program, s *State, m *Move) []Tap {
 			out = append(out, Tap{Say: l.exactly(amount) + " " + l.Name, Kind: Amount, Move: m.ID, Line: l.ID, Amount: amount})
 		}
 		out = append(out,
-			Tap{Say: "other than " + l.Name, Kind: OtherFood, Move: m.ID, Line: l.ID, Search: true},
-			Tap{Say: "no " + l.Name, Kind: LeftOut, Move: m.ID, Line: l.ID},
-			Tap{Say: l.Name + " not now", Kind: Held, Move: m.ID, Line: l.ID})
+			Tap{Say: texts.Say("stove.otherThan", l.Name), Kind: OtherFood, Move: m.ID, Line: l.ID, Search: true},
+			Tap{Say: texts.Say("stove.none", l.Name), Kind: LeftOut, Move: m.ID, Line: l.ID},
+			Tap{Say: texts.Say("stove.notNow", l.Name), Kind: Held, Move: m.ID, Line: l.ID})
 	}
 	if t := s.Running(m.ID); t != nil {
 		for _, n := range []float64{2, 5} {
-			out = append(out, Tap{Say: fmt.Sprintf("%g minutes longer", n), Kind: Longer, Move: m.ID, Of: t.N, Amount: n})
+			out = append(out, Tap{Say: texts.Say("stove.minutesLonger", n), Kind: Longer, Move: m.ID, Of: t.N, Amount: n})
 		}
 	}
 	if m.Fire {
-		out = append(out, Tap{Say: "hotter", Kind: Hotter, Move: m.ID}, Tap{Say: "cooler", Kind: Cooler, Move: m.ID})
+		out = append(out, Tap{Say: texts.Say("stove.hotter"), Kind: Hotter, Move: m.ID}, Tap{Say: texts.Say("stove.cooler"), Kind: Cooler, Move: m.ID})
 	}
 	if s.Running(m.ID) == nil && !s.IsDone(m.ID) {
-		out = append(out, Tap{Say: "later", Kind: Later, Move: m.ID})
+		out = append(out, Tap{Say: texts.Say("stove.later"), Kind: Later, Move: m.ID})
 	}
 	sooner := 0
 	for _, other := range s.queue(p, 0) {
 		if other.ID != m.ID && sooner < mostSooner && s.available(p, other) {
-			out = append(out, Tap{Say: "earlier: " + other.Name, Kind: Earlier, Move: other.ID})
+			out = append(out, Tap{Say: texts.Say("stove.earlierOf", other.Name), Kind: Earlier, Move: other.ID})
 			sooner++
 		}
 	}

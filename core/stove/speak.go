@@ -5,6 +5,8 @@ import (
 	"math"
 	"slices"
 	"strings"
+
+	"yembra/core/texts"
 )
 
 // Notice is something the stove speaks up about.
@@ -51,12 +53,12 @@ func (s *State) speak(p *Program, now int64, behind float64) []Notice {
 	}
 	for _, t := range s.Timers {
 		if t.Over == 0 && now >= t.Ends {
-			text := t.Name + ": the time is up."
+			text := texts.Say("stove.theTimeIsUp", t.Name)
 			if ago := float64(now-t.Ends) / minute; ago >= longAgo {
-				text = fmt.Sprintf("%s: the time was up %.0f minutes ago and nobody answered.", t.Name, ago)
+				text = texts.Say("stove.theTimeWasUpMinutesAgo", t.Name, ago)
 			}
 			if t.Cue != "" {
-				text += " Look: " + t.Cue + "?"
+				text += " " + texts.Say("stove.lookFor", t.Cue)
 			}
 			say(Notice{ID: fmt.Sprintf("timer %d %d", t.N, t.Ends), Kind: TimerOver, Text: text, Grave: true, Move: t.Move, Timer: t.N})
 		}
@@ -65,7 +67,7 @@ func (s *State) speak(p *Program, now int64, behind float64) []Notice {
 		if w.Left > 0 {
 			text := fmt.Sprintf("%.0f °C.", w.Celsius)
 			if b := p.Band(w.Band); b != nil {
-				text = fmt.Sprintf("%s: %.0f °C, and it wants %s. %s", capital(b.Name), w.Celsius, b.Say, b.Caution)
+				text = texts.Say("stove.cAndItWants", capital(b.Name), w.Celsius, b.Say, b.Caution)
 			}
 			say(Notice{ID: fmt.Sprintf("band %s %d", w.Band, w.Left), Kind: OutOfBand, Text: text, Grave: true, Move: w.Move})
 		}
@@ -74,7 +76,7 @@ func (s *State) speak(p *Program, now int64, behind float64) []Notice {
 	s.unstarted(p, now, say)
 	if behind >= lateBy {
 		// Said again only when it grows by as much once more.
-		say(Notice{ID: fmt.Sprintf("late %.0f", behind/lateBy), Kind: Late, Text: fmt.Sprintf("%.0f minutes behind the plan.", behind)})
+		say(Notice{ID: fmt.Sprintf("late %.0f", behind/lateBy), Kind: Late, Text: texts.Say("stove.minutesBehindThePlan", behind)})
 	}
 	slices.SortStableFunc(out, func(a, b Notice) int { return grave(b) - grave(a) })
 	return out
@@ -107,11 +109,11 @@ func (s *State) forgotten(p *Program, say func(Notice)) {
 		held, late := s.Held[l.ID]
 		switch {
 		case late && s.IsDone(held) && s.rest(l.ID) > 1-most:
-			say(Notice{ID: "forgotten " + l.ID, Kind: Forgotten, Text: fmt.Sprintf("%s is still on the board. It was to go in with “%s”: now, or it is lost.", capital(l.Name), p.Move(held).Name), Grave: true, Line: l.ID, Move: held})
+			say(Notice{ID: "forgotten " + l.ID, Kind: Forgotten, Text: texts.Say("stove.isStillOnTheBoardIt", capital(l.Name), p.Move(held).Name), Grave: true, Line: l.ID, Move: held})
 		case s.Lately[l.ID] && l.Seasons && ending:
-			say(Notice{ID: "season " + l.ID, Kind: Season, Text: fmt.Sprintf("%s went in late: taste for it once more before serving.", capital(l.Name)), Line: l.ID})
+			say(Notice{ID: "season " + l.ID, Kind: Season, Text: texts.Say("stove.wentInLateTasteForIt", capital(l.Name)), Line: l.ID})
 		case all && !l.Made && s.rest(l.ID) > 1-most:
-			say(Notice{ID: "unused " + l.ID, Kind: Unused, Text: fmt.Sprintf("%s was not used. Why?", capital(l.Name)), Line: l.ID})
+			say(Notice{ID: "unused " + l.ID, Kind: Unused, Text: texts.Say("stove.wasNotUsedWhy", capital(l.Name)), Line: l.ID})
 		}
 	}
 }
@@ -143,7 +145,7 @@ func (s *State) unstarted(p *Program, now int64, say func(Notice)) {
 			since = max(since, s.Moves[id].Done)
 		}
 		if ago := float64(now-since) / minute; ago >= startWithin && m.Minutes > 0 {
-			say(Notice{ID: fmt.Sprintf("unstarted %s", m.ID), Kind: Unstarted, Text: fmt.Sprintf("“%s” has no timer yet.", m.Name), Move: m.ID})
+			say(Notice{ID: fmt.Sprintf("unstarted %s", m.ID), Kind: Unstarted, Text: texts.Say("stove.hasNoTimerYet", m.Name), Move: m.ID})
 		}
 	}
 }

@@ -3,6 +3,8 @@ package stove
 import (
 	"fmt"
 	"math"
+
+	"yembra/core/texts"
 )
 
 // Summary is what became of a cook-through.
@@ -27,11 +29,11 @@ func span(m float64) string {
 	n := int(math.Round(m))
 	switch {
 	case n < 60:
-		return fmt.Sprintf("%d min", n)
+		return texts.Say("stove.min", n)
 	case n%60 == 0:
 		return fmt.Sprintf("%d h", n/60)
 	}
-	return fmt.Sprintf("%d h %d min", n/60, n%60)
+	return texts.Say("stove.hMin", n/60, n%60)
 }
 
 // Took is how long a move took against what was planned, in minutes.
@@ -80,14 +82,10 @@ func Sum(p *Program, s *State, now int64) Summary {
 			out.Unused = append(out.Unused, l.Text)
 		}
 	}
-	switch n := len(s.Different); n {
-	case 0:
-		out.Say = "Cooked as the card has it"
-	case 1:
-		out.Say = "One thing was different"
-	default:
-		out.Say = fmt.Sprintf("%d things were different", n)
+	different := texts.Say("stove.cookedAsTheCardHasIt")
+	if n := len(s.Different); n > 0 {
+		different = texts.Say("stove.thingsWereDifferent", n)
 	}
-	out.Say += fmt.Sprintf("; %d of %d things done in %s.", done, len(p.Moves), span(out.Minutes))
+	out.Say = texts.Say("stove.ofThingsDoneIn", different, done, len(p.Moves), span(out.Minutes))
 	return out
 }

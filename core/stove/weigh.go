@@ -3,6 +3,8 @@ package stove
 import (
 	"fmt"
 	"math"
+
+	"yembra/core/texts"
 )
 
 // How a weighing ends by itself; estimates, in grams and milliseconds.
@@ -73,7 +75,7 @@ type Weight struct {
 func Judge(w *Weighing, readings []Reading) Weight {
 	var out Weight
 	if len(readings) == 0 {
-		out.Say = "waiting for the scale"
+		out.Say = texts.Say("stove.waitingForTheScale")
 		return out
 	}
 	last := readings[len(readings)-1]
@@ -91,11 +93,11 @@ func Judge(w *Weighing, readings []Reading) Weight {
 	out.Short = w.Asked - out.Grams
 	switch off := math.Round(math.Abs(out.Short)); {
 	case math.Abs(out.Short) <= Tolerance(w.Asked):
-		out.Right, out.Ready, out.Say = true, out.Steady, "that is it"
+		out.Right, out.Ready, out.Say = true, out.Steady, texts.Say("stove.thatIsIt")
 	case out.Short > 0:
-		out.Say = fmt.Sprintf("%.0f g more", off)
+		out.Say = texts.Say("stove.gMore", off)
 	default:
-		out.Say = fmt.Sprintf("%.0f g too much", off)
+		out.Say = texts.Say("stove.gTooMuch", off)
 	}
 	return out
 }

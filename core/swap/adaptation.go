@@ -1,7 +1,6 @@
 package swap
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"strings"
@@ -10,6 +9,7 @@ import (
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // Book applies the larder's swaps. It is read-only and safe to share.
@@ -63,7 +63,7 @@ func (x *bench) apply(dec Decisions, detail bool) Adaptation {
 			at, decided := x.at[ref]
 			if !decided {
 				if line.Origin == larder.Unknown && line.Food == nil {
-					a.Unresolved = append(a.Unresolved, Open{Line: ref, Why: fmt.Sprintf("%q is not in the larder, so nobody can say whether it is animal", line.Name)})
+					a.Unresolved = append(a.Unresolved, Open{Line: ref, Why: texts.Say("swap.isNotInTheLarderSo", line.Name)})
 				}
 				comp.Lines = append(comp.Lines, x.keep(line, &ref))
 				continue
@@ -102,7 +102,7 @@ func (x *bench) keep(line recipe.Line, ref *string) Line {
 	for _, other := range also { // what stands in the same line stays
 		line.Name += ", " + other.Name
 	}
-	line.Why = "The choice that comes from an animal or breaks a house rule is left out."
+	line.Why = texts.Say("swap.theChoiceThatComesFromAn")
 	line.Preparation, line.Text = "", line.Name
 	if line.Amount != nil {
 		line.Text = line.Amount.String() + " " + line.Name
@@ -134,7 +134,7 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 	ref := s.ref
 	chosen := x.larder.SwapNamed(dec.Swaps[ref])
 	if chosen == nil || !slices.Contains(s.allowed, chosen) {
-		open := Open{Line: ref, Why: "no swap chosen yet"}
+		open := Open{Line: ref, Why: texts.Say("swap.noSwapChosenYet")}
 		if len(s.allowed) == 0 {
 			open.Why, open.Nearest = s.noSwap(line.Name), x.nearest(s)
 		}
@@ -175,7 +175,7 @@ func (x *bench) beside(line recipe.Line, ref *string) []Line {
 		f := x.larder.Food(o.Food)
 		if f == nil || x.rules.Breaks(f) != "" {
 			left := recipe.Line{Name: o.Name}
-			out = append(out, Line{Line: leftOut(left, "It stood in one line with what is replaced: give it a line of its own to replace it."), From: ref, Change: Dropped})
+			out = append(out, Line{Line: leftOut(left, texts.Say("swap.itStoodInOneLineWith")), From: ref, Change: Dropped})
 			continue
 		}
 		text := strings.TrimSpace(o.Name)
@@ -184,7 +184,7 @@ func (x *bench) beside(line recipe.Line, ref *string) []Line {
 		}
 		out = append(out, Line{Line: recipe.Line{
 			Text: text, Food: &f.ID, Form: larder.RawForm, Name: o.Name, Preparation: line.Preparation, Alternatives: []recipe.Alternative{},
-			Origin: f.Origin, Check: f.Check, ToTaste: true, Optional: line.Optional, Why: "It stood in one line with what is replaced, and stays.",
+			Origin: f.Origin, Check: f.Check, ToTaste: true, Optional: line.Optional, Why: texts.Say("swap.itStoodInOneLineWith2"),
 		}, From: ref, Change: Adjusted})
 	}
 	return out
@@ -275,11 +275,11 @@ func (x *bench) balanceSalt(a *Adaptation) {
 				continue
 			}
 			span := measure.Exactly(left)
-			l.Why = fmt.Sprintf("Lowered from %s: the swaps bring salt of their own.", strings.TrimSpace(x.dish.Components[s.component].Lines[s.line].Text))
+			l.Why = texts.Say("swap.loweredFromTheSwapsBringSalt", strings.TrimSpace(x.dish.Components[s.component].Lines[s.line].Text))
 			l.Grams, l.Amount = &span, &measure.Amount{Low: left, High: left, Unit: measure.Gram}
 			l.Text = kitchenAmount(x.larder.Food(l.FoodID()), left) + " " + l.Name
 			if left == 0 {
-				l.Text = l.Name + ", only to taste"
+				l.Text = texts.Say("swap.onlyToTaste", l.Name)
 			}
 			if l.Change == Kept {
 				l.Change = Adjusted

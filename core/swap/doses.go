@@ -1,13 +1,13 @@
 package swap
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"strings"
 
 	"yembra/core/character"
 	"yembra/core/larder"
+	"yembra/core/texts"
 )
 
 // roomFor tells how many of a booster's doses still fit under the most it may
@@ -194,12 +194,12 @@ func moved(food *larder.Food, dose Dose, before, after *Adaptation) string {
 	for _, t := range after.Traits {
 		for _, u := range before.Traits {
 			if u.Trait == t.Trait && u.Component == t.Component && u.Part == t.Part && math.Abs(t.Steps-u.Steps) >= leastMove {
-				moved = append(moved, fmt.Sprintf("%s %+.1f", t.Trait, t.Steps-u.Steps))
+				moved = append(moved, texts.Say("swap.byTrait", t.Trait, t.Steps-u.Steps))
 			}
 		}
 	}
 	if moved == nil {
-		return fmt.Sprintf("%s %g g brings several traits a little nearer.", food.Name, dose.Grams)
+		return texts.Say("swap.gBringsSeveralTraitsALittle", food.Name, dose.Grams)
 	}
-	return fmt.Sprintf("%s %g g: %s steps.", food.Name, dose.Grams, strings.Join(moved, ", "))
+	return texts.Say("swap.gSteps", food.Name, dose.Grams, strings.Join(moved, ", "))
 }

@@ -2,14 +2,15 @@ package swap
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 	"slices"
+	"strings"
 
 	"yembra/core/character"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // Way is one change that moves a trait: a booster dosed otherwise, more or less of
@@ -82,10 +83,11 @@ func (b *Book) Ways(d recipe.Dish, dec Decisions, trait string, up bool) ([]Way,
 		if toward(w.Steps, up) < shownMove || !holdsAsWell(before.Structure, after.Structure) {
 			continue
 		}
-		w.Say += fmt.Sprintf(": %s %+.1f steps", trait, w.Steps)
+		moves := []string{texts.Say("swap.traitBySteps", trait, w.Steps)}
 		for _, m := range w.Also {
-			w.Say += fmt.Sprintf(", %s %+.1f", m.Trait, m.Steps)
+			moves = append(moves, texts.Say("swap.byTrait", m.Trait, m.Steps))
 		}
+		w.Say = texts.Say("swap.wayAndWhatItMoves", w.Say, strings.Join(moves, ", "))
 		ways = append(ways, w)
 	}
 	slices.SortStableFunc(ways, func(x, y Way) int { return cmp.Compare(y.worth(), x.worth()) })
@@ -126,9 +128,9 @@ func (b *Book) otherDoses(d recipe.Dish, dec Decisions, trait string, up bool) (
 	var out []Way
 	for i := range items {
 		item := &items[i]
-		grams, how := item.Grams+item.Step, "more"
+		grams, how := item.Grams+item.Step, "swap.moreOf"
 		if !up {
-			grams, how = item.Grams-item.Step, "less"
+			grams, how = item.Grams-item.Step, "swap.lessOf"
 		}
 		switch {
 		case up && (brings(item) <= 0 || item.Barred != "" || grams > item.Most), !up && !inOnce(dec, item.Food), grams < 0, len(out) >= mostTried:
@@ -136,7 +138,7 @@ func (b *Book) otherDoses(d recipe.Dish, dec Decisions, trait string, up bool) (
 		}
 		out = append(out, Way{
 			Dose: &Dose{Food: item.Food, Form: item.Form, Grams: grams, Component: item.Component},
-			Say:  fmt.Sprintf("%s %s %s", kitchenAmount(b.larder.Food(item.Food), item.Step), item.Name, how),
+			Say:  texts.Say(how, kitchenAmount(b.larder.Food(item.Food), item.Step), item.Name),
 		})
 	}
 	return out, nil
@@ -144,9 +146,9 @@ func (b *Book) otherDoses(d recipe.Dish, dec Decisions, trait string, up bool) (
 
 // otherAmounts are a quarter more, or less, of the lines that bring a trait.
 func (b *Book) otherAmounts(d *recipe.Dish, dec Decisions, before *Adaptation, trait string, up bool) []Way {
-	factor, how := moreOf, "A quarter more "
+	factor, how := moreOf, "swap.aQuarterMore"
 	if !up {
-		factor, how = lessOf, "A quarter less "
+		factor, how = lessOf, "swap.aQuarterLess"
 	}
 	servings := 1.0
 	if d.Serves != nil {
@@ -175,7 +177,7 @@ func (b *Book) otherAmounts(d *recipe.Dish, dec Decisions, before *Adaptation, t
 			}
 			tried[*l.From] = true
 			grams := measure.RoundGrams(l.Mass()*factor, fineAmounts(food))
-			out = append(out, Way{Line: *l.From, Factor: next, Say: how + food.Name + ", " + kitchenAmount(food, grams) + " instead of " + kitchenAmount(food, l.Mass())})
+			out = append(out, Way{Line: *l.From, Factor: next, Say: texts.Say(how, food.Name, kitchenAmount(food, grams), kitchenAmount(food, l.Mass()))})
 		}
 	}
 	return out
@@ -215,7 +217,7 @@ func (b *Book) otherTimes(d *recipe.Dish, dec Decisions) []Way {
 			if t := b.larder.Technique(a.Technique); t == nil || t.Lost <= 0 || t.Family != boiling || now < leastTime || next.Mid() > float64(measure.MostMinutes) {
 				continue
 			}
-			all = append(all, lasting{Way{Step: name, Minutes: &next, Say: fmt.Sprintf("%s for %g minutes instead of %.0f", larder.Capital(a.Verb), next.Mid(), now)}, now})
+			all = append(all, lasting{Way{Step: name, Minutes: &next, Say: texts.Say("swap.forMinutesInsteadOf", larder.Capital(a.Verb), next.Mid(), now)}, now})
 		}
 	}
 	slices.SortStableFunc(all, func(x, y lasting) int { return cmp.Compare(y.minutes, x.minutes) })

@@ -3,6 +3,7 @@ package swap
 import (
 	"yembra/core/character"
 	"yembra/core/larder"
+	"yembra/core/texts"
 )
 
 // Preference is a soft rule held against a dish: how much there was and is, and
@@ -32,10 +33,10 @@ func (r Rules) Preferences(original, adapted character.Dish) []Preference {
 		out = append(out, p)
 	}
 	if r.preset.Weigh(larder.WeighsOil) {
-		atMost("little free oil", "tsp", func(d character.Dish) float64 { return gramsOf(d, isOil) / oilPerServing }, func(float64) float64 { return 1 })
+		atMost(texts.Say("swap.littleFreeOil"), "tsp", func(d character.Dish) float64 { return gramsOf(d, isOil) / oilPerServing }, func(float64) float64 { return 1 })
 	}
 	if r.preset.Weigh(larder.WeighsRefined) {
-		atMost("little refined flour and sugar", "g", func(d character.Dish) float64 { return gramsOf(d, isRefined) }, func(was float64) float64 { return was })
+		atMost(texts.Say("swap.littleRefinedFlourAndSugar"), "g", func(d character.Dish) float64 { return gramsOf(d, isRefined) }, func(was float64) float64 { return was })
 	}
 	if limit := r.House.SaltPerServing; limit > 0 || r.preset.Weigh(larder.WeighsSalt) {
 		atMost("salt", "g", saltOf, func(was float64) float64 {
@@ -46,7 +47,7 @@ func (r Rules) Preferences(original, adapted character.Dish) []Preference {
 		})
 	}
 	if want := r.House.VegetablesPerGrain; want > 0 {
-		p := Preference{Rule: "vegetable to grain, by volume", Unit: "to 1", Original: vegetablesPerGrain(original), Adapted: vegetablesPerGrain(adapted), Bound: want, AtLeast: true}
+		p := Preference{Rule: texts.Say("swap.vegetableToGrainByVolume"), Unit: "to 1", Original: vegetablesPerGrain(original), Adapted: vegetablesPerGrain(adapted), Bound: want, AtLeast: true}
 		p.Within = p.Adapted == 0 || p.Adapted*preferenceSlack >= want
 		out = append(out, p)
 	}

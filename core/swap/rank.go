@@ -2,7 +2,6 @@ package swap
 
 import (
 	"cmp"
-	"fmt"
 	"maps"
 	"math"
 	"slices"
@@ -11,6 +10,7 @@ import (
 	"yembra/core/character"
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // Candidate is one swap for one line, tried in the whole dish.
@@ -88,7 +88,7 @@ func (b *Book) Rank(d recipe.Dish, dec Decisions, ref string) ([]Candidate, []Re
 	x := b.prepare(d, rules, dec)
 	at, ok := x.at[ref]
 	if !ok {
-		return nil, nil, FieldError{"line", fmt.Sprintf("%q is no line that needs a swap", ref)}
+		return nil, nil, FieldError{"line", texts.Say("swap.isNoLineThatNeedsA", ref)}
 	}
 	x.ready()
 	out := []Candidate{}
@@ -166,10 +166,10 @@ func (b *Book) describe(c *Candidate, a Adaptation, ref string) {
 	for _, t := range a.Traits {
 		c.Moves = append(c.Moves, Move{t.Trait, t.Component, t.Steps, t.Verdict, t.Pinned})
 		if t.Verdict == character.Short || t.Verdict == character.Over {
-			off = append(off, fmt.Sprintf("%s %+.1f steps", t.Trait, t.Steps))
+			off = append(off, texts.Say("swap.traitBySteps", t.Trait, t.Steps))
 		}
 	}
-	c.Reason = "everything kept or near"
+	c.Reason = texts.Say("swap.everythingKeptOrNear")
 	if off != nil {
 		c.Reason = strings.Join(off, ", ")
 	}

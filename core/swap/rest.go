@@ -9,6 +9,7 @@ import (
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/sizing"
+	"yembra/core/texts"
 )
 
 // rest is the dish with what stays of it as the cook has decided: lines that are not
@@ -93,8 +94,8 @@ func lasting(s *recipe.Step, minutes *measure.Span) {
 func (x *bench) resized(line recipe.Line, ref *string) Line {
 	why := x.told(x.dec.Reasons[*ref])
 	if why == "" {
-		why = "The cook has set this amount"
+		why = texts.Say("swap.theCookHasSetThisAmount")
 	}
-	line.Why = fmt.Sprintf("%s. %g times the original's amount.", larder.Capital(why), x.dec.Amounts[*ref])
+	line.Why = texts.Say("swap.timesTheOriginalSAmount", larder.Capital(why), x.dec.Amounts[*ref])
 	return Line{Line: line, From: ref, Change: Adjusted}
 }

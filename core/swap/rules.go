@@ -9,6 +9,7 @@ import (
 
 	"yembra/core/character"
 	"yembra/core/larder"
+	"yembra/core/texts"
 )
 
 // HouseRules are a kitchen's switches: a preset and what is off besides.
@@ -28,7 +29,7 @@ type HouseRules struct {
 const WholeFood = "whole-food"
 
 // NoAnimal is the name of the rule that every preset keeps.
-const NoAnimal = "no animal matter"
+var NoAnimal = texts.Say("swap.noAnimalMatter")
 
 // Preset is one school with its hard and soft rules in words.
 type Preset struct {
@@ -106,13 +107,13 @@ func NewRules(l *larder.Larder, h HouseRules) (Rules, error) {
 	}
 	preset := l.Preset(h.Preset)
 	if preset == nil {
-		return Rules{}, FieldError{"houseRules.preset", fmt.Sprintf("%q is no preset", h.Preset)}
+		return Rules{}, FieldError{"houseRules.preset", texts.Say("swap.isNoPreset", h.Preset)}
 	}
 	if h.SaltPerServing < 0 || h.SaltPerServing > mostSaltPerServing {
-		return Rules{}, FieldError{"houseRules.saltPerServing", "must lie between 0 and 50 grams"}
+		return Rules{}, FieldError{"houseRules.saltPerServing", texts.Say("swap.mustLieBetweenAndGrams")}
 	}
 	if h.VegetablesPerGrain < 0 || h.VegetablesPerGrain > mostRatio {
-		return Rules{}, FieldError{"houseRules.vegetablesPerGrain", "must lie between 0 and 20"}
+		return Rules{}, FieldError{"houseRules.vegetablesPerGrain", texts.Say("swap.mustLieBetweenAnd")}
 	}
 	r := Rules{House: h, larder: l, preset: preset, less: map[string]bool{}}
 	for i := range preset.Bars {
@@ -125,7 +126,7 @@ func NewRules(l *larder.Larder, h HouseRules) (Rules, error) {
 		s := l.Switch(id)
 		switch {
 		case s == nil:
-			return Rules{}, FieldError{fmt.Sprintf("houseRules.off[%d]", i), fmt.Sprintf("%q is no switch", id)}
+			return Rules{}, FieldError{fmt.Sprintf("houseRules.off[%d]", i), texts.Say("swap.isNoSwitch", id)}
 		case len(s.Bars) > 0 && !s.Raw:
 			r.hard = append(r.hard, hardRule{s.Rule, s})
 		default:
@@ -201,13 +202,13 @@ func (r Rules) BreaksSwap(s *larder.Swap) string {
 			continue
 		}
 		if why := r.Breaks(f); why != "" {
-			return fmt.Sprintf("%s: holds %s", why, f.Name)
+			return texts.Say("swap.holds", why, f.Name)
 		}
 	}
 	for _, p := range s.Prepare {
 		for _, off := range r.off {
 			if slices.ContainsFunc(p.Kit, func(k string) bool { return slices.Contains(off.Kit, k) }) {
-				return off.Rule + ": it is prepared in one"
+				return texts.Say("swap.itIsPreparedInOne", off.Rule)
 			}
 		}
 	}

@@ -1,13 +1,13 @@
 package swap
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 
 	"yembra/core/character"
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // slot is one line of the original that needs a decision.
@@ -164,7 +164,7 @@ func (b *Book) Slots(d recipe.Dish, r Rules, dec Decisions) []Slot {
 
 func (s slot) noSwap(name string) string {
 	if len(s.rejected) == 0 {
-		return fmt.Sprintf("the book has no swap for %s yet", name)
+		return texts.Say("swap.theBookHasNoSwapFor", name)
 	}
 	rules := []string{}
 	for _, r := range s.rejected {
@@ -173,5 +173,5 @@ func (s slot) noSwap(name string) string {
 			rules = append(rules, head)
 		}
 	}
-	return "no swap allowed by: " + strings.Join(rules, ", ")
+	return texts.Say("swap.noSwapAllowedBy", strings.Join(rules, ", "))
 }

@@ -6,6 +6,7 @@ import (
 	"yembra/core/character"
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // TrayItem is one booster with what a dose of it would do to the dish as it
@@ -90,13 +91,13 @@ func (x *bench) barred(b *larder.Booster, f *larder.Food, part int) string {
 	case x.rules.Breaks(f) != "":
 		return x.rules.Breaks(f)
 	case x.dessert && b.In == larder.InSavoury:
-		return "does not belong in a dessert"
+		return texts.Say("swap.doesNotBelongInADessert")
 	case x.shapes[part].Clear && f.Tagged(clouds):
-		return "would cloud the broth"
+		return texts.Say("swap.wouldCloudTheBroth")
 	case x.darkensPale(f, part):
-		return "would darken what is pale"
+		return texts.Say("swap.wouldDarkenWhatIsPale")
 	case b.Step > b.Most*x.before.Parts[part].Mass/100:
-		return "one dose would show in so little"
+		return texts.Say("swap.oneDoseWouldShowInSo")
 	}
 	return ""
 }

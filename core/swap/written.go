@@ -1,13 +1,13 @@
 package swap
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
+	"yembra/core/texts"
 )
 
 // mostlyFat is how much fat, in g of 100, what fries holds at least.
@@ -25,7 +25,7 @@ const assumedMass = 10.0
 // it has no origin.
 func leftOut(line recipe.Line, why string) recipe.Line {
 	return recipe.Line{
-		Text: line.Name + " (left open)", Form: larder.RawForm, Name: line.Name, Preparation: "", Optional: line.Optional,
+		Text: texts.Say("swap.leftOpen", line.Name), Form: larder.RawForm, Name: line.Name, Preparation: "", Optional: line.Optional,
 		Alternatives: []recipe.Alternative{}, Origin: larder.Unknown, Why: why,
 	}
 }
@@ -77,7 +77,7 @@ func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line, alo
 	span := measure.Exactly(grams)
 	why := f.Why
 	if why == "" {
-		why = fmt.Sprintf("Stands in for %s.", original.Name)
+		why = texts.Say("swap.standsInFor", original.Name)
 	}
 	preparation := p.Preparation
 	if more := x.more(original); more != "" && alone && (larder.Or(f.Per100.Fat, 0) >= mostlyFat || !x.fries(original)) {

@@ -2,9 +2,10 @@ package tasting
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 	"slices"
+
+	"yembra/core/texts"
 )
 
 // Lesson is what one table found of one trait of one trial, beside what was
@@ -104,27 +105,15 @@ func (c Correction) Spread() float64 { return (c.High - c.Low) / 2 / twoSided95 
 
 // Say tells what was learned, with what it came from.
 func (l Learned) Say(food string) string {
-	tables := "one tasting"
-	if l.Tastings != 1 {
-		tables = fmt.Sprintf("%d tastings", l.Tastings)
-	}
-	sheets := "one sheet"
-	if l.Sheets != 1 {
-		sheets = fmt.Sprintf("%d sheets", l.Sheets)
-	}
-	from := fmt.Sprintf("%s of %s", sheets, tables)
-	range95 := fmt.Sprintf("%+.1f to %+.1f", l.Low, l.High)
+	from := texts.Say("tasting.sheetsOfTastings", texts.Say("tasting.sheets", l.Sheets), texts.Say("tasting.tastings", l.Tastings))
+	range95 := texts.Say("tasting.fromLowToHigh", l.Low, l.High)
 	if food != "" {
-		return fmt.Sprintf("%s brings %s %.1f times as strongly as the book has it (%+.1f steps, %s), from %s.", capital(food), l.Trait, l.Times, l.Correction.Correction, range95, from)
+		return texts.Say("tasting.bringsTimesAsStronglyAsThe", capital(food), l.Trait, l.Times, l.Correction.Correction, range95, from)
 	}
 	if math.Abs(l.Correction.Correction) < sameStep {
-		return fmt.Sprintf("%s is tasted as foreseen (%+.1f steps, %s), from %s.", capital(l.Trait), l.Correction.Correction, range95, from)
+		return texts.Say("tasting.isTastedAsForeseenStepsFrom", capital(l.Trait), l.Correction.Correction, range95, from)
 	}
-	way := "more"
-	if l.Correction.Correction < 0 {
-		way = "less"
-	}
-	return fmt.Sprintf("%s is tasted %.1f steps %s than foreseen (%s), from %s.", capital(l.Trait), math.Abs(l.Correction.Correction), way, range95, from)
+	return texts.Say("tasting.isTastedStepsThanForeseenFrom", capital(l.Trait), math.Abs(l.Correction.Correction), more(l.Correction.Correction), range95, from)
 }
 
 // sameStep is how little a correction is not worth a direction.

@@ -1,10 +1,11 @@
 package tasting
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"strings"
+
+	"yembra/core/texts"
 )
 
 // Order is the order in which a taster gets n trials, by the number of the taster
@@ -79,22 +80,22 @@ func Say(j Judged) string {
 		count int
 		words string
 		side  Side
-	}{{j.TooLittle, "too little", TooLittle}, {j.TooMuch, "too much", TooMuch}} {
+	}{{j.TooLittle, texts.Say("tasting.tooLittle"), TooLittle}, {j.TooMuch, texts.Say("tasting.tooMuch"), TooMuch}} {
 		if side.count == 0 {
 			continue
 		}
-		text := fmt.Sprintf("%d of %d said %s %s", side.count, n, side.words, j.Trait)
+		text := texts.Say("tasting.ofSaid", side.count, n, side.words, j.Trait)
 		if at := slices.IndexFunc(j.Penalties, func(p Penalty) bool { return p.Side == side.side }); at >= 0 {
 			p := j.Penalties[at]
-			text += fmt.Sprintf(" and liked it %.1f %s than those who found it right", math.Abs(p.Drop), map[bool]string{true: "less", false: "more"}[p.Drop >= 0])
+			text = texts.Say("tasting.andLikedItThanThoseWho", text, math.Abs(p.Drop), more(-p.Drop))
 			if p.P > rare {
-				text += fmt.Sprintf("; with %d people that can be chance", n)
+				text = texts.Say("tasting.withPeopleThatCanBeChance", text, n)
 			}
 		}
 		parts = append(parts, text)
 	}
 	if parts == nil {
-		return fmt.Sprintf("All %d found %s just right.", n, j.Trait)
+		return texts.Say("tasting.allFoundJustRight", n, j.Trait)
 	}
 	return capital(strings.Join(parts, ". ")) + "."
 }
@@ -105,18 +106,18 @@ func capital(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
 func SayCompared(c Compared, a, b string) string {
 	switch {
 	case c.Difference == 0:
-		return fmt.Sprintf("%d who tasted both liked %s and %s alike.", c.Tasters, a, b)
+		return texts.Say("tasting.whoTastedBothLikedAndAlike", c.Tasters, a, b)
 	case c.P > rare:
-		return fmt.Sprintf("%d who tasted both liked %s %.1f %s than %s; with so few that can be chance.", c.Tasters, b, math.Abs(c.Difference), more(c.Difference), a)
+		return texts.Say("tasting.whoTastedBothLikedThanWith", c.Tasters, b, math.Abs(c.Difference), more(c.Difference), a)
 	}
-	return fmt.Sprintf("%d who tasted both liked %s %.1f %s than %s.", c.Tasters, b, math.Abs(c.Difference), more(c.Difference), a)
+	return texts.Say("tasting.whoTastedBothLikedThan", c.Tasters, b, math.Abs(c.Difference), more(c.Difference), a)
 }
 
 func more(d float64) string {
 	if d > 0 {
-		return "more"
+		return texts.Say("tasting.more")
 	}
-	return "less"
+	return texts.Say("tasting.less")
 }
 
 // Version is a trial of a dish as it can be compared: its lines by what they hold
@@ -180,7 +181,7 @@ func Between(a, b Version) Changed {
 	}
 	for _, s := range b.Steps {
 		if !slices.Contains(a.Steps, s) {
-			out.Steps = append(out.Steps, "new: "+s)
+			out.Steps = append(out.Steps, texts.Say("tasting.newStep", s))
 		}
 	}
 	var traits []string
@@ -190,7 +191,7 @@ func Between(a, b Version) Changed {
 	slices.Sort(traits)
 	for _, t := range traits {
 		if was, is := a.Trait[t], b.Trait[t]; math.Abs(is-was) >= traitMoved {
-			out.Traits = append(out.Traits, fmt.Sprintf("%s: %+.1f → %+.1f steps", t, was, is))
+			out.Traits = append(out.Traits, texts.Say("tasting.steps", t, was, is))
 		}
 	}
 	return out

@@ -1,9 +1,10 @@
 package tasting
 
 import (
-	"fmt"
 	"hash/fnv"
 	"math/rand/v2"
+
+	"yembra/core/texts"
 )
 
 // trays are the six ways to fill three cups with two things, both used.
@@ -37,15 +38,15 @@ func OddCup(tray [3]int) int {
 // SayOdd tells what a triangle has shown, with its number.
 func SayOdd(tasters, right int) string {
 	if tasters == 0 {
-		return "Nobody has said yet which cup is the odd one."
+		return texts.Say("tasting.nobodyHasSaidYetWhichCup")
 	}
 	t := Odd(tasters, right)
-	say := fmt.Sprintf("%d of %d found the odd one; guessing alone finds it one time in three", right, tasters)
+	say := texts.Say("tasting.ofFoundTheOddOneGuessing", right, tasters)
 	switch {
 	case t.P <= rare:
-		say += fmt.Sprintf(", and so many or more by chance %.0f times in 100", max(1, 100*t.P))
+		say = texts.Say("tasting.andSoManyOrMoreBy", say, max(1, 100*t.P))
 	default:
-		say += fmt.Sprintf(", and with %d people so many can be chance", tasters)
+		say = texts.Say("tasting.andWithPeopleSoManyCan", say, tasters)
 	}
-	return say + fmt.Sprintf(". About %.0f in 100 can tell the two apart; it may be %.0f to %.0f.", 100*t.Discriminators, 100*t.Low, 100*t.High)
+	return texts.Say("tasting.aboutInCanTellTheTwo", say, 100*t.Discriminators, 100*t.Low, 100*t.High)
 }

@@ -75,7 +75,7 @@ func (m *method) liftedOut(line int) bool {
 		if cooked && n.Is("remove", "discard") && slices.Contains(n.Named, line) && !m.graph.Later(i) {
 			return true
 		}
-		cooked = cooked || hot(n.Technique)
+		cooked = cooked || n.Technique.Hot()
 	}
 	return false
 }
@@ -89,7 +89,7 @@ func (m *method) strainedOut(line int) bool {
 			return false
 		}
 		strained = strained || cooked && n.Is("strain")
-		cooked = cooked || hot(n.Technique)
+		cooked = cooked || n.Technique.Hot()
 	}
 	return strained
 }

@@ -15,7 +15,7 @@ func (n *neighbourhood) meetsHeat() bool {
 		if x.Is("cool", "chill", "freeze") || x.Lasts >= coolsIn && x.Technique.Family == "rest" {
 			return false
 		}
-		return hot(x.Technique) || slices.ContainsFunc(x.Inputs, hotNow)
+		return x.Technique.Hot() || slices.ContainsFunc(x.Inputs, hotNow)
 	}
 	return slices.ContainsFunc(n.named, func(x *flow.Node) bool {
 		return slices.ContainsFunc(x.Inputs, func(in int) bool { return !n.graph.Nodes[in].Reaches(n.at) && n.graph.Nodes[in].Liquid && hotNow(in) })

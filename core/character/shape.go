@@ -109,9 +109,9 @@ func (m *method) shape(component int) Shape {
 		s.Kneaded = s.Kneaded || t.Leaves == "dough"
 		s.Clear = s.Clear || n.Is("strain")
 		s.Wet = s.Wet || t.Wet
-		s.Heated = s.Heated || hot(t)
+		s.Heated = s.Heated || t.Hot()
 		stirs := m.stirs(n)
-		s.Stirred, s.Cooked = s.Stirred || stirs, s.Cooked || stirs && (hot(t) && !m.drained(i) || m.heatedLater(i))
+		s.Stirred, s.Cooked = s.Stirred || stirs, s.Cooked || stirs && (t.Hot() && !m.drained(i) || m.heatedLater(i))
 		if t.Lost == 0 {
 			continue
 		}
@@ -133,7 +133,7 @@ func (m *method) shape(component int) Shape {
 
 // heatedLater tells whether what an action makes goes over a fire or into an oven later.
 func (m *method) heatedLater(node int) bool {
-	return slices.ContainsFunc(m.graph.Nodes[node].Users, func(k int) bool { return hot(m.graph.Nodes[k].Technique) || m.heatedLater(k) })
+	return slices.ContainsFunc(m.graph.Nodes[node].Users, func(k int) bool { return m.graph.Nodes[k].Technique.Hot() || m.heatedLater(k) })
 }
 
 // stirs tells whether an action brings several things together that are no fat, or works in a liquid.
@@ -199,8 +199,4 @@ func (m *method) drained(node int) bool {
 		}
 	}
 	return false
-}
-
-func hot(t *larder.Technique) bool {
-	return t.Wet || t.Roast > 0 || t.Family == "wet heat" || t.Family == "gentle heat" || t.Family == "dry heat" || t.Family == "oven" && t.Name != "preheat"
 }

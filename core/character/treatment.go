@@ -15,6 +15,8 @@ type Treatment struct {
 	Browned, Crisped float64
 	Softened         bool
 	Heated           bool
+	// Raw tells that nothing is hot from where it goes in on, so that it is eaten as it is.
+	Raw bool
 	// Washed tells that it was soaked or rinsed, and so lost salt.
 	Washed bool
 }
@@ -56,13 +58,14 @@ func (m *method) treatment(line int, food *larder.Food) Treatment {
 	minutes := 0.0
 	for i := range m.graph.Nodes {
 		n := &m.graph.Nodes[i]
-		if !n.Reaches(line) || !hot(n.Technique) {
+		if !n.Reaches(line) || !n.Technique.Hot() {
 			continue
 		}
 		t.Heated = true
 		minutes += minutesOf(n)
 		m.surface(&t, i, line, food)
 	}
+	t.Raw = !t.Heated && m.graph.StaysRaw(line)
 	t.Fate = m.larder.Fate(m.fate(line, food, t.Heated, minutes))
 	t.Washed = food.Washed > 0 && (m.done(line, "soak", "rinse") || m.saidWashed(line))
 	return t

@@ -276,7 +276,7 @@ func (n *neighbourhood) late() bool {
 	minutes, named := 0.0, false
 	for _, x := range n.reached {
 		named = named || slices.Contains(x.Named, n.at)
-		if !hot(x.Technique) {
+		if !x.Technique.Hot() {
 			continue
 		}
 		m := minutesOf(x)

@@ -47,6 +47,8 @@ type Node struct {
 	// Liquid tells that it works in a liquid, listed or from the tap; Crisp that
 	// it goes on until crisp.
 	Liquid, Crisp bool
+	// Fire tells that it cooks, that the text says how high the ring is, or that it goes into what boils.
+	Fire bool
 	// Still tells that the text forbids stirring from here on or from before.
 	Still bool
 	// Lasts is how long it takes in minutes, said or usual.
@@ -125,6 +127,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 		n.said, n.Technique = n.Technique, l
 	}
 	n.Lasts = Lasts(t.larder, a, n.Technique)
+	n.Fire = n.Technique.Hot() || a.Heat != "" || slices.ContainsFunc(a.Into, t.boiling)
 	n.Crisp = t.says(a.Cue, t.larder.Language().CrispWords)
 	n.Liquid = t.liquid(a, &n)
 	n.Covered = t.covered(a, &n)

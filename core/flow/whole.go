@@ -130,8 +130,9 @@ func (b *bindings) alike() []referent {
 
 // comesLater tells whether the method speaks of a line further on.
 func (b *bindings) comesLater(l *bound, from int) bool {
-	for _, w := range l.name {
-		if !b.r.larder.Words().Neutral[w] && b.namedAgain(w, from) > 0 {
+	for i, w := range l.name {
+		// "salt" and "sugar" choose among other foods, and are what they are at the end of a name.
+		if (i == len(l.name)-1 || !b.r.larder.Words().Neutral[w]) && b.namedAgain(w, from) > 0 {
 			return true
 		}
 	}

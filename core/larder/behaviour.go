@@ -241,6 +241,9 @@ const (
 	WhippingWater = "whipping-water"
 )
 
+// CookedFirst is the tag of what is not eaten raw: flours, meal of pulses, starch.
+const CookedFirst = "cooked-first"
+
 // Bottled is the tag of sauces and pastes that are bought and hardly ever made.
 const Bottled = "bottled"
 

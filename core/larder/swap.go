@@ -38,6 +38,8 @@ type Swap struct {
 	CookMinutes float64 `json:"cookMinutes" yaml:"minutes"`
 	// Rolls says how it is rolled out where the method does not, as it stands for what is bought rolled.
 	Rolls string `json:"-" yaml:"rolls"`
+	// Heat tells that the dish has to cook it: what it holds is not eaten raw, and starch sets nothing cold.
+	Heat bool `json:"-" yaml:"heat"`
 	// Carved tells that it is one piece that is cut when it is done.
 	Carved bool `json:"-" yaml:"carved"`
 	// Bare tells that its short name takes no article: "spoonfuls of water".

@@ -87,6 +87,11 @@ const (
 // Shuts tells whether nothing can be added afterwards, whatever follows.
 func (t *Technique) Shuts() bool { return t.Closes == ClosesAlways || t.Closes == ClosesTable }
 
+// Hot tells whether it cooks what it works on.
+func (t *Technique) Hot() bool {
+	return t.Wet || t.Roast > 0 || t.Family == "wet heat" || t.Family == "gentle heat" || t.Family == "dry heat" || t.Family == "oven" && t.Name != "preheat"
+}
+
 // Fate is what a step leaves of a line in the dish, as shares of what went in.
 type Fate struct {
 	Name string

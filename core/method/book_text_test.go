@@ -174,3 +174,27 @@ func TestThePreparationsOfTheBookDoWhatTakesTime(t *testing.T) {
 		}
 	}
 }
+
+// A swap with raw flour, raw pulses or raw starch that its own preparation does not cook says that the dish has to.
+func TestWhatIsNotEatenRawSaysThatItIsCooked(t *testing.T) {
+	r, b, _ := open(t)
+	l := b.Larder()
+	heated := 0
+	for _, s := range l.Swaps() {
+		lines := make([]recipe.Line, len(s.Formula))
+		raw := false
+		for i, p := range s.Formula {
+			f := l.Food(p.Food)
+			lines[i] = recipe.Line{Food: &s.Formula[i].Food, Name: f.Name, Form: p.Form, Preparation: p.Preparation, Origin: f.Origin}
+			raw = raw || f.Tagged(larder.CookedFirst)
+		}
+		hot := slices.ContainsFunc(s.Prepare, func(p larder.Preparation) bool {
+			return slices.ContainsFunc(r.Step(p.Text, lines).Actions, func(a recipe.Action) bool { return l.Technique(a.Technique) != nil && l.Technique(a.Technique).Hot() })
+		})
+		assert.Equal(t, raw && !hot, s.Heat, "%s: raw %v, cooked beforehand %v", s.ID, raw, hot)
+		if s.Heat {
+			heated++
+		}
+	}
+	assert.Greater(t, heated, 30)
+}

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yembra/core/flow"
+	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -151,7 +152,26 @@ func (c *Carrier) check(p *plan, g *flow.Graph) {
 	}
 	c.namesGone(p)
 	c.limits(p, g)
+	c.eatenRaw(p, g)
 	c.amounts(p, g)
+}
+
+// eatenRaw finds flour, pulses and starch of a stand-in that nothing cooks, before or in the dish.
+func (c *Carrier) eatenRaw(p *plan, g *flow.Graph) {
+	for i := range p.a.Components {
+		comp := &p.a.Components[i]
+		for n := range comp.Lines {
+			line := &comp.Lines[n]
+			food := c.book.Larder().Food(line.FoodID())
+			if line.Change != swap.Swapped || food == nil || line.Form != larder.RawForm || !food.Tagged(larder.CookedFirst) {
+				continue
+			}
+			at, last := g.Line(i, n), lastDone(comp)
+			if last != nil && g.StaysRaw(at) {
+				c.tell(last, swap.EatenRaw, line.Name)
+			}
+		}
+	}
 }
 
 func lastDone(comp *swap.Component) *swap.Step {

@@ -147,6 +147,8 @@ const (
 	TooEarly FindingKind = "order"
 	// BeyondLimit: something cooks longer than it bears, or twice.
 	BeyondLimit FindingKind = "limit"
+	// EatenRaw: flour, pulses or starch that nothing cooks.
+	EatenRaw FindingKind = "raw"
 	// NotMade: an amount that cannot be made or measured.
 	NotMade FindingKind = "amount"
 	// AgainstHouse: it works in a way that the house rules bar.

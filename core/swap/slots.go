@@ -75,6 +75,9 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 				use = "raw"
 			}
 			s.allowed, s.rejected, s.barred = b.candidates(s.kind, use, food, r)
+			if original.Parts[i].Treated[j].Raw {
+				s.allowed = eatenRaw(s.allowed)
+			}
 			if s.why == "" && len(s.allowed) == 0 {
 				continue
 			}
@@ -123,6 +126,20 @@ func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed
 		consider(func(s *larder.Swap) bool { return !strictUse(s) })
 	}
 	return allowed, rejected, barred
+}
+
+// eatenRaw are the swaps that need no heat, for what the dish does not cook; where there is none, all of them.
+func eatenRaw(allowed []*larder.Swap) []*larder.Swap {
+	var cold []*larder.Swap
+	for _, s := range allowed {
+		if !s.Heat {
+			cold = append(cold, s)
+		}
+	}
+	if cold == nil {
+		return allowed
+	}
+	return cold
 }
 
 // strictUses are uses for which only a swap made for them will do.

@@ -1,0 +1,76 @@
+package method
+
+import (
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/flow"
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
+
+const ganache = `Chocolate pots
+
+Serves 6
+
+150 g dark chocolate, chopped
+300 ml double cream
+2 egg yolks
+1 tbsp brandy
+
+1. Bring the cream just to the boil. Pour it over the chocolate in a bowl and stir until smooth. Beat in the egg yolks one at a time, then the brandy.
+2. Pour into glasses and chill for 3 hours.
+`
+
+// What nothing cooks gets nothing that has to be cooked, and where the cook takes it all the same the card says so.
+func TestRawFlourIsNotEaten(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	d := c.reader.Read(ganache, measure.Metric)
+	const yolks = "components[0].lines[2]"
+	for _, preset := range []string{"whole-food", "like-for-like", "fasting-day"} {
+		candidates, _, err := c.book.Rank(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}}, yolks)
+		require.NoError(t, err)
+		require.NotEmpty(t, candidates)
+		for _, x := range candidates {
+			require.False(t, x.Swap.Heat, "%s under %s has to be cooked", x.Swap.ID, preset)
+		}
+	}
+	raw := func(id, use string) int {
+		a, err := c.Adapt(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{yolks: id}, Uses: map[string]string{yolks: use}}, false)
+		require.NoError(t, err)
+		n := 0
+		for _, s := range a.Components[0].Steps {
+			for _, f := range s.Findings {
+				if f.Kind == swap.EatenRaw {
+					n++
+				}
+			}
+		}
+		return n
+	}
+	require.Equal(t, 1, raw("chickpea-batter-bind", "bind"))
+	require.Equal(t, 0, raw("tofu-egg-cream", "cream"))
+}
+
+// Whether a line stays raw is read from what is done from where it goes in on.
+func TestWhatStaysRaw(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	const list = "Dish\n\nServes 2\n\n2 egg yolks\n200 ml milk\n50 g sugar\n\n1. "
+	for method, raw := range map[string]bool{
+		"Beat the yolks with the milk and sugar and chill for an hour.":                                  true,
+		"Boil the milk with the sugar and leave to cool. Beat in the yolks and chill for an hour.":       true,
+		"Boil the milk with the sugar. Beat in the yolks and serve.":                                     false, // straight into what boils
+		"Beat the yolks with the milk and sugar and stir over a low heat until thick.":                   false,
+		"Beat the yolks with the milk and sugar. Pour into cups and bake for 20 minutes.":                false,
+		"Mix the yolks with the sugar and the milk and drop spoonfuls into simmering water. Serve them.": false,
+	} {
+		d := c.reader.Read(list+method+"\n", measure.Metric)
+		g := flow.Trace(c.book.Larder(), &d)
+		at := slices.IndexFunc(g.Lines, func(l flow.LineAt) bool { return l.Line == 0 })
+		require.Equal(t, raw, g.StaysRaw(at), method)
+	}
+}

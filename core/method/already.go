@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -101,5 +102,20 @@ func (w *writer) alreadySaid(own *clause, things []named) bool {
 			})
 		}
 		return t.stand.book == nil || !slices.ContainsFunc(own.objects, func(o named) bool { return o.stand != nil && o.stand != t.stand && o.stand.name == t.stand.name })
+	})
+}
+
+// cutsWhatIsNotThere tells whether words say that something is broken up meanwhile that had just gone in, and is flesh that
+// goes in later: "add the mince and cook, breaking it up".
+func (w *writer) cutsWhatIsNotThere(n *node, text string) bool {
+	words, lang := larder.Words(text), w.l.Language()
+	if len(words) == 0 || !w.addedFlesh(n) || !slices.ContainsFunc(words[1:], func(word string) bool { return lang.Pronouns[word] || lang.Remains[word] }) {
+		return false
+	}
+	return slices.ContainsFunc(lang.Verb(strings.ToLower(strings.Fields(text)[0])), func(r language.Reading) bool {
+		return r.Form == language.Going && slices.ContainsFunc(lang.Senses(r.Lemma), func(s language.Sense) bool {
+			t := w.l.Technique(s.Technique)
+			return t != nil && t.Family == "cut"
+		})
 	})
 }

@@ -164,7 +164,7 @@ func (p *plan) onlyFried(line int) bool {
 		if line < 0 || !slices.Contains(n.Named, line) {
 			continue
 		}
-		if !p.deeds[k].drop || n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" {
+		if !p.deeds[k].drop || n.Technique.Family != "dry heat" && n.Technique.Family != "gentle heat" && !p.oils(n) {
 			return false
 		}
 		fried = true

@@ -186,7 +186,7 @@ func (p *plan) seasonsWater(i int) bool {
 	if n.Technique.Family != "mix" || len(n.Inputs) != 1 {
 		return false
 	}
-	return !slices.ContainsFunc(n.To, func(line int) bool {
+	return !slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool {
 		return p.stand[line] != nil || !p.flavours(line) && p.line(line).Mass() > aSplash
 	})
 }

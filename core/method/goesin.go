@@ -79,6 +79,9 @@ func (w *writer) hangsOn(n *node) bool {
 		return false // a pot in which something is
 	}
 	f := n.Technique.Family
+	if f == "cut" && w.carves(n) {
+		return false // "rest it and slice", of what is one piece still
+	}
 	return f == "dry heat" || f == "assemble" || f == "cut" || n.Is("turn", "shake")
 }
 
@@ -179,11 +182,19 @@ func (w *writer) keepsIt(n *node) []edit {
 	return []edit{{at, at, " " + w.c.words().It}}
 }
 
-// servesWhat names what is served where the work before it in the sentence said so and goes: "carve
+// carves tells whether an action cuts one piece that is there and is cut when it is done.
+func (w *writer) carves(n *node) bool {
+	return len(n.To) > 0 && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool {
+		s := w.stand[line]
+		return s == nil || !s.is(larder.Carved) || !w.there(line, w.graph.Number(n))
+	})
+}
+
+// servesWhat names what is served, or carved, where the work before it in the sentence said so and goes: "carve
 // the beef and serve with the gravy".
 func (w *writer) servesWhat(n *node) []edit {
 	a := n.Action
-	if !n.Is("serve") || !w.emptied || len(w.object) > 0 || a.Words.Verb[1] == 0 || slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) {
+	if !n.Is("serve") && !(n.Technique.Family == "cut" && w.carves(n)) || !w.emptied || len(w.object) > 0 || a.Words.Verb[1] == 0 || slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" }) {
 		return nil
 	}
 	var things []named

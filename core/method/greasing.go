@@ -3,6 +3,7 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -83,4 +84,31 @@ func (w *writer) saysOil(n *node, p recipe.Phrase, name string) {
 	if r := w.l.CarryRuleFor(n.Technique, n.Action.Verb, "", larder.Fat, []string{larder.LiquidFat}); r != nil && r.Does() != "" {
 		w.deeds[w.nodeOf(n.Action.ID)].say = r.Does()
 	}
+}
+
+// oilsForNothing tells whether flesh is rubbed with no more than a fat to be cooked in it, and for it stands what was
+// browned before and is not cooked any more.
+func (p *plan) oilsForNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	return p.oils(n) && !slices.ContainsFunc(n.To, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.flesh() || !s.is(larder.Browned) || slices.ContainsFunc(p.path(line), func(k int) bool {
+			return k > i && !p.deeds[k].drop && p.graph.Nodes[k].Technique.Heat != ""
+		})
+	})
+}
+
+// oiledFor tells whether the first action of a path rubs a stand-in with no more than a fat for a cooking that it does not
+// need.
+func (p *plan) oiledFor(s *standIn, path []int) bool {
+	if !s.flesh() || !s.is(larder.Browned) || !p.oils(&p.graph.Nodes[path[0]]) {
+		return false
+	}
+	at := slices.IndexFunc(path, func(k int) bool { return p.graph.Nodes[k].Technique.Heat != "" })
+	return at > 0 && p.dropped(s, path[at])
+}
+
+// oils tells whether an action rubs or brushes things with no more than a fat.
+func (p *plan) oils(n *flow.Node) bool {
+	return n.Technique.Family == "coat" && len(n.With) > 0 && len(n.To) > 0 && !slices.ContainsFunc(n.With, func(line int) bool { return !p.c.fatLine(p.line(line)) })
 }

@@ -16,7 +16,7 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 	find := func(upto, home int) int {
 		for k := upto - 1; k >= 0; k-- {
 			for _, at := range parts[k].nodes {
-				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && n.Liquid && p.atHome(n, home) && !(p.takenOutAfter(at) && (home < 0 || p.shutInto(n))) && !p.pouredAway(n) && !p.liesFlat(n) && !n.Action.Sided {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && (n.Liquid || n.Is("simmer", "stew", "braise")) && p.atHome(n, home) && !(p.takenOutAfter(at) && (home < 0 || p.shutInto(n))) && !p.pouredAway(n) && !p.liesFlat(n) && !n.Action.Sided {
 					return k
 				}
 			}

@@ -169,7 +169,7 @@ func (p *plan) closing(parts []part) int {
 		for _, at := range parts[k].nodes {
 			t := p.graph.Nodes[at].Technique
 			switch {
-			case t.Shuts(), p.foldsUp(&p.graph.Nodes[at]), p.laidToBake(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cookedLater(at) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
+			case t.Shuts(), p.foldsUp(&p.graph.Nodes[at]), p.laidToBake(at), p.setsUnstirred(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cookedLater(at) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
 				closing = k
 			}
 		}
@@ -180,7 +180,9 @@ func (p *plan) closing(parts []part) int {
 // mixedAfter tells whether what an action made is mixed or ground later.
 func (p *plan) mixedAfter(at int) bool {
 	for _, k := range p.graph.Nodes[at].Users {
-		if f := p.graph.Nodes[k].Technique.Family; f == "mix" || f == "machine" || f == "dough" || p.mixedAfter(k) {
+		n := &p.graph.Nodes[k]
+		alone := n.Is("return", "turn") && len(n.Inputs) == 1 // turned over, or slid back into the pan
+		if f := n.Technique.Family; f == "mix" && !alone || f == "machine" || f == "dough" || p.mixedAfter(k) {
 			return true
 		}
 	}
@@ -244,4 +246,11 @@ func (p *plan) setAsideNext(x part) bool {
 			return p.graph.Nodes[k].Is("remove", "reserve", "drain") && !p.deeds[k].drop
 		})
 	})
+}
+
+// setsUnstirred tells whether what an action cooks sets, and nothing is mixed into it any more: an omelette, a custard.
+func (p *plan) setsUnstirred(at int) bool {
+	n := &p.graph.Nodes[at]
+	return n.Technique.Heat != "" && !n.Is("scramble") && !p.mixedAfter(at) &&
+		slices.ContainsFunc(larder.Words(n.Action.Cue), func(word string) bool { return p.l.Language().GoneSigns[setSigns][word] })
 }

@@ -263,7 +263,7 @@ func (p *plan) nextPlace(line, i int) int {
 		switch {
 		case fat && p.saysFat(n):
 			return k // "in the fat that is left"
-		case fat && n.Technique.Medium == "fat" && n.Technique.Family == "dry heat" && !p.hasFat(k):
+		case fat && (n.Technique.Medium == "fat" && n.Technique.Family == "dry heat" || n.Is("cook") && cookedDry(n) && p.addedJustNow(k)) && !p.hasFat(k):
 			return k
 		case fat && best < 0 && (n.Technique.Joins == "yes" || n.Technique.Family == "mix" && len(n.Into) > 0) && len(n.Users) > 0 && !n.Liquid && !p.holdsLiquid(n.To):
 			continue // what is put in is cooked next
@@ -278,6 +278,16 @@ func (p *plan) nextPlace(line, i int) int {
 		return -1 // it only fried what is gone
 	}
 	return best
+}
+
+// addedJustNow tells whether an action cooks in a dry pan what was put there by the one before, and nothing else: "add the
+// onion and cook until soft".
+func (p *plan) addedJustNow(k int) bool {
+	n := &p.graph.Nodes[k]
+	if len(n.Inputs) != 1 || p.deeds[n.Inputs[0]].drop || p.graph.Nodes[n.Inputs[0]].Technique.Joins != "yes" {
+		return false
+	}
+	return !slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil && p.friedBefore(line, k) })
 }
 
 // fries tells whether a line is a fat to fry in, and what stands for it too.

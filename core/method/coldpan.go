@@ -39,6 +39,19 @@ func (p *plan) liftedCold(s *standIn, i int) bool {
 	return !slices.ContainsFunc(p.path(s.node), func(k int) bool { return k < i && p.graph.Nodes[k].Technique.Heat != "" })
 }
 
+// liftedToStrain tells whether an action takes what stands for flesh out of a pot in which it was cooked, before what is left
+// there is strained or blended without it.
+func (p *plan) liftedToStrain(s *standIn, i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "separate" || !s.flesh() || s.enters >= i || s.tail > 0 || !slices.Contains(n.Named, s.node) || len(n.Inputs) != 1 {
+		return false
+	}
+	return slices.ContainsFunc(p.graph.Nodes[n.Inputs[0]].Users, func(k int) bool {
+		rest := &p.graph.Nodes[k]
+		return k > i && !rest.Reaches(s.node) && (rest.Is("strain") || rest.Technique.Family == "machine")
+	})
+}
+
 // overFire tells whether something that goes into an action was over a fire by work that is done.
 func (p *plan) overFire(n *flow.Node) bool {
 	return slices.ContainsFunc(n.Inputs, func(in int) bool {

@@ -184,7 +184,7 @@ func (w *writer) comesAlong(n *node, lines []int, said []named, open bool) (text
 		if ok && !slices.ContainsFunc(said, func(o named) bool { return o.text == t.text }) {
 			things = append(things, t)
 			pours = pours || larder.Pours(w.l.Food(w.line(line).FoodID())) && !w.c.fatLine(w.line(line))
-			if n.Technique.Medium == "fat" && w.c.fatLine(w.line(line)) && w.fries(line) {
+			if (n.Technique.Medium == "fat" || n.Is("cook") && cookedDry(n)) && w.c.fatLine(w.line(line)) && w.fries(line) {
 				preposition = words.In
 			}
 		}

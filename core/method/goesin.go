@@ -18,7 +18,7 @@ func (w *writer) goesInLate(n *node, d *deed, own *clause) (out []*clause) {
 		}
 		own.changed = true
 		if k == 0 || d.late[k-1].tail != s.tail {
-			out = append(out, w.adds(slices.DeleteFunc(slices.Clone(d.late), func(o *standIn) bool { return o.tail != s.tail })...))
+			out = append(out, w.addsLate(slices.DeleteFunc(slices.Clone(d.late), func(o *standIn) bool { return o.tail != s.tail })))
 		}
 		if minutes >= 1 {
 			out = append(out, w.goesOn(n, roundMinutes(minutes)))
@@ -155,6 +155,15 @@ func (w *writer) adds(stands ...*standIn) *clause {
 	things := w.named(stands)
 	c := &clause{node: -1, changed: true, text: w.c.words().Add + " " + w.c.listing(things), objects: things, stands: stands}
 	w.before = c
+	return c
+}
+
+// addsLate is the clause with which stand-ins go into what cooks on: milk and cream are stirred in.
+func (w *writer) addsLate(stands []*standIn) *clause {
+	c := w.adds(stands...)
+	if !slices.ContainsFunc(stands, func(s *standIn) bool { return s.flesh() || !larder.Pours(w.l.Food(s.was.FoodID())) }) {
+		c.text = w.c.words().StirIn + " " + w.c.listing(c.objects)
+	}
 	return c
 }
 

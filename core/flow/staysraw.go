@@ -13,13 +13,40 @@ func (t *tracer) boiling(r recipe.Ref) bool {
 }
 
 // StaysRaw tells whether nothing is hot from where a line goes in on: neither what it reaches, nor anything else of its
-// part, which it may have gone into without a word; nor does it go straight into what has just been cooked. What nothing
-// takes is not known.
+// part, which it may have gone into without a word; nor does it go into what has just been cooked. What nothing takes, or
+// nothing takes up again before more is cooked, is not known.
 func (g *Graph) StaysRaw(line int) bool {
-	first := slices.IndexFunc(g.Nodes, func(n Node) bool { return n.Reaches(line) })
-	return first >= 0 && !slices.ContainsFunc(g.Nodes[first:], func(n Node) bool {
-		takes := n.Reaches(line)
-		return n.Fire && (takes || n.At.Component == g.Lines[line].Component) ||
-			takes && slices.ContainsFunc(n.Inputs, func(in int) bool { return g.Nodes[in].Fire })
+	path := g.Path(line)
+	return len(path) > 0 && !slices.ContainsFunc(g.Nodes[path[0]:], func(n Node) bool {
+		takes, lost := n.Reaches(line), g.index[n.Action.ID] > path[len(path)-1]
+		return n.Fire && (takes || lost || n.At.Component == g.Lines[line].Component) || takes && (slices.ContainsFunc(n.Inputs, g.hotNow) || g.nobodySaysWhere(&n))
+	})
+}
+
+// nobodySaysWhere tells whether something is added and nothing is known of what to, where there is a pot that was on the
+// fire: "mix the starch with water and add until the sauce clings".
+func (g *Graph) nobodySaysWhere(n *Node) bool {
+	return n.Technique.Joins == "yes" && len(n.Action.Into) == 0 && slices.ContainsFunc(g.Nodes[:g.index[n.Action.ID]], func(o Node) bool {
+		return o.Fire && o.At.Component == n.At.Component
+	})
+}
+
+// hotNow tells whether what an action made has just been cooked: by it, or before others were put into it. What is poured
+// over something cold is hot no more.
+func (g *Graph) hotNow(in int) bool {
+	n := &g.Nodes[in]
+	if n.Fire || n.Technique.Family == "rest" {
+		return n.Fire
+	}
+	from := n.Action.To
+	if len(n.Action.Into) > 0 {
+		from = n.Action.Into
+	}
+	return slices.ContainsFunc(from, func(r recipe.Ref) bool {
+		if r.Made == nil {
+			return false
+		}
+		at, ok := g.index[*r.Made]
+		return ok && at < in && g.hotNow(at)
 	})
 }

@@ -1,0 +1,39 @@
+package method
+
+import "testing"
+
+// What went wrong on the cards of a week, each with what the rules that mended it now give.
+func TestCardsOfAWeek(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"the rest of an oil is all of it where the half browned what is gone": {
+			"beef-and-barley-soup", []string{"Add the sunflower oil to the pot with the onions"}, []string{"Heat half", "remaining"},
+		},
+		"nothing is stirred into what sets in the pan": {
+			"tortilla-with-chorizo", []string{"leave to stand for 10 minutes.\nStir in the nutritional yeast.\nHeat 1 tablespoon"}, []string{"almost set.\nStir"},
+		},
+		"nothing is broken up that is not there yet": {
+			"gemista", []string{"Add the garlic and cook"}, []string{"breaking"},
+		},
+		"what is not cooked is not oiled, and what is one piece is sliced": {
+			"chicken-bacon-salad", []string{"Season the pressed mushroom slabs. Slice the pressed mushroom slabs."}, []string{"Rub", "olive oil.", "griddle"},
+		},
+		"milk that goes in late is stirred in": {
+			"lamb-kofta-curry", []string{"stir in the soy yoghurt and simmer for 3 minutes more"}, []string{"add the soy yoghurt"},
+		},
+		"picked crab is flakes": {
+			"crab-and-leek-tart", []string{"the rest of the tofu flakes and half of"}, []string{"discs", "Spread the leeks over the pastry case, pour in the mixture and top with the rest of the stretchy cashew curd.\nStir"},
+		},
+		"the fat that fried what is gone is for what is cooked first": {
+			"semmelknodel", []string{"and the onion and cook in the oil until soft", "the mushrooms and fry until golden"}, nil,
+		},
+		"a powder is cooked with what simmers in its own juice": {
+			"spaghetti-tuna-anchovies", []string{"back of a spoon.\nGrind the dried shiitake to powder and stir it in.\nPut in the palm heart flakes"}, nil,
+		},
+		"what a sentence only announces takes nothing": {
+			"chocolate-caramel-pots", []string{"stir in the cashew paste, then the cashew cream", "Beat in the silken tofu"}, []string{"chickpea"},
+		},
+		"what is not strained is lifted out first": {
+			"braised-short-ribs", []string{"Lift out the mushrooms and tempeh", "Return the mushrooms and tempeh to the sauce"}, []string{"meaty", "falling off"},
+		},
+	})
+}

@@ -20,14 +20,14 @@ func TestEachPartOfAWeighing(t *testing.T) {
 	b, r := open(t)
 	x := b.benchOf(t, r.Read(riceAndFish, measure.Metric), Decisions{HouseRules: HouseRules{Preset: WholeFood}})
 	w := x.weights
-	st := &state{sums: x.original.Sums(), vegetables: 1, grains: 1, lines: 3, hands: 10, cost: 2, protein: 12}
+	st := &state{sums: x.original.Sums(), vegetables: 1, grains: 2, lines: 3, hands: 10, cost: 2, protein: 12}
 	plain := x.weigh(st, 0)
 	require.InDelta(t, 3*w.ExtraIngredient+10*w.HandsPenalty, plain.work, 1e-9)
 	require.InDelta(t, 2, plain.cost, 1e-9)
 
 	x.rules.House.VegetablesPerGrain = 4
-	require.InDelta(t, plain.soft+w.RatioPenalty*(1-1.0/4), x.weigh(st, 0).soft, 1e-9, "a quarter of what is wanted")
-	x.rules.House.VegetablesPerGrain = 1
+	require.InDelta(t, plain.soft+w.RatioPenalty*(1-1.0/8), x.weigh(st, 0).soft, 1e-9, "an eighth of what is wanted")
+	x.rules.House.VegetablesPerGrain = 0.5
 	require.InDelta(t, plain.soft, x.weigh(st, 0).soft, 1e-9, "as much as is wanted")
 	x.rules.House.VegetablesPerGrain = 0
 
@@ -179,4 +179,30 @@ func TestAnAmountIsToldWithItsReason(t *testing.T) {
 		return ""
 	}
 	require.Equal(t, "It was too thin. "+why(""), why("it was too thin"))
+}
+
+// What is short of the trait that a food is known by is held against a swap; what has more of it is not.
+func TestASwapLacksWhatItIsKnownBy(t *testing.T) {
+	b, r := open(t)
+	x := b.benchOf(t, r.Read("Soup\nServes 2\n\n500 g beetroot\n200 ml soured cream\n\nMethod\n1. Boil the beetroot and blend it. Stir in the soured cream.", measure.Metric), Decisions{HouseRules: HouseRules{Preset: "like-for-like"}})
+	require.Len(t, x.slots, 1)
+	sour := func(o *option) float64 {
+		var p character.Profile
+		character.Evaluate([]character.Shape{{}}, []character.Sums{o.sums}, &p)
+		return p.Value(character.Sour)
+	}
+	least, most := &x.options[0][0], &x.options[0][0]
+	for i := range x.options[0] {
+		o := &x.options[0][i]
+		require.GreaterOrEqual(t, x.lacks(&x.slots[0], o), 0.0)
+		if sour(o) < sour(least) {
+			least = o
+		}
+		if sour(o) > sour(most) {
+			most = o
+		}
+	}
+	require.Greater(t, sour(most), sour(least))
+	require.Positive(t, x.lacks(&x.slots[0], least), least.swap.ID)
+	require.Less(t, x.lacks(&x.slots[0], most), x.lacks(&x.slots[0], least), most.swap.ID)
 }

@@ -86,18 +86,6 @@ func (w *writer) saysOil(n *node, p recipe.Phrase, name string) {
 	}
 }
 
-// oilsForNothing tells whether flesh is rubbed with no more than a fat to be cooked in it, and for it stands what was
-// browned before and is not cooked any more.
-func (p *plan) oilsForNothing(i int) bool {
-	n := &p.graph.Nodes[i]
-	return p.oils(n) && !slices.ContainsFunc(n.To, func(line int) bool {
-		s := p.stand[line]
-		return s == nil || !s.flesh() || !s.is(larder.Browned) || slices.ContainsFunc(p.path(line), func(k int) bool {
-			return k > i && !p.deeds[k].drop && p.graph.Nodes[k].Technique.Heat != ""
-		})
-	})
-}
-
 // oiledFor tells whether the first action of a path rubs a stand-in with no more than a fat for a cooking that it does not
 // need.
 func (p *plan) oiledFor(s *standIn, path []int) bool {

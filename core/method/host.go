@@ -61,7 +61,7 @@ func (p *plan) stirred(parts []part, closing, home int) int {
 	for k := min(closing, p.cooled(parts)) - 1; k >= 0; k-- {
 		for _, at := range parts[k].nodes {
 			switch {
-			case !p.takesMore(at) || !p.atHome(&p.graph.Nodes[at], home) || p.bakedWithin(parts[k], at):
+			case !p.takesMore(at) || !p.atHome(&p.graph.Nodes[at], home) || p.bakedWithin(parts[k], at) || p.sidedNext(at):
 			case rested < 0 && p.restsWithin(parts[k], at):
 				rested = k + 1 // rather in the marinade before something lies in it
 			default:
@@ -90,6 +90,31 @@ func (p *plan) bakedWithin(x part, at int) bool {
 	})
 }
 
+// sidedNext tells whether what an action made is cooked next on one side and the other, as it lies: a thin omelette.
+func (p *plan) sidedNext(at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return n.Action.Sided && n.Technique.Heat != "" || n.Is("shake", "swirl", "stir") && len(n.Inputs) == 1 && len(n.Named) == 0 && p.sidedNext(k)
+	})
+}
+
+// onlyMarinated tells whether an action fries nothing but what was flesh, in what it lay in before and no sauce.
+func (p *plan) onlyMarinated(at int) bool {
+	n := &p.graph.Nodes[at]
+	if n.Technique.Family != "dry heat" || n.Liquid {
+		return false
+	}
+	flesh := 0
+	for _, line := range p.subjects(at) {
+		if s := p.stand[line]; s != nil && s.flesh() {
+			flesh++
+		} else if f := p.l.Food(p.line(line).FoodID()); !larder.Bathes(f) && !p.dusts(line) && !p.flavours(line) {
+			return false
+		}
+	}
+	return flesh == 1
+}
+
 // takesMore tells whether something can be stirred into what an action works on.
 func (p *plan) takesMore(at int) bool {
 	n := &p.graph.Nodes[at]
@@ -104,6 +129,9 @@ func (p *plan) takesMore(at int) bool {
 	}
 	if (n.Is("season") || n.Technique.Family != "mix" && p.onlyFlesh(n)) && !n.Liquid && len(slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) || p.dusts(line) })) < 2 {
 		return false // a piece is seasoned by itself
+	}
+	if p.onlyMarinated(at) {
+		return false
 	}
 	if n.Is("strain") && n.Liquid && p.cookedBefore(at) && len(n.Users) > 0 {
 		return !p.takenOutAfter(at) // a broth that goes on

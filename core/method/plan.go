@@ -126,7 +126,7 @@ func (p *plan) decideAll() {
 	}
 	p.boilsForNothing()
 	for i := range p.graph.Nodes {
-		if p.heatsForNothing(i) || p.laidForNothing(i) || p.wipesForNothing(i) || p.dustsNothing(i) || p.oilsForNothing(i) || p.turnsNothing(i) {
+		if p.heatsForNothing(i) || p.laidForNothing(i) || p.wipesForNothing(i) || p.dustsNothing(i) || p.turnsNothing(i) {
 			p.deeds[i].drop = true
 			p.dropWater(i)
 		}

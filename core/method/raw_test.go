@@ -31,17 +31,29 @@ func TestRawFlourIsNotEaten(t *testing.T) {
 	d := c.reader.Read(ganache, measure.Metric)
 	const yolks = "components[0].lines[2]"
 	for _, preset := range []string{"whole-food", "like-for-like", "fasting-day"} {
-		candidates, _, err := c.book.Rank(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}}, yolks)
-		require.NoError(t, err)
-		require.NotEmpty(t, candidates)
-		for _, x := range candidates {
-			require.False(t, x.Swap.Heat, "%s under %s has to be cooked", x.Swap.ID, preset)
+		for _, use := range []string{"", "bind", "thicken", "set"} {
+			dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}, Uses: map[string]string{yolks: use}}
+			candidates, _, err := c.book.Rank(d, dec, yolks)
+			require.NoError(t, err)
+			require.NotEmpty(t, candidates)
+			for _, x := range candidates {
+				require.False(t, x.Swap.Heat, "%s under %s to %s has to be cooked", x.Swap.ID, preset, use)
+			}
 		}
 	}
-	raw := func(id, use string) int {
-		a, err := c.Adapt(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{yolks: id}, Uses: map[string]string{yolks: use}}, false)
+	const baked = "Cups\n\nServes 4\n\n2 eggs\n300 ml oat drink\n40 g sugar\n\n1. Beat the eggs with the oat drink and the sugar.\n2. Pour into cups and bake for 30 minutes until set."
+	d = c.reader.Read(baked, measure.Metric)
+	raw := func(text string) (n int) {
+		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{"components[0].lines[0]": "chickpea-custard"}}
+		a, err := c.book.Apply(d, dec, false)
 		require.NoError(t, err)
-		n := 0
+		p := c.plan(&d, &a)
+		c.component(p, 0, dec)
+		name(&d.Components[0], &a.Components[0], 0)
+		if text != "" {
+			last(&a.Components[0]).Text = text
+		}
+		c.check(p, c.readBack(&d, &a))
 		for _, s := range a.Components[0].Steps {
 			for _, f := range s.Findings {
 				if f.Kind == swap.EatenRaw {
@@ -51,8 +63,8 @@ func TestRawFlourIsNotEaten(t *testing.T) {
 		}
 		return n
 	}
-	require.Equal(t, 1, raw("chickpea-batter-bind", "bind"))
-	require.Equal(t, 0, raw("tofu-egg-cream", "cream"))
+	require.Equal(t, 0, raw(""))
+	require.Equal(t, 2, raw("Pour into cups and chill for 30 minutes."), "the flour and the starch")
 }
 
 // Whether a line stays raw is read from what is done from where it goes in on.

@@ -76,7 +76,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 			}
 			s.allowed, s.rejected, s.barred = b.candidates(s.kind, use, food, r)
 			if original.Parts[i].Treated[j].Raw {
-				s.allowed = eatenRaw(s.allowed)
+				s.allowed = b.eatenRaw(s.allowed, s.kind, food, r)
 			}
 			if s.why == "" && len(s.allowed) == 0 {
 				continue
@@ -128,15 +128,17 @@ func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed
 	return allowed, rejected, barred
 }
 
-// eatenRaw are the swaps that need no heat, for what the dish does not cook; where there is none, all of them.
-func eatenRaw(allowed []*larder.Swap) []*larder.Swap {
-	var cold []*larder.Swap
-	for _, s := range allowed {
-		if !s.Heat {
-			cold = append(cold, s)
-		}
+// eatenRaw are the swaps that need no heat, for what the dish does not cook: of those for its use, else of any for the
+// food; where there is none, all of them.
+func (b *Book) eatenRaw(allowed []*larder.Swap, kind string, food *larder.Food, r Rules) []*larder.Swap {
+	warm := func(s *larder.Swap) bool { return s.Heat }
+	cold := slices.DeleteFunc(slices.Clone(allowed), warm)
+	if len(cold) == 0 && len(allowed) > 0 {
+		cold = slices.DeleteFunc(slices.Clone(b.larder.Swaps()), func(s *larder.Swap) bool {
+			return warm(s) || !s.ServesFood(kind, food) || strictUse(s) || holdsItself(s, food) || r.BreaksSwap(s) != ""
+		})
 	}
-	if cold == nil {
+	if len(cold) == 0 {
 		return allowed
 	}
 	return cold

@@ -280,14 +280,11 @@ func (p *plan) nextPlace(line, i int) int {
 	return best
 }
 
-// addedJustNow tells whether an action cooks in a dry pan what was put there by the one before, and nothing else: "add the
-// onion and cook until soft".
+// addedJustNow tells whether an action cooks what was put into the pan by the one before: "add the onion and cook until
+// soft".
 func (p *plan) addedJustNow(k int) bool {
 	n := &p.graph.Nodes[k]
-	if len(n.Inputs) != 1 || p.deeds[n.Inputs[0]].drop || p.graph.Nodes[n.Inputs[0]].Technique.Joins != "yes" {
-		return false
-	}
-	return !slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil && p.friedBefore(line, k) })
+	return len(n.Inputs) == 1 && !p.deeds[n.Inputs[0]].drop && p.graph.Nodes[n.Inputs[0]].Technique.Joins == "yes"
 }
 
 // fries tells whether a line is a fat to fry in, and what stands for it too.

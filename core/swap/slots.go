@@ -75,7 +75,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 				use = "raw"
 			}
 			s.allowed, s.rejected, s.barred = b.candidates(s.kind, use, food, r)
-			if original.Parts[i].Treated[j].Raw {
+			if !flesh[line.Animal] && b.servedRaw(c.Lines, original.Parts[i].Treated, j) {
 				s.allowed = b.eatenRaw(s.allowed, s.kind, food, r)
 			}
 			if s.why == "" && len(s.allowed) == 0 {
@@ -126,6 +126,15 @@ func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed
 		consider(func(s *larder.Swap) bool { return !strictUse(s) })
 	}
 	return allowed, rejected, barred
+}
+
+// servedRaw tells whether a line is eaten without having been cooked. A method that leaves flour raw beside it only does not
+// say how it is cooked.
+func (b *Book) servedRaw(lines []recipe.Line, treated []character.Treatment, line int) bool {
+	return treated[line].Raw && !slices.ContainsFunc(lines, func(l recipe.Line) bool {
+		f := b.larder.Food(l.FoodID())
+		return f != nil && f.Tagged(larder.CookedFirst)
+	})
 }
 
 // eatenRaw are the swaps that need no heat, for what the dish does not cook: of those for its use, else of any for the

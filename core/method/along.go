@@ -280,13 +280,6 @@ func (p *plan) nextPlace(line, i int) int {
 	return best
 }
 
-// addedJustNow tells whether an action cooks what was put into the pan by the one before: "add the onion and cook until
-// soft".
-func (p *plan) addedJustNow(k int) bool {
-	n := &p.graph.Nodes[k]
-	return len(n.Inputs) == 1 && !p.deeds[n.Inputs[0]].drop && p.graph.Nodes[n.Inputs[0]].Technique.Joins == "yes"
-}
-
 // fries tells whether a line is a fat to fry in, and what stands for it too.
 func (p *plan) fries(line int) bool {
 	s := p.stand[line]

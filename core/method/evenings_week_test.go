@@ -26,6 +26,9 @@ func TestCardsOfAWeek(t *testing.T) {
 		"the fat that fried what is gone is for what is cooked first": {
 			"semmelknodel", []string{"and the onion and cook in the oil until soft", "the mushrooms and fry until golden"}, nil,
 		},
+		"what fried before, and is strewn with flour, wants no more fat": {
+			"lancashire-hotpot", []string{"cook for a couple of minutes, pour in"}, nil,
+		},
 		"a powder is cooked with what simmers in its own juice": {
 			"spaghetti-tuna-anchovies", []string{"back of a spoon.\nGrind the dried shiitake to powder and stir it in.\nPut in the palm heart flakes"}, nil,
 		},

@@ -23,3 +23,13 @@ func (p *plan) onlyUntilDone(s *standIn, enters, i int) bool {
 	return s.flesh() && s.is(larder.Ready) && n.Action.Minutes == nil && slices.Contains(n.Inputs, enters) && p.graph.Nodes[enters].Technique.Joins == "yes" &&
 		p.cueGone(n) && p.restOfCue(n) == "" && onlyNamedTo(&p.graph.Nodes[enters]) == s.node
 }
+
+// addedJustNow tells whether an action cooks in a dry pan what was put there by the one before, and nothing else: "add the
+// onion and cook until soft".
+func (p *plan) addedJustNow(k int) bool {
+	n := &p.graph.Nodes[k]
+	if len(n.Inputs) != 1 || p.deeds[n.Inputs[0]].drop || p.graph.Nodes[n.Inputs[0]].Technique.Joins != "yes" {
+		return false
+	}
+	return !slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil && p.friedBefore(line, k) })
+}

@@ -184,7 +184,7 @@ func (x *bench) beside(line recipe.Line, ref *string) []Line {
 		}
 		out = append(out, Line{Line: recipe.Line{
 			Text: text, Food: &f.ID, Form: larder.RawForm, Name: o.Name, Preparation: line.Preparation, Alternatives: []recipe.Alternative{},
-			Origin: f.Origin, Check: f.Check, ToTaste: true, Optional: line.Optional, Why: texts.Say("swap.itStoodInOneLineWith2"),
+			Origin: f.Origin, Check: f.Check, ToTaste: true, Optional: line.Optional, Why: texts.Say("swap.itStaysOfItsLine"),
 		}, From: ref, Change: Adjusted})
 	}
 	return out

@@ -26,7 +26,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 			return b.r.asks("object", c.said)
 		}
 	}
-	if t.Medium == "with" && len(a.To) > 0 && len(a.With)+len(a.Into) == 0 && b.last != nil {
+	if t.Medium == "with" && !setOut(t, a) && len(a.To) > 0 && len(a.With)+len(a.Into) == 0 && b.last != nil {
 		// "Mix the coffee and the wine. Dip the biscuits"
 		if just := b.byID(b.last.ID); just != nil && just.comp == b.comp && b.open(just) && (len(b.takes) == 0 || b.ofTaken(just)) && !slices.Contains(r.inputs, just) {
 			b.refMade(just, 1, r, &a.With)
@@ -39,6 +39,12 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 		b.meantInto(c, t, r)
 	}
 	return ""
+}
+
+// setOut tells whether things of the list are put into bowls or on plates of their own, beside what is in
+// hand: "flatten the cutlets. Put the flour, eggs and crumbs in three bowls".
+func setOut(t *larder.Technique, a *recipe.Action) bool {
+	return t.Closes == larder.ClosesTable && !slices.ContainsFunc(a.To, func(x recipe.Ref) bool { return x.Line == nil })
 }
 
 // meantInto fills in what an order adds to.

@@ -221,8 +221,9 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			if num := t.lang.Lines.Figures.Numbers[t.low(at-1)]; at > n.from && num > 1 && v < 1 {
 				v *= num // "two thirds"
 			}
-			n.share = v
-			n.all = n.all || v == 1
+			if n.all = n.all || v == 1; v < 1 || !t.is(at+1, t.lang.Pointing) {
+				n.share = v // but "all the ingredients" are all that is left of them
+			}
 		case t.lang.Rests[w]:
 			n.rest, n.pointed = true, true
 		case t.lang.Qualifiers[w] && n.little && at > n.from && t.lang.Littles[t.low(at-1)] > 0 && !t.ends(at+1, upto): // "a little more dripping"

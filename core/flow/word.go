@@ -103,8 +103,8 @@ func (t *text) adverb(i int) bool {
 	if t.lang.Adverbs[w] && i > 0 && t.is(i-1, t.lang.Articles) && t.lang.Pointing[t.low(i-1)] && (t.ends(i+1, len(t.words)) || t.mark(i+1, ",") || t.conj(i+1)) {
 		return false // "pour into the well"
 	}
-	if t.allBut(i) || t.lang.Shares[w] == 1 && t.lang.Prepositions[t.low(i+1)] == "of" {
-		return false // "all of the ingredients"
+	if t.allBut(i) || t.lang.Shares[w] == 1 && (t.lang.Prepositions[t.low(i+1)] == "of" || t.is(i+1, t.lang.Pointing) && !t.lang.Manner[t.low(i+2)] && !t.lang.Whiles[t.low(i+2)]) {
+		return false // "all of the ingredients", "all the meat", but "all the time"
 	}
 	return t.lang.Adverbs[w] || strings.HasSuffix(w, t.lang.AdverbEnd) && len(w) > 2+len(t.lang.AdverbEnd) && !t.lang.NoAdverbs[w]
 }

@@ -54,8 +54,8 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		if d.subject = w.goneWith(n); len(d.subject) == 0 {
 			return nil, false // all that it was done to is gone
 		}
-		if n.Technique.Joins == "yes" {
-			d.say = w.c.words().Add
+		if n.Technique.Joins == "yes" || len(n.Into) > 0 {
+			d.say = w.c.words().Add // "stir it into the pot with the sugar"
 		}
 		return nil, true
 	}

@@ -75,7 +75,7 @@ func (p *plan) madeAlong(i int) {
 	}
 	for _, line := range n.With {
 		from := slices.IndexFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop && slices.Contains(p.graph.Nodes[in].Holds, line) })
-		if p.stand[line] != nil || from < 0 || slices.Contains(n.Named, line) || slices.Contains(n.To, line) {
+		if p.stand[line] != nil || from < 0 || slices.Contains(n.Named, line) || slices.Contains(n.To, line) || slices.Contains(n.Into, line) { // "return the chicken to the sauce, with any juices"
 			continue
 		}
 		if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) {

@@ -31,7 +31,7 @@ func (p *plan) bareOfGone(n *flow.Node) bool {
 		switch s := p.stand[line]; {
 		case s != nil && s.flesh() && (!p.there(line, at) || s.is(larder.Ready) && s.Done == 0):
 			flesh = true // it is not there, or was tender before
-		case s == nil && !p.flavours(line) && !p.seasonsPot(line) && f != nil && p.l.BehaviourOf(f, p.line(line).Form).Done > 0 && !p.friedBefore(line, at):
+		case s == nil && !p.flavours(line) && !p.seasonsPot(line) && f != nil && !(f.Tagged(larder.Potherb) && p.drainedAfter(at)) && p.l.BehaviourOf(f, p.line(line).Form).Done > 0 && !p.friedBefore(line, at):
 			return false
 		case s != nil && s.flesh():
 			return false

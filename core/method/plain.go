@@ -136,7 +136,9 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 				out = append(out, named{text: w.saidOf(*r.Named, at)})
 			}
 		case r.Made != nil:
-			if t, ok := w.madeThing(r, at); ok {
+			if t, ok := w.cutOf(r, at); ok {
+				out = append(out, t)
+			} else if t, ok := w.madeThing(r, at); ok {
 				out = append(out, t)
 			} else if t, ok := w.keptByName(r); ok {
 				out = append(out, t)
@@ -144,6 +146,15 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 		}
 	}
 	return out
+}
+
+// cutOf names one line of what was cut before as the action's own words do: "the halved onion".
+func (w *writer) cutOf(r recipe.Ref, at int) (named, bool) {
+	line := w.graph.Named(r.Of)
+	if line < 0 || !w.there(line, at) {
+		return named{}, false
+	}
+	return w.inOwnWords(line, at)
 }
 
 // inOwnWords names a line that stays as the action's own words do: "the chopped onion", "the

@@ -87,7 +87,7 @@ func (p *plan) fillsPot(i int) {
 func (p *plan) mixesOn(i int) bool {
 	n := &p.graph.Nodes[i]
 	var left []int
-	if n.Is("place", "return") && p.fromTheTap(n) {
+	if n.Is("place", "return") && p.intoTap(n) {
 		left = slices.DeleteFunc(slices.Clone(n.With), func(line int) bool { return !p.there(line, i) || !p.goesOn(line, i) }) // the pot that it boils in
 	}
 	for _, r := range n.Action.With {
@@ -114,6 +114,14 @@ func (p *plan) mixesOn(i int) bool {
 		}
 	}
 	return true
+}
+
+// intoTap tells whether water that nobody lists is on what an action puts into a pot, or is poured on it next.
+func (p *plan) intoTap(n *flow.Node) bool {
+	return p.fromTheTap(n) || slices.ContainsFunc(n.Users, func(k int) bool {
+		next := &p.graph.Nodes[k]
+		return next.Is("cover", "add", "pour") && p.fromTheTap(next)
+	})
 }
 
 // laidUnder are the lines that something is laid on or put among and that no action took up before:

@@ -89,9 +89,8 @@ func (b *bindings) laidBy(t *larder.Technique, r *roles, moving bool) *thing {
 	if t.Name != placeTechnique {
 		return nil
 	}
-	away := func(x *thing) bool { return x != nil && (x.taken || x.putBy) }
-	others := slices.DeleteFunc(slices.Clone(r.inputs), away)
-	if len(others) != 1 || !others[0].fried || slices.ContainsFunc(r.portions, func(p portion) bool { return !away(b.held(p)) }) {
+	others := slices.DeleteFunc(slices.Clone(r.inputs), b.away)
+	if len(others) != 1 || !others[0].fried || slices.ContainsFunc(r.portions, func(p portion) bool { return !b.away(b.held(p)) }) {
 		return nil
 	}
 	if len(r.portions) == 0 && len(r.inputs) == 1 && !moving && !b.r.lang.Receiving[b.receiver(r)] {
@@ -249,7 +248,11 @@ func (b *bindings) whereItIs(t *larder.Technique, r *roles) {
 }
 
 // reserveTechnique keeps what its words name for later: "keep the liquid".
-const reserveTechnique = "reserve"
+const (
+	reserveTechnique = "reserve"
+	// returnTechnique puts back what was taken out.
+	returnTechnique = "return"
+)
 
 // discardTechnique throws something away.
 const discardTechnique = "discard"

@@ -33,6 +33,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return n.share * left
 	case n.share > 0 && n.one && !n.plural && b.lines[p.line].line.Counted() && b.lines[p.line].line.Amount.Low > 1:
 		return n.share / b.lines[p.line].line.Amount.Low // "half an onion", of two
+	case n.little && b.spoon(n) > 0:
+		return b.measuredBy(p, left, "1 "+b.text.low(b.spoon(n)), n.share) // "another tablespoon of oil"
 	case n.share > 0:
 		return n.share
 	case n.enough && left == 1 && p.part == "" && !b.r.lang.Loose[n.head()] && b.pointedAgain(n.head(), n.upto):
@@ -96,8 +98,22 @@ const mostCoats = 3
 
 // measured is the share that an amount said in the step is of the line.
 func (b *bindings) measured(n noun, p portion, left float64) float64 {
+	return b.measuredBy(p, left, b.text.slice(n.amount[0], n.amount[1]), b.spoonfuls(n))
+}
+
+// spoon is where a noun says one of the spoons that a cook measures with; 0 where it says none.
+func (b *bindings) spoon(n noun) int {
+	for i := n.from + 1; i < n.upto; i++ {
+		if b.r.lang.Spoons[b.text.low(i)] && b.r.lang.Prepositions[b.text.low(i+1)] == "of" {
+			return i
+		}
+	}
+	return 0
+}
+
+// measuredBy is the share that an amount is of a line; other is what stands for it where the two cannot be compared.
+func (b *bindings) measuredBy(p portion, left float64, said string, other float64) float64 {
 	l := b.lines[p.line].line
-	said := b.text.slice(n.amount[0], n.amount[1])
 	got := b.r.Line(said+" "+l.Name, b.system())
 	share := 0.0
 	switch {
@@ -105,8 +121,8 @@ func (b *bindings) measured(n noun, p portion, left float64) float64 {
 		share = mid(got.Amount.Low, got.Amount.High) / mid(l.Amount.Low, l.Amount.High)
 	case got.Grams != nil && l.Mass() > 0:
 		share = got.Mass() / l.Mass()
-	case b.spoonfuls(n) > 0:
-		share = min(b.spoonfuls(n), left)
+	case other > 0:
+		share = min(other, left)
 	default:
 		return left
 	}

@@ -10,6 +10,9 @@ import (
 // in any pot, or what is being worked on when no pot has been named.
 func (b *bindings) content(vessel string) *thing {
 	if t := b.vessels[vessel]; t != nil && b.open(t) {
+		if other := b.cooksUnsaid(); other != nil && b.away(t) && b.goesIn(t) {
+			return other
+		}
 		return t
 	}
 	pots := b.r.lang.Pots
@@ -38,7 +41,7 @@ func (b *bindings) content(vessel string) *thing {
 		return b.latest(cooks) // "pour into the pan", in which the mince was fried
 	}
 	if named || b.base == nil || b.goesIn(b.base) {
-		return nil
+		return b.cooksUnsaid()
 	}
 	if b.base.taken || !b.base.liquid {
 		if pot := b.latest(func(t *thing) bool { return t.liquid && !t.taken && !b.goesIn(t) && t.comp == b.comp }); pot != nil && b.takenOutOf(pot) {
@@ -46,6 +49,22 @@ func (b *bindings) content(vessel string) *thing {
 		}
 	}
 	return b.base
+}
+
+// cooksUnsaid is what cooks in a pan that is not said again since the one that was named was emptied onto a
+// plate: "return the prawns to the wok", in which the rice was fried meanwhile.
+func (b *bindings) cooksUnsaid() *thing {
+	if b.working == nil || b.working.Technique != returnTechnique || !slices.ContainsFunc(b.things, func(t *thing) bool { return b.away(t) && b.goesIn(t) }) {
+		return nil
+	}
+	return b.latest(func(t *thing) bool {
+		return t.heated && !b.r.lang.Holding[t.vessel] && !b.away(t) && !b.goesIn(t) && t.comp == b.comp
+	})
+}
+
+// away tells whether a thing was taken out of its pan, put by, or lies on a plate or a rack.
+func (b *bindings) away(t *thing) bool {
+	return t != nil && (t.taken || t.putBy || b.r.lang.Receiving[t.vessel])
 }
 
 // goesIn tells whether a thing is what the action being bound puts somewhere.

@@ -5,6 +5,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // Treatment is what the method does to one line.
@@ -67,8 +68,26 @@ func (m *method) treatment(line int, food *larder.Food) Treatment {
 	}
 	t.Raw = !t.Heated && m.graph.StaysRaw(line)
 	t.Fate = m.larder.Fate(m.fate(line, food, t.Heated, minutes))
-	t.Washed = food.Washed > 0 && (m.done(line, "soak", "rinse") || m.saidWashed(line))
+	t.Washed = food.Washed > 0 && (m.done(line, "soak", "rinse") || m.standsInWater(line) || m.saidWashed(line))
 	return t
+}
+
+// standsInWater tells whether a line is put into plain water and left there: "put the cod in cold water and leave it
+// overnight".
+func (m *method) standsInWater(line int) bool {
+	return slices.ContainsFunc(m.reaching(line), func(n *flow.Node) bool {
+		return slices.Contains(n.To, line) && n.Technique.Heat == "" && slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), m.plainWater) &&
+			slices.ContainsFunc(n.Users, func(k int) bool { return m.graph.Nodes[k].Technique.Family == "rest" })
+	})
+}
+
+// plainWater tells whether a reference is to water that nobody lists.
+func (m *method) plainWater(r recipe.Ref) bool {
+	if r.Named == nil {
+		return false
+	}
+	words := larder.Words(*r.Named)
+	return len(words) > 0 && m.larder.Language().Loose[words[len(words)-1]]
 }
 
 // saidWashed tells whether the words of a line say that its salt was washed out.

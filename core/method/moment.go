@@ -198,8 +198,8 @@ func (p *plan) laidToBake(at int) bool {
 	}
 	for len(n.Users) == 1 {
 		n = &p.graph.Nodes[n.Users[0]]
-		if n.Technique.Family == "mix" || n.Technique.Family == "dough" {
-			return false // it is mixed in a bowl first
+		if n.Technique.Family == "mix" && !n.Is("pour") || n.Technique.Family == "dough" {
+			return false // it is mixed in a bowl first, and no sauce poured over what lies in a dish
 		}
 		if n.Technique.Heat != "" {
 			return n.Technique.Family == "oven"

@@ -2,6 +2,8 @@ package method
 
 import (
 	"slices"
+	"strings"
+	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/swap"
@@ -11,22 +13,51 @@ import (
 // which is no animal's name by itself: "each breast".
 func (c *Carrier) namesGone(p *plan) {
 	for _, s := range p.inOrder() {
-		own := larder.Words(s.was.Name)
-		if at := slices.IndexFunc(own, func(w string) bool { return p.l.Language().Prepositions[w] != "" }); at > 0 {
-			own = own[:at] // "sardines in oil"
-		}
-		if !s.flesh() || len(own) == 0 || p.l.Words().AnimalWords[own[len(own)-1]] != "" || p.listsWord(own[len(own)-1]) {
-			continue // an animal's own name the reader finds, and knows where it is a verb
+		cut := p.cutName(s)
+		if cut == "" {
+			continue
 		}
 		for i := range p.a.Components {
 			for n := range p.a.Components[i].Steps {
 				step := &p.a.Components[i].Steps[n]
-				if step.Change == swap.Changed && !step.Own && c.reader.Says(step.Text, own[len(own)-1]) {
-					c.tell(step, swap.NamesAnimal, own[len(own)-1])
+				if step.Change == swap.Changed && !step.Own && c.reader.Says(step.Text, cut) {
+					c.tell(step, swap.NamesAnimal, cut)
 				}
 			}
 		}
 	}
+}
+
+// cutName is the word by which a line called the cut of flesh that it was; empty where that is an animal's own name,
+// which the reader finds, and knows where it is a verb.
+func (p *plan) cutName(s *standIn) string {
+	own := larder.Words(s.was.Name)
+	if at := slices.IndexFunc(own, func(w string) bool { return p.l.Language().Prepositions[w] != "" }); at > 0 {
+		own = own[:at] // "sardines in oil"
+	}
+	if !s.flesh() || len(own) == 0 || p.l.Words().AnimalWords[own[len(own)-1]] != "" || p.listsWord(own[len(own)-1]) {
+		return ""
+	}
+	return own[len(own)-1]
+}
+
+// cutsByName names what stands for flesh where words that say how something is done call it by its cut: "turning the
+// shanks halfway".
+func (w *writer) cutsByName(from, upto int) []edit {
+	var out []edit
+	at := from
+	for _, word := range strings.SplitAfter(w.slice(from, upto), " ") {
+		long := utf8.RuneCountInString(word)
+		norm := larder.Words(word)
+		for _, s := range w.inOrder() {
+			if cut := w.cutName(s); cut != "" && !s.gone && len(norm) == 1 && norm[0] == cut {
+				out = append(out, edit{at, at + utf8.RuneCountInString(strings.TrimRight(word, " ,")), s.name})
+				break
+			}
+		}
+		at += long
+	}
+	return out
 }
 
 // listsWord tells whether a line or what stands for one has a word in its name, or the language

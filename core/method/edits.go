@@ -33,6 +33,10 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 			out = append(out, edit{p.From, p.Upto, ""})
 			continue // "the butter with the marrow", both oil now
 		}
+		if w.restsInItself(n, p) {
+			out = append(out, edit{p.From, p.Upto, ""})
+			continue
+		}
 		if !changed {
 			continue
 		}

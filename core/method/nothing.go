@@ -63,33 +63,6 @@ func (p *plan) isBack(line, i int) bool {
 	return came && at < i && p.graph.Nodes[i].Is("return") && !slices.Contains(p.graph.Nodes[i].Named, line)
 }
 
-// neverLeft tells whether an action returns what stands for flesh to a pot that it was not taken out of: the lifting out is not
-// done any more.
-func (p *plan) neverLeft(i int) bool {
-	n := &p.graph.Nodes[i]
-	if !n.Is("return") || len(n.To) == 0 || slices.ContainsFunc(n.To, func(line int) bool {
-		s := p.stand[line]
-		return s == nil || !s.flesh() || s.enters < 0 || s.enters >= i
-	}) {
-		return false
-	}
-	for _, in := range n.Inputs {
-		from := in
-		for p.deeds[from].drop && len(p.graph.Nodes[from].Inputs) == 1 {
-			from = p.graph.Nodes[from].Inputs[0]
-		}
-		if from != in && !p.deeds[from].drop && slices.ContainsFunc(n.Inputs, func(o int) bool { return o != in && p.comesFrom(o, from) }) {
-			return true
-		}
-	}
-	return false
-}
-
-// comesFrom tells whether an action works on what another made.
-func (p *plan) comesFrom(at, from int) bool {
-	return at == from || slices.ContainsFunc(p.graph.Nodes[at].Inputs, func(in int) bool { return p.comesFrom(in, from) })
-}
-
 // intoNothing tells whether things are put into flesh that is not there: "push the garlic
 // into the beef".
 func (p *plan) intoNothing(i int) bool {

@@ -14,13 +14,22 @@ func (p *plan) afterReturn(s *standIn, path []int) int {
 	for i, at := range path {
 		n := &p.graph.Nodes[at]
 		boiled = boiled || p.wetMinutes(at) > 0
-		out := n.Technique.Takes == "part" || n.Technique.Family == "separate" || boiled && p.setsAside(path, i) && p.joinsLater(s, path[i+1:])
+		out := n.Technique.Takes == "part" || n.Technique.Family == "separate" || boiled && p.setsAside(path, i) && p.joinsLater(s, path[i+1:]) || boiled && p.cutFromLiquor(at)
 		wet = wet || p.wetMinutes(at) > 0 || n.Technique.Medium == "liquid" && n.Technique.Family != "rest"
 		if out && wet && n.Technique.Name != "discard" && p.alone(at, s) && i+1 < len(path) {
 			start = i + 1
 		}
 	}
 	return start
+}
+
+// cutFromLiquor tells whether an action cuts up what was boiled, and its liquid is kept by itself: "shred the chicken and
+// reserve the broth", which lifts it out without saying so.
+func (p *plan) cutFromLiquor(at int) bool {
+	n := &p.graph.Nodes[at]
+	return n.Technique.Family == "cut" && slices.ContainsFunc(n.Inputs, func(in int) bool {
+		return slices.ContainsFunc(p.graph.Nodes[in].Users, func(k int) bool { return k != at && p.graph.Nodes[k].Is("reserve", "strain") })
+	})
 }
 
 // joinsLater tells whether a stand-in goes into something else by one of some actions.
@@ -72,4 +81,31 @@ func (p *plan) laidToWork(s *standIn, path []int, start int) int {
 		k++
 	}
 	return k
+}
+
+// neverLeft tells whether an action returns what stands for flesh to a pot that it was not taken out of: the lifting out is not
+// done any more.
+func (p *plan) neverLeft(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("return") || len(n.To) == 0 || slices.ContainsFunc(n.To, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.flesh() || s.enters < 0 || s.enters >= i
+	}) {
+		return false
+	}
+	for _, in := range n.Inputs {
+		from := in
+		for p.deeds[from].drop && len(p.graph.Nodes[from].Inputs) == 1 {
+			from = p.graph.Nodes[from].Inputs[0]
+		}
+		if from != in && !p.deeds[from].drop && slices.ContainsFunc(n.Inputs, func(o int) bool { return o != in && p.comesFrom(o, from) }) {
+			return true
+		}
+	}
+	return false
+}
+
+// comesFrom tells whether an action works on what another made.
+func (p *plan) comesFrom(at, from int) bool {
+	return at == from || slices.ContainsFunc(p.graph.Nodes[at].Inputs, func(in int) bool { return p.comesFrom(in, from) })
 }

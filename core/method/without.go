@@ -218,3 +218,23 @@ func (p *plan) inListedLiquor(n *node) bool {
 		return larder.Pours(f) && f.ID != waterFood && !p.c.fatLine(p.line(line))
 	})
 }
+
+// restsInItself tells whether words let a broth cool in the broth, as the flesh that was to is not there.
+func (w *writer) restsInItself(n *node, p recipe.Phrase) bool {
+	if n.Technique.Family != "rest" || p.Role != "in" {
+		return false
+	}
+	at, gone := w.graph.Number(n), false
+	for _, line := range n.To {
+		if s := w.stand[line]; s != nil && s.flesh() {
+			if w.there(line, at) {
+				return false
+			}
+			gone = true
+		}
+	}
+	return gone && !slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+		words := larder.Words(w.slice(noun.From, noun.Upto))
+		return len(words) == 0 || !w.l.Language().Liquors[words[len(words)-1]]
+	})
+}

@@ -210,12 +210,12 @@ func (l *Larder) loadSmallUses(src Source) error {
 	})
 }
 
-// SmallUseFor is the first row for animal matter of a kind and class under a way
-// of working; the last row of the table fits all.
-func (l *Larder) SmallUseFor(t *Technique, kind string, class Animal) *SmallUse {
+// SmallUseFor is the first row for animal matter of a kind and class under a way of working, or for the food itself where that
+// is known; the last row of the table fits all.
+func (l *Larder) SmallUseFor(t *Technique, kind string, class Animal, food ...string) *SmallUse {
 	for i := range l.smallUses {
 		u := &l.smallUses[i]
-		if works(u.Techniques, t) && slices.ContainsFunc(u.Was, func(w string) bool { return w == "any" || w == kind || w == string(class) }) {
+		if works(u.Techniques, t) && slices.ContainsFunc(u.Was, func(w string) bool { return w == "any" || w == kind || w == string(class) || slices.Contains(food, w) }) {
 			return u
 		}
 	}

@@ -173,13 +173,29 @@ func (p *plan) animalWords(text string) []recipe.Animal {
 
 // kindOf is the kind of food that words name, empty when they name none.
 func (p *plan) kindOf(name string) string {
+	if f := p.animalFood(name); f != nil {
+		return f.Kind
+	}
+	return ""
+}
+
+// foodIDOf is the food of an animal that words name, empty when they name none.
+func (p *plan) foodIDOf(name string) string {
+	if f := p.animalFood(name); f != nil {
+		return f.ID
+	}
+	return ""
+}
+
+// animalFood is the first food of an animal that words name.
+func (p *plan) animalFood(name string) *larder.Food {
 	words := larder.Words(name)
 	for i := range words {
 		if m, ok := p.l.Index().At(words, i, true); ok && m.Food.Origin == larder.FromAnimal {
-			return m.Food.Kind
+			return m.Food
 		}
 	}
-	return ""
+	return nil
 }
 
 // renamed gives what the dish makes itself a name without an animal where the

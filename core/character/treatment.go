@@ -18,6 +18,8 @@ type Treatment struct {
 	Heated           bool
 	// Raw tells that nothing is hot from where it goes in on, so that it is eaten as it is.
 	Raw bool
+	// OnlyWarmed tells that it goes into no more than what has just been cooked, off the heat.
+	OnlyWarmed bool
 	// Washed tells that it was soaked or rinsed, and so lost salt.
 	Washed bool
 }
@@ -67,6 +69,7 @@ func (m *method) treatment(line int, food *larder.Food) Treatment {
 		m.surface(&t, i, line, food)
 	}
 	t.Raw = !t.Heated && m.graph.StaysRaw(line)
+	t.OnlyWarmed = !t.Heated && m.graph.OnlyWarmed(line)
 	t.Fate = m.larder.Fate(m.fate(line, food, t.Heated, minutes))
 	t.Washed = food.Washed > 0 && (m.done(line, "soak", "rinse") || m.standsInWater(line) || m.saidWashed(line))
 	return t

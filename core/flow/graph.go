@@ -127,7 +127,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 		n.said, n.Technique = n.Technique, l
 	}
 	n.Lasts = Lasts(t.larder, a, n.Technique)
-	n.Fire = n.Technique.Hot() || a.Heat != "" || slices.ContainsFunc(a.Into, t.boiling)
+	n.Fire = n.Technique.Hot() || a.Heat != "" && !n.Is("off-heat") || slices.ContainsFunc(a.Into, t.boiling)
 	n.Crisp = t.says(a.Cue, t.larder.Language().CrispWords)
 	n.Liquid = t.liquid(a, &n)
 	n.Covered = t.covered(a, &n)

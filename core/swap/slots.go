@@ -128,13 +128,18 @@ func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed
 	return allowed, rejected, barred
 }
 
-// servedRaw tells whether a line is eaten without having been cooked. A method that leaves flour raw beside it only does not
+// servedRaw tells whether a line is eaten without having been cooked, but for the heat of what it goes into. A method that leaves flour raw beside it only does not
 // say how it is cooked.
 func (b *Book) servedRaw(lines []recipe.Line, treated []character.Treatment, line int) bool {
-	return treated[line].Raw && !slices.ContainsFunc(lines, func(l recipe.Line) bool {
-		f := b.larder.Food(l.FoodID())
-		return f != nil && f.Tagged(larder.CookedFirst)
-	})
+	if !treated[line].OnlyWarmed {
+		return false
+	}
+	for k := range lines {
+		if f := b.larder.Food(lines[k].FoodID()); f != nil && f.Tagged(larder.CookedFirst) && treated[k].OnlyWarmed {
+			return false
+		}
+	}
+	return true
 }
 
 // eatenRaw are the swaps that need no heat, for what the dish does not cook: of those for its use, else of any for the

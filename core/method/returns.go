@@ -5,6 +5,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // afterReturn is where on its path something goes back in that was cooked, taken
@@ -108,4 +109,37 @@ func (p *plan) neverLeft(i int) bool {
 // comesFrom tells whether an action works on what another made.
 func (p *plan) comesFrom(at, from int) bool {
 	return at == from || slices.ContainsFunc(p.graph.Nodes[at].Inputs, func(in int) bool { return p.comesFrom(in, from) })
+}
+
+// divided says how much of a stand-in is meant where some of what it stands for was kept back for later by work that is not
+// done any more: half of it, and later the rest.
+func (w *writer) divided(noun recipe.Noun, things []named) []named {
+	if len(things) != 1 || things[0].stand == nil || things[0].stand.bare || len(noun.Refs) != 1 || noun.Refs[0].Made == nil || noun.Refs[0].Share < nearlyAll {
+		return things
+	}
+	s, from := things[0].stand, w.nodeOf(*noun.Refs[0].Made)
+	for from >= 0 && w.deeds[from].drop {
+		n := &w.graph.Nodes[from]
+		if share := w.keptShare(n, s.node); share > 0 {
+			return []named{w.c.stand(s, share, true)}
+		}
+		for _, k := range n.Users {
+			if share := w.keptShare(&w.graph.Nodes[k], s.node); share > 0 && w.deeds[k].drop {
+				return []named{w.c.stand(s, 1-share, false)}
+			}
+		}
+		if len(n.Inputs) != 1 {
+			break
+		}
+		from = n.Inputs[0]
+	}
+	return things
+}
+
+// keptShare is how much of a line an action takes out for later, where that is not all; 0 where it takes none.
+func (p *plan) keptShare(n *flow.Node, line int) float64 {
+	if !n.Is("remove", "reserve") || len(n.Users) == 0 || len(n.To) != 1 || n.To[0] != line || len(n.Action.To) != 1 || n.Action.To[0].Share >= nearlyAll {
+		return 0
+	}
+	return n.Action.To[0].Share
 }

@@ -70,7 +70,7 @@ func (t *text) withVerb(sign, cue string) string {
 	all := strings.Fields(cue)
 	at := slices.IndexFunc(all, is)
 	if begin := strings.Index(cue, sign); at > 0 && begin >= 0 && len(strings.Fields(cue[:begin])) < at && !slices.ContainsFunc(words, is) {
-		shared, _, _ := strings.Cut(strings.Join(all[at:], " "), ",")
+		shared, _, _ := strings.Cut(strings.Join(t.untilNextSign(all[at:]), " "), ",")
 		return sign + " " + shared // of "the ragù and the sheets are used up"
 	}
 	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words, func(w string) bool {
@@ -89,6 +89,17 @@ func (t *text) withVerb(sign, cue string) string {
 		}
 	}
 	return strings.Join(slices.Insert(words, len(words)-1, verb), " ")
+}
+
+// untilNextSign is what is said up to where something else is said of another: "are tender", of "are tender and the oil rises".
+func (t *text) untilNextSign(words []string) []string {
+	for k, w := range words {
+		rest := words[k+1:]
+		if k > 0 && t.lang.Lines.And[strings.ToLower(w)] && (t.hasVerb(rest) || slices.ContainsFunc(rest, func(w string) bool { return t.lang.Being[strings.ToLower(w)] })) {
+			return words[:k]
+		}
+	}
+	return words
 }
 
 // hasVerb tells whether a sign has a verb of its own: "they float", "the seams split".

@@ -238,7 +238,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			} else if noun.Dealt && !s.bare {
 				t.text = w.c.words().Some + " " + w.c.words().The + " " + s.name // "two halves in each bowl"
 			}
-			if state := w.stateSaid(noun, line, at); state != "" && !s.bare && !slices.Contains(larder.Words(s.name), state) {
+			if state := w.stateSaid(noun, line, at); state != "" && !s.bare && !slices.Contains(larder.Words(s.name), state) && !strings.Contains(t.text, state+" "+s.name) {
 				the := w.c.words().The + " "
 				t.text = strings.TrimSuffix(t.text, the+s.name) + the + state + " " + s.name // "half of the hot stock"
 			}

@@ -50,6 +50,10 @@ func (w *writer) takesPot(n *node) []edit {
 	if w.intoEmptyPan(n) {
 		return w.putIntoPan(n)
 	}
+	if w.intoLostPan(n) {
+		w.pot = w.potLost(n)
+		return w.putIntoPan(n)
+	}
 	if n.Technique.Joins == "yes" && w.overFire(n) {
 		return nil // the bacon goes into the pot, and the pan stays on the stove
 	}
@@ -77,6 +81,13 @@ func (w *writer) intoEmptyPan(n *node) bool {
 	}
 	before := &w.graph.Nodes[n.Inputs[0]]
 	return w.deeds[n.Inputs[0]].drop && before.Technique.Family == "gentle heat" && before.Action.Vessel != "" && !slices.ContainsFunc(before.Holds, func(line int) bool { return !w.c.fatLine(w.line(line)) })
+}
+
+// intoLostPan tells whether the first things that cook in a pan are added to nothing, as all that was in it before is not
+// cooked there any more, nor is the pan said again.
+func (w *writer) intoLostPan(n *node) bool {
+	return n.Is("add") && len(n.Into) == 0 && len(n.Inputs) == 0 && n.Action.Vessel == "" && n.Action.Words.Verb[1] > 0 && w.deeds[w.graph.Number(n)].say == "" &&
+		w.firstPan(n) && w.potLost(n) != "" && slices.ContainsFunc(n.Users, func(k int) bool { return w.graph.Nodes[k].Technique.Family == "dry heat" })
 }
 
 // putIntoPan says where they are put: "put the garlic in a large saucepan", for "add the garlic".

@@ -181,3 +181,34 @@ func TestSoakingTakesSaltOut(t *testing.T) {
 	}
 	require.Greater(t, salt("Stew\n\n400 g carrots, soaked\n10 g salt\n1 litre water\n\nMethod\n1. Simmer the carrots in the water with the salt."), 0.3, "nobody washes salt out of salt")
 }
+
+// What soaks, or only stands in plain water and is left there, loses salt; what is boiled in it or stands in milk does not.
+func TestWhatStandsInWaterIsWashed(t *testing.T) {
+	for method, washed := range map[string]bool{
+		"Soak the salt cod in cold water overnight.":                                                    true,
+		"Put the salt cod in a bowl of cold water and leave in the fridge for 24 hours. Drain the cod.": true,
+		"Cover the salt cod with water and leave to stand overnight.":                                   true,
+		"Put the salt cod in a pan of cold water and bring to the boil.":                                false,
+		"Put the salt cod in the milk and leave in the fridge for 24 hours.":                            false,
+		"Poach the salt cod in the milk for 10 minutes.":                                                false,
+	} {
+		got, ok := fates(t, "500 g salt cod\n500 ml milk\n\nMethod\n1. "+method)["salt-cod"]
+		require.True(t, ok, method)
+		require.Equal(t, washed, got.Washed, method)
+	}
+}
+
+// An egg that runs into a soup off the heat is only warmed; on the fire, or where nothing says that it is off, it is cooked.
+func TestWhatIsOnlyWarmed(t *testing.T) {
+	for method, warmed := range map[string]bool{
+		"Boil the stock. Turn off the heat. Pour in the eggs in a thin stream, then drizzle with the oil.": true,
+		"Boil the stock. Pour in the eggs in a thin stream, then drizzle with the oil.":                    false,
+		"Boil the stock. Turn off the heat. Pour in the eggs. Simmer for 5 minutes.":                       false,
+		"Beat the eggs with the oil and chill.":                                                            true,
+		"Fry the eggs in the oil.":                                                                         false,
+	} {
+		got, ok := fates(t, "3 eggs\n1 litre vegetable stock\n1 tbsp oil\n\nMethod\n1. "+method)["egg"]
+		require.True(t, ok, method)
+		require.Equal(t, warmed, got.OnlyWarmed, method)
+	}
+}

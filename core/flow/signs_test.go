@@ -14,13 +14,14 @@ import (
 func TestWhatACueWaitsFor(t *testing.T) {
 	r := reader(t)
 	for cue, want := range map[string][]recipe.Sign{
-		"until golden":                                     {{Text: "golden"}},
-		"till the rim is dark in spots":                    {{Text: "the rim is dark in spots", Says: true, State: "dark in spots"}},
-		"until it is soft":                                 {{Text: "it is soft", Says: true, Points: "it", State: "soft"}},
-		"until the beef is tender and the sauce syrupy":    {{Text: "the beef is tender", Says: true, State: "tender"}, {Text: "the sauce is syrupy", Says: true, State: "syrupy"}},
-		"until the beef is tender and the carrots soft":    {{Text: "the beef is tender", Says: true, State: "tender"}, {Text: "the carrots are soft", Says: true, State: "soft"}},
-		"to a soft paste":                                  nil,
-		"until the cheese is golden and starting to brown": {{Text: "the cheese is golden", Says: true, State: "golden"}, {Text: "starting to brown"}},
+		"until golden":                                            {{Text: "golden"}},
+		"till the rim is dark in spots":                           {{Text: "the rim is dark in spots", Says: true, State: "dark in spots"}},
+		"until it is soft":                                        {{Text: "it is soft", Says: true, Points: "it", State: "soft"}},
+		"until the beef is tender and the sauce syrupy":           {{Text: "the beef is tender", Says: true, State: "tender"}, {Text: "the sauce is syrupy", Says: true, State: "syrupy"}},
+		"until the beef is tender and the carrots soft":           {{Text: "the beef is tender", Says: true, State: "tender"}, {Text: "the carrots are soft", Says: true, State: "soft"}},
+		"until the carrots and beef are tender and the oil rises": {{Text: "the carrots are tender", Says: true, State: "tender"}, {Text: "beef are tender"}, {Text: "the oil rises", Says: true}},
+		"to a soft paste":                                         nil,
+		"until the cheese is golden and starting to brown":        {{Text: "the cheese is golden", Says: true, State: "golden"}, {Text: "starting to brown"}},
 	} {
 		d := r.Read("Stew\n\n500 g beef\n60 g cheese\n500 ml stock\n\nMethod\n1. Simmer the beef and the cheese in the stock "+cue+".", measure.Metric)
 		a := d.Components[0].Steps[0].Actions

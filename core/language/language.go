@@ -30,7 +30,7 @@ type Language struct {
 	Sides, Pair, Single, Singly, Dealt, Lasts, FurtherTimes, DoneWords, ThickWords, Packs, Comparatives, Sheets, SlowPots                                                  Set
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                                                        Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                                              Set
-	NounVerbs, Qualifiers, Spoons, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                          Set
+	NounVerbs, Qualifiers, Spoons, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                  Set
 	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                                                         Set
 	WholeWords, WashedWords, CrispWords, Surfaces, Lids, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                                  Set
 	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts                                                                                               Set

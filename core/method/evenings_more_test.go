@@ -56,7 +56,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"egusi-soup", []string{"Boil the quartered onion and the water", "Pour in the pepper purée and the stock, crumble in the rest of the mushroom stock powder"}, []string{"half of the onions"},
 		},
 		"a measure of what there is less of, and pieces that are cut no more": {
-			"halaszle", []string{"Sprinkle the palm heart flakes with some of the salt", "add the palm heart flakes and simmer"}, []string{"a teaspoon of the salt", "add the pieces"},
+			"halaszle", []string{"Sprinkle the palm heart flakes with half of the salt", "add the palm heart flakes and simmer"}, []string{"a teaspoon of the salt", "add the pieces"},
 		},
 		"what only had to be done cooks as long as it bears": {
 			"mee-goreng-mamak", []string{"Add the mushroom discs and cook for 2 minutes.", "scramble until hot through"}, []string{"Cook for 6 minutes", "half set"},
@@ -107,7 +107,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"fish-fingers-with-tartare-sauce", []string{"Fry the tofu slabs, in batches, for 2-3 minutes on each side"}, []string{"Fry for 2"},
 		},
 		"the rest is what is not in hand": {
-			"lamb-koftas-with-tzatziki-and-flatbreads", []string{"mix with the soy yoghurt, the garlic clove, the mint and the lemon juice", "Serve the rolls in the flatbreads"}, []string{"yoghurt, the cucumber"},
+			"lamb-koftas-with-tzatziki-and-flatbreads", []string{"mix with the soy yoghurt, the garlic clove, the mint and the lemon juice", "Serve the koftas in the flatbreads"}, []string{"yoghurt, the cucumber"},
 		},
 		"cheese goes dry into a dough": {
 			"cheese-and-bacon-scones", []string{"100 g of the seed crumbs", "scatter over the rest of the seed crumbs"}, []string{"cashew melt"},

@@ -103,7 +103,7 @@ func TestCardsOfAnEvening(t *testing.T) {
 			recipeCalled(t, "minestrone-pancetta"), "top with the walnut crumbs and the basil sauce", "top with the bag",
 		},
 		"what was shaped goes by its shape": {
-			recipeCalled(t, "lamb-kofta-flatbreads"), "Warm the flatbreads and serve with the rolls and cucumber sauce", "serve the flatbreads",
+			recipeCalled(t, "lamb-kofta-flatbreads"), "Warm the flatbreads and serve with the koftas and cucumber sauce", "serve the flatbreads",
 		},
 		"raw pieces roast as long as they bear": {
 			recipeCalled(t, "duck-pancakes"), "Roast for 30 minutes. Turn up to 220C for the last 15 minutes.\n", "skin.\nLift",

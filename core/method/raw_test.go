@@ -24,25 +24,39 @@ Serves 6
 2. Pour into glasses and chill for 3 hours.
 `
 
+const offTheHeat = `Egg ribbons
+
+Serves 4
+
+3 eggs, beaten
+1 litre chicken stock
+2 tsp cornflour
+1 tsp sesame oil
+
+1. Bring the stock to the boil. Mix the cornflour with a little water and stir it in until the soup thickens.
+2. Turn off the heat. Pour in the eggs in a thin stream, drizzle with the oil and serve.
+`
+
 // What nothing cooks gets nothing that has to be cooked, and where the cook takes it all the same the card says so.
 func TestRawFlourIsNotEaten(t *testing.T) {
 	c, err := carrier()
 	require.NoError(t, err)
-	d := c.reader.Read(ganache, measure.Metric)
-	const yolks = "components[0].lines[2]"
-	for _, preset := range []string{"whole-food", "like-for-like", "fasting-day"} {
-		for _, use := range []string{"", "bind", "thicken", "set"} {
-			dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}, Uses: map[string]string{yolks: use}}
-			candidates, _, err := c.book.Rank(d, dec, yolks)
-			require.NoError(t, err)
-			require.NotEmpty(t, candidates)
-			for _, x := range candidates {
-				require.False(t, x.Swap.Heat, "%s under %s to %s has to be cooked", x.Swap.ID, preset, use)
+	for text, eggs := range map[string]string{ganache: "components[0].lines[2]", offTheHeat: "components[0].lines[0]"} {
+		d := c.reader.Read(text, measure.Metric)
+		for _, preset := range []string{"whole-food", "like-for-like", "fasting-day"} {
+			for _, use := range []string{"", "bind", "thicken", "set", "flakes"} {
+				dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}, Uses: map[string]string{eggs: use}}
+				candidates, _, err := c.book.Rank(d, dec, eggs)
+				require.NoError(t, err)
+				require.NotEmpty(t, candidates)
+				for _, x := range candidates {
+					require.False(t, x.Swap.Heat, "%s under %s to %s has to be cooked in %s", x.Swap.ID, preset, use, d.Name)
+				}
 			}
 		}
 	}
 	const baked = "Cups\n\nServes 4\n\n2 eggs\n300 ml oat drink\n40 g sugar\n\n1. Beat the eggs with the oat drink and the sugar.\n2. Pour into cups and bake for 30 minutes until set."
-	d = c.reader.Read(baked, measure.Metric)
+	d := c.reader.Read(baked, measure.Metric)
 	raw := func(text string) (n int) {
 		dec := swap.Decisions{HouseRules: swap.HouseRules{Preset: "like-for-like"}, Swaps: map[string]string{"components[0].lines[0]": "chickpea-custard"}}
 		a, err := c.book.Apply(d, dec, false)

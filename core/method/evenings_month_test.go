@@ -1,0 +1,48 @@
+package method
+
+import "testing"
+
+// What went wrong on the cards of a month, each with what the rules that mended it now give.
+func TestCardsOfAMonth(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"bowls are set out beside what is to be coated": {
+			"chicken-parmigiana-tin", []string{"Put the flour, aquafaba and breadcrumbs in three shallow bowls"}, []string{"Add the tofu slabs and put"},
+		},
+		"what was to be stirred in with what comes later is added by itself": {
+			"bun-bo-hue", []string{"Add the seaweed seasoning and the sugar. Simmer"}, []string{"Stir into the", "agar", "chestnuts"},
+		},
+		"all the meat is the bacon too, which goes in when it bears it": {
+			"boeuf-carottes", []string{"add the smoked tofu and cook for 20 minutes more"}, []string{"Add the smoked tofu, put"},
+		},
+		"what is in the pot is not named again when flesh comes to it later": {
+			"chicken-cream-mushrooms", []string{"Simmer, uncovered, for 10 minutes, add the butter beans and mushrooms"}, []string{"Simmer the dry cider"},
+		},
+		"the aromatics of a broth go into its pot, in the words of the cook, for their own time": {
+			"ropa-vieja-shreds", []string{"Put the bay leaf and the halved onion in a large pot, cover with water and bring to the boil. Reduce the heat and simmer, covered, for 20 minutes."}, []string{"very tender", "1½ hours"},
+		},
+		"salt of what soaked is little, and white sauces get nothing red": {
+			"bacalhau-com-natas", []string{"Taste, and add the salt.\nOnce the pot is off the boil, loosen the miso with a ladle of the liquid and stir it in.\nMix half of the sauce"}, []string{"dried tomato"},
+		},
+		"what stands for a cut is named where the words turn it, and never returns where it stayed": {
+			"lamb-shanks-rosemary", []string{"turning the mushrooms and tempeh halfway through"}, []string{"shanks", "Return", "lentil loaf"},
+		},
+		"what is shredded out of a broth goes in after it, and the broth cools in nothing": {
+			"enchiladas-verdes-soft", []string{"in a pan for 20 minutes. Leave to cool. Reserve the broth."}, []string{"Put the torn mushrooms in a pan"},
+		},
+		"raw pulses do not go into a soup off the heat": {
+			"egg-drop-pork-soup", []string{"Slip in the tofu shreds"}, []string{"batter"},
+		},
+		"a kofta of vegetables keeps its name, and naan is other bread": {
+			"malai-kofta", []string{"fry the koftas in batches", "pour over the sauce and serve with the chapati"}, []string{"rolls"},
+		},
+		"what was kept back for later is parted where nothing is lifted out": {
+			"rosti-bacon-raclette", []string{"with half of the smoked tofu", "sprinkle with the rest of the smoked tofu"}, nil,
+		},
+		"the pan of work that goes is said with what goes into it first": {
+			"chicken-in-riesling", []string{"Put the oil and the shallots in a large casserole and fry"}, []string{"Add the oil and the shallots"},
+		},
+		"a hot measure is said once, and so is each sign": {
+			"mafe-of-beef", []string{"a ladleful of the hot dark mushroom stock until", "until the vegetables are tender and the oil rises to the top."}, []string{"stockthe", "top and the oil"},
+		},
+	})
+}

@@ -79,7 +79,7 @@ func (m *method) treatment(line int, food *larder.Food) Treatment {
 // overnight".
 func (m *method) standsInWater(line int) bool {
 	return slices.ContainsFunc(m.reaching(line), func(n *flow.Node) bool {
-		return slices.Contains(n.To, line) && n.Technique.Heat == "" && slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), m.plainWater) &&
+		return slices.Contains(n.To, line) && slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), m.plainWater) &&
 			slices.ContainsFunc(n.Users, func(k int) bool { return m.graph.Nodes[k].Technique.Family == "rest" })
 	})
 }

@@ -141,6 +141,10 @@ func (b *body) one(i int) int {
 		}
 		return upto
 	}
+	if end := b.throughout(i); end > 0 {
+		b.how(i, end)
+		return end
+	}
 	if b.remnant(i) > 0 {
 		nouns, next := b.nouns(i)
 		b.clause.objects = append(b.clause.objects, nouns...)
@@ -172,6 +176,19 @@ func (b *body) one(i int) int {
 		return b.hanging(i, 1, "")
 	}
 	return b.rest(i)
+}
+
+// throughout is where what begins at i ends, and says that something is done to the end: "all the time", "all the way
+// through"; 0 where it says nothing like it.
+func (b *body) throughout(i int) int {
+	if i+2 >= b.upto || b.lang.Shares[b.low(i)] != 1 || !b.is(i+1, b.lang.Pointing) || !b.lang.Manner[b.low(i+2)] && !b.lang.Whiles[b.low(i+2)] {
+		return 0
+	}
+	end := i + 3
+	for end < b.upto && b.is(end, b.lang.Particles) {
+		end++
+	}
+	return end
 }
 
 // alongside reads what is done meanwhile by a verb in -ing that no table knows.

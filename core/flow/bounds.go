@@ -32,6 +32,7 @@ func (p *parser) boundary(i, upto int) int {
 			}
 			return k
 		case cue && p.is(k, p.lang.Exceptions): // "until they soften but keep some bite"
+		case cue && p.conj(k) && p.ofItsOwn(k+1) && p.comesTo(i, k): // "until it starts to crisp and release its oil"
 		case p.mark(k, ","), p.conj(k):
 			if p.begins(k, upto, cue) || k == i && p.conj(k) && p.onlyVerb(k+1, upto) || !cue && (timed && p.again(k+1, upto, p.ownTime) || shaped && p.again(k+1, upto, p.ownShape)) {
 				return k
@@ -39,6 +40,22 @@ func (p *parser) boundary(i, upto int) int {
 		}
 	}
 	return upto
+}
+
+// ofItsOwn tells whether a verb at i is done to what is the doer's own: "release its oil".
+func (p *parser) ofItsOwn(i int) bool {
+	_, n := p.verb(i, language.Base)
+	return n > 0 && p.lang.Possessives[p.low(i+n)]
+}
+
+// comesTo tells whether between two places it is said what something comes to do: "starts to crisp".
+func (p *parser) comesTo(from, upto int) bool {
+	for k := from; k < upto; k++ {
+		if _, n := p.verb(k+1, language.Base); n > 0 && p.lang.Purpose[p.low(k)] {
+			return true
+		}
+	}
+	return false
 }
 
 // sequenced tells whether a verb stands right behind a word that begins the next work:

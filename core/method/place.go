@@ -117,7 +117,7 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 		var ok bool
 		parts, where, ok = p.momentApart(parts, moment, home)
 		somewhere := ok
-		ok = ok && !(b != nil && moment == larder.AtEnd && b.Plain != "" && !p.wetBefore(parts, where))
+		ok = ok && !(b != nil && moment == larder.AtEnd && b.Plain != "" && (!p.wetBefore(parts, where) || p.wetAfter(parts, where, home)))
 		if !ok && b != nil && b.Plain != "" {
 			text = b.Plain
 			if moment == larder.WithAromatics {

@@ -46,6 +46,7 @@ func (p *plan) carryAlong() {
 			}
 		}
 		p.madeAlong(i)
+		p.namedAlong(i)
 	}
 }
 

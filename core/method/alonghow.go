@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/flow"
+	"yembra/core/larder"
 )
 
 // calledAt are the words by which an action names some of a line of the cook's own: "the quartered onion"; empty where it
@@ -81,6 +82,34 @@ func (p *plan) madeAlong(i int) {
 		if at := p.placeFor(line, i); at >= 0 && !slices.Contains(p.deeds[at].along, line) {
 			p.deeds[at].along = append(p.deeds[at].along, line)
 			p.shares[line] = 1
+		}
+	}
+}
+
+// namedAlong finds a new place for what no list has and only dropped work would have put into a pot beside what comes along
+// there: a tablespoon of salt in the water of a broth.
+func (p *plan) namedAlong(i int) {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Joins != "yes" && !n.Is("place") {
+		return
+	}
+	at := slices.IndexFunc(p.deeds, func(d deed) bool {
+		return !d.drop && slices.ContainsFunc(d.along, func(line int) bool { return slices.Contains(n.Named, line) })
+	})
+	if at <= i {
+		return
+	}
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	for _, x := range n.Action.Words.Phrases {
+		for _, noun := range x.Nouns {
+			words := larder.Words(onlyNamed(noun))
+			if len(words) == 0 || !noun.Measured || noun.Upto > len(text) || p.l.Language().Loose[words[len(words)-1]] {
+				continue
+			}
+			m, ok := p.l.Index().At(words, 0, true)
+			if said := string(text[noun.From:noun.Upto]); ok && m.Food.Origin != larder.FromAnimal && m.End == len(words) && !slices.Contains(p.deeds[at].alongWords, said) {
+				p.deeds[at].alongWords = append(p.deeds[at].alongWords, said)
+			}
 		}
 	}
 }

@@ -44,5 +44,14 @@ func TestCardsOfAMonth(t *testing.T) {
 		"a hot measure is said once, and so is each sign": {
 			"mafe-of-beef", []string{"a ladleful of the hot dark mushroom stock until", "until the vegetables are tender and the oil rises to the top."}, []string{"stockthe", "top and the oil"},
 		},
+		"a casserole said with browning that goes is where the oil is heated": {
+			"beef-stout-pie-puff", []string{"Heat the vegetable oil in a casserole and fry the onions"}, nil,
+		},
+		"salt that no list has goes into the pot it was for": {
+			"borscht-with-ribs", []string{"Bring the water, the bay leaves and a tablespoon of salt in a large pan to the boil"}, nil,
+		},
+		"what it comes to do goes with it, and miso that cooks on is worked in": {
+			"chicken-chorizo-prawn-paella", []string{"Heat the oil in a paella pan.\nAdd the onion", "Work the miso in."}, []string{"Release", "off the boil"},
+		},
 	})
 }

@@ -192,6 +192,9 @@ func (w *writer) comesAlong(n *node, lines []int, said []named, open bool) (text
 	if len(things) == 0 {
 		return "", false
 	}
+	for _, said := range w.deeds[w.graph.Number(n)].alongWords {
+		things = append(things, named{text: said})
+	}
 	if melts {
 		return w.c.listing(things), true // "heat the oil in a pan", for "cut the butter into cubes and melt in a pan"
 	}

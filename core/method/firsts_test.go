@@ -33,6 +33,14 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 	c, err := carrier()
 	require.NoError(t, err)
 	for name, x := range map[string]struct{ recipe, has, hasNot string }{
+		"bread that is warm": {
+			"Curry\nServes 2\n\n500 g chicken thighs\n2 onions\n1 tbsp oil\n\nMethod\n1. Fry the onions and the chicken in the oil for 20 minutes. Serve with rice and warm naan.",
+			"rice and warm chapati", "warm the",
+		},
+		"oil that would have fried is not served": {
+			"Crumbs\nServes 4\n\n300 g stale bread, torn\n4 tbsp olive oil\n1 red pepper, diced\n4 eggs\n\nMethod\n1. Heat 2 tablespoons of the oil in a pan. Fry the pepper for 5 minutes. Stir in the bread and cook for 10 minutes.\n2. Fry the eggs in the remaining oil and serve one on top of each plate of crumbs.",
+			"Serve the black-salt tofu on top of each plate", "and the olive oil",
+		},
 		"each gets some": {
 			"Soup\nServes 6\n\n1 litre water\n1 onion, chopped\n6 eggs, hard-boiled and halved\n\nMethod\n1. Simmer the onion in the water for 20 minutes and ladle into bowls. Put two egg halves in each bowl.",
 			"some of the black-salt tofu in each bowl", "a third",

@@ -60,6 +60,8 @@ type deed struct {
 	// subject are the lines that are worked on now that what was is not there;
 	// along those that come along from work that was dropped.
 	subject, along []int
+	// alongWords are what comes along that no list has, in the words of the text: "a tablespoon of salt".
+	alongWords []string
 	// slakes are thickeners stirred into some of the liquid that goes in.
 	slakes []int
 	// silent tells that nothing needs to be done for it though what it makes is there.

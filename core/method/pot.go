@@ -60,6 +60,9 @@ func (w *writer) takesPot(n *node) []edit {
 	if a.Vessel != "" || w.overFire(n) {
 		w.pot = "" // it goes on with what stands elsewhere
 	}
+	if w.pot == "" && n.Is("heat") && a.Vessel == "" && w.firstPan(n) {
+		w.pot = w.potLost(n) // "heat the rest of the oil", where the casserole was said with the browning
+	}
 	if w.pot == "" || n.Technique.Heat == "" || n.Technique.Heat == "oven" || a.Words.Verb[1] == 0 {
 		return nil
 	}
@@ -125,7 +128,7 @@ func (w *writer) heatedIn(n *node) []edit {
 // firstPan tells whether nothing of its part of the dish was over a fire before an action.
 func (w *writer) firstPan(n *node) bool {
 	return !slices.ContainsFunc(w.graph.Nodes[:w.graph.Number(n)], func(o node) bool {
-		return o.At.Component == n.At.Component && o.Technique.Heat != "" && !w.deeds[w.graph.Number(&o)].drop
+		return o.At.Component == n.At.Component && o.Technique.Heat != "" && o.Technique.Heat != "oven" && !w.deeds[w.graph.Number(&o)].drop
 	})
 }
 

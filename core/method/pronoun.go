@@ -67,8 +67,13 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if !w.lost(noun) && (!only || len(there) > 1) {
 		return kept, false // a mixture stays what it was
 	}
+	fats := func(line int) bool { return w.c.fatLine(w.line(line)) && w.fries(line) }
+	fried := slices.ContainsFunc(there, func(line int) bool { return !fats(line) })
 	var out []named
 	for _, line := range there {
+		if fried && fats(line) {
+			continue // "fry the eggs in the oil and serve one on each plate"
+		}
 		if t, ok := w.ofLine(line, 1); ok {
 			out = append(out, t)
 		}

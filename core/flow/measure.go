@@ -124,3 +124,13 @@ func (b *body) leftAt(i int) int {
 	}
 	return 0
 }
+
+// spoon is where a noun says one of the spoons that a cook measures with; 0 where it says none.
+func (b *bindings) spoon(n noun) int {
+	for i := n.from + 1; i < n.upto; i++ {
+		if b.r.lang.Spoons[b.text.low(i)] && b.r.lang.Prepositions[b.text.low(i+1)] == "of" {
+			return i
+		}
+	}
+	return 0
+}

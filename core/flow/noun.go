@@ -194,6 +194,13 @@ func (t *text) describesNext(i int) bool {
 	return n == 0 && t.low(i) != "" && !t.foods(t.words[i].norm) && (t.lang.Products[next] || t.lang.Shapes[next])
 }
 
+// shared notes a share said in words; "all the ingredients" are all that is left of them, and no share.
+func (n *noun) shared(share float64, pointed bool) {
+	if n.all = n.all || share == 1; share < 1 || !pointed {
+		n.share = share
+	}
+}
+
 // plain tells whether a word describes and names no food, vessel or order.
 func (t *text) plain(i int) bool {
 	w := t.low(i)
@@ -221,9 +228,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			if num := t.lang.Lines.Figures.Numbers[t.low(at-1)]; at > n.from && num > 1 && v < 1 {
 				v *= num // "two thirds"
 			}
-			if n.all = n.all || v == 1; v < 1 || !t.is(at+1, t.lang.Pointing) {
-				n.share = v // but "all the ingredients" are all that is left of them
-			}
+			n.shared(v, t.is(at+1, t.lang.Pointing))
 		case t.lang.Rests[w]:
 			n.rest, n.pointed = true, true
 		case t.lang.Qualifiers[w] && n.little && at > n.from && t.lang.Littles[t.low(at-1)] > 0 && !t.ends(at+1, upto): // "a little more dripping"

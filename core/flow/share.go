@@ -101,16 +101,6 @@ func (b *bindings) measured(n noun, p portion, left float64) float64 {
 	return b.measuredBy(p, left, b.text.slice(n.amount[0], n.amount[1]), b.spoonfuls(n))
 }
 
-// spoon is where a noun says one of the spoons that a cook measures with; 0 where it says none.
-func (b *bindings) spoon(n noun) int {
-	for i := n.from + 1; i < n.upto; i++ {
-		if b.r.lang.Spoons[b.text.low(i)] && b.r.lang.Prepositions[b.text.low(i+1)] == "of" {
-			return i
-		}
-	}
-	return 0
-}
-
 // measuredBy is the share that an amount is of a line; other is what stands for it where the two cannot be compared.
 func (b *bindings) measuredBy(p portion, left float64, said string, other float64) float64 {
 	l := b.lines[p.line].line

@@ -70,9 +70,7 @@ func (p *plan) decide(i int) {
 		d.drop = true
 	case p.keepsAll(i):
 		d.silent = true
-	case p.neverLeft(i):
-		d.drop = true
-	case p.intoNothing(i):
+	case p.intoNothing(i), p.neverLeft(i):
 		d.drop = true
 	case n.Is("off-heat") && p.onlyDropped(i), p.seasonsNothing(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i):
 		d.drop = true

@@ -67,13 +67,8 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if !w.lost(noun) && (!only || len(there) > 1) {
 		return kept, false // a mixture stays what it was
 	}
-	fats := func(line int) bool { return w.c.fatLine(w.line(line)) && w.fries(line) }
-	fried := slices.ContainsFunc(there, func(line int) bool { return !fats(line) })
 	var out []named
-	for _, line := range there {
-		if fried && fats(line) {
-			continue // "fry the eggs in the oil and serve one on each plate"
-		}
+	for _, line := range w.besidesFat(there) {
 		if t, ok := w.ofLine(line, 1); ok {
 			out = append(out, t)
 		}
@@ -82,6 +77,16 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
+}
+
+// besidesFat leaves out of several lines the fat that only fried the others: "fry the eggs in the oil and serve one on each
+// plate".
+func (w *writer) besidesFat(lines []int) []int {
+	fat := func(line int) bool { return w.c.fatLine(w.line(line)) && w.fries(line) }
+	if !slices.ContainsFunc(lines, func(line int) bool { return !fat(line) }) {
+		return lines
+	}
+	return slices.DeleteFunc(slices.Clone(lines), fat)
 }
 
 // skimmedJust is the liquid that a pronoun means by the name that the action before gave it, which only
@@ -274,4 +279,20 @@ func (w *writer) speaksOf(c *clause, lines []int) bool {
 		return !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(lines, line) })
 	}
 	return true
+}
+
+// afterWords is what stands for a thing that only the words name, without its article where a word that says how the thing
+// is stands right before its name: "with warm naan".
+func (w *writer) afterWords(a *recipe.Action, p recipe.Phrase, name, text string) string {
+	lang := w.l.Language()
+	if slices.ContainsFunc(p.Nouns, func(n recipe.Noun) bool {
+		if len(n.Refs) != 1 || n.Refs[0].Named == nil || *n.Refs[0].Named != name || n.Name <= a.From {
+			return false
+		}
+		words := strings.Fields(strings.ToLower(w.slice(a.From, n.Name)))
+		return len(words) > 0 && (lang.HeatWords[words[len(words)-1]] || lang.AdjectiveVerbs[words[len(words)-1]])
+	}) {
+		return strings.TrimPrefix(text, w.c.words().The+" ")
+	}
+	return text
 }

@@ -213,22 +213,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return nil, true
 	}
 	w.saysOil(n, p, last)
-	if w.describedBefore(n.Action, p, name) {
-		text = strings.TrimPrefix(text, w.c.words().The+" ") // "with warm naan"
-	}
-	return []named{{text: text}}, true
-}
-
-// describedBefore tells whether a word that says how a thing is stands right before its name.
-func (w *writer) describedBefore(a *recipe.Action, p recipe.Phrase, name string) bool {
-	lang := w.l.Language()
-	return slices.ContainsFunc(p.Nouns, func(n recipe.Noun) bool {
-		if len(n.Refs) != 1 || n.Refs[0].Named == nil || *n.Refs[0].Named != name || n.Name <= a.From {
-			return false
-		}
-		words := strings.Fields(strings.ToLower(w.slice(a.From, n.Name)))
-		return len(words) > 0 && (lang.HeatWords[words[len(words)-1]] || lang.AdjectiveVerbs[words[len(words)-1]])
-	})
+	return []named{{text: w.afterWords(n.Action, p, name, text)}}, true
 }
 
 // listedAs names what stands for a line that goes by a word, once it is there.

@@ -255,10 +255,12 @@ test("every screen can be read by everyone", async ({ page }) => {
     "Balance",
     "Card",
   ]) {
-    await page.getByRole("link", { name: new RegExp(`^${stage}`) }).click();
-    await expect(page.locator("main.page")).toBeVisible();
+    const link = page.getByRole("link", { name: new RegExp(`^${stage}`) });
+    await link.click();
+    await expect(link).toHaveAttribute("aria-current", "page");
     await page.waitForLoadState("networkidle");
     await expect(page.locator(".loading")).toHaveCount(0);
+    await expect(page.locator("main.page")).toBeVisible();
     await expectReadable(page, stage);
   }
 });

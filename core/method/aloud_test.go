@@ -28,6 +28,7 @@ func standIn(l *larder.Larder, a swap.Adaptation, line swap.Line) (*larder.Swap,
 // lists: by its own name, by that of the swap it belongs to, or as one of a
 // group.
 func TestTheWordsSayWhatIsDoneWithEverything(t *testing.T) {
+	t.Parallel()
 	r, b, _ := open(t)
 	l := b.Larder()
 	every(t, func(where string, _ recipe.Dish, a swap.Adaptation) {

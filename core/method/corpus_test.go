@@ -62,6 +62,7 @@ func (x *tally) perCard() float64 {
 
 // Every card of the corpus reads back as it was meant, with nothing left to look at.
 func TestCardsOfTheCorpusReadBack(t *testing.T) {
+	t.Parallel()
 	r, b, c := open(t)
 	for _, half := range [][]string{{"first.txt", "first_marked.txt"}, {"second.txt", "second_marked.txt"}, {"eighth.txt", "ninth.txt", "tenth.txt", "eleventh.txt", "twelfth.txt", "thirteenth.txt"}} {
 		found := tally{kinds: map[swap.FindingKind]int{}}
@@ -137,6 +138,7 @@ func mixed(r *rand.Rand, lines []string, steps []string) string {
 // Dishes mixed at random are carried over without a fault: whatever cannot be
 // written is told. MIXES sets how many are tried.
 func TestMixedDishesNeverFail(t *testing.T) {
+	t.Parallel()
 	r, b, c := open(t)
 	tries := 250
 	if n, err := strconv.Atoi(os.Getenv("MIXES")); err == nil {

@@ -78,19 +78,11 @@ func (m *method) treatment(line int, food *larder.Food) Treatment {
 // standsInWater tells whether a line is put into plain water and left there: "put the cod in cold water and leave it
 // overnight".
 func (m *method) standsInWater(line int) bool {
+	fromTap := func(r recipe.Ref) bool { return flow.FromTap(m.larder, r) }
 	return slices.ContainsFunc(m.reaching(line), func(n *flow.Node) bool {
-		return slices.Contains(n.To, line) && slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), m.plainWater) &&
+		return slices.Contains(n.To, line) && slices.ContainsFunc(slices.Concat(n.Action.With, n.Action.Into), fromTap) &&
 			slices.ContainsFunc(n.Users, func(k int) bool { return m.graph.Nodes[k].Technique.Family == "rest" })
 	})
-}
-
-// plainWater tells whether a reference is to water that nobody lists.
-func (m *method) plainWater(r recipe.Ref) bool {
-	if r.Named == nil {
-		return false
-	}
-	words := larder.Words(*r.Named)
-	return len(words) > 0 && m.larder.Language().Loose[words[len(words)-1]]
 }
 
 // saidWashed tells whether the words of a line say that its salt was washed out.

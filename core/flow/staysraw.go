@@ -67,3 +67,12 @@ func (g *Graph) hotNow(in int) bool {
 		return ok && at < in && g.hotNow(at)
 	})
 }
+
+// FromTap tells whether a reference is to water that nobody lists.
+func FromTap(l *larder.Larder, r recipe.Ref) bool {
+	if r.Named == nil {
+		return false
+	}
+	words := larder.Words(*r.Named)
+	return len(words) > 0 && l.Language().Loose[words[len(words)-1]]
+}

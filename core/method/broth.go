@@ -213,13 +213,7 @@ func (p *plan) fromTheTap(n *flow.Node) bool {
 }
 
 // unlistedWater tells whether a reference is to water that nobody lists.
-func (p *plan) unlistedWater(r recipe.Ref) bool {
-	if r.Named == nil {
-		return false
-	}
-	words := larder.Words(*r.Named)
-	return len(words) > 0 && p.l.Language().Loose[words[len(words)-1]]
-}
+func (p *plan) unlistedWater(r recipe.Ref) bool { return flow.FromTap(p.l, r) }
 
 // watersAlone tells whether an action boils, cools or chills no more than the water of a broth, and the salt in
 // it, that is boiled up again before anything else goes in.

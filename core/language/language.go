@@ -52,6 +52,8 @@ type Language struct {
 	Another, Ordinals Set
 	// Ladles are verbs of what is done to a liquid with what is in it.
 	Ladles Set
+	// Alongside stands before "with" and says no more than it: "together".
+	Alongside Set
 	// Per stands between a time and the weight that takes so long.
 	Per Set
 	// OfBatter are what a batter becomes when it is cooked.

@@ -194,8 +194,12 @@ func (p *plan) seasonsWater(i int) bool {
 // aSplash is how much of a liquid only seasons the water that it goes into; an estimate.
 const aSplash = 40.0
 
-// dropWater lets go of what is done to water that nothing goes into any more.
+// dropWater lets go of what is done to water that nothing goes into any more. A fat is no water: what goes into it
+// later is cooked.
 func (p *plan) dropWater(i int) {
+	if slices.ContainsFunc(p.graph.Nodes[i].To, func(line int) bool { return p.c.fatLine(p.line(line)) }) {
+		return
+	}
 	for _, k := range p.graph.Nodes[i].Users {
 		if !p.deeds[k].drop && p.seasonsWater(k) {
 			p.deeds[k].drop = true

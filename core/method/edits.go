@@ -48,6 +48,9 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		if last := w.nounEnd(p.Nouns[len(p.Nouns)-1]); last <= a.Upto {
 			upto = max(upto, last)
 		}
+		if text == "" && len(things) == 0 && p.Role != "to" {
+			from, upto = w.withWhatHangs(a, from, upto)
+		}
 		out = append(out, edit{from, upto, text})
 	}
 	out = append(out, w.brackets(a)...)

@@ -76,6 +76,9 @@ func (p *parting) component(i int) {
 			line = swap.Line{Line: recipe.Line{
 				Text: texts.Say("method.fromAbove", name), Form: larder.RawForm, Name: name, Alternatives: []recipe.Alternative{}, Origin: larder.FromPlant,
 			}, From: line.From, Change: swap.Swapped, Made: id}
+			if purpose := servesFor(comp.Lines, moved, id); purpose != "" {
+				line.Text += ", " + purpose
+			}
 		}
 		at[n] = len(main.Lines)
 		main.Lines = append(main.Lines, line)
@@ -87,6 +90,21 @@ func (p *parting) component(i int) {
 	}
 	maps.Copy(p.refs, movedTo(i, len(p.out), at))
 	p.out, p.own = append(p.out, main), append(p.own, nil)
+}
+
+// servesFor is what all lines for which a swap stands say that they are for; empty where one says another.
+func servesFor(lines []swap.Line, moved map[int]string, id string) string {
+	purpose, first := "", true
+	for n := range lines {
+		switch {
+		case moved[n] != id:
+		case first:
+			purpose, first = lines[n].Serves, false
+		case lines[n].Serves != purpose:
+			return ""
+		}
+	}
+	return purpose
 }
 
 // prepared sets out a swap of a component as a part of its own.

@@ -47,6 +47,10 @@ func (w *writer) takesPot(n *node) []edit {
 	if w.intoColdPan(w.graph.Number(n)) {
 		return w.heatedIn(n)
 	}
+	if said := w.potOfGoneWork(n); said != "" {
+		w.pot = ""
+		return []edit{{a.Words.Vessel[0], a.Words.Vessel[1], said}}
+	}
 	if w.intoEmptyPan(n) {
 		return w.putIntoPan(n)
 	}
@@ -153,6 +157,46 @@ func (w *writer) potBefore(n *node) string {
 		return lowered(string(text[at[0]:at[1]]))
 	}
 	return ""
+}
+
+// potOfGoneWork is how the pot of an action was first said, by work that goes, where nothing that stays was cooked since:
+// "to an ovenproof frying pan", for "to the pan".
+func (w *writer) potOfGoneWork(n *node) string {
+	a := n.Action
+	if !w.saysPot(a) || a.Words.Vessel[0] < a.From || a.Words.Vessel[1] > a.Upto || !w.definite(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
+		return ""
+	}
+	for k := w.graph.Number(n) - 1; k >= 0; k-- {
+		o := &w.graph.Nodes[k]
+		if o.At.Component != n.At.Component {
+			continue
+		}
+		if !w.deeds[k].drop && (o.Technique.Heat != "" && o.Technique.Heat != "oven" || w.saysPot(o.Action)) {
+			return ""
+		}
+		at, text := o.Action.Words.Vessel, []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text)
+		if !w.saysPot(o.Action) || !w.sameVessel(o.Action.Vessel, a.Vessel) || at[1] > len(text) {
+			continue
+		}
+		if said := lowered(string(text[at[0]:at[1]])); !w.definite(said) && !w.pointsBack(said) {
+			return w.prepositionOf(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) + strings.TrimPrefix(said, w.prepositionOf(said))
+		}
+	}
+	return ""
+}
+
+// prepositionOf is the preposition with which words begin, and the space after it.
+func (w *writer) prepositionOf(words string) string {
+	if first, _, ok := strings.Cut(words, " "); ok && w.l.Language().Prepositions[strings.ToLower(first)] != "" {
+		return first + " "
+	}
+	return ""
+}
+
+// definite tells whether words speak of a vessel as one that is known: "to the pan".
+func (w *writer) definite(words string) bool {
+	fields := strings.Fields(strings.ToLower(words))
+	return len(fields) > 1 && w.l.Language().Definite[fields[1]] || len(fields) > 0 && w.l.Language().Definite[fields[0]]
 }
 
 // potLost is the pot of the last work of a step before that goes and named one.

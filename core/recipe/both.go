@@ -81,8 +81,8 @@ func (l *layout) doneWith(text string) []string {
 		return f.Food != nil && f.Origin != larder.FromAnimal
 	}
 	for k, w := range words {
-		if by := lang.Lines.UsedOn[strings.ToLower(w)]; by != "" {
-			if rest := strings.TrimRight(strings.Join(slices.Delete(slices.Clone(words), k, k+1), " "), ", "); plant(rest) {
+		if by := lang.Lines.UsedOn[strings.ToLower(strings.TrimRight(w, ","))]; by != "" {
+			if rest := strings.TrimRight(strings.Join(l.withoutWord(words, k), " "), ", "); plant(rest) {
 				return []string{rest, by}
 			}
 		}
@@ -101,6 +101,19 @@ func (l *layout) doneWith(text string) []string {
 		}
 	}
 	return nil
+}
+
+// withoutWord takes one word out of a line, with the "and" that joined it to another.
+func (l *layout) withoutWord(words []string, k int) []string {
+	lang, rest := l.reader.larder.Language(), slices.Clone(words)
+	switch {
+	case k+1 < len(words) && lang.Conjunctions[strings.ToLower(words[k+1])]:
+		return slices.Delete(rest, k, k+2)
+	case k > 1 && lang.Conjunctions[strings.ToLower(words[k-1])]:
+		rest[k-2] += words[k][len(strings.TrimRight(words[k], ",")):]
+		return slices.Delete(rest, k-1, k+1)
+	}
+	return slices.Delete(rest, k, k+1)
 }
 
 // doneCold is the verb of a word that says what was done to something without a fire: "soaked", but not

@@ -88,6 +88,8 @@ func TestWhatIsMoreOfAnother(t *testing.T) {
 		"200 g flour, 2 tbsp for dusting":                      {"200 g flour, 2 tbsp for dusting: plant"},
 		"12 slices buttered bread":                             {"12 slices bread: mixed", "butter, to spread: animal"},
 		"100 g rye bread, buttered":                            {"100 g rye bread: plant", "butter, to spread: animal"},
+		"4 rolls, buttered and toasted":                        {"4 rolls, toasted: mixed", "butter, to spread: animal"},
+		"4 rolls, split and buttered, to serve":                {"4 rolls, split, to serve: mixed", "butter, to spread: animal"},
 		"1 slice stale bread soaked in milk":                   {"1 slice stale bread soaked: mixed", "milk, to soak the stale bread: animal"},
 		"2 onions, fried in butter":                            {"2 onions, fried in butter: animal"},
 		"1 swede, or beef":                                     {"1 swede, or beef: plant"},

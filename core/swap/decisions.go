@@ -88,6 +88,8 @@ type Line struct {
 	// Made is the swap that a part of its own makes, where the line stands for what
 	// comes of it.
 	Made string `json:"-"`
+	// Serves is what the original says at its end that it is for, at the table or the board: "to spread".
+	Serves string `json:"-"`
 }
 
 // Step is a step of the adaptation with the original steps it comes from.

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -66,6 +67,31 @@ func (x *bench) more(original recipe.Line) string {
 	return strings.Join(words[at:], " ")
 }
 
+// Serves is what a line says it is for at the end, where that is work at the table or the board: "to serve", of "whisked,
+// to serve", or "to spread". What takes its place serves for the same.
+func Serves(l *larder.Larder, preparation string) string {
+	lang := l.Language()
+	last := strings.TrimSpace(preparation[strings.LastIndex(preparation, ",")+1:])
+	words := strings.Fields(strings.ToLower(last))
+	if len(words) != 2 || words[0] != lang.Writing.To && lang.Prepositions[words[0]] != "for" || !slices.ContainsFunc(lang.Verb(words[1]), func(r language.Reading) bool {
+		return slices.ContainsFunc(lang.Orders(r.Lemma), func(name string) bool {
+			t := l.Technique(name)
+			return t != nil && t.Family == "assemble"
+		})
+	}) {
+		return ""
+	}
+	return last
+}
+
+// adding adds to words what they serve for.
+func adding(words, purpose string) string {
+	if purpose == "" || strings.HasSuffix(words, purpose) {
+		return words
+	}
+	return strings.TrimPrefix(words+", "+purpose, ", ")
+}
+
 // fries tells whether a line is of a fat, for which no paste of nuts stands where something is fried or greased.
 func (x *bench) fries(l recipe.Line) bool {
 	f := x.larder.Food(l.FoodID())
@@ -81,7 +107,10 @@ func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line, alo
 	}
 	preparation := p.Preparation
 	if more := x.more(original); more != "" && alone && (larder.Or(f.Per100.Fat, 0) >= mostlyFat || !x.fries(original)) {
-		preparation = strings.TrimPrefix(preparation+", "+more, ", ")
+		preparation = adding(preparation, more)
+	}
+	if alone {
+		preparation = adding(preparation, Serves(x.larder, original.Preparation))
 	}
 	line := recipe.Line{
 		Text: Written(f, grams, preparation), Amount: &measure.Amount{Low: grams, High: grams, Unit: measure.Gram}, Grams: &span, Food: &f.ID, Form: p.Form,

@@ -1,0 +1,45 @@
+package method
+
+import (
+	"slices"
+	"strings"
+	"unicode/utf8"
+
+	"yembra/core/recipe"
+)
+
+// withWhatHangs is where a phrase stands that goes, with what only hangs on it: "along with any juices from the plate".
+func (w *writer) withWhatHangs(a *recipe.Action, from, upto int) (int, int) {
+	lang := w.l.Language()
+	before := strings.TrimRight(w.slice(a.From, from), " ")
+	word := before[strings.LastIndex(before, " ")+1:]
+	if lang.Alongside[strings.ToLower(word)] {
+		before = strings.TrimRight(strings.TrimSuffix(before, word), " ,")
+		from = a.From + utf8.RuneCountInString(before)
+	}
+	end := a.Upto
+	for _, at := range w.spans(a) {
+		if at[0] >= upto {
+			end = min(end, at[0])
+		}
+	}
+	behind, _, _ := strings.Cut(w.slice(upto, end), ",")
+	if fields := strings.Fields(behind); len(fields) > 1 && lang.Prepositions[strings.ToLower(fields[0])] != "" {
+		upto += utf8.RuneCountInString(strings.TrimRight(behind, " "))
+	}
+	return from, upto
+}
+
+// spans are where the words of an action stand that were read.
+func (w *writer) spans(a *recipe.Action) [][2]int {
+	out := slices.Concat(a.Words.Manners, a.Words.Particles)
+	for _, at := range [][2]int{a.Words.Verb, a.Words.Time, a.Words.Heat, a.Words.Cue, a.Words.Vessel, a.Words.Outcome, a.Words.Shape, a.Words.Aim, a.Words.Purpose} {
+		if at[1] > 0 {
+			out = append(out, at)
+		}
+	}
+	for _, p := range a.Words.Phrases {
+		out = append(out, [2]int{p.From, p.Upto})
+	}
+	return out
+}

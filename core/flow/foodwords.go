@@ -16,8 +16,8 @@ func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 	for _, at := range d.Method() {
 		words := wordsOf(lex.Scan(d.Components[at.Component].Steps[at.Step].Text))
 		for i, w := range words {
-			if !r.lang.Rests[w.low] {
-				continue
+			if !r.lang.Rests[w.low] || r.lang.IsVerb(w.low) && i+1 < len(words) && r.lang.Prepositions[words[i+1].low] == "" {
+				continue // or "rest the pork"
 			}
 			for k := i + 1; k < len(words) && k < i+farthestName && words[k].Kind != lex.Mark; k++ {
 				if words[k].norm != "" && !r.lang.Articles[words[k].low] && r.lang.Prepositions[words[k].low] == "" {

@@ -138,13 +138,14 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 // liftsOut tells whether the action at hand is done to what it names outside of the pot:
 // "transfer the chicken to a plate", "shred the chicken", "drain the chicken".
 func (b *bindings) liftsOut() bool {
-	return b.tech != nil && (b.tech.Name == placeTechnique || b.tech.Name == drainTechnique || b.tech.Family == "cut")
+	return b.tech != nil && (b.tech.Name == placeTechnique || b.tech.Name == drainTechnique || b.tech.Name == restTechnique || b.tech.Family == "cut")
 }
 
-// placeTechnique puts something where it is said, drainTechnique takes it out of a liquid.
+// placeTechnique puts something where it is said, drainTechnique takes it out of a liquid; what rests lies out of it.
 const (
 	placeTechnique = "place"
 	drainTechnique = "drain"
+	restTechnique  = "rest"
 )
 
 // besideLiquid tells whether portions are solids of a thing that holds a liquid too:

@@ -104,7 +104,7 @@ func (b *body) leads(i, at int, w, role string, first bool) int {
 		}
 		return upto
 	}
-	if end := b.leftAt(at); end > 0 {
+	if end := b.remnantAlone(at, b.upto); end > 0 && role != "into" {
 		b.how(i, end)
 		return end // "fry the onion in what is left"
 	}

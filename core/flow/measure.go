@@ -114,11 +114,11 @@ func (t *text) remnant(i int) int {
 	return 0
 }
 
-// leftAt is where words end at i that mean what a pan still holds and say no more: "what is left"; 0 where
+// remnantAlone is where words end at i that mean what a pan still holds and say no more: "what is left"; 0 where
 // none stand there.
-func (b *body) leftAt(i int) int {
-	for _, p := range b.lang.Remnants {
-		if end := i + len(p); b.runs(i, p) && (b.ends(end, b.upto) || b.mark(end, ",") || b.conj(end)) {
+func (t *text) remnantAlone(i, upto int) int {
+	for _, p := range t.lang.Remnants {
+		if end := i + len(p); t.runs(i, p) && (t.ends(end, upto) || t.mark(end, ",") || t.conj(end)) {
 			return end
 		}
 	}

@@ -20,6 +20,8 @@ type noun struct {
 	// span of words that say it.
 	share        float64
 	rest, little bool
+	// remains tells that it is what a pan still holds: "what is left".
+	remains bool
 	// enough tells of as much as is wanted there: "enough of the stock to cover".
 	enough bool
 	// but tells that what it says is left out: "all but a handful of the cheese".
@@ -65,6 +67,10 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		of, ok := t.noun(i+k+1, upto, inner) // "what is left of the dressing"
 		of.from, of.rest = i, of.rest || t.lang.Prepositions[t.low(i+k)] == "of"
 		return of, ok
+	}
+	if end := t.remnantAlone(i, upto); end > 0 {
+		n.upto, n.pronoun, n.remains = end, true, true
+		return n, true
 	}
 	at := t.amounts(&n, i, upto)
 	if n.pronoun {

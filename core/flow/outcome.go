@@ -49,9 +49,10 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	made.dropped = b.droppedInto(t, r)
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
 	made.liquor = r.liquor && len(r.inputs) == 1 && len(r.portions) == 0
-	made.taken = (t.Family == "rest" || t.Name == coverTechnique) && len(r.inputs) == 1 && r.inputs[0].taken || laid != nil && len(r.portions)+len(r.inputs) > 1
+	made.taken = (t.Family == "rest" || t.Name == coverTechnique) && len(r.inputs) == 1 && r.inputs[0].taken || b.restsOutside(t, r) || laid != nil && len(r.portions)+len(r.inputs) > 1
 	made.strained = t.Family == "separate"
 	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"
+	made.out = made.taken || t.Heat == "" && t.Joins != "yes" && len(r.inputs) == 1 && r.inputs[0].out
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
 	if a.Celsius != nil && b.holdsFat(made) {
 		made.hot = *a.Celsius
@@ -66,7 +67,10 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 // inHandNow takes what was made into hand; what others are added to stays behind it where it is out of the pan.
 func (b *bindings) inHandNow(made, laid *thing, t *larder.Technique, r *roles) {
 	b.focus, b.base = made, made
-	if made.taken && len(r.inputs) == 1 && len(r.portions) == 0 {
+	switch {
+	case b.restsOutside(t, r):
+		b.base = r.inputs[0]
+	case made.taken && len(r.inputs) == 1 && len(r.portions) == 0:
 		b.base = nil // what lies on a board, and rests there, is out of the tin
 	}
 	if t.Name == drainTechnique {
@@ -81,6 +85,11 @@ func (b *bindings) inHandNow(made, laid *thing, t *larder.Technique, r *roles) {
 	} else if t.Leaves == "aside" || t.Family == "separate" && b.r.lang.Receiving[b.receiver(r)] {
 		b.base = nil // what lies on paper, or is kept warm, is out of the pan
 	}
+}
+
+// restsOutside tells whether something rests by itself that lay in what is there still: "rest the pork", of a tin with juices.
+func (b *bindings) restsOutside(t *larder.Technique, r *roles) bool {
+	return t.Name == restTechnique && len(r.inputs) == 1 && len(r.portions) > 0 && b.open(r.inputs[0])
 }
 
 // laidBy is what was fried and is laid on a plate, by itself or with what lies there already: "put it with
@@ -173,6 +182,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	}
 	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
 	made.taken = b.tech.Name == removeTechnique
+	made.out = made.taken
 	made.apart = made.taken && len(r.portions) > 1 // they lie side by side
 	made.strained = slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.strained })
 	for _, ref := range a.To {
@@ -195,6 +205,10 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 	}
 	if a.Technique != reserveTechnique || slices.Contains(r.inputs, b.focus) {
 		b.stays, b.focus = b.focus, made
+		if len(r.inputs) == 1 && r.inputs[0] != b.stays && b.stays != nil && b.stays.out && r.inputs[0].heated && b.open(r.inputs[0]) {
+			b.stays, from = r.inputs[0], r.inputs[0] // and not the meat that lies beside the pot
+			b.base = from
+		}
 	}
 	if from != nil && !b.open(from) {
 		b.base = nil

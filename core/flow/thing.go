@@ -33,6 +33,8 @@ type thing struct {
 	ofShare bool
 	// taken tells that it was taken out of what cooks on.
 	taken bool
+	// out tells that it lies out of the pan since then, whatever was done to it there.
+	out bool
 	// several tells that the text named it as more than one.
 	several bool
 	// technique is what it was made by.

@@ -12,7 +12,7 @@ import (
 // what the technique makes of it.
 func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	n := l.nouns[0]
-	if n.owner != nil && len(l.nouns) == 1 && l.role == "in" && b.r.lang.Places[n.head()] && b.vessel(*n.owner) != "" {
+	if n.owner != nil && len(l.nouns) == 1 && (l.role == "in" || l.role == "into" && !b.r.lang.Sides[n.head()]) && b.r.lang.Places[n.head()] && b.vessel(*n.owner) != "" {
 		n = *n.owner // "in the bottom of a dish"
 		n.from = max(n.from, n.upto-len(n.words))
 		l.nouns = []noun{n}

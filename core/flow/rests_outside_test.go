@@ -1,0 +1,17 @@
+package flow
+
+import "testing"
+
+// What rests lies out of what it was cooked in, which stays where it is; "rest" before an article is work, and no
+// word for what is left.
+func TestWhatRestsLiesOutside(t *testing.T) {
+	lines := "1 kg pork shoulder|1 onion|200 ml cider|100 ml tomato sauce"
+	roast := "Put the pork and onion in a tin, pour the cider around and roast for 2 hours. Rest the pork for 10 minutes, then shred it. "
+	begun := []string{"a0 put/place(0.0, 0.1; into 'tin)", "a1 pour/pour(0.2; into @a0)", "a2 roast/roast(@a1; 120-120 min)", "a3 rest/rest(@a2; 10-10 min)", "a4 shred/shred(@a3)"}
+	hear(t, []way{
+		{"what is left in the tin", lines, roast + "Spoon off the fat and stir the sauce into what's left. Mix this through the meat.", append(begun[:5:5], "a5 spoon off/skim('fat)", "a6 stir into/stir(0.3; into @a2)", "a7 mix/mix(@a6; into @a4)")},
+		{"the juices that are skimmed", lines, roast + "Skim the fat from the juices and stir in the sauce.", append(begun[:5:5], "a5 skim/skim('fat)", "a6 stir in/stir(0.3; into @a2)")},
+		{"the rest of a pot out of which more is lifted", lines, roast + "Lift out the onion, then stir the sauce into the rest.", append(begun[:5:5], "a5 lift out/remove(@a2)", "a6 stir into/stir(0.3; into @a2)")},
+		{"meat that rests is not divided", "1 kg pork shoulder|2 tsp paprika|2 onions", "Rub the paprika all over the pork. Scatter the onions over the base of a tin, sit the pork on top and roast for 2 hours. Rest the pork for 10 minutes.", []string{"a0 rub/rub(0.1; into 0.0; how: all)", "a1 scatter/sprinkle(0.2; into 'tin)", "a2 sit on/add(@a0; into @a1)", "a3 roast/roast(@a2; 120-120 min)", "a4 rest/rest(@a3; 10-10 min)"}},
+	})
+}

@@ -106,7 +106,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 			}
 		}
 	}
-	if len(inputs) > 0 && !apart[inputs[0]] {
+	if len(inputs) > 0 && !apart[inputs[0]] && !(len(inputs) > 1 && b.shared[inputs[0]]) { // "stir in a ladle of the broth" makes no broth
 		t.comp = inputs[0].comp
 		if alone := len(inputs) == 1 && len(portions) == 0; alone || inputs[0].title == nil {
 			for n := range inputs[0].names {

@@ -64,10 +64,17 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		return hand
 	case len(used) == 0:
 		return elsewhere // one method behind the lists of all parts
+	case n.rest && len(b.partly(elsewhere)) > 0:
+		return b.partly(elsewhere) // "the last of the cheese", of which half went into the sauce, and none is left of the part's own
 	case own:
 		return b.ownOf(used)
 	}
 	return used
+}
+
+// partly are those of which some was used and some is left.
+func (b *bindings) partly(found []referent) []referent {
+	return slices.DeleteFunc(slices.Clone(found), func(r referent) bool { return b.leftOf(*r.portion) == 1 })
 }
 
 // ofComponent are the lines of a part, or what of them is not in hand yet: "the rest of the sauce ingredients".

@@ -47,6 +47,9 @@ func (b *bindings) content(vessel string) *thing {
 		if pot := b.latest(func(t *thing) bool { return t.liquid && !t.taken && !b.goesIn(t) && t.comp == b.comp }); pot != nil && b.takenOutOf(pot) {
 			return pot
 		}
+		if b.base.out && slices.ContainsFunc(b.things, func(t *thing) bool { return t.liquid && t.heated && b.goesIn(t) }) {
+			return nil // "strain the broth back into the pot": the meat lies on a board
+		}
 	}
 	return b.base
 }

@@ -54,6 +54,8 @@ type Language struct {
 	Ladles Set
 	// Alongside stands before "with" and says no more than it: "together".
 	Alongside Set
+	// Additional says that some of a thing went in before: "more".
+	Additional Set
 	// Per stands between a time and the weight that takes so long.
 	Per Set
 	// OfBatter are what a batter becomes when it is cooked.

@@ -32,7 +32,7 @@ func (p *plan) carryAlong() {
 				p.arrives[line] = at
 				continue
 			}
-			at := cmp.Or(p.withThickener(line, i), p.placeFor(line, i))
+			at := cmp.Or(p.withThickener(line, i), p.boilsAlone(line, i), p.placeFor(line, i))
 			if at >= 0 && p.friesInPaste(at) && p.begun(line, i) {
 				p.unfried[line] += p.shareAt(line, i) // all of it goes in where the rest was to
 				continue

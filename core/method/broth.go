@@ -111,6 +111,22 @@ func (p *plan) boiledNext(line, i int) int {
 	return -1
 }
 
+// boilsAlone is the action that boils a line of water by itself now, which covered flesh that comes later, before what
+// gives it taste goes in: "bring the water to the boil", of "cover the beef with the water, bring to the boil". It is 0
+// where none does.
+func (p *plan) boilsAlone(line, i int) int {
+	if f := p.l.Food(p.line(line).FoodID()); f == nil || f.ID != waterFood {
+		return 0
+	}
+	for _, k := range p.graph.Nodes[i].Users {
+		n := &p.graph.Nodes[k]
+		if n.Is("boil") && len(n.Action.Words.Phrases) == 0 && p.goesOn(line, k) && !slices.ContainsFunc(n.To, func(o int) bool { return o != line && (p.stand[o] == nil || p.there(o, k)) }) {
+			return k
+		}
+	}
+	return 0
+}
+
 // boilsListed tells whether an action brings a liquid of the cook's own list to the boil that goes
 // on into something: "bring the broth back to the boil", of water that no bones were boiled in.
 func (p *plan) boilsListed(i int) bool {

@@ -159,7 +159,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	case !noun.Pronoun && w.shapedAs(noun) != "":
 		return []named{{text: w.c.words().The + " " + w.shapedAs(noun), plural: noun.Plural}}, true // "the meatballs"
 	}
-	return w.divided(noun, w.someServed(n, p, noun, w.listedOf(n, p, noun, lines, at))), true
+	return w.moreOf(noun, w.divided(noun, w.someServed(n, p, noun, w.listedOf(n, p, noun, lines, at)))), true
 }
 
 // listedOf names the lines that a phrase means, without those that its work has no place for.

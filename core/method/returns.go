@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -133,6 +134,21 @@ func (w *writer) divided(noun recipe.Noun, things []named) []named {
 		}
 		from = n.Inputs[0]
 	}
+	return things
+}
+
+// moreOf says that more of a thing goes in, where the cook says so: "add more of the seaweed seasoning".
+func (w *writer) moreOf(noun recipe.Noun, things []named) []named {
+	before := strings.Fields(w.slice(noun.From, noun.Name))
+	last := len(before) - 1
+	if len(things) != 1 || things[0].stand == nil || last < 0 || strings.TrimPrefix(things[0].text, w.c.words().The+" ") != things[0].stand.name || !w.l.Language().Additional[strings.ToLower(before[last])] {
+		return things
+	}
+	of := " "
+	if strings.HasPrefix(things[0].text, w.c.words().The+" ") {
+		of += w.c.words().Of + " "
+	}
+	things[0].text = strings.Join(before, " ") + of + things[0].text
 	return things
 }
 

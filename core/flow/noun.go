@@ -229,6 +229,9 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			n.pronoun, n.all = true, false
 			return at + 1
 		case t.lang.Shares[w] > 0 && n.rest && t.lang.Shares[w] < 1: // "the other half"
+		case t.halfMeasure(at) > 0: // "half a teaspoon of the filling" is little of it, and no half
+			n.little, n.share = true, t.halfMeasure(at)
+			at += 2
 		case t.lang.Shares[w] > 0 && !t.lang.Vessels[t.low(at+1)]:
 			v := t.lang.Shares[w]
 			if num := t.lang.Lines.Figures.Numbers[t.low(at-1)]; at > n.from && num > 1 && v < 1 {
@@ -279,6 +282,15 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		at++
 	}
 	return at
+}
+
+// halfMeasure is the share that a part of a spoon stands for: "half a teaspoon"; 0 for all else.
+func (t *text) halfMeasure(at int) float64 {
+	share := t.lang.Shares[t.low(at)]
+	if share >= 1 || !t.is(at+1, t.lang.Articles) || t.lang.Pointing[t.low(at+1)] {
+		return 0
+	}
+	return share * t.lang.Littles[t.low(at+2)]
 }
 
 // someFew is the share that "any that ..." means; an estimate.

@@ -52,8 +52,8 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	if _, ok := t.time(i); ok && named || named && (t.sideways(i) || t.doled(i, upto) > 0) {
 		return true
 	}
-	if named && (t.goes(i) || t.looksGoing(i)) && !t.modifies(i, upto) && !t.pair(t.words[i-1].norm, t.words[i].norm) {
-		return true // but "the Cajun seasoning" of the list
+	if named && (t.goes(i) || t.looksGoing(i)) && !t.modifies(i, upto) && !t.pair(t.words[i-1].norm, t.words[i].norm) && !(t.lang.Products[w] && t.adjectives(start, i)) {
+		return true // but "the Cajun seasoning" of the list, and "the warm dressing"
 	}
 	if inner && named && t.innerOrder(i) {
 		return true

@@ -183,7 +183,7 @@ func (b *bindings) product(n noun) *thing {
 		if len(b.dish.Components) > 1 {
 			c = b.componentNamed(head)
 		}
-		if t := b.latest(func(t *thing) bool {
+		if t := b.fullest(kinds, func(t *thing) bool {
 			return b.holdsKind(t, kinds) && (len(t.title) == 0 || last(t.title) == head || t.comp == c) && (c < 0 || t.comp == c) && !(b.goesIn(t) && (b.goingInto || t.heated))
 		}); t != nil {
 			return t
@@ -280,6 +280,35 @@ func (b *bindings) latest(fits func(*thing) bool) *thing {
 
 // shortestEnd is the shortest name that may end another.
 const shortestEnd = 4
+
+// fullest is the last thing that fits of those that hold most of what a name calls for: "the dressing" is what has oil
+// and vinegar in it, rather than the water with a splash of vinegar.
+func (b *bindings) fullest(kinds []string, fits func(*thing) bool) *thing {
+	last := b.latest(fits)
+	best, most := last, 0
+	for last != nil && len(kinds) > 1 {
+		t := b.latest(func(t *thing) bool { return fits(t) && b.heldKinds(t, kinds) > most && t.comp == last.comp })
+		if t == nil {
+			return best
+		}
+		best, most = t, b.heldKinds(t, kinds)
+	}
+	return best
+}
+
+// heldKinds counts how many kinds of food a thing holds, and that it pours where it is poured.
+func (b *bindings) heldKinds(t *thing, kinds []string) int {
+	n := 0
+	if b.tech.Name == "pour" && (t.liquid || b.pours(t)) {
+		n++
+	}
+	for _, kind := range kinds {
+		if b.holdsKind(t, []string{kind}) {
+			n++
+		}
+	}
+	return n
+}
 
 func (b *bindings) holdsKind(t *thing, kinds []string) bool {
 	if slices.Contains(kinds, anyLiquid) && (t.liquid || len(t.solids) > 0) {

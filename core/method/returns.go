@@ -137,18 +137,25 @@ func (w *writer) divided(noun recipe.Noun, things []named) []named {
 	return things
 }
 
-// moreOf says that more of a thing goes in, where the cook says so: "add more of the seaweed seasoning".
+// moreOf says that more of a thing goes in, or enough of it, where the cook says so: "add more of the seaweed
+// seasoning".
 func (w *writer) moreOf(noun recipe.Noun, things []named) []named {
+	lang, the := w.l.Language(), w.c.words().The+" "
 	before := strings.Fields(w.slice(noun.From, noun.Name))
-	last := len(before) - 1
-	if len(things) != 1 || things[0].stand == nil || last < 0 || strings.TrimPrefix(things[0].text, w.c.words().The+" ") != things[0].stand.name || !w.l.Language().Additional[strings.ToLower(before[last])] {
+	if len(things) != 1 || things[0].stand == nil || strings.TrimPrefix(things[0].text, the) != things[0].stand.name {
+		return things
+	}
+	last := slices.IndexFunc(before, func(word string) bool {
+		return lang.Additional[strings.ToLower(word)] || lang.Enough[strings.ToLower(word)]
+	})
+	if last < 0 {
 		return things
 	}
 	of := " "
-	if strings.HasPrefix(things[0].text, w.c.words().The+" ") {
+	if strings.HasPrefix(things[0].text, the) {
 		of += w.c.words().Of + " "
 	}
-	things[0].text = strings.Join(before, " ") + of + things[0].text
+	things[0].text = strings.Join(before[:last+1], " ") + of + things[0].text
 	return things
 }
 

@@ -82,6 +82,20 @@ func (p *plan) fillsPot(i int) {
 	}
 }
 
+// stirsNoWater tells whether an action only moves water that is not heated any more: "swirl the water".
+func (p *plan) stirsNoWater(i int) bool {
+	n := &p.graph.Nodes[i]
+	if len(n.Holds) > 0 || len(n.Action.To) == 0 || n.Technique.Heat != "" || slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return !p.unlistedWater(r) }) {
+		return false
+	}
+	for k := i - 1; k >= 0 && p.graph.Nodes[k].At == n.At; k-- {
+		if o := &p.graph.Nodes[k]; o.Technique.Family == "wet heat" && len(o.To) == 0 {
+			return p.deeds[k].drop
+		}
+	}
+	return false
+}
+
 // mixesOn lets what something was mixed with be mixed by itself where that is
 // several things that are cooked on: "toss the lamb with the onion, oil and spices".
 func (p *plan) mixesOn(i int) bool {

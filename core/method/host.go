@@ -271,12 +271,3 @@ func (p *plan) shutInto(n *flow.Node) bool {
 	})
 }
 
-// wetAfter tells whether the pot that holds a line boils on behind a part.
-func (p *plan) wetAfter(parts []part, from, home int) bool {
-	return slices.ContainsFunc(parts[from:], func(x part) bool {
-		return slices.ContainsFunc(x.nodes, func(at int) bool {
-			n := &p.graph.Nodes[at]
-			return !p.deeds[at].drop && n.Technique.Family == "wet heat" && n.Liquid && p.atHome(n, home)
-		})
-	})
-}

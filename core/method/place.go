@@ -147,16 +147,6 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 // dryPowder is the water in 100 g below which something can be sprinkled.
 const dryPowder = 20.0
 
-// wetBefore tells whether something is cooked in a liquid before a part.
-func (p *plan) wetBefore(parts []part, upto int) bool {
-	return slices.ContainsFunc(parts[:upto], func(x part) bool {
-		return slices.ContainsFunc(x.nodes, func(at int) bool {
-			n := &p.graph.Nodes[at]
-			return !p.deeds[at].drop && (n.Technique.Family == "wet heat" || n.Technique.Family == "gentle heat" && n.Liquid)
-		})
-	})
-}
-
 // severalLines are so many that none of them names what is made of all.
 const severalLines = 3
 

@@ -92,21 +92,6 @@ func (p *parting) component(i int) {
 	p.out, p.own = append(p.out, main), append(p.own, nil)
 }
 
-// servesFor is what all lines for which a swap stands say that they are for; empty where one says another.
-func servesFor(lines []swap.Line, moved map[int]string, id string) string {
-	purpose, first := "", true
-	for n := range lines {
-		switch {
-		case moved[n] != id:
-		case first:
-			purpose, first = lines[n].Serves, false
-		case lines[n].Serves != purpose:
-			return ""
-		}
-	}
-	return purpose
-}
-
 // prepared sets out a swap of a component as a part of its own.
 func (p *parting) prepared(i int, id string, moved map[int]string) {
 	comp := &p.a.Components[i]
@@ -203,7 +188,7 @@ func preparedApart(a swap.Adaptation, component int) []string {
 		least := ownPart
 		if slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool {
 			return c.Swap == s.Prepares && swap.ComponentOf(c.Replaces) == component && slices.Contains(ownPartUses, c.Use)
-		}) || standsForSeveral(a, s.Prepares) || sharesFood(a, component, s.Prepares) {
+		}) || standsForSeveral(a, s.Prepares) || sharesFood(a, component, s.Prepares) || servesApart(a, s.Prepares) {
 			least = 1
 		}
 		if count[s.Prepares]++; count[s.Prepares] == least {

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"maps"
 	"slices"
 
 	"yembra/core/larder"
@@ -296,15 +297,18 @@ func (b *bindings) fullest(kinds []string, fits func(*thing) bool) *thing {
 	return best
 }
 
-// heldKinds counts how many kinds of food a thing holds, and that it pours where it is poured.
+// heldKinds counts how many kinds of food are in a thing still, two for each, and one more where it pours and is poured.
 func (b *bindings) heldKinds(t *thing, kinds []string) int {
 	n := 0
 	if b.tech.Name == "pour" && (t.liquid || b.pours(t)) {
 		n++
 	}
 	for _, kind := range kinds {
-		if b.holdsKind(t, []string{kind}) {
-			n++
+		if slices.ContainsFunc(slices.Collect(maps.Keys(t.holds)), func(p portion) bool {
+			f := b.lines[p.line].food
+			return b.holder[p] == t && f != nil && (f.Aisle == kind || f.Kind == kind)
+		}) {
+			n += 2
 		}
 	}
 	return n

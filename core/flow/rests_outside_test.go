@@ -15,3 +15,12 @@ func TestWhatRestsLiesOutside(t *testing.T) {
 		{"meat that rests is not divided", "1 kg pork shoulder|2 tsp paprika|2 onions", "Rub the paprika all over the pork. Scatter the onions over the base of a tin, sit the pork on top and roast for 2 hours. Rest the pork for 10 minutes.", []string{"a0 rub/rub(0.1; into 0.0; how: all)", "a1 scatter/sprinkle(0.2; into 'tin)", "a2 sit on/add(@a0; into @a1)", "a3 roast/roast(@a2; 120-120 min)", "a4 rest/rest(@a3; 10-10 min)"}},
 	})
 }
+
+// What took a little of a thing goes by no name of it, and a name that calls for several means what has most of them.
+func TestNamesStayWithWhatTheyAreOf(t *testing.T) {
+	hear(t, []way{
+		{"a broth of which a ladle went elsewhere", "1 kg beef shin|2 l water|1 onion|3 pickled cucumbers|200 g ham", "Simmer the beef in the water for 2 hours. Remove the meat and dice it. Strain the broth back into the pot. Fry the onion. Stir in the cucumbers with a ladle of broth. Add the ham to the broth.", []string{"a0 simmer/simmer(0.0; with 0.1; 120-120 min)", "a1 remove/remove(@a0)", "a2 dice/dice(@a1)", "a3 strain/strain(@a0; into 'pot)", "a4 fry/fry(0.2)", "a5 stir in/stir(0.3; with 0.1×@a3; into @a4)", "a6 add/add(0.4; into @a3)"}},
+		{"a dressing is what has oil and vinegar in it", "1 lettuce|2 tbsp wine vinegar|3 tbsp oil|2 eggs|1 tbsp white vinegar", "Put the lettuce in a bowl. Whisk the oil and wine vinegar. Poach the eggs in water with the white vinegar for 3 minutes, then lift out. Pour the cold dressing over the leaves.", []string{"a0 put/place(0.0; into 'bowl)", "a1 whisk/whisk(0.2, 0.1)", "a2 poach/poach(0.3; with 'water, 0.4; 3-3 min)", "a3 lift out/remove(@a2)", "a4 pour/pour(@a1; into @a0)"}},
+		{"half a teaspoon is little", "300 g minced beef|200 g flour", "Season the beef. Fill the flour with half a teaspoon of the beef.", []string{"a0 season/season(0.0)", "a1 fill/stuff(0.1; with 0.025×@a0)"}},
+	})
+}

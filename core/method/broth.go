@@ -211,7 +211,7 @@ func (p *plan) seasonsWater(i int) bool {
 func (p *plan) onlyInTap(line int) bool {
 	path := p.path(line)
 	return p.stand[line] == nil && len(path) > 0 && p.fromTheTap(&p.graph.Nodes[path[0]]) && slices.Contains(p.graph.Nodes[path[0]].Named, line) &&
-		(p.flavours(line) || p.line(line).Mass() <= aSplash)
+		larder.Pours(p.l.Food(p.line(line).FoodID())) && p.line(line).Mass() <= aSplash
 }
 
 // aSplash is how much of a liquid only seasons the water that it goes into; an estimate.

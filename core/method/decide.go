@@ -66,7 +66,7 @@ func (p *plan) decide(i int) {
 		p.withoutSubject(i)
 	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i):
 		d.drop = true
-	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i):
+	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i), p.poursNoFatOff(i):
 		d.drop = true
 	case p.keepsAll(i):
 		d.silent = true

@@ -6,7 +6,7 @@ import "testing"
 func TestCardsOfAWeek(t *testing.T) {
 	holdEvenings(t, map[string]evening{
 		"the rest of an oil is all of it where the half browned what is gone": {
-			"beef-and-barley-soup", []string{"Add the sunflower oil to the pot with the onions"}, []string{"Heat half", "remaining"},
+			"beef-and-barley-soup", []string{"Add the sunflower oil to a large, heavy pot with the onions"}, []string{"Heat half", "remaining"},
 		},
 		"nothing is stirred into what sets in the pan": {
 			"tortilla-with-chorizo", []string{"leave to stand for 10 minutes.\nStir in the nutritional yeast.\nHeat 1 tablespoon"}, []string{"almost set.\nStir"},

@@ -270,4 +270,3 @@ func (p *plan) shutInto(n *flow.Node) bool {
 		return t.Closes == larder.ClosesAlways && t.Family != "coat" || p.l.Language().Shapes[p.graph.Nodes[in].Action.Makes] && t.Family == "dough" || p.shutBefore(in)
 	})
 }
-

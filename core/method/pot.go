@@ -163,7 +163,7 @@ func (w *writer) potBefore(n *node) string {
 // "to an ovenproof frying pan", for "to the pan".
 func (w *writer) potOfGoneWork(n *node) string {
 	a := n.Action
-	if !w.saysPot(a) || a.Words.Vessel[0] < a.From || a.Words.Vessel[1] > a.Upto || !w.definite(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
+	if n.Is("return") || !w.saysPot(a) || a.Words.Vessel[0] < a.From || a.Words.Vessel[1] > a.Upto || !w.definite(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
 		return ""
 	}
 	for k := w.graph.Number(n) - 1; k >= 0; k-- {
@@ -175,14 +175,20 @@ func (w *writer) potOfGoneWork(n *node) string {
 			return ""
 		}
 		at, text := o.Action.Words.Vessel, []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text)
-		if !w.saysPot(o.Action) || !w.sameVessel(o.Action.Vessel, a.Vessel) || at[1] > len(text) {
+		if !w.saysPot(o.Action) || !sameKind(o.Action.Vessel, a.Vessel) || at[1] > len(text) {
 			continue
 		}
-		if said := lowered(string(text[at[0]:at[1]])); !w.definite(said) && !w.pointsBack(said) {
+		if said := w.greased(lowered(string(text[at[0]:at[1]]))); !w.definite(said) && !w.pointsBack(said) {
 			return w.prepositionOf(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) + strings.TrimPrefix(said, w.prepositionOf(said))
 		}
 	}
 	return ""
+}
+
+// sameKind tells whether two names are of one kind of vessel: "pan" and "ovenproof frying pan".
+func sameKind(a, b string) bool {
+	one, other := larder.Words(a), larder.Words(b)
+	return len(one) > 0 && len(other) > 0 && one[len(one)-1] == other[len(other)-1]
 }
 
 // prepositionOf is the preposition with which words begin, and the space after it.
@@ -220,7 +226,7 @@ func (w *writer) sameVessel(a, b string) bool {
 		return false
 	}
 	pots := w.l.Language().Pots
-	return one[len(one)-1] == other[len(other)-1] || pots[one[len(one)-1]] && pots[other[len(other)-1]]
+	return sameKind(a, b) || pots[one[len(one)-1]] && pots[other[len(other)-1]]
 }
 
 // potOfGone is how a pot is said that goes by the name of an animal: "the pan" for "the clam pan"; empty for

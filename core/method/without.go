@@ -96,6 +96,13 @@ func (p *plan) stirsNoWater(i int) bool {
 	return false
 }
 
+// poursNoFatOff tells whether an action pours off the fat of a frying of flesh that is not done any more.
+func (p *plan) poursNoFatOff(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("pour-off") && len(n.Inputs) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) }) &&
+		!slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop })
+}
+
 // mixesOn lets what something was mixed with be mixed by itself where that is
 // several things that are cooked on: "toss the lamb with the onion, oil and spices".
 func (p *plan) mixesOn(i int) bool {

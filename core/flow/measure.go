@@ -125,6 +125,37 @@ func (t *text) remnantAlone(i, upto int) int {
 	return 0
 }
 
+// stillHeld reads what a vessel still holds, by what it is of or by itself; said tells whether it is said.
+func (t *text) stillHeld(n noun, i, upto int, inner bool) (of noun, said, ok bool) {
+	if k := t.remnant(i); k > 0 {
+		of, ok = t.noun(i+k+1, upto, inner) // "what is left of the dressing"
+		of.from, of.rest = i, of.rest || t.lang.Prepositions[t.low(i+k)] == "of"
+		return of, true, ok
+	}
+	if end := t.remnantAlone(i, upto); end > 0 {
+		n.upto, n.pronoun, n.remains = end, true, true
+		return n, true, true
+	}
+	return n, false, false
+}
+
+// clauseEnd is where what is said of a thing ends.
+func (t *text) clauseEnd(at, upto int) int {
+	for at < upto && !t.mark(at, ",") && !t.ends(at, upto) && !t.is(at, t.lang.Until) {
+		at++
+	}
+	return at
+}
+
+// halfMeasure is the share that a part of a spoon stands for: "half a teaspoon"; 0 for all else.
+func (t *text) halfMeasure(at int) float64 {
+	share := t.lang.Shares[t.low(at)]
+	if share >= 1 || !t.is(at+1, t.lang.Articles) || t.lang.Pointing[t.low(at+1)] {
+		return 0
+	}
+	return share * t.lang.Littles[t.low(at+2)]
+}
+
 // spoon is where a noun says one of the spoons that a cook measures with; 0 where it says none.
 func (b *bindings) spoon(n noun) int {
 	for i := n.from + 1; i < n.upto; i++ {

@@ -63,14 +63,8 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	if t.adverb(i) && !t.modifies(i, upto) && !t.foods(t.words[i].norm) && !t.opensThing(i+1) {
 		return n, false
 	}
-	if k := t.remnant(i); k > 0 {
-		of, ok := t.noun(i+k+1, upto, inner) // "what is left of the dressing"
-		of.from, of.rest = i, of.rest || t.lang.Prepositions[t.low(i+k)] == "of"
+	if of, said, ok := t.stillHeld(n, i, upto, inner); said {
 		return of, ok
-	}
-	if end := t.remnantAlone(i, upto); end > 0 {
-		n.upto, n.pronoun, n.remains = end, true, true
-		return n, true
 	}
 	at := t.amounts(&n, i, upto)
 	if n.pronoun {
@@ -267,10 +261,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			n.own = true
 		case t.lang.Pointing[w] && t.lang.Relatives[t.low(at+1)] && t.says(at+2, upto):
 			n.pronoun, n.little, n.share = true, true, someFew // "any that stay open"
-			for at < upto && !t.mark(at, ",") && !t.ends(at, upto) && !t.is(at, t.lang.Until) {
-				at++
-			}
-			return at
+			return t.clauseEnd(at, upto)
 		case t.is(at, t.lang.Pointing):
 			n.pointed, n.possessive, n.again = true, n.possessive || t.lang.Possessives[w], n.again || t.lang.Again[w]
 			n.all = n.all || t.lang.Pronouns[w]
@@ -282,15 +273,6 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		at++
 	}
 	return at
-}
-
-// halfMeasure is the share that a part of a spoon stands for: "half a teaspoon"; 0 for all else.
-func (t *text) halfMeasure(at int) float64 {
-	share := t.lang.Shares[t.low(at)]
-	if share >= 1 || !t.is(at+1, t.lang.Articles) || t.lang.Pointing[t.low(at+1)] {
-		return 0
-	}
-	return share * t.lang.Littles[t.low(at+2)]
 }
 
 // someFew is the share that "any that ..." means; an estimate.

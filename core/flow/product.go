@@ -1,7 +1,6 @@
 package flow
 
 import (
-	"maps"
 	"slices"
 
 	"yembra/core/larder"
@@ -65,12 +64,19 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		return hand
 	case len(used) == 0:
 		return elsewhere // one method behind the lists of all parts
-	case n.rest && len(b.partly(elsewhere)) > 0:
-		return b.partly(elsewhere) // "the last of the cheese", of which half went into the sauce, and none is left of the part's own
 	case own:
-		return b.ownOf(used)
+		return b.ownOrBegun(n, used, elsewhere)
 	}
 	return used
+}
+
+// ownOrBegun are those of the part itself, or where the rest of them is meant and none is left, those of which another part
+// has left some: "the last of the cheese", of which half went into the sauce.
+func (b *bindings) ownOrBegun(n noun, used, elsewhere []referent) []referent {
+	if begun := b.partly(elsewhere); n.rest && len(begun) > 0 {
+		return begun
+	}
+	return b.ownOf(used)
 }
 
 // partly are those of which some was used and some is left.
@@ -281,47 +287,3 @@ func (b *bindings) latest(fits func(*thing) bool) *thing {
 
 // shortestEnd is the shortest name that may end another.
 const shortestEnd = 4
-
-// fullest is the last thing that fits of those that hold most of what a name calls for: "the dressing" is what has oil
-// and vinegar in it, rather than the water with a splash of vinegar.
-func (b *bindings) fullest(kinds []string, fits func(*thing) bool) *thing {
-	last := b.latest(fits)
-	best, most := last, 0
-	for last != nil && len(kinds) > 1 {
-		t := b.latest(func(t *thing) bool { return fits(t) && b.heldKinds(t, kinds) > most && t.comp == last.comp })
-		if t == nil {
-			return best
-		}
-		best, most = t, b.heldKinds(t, kinds)
-	}
-	return best
-}
-
-// heldKinds counts how many kinds of food are in a thing still, two for each, and one more where it pours and is poured.
-func (b *bindings) heldKinds(t *thing, kinds []string) int {
-	n := 0
-	if b.tech.Name == "pour" && (t.liquid || b.pours(t)) {
-		n++
-	}
-	for _, kind := range kinds {
-		if slices.ContainsFunc(slices.Collect(maps.Keys(t.holds)), func(p portion) bool {
-			f := b.lines[p.line].food
-			return b.holder[p] == t && f != nil && (f.Aisle == kind || f.Kind == kind)
-		}) {
-			n += 2
-		}
-	}
-	return n
-}
-
-func (b *bindings) holdsKind(t *thing, kinds []string) bool {
-	if slices.Contains(kinds, anyLiquid) && (t.liquid || len(t.solids) > 0) {
-		return true
-	}
-	for p := range t.holds {
-		if f := b.lines[p.line].food; f != nil && (slices.Contains(kinds, f.Aisle) || slices.Contains(kinds, f.Kind)) {
-			return true
-		}
-	}
-	return false
-}

@@ -10,12 +10,6 @@ import (
 
 // pronoun resolves "it", "them", "both", "the rest".
 func (b *bindings) pronoun(n noun) []referent {
-	if n.remains {
-		if pan := b.latest(func(t *thing) bool { return t.heated && !t.out && !b.away(t) && !b.goesIn(t) && t.comp == b.comp }); pan != nil {
-			return []referent{{made: pan}} // "into what is left", of the tin
-		}
-		return nil
-	}
 	if fried := b.allFried(); n.all && len(n.words) == 1 && b.r.lang.Single[n.words[0]] && len(fried) > 1 {
 		return fried
 	}

@@ -42,7 +42,7 @@ func (b *bindings) meaning(n noun) []referent {
 	case b.fatOfFlesh(n):
 		return []referent{{named: b.words(n)}}
 	case n.pronoun:
-		if found := b.restOfUnit(n); found != nil {
+		if found := b.stillInPan(n); n.remains || found != nil {
 			return found
 		}
 		return b.pronoun(n)

@@ -65,6 +65,18 @@ func (b *bindings) cooksUnsaid() *thing {
 	})
 }
 
+// stillInPan is what a pan holds still: "into what is left", of the tin out of which the meat was taken; or the rest of
+// what goes by a unit.
+func (b *bindings) stillInPan(n noun) []referent {
+	if !n.remains {
+		return b.restOfUnit(n)
+	}
+	if pan := b.latest(func(t *thing) bool { return t.heated && !t.out && !b.away(t) && !b.goesIn(t) && t.comp == b.comp }); pan != nil {
+		return []referent{{made: pan}}
+	}
+	return nil
+}
+
 // away tells whether a thing was taken out of its pan, put by, or lies on a plate or a rack.
 func (b *bindings) away(t *thing) bool {
 	return t != nil && (t.taken || t.putBy || b.r.lang.Receiving[t.vessel])

@@ -40,18 +40,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		if !changed {
 			continue
 		}
-		from := p.From
-		if len(things) > 0 {
-			from = p.Nouns[0].From
-		}
-		upto := p.Upto
-		if last := w.nounEnd(p.Nouns[len(p.Nouns)-1]); last <= a.Upto {
-			upto = max(upto, last)
-		}
-		if text == "" && len(things) == 0 && p.Role != "to" {
-			from, upto = w.withWhatHangs(a, from, upto)
-		}
-		out = append(out, edit{from, upto, text})
+		out = append(out, w.inPlaceOf(a, p, text, len(things) > 0))
 	}
 	out = append(out, w.brackets(a)...)
 	out = append(out, w.goneManners(n)...)

@@ -8,6 +8,22 @@ import (
 	"yembra/core/recipe"
 )
 
+// inPlaceOf writes a text in place of a phrase, behind its preposition where something is left of it; what only hangs on
+// a phrase that goes, goes with it.
+func (w *writer) inPlaceOf(a *recipe.Action, p recipe.Phrase, text string, left bool) edit {
+	from, upto := p.From, p.Upto
+	if left {
+		from = p.Nouns[0].From
+	}
+	if last := w.nounEnd(p.Nouns[len(p.Nouns)-1]); last <= a.Upto {
+		upto = max(upto, last)
+	}
+	if text == "" && !left && p.Role != "to" {
+		from, upto = w.withWhatHangs(a, from, upto)
+	}
+	return edit{from, upto, text}
+}
+
 // withWhatHangs is where a phrase stands that goes, with what only hangs on it: "along with any juices from the plate".
 func (w *writer) withWhatHangs(a *recipe.Action, from, upto int) (int, int) {
 	lang := w.l.Language()

@@ -32,6 +32,9 @@ func TestCardsOfASeason(t *testing.T) {
 		"eggs that are scrambled are curds, which have set": {
 			"egg-fried-noodles-shrimp", []string{"Pour in the crumbled tofu"}, []string{"rounds", "let them set"},
 		},
+		"what goes beside is said on the list, by itself or made": {
+			"kuku-sabzi", []string{"- 155 ml plain soy yoghurt, unsweetened, to serve"}, nil,
+		},
 		"no fat is poured off that nothing gave": {
 			"lamb-kleftiko-pot", []string{"Soften the onions in the pan"}, []string{"Pour away"},
 		},

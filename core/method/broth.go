@@ -207,13 +207,6 @@ func (p *plan) seasonsWater(i int) bool {
 	})
 }
 
-// onlyInTap tells whether a line does no more than season water that nobody lists: the vinegar for poaching.
-func (p *plan) onlyInTap(line int) bool {
-	path := p.path(line)
-	return p.stand[line] == nil && len(path) > 0 && p.fromTheTap(&p.graph.Nodes[path[0]]) && slices.Contains(p.graph.Nodes[path[0]].Named, line) &&
-		larder.Pours(p.l.Food(p.line(line).FoodID())) && p.line(line).Mass() <= aSplash
-}
-
 // aSplash is how much of a liquid only seasons the water that it goes into; an estimate.
 const aSplash = 40.0
 

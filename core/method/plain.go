@@ -103,13 +103,10 @@ func (w *writer) partedInto(a *recipe.Action, d *deed) (lines, others []recipe.R
 	return lines, others
 }
 
-// splitVerb parts a verb from the word that stands behind its object, or from where it is brought to: "keep the soy chunks warm".
+// splitVerb parts a verb from the word that stands behind its object: "keep the soy chunks warm".
 func (w *writer) splitVerb(verb string) (text, behind string) {
 	if at := strings.LastIndex(verb, " "); at > 0 && w.l.Language().AdjectiveVerbs[verb[at+1:]] {
 		return verb[:at], verb[at:]
-	}
-	if first, rest, ok := strings.Cut(verb, " "); ok && w.prepositionOf(rest) != "" {
-		return first, " " + rest // "bring the water to the boil"
 	}
 	return verb, ""
 }

@@ -204,7 +204,7 @@ func (p *plan) subjects(i int) []int {
 		if slices.Contains(n.Named, line) {
 			return false
 		}
-		return p.c.fatLine(p.line(line)) || p.washedWith(line, i) || dusted && p.dusts(line) || p.onlyInTap(line) || n.Is("rest") && larder.Pours(p.l.Food(p.line(line).FoodID()))
+		return p.c.fatLine(p.line(line)) || p.washedWith(line, i) || dusted && p.dusts(line) || n.Is("rest") && larder.Pours(p.l.Food(p.line(line).FoodID()))
 	})
 	if len(out) == 0 {
 		return n.To

@@ -74,15 +74,12 @@ func (w *writer) muchOf(noun recipe.Noun, things []named) []named {
 	if noun.Rest {
 		return []named{w.c.stand(s, noun.Refs[0].Share, true)}
 	}
-	if measure := w.ownMeasure(noun); measure != "" && (noun.Dealt || noun.Refs[0].Share <= byTheSpoon || w.asMuch(s)) {
+	if measure := w.ownMeasure(noun); measure != "" && (noun.Dealt || w.asMuch(s)) {
 		things[0].text = w.measureOf(measure, w.c.words().The+" "+s.name)
 		return things
 	}
 	return []named{w.c.stand(s, noun.Refs[0].Share, false)}
 }
-
-// byTheSpoon is the share of a mixture up to which it goes by the spoon into each of many; an estimate.
-const byTheSpoon = 0.05
 
 // withoutAnimal takes the words of an animal off the front of a name: "sauce" of
 // "meat sauce"; empty where nothing is left of it.

@@ -42,10 +42,7 @@ func (b *bindings) meaning(n noun) []referent {
 	case b.fatOfFlesh(n):
 		return []referent{{named: b.words(n)}}
 	case n.pronoun:
-		if found := b.stillInPan(n); n.remains || found != nil {
-			return found
-		}
-		return b.pronoun(n)
+		return b.pronounOrRest(n)
 	}
 	if t := b.itsLiquor(n); t != nil {
 		return []referent{{made: t}}

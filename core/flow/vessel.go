@@ -65,12 +65,19 @@ func (b *bindings) cooksUnsaid() *thing {
 	})
 }
 
-// stillInPan is what a pan holds still: "into what is left", of the tin out of which the meat was taken; or the rest of
-// what goes by a unit.
-func (b *bindings) stillInPan(n noun) []referent {
-	if !n.remains {
-		return b.restOfUnit(n)
+// pronounOrRest is what a pronoun means: what a pan holds still, the rest of what goes by a unit, or what was named.
+func (b *bindings) pronounOrRest(n noun) []referent {
+	if n.remains {
+		return b.stillInPan()
 	}
+	if found := b.restOfUnit(n); found != nil {
+		return found
+	}
+	return b.pronoun(n)
+}
+
+// stillInPan is what a pan holds still: "into what is left", of the tin out of which the meat was taken.
+func (b *bindings) stillInPan() []referent {
 	if pan := b.latest(func(t *thing) bool { return t.heated && !t.out && !b.away(t) && !b.goesIn(t) && t.comp == b.comp }); pan != nil {
 		return []referent{{made: pan}}
 	}

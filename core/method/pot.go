@@ -150,11 +150,10 @@ func (w *writer) potBefore(n *node) string {
 		if o.At.Component != n.At.Component || at[1] == 0 || !w.sameVessel(o.Action.Vessel, n.Action.Vessel) {
 			continue
 		}
-		text := []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text)
-		if !w.deeds[k].drop || at[1] > len(text) {
+		if !w.deeds[k].drop {
 			return ""
 		}
-		return lowered(string(text[at[0]:at[1]]))
+		return w.potWords(o)
 	}
 	return ""
 }
@@ -174,15 +173,23 @@ func (w *writer) potOfGoneWork(n *node) string {
 		if !w.deeds[k].drop && (o.Technique.Heat != "" && o.Technique.Heat != "oven" || w.saysPot(o.Action)) {
 			return ""
 		}
-		at, text := o.Action.Words.Vessel, []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text)
-		if !w.saysPot(o.Action) || !sameKind(o.Action.Vessel, a.Vessel) || at[1] > len(text) {
+		if !w.saysPot(o.Action) || !sameKind(o.Action.Vessel, a.Vessel) {
 			continue
 		}
-		if said := w.greased(lowered(string(text[at[0]:at[1]]))); !w.definite(said) && !w.pointsBack(said) {
+		if said := w.greased(w.potWords(o)); said != "" && !w.definite(said) && !w.pointsBack(said) {
 			return w.prepositionOf(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) + strings.TrimPrefix(said, w.prepositionOf(said))
 		}
 	}
 	return ""
+}
+
+// potWords are the words by which an action says its pot, in the midst of a sentence; empty where they are not of its text.
+func (w *writer) potWords(n *node) string {
+	at, text := n.Action.Words.Vessel, []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	if at[1] > len(text) {
+		return ""
+	}
+	return lowered(string(text[at[0]:at[1]]))
 }
 
 // sameKind tells whether two names are of one kind of vessel: "pan" and "ovenproof frying pan".
@@ -209,10 +216,8 @@ func (w *writer) definite(words string) bool {
 func (w *writer) potLost(n *node) string {
 	for k := w.graph.Number(n) - 1; k >= 0 && w.deeds[k].drop; k-- {
 		o := &w.graph.Nodes[k]
-		if at := o.Action.Words.Vessel; o.At.Component == n.At.Component && w.saysPot(o.Action) && o.Technique.Heat != "" {
-			if text := []rune(w.dish.Components[o.At.Component].Steps[o.At.Step].Text); at[1] <= len(text) {
-				return lowered(string(text[at[0]:at[1]]))
-			}
+		if o.At.Component == n.At.Component && w.saysPot(o.Action) && o.Technique.Heat != "" {
+			return w.potWords(o)
 		}
 	}
 	return ""

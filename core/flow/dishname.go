@@ -68,6 +68,19 @@ func (b *bindings) rawBatter(head string) *thing {
 	})
 }
 
+// madeHere is what a noun means that names a food which no list has and which is made of a dough: "the spaetzle", of
+// a batter.
+func (b *bindings) madeHere(n noun) *thing {
+	m, known := b.r.larder.Index().At(n.words, 0, true)
+	if !known || m.End < len(n.words) || !n.pointed { // "serve with naan"
+		return nil
+	}
+	from := b.r.lang.MadeHere[m.Food.Aisle]
+	return b.latest(func(t *thing) bool {
+		return slices.ContainsFunc(from, func(name string) bool { return t.names[name] && t.title == nil })
+	})
+}
+
 // batter is the product that pancakes are made of.
 const batter = "batter"
 

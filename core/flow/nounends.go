@@ -73,6 +73,13 @@ func (t *text) sidewaysEnd(i int) int {
 	if t.lang.Sides[word] && (t.is(side+1, t.lang.Particles) || t.adverb(side+1)) {
 		return side + 2
 	}
+	if t.lang.Sides[word] && t.lang.Prepositions[t.low(side+1)] == "of" {
+		for k := side + 3; k < min(side+2*farthestName, len(t.words)) && !t.mark(k, ",.;"); k++ {
+			if t.is(k, t.lang.Particles) && (t.ends(k+1, k+2) || t.mark(k+1, ",") || t.adverb(k+1) || t.is(k+1, t.lang.Connectors)) {
+				return k + 1 // "fat side of the meat down first"
+			}
+		}
+	}
 	if (t.lang.Places[t.low(i)] || t.lang.Fleshly[t.low(i)] && t.mark(i-1, ",")) && t.is(i+1, t.lang.Particles) && (t.ends(i+2, i+3) || t.mark(i+2, ",") || t.lang.Prepositions[t.low(i+2)] != "") {
 		return i + 2
 	}

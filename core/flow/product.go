@@ -185,6 +185,9 @@ func (b *bindings) product(n noun) *thing {
 	if t := b.rawBatter(head); t != nil {
 		return t
 	}
+	if t := b.madeHere(n); t != nil {
+		return t
+	}
 	if kinds := lang.ProductHolds[head]; kinds != nil {
 		c := -1
 		if len(b.dish.Components) > 1 {

@@ -76,6 +76,8 @@ type Language struct {
 	TimeUnits, TimesWhole, FewTimes, Lengths map[string]float64
 	Shares, Littles, EggParts                map[string]float64
 	Groups, ProductHolds, ProductLacks       map[string]List
+	// MadeHere are, by shelf, the names of what a food is made from that no list has.
+	MadeHere map[string]List
 
 	// Headings are those of recipes.
 	Headings Headings `yaml:"-"`

@@ -19,7 +19,7 @@ func (p *plan) rubbedFor(s *standIn, path []int) int {
 		switch {
 		case joined >= 0 && p.givesTaste(n):
 			at = joined
-		case n.Technique.Family == "coat" && slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool { return line != s.node && p.stand[line] == nil }):
+		case at < 0 && n.Technique.Family == "coat" && slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool { return line != s.node && p.stand[line] == nil }):
 			at = k
 		case n.Technique.Family == "wet heat":
 			return -1

@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -57,18 +58,27 @@ func (p *plan) watersNothing(i int) bool {
 		}
 	}
 	return !slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
-		return p.line(line).FoodID() != waterFood && !p.c.fatLine(p.line(line))
+		return !p.brothOf(line) && !p.c.fatLine(p.line(line))
 	})
 }
 
-// brewsNothing tells whether an action pours the list's water on no more than shells or bones that are
+// brothOf tells whether a line is what bones are boiled in: water, or a stock that is one already.
+func (p *plan) brothOf(line int) bool {
+	f := p.l.Food(p.line(line).FoodID())
+	return f != nil && (f.ID == waterFood || f.Aisle == stocksShelf || strings.HasSuffix(f.Kind, stockKind) && larder.Pours(f))
+}
+
+// stocksShelf is where stocks stand that are of no animal.
+const stocksShelf = "stocks"
+
+// brewsNothing tells whether an action pours the list's water, or its stock, on no more than shells or bones that are
 // not there, to be boiled with them and strained: the water waits for what it is poured on next.
 func (p *plan) brewsNothing(i int) bool {
 	n := &p.graph.Nodes[i]
 	if n.Technique.Joins != "yes" && !n.Is("place") || len(n.Inputs) == 0 && !p.onBodies(i) || slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop }) {
 		return false
 	}
-	if len(n.Named) == 0 || slices.ContainsFunc(n.Named, func(line int) bool { return p.line(line).FoodID() != waterFood }) {
+	if len(n.Named) == 0 || slices.ContainsFunc(n.Named, func(line int) bool { return !p.brothOf(line) }) {
 		return false
 	}
 	boiled := false

@@ -141,15 +141,31 @@ func (p *plan) friesForFlesh(i int) bool {
 		switch s := p.stand[line]; {
 		case s != nil && s.flesh() && !s.gone && s.is(larder.Ready) && !p.there(line, i):
 			flesh = true
-		case !p.friedBefore(line, i):
+		case !p.friedBefore(line, i) && !p.flavours(line):
 			return false
 		}
 	}
-	k := i - 1
-	for k >= 0 && (p.deeds[k].drop || p.graph.Nodes[k].Technique.Family == "cut") { // it is broken up
+	k, spiced := i-1, false // the spices go with the flesh into what was fried before
+	for k >= 0 && (p.deeds[k].drop || p.graph.Nodes[k].Technique.Family == "cut" || p.onlySpices(k)) { // it is broken up
+		spiced = spiced || !p.deeds[k].drop && p.onlySpices(k)
 		k--
 	}
-	return flesh && k >= 0 && cookedDry(&p.graph.Nodes[k]) && p.graph.Nodes[k].At == n.At
+	return flesh && k >= 0 && p.friesStill(k) && (p.graph.Nodes[k].At == n.At || spiced && p.graph.Nodes[k].At.Component == n.At.Component)
+}
+
+// friesStill tells whether an action fries, or stirs what was fried and what went in with it.
+func (p *plan) friesStill(i int) bool {
+	n := &p.graph.Nodes[i]
+	return cookedDry(n) || !n.Liquid && (n.Is("stir") || n.Technique.Joins == "yes") && slices.ContainsFunc(n.Inputs, p.friesStill)
+}
+
+// onlySpices tells whether an action adds nothing but what flavours to what is in the pan, beside flesh that is not there.
+func (p *plan) onlySpices(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Joins == "yes" && len(n.Into) > 0 && len(n.Named) > 0 && !slices.ContainsFunc(n.Named, func(line int) bool {
+		s := p.stand[line]
+		return s == nil && !p.flavours(line) || s != nil && (!s.flesh() || p.there(line, i))
+	})
 }
 
 // cookedDry tells whether an action fries, or cooks in a pan without a liquid.
@@ -219,7 +235,7 @@ func (p *plan) brownedAlready(i int) bool {
 // that is done.
 func (p *plan) friedBefore(line, i int) bool {
 	for k := range p.graph.Nodes[:i] {
-		if n := &p.graph.Nodes[k]; !(len(p.deeds) > 0 && p.deeds[k].drop) && cookedDry(n) && n.Reaches(line) {
+		if n := &p.graph.Nodes[k]; !(len(p.deeds) > 0 && p.deeds[k].drop) && (cookedDry(n) || n.Is("stir") && n.Action.Minutes != nil && p.friesStill(k)) && n.Reaches(line) {
 			return true
 		}
 	}
@@ -234,7 +250,10 @@ func (p *plan) spoken(n *flow.Node, line int) bool {
 			if noun.Pronoun || noun.All || noun.Vessel {
 				return false
 			}
-			lines, _ := p.meant(noun)
+			lines, made := p.meant(noun)
+			if made && p.stand[line] != nil && p.comesInstead(noun, lines, p.graph.Number(n)) == p.stand[line] {
+				return true
+			}
 			return slices.Contains(lines, line) && !slices.ContainsFunc(lines, func(o int) bool { s := p.stand[o]; return s == nil || !s.flesh() })
 		})
 	})

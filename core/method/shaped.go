@@ -69,6 +69,9 @@ func (w *writer) several(lines []int, at int) bool {
 func (w *writer) ontoThem(n *node, before []*standIn) []edit {
 	a := n.Action
 	in := a.Verb != w.c.words().Add && w.verbIn(a) > 0
+	if lost := w.lostTarget(n); in && len(lost) > 0 {
+		return w.insideThem(a, lost)
+	}
 	if len(before) == 0 || a.Verb != w.c.words().Add && !in || len(a.Words.Phrases) == 0 || a.Words.Phrases[0].Role != "to" && !in {
 		return nil
 	}
@@ -82,12 +85,37 @@ func (w *writer) ontoThem(n *node, before []*standIn) []edit {
 			return nil
 		}
 	}
-	at := a.Words.Phrases[0].Upto
 	if in {
-		to := " " + w.c.words().Inside + " " + w.c.listing(w.whollyNamed(before))
-		return []edit{{w.verbIn(a), a.Words.Phrases[0].Nouns[0].From, " "}, {at, at, to}} // "whisk the sugar into the whipped aquafaba"
+		return w.insideThem(a, before)
 	}
+	at := a.Words.Phrases[0].Upto
 	return []edit{{at, at, " " + w.c.words().To + " " + w.c.listing(w.named(before))}}
+}
+
+// insideThem says into what something goes, in place of a bare particle: "whisk the sugar into the whipped aquafaba".
+func (w *writer) insideThem(a *recipe.Action, stands []*standIn) []edit {
+	at := a.Words.Phrases[0].Upto
+	to := " " + w.c.words().Inside + " " + w.c.listing(w.whollyNamed(stands))
+	return []edit{{w.verbIn(a), a.Words.Phrases[0].Nouns[0].From, " "}, {at, at, to}}
+}
+
+// lostTarget is what something goes into that a particle points at, where the work that named it before is not done
+// any more: "rinse the fish and rub in the salt".
+func (w *writer) lostTarget(n *node) []*standIn {
+	a, at := n.Action, w.graph.Number(n)
+	if len(a.Into) != 1 || a.Into[0].Made == nil || !w.undone(w.nodeOf(*a.Into[0].Made)) || slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "into" }) {
+		return nil
+	}
+	var out []*standIn
+	for _, line := range n.Into {
+		switch s := w.stand[line]; {
+		case s == nil && w.there(line, at) && slices.Contains(n.Named, line):
+			return nil
+		case s != nil && s.flesh() && !s.gone && s.enters <= at:
+			out = append(out, s)
+		}
+	}
+	return out
 }
 
 // verbIn is where the verb of an action ends whose particle is to go: "whisk in the sugar"; 0 where nothing but

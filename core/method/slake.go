@@ -16,12 +16,14 @@ func (p *plan) thickens(line int) bool {
 }
 
 // strewnOnNothing tells whether an action strews something over what is not there, which then goes in where the rest
-// of it does: flour over meat that was browned, the juice of a lemon over a shoulder and what was to lie on it.
+// of it does: flour over meat that was browned, the juice of a lemon over a shoulder and what was to lie on it, spices
+// that were rubbed over a bird.
 func (p *plan) strewnOnNothing(i int) bool {
 	n := &p.graph.Nodes[i]
 	flesh := slices.ContainsFunc(n.Into, func(line int) bool { s := p.stand[line]; return s != nil && s.flesh() && !p.there(line, i) })
-	return n.Is("sprinkle") && len(n.To) > 0 && len(n.Into) > 0 &&
-		(flesh && p.allDropped(n.Inputs) || !slices.ContainsFunc(n.To, func(line int) bool { return !p.thickens(line) })) &&
+	rubbed := n.Technique.Family == "coat" && len(n.Inputs) == 0
+	return (n.Is("sprinkle") || rubbed) && len(n.To) > 0 && len(n.Into) > 0 &&
+		(flesh && (rubbed || p.allDropped(n.Inputs)) || !slices.ContainsFunc(n.To, func(line int) bool { return !p.thickens(line) })) &&
 		!slices.ContainsFunc(n.Into, func(line int) bool { return p.there(line, i) && (p.stand[line] != nil || p.begun(line, i)) })
 }
 

@@ -68,6 +68,9 @@ func (w *writer) clauses() []*clause {
 			if w.slice(c.from-1, c.from) == "(" && w.slice(c.upto, c.upto+1) == ")" {
 				c.text = "(" + c.text + ")"
 			}
+			if other := w.c.renamed(c.text); len(w.animalWords(c.text)) > 0 && len(w.animalWords(other)) == 0 {
+				c.text, c.changed = other, true // "as soon as the dumplings float", that the cook calls by a dish of eggs
+			}
 			if w.speaksOfGone(c.text) || w.hangsInBrackets(c) {
 				c.gone, c.changed = true, true
 			}

@@ -16,6 +16,9 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if w.cutNoMore(noun) {
 		return w.listedOrAll(lines, at), true // "lay the slices on a dish"
 	}
+	if come := w.comesInstead(noun, lines, at); come != nil {
+		return []named{w.c.stand(come, 1, false)}, true
+	}
 	if len(w.animalWords(name)) == 0 && !w.fleshly(name) && !w.ownName(name, lines) {
 		if w.otherNameOf(noun, lines) {
 			return w.listedOrAll(lines, at), true // "the cutlets", of pork chops

@@ -87,7 +87,9 @@ func (k *Kitchen) preview(c fiber.Ctx) error {
 	if err := checkDecisions(k.Core().Larder, r.Decisions); err != nil {
 		return err
 	}
-	a, err := k.Core().Book.Apply(d.Document.Original, r.Decisions.Placed(&d.Document.Original), true)
+	dec := r.Decisions.Placed(&d.Document.Original)
+	dec.Country = d.Document.Country
+	a, err := k.Core().Book.Apply(d.Document.Original, dec, true)
 	if err != nil {
 		return err
 	}

@@ -97,7 +97,11 @@ func (d *Document) Settle() {
 }
 
 // Placed are the decisions by the places that the lines have now.
-func (d *Document) Placed() swap.Decisions { return d.Decisions.Placed(&d.Original) }
+func (d *Document) Placed() swap.Decisions {
+	dec := d.Decisions.Placed(&d.Original)
+	dec.Country = d.Country
+	return dec
+}
 
 // Dish is a stored dish at its current revision.
 type Dish struct {

@@ -127,8 +127,8 @@ func (b *bindings) madeOfPart(n noun) *thing {
 	if c < 0 || b.wholeName(n, c, b.partNames[c]) || !n.pointed && last(b.partNames[c]) != n.head() {
 		return nil
 	}
-	if _, flesh := b.r.larder.Words().AnimalWords[n.head()]; flesh && c == b.comp && !b.r.lang.Products[n.head()] && b.lineHere(n) {
-		return nil // "add the chicken", that waits in the list of the part "Chicken"
+	if _, flesh := b.r.larder.Words().AnimalWords[n.head()]; flesh && c == b.comp && !b.r.lang.Products[n.head()] && (b.lineHere(n) || b.tech.Takes == "part" && len(b.animal(n)) == 1) {
+		return nil // "add the chicken", that waits in the list of the part "Chicken", and "lift out the fish" of it
 	}
 	kinds := b.r.lang.ProductHolds[n.head()]
 	ofPart := func(t *thing, p portion) bool { return b.lines[p.line].comp == c && b.holder[p] == t }

@@ -184,8 +184,8 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	if b.extra(l) || b.goneIn(n, found[0]) {
 		return true
 	}
-	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && b.leftOf(*found[0].portion) == 1 && b.namedAgain(n.head(), n.upto) > 0 && b.tech.Family == "assemble" {
-		return true // "cover with plenty of water", and later "4 cups of the water"
+	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && b.leftOf(*found[0].portion) == 1 && b.namedAgain(n.head(), n.upto) > 0 && b.tech.Family == "assemble" && !b.text.conj(n.from-1) {
+		return true // "cover with plenty of water", and later "4 cups of the water", but not "the fish, lemongrass and water"
 	}
 	if b.r.lang.Loose[n.head()] && !n.pointed && n.amount[1] == 0 && !(b.tech.Medium == "" && (b.tech.Family == "machine" || b.tech.Family == "mix" || b.tech.Family == "dough") && b.leftOf(*found[0].portion) > 0) {
 		return slices.ContainsFunc(n.words, func(w string) bool { return !l.said[w] && !b.r.lang.Qualifiers[w] })

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"cmp"
 	"slices"
 
 	"yembra/core/larder"
@@ -182,10 +183,7 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 	}
-	if t := b.rawBatter(head); t != nil {
-		return t
-	}
-	if t := b.madeHere(n); t != nil {
+	if t := cmp.Or(b.rawBatter(head), b.madeHere(n)); t != nil {
 		return t
 	}
 	if kinds := lang.ProductHolds[head]; kinds != nil {

@@ -69,6 +69,8 @@ type Traditional struct {
 	RestsOn []string `json:"restsOn"`
 	When    string   `json:"when"`
 	Source  string   `json:"source"`
+	// called is its name as words.
+	called string
 }
 
 // Traditional are the dishes of the world, country by country.
@@ -86,7 +88,8 @@ func (l *Larder) TraditionalNamed(key string) *Traditional {
 func (l *Larder) loadTraditional(src Source) error {
 	return eachRow(src, "traditional.csv", func(r row) {
 		t := Traditional{Country: r.text("country"), Place: r.text("place"), Name: r.text("name"), What: r.text("what"), Lives: strings.Fields(r.text("lives")), RestsOn: []string{}, When: r.text("when"), Source: r.text("source")}
-		t.Key = t.Country + "-" + strings.Join(Words(t.Name), "-")
+		t.called = strings.Join(Words(t.Name), " ")
+		t.Key = t.Country + "-" + strings.ReplaceAll(t.called, " ", "-")
 		for _, x := range strings.Split(r.text("rests_on"), ",") {
 			if x = strings.TrimSpace(x); x != "" {
 				t.RestsOn = append(t.RestsOn, x)

@@ -20,7 +20,7 @@ func TestAListShowsItsKitchen(t *testing.T) {
 			require.NotNil(t, l.Food(id), id)
 			held[id] = true
 		}
-		return l.KitchenOf(held)
+		return l.KitchenOf("Supper", "", held)
 	}
 	for want, ids := range map[string][]string{
 		"Southeast Asian": {"fish-sauce", "lemongrass", "shallot", "lime-juice", "mint"},
@@ -33,6 +33,19 @@ func TestAListShowsItsKitchen(t *testing.T) {
 		require.Equal(t, want, of(ids...), ids)
 	}
 	require.Empty(t, of("scotch-bonnet", "okra", "plantain"), "as much of one as of another")
+	butter := map[string]bool{"butter": true, "bay-leaf": true, "red-wine": true}
+	for _, c := range []struct{ name, country, want string }{
+		{"Chicken Machboos", "", "Middle Eastern"},
+		{"Beef rendang with rice", "", "Southeast Asian"},
+		{"Supper", "392", "East Asian"},
+		{"Chicken Machboos", "392", "East Asian"}, // the cook's word counts first
+		{"Dolma", "", "European"},                 // several kitchens bear it: what the list shows
+		{"Stew", "300", "European"},               // Greece stands between two
+		{"Rendangs of old", "", "Southeast Asian"},
+		{"Brendang", "", "European"},
+	} {
+		require.Equal(t, c.want, l.KitchenOf(c.name, c.country, butter), c.name+c.country)
+	}
 	yeast := l.Food("nutritional-yeast")
 	require.True(t, l.AtHome(yeast, "European"))
 	require.False(t, l.AtHome(yeast, "East Asian"))

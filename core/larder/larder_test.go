@@ -68,7 +68,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps,closes,intin\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,,,\n")},
 		"reference.csv":               {Data: []byte("nutrient,unit,amount,source,most,mostsource,dissolves\n")},
 		"signatures.csv":              {Data: []byte("family,foods\n")},
-		"kitchens.csv":                {Data: []byte("kitchen,signs,source\nSeaside,beef,estimate\n")},
+		"kitchens.csv":                {Data: []byte("kitchen,families,signs,source\nSeaside,Harbour,beef,estimate\nInland,Harbour,,estimate\n")},
 		"at_home.csv":                 {Data: []byte("food,kitchens,source\nalmond,Moonside,estimate\n")},
 		"behaviour.csv":               {Data: []byte("what,done,bears,browned,fries,dissolves,solid,source\nbeef,1,2,,,,,hearsay\n")},
 		"carrying.csv":                {Data: []byte("technique,use,was,now,said,then,say,why,source\nstare,,any,any,,drop,,gone,hearsay\n")},
@@ -99,7 +99,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 	require.NoError(t, err)
 	found := fmt.Sprint(l.Check())
 	for _, want := range []string{
-		`almond: at home in "Moonside"`, `country "Nowhere": no code`, `traditional dish stew: no country "999"`, "traditional dish stew: said twice", `traditional dish stew: unknown source "hearsay"`, "beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
+		`almond: at home in "Moonside"`, `country "Nowhere": no code`, `kitchen "Seaside": no country cooks by "Harbour"`, `kitchen "Inland": "Harbour" belongs to "Seaside" too`, `traditional dish stew: no country "999"`, "traditional dish stew: said twice", `traditional dish stew: unknown source "hearsay"`, "beef: no kind", "beef: density 9", "beef: dose -1", "energy 900", "shares sum to 120", `"steak" means both`, "allergens do not",
 		`unknown source "guess"`, "beef is animal", `unknown food "nothing"`, `no food is of the kind "gone"`, "0 g of beef", "booster beef",
 		"beef: sugars sum to 60", "beef: heat 9 to 3", "beef: tin of 100 g holds 200 g drained", "beef: edible share 1.5", `beef: keeps in "attic"`,
 		"almond: nobody says how it keeps", "beef: taken for beef", `unknown source "hearsay"`, `caution c: unknown food "nothing"`, `caution c: unknown technique "fly"`, `technique stare: no technique "singe"`, `technique stare: unknown source "hearsay"`, `verb hoist: no technique "fly"`, "behaviour of beef: unknown source", "carrying over stare: unknown source", "small use of any: unknown source",

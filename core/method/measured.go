@@ -23,8 +23,26 @@ func (w *writer) stateSaid(noun recipe.Noun, line, at int) string {
 		}) {
 			return said
 		}
+		if slices.ContainsFunc(w.graph.Nodes[:at], func(n flow.Node) bool {
+			d := &w.deeds[w.graph.Number(&n)]
+			return n.Technique.Heat != "" && n.Reaches(line) && !d.drop && !d.cueless && !w.cueGone(&n) && slices.Contains(strings.FieldsFunc(strings.ToLower(n.Action.Cue), func(r rune) bool { return r == ' ' || r == ',' }), said)
+		}) && len(w.animalWords(said)) == 0 && !w.ownName(said, []int{line}) && !w.l.Language().Articles[said] {
+			return said // "the crisp noodles", that were fried until crisp
+		}
 	}
 	return ""
+}
+
+// inState says how the only thing is that stands for a noun, as the text does.
+func (w *writer) inState(noun recipe.Noun, lines []int, at int, things []named) []named {
+	if len(things) != 1 || len(lines) != 1 || things[0].stand == nil || things[0].stand.bare || things[0].stand.node != lines[0] {
+		return things
+	}
+	the := w.c.words().The + " "
+	if state := w.stateSaid(noun, lines[0], at); state != "" && !slices.Contains(larder.Words(things[0].text), state) {
+		things[0].text = strings.TrimSuffix(things[0].text, the+things[0].stand.name) + the + state + " " + things[0].stand.name
+	}
+	return things
 }
 
 // measureOf is a name with the measure of the text: "a few of the mushroom slices", where the

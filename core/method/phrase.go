@@ -24,11 +24,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		things, other := w.noun(n, p, noun, at, own)
 		changed = changed || other
 		if other {
-			for _, t := range things {
-				if t.stand != nil {
-					own.stands = append(own.stands, t.stand)
-				}
-			}
+			own.stands = append(own.stands, standsOf(things)...)
 		}
 		if k == 0 && changed && len(objects) > 0 && len(things) > 0 && !other && noun.From == n.Action.From && n.Action.Words.Verb[1] == 0 {
 			things[0].text = lowered(things[0].text) // "Purée, tomatoes and wine next" began the sentence
@@ -38,6 +34,9 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		}
 		if changed && len(objects) > 0 && len(things) > 0 && !other {
 			things[0].text = w.ofThem(p.Nouns[0].Plural, len(objects) > 1 || objects[0].plural, things[0].text)
+		}
+		if !other && w.orElse(p, k, objects, things) {
+			continue
 		}
 		objects = append(objects, things...)
 	}

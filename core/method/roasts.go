@@ -43,14 +43,14 @@ func (p *plan) onlyReady(i int) bool {
 	return ready > 0 && ready >= beside // flour and water round sausages are a batter
 }
 
-// onBed is how long what is done already roasts on raw things or among them, of which there is less: until those
-// are done, with what they were in the oven before; without end where that is not how it is.
+// onBed is how long what is done already roasts on raw things or among them, of which there is less, in an open tin with
+// no more liquid than its own weight: until those are done, with what they were in the oven before; without end where that is not how it is.
 func (p *plan) onBed(i int) float64 {
 	n := &p.graph.Nodes[i]
-	if n.Liquid || n.Action.Cue != "" && !p.cueGone(n) && !p.cueOfRoast(n) || !p.onlyReadyFlesh(i) {
+	if n.Liquid && (n.Covered || !n.Is("roast")) || n.Action.Cue != "" && !p.cueGone(n) && !p.cueOfRoast(n) || !p.onlyReadyFlesh(i) {
 		return math.Inf(1)
 	}
-	ready, beside := 0.0, 0.0
+	ready, beside, wet := 0.0, 0.0, 0.0
 	for _, line := range n.Holds {
 		s := p.stand[line]
 		f := p.l.Food(p.line(line).FoodID())
@@ -60,20 +60,39 @@ func (p *plan) onBed(i int) float64 {
 		case s != nil || p.dusts(line) || p.bastes(line) || p.c.fatLine(p.line(line)):
 		case f == nil || f.Aisle == "grains" || f.Aisle == "bakery":
 			return math.Inf(1) // crusts and crumbs take their time
+		case larder.Pours(f):
+			wet += p.line(line).Mass()
 		default:
 			beside += p.line(line).Mass()
 		}
 	}
-	if beside == 0 || ready < beside {
-		return math.Inf(1)
+	if beside == 0 || ready < beside || wet > ready {
+		return math.Inf(1) // by itself, under a heap of roots, or in a braise
 	}
+	least := roastsAgain - p.ovenBefore(slices.Concat(n.To), i)
+	for _, line := range n.Holds {
+		if f := p.l.Food(p.line(line).FoodID()); f != nil && p.stand[line] == nil {
+			least = math.Max(least, p.l.BehaviourOf(f, p.line(line).Form).Done*slowOven-p.ovenBefore([]int{line}, i))
+		}
+	}
+	return math.Max(least, leastBase)
+}
+
+// ovenBefore is how long some of these lines were in the oven before an action, as it is done now.
+func (p *plan) ovenBefore(lines []int, i int) float64 {
 	before := 0.0
 	for k := range p.graph.Nodes[:i] {
-		if o := &p.graph.Nodes[k]; o.Technique.Family == "oven" && o.Action.Minutes != nil && !p.deeds[k].drop && slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(o.To, line) }) {
+		o := &p.graph.Nodes[k]
+		if o.Technique.Family != "oven" || o.Action.Minutes == nil || p.deeds[k].drop || !slices.ContainsFunc(lines, func(line int) bool { return slices.Contains(o.To, line) }) {
+			continue
+		}
+		if now := p.deeds[k].minutes; now != nil {
+			before += now.High
+		} else {
 			before += o.Lasts
 		}
 	}
-	return math.Max(math.Max(roastsAgain, p.wants(i)*slowOven)-before, leastBase)
+	return before
 }
 
 // cueOfRoast tells whether a cue that does not say of what it is one, at the end of hours in the oven, is that of the flesh

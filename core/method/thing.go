@@ -64,7 +64,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
 	}
-	return w.muchOf(noun, w.listedOrAll(lines, at)), true
+	return w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at))), true
 }
 
 // muchOf says how much is meant of a single thing that stands in, where the text says so: by its

@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/recipe"
 )
@@ -73,4 +74,28 @@ func shareIn(p recipe.Phrase, ref string) float64 {
 		}
 	}
 	return share
+}
+
+// orElse joins a noun to the one before it where the text has it as the other choice: "the banana stem or shallots", of
+// which one is bought.
+func (w *writer) orElse(p recipe.Phrase, k int, objects, things []named) bool {
+	if k == 0 || len(things) != 1 || len(objects) == 0 {
+		return false
+	}
+	or := strings.TrimSpace(w.slice(p.Nouns[k-1].Upto, p.Nouns[k].From))
+	if !w.l.Language().Lines.Or[strings.ToLower(or)] {
+		return false
+	}
+	objects[len(objects)-1].text += " " + or + " " + things[0].text
+	return true
+}
+
+// standsOf are the stand-ins among things.
+func standsOf(things []named) (out []*standIn) {
+	for _, t := range things {
+		if t.stand != nil {
+			out = append(out, t.stand)
+		}
+	}
+	return out
 }

@@ -113,7 +113,7 @@ func (b *Book) prepare(d recipe.Dish, rules Rules, dec Decisions) *bench {
 			x.families[x.larder.Signature(it.Food).Family], x.held[it.Food.ID] = true, true
 		}
 	}
-	x.kitchen = x.larder.KitchenOf(x.held)
+	x.kitchen = x.larder.KitchenOf(d.Name, dec.Country, x.held)
 	return x
 }
 

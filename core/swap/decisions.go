@@ -37,6 +37,8 @@ type Decisions struct {
 	SidePot *SidePot `json:"sidePot,omitempty" jsonschema:"nullable"`
 	// LivesFrom is the cook's sentence on what the dish lives from.
 	LivesFrom string `json:"livesFrom"`
+	// Country is where the cook says the dish is from, which is kept with the dish.
+	Country string `json:"-"`
 }
 
 // Figures replace what a step says; nil or empty leaves it.

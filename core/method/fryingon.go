@@ -1,0 +1,121 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+)
+
+// friesForFlesh tells whether what was fried before is fried on only for flesh that had just come to
+// it, and goes in later now.
+func (p *plan) friesForFlesh(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "dry heat" {
+		return false
+	}
+	flesh := false
+	for _, line := range n.To {
+		switch s := p.stand[line]; {
+		case s != nil && s.flesh() && !s.gone && s.is(larder.Ready) && !p.there(line, i):
+			flesh = true
+		case !p.friedBefore(line, i) && !p.flavours(line):
+			return false
+		}
+	}
+	k, spiced := i-1, false                                                                            // the spices go with the flesh into what was fried before
+	for k >= 0 && (p.deeds[k].drop || p.graph.Nodes[k].Technique.Family == "cut" || p.onlySpices(k)) { // it is broken up
+		spiced = spiced || !p.deeds[k].drop && p.onlySpices(k)
+		k--
+	}
+	return flesh && k >= 0 && p.friesStill(k) && (p.graph.Nodes[k].At == n.At || spiced && p.graph.Nodes[k].At.Component == n.At.Component)
+}
+
+// friesStill tells whether an action fries, or stirs what was fried and what went in with it.
+func (p *plan) friesStill(i int) bool {
+	n := &p.graph.Nodes[i]
+	return cookedDry(n) || !n.Liquid && (n.Is("stir") || n.Technique.Joins == "yes") && slices.ContainsFunc(n.Inputs, p.friesStill)
+}
+
+// onlySpices tells whether an action adds nothing but what flavours to what is in the pan, beside flesh that is not there.
+func (p *plan) onlySpices(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Joins == "yes" && len(n.Into) > 0 && len(n.Named) > 0 && !slices.ContainsFunc(n.Named, func(line int) bool {
+		s := p.stand[line]
+		return s == nil && !p.flavours(line) || s != nil && (!s.flesh() || p.there(line, i))
+	})
+}
+
+// cookedDry tells whether an action fries, or cooks in a pan without a liquid.
+func cookedDry(n *flow.Node) bool {
+	return n.Technique.Family == "dry heat" || n.Technique.Family == "wet heat" && n.Is("cook") && !n.Liquid
+}
+
+// keptFromNothing tells whether an action keeps warm what was to be taken out or cut just before and
+// is neither, until it goes back.
+func (p *plan) keptFromNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("keep-warm") || i == 0 || !p.deeds[i-1].drop {
+		return false
+	}
+	if f := p.graph.Nodes[i-1].Technique.Family; f != "separate" && f != "cut" {
+		return false
+	}
+	flesh := false
+	for _, line := range n.To {
+		switch s := p.stand[line]; {
+		case s != nil && s.flesh():
+			flesh = p.goesOn(line, i)
+		case s == nil && !p.dusts(line) && !p.c.fatLine(p.line(line)):
+			return false
+		}
+	}
+	return flesh
+}
+
+// othersFry lets what was to fry with flesh fry by itself where that is browned when it is
+// prepared: "fry the bacon with the onions".
+func (p *plan) othersFry(i int) {
+	n, d := &p.graph.Nodes[i], &p.deeds[i]
+	if !d.drop || n.Technique.Family != "dry heat" {
+		return
+	}
+	for _, r := range n.Action.With {
+		if r.Line == nil {
+			continue
+		}
+		if line := p.graph.Named(*r.Line); p.stand[line] == nil && p.there(line, i) && !p.dusts(line) {
+			d.subject, d.drop = append(d.subject, line), false
+		}
+	}
+}
+
+// brownedAlready tells whether an action would brown what is browned when it is prepared,
+// among things that were fried before it came to them.
+func (p *plan) brownedAlready(i int) bool {
+	n := &p.graph.Nodes[i]
+	flesh := false
+	for _, line := range p.subjects(i) {
+		if s := p.stand[line]; s != nil && s.flesh() && p.there(line, i) {
+			r := p.rule(s, i)
+			if !s.is(larder.Browned) || r == nil || r.Then != larder.CarryDrop || p.friedBefore(line, i) {
+				return false // what fries with it goes on
+			}
+			flesh = true
+		} else if slices.Contains(n.Named, line) || !p.friedBefore(line, i) {
+			return false
+		}
+	}
+	return flesh && n.Technique.Family == "dry heat" && (n.Action.Cue == "" || p.cueGone(n))
+}
+
+// friedBefore tells whether a line was in a pan over the fire before an action, by work
+// that is done.
+func (p *plan) friedBefore(line, i int) bool {
+	for k := range p.graph.Nodes[:i] {
+		if n := &p.graph.Nodes[k]; !(len(p.deeds) > 0 && p.deeds[k].drop) && (cookedDry(n) || n.Is("stir") && n.Action.Minutes != nil && p.friesStill(k)) && n.Reaches(line) {
+			return true
+		}
+	}
+	return false
+}

@@ -74,7 +74,7 @@ func (b *bindings) namedAgain(name string, from int) int {
 			if b.r.lang.Loose[name] && i+1 < len(words) && b.text.pair(words[i].norm, words[i+1].norm) && words[i+1].norm != name {
 				continue // "water spinach"
 			}
-			said := words[i].norm == name && words[i].Kind == lex.Word
+			said := words[i].norm == name && words[i].Kind == lex.Word && !(i > from && b.r.lang.Additional[words[i-1].low]) // "serve with more dill"
 			for _, v := range b.r.lang.Verb(words[i].low) {
 				said = said || v.Lemma == name && (v.Form == language.Base || v.Form == language.Going)
 			}

@@ -200,5 +200,6 @@ func (p *parser) takesFood(c *clause) bool {
 			return true
 		}
 	}
-	return false
+	t := p.technique(c.sense.Technique)
+	return t != nil && t.Joins == "yes" && slices.ContainsFunc(c.objects, func(n noun) bool { return !n.pronoun && len(n.words) > 0 && p.listed(n.head()) }) // "sprinkling salt and flour between the layers"
 }

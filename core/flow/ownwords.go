@@ -193,6 +193,9 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	if b.leftOf(*found[0].portion) > 0 {
 		return false
 	}
+	if !n.pointed && b.tech.Closes == larder.ClosesTable && slices.ContainsFunc(b.text.words[n.from:n.upto], func(w word) bool { return b.r.lang.Additional[w.low] }) {
+		return true // "serve with more dill", of which all is in the meatballs
+	}
 	if t := b.held(*found[0].portion); b.tech.Name == greaseTechnique && !n.pointed && !n.rest && n.share == 0 && t != nil && len(t.holds) > 1 {
 		return true // "grease the pan with lard", of which all is in the dough
 	}

@@ -83,7 +83,7 @@ func (p *plan) pathItself(s *standIn) []int {
 	body := false
 	for _, i := range p.path(s.node) {
 		switch {
-		case p.merged(s.node, i) && i < p.firstPart(s.node):
+		case i < p.firstPart(s.node) && s.class == larder.Egg:
 			continue // the yolks, of whites that are whipped
 		case p.onlyItsBody(s, i):
 			body = true

@@ -44,6 +44,12 @@ func TestDishesSurviveARestart(t *testing.T) {
 	require.Equal(t, uuid.Version(7), id.Version())
 }
 
+// What is decided of a dish is carried out where the cook says it is from.
+func TestDecisionsKnowTheCountry(t *testing.T) {
+	d := store.Document{Country: "392"}
+	require.Equal(t, "392", d.Placed().Country)
+}
+
 func TestUndoAndRedoMoveOverRevisions(t *testing.T) {
 	ctx := context.Background()
 	s := open(t, t.TempDir())

@@ -192,6 +192,9 @@ func TestUseIsReadFromNeighboursAndTechnique(t *testing.T) {
 		{"100 g mascarpone\n400 g passata", "Simmer the passata and stir in the mascarpone.", "finish"},
 		{"2 egg yolks\n300 g spaghetti", "Toss the hot spaghetti off the heat with the yolks until creamy.", "thicken"},
 		{"4 eggs, separated\n100 g sugar", "Whisk the whites until stiff and fold them in.", "lift"},
+		{"3 eggs, separated\n600 ml milk\n125 g sugar\n100 g breadcrumbs", "Warm the milk with the breadcrumbs. Beat in the yolks, pour into a dish and bake for 25 minutes, until just set. Whisk the whites to stiff peaks, then whisk in the sugar. Pile on top and bake.", "lift"},
+		{"2 eggs\n2 lemons\n1 litre chicken stock", "Whisk the eggs with the lemon juice. Whisk in a ladle of the stock, then return it to the pot.", "thicken"},
+		{"4 eggs\n60 ml milk\n700 g minced beef\n6 plantains", "Fry the beef and lay it over the plantains. Beat the eggs with the milk, pour over and bake for 30 minutes until set.", "set"},
 	} {
 		l, d = read(t, "Dish\n\n"+x.lines+"\n\nMethod\n1. "+x.step)
 		require.Equal(t, x.want, character.UseOf(l, d, 0, 0, "").Name, x.step)

@@ -125,8 +125,8 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if p.goes(next) && comma && (!p.modifies(next, upto) || p.adds(next)) && !p.foods(p.words[next].norm) {
 		return true
 	}
-	if !comma && p.adds(next) {
-		return true // "and adding the milk"
+	if !comma && (p.adds(next) || p.worksWith(next, upto)) {
+		return true // "and adding the milk", "turning once and basting with the ghee"
 	}
 	if then && p.is(next-1, p.lang.Sequence) && (p.opensThing(next) || p.listed(p.words[next].norm) || p.lang.Products[p.low(next)] || p.lang.Products[p.low(next+1)]) {
 		return true // "add the broth, then the noodles", "then white sauce"
@@ -161,6 +161,16 @@ func (p *parser) adds(i int) bool {
 	}
 	t := p.technique(p.senseOf(lemma, i, len(p.words)).Technique)
 	return t != nil && t.Joins == "yes" && (p.opensThing(i+n) || i+n < len(p.words) && p.listed(p.words[i+n].norm))
+}
+
+// worksWith tells whether the verb in -ing at i is done with a thing of the list.
+func (p *parser) worksWith(i, upto int) bool {
+	_, n := p.verb(i, language.Going)
+	if n == 0 || p.lang.Prepositions[p.low(i+n)] != "with" {
+		return false
+	}
+	thing, ok := p.noun(i+n+1, upto, false)
+	return ok && len(thing.words) > 0 && p.listed(thing.head())
 }
 
 // closedOff tells whether what begins at i ends at a comma behind which the time of the

@@ -178,8 +178,8 @@ func (p *plan) namedSoon(s *standIn, path []int, start int) int {
 		if n.Technique.Heat != "" || n.Technique.Closes != "" || n.Technique.Family == "coat" || s.flesh() && p.givesTaste(n) {
 			break
 		}
-		if n.Technique.Family == "mix" && n.Technique.Joins != "yes" && slices.Equal(n.To, []int{s.node}) && len(n.With) > 0 {
-			break // "chop them; mix with the mayonnaise"
+		if n.Technique.Family == "mix" && slices.Equal(n.To, []int{s.node}) && (n.Technique.Joins != "yes" && len(n.With) > 0 || n.Is("fold") && len(n.Into) > 0) {
+			break // "chop them; mix with the mayonnaise", "whip the cream and fold into the custard"
 		}
 		if slices.Contains(n.Named, s.node) && slices.Contains(n.To, s.node) {
 			return k

@@ -32,6 +32,15 @@ func TestCardsOfAWinter(t *testing.T) {
 		"no side of a meat lies down that is not there": {
 			"farikal", []string{"in a large heavy pot, sprinkling salt, peppercorns and flour between the layers"}, []string{"down first"},
 		},
+		"cream that is folded into a custard is folded into it": {
+			"custard-slice", []string{"Fold the beaten cashew cream into the cold custard"}, []string{"all-butter", "butter)"},
+		},
+		"what a soup is strewn with is strewn": {
+			"leberknodel-soup", []string{"Serve the dumplings in the mushroom and kelp stock, sprinkled with chives"}, []string{"stock and chives"},
+		},
+		"eggs poured over a bake set it": {
+			"pastelon", []string{"pumpkin custard"}, []string{"mashed potato"},
+		},
 		"noodles of a kitchen that has no rice noodles": {
 			"linsen", []string{"Toss the wheat noodles"}, []string{"rice noodles"},
 		},

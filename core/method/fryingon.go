@@ -23,27 +23,17 @@ func (p *plan) friesForFlesh(i int) bool {
 			return false
 		}
 	}
-	k, spiced := i-1, false                                                                            // the spices go with the flesh into what was fried before
-	for k >= 0 && (p.deeds[k].drop || p.graph.Nodes[k].Technique.Family == "cut" || p.onlySpices(k)) { // it is broken up
-		spiced = spiced || !p.deeds[k].drop && p.onlySpices(k)
+	k := i - 1
+	for k >= 0 && (p.deeds[k].drop || p.graph.Nodes[k].Technique.Family == "cut") { // it is broken up
 		k--
 	}
-	return flesh && k >= 0 && p.friesStill(k) && (p.graph.Nodes[k].At == n.At || spiced && p.graph.Nodes[k].At.Component == n.At.Component)
+	return flesh && k >= 0 && p.friesStill(k) && p.graph.Nodes[k].At == n.At
 }
 
 // friesStill tells whether an action fries, or stirs what was fried and what went in with it.
 func (p *plan) friesStill(i int) bool {
 	n := &p.graph.Nodes[i]
 	return cookedDry(n) || !n.Liquid && (n.Is("stir") || n.Technique.Joins == "yes") && slices.ContainsFunc(n.Inputs, p.friesStill)
-}
-
-// onlySpices tells whether an action adds nothing but what flavours to what is in the pan, beside flesh that is not there.
-func (p *plan) onlySpices(i int) bool {
-	n := &p.graph.Nodes[i]
-	return n.Technique.Joins == "yes" && len(n.Into) > 0 && len(n.Named) > 0 && !slices.ContainsFunc(n.Named, func(line int) bool {
-		s := p.stand[line]
-		return s == nil && !p.flavours(line) || s != nil && (!s.flesh() || p.there(line, i))
-	})
 }
 
 // cookedDry tells whether an action fries, or cooks in a pan without a liquid.

@@ -4,20 +4,32 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/recipe"
 )
 
 // partMark parts the things of a list that goes into several vessels: "three plates: flour; beaten egg".
 const partMark = ";"
 
-// partedList tells whether the things of a phrase are parted so.
-func (w *writer) partedList(p recipe.Phrase) bool {
-	for k := 1; k < len(p.Nouns); k++ {
-		if strings.TrimSpace(w.slice(p.Nouns[k-1].Upto, p.Nouns[k].From)) != partMark {
-			return false
-		}
+// joinedAsSaid puts the things of a phrase together as the text does where it parts them by more than a comma or a
+// conjunction: "three plates: flour; beaten egg", "in the broth, sprinkled with chives". It is empty elsewhere.
+func (w *writer) joinedAsSaid(p recipe.Phrase, objects []named) string {
+	if len(objects) != len(p.Nouns) || len(objects) < 2 {
+		return ""
 	}
-	return len(p.Nouns) > 1
+	text, parted, hung := objects[0].text, true, false
+	for k := 1; k < len(p.Nouns); k++ {
+		between := w.slice(p.Nouns[k-1].Upto, p.Nouns[k].From)
+		parted = parted && strings.TrimSpace(between) == partMark
+		hung = hung || slices.ContainsFunc(strings.Fields(strings.ToLower(between)), func(word string) bool {
+			return slices.ContainsFunc(w.l.Language().Verb(strings.Trim(word, ",")), func(r language.Reading) bool { return r.Form == language.Past })
+		})
+		text += between + objects[k].text
+	}
+	if !parted && !hung {
+		return ""
+	}
+	return text
 }
 
 // ofThem gives what is said to be of the things before it the word for one or for several of

@@ -56,12 +56,8 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 			objects[0].text = w.c.words().Part + strings.TrimPrefix(objects[0].text, w.c.words().Few)
 		}
 	}
-	if w.partedList(p) && len(objects) == len(p.Nouns) {
-		texts := make([]string, len(objects))
-		for k, t := range objects {
-			texts[k] = t.text
-		}
-		return strings.Join(texts, partMark+" "), true, objects
+	if text := w.joinedAsSaid(p, objects); text != "" {
+		return text, true, objects
 	}
 	return w.c.listing(objects), true, objects
 }

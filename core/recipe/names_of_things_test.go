@@ -67,3 +67,29 @@ func TestANameWithoutACapitalIsAPart(t *testing.T) {
 		require.Len(t, r.Read("Platter\nserves four\n\n"+list+method, measure.Metric).Components, 1, list)
 	}
 }
+
+// A bracket behind a name says which kind of it is bought: an animal's wherever it can be read so, a plant's only where
+// bracket and name are one name.
+func TestABracketSaysTheKind(t *testing.T) {
+	for text, want := range map[string]struct {
+		food   string
+		origin larder.Origin
+	}{
+		"375 g ready-rolled puff pastry (all-butter)": {"butter-pastry", larder.FromAnimal},
+		"200 g puff pastry (not butter)":              {"puff-pastry", larder.Mixed},
+		"300 g pasta (egg)":                           {"fresh-pasta", larder.FromAnimal},
+		"300 g noodles (egg)":                         {"egg-noodles", larder.FromAnimal},
+		"4 veggie burgers (contain egg)":              {"vegan-burger", larder.FromAnimal},
+		"100 g chocolate (milk)":                      {"milk-chocolate", larder.FromAnimal},
+		"400 ml stock (chicken or vegetable)":         {"stock-generic", larder.Mixed},
+		"4 tomatoes (beefsteak)":                      {"tomato", larder.FromPlant},
+		"1 tbsp oil (for the eggs)":                   {"vegetable-oil", larder.FromPlant},
+		"200 ml milk (oat)":                           {"oat-milk", larder.FromPlant},
+		"200 ml milk (semi-skimmed)":                  {"semi-skimmed-milk", larder.FromAnimal},
+		"200 ml milk (whole or oat)":                  {"whole-milk", larder.FromAnimal},
+	} {
+		l := reader(t).Line(text, measure.Metric)
+		require.Equal(t, want.food, l.FoodID(), text)
+		require.Equal(t, want.origin, l.Origin, text)
+	}
+}

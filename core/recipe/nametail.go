@@ -63,6 +63,14 @@ var trailing = map[measure.Unit]bool{
 // hiddenInTail looks for animal matter in what stands behind the name: beans
 // "with bacon", potatoes "fried in butter".
 func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets [][]lex.Token) {
+	if n.finding.food != nil {
+		for _, b := range brackets {
+			if f, ok := r.kindInBracket(n.finding.food, n.finding.food.Name, b); ok {
+				n.finding = f
+				return
+			}
+		}
+	}
 	if n.finding.origin == larder.FromAnimal {
 		return // what may hold an animal does where the line says so: "curry paste (with shrimp paste)"
 	}
@@ -82,6 +90,21 @@ func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets 
 			return
 		}
 	}
+}
+
+// kindInBracket is the kind of a food that a bracket says it is: "puff pastry (all-butter)", "pasta (egg)". Of what was
+// understood as an animal's it makes a plant only where bracket and name are one name: "milk (oat)".
+func (r *Reader) kindInBracket(food *larder.Food, name string, bracket []lex.Token) (finding, bool) {
+	said := normalised(bracket)
+	if len(said) == 0 || slices.ContainsFunc(bracket, func(t lex.Token) bool { return r.lines().Apart[strings.ToLower(t.Text)] }) {
+		return finding{}, false
+	}
+	words := append(slices.Clone(said), larder.Words(name)...)
+	f := r.match.name(words, false)
+	if f.food == nil || f.food == food || f.end != len(words) || f.start >= len(said) {
+		return f, false
+	}
+	return f, f.origin == larder.FromAnimal || f.start == 0 && f.origin == larder.FromPlant && food.Origin == larder.FromAnimal
 }
 
 func (f finding) label() string {

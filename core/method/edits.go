@@ -209,7 +209,7 @@ func (w *writer) gonePlay(n *node, text string) bool {
 	}
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
 	sauce := w.sauceAt(w.graph.Number(n))
-	return slices.ContainsFunc(append(larder.Words(text), strings.Fields(strings.ToLower(text))...), func(word string) bool { // "the cuts" of a rind, and not "cut side down"
+	return slices.ContainsFunc(larder.Words(text), func(word string) bool {
 		return (lang.Fleshly[word] || signs[word] || lang.GoneSigns[fibres][word]) && !(sauce && lang.Liquors[word])
 	})
 }

@@ -18,7 +18,7 @@ func TestCardsOfAWinter(t *testing.T) {
 			"machboos", []string{"Add the baharat and the turmeric to the pot with the cardamom and cinnamon.\n"}, []string{"Rub the", "brown on"},
 		},
 		"what is done roasts in an open tin until what lies beside it is": {
-			"pork-belly", []string{"rub over the mushrooms and tempeh.\n", "around the mushrooms and tempeh and roast for 10 minutes", "Add the apples to the tin and roast for 20 minutes"}, []string{"into the cuts", "1½ hours"},
+			"pork-belly", []string{"around the mushrooms and tempeh and roast for 10 minutes", "Add the apples to the tin and roast for 20 minutes"}, []string{"1½ hours"},
 		},
 		"one or the other stays so, and what is lifted out of a broth comes later": {
 			"mohinga", []string{"Add the banana stem or shallots and the seaweed seasoning", "add the seaweed mushrooms and simmer for 5 minutes", "Put the lemongrass, turmeric and water in a pan"}, []string{"let it cool", "the water.\n"},

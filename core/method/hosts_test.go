@@ -140,8 +140,12 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 			map[string]string{line("0"): "mushroom-chestnut-braise"}, []string{"cook at 150C for 50 minutes"}, []string{"spoon"},
 		},
 		"nothing leads to what is not said": {
+			"Mayonnaise\nServes 4\n\n2 egg yolks\n200 ml olive oil\n\nMethod\n1. Blend the yolks. Zorble in the oil until you have a thick yolk. Season with salt.",
+			map[string]string{line("0"): "soy-emulsion"}, []string{"Zorble in the oil."}, []string{"until.", "yolk"},
+		},
+		"what is waited for goes by a name without an animal": {
 			"Mayonnaise\nServes 4\n\n2 egg yolks\n200 ml olive oil\n\nMethod\n1. Blend the yolks. Zorble in the oil until you have a thick mayonnaise. Season with salt.",
-			map[string]string{line("0"): "soy-emulsion"}, []string{"Zorble in the oil."}, []string{"until.", "mayonnaise"},
+			map[string]string{line("0"): "soy-emulsion"}, []string{"Zorble in the oil until you have a thick emulsion."}, []string{"mayonnaise"},
 		},
 		"what is cut already is laid on top": {
 			"Kedgeree\nServes 4\n\n300 g basmati rice\n3 eggs, boiled\n1 small bunch parsley\n\nMethod\n1. Boil the rice. Peel and quarter the eggs, lay them on top and scatter with parsley.",

@@ -6,7 +6,7 @@ VERSION := $(shell git describe --always --dirty 2>/dev/null || echo dev)
 STATICCHECK := honnef.co/go/tools/cmd/staticcheck@v0.8.2
 UI_SOURCES := $(shell find ui/src ui/map ui/public -type f) ui/index.html ui/vite.config.ts ui/package.json
 
-.PHONY: build demo test check bench generate clean fuzz mutants
+.PHONY: build demo test check bench generate clean fuzz mutants cards
 
 build: bin/yembra
 
@@ -46,6 +46,10 @@ check: ui/node_modules/.installed ui/dist/index.html
 	go run ./cmd/lengths cmd core demo devices formats knowledge replica server store
 	go run ./cmd/apischema | diff -q - ui/src/api/schema.json || { echo "ui/src/api is stale: run make generate"; exit 1; }
 	cd ui && npm run --silent types && npm run --silent lint
+
+# Makes the cards of all recipes kept under three presets and prints what reading them back finds.
+cards:
+	CARDS=all go test ./core/method -run TestCardsOfTheCorpusReadBack -v
 
 # Fuzzes what reads input, 60 s each.
 fuzz:

@@ -60,16 +60,21 @@ func (x *tally) perCard() float64 {
 	return float64(n) / float64(x.cards)
 }
 
-// Every card of the corpus reads back as it was meant, with nothing left to look at.
+// Every card of the corpus reads back as it was meant, with nothing left to look at: the first lots under each of the
+// presets, the many after them in turn under one, and under each where CARDS is set.
 func TestCardsOfTheCorpusReadBack(t *testing.T) {
 	t.Parallel()
 	r, b, c := open(t)
-	for _, half := range [][]string{{"first.txt", "first_marked.txt"}, {"second.txt", "second_marked.txt"}, {"eighth.txt", "ninth.txt", "tenth.txt", "eleventh.txt", "twelfth.txt", "thirteenth.txt", "fourteenth.txt", "fifteenth.txt"}} {
+	presets, all := []string{swap.WholeFood, "whole-food-no-oil", "fasting-day"}, os.Getenv("CARDS") != ""
+	for lot, half := range [][]string{{"first.txt", "first_marked.txt"}, {"second.txt", "second_marked.txt"}, {"eighth.txt", "ninth.txt", "tenth.txt", "eleventh.txt", "twelfth.txt", "thirteenth.txt", "fourteenth.txt", "fifteenth.txt"}} {
 		found := tally{kinds: map[swap.FindingKind]int{}}
 		for _, file := range half {
-			for _, text := range recipesIn(t, file) {
+			for k, text := range recipesIn(t, file) {
 				d := r.Read(text, measure.Metric)
-				for _, preset := range []string{swap.WholeFood, "whole-food-no-oil", "fasting-day"} {
+				for n, preset := range presets {
+					if lot > 1 && !all && n != k%len(presets) {
+						continue
+					}
 					dec, err := b.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: preset}}, swap.Closest)
 					require.NoError(t, err)
 					a, err := c.Adapt(d, dec, false)

@@ -87,9 +87,7 @@ func (k *Kitchen) preview(c fiber.Ctx) error {
 	if err := checkDecisions(k.Core().Larder, r.Decisions); err != nil {
 		return err
 	}
-	dec := r.Decisions.Placed(&d.Document.Original)
-	dec.Country = d.Document.Country
-	a, err := k.Core().Book.Apply(d.Document.Original, dec, true)
+	a, err := k.Core().Book.Apply(d.Document.Original, d.Document.Decided(r.Decisions), true)
 	if err != nil {
 		return err
 	}

@@ -97,8 +97,11 @@ func (d *Document) Settle() {
 }
 
 // Placed are the decisions by the places that the lines have now.
-func (d *Document) Placed() swap.Decisions {
-	dec := d.Decisions.Placed(&d.Original)
+func (d *Document) Placed() swap.Decisions { return d.Decided(d.Decisions) }
+
+// Decided is what is decided of the dish by the places that its lines have now, with what it is known to be besides.
+func (d *Document) Decided(dec swap.Decisions) swap.Decisions {
+	dec = dec.Placed(&d.Original)
 	dec.Country = d.Country
 	return dec
 }

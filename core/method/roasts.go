@@ -69,7 +69,7 @@ func (p *plan) onBed(i int) float64 {
 	if beside == 0 || ready < beside || wet > ready {
 		return math.Inf(1) // by itself, under a heap of roots, or in a braise
 	}
-	least := roastsAgain - p.ovenBefore(slices.Concat(n.To), i)
+	least := roastsAgain - p.ovenBefore(n.To, i)
 	for _, line := range n.Holds {
 		if f := p.l.Food(p.line(line).FoodID()); f != nil && p.stand[line] == nil {
 			least = math.Max(least, p.l.BehaviourOf(f, p.line(line).Form).Done*slowOven-p.ovenBefore([]int{line}, i))

@@ -93,3 +93,21 @@ func TestABracketSaysTheKind(t *testing.T) {
 		require.Equal(t, want.origin, l.Origin, text)
 	}
 }
+
+// What a bracket says an animal's food is free of makes no plant of it, whichever food it is.
+func TestFreeOfAPlantIsStillAnAnimals(t *testing.T) {
+	l, err := shipped()
+	require.NoError(t, err)
+	r := reader(t)
+	for _, f := range l.Foods() {
+		if f.Origin != larder.FromAnimal {
+			continue
+		}
+		for _, free := range []string{"soy", "soya", "nut", "peanut", "almond", "oat", "coconut", "rice", "gluten"} {
+			text := "100 g " + f.Name + " (" + free + "-free)"
+			if bare := r.Line("100 g "+f.Name, measure.Metric); bare.Origin == larder.FromAnimal {
+				require.Equal(t, larder.FromAnimal, r.Line(text, measure.Metric).Origin, text)
+			}
+		}
+	}
+}

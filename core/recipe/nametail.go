@@ -65,7 +65,7 @@ var trailing = map[measure.Unit]bool{
 func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets [][]lex.Token) {
 	if n.finding.food != nil {
 		for _, b := range brackets {
-			if f, ok := r.kindInBracket(n.finding.food, n.finding.food.Name, b); ok {
+			if f, ok := r.kindInBracket(n.finding.food, b); ok {
 				n.finding = f
 				return
 			}
@@ -93,18 +93,20 @@ func (r *Reader) hiddenInTail(n *nameRead, tail []lex.Token, segments, brackets 
 }
 
 // kindInBracket is the kind of a food that a bracket says it is: "puff pastry (all-butter)", "pasta (egg)". Of what was
-// understood as an animal's it makes a plant only where bracket and name are one name: "milk (oat)".
-func (r *Reader) kindInBracket(food *larder.Food, name string, bracket []lex.Token) (finding, bool) {
+// understood as an animal's it makes a plant only where every word of the bracket is of one name with it: "milk (oat)", but
+// not "milk (soy-free)".
+func (r *Reader) kindInBracket(food *larder.Food, bracket []lex.Token) (finding, bool) {
 	said := normalised(bracket)
 	if len(said) == 0 || slices.ContainsFunc(bracket, func(t lex.Token) bool { return r.lines().Apart[strings.ToLower(t.Text)] }) {
 		return finding{}, false
 	}
-	words := append(slices.Clone(said), larder.Words(name)...)
+	words := append(slices.Clone(said), larder.Words(food.Name)...)
 	f := r.match.name(words, false)
 	if f.food == nil || f.food == food || f.end != len(words) || f.start >= len(said) {
 		return f, false
 	}
-	return f, f.origin == larder.FromAnimal || f.start == 0 && f.origin == larder.FromPlant && food.Origin == larder.FromAnimal
+	whole := f.start == 0 && !slices.ContainsFunc(said, func(w string) bool { return r.larder.Words().Neutral[w] }) // which names may skip
+	return f, f.origin == larder.FromAnimal || whole && f.origin == larder.FromPlant && food.Origin == larder.FromAnimal
 }
 
 func (f finding) label() string {

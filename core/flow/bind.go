@@ -30,6 +30,9 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	if c.repeats {
 		b.again(c)
 	}
+	if b.doesAgain(c) {
+		c.sense.Technique = repeatTechnique // "continue until all the wrappers are filled"
+	}
 	a := &recipe.Action{ID: id, Verb: c.said, Technique: c.sense.Technique, To: []recipe.Ref{}, With: []recipe.Ref{}, Into: []recipe.Ref{}, Minutes: c.minutes, Celsius: c.temp, Heat: c.ring, Makes: c.makes, Parallel: c.parallel, Manner: c.manner}
 	if c.cue[1] > 0 {
 		a.Cue = b.text.slice(c.cue[0], c.cue[1])
@@ -80,6 +83,15 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.outcome(c, t, r)
 	b.remember(c, t, a)
 	return a, question
+}
+
+// doesAgain tells whether a clause only says to go on, and what was done last was done over no fire.
+func (b *bindings) doesAgain(c *clause) bool {
+	if !b.r.lang.Continuing[c.lemma] || b.last == nil || c.minutes != nil || len(c.objects)+len(c.links) > 0 || c.sense.Technique != cookTechnique {
+		return false
+	}
+	t := b.r.larder.Technique(b.last.Technique)
+	return t != nil && t.Heat == ""
 }
 
 // forWhat notes what links say an action is for: each of several, or another part of the dish.
@@ -168,7 +180,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				if b.r.lang.OfBatter[n.head()] && n.owner == nil && into == &r.action.To {
 					r.names = append(r.names, n.head()) // "cook 8 thin crêpes", of the batter
 				}
-				if b.r.lang.ProductHolds[n.head()] != nil && n.owner == nil && n.share == 0 && n.amount[1] == 0 && into == &r.action.To {
+				if (b.r.lang.ProductHolds[n.head()] != nil || b.r.lang.Products[n.head()] && n.plural && n.pointed && !b.r.lang.Shapes[n.head()]) && n.owner == nil && n.share == 0 && n.amount[1] == 0 && into == &r.action.To {
 					r.names = append(r.names, n.head()) // "chill the broth"
 				}
 				if x.portion == nil && !n.pronoun && n.share == 0 {
@@ -192,6 +204,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			}
 		}
 		b.spoken(n, found, (*into)[before:])
+		b.spreadOn(n, r)
 	}
 }
 

@@ -53,7 +53,7 @@ func (b *bindings) direct(n noun) []referent {
 	case len(b.takes) > 0: // one thing made for several lines
 	case n.all:
 		best = b.kin(n, best[0])
-	case !n.plural || !n.pointed || !b.sameHead(best):
+	case !n.plural || !n.pointed && !n.led || !b.sameHead(best):
 		best = best[:1]
 	}
 	var out []referent

@@ -145,6 +145,7 @@ func (b *bindings) liftsOut() bool {
 const (
 	placeTechnique = "place"
 	drainTechnique = "drain"
+	pressTechnique = "press"
 	restTechnique  = "rest"
 )
 

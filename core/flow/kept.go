@@ -12,10 +12,16 @@ func (b *bindings) stayedBehind(n noun) []referent {
 	if t := b.liquorLeft(n); t != nil {
 		return []referent{{made: t}}
 	}
-	if b.ranOut(n) {
+	if b.ranOut(n) || b.pressedOut(n) {
 		return []referent{{named: b.words(n)}}
 	}
 	return nil
+}
+
+// pressedOut tells whether a noun is the liquid that was just pressed out of something dry: "squeeze the potato over a
+// bowl, leave the liquid to stand".
+func (b *bindings) pressedOut(n noun) bool {
+	return b.r.lang.Liquors[n.head()] && n.pointed && len(n.words) == 1 && b.last != nil && b.last.Technique == pressTechnique && b.focus != nil && !b.holdsPoured(b.focus)
 }
 
 // intoItsLiquid is what "add the mussels to the cooking liquid" adds them to: what simmers, where the list has no such thing.
@@ -118,7 +124,7 @@ func (b *bindings) liquorLeft(n noun) *thing {
 		if t.comp != b.comp && !b.tookFrom(t) || t == b.focus || t.taken {
 			return false
 		}
-		liquid, gone := t.liquid, t.liquor
+		liquid, gone := t.liquid, t.liquor || t.putBy && t.strained
 		for p := range t.holds {
 			gone = gone || b.holder[p] != t
 			liquid = liquid || b.holder[p] == t && larder.Pours(b.lines[p.line].food) && !b.fat(p)
@@ -226,7 +232,7 @@ func (b *bindings) keptLiquor(n noun) bool {
 		return false
 	}
 	t := b.r.larder.Technique(b.last.Technique)
-	return t != nil && (t.Family == "separate" || t.Family == "cut" || t.Name == "press")
+	return t != nil && (t.Family == "separate" || t.Family == "cut" || t.Name == pressTechnique)
 }
 
 // keeps is what a kept liquor is: what stays behind where something was drained out of it, else

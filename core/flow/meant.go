@@ -196,7 +196,7 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 	if t.InHot != "" && fat.hot >= fryingHeat {
 		a.Technique = t.InHot
 	}
-	if (t.Medium == "fat" || t.Name == "cook" || t.Name == "deep-fry") && len(a.With) == 0 && !slices.Contains(r.inputs, fat) {
+	if (t.Medium == "fat" || t.Name == cookTechnique || t.Name == "deep-fry") && len(a.With) == 0 && !slices.Contains(r.inputs, fat) {
 		b.refMade(fat, 1, r, &a.With)
 	}
 }

@@ -31,6 +31,7 @@ type noun struct {
 	amount  [2]int
 	pronoun bool
 	pointed bool // "the", "both", "all"
+	led     bool // named in the plural behind such a word before the first of its list: "the corn and beans"
 	all     bool // "both", "all", "each"
 	plural  bool
 	// owner is what the thing is part of: "the juice of 1 lime"; except what

@@ -18,6 +18,7 @@ func (b *body) nouns(i int) ([]noun, int) {
 		if len(out) > 0 && out[0].pointed && !n.pointed && len(n.words) == 1 && n.amount[1] == 0 && b.lang.Products[n.head()] && !b.text.listed(n.head()) {
 			n.pointed = true // "the pasta, tuna and sauce"
 		}
+		n.led = len(out) > 0 && (out[0].pointed || out[0].led) && n.plural && n.amount[1] == 0        // "the corn and beans"
 		n.cut = n.cut || len(out) > 0 && out[len(out)-1].cut && len(n.words) == 1 && n.amount[1] == 0 // "slices of tomato and pepper"
 		out, i = append(b.withHead(out, n), n), n.upto
 		if (n.pronoun || n.plural) && b.is(i, b.lang.Exceptions) {
@@ -121,6 +122,9 @@ func (b *body) pastDescription(i int) int {
 		return i
 	}
 	at := i + 1
+	if end := b.compared(at); end > at {
+		return end // "two patties, a little wider than the muffins"
+	}
 	for b.adverb(at) {
 		at++
 	}

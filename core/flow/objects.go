@@ -1,5 +1,10 @@
 package flow
 
+import (
+	"yembra/core/language"
+	"yembra/core/larder"
+)
+
 // things reads a list of things, or what only looks like one and says how.
 func (b *body) things(i int) int {
 	nouns, at := b.nouns(i)
@@ -40,4 +45,25 @@ func (b *body) byAdverb(i int) int {
 	}
 	b.how(i, i+1)
 	return i + 1
+}
+
+// spreadOn takes in what a thing that is served is spread with, where a word before its name says so and nothing of that
+// line has gone in: "serve with buttered bread".
+func (b *bindings) spreadOn(n noun, r *roles) {
+	if b.tech.Closes != larder.ClosesTable || n.pronoun {
+		return
+	}
+	for i := n.from; i < n.upto-1; i++ {
+		lemma, k := b.text.verb(i, language.Past)
+		if k == 0 || !b.text.foods(lemma) {
+			continue
+		}
+		matter := noun{from: i, upto: i + 1, words: larder.Words(lemma), pointed: true}
+		for _, x := range b.direct(matter) {
+			if b.leftOf(*x.portion) == 1 {
+				b.refPortion(matter, *x.portion, r, &r.action.With)
+				return
+			}
+		}
+	}
 }

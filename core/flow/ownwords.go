@@ -202,8 +202,8 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	if b.forTheTable(n, *found[0].portion) {
 		return true // "eat with butter", of which all is in the bread
 	}
-	if !n.pointed && (n.amount[1] > 0 || n.little) && l.comp != b.comp && l.line.Mass() <= mostSeasoning {
-		return true // "a teaspoon of salt" that only another part lists
+	if !n.pointed && !n.rest && (n.amount[1] > 0 || n.little) && (l.comp != b.comp || b.workedIn(found[0])) && l.line.Mass() <= mostSeasoning {
+		return true // "a teaspoon of salt" that only another part lists, "a spoonful of starch" beside that in the dough
 	}
 	for w := range b.r.lang.Extras {
 		if l.said[w] {
@@ -211,6 +211,12 @@ func (b *bindings) besides(n noun, found []referent) bool {
 		}
 	}
 	return false
+}
+
+// workedIn tells whether all that the list has of something dry is in a mixture that does not pour.
+func (b *bindings) workedIn(found referent) bool {
+	f, t := b.lines[found.portion.line].food, b.held(*found.portion)
+	return f != nil && !larder.Wets(f) && !b.fat(*found.portion) && t != nil && len(t.holds) > 1 && !t.liquid && !t.apart && !b.pours(t)
 }
 
 // goneIn tells whether a noun means more from the tap, as what the list has of it is in

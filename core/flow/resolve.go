@@ -194,6 +194,9 @@ const peelTechnique = "peel"
 // inVessel is what a vessel means: itself, or what is in it.
 func (b *bindings) inVessel(n noun, vessel string) []referent {
 	t := b.content(vessel)
+	if f := b.focus; b.working == nil && t != nil && t != f && f != nil && t.comp != b.comp && f.comp == b.comp && f.heated && f.vessel == "" && b.open(f) && b.r.lang.Pots[vessel] {
+		t = f // "take the pan off the heat" in which the sauce is, beside a pan of another part
+	}
 	if t != nil && n.pointed && b.r.lang.Holding[vessel] && b.open(t) && b.tech.Name != greaseTechnique && b.tech.Name != peelTechnique {
 		return []referent{{made: t, vessel: vessel}}
 	}

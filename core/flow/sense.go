@@ -35,8 +35,8 @@ func (t *text) senseOf(lemma string, from, upto int) language.Sense {
 // particle must stand by itself and lead to nothing.
 func (t *text) holds(from, upto int, key []string) bool {
 	for i := from; i < upto; i++ {
-		if t.is(i, t.lang.Until) {
-			upto = i
+		if t.is(i, t.lang.Until) || t.is(i, t.lang.Whiles) && t.lang.Prepositions[t.low(i)] == "" && t.opensThing(i+1) {
+			upto = i // "let sit while the beans cook"
 		}
 	}
 	return !slices.ContainsFunc(key, func(w string) bool {

@@ -224,6 +224,9 @@ func (b *bindings) repeatsLater() bool {
 	return slices.ContainsFunc(b.ahead, func(u unit) bool { return u.clause != nil && u.clause.sense.Technique == repeatTechnique })
 }
 
+// cookTechnique says no more than that something is cooked.
+const cookTechnique = "cook"
+
 // repeatTechnique does again what was done.
 const repeatTechnique = "repeat"
 

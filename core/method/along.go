@@ -17,7 +17,7 @@ func (p *plan) carryAlong() {
 		}
 		n := &p.graph.Nodes[i]
 		for _, line := range n.Named {
-			if p.stand[line] != nil && (p.stand[line].gone || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) || p.c.fatLine(p.line(line)) && p.restLater(line, i) && !p.fryingWants(line, i) || p.flavours(line) && p.restLater(line, i) || p.onlyFlavoured(line) {
+			if p.stand[line] != nil && (p.stand[line].gone || p.stand[line].flesh() || !p.c.fatLine(p.line(line))) || p.namedElsewhere(line, i) || p.c.fatLine(p.line(line)) && p.restLater(line, i) && !p.fryingWants(line, i) || p.flavours(line) && p.restLater(line, i) || p.onlyFlavoured(line) {
 				continue
 			}
 			if at := p.slakesInto(line, i); at >= 0 {

@@ -224,17 +224,17 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 	if len(s.book.Prepare) == 0 && s.mixed {
 		return []swap.Step{c.mixes(p, s, lines)}
 	}
-	batch, early := c.batch(p, s), slices.ContainsFunc(s.book.Prepare, func(x larder.Preparation) bool { return x.Wait >= overnight })
-	for k, x := range s.book.Prepare {
+	batch, early, all := c.batch(p, s), slices.ContainsFunc(s.book.Prepare, func(x larder.Preparation) bool { return x.Wait >= overnight }), s.prepares()
+	for k, x := range all {
 		text := x.Text
-		if k == len(s.book.Prepare)-1 {
+		if k == len(all)-1 {
 			text += batch + p.rolledOut(s)
 		}
 		if early && k == 0 { // it begins with its first step, whichever stands overnight
 			text = words.EveningBefore + lowered(text)
 		}
 		step := recipe.Step{Text: text, Cue: x.Cue, HandsOn: x.Hands > 0, Lines: slices.Clone(lines)}
-		if k == len(s.book.Prepare)-1 {
+		if k == len(all)-1 {
 			step.Makes = s.book.Short
 		}
 		if total := x.Hands + x.Wait; total > 0 {

@@ -201,10 +201,10 @@ func (w *writer) tellsOfFat(n *node, from int) bool {
 // a body has, where none is.
 func (w *writer) gonePlay(n *node, text string) bool {
 	lang := w.l.Language()
-	if w.rindGone(n, text) {
+	if w.rindGone(n, text) || w.piecesGone(n, text) {
 		return true
 	}
-	if w.fleshAt(w.graph.Number(n)) == nil {
+	if w.fleshAt(w.graph.Number(n)) == nil || w.ofPlants(n, text) {
 		return false
 	}
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
@@ -213,6 +213,28 @@ func (w *writer) gonePlay(n *node, text string) bool {
 		return (lang.Fleshly[word] || signs[word] || lang.GoneSigns[fibres][word]) && !(sauce && lang.Liquors[word])
 	})
 }
+
+// ofPlants tells whether words speak of what belongs to the things that an action is done to, which are plants: "boil the
+// potatoes in their skins".
+func (w *writer) ofPlants(n *node, text string) bool {
+	if len(n.To) == 0 || slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil }) {
+		return false
+	}
+	return slices.ContainsFunc(strings.Fields(strings.ToLower(text)), func(word string) bool { return w.l.Language().Possessives[word] })
+}
+
+// piecesGone tells whether words say how pieces are turned in a sauce in which none lie: "turning it once".
+func (w *writer) piecesGone(n *node, text string) bool {
+	at := w.graph.Number(n)
+	if n.Technique.Family != "wet heat" || !w.sauceAt(at) || !slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().GoneSigns[pieces][word] }) {
+		return false
+	}
+	waits := func(line int) bool { s := w.stand[line]; return s != nil && s.flesh() && !w.there(line, at) }
+	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), waits)
+}
+
+// pieces is the row of words for what is done to pieces that lie in a liquid.
+const pieces = "pieces"
 
 // fibres is the row of words for how flesh has grown, by which it is cut: "across the grain".
 const fibres = "fibres"

@@ -153,6 +153,9 @@ func (p *plan) untilReturned(s *standIn, path []int, start int) int {
 	if !s.flesh() || !s.is(larder.Ready) || p.graph.Nodes[path[start]].Technique.Joins != "yes" {
 		return start
 	}
+	if first := &p.graph.Nodes[path[start]]; first.Is("return") && slices.Contains(first.Named, s.node) {
+		return start
+	}
 	out := false
 	for k := start + 1; k < len(path); k++ {
 		n := &p.graph.Nodes[path[k]]

@@ -83,10 +83,11 @@ func (p *plan) restsWithin(x part, at int) bool {
 // takesUp is how long things lie in a marinade at least; an estimate.
 const takesUp = 15.0
 
-// bakedWithin tells whether what an action made is in the oven, or set and turned in its pan, by the end of the part.
+// bakedWithin tells whether what an action made is in the oven, shared out, or set and turned in its pan, by the end of the
+// part.
 func (p *plan) bakedWithin(x part, at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Action.Sided || p.laidIntoOven(k) || p.bakedWithin(x, k))
+		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Action.Sided || p.laidIntoOven(k) || p.bakedWithin(x, k))
 	})
 }
 
@@ -243,7 +244,7 @@ func (p *plan) takenApart(parts []part) ([]part, bool) {
 				continue
 			}
 			n := &p.graph.Nodes[c.node]
-			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || p.laidIntoOven(c.node) || p.foldsUp(n)) {
+			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || n.Is("divide") || p.laidIntoOven(c.node) || p.foldsUp(n)) {
 				first, second := x.sentence.apart(i)
 				return slices.Replace(slices.Clone(parts), k, k+1, x.writer.part(x.step, first), x.writer.part(x.step, second)), true
 			}

@@ -28,6 +28,9 @@ func (w *writer) ofBody(name string, lines []int, at int) []int {
 	if len(words) == 0 || w.l.Language().Products[words[len(words)-1]] || !w.fleshly(name) && len(w.animalWords(name)) == 0 {
 		return lines
 	}
+	if slices.ContainsFunc(lines, func(line int) bool { return w.calledBy(name, line) && !w.stand[line].flesh() }) {
+		return lines // "the yoghurt", in which the lamb will lie
+	}
 	flesh := slices.DeleteFunc(slices.Clone(lines), func(line int) bool {
 		s := w.stand[line]
 		return s == nil || !s.flesh() || !w.there(line, at)

@@ -22,6 +22,9 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	w.first = nil
 	for k, noun := range p.Nouns {
 		things, other := w.noun(n, p, noun, at, own)
+		if spread := w.spreadWith(n, noun, things); spread != nil {
+			things, other = spread, true
+		}
 		changed = changed || other
 		if other {
 			own.stands = append(own.stands, standsOf(things)...)
@@ -154,7 +157,21 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	case !noun.Pronoun && w.shapedAs(noun) != "":
 		return []named{{text: w.c.words().The + " " + w.shapedAs(noun), plural: noun.Plural}}, true // "the meatballs"
 	}
+	if len(lines) == 1 && !noun.Pronoun && !noun.Rest && w.wideWord(w.slice(noun.Name, noun.Upto), lines[0]) {
+		return kept, false
+	}
 	return w.moreOf(noun, w.divided(noun, w.someServed(n, p, noun, w.listedOf(n, p, noun, lines, at)))), true
+}
+
+// wideWord tells whether a noun means a line by no more than a word for what is liquid, which what stands for it is too:
+// "the liquid", of milk.
+func (w *writer) wideWord(name string, line int) bool {
+	s, words := w.stand[line], larder.Words(name)
+	if s == nil || s.gone || len(words) == 0 || !w.l.Language().Liquors[words[len(words)-1]] || len(w.animalWords(name)) > 0 {
+		return false
+	}
+	own := larder.Words(w.line(line).Text + " " + w.line(line).Name)
+	return !slices.ContainsFunc(words, func(x string) bool { return slices.Contains(own, x) })
 }
 
 // listedOf names the lines that a phrase means, without those that its work has no place for.

@@ -133,6 +133,11 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 				text = b.Strewn
 			}
 		}
+		if where < len(parts) {
+			if s := p.shapesMix(parts[where]); s != nil {
+				text = strings.NewReplacer("{thing}", c.words().The+" "+lowered(l.Name), "{mix}", c.words().The+" "+s.name).Replace(c.words().WorkInto)
+			}
+		}
 		step := swap.Step{Step: recipe.Step{Text: text}, From: []int{}, Change: swap.Added, Why: l.Why}
 		if own {
 			step.Lines = []int{at}

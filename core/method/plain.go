@@ -136,7 +136,9 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 				out = append(out, named{text: w.saidOf(*r.Named, at)})
 			}
 		case r.Made != nil:
-			if t, ok := w.cutOf(r, at); ok {
+			if t, ok := w.stillIt(r, at); ok {
+				out = append(out, t)
+			} else if t, ok := w.cutOf(r, at); ok {
 				out = append(out, t)
 			} else if t, ok := w.madeThing(r, at); ok {
 				out = append(out, t)
@@ -146,6 +148,23 @@ func (w *writer) things(refs []recipe.Ref, at int) []named {
 		}
 	}
 	return out
+}
+
+// stillIt keeps the pronoun for what the clause just before made, where nothing has changed there: "toast the muffins and
+// butter them".
+func (w *writer) stillIt(r recipe.Ref, at int) (named, bool) {
+	b := w.before
+	if b == nil || b.changed || b.gone || b.node < 0 || b.node != w.nodeOf(*r.Made) || w.graph.Nodes[b.node].At != w.graph.Nodes[at].At {
+		return named{}, false
+	}
+	for _, p := range w.graph.Nodes[at].Action.Words.Phrases {
+		for _, noun := range p.Nouns {
+			if noun.Pronoun && len(noun.Refs) == 1 && noun.Refs[0].Made != nil && *noun.Refs[0].Made == *r.Made && !noun.Rest && noun.Refs[0].Share >= nearlyAll {
+				return named{text: w.slice(noun.From, noun.Upto), plural: noun.Plural}, true
+			}
+		}
+	}
+	return named{}, false
 }
 
 // cutOf names one line of what was cut before as the action's own words do: "the halved onion".

@@ -93,6 +93,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 		}
 	}
 	p.tellApart()
+	p.leaveUnfired()
 	for _, s := range p.inOrder() {
 		if !s.gone {
 			p.enter(s)
@@ -192,7 +193,15 @@ func (p *plan) leftBehind(line, i int) bool {
 			return false
 		}
 	}
-	return lifted
+	return lifted || p.liftedWithout(line)
+}
+
+// liftedWithout tells whether what a line went into last is lifted out of it, and the line stays.
+func (p *plan) liftedWithout(line int) bool {
+	path := p.path(line)
+	return len(path) > 0 && slices.ContainsFunc(p.graph.Nodes[path[len(path)-1]].Users, func(k int) bool {
+		return p.graph.Nodes[k].Is("remove") && !p.graph.Nodes[k].Reaches(line)
+	})
 }
 
 // subjects are the lines that an action is really about: what is worked on, without

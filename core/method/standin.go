@@ -26,6 +26,8 @@ type standIn struct {
 	plural bool
 	// bare tells that the name takes no article: "spoonfuls of water".
 	bare bool
+	// unfired tells that the dish browns what its preparation only shapes.
+	unfired bool
 	// finished tells that a clause of the method stirs it in.
 	finished bool
 	lines    []int

@@ -188,6 +188,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if w.isLiquor(name) && len(w.animalWords(name)) > 0 && s != nil && !w.cookingGone(at) {
 		return []named{{text: w.c.words().The + " " + last}}, true // "the clam liquor", in which something else was cooked
 	}
+	if w.fleshly(name) && w.ofPlants(n, w.slice(p.From, p.Upto)) {
+		return kept, false // "boil the potatoes in their skins"
+	}
 	if w.fleshly(name) && s != nil {
 		if w.juiceOfPan(n, p, name) {
 			return kept, false

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -98,4 +99,22 @@ func standsOf(things []named) (out []*standIn) {
 		}
 	}
 	return out
+}
+
+// spreadWith names a thing without the word for the animal's fat that is spread on it, and beside it what stands for that:
+// "buttered bread".
+func (w *writer) spreadWith(n *node, noun recipe.Noun, things []named) []named {
+	first, rest, _ := strings.Cut(w.slice(noun.From, noun.Upto), " ")
+	if len(things) != 1 || w.c.words().DoneWith[strings.ToLower(first)] == "" || n.Technique.Closes != larder.ClosesTable {
+		return nil
+	}
+	for _, line := range n.With {
+		if s := w.stand[line]; s != nil && !s.gone && w.c.fatLine(s.was) && slices.Contains(n.Named, line) && !w.spoken(n, line) {
+			if things[0].stand == nil {
+				things[0] = named{text: rest, plural: noun.Plural}
+			}
+			return append(things, w.c.stand(s, 1, false))
+		}
+	}
+	return nil
 }

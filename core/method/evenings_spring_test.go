@@ -1,0 +1,39 @@
+package method
+
+import "testing"
+
+// What went wrong on the cards of a spring, each with what the rules that mended it now give.
+func TestCardsOfASpring(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"what is pressed out of potatoes is no cream": {
+			"cepelinai", []string{"leave the liquid to stand", "Lift the dumplings out with a slotted spoon, spoon the sauce over them"}, []string{"leave the sunflower"},
+		},
+		"flesh goes into the yoghurt and not into itself": {
+			"mansaf", []string{"Add the tempeh to the soy yoghurt"}, []string{"the tempeh to the tempeh"},
+		},
+		"bread that was buttered has beside it what stands for butter": {
+			"plokkfiskur", []string{"Serve with rye bread and the cashew paste"}, []string{"greased"},
+		},
+		"nothing is turned where no piece lies": {
+			"chicken-paprikash", []string{"Cover and simmer for 20 minutes."}, []string{"turning it"},
+		},
+		"a mix that the dish shapes is browned by the dish": {
+			"egg-muffins", []string{"Chop or grind the dried shiitake finely and work it into the bean sausage.\n", "Shape the bean sausage into two flat patties, a little wider than the muffins", "Toast the muffins and spread them with"}, []string{"Brown them slowly", "English muffins with"},
+		},
+		"what is put back goes back, and not into the bowl of the yolks": {
+			"waterzooi", []string{"the butter beans and mushrooms back into the broth", "on no account let it boil"}, []string{"add the butter beans"},
+		},
+		"what was rolled goes on to the last": {
+			"summer-rolls", []string{"Continue until all the wrappers are filled. Serve"}, nil,
+		},
+		"potatoes have their skins": {
+			"bolinhos", []string{"Boil the potatoes in their skins, peel and mash"}, nil,
+		},
+		"a liquid that something was boiled in is strained and whisked in, and tastes go in before all is shared out": {
+			"coquilles", []string{"and reserve", "Whisk in the poaching liquid", "soy and starch cream", "stir it in.\nCombine the mushroom discs"}, []string{"in the soy yoghurt"},
+		},
+		"flesh that is fat takes no place twice": {
+			"cachupa", []string{"butter beans and mushrooms and brown them"}, []string{"with the smoky shiitake"},
+		},
+	})
+}

@@ -1,0 +1,80 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/flow"
+	"yembra/core/larder"
+)
+
+// leaveUnfired leaves the browning out of the preparation of what the dish itself shapes and then fries or bakes: no
+// patty is shaped of what is crusted already.
+func (p *plan) leaveUnfired() {
+	for _, s := range p.inOrder() {
+		if s.gone || !s.flesh() || !p.c.shapedThenFired(s.book) || !p.shapesThenFires(s.node) {
+			continue
+		}
+		s.unfired, s.Browned = true, false
+		s.states = slices.DeleteFunc(s.states, func(state string) bool { return state == larder.Browned })
+	}
+}
+
+// shapesThenFires tells whether the dish shapes a line before any fire, and fries or bakes it then.
+func (p *plan) shapesThenFires(line int) bool { return shapesThenFires(p.graph, line) >= 0 }
+
+// shapesThenFires finds the action that first fries or bakes a line that was shaped before; -1 where none does, or where
+// fire comes first.
+func shapesThenFires(g *flow.Graph, line int) int {
+	shaped := false
+	for _, i := range g.Path(line) {
+		n := &g.Nodes[i]
+		switch {
+		case n.Is("shape", rollTechnique):
+			shaped = true
+		case n.Technique.Heat == "":
+		case shaped && (n.Technique.Family == "dry heat" || n.Technique.Family == "oven"):
+			return i
+		default:
+			return -1
+		}
+	}
+	return -1
+}
+
+// shapedThenFired tells whether the last step of a swap's preparation does no more than fry or bake what was shaped
+// before it.
+func (c *Carrier) shapedThenFired(book *larder.Swap) bool {
+	d, main := c.made(book)
+	if main < 0 || len(book.Prepare) < 2 {
+		return false
+	}
+	g := flow.Trace(c.book.Larder(), d)
+	at := shapesThenFires(g, main)
+	return at >= 0 && g.Nodes[at].At.Step == len(book.Prepare)-1
+}
+
+// prepares are the steps in which a stand-in is made here.
+func (s *standIn) prepares() []larder.Preparation {
+	if s.unfired {
+		return s.book.Prepare[:len(s.book.Prepare)-1]
+	}
+	return s.book.Prepare
+}
+
+// beforeShaped is where a mix that the dish shapes and fries itself still takes something in; -1 where there is none.
+func (p *plan) beforeShaped(parts []part) int {
+	return slices.IndexFunc(parts, func(x part) bool { return p.shapesMix(x) != nil })
+}
+
+// shapesMix is the mix that a part shapes and that is fried after it; nil for others.
+func (p *plan) shapesMix(x part) *standIn {
+	for _, at := range x.nodes {
+		n := &p.graph.Nodes[at]
+		for _, line := range n.To {
+			if s := p.stand[line]; n.Is("shape") && s != nil && s.unfired {
+				return s
+			}
+		}
+	}
+	return nil
+}

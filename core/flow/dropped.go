@@ -41,3 +41,23 @@ func (b *bindings) liquidStays(made *thing, inputs []*thing) {
 		}
 	}
 }
+
+// slippedIn is the one thing that an action puts into a hot liquid, or that was put into it before and only cooks in it now:
+// "slip the scallops into the wine and poach".
+func (b *bindings) slippedIn(t *larder.Technique, r *roles) []portion {
+	if len(r.inputs) != 1 || r.action.Into == nil {
+		return nil
+	}
+	around := r.inputs[0]
+	switch {
+	case len(r.portions) == 0 && len(around.solids) > 0 && (t.Family == "wet heat" || t.Name == coverTechnique) && len(r.action.Into) == 0:
+		return around.solids
+	case t.Joins != "yes" || len(r.portions) != 1 || len(r.action.Into) != 1 || !around.heated || !b.pours(around) || b.shared[around]:
+		return nil
+	}
+	f := b.lines[r.portions[0].line].food
+	if f == nil || f.Animal == "" || larder.Pours(f) || b.fat(r.portions[0]) {
+		return nil
+	}
+	return r.portions
+}

@@ -42,7 +42,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		return
 	}
 	b.whereItIs(t, r)
-	solids := b.cookedIn(t, r)
+	solids := slices.Concat(b.slippedIn(t, r), b.cookedIn(t, r))
 	laid := b.laidBy(t, r, c.going)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	made.solids, made.technique = solids, t.Name
@@ -111,9 +111,6 @@ func (b *bindings) laidBy(t *larder.Technique, r *roles, moving bool) *thing {
 // cookedIn are what an action cooks in a liquid that it was given beside them; none
 // where nothing listed pours.
 func (b *bindings) cookedIn(t *larder.Technique, r *roles) []portion {
-	if slipped := b.slippedIn(t, r); slipped != nil {
-		return slipped
-	}
 	if t.Medium != "liquid" || len(r.inputs) > 0 {
 		return nil
 	}
@@ -130,26 +127,6 @@ func (b *bindings) cookedIn(t *larder.Technique, r *roles) []portion {
 		return nil
 	}
 	return solids
-}
-
-// slippedIn is the one thing that an action puts into a hot liquid, or that was put into it before and only cooks in it now:
-// "slip the scallops into the wine and poach".
-func (b *bindings) slippedIn(t *larder.Technique, r *roles) []portion {
-	if len(r.inputs) != 1 || r.action.Into == nil {
-		return nil
-	}
-	around := r.inputs[0]
-	switch {
-	case len(r.portions) == 0 && len(around.solids) > 0 && (t.Family == "wet heat" || t.Name == coverTechnique) && len(r.action.Into) == 0:
-		return around.solids
-	case t.Joins != "yes" || len(r.portions) != 1 || len(r.action.Into) != 1 || !around.heated || !b.pours(around) || b.shared[around]:
-		return nil
-	}
-	f := b.lines[r.portions[0].line].food
-	if f == nil || f.Animal == "" || larder.Pours(f) || b.fat(r.portions[0]) {
-		return nil
-	}
-	return r.portions
 }
 
 // stand notes in which vessel a thing stands: the one named, or that of what

@@ -213,12 +213,6 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	return false
 }
 
-// workedIn tells whether all that the list has of something dry is in a mixture that does not pour.
-func (b *bindings) workedIn(found referent) bool {
-	f, t := b.lines[found.portion.line].food, b.held(*found.portion)
-	return f != nil && !larder.Wets(f) && !b.fat(*found.portion) && t != nil && len(t.holds) > 1 && !t.liquid && !t.apart && !b.pours(t)
-}
-
 // goneIn tells whether a noun means more from the tap, as what the list has of it is in
 // something else by now: "a splash of water", when the dough holds the listed water.
 func (b *bindings) goneIn(n noun, found referent) bool {

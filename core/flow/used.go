@@ -1,6 +1,10 @@
 package flow
 
-import "slices"
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
 
 // uses notes what a text calls something by that is not of its line's own name: "the cabbage
 // leaves" are leaves from then on.
@@ -31,4 +35,10 @@ func (b *bindings) nowOf(p portion) referent {
 		r.made = b.held(p)
 	}
 	return r
+}
+
+// workedIn tells whether all that the list has of something dry is in a mixture that does not pour.
+func (b *bindings) workedIn(found referent) bool {
+	f, t := b.lines[found.portion.line].food, b.held(*found.portion)
+	return f != nil && !larder.Wets(f) && !b.fat(*found.portion) && t != nil && len(t.holds) > 1 && !t.liquid && !t.apart && !b.pours(t)
 }

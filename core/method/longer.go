@@ -110,7 +110,9 @@ func (p *plan) tiedUp(from, to int) bool {
 // liquid around that does not reach it.
 func (p *plan) filledIn(at int, lines ...int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[:at], func(n flow.Node) bool {
-		held := func(line int) bool { return slices.Contains(n.Holds, line) && slices.Contains(p.graph.Nodes[at].Holds, line) }
+		held := func(line int) bool {
+			return slices.Contains(n.Holds, line) && slices.Contains(p.graph.Nodes[at].Holds, line)
+		}
 		return n.Is("seal") && slices.ContainsFunc(lines, held) || n.Is("stuff") && slices.ContainsFunc(lines, func(line int) bool { return slices.Contains(n.With, line) }) &&
 			slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(p.graph.Nodes[at].Holds, line) })
 	})

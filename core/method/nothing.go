@@ -25,21 +25,6 @@ func (p *plan) strainsNothing(i int) bool {
 	return wet && !p.boiledWithout(i)
 }
 
-// boiledWithout tells whether something solid is still boiled in what an action strains, without the flesh that was to be
-// poached there: "bring the wine to a simmer with the shallot".
-func (p *plan) boiledWithout(i int) bool {
-	n := &p.graph.Nodes[i]
-	if n.Is("drain") {
-		return false
-	}
-	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
-		if p.stand[line] != nil || !p.there(line, i) || larder.Pours(p.l.Food(p.line(line).FoodID())) || p.isSalt(line) || p.c.fatLine(p.line(line)) {
-			return false
-		}
-		return slices.ContainsFunc(p.path(line), func(k int) bool { return k < i && !p.deeds[k].drop && p.graph.Nodes[k].Technique.Family == "wet heat" })
-	})
-}
-
 // seasonsNothing tells whether an action seasons, with nothing by name, what only dropped work put there.
 func (p *plan) seasonsNothing(i int) bool {
 	n := &p.graph.Nodes[i]

@@ -230,3 +230,26 @@ func (p *plan) groupOfName(name string, lines []int) bool {
 		return s != nil && !s.gone && ends(s.was.Name) && !ends(s.name)
 	})
 }
+
+// besideName tells whether words name a food that stands in one line with what is
+// replaced, and stays.
+func (p *plan) besideName(name string, lines []int) bool {
+	said := larder.Words(name)
+	if len(said) > 1 && p.l.Language().Writing.DoneWith[said[0]] != "" {
+		said = said[1:] // "buttered rye bread"
+	}
+	if len(said) == 0 {
+		return false
+	}
+	m, ok := p.l.Index().At(said, 0, true)
+	return ok && slices.ContainsFunc(lines, func(line int) bool {
+		l := p.line(line)
+		return p.stand[line] != nil && l.FoodID() != m.Food.ID && slices.ContainsFunc(l.Also, func(o recipe.Alternative) bool {
+			if !p.stays(line, o.Food) {
+				return false
+			}
+			words := larder.Words(o.Name)
+			return o.Food == m.Food.ID || larder.Singular(words[len(words)-1]) == larder.Singular(said[len(said)-1])
+		})
+	})
+}

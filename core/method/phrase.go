@@ -142,7 +142,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	}
 	touched := made && !w.partOfPlant(noun, lines) && len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 || slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil }) || w.again(noun) && w.lost(noun) || !made && (w.restOfWhole(noun, lines, at) || w.onlyOfFat(noun, lines, at))
 	switch {
-	case !touched && !(noun.Pronoun && w.lost(noun)):
+	case !touched && !(noun.Pronoun && w.lost(noun)), !made && w.wideWord(noun, lines):
 		return w.whole(noun, lines, kept)
 	case !noun.Pronoun && w.partMade(noun) != "" && !strings.EqualFold(w.partMade(noun), w.slice(noun.Name, noun.Upto)):
 		return []named{{text: w.slice(noun.From, noun.Name) + w.partMade(noun), plural: noun.Plural}}, true // "top with raita"
@@ -157,20 +157,21 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	case !noun.Pronoun && w.shapedAs(noun) != "":
 		return []named{{text: w.c.words().The + " " + w.shapedAs(noun), plural: noun.Plural}}, true // "the meatballs"
 	}
-	if len(lines) == 1 && !noun.Pronoun && !noun.Rest && w.wideWord(w.slice(noun.Name, noun.Upto), lines[0]) {
-		return kept, false
-	}
 	return w.moreOf(noun, w.divided(noun, w.someServed(n, p, noun, w.listedOf(n, p, noun, lines, at)))), true
 }
 
 // wideWord tells whether a noun means a line by no more than a word for what is liquid, which what stands for it is too:
 // "the liquid", of milk.
-func (w *writer) wideWord(name string, line int) bool {
-	s, words := w.stand[line], larder.Words(name)
+func (w *writer) wideWord(noun recipe.Noun, lines []int) bool {
+	if len(lines) != 1 || noun.Pronoun || noun.Rest {
+		return false
+	}
+	name := w.slice(noun.Name, noun.Upto)
+	s, words := w.stand[lines[0]], larder.Words(name)
 	if s == nil || s.gone || len(words) == 0 || !w.l.Language().Liquors[words[len(words)-1]] || len(w.animalWords(name)) > 0 {
 		return false
 	}
-	own := larder.Words(w.line(line).Text + " " + w.line(line).Name)
+	own := larder.Words(s.was.Text + " " + s.was.Name)
 	return !slices.ContainsFunc(words, func(x string) bool { return slices.Contains(own, x) })
 }
 

@@ -196,14 +196,6 @@ func (p *plan) leftBehind(line, i int) bool {
 	return lifted || p.liftedWithout(line)
 }
 
-// liftedWithout tells whether what a line went into last is lifted out of it, and the line stays.
-func (p *plan) liftedWithout(line int) bool {
-	path := p.path(line)
-	return len(path) > 0 && slices.ContainsFunc(p.graph.Nodes[path[len(path)-1]].Users, func(k int) bool {
-		return p.graph.Nodes[k].Is("remove") && !p.graph.Nodes[k].Reaches(line)
-	})
-}
-
 // subjects are the lines that an action is really about: what is worked on, without
 // the fat it was fried in.
 func (p *plan) subjects(i int) []int {

@@ -1,6 +1,10 @@
 package method
 
-import "slices"
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
 
 // inTheSieve is where a herb or spice is drained off with the water from the tap in which flesh was boiled with it,
 // and no step speaks of it any more; -1 where that is not so.
@@ -47,4 +51,19 @@ func (p *plan) onlySieved(i int) bool {
 		sieved = true
 	}
 	return sieved
+}
+
+// boiledWithout tells whether something solid is still boiled in what an action strains, without the flesh that was to be
+// poached there: "bring the wine to a simmer with the shallot".
+func (p *plan) boiledWithout(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Is("drain") {
+		return false
+	}
+	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+		if p.stand[line] != nil || !p.there(line, i) || larder.Pours(p.l.Food(p.line(line).FoodID())) || p.isSalt(line) || p.c.fatLine(p.line(line)) {
+			return false
+		}
+		return slices.ContainsFunc(p.path(line), func(k int) bool { return k < i && !p.deeds[k].drop && p.graph.Nodes[k].Technique.Family == "wet heat" })
+	})
 }

@@ -106,29 +106,6 @@ func (p *plan) stays(line int, food string) bool {
 	})
 }
 
-// besideName tells whether words name a food that stands in one line with what is
-// replaced, and stays.
-func (p *plan) besideName(name string, lines []int) bool {
-	said := larder.Words(name)
-	if len(said) > 1 && p.l.Language().Writing.DoneWith[said[0]] != "" {
-		said = said[1:] // "buttered rye bread"
-	}
-	if len(said) == 0 {
-		return false
-	}
-	m, ok := p.l.Index().At(said, 0, true)
-	return ok && slices.ContainsFunc(lines, func(line int) bool {
-		l := p.line(line)
-		return p.stand[line] != nil && l.FoodID() != m.Food.ID && slices.ContainsFunc(l.Also, func(o recipe.Alternative) bool {
-			if !p.stays(line, o.Food) {
-				return false
-			}
-			words := larder.Words(o.Name)
-			return o.Food == m.Food.ID || larder.Singular(words[len(words)-1]) == larder.Singular(said[len(said)-1])
-		})
-	})
-}
-
 // listedOrAll names the stand-ins among lines that are there, or everything.
 func (w *writer) listedOrAll(lines []int, at int) []named {
 	var out []named
@@ -188,13 +165,10 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if w.isLiquor(name) && len(w.animalWords(name)) > 0 && s != nil && !w.cookingGone(at) {
 		return []named{{text: w.c.words().The + " " + last}}, true // "the clam liquor", in which something else was cooked
 	}
-	if w.fleshly(name) && w.ofPlants(n, w.slice(p.From, p.Upto)) {
+	if w.fleshly(name) && (w.ofPlants(n, w.slice(p.From, p.Upto)) || s != nil && w.juiceOfPan(n, p, name)) {
 		return kept, false // "boil the potatoes in their skins"
 	}
 	if w.fleshly(name) && s != nil {
-		if w.juiceOfPan(n, p, name) {
-			return kept, false
-		}
 		if poured := w.poured(w.namedBefore(at), at); p.Role == "to" && n.Technique.Family == "wet heat" && len(poured) > 0 {
 			return poured, true // "boil down the juices", of what was poured round it
 		}

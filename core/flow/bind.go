@@ -187,7 +187,11 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				if x.portion == nil && !n.pronoun && n.share == 0 {
 					widened(*into, x.made) // "the sausage and the meat", that lie together
 				}
-				b.refMade(x.made, b.shareSaid(n, x), r, into)
+				share := b.shareSaid(n, x)
+				if x.some {
+					share = someOfIt
+				}
+				b.refMade(x.made, share, r, into)
 				if n.rest && n.share == 0 {
 					delete(b.shared, x.made) // nothing stays
 				}

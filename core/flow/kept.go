@@ -3,6 +3,7 @@ package flow
 import (
 	"slices"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -16,6 +17,27 @@ func (b *bindings) stayedBehind(n noun) []referent {
 		return []referent{{named: b.words(n)}}
 	}
 	return nil
+}
+
+// ifAny tells whether a noun is what may have run out of flesh that goes back: "return the beef with any juices".
+func (b *bindings) ifAny(n noun) bool {
+	return b.working != nil && b.tech.Name == returnTechnique && b.r.lang.Liquors[n.head()] && b.r.lang.Whatever[b.text.low(n.from)]
+}
+
+// cookedInIt is what a liquid is of by the name of the work that was done in it: "pour the cooking liquid into a pan", of fish
+// that was baked in wine.
+func (b *bindings) cookedInIt(n noun) *thing {
+	if !b.r.lang.Liquors[n.head()] || !b.r.lang.Remains[n.head()] || b.r.lang.Loose[n.head()] || b.goingInto || b.takesAway() || !n.pointed || n.rest || len(n.words) < 2 {
+		return nil
+	}
+	lemma, k := b.text.verb(n.upto-2, language.Going)
+	if k == 0 {
+		return nil
+	}
+	if t := b.r.larder.Technique(b.text.senseOf(lemma, n.upto-2, n.upto-1).Technique); t == nil || t.Heat == "" {
+		return nil
+	}
+	return b.latest(func(t *thing) bool { return t.comp == b.comp && t.heated && (t.liquid || b.holdsPoured(t)) })
 }
 
 // pressedOut tells whether a noun is the liquid that was just pressed out of something dry: "squeeze the potato over a
@@ -255,11 +277,16 @@ func (b *bindings) keeps(n noun) []referent {
 
 // clings tells whether an order takes off a thing what only clings to it: "wipe the marinade off the salmon".
 func (b *bindings) clings(c *clause, t *larder.Technique, l link) bool {
-	if t.Name != removeTechnique || !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
+	if t.Name != removeTechnique && (t.Family != "cut" || t.Joins != "") || !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
 		return false
 	}
 	head := c.objects[0].head()
-	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool { return x.made != nil || x.portion != nil })
+	if t.Name != removeTechnique && (b.r.lang.Remains[head] || b.r.lang.Places[head]) {
+		return false // "slice the tops off the peppers", which go back on
+	}
+	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool {
+		return x.made != nil && t.Name == removeTechnique || x.portion != nil
+	}) // "wipe the marinade off the salmon", "cut the crusts off the bread"
 }
 
 // wipedOff takes the thing into hand that something is taken off.

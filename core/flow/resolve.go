@@ -13,6 +13,7 @@ type referent struct {
 	made    *thing
 	named   string
 	vessel  string
+	some    bool // no more than some of what was made is meant
 }
 
 // resolve finds what a noun means; a step that prepares something means nothing that was made
@@ -39,7 +40,7 @@ func (b *bindings) meaning(n noun) []referent {
 		return nil
 	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && lang.Ingredients[n.head()] && !b.kindOfIngredient(n):
 		return b.whole(n)
-	case b.fatOfFlesh(n):
+	case b.fatOfFlesh(n), b.ifAny(n):
 		return []referent{{named: b.words(n)}}
 	case n.pronoun:
 		return b.pronounOrRest(n)
@@ -59,6 +60,9 @@ func (b *bindings) meaning(n noun) []referent {
 	}
 	if found := b.byOwnName(n); found != nil {
 		return found
+	}
+	if t := b.cookedInIt(n); t != nil && b.liquorLeft(n) == nil {
+		return []referent{{made: t, some: true}}
 	}
 	if found := b.direct(n); len(found) > 0 {
 		if n.again && !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.leftOf(*r.portion) < 1 }) {

@@ -31,7 +31,7 @@ type Language struct {
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                                                        Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                                              Set
 	NounVerbs, Qualifiers, Spoons, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                  Set
-	Liquors, Ones, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                                                         Set
+	Liquors, Ones, Whatever, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                                               Set
 	WholeWords, WashedWords, CrispWords, Surfaces, Lids, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                                  Set
 	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts                                                                                               Set
 	Comparers, Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Recurring, Brief, Relatives, Through, Lapping, Staying, Serves Set

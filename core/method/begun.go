@@ -1,10 +1,12 @@
 package method
 
+import "slices"
+
 // begunAt is the step before which something is prepared that goes in with a step: that one, or, where it goes on with
 // what is in hand and does not say with what, the one before it that begins something.
 func (p *plan) begunAt(component, step int) int {
 	if n := p.firstDone(component, step); n == nil || !p.saysNothing(n) {
-		return step
+		return p.beforeQuickFire(component, step)
 	}
 	for step > 0 {
 		n := p.firstDone(component, step)
@@ -18,6 +20,43 @@ func (p *plan) begunAt(component, step int) int {
 	}
 	return step
 }
+
+// beforeQuickFire is the step before which something is prepared for one that goes on with what lies in a hot pan for no
+// more than moments, as in stir-frying: that with which the pan is put on.
+func (p *plan) beforeQuickFire(component, step int) int {
+	for step > 0 && p.onFireUntil(component, step) {
+		step--
+	}
+	return step
+}
+
+// onFireUntil tells whether the step before leaves things in a pan, fried for moments, with which this one goes on.
+func (p *plan) onFireUntil(component, step int) bool {
+	last := -1
+	for k := range p.graph.Nodes {
+		if n := &p.graph.Nodes[k]; n.At.Component == component && n.At.Step == step-1 && !p.deeds[k].drop && len(n.Holds) > 0 {
+			last = k
+		}
+	}
+	if last < 0 {
+		return false
+	}
+	n, least := &p.graph.Nodes[last], moments
+	if n.Technique.Takes == "part" && len(n.Inputs) == 1 {
+		n, least = &p.graph.Nodes[n.Inputs[0]], quickFry // "scoop out", and the pan is used on
+	}
+	return n.Technique.Family == "dry heat" && n.Lasts > 0 && n.Lasts <= least && slices.ContainsFunc(p.graph.Nodes, func(o node) bool {
+		at := p.graph.Number(&o)
+		return o.At.Component == component && o.At.Step == step && !p.deeds[at].drop && (o.Technique.Joins == "yes" || slices.Contains(o.Inputs, last) || slices.Contains(o.Inputs, p.graph.Number(n)))
+	})
+}
+
+// moments are how many minutes what fries cannot be left for other work; quickFry how long a piece fries that is scooped
+// out and whose pan is used on at once; estimates.
+const (
+	moments  = 3.0
+	quickFry = 5.0
+)
 
 // onlyHeatsFat tells whether a step does no more, of what is done still, than heat a fat.
 func (p *plan) onlyHeatsFat(component, step int) bool {

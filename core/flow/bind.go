@@ -82,15 +82,6 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	return a, question
 }
 
-// doesAgain tells whether a clause only says to go on, and what was done last was done over no fire.
-func (b *bindings) doesAgain(c *clause) bool {
-	if !b.r.lang.Continuing[c.lemma] || b.last == nil || c.minutes != nil || len(c.objects)+len(c.links) > 0 || c.sense.Technique != cookTechnique {
-		return false
-	}
-	t := b.r.larder.Technique(b.last.Technique)
-	return t != nil && t.Heat == ""
-}
-
 // forWhat notes what links say an action is for: each of several, or another part of the dish.
 func (b *bindings) forWhat(c *clause, a *recipe.Action) {
 	for _, l := range c.links {

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // droppedInto is the mixture that an action puts into a liquid, or that was put into it before and only cooks in it now:
@@ -45,14 +46,15 @@ func (b *bindings) liquidStays(made *thing, inputs []*thing) {
 // slippedIn is the one thing that an action puts into a hot liquid, or that was put into it before and only cooks in it now:
 // "slip the scallops into the wine and poach".
 func (b *bindings) slippedIn(t *larder.Technique, r *roles) []portion {
-	if len(r.inputs) != 1 || r.action.Into == nil {
+	if len(r.inputs) != 1 {
 		return nil
 	}
 	around := r.inputs[0]
+	goesIn := t.Joins == "yes" && len(r.action.Into) == 1 || t.Heat != "" && len(r.action.With) == 1 && len(r.action.Into) == 0 // "heat the sausages in the soup"
 	switch {
 	case len(r.portions) == 0 && len(around.solids) > 0 && (t.Family == "wet heat" || t.Name == coverTechnique) && len(r.action.Into) == 0:
 		return around.solids
-	case t.Joins != "yes" || len(r.portions) != 1 || len(r.action.Into) != 1 || !around.heated || !b.pours(around) || b.shared[around]:
+	case !goesIn || len(r.portions) != 1 || !around.heated || !b.holdsPoured(around) || b.shared[around]:
 		return nil
 	}
 	f := b.lines[r.portions[0].line].food
@@ -60,4 +62,25 @@ func (b *bindings) slippedIn(t *larder.Technique, r *roles) []portion {
 		return nil
 	}
 	return r.portions
+}
+
+// takesOffBody tells whether an action takes off no more than what a body has: "peel the skin off the mackerel".
+func (b *bindings) takesOffBody(t *larder.Technique, to []recipe.Ref) bool {
+	return (t.Family == "clean" || t.Family == "cut") && t.Joins == "" && len(to) > 0 && !slices.ContainsFunc(to, func(r recipe.Ref) bool {
+		return r.Named == nil || !b.r.lang.Fleshly[last(larder.Words(*r.Named))]
+	})
+}
+
+// wipedOff takes the thing into hand that something is taken off.
+func (b *bindings) wipedOff(l link, r *roles) {
+	r.action.To, r.inputs, r.portions, r.names, r.liquor = []recipe.Ref{}, nil, nil, nil, false
+	for i := range b.phrases {
+		for k := range b.phrases[i].Nouns {
+			if b.phrases[i].Role == "to" {
+				named := string([]rune(b.text.source)[b.phrases[i].Nouns[k].Name:b.phrases[i].Nouns[k].Upto])
+				b.phrases[i].Nouns[k].Refs = []recipe.Ref{{Named: &named, Share: 1}}
+			}
+		}
+	}
+	b.refs(l.nouns, r, &r.action.To)
 }

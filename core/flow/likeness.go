@@ -64,7 +64,7 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if b.r.lang.EggParts[head] > 0 && l.food != nil && l.food.Kind == "egg" && !slices.Contains(l.name, head) {
 		score = max(score, 4)
 	}
-	if score == 0 && l.said[head] && n.pointed && !b.r.lang.Products[head] && l.food != nil && !vocab.Neutral[head] && b.inPreparation(head, l) {
+	if score == 0 && (b.glossed(n, l) || l.said[head] && n.pointed && !b.r.lang.Products[head] && l.food != nil && !vocab.Neutral[head] && b.inPreparation(head, l)) {
 		score = leastLikeness // "cut into chips"
 	}
 	if score == 0 {
@@ -84,6 +84,12 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		}
 	}
 	return score
+}
+
+// glossed tells whether a noun is the word for an animal's food in which a line's brackets end: "the sausage", of "Mettwurst
+// (smoked sausages)".
+func (b *bindings) glossed(n noun, l *bound) bool {
+	return len(n.words) == 1 && n.pointed && b.r.larder.Words().AnimalWords[n.head()] != "" && slices.ContainsFunc(l.gloss, func(g []string) bool { return last(g) == n.head() })
 }
 
 // besideSalt tells whether a bare noun stands right behind salt: what is meant there seasons too.

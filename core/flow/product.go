@@ -174,8 +174,8 @@ func (b *bindings) product(n noun) *thing {
 	}
 	raw := b.text.low(n.upto - 1)
 	if lang.Products[head] || lang.Products[raw] {
-		if t := b.madeOf(n); t != nil {
-			return t
+		if t := b.madeOf(n); t != nil && !(b.tech.Closes == larder.ClosesTable && !n.pointed && t == b.focus) {
+			return t // but not "serve with potato pancakes", a soup that holds potatoes
 		}
 	}
 	if n.rest && lang.Products[head] {

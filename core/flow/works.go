@@ -38,3 +38,12 @@ func (b *bindings) coatsVessel(a *recipe.Action) bool {
 		return ref.Named == nil || !b.r.lang.Vessels[last(strings.Fields(*ref.Named))]
 	})
 }
+
+// doesAgain tells whether a clause only says to go on, and what was done last was done over no fire.
+func (b *bindings) doesAgain(c *clause) bool {
+	if !b.r.lang.Continuing[c.lemma] || b.last == nil || c.minutes != nil || len(c.objects)+len(c.links) > 0 || c.sense.Technique != cookTechnique {
+		return false
+	}
+	t := b.r.larder.Technique(b.last.Technique)
+	return t != nil && t.Heat == ""
+}

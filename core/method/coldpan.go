@@ -52,6 +52,14 @@ func (p *plan) liftedToStrain(s *standIn, i int) bool {
 	})
 }
 
+// movedOut tells whether what stands for flesh lies in a sauce in which it was cooked, and is moved out of it until it goes
+// back: "move the chicken to a plate".
+func (p *plan) movedOut(s *standIn, i int) bool {
+	return p.graph.Nodes[i].Is("place") && s.flesh() && s.enters < i && s.tail == 0 && slices.ContainsFunc(p.path(s.node), func(k int) bool {
+		return k < i && k >= s.enters && !p.deeds[k].drop && p.wetMinutes(k) > 0
+	})
+}
+
 // overFire tells whether something that goes into an action was over a fire by work that is done.
 func (p *plan) overFire(n *flow.Node) bool {
 	return slices.ContainsFunc(n.Inputs, func(in int) bool {

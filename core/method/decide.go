@@ -161,7 +161,7 @@ func (p *plan) decideAlone(i int) {
 		case r == nil:
 			d.drop, d.whys = false, nil // one of them is still worked on
 			return
-		case r.Then == larder.CarryDrop && (p.liftedCold(s, i) || p.liftedToStrain(s, i) || p.coated(s, i) || p.friedJust(s, i) && !p.c.fatLine(s.was) || p.friesOn(s, i) || p.heatsTin(i)):
+		case r.Then == larder.CarryDrop && (p.liftedCold(s, i) || p.liftedToStrain(s, i) || p.coated(s, i) || p.friedJust(s, i) && !p.c.fatLine(s.was) || p.friesOn(s, i) || p.heatsTin(i) || p.movedOut(s, i)):
 			return
 		case r.Then == larder.CarryDrop && p.places(i):
 			d.say = p.c.words().Put

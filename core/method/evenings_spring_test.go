@@ -35,5 +35,23 @@ func TestCardsOfASpring(t *testing.T) {
 		"flesh that is fat takes no place twice": {
 			"cachupa", []string{"butter beans and mushrooms and brown them"}, []string{"with the smoky shiitake"},
 		},
+		"the liquid that fish was baked in is poured off, and no cream": {
+			"fiskgratang", []string{"Pour the cooking liquid into a saucepan and boil it down"}, []string{"Pour the cashew"},
+		},
+		"wine goes in alone where beef went in with its juices": {
+			"giouvetsi", []string{"Add the wine and let it bubble away"}, []string{"wine with"},
+		},
+		"nothing is simmered while a wok stands hot": {
+			"oyster-noodles-chicken", []string{"and keep the rest.\nGet a wok very hot"}, nil,
+		},
+		"what lies on a plate and is folded takes nothing in": {
+			"brik", []string{"capers, onion, parsley and harissa.\nStir in the nutritional yeast", "spoon the potato and pumpkin rounds into it. Fold"}, []string{"mashed potato"},
+		},
+		"a soup is served and not what lies in it": {
+			"bouneschlupp", []string{"let the onion and the leek sweat in it", "\nServe with potato pancakes"}, []string{"slice them", "Serve the smoky"},
+		},
+		"some are kept of those that are there": {
+			"toast-skagen", []string{"Cut the crusts off the bread and fry the slices"}, []string{"Keep a few"},
+		},
 	})
 }

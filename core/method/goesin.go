@@ -216,8 +216,11 @@ func (w *writer) servesWhat(n *node) []edit {
 			things = append(things, w.c.stand(s, 1, false))
 		}
 	}
-	if len(things) == 0 {
-		return nil
+	others := slices.DeleteFunc(slices.Clone(n.To), func(line int) bool {
+		return w.stand[line] != nil || w.c.fatLine(w.line(line)) || w.dusts(line) || !w.there(line, w.graph.Number(n))
+	})
+	if len(things) == 0 || n.Is("serve") && len(others) >= severalLines {
+		return nil // or a soup, into which they have gone
 	}
 	return []edit{{a.Words.Verb[1], a.Words.Verb[1], " " + w.c.listing(things)}}
 }

@@ -140,13 +140,30 @@ func (p *plan) takesMore(at int) bool {
 	switch n.Technique.Family {
 	case "mix", "wet heat", "gentle heat", "dry heat", "machine", "control":
 		return !n.Is("repeat", "blanch", "steam", "deep-fry", "toast", "grill", "preheat", "turn", "unmould") && !p.foldsUp(n) && !p.laidIntoOven(at) && !n.Still && !p.turned(at) && !p.onlyFat(at) && !p.takenOutAfter(at) && !p.shutBefore(at) && !p.cutAfter(at) && !p.liesFlat(n) && !(n.Action.Sided && n.Technique.Heat != "") &&
-			!slices.ContainsFunc(n.Inputs, func(in int) bool {
-				into := n.Technique.Family == "wet heat" && n.Liquid // "scrape it all into the pot and simmer"
-				n := &p.graph.Nodes[in]
-				return !into && n.Technique.Family == "assemble" && (n.Technique.Closes != "" || len(n.Into) > 0) // one lies on the other
-			})
+			(n.Technique.Family == "wet heat" && n.Liquid || !p.liesOn(n)) // "scrape it all into the pot and simmer"
 	}
 	return false
+}
+
+// liesOn tells whether something that an action works on lies on something else, or it is added to what was laid on a plate:
+// an egg broken into a ring of filling on a sheet of pastry.
+func (p *plan) liesOn(n *flow.Node) bool {
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		o := &p.graph.Nodes[in]
+		return o.Technique.Family == "assemble" && (o.Technique.Closes != "" || len(o.Into) > 0)
+	}) || n.Technique.Heat == "" && p.laidOut(n)
+}
+
+// laidOut tells whether an action puts something on what was laid on a plate, and has been over no fire since.
+func (p *plan) laidOut(n *flow.Node) bool {
+	return slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
+		if r.Made == nil || p.graph.Node(*r.Made) < 0 {
+			return false
+		}
+		o := &p.graph.Nodes[p.graph.Node(*r.Made)]
+		words := larder.Words(o.Action.Vessel)
+		return o.Is(placeTechnique) && len(words) > 0 && p.l.Language().Receiving[words[len(words)-1]] || o.Technique.Heat == "" && p.laidOut(o)
+	})
 }
 
 // onlyFlesh tells whether an action works on nothing but a piece of what was flesh, and fat.

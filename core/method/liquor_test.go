@@ -67,3 +67,9 @@ func TestABatterIsNoDust(t *testing.T) {
 		map[string]string{"components[0].lines[1]": "dough-water-bind"})
 	require.Contains(t, steps, "Press the batter through a colander")
 }
+
+// What lies in the sauce in which it was cooked is moved out of it while that boils down.
+func TestWhatLiesInASauceIsMovedOut(t *testing.T) {
+	_, steps := carriedOver(t, "Pot\nServes 4\n\n8 chicken thighs\n2 onions\n400 ml vegetable stock\n100 g olives\n\nMethod\n1. Put the chicken in a bowl with the onions and chill for 2 hours. Tip everything into a pan and cook for 5 minutes. Add the stock and simmer for 10 minutes.\n2. Move the chicken to a plate and keep warm. Boil the sauce until thick and stir in the olives. Return the chicken.", map[string]string{"components[0].lines[0]": "butter-bean-poultry"})
+	require.Contains(t, steps, "Move the butter beans and mushrooms to a plate and keep warm")
+}

@@ -276,14 +276,9 @@ func (b *bindings) keeps(n noun) []referent {
 
 // clings tells whether an order takes off a thing what only clings to it: "wipe the marinade off the salmon".
 func (b *bindings) clings(c *clause, t *larder.Technique, l link) bool {
-	if t.Name != removeTechnique && (t.Family != "cut" || t.Joins != "") || !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
+	if t.Name != removeTechnique || !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
 		return false
 	}
 	head := c.objects[0].head()
-	if t.Name != removeTechnique && (b.r.lang.Remains[head] || b.r.lang.Places[head]) {
-		return false // "slice the tops off the peppers", which go back on
-	}
-	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool {
-		return x.made != nil && t.Name == removeTechnique || x.portion != nil
-	}) // "wipe the marinade off the salmon", "cut the crusts off the bread"
+	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool { return x.made != nil || x.portion != nil })
 }

@@ -46,7 +46,7 @@ func (b *bindings) ofTitle(n noun) []referent {
 	if len(n.words) < 2 {
 		return nil
 	}
-	out := b.takesAway() || b.tech.Family == "cut" || b.tech.Name == placeTechnique && b.ontoPlate(n.upto)
+	out := b.takesAway() || b.tech.Family == "cut"
 	for i := len(b.things) - 1; i >= 0; i-- {
 		t := b.things[i]
 		if t.title == nil || !slices.Equal(n.words, t.title) || b.open(t) {
@@ -67,20 +67,6 @@ func (b *bindings) ofTitle(n noun) []referent {
 		return found
 	}
 	return nil
-}
-
-// ontoPlate tells whether the words from i on say that something is laid on a plate or a board: "move it to a plate".
-func (b *bindings) ontoPlate(i int) bool {
-	t := b.text
-	if t.lang.Prepositions[t.low(i)] == "" {
-		return false
-	}
-	for k := i + 1; k < i+farthestName && k < len(t.words) && !t.mark(k, ",.;"); k++ {
-		if t.lang.Receiving[t.low(k)] {
-			return true
-		}
-	}
-	return false
 }
 
 // bothOut are the two things besides fat that a pan holds, where both are taken out of it: "scoop both out".

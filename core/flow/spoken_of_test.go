@@ -1,6 +1,14 @@
 package flow
 
-import "testing"
+import (
+	"os"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+)
 
 // What ran out, was strained off or lies in a pan is what the words mean, and no line of the list that pours.
 func TestLiquidsAreThoseThatRanOut(t *testing.T) {
@@ -33,10 +41,31 @@ func TestWhatIsTakenOutOfALiquid(t *testing.T) {
 		{"heated in the soup", "500 g beans|1 litre stock|4 Mettwurst (smoked sausages)|150 ml sour cream", "Cook the beans in the stock for 20 minutes. Heat the Mettwurst in the soup for 10 minutes, then lift them out and slice them. Stir in the sour cream. Put the sausage back and serve.", []string{"a0 cook/cook(0.0; with 0.1; 20-20 min)", "a1 heat/heat(0.2; with @a0; 10-10 min)", "a2 lift out/remove(@a1)", "a3 slice/slice(@a2)", "a4 stir in/stir(0.3; into @a1)", "a5 put back/return(@a3; into @a4)", "a6 serve/serve(@a5)"}},
 		{"with any juices", "1 kg beef|4 tbsp oil|1 onion|150 ml red wine", "Brown the beef in the oil and remove. Soften the onion. Return the beef with any juices and add the wine.", []string{"a0 brown/brown(0.0; with 0.1)", "a1 remove/remove(@a0)", "a2 soften/sweat(0.2; with @a0)", "a3 return/return(@a1; with 'juices; into @a2)", "a4 add/add(0.3; into @a3)"}},
 		{"a few of the nicest", "300 g prawns|3 tbsp mayonnaise", "Rinse the prawns, keep a few of the nicest and chop the rest. Fold into the mayonnaise.", []string{"a0 rinse/rinse(0.0)", "a1 keep/reserve(0.1×@a0)", "a2 chop/chop(0.9×@a0)", "a3 fold/fold(@a2; into 0.1)"}},
-		{"cut off what stays", "4 slices bread|300 g prawns", "Chop the prawns. Cut the crusts off the bread and toast it.", []string{"a0 chop/chop(0.1)", "a1 cut/cut(0.0)", "a2 toast/toast(@a1)"}},
 		{"slices that go back on", "4 peppers|200 g rice", "Slice the tops off the peppers and set the tops aside. Fill the peppers with the rice.", []string{"a0 slice/slice('tops)", "a1 set/place('tops)", "a2 fill/stuff(0.0; with 0.1)"}},
 		{"several that sweat", "150 g bacon|1 onion|1 leek|30 g butter", "Melt the butter and let the bacon, the onion and the leek sweat in it for 5 minutes.", []string{"a0 melt/melt(0.3)", "a1 let sweat/sweat(0.0, 0.1, 0.2; with @a0; 5-5 min)"}},
 		{"served with what is bought", "300 g potatoes|1 litre stock", "Simmer the potatoes in the stock. Serve with potato pancakes.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 serve/serve(@a0; with 'potato pancakes)"}},
 		{"the others likewise", "4 sheets filo pastry|200 g tofu|oil", "Wrap the tofu in a sheet of the pastry. Fry it in the oil and make the others in the same way.", []string{"a0 wrap/wrap(0.1; with 0.0)", "a1 fry/fry(@a0; with 0.2)", "a2 make the others/repeat(; how: in the same way)"}},
 	})
+}
+
+// A pan is that in which a part's own work goes on, and dumplings are what went by that name, wherever else something cooks.
+func TestTwoPotsOfTwoParts(t *testing.T) {
+	all, err := os.ReadFile("testdata/sixteenth.txt")
+	require.NoError(t, err)
+	_, text, found := strings.Cut(string(all), "=== cepelinai\n")
+	require.True(t, found)
+	text, _, _ = strings.Cut(text, "\n=== ")
+	d := reader(t).Read(text, measure.Metric)
+	made := map[string]string{}
+	for _, c := range d.Components {
+		for _, s := range c.Steps {
+			for _, a := range s.Actions {
+				if len(a.To) > 0 && a.To[0].Made != nil {
+					made[a.Verb] = *a.To[0].Made
+				}
+			}
+		}
+	}
+	require.Equal(t, "c1.s4.a2", made["lift out"])
+	require.Equal(t, "c2.s0.a2", made["take off the heat"])
 }

@@ -204,7 +204,7 @@ func (w *writer) gonePlay(n *node, text string) bool {
 	if w.rindGone(n, text) || w.piecesGone(n, text) {
 		return true
 	}
-	if w.fleshAt(w.graph.Number(n)) == nil || w.ofPlants(n, text) {
+	if w.fleshAt(w.graph.Number(n)) == nil {
 		return false
 	}
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]

@@ -41,8 +41,11 @@ func TestCardsOfASpring(t *testing.T) {
 		"wine goes in alone where beef went in with its juices": {
 			"giouvetsi", []string{"Add the wine and let it bubble away"}, []string{"wine with"},
 		},
-		"nothing is simmered while a wok stands hot": {
-			"oyster-noodles-chicken", []string{"and keep the rest.\nGet a wok very hot"}, nil,
+		"nothing is seared while a pan stands hot": {
+			"chicken-pot-pie", []string{"then mix in the butter beans and nutritional yeast.\nAdd the onion, baby button mushrooms"}, nil,
+		},
+		"oyster sauce is thick and sweet": {
+			"oyster-noodles-chicken", []string{"add the thick shiitake sauce and 3 tbsp water"}, []string{"thinly"},
 		},
 		"what lies on a plate and is folded takes nothing in": {
 			"brik", []string{"capers, onion, parsley and harissa.\nStir in the nutritional yeast", "spoon the potato and pumpkin rounds into it. Fold"}, []string{"mashed potato"},

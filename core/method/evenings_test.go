@@ -112,7 +112,7 @@ func TestCardsOfAnEvening(t *testing.T) {
 			recipeCalled(t, "sausage-lentil-stew"), "Heat the oil in a large pan.\nAdd the onion", "vegetable oil",
 		},
 		"sauces of which one is none any more are named": {
-			recipeCalled(t, "thai-basil-pork"), "Stir in the seaweed seasoning, the dark soy sauce, sugar", "the sauces",
+			recipeCalled(t, "thai-basil-pork"), "Stir in the thick shiitake sauce, the seaweed seasoning, the dark soy sauce, sugar", "the sauces",
 		},
 		"a part that keeps its name keeps its sentence": {
 			recipeCalled(t, "apple-crumble-custard"), "For the custard, bring the soy drink, cashew cream and vanilla pod to just under the boil.", "Bring under",

@@ -73,3 +73,9 @@ func TestWhatLiesInASauceIsMovedOut(t *testing.T) {
 	_, steps := carriedOver(t, "Pot\nServes 4\n\n8 chicken thighs\n2 onions\n400 ml vegetable stock\n100 g olives\n\nMethod\n1. Put the chicken in a bowl with the onions and chill for 2 hours. Tip everything into a pan and cook for 5 minutes. Add the stock and simmer for 10 minutes.\n2. Move the chicken to a plate and keep warm. Boil the sauce until thick and stir in the olives. Return the chicken.", map[string]string{"components[0].lines[0]": "butter-bean-poultry"})
 	require.Contains(t, steps, "Move the butter beans and mushrooms to a plate and keep warm")
 }
+
+// A word for what is liquid stays where it means a line by nothing else: soy drink is one too.
+func TestALiquidStaysOne(t *testing.T) {
+	_, steps := carriedOver(t, "Scones\nServes 4\n\n300 g self-raising flour\n150 ml milk\n\nMethod\n1. Sift the flour into a bowl. Pour in the liquid and mix to a dough. Pat it out and bake for 15 minutes.", map[string]string{"components[0].lines[1]": "soy-drink-for-milk"})
+	require.Contains(t, steps, "Pour in the liquid and mix")
+}

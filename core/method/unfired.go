@@ -10,17 +10,16 @@ import (
 // leaveUnfired leaves the browning out of the preparation of what the dish itself shapes and then fries or bakes: no
 // patty is shaped of what is crusted already.
 func (p *plan) leaveUnfired() {
+	raw := func(s *standIn) bool { return !s.gone && s.flesh() && shapesThenFires(p.graph, s.node) >= 0 }
 	for _, s := range p.inOrder() {
-		if s.gone || !s.flesh() || !p.c.shapedThenFired(s.book) || !p.shapesThenFires(s.node) {
+		others := func(o *standIn) bool { return !o.gone && madeAtOnce(o.book, s.book) && !raw(o) }
+		if !raw(s) || !p.c.shapedThenFired(s.book) || slices.ContainsFunc(p.inOrder(), others) {
 			continue
 		}
 		s.unfired, s.Browned = true, false
 		s.states = slices.DeleteFunc(s.states, func(state string) bool { return state == larder.Browned })
 	}
 }
-
-// shapesThenFires tells whether the dish shapes a line before any fire, and fries or bakes it then.
-func (p *plan) shapesThenFires(line int) bool { return shapesThenFires(p.graph, line) >= 0 }
 
 // shapesThenFires finds the action that first fries or bakes a line that was shaped before; -1 where none does, or where
 // fire comes first.

@@ -1,6 +1,12 @@
 package method
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/swap"
+)
 
 // What went wrong on the cards of a spring, each with what the rules that mended it now give.
 func TestCardsOfASpring(t *testing.T) {
@@ -44,6 +50,9 @@ func TestCardsOfASpring(t *testing.T) {
 		"nothing is seared while a pan stands hot": {
 			"chicken-pot-pie", []string{"then mix in the butter beans and nutritional yeast.\nAdd the onion, baby button mushrooms"}, nil,
 		},
+		"water for eggs that are gone is not boiled": {
+			"eggs-benedict", nil, []string{"Poach for 3 minutes"},
+		},
 		"oyster sauce is thick and sweet": {
 			"oyster-noodles-chicken", []string{"add the thick shiitake sauce and 3 tbsp water"}, []string{"thinly"},
 		},
@@ -57,4 +66,17 @@ func TestCardsOfASpring(t *testing.T) {
 			"toast-skagen", []string{"Cut the crusts off the bread and fry the slices"}, []string{"Keep a few"},
 		},
 	})
+}
+
+// The liquid around dumplings does not reach what is sealed in them.
+func TestWhatIsSealedInDoughIsNotInTheLiquid(t *testing.T) {
+	_, findings := wholeCard(t, recipeCalled(t, "cepelinai"), "whole-food-no-oil")
+	require.Empty(t, findings)
+}
+
+// A mix takes its tastes in before it is shared out, though one sentence says both.
+func TestTastesGoInBeforeAMixIsSharedOut(t *testing.T) {
+	card, _ := wholeCard(t, "Scotch eggs\n6 eggs\n400 g sausage meat\n1 tbsp chopped sage\n50 g flour\n100 g breadcrumbs\n1 egg, beaten, for coating\noil, for frying\nLower the 6 eggs into boiling water and boil for 6 minutes. Cool in iced water and peel. Mix the sausage meat with the sage and divide into 6. Flatten each piece, wrap it round an egg and seal well. Roll in flour, dip in beaten egg and coat with breadcrumbs. Fry at 160 C for 8 minutes, turning. Drain. Eat warm or cold.", swap.WholeFood)
+	require.Contains(t, card, "with the sage.\n")
+	require.Contains(t, card, "\nDivide into 6.")
 }

@@ -27,9 +27,10 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	if c.repeats && b.last == nil {
 		return nil, ""
 	}
-	if c.repeats || b.doesAgain(c) {
+	if c.repeats {
 		b.again(c)
 	}
+	b.goesOnAgain(c)
 	a := &recipe.Action{ID: id, Verb: c.said, Technique: c.sense.Technique, To: []recipe.Ref{}, With: []recipe.Ref{}, Into: []recipe.Ref{}, Minutes: c.minutes, Celsius: c.temp, Heat: c.ring, Makes: c.makes, Parallel: c.parallel, Manner: c.manner}
 	if c.cue[1] > 0 {
 		a.Cue = b.text.slice(c.cue[0], c.cue[1])
@@ -94,10 +95,6 @@ func (b *bindings) forWhat(c *clause, a *recipe.Action) {
 
 // again gives a clause without a verb that of the clause before: "Then the cabbage".
 func (b *bindings) again(c *clause) {
-	if !c.repeats {
-		c.sense.Technique = repeatTechnique // "continue until all the wrappers are filled"
-		return
-	}
 	last := b.last
 	if t := b.r.larder.Technique(last.Technique); b.lastAdded != nil && (b.meantTo || b.byPronoun) && t != nil && t.Joins != "yes" && len(last.With) == 0 {
 		last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"

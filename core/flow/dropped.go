@@ -4,7 +4,6 @@ import (
 	"slices"
 
 	"yembra/core/larder"
-	"yembra/core/recipe"
 )
 
 // droppedInto is the mixture that an action puts into a liquid, or that was put into it before and only cooks in it now:
@@ -62,25 +61,4 @@ func (b *bindings) slippedIn(t *larder.Technique, r *roles) []portion {
 		return nil
 	}
 	return r.portions
-}
-
-// takesOffBody tells whether an action takes off no more than what a body has: "peel the skin off the mackerel".
-func (b *bindings) takesOffBody(t *larder.Technique, to []recipe.Ref) bool {
-	return (t.Family == "clean" || t.Family == "cut") && t.Joins == "" && len(to) > 0 && !slices.ContainsFunc(to, func(r recipe.Ref) bool {
-		return r.Named == nil || !b.r.lang.Fleshly[last(larder.Words(*r.Named))]
-	})
-}
-
-// wipedOff takes the thing into hand that something is taken off.
-func (b *bindings) wipedOff(l link, r *roles) {
-	r.action.To, r.inputs, r.portions, r.names, r.liquor = []recipe.Ref{}, nil, nil, nil, false
-	for i := range b.phrases {
-		for k := range b.phrases[i].Nouns {
-			if b.phrases[i].Role == "to" {
-				named := string([]rune(b.text.source)[b.phrases[i].Nouns[k].Name:b.phrases[i].Nouns[k].Upto])
-				b.phrases[i].Nouns[k].Refs = []recipe.Ref{{Named: &named, Share: 1}}
-			}
-		}
-	}
-	b.refs(l.nouns, r, &r.action.To)
 }

@@ -273,12 +273,3 @@ func (b *bindings) keeps(n noun) []referent {
 	}
 	return []referent{{named: b.words(n)}}
 }
-
-// clings tells whether an order takes off a thing what only clings to it: "wipe the marinade off the salmon".
-func (b *bindings) clings(c *clause, t *larder.Technique, l link) bool {
-	if t.Name != removeTechnique || !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
-		return false
-	}
-	head := c.objects[0].head()
-	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool { return x.made != nil || x.portion != nil })
-}

@@ -39,11 +39,13 @@ func (b *bindings) coatsVessel(a *recipe.Action) bool {
 	})
 }
 
-// doesAgain tells whether a clause only says to go on, and what was done last was done over no fire.
-func (b *bindings) doesAgain(c *clause) bool {
+// goesOnAgain makes a repetition of a clause that only says to go on, where what was done last was done over no fire:
+// "continue until all the wrappers are filled".
+func (b *bindings) goesOnAgain(c *clause) {
 	if !b.r.lang.Continuing[c.lemma] || b.last == nil || c.minutes != nil || len(c.objects)+len(c.links) > 0 || c.sense.Technique != cookTechnique {
-		return false
+		return
 	}
-	t := b.r.larder.Technique(b.last.Technique)
-	return t != nil && t.Heat == ""
+	if t := b.r.larder.Technique(b.last.Technique); t != nil && t.Heat == "" {
+		c.sense.Technique = repeatTechnique
+	}
 }

@@ -50,8 +50,8 @@ type Writing struct {
 	WashGone string `yaml:"washGone"`
 	// Strew is how a small addition goes over a dish that has nothing to stir into.
 	Strew string
-	// WorkInto is how it goes into a mix that is shaped then.
-	WorkInto string `yaml:"workinto"`
+	// BeforeShaped stands before how it goes into a mix that is shaped then.
+	BeforeShaped string `yaml:"beforeshaped"`
 	// AsStiff says why a dough takes another amount of its liquid.
 	AsStiff string `yaml:"asStiff"`
 	// AsPoured says why a dish takes less of a liquid in which nothing is cooked any more.

@@ -214,15 +214,6 @@ func (w *writer) gonePlay(n *node, text string) bool {
 	})
 }
 
-// ofPlants tells whether words speak of what belongs to the things that an action is done to, which are plants: "boil the
-// potatoes in their skins".
-func (w *writer) ofPlants(n *node, text string) bool {
-	if len(n.To) == 0 || slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil }) {
-		return false
-	}
-	return slices.ContainsFunc(strings.Fields(strings.ToLower(text)), func(word string) bool { return w.l.Language().Possessives[word] })
-}
-
 // piecesGone tells whether words say how pieces are turned in a sauce in which none lie: "turning it once".
 func (w *writer) piecesGone(n *node, text string) bool {
 	at := w.graph.Number(n)

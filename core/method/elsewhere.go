@@ -3,7 +3,6 @@ package method
 import (
 	"slices"
 
-	"yembra/core/flow"
 	"yembra/core/recipe"
 	"yembra/core/swap"
 )
@@ -69,19 +68,4 @@ func (p *parting) beforeUse(order []int, prepared, owner int) []int {
 		return order
 	}
 	return slices.Insert(slices.Delete(order, at, at+1), first, prepared)
-}
-
-// liftedWithout tells whether what a line went into last is lifted out of it, and the line stays.
-func (p *plan) liftedWithout(line int) bool {
-	path := p.path(line)
-	if len(path) == 0 {
-		return false
-	}
-	last := path[len(path)-1]
-	keeps := func(n flow.Node) bool {
-		return n.Is("reserve", "strain") && n.At.Component == p.graph.Nodes[last].At.Component
-	}
-	return !slices.ContainsFunc(p.graph.Nodes[last:], keeps) && slices.ContainsFunc(p.graph.Nodes[last].Users, func(k int) bool {
-		return p.graph.Nodes[k].Is("remove") && !p.graph.Nodes[k].Reaches(line)
-	})
 }

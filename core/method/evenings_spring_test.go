@@ -24,7 +24,7 @@ func TestCardsOfASpring(t *testing.T) {
 			"chicken-paprikash", []string{"Cover and simmer for 20 minutes."}, []string{"turning it"},
 		},
 		"a mix that the dish shapes is browned by the dish": {
-			"egg-muffins", []string{"Chop or grind the dried shiitake finely and work it into the bean sausage.\n", "Shape the bean sausage into two flat patties, a little wider than the muffins", "Toast the muffins and spread them with"}, []string{"Brown them slowly", "English muffins with"},
+			"egg-muffins", []string{"Before the bean sausage is shaped, grind the dried shiitake to powder and stir it in.\n", "Shape the bean sausage into two flat patties, a little wider than the muffins", "Toast the muffins and spread them with"}, []string{"Brown them slowly", "English muffins with"},
 		},
 		"what is put back goes back, and not into the bowl of the yolks": {
 			"waterzooi", []string{"the butter beans and mushrooms back into the broth", "on no account let it boil"}, []string{"add the butter beans"},

@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -85,4 +86,13 @@ func (p *plan) rule(s *standIn, i int) *larder.CarryRule {
 		way = fries // flesh that cooks without a liquid cooks in its fat
 	}
 	return p.l.CarryRuleFor(way, n.Action.Verb, use, s.class, p.statesAt(s, i))
+}
+
+// ofPlants tells whether words speak of what belongs to the things that an action is done to, which are plants: "boil the
+// potatoes in their skins".
+func (w *writer) ofPlants(n *node, text string) bool {
+	if len(n.To) == 0 || slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil }) {
+		return false
+	}
+	return slices.ContainsFunc(strings.Fields(strings.ToLower(text)), func(word string) bool { return w.l.Language().Possessives[word] })
 }

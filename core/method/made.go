@@ -10,8 +10,8 @@ import (
 )
 
 // fired is what fire a swap's own preparation brings its main food to, if it has one: last tells that it ends with
-// browning, ever that it comes near a dry fire at all.
-type fired struct{ prepared, last, ever bool }
+// browning, ever that it comes near a dry fire at all, shaped that its last step does no more than fry or bake what was shaped before.
+type fired struct{ prepared, last, ever, shaped bool }
 
 // fired reads the preparation of a swap once.
 func (c *Carrier) fired(book *larder.Swap) fired {
@@ -32,6 +32,8 @@ func (c *Carrier) fired(book *larder.Swap) fired {
 			x.ever = x.ever || n.Technique.Family == "oven" || n.Technique.Roast > 0
 			last = false
 		}
+		at := shapesThenFires(g, main)
+		x.shaped = len(book.Prepare) > 1 && at >= 0 && g.Nodes[at].At.Step == len(book.Prepare)-1
 	}
 	c.browned.Store(book.ID, x)
 	return x

@@ -135,7 +135,7 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 		}
 		if where < len(parts) {
 			if s := p.shapesMix(parts[where]); s != nil {
-				text = strings.NewReplacer("{thing}", c.words().The+" "+lowered(l.Name), "{mix}", c.words().The+" "+s.name).Replace(c.words().WorkInto)
+				text = strings.ReplaceAll(c.words().BeforeShaped, "{mix}", c.words().The+" "+s.name) + lowered(text)
 			}
 		}
 		step := swap.Step{Step: recipe.Step{Text: text}, From: []int{}, Change: swap.Added, Why: l.Why}

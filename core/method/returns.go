@@ -166,3 +166,18 @@ func (p *plan) keptShare(n *flow.Node, line int) float64 {
 	}
 	return n.Action.To[0].Share
 }
+
+// liftedWithout tells whether what a line went into last is lifted out of it, and the line stays.
+func (p *plan) liftedWithout(line int) bool {
+	path := p.path(line)
+	if len(path) == 0 {
+		return false
+	}
+	last := path[len(path)-1]
+	keeps := func(n flow.Node) bool {
+		return n.Is("reserve", "strain") && n.At.Component == p.graph.Nodes[last].At.Component
+	}
+	return !slices.ContainsFunc(p.graph.Nodes[last:], keeps) && slices.ContainsFunc(p.graph.Nodes[last].Users, func(k int) bool {
+		return p.graph.Nodes[k].Is("remove") && !p.graph.Nodes[k].Reaches(line)
+	})
+}

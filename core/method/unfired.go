@@ -13,7 +13,7 @@ func (p *plan) leaveUnfired() {
 	raw := func(s *standIn) bool { return !s.gone && s.flesh() && shapesThenFires(p.graph, s.node) >= 0 }
 	for _, s := range p.inOrder() {
 		others := func(o *standIn) bool { return !o.gone && madeAtOnce(o.book, s.book) && !raw(o) }
-		if !raw(s) || !p.c.shapedThenFired(s.book) || slices.ContainsFunc(p.inOrder(), others) {
+		if !raw(s) || !p.c.fired(s.book).shaped || slices.ContainsFunc(p.inOrder(), others) {
 			continue
 		}
 		s.unfired, s.Browned = true, false
@@ -38,18 +38,6 @@ func shapesThenFires(g *flow.Graph, line int) int {
 		}
 	}
 	return -1
-}
-
-// shapedThenFired tells whether the last step of a swap's preparation does no more than fry or bake what was shaped
-// before it.
-func (c *Carrier) shapedThenFired(book *larder.Swap) bool {
-	d, main := c.made(book)
-	if main < 0 || len(book.Prepare) < 2 {
-		return false
-	}
-	g := flow.Trace(c.book.Larder(), d)
-	at := shapesThenFires(g, main)
-	return at >= 0 && g.Nodes[at].At.Step == len(book.Prepare)-1
 }
 
 // prepares are the steps in which a stand-in is made here.

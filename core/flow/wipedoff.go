@@ -1,0 +1,38 @@
+package flow
+
+import (
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// clings tells whether an order takes off a thing what only clings to it: "wipe the marinade off the salmon".
+func (b *bindings) clings(c *clause, t *larder.Technique, l link) bool {
+	if t.Name != removeTechnique || !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
+		return false
+	}
+	head := c.objects[0].head()
+	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool { return x.made != nil || x.portion != nil })
+}
+
+// wipedOff takes the thing into hand that something is taken off.
+func (b *bindings) wipedOff(l link, r *roles) {
+	r.action.To, r.inputs, r.portions, r.names, r.liquor = []recipe.Ref{}, nil, nil, nil, false
+	for i := range b.phrases {
+		for k := range b.phrases[i].Nouns {
+			if b.phrases[i].Role == "to" {
+				named := string([]rune(b.text.source)[b.phrases[i].Nouns[k].Name:b.phrases[i].Nouns[k].Upto])
+				b.phrases[i].Nouns[k].Refs = []recipe.Ref{{Named: &named, Share: 1}}
+			}
+		}
+	}
+	b.refs(l.nouns, r, &r.action.To)
+}
+
+// takesOffBody tells whether an action takes off no more than what a body has: "peel the skin off the mackerel".
+func (b *bindings) takesOffBody(t *larder.Technique, to []recipe.Ref) bool {
+	return (t.Family == "clean" || t.Family == "cut") && t.Joins == "" && len(to) > 0 && !slices.ContainsFunc(to, func(r recipe.Ref) bool {
+		return r.Named == nil || !b.r.lang.Fleshly[last(larder.Words(*r.Named))]
+	})
+}

@@ -62,7 +62,7 @@ func (p *Profile) Value(trait string) float64 {
 }
 
 func (part *PartProfile) fill(s *Sums, shape Shape) {
-	part.Traits = [12]float64{}
+	part.Traits, part.Water = [12]float64{}, 0
 	part.Held = [len(jobs)]float64{}
 	for i, j := range jobs {
 		part.Held[i] = s[j.adds]

@@ -184,7 +184,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 					delete(b.shared, x.made) // nothing stays
 				}
 				if x.portion != nil {
-					b.of(*x.portion, *into)
+					b.of(*x.portion, share, *into)
 					r.portions = append(r.portions, *x.portion)
 				}
 			case x.portion != nil:
@@ -234,7 +234,7 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	left := b.leftOf(p)
 	if kept := b.reserved(p); kept != nil && n.rest && (left == 0 || len(kept.holds) == 1) {
 		b.refMade(kept, 1, r, into)
-		b.of(p, *into)
+		b.of(p, 1, *into)
 		return
 	}
 	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || left < 1 && b.tech.Name == removeTechnique || b.lines[p.line].line.Amount == nil && b.holdsFat(held)) {
@@ -250,7 +250,7 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		if n.rest && n.share == 0 {
 			delete(b.shared, held)
 		}
-		b.of(p, *into)
+		b.of(p, share, *into)
 		if share == 1 {
 			r.portions = append(r.portions, p)
 		}
@@ -270,8 +270,24 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	r.fresh = true
 }
 
-// shareMade is the share of a thing that a noun means.
+// shareMade is the share of a thing that a noun means; it is taken off it once, however many lines of the thing the noun
+// speaks of ("a third of the vegetables").
 func (b *bindings) shareMade(n noun, t *thing) float64 {
+	at := taking{b.text, n.upto, t}
+	if _, ok := b.taken[at]; !ok {
+		b.taken[at] = b.takeShare(n, t)
+	}
+	return b.taken[at]
+}
+
+// taking is where the words of a step take something off a thing.
+type taking struct {
+	text *text
+	upto int
+	from *thing
+}
+
+func (b *bindings) takeShare(n noun, t *thing) float64 {
 	switch {
 	case n.rest && n.share == 0:
 		return t.left

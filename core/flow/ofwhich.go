@@ -19,13 +19,13 @@ func widened(refs []recipe.Ref, t *thing) {
 
 // of notes which line of what was made a reference means; where several are
 // meant, the whole is.
-func (b *bindings) of(p portion, refs []recipe.Ref) {
+func (b *bindings) of(p portion, share float64, refs []recipe.Ref) {
 	if len(refs) == 0 || b.goingInto && larder.Wets(b.lines[p.line].food) {
 		return // "into the warm cream", with all that is mixed with it
 	}
 	r := &refs[len(refs)-1]
 	if r.Made != nil && r.Of != "" && r.Of != b.lines[p.line].ref && (b.takesAway() || b.tech.Family == "cut" && b.tech.Joins == "") {
-		b.several = append(b.several, recipe.Ref{Made: r.Made, Share: 1, Of: b.lines[p.line].ref})
+		b.several = append(b.several, recipe.Ref{Made: r.Made, Share: round(share), Of: b.lines[p.line].ref})
 		return
 	}
 	switch {

@@ -21,11 +21,11 @@ func (t *text) signs(cue [2]int) []recipe.Sign {
 	var out []recipe.Sign
 	whole := t.slice(from, cue[1])
 	for begin, i := from, from; i <= cue[1]; i++ {
-		if i < cue[1] && !t.lang.Lines.And[t.low(i)] {
+		if i < cue[1] && !t.lang.Lines.And[t.low(i)] && !t.lang.Exceptions[t.low(i)] {
 			continue
 		}
 		if text := strings.Trim(t.slice(begin, i), " ,"); i > begin && text != "" {
-			s := recipe.Sign{Text: text, Says: t.saysOfWhat(text)}
+			s := recipe.Sign{Text: text, Says: t.saysOfWhat(text), But: len(out) > 0 && t.lang.Exceptions[t.low(begin-1)]}
 			if !t.looksGoing(begin) {
 				s.Text = t.withVerb(text, whole) // but "starting to brown"
 			}

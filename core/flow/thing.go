@@ -88,6 +88,8 @@ type bindings struct {
 	things []*thing
 	// titles are the names with a joining word that steps have given.
 	titles [][]string
+	// taken is what the words of the steps have taken off things.
+	taken map[taking]float64
 	// lettersLeft is how much of the method is still read.
 	lettersLeft int
 	// besideOthers tells that the clause at hand says with what it is done.
@@ -182,7 +184,7 @@ func (b *bindings) takesFrom(found []referent) {
 }
 
 func (r *Reader) bindings(d *recipe.Dish) *bindings {
-	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}}
+	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}, taken: map[taking]float64{}}
 	for c := range d.Components {
 		b.partNames = append(b.partNames, larder.Words(d.Components[c].Name))
 		for j := range d.Components[c].Lines {

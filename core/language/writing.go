@@ -11,10 +11,10 @@ import (
 // Writing holds the words by which a method is written, in fields that bear the
 // names of the keys in writing.yaml.
 type Writing struct {
-	The, Of, And, More, For, Until, It, Them, Everything, Mixture, To, In, With, Into, Inside, Add string
-	Minute, Minutes, Hours, Again, Boil, Simmer, Mix, Put                                          string
-	StirIn                                                                                         string `yaml:"stir-in"`
-	SamePan                                                                                        string `yaml:"samepan"`
+	The, Of, And, But, More, For, Until, It, Them, Everything, Mixture, To, In, With, Into, Inside, Add string
+	Minute, Minutes, Hours, Again, Boil, Simmer, Mix, Put                                               string
+	StirIn                                                                                              string `yaml:"stir-in"`
+	SamePan                                                                                             string `yaml:"samepan"`
 	// Few are some of several things, Part some of one.
 	Few, Part string
 	// LittleOf is a little of what is listed, LittleMore of what is used up.

@@ -36,6 +36,7 @@ type UseWhen struct {
 	Verbs     []string `yaml:"verbs"`
 	Later     []string `yaml:"later"`
 	Said      []string `yaml:"said"`
+	Vessel    []string `yaml:"vessel"`
 	Told      []string `yaml:"told"`
 	Written   []string `yaml:"written"`
 	Unwritten []string `yaml:"unwritten"`

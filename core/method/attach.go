@@ -44,6 +44,32 @@ func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) boo
 	return true
 }
 
+// putsIn gives what was made for the dish, and what nothing takes once it is made, a step that takes it: before the end.
+func (c *Carrier) putsIn(p *plan, a *swap.Adaptation, g *flow.Graph, i int) bool {
+	comp, changed := &a.Components[i], false
+	for _, s := range p.inOrder() {
+		if p.home(s.component) != i || s.component != i || len(comp.Steps) == 0 || !c.madeForNothing(p, g, s) {
+			continue
+		}
+		things := c.listing([]named{{text: c.words().The + " " + s.name}})
+		step := swap.Step{Step: recipe.Step{Text: larder.Capital(c.words().Add) + " " + things + ".", Lines: slices.Clone(s.lines)}, From: []int{}, Change: swap.Added, Why: c.words().Missing}
+		comp.Steps, changed = slices.Insert(comp.Steps, p.closingStep(comp), step), true
+	}
+	return changed
+}
+
+// madeForNothing tells whether something stands in that is made, and that no step takes then.
+func (c *Carrier) madeForNothing(p *plan, g *flow.Graph, s *standIn) bool {
+	if s.gone || len(s.lines) == 0 || len(s.book.Prepare) == 0 || len(p.path(s.node)) == 0 && !s.flesh() {
+		return false
+	}
+	return !slices.ContainsFunc(g.Nodes, func(n flow.Node) bool {
+		step := stepOf(p.a, n.Action.ID)
+		made := step != nil && step.Prepares != "" && madeAtOnce(c.book.Larder().SwapNamed(step.Prepares), s.book)
+		return !made && slices.ContainsFunc(s.lines, func(line int) bool { return n.Reaches(g.Line(s.component, line)) })
+	})
+}
+
 // doneOnLine says the work that a line was listed for, on another: the milk "to soak the bread".
 func (p *plan) doneOnLine(comp *swap.Component, at int) (host int, work string) {
 	l, w, lang := &comp.Lines[at], p.c.words(), p.c.book.Larder().Language()
@@ -185,6 +211,11 @@ func (p *plan) beside(comp *swap.Component, i, line int) int {
 			}
 		}
 	}
+	return p.closingStep(comp)
+}
+
+// closingStep is where among the steps something goes in before the dish is closed.
+func (p *plan) closingStep(comp *swap.Component) int {
 	var parts []part
 	for n := range comp.Steps {
 		parts = append(parts, part{nodes: comp.Steps[n].Nodes})

@@ -228,7 +228,7 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 	for k, x := range all {
 		text := x.Text
 		if k == len(all)-1 {
-			text += batch + p.rolledOut(s)
+			text += batch + p.rolledOut(s) + p.cutUp(s)
 		}
 		if early && k == 0 { // it begins with its first step, whichever stands overnight
 			text = words.EveningBefore + lowered(text)

@@ -219,6 +219,9 @@ func (p *plan) restOfCue(n *flow.Node) string {
 	var kept []string
 	gone := false
 	for k, s := range n.Action.Words.Signs {
+		if s.But && len(kept) == 0 {
+			continue // it limits what is gone
+		}
 		if now := p.subjectNow(n, s, n.Action.Words.Signs[k+1:]); now != "" {
 			kept = append(kept, now)
 			continue
@@ -232,14 +235,17 @@ func (p *plan) restOfCue(n *flow.Node) string {
 		} else if gone || p.gone(n, s.Text, s.Points) {
 			continue // "nearly dry", of the beef
 		}
-		if !gone {
+		if !gone && s.But {
+			kept[len(kept)-1] += " " + words.But + " " + s.Text
+		} else if !gone {
 			kept = append(kept, s.Text)
 		}
 	}
-	if text := words.Until + " " + strings.Join(kept, " "+words.And+" "); len(kept) == 0 || text == n.Action.Cue {
+	text := words.Until + " " + strings.Join(kept, " "+words.And+" ")
+	if len(kept) == 0 || text == n.Action.Cue {
 		return ""
 	}
-	return words.Until + " " + strings.Join(kept, " "+words.And+" ")
+	return text
 }
 
 // takesColour tells whether a sign is the look of a surface in dry heat, which flesh and what stands for it

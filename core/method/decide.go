@@ -64,7 +64,7 @@ func (p *plan) decide(i int) {
 	switch {
 	case n.Technique.Family == "wet heat" && p.onBodies(i) && p.inListedLiquor(n):
 		p.withoutSubject(i)
-	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i):
+	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.dustsWhatIsGone(i), p.ofMerged(i), p.keepsOfGone(i):
 		d.drop = true
 	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i), p.poursNoFatOff(i):
 		d.drop = true
@@ -72,7 +72,7 @@ func (p *plan) decide(i int) {
 		d.silent = true
 	case p.intoNothing(i), p.neverLeft(i):
 		d.drop = true
-	case n.Is("off-heat") && p.onlyDropped(i), p.seasonsNothing(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i):
+	case n.Is("off-heat") && p.onlyDropped(i), p.seasonsNothing(i), p.stirsWhatIsGone(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)

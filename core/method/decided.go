@@ -23,6 +23,7 @@ func (c *Carrier) decided(p *plan, a *swap.Adaptation, dec swap.Decisions, g **f
 			name(&p.dish.Components[i], comp, i)
 			changed = true
 		}
+		changed = c.putsIn(p, a, *g, i) || changed
 		changed = c.figures(comp, dec.Figures) || changed
 		changed = own(comp, dec.Wording) || changed
 	}

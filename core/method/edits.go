@@ -254,6 +254,8 @@ const (
 	flakesUse = "flakes"
 	// scrambleUse is that of eggs stirred in a pan until they set in curds.
 	scrambleUse = "scramble"
+	// bitsUse is that of eggs which are boiled hard and chopped or mashed.
+	bitsUse = "bits"
 )
 
 // countsGone tells whether words that say how something is done count pieces ("one at a

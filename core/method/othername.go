@@ -199,6 +199,9 @@ func (p *plan) ownName(name string, lines []int) bool {
 		}
 		own := larder.Words(s.was.Name)
 		last := words[len(words)-1]
+		if s.class == larder.Egg && p.l.Language().EggParts[larder.Singular(last)] > 0 {
+			return true // "the whites"
+		}
 		return slices.Contains(own, last) && !(p.l.Language().Products[last] && len(own) > 1)
 	})
 }

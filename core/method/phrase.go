@@ -228,10 +228,13 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			share = noun.Refs[k].Share
 		}
 		if s := w.stand[line]; s != nil && k < len(noun.Refs) && w.l.Language().EggParts[noun.Refs[k].Part] > 0 {
-			if first, said := w.parted[line]; said && first != at {
+			first, said := w.parted[line]
+			if said = said && first != at; said && !inBits(s) {
 				continue // yolks and whites are one thing now, and it is in
 			}
-			w.parted[line], share = at, 1
+			if w.parted[line] = at; !inBits(s) {
+				share = 1
+			}
 		}
 		if s := w.stand[line]; s != nil {
 			if w.onlyPoured(s) {

@@ -190,7 +190,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 		if s.gone || len(s.lines) == 0 {
 			continue
 		}
-		minutes, prepared, used := 0.0, len(s.book.Prepare) == 0 || s.boiledIn(), false
+		minutes, prepared := 0.0, len(s.book.Prepare) == 0 || s.boiledIn()
 		var nodes []int
 		for _, line := range s.lines {
 			nodes = append(nodes, g.Line(s.component, line))
@@ -205,7 +205,6 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				prepared = true
 				continue
 			}
-			used = true
 			if step != nil && !prepared && len(step.From) > 0 {
 				c.tell(step, swap.TooEarly, s.name)
 				prepared = true
@@ -221,7 +220,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				break
 			}
 		}
-		if !used && len(s.book.Prepare) > 0 && (len(p.path(s.node)) > 0 || s.flesh()) {
+		if c.madeForNothing(p, g, s) {
 			if last := lastDone(&p.a.Components[p.home(s.component)]); last != nil {
 				c.tell(last, swap.UnusedLine, s.name)
 			}

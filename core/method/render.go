@@ -118,7 +118,8 @@ func (p *plan) cooksDry(i int) bool {
 // rendered tells whether an action fries nothing but flesh in the fat that runs out of it.
 func (p *plan) rendered(i int) bool {
 	n := &p.graph.Nodes[i]
-	if n.Technique.Family != "dry heat" && !(n.Is("cook") && !n.Liquid) || p.fatIn(i) || len(n.To) == 0 {
+	overHeat := n.Technique.Family == "dry heat" || !n.Liquid && (n.Is("cook") || n.Is("place") && n.Action.Heat != "")
+	if !overHeat || p.fatIn(i) || len(n.To) == 0 {
 		return false
 	}
 	return !slices.ContainsFunc(p.subjects(i), func(line int) bool {

@@ -57,6 +57,16 @@ func (p *plan) dustedForPan(i int) bool {
 	return false
 }
 
+// dustsWhatIsGone tells whether an action dusts, with no more than a thickener and what seasons it, what has not gone in
+// yet.
+func (p *plan) dustsWhatIsGone(i int) bool {
+	n := &p.graph.Nodes[i]
+	if n.Technique.Family != "coat" || len(n.Inputs) == 0 || !slices.ContainsFunc(n.With, p.thickens) || slices.ContainsFunc(n.With, func(line int) bool { return !p.thickens(line) && !p.dusts(line) }) {
+		return false
+	}
+	return len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return p.there(line, i) && p.begun(line, i) })
+}
+
 // dustsNothing tells whether an action seasons, or lays out, flour in which nothing is turned any more.
 func (p *plan) dustsNothing(i int) bool {
 	n := &p.graph.Nodes[i]

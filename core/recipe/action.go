@@ -73,6 +73,8 @@ type Sign struct {
 	// that has become then: "tender".
 	Says          bool
 	Points, State string
+	// But tells that it only limits the one before it: "but still runny on top".
+	But bool
 }
 
 // Phrase is one or several things that hang on a verb, by themselves or under a

@@ -136,7 +136,8 @@ func (l *layout) block(b block) {
 		b.text = l.withoutYield(b.text)
 	}
 	if l.serves(b) {
-		if l.mode == before && len(l.waiting) == 1 && !(l.quantityFirst(l.waiting[0].text) && unicode.IsNumber([]rune(l.waiting[0].text)[0])) {
+		alone := len(l.waiting) == 1 && !(l.quantityFirst(l.waiting[0].text) && unicode.IsNumber([]rune(l.waiting[0].text)[0]))
+		if l.mode == before && (alone || len(l.waiting) == 2 && !l.amounts(l.waiting) && namesAPart(l.waiting[0]) && namesAPart(l.waiting[1])) {
 			l.waiting[0].heading = true // what stands above the servings is the name of the dish
 		}
 		return

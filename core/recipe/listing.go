@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"slices"
 	"strings"
 )
 
@@ -14,6 +15,9 @@ func (l *layout) beforeRecipe(b block) {
 	}
 	if b.blank && !l.quantityFirst(l.waiting[n-2].text) {
 		return // a title that is a food's name, then the first ingredient
+	}
+	if n == 2 && !l.amounts(l.waiting) {
+		return // a title that is a food's name, then a place that is one too
 	}
 	first := n - 2
 	for first > 0 && !l.waiting[first].blank && (l.listLike(l.waiting[first-1]) || first > 1 && l.countsFood(l.waiting[first-1])) {
@@ -30,6 +34,11 @@ func (l *layout) beforeRecipe(b block) {
 func (l *layout) countsFood(b block) bool {
 	_, numbered := firstNumber(b.text)
 	return numbered && !b.heading && !b.leads && len(strings.Fields(b.text)) <= longestUnknown && l.line(b.text).Food != nil
+}
+
+// amounts tells whether any of some blocks gives an amount, or stands in a list.
+func (l *layout) amounts(run []block) bool {
+	return slices.ContainsFunc(run, func(b block) bool { return b.bullet || b.numbered || l.quantityFirst(b.text) })
 }
 
 // titles tells whether the first block of a text is the name of the dish though

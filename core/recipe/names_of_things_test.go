@@ -111,3 +111,27 @@ func TestFreeOfAPlantIsStillAnAnimals(t *testing.T) {
 		}
 	}
 }
+
+// A spice that is named for the flesh it goes with may or may not hold any, and keeps being a spice; flesh that is
+// named for its spice stays flesh.
+func TestASpiceNamedForFleshIsAsked(t *testing.T) {
+	r := reader(t)
+	for text, want := range map[string]struct {
+		food   string
+		origin larder.Origin
+		check  bool
+	}{
+		"4 tbsp Malaysian meat curry powder": {"curry-powder", larder.Mixed, true},
+		"2 tsp fish curry powder":            {"curry-powder", larder.Mixed, true},
+		"2 tbsp mild curry powder":           {"curry-powder", larder.FromPlant, false},
+		"4 curry powder chicken thighs":      {"chicken-thigh", larder.FromAnimal, false},
+		"500 g minced meat, paprika":         {"", larder.FromAnimal, false},
+	} {
+		line := r.Line(text, measure.Metric)
+		require.Equal(t, want.origin, line.Origin, text)
+		require.Equal(t, want.check, line.Check, text)
+		if want.food != "" {
+			require.Equal(t, want.food, line.FoodID(), text)
+		}
+	}
+}

@@ -1,0 +1,61 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/language"
+	"yembra/core/larder"
+)
+
+// cutUp is the sentence with which a stand-in that is made whole is cut as the list had what it stands for cut ("4
+// sausages, thickly sliced"): empty where that is cut in the method, or the stand-in is in pieces as it is.
+func (p *plan) cutUp(s *standIn) string {
+	if !s.is(larder.Carved) || s.chosen == nil {
+		return ""
+	}
+	for clause := range strings.SplitSeq(strings.ToLower(s.was.Preparation), ",") {
+		words := strings.Fields(clause)
+		at := slices.IndexFunc(words, func(w string) bool { return p.cutAs(s, w) != "" })
+		if at < 0 {
+			continue
+		}
+		how := words[:at]
+		for k, w := range how { // "skinned and thickly sliced"
+			if p.l.Language().Conjunctions[w] {
+				how = words[k+1 : at]
+			}
+		}
+		said := append([]string{p.cutAs(s, words[at]), p.c.words().The, s.name}, how...)
+		return " " + larder.Capital(strings.Join(append(said, words[at+1:]...), " ")) + "."
+	}
+	return ""
+}
+
+// cutAs is the verb with which a stand-in is cut where a word of the list says that the original was ("diced": slice);
+// empty where it says nothing of the kind.
+func (p *plan) cutAs(s *standIn, word string) string {
+	for _, r := range p.l.Language().Verb(word) {
+		if r.Form != language.Past {
+			continue
+		}
+		senses := p.l.Language().Senses(r.Lemma)
+		plain := slices.IndexFunc(senses, func(s language.Sense) bool { return len(s.Keys) == 0 })
+		if plain < 0 {
+			continue
+		}
+		way := p.l.Technique(senses[plain].Technique)
+		if way == nil || way.Family != "cut" {
+			continue
+		}
+		rule := p.l.CarryRuleFor(way, r.Lemma, s.chosen.Use, s.class, s.states)
+		switch {
+		case rule == nil || rule.Then == larder.CarryDrop:
+		case rule.Then == larder.CarrySay:
+			return rule.Does()
+		default:
+			return r.Lemma
+		}
+	}
+	return ""
+}

@@ -1,6 +1,8 @@
 package knowledge_test
 
 import (
+	"io/fs"
+	"strings"
 	"testing"
 	"testing/fstest"
 
@@ -64,4 +66,18 @@ func TestTraditionalDishesOfAllCountries(t *testing.T) {
 	for _, c := range l.Countries() {
 		require.Positive(t, of[c.Code], c.Name)
 	}
+}
+
+// A line that begins with # is a remark: a row whose first cell began so would be passed over without a word.
+func TestNoRowIsTakenForARemark(t *testing.T) {
+	require.NoError(t, fs.WalkDir(knowledge.Shipped(), ".", func(name string, _ fs.DirEntry, err error) error {
+		if err != nil || !strings.HasSuffix(name, ".csv") {
+			return err
+		}
+		text, err := fs.ReadFile(knowledge.Shipped(), name)
+		for n, line := range strings.Split(string(text), "\n") {
+			require.Falsef(t, strings.HasPrefix(line, "#") && !strings.HasPrefix(line, "# "), "%s, line %d: %s", name, n+1, line)
+		}
+		return err
+	}))
 }

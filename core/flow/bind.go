@@ -161,6 +161,8 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				b.refMade(b.otherBase(r), 1, r, into) // "lay one along each strip"
 			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && b.r.lang.Products[n.head()] && !slices.Contains(r.inputs, b.focus) && b.focus != nil:
 				b.refMade(b.focus, 1, r, into) // "lay the fish on the sauce" that is in hand
+			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && !n.pronoun && b.listedAs(n, x.made) != nil:
+				b.refMade(b.listedAs(n, x.made), 1, r, into) // "stuff the mixture into the shells", in the part of that name
 			case x.made != nil:
 				r.liquor = b.r.lang.Liquors[n.head()] && n.owner == nil
 				if r.liquor && b.tech.Name == reserveTechnique {
@@ -199,6 +201,16 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 		b.spoken(n, found, (*into)[before:])
 		b.spreadOn(n, r)
 	}
+}
+
+// listedAs is what holds the line that a noun names, where that is something else than what goes into it; nil where it is not.
+func (b *bindings) listedAs(n noun, in *thing) *thing {
+	for _, x := range b.direct(n) {
+		if t := b.held(*x.portion); t != nil && t != in && b.open(t) {
+			return t
+		}
+	}
+	return nil
 }
 
 // mention notes which lines a noun speaks of.

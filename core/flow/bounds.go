@@ -8,11 +8,12 @@ import (
 // boundary finds where the clause ends that goes on at i: at a mark, or at the
 // comma or conjunction behind which another order begins.
 func (p *parser) boundary(i, upto int) int {
-	cue, timed, shaped := false, false, false
+	cue, timed, shaped, ranged := false, false, false, i
 	for k := i; k < upto; k++ {
 		shaped = shaped || p.intoShape(k, upto)
-		if c, ok := p.time(k); ok && !c.aside && p.lang.Prepositions[p.low(k-1)] == "for" {
-			timed = true
+		if c, ok := p.time(k); ok && !c.aside {
+			ranged = c.upto // "50 minutes - 1 hour"
+			timed = timed || p.lang.Prepositions[p.low(k-1)] == "for"
 		}
 		switch {
 		case p.mark(k, "("):
@@ -21,7 +22,7 @@ func (p *parser) boundary(i, upto int) int {
 			}
 		case p.is(k, p.lang.Until):
 			cue = true
-		case p.mark(k, ";!?"), p.mark(k, "-") && !p.words[k].Glued:
+		case p.mark(k, ";!?"), p.mark(k, "-") && !p.words[k].Glued && k >= ranged:
 			return k
 		case p.mark(k, ":"):
 			if c, ok := p.time(k + 1); ok && !c.aside {

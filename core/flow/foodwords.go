@@ -137,9 +137,13 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 					listed[w] = true
 				}
 			}
-			for _, w := range larder.Words(l.Text) {
+			text := larder.Words(l.Text)
+			for k, w := range text {
 				if r.lang.Lines.Parts[w] != "" {
 					listed[w] = true // "zest and juice of 3 lemons"
+				}
+				if k > 0 && len(words) > 0 && w == words[0] && r.lang.AdjectiveVerbs[text[k-1]] {
+					pairs[[2]string{text[k-1], w}] = true // "brown crabmeat", beside the white
 				}
 			}
 		}

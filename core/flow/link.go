@@ -141,7 +141,7 @@ func (b *body) lasting(i, at int, c clock, role string) int {
 // purposed reads the verb behind "to": what it is done for, or with "use it to
 // line the tin" what is really done.
 func (b *body) purposed(at int, lemma string, n int) int {
-	if b.sense.Technique != innerVerb {
+	if b.sense.Technique != language.Inner {
 		if t := b.technique(b.senseOf(lemma, at, b.upto).Technique); t != nil && t.Family == "rest" && b.ends(at+n, b.upto) && b.inner == "" && b.technique(b.sense.Technique).Family == "assemble" {
 			b.upto = at
 			return at // "spread on a plate to cool"
@@ -149,18 +149,16 @@ func (b *body) purposed(at int, lemma string, n int) int {
 		b.purpose = lemma
 		return at + n
 	}
-	if len(b.clause.objects) > 0 {
-		b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: b.clause.objects, from: b.clause.objects[0].from})
-		b.clause.objects = nil
+	if len(b.clause.objects) == 0 {
+		b.clause.objects = []noun{{from: at, upto: at, pronoun: true}} // "use to fill the shells": with what is in hand
 	}
+	b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: b.clause.objects, from: b.clause.objects[0].from})
+	b.clause.objects = nil
 	b.lemma, b.clause.said = lemma, lemma
 	b.sense = b.senseOf(lemma, at, b.upto)
 	b.start, b.width = at, n
 	return at + n
 }
-
-// innerVerb is the technique of verbs that only lead to another.
-const innerVerb = "#inner"
 
 // addsAt tells whether an order that adds something stands at i: "pour in the milk".
 func (p *parser) addsAt(i int) bool {

@@ -218,11 +218,22 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 		}
 		for w := range b.lines[i].said {
 			if orders := b.r.lang.Orders(w); slices.Contains(orders, t.Name) || t.InHot != "" && slices.Contains(orders, t.InHot) || t.Name == "grease" && b.r.lang.Vessels[w] {
-				b.refPortion(noun{}, portion{i, ""}, r, &r.action.With)
+				b.refPortion(noun{share: b.besidesIt(i)}, portion{i, ""}, r, &r.action.With)
 				return
 			}
 		}
 	}
+}
+
+// besidesIt is the share of a line that stands for what it sets aside for the work at hand besides what it measures: "200 g
+// butter, plus extra for greasing"; 0 where it is all for that.
+func (b *bindings) besidesIt(line int) float64 {
+	l := &b.lines[line]
+	grams, little := l.line.Mass(), b.r.larder.SmallUseFor(b.tech, l.food.Kind, l.food.Animal)
+	if !b.extra(l) || grams == 0 || little == nil {
+		return 0
+	}
+	return min(little.Grams/grams, 1)
 }
 
 // inFat tells whether a thing has been put into fat already.

@@ -8,13 +8,29 @@ import (
 	"yembra/core/lex"
 )
 
+// sizesVessel tells whether a length at i is that of the vessel that the name goes on to: "a deep 22 cm square cake tin".
+func (t *text) sizesVessel(i, upto int) bool {
+	if t.lang.Lengths[t.low(i+1)] == 0 {
+		return false
+	}
+	for k := i + 2; k <= min(upto-1, i+farthestName+1); k++ {
+		switch {
+		case t.lang.Vessels[t.low(k)]:
+			return true
+		case t.ends(k, upto), t.mark(k, ","), t.conj(k), t.lang.Prepositions[t.low(k)] != "":
+			return false
+		}
+	}
+	return false
+}
+
 // stops tells whether a name ends before the word at i.
 func (t *text) stops(i, start, upto int, inner bool) bool {
 	if t.words[i].Kind == lex.Mark {
 		return !t.mark(i, "'’-") || t.mark(i, "-") && !t.words[i].Glued
 	}
 	if t.words[i].Kind == lex.Number {
-		return i > start && !t.adjectives(start, i) && !t.crosses(i-1) && !(t.lang.Lengths[t.low(i+1)] > 0 && t.lang.Vessels[t.low(i+2)] || t.lang.Lengths[t.low(i+1)] > 0 && t.lang.Vessels[t.low(i+3)])
+		return i > start && !t.adjectives(start, i) && !t.crosses(i-1) && !t.sizesVessel(i, upto)
 	}
 	if i > start && t.lang.Measures[t.low(i)] && t.number(i-1) {
 		return false // "a greased 1.5 litre basin"
@@ -41,7 +57,7 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 		return true // "the chicken next to it"
 	case t.lang.Particles[w] && named, t.is(i, t.lang.Exceptions) && named:
 		return true
-	case t.is(i, t.lang.Pronouns) && named, t.is(i, t.lang.Articles) && named, named && t.relative(i) > 0:
+	case t.is(i, t.lang.Pronouns) && named && !t.lang.Ones[w], t.is(i, t.lang.Articles) && named, named && t.relative(i) > 0:
 		return true
 	case t.adverb(i) && named && !t.foods(t.words[i].norm) && !t.modifies(i, upto):
 		return true

@@ -194,7 +194,7 @@ func (r *Reader) action(b *bindings, step *recipe.Step, c *clause, id string, fr
 	var a *recipe.Action
 	question := ""
 	focus, base := b.focus, b.base
-	if c.sense.Technique != noWork {
+	if c.sense.Technique != language.NoWork && c.sense.Technique != language.Inner {
 		a, question = b.bind(c, fmt.Sprintf("%s.a%d", id, len(step.Actions)))
 	}
 	if a == nil {
@@ -263,9 +263,6 @@ func (r *Reader) Step(text string, lines []recipe.Line) recipe.Step {
 	r.Dish(&d)
 	return d.Components[0].Steps[0]
 }
-
-// noWork is the technique of verbs that order nothing: "leave the rest whole".
-const noWork = "-"
 
 // span turns a run of words into offsets in characters.
 func (t *text) span(from, upto int) (int, int) {

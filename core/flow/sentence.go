@@ -188,7 +188,7 @@ func (p *parser) passive(i, upto int, n noun) int {
 		}
 		c := &clause{lemma: lemma, from: i, objects: []noun{n}}
 		b := body{parser: p, clause: c, upto: p.boundary(n.upto+width, upto), start: n.upto, width: width}
-		if c.sense = p.senseOf(lemma, n.upto, b.upto); c.sense.Technique == "" || c.sense.Technique == noWork {
+		if c.sense = p.senseOf(lemma, n.upto, b.upto); c.sense.Technique == "" || c.sense.Technique == language.NoWork {
 			continue
 		}
 		b.takeFront()
@@ -214,7 +214,7 @@ func (p *parser) inverted(i, upto int) int {
 		}
 		c := &clause{lemma: lemma, from: i}
 		b := body{parser: p, clause: c, upto: p.boundary(i+1+width, upto), start: i, width: 1 + width}
-		if c.sense = p.senseOf(lemma, i, b.upto); c.sense.Technique == "" || c.sense.Technique == noWork {
+		if c.sense = p.senseOf(lemma, i, b.upto); c.sense.Technique == "" || c.sense.Technique == language.NoWork {
 			continue
 		}
 		p.claim(i)

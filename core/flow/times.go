@@ -22,8 +22,23 @@ type clock struct {
 }
 
 // time reads a length of time that begins at i: "about 10 minutes", "another
-// hour and a half", "overnight".
+// hour and a half", "overnight", "50 minutes to 1 hour".
 func (t *text) time(i int) (clock, bool) {
+	c, ok := t.oneTime(i)
+	if !ok || c.aside || c.per > 0 {
+		return c, ok
+	}
+	figures := &t.lang.Lines.Figures
+	if !t.mark(c.upto, "-–~") && !t.is(c.upto, figures.Upto) && !(t.is(i, figures.Between) && t.is(c.upto, figures.And)) {
+		return c, true
+	}
+	if more, ok := t.oneTime(c.upto + 1); ok && !more.aside && more.per == 0 && more.span.High > c.span.High {
+		c.span.High, c.upto = more.span.High, more.upto
+	}
+	return c, true
+}
+
+func (t *text) oneTime(i int) (clock, bool) {
 	if m := t.lang.TimesWhole[t.low(i)]; m > 0 {
 		return clock{span: measure.Exactly(m), upto: i + 1}, true
 	}

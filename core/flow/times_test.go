@@ -11,6 +11,13 @@ import (
 func TestTimesAndHeat(t *testing.T) {
 	for said, want := range map[string]*measure.Span{
 		"Simmer for 10 minutes.":                              {Low: 10, High: 10},
+		"Bake for 45 minutes to 1 hour.":                      {Low: 45, High: 60},
+		"Bake for 50 mins - 1 hr until firm.":                 {Low: 50, High: 60},
+		"Bake for 45 min-1 hour.":                             {Low: 45, High: 60},
+		"Bake for 1 hr to 1 hr 15 mins.":                      {Low: 60, High: 75},
+		"Cook for between 45 minutes and 1 hour.":             {Low: 45, High: 60},
+		"Boil for 20 minutes to an hour and a half.":          {Low: 20, High: 90},
+		"Steam for 10 minutes - 5 minutes longer if thick.":   {Low: 10, High: 10},
 		"Simmer for 1 1/2 hours.":                             {Low: 90, High: 90},
 		"Simmer 2-2½ hours.":                                  {Low: 120, High: 150},
 		"Bake for an hour and a quarter.":                     {Low: 75, High: 75},

@@ -1,6 +1,10 @@
 package flow
 
-import "slices"
+import (
+	"slices"
+
+	"yembra/core/language"
+)
 
 // verbless reads an order that leaves out its verb: "Chicken in, 3 minutes", "Lid
 // on". It returns i where there is none.
@@ -19,7 +23,7 @@ func (p *parser) verbless(i, upto int, n noun) int {
 	}
 	c := &clause{lemma: lemma, from: i, objects: all}
 	b := body{parser: p, clause: c, upto: p.boundary(n.upto+1, upto), start: n.upto, width: 0}
-	if c.sense = p.senseOf(lemma, n.from, b.upto); c.sense.Technique == "" || c.sense.Technique == noWork {
+	if c.sense = p.senseOf(lemma, n.from, b.upto); c.sense.Technique == "" || c.sense.Technique == language.NoWork {
 		return i
 	}
 	b.takeFront()

@@ -31,6 +31,13 @@ type Sense struct {
 	Keys      [][]string
 }
 
+// The techniques of the table of verbs that are none: NoWork is that of verbs which order nothing ("leave the rest whole"),
+// Inner that of those which only lead to another ("use it to line the tin").
+const (
+	NoWork = "-"
+	Inner  = ">inner"
+)
+
 type verbTable struct {
 	forms  map[string][]Reading
 	longer map[string][][]string // verbs of several words, by the first

@@ -48,6 +48,8 @@ type Writing struct {
 	TasteGone string `yaml:"tasteGone"`
 	// WashGone says it of something with which only an animal was washed.
 	WashGone string `yaml:"washGone"`
+	// DustGone says it of flour in which something was turned that is not fried.
+	DustGone string `yaml:"dustGone"`
 	// Strew is how a small addition goes over a dish that has nothing to stir into.
 	Strew string
 	// BeforeShaped stands before how it goes into a mix that is shaped then.

@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+
+	"yembra/core/language"
 )
 
 // Plausible bounds of the whole-larder check.
@@ -51,7 +53,7 @@ func (l *Larder) Check() []string {
 func (c *checker) verbs() {
 	for _, v := range c.larder.language.Verbs() {
 		for _, s := range c.larder.language.Senses(v) {
-			if s.Technique != "-" && c.larder.Technique(s.Technique) == nil {
+			if s.Technique != language.NoWork && s.Technique != language.Inner && c.larder.Technique(s.Technique) == nil {
 				c.say("verb %s: no technique %q", v, s.Technique)
 			}
 		}

@@ -99,7 +99,7 @@ func (p *plan) onlyFlavoured(line int) bool {
 	if line < 0 || p.stand[line] != nil {
 		return false
 	}
-	if p.onlyForBroth(line) || p.onlyWashed(line) || p.seasoned[line] && !p.namedElsewhere(line, -1) {
+	if p.onlyForBroth(line) || p.onlyWashed(line) || p.onlyForDust(line) || p.seasoned[line] && !p.namedElsewhere(line, -1) {
 		return true
 	}
 	strained := false

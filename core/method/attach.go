@@ -44,30 +44,68 @@ func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) boo
 	return true
 }
 
-// putsIn gives what was made for the dish, and what nothing takes once it is made, a step that takes it: before the end.
+// putsIn gives what was made for the dish, and what nothing takes once it is made, a step that takes it: before the end,
+// what goes by one name at once.
 func (c *Carrier) putsIn(p *plan, a *swap.Adaptation, g *flow.Graph, i int) bool {
-	comp, changed := &a.Components[i], false
+	comp, taken := &a.Components[i], c.takenUp(p, a, g)
+	var names []named
+	var lines []int
 	for _, s := range p.inOrder() {
-		if p.home(s.component) != i || s.component != i || len(comp.Steps) == 0 || !c.madeForNothing(p, g, s) {
+		if p.home(s.component) != i || s.component != i || !p.madeForNothing(s, taken) {
 			continue
 		}
-		things := c.listing([]named{{text: c.words().The + " " + s.name}})
-		step := swap.Step{Step: recipe.Step{Text: larder.Capital(c.words().Add) + " " + things + ".", Lines: slices.Clone(s.lines)}, From: []int{}, Change: swap.Added, Why: c.words().Missing}
-		comp.Steps, changed = slices.Insert(comp.Steps, p.closingStep(comp), step), true
+		lines = append(lines, s.lines...)
+		if !slices.ContainsFunc(names, func(o named) bool { return o.text == c.words().The+" "+s.name }) {
+			names = append(names, named{text: c.words().The + " " + s.name})
+		}
 	}
-	return changed
+	if len(names) == 0 || len(comp.Steps) == 0 {
+		return false
+	}
+	text := larder.Capital(c.words().Add) + " " + c.listing(names) + "."
+	step := swap.Step{Step: recipe.Step{Text: text, Lines: lines}, From: []int{}, Change: swap.Added, Why: c.words().Missing}
+	comp.Steps = slices.Insert(comp.Steps, p.closingStep(comp), step)
+	return true
+}
+
+// madeIn are the swaps that actions of a card make, by the actions.
+func (c *Carrier) madeIn(a *swap.Adaptation) map[string]*larder.Swap {
+	made := map[string]*larder.Swap{}
+	for i := range a.Components {
+		for n := range a.Components[i].Steps {
+			if s := &a.Components[i].Steps[n]; s.Prepares != "" {
+				for k := range s.Actions {
+					made[s.Actions[k].ID] = c.book.Larder().SwapNamed(s.Prepares)
+				}
+			}
+		}
+	}
+	return made
+}
+
+// takenUp are the stand-ins that an action takes which does not make them.
+func (c *Carrier) takenUp(p *plan, a *swap.Adaptation, g *flow.Graph) map[*standIn]bool {
+	made, of, taken := c.madeIn(a), map[int]*standIn{}, map[*standIn]bool{}
+	for _, s := range p.inOrder() {
+		for _, line := range s.lines {
+			of[g.Line(s.component, line)] = s
+		}
+	}
+	for i := range g.Nodes {
+		n := &g.Nodes[i]
+		making := made[n.Action.ID]
+		for _, line := range slices.Concat(n.To, n.With, n.Into) {
+			if s := of[line]; s != nil && !taken[s] && !madeAtOnce(making, s.book) {
+				taken[s] = true
+			}
+		}
+	}
+	return taken
 }
 
 // madeForNothing tells whether something stands in that is made, and that no step takes then.
-func (c *Carrier) madeForNothing(p *plan, g *flow.Graph, s *standIn) bool {
-	if s.gone || len(s.lines) == 0 || len(s.book.Prepare) == 0 || len(p.path(s.node)) == 0 && !s.flesh() {
-		return false
-	}
-	return !slices.ContainsFunc(g.Nodes, func(n flow.Node) bool {
-		step := stepOf(p.a, n.Action.ID)
-		made := step != nil && step.Prepares != "" && madeAtOnce(c.book.Larder().SwapNamed(step.Prepares), s.book)
-		return !made && slices.ContainsFunc(s.lines, func(line int) bool { return n.Reaches(g.Line(s.component, line)) })
-	})
+func (p *plan) madeForNothing(s *standIn, taken map[*standIn]bool) bool {
+	return !s.gone && len(s.lines) > 0 && len(s.book.Prepare) > 0 && (len(p.path(s.node)) > 0 || s.flesh()) && !taken[s]
 }
 
 // doneOnLine says the work that a line was listed for, on another: the milk "to soak the bread".
@@ -174,8 +212,10 @@ func (p *plan) withoutTaste(comp *swap.Component, lines []int) []int {
 			return false
 		}
 		l.Change, l.Why = swap.Dropped, p.c.words().TasteGone
-		if p.onlyWashed(p.graph.Named(*l.From)) {
+		if at := p.graph.Named(*l.From); p.onlyWashed(at) {
 			l.Why = p.c.words().WashGone
+		} else if p.onlyForDust(at) {
+			l.Why = p.c.words().DustGone
 		}
 		return true
 	})

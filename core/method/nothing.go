@@ -34,8 +34,8 @@ func (p *plan) seasonsNothing(i int) bool {
 // stirsWhatIsGone tells whether an action stirs, by no name, what only dropped work put there.
 func (p *plan) stirsWhatIsGone(i int) bool {
 	n := &p.graph.Nodes[i]
-	return n.Technique.Family == "mix" && len(n.Named)+len(n.Action.With) == 0 && p.allDropped(n.Inputs) && len(n.To) > 0 &&
-		!slices.ContainsFunc(n.To, func(line int) bool { return p.there(line, i) && p.begun(line, i) })
+	return n.Is("stir", "turn") && len(n.Named)+len(n.Action.With) == 0 && p.allDropped(n.Inputs) && len(n.To) > 0 &&
+		!slices.ContainsFunc(n.To, func(line int) bool { return p.inHand(line, i) })
 }
 
 // scaldsNothing tells whether water is poured over flesh that only lies in it for a while: salt fish, of which

@@ -186,6 +186,7 @@ func lastDone(comp *swap.Component) *swap.Step {
 // limits finds stand-ins that cook longer than they bear once they are in, or
 // that are used before they are made.
 func (c *Carrier) limits(p *plan, g *flow.Graph) {
+	taken := c.takenUp(p, p.a, g)
 	for _, s := range p.inOrder() {
 		if s.gone || len(s.lines) == 0 {
 			continue
@@ -220,7 +221,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 				break
 			}
 		}
-		if c.madeForNothing(p, g, s) {
+		if p.madeForNothing(s, taken) {
 			if last := lastDone(&p.a.Components[p.home(s.component)]); last != nil {
 				c.tell(last, swap.UnusedLine, s.name)
 			}

@@ -64,7 +64,29 @@ func (p *plan) dustsWhatIsGone(i int) bool {
 	if n.Technique.Family != "coat" || len(n.Inputs) == 0 || !slices.ContainsFunc(n.With, p.thickens) || slices.ContainsFunc(n.With, func(line int) bool { return !p.thickens(line) && !p.dusts(line) }) {
 		return false
 	}
-	return len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return p.there(line, i) && p.begun(line, i) })
+	return len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return p.inHand(line, i) })
+}
+
+// onlyForDust tells whether a line only dusted what is not fried any more, and no liquid takes it in that it would thicken.
+func (p *plan) onlyForDust(line int) bool {
+	dusted := false
+	for k := range p.graph.Nodes {
+		if !slices.Contains(p.graph.Nodes[k].Named, line) {
+			continue
+		}
+		if !p.deeds[k].drop || !p.dustedForPan(k) || p.slakesInto(line, k) >= 0 {
+			return false
+		}
+		dusted = true
+	}
+	return dusted
+}
+
+// inHand tells whether a line is there for an action: it was taken up before it, or something that is no fat for a pan
+// stands for it and has its place here.
+func (p *plan) inHand(line, i int) bool {
+	s := p.stand[line]
+	return p.there(line, i) && (s != nil && !p.c.fatLine(s.was) || p.begun(line, i))
 }
 
 // dustsNothing tells whether an action seasons, or lays out, flour in which nothing is turned any more.

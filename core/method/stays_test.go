@@ -29,8 +29,8 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			map[string]string{line("0"): "butter-bean-poultry"}, []string{"and their marinade"}, nil,
 		},
 		"minutes where the sign comes later": {
-			"Gravy\nServes 4\n\n250 g pork sausage\n3 tbsp flour\n500 ml vegetable stock\n\nMethod\n1. Crumble the sausage into a skillet and fry until no longer pink. Sprinkle over the flour, stir, and pour in the stock. Cook, stirring, until thick enough to coat the spoon.",
-			map[string]string{line("0"): "bean-fennel-sausage"}, []string{"Cook, stirring, for 10 minutes, add the bean sausage", "for 5 minutes more until thick"}, []string{"pink"},
+			"Gravy\nServes 4\n\n250 g pork sausage\n3 tbsp flour\n500 ml vegetable stock\n\nMethod\n1. Tip the sausage into a skillet and fry until no longer pink. Sprinkle over the flour, stir, and pour in the stock. Cook, stirring, until thick enough to coat the spoon.",
+			map[string]string{line("0"): "bean-fennel-sausage"}, []string{"Cook in a skillet, stirring, for 10 minutes, add the bean sausage", "for 5 minutes more until thick"}, []string{"pink"},
 		},
 		"a dish of done things stays in the slow oven for its crust": {
 			"Beans\nServes 4\n\n400 g tinned haricot beans\n4 confit duck legs\n2 onions\n300 ml vegetable stock\n\nMethod\n1. Simmer the beans and onions in the stock for 30 minutes. Brown the duck legs. Layer the beans and the duck in a deep dish and bake at 150 C for 3 hours.",

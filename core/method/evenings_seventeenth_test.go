@@ -1,0 +1,76 @@
+package method
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/swap"
+)
+
+// What went wrong on the cards of two evenings, each with what the rules that mended it now give.
+func TestCardsOfTwoEvenings(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"yolks and whites of boiled eggs are parted": {
+			"pepitoria", []string{"with a third of the chopped black-salt tofu and a ladleful", "with the rest of the chopped black-salt tofu and the parsley"}, []string{"whites"},
+		},
+		"what is made whole is cut in the dish, and a fat comes for bacon that stood over a fire": {
+			"kartoffelsuppe", []string{"Slice the bean sausage and warm it through", "Heat the vegetable oil in a large pot, add the onion and leek and sweat"}, nil,
+		},
+		"a fat that melts in a frying pan fries, and of a cue what is still there stays": {
+			"omurice", []string{"Heat half of the oil in a non-stick pan", "until just set underneath. Slide", "Repeat with the rest of the oil"}, []string{"cashew paste", "runny"},
+		},
+		"a spice named for meat is a spice": {
+			"kari-ayam", []string{"Mix the curry powder with a little water to a paste. Rub half of this over the mushrooms and tempeh and leave for 30 minutes."}, nil,
+		},
+		"a country that is a bird is no line": {
+			"gozleme", []string{"cook the gözleme one at a time for 2-3 minutes on each side"}, []string{"cauliflower"},
+		},
+		"the raw beef is the steak": {
+			"quick-beef-pho", []string{"Lay the mushroom slices on top, then ladle over the boiling broth"}, []string{"stock on top"},
+		},
+		"a tin is greased with what is extra": {
+			"parkin", []string{"Gently melt the syrup, treacle, sugar and oil together"}, []string{"cashew paste"},
+		},
+		"flour that only dusted goes": {
+			"cod-cheeks", []string{"add the rest of the oil and heat until hot"}, []string{"seasoned flour"},
+		},
+		"what is stuffed goes into the shells of the list": {
+			"stuffed-pasta-shells", []string{"Use a teaspoon to stuff the mixture into the shells."}, nil,
+		},
+		"brown crabmeat is no order": {
+			"crab-gratin", []string{"mustard and a quarter of the seaweed mushrooms and take off the heat", "Fold in the rest of the seaweed mushrooms"}, []string{"brown the"},
+		},
+		"sausage out of its skins is loose": {
+			"sausage-ragu-polenta", []string{"add the lentil mince"}, []string{"logs"},
+		},
+	})
+}
+
+// Under rules without oil a thickener is stirred into the liquid where nothing lies that it could dust, and what was made
+// goes in.
+func TestFlourGoesIntoTheLiquidWhereNothingLies(t *testing.T) {
+	card, findings := wholeCard(t, recipeCalled(t, "navarin"), "whole-food-no-oil")
+	require.Empty(t, findings)
+	require.Contains(t, card, "Stir the plain flour smooth with a little of the golden vegetable stock")
+	require.Contains(t, card, "with the ground cashews")
+	require.NotContains(t, card, "Dust with")
+}
+
+// What the list had cut is cut where what stands for it is made whole, in the list's words.
+func TestWhatIsMadeWholeIsCutAsTheListHadIt(t *testing.T) {
+	for cut, want := range map[string]string{
+		"":                             "a crust has formed all round.\n",
+		", sliced":                     "all round. Slice the bean sausage.\n",
+		", thickly sliced":             "all round. Slice the bean sausage thickly.\n",
+		", cut into 2 cm chunks":       "all round. Cut the bean sausage into 2 cm chunks.\n",
+		", skinned and thickly sliced": "all round. Slice the bean sausage thickly.\n",
+		", diced":                      "all round. Slice the bean sausage.\n",
+	} {
+		text := strings.NewReplacer("4 Frankfurter sausages", "4 Frankfurter sausages"+cut, "Slice the sausages and warm them", "Warm the sausages").Replace(recipeCalled(t, "kartoffelsuppe"))
+		card, findings := wholeCard(t, text, swap.WholeFood)
+		require.Empty(t, findings, cut)
+		require.Contains(t, card, want, cut)
+	}
+}

@@ -203,16 +203,6 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 	}
 }
 
-// listedAs is what holds the line that a noun names, where that is something else than what goes into it; nil where it is not.
-func (b *bindings) listedAs(n noun, in *thing) *thing {
-	for _, x := range b.direct(n) {
-		if t := b.held(*x.portion); t != nil && t != in && b.open(t) {
-			return t
-		}
-	}
-	return nil
-}
-
 // mention notes which lines a noun speaks of.
 func (b *bindings) mention(n noun, x referent) {
 	into := b.mentioned
@@ -280,40 +270,6 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	b.noteShare(n, p, r.action.ID)
 	r.portions = append(r.portions, p)
 	r.fresh = true
-}
-
-// shareMade is the share of a thing that a noun means; it is taken off it once, however many lines of the thing the noun
-// speaks of ("a third of the vegetables").
-func (b *bindings) shareMade(n noun, t *thing) float64 {
-	at := taking{b.text, n.upto, t}
-	if _, ok := b.taken[at]; !ok {
-		b.taken[at] = b.takeShare(n, t)
-	}
-	return b.taken[at]
-}
-
-// taking is where the words of a step take something off a thing.
-type taking struct {
-	text *text
-	upto int
-	from *thing
-}
-
-func (b *bindings) takeShare(n noun, t *thing) float64 {
-	switch {
-	case n.rest && n.share == 0:
-		return t.left
-	case n.share > 0 && n.share < 1:
-		t.left = max(t.left-n.share, 0.01)
-		return n.share
-	case b.ladled(n, t) && b.byLittle(n):
-		t.left = max(t.left-littleOfIt, 0.01)
-		return littleOfIt
-	case n.amount[1] > 0 && !n.pronoun:
-		t.left = max(t.left-someOfIt, 0.01)
-		return someOfIt
-	}
-	return 1
 }
 
 func round(share float64) float64 { return float64(int(share*1000+0.5)) / 1000 }

@@ -137,15 +137,7 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 					listed[w] = true
 				}
 			}
-			text := larder.Words(l.Text)
-			for k, w := range text {
-				if r.lang.Lines.Parts[w] != "" {
-					listed[w] = true // "zest and juice of 3 lemons"
-				}
-				if k > 0 && len(words) > 0 && w == words[0] && r.lang.AdjectiveVerbs[text[k-1]] {
-					pairs[[2]string{text[k-1], w}] = true // "brown crabmeat", beside the white
-				}
-			}
+			r.saidBeside(l, words, listed, pairs)
 		}
 	}
 	pairsMade(d, pairs)
@@ -184,6 +176,20 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 		}
 		return hit
 	}}
+}
+
+// saidBeside notes what the text of a line says besides its name: parts of it, and a word before the name that could be
+// an order ("brown crabmeat", beside the white).
+func (r *Reader) saidBeside(l recipe.Line, name []string, listed map[string]bool, pairs map[[2]string]bool) {
+	text := larder.Words(l.Text)
+	for k, w := range text {
+		if r.lang.Lines.Parts[w] != "" {
+			listed[w] = true // "zest and juice of 3 lemons"
+		}
+		if k > 0 && len(name) > 0 && w == name[0] && r.lang.AdjectiveVerbs[text[k-1]] {
+			pairs[[2]string{text[k-1], w}] = true
+		}
+	}
 }
 
 // pairsMade are the words that stand beside each other in the names of what steps make: "mushroom seasoning".

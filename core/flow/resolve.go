@@ -247,13 +247,6 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	return []referent{{named: b.words(n)}}
 }
 
-// kindOfIngredient tells "the dry ingredients", "the filling ingredients".
-func (b *bindings) kindOfIngredient(n noun) bool {
-	return slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool {
-		return b.r.lang.Groups[w] != nil || b.componentNamed(w) >= 0
-	})
-}
-
 // words is how the text names a thing, without articles and shares.
 func (b *bindings) words(n noun) string {
 	return strings.ToLower(b.text.slice(b.nameFrom(n), n.upto))

@@ -189,3 +189,10 @@ func (b *bindings) animalBeside(n noun) []referent {
 	}
 	return nil
 }
+
+// kindOfIngredient tells "the dry ingredients", "the filling ingredients".
+func (b *bindings) kindOfIngredient(n noun) bool {
+	return slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool {
+		return b.r.lang.Groups[w] != nil || b.componentNamed(w) >= 0
+	})
+}

@@ -295,10 +295,3 @@ const setSigns = "set"
 func (p *plan) setBefore(s *standIn) bool {
 	return s.class == larder.Egg && s.chosen != nil && !s.gone && (s.chosen.Use == flakesUse || s.chosen.Use == scrambleUse) && s.is(larder.Ready)
 }
-
-// onlyThickens tells whether an action goes on for no time that is said, until its liquid is thick.
-func (p *plan) onlyThickens(n *flow.Node) bool {
-	return len(n.Action.Words.Signs) > 0 && !slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {
-		return !slices.ContainsFunc(larder.Words(sign.Text), func(w string) bool { return p.l.Language().ThickWords[w] })
-	})
-}

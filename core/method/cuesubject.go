@@ -1,6 +1,7 @@
 package method
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/flow"
@@ -28,4 +29,11 @@ func (p *plan) subjectNow(n *flow.Node, sign recipe.Sign, next []recipe.Sign) st
 		}
 	}
 	return ""
+}
+
+// onlyThickens tells whether an action goes on for no time that is said, until its liquid is thick.
+func (p *plan) onlyThickens(n *flow.Node) bool {
+	return len(n.Action.Words.Signs) > 0 && !slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {
+		return !slices.ContainsFunc(larder.Words(sign.Text), func(w string) bool { return p.l.Language().ThickWords[w] })
+	})
 }

@@ -31,13 +31,6 @@ func (p *plan) seasonsNothing(i int) bool {
 	return n.Is("season") && len(n.Named)+len(n.Action.With) == 0 && len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop || !p.intoBodies(in) })
 }
 
-// stirsWhatIsGone tells whether an action stirs, by no name, what only dropped work put there.
-func (p *plan) stirsWhatIsGone(i int) bool {
-	n := &p.graph.Nodes[i]
-	return n.Is("stir", "turn") && len(n.Named)+len(n.Action.With) == 0 && p.allDropped(n.Inputs) && len(n.To) > 0 &&
-		!slices.ContainsFunc(n.To, func(line int) bool { return p.inHand(line, i) })
-}
-
 // scaldsNothing tells whether water is poured over flesh that only lies in it for a while: salt fish, of which
 // no salt is drawn any more.
 func (p *plan) scaldsNothing(i int) bool {

@@ -246,3 +246,10 @@ func (w *writer) slaked(k, line int) *clause {
 	text := strings.NewReplacer("{thing}", thing.text, "{liquid}", liquid.text).Replace(w.c.words().Slake)
 	return &clause{node: -1, changed: true, text: text, objects: []named{thing}}
 }
+
+// stirsWhatIsGone tells whether an action stirs, by no name, what only dropped work put there.
+func (p *plan) stirsWhatIsGone(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("stir", "turn") && len(n.Named)+len(n.Action.With) == 0 && p.allDropped(n.Inputs) && len(n.To) > 0 &&
+		!slices.ContainsFunc(n.To, func(line int) bool { return p.inHand(line, i) })
+}

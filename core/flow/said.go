@@ -11,7 +11,7 @@ func (b *bindings) opensPhrase(role string, from int) {
 
 // spoken notes how the text names a thing and what that was found to mean.
 func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
-	if b.phrase == nil {
+	if b.phrase == nil || n.upto <= n.from { // "use to coat the chicken": with what, is not said
 		return
 	}
 	out := recipe.Noun{Pronoun: n.pronoun, Plural: n.plural, Measured: n.amount[1] > 0 || n.share > 0 && n.share < 1 || n.rest || n.little, Rest: n.rest, All: len(n.words) == 1 && b.r.lang.Whole[n.words[0]], Dealt: b.dealt(n), Doled: b.doled(n)}

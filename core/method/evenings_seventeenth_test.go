@@ -42,6 +42,9 @@ func TestCardsOfTwoEvenings(t *testing.T) {
 		"brown crabmeat is no order": {
 			"crab-gratin", []string{"mustard and a quarter of the seaweed mushrooms and take off the heat", "Fold in the rest of the seaweed mushrooms"}, []string{"brown the"},
 		},
+		"flour is used to coat": {
+			"chicken-marsala", []string{"and use to coat the butter beans and mushrooms, shaking off any excess"}, []string{"the use"},
+		},
 		"sausage out of its skins is loose": {
 			"sausage-ragu-polenta", []string{"add the lentil mince"}, []string{"logs"},
 		},

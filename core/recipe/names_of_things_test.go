@@ -48,7 +48,7 @@ func TestACutOfFishIsFish(t *testing.T) {
 		}
 	}
 	require.Greater(t, tried, 500)
-	for text, want := range map[string]string{"2 cauliflower steaks": "cauliflower", "4 celeriac steaks": "celeriac", "2 pepper steaks": "beef-steak", "4 lamb steaks": "lamb-chop", "4 cod steaks": "cod", "400 g beef steak": "beef-steak"} {
+	for text, want := range map[string]string{"2 cauliflower steaks": "cauliflower", "4 celeriac steaks": "celeriac", "2 pepper steaks": "beef-steak", "4 lamb steaks": "lamb-chop", "4 cod steaks": "cod", "300 g cod cheeks": "cod", "4 salmon collars": "salmon", "500 g ox cheeks": "beef-cheek", "400 g beef steak": "beef-steak"} {
 		got := l.Line(text, measure.Metric)
 		require.Equal(t, want, got.FoodID(), text)
 	}

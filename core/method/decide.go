@@ -64,7 +64,7 @@ func (p *plan) decide(i int) {
 	switch {
 	case n.Technique.Family == "wet heat" && p.onBodies(i) && p.inListedLiquor(n):
 		p.withoutSubject(i)
-	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.dustsWhatIsGone(i), p.ofMerged(i), p.keepsOfGone(i):
+	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i):
 		d.drop = true
 	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i), p.poursNoFatOff(i):
 		d.drop = true

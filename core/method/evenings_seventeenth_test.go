@@ -42,6 +42,9 @@ func TestCardsOfTwoEvenings(t *testing.T) {
 		"brown crabmeat is no order": {
 			"crab-gratin", []string{"mustard and a quarter of the seaweed mushrooms and take off the heat", "Fold in the rest of the seaweed mushrooms"}, []string{"brown the"},
 		},
+		"meringues keep their number": {
+			"peach-melba-pavlovas", []string{"Pile on to the foam nests"}, []string{"to the foam,"},
+		},
 		"flour is used to coat": {
 			"chicken-marsala", []string{"and use to coat the butter beans and mushrooms, shaking off any excess"}, []string{"the use"},
 		},
@@ -76,4 +79,13 @@ func TestWhatIsMadeWholeIsCutAsTheListHadIt(t *testing.T) {
 		require.Empty(t, findings, cut)
 		require.Contains(t, card, want, cut)
 	}
+}
+
+// Yolks and whites of eggs that the list has chopped are both there, each as much as it is of them.
+func TestPartsOfChoppedEggsAreBothThere(t *testing.T) {
+	text := strings.NewReplacer("2 hard-boiled eggs\n", "2 hard-boiled eggs, chopped\n", " Chop the whites finely.", "", "the chopped whites", "the whites").Replace(recipeCalled(t, "pepitoria"))
+	card, findings := wholeCard(t, text, swap.WholeFood)
+	require.Empty(t, findings)
+	require.Contains(t, card, "bread with a third of the chopped black-salt tofu")
+	require.Contains(t, card, "Scatter with two thirds of the chopped black-salt tofu and the parsley")
 }

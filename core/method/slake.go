@@ -57,16 +57,6 @@ func (p *plan) dustedForPan(i int) bool {
 	return false
 }
 
-// dustsWhatIsGone tells whether an action dusts, with no more than a thickener and what seasons it, what has not gone in
-// yet.
-func (p *plan) dustsWhatIsGone(i int) bool {
-	n := &p.graph.Nodes[i]
-	if n.Technique.Family != "coat" || len(n.Inputs) == 0 || !slices.ContainsFunc(n.With, p.thickens) || slices.ContainsFunc(n.With, func(line int) bool { return !p.thickens(line) && !p.dusts(line) }) {
-		return false
-	}
-	return len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return p.inHand(line, i) })
-}
-
 // onlyForDust tells whether a line only dusted what is not fried any more, and no liquid takes it in that it would thicken.
 func (p *plan) onlyForDust(line int) bool {
 	dusted := false

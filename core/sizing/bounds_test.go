@@ -101,7 +101,7 @@ func TestPacksAtTheirBounds(t *testing.T) {
 	pack := l.Food("chickpeas").Packs[0]
 	size := larder.Or(pack.Drained, pack.Grams)
 	for share, ok := range map[float64]bool{0.4: false, 0.88: false, 0.92: true, 1: true, 1.09: true, 1.12: false, 1.95: true, 2.3: false} {
-		text := tinned(strconv.Itoa(int(math.Round(share*size))))
+		text := tinned(strconv.Itoa(int(math.Round(share * size))))
 		require.Equal(t, ok, strings.Contains(text, "tin)") || strings.Contains(text, "tins)"), "%g of %g g: %s", share, size, text)
 	}
 }

@@ -84,7 +84,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		n.upto, n.plural = at, true
 		return n, true
 	}
-	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.describesNext(at+1)) {
+	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.words[at-1].low == t.words[at-1].norm && t.describesNext(at+1)) { // a plural is a name: "the whites, chopped"
 		w := t.words[at]
 		if at > start && t.orders(at, false, false) && (t.is(at-1, t.lang.Vessels) || inner) && t.opensThing(at+1) {
 			break // "in a bowl knead the mince"

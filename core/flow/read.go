@@ -194,6 +194,9 @@ func (r *Reader) action(b *bindings, step *recipe.Step, c *clause, id string, fr
 	var a *recipe.Action
 	question := ""
 	focus, base := b.focus, b.base
+	if c.sense.Technique == language.Inner && len(c.objects) > 0 && !c.onlyPronouns() && c.minutes == nil {
+		c.sense.Technique = addTechnique // "use the cream as a topping", but not "use at once"
+	}
 	if c.sense.Technique != language.NoWork && c.sense.Technique != language.Inner {
 		a, question = b.bind(c, fmt.Sprintf("%s.a%d", id, len(step.Actions)))
 	}

@@ -46,8 +46,7 @@ func (c *Carrier) attach(p *plan, comp *swap.Component, i int, unused []int) boo
 
 // putsIn gives what was made for the dish, and what nothing takes once it is made, a step that takes it: before the end,
 // what goes by one name at once.
-func (c *Carrier) putsIn(p *plan, a *swap.Adaptation, g *flow.Graph, i int) bool {
-	comp, taken := &a.Components[i], c.takenUp(p, a, g)
+func (c *Carrier) putsIn(p *plan, comp *swap.Component, i int, taken map[*standIn]bool) bool {
 	var names []named
 	var lines []int
 	for _, s := range p.inOrder() {
@@ -83,9 +82,9 @@ func (c *Carrier) madeIn(a *swap.Adaptation) map[string]*larder.Swap {
 	return made
 }
 
-// takenUp are the stand-ins that an action takes which does not make them.
-func (c *Carrier) takenUp(p *plan, a *swap.Adaptation, g *flow.Graph) map[*standIn]bool {
-	made, of, taken := c.madeIn(a), map[int]*standIn{}, map[*standIn]bool{}
+// goneIn are the stand-ins that an action takes which does not make them.
+func (c *Carrier) goneIn(p *plan, g *flow.Graph) map[*standIn]bool {
+	made, of, taken := c.madeIn(p.a), map[int]*standIn{}, map[*standIn]bool{}
 	for _, s := range p.inOrder() {
 		for _, line := range s.lines {
 			of[g.Line(s.component, line)] = s

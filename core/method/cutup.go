@@ -11,7 +11,9 @@ import (
 // cutUp is the sentence with which a stand-in that is made whole is cut as the list had what it stands for cut ("4
 // sausages, thickly sliced"): empty where that is cut in the method, or the stand-in is in pieces as it is.
 func (p *plan) cutUp(s *standIn) string {
-	if !s.is(larder.Carved) || s.chosen == nil {
+	if !s.is(larder.Carved) || s.chosen == nil || slices.ContainsFunc(p.path(s.node), func(k int) bool {
+		return p.graph.Nodes[k].Technique.Family == "cut" && slices.Contains(p.graph.Nodes[k].Named, s.node) && !p.deeds[k].drop
+	}) {
 		return ""
 	}
 	for clause := range strings.SplitSeq(strings.ToLower(s.was.Preparation), ",") {

@@ -15,15 +15,15 @@ import (
 // words in, and looks at the card as a whole; the card is read again where its
 // words changed.
 func (c *Carrier) decided(p *plan, a *swap.Adaptation, dec swap.Decisions, g **flow.Graph) {
-	changed := false
+	changed, taken := false, c.goneIn(p, *g)
 	for i := range a.Components {
 		comp := &a.Components[i]
-		if c.attach(p, comp, i, p.withoutPlace(unused(*g, comp, i), i)) {
+		placed := c.attach(p, comp, i, p.withoutPlace(unused(*g, comp, i), i))
+		if c.putsIn(p, comp, i, taken) || placed {
 			inMethod(&p.dish.Components[i], comp, p.entersElsewhere(i))
 			name(&p.dish.Components[i], comp, i)
 			changed = true
 		}
-		changed = c.putsIn(p, a, *g, i) || changed
 		changed = c.figures(comp, dec.Figures) || changed
 		changed = own(comp, dec.Wording) || changed
 	}

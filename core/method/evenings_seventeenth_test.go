@@ -6,6 +6,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/measure"
 	"yembra/core/swap"
 )
 
@@ -62,6 +63,38 @@ func TestFlourGoesIntoTheLiquidWhereNothingLies(t *testing.T) {
 	require.Contains(t, card, "Stir the plain flour smooth with a little of the golden vegetable stock")
 	require.Contains(t, card, "with the ground cashews")
 	require.NotContains(t, card, "Dust with")
+}
+
+// What the text only says to use is put to the rest, and not lost.
+func TestWhatIsOnlyUsedIsThere(t *testing.T) {
+	card, findings := wholeCard(t, "Soup\nServes 4\n\n500 g potatoes\n1 litre vegetable stock\n150 g soured cream\n\nMethod\n1. Simmer the potatoes in the stock for 20 minutes.\n2. Use the soured cream as a topping.", swap.WholeFood)
+	require.Empty(t, findings)
+	require.Contains(t, card, "Use the sunflower cream as a topping.")
+}
+
+// A step in which goes in what nothing else takes has a name of its own, so that the cook's words for it are found again.
+func TestWhatIsPutInHasAKey(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	d := c.reader.Read(recipeCalled(t, "pastitsio"), measure.Metric)
+	dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: "whole-food-no-oil"}}, swap.Closest)
+	require.NoError(t, err)
+	a, err := c.Adapt(d, dec, false)
+	require.NoError(t, err)
+	keys, put := map[string]bool{}, 0
+	for _, part := range a.Components {
+		for _, s := range part.Steps {
+			require.NotEmpty(t, s.Key, s.Text)
+			require.False(t, keys[s.Key], s.Text)
+			keys[s.Key] = true
+			if s.Why == c.words().Missing {
+				put++
+			}
+		}
+	}
+	require.Positive(t, put)
+	card, _ := wholeCard(t, recipeCalled(t, "pastitsio"), "whole-food-no-oil")
+	require.Contains(t, card, "and the nutmeg.\nAdd the ground cashews.\nHeat the oven", "it stands where its part of the dish is made")
 }
 
 // What the list had cut is cut where what stands for it is made whole, in the list's words.

@@ -186,7 +186,7 @@ func lastDone(comp *swap.Component) *swap.Step {
 // limits finds stand-ins that cook longer than they bear once they are in, or
 // that are used before they are made.
 func (c *Carrier) limits(p *plan, g *flow.Graph) {
-	taken := c.takenUp(p, p.a, g)
+	taken := c.goneIn(p, g)
 	for _, s := range p.inOrder() {
 		if s.gone || len(s.lines) == 0 {
 			continue

@@ -170,10 +170,10 @@ func (m matcher) clears(word string, class larder.Animal) bool {
 	return slices.Contains(classes, "all") || slices.Contains(classes, string(class))
 }
 
-// seasons tells whether the name goes on with a spice: what stands before it is what it is meant for,
-// and seldom what is in it ("meat curry powder").
-func seasons(f *finding, at int) bool {
-	return f.food != nil && f.start == at && f.food.Aisle == "spices" && f.origin == larder.FromPlant
+// seasons tells whether the name goes on with a spice: flesh that stands before it is what it is meant for, and seldom what
+// is in it ("meat curry powder", but not "shrimp chilli flakes").
+func seasons(f *finding, at int, class larder.Animal) bool {
+	return (class == larder.Meat || class == larder.Poultry || class == larder.Fish) && f.food != nil && f.start == at && f.food.Aisle == "spices" && f.origin == larder.FromPlant
 }
 
 // guard looks for animal words that the chosen food does not account for, so
@@ -187,7 +187,7 @@ func (m matcher) guard(f *finding, words []string, matches []larder.Match) {
 		if slices.ContainsFunc(words, func(w string) bool { return m.clears(w, class) }) {
 			return
 		}
-		if i+1 < len(words) && (m.larder.Language().Lines.Flavoured[words[i+1]] || seasons(f, i+1)) {
+		if i+1 < len(words) && (m.larder.Language().Lines.Flavoured[words[i+1]] || seasons(f, i+1, class)) {
 			*f = finding{food: f.food, origin: larder.Mixed, animal: class, check: true, start: f.start, end: f.end,
 				why: texts.Say("recipe.flavouredLikeMayOrMayNot", name)}
 			return

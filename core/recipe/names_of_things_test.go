@@ -123,6 +123,7 @@ func TestASpiceNamedForFleshIsAsked(t *testing.T) {
 	}{
 		"4 tbsp Malaysian meat curry powder": {"curry-powder", larder.Mixed, true},
 		"2 tsp fish curry powder":            {"curry-powder", larder.Mixed, true},
+		"2 tsp shrimp chilli flakes":         {"", larder.FromAnimal, false},
 		"2 tbsp mild curry powder":           {"curry-powder", larder.FromPlant, false},
 		"4 curry powder chicken thighs":      {"chicken-thigh", larder.FromAnimal, false},
 		"500 g minced meat, paprika":         {"", larder.FromAnimal, false},

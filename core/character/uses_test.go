@@ -55,7 +55,7 @@ func TestUsesFollowTheWholeWay(t *testing.T) {
 		{"20 g butter\n100 ml honey\n\nMethod\n1. Melt the butter in a saucepan and whisk in the honey.", "enrich"},
 		{"300 g cod cheeks\n2 tbsp flour\n1 tbsp oil\n\nMethod\n1. Toss the cod cheeks in the flour. Heat the oil and fry the cheeks for 4 minutes.", "breaded"},
 		{"300 g cod cheeks\n1 tbsp oil\n\nMethod\n1. Toss the cod cheeks in the oil and fry for 4 minutes.", "fillet"},
-		{"6 pork sausages\n2 onions\n\nMethod\n1. Brown the sausages, add the onions, slice the sausages and crush the onions.", "sausage"},
+		{"6 pork sausages\n500 g potatoes\n\nMethod\n1. Brown the sausages and slice them. Boil the potatoes, add the sausages and mash.", "sausage"},
 		{"15 g butter\n3 eggs\n\nMethod\n1. Break the eggs into a bowl and beat. Melt the butter in a pan and tip in the eggs. Stir until they begin to set, then fold over and roll out on to a plate.", "fry"},
 		{"60 g butter\n800 g potatoes\n\nMethod\n1. Brush the potatoes with the butter and roast for 40 minutes.", "brush"},
 	} {

@@ -99,6 +99,8 @@ func TestWhatIsPutInHasAKey(t *testing.T) {
 
 // What the list had cut is cut where what stands for it is made whole, in the list's words.
 func TestWhatIsMadeWholeIsCutAsTheListHadIt(t *testing.T) {
+	card, _ := wholeCard(t, strings.Replace(recipeCalled(t, "kartoffelsuppe"), "4 Frankfurter sausages", "4 Frankfurter sausages, sliced", 1), swap.WholeFood)
+	require.Equal(t, 1, strings.Count(card, "Slice the bean sausage"), "once, where the method cuts it")
 	for cut, want := range map[string]string{
 		"":                             "a crust has formed all round.\n",
 		", sliced":                     "all round. Slice the bean sausage.\n",

@@ -271,9 +271,6 @@ const (
 // discardTechnique throws something away.
 const discardTechnique = "discard"
 
-// addTechnique puts something to what is there.
-const addTechnique = "add"
-
 // serveTechnique brings something to the table.
 const serveTechnique = "serve"
 

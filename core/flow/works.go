@@ -49,3 +49,6 @@ func (b *bindings) goesOnAgain(c *clause) {
 		c.sense.Technique = repeatTechnique
 	}
 }
+
+// addTechnique puts something to what is there.
+const addTechnique = "add"

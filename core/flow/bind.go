@@ -181,11 +181,11 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				if x.some {
 					share = someOfIt
 				}
-				b.refMade(x.made, share, r, into)
+				whole := b.refMade(x.made, share, r, into)
 				if n.rest && n.share == 0 {
 					delete(b.shared, x.made) // nothing stays
 				}
-				if x.portion != nil {
+				if x.portion != nil && !whole { // but "the cooking liquor and the bay leaf" in it
 					b.of(*x.portion, share, *into)
 					r.portions = append(r.portions, *x.portion)
 				}
@@ -219,9 +219,10 @@ func (b *bindings) mention(n noun, x referent) {
 	}
 }
 
-func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref) {
-	if slices.ContainsFunc(*into, func(o recipe.Ref) bool { return o.Made != nil && *o.Made == t.id }) {
-		return
+// refMade refers to what was made, and tells whether it was referred to as a whole before.
+func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref) (whole bool) {
+	if k := slices.IndexFunc(*into, func(o recipe.Ref) bool { return o.Made != nil && *o.Made == t.id }); k >= 0 {
+		return (*into)[k].Of == ""
 	}
 	id := t.id
 	*into = append(*into, recipe.Ref{Made: &id, Share: round(share)})
@@ -229,6 +230,7 @@ func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref
 	if share < 1 {
 		b.shared[t] = true
 	}
+	return false
 }
 
 func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
@@ -248,7 +250,9 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		} else if left == 0 && b.ladled(n, held) {
 			share = b.shareMade(n, held) // "two ladles of the beans"
 		}
-		b.refMade(held, share, r, into)
+		if b.refMade(held, share, r, into) {
+			return // "the cooking liquor and the bay leaf" that is in it
+		}
 		if n.rest && n.share == 0 {
 			delete(b.shared, held)
 		}

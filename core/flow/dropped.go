@@ -42,6 +42,19 @@ func (b *bindings) liquidStays(made *thing, inputs []*thing) {
 	}
 }
 
+// solidsIn are what comes out of a liquid in which it was cooked where that is lifted out and nobody says what: what was
+// cooked in it, else the pieces of flesh in it. The liquid stays.
+func (b *bindings) solidsIn(t *thing) []portion {
+	if len(t.solids) > 0 {
+		return t.solids
+	}
+	cooked := b.r.larder.Technique(t.technique)
+	if t.dropped != nil || cooked == nil || cooked.Family != "wet heat" || !t.liquid && !b.holdsPoured(t) {
+		return nil
+	}
+	return b.fleshIn(t)
+}
+
 // slippedIn is the one thing that an action puts into a hot liquid, or that was put into it before and only cooks in it now:
 // "slip the scallops into the wine and poach".
 func (b *bindings) slippedIn(t *larder.Technique, r *roles) []portion {

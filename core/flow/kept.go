@@ -29,14 +29,23 @@ func (b *bindings) cookedInIt(n noun) *thing {
 	if !b.r.lang.Liquors[n.head()] || !b.r.lang.Remains[n.head()] || b.r.lang.Loose[n.head()] || b.goingInto || b.takesAway() || !n.pointed || n.rest || len(n.words) < 2 {
 		return nil
 	}
-	lemma, k := b.text.verb(n.upto-2, language.Going)
-	if k == 0 {
-		return nil
-	}
-	if t := b.r.larder.Technique(b.text.senseOf(lemma, n.upto-2, n.upto-1).Technique); t == nil || t.Heat == "" {
+	if !b.byItsWork(n) {
 		return nil
 	}
 	return b.latest(func(t *thing) bool { return t.comp == b.comp && t.heated && (t.liquid || b.holdsPoured(t)) })
+}
+
+// byItsWork tells whether a liquid goes by the name of the work that was done in it over a fire: "the poaching liquid".
+func (b *bindings) byItsWork(n noun) bool {
+	if len(n.words) < 2 {
+		return false
+	}
+	lemma, k := b.text.verb(n.upto-2, language.Going)
+	if k == 0 {
+		return false
+	}
+	t := b.r.larder.Technique(b.text.senseOf(lemma, n.upto-2, n.upto-1).Technique)
+	return t != nil && t.Heat != ""
 }
 
 // pressedOut tells whether a noun is the liquid that was just pressed out of something dry: "squeeze the potato over a
@@ -138,20 +147,29 @@ func (b *bindings) withFat(n noun) *thing {
 // liquorLeft is what "the juices" are where something was lifted out of what it cooked in:
 // what stayed behind, and not what was stirred together since.
 func (b *bindings) liquorLeft(n noun) *thing {
-	if !b.r.lang.Liquors[n.head()] || !n.pointed || slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool { return b.text.foods(w) }) {
-		return nil // "the cooking liquid", but not "the fish stock"
+	if !b.r.lang.Liquors[n.head()] || !n.pointed || !b.byItsWork(n) && slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool { return b.text.foods(w) }) {
+		return nil // "the cooking liquid", "the haddock poaching liquid", but not "the fish stock"
 	}
 	return b.latest(func(t *thing) bool {
 		if t.comp != b.comp && !b.tookFrom(t) || t == b.focus || t.taken {
 			return false
 		}
-		liquid, gone := t.liquid, t.liquor || t.putBy && t.strained
+		liquid, gone := t.liquid, b.liftedOut(t) || t.putBy && t.strained
 		for p := range t.holds {
-			gone = gone || b.holder[p] != t
 			liquid = liquid || b.holder[p] == t && larder.Pours(b.lines[p.line].food) && !b.fat(p)
 		}
 		return liquid && gone
 	})
+}
+
+// liftedOut tells whether a thing is what stayed behind where something was lifted out of it.
+func (b *bindings) liftedOut(t *thing) bool {
+	for p := range t.holds {
+		if b.holder[p] != t {
+			return true
+		}
+	}
+	return t.liquor
 }
 
 // tookFrom tells whether what is in hand was taken out of a thing, of whatever part of the dish.

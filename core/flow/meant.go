@@ -15,7 +15,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.inHandFor(c, t)
 		switch {
-		case target != nil && t.Takes == "part" && len(target.solids) > 0 && b.open(target):
+		case target != nil && t.Takes == "part" && len(b.solidsIn(target)) > 0 && b.open(target):
 			b.liftSolids(target, r)
 		case target != nil && !slices.Contains(r.inputs, target):
 			b.refMade(target, 1, r, &a.To)
@@ -137,7 +137,7 @@ func (b *bindings) verbVessel(c *clause, t *larder.Technique, a *recipe.Action) 
 // liftSolids takes what was cooked in a liquid out of it: "poach the fish in the milk,
 // lift out".
 func (b *bindings) liftSolids(from *thing, r *roles) {
-	for _, p := range from.solids {
+	for _, p := range b.solidsIn(from) {
 		if b.holder[p] == from {
 			id := from.id
 			r.action.To = append(r.action.To, recipe.Ref{Made: &id, Share: 1, Of: b.lines[p.line].ref})

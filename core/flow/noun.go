@@ -237,6 +237,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			n.rest, n.pointed = true, true
 		case t.lang.Qualifiers[w] && n.little && at > n.from && t.lang.Littles[t.low(at-1)] > 0 && !t.ends(at+1, upto): // "a little more dripping"
 		case t.lang.Qualifiers[w] && (t.lang.Littles[t.low(at+1)] > 0 || t.lang.Measures[t.low(at+1)]):
+		case t.lang.Qualifiers[w] && t.lang.Qualifiers[t.low(at+1)] && t.lang.Littles[t.low(at+2)] > 0: // "a generous slotted spoonful of"
 		case t.lang.Littles[w] > 0 && t.lang.Vessels[w] && n.amount[1] == 0 && t.countsVessels(at, upto):
 			return at // "in a ladle"
 		case t.lang.Littles[w] > 0:

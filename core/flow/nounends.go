@@ -155,7 +155,7 @@ func (t *text) modifies(i, upto int) bool {
 		if t.ends(next, upto) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Until) || t.is(next, t.lang.Articles) || t.is(next, t.lang.Pointing) || t.conj(next) || t.lang.Prepositions[t.low(next)] != "" {
 			return false
 		}
-		if t.foods(t.words[next].norm) || t.lang.Products[t.low(next)] || t.lang.Vessels[t.low(next)] || t.lang.Loose[t.low(next)] {
+		if t.foods(t.words[next].norm) || t.lang.Products[t.low(next)] || t.lang.Liquors[t.low(next)] || t.lang.Vessels[t.low(next)] || t.lang.Loose[t.low(next)] {
 			return true
 		}
 	}

@@ -44,11 +44,12 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	b.whereItIs(t, r)
 	solids := slices.Concat(b.slippedIn(t, r), b.cookedIn(t, r))
 	laid := b.laidBy(t, r, c.going)
+	liquor := len(r.inputs) == 1 && len(r.portions) == 0 && (r.liquor || b.liftedOut(r.inputs[0]))
 	made := b.make(a.ID, r.inputs, r.portions, names...)
-	made.solids, made.technique = solids, t.Name
+	made.solids, made.technique = solids, a.Technique
 	made.dropped = b.droppedInto(t, r)
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
-	made.liquor = r.liquor && len(r.inputs) == 1 && len(r.portions) == 0
+	made.liquor = liquor
 	made.taken = (t.Family == "rest" || t.Name == coverTechnique) && len(r.inputs) == 1 && r.inputs[0].taken || b.restsOutside(t, r) || laid != nil && len(r.portions)+len(r.inputs) > 1
 	made.strained = t.Family == "separate"
 	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"

@@ -205,7 +205,7 @@ func (b *bindings) product(n noun) *thing {
 	}
 	if n.pointed || n.little || n.share > 0 || n.amount[1] > 0 {
 		if lang.Shapes[raw] || lang.Shapes[head] {
-			if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && !b.pours(t) && t.comp == b.comp }); t != nil {
+			if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && !b.pours(t) && (t.comp == b.comp || t == b.focus) }); t != nil {
 				return t // "the pieces" are no batter
 			}
 		}

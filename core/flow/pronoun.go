@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -152,7 +153,17 @@ func (b *bindings) bothOrPointed(n noun) []referent {
 	if alike := b.alike(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && len(alike) == pair {
 		return alike
 	}
+	if two := b.lastTwo(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && b.ofOneEach(two) {
+		return two // "slice the potatoes; brush both with oil", of aubergines that lie salted
+	}
 	return b.pointedAt(n)
+}
+
+// ofOneEach tells whether two things are each of one line of the list, and nothing over a fire.
+func (b *bindings) ofOneEach(two []referent) bool {
+	return len(two) == pair && !slices.ContainsFunc(two, func(r referent) bool {
+		return len(r.made.holds) != 1 || r.made.heated || r.made.comp != b.comp || r.made.putBy
+	})
 }
 
 // pair is how many things "both" means.
@@ -173,11 +184,15 @@ func (b *bindings) lastTwo() []referent {
 // justCooked is what was cooked in a liquid just before, where that is taken out: "simmer the
 // breasts in the water with the onion; take them out".
 func (b *bindings) justCooked(n noun) []referent {
-	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || b.focus == nil || len(b.focus.solids) == 0 || len(b.focus.solids) == len(b.focus.holds) {
+	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || b.focus == nil {
+		return nil
+	}
+	solids := b.solidsIn(b.focus)
+	if len(solids) == len(b.focus.holds) {
 		return nil
 	}
 	var out []referent
-	for _, p := range b.focus.solids {
+	for _, p := range solids {
 		if b.holder[p] == b.focus {
 			out = append(out, referent{portion: &p, made: b.focus})
 		}
@@ -191,20 +206,26 @@ func (b *bindings) onlyFlesh(n noun) []referent {
 	if b.tech.Family != "cut" && b.tech.Family != "clean" || b.tech.Joins != "" || n.rest || n.all || n.share > 0 || n.amount[1] > 0 || len(n.words) != 1 || b.focus == nil || !b.focus.heated || !b.focus.liquid || len(b.focus.holds) < 2 {
 		return nil
 	}
-	var out []referent
-	for p := range b.focus.holds {
-		f := b.lines[p.line].food
-		if f == nil || f.Origin != larder.FromAnimal || larder.Pours(f) || f.Tagged(larder.NoPiece) || b.holder[p] != b.focus {
-			continue
-		}
-		if f.Animal != larder.Meat && f.Animal != larder.Poultry && f.Animal != larder.Fish {
-			continue
-		}
-		out = append(out, referent{portion: &p, made: b.focus})
-	}
-	if len(out) != 1 {
+	flesh := b.fleshIn(b.focus)
+	if len(flesh) != 1 {
 		return nil
 	}
+	return []referent{{portion: &flesh[0], made: b.focus}}
+}
+
+// fleshIn are the pieces of flesh that are in a thing, in the order of the list.
+func (b *bindings) fleshIn(t *thing) []portion {
+	var out []portion
+	for p := range t.holds {
+		f := b.lines[p.line].food
+		if f == nil || f.Origin != larder.FromAnimal || larder.Pours(f) || f.Tagged(larder.NoPiece) || b.holder[p] != t {
+			continue
+		}
+		if f.Animal == larder.Meat || f.Animal == larder.Poultry || f.Animal == larder.Fish {
+			out = append(out, p)
+		}
+	}
+	slices.SortFunc(out, func(a, c portion) int { return cmp.Or(a.line-c.line, strings.Compare(a.part, c.part)) })
 	return out
 }
 

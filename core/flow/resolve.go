@@ -65,8 +65,8 @@ func (b *bindings) meaning(n noun) []referent {
 		return []referent{{made: t, some: true}}
 	}
 	if found := b.direct(n); len(found) > 0 {
-		if n.again && !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.leftOf(*r.portion) < 1 }) {
-			return []referent{{named: b.words(n)}} // "the same water" is not that of the list
+		if b.fromTheTap(n, found) {
+			return []referent{{named: b.words(n)}}
 		}
 		return b.ofLines(n, found)
 	}

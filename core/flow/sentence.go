@@ -235,6 +235,24 @@ func (p *parser) lastClause() *clause {
 	return nil
 }
 
+// servedBefore tells whether the order before brings the dish to the table.
+func (p *parser) servedBefore() bool {
+	last := p.lastClause()
+	if last == nil {
+		return false
+	}
+	t := p.technique(last.sense.Technique)
+	return t != nil && t.Name == serveTechnique
+}
+
+// atTable reads what is done at the table as how something is served: "serve at once, tearing off the crust".
+func (p *parser) atTable(from, upto int) int {
+	last := p.lastClause()
+	last.manner, last.mannerAt = append(last.manner, p.slice(from, upto)), append(last.mannerAt, [2]int{from, upto})
+	last.upto = upto
+	return upto
+}
+
 // bracketed reads a bracket between clauses.
 func (p *parser) bracketed(i, upto int) int {
 	end := i

@@ -284,7 +284,7 @@ func (b *bindings) preparedPart(n noun, p portion) float64 {
 // sharing is a noun of a list with the share that the first of them says for all: "half the prawns, squid and chilli",
 // of which no more is said, or as much as of the first.
 func (b *bindings) sharing(first, n noun, i int) noun {
-	if i == 0 || first.share <= 0 || first.share >= 1 || first.rest || first.one || !first.pointed || first.pronoun || first.amount[1] > 0 {
+	if i == 0 || first.share <= 0 || first.share >= 1 || first.rest || first.one && !first.little || !first.pointed && !first.little || first.pronoun || first.amount[1] > 0 {
 		return n
 	}
 	if n.share > 0 || n.rest || n.all || n.pronoun || n.little || n.pointed || n.owner != nil || n.amount[1] > 0 || len(n.words) == 0 {

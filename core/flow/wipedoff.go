@@ -7,13 +7,25 @@ import (
 	"yembra/core/recipe"
 )
 
-// clings tells whether an order takes off a thing what only clings to it: "wipe the marinade off the salmon".
+// clings tells whether an order takes off a thing what only clings to it, "wipe the marinade off the salmon", or what its
+// body has: "remove the skin and any bones from the haddock".
 func (b *bindings) clings(c *clause, t *larder.Technique, l link) bool {
-	if t.Name != removeTechnique || !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
+	if t.Name != removeTechnique || len(c.objects) == 0 {
+		return false
+	}
+	if !slices.ContainsFunc(c.objects, func(n noun) bool { return !b.r.lang.Fleshly[n.head()] }) && onlyNamed(b.working.To) {
+		return b.known(l.nouns[0])
+	}
+	if !b.r.lang.Particles[l.word] || len(c.objects) != 1 {
 		return false
 	}
 	head := c.objects[0].head()
-	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool { return x.made != nil || x.portion != nil })
+	return (b.r.lang.Liquors[head] || b.r.lang.Products[head] || b.r.lang.Remains[head]) && b.known(l.nouns[0])
+}
+
+// known tells whether a noun is something of a list, or made before.
+func (b *bindings) known(n noun) bool {
+	return slices.ContainsFunc(b.resolve(n), func(x referent) bool { return x.made != nil || x.portion != nil })
 }
 
 // wipedOff takes the thing into hand that something is taken off.

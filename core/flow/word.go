@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/language"
@@ -156,7 +157,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 	}
 	moves := t.is(next, t.lang.Particles)
 	if moves && t.lang.Prepositions[t.low(next)] == "" {
-		return first || !t.listed(t.words[i].norm) || !t.lang.NounVerbs[t.words[i].low] || !t.conj(i-1) || i < 2 || !t.listed(t.words[i-2].norm) // "roll up", but "stir the flour and salt together"
+		return first || t.meantBy(i, next) || !t.listed(t.words[i].norm) || !t.lang.NounVerbs[t.words[i].low] || !t.conj(i-1) || i < 2 || !t.listed(t.words[i-2].norm) // "roll up", but "stir the flour and salt together"
 	}
 	if t.lang.NounVerbs[t.words[i].low] && !t.foods(t.words[i].norm) && t.lang.Shapes[t.low(next)] && (t.conj(next+1) || t.mark(next+1, ",") || t.ends(next+1, len(t.words))) {
 		return true // "shape patties and fry"
@@ -166,6 +167,9 @@ func (t *text) orders(i int, first, cue bool) bool {
 	}
 	if i > 0 && t.mark(i-1, ",") && t.lang.Prepositions[t.low(next)] == "with" && t.opensThing(next+1) && !t.foods(t.words[i].norm) {
 		return true // "until pink, cover with the water"
+	}
+	if t.amongOrders(i, next) {
+		return true // "cool, peel, and halve"
 	}
 	if t.seasoning(i) {
 		return false // "bring milk, nutmeg, salt and pepper to the boil"
@@ -178,6 +182,33 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return !t.sign(i) && (!cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2))
 	}
 	return true
+}
+
+// meantBy tells whether a verb has a meaning of its own with the particle behind it: "roll up".
+func (t *text) meantBy(i, particle int) bool {
+	lemma, _ := t.verb(i, language.Base)
+	return slices.ContainsFunc(t.lang.Senses(lemma), func(s language.Sense) bool {
+		return slices.ContainsFunc(s.Keys, func(key []string) bool { return len(key) == 1 && key[0] == t.low(particle) })
+	})
+}
+
+// amongOrders tells whether a word that could name a thing stands in a row of bare orders, of which one opens the
+// sentence and another ends the row: "cool, peel, and halve".
+func (t *text) amongOrders(i, next int) bool {
+	opens := i == 2 || i > 2 && (t.sentenceEnds(i-3) || t.is(i-3, t.lang.Sequence))
+	if !opens || !t.mark(i-1, ",") || !t.bareOrder(i-2) || t.foods(t.words[i-2].norm) {
+		return false
+	}
+	if t.mark(next, ",") {
+		next++
+	}
+	return t.bareOrder(next) || t.conj(next) && t.bareOrder(next+1)
+}
+
+// bareOrder tells whether a word is an order by its form and names no food of the list.
+func (t *text) bareOrder(i int) bool {
+	_, n := t.verb(i, language.Base)
+	return n == 1 && !t.listed(t.words[i].norm)
 }
 
 // seasoning tells whether a word that could be an order stands in a list of foods, with one before it and

@@ -203,8 +203,8 @@ func (l *layout) namesOnly(name string, f *larder.Food) bool {
 	words := larder.Words(name)
 	if at := slices.IndexFunc(words, func(w string) bool {
 		return lang.Purpose[w] || lang.Prepositions[w] == "for" || lang.Prepositions[w] == "to"
-	}); at > 0 {
-		words = words[:at] // "to serve"
+	}); at >= 0 {
+		words = words[:at] // "to serve"; all of "to sprinkle", whatever is sold as sprinkles
 	}
 	found := l.reader.match.name(words, false)
 	return found.food == f && found.end == len(words) && !slices.ContainsFunc(words[:found.start], func(w string) bool {
@@ -212,9 +212,13 @@ func (l *layout) namesOnly(name string, f *larder.Food) bool {
 	})
 }
 
-// servesWith tells whether words only say what the food before them is for: "to serve", "for dipping".
+// servesWith tells whether words only say what the food before them is for: "to serve", "for dipping", "to
+// sprinkle", which is work here and no food, whatever else is called so.
 func (l *layout) servesWith(text string) bool {
 	lang := l.reader.larder.Language()
-	first, _, _ := strings.Cut(strings.ToLower(text), " ")
-	return (lang.Prepositions[first] == "for" || lang.Purpose[first]) && l.line(text).Food == nil
+	words := larder.Words(text)
+	if len(words) < 2 || lang.Prepositions[words[0]] != "for" && !lang.Purpose[words[0]] {
+		return false
+	}
+	return lang.Purpose[words[0]] && lang.IsVerb(words[1]) || l.line(text).Food == nil
 }

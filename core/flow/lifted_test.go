@@ -1,0 +1,48 @@
+package flow
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// What is lifted out of a liquid is the flesh that was cooked in it; the liquid stays, and goes by the name of that work.
+func TestWhatIsLiftedOutOfALiquid(t *testing.T) {
+	hear(t, []way{
+		{"said without a word for it", "500 g chicken breasts|2 carrots|1 bay leaf", "Cover the chicken and bay leaf with water and simmer for 20 minutes. Remove from the pan and shred. Boil the carrots in the cooking water.", []string{"a0 cover/cover(0.0, 0.2; with 'water)", "a1 simmer/simmer(@a0; 20-20 min)", "a2 remove/remove(@a1)", "a3 shred/shred(@a2)", "a4 boil/boil(0.1; into @a1)"}},
+		{"a liquid by the name of what was cooked in it", "500 g smoked haddock|1 bay leaf|2 potatoes", "Cover the fish with water, add the bay leaf and simmer. Lift out and set aside. Take the pan off the heat. Fry the potatoes and pour in the haddock cooking liquor and bay leaf.", []string{"a0 cover/cover(0.0; with 'water)", "a1 add/add(0.1; into @a0)", "a2 simmer/simmer(@a1)", "a3 lift out/remove(@a2)", "a4 set aside/reserve(@a3)", "a5 take off the heat/off-heat(@a2)", "a6 fry/fry(0.2)", "a7 pour in/pour(@a5; into @a6)"}},
+		{"a roast with its wine", "8 chicken thighs|100 ml wine", "Put the chicken in a tin with the wine and roast for 40 minutes. Remove from the oven and serve.", []string{"a0 put/place(0.0; with 0.1; into 'tin)", "a1 roast/roast(@a0; 40-40 min)", "a2 remove/remove(@a1)", "a3 serve/serve(@a2)"}},
+		{"what its body has comes off", "500 g smoked haddock|2 potatoes", "Poach the haddock. Boil the potatoes. Remove the skin, and any bones from the haddock, and break into flakes.", []string{"a0 poach/poach(0.0)", "a1 boil/boil(0.1)", "a2 remove/remove(@a0)", "a3 break/cut(@a2; makes flake)"}},
+	})
+}
+
+// What is in a row of orders is one, whatever else is called so, and what others do meanwhile is none.
+func TestWhichWordsAreOrders(t *testing.T) {
+	hear(t, []way{
+		{"between two", "6 eggs", "Boil the eggs. Cool, peel, and score each one.", []string{"a0 boil/boil(0.0)", "a1 cool/cool(@a0)", "a2 peel/peel(@a1)", "a3 score/score(@a2)"}},
+		{"behind the white of an egg", "300 g flour|1 egg white|200 g spinach", "Roll out the flour. Spread with the spinach, brush with egg white and roll up loosely.", []string{"a0 roll out/roll(0.0)", "a1 spread/spread(@a0; with 0.2)", "a2 brush/brush(@a1; with 0.1)", "a3 roll up/roll-up(@a2; how: loosely)"}},
+		{"one or the other", "500 ml milk|2 potatoes", "Simmer the potatoes. Add the milk, and either mash roughly or blend until smooth.", []string{"a0 simmer/simmer(0.1)", "a1 add/add(0.0; into @a0)", "a2 mash/mash(@a1; how: either / roughly)", "a3 blend/blend(@a2; until smooth)"}},
+		{"what the cook does meanwhile", "8 chicken legs|1 lemon|2 onions", "Rub the chicken with the lemon and let it sit while you cook the onions.", []string{"a0 rub/rub(0.0; with 0.1)", "a1 let sit/rest(@a0; how: while you cook the onions)"}},
+		{"what is done at the table", "2 flatbreads", "Bake the flatbreads. Serve at once, tearing off the crust.", []string{"a0 bake/bake(0.0)", "a1 serve/serve(@a0; how: once / tearing off the crust)"}},
+	})
+}
+
+// How much a word means, and of how many things.
+func TestHowMuchOfWhichThings(t *testing.T) {
+	hear(t, []way{
+		{"a spoonful of two", "1 leek|2 potatoes|500 ml stock", "Simmer the leek and potatoes in the stock. Lift out a generous slotted spoonful of potatoes and leeks.", []string{"a0 simmer/simmer(0.0, 0.1; with 0.2)", "a1 lift out/remove(0.1×@a0, 0.1×@a0)"}},
+		{"both, of which one lies salted", "2 aubergines|500 g potatoes|2 tbsp oil", "Slice the aubergines and sprinkle with salt. Slice the potatoes. Brush both with the oil.", []string{"a0 slice/slice(0.0)", "a1 sprinkle/sprinkle(@a0; with 'salt)", "a2 slice/slice(0.1)", "a3 brush/brush(@a1, @a2; with 0.2)"}},
+	})
+}
+
+// A piece is of what was divided just before, whatever part that is of, and a splash of water is from the tap.
+func TestWhatAnotherPartHasIsLeftAlone(t *testing.T) {
+	d := read(t, "Boats\n\nFor the dough\n300 g flour\n200 ml water\n\nFor the filling\n250 g mozzarella\n150 g feta\n2 tbsp paprika\n\nMethod\n1. Mix the flour and water to a dough.\n2. Combine the two cheeses.\n3. Divide the dough and roll each piece out. Scatter half of the cheese over it.\n4. Fry the paprika and add a splash of water.")
+	var got []string
+	for _, at := range d.Method() {
+		for _, a := range d.Components[at.Component].Steps[at.Step].Actions {
+			got = append(got, show(a))
+		}
+	}
+	require.Equal(t, []string{"c0.s0.a0 mix/mix(0.0, 0.1; makes dough)", "c1.s0.a0 combine/mix(1.0, 1.1)", "c1.s1.a0 divide/divide(@c0.s0.a0)", "c1.s1.a1 roll/roll(@c1.s1.a0)", "c1.s1.a2 scatter/sprinkle(0.5×@c1.s0.a0; into @c1.s1.a1)", "c1.s2.a0 fry/fry(1.2)", "c1.s2.a1 add/add('water; into @c1.s2.a0)"}, got)
+}

@@ -20,6 +20,7 @@ type roles struct {
 	placed   bool     // a place of what is there is said: "in the middle"
 	lapped   bool     // it is folded over what is there: "over the top"
 	liquor   bool     // what goes in is called by the word for what stays behind
+	lifted   bool     // it is lifted out of one thing and goes into another
 }
 
 // bind turns a clause into an action.
@@ -65,7 +66,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 		b.tied(c, t, l, r)
 	}
 	b.hand, b.phrase = b.comp, nil
-	t = b.spreads(b.rubs(t, r), r)
+	t = b.movesInto(b.spreads(b.rubs(t, r), r), r)
 	if t.Family == "cut" && t.Joins == "" && len(a.To) == 0 && len(a.Into) > 0 && len(c.objects) == 0 {
 		a.To, a.Into = a.Into, []recipe.Ref{} // "make slits all over the lamb"
 	}

@@ -75,3 +75,39 @@ func (b *bindings) slippedIn(t *larder.Technique, r *roles) []portion {
 	}
 	return r.portions
 }
+
+// movesInto tells adding from taking out, where what is lifted out goes into something else in the same breath: "lift
+// both out and into the beans".
+func (b *bindings) movesInto(t *larder.Technique, r *roles) *larder.Technique {
+	if t.Name != removeTechnique || onlyNamed(r.action.Into) || len(r.action.Into) == 0 {
+		return t
+	}
+	add := b.r.larder.Technique(addTechnique)
+	if add == nil {
+		return t
+	}
+	r.action.Technique, b.tech, r.lifted = add.Name, add, true
+	return add
+}
+
+// fatStays leaves in the pan the fat in which was fried what is taken out of it.
+func (b *bindings) fatStays(made *thing, inputs []*thing) {
+	if len(inputs) != 1 || !inputs[0].fried || b.shared[inputs[0]] {
+		return
+	}
+	var fat []portion
+	for p := range made.holds {
+		if b.fat(p) {
+			fat = append(fat, p)
+		}
+	}
+	if len(fat) == 0 || len(fat) == len(made.holds) {
+		return
+	}
+	pan := inputs[0]
+	pan.spent = false
+	for _, p := range fat {
+		delete(made.holds, p)
+		b.holder[p] = pan
+	}
+}

@@ -21,3 +21,23 @@ func (b *body) withHead(before []noun, n noun) []noun {
 	}
 	return before
 }
+
+// onlyVesselOf are the nouns of a link, of which those behind a vessel that something is taken from are worked on too: "pour
+// over the brine from the tins and the cream".
+func (b *body) onlyVesselOf(role string, nouns []noun) []noun {
+	c := b.clause
+	led := len(c.objects) == 0 && len(c.links) > 0 && c.links[0].first
+	if role != "from" || len(c.objects) == 0 && !led || !b.lang.Vessels[nouns[0].head()] {
+		return nouns
+	}
+	more := nouns[1:]
+	if slices.ContainsFunc(more, func(n noun) bool { return b.lang.Vessels[n.head()] || !b.text.listed(n.head()) }) {
+		return nouns
+	}
+	if led {
+		c.links[0].nouns = append(c.links[0].nouns, more...)
+	} else {
+		c.objects = append(c.objects, more...)
+	}
+	return nouns[:1]
+}

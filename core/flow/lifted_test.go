@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -45,4 +46,32 @@ func TestWhatAnotherPartHasIsLeftAlone(t *testing.T) {
 		}
 	}
 	require.Equal(t, []string{"c0.s0.a0 mix/mix(0.0, 0.1; makes dough)", "c1.s0.a0 combine/mix(1.0, 1.1)", "c1.s1.a0 divide/divide(@c0.s0.a0)", "c1.s1.a1 roll/roll(@c1.s1.a0)", "c1.s1.a2 scatter/sprinkle(0.5×@c1.s0.a0; into @c1.s1.a1)", "c1.s2.a0 fry/fry(1.2)", "c1.s2.a1 add/add('water; into @c1.s2.a0)"}, got)
+}
+
+// What is lifted out of a pan and goes into another pot goes there, and the fat stays where it was.
+func TestWhatIsLiftedFromOnePanIntoAnother(t *testing.T) {
+	hear(t, []way{
+		{"both, into what cooks already", "500 g black beans|2 onions|2 tbsp oil|300 g bacon", "Simmer the beans in water. Fry the bacon in the oil. Lift it out and into the beans. Fry the onions in the fat left in the pan.", []string{"a0 simmer/simmer(0.0; with 'water)", "a1 fry/fry(0.3; with 0.2)", "a2 lift out/add(@a1; into @a0)", "a3 fry/fry(0.1; with @a1; how: left in the pan)"}},
+		{"onto a plate", "300 g bacon|2 tbsp oil", "Fry the bacon in the oil. Lift it out onto a plate.", []string{"a0 fry/fry(0.0; with 0.1)", "a1 lift out/remove(@a0)"}},
+		{"into the top of what is there", "500 g mince|2 eggs|4 bay leaves", "Press the mince into a dish. Pour over the eggs. Push the bay leaves into the top and bake.", []string{"a0 press/press(0.0; into 'dish)", "a1 pour over/pour(0.1; into @a0)", "a2 push/place(0.2; into @a1)", "a3 bake/bake(@a2)"}},
+	})
+}
+
+// What stands behind a vessel that something is taken from goes in too, and does not come out of it.
+func TestWhatStandsBehindAVessel(t *testing.T) {
+	hear(t, []way{
+		{"beside what is poured", "400 ml double cream|500 g potatoes|1 tin anchovies", "Layer the potatoes. Pour over the brine from the tins and the cream.", []string{"a0 layer/layer(0.1)", "a1 pour over/pour(0.2, 0.0; into @a0)"}},
+	})
+}
+
+// So many of a part's name are all that it lists, whatever each is called.
+func TestSoManyOfAPart(t *testing.T) {
+	d := read(t, "Cake\n\nCake:\n1 sponge cake\n80 ml milk\n\nMilks:\n1 can condensed milk\n1 can evaporated milk\n250 ml cream\n\nMethod\n1. Brush the cake with the milk.\n2. Mix the three milks and pour over the cake.")
+	var got []string
+	for _, at := range d.Method() {
+		for _, a := range d.Components[at.Component].Steps[at.Step].Actions {
+			got = append(got, strings.SplitN(show(a), " ", 2)[1])
+		}
+	}
+	require.Contains(t, got, "mix/mix(1.0, 1.1, 1.2)")
 }

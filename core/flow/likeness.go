@@ -28,14 +28,15 @@ func (b *bindings) apart(words []string) []string {
 // likeness weighs how well a noun names a line.
 func (b *bindings) likeness(n noun, i int) float64 {
 	l := &b.lines[i]
-	words := b.apart(n.words)
-	vocab := b.r.larder.Words()
-	shaped := false
+	if bySpoon, only := b.bySpoon(n, l); only {
+		return bySpoon
+	}
+	words, vocab, shaped := b.apart(n.words), b.r.larder.Words(), false
 	for len(words) > 1 && (vocab.Parts[words[len(words)-1]] || b.r.lang.Parts[words[len(words)-1]] || b.r.lang.Shapes[words[len(words)-1]]) && !slices.Contains(l.name, words[len(words)-1]) {
 		shaped = shaped || b.r.lang.Shapes[words[len(words)-1]]
 		words = words[:len(words)-1]
 	}
-	if len(words) == 0 || shaped && b.onlyPart(l) || b.onlyPart(l) && n.plural && n.owner == nil && len(n.words) == 1 && b.r.lang.Liquors[n.head()] {
+	if len(words) == 0 || b.onlyPart(l) && (shaped || n.plural && n.owner == nil && len(n.words) == 1 && b.r.lang.Liquors[n.head()]) {
 		return 0 // "lime slices" are not cut of its juice, nor are "any juices" of the meat
 	}
 	if l.food != nil && l.food.Aisle == "vegetables" && b.besideSalt(n) {
@@ -218,3 +219,20 @@ func (b *bindings) fromTheTap(n noun, found []referent) bool {
 	}
 	return !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.lines[r.portion.line].comp == b.ownPart() })
 }
+
+// bySpoon is how like a noun is to a line that is only taken by a small measure, "spoonfuls of water" to fry in, and
+// whether it is one: it is meant where that measure is said, and nothing else is called so.
+func (b *bindings) bySpoon(n noun, l *bound) (like float64, only bool) {
+	if l.line.OnlyBy == "" {
+		return 0, false
+	}
+	for k := n.from; k < n.upto; k++ {
+		if b.text.words[k].norm == l.line.OnlyBy && len(n.words) > 0 && n.head() == last(l.name) {
+			return wholeLikeness, true
+		}
+	}
+	return 0, true
+}
+
+// wholeLikeness is how like a noun is to a line that it names word for word.
+const wholeLikeness = 6.0

@@ -275,6 +275,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 		b.gives(nouns[0])
 		return next
 	}
+	nouns = b.onlyVesselOf(role, nouns)
 	b.clause.links = append(b.clause.links, link{role, w, first, nouns, i})
 	return next
 }

@@ -46,6 +46,11 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	laid := b.laidBy(t, r, c.going)
 	liquor := len(r.inputs) == 1 && len(r.portions) == 0 && (r.liquor || b.liftedOut(r.inputs[0]))
 	made := b.make(a.ID, r.inputs, r.portions, names...)
+	for _, in := range r.inputs {
+		if r.lifted && in.fried {
+			b.fatStays(made, []*thing{in}) // "lift both out and into the beans"
+		}
+	}
 	made.solids, made.technique = solids, a.Technique
 	made.dropped = b.droppedInto(t, r)
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
@@ -224,28 +229,6 @@ func (b *bindings) flavoursOnly(t *thing) bool {
 		}
 	}
 	return len(t.holds) > 0
-}
-
-// fatStays leaves in the pan the fat in which was fried what is taken out of it.
-func (b *bindings) fatStays(made *thing, inputs []*thing) {
-	if len(inputs) != 1 || !inputs[0].fried || b.shared[inputs[0]] {
-		return
-	}
-	var fat []portion
-	for p := range made.holds {
-		if b.fat(p) {
-			fat = append(fat, p)
-		}
-	}
-	if len(fat) == 0 || len(fat) == len(made.holds) {
-		return
-	}
-	pan := inputs[0]
-	pan.spent = false
-	for _, p := range fat {
-		delete(made.holds, p)
-		b.holder[p] = pan
-	}
 }
 
 // takesAway tells whether the action at hand takes something out of the rest.

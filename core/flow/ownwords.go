@@ -273,8 +273,9 @@ func (b *bindings) counted(n noun) []referent {
 	count := b.r.lang.Lines.Figures.Numbers[n.words[0]]
 	for c := range b.dish.Components {
 		var found []referent
+		called := slices.Contains(b.partNames[c], n.head()) // "the three milks", of which one is a cream in the part "Milks"
 		for i := range b.lines {
-			if l := &b.lines[i]; l.comp == c && len(l.name) > 0 && last(l.name) == n.head() && b.leftOf(portion{i, ""}) == 1 {
+			if l := &b.lines[i]; l.comp == c && len(l.name) > 0 && (called || last(l.name) == n.head()) && b.leftOf(portion{i, ""}) == 1 {
 				found = append(found, referent{portion: &portion{i, ""}})
 			}
 		}

@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"cmp"
+	"slices"
 	"strings"
 
 	"yembra/core/larder"
@@ -186,7 +188,7 @@ func (b *bindings) takesFrom(found []referent) {
 func (r *Reader) bindings(d *recipe.Dish) *bindings {
 	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}, taken: map[taking]float64{}}
 	for c := range d.Components {
-		b.partNames = append(b.partNames, larder.Words(d.Components[c].Name))
+		b.partNames = append(b.partNames, slices.DeleteFunc(larder.Words(cmp.Or(d.Components[c].Called, d.Components[c].Name)), func(w string) bool { return r.lang.Conjunctions[w] }))
 		for j := range d.Components[c].Lines {
 			l := &d.Components[c].Lines[j]
 			one := bound{ref: recipe.LineRef(c, j), id: l.ID, comp: c, line: l, food: r.larder.Food(l.FoodID()), name: r.nameOf(l), said: map[string]bool{}, left: map[string]float64{}}

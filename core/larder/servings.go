@@ -53,3 +53,9 @@ func (l *Larder) Helping(f *Food) float64 {
 	}
 	return 0
 }
+
+// UsualFlesh is what a cook takes for one serving of flesh that no table knows, in grams.
+func (l *Larder) UsualFlesh() float64 { return l.helpings["usual:flesh"] }
+
+// UsualPlate is what one serving of a whole dish weighs, in grams.
+func (l *Larder) UsualPlate() float64 { return l.helpings["usual:plate"] }

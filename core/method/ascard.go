@@ -21,13 +21,15 @@ func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
 	k := card{dish: recipe.Dish{Name: d.Name, Measures: d.Measures}, at: map[recipe.StepAt]*swap.Step{}}
 	for i := range a.Components {
 		comp := &a.Components[i]
-		part := recipe.Component{Name: comp.Name}
+		part := recipe.Component{Name: comp.Name, Called: comp.Heading}
 		for n, l := range comp.Lines {
 			line := l.Line
 			if l.Change == swap.Dropped {
 				line = recipe.Line{} // nothing can mean it
-			} else if s := c.calledBySwap(a, i, n); s != nil && l.Change == swap.Swapped && !othersCalled(a, s.Short, l.FoodID()) {
+			} else if s := c.calledBySwap(a, i, n); s != nil && l.Change == swap.Swapped && !s.Bare && !othersCalled(a, s.Short, l.FoodID()) {
 				line.Also = append(slices.Clone(line.Also), recipe.Alternative{Name: s.Short})
+			} else if s != nil && l.Change == swap.Swapped && s.Bare {
+				line.OnlyBy = larder.Words(s.Short)[0] // "in spoonfuls of water", and not the water of the list
 			}
 			part.Lines = append(part.Lines, line)
 		}

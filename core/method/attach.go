@@ -104,7 +104,7 @@ func (c *Carrier) goneIn(p *plan, g *flow.Graph) map[*standIn]bool {
 
 // madeForNothing tells whether something stands in that is made, and that no step takes then.
 func (p *plan) madeForNothing(s *standIn, taken map[*standIn]bool) bool {
-	return !s.gone && len(s.lines) > 0 && len(s.book.Prepare) > 0 && (len(p.path(s.node)) > 0 || s.flesh()) && !taken[s]
+	return !s.gone && len(s.lines) > 0 && len(s.book.Prepare) > 0 && !taken[s]
 }
 
 // doneOnLine says the work that a line was listed for, on another: the milk "to soak the bread".

@@ -57,6 +57,7 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 		c.component(p, i, dec)
 		inMethod(&d.Components[i], &a.Components[i], p.entersElsewhere(i))
 		name(&d.Components[i], &a.Components[i], i)
+		a.Components[i].Heading = c.heading(p, i)
 	}
 	graph := c.readBack(&d, &a)
 	c.decided(p, &a, dec, &graph)
@@ -67,7 +68,7 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 		comp := &a.Components[i]
 		c.finish(comp)
 		reorder(comp, dec.Order[strconv.Itoa(i)])
-		comp.Name = c.heading(p, i)
+		comp.Name, comp.Heading = comp.Heading, ""
 	}
 	c.caution(&a, graph)
 	if dec.SidePot != nil {

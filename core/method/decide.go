@@ -82,7 +82,7 @@ func (p *plan) decide(i int) {
 	case replaced == len(subjects), p.preparesFlesh(i):
 		p.decideAlone(i)
 		p.othersFry(i)
-	case p.brownedAlready(i), p.friesForFlesh(i), p.onlyGlazed(i):
+	case p.brownedAlready(i), p.friesForFlesh(i), p.brownsForFlesh(i), p.onlyGlazed(i):
 		d.drop = true
 	case n.Is("discard", "skim") && p.fleshAt(i) != nil && !p.fleshAt(i).is(larder.Steeped) && !p.namesOne(n):
 		d.drop = true

@@ -30,6 +30,29 @@ func (p *plan) friesForFlesh(i int) bool {
 	return flesh && k >= 0 && p.friesStill(k) && p.graph.Nodes[k].At == n.At
 }
 
+// brownsForFlesh tells whether an action browns only flesh that comes later now: what is there else was over the fire
+// before, or gives no more than its taste.
+func (p *plan) brownsForFlesh(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("brown", "sear") || n.Action.Cue != "" && !p.cueGone(n) || len(n.Named) > 0 {
+		return false
+	}
+	flesh := false
+	for _, line := range n.To {
+		s := p.stand[line]
+		switch f := p.l.Food(p.line(line).FoodID()); {
+		case s != nil && s.flesh() && !p.there(line, i):
+			flesh = flesh || slices.ContainsFunc(n.Inputs, func(in int) bool { return slices.Contains(p.graph.Nodes[in].To, line) })
+		case !p.heatedBefore(line, i) && !p.flavours(line) && !(f != nil && f.Tagged("allium") && p.line(line).Mass() <= fewCloves):
+			return false
+		}
+	}
+	return flesh
+}
+
+// fewCloves is how much of an allium, in grams, only gives its taste; an estimate.
+const fewCloves = 30.0
+
 // friesStill tells whether an action fries, or stirs what was fried and what went in with it.
 func (p *plan) friesStill(i int) bool {
 	n := &p.graph.Nodes[i]

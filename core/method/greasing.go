@@ -8,9 +8,15 @@ import (
 	"yembra/core/recipe"
 )
 
+// greaseUse is what a fat does that is only for the tin.
+const greaseUse = "grease"
+
 // greasesNot tells whether a dish would be greased with what is no fat any more.
 func (p *plan) greasesNot(n *node, lines []int) bool {
-	return n.Is("grease") && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool { s := p.stand[line]; return s == nil || !s.is(larder.NoFat) || !s.Dissolves })
+	return n.Is("grease") && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.is(larder.NoFat) || !s.Dissolves || slices.Contains(s.book.Uses, greaseUse)
+	})
 }
 
 // greasedNot is the share of a line with which a tin was greased before, where what stands for it

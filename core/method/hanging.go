@@ -58,7 +58,7 @@ func (w *writer) keepAims(clauses []*clause) {
 		words := w.graph.Nodes[c.node].Action.Words
 		switch {
 		case words.Aim[1] > 0 && c.gone:
-			aim = strings.TrimSpace(w.slice(words.Aim[0], words.Verb[0]))
+			aim = strings.TrimSpace(w.aim(w.slice(words.Aim[0], words.Aim[1])) + w.slice(words.Aim[1], words.Verb[0]))
 		case words.Aim[1] > 0:
 			aim = ""
 		case aim != "" && !c.gone && c.text != "":

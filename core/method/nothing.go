@@ -246,7 +246,7 @@ const glazes = 0.1
 // goes in later now: all else in the pot was cooked before, and no cue of it is waited for.
 func (p *plan) onlyForAdded(i int) bool {
 	n := &p.graph.Nodes[i]
-	if n.Technique.Heat == "" || n.Technique.Family == "oven" || n.Lasts > shortEnough || n.Action.Cue != "" && !p.cueGone(n) && slices.ContainsFunc(n.Action.Words.Signs, func(s recipe.Sign) bool { return s.Says }) || len(n.Inputs) != 1 || len(n.Named) > 0 {
+	if n.Technique.Heat == "" && !n.Is("stir", "turn", "toss") || n.Technique.Family == "oven" || n.Lasts > shortEnough || n.Action.Cue != "" && !p.cueGone(n) && slices.ContainsFunc(n.Action.Words.Signs, func(s recipe.Sign) bool { return s.Says }) || len(n.Inputs) != 1 || len(n.Named) > 0 {
 		return false
 	}
 	before := &p.graph.Nodes[n.Inputs[0]]

@@ -45,8 +45,8 @@ func (w *writer) outcomes(n *node, d *deed) []edit {
 		out = append(out, edit{at[0], at[1], other})
 	}
 	if at := a.Words.Aim; at[1] > at[0] && at[0] >= a.From {
-		if said := w.slice(at[0], at[1]); w.c.renamed(said) != said && len(w.animalWords(larder.Capital(said)+".")) > 0 {
-			out = append(out, edit{at[0], at[1], w.c.renamed(said)}) // "for the raita"
+		if said := w.slice(at[0], at[1]); w.aim(said) != said {
+			out = append(out, edit{at[0], at[1], w.aim(said)})
 		}
 	}
 	if at := a.Words.Purpose; at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto && w.fleshBefore(w.graph.Number(n)) != nil {
@@ -62,4 +62,12 @@ func (w *writer) outcomes(n *node, d *deed) []edit {
 		}
 	}
 	return out
+}
+
+// aim is what work is said to be for, by its name now where that is a dish of an animal: "for the raita".
+func (w *writer) aim(said string) string {
+	if len(w.animalWords(larder.Capital(said)+".")) == 0 {
+		return said
+	}
+	return w.c.renamed(said)
 }

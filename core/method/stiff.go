@@ -81,7 +81,7 @@ func (c *Carrier) liquidFor(p *plan, n *node, m *larder.Making, dec swap.Decisio
 				water += one.water
 			}
 		}
-		if own := dec.Amounts[p.ref(line)]; (own == 0 || own == 1) && larder.Pours(p.l.Food(p.line(line).FoodID())) && !c.fatLine(p.line(line)) && p.shareIn(line, n) >= nearlyAll && water > most {
+		if own := dec.Amounts[p.ref(line)]; (own == 0 || own == 1) && (p.stand[line] != nil || larder.Pours(p.l.Food(p.line(line).FoodID()))) && !c.fatLine(p.line(line)) && p.shareIn(line, n) >= nearlyAll && water > most {
 			best, most = line, water
 		}
 	}

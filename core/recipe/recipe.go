@@ -41,6 +41,8 @@ type Component struct {
 	Name  string `json:"name"`
 	Lines []Line `json:"lines"`
 	Steps []Step `json:"steps"`
+	// Called is what it goes by besides, where whoever wrote it knows; it is kept nowhere.
+	Called string `json:"-"`
 }
 
 // LineRef is the outward name of a line: "components[0].lines[3]".
@@ -83,6 +85,8 @@ type Line struct {
 	// Beware names a food that this one is easily taken for, and how they
 	// differ; empty when there is none.
 	Beware string `json:"beware,omitempty"`
+	// OnlyBy is the small measure by which alone it is meant ("spoonful"), where whoever wrote it knows; it is kept nowhere.
+	OnlyBy string `json:"-"`
 }
 
 // FoodID returns the food's id, empty when it is not known.

@@ -164,6 +164,8 @@ type Component struct {
 	Name  string `json:"name"`
 	Lines []Line `json:"lines"`
 	Steps []Step `json:"steps"`
+	// Heading is what it is to be called on the card, while that is written.
+	Heading string `json:"-"`
 }
 
 // Chosen is a swap that was put in.

@@ -133,10 +133,26 @@ func (x *bench) massOf(line *recipe.Line) float64 {
 	if line.Grams != nil {
 		return x.eaten(line, food)
 	}
-	if food == nil && (line.Animal == larder.Meat || line.Animal == larder.Poultry || line.Animal == larder.Fish) {
-		return fleshHelping * x.original.Servings // "8 pieces" of what the larder does not know
+	if line.Animal == larder.Meat || line.Animal == larder.Poultry || line.Animal == larder.Fish {
+		if food == nil {
+			return x.larder.UsualFlesh() * x.original.Servings // "8 pieces" of what the larder does not know
+		}
+		return math.Max(x.larder.Helping(food)*x.original.Servings, assumedMass)
 	}
-	return math.Max(x.larder.Helping(food)*x.original.Servings, assumedMass)
+	return math.Max(x.larder.Helping(food)*x.helpings(), assumedMass)
+}
+
+// helpings are for how many helpings what is served with the dish is: as many as it serves, and fewer where that counts
+// pieces that are no plateful.
+func (x *bench) helpings() float64 {
+	mass := 0.0
+	for _, p := range x.original.Parts {
+		mass += p.Mass()
+	}
+	if plate := x.larder.UsualPlate(); mass > 0 && plate > 0 {
+		return min(x.original.Servings, mass/plate)
+	}
+	return x.original.Servings
 }
 
 // eaten is what of an original line's weight is eaten, in grams.

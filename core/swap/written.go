@@ -14,10 +14,6 @@ import (
 // mostlyFat is how much fat, in g of 100, what fries holds at least.
 const mostlyFat = 60.0
 
-// fleshHelping is the usual flesh of a serving, where a line neither says how much nor names what is known; an
-// estimate.
-const fleshHelping = 130.0
-
 // assumedMass stands in for a line without a known mass ("butter for the
 // tin"): 10 g.
 const assumedMass = 10.0

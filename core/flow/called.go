@@ -107,6 +107,14 @@ func (b *bindings) lineHere(n noun) bool {
 	})
 }
 
+// listedWhole tells whether a noun is the last word of a line of the part at hand of which nothing has gone in.
+func (b *bindings) listedWhole(n noun) bool {
+	return slices.ContainsFunc(b.direct(n), func(r referent) bool {
+		l := &b.lines[r.portion.line]
+		return l.comp == b.comp && len(l.name) > 0 && last(l.name) == n.head() && b.leftOf(*r.portion) == 1
+	})
+}
+
 // ofTaken tells whether a thing holds what the step at hand takes.
 func (b *bindings) ofTaken(t *thing) bool {
 	for p := range t.holds {
@@ -129,6 +137,9 @@ func (b *bindings) madeOfPart(n noun) *thing {
 	}
 	if _, flesh := b.r.larder.Words().AnimalWords[n.head()]; flesh && c == b.comp && !b.r.lang.Products[n.head()] && (b.lineHere(n) || b.tech.Takes == "part" && len(b.animal(n)) == 1) {
 		return nil // "add the chicken", that waits in the list of the part "Chicken", and "lift out the fish" of it
+	}
+	if c == b.comp && !b.r.lang.Products[n.head()] && b.listedWhole(n) {
+		return nil // "whisk in the grits" of the part "Grits", in which only water has boiled so far
 	}
 	kinds := b.r.lang.ProductHolds[n.head()]
 	ofPart := func(t *thing, p portion) bool { return b.lines[p.line].comp == c && b.holder[p] == t }

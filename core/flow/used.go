@@ -25,7 +25,19 @@ func (b *bindings) usedOf(n noun) (portion, bool) {
 	if !ok || len(n.words) > 1 && slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
 		return p, false
 	}
-	return p, true
+	return p, !b.ofAnother(n, p)
+}
+
+// ofAnother tells whether a noun says before the word which other food of the list is meant: "the tofu slices", where slices
+// of mushrooms were spoken of.
+func (b *bindings) ofAnother(n noun, p portion) bool {
+	l := &b.lines[p.line]
+	return slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool {
+		if slices.Contains(l.name, w) || l.said[w] || !b.text.foods(w) {
+			return false
+		}
+		return slices.ContainsFunc(b.lines, func(o bound) bool { return o.food != nil && slices.Contains(o.name, w) })
+	})
 }
 
 // nowOf is a portion, or what holds it where all of it has gone in.

@@ -91,6 +91,20 @@ func (w *writer) orElse(p recipe.Phrase, k int, objects, things []named) bool {
 	return true
 }
 
+// ofBoth joins what is left of a product's name to the noun before it where the two name one mixture: "the onion and bacon
+// mixture", of which the bacon has another name.
+func (w *writer) ofBoth(p recipe.Phrase, k int, objects, things []named) bool {
+	if k == 0 || len(things) != 1 || len(objects) == 0 || things[0].stand != nil || objects[len(objects)-1].stand != nil || p.Nouns[k].From != p.Nouns[k].Name {
+		return false
+	}
+	lang, between := w.l.Language(), strings.ToLower(strings.TrimSpace(w.slice(p.Nouns[k-1].Upto, p.Nouns[k].From)))
+	if !lang.Lines.And[between] || len(strings.Fields(things[0].text)) != 1 || !lang.Products[strings.ToLower(things[0].text)] {
+		return false
+	}
+	objects[len(objects)-1].text += " " + things[0].text
+	return true
+}
+
 // standsOf are the stand-ins among things.
 func standsOf(things []named) (out []*standIn) {
 	for _, t := range things {

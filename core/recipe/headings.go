@@ -145,7 +145,7 @@ func (l *layout) partTitle(text string) string {
 // leads tells whether a block reads as the name of the part listed below it: a
 // few words without an amount, set off by a blank line, right above an amount.
 func (l *layout) leads(b, next block) bool {
-	if (l.mode == listing || l.mode == before && !b.blank && len(l.waiting) > 0) && (l.calledProduct(b.text) && (b.blank || !l.bottled(b.text)) || l.setOff(b)) && !b.bullet && !b.numbered && l.quantityFirst(next.text) && !l.methodLike(next) {
+	if (l.mode == listing || l.mode == before && !b.blank && len(l.waiting) > 0) && (l.calledProduct(b.text) && (b.blank || !l.bottled(b.text)) || l.setOff(b)) && !b.bullet && !b.numbered && (l.quantityFirst(next.text) || b.blank && l.measureFirst(next.text)) && !l.methodLike(next) {
 		return true
 	}
 	if b.text == "" || !b.blank && (l.mode != listing || l.known(b.text)) || next.blank && l.mode != listing || b.bullet || b.numbered || len(strings.Fields(b.text)) > 5 || strings.ContainsAny(b.text, ",.;") {
@@ -155,6 +155,15 @@ func (l *layout) leads(b, next block) bool {
 		return false
 	}
 	return (l.quantityFirst(next.text) || l.partOfSome(next.text)) && !l.methodLike(next)
+}
+
+// measureFirst tells whether a line opens with a measure without a figure: "large bunch mint".
+func (l *layout) measureFirst(text string) bool {
+	lang, words := l.reader.larder.Language(), larder.Words(text)
+	for len(words) > 1 && (lang.Articles[words[0]] || lang.Qualifiers[words[0]]) {
+		words = words[1:]
+	}
+	return len(words) > 1 && lang.Measures[words[0]] && l.known(text)
 }
 
 // partOfSome tells whether a line gives its amount behind what it takes of something: "juice of 2

@@ -36,8 +36,8 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		shaped = shaped || b.r.lang.Shapes[words[len(words)-1]]
 		words = words[:len(words)-1]
 	}
-	if len(words) == 0 || b.onlyPart(l) && (shaped || n.plural && n.owner == nil && len(n.words) == 1 && b.r.lang.Liquors[n.head()]) || l.food != nil && l.food.Aisle == "vegetables" && b.besideSalt(n) {
-		return 0 // "lime slices" are not cut of its juice, nor are "any juices" of the meat; "salt and pepper" are no red peppers
+	if len(words) == 0 || len(words) < len(n.words) && b.r.lang.HeatWords[words[0]] && len(words) == 1 || b.onlyPart(l) && (shaped || n.plural && n.owner == nil && len(n.words) == 1 && b.r.lang.Liquors[n.head()]) || l.food != nil && l.food.Aisle == "vegetables" && b.besideSalt(n) {
+		return 0 // "lime slices" are not cut of its juice, nor are "any juices" of the meat; "the hot fat" is of no hot sauce; "salt and pepper" are no red peppers
 	}
 	head := words[len(words)-1]
 	if _, animal := vocab.AnimalWords[head]; animal && len(words) == 1 && !n.pointed && !b.r.lang.StandIns[head] && (l.line.Origin == larder.FromPlant || l.line.Origin == larder.FromFungus) {

@@ -50,7 +50,7 @@ func (p *plan) friesInRunOut(i int) bool {
 		return true
 	}
 	before := slices.IndexFunc(n.Inputs, p.renderedTo)
-	if before < 0 && !p.spoonedOff(i) || p.fatIn(i) || n.Liquid {
+	if before < 0 && !p.spoonedOff(i) && !p.inItsPan(i) || p.fatIn(i) || n.Liquid {
 		return false
 	}
 	if n.Technique.Joins == "yes" {
@@ -84,6 +84,32 @@ func (p *plan) inWhatIsLeft(i int) bool {
 			k := p.graph.Number(&o)
 			return o.At.Component == n.At.Component && p.deeds[k].drop && p.rendered(k)
 		})
+}
+
+// inItsPan tells whether an action is the first to be done in a pan in which flesh was to leave its fat: "cook the bacon in a
+// skillet; add the mushrooms to the skillet".
+func (p *plan) inItsPan(i int) bool {
+	n := &p.graph.Nodes[i]
+	pan := func(o *flow.Node) string {
+		words := larder.Words(o.Action.Vessel)
+		if len(words) == 0 || !p.l.Language().Pots[words[len(words)-1]] {
+			return ""
+		}
+		return words[len(words)-1]
+	}
+	if pan(n) == "" || len(n.Inputs) > 0 && n.Technique.Joins == "yes" {
+		return false
+	}
+	for k := i - 1; k >= 0 && p.graph.Nodes[k].At.Component == n.At.Component; k-- {
+		if o := &p.graph.Nodes[k]; p.deeds[k].drop && p.rendered(k) && pan(o) == pan(n) {
+			return true
+		}
+		if p.deeds[k].drop || p.graph.Nodes[k].Technique.Heat == "" && pan(&p.graph.Nodes[k]) != pan(n) {
+			continue
+		}
+		return false
+	}
+	return false
 }
 
 // remnant tells whether words end in those for what a pan still holds.

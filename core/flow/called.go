@@ -138,15 +138,16 @@ func (b *bindings) madeOfPart(n noun) *thing {
 	if _, flesh := b.r.larder.Words().AnimalWords[n.head()]; flesh && c == b.comp && !b.r.lang.Products[n.head()] && (b.lineHere(n) || b.tech.Takes == "part" && len(b.animal(n)) == 1) {
 		return nil // "add the chicken", that waits in the list of the part "Chicken", and "lift out the fish" of it
 	}
-	if c == b.comp && !b.r.lang.Products[n.head()] && b.listedWhole(n) {
-		return nil // "whisk in the grits" of the part "Grits", in which only water has boiled so far
-	}
 	kinds := b.r.lang.ProductHolds[n.head()]
 	ofPart := func(t *thing, p portion) bool { return b.lines[p.line].comp == c && b.holder[p] == t }
 	if t := b.heaviest(ofPart, func(t *thing) bool { return t.title == nil && kinds != nil && b.holdsKind(t, kinds) }); t != nil {
 		return t
 	}
-	return b.heaviest(ofPart, func(t *thing) bool { return t.title == nil })
+	made := b.heaviest(ofPart, func(t *thing) bool { return t.title == nil })
+	if made != nil && c == b.comp && !b.r.lang.Products[n.head()] && b.pours(made) && b.listedWhole(n) {
+		return nil // "whisk in the grits" of the part "Grits", in which only water has boiled so far
+	}
+	return made
 }
 
 // goneAll tells whether all of what a noun names by a line has gone into something.

@@ -60,6 +60,8 @@ func TestWhatIsLiftedFromOnePanIntoAnother(t *testing.T) {
 // What stands behind a vessel that something is taken from goes in too, and does not come out of it.
 func TestWhatStandsBehindAVessel(t *testing.T) {
 	hear(t, []way{
+		{"fat of a pan is of no hot sauce", "6 slices bacon|1 lb shrimp|1 tsp hot sauce", "Cook the bacon until crisp and drain. Add the shrimp to the hot fat.", []string{"a0 cook/cook(0.0; until crisp)", "a1 drain/drain(@a0)", "a2 add/add(0.1; into 'fat)"}},
+		{"slices of another food", "500 g mushrooms|200 g tofu", "Fry the mushroom slices. Lay the tofu slices on top.", []string{"a0 fry/fry(0.0)", "a1 lay on/add(0.1; into @a0)"}},
 		{"beside what is poured", "400 ml double cream|500 g potatoes|1 tin anchovies", "Layer the potatoes. Pour over the brine from the tins and the cream.", []string{"a0 layer/layer(0.1)", "a1 pour over/pour(0.2, 0.0; into @a0)"}},
 	})
 }

@@ -62,17 +62,16 @@ func (p *plan) decide(i int) {
 		}
 	}
 	switch {
+	case p.takesVessel(n): // "take the tin from the oven"
+		return
 	case n.Technique.Family == "wet heat" && p.onBodies(i) && p.inListedLiquor(n):
 		p.withoutSubject(i)
-	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i):
-		d.drop = true
-	case p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i), p.poursNoFatOff(i):
+	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i),
+		p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i), p.poursNoFatOff(i):
 		d.drop = true
 	case p.keepsAll(i):
 		d.silent = true
-	case p.intoNothing(i), p.neverLeft(i):
-		d.drop = true
-	case n.Is("off-heat") && p.onlyDropped(i), p.seasonsNothing(i), p.stirsWhatIsGone(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i):
+	case p.intoNothing(i), p.neverLeft(i), n.Is("off-heat") && p.onlyDropped(i), p.seasonsNothing(i), p.stirsWhatIsGone(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)
@@ -192,4 +191,12 @@ func (p *plan) setsAside(path []int, at int) bool {
 		return false
 	}
 	return at+1 < len(path) && p.graph.Nodes[path[at+1]].Technique.Heat == ""
+}
+
+// takesVessel tells whether an action takes away nothing but the vessel that all is in.
+func (p *plan) takesVessel(n *flow.Node) bool {
+	if !n.Is("remove") || len(n.Action.Words.Phrases) == 0 || n.Action.Words.Phrases[0].Role != "to" {
+		return false
+	}
+	return !slices.ContainsFunc(n.Action.Words.Phrases[0].Nouns, func(noun recipe.Noun) bool { return !noun.Vessel })
 }

@@ -43,7 +43,11 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		out = append(out, w.inPlaceOf(a, p, text, len(things) > 0))
 	}
 	out = append(out, w.brackets(a)...)
-	out = append(out, w.goneManners(n)...)
+	gone := w.goneManners(n)
+	if n.Is("taste") && len(gone) > 0 && len(phrases) == 0 {
+		return nil, false // "check that the fat is hot", of fat that is gone
+	}
+	out = append(out, gone...)
 	out = append(out, w.outcomes(n, d)...)
 	out = append(out, w.pointsTo(a, own)...)
 	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {

@@ -40,3 +40,24 @@ func TestCardsOfTheClubsDishesInOtherWords(t *testing.T) {
 		},
 	})
 }
+
+// What went wrong on cards of everyday dishes, each with what the rules that mended it now give.
+func TestCardsOfEverydayDishes(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"slices of tofu are none of mushrooms": {
+			"kimchi-jjigae-pork", []string{"lay the tofu slices on top"}, []string{"Add the firm tofu"},
+		},
+		"a tin is taken from the oven, whatever lies in it": {
+			"toad-in-the-hole-gravy", []string{"Take the tin from the oven and pour in the batter around the bean sausage"}, []string{"Check"},
+		},
+		"a sauce that a list heads is a part": {
+			"roast-lamb-anchovy", []string{"# Mint sauce", "Mix the mint, sugar, vinegar and boiling water"}, []string{"- Mint sauce"},
+		},
+		"what is left of a mixture's name, and oil kneaded into a yeast dough": {
+			"zwiebelkuchen-yeast", []string{"fold in the onion mixture", "Knead with the flour, olive oil and salt"}, []string{"onion and mixture", "coconut"},
+		},
+		"grits cook, and mushrooms fry where bacon was to leave its fat": {
+			"shrimp-and-grits-bacon", []string{"Whisk in the grits, reduce the heat to low, cover and cook 25 minutes, stirring often, until thick and creamy", "Heat the vegetable oil, add the mushrooms"}, []string{"hot fat"},
+		},
+	})
+}

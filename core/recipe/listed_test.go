@@ -208,3 +208,11 @@ func TestRowsAndSentencesAreLists(t *testing.T) {
 		require.Equal(t, want, got, text)
 	}
 }
+
+// The name of a sauce that is also sold heads a list of its own where a blank line sets it off, whatever measure follows.
+func TestASauceHeadsAList(t *testing.T) {
+	d := reader(t).Read("Roast\nServes 4\n\n1 kg carrots\n3 tbsp oil\n\nMint sauce\nlarge bunch mint, chopped\n1 tbsp sugar\n\nMethod\n1. Roast the carrots in the oil.\n2. Mix the mint and sugar.", measure.Metric)
+	require.Len(t, d.Components, 2)
+	require.Equal(t, "Mint sauce", d.Components[1].Name)
+	require.Len(t, d.Components[1].Lines, 2)
+}

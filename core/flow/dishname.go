@@ -95,11 +95,8 @@ func (b *bindings) componentOf(n noun) int {
 				said++
 			}
 		}
-		if b.componentNamed(n.head()) < 0 || !slices.Contains(name, n.head()) {
-			continue
-		}
-		if said > most || said == most && c == b.comp {
-			best, most = c, said // of two sauces, the part's own
+		if said > most && b.componentNamed(n.head()) >= 0 && slices.Contains(name, n.head()) {
+			best, most = c, said
 		}
 	}
 	return best

@@ -17,11 +17,19 @@ func TestWhatIsLiftedOutOfALiquid(t *testing.T) {
 	})
 }
 
+// A liquid that goes in goes in whole, whatever else that is in it is named beside it.
+func TestALiquorGoesInWhole(t *testing.T) {
+	d := read(t, "Soup\n\n500 g smoked haddock\n1 bay leaf\n2 potatoes\n\nMethod\n1. Cover the fish with water, add the bay leaf and simmer. Lift out.\n2. Fry the potatoes. Pour in the haddock cooking liquor and bay leaf.")
+	pour := d.Components[0].Steps[1].Actions[1]
+	require.Len(t, pour.To, 1)
+	require.Empty(t, pour.To[0].Of)
+}
+
 // What is in a row of orders is one, whatever else is called so, and what others do meanwhile is none.
 func TestWhichWordsAreOrders(t *testing.T) {
 	hear(t, []way{
 		{"between two", "6 eggs", "Boil the eggs. Cool, peel, and score each one.", []string{"a0 boil/boil(0.0)", "a1 cool/cool(@a0)", "a2 peel/peel(@a1)", "a3 score/score(@a2)"}},
-		{"behind the white of an egg", "300 g flour|1 egg white|200 g spinach", "Roll out the flour. Spread with the spinach, brush with egg white and roll up loosely.", []string{"a0 roll out/roll(0.0)", "a1 spread/spread(@a0; with 0.2)", "a2 brush/brush(@a1; with 0.1)", "a3 roll up/roll-up(@a2; how: loosely)"}},
+		{"behind the white of an egg", "300 g flour|1 egg white|200 g spinach|1 stale bread roll", "Roll out the flour. Spread with the spinach, brush with egg white and roll up loosely.", []string{"a0 roll out/roll(0.0)", "a1 spread/spread(@a0; with 0.2)", "a2 brush/brush(@a1; with 0.1)", "a3 roll up/roll-up(@a2; how: loosely)"}},
 		{"one or the other", "500 ml milk|2 potatoes", "Simmer the potatoes. Add the milk, and either mash roughly or blend until smooth.", []string{"a0 simmer/simmer(0.1)", "a1 add/add(0.0; into @a0)", "a2 mash/mash(@a1; how: either / roughly)", "a3 blend/blend(@a2; until smooth)"}},
 		{"what the cook does meanwhile", "8 chicken legs|1 lemon|2 onions", "Rub the chicken with the lemon and let it sit while you cook the onions.", []string{"a0 rub/rub(0.0; with 0.1)", "a1 let sit/rest(@a0; how: while you cook the onions)"}},
 		{"what is done at the table", "2 flatbreads", "Bake the flatbreads. Serve at once, tearing off the crust.", []string{"a0 bake/bake(0.0)", "a1 serve/serve(@a0; how: once / tearing off the crust)"}},
@@ -38,14 +46,14 @@ func TestHowMuchOfWhichThings(t *testing.T) {
 
 // A piece is of what was divided just before, whatever part that is of, and a splash of water is from the tap.
 func TestWhatAnotherPartHasIsLeftAlone(t *testing.T) {
-	d := read(t, "Boats\n\nFor the dough\n300 g flour\n200 ml water\n\nFor the filling\n250 g mozzarella\n150 g feta\n2 tbsp paprika\n\nMethod\n1. Mix the flour and water to a dough.\n2. Combine the two cheeses.\n3. Divide the dough and roll each piece out. Scatter half of the cheese over it.\n4. Fry the paprika and add a splash of water.")
+	d := read(t, "Boats\n\nFor the dough\n300 g flour\n200 ml water\n\nFor the filling\n250 g mozzarella\n150 g feta\n2 tbsp paprika\n\nMethod\n1. Combine the two cheeses. Fry the paprika and add a splash of water.\n2. Mix the flour and water to a dough.\n3. Divide the dough and roll each piece out. Scatter half of the cheese over it.")
 	var got []string
 	for _, at := range d.Method() {
 		for _, a := range d.Components[at.Component].Steps[at.Step].Actions {
 			got = append(got, show(a))
 		}
 	}
-	require.Equal(t, []string{"c0.s0.a0 mix/mix(0.0, 0.1; makes dough)", "c1.s0.a0 combine/mix(1.0, 1.1)", "c1.s1.a0 divide/divide(@c0.s0.a0)", "c1.s1.a1 roll/roll(@c1.s1.a0)", "c1.s1.a2 scatter/sprinkle(0.5×@c1.s0.a0; into @c1.s1.a1)", "c1.s2.a0 fry/fry(1.2)", "c1.s2.a1 add/add('water; into @c1.s2.a0)"}, got)
+	require.Equal(t, []string{"c1.s0.a0 combine/mix(1.0, 1.1)", "c1.s0.a1 fry/fry(1.2)", "c1.s0.a2 add/add('water; into @c1.s0.a1)", "c0.s0.a0 mix/mix(0.0, 0.1; makes dough)", "c1.s1.a0 divide/divide(@c0.s0.a0)", "c1.s1.a1 roll/roll(@c1.s1.a0)", "c1.s1.a2 scatter/sprinkle(0.5×@c1.s0.a0; into @c1.s1.a1)"}, got)
 }
 
 // What is lifted out of a pan and goes into another pot goes there, and the fat stays where it was.

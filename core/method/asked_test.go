@@ -1,6 +1,7 @@
 package method
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -36,4 +37,19 @@ func TestAGelTakesNoMoreWaterThanTheEggs(t *testing.T) {
 	card, findings := wholeCard(t, recipeCalled(t, "maultaschen"), "whole-food-no-oil")
 	require.Empty(t, findings)
 	require.Contains(t, card, "100 ml water")
+}
+
+// What is cooked in a tin with wine is taken from the oven whole.
+func TestATinIsTakenFromTheOvenWhole(t *testing.T) {
+	card, _ := wholeCard(t, recipeCalled(t, "marbella-traybake"), "whole-food")
+	require.Contains(t, card, "Remove from the oven, transfer everything to a large platter")
+}
+
+// What goes into boiling water is not put before the work of another part that it waits for.
+func TestDumplingsAreBoiledWhileTheStewSimmers(t *testing.T) {
+	card, _ := wholeCard(t, recipeCalled(t, "chicken-paprikash"), "whole-food")
+	before, after, found := strings.Cut(card, "Meanwhile make the dumplings")
+	require.True(t, found)
+	require.Contains(t, before, "Cover and simmer for 20 minutes")
+	require.Contains(t, after, "Serve over the dumplings")
 }

@@ -68,7 +68,7 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 		comp := &a.Components[i]
 		c.finish(comp)
 		reorder(comp, dec.Order[strconv.Itoa(i)])
-		comp.Name, comp.Heading = comp.Heading, ""
+		comp.Name, comp.Heading = c.heading(p, i), ""
 	}
 	c.caution(&a, graph)
 	if dec.SidePot != nil {

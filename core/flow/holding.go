@@ -176,11 +176,12 @@ func (b *bindings) open(t *thing) bool {
 }
 
 func (b *bindings) byID(id string) *thing {
-	at := slices.IndexFunc(b.things, func(t *thing) bool { return t.id == id })
-	if at < 0 {
-		return nil
+	for i := len(b.things) - 1; i >= 0; i-- { // mostly one of the last is meant
+		if b.things[i].id == id {
+			return b.things[i]
+		}
 	}
-	return b.things[at]
+	return nil
 }
 
 // mostlyLiquid tells whether what goes in is more liquid than not.

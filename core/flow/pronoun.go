@@ -11,7 +11,7 @@ import (
 
 // pronoun resolves "it", "them", "both", "the rest".
 func (b *bindings) pronoun(n noun) []referent {
-	if fried := b.allFried(); n.all && len(n.words) == 1 && b.r.lang.Single[n.words[0]] && len(fried) > 1 {
+	if fried := b.allFried(n); len(fried) > 1 {
 		return fried
 	}
 	if n.all && !n.rest && n.share == 0 && (len(n.words) == 0 || b.r.lang.Pair[n.words[0]]) {
@@ -150,11 +150,13 @@ func (b *bindings) lastCut() []referent {
 // bothOrPointed are two things that were made in the same way, "soak the beans, and in another bowl the
 // mushrooms; drain both", else what a pronoun points at.
 func (b *bindings) bothOrPointed(n noun) []referent {
-	if alike := b.alike(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && len(alike) == pair {
-		return alike
-	}
-	if two := b.lastTwo(); len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 && b.ofOneEach(two) {
-		return two // "slice the potatoes; brush both with oil", of aubergines that lie salted
+	if len(n.words) == 1 && b.r.lang.Pair[n.words[0]] && !n.rest && n.share == 0 {
+		if alike := b.alike(); len(alike) == pair {
+			return alike
+		}
+		if two := b.lastTwo(); b.ofOneEach(two) {
+			return two // "slice the potatoes; brush both with oil", of aubergines that lie salted
+		}
 	}
 	return b.pointedAt(n)
 }
@@ -261,7 +263,10 @@ func (b *bindings) justTakenOut() bool {
 }
 
 // allFried are the things that were fried one by one and wait: "add it all to the pot".
-func (b *bindings) allFried() []referent {
+func (b *bindings) allFried(n noun) []referent {
+	if !n.all || len(n.words) != 1 || !b.r.lang.Single[n.words[0]] {
+		return nil
+	}
 	var out []referent
 	for _, t := range b.things {
 		if b.open(t) && t.fried && !t.liquid && t.comp == b.comp && t.title == nil {

@@ -101,10 +101,21 @@ func Lasts(l *larder.Larder, a *recipe.Action, t *larder.Technique) float64 {
 		return a.Minutes.Mid()
 	case a.Cue == "" && t.Usual > briefMinutes && slices.ContainsFunc(a.Manner, func(how string) bool { return l.Language().Brief[strings.ToLower(how)] }):
 		return briefMinutes
+	case t.Family == "wet heat" && thickensLittle(l, a):
+		return math.Min(t.Usual, l.Technique(thickenTechnique).Usual)
 	case a.Cue == "" && t.Family == "wet heat" && l.Language().Coming[first]:
 		return math.Min(t.Usual, comesMinutes)
 	}
 	return t.Usual
+}
+
+// thickenTechnique lets a liquid thicken.
+const thickenTechnique = "thicken"
+
+// thickensLittle tells whether an action goes on until a liquid has thickened a little: "until slightly thickened".
+func thickensLittle(l *larder.Larder, a *recipe.Action) bool {
+	words := larder.Words(a.Cue)
+	return slices.ContainsFunc(words, func(w string) bool { return l.Language().ThickWords[w] }) && slices.ContainsFunc(words, func(w string) bool { return l.Language().SlightWords[w] })
 }
 
 // briefMinutes is how long "briefly" is; an estimate.

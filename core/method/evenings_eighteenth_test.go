@@ -44,6 +44,9 @@ func TestCardsOfTheClubsDishesInOtherWords(t *testing.T) {
 // What went wrong on cards of everyday dishes, each with what the rules that mended it now give.
 func TestCardsOfEverydayDishes(t *testing.T) {
 	holdEvenings(t, map[string]evening{
+		"a sauce that thickens lightly is soon done": {
+			"coq-au-riesling", []string{"stir in the cashew cream and tarragon and bubble until lightly thickened"}, []string{"bubble for"},
+		},
 		"slices of tofu are none of mushrooms": {
 			"kimchi-jjigae-pork", []string{"lay the tofu slices on top"}, []string{"Add the firm tofu"},
 		},

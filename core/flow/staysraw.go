@@ -8,8 +8,11 @@ import (
 )
 
 // boiling tells whether something is only named, and hot: "into boiling salted water".
-func (t *tracer) boiling(r recipe.Ref) bool {
-	return r.Named != nil && slices.ContainsFunc(larder.Words(*r.Named), func(w string) bool { return t.larder.Language().Writing.Warmth[w] })
+func (t *tracer) boiling(r recipe.Ref) bool { return Boils(t.larder, r) }
+
+// Boils tells whether what something goes into is hot by its own words: "into boiling salted water".
+func Boils(l *larder.Larder, r recipe.Ref) bool {
+	return r.Named != nil && slices.ContainsFunc(larder.Words(*r.Named), func(w string) bool { return l.Language().Writing.Warmth[w] })
 }
 
 // StaysRaw tells whether nothing is hot from where a line goes in on: neither what it reaches, nor anything else of its

@@ -57,5 +57,8 @@ func (l *Larder) Helping(f *Food) float64 {
 // UsualFlesh is what a cook takes for one serving of flesh that no table knows, in grams.
 func (l *Larder) UsualFlesh() float64 { return l.helpings["usual:flesh"] }
 
+// UsualCloves is up to how much of an allium only gives a dish its taste, in grams.
+func (l *Larder) UsualCloves() float64 { return l.helpings["usual:cloves"] }
+
 // UsualPlate is what one serving of a whole dish weighs, in grams.
 func (l *Larder) UsualPlate() float64 { return l.helpings["usual:plate"] }

@@ -43,15 +43,12 @@ func (p *plan) brownsForFlesh(i int) bool {
 		switch f := p.l.Food(p.line(line).FoodID()); {
 		case s != nil && s.flesh() && !p.there(line, i):
 			flesh = flesh || slices.ContainsFunc(n.Inputs, func(in int) bool { return slices.Contains(p.graph.Nodes[in].To, line) })
-		case !p.heatedBefore(line, i) && !p.flavours(line) && !(f != nil && f.Tagged("allium") && p.line(line).Mass() <= fewCloves):
+		case !p.heatedBefore(line, i) && !p.flavours(line) && !(f != nil && f.Tagged("allium") && p.line(line).Mass() <= p.l.UsualCloves()):
 			return false
 		}
 	}
 	return flesh
 }
-
-// fewCloves is how much of an allium, in grams, only gives its taste; an estimate.
-const fewCloves = 30.0
 
 // friesStill tells whether an action fries, or stirs what was fried and what went in with it.
 func (p *plan) friesStill(i int) bool {

@@ -4,7 +4,7 @@ import (
 	"slices"
 	"strings"
 
-	"yembra/core/larder"
+	"yembra/core/flow"
 	"yembra/core/recipe"
 	"yembra/core/swap"
 )
@@ -159,7 +159,7 @@ func (p *parting) mixedApart(sets []set, seq []placed, from, upto int) bool {
 	for _, x := range seq[from:upto] {
 		s := &p.main(sets[x.set]).Steps[x.step]
 		for _, a := range s.Actions {
-			if t := p.l.Technique(a.Technique); s.Prepares == "" && (t != nil && t.Heat != "" || slices.ContainsFunc(a.Into, p.boils)) {
+			if t := p.l.Technique(a.Technique); s.Prepares == "" && (t != nil && t.Heat != "" || slices.ContainsFunc(a.Into, func(r recipe.Ref) bool { return flow.Boils(p.l, r) })) {
 				return false
 			}
 			if slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(r recipe.Ref) bool { return r.Made != nil && made[*r.Made] }) {
@@ -168,11 +168,6 @@ func (p *parting) mixedApart(sets []set, seq []placed, from, upto int) bool {
 		}
 	}
 	return true
-}
-
-// boils tells whether what something goes into boils: "into boiling salted water".
-func (p *parting) boils(r recipe.Ref) bool {
-	return r.Named != nil && slices.ContainsFunc(larder.Words(*r.Named), func(w string) bool { return p.l.Language().Writing.Warmth[w] })
 }
 
 // homes are the stretches of the sequence in which each set does most.

@@ -92,6 +92,7 @@ func TestWhatIsMoreOfAnother(t *testing.T) {
 		"4 rolls, split and buttered, to serve":                {"4 rolls, split, to serve: mixed", "butter, to spread: animal"},
 		"1 slice stale bread soaked in milk":                   {"1 slice stale bread soaked: mixed", "milk, to soak the stale bread: animal"},
 		"aonori, to sprinkle":                                  {"aonori, to sprinkle: plant"},
+		"2 tbsp aonori, to sprinkle":                           {"2 tbsp aonori, to sprinkle: plant"},
 		"mint, to sprinkle over":                               {"mint, to sprinkle over: plant"},
 		"2 onions, fried in butter":                            {"2 onions, fried in butter: animal"},
 		"1 swede, or beef":                                     {"1 swede, or beef: plant"},

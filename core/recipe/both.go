@@ -203,8 +203,8 @@ func (l *layout) namesOnly(name string, f *larder.Food) bool {
 	words := larder.Words(name)
 	if at := slices.IndexFunc(words, func(w string) bool {
 		return lang.Purpose[w] || lang.Prepositions[w] == "for" || lang.Prepositions[w] == "to"
-	}); at >= 0 {
-		words = words[:at] // "to serve"; all of "to sprinkle", whatever is sold as sprinkles
+	}); at > 0 {
+		words = words[:at] // "to serve"
 	}
 	found := l.reader.match.name(words, false)
 	return found.food == f && found.end == len(words) && !slices.ContainsFunc(words[:found.start], func(w string) bool {

@@ -21,6 +21,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/spent"
 	"yembra/core/swap"
 	"yembra/knowledge"
 	"yembra/server"
@@ -158,10 +159,10 @@ func TestConvert(t *testing.T) {
 func TestReadThenAdapt(t *testing.T) {
 	a := open(t)
 	_, _, read := a.ask("POST", "/api/read", map[string]string{"text": skink, "measures": "metric"})
-	start := time.Now()
+	so := spent.Start()
 	status, _, body := a.ask("POST", "/api/adapt", fmt.Sprintf(`{"original": %s, "houseRules": {"preset": "whole-food", "off": ["soy"], "saltPerServing": 2.0}, "pins": ["smoke"], "aim": "closest"}`, read))
 	require.Equal(t, 200, status, string(body))
-	require.Less(t, time.Since(start), 2*time.Second)
+	require.Less(t, so(), 2*time.Second)
 	got := into[swap.Adaptation](t, body)
 	require.Len(t, got.Swaps, 3)
 	require.Empty(t, got.Unresolved)

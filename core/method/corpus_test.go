@@ -145,7 +145,7 @@ func mixed(r *rand.Rand, lines []string, steps []string) string {
 func TestMixedDishesNeverFail(t *testing.T) {
 	t.Parallel()
 	r, b, c := open(t)
-	tries := 250
+	tries := 150
 	if n, err := strconv.Atoi(os.Getenv("MIXES")); err == nil {
 		tries = n
 	}

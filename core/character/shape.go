@@ -148,7 +148,7 @@ func (m *method) stirs(n *flow.Node) bool {
 	}
 	things := 0
 	for _, line := range n.Holds {
-		if f := m.food(line); f == nil || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+		if !larder.IsFat(m.food(line)) {
 			things++
 		}
 	}

@@ -33,7 +33,6 @@ const (
 	bonesForHours                  = 120.0
 	deepFatShare                   = 0.10 // of the mass of what is fried
 	wateryLiquid                   = 88.0
-	mostlyFat                      = 60.0
 	// unnamedShare is how much of a way of working reaches a line that its
 	// action does not name: the underside of a pancake, the top of a bake.
 	unnamedShare = 0.5
@@ -119,7 +118,7 @@ func (m *method) surface(t *Treatment, node, line int, food *larder.Food) {
 // browns tells whether a food has a surface to brown: liquids, fats, sugar and
 // salt have none.
 func browns(f *larder.Food) bool {
-	return larder.Or(f.Per100.Water, 0) < wateryLiquid && larder.Or(f.Per100.Fat, 0) < mostlyFat && f.Origin != larder.FromMineral &&
+	return larder.Or(f.Per100.Water, 0) < wateryLiquid && !larder.IsFat(f) && f.Origin != larder.FromMineral &&
 		f.Aisle != "spices" && (f.Aisle != "herbs" || f.ID == "ginger") && f.Aisle != "condiments" && f.Aisle != "drinks" && f.Aisle != "sweet"
 }
 
@@ -128,7 +127,7 @@ func (m *method) deepFat(component int, out []Treatment) {
 	for j := range out {
 		line := m.graph.Line(component, j)
 		food := m.food(line)
-		if food == nil || larder.Or(food.Per100.Fat, 0) < mostlyFat {
+		if !larder.IsFat(food) {
 			continue
 		}
 		pieces := m.friedIn(line)
@@ -152,7 +151,7 @@ func (m *method) friedIn(line int) float64 {
 			continue
 		}
 		for _, other := range n.Holds {
-			if f := m.food(other); f != nil && larder.Or(f.Per100.Fat, 0) < mostlyFat {
+			if f := m.food(other); f != nil && !larder.IsFat(f) {
 				pieces[other] = true
 			}
 		}

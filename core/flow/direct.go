@@ -65,7 +65,7 @@ func (b *bindings) direct(n noun) []referent {
 
 // fresh is what speaks for a line beside its name, or against it, by what became of it so far.
 func (b *bindings) fresh(n noun, i int) (s float64) {
-	if b.mixedIn(portion{i, ""}) {
+	if b.mixedIn(portion{i, ""}) && !(b.goingInto && n.pointed && b.held(portion{i, ""}) == b.focus) { // but "add the milk to the butter", which has vinegar in it
 		s -= 0.6 // "heat the oil", of which one has gone into the filling
 	}
 	if b.alone(portion{i, ""}) {

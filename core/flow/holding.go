@@ -236,12 +236,8 @@ func (t *thing) namesAny(names language.Set) bool {
 
 // fat tells whether a portion is next to nothing but fat.
 func (b *bindings) fat(p portion) bool {
-	f := b.lines[p.line].food
-	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat
+	return larder.IsFat(b.lines[p.line].food)
 }
-
-// mostlyFat is the fat in 100 g from which a food is one.
-const mostlyFat = 60.0
 
 // assembled tells whether a thing was only laid out or shared into vessels.
 func (b *bindings) assembled(t *thing) bool {

@@ -198,7 +198,7 @@ func (b *bindings) inGroup(f *larder.Food, kinds []string) bool {
 	if f.Animal == larder.Fat && !byKind || b.r.lang.Extracts[f.Kind] && !byKind && !slices.Contains(kinds, f.Aisle) {
 		return false
 	}
-	if slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && larder.Or(f.Per100.Fat, 0) < mostlyFat {
+	if slices.Contains(kinds, anyDry) && larder.Or(f.Per100.Water, 100) <= dryWater && !larder.IsFat(f) {
 		return true
 	}
 	return byKind || slices.Contains(kinds, f.Aisle) || slices.Contains(kinds, f.ID) || slices.Contains(kinds, string(f.Animal)) ||

@@ -209,7 +209,7 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 	}
 	for i := range b.lines {
 		f := b.lines[i].food
-		if f == nil || b.closed(i) || b.touched(i) || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+		if !larder.IsFat(f) || b.closed(i) || b.touched(i) {
 			continue
 		}
 		if b.lines[i].line.Amount == nil && b.lines[i].comp == b.comp && t.Family != "coat" {

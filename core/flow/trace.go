@@ -138,7 +138,7 @@ func (t *tracer) stayedInPan(line, from int) bool {
 	if !ok || t.graph.Nodes[from].Technique.Family != "dry heat" {
 		return false
 	}
-	if f := t.food(line); f == nil || larder.Or(f.Per100.Fat, 0) < mostlyFat {
+	if !larder.IsFat(t.food(line)) {
 		return false
 	}
 	// "remove and keep" are two
@@ -241,7 +241,7 @@ func (t *tracer) boilsAway(a *recipe.Action, n *Node) []int {
 func (t *tracer) hotFat(a *recipe.Action, n *Node) bool {
 	if a.Celsius != nil && *a.Celsius >= fryingHeat && n.Technique.Family != "oven" {
 		for _, line := range slices.Concat(n.To, n.With) {
-			if f := t.food(line); f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat {
+			if larder.IsFat(t.food(line)) {
 				return true
 			}
 		}

@@ -227,6 +227,12 @@ func Pours(f *Food) bool {
 	return f != nil && Or(f.Per100.Water, 0) > liquidWater && !slices.Contains(solidShelves, f.Aisle)
 }
 
+// IsFat tells whether a food is next to nothing but fat to fry, grease and rub with: an oil, a butter, what an animal's
+// fat was rendered to, or its raw fat. Nuts, mayonnaise and cured jowls hold as much and are none.
+func IsFat(f *Food) bool {
+	return f != nil && Or(f.Per100.Fat, 0) >= mostlyFat && (f.Aisle == "oils" || f.Animal == Fat || f.Kind == "butter" || f.Kind == "fat")
+}
+
 // NoPiece is the tag of what is of meat or fish and no piece of it: its stock, its paste.
 const NoPiece = "no-piece"
 
@@ -283,6 +289,9 @@ var solidShelves = []string{"vegetables", "fruit", "fish", "shellfish", "mushroo
 // liquidWater is the water in 100 g from which a food that is no fruit or
 // vegetable pours.
 const liquidWater = 80.0
+
+// mostlyFat is the fat in 100 g from which a fat is one.
+const mostlyFat = 60.0
 
 // Measured tells whether a food is measured as a liquid: it pours, or is an oil or
 // a juice.

@@ -122,7 +122,7 @@ func (c *Carrier) know(s *standIn) {
 	fat := false
 	if f != nil {
 		s.Behaviour = l.BehaviourOf(f, form)
-		fat = larder.Or(f.Per100.Fat, 0) >= mostlyFat && f.Aisle != "nuts"
+		fat = larder.IsFat(f)
 	}
 	if s.bare = s.name == s.book.Pan || s.book.Bare; s.bare {
 		s.Behaviour = larder.Behaviour{Bears: math.Inf(1)}
@@ -175,13 +175,9 @@ func (c *Carrier) pours(book *larder.Swap) bool {
 	return parts > 1 && dissolving > 0
 }
 
-// mostlyFat is the fat in 100 g from which a food fries others.
-const mostlyFat = 60.0
-
 // fatLine tells whether a line is a fat to fry in.
 func (c *Carrier) fatLine(line *recipe.Line) bool {
-	f := c.book.Larder().Food(line.FoodID())
-	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat && f.Aisle != "nuts"
+	return larder.IsFat(c.book.Larder().Food(line.FoodID()))
 }
 
 // plural tells whether a name is that of more than one thing.

@@ -11,9 +11,6 @@ import (
 	"yembra/core/texts"
 )
 
-// mostlyFat is how much fat, in g of 100, what fries holds at least.
-const mostlyFat = 60.0
-
 // assumedMass stands in for a line without a known mass ("butter for the
 // tin"): 10 g.
 const assumedMass = 10.0
@@ -90,8 +87,7 @@ func adding(words, purpose string) string {
 
 // fries tells whether a line is of a fat, for which no paste of nuts stands where something is fried or greased.
 func (x *bench) fries(l recipe.Line) bool {
-	f := x.larder.Food(l.FoodID())
-	return f != nil && larder.Or(f.Per100.Fat, 0) >= mostlyFat
+	return larder.IsFat(x.larder.Food(l.FoodID()))
 }
 
 func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line, alone bool) recipe.Line {
@@ -102,7 +98,7 @@ func (x *bench) partLine(p larder.Part, grams float64, original recipe.Line, alo
 		why = texts.Say("swap.standsInFor", original.Name)
 	}
 	preparation := p.Preparation
-	if more := x.more(original); more != "" && alone && (larder.Or(f.Per100.Fat, 0) >= mostlyFat || !x.fries(original)) {
+	if more := x.more(original); more != "" && alone && (larder.IsFat(f) || !x.fries(original)) {
 		preparation = adding(preparation, more)
 	}
 	if alone {
@@ -126,7 +122,7 @@ func (x *bench) unmeasured(original recipe.Line, f *larder.Food) bool {
 	lang := x.larder.Language()
 	words := strings.Fields(original.Preparation)
 	return original.Grams == nil && original.Amount == nil && len(words) > 1 && lang.Prepositions[strings.ToLower(words[0])] == "for" &&
-		larder.Or(f.Per100.Fat, 0) >= mostlyFat && x.fries(original) && x.onlyForWork(words)
+		larder.IsFat(f) && x.fries(original) && x.onlyForWork(words)
 }
 
 // onlyForWork tells whether words say nothing but what something is for, and how much more of it there is: "plus extra

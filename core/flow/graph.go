@@ -145,7 +145,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 			t.holder[line] = id
 		}
 	}
-	n.Lasts = t.untilDry(a, &n)
+	n.Lasts = min(t.untilDry(a, &n), t.untilBound(a, &n))
 	for _, in := range n.Inputs {
 		t.graph.Nodes[in].Users = append(t.graph.Nodes[in].Users, id)
 	}

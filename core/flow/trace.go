@@ -225,6 +225,22 @@ func (t *tracer) untilDry(a *recipe.Action, n *Node) float64 {
 	return min(n.Lasts, water/n.Technique.Lost)
 }
 
+// untilBound is how long an action lasts that goes on until a liquid has thickened, where starch went into it just before:
+// that binds as soon as it is hot.
+func (t *tracer) untilBound(a *recipe.Action, n *Node) float64 {
+	if a.Minutes != nil || n.Technique.Family != "wet heat" || len(n.Inputs) == 0 || !t.says(a.Cue, t.larder.Language().ThickWords) {
+		return n.Lasts
+	}
+	in := &t.graph.Nodes[n.Inputs[0]]
+	if in.Technique.Heat == "" && slices.ContainsFunc(slices.Concat(in.To, in.With), func(line int) bool { return t.food(line) != nil && t.food(line).Kind == "starch" }) && len(in.Into) > 0 {
+		return min(n.Lasts, bindsIn)
+	}
+	return n.Lasts
+}
+
+// bindsIn is what hot liquid takes to thicken once starch is in it; an estimate.
+const bindsIn = 2.0
+
 // boilsAway are the lines whose water is to boil away: what was poured in just before, where the action
 // goes on until that has gone, else all.
 func (t *tracer) boilsAway(a *recipe.Action, n *Node) []int {

@@ -53,7 +53,7 @@ func (b *bindings) direct(n noun) []referent {
 	case len(b.takes) > 0: // one thing made for several lines
 	case n.all:
 		best = b.kin(n, best[0])
-	case !n.plural || !n.pointed && !n.led || !b.sameHead(best):
+	case !n.plural || !n.pointed && !n.led || !b.sameHead(best) && !b.allOf(n.head(), best):
 		best = best[:1]
 	}
 	var out []referent
@@ -124,6 +124,11 @@ func (b *bindings) saysAmount(n noun, i int) bool {
 	}
 	said := b.r.Line(b.text.slice(n.amount[0], n.amount[1])+" "+l.Name, b.system())
 	return said.Amount != nil && said.Amount.Unit == l.Amount.Unit && said.Amount.Low == l.Amount.Low
+}
+
+// allOf tells whether a word names a group that all of some lines are of: "the minced meats", of pork and veal.
+func (b *bindings) allOf(word string, lines []int) bool {
+	return !slices.ContainsFunc(lines, func(i int) bool { return !b.isOf(&b.lines[i], word) })
 }
 
 // isOf tells whether a line is of the group that a word names.

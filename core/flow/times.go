@@ -274,3 +274,15 @@ func fromFahrenheit(f float64) float64 {
 	}
 	return float64(int(measure.CelsiusFromFahrenheit(f)/step+0.5)) * step
 }
+
+// Minutes is the first time that words say, 0 where they say none: "stirring after an hour".
+func (r *Reader) Minutes(said string) float64 {
+	tokens := lex.Scan(said)
+	t := &text{source: said, lang: r.lang, tokens: tokens, words: wordsOf(tokens)}
+	for i := range t.words {
+		if c, ok := t.time(i); ok {
+			return c.span.Mid()
+		}
+	}
+	return 0
+}

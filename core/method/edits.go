@@ -104,7 +104,7 @@ func (w *writer) goneManners(n *node) []edit {
 				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
 			}
 		}
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || w.cutsWhatIsNotThere(n, w.slice(at[0], at[1])) || w.tellsOfFat(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1])) || w.leftOfFat(at)) {
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || w.cutsWhatIsNotThere(n, w.slice(at[0], at[1])) || w.tellsOfFat(n, at[0]) || len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1])) || w.afterItEnds(n, w.slice(at[0], at[1])) || w.leftOfFat(at)) {
 			out = append(out, edit{at[0], at[1], ""})
 		} else if at[0] >= a.From && at[1] <= a.Upto {
 			out = append(out, w.cutsByName(at[0], at[1])...)
@@ -241,6 +241,20 @@ func (w *writer) rindGone(n *node, text string) bool {
 		s := w.stand[line]
 		return s != nil && s.class == larder.Dairy
 	}) && slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().Fleshly[word] && signs[word] })
+}
+
+// afterItEnds tells whether words say what is to be done at a time by which an action that is shorter now has ended:
+// "stirring after an hour".
+func (w *writer) afterItEnds(n *node, text string) bool {
+	d := &w.deeds[w.graph.Number(n)]
+	if d.minutes == nil {
+		return false
+	}
+	all := d.minutes.High
+	if len(d.late) > 0 {
+		all += d.late[0].tail
+	}
+	return w.c.reader.Minutes(text) >= all
 }
 
 // setAlready tells whether words say how an egg is let set in hot broth, for which shreds stand that have set.

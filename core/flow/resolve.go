@@ -99,7 +99,7 @@ func (b *bindings) mixtureOf(n noun, found []referent) *thing {
 		return nil
 	}
 	p := *found[0].portion
-	if left := b.leftOf(p); n.rest && left > 0 && left < 1 && len(n.words) > 1 {
+	if left := b.leftOf(p); n.rest && left > 0 && left < 1 && (len(n.words) > 1 || b.r.lang.Liquors[n.head()]) {
 		return nil // "the rest of the fish sauce", of which some went over the chicken
 	}
 	t := b.held(p)

@@ -234,6 +234,10 @@ func (b *bindings) pot(n noun) bool {
 func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recipe.Ref, vessel string, goes bool) {
 	before := r.vessel
 	known := len(*into)
+	if vessel != "" && l.role == "in" && slices.ContainsFunc(*into, func(x recipe.Ref) bool { return x.Made != nil }) {
+		b.isIn(l, r) // "to the fat in the pan": where that is
+		return
+	}
 	b.goingInto = goes
 	b.refs(l.nouns, r, into)
 	b.goingInto = false

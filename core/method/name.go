@@ -263,7 +263,7 @@ func (p *plan) ownLineCalled(name, food string) bool {
 		if p.stand[line] != nil || len(words) == 0 || words[len(words)-1] != name {
 			continue
 		}
-		if len(words) > 1 && l.FoodID() != food || len(words) == 1 && l.Amount == nil {
+		if len(words) > 1 && l.FoodID() != food || len(words) == 1 {
 			return true
 		}
 	}

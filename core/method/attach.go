@@ -178,13 +178,18 @@ func (p *plan) sameFat(comp *swap.Component, fat *swap.Line) *swap.Line {
 		if l == fat || l.FoodID() != fat.FoodID() || l.From == nil || *l.From == *fat.From || l.Change == swap.Dropped {
 			continue
 		}
-		if line := p.graph.Named(*l.From); slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
-			return slices.Contains(n.Named, own) && slices.Contains(n.Named, line)
-		}) {
+		if p.namedWith(p.graph.Named(*l.From), own) {
 			return l
 		}
 	}
 	return nil
+}
+
+// namedWith tells whether one action names two lines.
+func (p *plan) namedWith(line, other int) bool {
+	return slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
+		return slices.Contains(n.Named, other) && slices.Contains(n.Named, line)
+	})
 }
 
 // fatToSpare is another line of the same fat, which only fried what is not fried any more: the oil for the

@@ -20,7 +20,7 @@ func TestCardsOfTwoEvenings(t *testing.T) {
 			"kartoffelsuppe", []string{"Slice the bean sausage and warm it through", "Heat the vegetable oil in a large pot, add the onion and leek and sweat"}, nil,
 		},
 		"a fat that melts in a frying pan fries, and of a cue what is still there stays": {
-			"omurice", []string{"Heat half of the oil in a non-stick pan", "until just set underneath. Slide", "Repeat with the rest of the oil"}, []string{"cashew paste", "runny"},
+			"omurice", []string{"Heat half of the vegetable oil in a non-stick pan", "until just set underneath. Slide", "Repeat with the rest of the vegetable oil"}, []string{"cashew paste", "runny"},
 		},
 		"a spice named for meat is a spice": {
 			"kari-ayam", []string{"Mix the curry powder with a little water to a paste. Rub half of this over the mushrooms and tempeh and leave for 30 minutes."}, nil,
@@ -35,7 +35,7 @@ func TestCardsOfTwoEvenings(t *testing.T) {
 			"parkin", []string{"Gently melt the syrup, treacle, sugar and oil together"}, []string{"cashew paste"},
 		},
 		"flour that only dusted goes": {
-			"cod-cheeks", []string{"add the rest of the oil and heat until hot"}, []string{"seasoned flour"},
+			"cod-cheeks", []string{"add the rest of the vegetable oil and heat until hot"}, []string{"seasoned flour"},
 		},
 		"what is stuffed goes into the shells of the list": {
 			"stuffed-pasta-shells", []string{"Use a teaspoon to stuff the mixture into the shells."}, nil,

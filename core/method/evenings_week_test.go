@@ -36,7 +36,7 @@ func TestCardsOfAWeek(t *testing.T) {
 			"chocolate-caramel-pots", []string{"stir in the cashew paste, then the cashew cream", "Beat in the silken tofu"}, []string{"chickpea"},
 		},
 		"a powder goes into the marinade and not over what is fried": {
-			"lamb-shawarma", []string{"turn to coat.\nStir in the nutritional yeast.\nGrind the dried shiitake to powder and stir it in.\nLeave in the fridge"}, nil,
+			"lamb-shawarma", []string{"turn to coat.\nGrind the dried shiitake to powder and stir it in.\nLeave in the fridge"}, nil,
 		},
 		"nothing is stirred into a thin omelette, which is rolled and cut": {
 			"bacon-egg-noodles", []string{"stir it in.\nHeat a wok over a medium heat", "roll up and slice into ribbons"}, []string{"swirl.\n", "chickpea batter"},

@@ -10,23 +10,35 @@ import (
 )
 
 // cookedWet is the last part before the closing in which something is cooked in a liquid, at home
-// if there is one; else the last in any pot whose liquid stays with the dish. It is -1 where
+// if there is one, and rather one after which it cooks on; else the last in any pot whose liquid stays with the dish. It is -1 where
 // there is none.
 func (p *plan) cookedWet(parts []part, closing, home int) int {
 	find := func(upto, home int) int {
+		last := -1
 		for k := upto - 1; k >= 0; k-- {
-			for _, at := range parts[k].nodes {
+			for j, at := range parts[k].nodes {
 				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && (n.Liquid || n.Is("simmer", "stew", "braise")) && p.atHome(n, home) && !(p.takenOutAfter(at) && (home < 0 || p.shutInto(n))) && !p.pouredAway(n) && !p.liesFlat(n) && !n.Action.Sided {
-					return k
+					if !p.leavesFire(parts[k].nodes[j:]) {
+						return k
+					}
+					last = max(last, k)
 				}
 			}
 		}
-		return -1
+		return last
 	}
 	if at := find(closing, home); at >= 0 || home < 0 {
 		return at
 	}
 	return find(len(parts), -1)
+}
+
+// leavesFire tells whether one of some actions turns the heat off or lets what was cooked stand: nothing cooks in it then.
+func (p *plan) leavesFire(nodes []int) bool {
+	return slices.ContainsFunc(nodes, func(at int) bool {
+		n := &p.graph.Nodes[at]
+		return !p.deeds[at].drop && (n.Is("off-heat") || n.Technique.Family == "rest" && p.holdsMost(at))
+	})
 }
 
 // liesFlat tells whether what is cooked was spread level before, and sets as it lies.

@@ -242,7 +242,7 @@ func (p *plan) tellApart() {
 			continue
 		}
 		name := s.book.CalledFor(s.chosen.Use)
-		if p.ownLineCalled(name, food(s).ID) || slices.ContainsFunc(all, func(o *standIn) bool {
+		if p.ownLineCalled(name, s) || slices.ContainsFunc(all, func(o *standIn) bool {
 			return !o.gone && o.book.CalledFor(o.chosen.Use) == name && food(o) != nil && food(o).ID != food(s).ID
 		}) {
 			s.name = lowered(food(s).Name)
@@ -252,8 +252,8 @@ func (p *plan) tellApart() {
 }
 
 // ownLineCalled tells whether a line of the cook's own goes by a name of one word too, "the oil": one of
-// another food, or one that is for something else and has no more of a name.
-func (p *plan) ownLineCalled(name, food string) bool {
+// another food, or one that goes in elsewhere and has no more of a name.
+func (p *plan) ownLineCalled(name string, s *standIn) bool {
 	if strings.Contains(name, " ") {
 		return false
 	}
@@ -263,7 +263,7 @@ func (p *plan) ownLineCalled(name, food string) bool {
 		if p.stand[line] != nil || len(words) == 0 || words[len(words)-1] != name {
 			continue
 		}
-		if len(words) > 1 && l.FoodID() != food || len(words) == 1 {
+		if len(words) > 1 && l.FoodID() != p.l.MainFood(s.book).ID || len(words) == 1 && !p.namedWith(line, s.node) {
 			return true
 		}
 	}

@@ -79,7 +79,7 @@ func (x *bench) bring(o *option, it character.Item) {
 	if s := x.larder.Signature(it.Food); s.Family != "" && !x.families[s.Family] && (s.Belongs == "" || x.before.Value(s.Belongs) < x.weights.BelongsFrom) {
 		o.soft += x.weights.StrangerPenalty * math.Sqrt(min(x.weights.StrangerMost, bought/servings/x.weights.StrangerGrams))
 	}
-	if !x.held[it.Food.ID] && !x.larder.AtHome(it.Food, x.kitchen) {
+	if x.strange(it.Food) {
 		o.soft += x.weights.ForeignPenalty
 	}
 	v, g := plantVolume(it.Food, it.Grams)
@@ -180,7 +180,7 @@ func (x *bench) weighBoosters() {
 	for i, b := range x.larder.Boosters() {
 		x.doses = append(x.doses, nil)
 		f := x.rules.inPlace(b.Food)
-		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) || x.toTaste(f) || !x.heldPiece(b) {
+		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) || x.toTaste(f) || !x.heldPiece(b) || x.strange(f) {
 			continue
 		}
 		home, known := homes[b.Traits[0]]
@@ -201,6 +201,9 @@ func (x *bench) weighBoosters() {
 		}
 	}
 }
+
+// strange tells whether the taste of a food belongs to other kitchens than the dish's, which has none of it.
+func (x *bench) strange(f *larder.Food) bool { return !x.held[f.ID] && !x.larder.AtHome(f, x.kitchen) }
 
 // darkensPale tells whether a food would turn what is pale or yellow brown: ground mushrooms have no place in a
 // white sauce, nor in one of yolks and butter.

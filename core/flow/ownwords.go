@@ -202,8 +202,8 @@ func (b *bindings) besides(n noun, found []referent) bool {
 	if b.forTheTable(n, *found[0].portion) {
 		return true // "eat with butter", of which all is in the bread
 	}
-	if !n.pointed && !n.rest && (n.amount[1] > 0 || n.little) && (l.comp != b.comp || b.workedIn(found[0])) && l.line.Mass() <= mostSeasoning {
-		return true // "a teaspoon of salt" that only another part lists, "a spoonful of starch" beside that in the dough
+	if !n.pointed && !n.rest && (n.amount[1] > 0 || n.little || b.tech.Name == "season" && l.comp != b.comp) && (l.comp != b.comp || b.workedIn(found[0])) && l.line.Mass() <= mostSeasoning {
+		return true // "a teaspoon of salt" that only another part lists, "a spoonful of starch" beside that in the dough, "season with salt"
 	}
 	for w := range b.r.lang.Extras {
 		if l.said[w] {

@@ -84,7 +84,8 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 // joins tells whether an order brings what it is done to to other things.
 func (b *bindings) joins(c *clause, t *larder.Technique, r *roles) bool {
 	particle := func(role string) bool {
-		return slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == role })
+		_, own, _ := strings.Cut(c.lemma, " ") // "cut in"
+		return b.r.lang.Prepositions[own] == role || slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == role })
 	}
 	switch {
 	case t.Joins == "", r.lapped:

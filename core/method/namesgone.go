@@ -60,6 +60,45 @@ func (w *writer) cutsByName(from, upto int) []edit {
 	return out
 }
 
+// renamedIn names what stands in where words that say how something is done name what it stands for: "ending with the last
+// of the cream". It is nil where they would still name an animal's.
+func (w *writer) renamedIn(n *node, at [2]int) []edit {
+	said := w.slice(at[0], at[1])
+	if len(w.animalWords(said)) == 0 {
+		return nil
+	}
+	var out []edit
+	now, from := "", at[0]
+	for _, word := range strings.SplitAfter(said, " ") {
+		bare := strings.TrimRight(word, " ,;")
+		next := from + utf8.RuneCountInString(word)
+		if s := w.standsForWord(n, bare); s != nil {
+			out = append(out, edit{from, from + utf8.RuneCountInString(bare), s.name})
+			word = s.name + strings.TrimPrefix(word, bare)
+		}
+		now, from = now+word, next
+	}
+	if w.namesAnimal(now) {
+		return nil
+	}
+	return out
+}
+
+// standsForWord is what stands in an action for the thing whose name ends with a word.
+func (w *writer) standsForWord(n *node, word string) *standIn {
+	norm := larder.Words(word)
+	for _, line := range n.Holds {
+		s := w.stand[line]
+		if s == nil || s.gone || s.bare || len(norm) != 1 {
+			continue
+		}
+		if own := larder.Words(s.was.Name); len(own) > 0 && own[len(own)-1] == norm[0] {
+			return s
+		}
+	}
+	return nil
+}
+
 // listsWord tells whether a line or what stands for one has a word in its name, or the language
 // uses it for what a method makes or works with.
 func (p *plan) listsWord(word string) bool {

@@ -87,7 +87,7 @@ func (w *writer) renamedIn(n *node, at [2]int) []edit {
 // standsForWord is what stands in an action for the thing whose name ends with a word.
 func (w *writer) standsForWord(n *node, word string) *standIn {
 	norm := larder.Words(word)
-	for _, line := range n.Holds {
+	for _, line := range slices.Concat(n.To, n.With, n.Into) {
 		s := w.stand[line]
 		if s == nil || s.gone || s.bare || len(norm) != 1 {
 			continue

@@ -164,12 +164,6 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "" && t.Joins == "yes" || b.r.lang.Through[l.word] && b.standsBy(found[0]))
 }
 
-// standsBy tells whether what is meant stands by itself beside what is in hand: "stir through the bacon", which was lifted
-// out before.
-func (b *bindings) standsBy(x referent) bool {
-	return x.portion != nil && b.alone(*x.portion) && b.base != nil && b.held(*x.portion) != b.base && b.open(b.base)
-}
-
 // flowsOver tells whether a noun means a liquid that is not what is being worked
 // on: "ladle over the soup".
 func (b *bindings) flowsOver(n noun) bool {

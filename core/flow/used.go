@@ -54,3 +54,9 @@ func (b *bindings) workedIn(found referent) bool {
 	f, t := b.lines[found.portion.line].food, b.held(*found.portion)
 	return f != nil && !larder.Wets(f) && !b.fat(*found.portion) && t != nil && len(t.holds) > 1 && !t.liquid && !t.apart && !b.pours(t)
 }
+
+// standsBy tells whether what is meant stands by itself beside what is in hand: "stir through the bacon", which was lifted
+// out before.
+func (b *bindings) standsBy(x referent) bool {
+	return x.portion != nil && b.alone(*x.portion) && b.base != nil && b.held(*x.portion) != b.base && b.open(b.base)
+}

@@ -244,20 +244,6 @@ func (w *writer) rindGone(n *node, text string) bool {
 	}) && slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().Fleshly[word] && signs[word] })
 }
 
-// afterItEnds tells whether words say what is to be done at a time by which an action that is shorter now has ended:
-// "stirring after an hour".
-func (w *writer) afterItEnds(n *node, text string) bool {
-	d := &w.deeds[w.graph.Number(n)]
-	if d.minutes == nil {
-		return false
-	}
-	all := d.minutes.High
-	if len(d.late) > 0 {
-		all += d.late[0].tail
-	}
-	return w.c.reader.Minutes(text) >= all
-}
-
 // setAlready tells whether words say how an egg is let set in hot broth, for which shreds stand that have set.
 func (w *writer) setAlready(n *node, text string) bool {
 	signs := w.l.Language().GoneSigns[streams]

@@ -33,14 +33,6 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 	return find(len(parts), -1)
 }
 
-// leavesFire tells whether one of some actions turns the heat off or lets what was cooked stand: nothing cooks in it then.
-func (p *plan) leavesFire(nodes []int) bool {
-	return slices.ContainsFunc(nodes, func(at int) bool {
-		n := &p.graph.Nodes[at]
-		return !p.deeds[at].drop && (n.Is("off-heat") || n.Technique.Family == "rest" && p.holdsMost(at))
-	})
-}
-
 // liesFlat tells whether what is cooked was spread level before, and sets as it lies.
 func (p *plan) liesFlat(n *flow.Node) bool {
 	return n.Technique.Heat != "" && slices.ContainsFunc(n.Inputs, func(in int) bool { return p.graph.Nodes[in].Is("spread", "level") })

@@ -117,3 +117,17 @@ func (p *plan) filledIn(at int, lines ...int) bool {
 			slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(p.graph.Nodes[at].Holds, line) })
 	})
 }
+
+// afterItEnds tells whether words say what is to be done at a time by which an action that is shorter now has ended:
+// "stirring after an hour".
+func (w *writer) afterItEnds(n *node, text string) bool {
+	d := &w.deeds[w.graph.Number(n)]
+	if d.minutes == nil {
+		return false
+	}
+	all := d.minutes.High
+	if len(d.late) > 0 {
+		all += d.late[0].tail
+	}
+	return w.c.reader.Minutes(text) >= all
+}

@@ -255,3 +255,11 @@ func (p *plan) setsUnstirred(at int) bool {
 	return n.Technique.Heat != "" && !n.Is("scramble") && !p.mixedAfter(at) &&
 		slices.ContainsFunc(larder.Words(n.Action.Cue), func(word string) bool { return p.l.Language().GoneSigns[setSigns][word] })
 }
+
+// leavesFire tells whether one of some actions turns the heat off or lets what was cooked stand: nothing cooks in it then.
+func (p *plan) leavesFire(nodes []int) bool {
+	return slices.ContainsFunc(nodes, func(at int) bool {
+		n := &p.graph.Nodes[at]
+		return !p.deeds[at].drop && (n.Is("off-heat") || n.Technique.Family == "rest" && p.holdsMost(at))
+	})
+}

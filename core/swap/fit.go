@@ -140,3 +140,6 @@ func (x *bench) brings(choice []int, food *larder.Food) bool {
 	}
 	return false
 }
+
+// strange tells whether the taste of a food belongs to other kitchens than the dish's, which has none of it.
+func (x *bench) strange(f *larder.Food) bool { return !x.held[f.ID] && !x.larder.AtHome(f, x.kitchen) }

@@ -202,9 +202,6 @@ func (x *bench) weighBoosters() {
 	}
 }
 
-// strange tells whether the taste of a food belongs to other kitchens than the dish's, which has none of it.
-func (x *bench) strange(f *larder.Food) bool { return !x.held[f.ID] && !x.larder.AtHome(f, x.kitchen) }
-
 // darkensPale tells whether a food would turn what is pale or yellow brown: ground mushrooms have no place in a
 // white sauce, nor in one of yolks and butter.
 func (x *bench) darkensPale(f *larder.Food, part int) bool {

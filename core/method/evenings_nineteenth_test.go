@@ -1,0 +1,77 @@
+package method
+
+import (
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/measure"
+	"yembra/core/swap"
+)
+
+// What went wrong on cards of dishes of many kitchens, each with what the rules that mended it now give.
+func TestCardsOfManyKitchens(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"what ends a row of layers goes by the name of what stands in": {
+			"rakott-krumpli", []string{"Repeat the layers, ending with potatoes and the last of the soy yoghurt"}, nil,
+		},
+		"starch binds as soon as it is hot, and ribbons of egg are shreds of tofu": {
+			"chilli-crab", []string{"Add the seaweed mushrooms, cover and simmer for 6 minutes", "cook until the sauce thickens", "slip in the tofu shreds"}, []string{"flax", "cook for 10 minutes", "ribbons"},
+		},
+		"fat that runs out of a cured jowl is its own, and its pieces are stirred through in the end": {
+			"rigatoni-gricia", []string{"Stir through the smoked tofu and serve"}, []string{"cold frying pan"},
+		},
+		"two minced meats are one mince, all of it": {
+			"frikadeller", []string{"Work the salt into the lentil mince until sticky"}, []string{"half of the lentil mince"},
+		},
+		"balls in a broth of quick vegetables simmer as long as they bear": {
+			"lions-head", []string{"simmer very gently for 10 minutes"}, nil,
+		},
+		"milk goes to the butter in hand and not to that of the sauce": {
+			"malva-pudding", []string{"Heat three quarters of the oil and stir in the vinegar. Add the soy drink to the oil."}, []string{"add the cashew paste"},
+		},
+		"eggs whose yolks are broken and drawn through the pan are scrambled": {
+			"menemen-feta", []string{"Spoon in the crumbled tofu", "through the tomatoes with a wooden spoon"}, []string{"pumpkin"},
+		},
+		"nothing is done after a cooking has ended": {
+			"stoofvlees", []string{"simmer over the lowest heat for 30 minutes."}, []string{"after an hour"},
+		},
+		"what was scooped out goes in where it is named, with the rest of the broth": {
+			"sopa-de-fideo", []string{"Add the noodles to the fat in the pot", "Add the rest of the golden vegetable stock and the spiced smoked tofu"}, []string{"spiced smoked tofu and the noodles"},
+		},
+		"butter cut into flour is cold and hard, and what is not listed beside is seasoned from the shelf": {
+			"biscuits-sausage", []string{"Cut in the coconut fat until", "Season with the pepper, sage, cayenne and salt"}, []string{"cashew paste", "Taste, and add the salt"},
+		},
+		"nothing of another kitchen is stirred in for its body": {
+			"chakhokhbili", []string{"simmer for 15 minutes more"}, []string{"egusi"},
+		},
+		"an oil beside another that is only called oil goes by its whole name": {
+			"bo-luc-lac", []string{"Add half the oil and sear", "Add the vegetable oil, the remaining garlic and onion"}, []string{"Add the oil, the remaining"},
+		},
+	})
+}
+
+// What else goes by the name of what stands in where the manner of an action names the original.
+func TestMannersGoByTheNameOfWhatStandsIn(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"the buttered side": {"croque-monsieur", []string{"cashew paste side down, on a baking sheet", "cashew paste side up"}, nil},
+	})
+}
+
+// What has to cook is stirred in before the pot leaves the fire.
+func TestABoosterThatCooksGoesInBeforeTheFireIsOff(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	d := c.reader.Read("Stew\nServes 4\n\n500 g potatoes\n800 g tomatoes\n2 onions\n1 bunch parsley\n\nMethod\n1. Simmer the potatoes, tomatoes and onions for 30 minutes.\n2. Stir in the parsley, simmer for 5 minutes, then turn off the heat and leave covered for 10 minutes.", measure.Metric)
+	a, err := c.Adapt(d, swap.Decisions{Boosters: []swap.Dose{{Food: "egusi", Form: "ground", Grams: 20}}}, false)
+	require.NoError(t, err)
+	var said []string
+	for _, s := range a.Components[0].Steps {
+		said = append(said, s.Text)
+	}
+	at := slices.IndexFunc(said, func(s string) bool { return strings.Contains(s, "egusi") })
+	require.Equal(t, 1, at, said)
+	require.Contains(t, said[2], "turn off the heat")
+}

@@ -136,6 +136,11 @@ func (b *bindings) comesLater(l *bound, from int) bool {
 			return true
 		}
 	}
+	for word, kinds := range b.r.lang.Groups {
+		if l.food != nil && slices.Contains(kinds, l.food.Kind) && b.namedAgain(word, from) > 0 {
+			return true // "the cheese", of Gruyère
+		}
+	}
 	return false
 }
 

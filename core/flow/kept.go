@@ -286,7 +286,7 @@ func (b *bindings) keeps(n noun) []referent {
 	if t := b.liquorLeft(n); t != nil && (b.last.Technique == drainTechnique || b.last.Technique == removeTechnique || b.holdsPoured(t)) {
 		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
 	}
-	if t := b.focus; t != nil && t.strained && b.open(t) && b.tech.Name == reserveTechnique && b.pours(t) {
+	if t := b.focus; t != nil && t.strained && b.open(t) && b.tech.Name == reserveTechnique && (b.pours(t) || len(t.holds) == 0) {
 		return []referent{{made: t}} // "strain, discard the shells and keep 500 ml of the stock"
 	}
 	return []referent{{named: b.words(n)}}

@@ -52,7 +52,7 @@ func (w *writer) madeGone(n *node, noun recipe.Noun) (string, bool) {
 			k = w.graph.Nodes[k].Inputs[0]
 		}
 		u := w.l.SmallUseFor(n.Technique, stockKind, "")
-		if k < 0 || u == nil || w.small == nil || !w.deeds[k].drop || !w.l.Language().Liquors[w.graph.Nodes[k].Action.Makes] {
+		if k < 0 || u == nil || w.small == nil || !w.deeds[k].drop || !w.l.Language().Liquors[w.graph.Nodes[k].Action.Makes] && !w.boiledAlone(k) {
 			continue
 		}
 		use := *u
@@ -68,6 +68,12 @@ func (w *writer) madeGone(n *node, noun recipe.Noun) (string, bool) {
 		return w.small(&use, n.Action)
 	}
 	return "", false
+}
+
+// boiledAlone tells whether an action boiled nothing of the list in water: the shells that were kept.
+func (p *plan) boiledAlone(i int) bool {
+	n := &p.graph.Nodes[i]
+	return len(n.Holds) == 0 && n.Technique.Family == "wet heat" && p.fromTheTap(n)
 }
 
 // saidMass is the mass that words say of a liquid, 0 where they say none.

@@ -17,7 +17,7 @@ func (p *plan) waterStays() {
 			continue
 		}
 		chain := p.before(i)
-		water := slices.IndexFunc(chain, func(k int) bool { return p.deeds[k].drop && p.fromTheTap(&p.graph.Nodes[k]) })
+		water := slices.IndexFunc(chain, func(k int) bool { return p.deeds[k].drop && p.fromTheTap(&p.graph.Nodes[k]) && !p.becomesStock(k) })
 		if water < 0 || slices.ContainsFunc(chain, func(k int) bool {
 			return !p.deeds[k].drop && p.fromTheTap(&p.graph.Nodes[k]) || p.deeds[k].water >= 0
 		}) {
@@ -31,6 +31,32 @@ func (p *plan) waterStays() {
 			p.deeds[chain[first]].water = chain[water]
 		}
 	}
+}
+
+// becomesStock tells whether an action boiled nothing of the list in water, and what came of that is put in by its name: "add
+// the prawn stock". Another stock stands for it.
+func (p *plan) becomesStock(i int) bool {
+	if !p.boiledAlone(i) {
+		return false
+	}
+	from := []int{i}
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
+		n := &p.graph.Nodes[k]
+		if !slices.ContainsFunc(n.Inputs, func(in int) bool { return slices.Contains(from, in) }) {
+			continue
+		}
+		if p.deeds[k].drop {
+			from = append(from, k)
+			continue
+		}
+		text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+		return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+			return slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+				return !noun.Pronoun && noun.Upto <= len(text) && p.isLiquor(string(text[noun.Name:noun.Upto]))
+			})
+		})
+	}
+	return false
 }
 
 // wetAt tells whether a liquid that is listed is in what an action cooks, or what gives a sauce.

@@ -210,7 +210,7 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 	}
 	for i := range b.lines {
 		f := b.lines[i].food
-		if !larder.IsFat(f) || b.closed(i) || b.touched(i) {
+		if !larder.IsFat(f) || b.closed(i) || b.touched(i) || b.forTable(i) {
 			continue
 		}
 		if b.lines[i].line.Amount == nil && b.lines[i].comp == b.comp && t.Family != "coat" {

@@ -50,6 +50,9 @@ func (w *writer) cutNoMore(noun recipe.Noun) bool {
 		return false
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
+	if at >= 0 && slices.ContainsFunc(w.graph.Nodes[at].Holds, func(line int) bool { return w.stand[line] != nil && w.filledIn(at+1, line) }) {
+		return false // "the dough", into which the pork was filled
+	}
 	for at >= 0 && !lang.Shapes[words[len(words)-1]] && w.graph.Nodes[at].Action.Makes != words[len(words)-1] {
 		at = w.cameFrom(at) // "the cutlets", that a breast was sliced into
 	}

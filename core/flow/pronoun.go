@@ -220,7 +220,7 @@ func (b *bindings) fleshIn(t *thing) []portion {
 	var out []portion
 	for p := range t.holds {
 		f := b.lines[p.line].food
-		if f == nil || f.Origin != larder.FromAnimal || larder.Pours(f) || f.Tagged(larder.NoPiece) || b.holder[p] != t {
+		if f == nil || f.Origin != larder.FromAnimal || larder.Pours(f) || f.Tagged(larder.NoPiece) || b.holder[p] != t || b.shutIn(p) {
 			continue
 		}
 		if f.Animal == larder.Meat || f.Animal == larder.Poultry || f.Animal == larder.Fish {
@@ -229,6 +229,15 @@ func (b *bindings) fleshIn(t *thing) []portion {
 	}
 	slices.SortFunc(out, func(a, c portion) int { return cmp.Or(a.line-c.line, strings.Compare(a.part, c.part)) })
 	return out
+}
+
+// shutIn tells whether a portion was filled into others, or shaped with them, and is no piece of its own any more: the pork
+// of dumplings.
+func (b *bindings) shutIn(p portion) bool {
+	return slices.ContainsFunc(b.things, func(t *thing) bool {
+		tech := b.r.larder.Technique(t.technique)
+		return t.holds[p] && len(t.holds) > 1 && tech != nil && tech.Closes == larder.ClosesAlways
+	})
 }
 
 // justSlippedIn is what went into the pot last, in the same step, where that is taken out: "slip in

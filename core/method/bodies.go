@@ -49,12 +49,17 @@ func (p *plan) cameOfBodies(noun recipe.Noun) bool {
 // for that comes later: they go in with it.
 func (p *plan) intoBodies(i int) bool {
 	n := &p.graph.Nodes[i]
-	if len(n.Action.Into) == 0 || len(n.Into) > 0 || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool { return r.Named == nil || !p.fleshly(*r.Named) }) {
-		return false
+	if len(n.Action.Into) == 0 || len(n.Into) > 0 || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool { return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && p.onlyFatTo(n) }) {
+		return false // "add the butter to the bacon fat" is done in a pan
 	}
 	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped) && (s.enters > i || s.enters != never && p.graph.Nodes[s.enters].At == n.At)
 	})
+}
+
+// onlyFatTo tells whether an action is done to fats and nothing else.
+func (p *plan) onlyFatTo(n *flow.Node) bool {
+	return !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) })
 }
 
 // ofInHand tells whether what an action is done to came of a thing that stays, which the

@@ -195,8 +195,28 @@ func (b *bindings) heaviest(counts func(*thing, portion) bool, fits func(*thing)
 // later one; an estimate.
 const muchHeavier = 1.2
 
+// listedMadeTo is the one line, still untouched, that the list says is cut or ground to what a noun means: "the crumbs", of
+// bread blitzed to crumbs, though what is fried for the crumbs goes by that name too.
+func (b *bindings) listedMadeTo(n noun) (portion, bool) {
+	var found []portion
+	head := n.head()
+	for i := range b.lines {
+		l := &b.lines[i]
+		at := slices.Index(l.prepared, head)
+		if at < 1 || b.r.lang.Prepositions[l.prepared[at-1]] == "for" || !n.pointed || len(n.words) != 1 || !b.r.lang.Shapes[head] && !b.r.lang.Products[head] || slices.Contains(l.name, head) ||
+			l.comp != b.ownPart() || b.leftOf(portion{i, ""}) < 1 || b.closed(i) {
+			continue
+		}
+		found = append(found, portion{i, ""})
+	}
+	return append(found, portion{})[0], len(found) == 1
+}
+
 // byOwnName is what goes by a name that the text has given it.
 func (b *bindings) byOwnName(n noun) []referent {
+	if p, ok := b.listedMadeTo(n); ok {
+		return []referent{{portion: &p}}
+	}
 	if t := b.byItsName(n); t != nil {
 		return []referent{{made: t}}
 	}

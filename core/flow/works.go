@@ -20,7 +20,7 @@ func (b *bindings) works(a *recipe.Action, r *roles) bool {
 		}
 		w := last(strings.Fields(*ref.Named))
 		vessels = vessels && b.r.lang.Vessels[w]
-		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] || b.r.lang.Loose[w] && b.tech.Heat != "" || b.r.lang.Remains[w] && b.tech.Family == "wet heat" { // "simmer the shells" that were kept
+		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] || b.r.lang.Loose[w] && b.tech.Heat != "" || b.r.lang.Remains[w] && !b.r.lang.Places[w] && b.tech.Family == "wet heat" { // "simmer the shells" that were kept
 			return false
 		}
 	}

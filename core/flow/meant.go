@@ -88,13 +88,18 @@ func (b *bindings) joins(c *clause, t *larder.Technique, r *roles) bool {
 		return b.r.lang.Prepositions[own] == role || slices.ContainsFunc(c.particles, func(p string) bool { return b.r.lang.Prepositions[p] == role })
 	}
 	switch {
-	case t.Joins == "", r.lapped:
+	case t.Joins == "", r.lapped, t.Joins == "yes" && (particle("from") || b.firstLink(c, "from")): // nothing goes in that is poured off
 		return false
 	case t.Joins == "yes":
 		return true
 	}
 	return r.placed && (t.Family != "cut" || t.Joins == "in") || (t.Joins == "on" || t.Family == "cut") && particle("into") ||
 		t.Joins == "in" && (particle("in") || b.saidIn(c)) || c.repeats && b.inPlace()
+}
+
+// firstLink tells whether a word of a role stood right behind the verb: "pour off all but a spoonful".
+func (b *bindings) firstLink(c *clause, role string) bool {
+	return slices.ContainsFunc(c.links, func(l link) bool { return l.first && l.role == role && b.r.lang.Particles[l.word] })
 }
 
 // inPlace tells whether the last action put something where more of the same goes: "put the beans

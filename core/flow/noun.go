@@ -68,6 +68,11 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		return of, ok
 	}
 	at := t.amounts(&n, i, upto)
+	if n.pronoun && t.lang.Prepositions[t.low(at)] == "of" {
+		of, ok := t.of(noun{from: i}, at, upto, inner)
+		of.all = true // "each of two bowls"
+		return of, ok
+	}
 	if n.pronoun {
 		if t.lang.Shares[t.low(at)] == 1 && (t.ends(at+1, upto) || t.mark(at+1, ",") || t.lang.Prepositions[t.low(at+1)] != "") {
 			n.all = true // "add it all to the pot"

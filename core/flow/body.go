@@ -69,13 +69,14 @@ func (b *body) keepsOn(i int) {
 	}
 }
 
-// lets takes the work that a thing is left to: "let them colour", "leave to soften".
+// lets takes the work that a thing is left to: "let them colour", "leave to soften", but not "leave a minute so the whites
+// turn milky".
 func (b *body) lets(i int) {
 	t := b.technique(b.sense.Technique)
 	if !b.lang.Causatives[b.lemma] || len(b.sense.Keys) > 0 || t == nil || t.Family != "rest" {
 		return
 	}
-	for k := i; k < b.upto && !(b.mark(k, ",(") && !b.opensThing(k+1)) && !b.is(k, b.lang.Until) && (b.lang.Prepositions[b.low(k)] == "" || b.lang.Purpose[b.low(k)]); k++ {
+	for k := i; k < b.upto && !(b.mark(k, ",(") && !b.opensThing(k+1)) && !b.is(k, b.lang.Until) && b.lang.Subordinators[b.low(k)] == "" && (b.lang.Prepositions[b.low(k)] == "" || b.lang.Purpose[b.low(k)]); k++ {
 		inner, n := b.verb(k, language.Base)
 		if n == 0 || b.opensThing(k) || b.foods(b.words[k].norm) || b.modifies(k, b.upto) || k > i && b.is(k-1, b.lang.Articles) {
 			continue

@@ -271,7 +271,7 @@ func (b *body) tie(i, at int, w, role string, first bool) int {
 		}
 		return next // "to stiff peaks"
 	}
-	if role == "into" && b.shapes(w, nouns[0]) || first && role != "into" && b.cuts() && b.shapes("into", nouns[0]) {
+	if role == "into" && b.shapes(w, nouns[0]) || first && role != "into" && nouns[0].owner == nil && b.cuts() && b.shapes("into", nouns[0]) { // but "pinch off pieces of the dough"
 		b.gives(nouns[0])
 		return next
 	}

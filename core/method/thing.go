@@ -67,11 +67,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if part := w.eggPart(noun, lines, at); part != nil {
 		return part, true
 	}
-	things := w.listedOrAll(lines, at)
-	if before := w.slice(noun.From, noun.Name); len(things) == 1 && things[0].text == w.c.words().Everything && len(strings.Fields(before)) > 1 {
-		return []named{{text: before + w.c.words().Mixture}}, true // "marble-sized pieces of the mixture"
-	}
-	return w.inState(noun, lines, at, w.muchOf(noun, things)), true
+	return w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at))), true
 }
 
 // inBits tells whether something stands for eggs that are boiled hard and chopped: their yolks and whites can be had apart.

@@ -24,6 +24,9 @@ func (b *bindings) direct(n noun) []referent {
 			s += 0.5
 		}
 		s += b.fresh(n, i)
+		if !n.pointed && b.extra(&b.lines[i]) && b.lines[i].comp == b.ownPart() {
+			s += 0.75 // "butter the pan", of butter "plus more for the pan"
+		}
 		if b.onlyVessel != "" && b.tech.Family == "coat" && b.forVessel(i) {
 			s += 1.5 // "dust it with sugar", of a dish that the list has sugar for
 		}

@@ -234,8 +234,8 @@ func (b *bindings) extra(l *bound) bool {
 		return false
 	}
 	for w := range l.said {
-		if slices.Contains(b.r.lang.Orders(w), b.tech.Name) {
-			return true
+		if slices.Contains(b.r.lang.Orders(w), b.tech.Name) || b.tech.Name == greaseTechnique && b.r.lang.Vessels[w] {
+			return true // "plus more for the pan"
 		}
 	}
 	return false

@@ -55,6 +55,11 @@ func (w *writer) measureOf(measure, name string) string {
 	return measure + name
 }
 
+// inCuts tells whether a measure is one of pieces that are cut: "2 slices of".
+func (w *writer) inCuts(measure string) bool {
+	return slices.ContainsFunc(larder.Words(measure), func(word string) bool { return w.l.Language().Shapes[word] })
+}
+
 // ownMeasure is how much of a thing a text says by a measure, in its own words; empty
 // where it says a share.
 func (w *writer) ownMeasure(noun recipe.Noun) string {

@@ -111,3 +111,12 @@ func (b *bindings) fatStays(made *thing, inputs []*thing) {
 		b.holder[p] = pan
 	}
 }
+
+// shutIn tells whether a portion was filled into others, or shaped with them, and is no piece of its own any more: the pork
+// of dumplings.
+func (b *bindings) shutIn(p portion) bool {
+	return slices.ContainsFunc(b.things, func(t *thing) bool {
+		tech := b.r.larder.Technique(t.technique)
+		return t.holds[p] && len(t.holds) > 1 && tech != nil && tech.Closes == larder.ClosesAlways
+	})
+}

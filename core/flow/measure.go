@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/measure"
 )
@@ -33,6 +34,22 @@ func (t *text) of(n noun, at, upto int, inner bool) (noun, bool) {
 	part := n
 	part.owner, part.upto = &owner, owner.upto
 	return part, true
+}
+
+// eachOf reads what stands behind "each of": "each of two bowls".
+func (t *text) eachOf(i, at, upto int, inner bool) (noun, bool) {
+	of, ok := t.of(noun{from: i}, at, upto, inner)
+	of.all = true
+	return of, ok
+}
+
+// byTitle is the name of k words by which something goes that was made before.
+func (t *text) byTitle(n noun, at, k int) noun {
+	for end := at + k; at < end; at++ {
+		n.words = append(n.words, larder.Words(t.words[at].Text)...)
+	}
+	n.upto, n.plural = at, true
+	return n
 }
 
 // measuring tells whether a name only measures: "a thin stream of", "slices of".

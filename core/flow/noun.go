@@ -69,9 +69,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	}
 	at := t.amounts(&n, i, upto)
 	if n.pronoun && t.lang.Prepositions[t.low(at)] == "of" {
-		of, ok := t.of(noun{from: i}, at, upto, inner)
-		of.all = true // "each of two bowls"
-		return of, ok
+		return t.eachOf(i, at, upto, inner)
 	}
 	if n.pronoun {
 		if t.lang.Shares[t.low(at)] == 1 && (t.ends(at+1, upto) || t.mark(at+1, ",") || t.lang.Prepositions[t.low(at+1)] != "") {
@@ -83,11 +81,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	}
 	start := at
 	if k := t.titled(at, upto); k > 0 {
-		for ; at < start+k; at++ {
-			n.words = append(n.words, larder.Words(t.words[at].Text)...)
-		}
-		n.upto, n.plural = at, true
-		return n, true
+		return t.byTitle(n, at, k), true
 	}
 	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.words[at-1].low == t.words[at-1].norm && t.describesNext(at+1)) { // a plural is a name: "the whites, chopped"
 		w := t.words[at]

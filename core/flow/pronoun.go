@@ -231,15 +231,6 @@ func (b *bindings) fleshIn(t *thing) []portion {
 	return out
 }
 
-// shutIn tells whether a portion was filled into others, or shaped with them, and is no piece of its own any more: the pork
-// of dumplings.
-func (b *bindings) shutIn(p portion) bool {
-	return slices.ContainsFunc(b.things, func(t *thing) bool {
-		tech := b.r.larder.Technique(t.technique)
-		return t.holds[p] && len(t.holds) > 1 && tech != nil && tech.Closes == larder.ClosesAlways
-	})
-}
-
 // justSlippedIn is what went into the pot last, in the same step, where that is taken out: "slip in
 // the breasts and poach for 15 minutes; take them out".
 func (b *bindings) justSlippedIn(n noun) []referent {

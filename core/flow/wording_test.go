@@ -45,6 +45,21 @@ func TestGroupsAndOtherPartsSalt(t *testing.T) {
 	require.Equal(t, "salt", *with[1].Named)
 }
 
+// What words of parts, pots and shares mean.
+func TestWhatPartsAndSharesMean(t *testing.T) {
+	hear(t, []way{
+		{"shells that were kept", "800 g raw prawns, peeled (keep the shells)|1 onion", "Toss the prawns with salt. Simmer the shells in 500 ml water for 20 minutes, then strain. Keep the stock. Fry the onion and add the stock.", []string{"a0 toss/toss(0.0; with 'salt)", "a1 simmer/simmer('shells; with 'water; 20-20 min)", "a2 strain/strain(@a1)", "a3 keep/reserve(@a2)", "a4 fry/fry(0.1)", "a5 add/add(@a3; into @a4)"}},
+		{"an edge", "300 g pastry", "Roll out the pastry. Moisten the edge with water and fold over.", []string{"a0 roll out/roll(0.0)", "a1 moisten/deglaze('edge; with 'water)", "a2 fold over/fold(@a0)"}},
+		{"everything in the pot", "300 g potatoes|250 g macaroni|200 g Gruyère", "Boil the potatoes for 5 minutes. Add the macaroni and cook everything for 8 minutes. Stir in the cheese.", []string{"a0 boil/boil(0.0; 5-5 min)", "a1 add/add(0.1; into @a0)", "a2 cook/cook(@a1; 8-8 min)", "a3 stir in/stir(0.2; into @a2)"}},
+		{"each of two", "500 ml stock|2 eggs", "Boil the stock. Crack an egg into each of two bowls and ladle the stock over.", []string{"a0 boil/boil(0.0)", "a1 crack/add(0.1; into 'two bowls)", "a2 ladle over/pour(@a0; into @a1)"}},
+		{"poured off", "500 g potatoes|250 ml oil", "Heat the oil and fry the potatoes. Lift them out. Pour off all but 3 tablespoons of the oil.", []string{"a0 heat/heat(0.1)", "a1 fry/fry(0.0; with @a0)", "a2 lift out/remove(@a1)", "a3 pour off/pour(@a1)"}},
+		{"what is told", "2 eggs", "Poach the eggs. Leave a minute so the whites turn milky.", []string{"a0 poach/poach(0.0)", "a1 leave/rest(@a0; 1-1 min; how: so the whites turn milky)"}},
+		{"pieces of it", "150 g minced pork|1 tsp pepper|500 ml stock", "Mix the pork with the pepper. Pinch off pieces of the pork and drop them into the stock.", []string{"a0 mix/mix(0.0; with 0.1)", "a1 pinch off/shape(@a0)", "a2 drop/add(@a1; into 0.2)"}},
+		{"crumbs for the crumbs", "6 rashers bacon|60 g sourdough, blitzed to crumbs", "For the crumbs, fry the bacon until crisp. Lift out and chop. Fry the crumbs, then mix with the bacon.", []string{"a0 fry/fry(0.0; until crisp)", "a1 lift out/remove(@a0)", "a2 chop/chop(@a1)", "a3 fry/fry(0.1)", "a4 mix/mix(@a3; with @a2)"}},
+		{"dumplings that are filled", "300 g dough|100 g pork", "Roll out the dough. Fill it with the pork. Simmer the dumplings in water for 6 minutes. Lift out and serve.", []string{"a0 roll out/roll(0.0)", "a1 fill/stuff(@a0; with 0.1)", "a2 simmer/simmer(@a1; with 'water; 6-6 min)", "a3 lift out/remove(@a2)", "a4 serve/serve(@a3)"}},
+	})
+}
+
 // A starch that was stirred in binds at once, whatever else a sauce would take to thicken.
 func TestStarchBindsAtOnce(t *testing.T) {
 	for text, least := range map[string][2]float64{

@@ -53,6 +53,39 @@ func TestCardsOfManyKitchens(t *testing.T) {
 	})
 }
 
+// What went wrong on cards of more dishes, each with what the rules that mended it now give.
+func TestCardsOfMoreKitchens(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"a dough is one whatever is filled into it, and is lifted out whole": {
+			"kroppkakor", []string{"press the dough together around it", "Lift out with a slotted spoon and serve at once"}, []string{"Serve the smoked beans"},
+		},
+		"a stock is brought for that of shells which were only kept": {
+			"durban-prawn-curry", []string{"500 ml vegetable stock", "Add the potatoes and the vegetable stock"}, []string{"pour in 500ml water", "Strain"},
+		},
+		"butter that went to the fat of bacon is heated for what fries in it, and everything is what is in the pot": {
+			"aelplermagronen", []string{"Heat the oil in a pan and fry the onion rings slowly", "add the cashew melt and stir over a low heat", "Fold in half of the smoked tofu."}, nil,
+		},
+		"a kind of a cheese is that cheese": {
+			"gnocchi-gorgonzola", []string{"crumble in the sharp cashew crumble"}, []string{"no swap"},
+		},
+		"nothing is stirred into oil that is poured off": {
+			"huevos-rotos", nil, []string{"stir it in"},
+		},
+		"the whites of eggs that are gone turn nothing": {
+			"khao-tom-moo", []string{"into each of two deep bowls", "Leave a minute."}, []string{"Pinch off everything", "milky"},
+		},
+		"crumbs are of the bread and not what is fried for them": {
+			"pumpkin-soup-bacon", []string{"For the crumbs, fry the crumbs and sage", "then mix with the smoky shiitake"}, []string{"Add the sourdough"},
+		},
+		"a pan is greased with what is more, and no word stands twice": {
+			"crepes-suzette", []string{"fry 8 thin pancakes"}, []string{"thin thin", "half of the cashew paste"},
+		},
+		"nothing is frozen to be cut, and what has run has no slices": {
+			"cheesesteaks", []string{"spoon some of the cashew melt on each"}, []string{"Freeze", "slices of cashew"},
+		},
+	})
+}
+
 // What else goes by the name of what stands in where the manner of an action names the original.
 func TestMannersGoByTheNameOfWhatStandsIn(t *testing.T) {
 	holdEvenings(t, map[string]evening{

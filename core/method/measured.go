@@ -55,6 +55,14 @@ func (w *writer) measureOf(measure, name string) string {
 	return measure + name
 }
 
+// byMeasure is a stand-in by the measure of the text: but of what has run there are no slices.
+func (w *writer) byMeasure(measure string, s *standIn) string {
+	if s.is(larder.Melted) && w.inCuts(measure) {
+		return w.c.words().Some + " " + w.c.words().The + " " + s.name
+	}
+	return w.measureOf(measure, s.name)
+}
+
 // inCuts tells whether a measure is one of pieces that are cut: "2 slices of".
 func (w *writer) inCuts(measure string) bool {
 	return slices.ContainsFunc(larder.Words(measure), func(word string) bool { return w.l.Language().Shapes[word] })

@@ -250,10 +250,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			}
 			t := w.c.stand(s, share, rest)
 			if measure := w.ownMeasure(noun); measure != "" && (share < nearlyAll || noun.Dealt) && !s.bare && w.asMuch(s) {
-				t.text = w.measureOf(measure, s.name) // "a tablespoon of cashew milk"
-				if s.is(larder.Melted) && w.inCuts(measure) {
-					t.text = w.c.words().Some + " " + w.c.words().The + " " + s.name // of what has run there are no slices
-				}
+				t.text = w.byMeasure(measure, s) // "a tablespoon of cashew milk"
 			} else if noun.Dealt && !s.bare {
 				t.text = w.c.words().Some + " " + w.c.words().The + " " + s.name // "two halves in each bowl"
 			}

@@ -38,6 +38,8 @@ func TestGroupsAndOtherPartsSalt(t *testing.T) {
 		{"minced meats", "250 g minced pork|250 g minced veal|1 tsp salt", "Work the salt into the minced meats.", []string{"a0 work into/mix(0.2; into 0.0, 0.1)"}},
 		{"minced pork", "250 g minced pork|250 g minced veal|1 tsp salt", "Work the salt into the minced pork.", []string{"a0 work into/mix(0.2; into 0.0)"}},
 	})
+	malva := read(t, "Cake\n\nFor the cake\n25 g butter\n1 tsp vinegar\n125 ml milk\n\nFor the sauce\n100 g butter\n\nMethod\n1. Melt the butter and stir in the vinegar. Add the milk to the butter.\n2. Melt the butter for the sauce.")
+	require.NotNil(t, malva.Components[0].Steps[0].Actions[2].Into[0].Made, "the butter in hand, and not that of the sauce")
 	d := read(t, "Biscuits\n\nFor the biscuits\n200 g flour\n1 tsp salt\n100 ml water\n\nFor the gravy\n400 ml milk\n1 tsp pepper\n\nMethod\n1. Mix the flour, salt and water and bake for 15 minutes.\n2. Simmer the milk. Season with the pepper and salt.")
 	with := d.Components[1].Steps[0].Actions[1].With
 	require.Len(t, with, 2)
@@ -52,9 +54,9 @@ func TestWhatPartsAndSharesMean(t *testing.T) {
 		{"an edge", "300 g pastry", "Roll out the pastry. Moisten the edge with water and fold over.", []string{"a0 roll out/roll(0.0)", "a1 moisten/deglaze('edge; with 'water)", "a2 fold over/fold(@a0)"}},
 		{"everything in the pot", "300 g potatoes|250 g macaroni|200 g Gruyère", "Boil the potatoes for 5 minutes. Add the macaroni and cook everything for 8 minutes. Stir in the cheese.", []string{"a0 boil/boil(0.0; 5-5 min)", "a1 add/add(0.1; into @a0)", "a2 cook/cook(@a1; 8-8 min)", "a3 stir in/stir(0.2; into @a2)"}},
 		{"each of two", "500 ml stock|2 eggs", "Boil the stock. Crack an egg into each of two bowls and ladle the stock over.", []string{"a0 boil/boil(0.0)", "a1 crack/add(0.1; into 'two bowls)", "a2 ladle over/pour(@a0; into @a1)"}},
-		{"poured off", "500 g potatoes|250 ml oil", "Heat the oil and fry the potatoes. Lift them out. Pour off all but 3 tablespoons of the oil.", []string{"a0 heat/heat(0.1)", "a1 fry/fry(0.0; with @a0)", "a2 lift out/remove(@a1)", "a3 pour off/pour(@a1)"}},
+		{"poured off", "500 g potatoes|250 ml oil|salt", "Heat the oil and fry the potatoes. Drain on paper and sprinkle with salt. Pour off all but 3 tablespoons of the oil.", []string{"a0 heat/heat(0.1)", "a1 fry/fry(0.0; with @a0)", "a2 drain on/drain(@a1)", "a3 sprinkle/sprinkle(@a2; with 0.2)", "a4 pour off/pour(@a1)"}},
 		{"what is told", "2 eggs", "Poach the eggs. Leave a minute so the whites turn milky.", []string{"a0 poach/poach(0.0)", "a1 leave/rest(@a0; 1-1 min; how: so the whites turn milky)"}},
-		{"pieces of it", "150 g minced pork|1 tsp pepper|500 ml stock", "Mix the pork with the pepper. Pinch off pieces of the pork and drop them into the stock.", []string{"a0 mix/mix(0.0; with 0.1)", "a1 pinch off/shape(@a0)", "a2 drop/add(@a1; into 0.2)"}},
+		{"pieces of it", "150 g minced pork|1 tsp pepper|500 ml stock", "Mix the pork with the pepper. Pinch off marble-sized pieces of the pork and drop them into the stock.", []string{"a0 mix/mix(0.0; with 0.1)", "a1 pinch off/shape(@a0)", "a2 drop/add(@a1; into 0.2)"}},
 		{"crumbs for the crumbs", "6 rashers bacon|60 g sourdough, blitzed to crumbs", "For the crumbs, fry the bacon until crisp. Lift out and chop. Fry the crumbs, then mix with the bacon.", []string{"a0 fry/fry(0.0; until crisp)", "a1 lift out/remove(@a0)", "a2 chop/chop(@a1)", "a3 fry/fry(0.1)", "a4 mix/mix(@a3; with @a2)"}},
 		{"dumplings that are filled", "300 g dough|100 g pork", "Roll out the dough. Fill it with the pork. Simmer the dumplings in water for 6 minutes. Lift out and serve.", []string{"a0 roll out/roll(0.0)", "a1 fill/stuff(@a0; with 0.1)", "a2 simmer/simmer(@a1; with 'water; 6-6 min)", "a3 lift out/remove(@a2)", "a4 serve/serve(@a3)"}},
 	})

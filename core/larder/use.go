@@ -86,6 +86,9 @@ func (l *Larder) KnownUse(use string) bool {
 // where none is made for it.
 func (l *Larder) OwnFirst(use string) bool { return l.ownFirst[use] }
 
+// StrictUse tells whether for a use only a swap will do that is made for it.
+func (l *Larder) StrictUse(use string) bool { return l.strict[use] }
+
 func (l *Larder) loadUses(src Source) error {
 	var file []struct {
 		Kinds   string `yaml:"kinds"`
@@ -94,14 +97,16 @@ func (l *Larder) loadUses(src Source) error {
 		When    whens  `yaml:"when"`
 		Example string `yaml:"example"`
 		Own     bool   `yaml:"own"`
+		Strict  bool   `yaml:"strict"`
 	}
 	if err := src.Decode("uses.yaml", &file); err != nil {
 		return fmt.Errorf("uses.yaml: %w", err)
 	}
-	l.usesByKind, l.ownFirst = map[string][]string{}, map[string]bool{}
+	l.usesByKind, l.ownFirst, l.strict = map[string][]string{}, map[string]bool{}, map[string]bool{}
 	for _, r := range file {
 		rule := UseRule{strings.Fields(r.Kinds), r.Use, r.Why, r.When, r.Example}
 		l.ownFirst[r.Use] = l.ownFirst[r.Use] || r.Own
+		l.strict[r.Use] = l.strict[r.Use] || r.Strict
 		l.uses = append(l.uses, rule)
 		for _, k := range rule.Kinds {
 			if !slices.Contains(l.usesByKind[k], r.Use) {

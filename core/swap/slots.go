@@ -122,8 +122,8 @@ func (b *Book) candidates(kind, use string, food *larder.Food, r Rules) (allowed
 	if len(allowed) == 0 {
 		consider(func(s *larder.Swap) bool { return len(s.Uses) == 0 || slices.Contains(s.Uses, use) })
 	}
-	if len(allowed) == 0 && !strictUses[use] {
-		consider(func(s *larder.Swap) bool { return !strictUse(s) })
+	if len(allowed) == 0 && !b.larder.StrictUse(use) {
+		consider(func(s *larder.Swap) bool { return !b.strict(s) })
 	}
 	return allowed, rejected, barred
 }
@@ -149,7 +149,7 @@ func (b *Book) eatenRaw(allowed []*larder.Swap, kind string, food *larder.Food, 
 	cold := slices.DeleteFunc(slices.Clone(allowed), warm)
 	if len(cold) == 0 && len(allowed) > 0 {
 		cold = slices.DeleteFunc(slices.Clone(b.larder.Swaps()), func(s *larder.Swap) bool {
-			return warm(s) || !s.ServesFood(kind, food) || strictUse(s) || holdsItself(s, food) || r.BreaksSwap(s) != ""
+			return warm(s) || !s.ServesFood(kind, food) || b.strict(s) || holdsItself(s, food) || r.BreaksSwap(s) != ""
 		})
 	}
 	if len(cold) == 0 {
@@ -158,12 +158,9 @@ func (b *Book) eatenRaw(allowed []*larder.Swap, kind string, food *larder.Food, 
 	return cold
 }
 
-// strictUses are uses for which only a swap made for them will do.
-var strictUses = map[string]bool{"raw": true, "deep-fry": true}
-
-// strictUse tells whether a swap is only for such a use.
-func strictUse(s *larder.Swap) bool {
-	return len(s.Uses) > 0 && !slices.ContainsFunc(s.Uses, func(u string) bool { return !strictUses[u] })
+// strict tells whether a swap is only for uses for which nothing else will do.
+func (b *Book) strict(s *larder.Swap) bool {
+	return len(s.Uses) > 0 && !slices.ContainsFunc(s.Uses, func(u string) bool { return !b.larder.StrictUse(u) })
 }
 
 // holdsItself tells whether a swap would put in the very food it replaces.

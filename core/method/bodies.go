@@ -49,7 +49,9 @@ func (p *plan) cameOfBodies(noun recipe.Noun) bool {
 // for that comes later: they go in with it.
 func (p *plan) intoBodies(i int) bool {
 	n := &p.graph.Nodes[i]
-	if len(n.Action.Into) == 0 || len(n.Into) > 0 || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool { return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && p.onlyFatTo(n) }) {
+	if len(n.Action.Into) == 0 || len(n.Into) > 0 || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
+		return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && p.onlyFatTo(n)
+	}) {
 		return false // "add the butter to the bacon fat" is done in a pan
 	}
 	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {

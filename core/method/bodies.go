@@ -59,11 +59,6 @@ func (p *plan) intoBodies(i int) bool {
 	})
 }
 
-// onlyFatTo tells whether an action is done to fats and nothing else.
-func (p *plan) onlyFatTo(n *flow.Node) bool {
-	return !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) })
-}
-
 // ofInHand tells whether what an action is done to came of a thing that stays, which the
 // sentence had in hand: "soak the tamarind, mash it and strain the juice".
 func (p *plan) ofInHand(i int) bool {

@@ -179,3 +179,8 @@ func (p *plan) friesInPaste(i int) bool {
 		return s != nil && !s.gone && s.is(larder.NoFat) && p.c.fatLine(s.was) && s.Dissolves
 	})
 }
+
+// onlyFatTo tells whether an action is done to fats and nothing else.
+func (p *plan) onlyFatTo(n *flow.Node) bool {
+	return !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) })
+}

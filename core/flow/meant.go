@@ -275,7 +275,7 @@ func (b *bindings) verbMatter(c *clause, t *larder.Technique, r *roles) {
 		return
 	}
 	for _, x := range b.direct(n) {
-		if b.leftOf(*x.portion) > 0 {
+		if b.leftOf(*x.portion) > 0 && !(b.lines[x.portion.line].comp != b.ownPart() && b.moreOfOwn(n)) {
 			b.refPortion(n, *x.portion, r, &r.action.With)
 			return
 		}

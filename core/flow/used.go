@@ -60,3 +60,10 @@ func (b *bindings) workedIn(found referent) bool {
 func (b *bindings) standsBy(x referent) bool {
 	return x.portion != nil && b.alone(*x.portion) && b.base != nil && b.held(*x.portion) != b.base && b.open(b.base)
 }
+
+// moreOfOwn tells whether the list of a part says that there is more of a thing for the work at hand: "plus more for the pan".
+func (b *bindings) moreOfOwn(n noun) bool {
+	return slices.ContainsFunc(b.lines, func(l bound) bool {
+		return l.comp == b.ownPart() && slices.Contains(l.name, n.head()) && b.extra(&l)
+	})
+}

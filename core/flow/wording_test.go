@@ -38,6 +38,15 @@ func TestGroupsAndOtherPartsSalt(t *testing.T) {
 		{"minced meats", "250 g minced pork|250 g minced veal|1 tsp salt", "Work the salt into the minced meats.", []string{"a0 work into/mix(0.2; into 0.0, 0.1)"}},
 		{"minced pork", "250 g minced pork|250 g minced veal|1 tsp salt", "Work the salt into the minced pork.", []string{"a0 work into/mix(0.2; into 0.0)"}},
 	})
+	for _, said := range []string{"Wipe a pan with butter", "Butter a frying pan"} {
+		d := read(t, "Crêpes\n\nFor the crêpes\n125 g flour\n300 ml milk\n20 g butter, melted, plus more for the pan\n\nFor the sauce\n80 g butter\n80 g sugar\n\nMethod\n\nCrêpes\n1. Whisk the flour with the milk and the melted butter. "+said+" and fry 8 thin crêpes from the batter.\n\nSauce\n2. Melt the sugar and whisk in the butter.")
+		with := d.Components[0].Steps[0].Actions[1].With
+		require.Len(t, with, 1, said)
+		require.NotNil(t, with[0].Named, "%s: more of it, and not the butter of the sauce", said)
+	}
+	hear(t, []way{
+		{"own fat, and butter for the table", "250 g salt pork|1 onion|To serve: melted butter", "Fry the pork in its own fat until brown. Add the onion. Serve with melted butter.", []string{"a0 fry/fry(0.0; until brown)", "a1 add/add(0.1; into @a0)", "a2 serve/serve(@a1; with 0.2)"}},
+	})
 	malva := read(t, "Cake\n\nFor the cake\n25 g butter\n1 tsp vinegar\n125 ml milk\n\nFor the sauce\n100 g butter\n\nMethod\n1. Melt the butter and stir in the vinegar. Add the milk to the butter.\n2. Melt the butter for the sauce.")
 	require.NotNil(t, malva.Components[0].Steps[0].Actions[2].Into[0].Made, "the butter in hand, and not that of the sauce")
 	d := read(t, "Biscuits\n\nFor the biscuits\n200 g flour\n1 tsp salt\n100 ml water\n\nFor the gravy\n400 ml milk\n1 tsp pepper\n\nMethod\n1. Mix the flour, salt and water and bake for 15 minutes.\n2. Simmer the milk. Season with the pepper and salt.")

@@ -93,6 +93,19 @@ func TestMannersGoByTheNameOfWhatStandsIn(t *testing.T) {
 	})
 }
 
+// A name is put once behind a word that it begins with, the whole name of the original goes for it, and what the cook says
+// twice stays.
+func TestNamesArePutOnce(t *testing.T) {
+	require.Equal(t, "fry 8 thin pancakes", put("fry 8 thin ", "thin pancakes"))
+	require.Equal(t, "fry 8 thin pancakes", put("fry 8 ", "thin pancakes"))
+	c, err := carrier()
+	require.NoError(t, err)
+	said := saidOf(t, c, "Gado gado\nServes 4\n\n500 g potatoes\n200 ml soured cream\n\nMethod\n1. Boil the potatoes. Stir very very gently and serve the gado gado.\n2. Layer the potatoes with the soured cream. Repeat the layers, ending with the last of the soured cream.")
+	require.Contains(t, said, "very very gently and serve the gado gado")
+	require.NotContains(t, said, "soured soy")
+	require.Contains(t, said, "ending with the last of the sunflower cream")
+}
+
 // What has to cook is stirred in before the pot leaves the fire.
 func TestABoosterThatCooksGoesInBeforeTheFireIsOff(t *testing.T) {
 	c, err := carrier()

@@ -245,12 +245,9 @@ func (w *writer) withoutJoint(text string) string {
 	return text
 }
 
-// tidy closes up the blanks that are left where words were taken out, and says once what would stand twice where one name was
-// put for another: "8 thin thin pancakes".
+// tidy closes up the blanks that are left where words were taken out.
 func tidy(text string) string {
-	text = strings.Join(slices.CompactFunc(strings.Fields(text), func(a, b string) bool {
-		return strings.EqualFold(a, b) && !strings.ContainsFunc(a, unicode.IsDigit) && len(a) > 1
-	}), " ")
+	text = strings.Join(strings.Fields(text), " ")
 	for _, mark := range []string{",", ".", ";", ":"} {
 		text = strings.ReplaceAll(text, " "+mark, mark)
 	}

@@ -118,13 +118,6 @@ func (p *plan) filledIn(at int, lines ...int) bool {
 	})
 }
 
-// partsOfEggsGone tells whether words say how the white or the yolk of eggs gets for which something stands: "so the whites
-// turn milky".
-func (w *writer) partsOfEggsGone(n *node, text string) bool {
-	eggs := slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool { s := w.stand[line]; return s != nil && s.class == larder.Egg })
-	return eggs && slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().EggParts[word] > 0 })
-}
-
 // afterItEnds tells whether words say what is to be done at a time by which an action that is shorter now has ended:
 // "stirring after an hour".
 func (w *writer) afterItEnds(n *node, text string) bool {

@@ -68,17 +68,21 @@ func (w *writer) renamedIn(n *node, at [2]int) []edit {
 		return nil
 	}
 	var out []edit
-	now, from := "", at[0]
+	now, from := []string{}, []int{at[0]}
 	for _, word := range strings.SplitAfter(said, " ") {
+		from = append(from, from[len(from)-1]+utf8.RuneCountInString(word))
 		bare := strings.TrimRight(word, " ,;")
-		next := from + utf8.RuneCountInString(word)
 		if s := w.standsForWord(n, bare); s != nil {
-			out = append(out, edit{from, from + utf8.RuneCountInString(bare), s.name})
+			first := len(now)
+			for own := larder.Words(s.was.Name); first > 0 && now[first-1] != "" && slices.Contains(own, strings.Join(larder.Words(now[first-1]), " ")); first-- {
+				now[first-1] = "" // the whole name goes: "soured cream"
+			}
+			out = append(out, edit{from[first], from[len(now)] + utf8.RuneCountInString(bare), s.name})
 			word = s.name + strings.TrimPrefix(word, bare)
 		}
-		now, from = now+word, next
+		now = append(now, word)
 	}
-	if w.namesAnimal(now) {
+	if w.namesAnimal(strings.Join(now, "")) {
 		return nil
 	}
 	return out
@@ -114,4 +118,11 @@ func (p *plan) listsWord(word string) bool {
 		}
 	}
 	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool { return s.book != nil && slices.Contains(larder.Words(s.name), word) })
+}
+
+// partsOfEggsGone tells whether words say how the white or the yolk of eggs gets for which something stands: "so the whites
+// turn milky".
+func (w *writer) partsOfEggsGone(n *node, text string) bool {
+	eggs := slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool { s := w.stand[line]; return s != nil && s.class == larder.Egg })
+	return eggs && slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().EggParts[word] > 0 })
 }

@@ -141,10 +141,19 @@ func (w *writer) ofPart(name string) string {
 	for i := range w.dish.Components {
 		was := strings.ToLower(w.dish.Components[i].Name)
 		if before, ok := strings.CutSuffix(strings.ToLower(name), was); ok && was != "" && (before == "" || strings.HasSuffix(before, " ")) {
-			return name[:len(before)] + lowered(w.c.heading(w.plan, i)) // "a thin layer of meat sauce"
+			return put(name[:len(before)], lowered(w.c.heading(w.plan, i))) // "a thin layer of meat sauce"
 		}
 	}
 	return ""
+}
+
+// put puts a name behind words, which may say its first word already: "8 thin" and "thin pancakes".
+func put(before, name string) string {
+	said := strings.Fields(before)
+	if first, rest, ok := strings.Cut(name, " "); ok && len(said) > 0 && strings.EqualFold(said[len(said)-1], first) {
+		return before + rest
+	}
+	return before + name
 }
 
 // alsoListed tells whether a name is that of something plant that stands in one line with what was

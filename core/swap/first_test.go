@@ -100,3 +100,26 @@ func TestAStrangerIsCalledOne(t *testing.T) {
 		}
 	}
 }
+
+// A booster whose taste belongs to other kitchens is not tried in a dish that has none of it, unless the cook wants the
+// trait kept.
+func TestBoostersOfOtherKitchensAreLeftOut(t *testing.T) {
+	b, r := open(t)
+	d := r.Read("Thai basil pork\nServes 4\n\n500 g minced pork\n2 tbsp fish sauce\n4 bird's eye chillies\n1 bunch Thai basil\n3 tbsp oil\n4 cloves garlic\n\nMethod\n1. Fry the garlic and chillies in the oil, add the pork and fry for 5 minutes. Stir in the fish sauce and simmer for 5 minutes. Fold in the basil.", measure.Metric)
+	strange, wanted := 0, 0
+	plain := b.benchOf(t, d, Decisions{Country: "Thailand"})
+	require.NotEmpty(t, plain.kitchen)
+	for i, booster := range b.larder.Boosters() {
+		f := plain.rules.inPlace(booster.Food)
+		if f == nil || !plain.strange(f) {
+			continue
+		}
+		strange++
+		require.Empty(t, plain.doses[i], f.ID)
+		if pinned := b.benchOf(t, d, Decisions{Country: "Thailand", Pins: booster.Traits[:1]}); len(pinned.doses[i]) > 0 {
+			wanted++
+		}
+	}
+	require.Greater(t, strange, 5)
+	require.Positive(t, wanted)
+}

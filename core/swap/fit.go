@@ -143,3 +143,8 @@ func (x *bench) brings(choice []int, food *larder.Food) bool {
 
 // strange tells whether the taste of a food belongs to other kitchens than the dish's, which has none of it.
 func (x *bench) strange(f *larder.Food) bool { return !x.held[f.ID] && !x.larder.AtHome(f, x.kitchen) }
+
+// pinned tells whether a booster gives a trait that the cook wants kept, whatever else it is.
+func (x *bench) pinned(b *larder.Booster) bool {
+	return slices.ContainsFunc(b.Traits, func(trait string) bool { return x.wishes.Pins[trait] })
+}

@@ -180,7 +180,7 @@ func (x *bench) weighBoosters() {
 	for i, b := range x.larder.Boosters() {
 		x.doses = append(x.doses, nil)
 		f := x.rules.inPlace(b.Food)
-		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) || x.toTaste(f) || !x.heldPiece(b) || x.strange(f) {
+		if f == nil || x.rules.Breaks(f) != "" || x.dessert && b.In == larder.InSavoury || !x.dessert && b.In == larder.InSweet || len(x.shapes) == 0 || x.holdsKin(f) || x.toTaste(f) || !x.heldPiece(b) || x.strange(f) && !x.pinned(b) {
 			continue
 		}
 		home, known := homes[b.Traits[0]]
@@ -226,7 +226,7 @@ func (x *bench) ofEggsAndButter(part int) bool {
 // heldPiece tells whether the original held a piece of what a booster asks for, or the cook wants its
 // taste: nobody strews seaweed over a stir-fry for its spoon of oyster sauce.
 func (x *bench) heldPiece(b *larder.Booster) bool {
-	if len(b.Piece) == 0 || slices.ContainsFunc(b.Traits, func(trait string) bool { return x.wishes.Pins[trait] }) {
+	if len(b.Piece) == 0 || x.pinned(b) {
 		return true
 	}
 	for i := range x.dish.Components {

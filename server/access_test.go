@@ -14,8 +14,6 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/stretchr/testify/require"
 
-	"yembra/core/larder"
-	"yembra/knowledge"
 	"yembra/server"
 	"yembra/server/gate"
 	"yembra/store"
@@ -26,7 +24,7 @@ const phrase = "tide and thyme"
 // guarded opens a kitchen that other machines can reach.
 func guarded(t *testing.T) app {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := server.Shipped()
 	require.NoError(t, err)
 	k := server.NewKitchen(l)
 	k.Store, err = store.Open(context.Background(), t.TempDir(), time.Now)

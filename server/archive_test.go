@@ -13,9 +13,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"yembra/core/larder"
 	"yembra/formats"
-	"yembra/knowledge"
 	"yembra/server"
 	"yembra/store"
 )
@@ -232,7 +230,7 @@ func TestABackupIsAlwaysTaken(t *testing.T) {
 // A food that no longer fits the knowledge is left out and said; the kitchen
 // opens all the same.
 func TestAnOwnFoodThatNoLongerFitsIsLeftOut(t *testing.T) {
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := server.Shipped()
 	require.NoError(t, err)
 	k := server.NewKitchen(l)
 	k.Store, err = store.Open(context.Background(), t.TempDir(), time.Now)

@@ -14,18 +14,16 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/stretchr/testify/require"
 
-	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/method"
 	"yembra/core/swap"
-	"yembra/knowledge"
 	"yembra/store"
 )
 
 // kitchenIn is a kitchen in a folder, with its routes.
 func kitchenIn(t *testing.T, folder string) (*Kitchen, *fiber.App) {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := Shipped()
 	require.NoError(t, err)
 	k := NewKitchen(l)
 	k.Store, err = store.Open(context.Background(), folder, time.Now)

@@ -12,9 +12,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"yembra/core/larder"
 	"yembra/core/swap"
-	"yembra/knowledge"
 	"yembra/server"
 	"yembra/store"
 )
@@ -27,7 +25,7 @@ func openOld(t *testing.T) (app, server.DishView) {
 	data, err := os.ReadFile("testdata/kitchen-by-places.db")
 	require.NoError(t, err)
 	require.NoError(t, os.WriteFile(filepath.Join(folder, "kitchen.db"), data, 0o600))
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := server.Shipped()
 	require.NoError(t, err)
 	k := server.NewKitchen(l)
 	k.Store, err = store.Open(context.Background(), folder, time.Now)

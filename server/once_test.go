@@ -12,15 +12,12 @@ import (
 	"github.com/gofiber/fiber/v3"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
-
-	"yembra/core/larder"
-	"yembra/knowledge"
 )
 
 // Equal requests that come while the first is computed wait for its answer; others are
 // computed by themselves, and so is an equal one that comes later.
 func TestEqualRequestsAreComputedOnce(t *testing.T) {
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := Shipped()
 	require.NoError(t, err)
 	k := NewKitchen(l)
 	app := New(k, Pages{})

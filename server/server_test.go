@@ -23,7 +23,6 @@ import (
 	"yembra/core/recipe"
 	"yembra/core/spent"
 	"yembra/core/swap"
-	"yembra/knowledge"
 	"yembra/server"
 	"yembra/store"
 )
@@ -38,7 +37,7 @@ type app struct {
 
 func open(t *testing.T) app {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := server.Shipped()
 	require.NoError(t, err)
 	k := server.NewKitchen(l)
 	k.Version = "test"
@@ -233,7 +232,7 @@ func TestALineIsMendedByNamingItsFood(t *testing.T) {
 }
 
 func TestBodiesOverTheLimitAreRefused(t *testing.T) {
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := server.Shipped()
 	require.NoError(t, err)
 	srv := server.New(server.NewKitchen(l), server.Pages{Files: fstest.MapFS{}})
 	listening := make(chan string, 1)

@@ -10,10 +10,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"yembra/core/larder"
 	"yembra/core/stove"
 	"yembra/formats"
-	"yembra/knowledge"
 	"yembra/server"
 	"yembra/store"
 )
@@ -22,7 +20,7 @@ import (
 // it again as a program would that ends.
 func openIn(t *testing.T, folder string) (app, func()) {
 	t.Helper()
-	l, err := larder.Load(knowledge.Shipped())
+	l, err := server.Shipped()
 	require.NoError(t, err)
 	k := server.NewKitchen(l)
 	k.Store, err = store.Open(context.Background(), folder, time.Now)

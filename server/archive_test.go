@@ -52,6 +52,7 @@ func filesOf(t *testing.T, archive []byte) (files []archiveFile) {
 }
 
 func TestAKitchenGoesOutAndInWithoutLoss(t *testing.T) {
+	t.Parallel()
 	a := open(t)
 	status, head, data := a.ask("POST", "/api/dishes", map[string]string{"text": skink, "place": "Scotland"})
 	require.Equal(t, 201, status, string(data))
@@ -109,6 +110,7 @@ func TestAKitchenGoesOutAndInWithoutLoss(t *testing.T) {
 }
 
 func TestAnArchiveThatIsNotAKitchensIsRefusedWhole(t *testing.T) {
+	t.Parallel()
 	const id = "01890a5d-ac96-774b-bcce-b302099a8057"
 	dish := func(body string) []archiveFile {
 		return []archiveFile{{Name: "dishes/" + id + "/dish.json", Data: []byte(`{"id": "` + id + `", "created": "2026-01-01T00:00:00Z", "changed": "2026-01-01T00:00:00Z", "edit": 1, "revision": 1,
@@ -178,6 +180,7 @@ func TestThePriceListIsTheKitchensOwn(t *testing.T) {
 // a price, one that only an earlier state of a dish used, and a long page that
 // was changed many times.
 func TestABackupIsAlwaysTaken(t *testing.T) {
+	t.Parallel()
 	a := open(t)
 	sure := func(status int, _ http.Header, body []byte) []byte {
 		t.Helper()
@@ -253,6 +256,7 @@ func TestAnOwnFoodThatNoLongerFitsIsLeftOut(t *testing.T) {
 // Foods and settings that two windows change at once: the later one is told, and
 // what was kept counts in every answer.
 func TestChangesOfTheKitchenComeOneAfterTheOther(t *testing.T) {
+	t.Parallel()
 	a := open(t)
 	var all sync.WaitGroup
 	for n := range 16 {

@@ -61,6 +61,7 @@ func TestADayIsPlannedShoppedForAndGivenOut(t *testing.T) {
 }
 
 func TestADayIsChangedUndoneAndTakenAway(t *testing.T) {
+	t.Parallel()
 	a := open(t)
 	v, tag := a.supper()
 	d := v.Document

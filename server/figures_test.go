@@ -42,6 +42,7 @@ func figuresOf(v any, at string, set func(any)) map[string]func(any) {
 // Whatever figure stands in a request, and however absurd, the answer comes soon
 // and is none of the server's own faults.
 func TestEveryFigureIsBounded(t *testing.T) {
+	t.Parallel()
 	k, app := kitchenIn(t, t.TempDir())
 	d := keep(t, k, leekSoup)
 	read := k.Core().Reader.Read(leekSoup, measure.Metric)

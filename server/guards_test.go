@@ -104,6 +104,7 @@ func repacked(t *testing.T, archive []byte, change func(name string, data []byte
 
 // Pictures that this program would not have kept are refused, and nothing is changed.
 func TestPicturesOfAnArchiveAreLookedAt(t *testing.T) {
+	t.Parallel()
 	a := open(t)
 	d := a.newDish(skink)
 	a.photograph("dish", d.ID)

@@ -108,6 +108,7 @@ func TestTheShelfIsNarrowedSortedAndPaged(t *testing.T) {
 }
 
 func TestDishesArePutAwayTakenAndBroughtBack(t *testing.T) {
+	t.Parallel()
 	a := open(t)
 	d := a.newDish(skink)
 	many := func(do string, ids ...string) int {
@@ -197,6 +198,7 @@ func TestTheShelfIsWorkedOutAnew(t *testing.T) {
 }
 
 func TestATraditionalDishIsWishedForAndBegun(t *testing.T) {
+	t.Parallel()
 	a := open(t)
 	list := func(query string) []server.TodoDish {
 		status, _, data := a.ask("GET", "/api/todo"+query, nil)

@@ -238,6 +238,7 @@ func TestWhatWasWeighedMakesTheNextCardTruer(t *testing.T) {
 }
 
 func TestCookThroughsGoOutAndInWithTheKitchen(t *testing.T) {
+	t.Parallel()
 	a, _ := openIn(t, t.TempDir())
 	v := a.cook(stew, 1)
 	a.tap(v.ID, stove.Event{Kind: stove.Word, Text: "The lid was on."})

@@ -29,6 +29,7 @@ func waitFor(t *testing.T, what string, so func() bool) {
 }
 
 func TestScaleAndProbeTellByThemselves(t *testing.T) {
+	t.Parallel()
 	a, _ := openIn(t, t.TempDir())
 	v := a.cook(stew, 1)
 	// A bowl stands on the scale and counts as nothing.
@@ -74,6 +75,7 @@ func TestScaleAndProbeTellByThemselves(t *testing.T) {
 }
 
 func TestADayIsBegunAndToldWhatIsDone(t *testing.T) {
+	t.Parallel()
 	a, _ := openIn(t, t.TempDir())
 	day, _ := a.supper()
 	status, _, data := a.ask("POST", "/api/stove", server.BeginRequest{Day: day.ID})

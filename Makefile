@@ -29,7 +29,7 @@ demo: build
 	./bin/yembra demo --addr $(ADDR)
 
 test: build e2e/node_modules/.installed
-	go test -vet=off ./... # make check vets
+	GOGC=400 go test -vet=off ./... # make check vets; memory is there, processors are two
 	cd ui && npm run --silent test
 	.ci/chromium
 	cd e2e && npm run --silent test

@@ -4,8 +4,6 @@ import (
 	"slices"
 	"strings"
 	"sync"
-
-	"yembra/core/larder"
 )
 
 // called finds a thing by a name that the text has given it.
@@ -74,7 +72,7 @@ func (b *bindings) byWholeName(n noun) *thing {
 	return b.latest(func(t *thing) bool {
 		return t.names[n.head()] && slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool {
 			for p := range t.holds {
-				if l := &b.lines[p.line]; l.said[w] || l.food != nil && slices.Contains(larder.Words(l.food.Name), w) {
+				if l := &b.lines[p.line]; l.said[w] || l.food != nil && slices.Contains(l.food.NameWords()[0], w) {
 					return true
 				}
 			}

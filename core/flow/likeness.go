@@ -18,7 +18,7 @@ func (b *bindings) apart(words []string) []string {
 	if !ok {
 		return words
 	}
-	name := larder.Words(m.Food.Name)
+	name := m.Food.NameWords()[0]
 	if len(name) > 1 && strings.Join(name, "") == words[0] {
 		return name
 	}

@@ -87,8 +87,8 @@ func (b *bindings) byFoodName(n noun) []referent {
 		if f == nil || b.closed(i) {
 			continue
 		}
-		for _, name := range append([]string{f.Name}, f.Aliases...) {
-			if words := larder.Words(name); len(words) > 1 && last(words) == n.head() {
+		for _, words := range f.NameWords() {
+			if len(words) > 1 && last(words) == n.head() {
 				found = append(found, referent{portion: &portion{i, ""}})
 				break
 			}

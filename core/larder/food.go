@@ -14,13 +14,15 @@ type Food struct {
 	Aliases []string `json:"aliases"`
 	// measuredNames are aliases that hold only beside a measure.
 	measuredNames []string
-	Aisle         string `json:"aisle"`
-	Origin        Origin `json:"origin"`
-	Animal        Animal `json:"animal"`
-	Hidden        bool   `json:"hidden"`
-	Check         bool   `json:"checkLabel"`
-	Why           string `json:"why"`
-	Grade         Grade  `json:"grade"`
+	// spelled are the words of its name and of each alias, as Words gives them.
+	spelled [][]string
+	Aisle   string `json:"aisle"`
+	Origin  Origin `json:"origin"`
+	Animal  Animal `json:"animal"`
+	Hidden  bool   `json:"hidden"`
+	Check   bool   `json:"checkLabel"`
+	Why     string `json:"why"`
+	Grade   Grade  `json:"grade"`
 	// Kind says what part the food plays in a dish ("mince", "stock"), which
 	// is what swaps are looked up by.
 	Kind     string   `json:"kind"`

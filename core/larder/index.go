@@ -41,6 +41,7 @@ const measuredMark = "#"
 func buildIndex(foods []*Food, words *Vocabulary) *Index {
 	x := &Index{root: &node{}, neutral: words.Neutral, joining: words.Joining}
 	for _, f := range foods {
+		known := f.spelled
 		for i, name := range append([]string{f.Name}, f.Aliases...) {
 			bare, measured := strings.CutSuffix(name, measuredMark)
 			if measured {
@@ -48,7 +49,13 @@ func buildIndex(foods []*Food, words *Vocabulary) *Index {
 				f.measuredNames = append(f.measuredNames, bare)
 			}
 			measured = measured || slices.Contains(f.measuredNames, bare)
-			words := Words(bare)
+			var words []string
+			if known != nil {
+				words = known[i]
+			} else {
+				words = Words(bare)
+				f.spelled = append(f.spelled, words)
+			}
 			if len(words) == 0 {
 				continue
 			}
@@ -73,6 +80,19 @@ func buildIndex(foods []*Food, words *Vocabulary) *Index {
 	}
 	sort.SliceStable(x.entries, func(i, j int) bool { return x.entries[i].text < x.entries[j].text })
 	return x
+}
+
+// NameWords are the words of its name and of each of its aliases, as Words gives them; they
+// are not to be changed.
+func (f *Food) NameWords() [][]string {
+	if f.spelled != nil {
+		return f.spelled
+	}
+	out := make([][]string, 0, 1+len(f.Aliases))
+	for _, name := range append([]string{f.Name}, f.Aliases...) {
+		out = append(out, Words(name))
+	}
+	return out
 }
 
 // Match is one food found in a run of words, which it spans from Start up to

@@ -113,7 +113,7 @@ func (l *Larder) amended(e Entry) (*Food, error) {
 	if base := l.foods[e.ID]; base != nil {
 		copied := *base
 		f = &copied
-		f.Own = Corrected
+		f.Own, f.spelled = Corrected, nil
 	} else if e.Name == "" || e.Origin == "" {
 		return nil, EntryError{"name", texts.Say("larder.andOriginAreNeededForA")}
 	}

@@ -243,9 +243,9 @@ func (x *bench) heldPiece(b *larder.Booster) bool {
 // holdsKin tells whether the dish has another kind of a food that bears its name, so that more of
 // that is what it wants: light soy sauce, of soy sauce.
 func (x *bench) holdsKin(f *larder.Food) bool {
-	own := larder.Words(f.Name)
+	own := f.NameWords()[0]
 	for kept := range x.keptFoods {
-		name := larder.Words(kept.Name)
+		name := kept.NameWords()[0]
 		if kept != f && len(name) > len(own) && slices.Equal(name[len(name)-len(own):], own) {
 			return true
 		}

@@ -35,7 +35,7 @@ async function signIn(page: Page, name: string) {
   await expect(page.getByRole("navigation", { name: "Places" })).toBeVisible();
 }
 
-test("two phones and a tablet sign in, see each other's changes, lose the line, and are signed out", { tag: "@alone" }, async ({
+test("two phones and a tablet sign in, see each other's changes, lose the line, and are signed out", async ({
   browser,
 }) => {
   test.setTimeout(180_000);

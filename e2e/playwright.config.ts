@@ -8,13 +8,13 @@ const browser = existsSync(light) ? light : "/usr/bin/chromium";
 
 export default defineConfig({
   testDir: ".",
-  workers: 2,
+  workers: 3, // they wait much
   // On a machine that is busy a click can fall between two pictures of a list.
   retries: process.env.CI ? 1 : 0, // a run at home shows what fails now and then
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: "list",
-  // What is measured in milliseconds has the machine for itself; then the rest, some
+  // What is measured in few milliseconds has the machine for itself; then the rest, some
   // files at a time.
   projects: [
     { name: "alone", grep: /@alone/, workers: 1 },

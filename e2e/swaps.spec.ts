@@ -71,7 +71,7 @@ test("what the dish lives from is shown, pinned and said", async ({ page }) => {
   await expect(lard).toContainText("It fries other ingredients");
 });
 
-test("four answers are offered and the threads follow every choice at once", { tag: "@alone" }, async ({
+test("four answers are offered and the threads follow every choice at once", async ({
   page,
 }) => {
   await goTo(page, "Feijoada", "Swaps");

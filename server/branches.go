@@ -9,6 +9,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"yembra/core/recipe"
 	"yembra/server/texts"
 	"yembra/store"
 )
@@ -60,9 +61,20 @@ func (k *Kitchen) sameAs(ctx context.Context, d store.Dish, x *kept) bool {
 	if err != nil {
 		return false
 	}
-	a, err1 := json.Marshal([]any{was.Original, was.Decisions})
-	b, err2 := json.Marshal([]any{d.Document.Original, d.Document.Decisions})
+	a, err1 := json.Marshal([]any{unread(was.Original), was.Decisions})
+	b, err2 := json.Marshal([]any{unread(d.Document.Original), d.Document.Decisions})
 	return err1 == nil && err2 == nil && bytes.Equal(a, b)
+}
+
+// unread is a dish as the cook has it, without what was read in its steps.
+func unread(d recipe.Dish) recipe.Dish {
+	d = d.Bare()
+	for i := range d.Components {
+		for j, s := range d.Components[i].Steps {
+			d.Components[i].Steps[j] = recipe.Step{ID: s.ID, Order: s.Order, Text: s.Text, Mends: s.Mends}
+		}
+	}
+	return d
 }
 
 // returnTo lets a dish go on from a trial: what was decided is as it was then.

@@ -87,11 +87,11 @@ func first(options ...string) string {
 	return ""
 }
 
-// open finds a dish; one kept since before its actions were read is read again.
+// open finds a dish, with all that is said of it.
 func (k *Kitchen) open(ctx context.Context, id string) (store.Dish, error) {
 	d, err := k.Store.Dish(ctx, id)
 	if err == nil {
-		k.Core().Reader.Complete(&d.Document.Original)
+		k.Core().Reader.Told(&d.Document.Original)
 	}
 	return d, err
 }

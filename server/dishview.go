@@ -89,7 +89,11 @@ func (k *Kitchen) viewDish(d store.Dish) DishView {
 			v.Faults = append(v.Faults, *fault)
 		}
 	}
-	original := d.Document.Original
+	part("words of the original", func() error {
+		core.Reader.Told(&v.Document.Original)
+		return nil
+	})
+	original := v.Document.Original
 	part("adaptation", func() error {
 		a, err := core.Carrier.Adapt(original, d.Document.Placed(), true)
 		if err == nil {

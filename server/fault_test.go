@@ -99,6 +99,48 @@ func TestAPanicClosesNoDish(t *testing.T) {
 	require.Equal(t, 200, status, "what cannot be worked out can be undone")
 }
 
+// What the program says of a dish is kept nowhere, and is said whenever the dish is opened, changed or gone back to.
+func TestNoSentenceOfTheProgramIsKept(t *testing.T) {
+	folder := t.TempDir()
+	k, app := kitchenIn(t, folder)
+	d := keep(t, k, strings.Replace(leekSoup, "500 g leeks", "3 moonworts\n500 g leeks", 1))
+	db, err := sql.Open("sqlite", filepath.Join(folder, "kitchen.db"))
+	require.NoError(t, err)
+	defer db.Close()
+	for turn, do := range []func() (int, string){
+		func() (int, string) { return ask(t, app, "GET", "/api/dishes/"+d.ID, "") },
+		func() (int, string) {
+			return ask(t, app, "PUT", "/api/dishes/"+d.ID, `{"name": "Other soup"}`, "If-Match", "1")
+		},
+		func() (int, string) { return ask(t, app, "POST", "/api/dishes/"+d.ID+"/undo", "", "If-Match", "2") },
+	} {
+		status, body := do()
+		require.Equal(t, 200, status, body)
+		var v DishView
+		require.NoError(t, json.Unmarshal([]byte(body), &v))
+		require.NotEmpty(t, v.Document.Original.Notices)
+		require.NotEmpty(t, v.Document.Original.Notices[0].Text)
+		said := []string{v.Document.Original.Notices[0].Text}
+		for _, l := range v.Document.Original.Components[0].Lines {
+			require.NotEmpty(t, l.Why, "%d %s", turn, l.Text)
+			said = append(said, l.Why)
+			if l.Basis != nil {
+				said = append(said, l.Basis.Text)
+			}
+		}
+		rows, err := db.Query(`SELECT body FROM revisions`)
+		require.NoError(t, err)
+		for rows.Next() {
+			var kept string
+			require.NoError(t, rows.Scan(&kept))
+			for _, s := range said {
+				require.NotContains(t, kept, `"`+s+`"`)
+			}
+		}
+		require.NoError(t, rows.Err())
+	}
+}
+
 // One damaged record is one damaged dish.
 func TestOneDamagedDishIsOneDamagedDish(t *testing.T) {
 	folder := t.TempDir()

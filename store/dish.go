@@ -166,6 +166,7 @@ func (s *Store) stamp() string { return s.now().UTC().Format(time.RFC3339Nano) }
 
 func (s *Store) revise(ctx context.Context, tx *sql.Tx, id string, number int64, parent *int64, what string, doc Document) error {
 	doc.Settle()
+	doc.Original = doc.Original.Bare()
 	body, err := json.Marshal(doc)
 	if err != nil {
 		return fmt.Errorf("encode document: %w", err)
@@ -196,6 +197,7 @@ func scan(row interface{ Scan(...any) error }) (Dish, error) {
 		return d, nil
 	}
 	d.Document.Settle()
+	d.Document.Original = d.Document.Original.Bare()
 	return d, nil
 }
 
@@ -226,6 +228,7 @@ func (s *Store) RevisionOf(ctx context.Context, id string, number int64) (Docume
 		return doc, fmt.Errorf("read revision %d of dish %s: %w", number, id, err)
 	}
 	doc.Settle()
+	doc.Original = doc.Original.Bare()
 	return doc, nil
 }
 

@@ -12,6 +12,7 @@ import (
 	"yembra/core/swap"
 	"yembra/demo"
 	"yembra/server"
+	"yembra/server/texts"
 	"yembra/store"
 )
 
@@ -88,7 +89,7 @@ func layOutShelf(ctx context.Context, k *server.Kitchen, ids map[string]string) 
 				}
 			}
 		}
-		if _, err := k.Store.Save(ctx, d.ID, d.Edit, "took back what stands for the "+food, d.Document); err != nil {
+		if _, err := k.Store.Save(ctx, d.ID, d.Edit, texts.Keep("changedTheDish"), d.Document); err != nil {
 			return fmt.Errorf("lay out the demo's %s: %w", key, err)
 		}
 	}
@@ -98,7 +99,7 @@ func layOutShelf(ctx context.Context, k *server.Kitchen, ids map[string]string) 
 			return fmt.Errorf("lay out the demo's %s: %w", key, err)
 		}
 		d.Document.Settled = true
-		if _, err := k.Store.Save(ctx, d.ID, d.Edit, "settled it", d.Document); err != nil {
+		if _, err := k.Store.Save(ctx, d.ID, d.Edit, "@dish.settledIt", d.Document); err != nil {
 			return fmt.Errorf("lay out the demo's %s: %w", key, err)
 		}
 	}

@@ -18,7 +18,7 @@ func (r *Reader) Parts(src Source, sys measure.System) (Source, Dish) {
 	d := Dish{Measures: sys, Name: src.Name, Serves: r.yields.serves(src.Yield), Components: []Component{}, Notices: []Notice{}}
 	src, cut := bounded(src)
 	if cut {
-		d.Note("text", TooLong, texts.Say("recipe.theTextIsLongerThanAny", mostLines, mostSteps))
+		d.Note("text", TooLong, SaysTooLong())
 	}
 	for _, s := range src.Sections {
 		c := Component{Name: s.Name, Lines: []Line{}, Steps: []Step{}}
@@ -146,6 +146,9 @@ func bounded(src Source) (Source, bool) {
 	}
 	return out, cut
 }
+
+// SaysTooLong says that a text was cut.
+func SaysTooLong() string { return texts.Say("recipe.theTextIsLongerThanAny", mostLines, mostSteps) }
 
 // Note adds a notice.
 func (d *Dish) Note(where, kind, text string) {

@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+
+	"golang.org/x/sync/errgroup"
 )
 
 // Swap is one way to carry over an ingredient: a list of real foods in real
@@ -229,11 +231,20 @@ func (l *Larder) loadSwaps(src Source) error {
 	if err != nil {
 		return err
 	}
-	for _, file := range files {
-		var page []*Swap
-		if err := src.Decode("swaps/"+file, &page); err != nil {
-			return fmt.Errorf("swaps/%s: %w", file, err)
-		}
+	pages := make([][]*Swap, len(files))
+	var decoding errgroup.Group // the greater part of loading all
+	for i, file := range files {
+		decoding.Go(func() error {
+			if err := src.Decode("swaps/"+file, &pages[i]); err != nil {
+				return fmt.Errorf("swaps/%s: %w", file, err)
+			}
+			return nil
+		})
+	}
+	if err := decoding.Wait(); err != nil {
+		return err
+	}
+	for _, page := range pages {
 		for _, s := range page {
 			if s.Per == "" {
 				s.Per = PerHundred

@@ -33,12 +33,12 @@ type Table struct {
 type text struct{ One, Other string }
 
 // UnmarshalYAML takes a bare sentence, or both forms.
-func (t *text) UnmarshalYAML(body []byte) error {
-	if err := yaml.Unmarshal(body, &t.Other); err == nil {
+func (t *text) UnmarshalYAML(read func(any) error) error {
+	if err := read(&t.Other); err == nil {
 		return nil
 	}
 	type forms text
-	return yaml.Unmarshal(body, (*forms)(t))
+	return read((*forms)(t))
 }
 
 func (t text) message() catalog.Message {

@@ -5,18 +5,48 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // dishCalled are the words of the dish's name that say what it is, and not what comes with it:
 // "Spaghetti with meatballs".
-func (b *bindings) dishCalled() []string {
-	words := larder.Words(b.dish.Name)
+func (b *bindings) dishCalled() []string { return b.r.dishCalled(b.dish) }
+
+func (r *Reader) dishCalled(d *recipe.Dish) []string {
+	words := larder.Words(d.Name)
 	for i, w := range words {
-		if i > 0 && b.r.lang.Prepositions[w] == "with" {
+		if i > 0 && r.lang.Prepositions[w] == "with" {
 			return words[:i]
 		}
 	}
 	return words
+}
+
+// OwnWord is the word that says what the dish is where by itself it is the name of a food too that the dish is not made
+// of: the pâté that a smoked fish is beaten to. Empty for most dishes, and where the word is that of an animal.
+func (r *Reader) OwnWord(d *recipe.Dish) string {
+	called := r.dishCalled(d)
+	if len(called) < 2 {
+		return ""
+	}
+	word := last(called)
+	m, ok := r.larder.Index().At([]string{word}, 0, false)
+	if !ok || m.Food.Animal == "" {
+		return ""
+	}
+	for animal := range r.larder.Words().AnimalWords {
+		if strings.HasPrefix(word, animal) {
+			return "" // "fishcakes"
+		}
+	}
+	for _, c := range d.Components {
+		if slices.ContainsFunc(c.Lines, func(l recipe.Line) bool {
+			return l.FoodID() == m.Food.ID || slices.Contains(larder.Words(l.Name), word)
+		}) {
+			return ""
+		}
+	}
+	return word
 }
 
 // namedInTitle is what a word of the dish's name means: the dish, or of two that the name tells apart the

@@ -68,8 +68,8 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	if _, ok := t.time(i); ok && named || named && (t.sideways(i) || t.doled(i, upto) > 0) {
 		return true
 	}
-	if named && (t.goes(i) || t.looksGoing(i)) && !t.modifies(i, upto) && !t.pair(t.words[i-1].norm, t.words[i].norm) && !(t.lang.Products[w] && t.adjectives(start, i)) {
-		return true // but "the Cajun seasoning" of the list, and "the warm dressing"
+	if named && (t.goes(i) || t.looksGoing(i)) && !t.modifies(i, upto) && !t.pair(t.words[i-1].norm, t.words[i].norm) && !(t.lang.Products[w] && (t.adjectives(start, i) || t.namesMade(start, i, upto))) {
+		return true // but "the Cajun seasoning" of the list, "the warm dressing" and "the egg filling"
 	}
 	if inner && named && t.innerOrder(i) {
 		return true
@@ -191,4 +191,10 @@ func (t *text) describes(i int) bool {
 		next++ // "the milk topped up with water"
 	}
 	return n > 0 && t.lang.Prepositions[t.low(next)] != ""
+}
+
+// namesMade tells whether the word at i, which could be what goes on, ends the name of something made: it is pointed to,
+// is one thing, and nothing follows that it could be done to: "divide the egg filling between the slices".
+func (t *text) namesMade(start, i, upto int) bool {
+	return start > 0 && t.is(start-1, t.lang.Articles) && t.words[i-1].low == t.words[i-1].norm && (t.ends(i+1, upto) || t.mark(i+1, ",") || t.conj(i+1) || t.lang.Prepositions[t.low(i+1)] != "")
 }

@@ -3,6 +3,7 @@ package flow
 import (
 	"cmp"
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 )
@@ -144,7 +145,7 @@ func (b *bindings) animal(n noun) []referent {
 	}
 	var found []referent
 	for i := range b.lines {
-		if f := b.lines[i].food; f != nil && f.Animal == class && b.lines[i].line.Origin == larder.FromAnimal && !b.r.lang.Extracts[f.Kind] {
+		if f := b.lines[i].food; f != nil && f.Animal == class && b.lines[i].line.Origin == larder.FromAnimal && !b.r.lang.Extracts[f.Kind] && !b.otherDairy(n, f) {
 			found = append(found, referent{portion: &portion{i, ""}})
 		}
 	}
@@ -152,6 +153,17 @@ func (b *bindings) animal(n noun) []referent {
 		return nil
 	}
 	return found
+}
+
+// otherDairy tells whether a noun names a food made of milk that is of quite another kind: yoghurt
+// is no ghee, though feta is the cheese.
+func (b *bindings) otherDairy(n noun, f *larder.Food) bool {
+	m, ok := b.r.larder.Index().At(n.words[len(n.words)-1:], 0, true)
+	if !ok || f.Animal != larder.Dairy || m.Food.Animal != larder.Dairy {
+		return false
+	}
+	kinds := strings.Split(m.Food.Kind, "-")
+	return !slices.ContainsFunc(strings.Split(f.Kind, "-"), func(k string) bool { return slices.Contains(kinds, k) })
 }
 
 // namesExtract tells whether a noun is the name of a stock, a fat or a sauce, which

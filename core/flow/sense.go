@@ -95,11 +95,11 @@ func (t *text) foodNext(i, upto int) bool {
 }
 
 // firstNamed tells whether a word is of the first thing named from i on: "divide the eggs", but not "divide the
-// beans, eggs and rice".
+// beans, eggs and rice", nor "divide the egg filling".
 func (t *text) firstNamed(i, upto int, word string) bool {
 	for ; i < upto && !t.mark(i, ",") && !t.conj(i) && t.lang.Prepositions[t.low(i)] == ""; i++ {
 		if t.words[i].norm == word {
-			return true
+			return !t.nameNext(i+1, upto) || t.lang.EggParts[t.words[i+1].norm] > 0
 		}
 	}
 	return false

@@ -62,6 +62,9 @@ func (b *bindings) animals() []recipe.Animal {
 			m.made[name] = true
 		}
 	}
+	if word := b.r.OwnWord(b.dish); word != "" {
+		m.made[word] = true
+	}
 	m.read()
 	if m.animals == nil {
 		return []recipe.Animal{}

@@ -165,7 +165,7 @@ func (p *plan) nodeOf(id string) int {
 func (p *plan) animalWords(text string) []recipe.Animal {
 	found, known := p.animals[text]
 	if !known {
-		found = p.c.reader.Animals(text, nil)
+		found = p.c.besidesParts(p.dish, p.c.reader.Animals(text, nil))
 		p.animals[text] = found
 	}
 	return found

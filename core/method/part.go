@@ -74,10 +74,11 @@ func (w *writer) namesAnimal(text string) bool {
 }
 
 // besidesParts leaves out of what words name the parts of the dish that go by their look: "the white
-// sauce", which the list calls so.
+// sauce", which the list calls so; and the word for what the dish is.
 func (c *Carrier) besidesParts(d *recipe.Dish, animals []recipe.Animal) []recipe.Animal {
+	own := c.reader.OwnWord(d)
 	return slices.DeleteFunc(slices.Clone(animals), func(a recipe.Animal) bool {
-		return slices.ContainsFunc(d.Components, func(part recipe.Component) bool {
+		return own != "" && slices.Equal(larder.Words(a.Name), []string{own}) || slices.ContainsFunc(d.Components, func(part recipe.Component) bool {
 			return strings.EqualFold(part.Name, a.Name) && c.calledByLook(part.Name)
 		})
 	})

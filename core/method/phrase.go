@@ -251,7 +251,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			t := w.c.stand(s, share, rest)
 			if measure := w.ownMeasure(noun); measure != "" && (share < nearlyAll || noun.Dealt) && !s.bare && w.asMuch(s) {
 				t.text = w.byMeasure(measure, s) // "a tablespoon of cashew milk"
-			} else if noun.Dealt && !s.bare {
+			} else if (noun.Dealt || share < nearlyAll && !noun.Measured && w.onEach(at)) && !s.bare {
 				t.text = w.c.words().Some + " " + w.c.words().The + " " + s.name // "two halves in each bowl"
 			}
 			if state := w.stateSaid(noun, line, at); state != "" && !s.bare && !slices.Contains(larder.Words(s.name), state) && !strings.Contains(t.text, state+" "+s.name) {
@@ -269,6 +269,17 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
+}
+
+// onEach tells whether an action is done to each of several, so that none gets a share of its own: "brushing each one with
+// butter".
+func (w *writer) onEach(at int) bool {
+	return slices.ContainsFunc(w.graph.Nodes[at].Action.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(n recipe.Noun) bool {
+			first, _, _ := strings.Cut(strings.ToLower(w.slice(n.From, n.Upto)), " ")
+			return w.l.Language().Dealt[first]
+		})
+	})
 }
 
 // again tells whether a name points back to where its thing was before: "the same oil".

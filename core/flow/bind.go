@@ -251,6 +251,10 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		} else if left == 0 && b.ladled(n, held) {
 			share = b.shareMade(n, held) // "two ladles of the beans"
 		}
+		egg := share == 1 && b.partsEgg(p, held)
+		if egg {
+			share = b.r.lang.EggParts[p.part]
+		}
 		if b.refMade(held, share, r, into) {
 			return // "the cooking liquor and the bay leaf" that is in it
 		}
@@ -258,7 +262,10 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 			delete(b.shared, held)
 		}
 		b.of(p, share, *into)
-		if share == 1 {
+		if egg && len(*into) > 0 {
+			b.egg(p, held, &(*into)[len(*into)-1])
+		}
+		if share == 1 || egg {
 			r.portions = append(r.portions, p)
 		}
 		return

@@ -47,6 +47,7 @@ func (b *body) run(i int) int {
 		next := b.one(i)
 		i = max(next, i+1)
 	}
+	b.excepts()
 	return b.upto
 }
 

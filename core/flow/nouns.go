@@ -21,8 +21,8 @@ func (b *body) nouns(i int) ([]noun, int) {
 		n.led = len(out) > 0 && (out[0].pointed || out[0].led) && n.plural && n.amount[1] == 0        // "the corn and beans"
 		n.cut = n.cut || len(out) > 0 && out[len(out)-1].cut && len(n.words) == 1 && n.amount[1] == 0 // "slices of tomato and pepper"
 		out, i = append(b.withHead(out, n), n), n.upto
-		if (n.pronoun || n.plural) && b.is(i, b.lang.Exceptions) {
-			out[len(out)-1].except, i = b.nouns(i + 1)
+		if at := b.exception(i); at > i && (n.pronoun || n.plural) {
+			out[len(out)-1].except, i = b.nouns(at)
 			return out, i
 		}
 		if end := b.between(&out[len(out)-1], i); end > i {
@@ -52,6 +52,35 @@ func (b *body) nouns(i int) ([]noun, int) {
 			return out, i
 		}
 		i = next
+	}
+}
+
+// exception finds where what is left out is named, behind "except", "apart from" and the like at i; 0 where nothing is.
+func (b *body) exception(i int) int {
+	at := i
+	if b.mark(at, ",") {
+		at++
+	}
+	for _, phrase := range b.lang.ExceptionPhrases {
+		if b.runs(at, phrase) {
+			return at + len(phrase)
+		}
+	}
+	if b.is(at, b.lang.Exceptions) && (at == i || b.is(at+1, b.lang.Articles)) {
+		return at + 1
+	}
+	return 0
+}
+
+// excepts gives what is left out of all that is for something to what it is left out of: "all the ingredients for the
+// meatballs except the oil".
+func (b *body) excepts() {
+	objects := b.clause.objects
+	for i := range b.clause.links {
+		l := &b.clause.links[i]
+		if n := len(l.nouns); l.role == "for" && n > 0 && len(l.nouns[n-1].except) > 0 && len(objects) > 0 {
+			objects[len(objects)-1].except, l.nouns[n-1].except = l.nouns[n-1].except, nil
+		}
 	}
 }
 

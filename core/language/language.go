@@ -42,6 +42,7 @@ type Language struct {
 	RingHeats               map[string]string
 	Doling, Remnants, Lefts []List
 	Followed                []List
+	ExceptionPhrases        []List
 	// Verbless gives, by the particle behind a thing, the verb that is left out.
 	Verbless map[string]string
 	// BeingMany are words for being of one thing, with those of several: "is", "are".

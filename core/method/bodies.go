@@ -91,43 +91,6 @@ func (p *plan) ofKept(noun recipe.Noun) bool {
 	})
 }
 
-// merged tells whether an action works on a part of eggs for which one thing stands
-// that has gone in with another part already.
-func (p *plan) merged(line, i int) bool {
-	s := p.stand[line]
-	if s == nil || s.class != larder.Egg {
-		return false
-	}
-	first := p.firstPart(line)
-	return first >= 0 && i != first && p.partOf(line, i)
-}
-
-// liftUse is the use of what is whipped and folded in.
-const liftUse = "lift"
-
-// firstPart is the action with which what stands for parted eggs goes in: the first that takes a part of
-// them, or what is whipped the one that whips, of two the one that whips the whites; -1 where they are not parted.
-func (p *plan) firstPart(line int) int {
-	first, whips, most := -1, -1, 0.0
-	for k := range p.graph.Nodes {
-		if !p.partOf(line, k) {
-			continue
-		}
-		if first < 0 {
-			first = k
-		}
-		if n := &p.graph.Nodes[k]; p.stand[line].chosen != nil && p.stand[line].chosen.Use == liftUse && n.Is("whisk", "beat") && len(n.To) == 1 && n.Technique.Joins != "yes" && len(n.Into) == 0 {
-			if part := p.partTaken(line, k); part > most {
-				whips, most = k, part
-			}
-		}
-	}
-	if whips >= 0 {
-		return whips
-	}
-	return first
-}
-
 // ofMerged tells whether an action is done to nothing but what was made of a part of eggs
 // that is in already: "whip the whites and fold them in".
 func (p *plan) ofMerged(i int) bool {
@@ -145,22 +108,6 @@ func (p *plan) ofMerged(i int) bool {
 		}
 	}
 	return len(to) > 0
-}
-
-// partOf tells whether an action names the yolk or the white of a line.
-func (p *plan) partOf(line, i int) bool { return p.partTaken(line, i) > 0 }
-
-// partTaken is how much of an egg the part is that an action names of a line; 0 where it names none.
-func (p *plan) partTaken(line, i int) float64 {
-	a := p.graph.Nodes[i].Action
-	at := p.graph.Lines[line]
-	ref := recipe.LineRef(at.Component, at.Line)
-	for _, r := range slices.Concat(a.To, a.With, a.Into) {
-		if part := p.l.Language().EggParts[r.Part]; part > 0 && r.Line != nil && *r.Line == ref {
-			return part
-		}
-	}
-	return 0
 }
 
 // ofFlesh are ways of working that a text leaves without an object only where it

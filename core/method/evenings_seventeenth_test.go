@@ -123,5 +123,5 @@ func TestPartsOfChoppedEggsAreBothThere(t *testing.T) {
 	card, findings := wholeCard(t, text, swap.WholeFood)
 	require.Empty(t, findings)
 	require.Contains(t, card, "bread with a third of the chopped black-salt tofu")
-	require.Contains(t, card, "Scatter with two thirds of the chopped black-salt tofu and the parsley")
+	require.Contains(t, card, "Scatter with the rest of the chopped black-salt tofu and the parsley")
 }

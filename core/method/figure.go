@@ -25,7 +25,7 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 	if verb != "" && a.Words.Verb[1] > 0 {
 		if len(w.object) > 0 {
 			said, behind := w.splitVerb(verb)
-			verb = said + " " + w.c.listing(w.named(w.object)) + behind
+			verb = said + " " + w.c.listing(w.namedObject(n)) + behind
 		}
 		out = append(out, edit{a.Words.Verb[0], a.Words.Verb[1], verb})
 	}

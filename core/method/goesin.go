@@ -116,7 +116,7 @@ func (w *writer) takesObject(n *node, before []*standIn) bool {
 // done any more and nothing said since speaks of it: "shred the pork and mix with the sauce".
 func (w *writer) impliedLost(n *node) []*standIn {
 	a, at := n.Action, w.graph.Number(n)
-	if a.Words.Verb[1] == 0 || namesObject(a) || n.Technique.Family != "mix" || len(a.Words.Phrases) == 0 || len(a.To) != 1 || a.To[0].Made == nil {
+	if a.Words.Verb[1] == 0 || namesObject(a) || n.Technique.Family != "mix" || len(a.Words.Phrases)+len(a.Into) == 0 || len(a.To) != 1 || a.To[0].Made == nil {
 		return nil
 	}
 	if made := w.nodeOf(*a.To[0].Made); made < 0 || !w.deeds[made].drop {
@@ -124,7 +124,7 @@ func (w *writer) impliedLost(n *node) []*standIn {
 	}
 	var out []*standIn
 	for _, line := range n.To {
-		if s := w.stand[line]; s != nil && w.there(line, at) && s.flesh() {
+		if s := w.stand[line]; s != nil && w.there(line, at) && (s.flesh() || inBits(s)) {
 			out = append(out, s)
 		} else if s == nil {
 			return nil

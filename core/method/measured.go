@@ -120,3 +120,14 @@ func (w *writer) resized(noun recipe.Noun, lines []int, made bool) []named {
 	t, _ := w.ofLine(lines[0], noun.Refs[0].Share)
 	return []named{t}
 }
+
+// onEach tells whether an action is done to each of several, so that none gets a share of its own: "brushing each one with
+// butter".
+func (w *writer) onEach(at int) bool {
+	return slices.ContainsFunc(w.graph.Nodes[at].Action.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(n recipe.Noun) bool {
+			first, _, _ := strings.Cut(strings.ToLower(w.slice(n.From, n.Upto)), " ")
+			return w.l.Language().Dealt[first]
+		})
+	})
+}

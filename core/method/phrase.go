@@ -218,6 +218,9 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		fat, _ := w.otherFat(n, at, nil)
 		return fat // "half of the butter", of which there is a nut paste
 	}
+	if part := w.eggPart(noun, lines, at); part != nil {
+		return part
+	}
 	var out []named
 	for k, line := range lines {
 		if !w.there(line, at) {
@@ -228,13 +231,10 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			share = noun.Refs[k].Share
 		}
 		if s := w.stand[line]; s != nil && k < len(noun.Refs) && w.l.Language().EggParts[noun.Refs[k].Part] > 0 {
-			first, said := w.parted[line]
-			if said = said && first != at; said && !inBits(s) {
+			if first, said := w.parted[line]; said && first != at {
 				continue // yolks and whites are one thing now, and it is in
 			}
-			if w.parted[line] = at; !inBits(s) {
-				share = 1
-			}
+			w.parted[line], share = at, 1
 		}
 		if s := w.stand[line]; s != nil {
 			if w.onlyPoured(s) {
@@ -269,17 +269,6 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		}
 	}
 	return out
-}
-
-// onEach tells whether an action is done to each of several, so that none gets a share of its own: "brushing each one with
-// butter".
-func (w *writer) onEach(at int) bool {
-	return slices.ContainsFunc(w.graph.Nodes[at].Action.Words.Phrases, func(p recipe.Phrase) bool {
-		return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(n recipe.Noun) bool {
-			first, _, _ := strings.Cut(strings.ToLower(w.slice(n.From, n.Upto)), " ")
-			return w.l.Language().Dealt[first]
-		})
-	})
 }
 
 // again tells whether a name points back to where its thing was before: "the same oil".

@@ -32,6 +32,8 @@ type plan struct {
 	arrives map[int]int
 	// parted are the actions with which a stand-in for parted eggs has gone in.
 	parted map[int]int
+	// partSaid is the part of eggs of which was said first how much of what stands for them in bits it comes to.
+	partSaid map[int]string
 	// seasoned are lines that only season water in which nothing is cooked any more.
 	seasoned map[int]bool
 	// shares are how much of a line came along with dropped work, called the words by which that named it, where they say
@@ -85,7 +87,7 @@ type deed struct {
 
 // plan decides the whole method of a dish.
 func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
-	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, called: map[int]string{}, described: map[int]string{}, unfried: map[int]float64{}, brought: map[int]bool{}, parted: map[int]int{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
+	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, called: map[int]string{}, described: map[int]string{}, unfried: map[int]float64{}, brought: map[int]bool{}, parted: map[int]int{}, partSaid: map[int]string{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
 	for i := range d.Components {
 		for _, s := range c.standIns(d, a, i) {
 			s.node = p.graph.Line(i, s.line)

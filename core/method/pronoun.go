@@ -7,21 +7,12 @@ import (
 	"yembra/core/recipe"
 )
 
-// lost tells whether what a pronoun points back to is not said any more.
-func (w *writer) lost(noun recipe.Noun) bool {
-	for _, r := range noun.Refs {
-		if r.Made != nil {
-			if at := w.nodeOf(*r.Made); at >= 0 && w.deeds[at].drop {
-				return true
-			}
-		}
-	}
-	return false
-}
-
 // pronoun keeps "it" where what it means is still said before, in the number of
 // what is meant now, and names the thing where it is not.
 func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
+	if part := w.eggPart(noun, lines, at); part != nil {
+		return part, true // "chop the whites and stir them in"
+	}
 	var there []int
 	for _, line := range lines {
 		if w.there(line, at) {

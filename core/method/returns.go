@@ -115,7 +115,7 @@ func (p *plan) comesFrom(at, from int) bool {
 // divided says how much of a stand-in is meant where some of what it stands for was kept back for later by work that is not
 // done any more: half of it, and later the rest.
 func (w *writer) divided(noun recipe.Noun, things []named) []named {
-	if len(things) != 1 || things[0].stand == nil || things[0].stand.bare || len(noun.Refs) != 1 || noun.Refs[0].Made == nil || noun.Refs[0].Share < nearlyAll {
+	if len(things) != 1 || things[0].stand == nil || things[0].stand.bare || inBits(things[0].stand) || len(noun.Refs) != 1 || noun.Refs[0].Made == nil || noun.Refs[0].Share < nearlyAll {
 		return things
 	}
 	s, from := things[0].stand, w.nodeOf(*noun.Refs[0].Made)
@@ -180,4 +180,16 @@ func (p *plan) liftedWithout(line int) bool {
 	return !slices.ContainsFunc(p.graph.Nodes[last:], keeps) && slices.ContainsFunc(p.graph.Nodes[last].Users, func(k int) bool {
 		return p.graph.Nodes[k].Is("remove") && !p.graph.Nodes[k].Reaches(line)
 	})
+}
+
+// lost tells whether what a pronoun points back to is not said any more.
+func (w *writer) lost(noun recipe.Noun) bool {
+	for _, r := range noun.Refs {
+		if r.Made != nil {
+			if at := w.nodeOf(*r.Made); at >= 0 && w.deeds[at].drop {
+				return true
+			}
+		}
+	}
+	return false
 }

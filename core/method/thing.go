@@ -70,28 +70,6 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	return w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at))), true
 }
 
-// inBits tells whether something stands for eggs that are boiled hard and chopped: their yolks and whites can be had apart.
-func inBits(s *standIn) bool { return s.chosen != nil && s.chosen.Use == bitsUse }
-
-// eggPart is what stands for a part of eggs that are eaten as such, and that was only to be cut: "the chopped whites" are
-// the rest of what stands for eggs whose yolks went into something; nil for all else.
-func (w *writer) eggPart(noun recipe.Noun, lines []int, at int) []named {
-	if len(lines) != 1 || len(noun.Refs) != 1 || noun.Refs[0].Made == nil || w.stand[lines[0]] == nil || !inBits(w.stand[lines[0]]) {
-		return nil
-	}
-	cut := w.nodeOf(*noun.Refs[0].Made)
-	if cut < 0 || w.graph.Nodes[cut].Technique.Family != "cut" || len(w.graph.Nodes[cut].Action.To) != 1 {
-		return nil
-	}
-	to := w.graph.Nodes[cut].Action.To[0]
-	if w.l.Language().EggParts[to.Part] == 0 {
-		return nil
-	}
-	first, before := w.parted[lines[0]]
-	w.parted[lines[0]] = at
-	return []named{w.c.stand(w.stand[lines[0]], to.Share, before && first != at)}
-}
-
 // muchOf says how much is meant of a single thing that stands in, where the text says so: by its
 // measure where there is as much, else by its share.
 func (w *writer) muchOf(noun recipe.Noun, things []named) []named {

@@ -98,3 +98,16 @@ func (w *writer) onlyNamedThing(n *node, p recipe.Phrase, noun recipe.Noun, kept
 	}
 	return things, changed
 }
+
+// without is what stands for a phrase of which nothing is left: frying goes on in
+// the same pan, where no other fat is there.
+func (w *writer) without(n *node, p recipe.Phrase) string {
+	if n.Technique.Medium != "fat" || p.Role != "in" && p.Role != "with" || n.Technique.Family != "dry heat" {
+		return ""
+	}
+	at := w.nodeOf(n.Action.ID)
+	if slices.ContainsFunc(w.graph.Nodes[at].With, func(line int) bool { return w.there(line, at) && w.fries(line) }) {
+		return ""
+	}
+	return w.c.words().SamePan
+}

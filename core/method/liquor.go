@@ -158,3 +158,18 @@ func (w *writer) juiceOfPan(n *node, p recipe.Phrase, name string) bool {
 	first, _, _ := strings.Cut(strings.ToLower(w.slice(p.From, p.Upto)), " ")
 	return w.sauceCalled(name, w.nodeOf(n.Action.ID)) && !n.Is("return") && !w.l.Language().Possessives[first]
 }
+
+// partStays tells whether a name is that of a part of the dish which is made as it was: "the marinade", in which nothing
+// lies any more.
+func (p *plan) partStays(name string) bool {
+	at := slices.IndexFunc(p.dish.Components, func(c recipe.Component) bool { return strings.EqualFold(c.Name, name) })
+	if at < 0 || slices.ContainsFunc(p.inOrder(), func(s *standIn) bool { return p.graph.Lines[s.node].Component == at }) {
+		return false
+	}
+	for i := range p.graph.Nodes {
+		if n := &p.graph.Nodes[i]; n.At.Component == at && !p.deeds[i].drop && n.Technique.Family != "control" {
+			return true
+		}
+	}
+	return false
+}

@@ -19,7 +19,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 			own.stands = append(own.stands, s)
 		}
 	}
-	w.first = nil
+	w.first, p.Nouns = nil, w.wholeNames(p.Nouns)
 	for k, noun := range p.Nouns {
 		things, other := w.noun(n, p, noun, at, own)
 		if spread := w.spreadWith(n, noun, things); spread != nil {
@@ -65,24 +65,11 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	return w.c.listing(objects), true, objects
 }
 
-// without is what stands for a phrase of which nothing is left: frying goes on in
-// the same pan, where no other fat is there.
-func (w *writer) without(n *node, p recipe.Phrase) string {
-	if n.Technique.Medium != "fat" || p.Role != "in" && p.Role != "with" || n.Technique.Family != "dry heat" {
-		return ""
-	}
-	at := w.nodeOf(n.Action.ID)
-	if slices.ContainsFunc(w.graph.Nodes[at].With, func(line int) bool { return w.there(line, at) && w.fries(line) }) {
-		return ""
-	}
-	return w.c.words().SamePan
-}
-
 // lostLiquor names what stands for a liquid that was made by work which is not done any
 // more; it says no where that is not what a noun means.
 func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) (things []named, changed, lost bool) {
 	name := w.slice(noun.Name, noun.Upto)
-	if noun.Vessel || !w.isLiquor(name) || !w.lost(noun) {
+	if noun.Vessel || !w.isLiquor(name) || !w.lost(noun) || w.partStays(name) {
 		return nil, false, false
 	}
 	if text, ok := w.madeGone(n, noun); ok {

@@ -203,6 +203,9 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 			}
 			one.gloss, one.prepared = r.glosses(l), larder.Words(l.Preparation)
 			b.lines, b.listed = append(b.lines, one), append(b.listed, *l)
+			if words := larder.Words(l.Name); one.food != nil && len(l.Also) == 0 && slices.ContainsFunc(words[:max(len(words)-1, 0)], func(w string) bool { return r.lang.Lines.And[w] }) {
+				b.titles = append(b.titles, words) // "ginger and garlic paste" is one
+			}
 		}
 	}
 	return b

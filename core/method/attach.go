@@ -266,19 +266,3 @@ func (p *plan) closingStep(comp *swap.Component) int {
 	}
 	return p.closing(parts)
 }
-
-// wholeNames takes together what the text reads as two things and is the name of one line: "ginger and garlic paste".
-func (w *writer) wholeNames(nouns []recipe.Noun) []recipe.Noun {
-	var out []recipe.Noun
-	for _, noun := range nouns {
-		if k := len(out) - 1; k >= 0 && len(out[k].Refs) == 1 && len(noun.Refs) == 1 && out[k].Refs[0].Line != nil && noun.Refs[0].Line != nil && *out[k].Refs[0].Line == *noun.Refs[0].Line {
-			line := w.graph.Named(*noun.Refs[0].Line)
-			if line >= 0 && w.stand[line] == nil && len(w.line(line).Also) == 0 && strings.Contains(larder.Spelled(w.line(line).Name), larder.Spelled(w.slice(out[k].Name, noun.Upto))) {
-				out[k].Upto, out[k].Plural = noun.Upto, noun.Plural
-				continue
-			}
-		}
-		out = append(out, noun)
-	}
-	return out
-}

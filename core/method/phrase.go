@@ -19,7 +19,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 			own.stands = append(own.stands, s)
 		}
 	}
-	w.first, p.Nouns = nil, w.wholeNames(p.Nouns)
+	w.first = nil
 	for k, noun := range p.Nouns {
 		things, other := w.noun(n, p, noun, at, own)
 		if spread := w.spreadWith(n, noun, things); spread != nil {

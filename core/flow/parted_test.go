@@ -1,0 +1,41 @@
+package flow
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// What is left out of all, parts of eggs that were boiled whole, and names that could be two things.
+func TestWhatIsLeftOutAndWhatIsParted(t *testing.T) {
+	const balls = "400 g minced pork|1 shallot|1 tbsp oil"
+	const eggs = "4 eggs|3 tbsp mayonnaise|4 slices bread"
+	all := []string{"a0 mix/mix(0.0, 0.1)", "a1 heat/heat(0.2)"}
+	hear(t, []way{
+		{"except", balls, "Mix all the ingredients except the oil. Heat the oil.", all},
+		{"except, behind what it is for", balls, "Mix all the ingredients for the meatballs except the oil. Heat the oil.", all},
+		{"apart from", balls, "Mix everything for the meatballs apart from the oil. Heat the oil.", all},
+		{"behind a comma", balls, "Mix all the meatball ingredients, except the oil. Heat the oil.", all},
+		{"yolks and whites of boiled eggs", eggs, "Boil the eggs for 9 minutes. Scoop out the yolks. Mash the yolks with the mayonnaise. Chop the whites and fold in. Spread the egg mixture on the bread.", []string{"a0 boil/boil(0.0; 9-9 min)", "a1 scoop out/remove(0.34×@a0)", "a2 mash/mash(@a1; with 0.1)", "a3 chop/chop(0.66×@a0)", "a4 fold in/fold(@a3; into @a2)", "a5 spread/spread(@a4; into 0.2)"}},
+		{"both of them", eggs, "Boil the eggs for 9 minutes. Separate the yolks and whites. Mash the yolks with the mayonnaise. Fill the whites with the mixture.", []string{"a0 boil/boil(0.0; 9-9 min)", "a1 separate/divide(@a0)", "a2 mash/mash(0.34×@a1; with 0.1)", "a3 fill/stuff(0.66×@a1; with @a2)"}},
+		{"a filling of egg is no egg to part", eggs, "Mash the eggs with the mayonnaise. Divide the egg filling between the bread.", []string{"a0 mash/mash(0.0; with 0.1)", "a1 divide/divide(@a0; into 0.2)"}},
+		{"two words and one paste", "600 g lamb|1 tbsp ginger and garlic paste|1 tsp turmeric", "Mix the lamb with the ginger and garlic paste and turmeric.", []string{"a0 mix/mix(0.0; with 0.1, 0.2)"}},
+		{"yoghurt is no ghee", "300 g bulgur|60 g ghee", "Fry the bulgur in the ghee. Eat with yoghurt.", []string{"a0 fry/fry(0.0; with 0.1)", "a1 eat/serve(@a0; with 'yoghurt)"}},
+		{"feta is the cheese", "300 g spinach|100 g feta", "Wilt the spinach. Crumble in the cheese.", []string{"a0 wilt/sweat(0.0)", "a1 crumble in/crush(0.1; into @a0)"}},
+		{"picked over", "450 g crabmeat", "Pick over the crab for bits of shell.", []string{"a0 pick over/peel(0.0)"}},
+	})
+}
+
+// The word for what a dish is.
+func TestTheOwnWordOfADish(t *testing.T) {
+	r := reader(t)
+	for name, want := range map[string]string{
+		"Smoked mackerel pâté": "pate", "Chicken ravioli with sage": "ravioli", "Salmon fishcakes": "", "Pâté": "", "Roast chicken": "", "Leek soup": "",
+	} {
+		d := read(t, name+"\n\n200 g smoked mackerel\n100 g flour\n\nMethod\n1. Beat the mackerel with the flour.")
+		require.Equal(t, want, r.OwnWord(&d), name)
+	}
+	d := read(t, "Baguettes and pâté\n\n100 g pâté\n2 baguettes\n\nMethod\n1. Spread the baguettes with the pâté.")
+	require.Empty(t, r.OwnWord(&d), "it is of the list")
+	require.NotEmpty(t, d.Components[0].Steps[0].Animals)
+}

@@ -35,6 +35,8 @@ func TestTheOwnWordOfADish(t *testing.T) {
 		d := read(t, name+"\n\n200 g smoked mackerel\n100 g flour\n\nMethod\n1. Beat the mackerel with the flour.")
 		require.Equal(t, want, r.OwnWord(&d), name)
 	}
+	own := read(t, "Smoked mackerel pâté\n\n200 g smoked mackerel\n100 g flour\n\nMethod\n1. Beat the mackerel with the flour.\n2. Serve the pâté.")
+	require.Empty(t, own.Components[0].Steps[1].Animals)
 	d := read(t, "Baguettes and pâté\n\n100 g pâté\n2 baguettes\n\nMethod\n1. Spread the baguettes with the pâté.")
 	require.Empty(t, r.OwnWord(&d), "it is of the list")
 	require.NotEmpty(t, d.Components[0].Steps[0].Animals)

@@ -24,3 +24,8 @@ func (b *bindings) namesExtract(n noun) bool {
 	m, ok := b.r.larder.Index().At(n.words[len(n.words)-1:], 0, true)
 	return ok && b.r.lang.Extracts[m.Food.Kind]
 }
+
+// wets tells whether a liquid is among lines.
+func (t *tracer) wets(lines []int) bool {
+	return slices.ContainsFunc(lines, func(line int) bool { return larder.Wets(t.food(line)) })
+}

@@ -41,3 +41,16 @@ func TestTheOwnWordOfADish(t *testing.T) {
 	require.Empty(t, r.OwnWord(&d), "it is of the list")
 	require.NotEmpty(t, d.Components[0].Steps[0].Animals)
 }
+
+// A layer that covers something is no lid.
+func TestALayerIsNoLid(t *testing.T) {
+	for text, covered := range map[string]bool{
+		"Press half of the mash into a tin. Spread the mince on it and cover with the rest. Bake for 40 minutes.": false,
+		"Put the mince in a tin and cover. Bake for 40 minutes.":                                                  true,
+		"Put the mince in a pot, cover with the stock and simmer for 40 minutes.":                                 true,
+	} {
+		d := read(t, "Bake\n\n500 g mash\n300 g mince\n1 litre stock\n\nMethod\n1. "+text)
+		graph := Trace(reader(t).larder, &d)
+		require.Equal(t, covered, graph.Nodes[len(graph.Nodes)-1].Covered, text)
+	}
+}

@@ -272,6 +272,7 @@ func (t *tracer) covered(a *recipe.Action, n *Node) bool {
 	switch {
 	case t.says(said, lang.Uncovered):
 		return false
+	case n.Is("cover") && len(n.With) > 0 && !t.wets(n.With): // "cover with the rest of the dough"
 	case t.says(said, lang.Covered), n.Is("cover"):
 		return true
 	}

@@ -55,3 +55,11 @@ func TestPartsOfBoiledEggsGoIntoASauceAndAreFilled(t *testing.T) {
 		require.False(t, strings.Contains(card, "flax"), card)
 	}
 }
+
+// A dry pan greases no tin, and a layer of meat under another is not cooked in a liquid.
+func TestATinIsNotGreasedWithAPan(t *testing.T) {
+	card, findings := wholeCard(t, recipeCalled(t, "kibbeh-tray"), "whole-food-no-oil")
+	require.NotContains(t, card, "non-stick pan. Press")
+	require.Contains(t, card, "26 cm round tin. Press half")
+	require.Empty(t, findings)
+}

@@ -15,7 +15,7 @@ const greaseUse = "grease"
 func (p *plan) greasesNot(n *node, lines []int) bool {
 	return n.Is("grease") && len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool {
 		s := p.stand[line]
-		return s == nil || !s.is(larder.NoFat) || !s.Dissolves || slices.Contains(s.book.Uses, greaseUse)
+		return s == nil || !s.is(larder.NoFat) || !s.Dissolves && len(s.book.Formula) > 0 || slices.Contains(s.book.Uses, greaseUse)
 	})
 }
 

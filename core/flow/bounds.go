@@ -229,8 +229,8 @@ func (p *parser) subordinateEnd(i, upto int) int {
 		for p.is(behind, p.lang.Particles) {
 			behind++ // "when the garlic colours put in the squid"
 		}
-		if k > i+1 && p.orders(k, false, true) && p.opensThing(behind) && !p.is(k-1, p.lang.Purpose) && !p.is(k-1, p.lang.Cooks) && !p.opensThing(k-1) {
-			return k
+		if k > i+1 && p.orders(k, false, true) && p.opensThing(behind) && !p.is(k-1, p.lang.Purpose) && !p.is(k-1, p.lang.Cooks) && !p.is(k-1, p.lang.Being) && !p.opensThing(k-1) {
+			return k // but not "when it is cool enough to handle"
 		}
 	}
 	return upto

@@ -34,6 +34,12 @@ func TestCardsOfAFurtherEvening(t *testing.T) {
 		"a marinade in which nothing lies keeps its name, and no lid goes on": {
 			"sauerbraten", []string{"let it cool.\n", "Strain the marinade, keeping the vegetables"}, []string{"Cover.\nStrain", "Strain the red wine"},
 		},
+		"a condition of flesh that is gone goes with it": {
+			"avgolemono-chicken", []string{"Strain the broth."}, []string{"ool enough to handle"},
+		},
+		"yolks that are stirred with cream into a sauce of flour are no batter": {
+			"blanquette-veau", []string{"Mix the soy and starch cream with the sunflower cream and stir into the sauce off the heat"}, []string{"chickpea"},
+		},
 		"one line of two names is one thing": {
 			"dopiaza", []string{"with the soy yoghurt, ginger and garlic paste and turmeric"}, []string{"ginger, garlic paste"},
 		},

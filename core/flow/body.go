@@ -163,7 +163,7 @@ func (b *body) one(i int) int {
 		b.upto = i
 		return i
 	}
-	if end := b.whileHot(i); end > 0 {
+	if end := max(b.whileHot(i), b.slightly(i)); end > 0 {
 		b.how(i, end)
 		return end
 	}

@@ -209,3 +209,16 @@ func (b *body) broughtRound(i int) ([]noun, int) {
 	}
 	return nouns, next
 }
+
+// slightly is where words end that say of work which brings nothing together that it is done only a little: "cool a little
+// and shred"; 0 where none do.
+func (b *body) slightly(i int) int {
+	t, end := b.technique(b.sense.Technique), i+2
+	if t == nil || t.Joins != "" || !b.is(i, b.lang.Articles) || !b.lang.SlightWords[b.low(i+1)] {
+		return 0
+	}
+	if b.ends(end, b.upto) || b.mark(end, ",") || b.conj(end) || b.lang.Sequence[b.low(end)] {
+		return end
+	}
+	return 0
+}

@@ -23,6 +23,7 @@ func TestWhatIsLeftOutAndWhatIsParted(t *testing.T) {
 		{"yoghurt is no ghee", "300 g bulgur|60 g ghee", "Fry the bulgur in the ghee. Eat with yoghurt.", []string{"a0 fry/fry(0.0; with 0.1)", "a1 eat/serve(@a0; with 'yoghurt)"}},
 		{"feta is the cheese", "300 g spinach|100 g feta", "Wilt the spinach. Crumble in the cheese.", []string{"a0 wilt/sweat(0.0)", "a1 crumble in/crush(0.1; into @a0)"}},
 		{"cool enough", "1 chicken|2 litres water", "Simmer the chicken in the water for 1 hour. Lift out the chicken. When the chicken is cool enough to handle, pull off the meat.", []string{"a0 simmer/simmer(0.0; with 0.1; 60-60 min)", "a1 lift out/remove(@a0)", "a2 pull off/pick(@a1)", "condition: When the chicken is cool enough to handle"}},
+		{"a little", "400 g chicken|1 litre stock", "Simmer the chicken in the stock. Lift out, cool a little and shred.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 lift out/remove(@a0)", "a2 cool/cool(@a1; how: a little)", "a3 shred/shred(@a2)"}},
 		{"picked over", "450 g crabmeat", "Pick over the crab for bits of shell.", []string{"a0 pick over/peel(0.0)"}},
 	})
 }

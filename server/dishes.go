@@ -87,11 +87,11 @@ func first(options ...string) string {
 	return ""
 }
 
-// open finds a dish, with all that is said of it.
+// open finds a dish, with all that is said of it; what cannot be said leaves it in reach all the same.
 func (k *Kitchen) open(ctx context.Context, id string) (store.Dish, error) {
 	d, err := k.Store.Dish(ctx, id)
 	if err == nil {
-		k.Core().Reader.Told(&d.Document.Original)
+		guarded(id, wordsPart, func() error { k.Core().Reader.Told(&d.Document.Original); return nil })
 	}
 	return d, err
 }

@@ -79,6 +79,9 @@ func (k *Kitchen) viewKept(d store.Dish) DishView {
 	return v
 }
 
+// wordsPart is what is said of the original's lines and steps.
+const wordsPart = "words of the original"
+
 // viewDish computes a dish, part by part.
 func (k *Kitchen) viewDish(d store.Dish) DishView {
 	v := DishView{ID: d.ID, Edit: d.Edit, Changed: d.Changed, CanUndo: d.CanUndo, CanRedo: d.CanRedo, What: texts.Retold(d.What), Screen: d.Screen, Document: d.Document,
@@ -89,7 +92,7 @@ func (k *Kitchen) viewDish(d store.Dish) DishView {
 			v.Faults = append(v.Faults, *fault)
 		}
 	}
-	part("words of the original", func() error {
+	part(wordsPart, func() error {
 		core.Reader.Told(&v.Document.Original)
 		return nil
 	})

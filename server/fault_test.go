@@ -99,6 +99,22 @@ func TestAPanicClosesNoDish(t *testing.T) {
 	require.Equal(t, 200, status, "what cannot be worked out can be undone")
 }
 
+// A dish whose lines cannot be told of opens all the same, and says so.
+func TestWhatCannotBeToldClosesNoDish(t *testing.T) {
+	k, app := kitchenIn(t, t.TempDir())
+	d := keep(t, k, leekSoup)
+	broken := *k.core.Load()
+	broken.Reader = nil
+	k.core.Store(&broken)
+	status, body := ask(t, app, "GET", "/api/dishes/"+d.ID, "")
+	require.Equal(t, 200, status, body)
+	var v DishView
+	require.NoError(t, json.Unmarshal([]byte(body), &v))
+	require.NotEmpty(t, v.Faults)
+	require.Equal(t, wordsPart, v.Faults[0].Part)
+	require.Len(t, v.Document.Original.Components[0].Lines, 3)
+}
+
 // What the program says of a dish is kept nowhere, and is said whenever the dish is opened, changed or gone back to.
 func TestNoSentenceOfTheProgramIsKept(t *testing.T) {
 	folder := t.TempDir()

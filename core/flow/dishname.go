@@ -23,7 +23,8 @@ func (r *Reader) dishCalled(d *recipe.Dish) []string {
 }
 
 // OwnWord is the word that says what the dish is where by itself it is the name of a food too that the dish is not made
-// of: the pâté that a smoked fish is beaten to. Empty for most dishes, and where the word is that of an animal.
+// of: the pâté that a smoked fish is beaten to. Empty for most dishes, where the word is that of an animal, and where a
+// step speaks of such a food that nothing was made to: the pesto that pasta is tossed with.
 func (r *Reader) OwnWord(d *recipe.Dish) string {
 	called := r.dishCalled(d)
 	if len(called) < 2 {
@@ -44,6 +45,15 @@ func (r *Reader) OwnWord(d *recipe.Dish) string {
 			return l.FoodID() == m.Food.ID || slices.Contains(larder.Words(l.Name), word)
 		}) {
 			return ""
+		}
+		for _, s := range c.Steps {
+			for _, a := range s.Actions {
+				if slices.ContainsFunc(slices.Concat(a.To, a.With, a.Into), func(ref recipe.Ref) bool {
+					return ref.Named != nil && slices.Contains(larder.Words(*ref.Named), word)
+				}) {
+					return ""
+				}
+			}
 		}
 	}
 	return word

@@ -39,6 +39,11 @@ func TestTheOwnWordOfADish(t *testing.T) {
 	}
 	own := read(t, "Smoked mackerel pâté\n\n200 g smoked mackerel\n100 g flour\n\nMethod\n1. Beat the mackerel with the flour.\n2. Serve the pâté.")
 	require.Empty(t, own.Components[0].Steps[1].Animals)
+	for name, step := range map[string]string{"Pasta pesto": "Toss the pasta with pesto.", "Best pasta pesto": "Stir in the pesto.", "Toast and pâté": "Spread the bread with the pâté."} {
+		bought := read(t, name+"\n\n300 g dried pasta\n4 slices bread\n\nMethod\n1. Boil the pasta for 10 minutes.\n2. "+step)
+		require.Empty(t, r.OwnWord(&bought), name)
+		require.NotEmpty(t, bought.Components[0].Steps[1].Animals, "%s: it is bought, and of an animal", name)
+	}
 	d := read(t, "Baguettes and pâté\n\n100 g pâté\n2 baguettes\n\nMethod\n1. Spread the baguettes with the pâté.")
 	require.Empty(t, r.OwnWord(&d), "it is of the list")
 	require.NotEmpty(t, d.Components[0].Steps[0].Animals)

@@ -48,7 +48,7 @@ func (r *Reader) Told(d *Dish) {
 func (r *Reader) tell(l *Line, sys measure.System, held map[string]bool) {
 	food := r.larder.Food(l.FoodID())
 	now := r.Line(l.Text, sys)
-	beside := slices.ContainsFunc(r.larder.Contexts(), func(x larder.Context) bool { return x.Food == food && settles(&x, l, held) })
+	beside := slices.ContainsFunc(r.larder.Contexts(), func(x larder.Context) bool { return food != nil && x.Food.ID == food.ID && settles(&x, l, held) })
 	switch {
 	case food == nil && now.Food != nil:
 		now = Line{Why: texts.Say("recipe.notInTheLarderYetName"), Grams: now.Grams, Basis: now.Basis}

@@ -155,8 +155,8 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			r.names = append(r.names, n.head()) // the zest of a lemon goes by that name
 		}
 		before, found := len(*into), b.resolve(n)
+		b.mention(n, found)
 		for _, x := range found {
-			b.mention(n, x)
 			switch {
 			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && !n.pronoun && b.r.lang.Shapes[n.head()] && b.otherBase(r) != nil:
 				b.refMade(b.otherBase(r), 1, r, into) // "lay one along each strip"
@@ -205,17 +205,23 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 }
 
 // mention notes which lines a noun speaks of.
-func (b *bindings) mention(n noun, x referent) {
-	into := b.mentioned
-	switch {
-	case x.portion != nil:
-		into[x.portion.line] = true
-	case x.made != nil && x.vessel == "":
-		if n.pronoun {
-			into = b.meantLines
-		}
-		for p := range x.made.holds {
-			into[p.line] = true
+func (b *bindings) mention(n noun, found []referent) {
+	named := b.mentioned
+	if n.pronoun && len(named) > 0 {
+		named = b.meantLines // "fry the bacon and tip everything into the beans"
+	}
+	for _, x := range found {
+		switch {
+		case x.portion != nil:
+			named[x.portion.line] = true
+		case x.made != nil && x.vessel == "":
+			into := b.mentioned
+			if n.pronoun {
+				into = b.meantLines
+			}
+			for p := range x.made.holds {
+				into[p.line] = true
+			}
 		}
 	}
 }

@@ -42,6 +42,25 @@ func (b *bindings) liquidStays(made *thing, inputs []*thing) {
 	}
 }
 
+// waterStays leaves in the pot the water from the tap in which a thing was cooked that is taken out
+// of it: "lift out the tongue, keep a cup of the broth".
+func (b *bindings) waterStays(t *larder.Technique, inputs []*thing) {
+	if t.Name != removeTechnique && t.Family != "cut" || len(inputs) != 1 || b.shared[inputs[0]] {
+		return
+	}
+	pot := inputs[0]
+	if !pot.heated || !pot.liquid || b.holdsPoured(pot) || len(pot.holds) == 0 || b.open(pot) {
+		return
+	}
+	pot.holds, pot.spent, pot.liquor = map[portion]bool{}, false, true
+	if b.stays == pot {
+		b.stays = nil // only what is said of it is done to it
+	}
+	if b.base == pot {
+		b.base = nil
+	}
+}
+
 // solidsIn are what comes out of a liquid in which it was cooked where that is lifted out and nobody says what: what was
 // cooked in it, else the pieces of flesh in it. The liquid stays.
 func (b *bindings) solidsIn(t *thing) []portion {

@@ -60,9 +60,39 @@ func (b *bindings) intoItsLiquid(n noun) []referent {
 		return nil
 	}
 	if b.base.heated && (b.base.liquid || b.holdsPoured(b.base)) && b.open(b.base) {
-		return []referent{{made: b.base}}
+		return []referent{{made: b.notLadled(n, b.base)}}
 	}
 	return nil
+}
+
+// notLadled is what a word for a liquid means of two things that have some of it: the pot, and not what a ladle of it went into.
+func (b *bindings) notLadled(n noun, t *thing) *thing {
+	if t == nil || !b.r.lang.Liquors[n.head()] || !n.pointed {
+		return t
+	}
+	if pot := b.ladledFrom(t); pot != nil {
+		return pot
+	}
+	return t
+}
+
+// ladledFrom is the pot from which the only liquid in a thing was ladled, where it is there still: "pour a ladleful of the broth
+// over the sauerkraut; put the potatoes in the broth".
+func (b *bindings) ladledFrom(t *thing) *thing {
+	var from *thing
+	for p := range t.holds {
+		if f := b.lines[p.line].food; !larder.Pours(f) || b.fat(p) {
+			continue
+		}
+		if b.holder[p] == t || from != nil && b.holder[p] != from {
+			return nil
+		}
+		from = b.holder[p]
+	}
+	if from == nil || !from.heated || !b.open(from) || b.away(from) {
+		return nil
+	}
+	return from
 }
 
 // liesIn is what a thing was cooked in, where it is left to lie in it: "let it cool in the liquid".
@@ -151,7 +181,7 @@ func (b *bindings) liquorLeft(n noun) *thing {
 		return nil // "the cooking liquid", "the haddock poaching liquid", but not "the fish stock"
 	}
 	return b.latest(func(t *thing) bool {
-		if t.comp != b.comp && !b.tookFrom(t) || t == b.focus || t.taken {
+		if t.comp != b.comp && !b.tookFrom(t) || t == b.focus || t.taken || b.ladledFrom(t) != nil {
 			return false
 		}
 		liquid, gone := t.liquid, b.liftedOut(t) || t.putBy && t.strained
@@ -283,7 +313,7 @@ func (b *bindings) keeps(n noun) []referent {
 	if t := b.latest(b.friedInFat); t != nil && b.r.lang.Fats[n.head()] {
 		return []referent{{made: t}} // "drain the onions, keeping the oil"
 	}
-	if t := b.liquorLeft(n); t != nil && (b.last.Technique == drainTechnique || b.last.Technique == removeTechnique || b.holdsPoured(t)) {
+	if t := b.liquorLeft(n); t != nil && (b.last.Technique == drainTechnique || b.last.Technique == removeTechnique || t.heated && t.liquid || b.holdsPoured(t)) {
 		return []referent{{made: t}} // "drain the chicken, reserving the marinade"
 	}
 	if t := b.focus; t != nil && t.strained && b.open(t) && b.tech.Name == reserveTechnique && (b.pours(t) || len(t.holds) == 0) {

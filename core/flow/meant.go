@@ -32,13 +32,18 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 			b.refMade(just, 1, r, &a.With)
 		}
 	}
-	if c.repeats && t.Family == "dry heat" && len(a.Into) == 0 && b.focus != nil && b.focus.fried && b.open(b.focus) && !slices.Contains(r.inputs, b.focus) {
-		b.refMade(b.focus, 1, r, &a.Into) // "fry the bacon, then the sausage"
+	if c.repeats && len(a.Into) == 0 && b.focus != nil && b.goesOnIn(t) && b.open(b.focus) && !slices.Contains(r.inputs, b.focus) {
+		b.refMade(b.focus, 1, r, &a.Into) // "fry the bacon, then the sausage", "boil the potatoes, then the cabbage"
 	}
 	if len(a.Into) == 0 && b.joins(c, t, r) && !b.onlyPlaces(a.To) {
 		b.meantInto(c, t, r)
 	}
 	return ""
+}
+
+// goesOnIn tells whether more of a frying or a boiling goes into what is in hand.
+func (b *bindings) goesOnIn(t *larder.Technique) bool {
+	return t.Family == "dry heat" && b.focus.fried || t.Family == "wet heat" && b.focus.heated && (b.focus.liquid || b.holdsPoured(b.focus))
 }
 
 // setOut tells whether things of the list are put into bowls or on plates of their own, beside what is in
@@ -210,7 +215,7 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 // meantFor takes in the fat that the list says is for this work: "oil, for
 // frying", "butter, for the basin".
 func (b *bindings) meantFor(t *larder.Technique, r *roles) {
-	if len(r.action.With) > 0 || t.Medium != "fat" && t.Name != "deep-fry" && t.Name != "grease" || t.Medium == "fat" && t.Name != "deep-fry" && slices.ContainsFunc(r.inputs, b.inFat) {
+	if len(r.action.With) > 0 || b.inDryPan(r) || t.Medium != "fat" && t.Name != "deep-fry" && t.Name != "grease" || t.Medium == "fat" && t.Name != "deep-fry" && slices.ContainsFunc(r.inputs, b.inFat) {
 		return
 	}
 	for i := range b.lines {
@@ -229,6 +234,11 @@ func (b *bindings) meantFor(t *larder.Technique, r *roles) {
 			}
 		}
 	}
+}
+
+// inDryPan tells whether the pan is said to hold no fat: "fry the bacon in a dry pan".
+func (b *bindings) inDryPan(r *roles) bool {
+	return slices.ContainsFunc(larder.Words(r.action.Vessel), func(w string) bool { return b.r.lang.Greaseless[w] })
 }
 
 // besidesIt is the share of a line that stands for what it sets aside for the work at hand besides what it measures: "200 g

@@ -86,7 +86,7 @@ func (t *text) sidewaysEnd(i int) int {
 	if _, tail, hyphened := strings.Cut(t.low(i), "-"); hyphened {
 		side, word = i, tail // "skin-side down"
 	}
-	if t.lang.Sides[word] && (t.is(side+1, t.lang.Particles) || t.adverb(side+1)) {
+	if t.lang.Sides[word] && t.low(side+2) != word && (t.is(side+1, t.lang.Particles) || t.adverb(side+1)) { // but "the rice and beans side by side"
 		return side + 2
 	}
 	if t.lang.Sides[word] && t.lang.Prepositions[t.low(side+1)] == "of" {

@@ -39,6 +39,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	if t.Takes == "part" {
 		b.takenOut(a, r)
+		b.waterStays(t, r.inputs)
 		return
 	}
 	b.whereItIs(t, r)
@@ -60,6 +61,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	made.apart, made.fried = b.staysApart(t, r), made.fried || t.Family == "dry heat" || t.Name == "render"
 	made.out = made.taken || t.Heat == "" && t.Joins != "yes" && len(r.inputs) == 1 && r.inputs[0].out
 	made.liquid = (made.liquid || b.loose(a)) && t.Leaves != "drained"
+	b.waterStays(t, r.inputs)
 	if a.Celsius != nil && b.holdsFat(made) {
 		made.hot = *a.Celsius
 	}

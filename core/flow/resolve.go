@@ -222,7 +222,7 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	if t := b.latest(func(t *thing) bool { return n.pointed && len(n.words) == 1 && t.endsAs(n.head()) }); t != nil {
 		return []referent{{made: t}} // "the meatballs", of what was rolled into balls
 	}
-	if t := b.product(n); t != nil && len(b.takes) > 0 && !b.ofTaken(t) && b.focus != nil && b.ofTaken(b.focus) {
+	if t := b.notLadled(n, b.product(n)); t != nil && len(b.takes) > 0 && !b.ofTaken(t) && b.focus != nil && b.ofTaken(b.focus) {
 		return []referent{{made: b.focus}} // what a preparation has made so far
 	} else if t != nil {
 		return []referent{{made: t}}

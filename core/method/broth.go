@@ -13,6 +13,9 @@ import (
 // left in the pot when that is taken out, and served without it: the onion of a boiled ham.
 func (p *plan) onlyForBroth(line int) bool {
 	path := p.path(line)
+	if kept := slices.IndexFunc(path, func(k int) bool { return p.graph.Nodes[k].Is("reserve") }); kept > 0 && p.flavours(line) {
+		path = path[:kept] // some of it is in what is kept
+	}
 	if p.stand[line] != nil || len(path) == 0 {
 		return false
 	}
@@ -21,12 +24,21 @@ func (p *plan) onlyForBroth(line int) bool {
 	}
 	at := path[len(path)-1]
 	pot := &p.graph.Nodes[at]
-	if pot.Technique.Family != "wet heat" || !p.fromTheTapBefore(at) || len(pot.Users) == 0 {
+	users := pot.Users
+	if last := pot; last.Technique.Family == "rest" && len(last.Inputs) == 1 && p.onlySeasoned(last) {
+		at = last.Inputs[0] // it cools in its broth
+		pot = &p.graph.Nodes[at]
+		users = last.Users
+	}
+	if pot.Technique.Family != "wet heat" || !p.fromTheTapBefore(at) || len(users) == 0 {
 		return false
 	}
-	for _, k := range pot.Users {
+	for _, k := range users {
 		n := &p.graph.Nodes[k]
-		if n.Technique.Takes != "part" || n.Is("reserve") || n.Reaches(line) || !slices.ContainsFunc(n.To, func(o int) bool {
+		if n.Is("reserve") && p.onlySeasoned(pot) {
+			continue // a leaf of bay makes no broth
+		}
+		if n.Technique.Takes != "part" && n.Technique.Family != "cut" || n.Is("reserve") || n.Reaches(line) || !slices.ContainsFunc(n.To, func(o int) bool {
 			s := p.stand[o]
 			return s != nil && s.flesh() && !s.gone && s.is(larder.Ready) && s.enters > at
 		}) {
@@ -34,6 +46,13 @@ func (p *plan) onlyForBroth(line int) bool {
 		}
 	}
 	return true
+}
+
+// onlySeasoned tells whether all that is in a pot besides flesh is spices and herbs.
+func (p *plan) onlySeasoned(pot *node) bool {
+	return !slices.ContainsFunc(slices.Concat(pot.To, pot.With, pot.Into), func(line int) bool {
+		return p.stand[line] == nil && !p.flavours(line)
+	})
 }
 
 // fromTheTapBefore tells whether what is cooked in an action stands in water that nobody lists.

@@ -10,10 +10,10 @@ import (
 
 // otherLiquor is what stands for the liquid of a cooking that is not done any more, as
 // much of it as is said or as there was water.
-func (w *writer) otherLiquor(at int, said float64) (string, bool) {
+func (w *writer) otherLiquor(at int, gone bool, said float64) (string, bool) {
 	n := &w.graph.Nodes[at]
 	u := w.l.SmallUseFor(n.Technique, stockKind, "")
-	if u == nil || w.small == nil || !w.cookingGone(at) {
+	if u == nil || w.small == nil || !gone && !w.cookingGone(at) {
 		return "", false
 	}
 	use := *u
@@ -32,9 +32,12 @@ func (w *writer) otherLiquor(at int, said float64) (string, bool) {
 // the liquids of the cook's own that were in it, or as much of another.
 func (w *writer) afterLoss(noun recipe.Noun, lines []int, at int) []named {
 	if poured := w.poured(lines, at); len(poured) > 0 {
+		if measure := strings.TrimSuffix(w.slice(noun.From, noun.Name), w.c.words().The+" "); len(poured) == 1 && noun.Measured && !noun.Rest && strings.TrimSpace(measure) != "" {
+			poured[0].text = w.measuredOff(measure, poured[0].text) // "a ladleful of the water"
+		}
 		return poured
 	}
-	if text, ok := w.otherLiquor(at, w.saidMass(w.slice(noun.From, noun.Upto))); ok {
+	if text, ok := w.otherLiquor(at, w.meansGone(noun), w.saidMass(w.slice(noun.From, noun.Upto))); ok {
 		return []named{{text: text}}
 	}
 	return nil

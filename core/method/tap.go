@@ -36,7 +36,7 @@ func (p *plan) waterStays() {
 // becomesStock tells whether an action boiled nothing of the list in water, and what came of that is put in by its name: "add
 // the prawn stock". Another stock stands for it.
 func (p *plan) becomesStock(i int) bool {
-	if !p.boiledAlone(i) {
+	if !p.boiledAlone(i) && !p.goneIn(p.boiledBy(i)) {
 		return false
 	}
 	from := []int{i}

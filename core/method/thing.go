@@ -47,7 +47,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		if poured := w.poured(lines, at); len(poured) > 0 {
 			return poured, true // "the wine" of "the mussel juices"
 		}
-		if text, ok := w.otherLiquor(at, w.saidMass(w.slice(noun.From, noun.Upto))); ok {
+		if text, ok := w.otherLiquor(at, w.meansGone(noun), w.saidMass(w.slice(noun.From, noun.Upto))); ok {
 			return []named{{text: text}}, true
 		}
 	}
@@ -161,7 +161,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	}
 	if w.isLiquor(name) && (!w.l.Language().Loose[last] || len(w.animalWords(name)) > 0) {
 		measured := w.measured(p, name)
-		if text, ok := w.otherLiquor(at, w.saidMass(measured+" "+name)); ok {
+		if text, ok := w.otherLiquor(at, false, w.saidMass(measured+" "+name)); ok {
 			return []named{{text: measured + text}}, true
 		}
 	}

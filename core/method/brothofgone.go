@@ -1,0 +1,45 @@
+package method
+
+import (
+	"slices"
+
+	"yembra/core/recipe"
+)
+
+// brothOfGone tells whether an action keeps some of the water from the tap in which flesh was cooked that is not
+// cooked any more: what takes it in takes another liquid.
+func (p *plan) brothOfGone(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("reserve") && len(n.Inputs) == 1 && p.goneIn(n.Inputs[0])
+}
+
+// goneIn tells whether what an action made is what flesh was cooked in, in water from the tap, that is not cooked any
+// more.
+func (p *plan) goneIn(at int) bool {
+	for p.deeds[at].drop {
+		pot := &p.graph.Nodes[at]
+		if pot.Technique.Family == "wet heat" && p.fromTheTapBefore(at) {
+			return slices.ContainsFunc(pot.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() })
+		}
+		if len(pot.Inputs) != 1 {
+			return false
+		}
+		at = pot.Inputs[0]
+	}
+	return false
+}
+
+// meansGone tells whether a noun means such a liquid.
+func (w *writer) meansGone(noun recipe.Noun) bool {
+	return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		return r.Made != nil && w.nodeOf(*r.Made) >= 0 && w.goneIn(w.nodeOf(*r.Made))
+	})
+}
+
+// boiledBy is the dropped work that boils what an action covers with water, or the action itself.
+func (p *plan) boiledBy(i int) int {
+	for p.graph.Nodes[i].Technique.Family != "wet heat" && len(p.graph.Nodes[i].Users) == 1 && p.deeds[p.graph.Nodes[i].Users[0]].drop {
+		i = p.graph.Nodes[i].Users[0]
+	}
+	return i
+}

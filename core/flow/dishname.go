@@ -116,10 +116,37 @@ func (b *bindings) madeHere(n noun) *thing {
 		return nil
 	}
 	from := b.r.lang.MadeHere[m.Food.Aisle]
-	return b.latest(func(t *thing) bool {
+	if t := b.latest(func(t *thing) bool {
 		return slices.ContainsFunc(from, func(name string) bool { return t.names[name] && t.title == nil })
+	}); t != nil || b.focus == nil {
+		return t
+	}
+	for _, name := range from {
+		doughy := func(t *thing) bool { return b.holdsKind(t, b.r.lang.ProductHolds[name]) && b.kneaded(t) }
+		if t := b.latest(doughy); t != nil && !doughy(b.focus) {
+			return t // "open the buns", of what was shaped and steamed before the filling
+		}
+	}
+	return nil
+}
+
+// kneaded tells whether a thing is what a dough became.
+func (b *bindings) kneaded(t *thing) bool {
+	return slices.ContainsFunc(b.things, func(x *thing) bool {
+		if x.technique != kneadTechnique {
+			return false
+		}
+		for p := range x.holds {
+			if !t.holds[p] {
+				return false
+			}
+		}
+		return len(x.holds) > 0
 	})
 }
+
+// kneadTechnique makes a dough.
+const kneadTechnique = "knead"
 
 // batter is the product that pancakes are made of.
 const batter = "batter"

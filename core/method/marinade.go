@@ -72,14 +72,16 @@ func (p *plan) friesOn(s *standIn, i int) bool {
 
 // boundLater tells whether a stand-in is mixed with others after an action and then shaped, or fills something.
 func (p *plan) boundLater(s *standIn, i int) bool {
-	mixed := false
-	for _, k := range p.path(s.node) {
+	mixed, path := false, p.path(s.node)
+	for at, k := range path {
 		if k <= i {
 			continue
 		}
 		switch n := &p.graph.Nodes[k]; {
-		case n.Is("shape", "seal", "wrap", "stuff"):
+		case n.Is("shape", "seal"):
 			return mixed
+		case n.Is("wrap", "stuff"): // and not what fills a bun that is baked
+			return mixed && slices.ContainsFunc(path[at:], func(o int) bool { return p.graph.Nodes[o].Technique.Heat != "" })
 		case n.Technique.Family == "machine":
 			return false // it is ground there, however it comes
 		case n.Technique.Heat != "":

@@ -104,11 +104,11 @@ func (p *plan) cueOfRoast(n *node) bool {
 }
 
 // driesOut is how long what stands for flesh bears the dry heat of an oven by itself, raw as it goes in; without end
-// where other things are with it, or where a cue says when it is done.
+// where other things are with it, or where a cue says when it is done and the time is no roast's of a bird.
 func (p *plan) driesOut(i int) float64 {
 	n := &p.graph.Nodes[i]
 	least := math.Inf(1)
-	if n.Liquid || n.Action.Cue != "" && !p.cueGone(n) {
+	if n.Liquid || n.Action.Cue != "" && !p.cueGone(n) && n.Lasts < birdRoast {
 		return least
 	}
 	for _, line := range n.Holds {
@@ -122,6 +122,9 @@ func (p *plan) driesOut(i int) float64 {
 	}
 	return least
 }
+
+// birdRoast is how long birds and joints roast at least, in minutes; an estimate.
+const birdRoast = 60.0
 
 // leftRaw is how long things of the cook's own that were to roast round flesh bear it without that, which goes in later;
 // without end where a liquid is with them, or a cue says when they are done.

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"cmp"
 	"slices"
 
 	"yembra/core/language"
@@ -146,13 +147,21 @@ func (b *bindings) itsLiquor(n noun) *thing {
 // a pan.
 func (b *bindings) unlisted(n noun) []referent {
 	lang := b.r.lang
-	if t := b.withFat(n); t != nil {
+	if t := cmp.Or(b.withFat(n), b.sameWater(n)); t != nil {
 		return []referent{{made: t}}
 	}
 	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n)) && b.liquorLeft(n) == nil) {
 		return []referent{{named: b.words(n)}}
 	}
 	return nil
+}
+
+// sameWater is the pot of water in which something was cooked before: "cook the noodles in the same water".
+func (b *bindings) sameWater(n noun) *thing {
+	if !n.again || !b.r.lang.Loose[n.head()] {
+		return nil
+	}
+	return b.latest(func(t *thing) bool { return t.liquid && t.heated && !b.away(t) && !b.goesIn(t) && t.comp == b.comp })
 }
 
 // withFat is what "the hot fat" is where no line goes by that name: what was made last with a

@@ -13,6 +13,7 @@ import (
 type Writing struct {
 	The, Of, And, But, More, For, Until, It, Them, Everything, Mixture, To, In, With, Into, Inside, Add string
 	Minute, Minutes, Hours, Again, Boil, Simmer, Mix, Put                                               string
+	Lastly                                                                                              string
 	StirIn                                                                                              string `yaml:"stir-in"`
 	SamePan                                                                                             string `yaml:"samepan"`
 	// Few are some of several things, Part some of one.

@@ -15,8 +15,18 @@ func (p *plan) begunAt(component, step int) int {
 		}
 		step--
 	}
-	for step > 0 && p.onlyHeatsFat(component, step-1) {
-		step-- // no pan stands hot for it
+	return p.beforeHotFat(component, step)
+}
+
+// beforeHotFat is the step before which something is prepared where all that the one before does still is to heat a fat: no
+// pan stands hot for it.
+func (p *plan) beforeHotFat(component, step int) int {
+	for k := step - 1; k >= 0; k-- {
+		if p.onlyHeatsFat(component, k) {
+			step = k
+		} else if p.firstDone(component, k) != nil {
+			break
+		}
 	}
 	return step
 }
@@ -27,7 +37,7 @@ func (p *plan) beforeQuickFire(component, step int) int {
 	for step > 0 && p.onFireUntil(component, step) {
 		step--
 	}
-	return step
+	return p.beforeHotFat(component, step)
 }
 
 // onFireUntil tells whether the step before leaves things in a pan, fried for moments, with which this one goes on.

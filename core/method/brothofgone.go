@@ -43,3 +43,21 @@ func (p *plan) boiledBy(i int) int {
 	}
 	return i
 }
+
+// staysOf tells whether references mean what is left of a cooking in water from the tap that is done, where what was boiled
+// in it after that is not there: "the stock", of chicken and then of shells.
+func (p *plan) staysOf(refs []recipe.Ref) bool {
+	return slices.ContainsFunc(refs, func(r recipe.Ref) bool {
+		if r.Made == nil || r.Of != "" {
+			return false
+		}
+		at := p.nodeOf(*r.Made)
+		if at < 0 || !p.deeds[at].drop {
+			return false
+		}
+		for at >= 0 && p.deeds[at].drop && len(p.graph.Nodes[at].Inputs) == 1 {
+			at = p.graph.Nodes[at].Inputs[0]
+		}
+		return !p.deeds[at].drop && p.graph.Nodes[at].Technique.Family == "wet heat" && p.fromTheTapBefore(at)
+	})
+}

@@ -5,13 +5,20 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/measure"
 	"yembra/core/recipe"
 )
 
 // goesInLate are the clauses for what goes in during the last minutes of an action, and for
 // what is stirred in when it is done.
 func (w *writer) goesInLate(n *node, d *deed, own *clause) (out []*clause) {
+	if d.lastly {
+		w.addsLastly(d.late[0], own)
+	}
 	for k, s := range d.late {
+		if d.lastly {
+			break
+		}
 		minutes := s.tail
 		if k+1 < len(d.late) {
 			minutes -= d.late[k+1].tail
@@ -37,6 +44,13 @@ func (w *writer) goesInLate(n *node, d *deed, own *clause) (out []*clause) {
 		out = append(out, &clause{node: -1, changed: true, text: text, stands: []*standIn{s}})
 	}
 	return out
+}
+
+// addsLastly says of something behind the cue of an action that it goes in for its last minutes.
+func (w *writer) addsLastly(s *standIn, own *clause) {
+	words, things := w.c.words(), w.named([]*standIn{s})
+	own.text += ", " + strings.NewReplacer("{thing}", w.c.listing(things), "{minutes}", w.c.spoken(measure.Exactly(roundMinutes(s.tail)))).Replace(words.Lastly)
+	own.objects, own.stands, own.changed = append(own.objects, things...), append(own.stands, s), true
 }
 
 // unsaid are those of what goes in before an action that its own words do not name.

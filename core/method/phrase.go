@@ -72,6 +72,9 @@ func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) 
 	if noun.Vessel || !w.isLiquor(name) || !w.lost(noun) || w.partStays(name) {
 		return nil, false, false
 	}
+	if w.staysOf(noun.Refs) && len(w.animalWords(name)) == 0 {
+		return []named{{text: w.slice(noun.From, w.nounEnd(noun)), plural: noun.Plural}}, false, true
+	}
 	if text, ok := w.madeGone(n, noun); ok {
 		return []named{{text: text}}, true, true
 	}

@@ -74,6 +74,8 @@ type deed struct {
 	cueless bool
 	// cueAfter is the cue that ends the last minutes of what goes in late.
 	cueAfter string
+	// lastly tells that what goes in late does so before the action's own cue shows.
+	lastly bool
 	// finish are what stands for the fat of this frying and cannot fry: it is stirred
 	// in when the frying is done.
 	finish []*standIn

@@ -15,13 +15,20 @@ func (p *plan) spoonsMelt(i int) {
 	}
 	for _, line := range n.To {
 		s := p.stand[line]
-		if d.say != "" || s == nil || s.gone || !s.is(larder.Melted) || !p.there(line, i) {
+		if d.say != "" || s == nil || s.gone || !s.is(larder.Melted) || !p.there(line, i) || p.rolledIn(line, i) {
 			continue
 		}
 		if r := p.rule(s, i); r != nil && r.Then == larder.CarrySay {
 			d.say, d.whys = r.Does(), append(d.whys, r.Why)
 		}
 	}
+}
+
+// rolledIn tells whether a line was filled, wrapped or rolled into something before an action: the cheese of tortillas.
+func (p *plan) rolledIn(line, i int) bool {
+	return slices.ContainsFunc(p.path(line), func(k int) bool {
+		return k < i && !p.deeds[k].drop && p.graph.Nodes[k].Is("stuff", "wrap", "roll-up", "seal", "roll")
+	})
 }
 
 // takesOutUncooked tells whether something is lifted out of the pan in which it is

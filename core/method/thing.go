@@ -52,7 +52,11 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		}
 	}
 	if rest := w.withoutAnimal(name, lines); rest != "" {
-		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the sauce"
+		before := w.slice(noun.From, noun.Name)
+		if w.l.Language().Products[strings.ToLower(rest)] && strings.TrimSpace(before) == "" && !noun.Plural && !w.listedBehind(noun) {
+			before = w.c.words().The + " " // "fill with beef mixture"
+		}
+		return []named{{text: before + rest, plural: noun.Plural}}, true // "the sauce"
 	}
 	lines = w.ofBody(name, lines, at)
 	if w.groupOf(name, lines, at) {
@@ -68,6 +72,12 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return part, true
 	}
 	return w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at))), true
+}
+
+// listedBehind tells whether a noun stands behind others that it is listed with: "the onion and bacon mixture".
+func (w *writer) listedBehind(noun recipe.Noun) bool {
+	before := strings.Fields(string(w.text[:min(noun.From, len(w.text))]))
+	return len(before) > 0 && (strings.HasSuffix(before[len(before)-1], ",") || w.l.Language().Conjunctions[strings.ToLower(before[len(before)-1])])
 }
 
 // muchOf says how much is meant of a single thing that stands in, where the text says so: by its

@@ -11,7 +11,7 @@ import (
 func (w *writer) behindNoun(noun recipe.Noun) *recipe.Aside {
 	for i := range w.step.Asides {
 		x := &w.step.Asides[i]
-		if x.From > noun.Upto && w.slice(x.From-1, x.From) == "(" && w.slice(x.Upto, x.Upto+1) == ")" && strings.TrimSpace(w.slice(noun.Upto, x.From-1)) == "" && !w.speaksOfGone(w.slice(x.From, x.Upto)) {
+		if x.From > noun.Upto && w.slice(x.From-1, x.From) == "(" && w.slice(x.Upto, x.Upto+1) == ")" && strings.TrimSpace(w.slice(noun.Upto, x.From-1)) == "" && !w.speaksOfGone(w.slice(x.From, x.Upto), nil) {
 			return x
 		}
 	}

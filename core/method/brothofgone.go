@@ -29,10 +29,10 @@ func (p *plan) goneIn(at int) bool {
 	return false
 }
 
-// meansGone tells whether a noun means such a liquid.
-func (w *writer) meansGone(noun recipe.Noun) bool {
-	return slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-		return r.Made != nil && w.nodeOf(*r.Made) >= 0 && w.goneIn(w.nodeOf(*r.Made))
+// meansGone tells whether references mean such a liquid.
+func (p *plan) meansGone(refs []recipe.Ref) bool {
+	return slices.ContainsFunc(refs, func(r recipe.Ref) bool {
+		return r.Made != nil && r.Of == "" && p.nodeOf(*r.Made) >= 0 && p.goneIn(p.nodeOf(*r.Made))
 	})
 }
 

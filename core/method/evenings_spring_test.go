@@ -48,7 +48,7 @@ func TestCardsOfASpring(t *testing.T) {
 			"giouvetsi", []string{"Add the wine and let it bubble away"}, []string{"wine with"},
 		},
 		"nothing is seared while a pan stands hot": {
-			"chicken-pot-pie", []string{"then mix in the butter beans and nutritional yeast.\nAdd the onion, baby button mushrooms"}, nil,
+			"chicken-pot-pie", []string{"then mix in the butter beans and nutritional yeast.\nHeat the oil in a large non-stick frying pan.\nAdd the onion, baby button mushrooms"}, nil,
 		},
 		"water for eggs that are gone is not boiled": {
 			"eggs-benedict", nil, []string{"Poach for 3 minutes"},

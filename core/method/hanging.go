@@ -52,6 +52,9 @@ func (w *writer) dropConditions(clauses []*clause) {
 func (w *writer) keepAims(clauses []*clause) {
 	aim := ""
 	for _, c := range clauses {
+		if aim != "" && c.node < 0 && !c.aside && !c.gone && c.text != "" {
+			c.text, c.changed, aim = aim+" "+lowered(c.text), true, "" // "for the sauce, heat the oil"
+		}
 		if c.node < 0 || c.aside {
 			continue
 		}

@@ -37,7 +37,7 @@ func (w *writer) afterLoss(noun recipe.Noun, lines []int, at int) []named {
 		}
 		return poured
 	}
-	if text, ok := w.otherLiquor(at, w.meansGone(noun), w.saidMass(w.slice(noun.From, noun.Upto))); ok {
+	if text, ok := w.otherLiquor(at, w.meansGone(noun.Refs), w.saidMass(w.slice(noun.From, noun.Upto))); ok {
 		return []named{{text: text}}
 	}
 	return nil

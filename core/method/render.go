@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -12,6 +13,9 @@ import (
 // ownFat is the clause with which a fat comes into the pan where flesh would have fried in
 // its own and others after it: "fry the bacon until the fat runs, add the onion".
 func (w *writer) ownFat(i int) []*clause {
+	if c := w.heatsAlong(i); c != nil {
+		return []*clause{c}
+	}
 	if !w.friesInRunOut(i) && !w.friesInPaste(i) || w.small == nil {
 		return nil
 	}
@@ -29,6 +33,30 @@ func (w *writer) ownFat(i int) []*clause {
 		text, w.pot = text+" "+w.greased(w.pot), ""
 	}
 	return []*clause{{node: -1, changed: true, text: text}}
+}
+
+// heatsAlong is the clause that heats a fat which came along with a browning that is not done, where what fries in it now is
+// put into an empty pan: "heat the oil in a pot, add the onion and let it colour".
+func (w *writer) heatsAlong(i int) *clause {
+	n := &w.graph.Nodes[i]
+	if !n.Is("add") || n.Action.Words.Verb[0] > n.Action.From || len(n.Users) == 0 || n.Action.Vessel != "" || len(w.deeds[i].along) > 0 || !w.firstPan(n) || slices.ContainsFunc(n.Inputs, func(in int) bool { return !w.deeds[in].drop }) {
+		return nil
+	}
+	d := &w.deeds[n.Users[0]]
+	at := slices.IndexFunc(d.along, w.fries)
+	if d.drop || at < 0 || !cookedDry(&w.graph.Nodes[n.Users[0]]) {
+		return nil
+	}
+	fat, ok := w.ofLine(d.along[at], 1)
+	if !ok {
+		return nil
+	}
+	text := w.c.words().HeatFat + " " + fat.text
+	if pot := cmp.Or(w.pot, w.potLost(n)); pot != "" {
+		text += " " + w.greased(pot)
+	}
+	w.pot, d.along = "", slices.Delete(slices.Clone(d.along), at, at+1)
+	return &clause{node: -1, changed: true, text: text, objects: []named{fat}}
 }
 
 // greased is how a pan is said that a fat comes into: "in a pan" for "in a dry pan".

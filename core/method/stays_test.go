@@ -28,9 +28,9 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			"Pot\nServes 4\n\n1 kg chicken pieces\n200 g tomatoes\n1 tsp cumin\n2 onions\n\nMethod\n1. Mix the chicken with the tomatoes and cumin and leave for 2 hours. Tip the chicken and its marinade into a pot with the onions and cook for 30 minutes.",
 			map[string]string{line("0"): "butter-bean-poultry"}, []string{"and their marinade"}, nil,
 		},
-		"minutes where the sign comes later": {
+		"what goes in last is said behind the sign": {
 			"Gravy\nServes 4\n\n250 g pork sausage\n3 tbsp flour\n500 ml vegetable stock\n\nMethod\n1. Tip the sausage into a skillet and fry until no longer pink. Sprinkle over the flour, stir, and pour in the stock. Cook, stirring, until thick enough to coat the spoon.",
-			map[string]string{line("0"): "bean-fennel-sausage"}, []string{"Cook in a skillet, stirring, for 10 minutes, add the bean sausage", "for 5 minutes more until thick"}, []string{"pink"},
+			map[string]string{line("0"): "bean-fennel-sausage"}, []string{"Cook in a skillet, stirring, until thick enough to coat the spoon, adding the bean sausage for the last 5 minutes."}, []string{"pink"},
 		},
 		"a dish of done things stays in the slow oven for its crust": {
 			"Beans\nServes 4\n\n400 g tinned haricot beans\n4 confit duck legs\n2 onions\n300 ml vegetable stock\n\nMethod\n1. Simmer the beans and onions in the stock for 30 minutes. Brown the duck legs. Layer the beans and the duck in a deep dish and bake at 150 C for 3 hours.",

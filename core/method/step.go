@@ -71,7 +71,7 @@ func (w *writer) clauses() []*clause {
 			if other := w.c.renamed(c.text); len(w.animalWords(c.text)) > 0 && len(w.animalWords(other)) == 0 {
 				c.text, c.changed = other, true // "as soon as the dumplings float", that the cook calls by a dish of eggs
 			}
-			if w.speaksOfGone(c.text) || w.hangsInBrackets(c) {
+			if w.speaksOfGone(c.text, done) || w.hangsInBrackets(c) {
 				c.gone, c.changed = true, true
 			}
 			done = append(done, c)
@@ -101,25 +101,6 @@ func (w *writer) lostFlesh(at int) bool {
 		s := w.stand[line]
 		return s != nil && s.flesh() && slices.Contains(n.Named, line) && !w.there(line, at)
 	})
-}
-
-// speaksOfGone tells whether an aside speaks of what was replaced.
-func (w *writer) speaksOfGone(text string) bool {
-	if len(w.animalWords(text)) > 0 {
-		return true
-	}
-	words := larder.Words(text)
-	lang := w.l.Language()
-	for _, s := range w.stand {
-		if signs := lang.GoneSigns[string(s.class)]; s.component == w.component && (s.flesh() || s.is(larder.LiquidFat)) && slices.ContainsFunc(words, func(x string) bool { return signs[x] || lang.Fleshly[x] }) {
-			return true
-		}
-		own := larder.Words(s.was.Name)
-		if len(own) > 0 && slices.Contains(words, own[len(own)-1]) && !slices.Contains(larder.Words(s.name), own[len(own)-1]) {
-			return true
-		}
-	}
-	return false
 }
 
 // sentences groups clauses by the marks that end sentences.

@@ -47,7 +47,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		if poured := w.poured(lines, at); len(poured) > 0 {
 			return poured, true // "the wine" of "the mussel juices"
 		}
-		if text, ok := w.otherLiquor(at, w.meansGone(noun), w.saidMass(w.slice(noun.From, noun.Upto))); ok {
+		if text, ok := w.otherLiquor(at, w.meansGone(noun.Refs), w.saidMass(w.slice(noun.From, noun.Upto))); ok {
 			return []named{{text: text}}, true
 		}
 	}

@@ -9,52 +9,6 @@ import (
 	"yembra/core/recipe"
 )
 
-// onlyForBroth tells whether a line of the cook's own is cooked with flesh in water from the tap, and
-// left in the pot when that is taken out, and served without it: the onion of a boiled ham.
-func (p *plan) onlyForBroth(line int) bool {
-	path := p.path(line)
-	if kept := slices.IndexFunc(path, func(k int) bool { return p.graph.Nodes[k].Is("reserve") }); kept > 0 && p.flavours(line) {
-		path = path[:kept] // some of it is in what is kept
-	}
-	if p.stand[line] != nil || len(path) == 0 {
-		return false
-	}
-	if f := p.l.Food(p.line(line).FoodID()); f == nil || !f.Tagged(larder.Potherb) && !p.flavours(line) && !larder.Pours(f) {
-		return false // potatoes are no broth's
-	}
-	at := path[len(path)-1]
-	pot := &p.graph.Nodes[at]
-	users := pot.Users
-	if last := pot; last.Technique.Family == "rest" && len(last.Inputs) == 1 && p.onlySeasoned(last) {
-		at = last.Inputs[0] // it cools in its broth
-		pot = &p.graph.Nodes[at]
-		users = last.Users
-	}
-	if pot.Technique.Family != "wet heat" || !p.fromTheTapBefore(at) || len(users) == 0 {
-		return false
-	}
-	for _, k := range users {
-		n := &p.graph.Nodes[k]
-		if n.Is("reserve") && p.onlySeasoned(pot) {
-			continue // a leaf of bay makes no broth
-		}
-		if n.Technique.Takes != "part" && n.Technique.Family != "cut" || n.Is("reserve") || n.Reaches(line) || !slices.ContainsFunc(n.To, func(o int) bool {
-			s := p.stand[o]
-			return s != nil && s.flesh() && !s.gone && s.is(larder.Ready) && s.enters > at
-		}) {
-			return false
-		}
-	}
-	return true
-}
-
-// onlySeasoned tells whether all that is in a pot besides flesh is spices and herbs.
-func (p *plan) onlySeasoned(pot *node) bool {
-	return !slices.ContainsFunc(slices.Concat(pot.To, pot.With, pot.Into), func(line int) bool {
-		return p.stand[line] == nil && !p.flavours(line)
-	})
-}
-
 // fromTheTapBefore tells whether what is cooked in an action stands in water that nobody lists.
 func (p *plan) fromTheTapBefore(at int) bool {
 	n := &p.graph.Nodes[at]

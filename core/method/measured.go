@@ -131,3 +131,14 @@ func (w *writer) onEach(at int) bool {
 		})
 	})
 }
+
+// eachOfMade tells whether a pronoun means one by one the pieces into which something is cut or shaped still: "cut it into
+// rectangles, roll each one out".
+func (w *writer) eachOfMade(noun recipe.Noun) bool {
+	first, _, _ := strings.Cut(strings.ToLower(w.slice(noun.From, noun.Upto)), " ")
+	if !w.l.Language().Dealt[first] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
+		return false
+	}
+	at := w.nodeOf(*noun.Refs[0].Made)
+	return at >= 0 && !w.deeds[at].drop && w.deeds[at].say == "" && w.graph.Nodes[at].Action.Makes != ""
+}

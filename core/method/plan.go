@@ -68,14 +68,11 @@ type deed struct {
 	slakes []int
 	// silent tells that nothing needs to be done for it though what it makes is there.
 	silent bool
-	// timeless tells that the time it took is that of what is gone.
-	timeless bool
-	// cueless tells that what its cue tells of is gone.
-	cueless bool
-	// cueAfter is the cue that ends the last minutes of what goes in late.
+	// timeless tells that the time it took is that of what is gone, cueless that what its cue tells of is.
+	timeless, cueless bool
+	// cueAfter is the cue that ends the last minutes of what goes in late, which lastly has before the action's own.
 	cueAfter string
-	// lastly tells that what goes in late does so before the action's own cue shows.
-	lastly bool
+	lastly   bool
 	// finish are what stands for the fat of this frying and cannot fry: it is stirred
 	// in when the frying is done.
 	finish []*standIn

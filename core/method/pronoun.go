@@ -32,13 +32,10 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if len(there) == 0 || w.meantGone(noun) && !goesIn {
 		return nil, true
 	}
-	if w.eachOfMade(noun) {
-		return kept, false
-	}
 	if at := slices.IndexFunc(there, func(line int) bool { return w.stand[line] != nil }); noun.Rest && at >= 0 {
 		return []named{w.c.stand(w.stand[there[at]], halfSaid, true)}, true // "the rest of the whipped aquafaba"
 	}
-	if len(noun.Refs) == 1 && noun.Refs[0].Share < nearlyAll && !noun.Rest && !w.lost(noun) {
+	if w.eachOfMade(noun) || len(noun.Refs) == 1 && noun.Refs[0].Share < nearlyAll && !noun.Rest && !w.lost(noun) {
 		return kept, false // "two thirds" of what is made
 	}
 	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })
@@ -71,17 +68,6 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
-}
-
-// eachOfMade tells whether a pronoun means one by one the pieces into which something is cut or shaped still: "cut it into
-// rectangles, roll each one out".
-func (w *writer) eachOfMade(noun recipe.Noun) bool {
-	first, _, _ := strings.Cut(strings.ToLower(w.slice(noun.From, noun.Upto)), " ")
-	if !w.l.Language().Dealt[first] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
-		return false
-	}
-	at := w.nodeOf(*noun.Refs[0].Made)
-	return at >= 0 && !w.deeds[at].drop && w.deeds[at].say == "" && w.graph.Nodes[at].Action.Makes != ""
 }
 
 // besidesFat leaves out of several lines the fat that only fried the others: "fry the eggs in the oil and serve one on each

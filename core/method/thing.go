@@ -52,11 +52,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		}
 	}
 	if rest := w.withoutAnimal(name, lines); rest != "" {
-		before := w.slice(noun.From, noun.Name)
-		if w.l.Language().Products[strings.ToLower(rest)] && strings.TrimSpace(before) == "" && !noun.Plural && !w.listedBehind(noun) {
-			before = w.c.words().The + " " // "fill with beef mixture"
-		}
-		return []named{{text: before + rest, plural: noun.Plural}}, true // "the sauce"
+		return []named{{text: w.beforeProduct(noun, rest) + rest, plural: noun.Plural}}, true // "the sauce"
 	}
 	lines = w.ofBody(name, lines, at)
 	if w.groupOf(name, lines, at) {
@@ -72,6 +68,15 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return part, true
 	}
 	return w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at))), true
+}
+
+// beforeProduct is what stands before what is left of a name: an article where that has none, "fill with beef mixture".
+func (w *writer) beforeProduct(noun recipe.Noun, rest string) string {
+	before := w.slice(noun.From, noun.Name)
+	if w.l.Language().Products[strings.ToLower(rest)] && strings.TrimSpace(before) == "" && !noun.Plural && !w.listedBehind(noun) {
+		return w.c.words().The + " "
+	}
+	return before
 }
 
 // listedBehind tells whether a noun stands behind others that it is listed with: "the onion and bacon mixture".

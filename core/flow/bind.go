@@ -207,7 +207,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 // mention notes which lines a noun speaks of.
 func (b *bindings) mention(n noun, found []referent) {
 	named := b.mentioned
-	if n.pronoun && len(named) > 0 {
+	if n.pronoun && len(named) > 0 && slices.ContainsFunc(found, func(x referent) bool { return x.made != nil }) {
 		named = b.meantLines // "fry the bacon and tip everything into the beans"
 	}
 	for _, x := range found {

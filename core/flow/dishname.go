@@ -111,11 +111,17 @@ func (b *bindings) rawBatter(head string) *thing {
 // madeHere is what a noun means that names a food which no list has and which is made of a dough: "the spaetzle", of
 // a batter.
 func (b *bindings) madeHere(n noun) *thing {
-	m, known := b.r.larder.Index().At(n.words, 0, true)
-	if !known || m.End < len(n.words) || !n.pointed { // "serve with naan"
+	if !n.pointed { // "serve with naan"
 		return nil
 	}
-	from := b.r.lang.MadeHere[m.Food.Aisle]
+	from := b.r.lang.MadeHere[bakery]
+	if !b.r.lang.Loaves[n.head()] {
+		m, known := b.r.larder.Index().At(n.words, 0, true)
+		if !known || m.End < len(n.words) {
+			return nil
+		}
+		from = b.r.lang.MadeHere[m.Food.Aisle]
+	}
 	if t := b.latest(func(t *thing) bool {
 		return slices.ContainsFunc(from, func(name string) bool { return t.names[name] && t.title == nil })
 	}); t != nil || b.focus == nil {
@@ -145,8 +151,11 @@ func (b *bindings) kneaded(t *thing) bool {
 	})
 }
 
-// kneadTechnique makes a dough.
-const kneadTechnique = "knead"
+// kneadTechnique makes a dough, and what it becomes stands on the shelf of bread.
+const (
+	kneadTechnique = "knead"
+	bakery         = "bakery"
+)
 
 // batter is the product that pancakes are made of.
 const batter = "batter"

@@ -67,7 +67,7 @@ func (l *layout) serves(b block) bool {
 	if !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
 		return false
 	}
-	if l.amongLines(b) {
+	if l.amongLines(b) || l.portionsOf(b.text) {
 		return false // "4 buns", among the things to buy
 	}
 	if first, rest, _ := strings.Cut(strings.ToLower(b.text), " "); y.words.ForPeople[first] && !y.onlyFor(rest) {
@@ -86,6 +86,12 @@ func (l *layout) amongLines(b block) bool {
 		behind = l.quantityFirst(l.waiting[n-1].text) && l.line(l.waiting[n-1].text).Food != nil
 	}
 	return behind && l.quantityFirst(b.text) && l.line(b.text).Food != nil
+}
+
+// portionsOf tells whether a text is of so many portions of a food to buy: "2 portions frozen udon".
+func (l *layout) portionsOf(text string) bool {
+	at := l.reader.yields.after.FindStringIndex(text)
+	return at != nil && strings.TrimSpace(text[at[1]:]) != "" && l.line(text).Food != nil
 }
 
 // opensPart tells whether a text opens as the name of a part does: "For the sauce".

@@ -143,7 +143,7 @@ func (b *body) one(i int) int {
 		}
 		return upto
 	}
-	if end := b.throughout(i); end > 0 {
+	if end := max(b.throughout(i), b.sameAs(i)); end > 0 {
 		b.how(i, end)
 		return end
 	}

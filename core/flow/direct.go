@@ -45,7 +45,7 @@ func (b *bindings) direct(n noun) []referent {
 		switch {
 		case s > top, s == top && len(b.takes) == 0 && b.lines[best[0]].comp != b.ownPart() && b.lines[i].comp == b.ownPart(): // of two, the part's own
 			best, top = []int{i}, s
-		case s == top:
+		case s == top && (len(b.takes) > 0 || b.lines[best[0]].comp != b.ownPart() || b.lines[i].comp == b.ownPart()):
 			best = append(best, i)
 		}
 	}

@@ -117,7 +117,7 @@ func (b *bindings) itsLiquor(n noun) *thing {
 // a pan.
 func (b *bindings) unlisted(n noun) []referent {
 	lang := b.r.lang
-	if t := cmp.Or(b.withFat(n), b.sameWater(n)); t != nil {
+	if t := cmp.Or(b.withFat(n), b.sameWater(n), b.strainsIt(n)); t != nil {
 		return []referent{{made: t}}
 	}
 	if lang.Loose[n.head()] || lang.Remains[n.head()] && !n.rest && (b.takesAway() || b.tech.Family == "cut" || b.tech.Family == "clean" || !b.anyLeft(b.group(n)) && b.liquorLeft(n) == nil) {

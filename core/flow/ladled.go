@@ -39,3 +39,15 @@ func (b *bindings) sameWater(n noun) *thing {
 	}
 	return b.latest(func(t *thing) bool { return t.liquid && t.heated && !b.away(t) && !b.goesIn(t) && t.comp == b.comp })
 }
+
+// strainsIt is what cooks, where "the liquid" of it is strained: "throw out any that stay shut and strain the liquid".
+func (b *bindings) strainsIt(n noun) *thing {
+	t := b.focus
+	if t == nil || b.tech.Name != strainTechnique || !b.r.lang.Liquors[n.head()] || !n.pointed || !t.heated || !t.liquid && !b.holdsPoured(t) || !b.open(t) || b.liquorLeft(n) != nil {
+		return nil
+	}
+	return t
+}
+
+// strainTechnique pours a liquid off what was in it.
+const strainTechnique = "strain"

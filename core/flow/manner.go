@@ -38,6 +38,23 @@ func (c *clause) lasts(t *text, from, upto int) {
 	}
 }
 
+// sameAs is where what begins at i ends, and says as how large something is made: "the same length as the beans", "to the
+// same size as the slices are"; 0 where it says nothing like it.
+func (b *body) sameAs(i int) int {
+	at := i
+	if b.lang.Purpose[b.low(at)] {
+		at++
+	}
+	if !b.lang.Definite[b.low(at)] || !b.lang.Again[b.low(at+1)] || !b.lang.Dimensions[b.low(at+2)] || b.lang.Subordinators[b.low(at+3)] != "comparison" {
+		return 0
+	}
+	end := at + 4
+	for end < b.upto && !b.mark(end, ",") && !(b.conj(end) && b.orders(end+1, false, false)) {
+		end++
+	}
+	return end
+}
+
 // sinks tells whether a time behind the verb is that of the work and not of when it is
 // done: "rest 5 minutes before serving", but not "take out 15 minutes before serving".
 func (b *body) sinks() bool {

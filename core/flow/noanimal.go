@@ -3,6 +3,7 @@ package flow
 import (
 	"slices"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -103,4 +104,16 @@ func (s *mentions) ordersWithin(words []string) bool {
 		}
 	}
 	return false
+}
+
+// aTool tells whether the words at start are a tool that is called after what it is for: "with a fish slice", but "the fish
+// slices".
+func (s *mentions) aTool(words []string, start int) bool {
+	lang := s.reader.lang
+	if start == 0 || !lang.Articles[words[start-1]] || lang.Definite[words[start-1]] {
+		return false
+	}
+	return slices.ContainsFunc(lang.CalledTools, func(name language.List) bool {
+		return start+len(name) <= len(words) && slices.Equal(words[start:start+len(name)], name)
+	})
 }

@@ -57,6 +57,8 @@ func (b *bindings) allOfGroup(n noun) []referent {
 			return in // only what is in can be taken out
 		}
 		return b.ownOf(used)
+	case slices.Contains(kinds, anyDry) && b.goingInto && b.mixedDry(used) != nil:
+		return []referent{{made: b.mixedDry(used)}} // "pour the wet mix into the dry", and chocolate is on the list
 	case len(fresh) > 0:
 		return fresh
 	case len(later) > 0 && !(n.pointed && own && len(b.ownOf(slices.Clone(used))) > 1): // "with the vegetables", that are in already
@@ -133,6 +135,21 @@ func (b *bindings) groupKinds(n noun) (kinds []string, part int) {
 		kinds = b.r.lang.Groups[b.text.low(n.upto-1)] // "the sauces", but not "the sauce"
 	}
 	return kinds, -1
+}
+
+// mixedDry is what several of the lines made together that was mixed dry, nil where they are in more than one thing.
+func (b *bindings) mixedDry(used []referent) *thing {
+	var t *thing
+	for _, r := range used {
+		if r.made == nil || !b.open(r.made) || t != nil && r.made != t {
+			return nil
+		}
+		t = r.made
+	}
+	if t == nil || len(t.holds) < 2 || b.goesIn(t) {
+		return nil
+	}
+	return t
 }
 
 // animal resolves the word of an animal ("the beef") to the only line of its

@@ -33,16 +33,16 @@ type Language struct {
 	NounVerbs, Qualifiers, Spoons, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                  Set
 	Liquors, Ones, Whatever, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                                               Set
 	WholeWords, WashedWords, CrispWords, Surfaces, Lids, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                                  Set
-	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts, Loaves                                                                                       Set
+	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts, Loaves, Dimensions                                                                           Set
 	Comparers, Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Recurring, Brief, Relatives, Through, Lapping, Staying, Serves Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
-	GoneSigns               map[string]Set
-	GoingEnd, AdverbEnd     string
-	DeepColour, HotFats     []string
-	RingHeats               map[string]string
-	Doling, Remnants, Lefts []List
-	Followed                []List
-	ExceptionPhrases        []List
+	GoneSigns                            map[string]Set
+	GoingEnd, AdverbEnd                  string
+	DeepColour, HotFats                  []string
+	RingHeats                            map[string]string
+	Doling, Remnants, Lefts, CalledTools []List
+	Followed                             []List
+	ExceptionPhrases                     []List
 	// Verbless gives, by the particle behind a thing, the verb that is left out.
 	Verbless map[string]string
 	// BeingMany are words for being of one thing, with those of several: "is", "are".

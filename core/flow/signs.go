@@ -52,8 +52,12 @@ func (t *text) hedged(cue [2]int) [2]int {
 	return cue
 }
 
-// saysOfWhat tells whether a sign says of what it is one: "the sauce is thick", but not "nearly dry".
+// saysOfWhat tells whether a sign says of what it is one: "the sauce is thick", but not "nearly dry", nor "is 52 degrees in
+// the middle".
 func (t *text) saysOfWhat(sign string) bool {
+	if first, _, _ := strings.Cut(strings.ToLower(sign), " "); t.lang.Being[first] {
+		return false
+	}
 	return slices.ContainsFunc(strings.Fields(strings.ToLower(sign)), func(w string) bool {
 		return t.lang.Shares[w] == 0 && (t.lang.Articles[w] || t.lang.Pointing[w] || t.lang.Subjects[w] || t.lang.Pronouns[w])
 	})

@@ -32,7 +32,7 @@ func (p *plan) cooksOn(i, first int) bool {
 		}
 		n := &p.graph.Nodes[k]
 		itself := len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(p.graph.Nodes[first].To, line) })
-		if itself && n.Technique.Joins == "yes" && p.addsRest(n) && slices.ContainsFunc(p.deeds[first:k], func(d deed) bool { return d.drop }) {
+		if itself && (n.Technique.Joins == "yes" || n.Is("place")) && p.addsRest(n) && slices.ContainsFunc(p.deeds[first:k], func(d deed) bool { return d.drop }) {
 			return false // the rest of it goes in then, which is all of it
 		}
 		if slices.Contains(n.Inputs, first) {

@@ -42,9 +42,14 @@ func (w *writer) goesOn(n *node, minutes float64) *clause {
 // moreGoesIn tells whether more of a fat goes in right before what would take along what dropped work had
 // of it: "add the rest of the oil and fry the onions".
 func (p *plan) moreGoesIn(line, i, k int) bool {
-	before := p.graph.Nodes[k].Inputs
+	before := slices.Clone(p.graph.Nodes[k].Inputs)
 	if k > 0 && p.graph.Nodes[k-1].At == p.graph.Nodes[k].At && p.graph.Nodes[k-1].Technique.Joins == "yes" {
-		before = append(slices.Clone(before), k-1) // into the pan, wherever the rest is
+		before = append(before, k-1) // into the pan, wherever the rest is
+	}
+	for _, in := range before {
+		if o := &p.graph.Nodes[in]; o.At == p.graph.Nodes[k].At && o.Technique.Joins == "yes" {
+			before = append(before, slices.DeleteFunc(slices.Clone(o.Inputs), func(k int) bool { return !p.graph.Nodes[k].Is("place") })...) // "put the rest of the butter in the pan, add the onions and let them go soft"
+		}
 	}
 	return p.c.fatLine(p.line(line)) && slices.ContainsFunc(before, func(in int) bool {
 		return !p.deeds[in].drop && in > i && slices.Contains(p.graph.Nodes[in].Named, line)

@@ -59,11 +59,15 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	case "in", "within":
 		b.inside(l, t, r, vessel)
 	case "into":
-		if vessel != "" && (t.Family == "separate" || t.Family == "cut" || t.Joins == "" && t.Family != "assemble") && (b.r.lang.Tools[vessel] || b.r.lang.Tools[b.text.low(n.upto-1)] || b.r.lang.Through[b.text.low(l.from)]) {
+		if passed := t.Name == "pour" && b.r.lang.Tools[vessel] && b.passes(l); passed || vessel != "" && (t.Family == "separate" || t.Family == "cut" || t.Joins == "" && t.Family != "assemble") && (b.r.lang.Tools[vessel] || b.r.lang.Tools[b.text.low(n.upto-1)] || b.r.lang.Through[b.text.low(l.from)]) {
 			r.action.Manner = append(r.action.Manner, b.howWith(l)) // "through a fine sieve"
 			return
 		}
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
+	case "from":
+		if vessel == "" && b.r.lang.Fleshly[n.head()] {
+			b.spoken(n, nil, nil) // "slide the fish off its skin"
+		}
 	case "for":
 		if b.componentNamed(n.head()) < 0 && vessel == "" && (len(b.direct(n)) == 0 || b.r.lang.Products[n.head()]) {
 			r.names = append(r.names, n.head(), strings.Join(n.words, " "))
@@ -123,10 +127,20 @@ func (b *bindings) accompanied(l link, t *larder.Technique, r *roles, vessel str
 func (b *bindings) howWith(l link) string {
 	n := l.nouns[0]
 	upto := n.upto
-	if b.text.is(upto, b.r.lang.Particles) || b.text.is(upto, b.r.lang.Uncovered) {
+	if b.text.is(upto, b.r.lang.Particles) && !b.text.opensThing(upto+1) || b.text.is(upto, b.r.lang.Uncovered) {
 		upto++
 	}
 	return l.word + " " + b.text.slice(n.from, upto)
+}
+
+// passes tells whether the words before what a link ties say that something is passed through it: "in through a fork".
+func (b *bindings) passes(l link) bool {
+	for i := l.from; i < l.nouns[0].from; i++ {
+		if b.r.lang.Through[b.text.low(i)] {
+			return true
+		}
+	}
+	return false
 }
 
 // particle tells whether a preposition behind a verb belongs to the verb: "stir

@@ -46,10 +46,13 @@ func (p *plan) liftedToStrain(s *standIn, i int) bool {
 	if n.Technique.Family != "separate" || !s.flesh() || s.enters >= i || s.tail > 0 || !slices.Contains(n.Named, s.node) || len(n.Inputs) != 1 {
 		return false
 	}
-	return slices.ContainsFunc(p.graph.Nodes[n.Inputs[0]].Users, func(k int) bool {
+	for k := i + 1; k < len(p.graph.Nodes); k++ {
 		rest := &p.graph.Nodes[k]
-		return k > i && !rest.Reaches(s.node) && (rest.Is("strain") || rest.Technique.Family == "machine")
-	})
+		if rest.At.Component == n.At.Component && !slices.Contains(rest.Holds, s.node) && (rest.Is("strain") || rest.Technique.Family == "machine") && slices.Contains(p.before(k), n.Inputs[0]) {
+			return true
+		}
+	}
+	return false
 }
 
 // movedOut tells whether what stands for flesh lies in a sauce in which it was cooked, and is moved out of it until it goes

@@ -53,11 +53,8 @@ func (b *bindings) waterStays(t *larder.Technique, inputs []*thing) {
 		return
 	}
 	pot.holds, pot.spent, pot.liquor = map[portion]bool{}, false, true
-	if b.stays == pot {
-		b.stays = nil // only what is said of it is done to it
-	}
 	if b.base == pot {
-		b.base = nil
+		b.base = nil // only what is said of it is done to it
 	}
 }
 

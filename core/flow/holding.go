@@ -161,7 +161,7 @@ func (b *bindings) besideLiquid(t *thing, named []portion) bool {
 			return true
 		}
 	}
-	return t.liquid && (t.strained || t.heated) // with water from the tap
+	return t.strained && t.liquid // with water from the tap
 }
 
 // open tells whether a thing still is something by itself: it holds something

@@ -20,6 +20,8 @@ func TestWhichPotIsMeant(t *testing.T) {
 		{"more goes into what boils", shchi, "Boil the potatoes in the water for 10 minutes, then the onion.", []string{"a0 boil/boil(0.3; with 0.1; 10-10 min)", "a1 boil/boil(0.4; into @a0)"}},
 		{"oil for frying is for no dry pan", "100 g bacon|oil for frying", "Fry the bacon in a dry pan.", []string{"a0 fry/fry(0.0)"}},
 		{"what is strained where some was thrown out", "1 kg clams|100 ml white wine|1 tbsp oil", "Heat the oil, add the clams and the wine and simmer for 3 minutes. Throw out any that stay shut and strain the liquid.", []string{"a0 heat/heat(0.2)", "a1 add/add(0.0, 0.1; into @a0)", "a2 simmer/simmer(@a1; 3-3 min)", "a3 throw out/discard(0.1×@a2)", "a4 strain/strain(@a2)"}},
+		{"through a fork into the soup", "1 litre stock|2 eggs", "Simmer the stock. Pour the eggs through a fork in a thin stream.", []string{"a0 simmer/simmer(0.0)", "a1 pour/pour(0.1; into @a0; how: in a thin stream / through a fork)"}},
+		{"in through a fork", "1 litre stock|2 eggs", "Simmer the stock. Pour the eggs in through a fork.", []string{"a0 simmer/simmer(0.0)", "a1 pour in/pour(0.1; into @a0; how: in a fork)"}},
 		{"the dry is what was mixed dry, and no chocolate", "300 g flour|2 tsp baking powder|150 g sugar|2 eggs|100 g white chocolate", "Mix the flour, baking powder and sugar. Whisk the eggs. Pour the eggs into the dry and stir.", []string{"a0 mix/mix(0.0, 0.1, 0.2)", "a1 whisk/whisk(0.3)", "a2 pour/pour(@a1; into @a0)", "a3 stir/stir(@a2)"}},
 		{"the buns are the dough, and not what is to fill them", "300 g flour|160 ml milk|400 g duck|4 tbsp hoisin sauce", "Mix the flour and milk and knead. Divide into balls and steam for 8 minutes. Toss the duck with the hoisin. Open the buns and fill them with the duck.", []string{"a0 mix/mix(0.0, 0.1)", "a1 knead/knead(@a0)", "a2 divide/divide(@a1; makes ball)", "a3 steam/steam(@a2; 8-8 min)", "a4 toss/toss(0.2; with 0.3)", "a5 open/uncover(@a3)", "a6 fill/stuff(@a5; with @a4)"}},
 	})
@@ -53,7 +55,7 @@ func TestEverythingInHandNamesNoLines(t *testing.T) {
 func TestSlicesOfFleshAreNoTool(t *testing.T) {
 	for step, want := range map[string]string{
 		"Cut them as long as the beef slices are wide.": "beef", "Lay the fish slices on top.": "fish", "Add a few fish slices.": "fish",
-		"Lift out with a fish slice.": "", "Cut them the same length as the beef.": "beef", "Beat until it looks like cream.": "",
+		"Lift out with a fish slice.": "", "Cut them the same length as the beef.": "beef", "Cut them like the chicken pieces.": "chicken", "Cut them like chicken.": "", "Beat until it looks like cream.": "",
 	} {
 		found := reader(t).Animals(step, nil)
 		if want == "" {

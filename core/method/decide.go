@@ -64,7 +64,7 @@ func (p *plan) decide(i int) {
 	switch {
 	case p.takesVessel(n): // "take the tin from the oven"
 		return
-	case n.Is("pour", "add", "stir") && (p.staysOf(n.Action.To) || p.meansGone(n.Action.To)): // "add the stock"
+	case n.Is("pour", "add", "stir") && p.meansGone(n.Action.To): // "add the stock"
 	case n.Technique.Family == "wet heat" && p.onBodies(i) && p.inListedLiquor(n):
 		p.withoutSubject(i)
 	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i), p.brothOfGone(i),

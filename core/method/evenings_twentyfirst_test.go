@@ -56,5 +56,14 @@ func TestCardsOfAnEveningAfter(t *testing.T) {
 		"nothing is measured by what is not there": {
 			"negimaki", []string{"Cut them.\n"}, []string{"beef"},
 		},
+		"nothing is kept of a cooking that is not done": {
+			"plokkfiskur", []string{"Little by little, add the soy drink and the vegetable stock"}, []string{"Keep the vegetable stock"},
+		},
+		"eggs in a thin stream through a fork are shreds": {
+			"egg-drop-soup", []string{"Slip the tofu shreds in through a fork"}, []string{"flax"},
+		},
+		"nothing slides off a skin that it has not": {
+			"salmon-tahini", []string{"Slide the mushroom fillets onto a platter"}, []string{"skin"},
+		},
 	})
 }

@@ -85,6 +85,9 @@ func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) 
 	if poured := w.poured(w.heldBefore(noun), at); len(poured) > 0 {
 		return poured, true, true // the vinegar of "the reserved marinade"
 	}
+	if other := w.afterLoss(noun, nil, at); w.meansGone(noun.Refs) && len(other) > 0 {
+		return other, true, true // "the broth" of nothing but flesh, though something else was cooked since
+	}
 	things, changed = w.onlySaid(n, p, name, nil) // "the reserved broth" of what is not cooked any more
 	return things, changed, true
 }

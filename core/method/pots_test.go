@@ -14,6 +14,10 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 			"Soup\nServes 4\n\n500 g smoked haddock\n1 bay leaf\n2 potatoes, diced\n1 tbsp oil\n\nMethod\n1. Put the fish in a pan with the bay leaf and 300 ml water. Bring to the boil, then simmer for 4 minutes. Lift out the fish, and set aside the cooking water.\n2. Fry the potatoes in the oil for 5 minutes. Pour in the cooking water and simmer for 15 minutes. Flake in the fish.",
 			map[string]string{line("0"): "smoked-mushroom-palm"}, []string{"Pour in the vegetable stock", "300 ml vegetable stock"}, []string{"bay leaf"},
 		},
+		"another stock, though something else was cooked since": {
+			"Tacos\nServes 4\n\n800 g chicken thighs\n1 white onion, sliced\n2 tbsp oil\n400 g tomatoes\n\nMethod\n1. Simmer the chicken in salted water to cover, 20 minutes. Pull out the chicken, shred, and save a cup of the broth.\n2. Heat the oil and cook the onion til soft. Blend it with the tomatoes and the reserved broth. Add the shredded chicken and warm through.",
+			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"with the tomatoes and the vegetable stock", "250 ml vegetable stock"}, []string{"save", "reserved"},
+		},
 		"all of the fat goes in where some was for flesh": {
 			"Stew\nServes 4\n\n800 g lamb neck, cubed\n50 ml oil\n2 onions, sliced\n500 ml vegetable stock\n\nMethod\n1. Heat half the oil in a casserole and brown the lamb, then lift onto a plate.\n2. Add the remaining oil to the casserole and fry the onions until golden. Pour in the stock and simmer for 40 minutes with the lamb.",
 			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Heat the oil in a casserole and fry the onions until golden"}, []string{"half", "remaining oil"},

@@ -186,7 +186,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if w.fleshly(name) && (w.ofPlants(n, w.slice(p.From, p.Upto)) || s != nil && w.juiceOfPan(n, p, name)) {
 		return kept, false // "boil the potatoes in their skins"
 	}
-	if w.fleshly(name) && s != nil {
+	if w.fleshly(name) && (s != nil || p.Role == "from" && w.worksOnFlesh(n)) {
 		if poured := w.poured(w.namedBefore(at), at); p.Role == "to" && n.Technique.Family == "wet heat" && len(poured) > 0 {
 			return poured, true // "boil down the juices", of what was poured round it
 		}
@@ -236,6 +236,11 @@ const (
 
 // fryTechnique is the work that a fat in a pan is for.
 const fryTechnique = "fry"
+
+// worksOnFlesh tells whether an action is done to what stands for flesh, of whatever part of the dish.
+func (w *writer) worksOnFlesh(n *node) bool {
+	return slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() })
+}
 
 // measured is how much of a thing the text says, in its own words: "a ladle of ".
 func (w *writer) measured(p recipe.Phrase, name string) string {

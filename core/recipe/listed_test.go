@@ -217,3 +217,13 @@ func TestASauceHeadsAList(t *testing.T) {
 	require.Equal(t, "Mint sauce", d.Components[1].Name)
 	require.Len(t, d.Components[1].Lines, 2)
 }
+
+func TestPortionsOfAFoodAreALineAndNoYield(t *testing.T) {
+	d := reader(t).Read("Udon\n\nfor 2\n\n2 portions frozen udon\n600 ml vegetable stock\n2 tbsp soy sauce\n\nMethod\n1. Boil the udon and serve in the stock with the soy sauce.", measure.Metric)
+	require.Len(t, d.Components[0].Lines, 3)
+	require.Equal(t, "udon", d.Components[0].Lines[0].FoodID())
+	require.InDelta(t, 2, d.Serves.Mid(), 0)
+	four := reader(t).Read("Soup\n\n4 servings\n\n600 ml vegetable stock\n2 carrots\n\nMethod\n1. Simmer the carrots in the stock.", measure.Metric)
+	require.InDelta(t, 4, four.Serves.Mid(), 0)
+	require.Len(t, four.Components[0].Lines, 2)
+}

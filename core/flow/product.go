@@ -57,10 +57,8 @@ func (b *bindings) allOfGroup(n noun) []referent {
 			return in // only what is in can be taken out
 		}
 		return b.ownOf(used)
-	case slices.Contains(kinds, anyDry) && b.goingInto && b.mixedDry(used) != nil:
-		return []referent{{made: b.mixedDry(used)}} // "pour the wet mix into the dry", and chocolate is on the list
 	case len(fresh) > 0:
-		return fresh
+		return b.orMixedDry(kinds, used, fresh)
 	case len(later) > 0 && !(n.pointed && own && len(b.ownOf(slices.Clone(used))) > 1): // "with the vegetables", that are in already
 		return later
 	case len(hand) > 0:
@@ -135,6 +133,15 @@ func (b *bindings) groupKinds(n noun) (kinds []string, part int) {
 		kinds = b.r.lang.Groups[b.text.low(n.upto-1)] // "the sauces", but not "the sauce"
 	}
 	return kinds, -1
+}
+
+// orMixedDry are the lines that have not gone in, but where something goes into what was mixed dry: "pour the wet mix into the
+// dry", and chocolate is on the list.
+func (b *bindings) orMixedDry(kinds []string, used, fresh []referent) []referent {
+	if t := b.mixedDry(used); slices.Contains(kinds, anyDry) && b.goingInto && t != nil {
+		return []referent{{made: t}}
+	}
+	return fresh
 }
 
 // mixedDry is what several of the lines made together that was mixed dry, nil where they are in more than one thing.

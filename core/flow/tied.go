@@ -59,15 +59,13 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	case "in", "within":
 		b.inside(l, t, r, vessel)
 	case "into":
-		if passed := t.Name == "pour" && b.r.lang.Tools[vessel] && b.passes(l); passed || vessel != "" && (t.Family == "separate" || t.Family == "cut" || t.Joins == "" && t.Family != "assemble") && (b.r.lang.Tools[vessel] || b.r.lang.Tools[b.text.low(n.upto-1)] || b.r.lang.Through[b.text.low(l.from)]) {
+		if b.onlyHow(l, t, vessel) {
 			r.action.Manner = append(r.action.Manner, b.howWith(l)) // "through a fine sieve"
 			return
 		}
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case "from":
-		if vessel == "" && b.r.lang.Fleshly[n.head()] {
-			b.spoken(n, nil, nil) // "slide the fish off its skin"
-		}
+		b.offBody(n, vessel)
 	case "for":
 		if b.componentNamed(n.head()) < 0 && vessel == "" && (len(b.direct(n)) == 0 || b.r.lang.Products[n.head()]) {
 			r.names = append(r.names, n.head(), strings.Join(n.words, " "))
@@ -131,16 +129,6 @@ func (b *bindings) howWith(l link) string {
 		upto++
 	}
 	return l.word + " " + b.text.slice(n.from, upto)
-}
-
-// passes tells whether the words before what a link ties say that something is passed through it: "in through a fork".
-func (b *bindings) passes(l link) bool {
-	for i := l.from; i < l.nouns[0].from; i++ {
-		if b.r.lang.Through[b.text.low(i)] {
-			return true
-		}
-	}
-	return false
 }
 
 // particle tells whether a preposition behind a verb belongs to the verb: "stir

@@ -1,0 +1,30 @@
+package flow
+
+import "yembra/core/larder"
+
+// onlyHow tells whether a tool into or through which something goes only says how: "press through a fine sieve", "pour in
+// through a fork".
+func (b *bindings) onlyHow(l link, t *larder.Technique, vessel string) bool {
+	lang, n := b.r.lang, l.nouns[0]
+	if t.Name == "pour" && lang.Tools[vessel] && b.passes(l) {
+		return true
+	}
+	return vessel != "" && (t.Family == "separate" || t.Family == "cut" || t.Joins == "" && t.Family != "assemble") && (lang.Tools[vessel] || lang.Tools[b.text.low(n.upto-1)] || lang.Through[b.text.low(l.from)])
+}
+
+// passes tells whether the words before what a link ties say that something is passed through it: "in through a fork".
+func (b *bindings) passes(l link) bool {
+	for i := l.from; i < l.nouns[0].from; i++ {
+		if b.r.lang.Through[b.text.low(i)] {
+			return true
+		}
+	}
+	return false
+}
+
+// offBody notes a part of a body from which something is taken, of which nothing else is known: "slide the fish off its skin".
+func (b *bindings) offBody(n noun, vessel string) {
+	if vessel == "" && b.r.lang.Fleshly[n.head()] {
+		b.spoken(n, nil, nil)
+	}
+}

@@ -22,8 +22,12 @@ func (b *bindings) passes(l link) bool {
 	return false
 }
 
-// offBody notes a part of a body from which something is taken, of which nothing else is known: "slide the fish off its skin".
-func (b *bindings) offBody(n noun, vessel string) {
+// offBody notes what something is taken off: a liquid that is skimmed, or a part of a body of which nothing else is known,
+// "slide the fish off its skin".
+func (b *bindings) offBody(n noun, t *larder.Technique, vessel string) {
+	if t.Takes == "none" && b.r.lang.Liquors[n.head()] {
+		b.skimmed(n)
+	}
 	if vessel == "" && b.r.lang.Fleshly[n.head()] {
 		b.spoken(n, nil, nil)
 	}

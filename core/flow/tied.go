@@ -47,9 +47,6 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		b.wipedOff(l, r)
 		return
 	}
-	if role == "from" && t.Takes == "none" && b.r.lang.Liquors[n.head()] {
-		b.skimmed(n)
-	}
 	switch role {
 	case "to":
 		r.several = r.several || len(r.action.To) == 0 && n.plural
@@ -60,12 +57,12 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		b.inside(l, t, r, vessel)
 	case "into":
 		if b.onlyHow(l, t, vessel) {
-			r.action.Manner = append(r.action.Manner, b.howWith(l)) // "through a fine sieve"
+			r.action.Manner = append(r.action.Manner, b.howWith(l))
 			return
 		}
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case "from":
-		b.offBody(n, vessel)
+		b.offBody(n, t, vessel)
 	case "for":
 		if b.componentNamed(n.head()) < 0 && vessel == "" && (len(b.direct(n)) == 0 || b.r.lang.Products[n.head()]) {
 			r.names = append(r.names, n.head(), strings.Join(n.words, " "))

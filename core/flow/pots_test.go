@@ -31,6 +31,7 @@ func TestWhichPotIsMeant(t *testing.T) {
 func TestBesideEachOtherAndAsLarge(t *testing.T) {
 	const beans = "300 g beans|200 g rice|8 spring onions"
 	hear(t, []way{
+		{"the second onion, of one chopped and one blended", "2 onions, one chopped and one blended|2 red peppers|150 ml oil", "Blend the peppers with the second onion. Fry the chopped onion in the oil.", []string{"a0 blend/blend(0.1; with 0.5×0.0)", "a1 fry/fry(0.5×0.0; with 0.2)"}},
 		{"side by side", beans, "Serve the rice and beans side by side.", []string{"a0 serve/serve(0.1, 0.0; how: side by side)"}},
 		{"the same length", beans, "Cut the spring onions the same length as the beans are long.", []string{"a0 cut/cut(0.2; how: the same length as the beans are long)"}},
 		{"into pieces of a size, and on", beans, "Cut the spring onions into pieces the same size as the beans and put them in a pan.", []string{"a0 cut/cut(0.2; makes piece; how: the same size as the beans)", "a1 put/place(@a0; into 'pan)"}},

@@ -25,6 +25,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return left
 	case n.amount[1] > 0:
 		return b.measured(n, p, left)
+	case n.rest && b.another(n) && b.preparedPart(n, p) > 0:
+		return min(b.preparedPart(n, p), left)
 	case n.rest && (n.share == 0 || n.pronoun && b.restOfUnit(n) != nil):
 		return left
 	case n.share == 0 && !n.rest && b.preparedPart(n, p) > 0:
@@ -262,7 +264,7 @@ func (b *bindings) byMeasure(n noun) bool {
 }
 
 // preparedPart is the share of a line of which a noun names those that the list has prepared so: "the halved onion", of
-// "2 onions, 1 halved, 1 chopped"; 0 for any other.
+// "2 onions, 1 halved, 1 chopped", or "blend with the second onion", of "one chopped and one blended"; 0 for any other.
 func (b *bindings) preparedPart(n noun, p portion) float64 {
 	l := b.lines[p.line].line
 	if !l.Counted() || l.Amount.Low <= 1 {
@@ -274,7 +276,8 @@ func (b *bindings) preparedPart(n noun, p portion) float64 {
 		if v, err := strconv.ParseFloat(words[i-1], 64); err == nil {
 			count = v
 		}
-		if count > 0 && count < l.Amount.Low && slices.ContainsFunc(n.words, func(w string) bool { return w == words[i] }) {
+		said := slices.Contains(n.words, words[i]) || b.another(n) && slices.Contains(b.r.lang.Orders(words[i]), b.tech.Name)
+		if count > 0 && count < l.Amount.Low && said {
 			return count / l.Amount.Low
 		}
 	}

@@ -40,7 +40,12 @@ func (w *writer) fatAlong(noun recipe.Noun, at int) []named {
 // restOfWhole tells whether a noun speaks of the rest of a line of which nothing has
 // been taken, as what took it is not done any more.
 func (w *writer) restOfWhole(noun recipe.Noun, lines []int, at int) bool {
-	return noun.Rest && (!noun.Pronoun || len(noun.Refs) == 1 && noun.Refs[0].Line != nil) && len(lines) == 1 && !w.begun(lines[0], at)
+	return noun.Rest && (!noun.Pronoun || len(noun.Refs) == 1 && noun.Refs[0].Line != nil) && len(lines) == 1 && !w.begun(lines[0], at) && w.tookBefore(lines[0], at)
+}
+
+// tookBefore tells whether the original took some of a line before an action: "the second onion" comes first.
+func (p *plan) tookBefore(line, at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[:at], func(n node) bool { return slices.Contains(n.Named, line) || slices.Contains(n.To, line) })
 }
 
 // begun tells whether something that is done before an action took of a line, so that

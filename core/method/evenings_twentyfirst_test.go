@@ -59,6 +59,9 @@ func TestCardsOfAnEveningAfter(t *testing.T) {
 		"nothing is kept of a cooking that is not done": {
 			"plokkfiskur", []string{"Little by little, add the soy drink and the vegetable stock"}, []string{"Keep the vegetable stock"},
 		},
+		"the second of two comes first, and is no rest": {
+			"okra-soup", []string{"Blend the red peppers and the Scotch bonnets with the second onion."}, nil,
+		},
 		"eggs in a thin stream through a fork are shreds": {
 			"egg-drop-soup", []string{"Slip the tofu shreds in through a fork"}, []string{"flax"},
 		},

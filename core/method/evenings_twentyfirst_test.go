@@ -1,6 +1,10 @@
 package method
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
 
 // What went wrong on cards of an evening after that, each with what the rules that mended it now give.
 func TestCardsOfAnEveningAfter(t *testing.T) {
@@ -69,4 +73,10 @@ func TestCardsOfAnEveningAfter(t *testing.T) {
 			"salmon-tahini", []string{"Slide the mushroom fillets onto a platter"}, []string{"skin"},
 		},
 	})
+}
+
+// What stands behind a fat that is left out has an article of its own.
+func TestASpoonfulBehindAFatThatGoes(t *testing.T) {
+	card, _ := wholeCard(t, recipeCalled(t, "kaiserschmarrn"), "whole-food-no-oil")
+	require.Contains(t, card, "Add a spoonful of icing sugar and toss")
 }

@@ -53,7 +53,7 @@ func (w *writer) pointed(first recipe.Noun, text string) string {
 	if len(own) > 1 && w.l.Language().Possessives[own[0]] {
 		return the + text[len(own[0]):] // "the chicken and its marinade"
 	}
-	if article := strings.Fields(w.slice(first.From, first.Name)); len(own) > 0 && !w.l.Language().Pointing[own[0]] && len(article) > 0 && strings.EqualFold(article[0], the) && !strings.HasPrefix(strings.ToLower(text), the+" ") {
+	if article := strings.Fields(w.slice(first.From, first.Name)); len(own) > 0 && !w.l.Language().Pointing[own[0]] && !w.l.Language().Articles[own[0]] && len(article) > 0 && strings.EqualFold(article[0], the) && !strings.HasPrefix(strings.ToLower(text), the+" ") {
 		return the + " " + text
 	}
 	return text

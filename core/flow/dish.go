@@ -168,15 +168,16 @@ func (r *Reader) isFor(text, part string) bool {
 	if label, _, ok := strings.Cut(text, ":"); ok && slices.Equal(larder.Words(label), want) {
 		return true // "Curd: whisk everything in a bowl"
 	}
+	opening, _, _ := strings.Cut(text, ". ")
+	first := len(larder.Words(opening))
 	for i := range said {
 		if i+len(want) > len(said) || !slices.Equal(said[i:i+len(want)], want) {
 			continue
 		}
-		after := i + len(want)
-		if i > farthestFor {
-			return false
+		if after := i + len(want); (i <= farthestFor || i < first) && after < len(said) && r.lang.Ingredients[said[after]] {
+			return true // "squeeze the water out of the grated onion, then mix all the kofta ingredients"
 		}
-		if i >= 2 && r.lang.Prepositions[said[i-2]] == "for" && r.lang.Articles[said[i-1]] || after < len(said) && r.lang.Ingredients[said[after]] {
+		if i >= 2 && i <= farthestFor && r.lang.Prepositions[said[i-2]] == "for" && r.lang.Articles[said[i-1]] {
 			return true
 		}
 	}

@@ -48,6 +48,8 @@ func TestEverythingInHandNamesNoLines(t *testing.T) {
 	d := read(t, "Plate\nServes 6\n\nFor the meat:\n800 g flank steak\n2 tbsp oil\n1 onion\n1 red pepper\n3 tomatoes\n\nFor the beans:\n300 g black beans\n100 g bacon\n1 onion\n1 tbsp brown sugar\n\n1. Simmer the steak in water.\n2. Cook the beans in water.\n3. Fry the bacon, add the onion and cook. Tip everything into the beans and stir in the sugar.\n4. Heat the oil and soften the onion and pepper.")
 	require.Len(t, d.Components[1].Steps, 2)
 	require.Equal(t, []int{0, 1, 2, 3}, d.Components[1].Steps[1].Lines)
+	kofta := read(t, "Curry\nServes 4\n\nKoftas\n500g lamb mince\n1 small onion, grated\n\nCurry sauce\n3 tbsp ghee\n1 large onion, chopped\n400g tomatoes\n150ml cream\n\nSqueeze the water out of the grated onion, then mix all the kofta ingredients with 1 tsp salt and shape.\n\nFry the onion in the ghee, add the tomatoes and cream and simmer for 15 minutes. Add the koftas.")
+	require.Len(t, kofta.Components[0].Steps, 1, "it says of which part the ingredients are")
 	two := read(t, "Empanadas\nServes 4\n\nFilling:\n12 olives\n2 hard-boiled eggs\n\nTo finish:\n1 egg (beaten)\n\n1. Mix the olives and eggs.\n2. Brush with the egg.")
 	require.Len(t, two.Components[0].Steps[0].Actions[0].To, 2, "the egg to brush with is of another part")
 }

@@ -79,4 +79,7 @@ func TestCardsOfAnEveningAfter(t *testing.T) {
 func TestASpoonfulBehindAFatThatGoes(t *testing.T) {
 	card, _ := wholeCard(t, recipeCalled(t, "kaiserschmarrn"), "whole-food-no-oil")
 	require.Contains(t, card, "Add a spoonful of icing sugar and toss")
+	card, findings := wholeCard(t, recipeCalled(t, "kofta-curry"), "whole-food-no-oil")
+	require.Contains(t, card, "Brown the koftas in a dry non-stick pan in two batches")
+	require.Empty(t, findings)
 }

@@ -35,6 +35,9 @@ func (w *writer) leavesPot(n *node) {
 // takesPot says where an action is done whose pot stood with work that goes.
 func (w *writer) takesPot(n *node) []edit {
 	a := n.Action
+	if w.inOwnPan(n) {
+		w.pot = "" // "in a dry non-stick pan", for butter in a pan
+	}
 	if a.Words.Vessel[1] > 0 && a.Words.Vessel[0] >= a.From && a.Words.Vessel[1] <= a.Upto && w.pointsBack(w.slice(a.Words.Vessel[0], a.Words.Vessel[1])) {
 		said := cmp.Or(w.pot, w.potBefore(n))
 		if said == "" && w.firstPan(n) {
@@ -79,6 +82,18 @@ func (w *writer) takesPot(n *node) []edit {
 	said := w.pot
 	w.pot = ""
 	return []edit{{at, at, " " + said}}
+}
+
+// inOwnPan tells whether what stands for a fat is a pan that needs none.
+func (w *writer) inOwnPan(n *node) bool {
+	return slices.ContainsFunc(n.With, func(line int) bool {
+		s := w.stand[line]
+		if s == nil || !s.bare {
+			return false
+		}
+		words := larder.Words(s.name)
+		return len(words) > 0 && w.l.Language().Pots[words[len(words)-1]]
+	})
 }
 
 // intoEmptyPan tells whether things go into a pan of their own in which a fat was to be heated, and is not.

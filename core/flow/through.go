@@ -6,20 +6,20 @@ import "yembra/core/larder"
 // through a fork".
 func (b *bindings) onlyHow(l link, t *larder.Technique, vessel string) bool {
 	lang, n := b.r.lang, l.nouns[0]
-	if t.Name == "pour" && lang.Tools[vessel] && b.passes(l) {
+	if t.Name == "pour" && lang.Tools[vessel] && b.passes(l) >= 0 {
 		return true
 	}
 	return vessel != "" && (t.Family == "separate" || t.Family == "cut" || t.Joins == "" && t.Family != "assemble") && (lang.Tools[vessel] || lang.Tools[b.text.low(n.upto-1)] || lang.Through[b.text.low(l.from)])
 }
 
-// passes tells whether the words before what a link ties say that something is passed through it: "in through a fork".
-func (b *bindings) passes(l link) bool {
+// passes is where the words of a link say that something is passed through what it ties, "in through a fork"; -1 where they do not.
+func (b *bindings) passes(l link) int {
 	for i := l.from; i < l.nouns[0].from; i++ {
 		if b.r.lang.Through[b.text.low(i)] {
-			return true
+			return i
 		}
 	}
-	return false
+	return -1
 }
 
 // offBody notes what something is taken off: a liquid that is skimmed, or a part of a body of which nothing else is known,

@@ -125,6 +125,9 @@ func (b *bindings) howWith(l link) string {
 	if b.text.is(upto, b.r.lang.Particles) && !b.text.opensThing(upto+1) || b.text.is(upto, b.r.lang.Uncovered) {
 		upto++
 	}
+	if at := b.passes(l); at > l.from {
+		return b.text.slice(at, upto) // "in through a fork"
+	}
 	return l.word + " " + b.text.slice(n.from, upto)
 }
 

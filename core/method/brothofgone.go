@@ -14,20 +14,25 @@ func (p *plan) brothOfGone(i int) bool {
 	return n.Is("reserve") && len(n.Inputs) == 1 && p.goneIn(n.Inputs[0])
 }
 
+// boilsTap tells whether something is cooked in an action in water from the tap.
+func (p *plan) boilsTap(at int) bool {
+	return p.graph.Nodes[at].Technique.Family == "wet heat" && p.fromTheTapBefore(at)
+}
+
+// rootOf is where what an action made comes from through work that is not done: the first before it that is done, or that
+// boiled it in water from the tap.
+func (p *plan) rootOf(at int) int {
+	for p.deeds[at].drop && !p.boilsTap(at) && len(p.graph.Nodes[at].Inputs) == 1 {
+		at = p.graph.Nodes[at].Inputs[0]
+	}
+	return at
+}
+
 // goneIn tells whether what an action made is what flesh was cooked in, in water from the tap, that is not cooked any
 // more.
 func (p *plan) goneIn(at int) bool {
-	for p.deeds[at].drop {
-		pot := &p.graph.Nodes[at]
-		if pot.Technique.Family == "wet heat" && p.fromTheTapBefore(at) {
-			return slices.ContainsFunc(pot.To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() })
-		}
-		if len(pot.Inputs) != 1 {
-			return false
-		}
-		at = pot.Inputs[0]
-	}
-	return false
+	at = p.rootOf(at)
+	return p.deeds[at].drop && p.boilsTap(at) && slices.ContainsFunc(p.graph.Nodes[at].To, func(line int) bool { return p.stand[line] != nil && p.stand[line].flesh() })
 }
 
 // meansGone tells whether references mean such a liquid.
@@ -56,10 +61,10 @@ func (p *plan) staysOf(refs []recipe.Ref) bool {
 		if at < 0 || !p.deeds[at].drop {
 			return false
 		}
-		for at >= 0 && p.deeds[at].drop && len(p.graph.Nodes[at].Inputs) == 1 {
+		for p.deeds[at].drop && len(p.graph.Nodes[at].Inputs) == 1 {
 			at = p.graph.Nodes[at].Inputs[0]
 		}
-		return !p.deeds[at].drop && p.graph.Nodes[at].Technique.Family == "wet heat" && p.fromTheTapBefore(at)
+		return !p.deeds[at].drop && p.boilsTap(at)
 	})
 }
 

@@ -80,6 +80,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.meantFor(t, r)
 	b.byWeight(c, r)
 	b.outcome(c, t, r)
+	b.keepsName(a)
 	b.remember(c, t, a)
 	return a, question
 }

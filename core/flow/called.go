@@ -126,6 +126,9 @@ func (b *bindings) ofTaken(t *thing) bool {
 // madeOfPart finds what was made of the part of the dish that a noun names: "the
 // kofta" of the list that bears the name.
 func (b *bindings) madeOfPart(n noun) *thing {
+	if len(n.words) > 1 {
+		return b.madeOfNamed(n)
+	}
 	if len(n.words) != 1 || len(b.dish.Components) < 2 {
 		return nil
 	}
@@ -146,6 +149,16 @@ func (b *bindings) madeOfPart(n noun) *thing {
 		return nil // "whisk in the grits" of the part "Grits", in which only water has boiled so far
 	}
 	return made
+}
+
+// madeOfNamed finds what was made of another part of the dish that bears the very name of a noun, which no line has: "the
+// chicken oil" of the list of that name.
+func (b *bindings) madeOfNamed(n noun) *thing {
+	c := slices.IndexFunc(b.partNames, func(name []string) bool { return slices.Equal(name, n.words) })
+	if c < 0 || c == b.comp || len(b.takes) > 0 || slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
+		return nil
+	}
+	return b.heaviest(func(t *thing, p portion) bool { return b.lines[p.line].comp == c && b.holder[p] == t }, func(t *thing) bool { return t.title == nil })
 }
 
 // goneAll tells whether all of what a noun names by a line has gone into something.

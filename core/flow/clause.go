@@ -216,7 +216,7 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 			return end
 		}
 	}
-	if p.dash(i-1) && p.is(i, p.lang.Subjects) {
+	if (p.dash(i-1) || p.mark(i-1, ":")) && p.is(i, p.lang.Subjects) {
 		if kind := p.telling(i, upto); kind != "" {
 			return p.asideTo(i, upto, kind) // "fry until brown - this takes 15 minutes"
 		}

@@ -74,8 +74,11 @@ func (b *bindings) fresh(n noun, i int) (s float64) {
 	if b.alone(portion{i, ""}) {
 		s += 0.2 // "an egg", of those that were fried, and not of that in the mince
 	}
-	if b.saysAmount(n, i) {
+	if b.saysAmount(n, i) && (b.lines[i].comp == b.ownPart() || b.leftOf(portion{i, ""}) > 0) {
 		s++ // "the 40 g butter", besides what is for the dish
+	}
+	if name := b.lines[i].name; len(name) > 1 && b.r.lang.Remains[last(name)] && last(name) != n.head() {
+		s -= 0.75 // "the chicken" is rather its breast than its skin
 	}
 	if f := b.lines[i].food; n.cut && f != nil && f.Tagged(larder.GroundSpice) {
 		s -= 1.5 // "slices of tomato and pepper"

@@ -1,6 +1,11 @@
 package flow
 
-import "yembra/core/larder"
+import (
+	"maps"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
 
 // notLadled is what a word for a liquid means of two things that have some of it: the pot, and not what a ladle of it went into.
 func (b *bindings) notLadled(n noun, t *thing) *thing {
@@ -51,3 +56,19 @@ func (b *bindings) strainsIt(n noun) *thing {
 
 // strainTechnique pours a liquid off what was in it.
 const strainTechnique = "strain"
+
+// keepsName leaves what something is strained into the name that it has: "strain the juices into the stock".
+func (b *bindings) keepsName(a *recipe.Action) {
+	made := b.byID(a.ID)
+	if made == nil || a.Technique != strainTechnique {
+		return
+	}
+	for _, r := range a.Into {
+		if r.Made == nil {
+			continue
+		}
+		if t := b.byID(*r.Made); t != nil {
+			maps.Copy(made.names, t.names)
+		}
+	}
+}

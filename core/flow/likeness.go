@@ -208,7 +208,9 @@ func (b *bindings) inGroup(f *larder.Food, kinds []string) bool {
 // fromTheTap tells whether a little of what every kitchen has is meant, and not what another part of the dish lists of
 // it: "a splash of water", beside the water of the dumplings; or once more what the list has for once: "the same water".
 func (b *bindings) fromTheTap(n noun, found []referent) bool {
-	if n.again && !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.leftOf(*r.portion) < 1 }) {
+	if n.again && !slices.ContainsFunc(found, func(r referent) bool {
+		return r.portion == nil || b.leftOf(*r.portion) < 1 && (b.lines[r.portion.line].comp == b.comp || !b.r.lang.Loose[n.head()])
+	}) {
 		return true
 	}
 	if !n.little || n.pointed || !b.r.lang.Loose[n.head()] || len(b.takes) > 0 {

@@ -95,6 +95,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 				u.clause.manner = append([]string{t.slice(begin, u.from)}, u.clause.manner...)
 			}
 		default:
+			b.tellsName(begin, u.from)
 			step.Asides = append(step.Asides, t.remark(begin, u.from))
 		}
 		done = max(done, u.upto)
@@ -106,6 +107,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		case u.question, u.clause != nil:
 			step.Questions = append(step.Questions, recipe.Question{Text: r.asks("work", t.slice(u.from, u.upto)), From: from, Upto: upto})
 		default:
+			b.tellsName(u.from, u.upto)
 			step.Asides = append(step.Asides, recipe.Aside{Kind: u.aside, From: from, Upto: upto})
 			if u.aside == recipe.Condition {
 				b.when = [2]int{u.from, u.upto}
@@ -113,6 +115,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		}
 	}
 	if begin, _ := t.between(done, len(t.words)); begin < len(t.words) {
+		b.tellsName(begin, len(t.words))
 		step.Asides = append(step.Asides, t.remark(begin, len(t.words)))
 	}
 	if b.named(step.Makes) {
@@ -167,6 +170,19 @@ func (b *bindings) named(name string) bool {
 	}
 	return true
 }
+
+// tellsName gives what is in hand the name that a remark tells: "this is your stock".
+func (b *bindings) tellsName(from, upto int) {
+	lang, t := b.r.lang, b.text
+	if upto-from < leastTold || upto-from > mostTold || b.focus == nil || !lang.Pronouns[t.low(from)] || !lang.Being[t.low(from+1)] || !lang.Pointing[t.low(from+2)] && !lang.Articles[t.low(from+2)] {
+		return
+	}
+	b.focus.names[t.low(upto-1)] = true
+}
+
+// leastTold and mostTold are how many words tell the name of a thing: "this is your stock", "this is the base for the sauce"
+// does not.
+const leastTold, mostTold = 4, 5
 
 // aside takes something out of the vessels it was made in: it waits beside them, and "the pan"
 // is another.

@@ -2,6 +2,7 @@ package larder
 
 import (
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 )
@@ -41,6 +42,17 @@ func filledIn(text string, figures ...float64) string {
 
 // Makings lists what can be made in which amounts.
 func (l *Larder) Makings() []Making { return l.makings }
+
+// BladeNeeds are the grams below which what is blended does not reach the blade.
+func (l *Larder) BladeNeeds() float64 {
+	least := 0.0
+	for i := range l.makings {
+		if slices.Contains(l.makings[i].Techniques, "blend") {
+			least = max(least, l.makings[i].Smallest)
+		}
+	}
+	return least
+}
 
 func (l *Larder) loadMakings(src Source) error {
 	return eachRow(src, "makings.csv", func(r row) {

@@ -186,12 +186,14 @@ func (p *plan) decideAlone(i int) {
 // setsAside tells whether the action at a place of a path puts a thing onto a plate or
 // rack until it is wanted again, and no oven takes it from there.
 func (p *plan) setsAside(path []int, at int) bool {
-	n := &p.graph.Nodes[path[at]]
+	return p.ontoPlate(path[at]) && at+1 < len(path) && p.graph.Nodes[path[at+1]].Technique.Heat == ""
+}
+
+// ontoPlate tells whether an action puts something onto nothing but a plate, a rack or a board.
+func (p *plan) ontoPlate(i int) bool {
+	n := &p.graph.Nodes[i]
 	words := larder.Words(n.Action.Vessel)
-	if len(n.Into) > 0 || len(words) == 0 || !p.l.Language().Receiving[words[len(words)-1]] {
-		return false
-	}
-	return at+1 < len(path) && p.graph.Nodes[path[at+1]].Technique.Heat == ""
+	return len(n.Into) == 0 && len(words) > 0 && p.l.Language().Receiving[words[len(words)-1]]
 }
 
 // takesVessel tells whether an action takes away nothing but the vessel that all is in.

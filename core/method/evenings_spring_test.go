@@ -18,7 +18,7 @@ func TestCardsOfASpring(t *testing.T) {
 			"mansaf", []string{"Add the tempeh to the soy yoghurt"}, []string{"the tempeh to the tempeh"},
 		},
 		"bread that was buttered has beside it what stands for butter": {
-			"plokkfiskur", []string{"Serve with rye bread and the cashew paste"}, []string{"greased"},
+			"plokkfiskur", []string{"Serve with rye bread and the tahini"}, []string{"greased"},
 		},
 		"nothing is turned where no piece lies": {
 			"chicken-paprikash", []string{"Cover and simmer for 20 minutes."}, []string{"turning it"},

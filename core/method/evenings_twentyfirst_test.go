@@ -61,7 +61,7 @@ func TestCardsOfAnEveningAfter(t *testing.T) {
 			"negimaki", []string{"Cut them.\n"}, []string{"beef"},
 		},
 		"nothing is kept of a cooking that is not done": {
-			"plokkfiskur", []string{"Little by little, add the soy drink and the vegetable stock"}, []string{"Keep the vegetable stock"},
+			"plokkfiskur", []string{"Little by little, add the cashew milk and the vegetable stock"}, []string{"Keep the vegetable stock"},
 		},
 		"the second of two comes first, and is no rest": {
 			"okra-soup", []string{"Blend the red peppers and the Scotch bonnets with the second onion."}, nil,

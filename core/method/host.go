@@ -87,11 +87,11 @@ func (p *plan) restsWithin(x part, at int) bool {
 // takesUp is how long things lie in a marinade at least; an estimate.
 const takesUp = 15.0
 
-// bakedWithin tells whether what an action made is in the oven, shared out, or set and turned in its pan, by the end of the
-// part.
+// bakedWithin tells whether what an action made is in the oven, shared out, strewn over a dish, or set and turned in its
+// pan, by the end of the part.
 func (p *plan) bakedWithin(x part, at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Action.Sided || p.laidIntoOven(k) || p.bakedWithin(x, k))
+		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Action.Sided || p.laidIntoOven(k) || p.laidOver(k, at) || p.bakedWithin(x, k))
 	})
 }
 
@@ -111,7 +111,7 @@ func (p *plan) onlyMarinated(at int) bool {
 	}
 	flesh := 0
 	for _, line := range p.subjects(at) {
-		if s := p.stand[line]; s != nil && s.flesh() {
+		if s := p.stand[line]; s != nil && s.inPieces() {
 			flesh++
 		} else if f := p.l.Food(p.line(line).FoodID()); !larder.Bathes(f) && !p.dusts(line) && !p.flavours(line) {
 			return false
@@ -174,7 +174,7 @@ func (p *plan) laidOut(n *flow.Node) bool {
 func (p *plan) onlyFlesh(n *flow.Node) bool {
 	return !slices.ContainsFunc(n.Holds, func(line int) bool {
 		s := p.stand[line]
-		return !p.c.fatLine(p.line(line)) && (s == nil || !s.flesh()) && !p.dusts(line)
+		return !p.c.fatLine(p.line(line)) && (s == nil || !s.inPieces()) && !p.dusts(line)
 	})
 }
 

@@ -96,3 +96,11 @@ func (w *writer) ofPlants(n *node, text string) bool {
 	}
 	return slices.ContainsFunc(strings.Fields(strings.ToLower(text)), func(word string) bool { return w.l.Language().Possessives[word] })
 }
+
+// crumbleUse is that of mince, or what is fried like it.
+const crumbleUse = "crumble"
+
+// inPieces tells whether a stand-in is for flesh that lies in pieces, through which nothing is stirred as through mince.
+func (s *standIn) inPieces() bool {
+	return s.flesh() && (s.chosen == nil || s.chosen.Use != crumbleUse)
+}

@@ -50,33 +50,64 @@ func (w *writer) madeGone(n *node, noun recipe.Noun) (string, bool) {
 		if r.Made == nil {
 			continue
 		}
-		k := w.nodeOf(*r.Made)
-		for k >= 0 && w.deeds[k].drop && len(w.graph.Nodes[k].Inputs) == 1 {
-			k = w.graph.Nodes[k].Inputs[0]
-		}
+		k := w.boiledFrom(w.nodeOf(*r.Made))
 		u := w.l.SmallUseFor(n.Technique, stockKind, "")
 		if k < 0 || u == nil || w.small == nil || !w.deeds[k].drop || !w.l.Language().Liquors[w.graph.Nodes[k].Action.Makes] && !w.boiledAlone(k) {
 			continue
 		}
 		use := *u
-		root := &w.graph.Nodes[k]
-		text := []rune(w.dish.Components[root.At.Component].Steps[root.At.Step].Text)
-		for _, p := range root.Action.Words.Phrases {
-			for _, x := range p.Nouns {
-				if mass := w.saidMass(string(text[x.From:min(x.Upto, len(text))])); x.Measured && mass > 0 {
-					use.Grams = mass
-				}
-			}
+		if mass := w.waterSaid(k); mass > 0 {
+			use.Grams = mass
 		}
-		return w.small(&use, n.Action)
+		text, ok := w.small(&use, n.Action)
+		if measure := w.slice(noun.From, noun.Name); ok && noun.Measured && !noun.Rest && strings.TrimSpace(measure) != "" {
+			text = w.measuredOff(measure, text) // "a litre of the stock"
+		}
+		return text, ok
 	}
 	return "", false
 }
 
-// boiledAlone tells whether an action boiled nothing of the list in water: the shells that were kept.
+// waterSaid is how much the words of an action, or of what led to it, say that there was of a liquid, 0 where they do not.
+func (w *writer) waterSaid(k int) float64 {
+	n := &w.graph.Nodes[k]
+	text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	for _, p := range n.Action.Words.Phrases {
+		for _, x := range p.Nouns {
+			if mass := w.saidMass(string(text[x.From:min(x.Upto, len(text))])); x.Measured && mass > 0 {
+				return mass
+			}
+		}
+	}
+	if len(n.Inputs) == 1 && w.boiledAlone(k) {
+		return w.waterSaid(n.Inputs[0])
+	}
+	return 0
+}
+
+// boiledFrom is where what an action made comes from through work that is not done: of several things that went together,
+// the water in which nothing of the list was boiled.
+func (w *writer) boiledFrom(k int) int {
+	for k >= 0 && w.deeds[k].drop && len(w.graph.Nodes[k].Inputs) > 0 && !w.boiledAlone(k) {
+		from := w.graph.Nodes[k].Inputs
+		if len(from) == 1 {
+			k = from[0]
+			continue
+		}
+		broth := slices.IndexFunc(from, func(in int) bool { at := w.boiledFrom(in); return w.deeds[at].drop && w.boiledAlone(at) })
+		if broth < 0 {
+			return k
+		}
+		k = from[broth]
+	}
+	return k
+}
+
+// boiledAlone tells whether an action boiled nothing of the list in water, but the fat it was fried in: the shells that were
+// kept.
 func (p *plan) boiledAlone(i int) bool {
 	n := &p.graph.Nodes[i]
-	return len(n.Holds) == 0 && n.Technique.Family == "wet heat" && p.fromTheTap(n)
+	return n.Technique.Family == "wet heat" && p.boilsTap(i) && !slices.ContainsFunc(n.Holds, func(line int) bool { return !p.c.fatLine(p.line(line)) })
 }
 
 // saidMass is the mass that words say of a liquid, 0 where they say none.

@@ -7,6 +7,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/measure"
 	"yembra/core/recipe"
 )
 
@@ -98,8 +99,25 @@ func (p *plan) asMuch(s *standIn) bool {
 			now += l.Mass()
 		}
 	}
-	return was == 0 || now == 0 || math.Abs(now/was-1) <= aboutAsMuch
+	return was == 0 || now == 0 || math.Abs(now/was-1) <= aboutAsMuch && !p.otherBulk(s)
 }
+
+// otherBulk tells whether a cup of a stand-in that runs weighs another amount by far than one of what it stands for, which
+// the list has by volume: grated cheese lies loosely.
+func (p *plan) otherBulk(s *standIn) bool {
+	a := s.was.Amount
+	if a == nil || !s.is(larder.Melted) {
+		return false
+	}
+	if d, known := measure.DimensionOf(a.Unit); !known || d != measure.Volume {
+		return false
+	}
+	ml := (a.Low + a.High) / 2 * measure.MillilitresOf(a.Unit, measure.Metric)
+	return ml > 0 && s.was.Mass() < loosely*ml
+}
+
+// loosely is the most that a millilitre of something in loose bits weighs, in grams; an estimate.
+const loosely = 0.7
 
 // aboutAsMuch is by what share amounts may differ that are measured alike; an estimate.
 const aboutAsMuch = 0.2

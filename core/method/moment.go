@@ -263,3 +263,12 @@ func (p *plan) leavesFire(nodes []int) bool {
 		return !p.deeds[at].drop && (n.Is("off-heat") || n.Technique.Family == "rest" && p.holdsMost(at))
 	})
 }
+
+// laidOver tells whether an action lays what another made over something, where nobody stirs it any more.
+func (p *plan) laidOver(k, at int) bool {
+	n := &p.graph.Nodes[k]
+	if len(n.Action.With) > 0 || !slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Made != nil && p.graph.Node(*r.Made) == at }) {
+		return false
+	}
+	return n.Technique.Family == "assemble" && n.Technique.Closes != "" || n.Technique.Joins == "yes" && p.liesOn(n)
+}

@@ -201,7 +201,7 @@ func (p *plan) leftBehind(line, i int) bool {
 // the fat it was fried in.
 func (p *plan) subjects(i int) []int {
 	n := &p.graph.Nodes[i]
-	dusted := (n.Technique.Family == "dry heat" || n.Technique.Family == "separate") && p.onlyDusted(n.To)
+	dusted := (n.Technique.Family == "dry heat" || n.Technique.Family == "separate" || p.ontoPlate(i)) && p.onlyDusted(n.To)
 	out := slices.DeleteFunc(slices.Clone(n.To), func(line int) bool {
 		if slices.Contains(n.Named, line) {
 			return false

@@ -25,7 +25,7 @@ func (p *plan) waterStays() {
 		}
 		first := slices.IndexFunc(chain, func(k int) bool {
 			o := &p.graph.Nodes[k]
-			return k > chain[water] && !p.deeds[k].drop && o.Technique.Joins == "yes" && p.putsIn(k)
+			return k > chain[water] && !p.deeds[k].drop && o.Technique.Joins == "yes" && p.putsIn(k) && slices.Contains(p.before(k), chain[water]) // and into that pot
 		})
 		if first >= 0 {
 			p.deeds[chain[first]].water = chain[water]

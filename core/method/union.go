@@ -30,7 +30,7 @@ func (w *writer) union(p recipe.Phrase, at int, objects []named) []named {
 			}
 			meant += mass * shareIn(p, w.refOf(line))
 			for i := range at {
-				if slices.Contains(w.graph.Nodes[i].Named, line) && w.graph.Nodes[i].At.Component == w.graph.Nodes[at].At.Component {
+				if !w.deeds[i].drop && slices.Contains(w.graph.Nodes[i].Named, line) && w.graph.Nodes[i].At.Component == w.graph.Nodes[at].At.Component {
 					before += mass * w.shareAt(line, i)
 				}
 			}

@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/language"
 	"yembra/core/larder"
+	"yembra/core/measure"
 )
 
 // bothParts takes a line apart that asks for two parts of one thing, each with its amount: "zest of 2
@@ -21,6 +22,9 @@ func (l *layout) bothParts(text string) []string {
 		return parts
 	}
 	if parts := l.animalBehind(text); parts != nil {
+		return parts
+	}
+	if parts := l.andAgain(text); parts != nil {
 		return parts
 	}
 	lang := l.reader.larder.Language()
@@ -48,6 +52,37 @@ func (l *layout) bothParts(text string) []string {
 		return []string{head, strings.Join(amount, " ") + " " + named + " " + part}
 	}
 	return []string{text}
+}
+
+// andAgain takes a line apart that asks for a second measure of its food, for other work: "2 tsp fish sauce, plus 1 tbsp
+// for the soup".
+func (l *layout) andAgain(text string) []string {
+	lang := l.reader.larder.Language()
+	words := strings.Fields(text)
+	for k := len(words) - 2; k > 1; k-- {
+		tail := strings.Join(words[k+1:], " ")
+		if !lang.Extras[strings.ToLower(words[k])] || lang.Articles[strings.ToLower(words[k+1])] || !l.quantityFirst(tail) {
+			continue
+		}
+		first, second := l.line(strings.TrimRight(strings.Join(words[:k], " "), " ,")), l.line(tail)
+		if first.Food == nil || first.Amount == nil || second.Food != nil || second.Amount == nil {
+			return nil
+		}
+		if d, known := measure.DimensionOf(second.Amount.Unit); !known || d == measure.Count {
+			return nil
+		}
+		said := words[k+1:]
+		at := slices.IndexFunc(said, func(w string) bool { return lang.Purpose[w] || lang.Prepositions[w] != "" })
+		switch {
+		case at < 0:
+			at = len(said)
+		case lang.Prepositions[said[at]] == "of":
+			return nil // "plus 2 tbsp of its juice"
+		}
+		again := append(slices.Clone(said[:at]), first.Name)
+		return []string{first.Text, strings.Join(append(again, said[at:]...), " ")}
+	}
+	return nil
 }
 
 // inAnother takes a line apart that puts one thing into an amount of another that comes from an animal:

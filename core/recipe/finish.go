@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"cmp"
 	"strings"
 	"unicode/utf8"
 )
@@ -24,7 +25,7 @@ func (l *layout) finish() Source {
 		}
 	}
 	if l.source.Yield == "" {
-		l.source.Yield = l.yieldInSteps()
+		l.source.Yield = cmp.Or(l.yieldInSteps(), l.yieldTold())
 	}
 	// Steps given before any list belong to the first part that has lines.
 	l.source.Sections = tidy(l.source.Sections)

@@ -164,7 +164,8 @@ func (l *layout) ingredientLike(b block) bool {
 		return known || line.Amount != nil
 	}
 	if line.Amount != nil {
-		return known && len(words) < 14
+		told := line.Food == nil && l.mode == before && strings.HasSuffix(b.text, ".") // "A soupy seafood rice for four."
+		return known && len(words) < 14 && !told
 	}
 	return known && (len(words) <= 6 || len(words) <= 9 && l.saysFor(b.text)) && (line.ToTaste || b.bullet || !strings.HasSuffix(b.text, "."))
 }

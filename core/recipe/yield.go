@@ -14,8 +14,8 @@ import (
 // yields are patterns of how recipes say for how many they are, put together from the words
 // of a language.
 type yields struct {
-	line, people, start, anywhere, after, cut, alone, numbers, title *regexp.Regexp
-	words                                                            *language.Lines
+	line, people, start, anywhere, after, cut, alone, numbers, title, told *regexp.Regexp
+	words                                                                  *language.Lines
 }
 
 func yieldsIn(words *language.Lines) yields {
@@ -35,6 +35,7 @@ func yieldsIn(words *language.Lines) yields {
 		alone:    pattern(`^\W*(?:%s)\W+(?:%s)(?:\s*(?:-|–|%s)\s*\d+)?\W*$`, language.Alternation(words.AloneYield), number, upto),
 		numbers:  pattern(`\b(\d+(?:\.\d+)?|%s)(?:\s*(?:-|–|%s)\s*(\d+))?`, language.Alternation(words.Figures.WholeNumbers()), upto),
 		title:    pattern(`[\s,–—-]+(?:(?:%s|%s) (%s)(?: (?:%s))?|(%s) (?:%s))\s*$`, for_, language.Alternation(words.EndsYield), number, eaters, number, eaters),
+		told:     pattern(`\b(?:%s) (%s)(?: (?:\p{L}+ )?(?:%s)\b|[^\s\p{L}\d]*$)`, for_, number, eaters),
 		words:    words,
 	}
 }
@@ -124,6 +125,17 @@ func (l *layout) yieldInSteps() string {
 			if at := strings.LastIndexAny(text, ".!"); at >= 0 && l.reader.yields.alone.MatchString(text[at+1:]) {
 				return strings.TrimSpace(text[at+1:])
 			}
+		}
+	}
+	return ""
+}
+
+// yieldTold finds for how many a dish is where only what is told of it above the list says it: "A soupy rice for four.",
+// "enough for six hungry people".
+func (l *layout) yieldTold() string {
+	for i, w := range l.waiting {
+		if m := l.reader.yields.told.FindStringSubmatch(w.text); m != nil && i > 0 {
+			return m[1]
 		}
 	}
 	return ""

@@ -161,7 +161,7 @@ func (x *bench) fill(a *Adaptation, comp *Component, s slot, line recipe.Line, d
 	}
 	for _, p := range chosen.Formula {
 		c.Lines = append(c.Lines, len(comp.Lines))
-		comp.Lines = append(comp.Lines, Line{Line: x.partLine(p, x.grams(s, chosen, p), line, len(chosen.Formula) == 1), From: &ref, Change: Swapped, Serves: Serves(x.larder, line.Preparation)})
+		comp.Lines = append(comp.Lines, Line{Line: x.partLine(p, x.grams(s, chosen, p), line, len(chosen.Formula) == 1), From: &ref, Change: Swapped, Serves: x.purpose(line)})
 	}
 	comp.Lines = append(comp.Lines, x.beside(line, &ref)...)
 	a.Swaps = append(a.Swaps, c)

@@ -115,8 +115,15 @@ func (x *bench) worthOf(sw *larder.Swap) float64 {
 
 // fuss weighs the work of making something of which only spoonfuls go in.
 func (x *bench) fuss(o *option) float64 {
-	return x.weights.FussPenalty * o.hands * max(0, 1-o.grams/x.original.Servings/x.worthOf(o.swap))
+	fuss := x.weights.FussPenalty * o.hands * max(0, 1-o.grams/x.original.Servings/x.worthOf(o.swap))
+	if least := x.larder.BladeNeeds(); o.grams < least && o.main != nil && o.main.Aisle == "nuts" && slices.ContainsFunc(o.swap.Prepare, func(s larder.Preparation) bool { return slices.Contains(s.Kit, blender) }) {
+		fuss += x.weights.BladePenalty * (1 - o.grams/least)
+	}
+	return fuss
 }
+
+// blender is the tool that some swaps are ground or blended with.
+const blender = "blender"
 
 // boosterCost weighs boosters: each for itself, and more where its food is nowhere
 // else in the dish.

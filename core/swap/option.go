@@ -111,7 +111,7 @@ const usualDensity = 0.6
 // it will be written.
 func (x *bench) grams(s slot, sw *larder.Swap, p larder.Part) float64 {
 	line := &x.dish.Components[s.component].Lines[s.line]
-	mass := x.massOf(line)
+	mass := x.massOf(line) * x.picked(&s, line)
 	food := x.larder.Food(p.Food)
 	most := x.larder.MostServed(food, p.Form).Most * x.original.Servings
 	grams := min(p.Grams*mass/sw.GramsPer(), most)

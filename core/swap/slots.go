@@ -205,3 +205,15 @@ func (s slot) noSwap(name string) string {
 	}
 	return texts.Say("swap.noSwapAllowedBy", strings.Join(rules, ", "))
 }
+
+// brothUses are those of bones that are boiled for what they give.
+var brothUses = []string{"stock", "pale-stock", "jelly"}
+
+// picked is the share of a bone that is eaten, where the meat is picked off it and it is not only boiled for what it gives.
+func (x *bench) picked(s *slot, line *recipe.Line) float64 {
+	f := x.larder.Food(line.FoodID())
+	if f == nil || f.Edible.When != larder.EatenStock || slices.Contains(brothUses, s.use.Name) {
+		return 1
+	}
+	return f.Edible.Share
+}

@@ -19,6 +19,8 @@ type Weights struct {
 	NewcomerPenalty float64
 	// FussPenalty weighs each minute of preparing what comes in by the spoon.
 	FussPenalty float64
+	// BladePenalty weighs what is ground or blended of which so little is wanted that it does not reach the blade.
+	BladePenalty float64
 	// FussGrams are the grams a serving that are worth a preparation of their own.
 	FussGrams float64
 	// FussLiquid is the same of a stock, in grams.
@@ -99,6 +101,7 @@ func UsualWeights() Weights {
 		BoosterPenalty:   0.5,
 		NewcomerPenalty:  1.5,
 		FussPenalty:      0.06,
+		BladePenalty:     2,
 		FussGrams:        25,
 		FussLiquid:       80,
 		SaltOverPenalty:  2,

@@ -60,7 +60,8 @@ func TestEveryWeightCounts(t *testing.T) {
 	var dishes []recipe.Dish
 	club(t, r, func(_ string, _ []string, d recipe.Dish) { dishes = append(dishes, d) })
 	dishes = append(dishes[:5], r.Read("Beef soup\nServes 1\n\n2 kg beef mince\n2 litres beef stock\n100 g butter\n200 ml double cream\n200 g anchovies\n300 g rice\n1 leek\n\nMethod\n1. Fry the mince in the butter. Add the stock, anchovies, rice and leek and simmer for 30 minutes. Stir in the cream.", measure.Metric),
-		r.Read("Cake\nServes 8\n\n100 g butter\n100 ml milk\n3 eggs\n200 ml whipping cream\n200 g flour\n150 g sugar\n2 tbsp honey\n\nMethod\n1. Cream the butter with the sugar and honey, beat in the eggs, fold in the flour and milk and bake for 30 minutes. Whip the cream and spread it over.", measure.Metric))
+		r.Read("Cake\nServes 8\n\n100 g butter\n100 ml milk\n3 eggs\n200 ml whipping cream\n200 g flour\n150 g sugar\n2 tbsp honey\n\nMethod\n1. Cream the butter with the sugar and honey, beat in the eggs, fold in the flour and milk and bake for 30 minutes. Whip the cream and spread it over.", measure.Metric),
+		r.Read("Bread\nServes 4\n\n4 slices rye bread\n1 tsp butter\n200 g radishes\n\nMethod\n1. Toast the bread, spread it with the butter and lay the radishes on.", measure.Metric))
 	usual := b.tried(t, dishes)
 	require.Equal(t, usual, NewBookWeighing(b.larder, UsualWeights()).tried(t, dishes))
 	var change func(of reflect.Value, name string, w *Weights)

@@ -77,6 +77,15 @@ func Serves(l *larder.Larder, preparation string) string {
 	return last
 }
 
+// purpose is what a line says at its end that it is for, or that there is more of it for: no paste of nuts
+// greases a tin.
+func (x *bench) purpose(original recipe.Line) string {
+	if more := x.more(original); strings.Contains(more, " ") && !x.fries(original) {
+		return more
+	}
+	return Serves(x.larder, original.Preparation)
+}
+
 // adding adds to words what they serve for.
 func adding(words, purpose string) string {
 	if purpose == "" || strings.HasSuffix(words, purpose) {

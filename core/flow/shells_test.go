@@ -1,0 +1,35 @@
+package flow
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// What is opened, shelled and beaten flat, and what the text calls by a name of its own.
+func TestShellsAndNames(t *testing.T) {
+	const mussels = "500 g mussels|150 ml white wine|1 leek|320 g rice"
+	const rolls = "600 g beef topside in 4 slices|4 gherkins|2 tbsp lard|1 litre stock"
+	hear(t, []way{
+		{"shells that open in a pan are steamed, and what is taken out of them is shelled", mussels, "Open the mussels in the wine for 4 minutes. Take most of them out of their shells.", []string{"a0 open/steam(0.0; with 0.1; 4-4 min)", "a1 take out/peel(0.9×@a0)"}},
+		{"slices are beaten flat, rolled and fastened", rolls, "Beat the slices of beef until thin. Lay a gherkin on each, roll up and fasten with a cocktail stick.", []string{"a0 beat/crush(0.0; until thin)", "a1 lay/place(0.1; into @a0)", "a2 roll up/roll-up(@a1)", "a3 fasten/tie(@a2; with 'cocktail stick)"}},
+		{"eggs are not", "3 eggs|100 ml milk", "Beat the eggs with the milk.", []string{"a0 beat/beat(0.0; with 0.1)"}},
+		{"a remark behind a colon tells a name, which what is strained in leaves it", mussels, "Simmer the leek in 1 litre of water and strain: this is your stock. Open the mussels in the wine and strain the juices into the stock. Cook the rice in the stock.", []string{"a0 simmer/simmer(0.2; with 'water)", "a1 strain/strain(@a0)", "a2 open/steam(0.0; with 0.1)", "a3 strain/strain(@a2; into @a1)", "a4 cook/cook(0.3; into @a3)", "remark: this is your stock"}},
+		{"the chicken is its flesh, and not its skin", "250 g chicken breast|50 g chicken skin|2 tbsp oil", "Fry the chicken in the oil. Render the skin and remove it. Serve the chicken.", []string{"a0 fry/fry(0.0; with 0.2)", "a1 render/render(0.1)", "a2 remove/remove(@a1)", "a3 serve/serve(@a0; with @a2)"}},
+		{"the fish is no head and bones", "1 fish head and bones|4 eel steaks|1 litre water", "Simmer the fish head and bones in the water and strain. Salt the fish.", []string{"a0 simmer/simmer(0.0; with 0.2)", "a1 strain/strain(@a0)", "a2 salt/season(0.1; with 'salt)"}},
+	})
+}
+
+// What another part of the dish made goes by the name of that part, and its lines by what is left of them.
+func TestAnotherPartByItsName(t *testing.T) {
+	d := read(t, "Noodles\nServes 2\n\nTopping\n250 g chicken breast, diced\n1 tbsp oil\n1 tsp soy sauce\n150 ml water\n\nGarlic oil\n4 tbsp oil\n3 cloves garlic\n\nNoodles\n200 g noodles\n1 head pak choi\n2 tsp soy sauce\n1 spring onion\n1 lettuce\n\n1. Garlic oil: heat the oil and fry the garlic.\n2. Topping: fry the chicken in the oil, add the soy sauce and the water and simmer for 10 minutes.\n3. Cook the noodles in boiling water for 2 minutes. Blanch the pak choi in the same water. Drain.\n4. In each bowl mix 1 tbsp garlic oil with 1 tsp soy sauce. Add the noodles and toss. Top with the chicken, the pak choi, lettuce and spring onion.")
+	steps := d.Components[2].Steps
+	require.Len(t, steps, 2)
+	blanch := steps[0].Actions[1]
+	require.NotNil(t, blanch.With[0].Named, "water from the tap, and not that of the topping")
+	mix := steps[1].Actions[0]
+	require.NotNil(t, mix.To[0].Made)
+	require.Equal(t, "c1.s0.a1", *mix.To[0].Made)
+	require.Equal(t, "components[2].lines[2]", *mix.With[0].Line)
+	require.InDelta(t, 1, mix.With[0].Share, 0.01, "in each of two bowls")
+}

@@ -1,0 +1,37 @@
+package method
+
+import "testing"
+
+// What went wrong on cards of a hash, a chowder, a soup of beans and others, each with what the rules that mended it now
+// give.
+func TestCardsOfAnAutumn(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"the fish is the steaks, and not the head in the stock": {
+			"caldillo", []string{"Season the mushroom fillets with lemon juice", "Lay the mushroom fillets on top"}, []string{"for 20 minutes. Strain"},
+		},
+		"what was not browned is not laid on a plate, whatever it was rubbed with": {
+			"chicken-orzo", []string{"the walnut crumbs, from above, plus extra to serve", "over a medium-high heat.\nAdd the leek"}, []string{"Transfer to a plate"},
+		},
+		"what seasons goes into mince, and not under a crust": {
+			"fennel-sausage-gratin", []string{"until well browned.\nWork the miso in.\nSpread the fennel"}, []string{"golden.\nWork the miso in"},
+		},
+		"a cup of what runs is no cup of what is grated": {
+			"enchilada-casserole", []string{"half of the remaining sauce and half of the cashew melt"}, []string{"1 cup of the cashew"},
+		},
+		"slices that are beaten are rolled, and what stands for them is not beaten": {
+			"zrazy", []string{"Salt and pepper the double tofu skin and spread with the mustard", "roll up tightly and fasten"}, []string{"Beat the"},
+		},
+		"the oil of a part by its name, and a topping of flesh and not of skin": {
+			"bakmi-ayam", []string{"1 tbsp puffed rice oil with 1 tsp soy sauce", "Top with the mushrooms and tempeh, the pak choi", "Blanch the pak choi in the same water"}, []string{"Top with the puffed rice"},
+		},
+		"the meat of a hock is eaten, and water goes into the pot of the beans": {
+			"bean-hock-soup", []string{"250 g tempeh, finely diced, steamed", "then add the chopped garlic and rosemary and cook 2 minutes longer", "and cover with 2.5 litres of cold water. Simmer for another hour"}, []string{"Lift out"},
+		},
+		"a stock that was told of by its name stays one, and of what stands for several each gets some": {
+			"arroz-de-marisco", []string{"1.5 litres vegetable stock", "pour in a litre of the hot vegetable stock", "Add some of the mushroom discs", "Fold in the rest of the mushroom discs"}, []string{"hot dry white wine", "Open some"},
+		},
+		"a second measure of a thing is a line of its own": {
+			"gaeng-jued", []string{"pepper and some of the seaweed seasoning", "Season with the rest of the seaweed seasoning"}, []string{"tablespoon of seaweed"},
+		},
+	})
+}

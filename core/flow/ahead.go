@@ -19,7 +19,7 @@ func (t *text) preparesVessel(i int) bool {
 // cutInto tells how far words reach that say between the things of a list how one of them was cut:
 // "the butter, cut into cubes, and the cheese"; 0 where they do not.
 func (t *text) cutInto(i int) int {
-	if _, n := t.verb(i, language.Past); n == 0 || !t.mark(i-1, ",") || !t.takesShape(i+1) && !t.inShape(i+1) {
+	if _, n := t.verb(i, language.Past); n == 0 || !t.mark(i-1, ",") && !t.andDone(i) || !t.takesShape(i+1) && !t.inShape(i+1) {
 		return 0
 	}
 	end := i + 1
@@ -35,6 +35,15 @@ func (t *text) cutInto(i int) int {
 		}
 	}
 	return 0
+}
+
+// andDone tells whether a word goes on from how the thing before it was prepared: "the potatoes, peeled and cut into dice".
+func (t *text) andDone(i int) bool {
+	if !t.conj(i-1) || !t.mark(i-3, ",") {
+		return false
+	}
+	_, n := t.verb(i-2, language.Past)
+	return n > 0
 }
 
 // inShape tells whether the pieces follow in which something is cut: "in chunks".

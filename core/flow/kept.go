@@ -223,6 +223,9 @@ func (b *bindings) fatOfTaken(n noun, found []referent) bool {
 // fatOfFlesh tells whether a noun means the fat that ran out of flesh which is in the pan: "the chorizo oil", and not that
 // of the list.
 func (b *bindings) fatOfFlesh(n noun) bool {
+	if b.givenOff(n) && b.r.lang.Fats[n.head()] {
+		return true // "the fat they have released"
+	}
 	if !b.r.lang.Fats[n.head()] || len(n.words) < 2 || slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
 		return false
 	}

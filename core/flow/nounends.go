@@ -131,8 +131,16 @@ func (t *text) relative(i int) int {
 	if t.is(i, t.lang.Pointing) && t.lang.Pronouns[t.low(i)] {
 		i++ // "that"
 	}
-	if !t.is(i, t.lang.Subjects) || t.is(i, t.lang.Pronouns) {
+	if !t.is(i, t.lang.Subjects) {
 		return 0
+	}
+	if t.is(i, t.lang.Pronouns) {
+		if !t.lang.Liquors[t.low(i-1)] && !t.lang.Remains[t.low(i-1)] {
+			return 0
+		}
+		if t.lang.Being[t.low(i+1)] {
+			i++ // "the fat they have released"
+		}
 	}
 	_, n := t.verb(i+1, language.Past)
 	if n == 0 {

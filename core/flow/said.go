@@ -21,7 +21,7 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 	}
 	out.From, out.Upto = b.text.span(n.from, upto)
 	out.Name, _ = b.text.span(b.nameFrom(n), n.upto-n.bare)
-	if n.behind[1] > 0 && b.text.mark(n.behind[0], ",") {
+	if n.behind[1] > 0 && (b.text.mark(n.behind[0], ",") || b.givenOff(n)) {
 		from, _ := b.text.span(n.behind[0], n.behind[0]+1)
 		_, upto := b.text.span(n.behind[1]-1, n.behind[1])
 		out.Behind = [2]int{from, upto}
@@ -49,6 +49,9 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 	}
 	b.phrase.Nouns = append(b.phrase.Nouns, out)
 	b.phrase.Upto = out.Upto
+	if b.givenOff(n) {
+		b.phrase.Upto = out.Behind[1]
+	}
 }
 
 // said notes where the text speaks of the parts of an action.
@@ -93,4 +96,9 @@ func (c *clause) aim() [2]int {
 		}
 	}
 	return [2]int{}
+}
+
+// givenOff tells whether it is said behind a noun that something gave it off: "the juices it has released".
+func (b *bindings) givenOff(n noun) bool {
+	return n.behind[1] > n.behind[0] && b.r.lang.Pronouns[b.text.low(n.behind[0])]
 }

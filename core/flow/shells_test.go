@@ -17,6 +17,9 @@ func TestShellsAndNames(t *testing.T) {
 		{"a remark behind a colon tells a name, which what is strained in leaves it", mussels, "Simmer the leek in 1 litre of water and strain: this is your stock. Open the mussels in the wine and strain the juices into the stock. Cook the rice in the stock.", []string{"a0 simmer/simmer(0.2; with 'water)", "a1 strain/strain(@a0)", "a2 open/steam(0.0; with 0.1)", "a3 strain/strain(@a2; into @a1)", "a4 cook/cook(0.3; into @a3)", "remark: this is your stock"}},
 		{"the chicken is its flesh, and not its skin", "250 g chicken breast|50 g chicken skin|2 tbsp oil", "Fry the chicken in the oil. Render the skin and remove it. Serve the chicken.", []string{"a0 fry/fry(0.0; with 0.2)", "a1 render/render(0.1)", "a2 remove/remove(@a1)", "a3 serve/serve(@a0; with @a2)"}},
 		{"the fish is no head and bones", "1 fish head and bones|4 eel steaks|1 litre water", "Simmer the fish head and bones in the water and strain. Salt the fish.", []string{"a0 simmer/simmer(0.0; with 0.2)", "a1 strain/strain(@a0)", "a2 salt/season(0.1; with 'salt)"}},
+		{"fat that something has released is no fat of the list", "250 g sausages|2 tbsp lard|1 onion|500 ml stock", "Fry the onion in the lard and pour in the stock. Brown the sausages in a dry pan and add them to the pot together with the fat they have released.", []string{"a0 fry/fry(0.2; with 0.1)", "a1 pour in/pour(0.3; into @a0)", "a2 brown/brown(0.0)", "a3 add/add(@a2; with 'fat; into @a1)"}},
+		{"what was peeled and cut stands in the list", "1 kg potatoes|3 cloves of garlic|500 ml stock", "Add the potatoes, peeled and cut into 2 cm dice, the garlic, crushed, and the stock. Cover.", []string{"a0 add/add(0.0, 0.1, 0.2)", "a1 cover/cover(@a0)"}},
+		{"sugar that is rained in", "2 egg whites|80 g sugar", "Whisk the whites. Rain the sugar into the whites.", []string{"a0 whisk/whisk(0.0)", "a1 rain/add(0.1; into @a0)"}},
 	})
 }
 

@@ -66,7 +66,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 			moved[of] = true
 			return []int{of}
 		}
-		if r.Share <= littleOfIt && (t.graph.Nodes[from].Technique.Heat != "" || larder.Pours(t.food(of))) {
+		if r.Share <= littleOfIt && (t.graph.Nodes[from].Technique.Heat != "" || larder.Pours(t.food(of)) || n.Is("mash", "crush")) {
 			return []int{of} // "two ladles of the beans", of a pot with more in it; spoons of a marinade, without what lies in it
 		}
 	}

@@ -27,11 +27,17 @@ func (b *bindings) content(vessel string) *thing {
 			return t
 		}
 	}
+	cooks := func(t *thing) bool {
+		return t.heated && !t.taken && !t.putBy && !b.goesIn(t) && t.comp == b.comp && b.open(t)
+	}
+	if named && slices.ContainsFunc(b.things, func(t *thing) bool { return pots[t.vessel] && b.goesIn(t) }) {
+		// "brown the sausages in a dry pan and add them to the pot", in which the potatoes cook
+		if pot := b.latest(func(t *thing) bool { return t.liquid && t.vessel == "" && cooks(t) }); pot != nil {
+			return pot
+		}
+	}
 	if !named && b.base != nil && b.goesIn(b.base) {
 		// "melt the lard and pour it into the pot", in which the beans simmer
-		cooks := func(t *thing) bool {
-			return t.heated && !t.taken && !t.putBy && !b.goesIn(t) && t.comp == b.comp && b.open(t)
-		}
 		if pot := b.latest(func(t *thing) bool { return t.liquid && cooks(t) }); pot != nil {
 			return pot
 		}

@@ -33,5 +33,17 @@ func TestCardsOfAnAutumn(t *testing.T) {
 		"a second measure of a thing is a line of its own": {
 			"gaeng-jued", []string{"pepper and some of the seaweed seasoning", "Season with the rest of the seaweed seasoning"}, []string{"tablespoon of seaweed"},
 		},
+		"what a sausage has given off goes with it, and a mash is of the potatoes": {
+			"bramborovy-gulas", []string{"Add the bean sausage to the pot."}, []string{"they have released", "both sides", "lentil mince"},
+		},
+		"what was sliced before is laid on by its name": {
+			"beef-grape-salad", []string{"Arrange the mushroom slices on top, spoon over"}, []string{"Arrange on top"},
+		},
+		"sugar is rained into what is whipped": {
+			"topfenstrudel", []string{"Rain the rest of the sugar into the whipped aquafaba and whisk until glossy.", "sunflower cream, semolina and raisins.\nRain"}, []string{"Add the icing sugar", "yolks"},
+		},
+		"smoked sausage that is crumbled keeps its smoke": {
+			"breakfast-burritos", []string{"Put the smoky lentil crumble into a non-stick frying pan"}, []string{"soy mince"},
+		},
 	})
 }

@@ -23,6 +23,11 @@ func (l *layout) beforeRecipe(b block) {
 	for first > 0 && !l.waiting[first].blank && (l.listLike(l.waiting[first-1]) || first > 1 && l.countsFood(l.waiting[first-1])) {
 		first--
 	}
+	for k := first - 1; k >= 0 && !l.waiting[k+1].blank; k-- {
+		if l.quantityFirst(l.waiting[k].text) && l.ingredientLike(l.waiting[k]) {
+			first = k // with what no one knows in between
+		}
+	}
 	if first == 0 && l.titles(l.waiting) {
 		first = 1
 	}

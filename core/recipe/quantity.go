@@ -120,11 +120,12 @@ func (c *cursor) measured(q *quantity, s measure.Span) {
 func (c *cursor) bareUnit() (measure.Unit, bool) {
 	start := c.At
 	u, ok := c.unit()
-	if ok && c.In(0, c.words.Each) && c.In(1, c.words.Of) {
-		c.At++ // "a handful each of mint and dill"
+	each := ok && c.In(0, c.words.Each)
+	if each {
+		c.At++ // "a handful each of mint and dill", "handful each mint and dill"
 	}
-	if ok && c.In(0, c.words.Of) && (countUnit(u) || u == measure.Pinch || u == measure.Dash || u == measure.Glug || u == measure.Teaspoon) {
-		c.At++
+	if ok && (each || c.In(0, c.words.Of)) && (countUnit(u) || u == measure.Pinch || u == measure.Dash || u == measure.Glug || u == measure.Teaspoon) {
+		c.Skip(c.words.Of)
 		return u, true
 	}
 	c.At = start

@@ -64,7 +64,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 			if food != nil {
 				s.kind = food.Kind
 			}
-			if minced := (s.use.Name == "crumble" || s.use.Name == "shape") && food != nil && (food.Animal == larder.Meat || food.Animal == larder.Poultry); minced {
+			if minced := (s.use.Name == "crumble" || s.use.Name == "shape") && food != nil && (food.Animal == larder.Meat || food.Animal == larder.Poultry) && !b.doesRight(food, s.use.Name); minced {
 				s.kind = "mince"
 			}
 			if s.why == "" && (food.Origin != larder.Mixed || !slices.Contains(mixedKinds, food.Kind)) {
@@ -85,6 +85,12 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 		}
 	}
 	return out
+}
+
+// doesRight tells whether the book has something that is right for a food's own kind in a use: smoked sausage that is
+// crumbled, which is more than mince.
+func (b *Book) doesRight(f *larder.Food, use string) bool {
+	return slices.ContainsFunc(b.larder.Swaps(), func(s *larder.Swap) bool { return slices.Contains(s.Serves, f.Kind) && slices.Contains(s.Rightly(), use) })
 }
 
 // knowsBetter tells whether the book has something for a food that may hold an animal: a curry

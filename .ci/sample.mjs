@@ -37,7 +37,8 @@ execFileSync('go', ['run', gremlins, 'unleash', '--dry-run', '--silent', '--outp
 const commit = execFileSync('git', ['log', '-1', '--format=%h', '--', folder], { cwd: copy, encoding: 'utf8' }).trim()
 const all = JSON.parse(readFileSync(listed, 'utf8')).files.flatMap((f) => f.mutations.map((m) => ({ ...m, file: join(folder, basename(f.file_name)) })))
 const name = (m) => `${m.file}:${m.line}:${m.column} ${m.type}`
-const drawn = all.filter((m) => m.status === 'RUNNABLE').sort((a, b) => order(name(a)) - order(name(b))).slice(0, Number(many))
+const here = all.filter((m) => m.status === 'RUNNABLE' && existsSync(join(copy, m.file))) // what lies in a folder below is another package
+const drawn = here.sort((a, b) => order(name(a)) - order(name(b))).slice(0, Number(many))
 
 const record = join(out, `sample-${folder.replace(/^\.\//, '').replaceAll('/', '-')}.${commit}.txt`)
 const known = new Map(existsSync(record) ? readFileSync(record, 'utf8').trim().split('\n').map((l) => l.split(' = ')) : [])

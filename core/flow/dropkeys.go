@@ -9,6 +9,7 @@ import (
 
 // objects binds what the verb is done to.
 func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
+	b.allOfPart(c, t, r.action.ID)
 	r.several = len(c.objects) > 0 && c.objects[0].plural
 	for k, n := range c.objects {
 		if k == 0 || b.apartInText(c.objects[k-1].upto, n.from) {

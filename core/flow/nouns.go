@@ -129,10 +129,7 @@ func (b *body) pastDescription(i int) int {
 		at++
 	}
 	if _, n := b.verb(at, language.Past); n > 0 && (b.mark(at+1, ",") || b.conj(at+1) || b.ends(at+1, b.upto)) && !b.opensThing(at+1) {
-		if end := b.cutInto(at + 2); end > 0 && b.conj(at+1) {
-			return end // "the potatoes, peeled and cut into dice, the garlic"
-		}
-		return at + 1
+		return max(at+1, b.cutInto(at+2)) // "the potatoes, peeled and cut into dice, the garlic"
 	}
 	if end := b.cutInto(at); end > 0 {
 		return end

@@ -19,6 +19,7 @@ func TestShellsAndNames(t *testing.T) {
 		{"the fish is no head and bones", "1 fish head and bones|4 eel steaks|1 litre water", "Simmer the fish head and bones in the water and strain. Salt the fish.", []string{"a0 simmer/simmer(0.0; with 0.2)", "a1 strain/strain(@a0)", "a2 salt/season(0.1; with 'salt)"}},
 		{"fat that something has released is no fat of the list", "250 g sausages|2 tbsp lard|1 onion|500 ml stock", "Fry the onion in the lard and pour in the stock. Brown the sausages in a dry pan and add them to the pot together with the fat they have released.", []string{"a0 fry/fry(0.2; with 0.1)", "a1 pour in/pour(0.3; into @a0)", "a2 brown/brown(0.0)", "a3 add/add(@a2; with 'fat; into @a1)"}},
 		{"what was peeled and cut stands in the list", "1 kg potatoes|3 cloves of garlic|500 ml stock", "Add the potatoes, peeled and cut into 2 cm dice, the garlic, crushed, and the stock. Cover.", []string{"a0 add/add(0.0, 0.1, 0.2)", "a1 cover/cover(@a0)"}},
+		{"oil is poured off without what was fried in it", "1 kg chicken|200 ml oil|1 onion|150 ml passata", "Fry the chicken in the oil. Drain. Pour off all but 4 tbsp of the oil. Fry the onion in it, add the passata, half cover and simmer for 5 minutes.", []string{"a0 fry/fry(0.0; with 0.1)", "a1 drain/drain(@a0)", "a2 pour off/pour(@a0)", "a3 fry/fry(0.2; with @a2)", "a4 add/add(0.3; into @a3)", "a5 half cover/cover(@a4)", "a6 simmer/simmer(@a5; 5-5 min)"}},
 		{"sugar that is rained in", "2 egg whites|80 g sugar", "Whisk the whites. Rain the sugar into the whites.", []string{"a0 whisk/whisk(0.0)", "a1 rain/add(0.1; into @a0)"}},
 	})
 }
@@ -35,4 +36,22 @@ func TestAnotherPartByItsName(t *testing.T) {
 	require.Equal(t, "c1.s0.a1", *mix.To[0].Made)
 	require.Equal(t, "components[2].lines[2]", *mix.With[0].Line)
 	require.InDelta(t, 1, mix.With[0].Share, 0.01, "in each of two bowls")
+}
+
+// An order that opens a part and names nothing means all that the part lists; not one in the middle of a step.
+func TestAnOrderWithoutAThingOpensAPart(t *testing.T) {
+	d := read(t, "Chicken\nServes 4\n\n1 kg chicken pieces\n200 ml passata\n\nGrind to a paste: 15 dried chillies, 6 shallots, 4 cloves garlic\n\nMethod\n1. Fry the paste. Stir in the passata and the chicken and simmer for 20 minutes.")
+	require.Equal(t, "Paste", d.Components[1].Name)
+	grind := d.Components[1].Steps[0].Actions[0]
+	require.Equal(t, "grind", grind.Technique)
+	require.Len(t, grind.To, 3)
+	require.Equal(t, "c1.s0.a0", *d.Components[0].Steps[0].Actions[0].To[0].Made)
+	caramel := read(t, "Custard\nServes 4\n\nCaramel\n100 g sugar\n2 tbsp water\n\nCustard\n500 ml milk\n4 eggs\n\nMethod\n1. Boil the sugar and water until amber. Pour into ramekins and swirl. Heat the milk. Whisk the eggs and pour on the milk.")
+	for _, c := range caramel.Components {
+		for _, s := range c.Steps {
+			for _, a := range s.Actions {
+				require.Less(t, len(a.To), 3, a.Verb)
+			}
+		}
+	}
 }

@@ -2,6 +2,7 @@ package flow
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/language"
 	"yembra/core/larder"
@@ -65,6 +66,31 @@ func (b *bindings) unbegun(c int) bool {
 		}
 	}
 	return whole > 1 && whole >= begun
+}
+
+// allOfPart lets an order that opens a part with a name, and says nothing of what it is done to, mean all that the part
+// lists: "Grind to a paste.", of the spices.
+func (b *bindings) allOfPart(c *clause, t *larder.Technique, id string) {
+	if len(c.objects)+len(c.links) > 0 || !strings.HasSuffix(id, ".a0") || c.repeats || c.going || t.Needs != "object" || len(b.takes) > 0 || len(b.dish.Components) < 2 || b.dish.Components[b.comp].Name == "" {
+		return
+	}
+	if t.Joins == "yes" || !slices.Contains([]string{"mix", "machine", "dough"}, t.Family) && (t.Family != "cut" || c.makes == "") {
+		return
+	}
+	whole := 0
+	for i := range b.lines {
+		if b.lines[i].comp != b.comp {
+			continue
+		}
+		if !b.touched(i) {
+			whole++
+		} else if t := b.held(portion{i, ""}); t == nil || t.title == nil || !b.open(t) {
+			return // but what is prepared aside waits for this
+		}
+	}
+	if whole > 1 {
+		c.objects = []noun{{from: c.from, upto: c.from, words: []string{b.r.lang.Writing.Everything}, pointed: true}}
+	}
 }
 
 // forOtherWork tells whether a line says that it is for a work of its own: "butter for frying".

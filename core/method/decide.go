@@ -173,6 +173,8 @@ func (p *plan) decideAlone(i int) {
 			return
 		case r.Then == larder.CarryDrop:
 			d.drop, d.whys = true, append(d.whys, r.Why)
+		case r.Then == larder.CarrySay && p.strewnOver(i):
+			return
 		case r.Then == larder.CarrySay:
 			d.say, d.whys = r.Does(), append(d.whys, r.Why)
 			return
@@ -181,6 +183,15 @@ func (p *plan) decideAlone(i int) {
 			return
 		}
 	}
+}
+
+// strewnOver tells whether something of the cook's own is strewn over what an action works on, which takes no other verb for
+// that: "sprinkle with the oregano", of what the melt lies on.
+func (p *plan) strewnOver(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Family == "assemble" && n.Technique.Closes == larder.ClosesLast && slices.ContainsFunc(n.With, func(line int) bool {
+		return slices.Contains(n.Named, line) && p.stand[line] == nil
+	})
 }
 
 // setsAside tells whether the action at a place of a path puts a thing onto a plate or

@@ -132,9 +132,12 @@ func (w *writer) pointsTo(a *recipe.Action, own *clause) []edit {
 	var out []edit
 	for _, p := range a.Words.Phrases {
 		for _, noun := range p.Nouns {
-			first, _, _ := strings.Cut(w.slice(noun.From, noun.Upto), " ")
-			if was != now && p.Role != "to" && strings.EqualFold(first, from) {
-				out = append(out, edit{noun.From, noun.From + utf8.RuneCountInString(first), to})
+			said := w.slice(noun.From, noun.Upto)
+			for _, word := range strings.Fields(said)[:min(2, len(strings.Fields(said)))] { // "its marinade", "all its marinade"
+				if was != now && p.Role != "to" && strings.EqualFold(word, from) {
+					at := noun.From + utf8.RuneCountInString(said[:strings.Index(said, word)])
+					out = append(out, edit{at, at + utf8.RuneCountInString(word), to})
+				}
 			}
 		}
 	}

@@ -45,5 +45,17 @@ func TestCardsOfAnAutumn(t *testing.T) {
 		"smoked sausage that is crumbled keeps its smoke": {
 			"breakfast-burritos", []string{"Put the smoky lentil crumble into a non-stick frying pan"}, []string{"soy mince"},
 		},
+		"pastry without an amount above a list is of the list": {
+			"tourtiere-crimped", []string{"Pastry for a double crust 23 cm pie", "Line a pie plate with half of the pastry"}, nil,
+		},
+		"all their marinade": {
+			"dak-galbi", []string{"lay the mushrooms and tempeh with all their marinade on top"}, []string{"all its"},
+		},
+		"a herb is strewn over what has melted": {
+			"pizzaiola", []string{"sprinkle with the rest of the oregano"}, []string{"spoon with"},
+		},
+		"a paste that is listed in a row with its order, and flesh that goes in where it was to go back": {
+			"ayam-masak-merah", []string{"Grind to a paste.", "Fry the spice paste slowly in it with the whole spices and lemongrass", "Add the mushrooms and tempeh, add the coconut milk, half cover"}, []string{"Add the cinnamon", "Add the miso"},
+		},
 	})
 }

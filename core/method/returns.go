@@ -107,9 +107,16 @@ func (p *plan) neverLeft(i int) bool {
 	return false
 }
 
-// comesFrom tells whether an action works on what another made.
+// comesFrom tells whether an action works on what another made, and not on no more than fat that was poured off it.
 func (p *plan) comesFrom(at, from int) bool {
-	return at == from || slices.ContainsFunc(p.graph.Nodes[at].Inputs, func(in int) bool { return p.comesFrom(in, from) })
+	if at == from {
+		return true
+	}
+	n := &p.graph.Nodes[at]
+	if n.Is("pour") && len(n.Into)+len(n.With) == 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) }) {
+		return false
+	}
+	return slices.ContainsFunc(n.Inputs, func(in int) bool { return p.comesFrom(in, from) })
 }
 
 // divided says how much of a stand-in is meant where some of what it stands for was kept back for later by work that is not

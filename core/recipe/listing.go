@@ -24,8 +24,8 @@ func (l *layout) beforeRecipe(b block) {
 		first--
 	}
 	for k := first - 1; k >= 0 && !l.waiting[k+1].blank; k-- {
-		if l.quantityFirst(l.waiting[k].text) && l.ingredientLike(l.waiting[k]) {
-			first = k // with what no one knows in between
+		if w := l.waiting[k]; l.quantityFirst(w.text) && l.ingredientLike(w) || k > 0 && !w.heading && !w.leads && !namesAPart(w) && l.line(w.text).Food != nil {
+			first = k // with what no one knows in between; "pastry for a double crust" is one of them
 		}
 	}
 	if first == 0 && l.titles(l.waiting) {

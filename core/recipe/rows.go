@@ -262,8 +262,16 @@ func (l *layout) wholePart(name string, items []string) {
 	if l.row != nil && l.current == l.row {
 		before = l.beforeRow // of several rows, that before the first
 	}
+	order := ""
+	if words := strings.Fields(name); len(words) > 1 && l.opensWithVerb(name) && l.reader.larder.Language().Products[strings.ToLower(words[len(words)-1])] {
+		order, name = name, larder.Capital(words[len(words)-1]) // "Grind to a paste: 15 chillies, 6 shallots"
+	}
 	l.openPart(name)
 	l.rowItems(items)
+	if order != "" {
+		l.steps++
+		l.current.Steps, l.current.Order = append(l.current.Steps, order+"."), append(l.current.Order, l.steps)
+	}
 	l.row, l.beforeRow = l.current, before
 }
 

@@ -90,7 +90,9 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 // doesRight tells whether the book has something that is right for a food's own kind in a use: smoked sausage that is
 // crumbled, which is more than mince.
 func (b *Book) doesRight(f *larder.Food, use string) bool {
-	return slices.ContainsFunc(b.larder.Swaps(), func(s *larder.Swap) bool { return slices.Contains(s.Serves, f.Kind) && slices.Contains(s.Rightly(), use) })
+	return slices.ContainsFunc(b.larder.Swaps(), func(s *larder.Swap) bool {
+		return slices.Contains(s.Serves, f.Kind) && slices.Contains(s.Rightly(), use)
+	})
 }
 
 // knowsBetter tells whether the book has something for a food that may hold an animal: a curry

@@ -144,7 +144,7 @@ func (b *bindings) animal(n noun) []referent {
 	}
 	var found []referent
 	for i := range b.lines {
-		if f := b.lines[i].food; f != nil && f.Animal == class && b.lines[i].line.Origin == larder.FromAnimal && !b.r.lang.Extracts[f.Kind] && !b.otherDairy(n, f) {
+		if f := b.lines[i].food; f != nil && f.Animal == class && b.lines[i].line.Origin == larder.FromAnimal && !b.r.lang.Extracts[f.Kind] && !b.otherDairy(n, f) && !b.cutOfMince(n, i) {
 			found = append(found, referent{portion: &portion{i, ""}})
 		}
 	}
@@ -153,6 +153,16 @@ func (b *bindings) animal(n noun) []referent {
 	}
 	return found
 }
+
+// cutOfMince tells whether a noun is the word for a cut, and a line is of mince that is not called so: "the thick ribs" of
+// cabbage leaves.
+func (b *bindings) cutOfMince(n noun, i int) bool {
+	head := n.head()
+	return b.lines[i].food.Kind == minceKind && !b.lines[i].said[head] && b.r.lang.Groups[head] == nil
+}
+
+// minceKind is flesh that has no cuts any more.
+const minceKind = "mince"
 
 // product resolves what a method calls its own makings: by the name of a
 // component, by what the name asks for, or what is being worked on.

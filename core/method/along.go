@@ -43,10 +43,23 @@ func (p *plan) carryAlong() {
 				if !slices.Contains(p.graph.Nodes[at].Named, line) && p.shares[line] >= nearlyAll {
 					p.arrives[line] = at
 				}
+				p.mixesInNothing(line, at)
 			}
 		}
 		p.madeAlong(i)
 		p.namedAlong(i)
+	}
+}
+
+// mixesInNothing says of an action that folds or stirs something into what is not there any more that it mixes it with what
+// comes along: "fold in the melted chocolate", of yolks whisked with sugar.
+func (p *plan) mixesInNothing(line, at int) {
+	n, d := &p.graph.Nodes[at], &p.deeds[at]
+	if n.Technique.Family != "mix" || n.Technique.Joins == "yes" || len(n.Into) == 0 || d.say != "" || !slices.Contains(n.Into, line) {
+		return
+	}
+	if !slices.ContainsFunc(n.Into, func(o int) bool { return o != line && p.there(o, at) }) {
+		d.say = p.c.words().Blend
 	}
 }
 

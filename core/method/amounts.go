@@ -22,7 +22,7 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 		for k := range g.Nodes {
 			n := &g.Nodes[k]
 			step := stepOf(p.a, n.Action.ID)
-			if !n.Is(m.Techniques...) || step == nil || step.Change == swap.Kept || tapped(n) || tappedBefore(g, k) {
+			if !n.Is(m.Techniques...) || step == nil || step.Change == swap.Kept || tapped(n) || tappedBefore(g, k) || p.cooksOwn(g, n) {
 				continue
 			}
 			water, all, known := c.watered(g, n, func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] })
@@ -39,6 +39,14 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 			}
 		}
 	}
+}
+
+// cooksOwn tells whether nothing that stands for anything is in what an action works on: the wine that was to boil away.
+func (p *plan) cooksOwn(g *flow.Graph, n *flow.Node) bool {
+	return !slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool {
+		at := g.Lines[line]
+		return p.a.Components[at.Component].Lines[at.Line].Change != swap.Kept
+	})
 }
 
 // unlike finds doughs whose liquid is another part of their flour than in the

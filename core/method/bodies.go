@@ -50,13 +50,18 @@ func (p *plan) cameOfBodies(noun recipe.Noun) bool {
 func (p *plan) intoBodies(i int) bool {
 	n := &p.graph.Nodes[i]
 	if len(n.Action.Into) == 0 || len(n.Into) > 0 || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
-		return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && p.onlyFatTo(n)
+		return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && (p.onlyFatTo(n) || p.poursOwn(n))
 	}) {
 		return false // "add the butter to the bacon fat" is done in a pan
 	}
 	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped) && (s.enters > i || s.enters != never && p.graph.Nodes[s.enters].At == n.At)
 	})
+}
+
+// poursOwn tells whether all that goes in is liquid of the cook's own: "add the wine to the fat".
+func (p *plan) poursOwn(n *flow.Node) bool {
+	return len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil || !larder.Pours(p.l.Food(p.line(line).FoodID())) })
 }
 
 // ofInHand tells whether what an action is done to came of a thing that stays, which the

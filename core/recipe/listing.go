@@ -24,7 +24,7 @@ func (l *layout) beforeRecipe(b block) {
 		first--
 	}
 	for k := first - 1; k >= 0 && !l.waiting[k+1].blank; k-- {
-		if w := l.waiting[k]; l.quantityFirst(w.text) && l.ingredientLike(w) || k > 0 && !w.heading && !w.leads && !namesAPart(w) && l.line(w.text).Food != nil {
+		if w := l.waiting[k]; l.quantityFirst(w.text) && l.ingredientLike(w) || k > 0 && l.listedBare(w) {
 			first = k // with what no one knows in between; "pastry for a double crust" is one of them
 		}
 	}
@@ -33,6 +33,14 @@ func (l *layout) beforeRecipe(b block) {
 	}
 	l.begin(l.reachBack(first))
 }
+
+// listedBare tells whether a block that gives no amount names something to buy all the same.
+func (l *layout) listedBare(b block) bool {
+	return !b.heading && !b.leads && !namesAPart(b) && !strings.ContainsAny(b.text, ":;") && !strings.HasSuffix(b.text, ".") && len(strings.Fields(b.text)) <= mostUnmeasured && l.line(b.text).Food != nil
+}
+
+// mostUnmeasured is of how many words a line without an amount is at most.
+const mostUnmeasured = 14
 
 // countsFood tells whether a block right above a list names a food with its amount behind it, though
 // a remark in it reads as an order: "lamb kidneys 2, cored (leave out if you like)".

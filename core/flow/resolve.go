@@ -152,13 +152,13 @@ func (b *bindings) allTogether(found []referent) bool {
 }
 
 // onlyExtract tells whether a noun was found in no more than the name of what is made of the animal
-// that it names, or of what is no flesh of it: a sauce, a stock, skin and bones.
+// that it names: a sauce, a stock.
 func (b *bindings) onlyExtract(n noun, found []referent) bool {
 	if len(found) != 1 || found[0].portion == nil {
 		return false
 	}
 	l := &b.lines[found[0].portion.line]
-	return l.food != nil && (b.r.lang.Extracts[l.food.Kind] || b.r.lang.Remains[last(l.name)]) && last(l.name) != n.head()
+	return l.food != nil && b.r.lang.Extracts[l.food.Kind] && last(l.name) != n.head()
 }
 
 // justLeft is what the action before has made of several things, where a noun is the word for what

@@ -20,21 +20,21 @@ func TestShellsAndNames(t *testing.T) {
 		{"fat that something has released is no fat of the list", "250 g sausages|2 tbsp lard|1 onion|500 ml stock", "Fry the onion in the lard and pour in the stock. Brown the sausages in a dry pan and add them to the pot together with the fat they have released.", []string{"a0 fry/fry(0.2; with 0.1)", "a1 pour in/pour(0.3; into @a0)", "a2 brown/brown(0.0)", "a3 add/add(@a2; with 'fat; into @a1)"}},
 		{"what was peeled and cut stands in the list", "1 kg potatoes|3 cloves of garlic|500 ml stock", "Add the potatoes, peeled and cut into 2 cm dice, the garlic, crushed, and the stock. Cover.", []string{"a0 add/add(0.0, 0.1, 0.2)", "a1 cover/cover(@a0)"}},
 		{"oil is poured off without what was fried in it", "1 kg chicken|200 ml oil|1 onion|150 ml passata", "Fry the chicken in the oil. Drain. Pour off all but 4 tbsp of the oil. Fry the onion in it, add the passata, half-cover and simmer for 5 minutes.", []string{"a0 fry/fry(0.0; with 0.1)", "a1 drain/drain(@a0)", "a2 pour off/pour(@a0)", "a3 fry/fry(0.2; with @a2)", "a4 add/add(0.3; into @a3)", "a5 half-cover/cover(@a4)", "a6 simmer/simmer(@a5; 5-5 min)"}},
-		{"ribs of leaves are none of the mince", "1 white cabbage|400 g minced beef", "Boil the cabbage whole for 15 minutes and peel off the leaves. Shave the thick ribs flat. Fry the beef.", []string{"a0 boil/boil(0.0; 15-15 min)", "a1 peel off/peel(@a0)", "a2 shave/slice(@a1; how: flat)", "a3 fry/fry(0.1)"}},
+		{"ribs of leaves are none of the mince", "1 white cabbage|400 g minced beef and pork", "Boil the cabbage whole for 15 minutes, peeling off the leaves. Save the cooking water. Shave the thick ribs flat. Fry the mince.", []string{"a0 boil/boil(0.0; 15-15 min)", "a1 peel off/peel(@a0)", "a2 save/reserve('cooking water)", "a3 shave/slice('thick ribs; how: flat)", "a4 fry/fry(0.1)"}},
 		{"sugar that is rained in", "2 egg whites|80 g sugar", "Whisk the whites. Rain the sugar into the whites.", []string{"a0 whisk/whisk(0.0)", "a1 rain/add(0.1; into @a0)"}},
 	})
 }
 
 // What another part of the dish made goes by the name of that part, and its lines by what is left of them.
 func TestAnotherPartByItsName(t *testing.T) {
-	d := read(t, "Noodles\nServes 2\n\nTopping\n250 g chicken breast, diced\n1 tbsp oil\n1 tsp soy sauce\n150 ml water\n\nGarlic oil\n4 tbsp oil\n3 cloves garlic\n\nNoodles\n200 g noodles\n1 head pak choi\n2 tsp soy sauce\n1 spring onion\n1 lettuce\n\n1. Garlic oil: heat the oil and fry the garlic.\n2. Topping: fry the chicken in the oil, add the soy sauce and the water and simmer for 10 minutes.\n3. Cook the noodles in boiling water for 2 minutes. Blanch the pak choi in the same water. Drain.\n4. In each bowl mix 1 tbsp garlic oil with 1 tsp soy sauce. Add the noodles and toss. Top with the chicken, the pak choi, lettuce and spring onion.")
+	d := read(t, "Noodles\nServes 2\n\nTopping\n250 g chicken breast, diced\n1 tbsp oil\n1 tsp soy sauce\n150 ml water\n\nChicken oil\n50 g chicken skin\n4 tbsp oil\n3 cloves garlic, minced\n\nNoodles\n200 g noodles\n1 head pak choi\n2 tsp soy sauce\n1 spring onion\n1 lettuce\n\n1. Chicken oil: put the skin and the oil in a small cold pan, heat slowly and let the skin render for 15 minutes until crisp. Remove the skin, add the garlic and fry until pale gold. Take off the heat.\n2. Topping: fry the chicken in the oil, add the soy sauce and the water and simmer for 10 minutes.\n3. Cook the noodles in boiling water for 2 minutes. Blanch the pak choi in the same water. Drain.\n4. In each bowl mix 1 tbsp chicken oil with 1 tsp soy sauce. Add the noodles and toss. Top with the chicken, the pak choi, lettuce and spring onion.")
 	steps := d.Components[2].Steps
 	require.Len(t, steps, 2)
 	blanch := steps[0].Actions[1]
 	require.NotNil(t, blanch.With[0].Named, "water from the tap, and not that of the topping")
 	mix := steps[1].Actions[0]
 	require.NotNil(t, mix.To[0].Made)
-	require.Equal(t, "c1.s0.a1", *mix.To[0].Made)
+	require.Equal(t, "c1.s0.a6", *mix.To[0].Made)
 	require.Equal(t, "components[2].lines[2]", *mix.With[0].Line)
 	require.InDelta(t, 1, mix.With[0].Share, 0.01, "in each of two bowls")
 }

@@ -20,7 +20,7 @@ func TestShellsAndNames(t *testing.T) {
 		{"fat that something has released is no fat of the list", "250 g sausages|2 tbsp lard|1 onion|500 ml stock", "Fry the onion in the lard and pour in the stock. Brown the sausages in a dry pan and add them to the pot together with the fat they have released.", []string{"a0 fry/fry(0.2; with 0.1)", "a1 pour in/pour(0.3; into @a0)", "a2 brown/brown(0.0)", "a3 add/add(@a2; with 'fat; into @a1)"}},
 		{"what was peeled and cut stands in the list", "1 kg potatoes|3 cloves of garlic|500 ml stock", "Add the potatoes, peeled and cut into 2 cm dice, the garlic, crushed, and the stock. Cover.", []string{"a0 add/add(0.0, 0.1, 0.2)", "a1 cover/cover(@a0)"}},
 		{"oil is poured off without what was fried in it", "1 kg chicken|200 ml oil|1 onion|150 ml passata", "Fry the chicken in the oil. Drain. Pour off all but 4 tbsp of the oil. Fry the onion in it, add the passata, half-cover and simmer for 5 minutes.", []string{"a0 fry/fry(0.0; with 0.1)", "a1 drain/drain(@a0)", "a2 pour off/pour(@a0)", "a3 fry/fry(0.2; with @a2)", "a4 add/add(0.3; into @a3)", "a5 half-cover/cover(@a4)", "a6 simmer/simmer(@a5; 5-5 min)"}},
-		{"ribs of leaves are none of the mince", "1 white cabbage|400 g minced beef and pork", "Boil the cabbage whole for 15 minutes, peeling off the leaves. Save the cooking water. Shave the thick ribs flat. Fry the mince.", []string{"a0 boil/boil(0.0; 15-15 min)", "a1 peel off/peel(@a0)", "a2 save/reserve('cooking water)", "a3 shave/slice('thick ribs; how: flat)", "a4 fry/fry(0.1)"}},
+		{"ribs of leaves are none of the mince", "1 white cabbage|400 g minced beef and pork|1 onion", "Cut the core out of the cabbage and boil it whole in salted water for 15 minutes, peeling off the leaves. Save the cooking water. Shave the thick ribs flat.", []string{"a0 cut/cut('core)", "a1 boil/boil(@a0; with 'salted water; 15-15 min; how: whole)", "a2 peel off/peel(@a1)", "a3 save/reserve('cooking water)", "a4 shave/slice('thick ribs; how: flat)"}},
 		{"sugar that is rained in", "2 egg whites|80 g sugar", "Whisk the whites. Rain the sugar into the whites.", []string{"a0 whisk/whisk(0.0)", "a1 rain/add(0.1; into @a0)"}},
 	})
 }
@@ -47,7 +47,7 @@ func TestAnOrderWithoutAThingOpensAPart(t *testing.T) {
 	require.Equal(t, "grind", grind.Technique)
 	require.Len(t, grind.To, 3)
 	require.Equal(t, "c1.s0.a0", *d.Components[0].Steps[0].Actions[0].To[0].Made)
-	caramel := read(t, "Custard\nServes 4\n\nCaramel\n100 g sugar\n2 tbsp water\n\nCustard\n500 ml milk\n4 eggs\n\nMethod\n1. Boil the sugar and water until amber. Pour into ramekins and swirl. Heat the milk. Whisk the eggs and pour on the milk.")
+	caramel := read(t, "Custard\nServes 4\n\nCaramel\n100 g sugar\n2 tbsp water\n\nCustard\n500 ml milk\n1 vanilla pod\n4 eggs\n80 g sugar\n\nMethod\n1. Boil the sugar and water without stirring until deep amber. Pour at once into six ramekins and swirl. Heat the milk with the split vanilla pod. Whisk the eggs with the sugar and pour on the milk.")
 	for _, c := range caramel.Components {
 		for _, s := range c.Steps {
 			for _, a := range s.Actions {

@@ -62,8 +62,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 	}
 	if of, known := t.refs[r.Of]; known {
 		n.Named = append(n.Named, of)
-		poursOff := n.Is("pour") && len(n.Action.Into)+len(n.Action.With) == 0 && larder.Pours(t.food(of)) // "pour off all but a spoonful of the oil"
-		if n.Technique.Takes == "part" || poursOff || t.laidOn(n) || t.graph.apart(from) || (n.Is(drainTechnique, restTechnique) || n.Technique.Family == "cut") && t.pours(from) && !larder.Pours(t.food(of)) {
+		if n.Technique.Takes == "part" || t.laidOn(n) || t.graph.apart(from) || (n.Is(drainTechnique, restTechnique) || n.Technique.Family == "cut") && t.pours(from) && !larder.Pours(t.food(of)) {
 			moved[of] = true
 			return []int{of}
 		}

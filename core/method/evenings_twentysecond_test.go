@@ -1,6 +1,10 @@
 package method
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
 
 // What went wrong on cards of a hash, a chowder, a soup of beans and others, each with what the rules that mended it now
 // give.
@@ -64,4 +68,11 @@ func TestCardsOfAnAutumn(t *testing.T) {
 			"hazelnut-torte-cocoa", []string{"Mix the melted chocolate with three quarters of the light brown sugar, then the hazelnuts"}, []string{"Fold in the melted"},
 		},
 	})
+}
+
+// Nothing is stirred into a crust that lies on a dish.
+func TestNothingIsStirredIntoACrust(t *testing.T) {
+	got, _ := wholeCard(t, recipeCalled(t, "fennel-sausage-gratin"), "fasting-day")
+	require.Contains(t, got, "until bubbling and golden. Chop the fronds and scatter them over to serve.\nSprinkle the dish with the rock salt.")
+	require.NotContains(t, got, "Add the rock salt")
 }

@@ -85,20 +85,28 @@ func (w *writer) waterSaid(k int) float64 {
 	return 0
 }
 
-// boiledFrom is where what an action made comes from through work that is not done: of several things that went together,
-// the water in which nothing of the list was boiled.
+// boiledFrom is where what an action made comes from through work that is not done: the water in which nothing of the list
+// was boiled, also where other things went together with it, else the first before it that is done or takes several.
 func (w *writer) boiledFrom(k int) int {
-	for k >= 0 && w.deeds[k].drop && len(w.graph.Nodes[k].Inputs) > 0 && !w.boiledAlone(k) {
-		from := w.graph.Nodes[k].Inputs
-		if len(from) == 1 {
-			k = from[0]
-			continue
+	seen := map[int]bool{}
+	var broth func(at int) int
+	broth = func(at int) int {
+		if at < 0 || seen[at] || !w.deeds[at].drop || w.boiledAlone(at) {
+			return at
 		}
-		broth := slices.IndexFunc(from, func(in int) bool { at := w.boiledFrom(in); return w.deeds[at].drop && w.boiledAlone(at) })
-		if broth < 0 {
-			return k
+		seen[at] = true
+		for _, in := range w.graph.Nodes[at].Inputs {
+			if root := broth(in); root >= 0 && w.deeds[root].drop && w.boiledAlone(root) {
+				return root
+			}
 		}
-		k = from[broth]
+		return at
+	}
+	if root := broth(k); root >= 0 && w.deeds[root].drop && w.boiledAlone(root) {
+		return root
+	}
+	for k >= 0 && w.deeds[k].drop && len(w.graph.Nodes[k].Inputs) == 1 {
+		k = w.graph.Nodes[k].Inputs[0]
 	}
 	return k
 }

@@ -54,8 +54,8 @@ func (l *layout) bothParts(text string) []string {
 	return []string{text}
 }
 
-// andAgain takes a line apart that asks for a second measure of its food, for other work: "2 tsp fish sauce, plus 1 tbsp
-// for the soup".
+// andAgain takes a line of animal matter apart that asks for a second measure of it, for other work: "2 tsp fish sauce, plus
+// 1 tbsp for the soup". What stands for the two need not be one thing.
 func (l *layout) andAgain(text string) []string {
 	lang := l.reader.larder.Language()
 	words := strings.Fields(text)
@@ -65,7 +65,7 @@ func (l *layout) andAgain(text string) []string {
 			continue
 		}
 		first, second := l.line(strings.TrimRight(strings.Join(words[:k], " "), " ,")), l.line(tail)
-		if first.Food == nil || first.Amount == nil || second.Food != nil || second.Amount == nil {
+		if first.Food == nil || first.Amount == nil || second.Food != nil || second.Amount == nil || first.Origin != larder.FromAnimal {
 			return nil
 		}
 		if d, known := measure.DimensionOf(second.Amount.Unit); !known || d == measure.Count {

@@ -228,7 +228,7 @@ func TestPortionsOfAFoodAreALineAndNoYield(t *testing.T) {
 	require.Len(t, four.Components[0].Lines, 2)
 }
 
-// A second measure of a line's food is a line of its own; a sentence above a list is none, and says for how many it is.
+// A second measure of animal matter is a line of its own; a sentence above a list is none, and says for how many it is.
 func TestSecondMeasuresAndSentencesAboveAList(t *testing.T) {
 	lines := func(text string) (out []string, serves float64) {
 		d := reader(t).Read(text, measure.Metric)
@@ -240,8 +240,8 @@ func TestSecondMeasuresAndSentencesAboveAList(t *testing.T) {
 		}
 		return out, serves
 	}
-	got, serves := lines("Rice\n\nA soupy Portuguese seafood rice for four.\n\n2 tsp fish sauce, plus 1 tbsp for the soup\n400 ml milk, plus a splash\n50 g butter plus 20 g for the tin\n320 g rice\n\nMethod\n1. Boil the rice.")
-	require.Equal(t, []string{"2 tsp fish sauce", "1 tbsp fish sauce for the soup", "400 ml milk, plus a splash", "50 g butter", "20 g butter for the tin", "320 g rice"}, got)
+	got, serves := lines("Rice\n\nA soupy Portuguese seafood rice for four.\n\n2 tsp fish sauce, plus 1 tbsp for the soup\n400 ml milk, plus a splash\n50 g butter plus 20 g for the tin\n225 g flour, plus 1 tbsp\n320 g rice\n\nMethod\n1. Boil the rice.")
+	require.Equal(t, []string{"2 tsp fish sauce", "1 tbsp fish sauce for the soup", "400 ml milk, plus a splash", "50 g butter", "20 g butter for the tin", "225 g flour, plus 1 tbsp", "320 g rice"}, got)
 	require.InDelta(t, 4, serves, 0)
 	_, serves = lines("Soup\n\nMy neighbour's soup, enough for six hungry people.\n\n400 g beans\n2 carrots\n\nMethod\n1. Boil the beans for 60 minutes.")
 	require.InDelta(t, 6, serves, 0)

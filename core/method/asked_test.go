@@ -22,7 +22,7 @@ func TestWhatStandsInForAFatWithoutOil(t *testing.T) {
 func TestAPartKeepsItsNameWithoutItsFirstWork(t *testing.T) {
 	card, findings := wholeCard(t, recipeCalled(t, "moussaka-volos"), "whole-food-no-oil")
 	require.Empty(t, findings)
-	require.Contains(t, card, "For the pale sauce, stir in the flour with the ground cashews")
+	require.Contains(t, card, "For the pale sauce, mix the flour with the ground cashews")
 }
 
 // What stands for a line of which the method says nothing goes in all the same.

@@ -64,3 +64,26 @@ func TestSheetsAreAnalysed(t *testing.T) {
 		require.Equal(t, field, p.Errors[0].Field, body)
 	}
 }
+
+// Names and counts are taken up to their bounds and not beyond.
+func TestTheBoundsOfATasting(t *testing.T) {
+	a := open(t)
+	name := func(n int) string { return strings.Repeat("a", n) }
+	for body, want := range map[string]int{
+		`{"sheets":[{"taster":"` + name(200) + `","trial":"t","traits":{}}]}`: 200,
+		`{"sheets":[{"taster":"` + name(201) + `","trial":"t","traits":{}}]}`: 422,
+		`{"sheets":[{"taster":"a","trial":"` + name(200) + `","traits":{}}]}`: 200,
+		`{"sheets":[{"taster":"a","trial":"` + name(201) + `","traits":{}}]}`: 422,
+		`{"sheets":[{"taster":"a","trial":"","traits":{}}]}`:                  422,
+		`{"trials":[{"id":"` + name(200) + `","steps":{}}],"sheets":[]}`:      200,
+		`{"trials":[{"id":"` + name(201) + `","steps":{}}],"sheets":[]}`:      422,
+		`{"sheets":[{"taster":"a","trial":"t","liking":1,"traits":{}}]}`:      200,
+		`{"sheets":[{"taster":"a","trial":"t","liking":9,"traits":{}}]}`:      200,
+		`{"sheets":[{"taster":"a","trial":"t","liking":0,"traits":{}}]}`:      422,
+		`{"sheets":[],"triangle":{"tasters":3,"correct":3}}`:                  200,
+		`{"sheets":[],"triangle":{"tasters":3,"correct":-1}}`:                 422,
+	} {
+		status, _, data := a.ask("POST", "/api/analyse", body)
+		require.Equal(t, want, status, "%.60s: %.200s", body, data)
+	}
+}

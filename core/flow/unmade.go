@@ -52,7 +52,7 @@ func (b *bindings) component(c int) []referent {
 // unbegun tells whether work mixes what a part of the dish is made of, of which more lines
 // are untouched than not.
 func (b *bindings) unbegun(c int) bool {
-	if b.tech == nil || b.tech.Family != "mix" && b.tech.Family != "dough" && b.tech.Family != "machine" || b.tech.Joins == "yes" {
+	if b.tech == nil || !gathers(b.tech) {
 		return false
 	}
 	whole, begun := 0, 0
@@ -68,13 +68,18 @@ func (b *bindings) unbegun(c int) bool {
 	return whole > 1 && whole >= begun
 }
 
+// gathers tells whether a way of working mixes what it is done to into one, and adds it to nothing.
+func gathers(t *larder.Technique) bool {
+	return (t.Family == "mix" || t.Family == "dough" || t.Family == "machine") && t.Joins != "yes"
+}
+
 // allOfPart lets an order that opens a part with a name, and says nothing of what it is done to, mean all that the part
 // lists: "Grind to a paste.", of the spices.
 func (b *bindings) allOfPart(c *clause, t *larder.Technique, id string) {
 	if len(c.objects)+len(c.links) > 0 || !strings.HasSuffix(id, ".a0") || c.repeats || c.going || t.Needs != "object" || len(b.takes) > 0 || len(b.dish.Components) < 2 || b.dish.Components[b.comp].Name == "" {
 		return
 	}
-	if t.Joins == "yes" || !slices.Contains([]string{"mix", "machine", "dough"}, t.Family) && (t.Family != "cut" || c.makes == "") {
+	if !gathers(t) && (t.Family != "cut" || t.Joins == "yes" || c.makes == "") {
 		return
 	}
 	whole := 0

@@ -43,6 +43,9 @@ func filledIn(text string, figures ...float64) string {
 // Makings lists what can be made in which amounts.
 func (l *Larder) Makings() []Making { return l.makings }
 
+// Blade is the tag of what turns to a paste in a blender only where there is enough of it to reach the blade.
+const Blade = "blade"
+
 // BladeNeeds are the grams below which what is blended does not reach the blade.
 func (l *Larder) BladeNeeds() float64 {
 	least := 0.0

@@ -116,7 +116,7 @@ func (x *bench) worthOf(sw *larder.Swap) float64 {
 // fuss weighs the work of making something of which only spoonfuls go in.
 func (x *bench) fuss(o *option) float64 {
 	fuss := x.weights.FussPenalty * o.hands * max(0, 1-o.grams/x.original.Servings/x.worthOf(o.swap))
-	if least := x.larder.BladeNeeds(); o.grams < least && o.main != nil && o.main.Aisle == "nuts" && slices.ContainsFunc(o.swap.Prepare, func(s larder.Preparation) bool { return slices.Contains(s.Kit, blender) }) {
+	if least := x.larder.BladeNeeds(); o.grams < least && o.main != nil && o.main.Tagged(larder.Blade) && slices.ContainsFunc(o.swap.Prepare, func(s larder.Preparation) bool { return slices.Contains(s.Kit, blender) }) {
 		fuss += x.weights.BladePenalty * (1 - o.grams/least)
 	}
 	return fuss

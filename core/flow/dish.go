@@ -101,6 +101,9 @@ func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish,
 		if r.isFor(text, sections[i].Name) {
 			n += namedPart
 		}
+		if i == last && r.goesOn(&alone.Components[0].Steps[0]) {
+			n += goingOn
+		}
 		if n == 0 && r.speaksOf(text, sections[i].Name) {
 			n = 1
 		}
@@ -109,6 +112,20 @@ func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish,
 		}
 	}
 	return at
+}
+
+// goingOn is what it counts that a step begins with what is in hand: as much as a line that it names.
+const goingOn = 2
+
+// goesOn tells whether a step begins with an order that names nothing it is done to, and so goes on with what is in hand:
+// "shape into flat cakes".
+func (r *Reader) goesOn(step *recipe.Step) bool {
+	if len(step.Actions) == 0 {
+		return false
+	}
+	a := &step.Actions[0]
+	t := r.larder.Technique(a.Technique)
+	return t != nil && t.Needs == "object" && len(a.Words.Phrases) == 0 && len(a.To) == 0
 }
 
 // namedTogether counts for each part the lines that a step takes where it may choose among

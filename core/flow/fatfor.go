@@ -9,7 +9,7 @@ import (
 // meantFor takes in the fat that the list says is for this work: "oil, for
 // frying", "butter, for the basin".
 func (b *bindings) meantFor(t *larder.Technique, r *roles) {
-	if len(r.action.With) > 0 || b.inDryPan(r) || t.Medium != "fat" && t.Name != "deep-fry" && t.Name != "grease" || t.Medium == "fat" && t.Name != "deep-fry" && slices.ContainsFunc(r.inputs, b.inFat) {
+	if !b.onlyDry(r.action.With) || b.inDryPan(r) || t.Medium != "fat" && t.Name != "deep-fry" && t.Name != "grease" || t.Medium == "fat" && t.Name != "deep-fry" && slices.ContainsFunc(r.inputs, b.inFat) {
 		return
 	}
 	for i := range b.lines {

@@ -52,6 +52,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 			score = 5.5 // "the lemon zest", beside a lemon
 		}
 	}
+	if score > 0 && slices.Equal(words, l.name) && b.alsoByMore(l) {
+		score += wholeName
+	}
 	score = max(score, b.nameLikeness(l, head))
 	if len(n.words) > 1 && slices.ContainsFunc(l.gloss, func(g []string) bool { return len(g) >= len(n.words) && slices.Equal(g[len(g)-len(n.words):], n.words) }) {
 		score = max(score, 4.5) // "the chilli paste", of "nam prik pao (roasted chilli paste)"
@@ -82,6 +85,17 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		}
 	}
 	return score
+}
+
+// wholeName is by how much a line that goes by just the words of a noun is meant sooner than one that says more: "the oil",
+// of oil and not of vegetable oil.
+const wholeName = 0.1
+
+// alsoByMore tells whether the part of a line has its oil also by a name that says more, as it has where oil stands for butter.
+func (b *bindings) alsoByMore(l *bound) bool {
+	return larder.IsFat(l.food) && l.food.Origin == larder.FromPlant && slices.ContainsFunc(b.lines, func(o bound) bool {
+		return o.comp == l.comp && o.food == l.food && len(o.name) > len(l.name) && o.name[len(o.name)-1] == l.name[len(l.name)-1]
+	})
 }
 
 // glossed tells whether a noun is the word for an animal's food in which a line's brackets end: "the sausage", of "Mettwurst

@@ -207,9 +207,18 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 	if t.InHot != "" && fat.hot >= fryingHeat {
 		a.Technique = t.InHot
 	}
-	if (t.Medium == "fat" || t.Name == cookTechnique || t.Name == "deep-fry") && len(a.With) == 0 && !slices.Contains(r.inputs, fat) {
+	if (t.Medium == "fat" || t.Name == cookTechnique || t.Name == "deep-fry") && b.onlyDry(a.With) && !slices.Contains(r.inputs, fat) {
 		b.refMade(fat, 1, r, &a.With)
 	}
+}
+
+// onlyDry tells whether what goes along are lines that neither wet nor grease, so that
+// the fat in the pan is still what it is done in: "fry the cumin with the bay leaf".
+func (b *bindings) onlyDry(refs []recipe.Ref) bool {
+	return !slices.ContainsFunc(refs, func(r recipe.Ref) bool {
+		i := slices.IndexFunc(b.lines, func(l bound) bool { return r.Line != nil && l.ref == *r.Line })
+		return i < 0 || larder.IsFat(b.lines[i].food) || larder.Wets(b.lines[i].food)
+	})
 }
 
 // inFat tells whether a thing has been put into fat already.

@@ -62,7 +62,7 @@ func (b *bindings) said(c *clause, a *recipe.Action) {
 		}
 		return out
 	}
-	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(b.text.hedged(c.cue)), Signs: b.text.signs(c.cue), Vessel: place(b.vesselAt), Outcome: place(c.outcomeAt), Shape: place(c.shapeAt), Aim: place(c.aim()), Purpose: place(c.purposeAt)}
+	a.Words = recipe.Words{Verb: place(c.verbAt), Time: place(c.clock), Heat: place(c.degrees), Cue: place(b.text.hedged(c.cue)), Signs: b.text.signs(c.cue), Vessel: place(b.vesselAt), Outcome: place(c.outcomeAt), Shape: place(c.shapeAt), Aim: place(c.aim()), Purpose: place(c.purpose())}
 	for _, at := range c.particlesAt {
 		a.Words.Particles = append(a.Words.Particles, place(at))
 	}
@@ -96,6 +96,17 @@ func (c *clause) aim() [2]int {
 		}
 	}
 	return [2]int{}
+}
+
+// purpose is where the words stand that say behind the verb what an order is for: "to crisp the skin", "for medium-rare".
+func (c *clause) purpose() [2]int {
+	if c.purposeAt[1] > 0 || len(c.links) == 0 {
+		return c.purposeAt
+	}
+	if l := c.links[len(c.links)-1]; l.role == "for" && l.from > c.verbAt[0] && len(l.nouns) > 0 {
+		return [2]int{l.from, l.nouns[len(l.nouns)-1].upto}
+	}
+	return c.purposeAt
 }
 
 // givenOff tells whether it is said behind a noun that something gave it off: "the juices it has released".

@@ -21,6 +21,8 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return 1 // as much as it takes
 	}
 	switch {
+	case (n.share == 0 || n.little && b.spoon(n) == 0) && n.amount[1] == 0 && !n.rest && b.preparedPart(n, p) > 0:
+		return min(b.preparedPart(n, p), left)
 	case b.dealt(n) && !b.pointedAgain(n.head(), n.upto):
 		return left
 	case n.amount[1] > 0:
@@ -29,8 +31,6 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return min(b.preparedPart(n, p), left)
 	case n.rest && (n.share == 0 || n.pronoun && b.restOfUnit(n) != nil):
 		return left
-	case n.share == 0 && !n.rest && b.preparedPart(n, p) > 0:
-		return min(b.preparedPart(n, p), left)
 	case n.share > 0 && n.rest:
 		return n.share * left
 	case n.share > 0 && n.one && !n.plural && b.lines[p.line].line.Counted() && b.lines[p.line].line.Amount.Low > 1:
@@ -270,15 +270,19 @@ func (b *bindings) preparedPart(n noun, p portion) float64 {
 	if !l.Counted() || l.Amount.Low <= 1 {
 		return 0
 	}
-	words := strings.Fields(strings.ToLower(strings.ReplaceAll(l.Preparation, ",", " ")))
-	for i := 1; i < len(words); i++ {
-		count := b.r.lang.Lines.Figures.Numbers[words[i-1]]
-		if v, err := strconv.ParseFloat(words[i-1], 64); err == nil {
-			count = v
+	words, count := strings.Fields(strings.ToLower(strings.ReplaceAll(l.Preparation, ",", " "))), 0.0
+	for _, word := range words {
+		of := b.r.lang.Lines.Figures.Numbers[word]
+		if v, err := strconv.ParseFloat(word, 64); err == nil {
+			of = v
 		}
-		said := slices.Contains(n.words, words[i]) || b.another(n) && slices.Contains(b.r.lang.Orders(words[i]), b.tech.Name)
+		if of > 0 {
+			count = of
+			continue
+		}
+		said := slices.ContainsFunc(n.words, func(w string) bool { return w == word || w == larder.Singular(word) }) || b.another(n) && slices.Contains(b.r.lang.Orders(word), b.tech.Name)
 		if count > 0 && count < l.Amount.Low && said {
-			return count / l.Amount.Low
+			return count / l.Amount.Low // "1 cut into strips"
 		}
 	}
 	return 0

@@ -131,6 +131,8 @@ type Preparation struct {
 	Wait  float64  `json:"wait" yaml:"wait"`
 	Cue   string   `json:"cue" yaml:"cue"`
 	Kit   []string `json:"kit" yaml:"kit"`
+	// Unfired is what is done instead where the dish itself browns it.
+	Unfired *Preparation `json:"unfired,omitempty" yaml:"unfired"`
 }
 
 // What a swap's formula is counted by.

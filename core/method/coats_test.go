@@ -152,7 +152,7 @@ func TestPotsAndTimesThatWereForFlesh(t *testing.T) {
 	reads(t, map[string]carried{
 		"flour of what comes back to its sauce": {
 			"Thighs\nServes 4\n\n8 chicken thighs\n2 tbsp plain flour\n2 tbsp olive oil\n1 onion, sliced\n400 g tinned tomatoes\n200 ml vegetable stock\n\nMethod\n1. Toss the chicken in the flour. Heat the oil and brown the thighs for 10 minutes. Set aside on a plate.\n2. Soften the onion in the pan. Tip in the tomatoes and the stock, then nestle the chicken back in. Simmer for 35 minutes until the chicken is cooked through.",
-			map[string]string{line("0"): chunks}, []string{"the plain flour smooth with a little of the vegetable stock"}, []string{"simmer with the plain flour"},
+			map[string]string{line("0"): "jackfruit-potato-braise"}, []string{"the plain flour smooth with a little of the vegetable stock"}, []string{"simmer with the plain flour"},
 		},
 		"flour of what comes late to its sauce": {
 			"Thighs\nServes 4\n\n8 chicken thighs\n2 tbsp plain flour\n2 tbsp olive oil\n1 onion, sliced\n400 g tinned tomatoes\n200 ml vegetable stock\n\nMethod\n1. Toss the chicken in the flour. Heat the oil and brown the thighs, skin-side down, for 10 minutes. Set aside on a plate.\n2. Add the onion to the pan and cook for 10 minutes. Tip in the tomatoes and the stock, then nestle the chicken back in, skin-side up. Simmer, uncovered, for 35 minutes until the chicken is cooked through and the sauce has thickened.",

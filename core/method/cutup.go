@@ -34,6 +34,23 @@ func (p *plan) cutUp(s *standIn) string {
 	return ""
 }
 
+// laidToBeCut tells whether an action lays what was replaced where it was to be beaten or cut right after, which is not done
+// any more: "lay the escalopes between two sheets of paper and beat them thin".
+func (p *plan) laidToBeCut(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("place") || len(n.Users) != 1 || len(n.Into) > 0 || len(n.To) == 0 {
+		return false
+	}
+	next := &p.graph.Nodes[n.Users[0]]
+	if next.At != n.At || next.Technique.Family != "cut" || len(next.To) != len(n.To) {
+		return false
+	}
+	return !slices.ContainsFunc(n.To, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || s.gone || !p.dropped(s, n.Users[0])
+	})
+}
+
 // cutAs is the verb with which a stand-in is cut where a word of the list says that the original was ("diced": slice);
 // empty where it says nothing of the kind.
 func (p *plan) cutAs(s *standIn, word string) string {

@@ -66,7 +66,7 @@ func TestWhatSpokeOfFleshIsPutRight(t *testing.T) {
 		},
 		"what was never in is added, and not back": {
 			"Casserole\nServes 4\n\n8 chicken thighs\n1 tbsp oil\n25 g butter\n3 leeks\n300 ml vegetable stock\n\nMethod\n1. Season the chicken. Heat the oil in a casserole and fry the thighs until golden. Take them out and pour off most of the fat.\n2. Melt the butter in the same pot and soften the leeks for 5 minutes. Add the stock, put the chicken back on top, cover and cook for 25 minutes.",
-			map[string]string{line("0"): "mushroom-chunks-braise", line("2"): "spoon-of-oil"}, []string{"mushrooms and tempeh on top"}, []string{"back", "in the oil"},
+			map[string]string{line("0"): "jackfruit-potato-braise", line("2"): "spoon-of-oil"}, []string{"jackfruit pieces on top"}, []string{"back", "in the oil"},
 		},
 		"an oil goes into no dry pan": {
 			"Stew\nServes 4\n\n200 g smoked bacon\n1 onion\n2 tbsp oil\n1 litre vegetable stock\n\nMethod\n1. Fry the bacon in a dry frying pan until crisp and remove it. Add the oil to the pan with the onion and soften for 5 minutes. Pour in the stock and simmer with the bacon for 10 minutes.",
@@ -74,7 +74,7 @@ func TestWhatSpokeOfFleshIsPutRight(t *testing.T) {
 		},
 		"an onion in what bacon left": {
 			"Stew\nServes 4\n\n200 g smoked bacon\n1 onion\n1 litre vegetable stock\n\nMethod\n1. Bring the stock to the boil in a large pot. In a frying pan render the bacon until crisp; add it to the pot. Fry the onion in what is left and add it.",
-			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"heat the vegetable oil in a frying pan. Fry the onion and add it"}, []string{"what is left"},
+			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"Heat the vegetable oil in a frying pan, fry the onion and add it"}, []string{"what is left"},
 		},
 		"nothing is laid into a custard that sets in steam": {
 			"Cups\nServes 4\n\n3 eggs\n450 ml water\n4 prawns\n4 shiitake\n\nMethod\n1. Beat the eggs and stir in the water. Share the prawns and shiitake between four cups. Pour over the egg mixture and cover with foil.\n2. Put in a steamer over boiling water and steam for 14 minutes, until the custard is just set.",

@@ -129,17 +129,28 @@ func (w *writer) pointsTo(a *recipe.Action, own *clause) []edit {
 	if was {
 		from, to = to, from
 	}
+	if was == now {
+		return nil
+	}
 	var out []edit
-	for _, p := range a.Words.Phrases {
-		for _, noun := range p.Nouns {
-			said := w.slice(noun.From, noun.Upto)
-			for _, word := range strings.Fields(said)[:min(2, len(strings.Fields(said)))] { // "its marinade", "all its marinade"
-				if was != now && p.Role != "to" && strings.EqualFold(word, from) {
-					at := noun.From + utf8.RuneCountInString(said[:strings.Index(said, word)])
-					out = append(out, edit{at, at + utf8.RuneCountInString(word), to})
-				}
+	other := func(begins int, said string, most int) {
+		for _, word := range strings.Fields(said)[:min(most, len(strings.Fields(said)))] {
+			if strings.EqualFold(word, from) {
+				at := begins + utf8.RuneCountInString(said[:strings.Index(said, word)])
+				out = append(out, edit{at, at + utf8.RuneCountInString(word), to})
+				return
 			}
 		}
+	}
+	for _, p := range a.Words.Phrases {
+		for _, noun := range p.Nouns {
+			if p.Role != "to" {
+				other(noun.From, w.slice(noun.From, noun.Upto), 2) // "its marinade", "all its marinade"
+			}
+		}
+	}
+	if cue := a.Words.Cue; cue[1] > cue[0] && cue[0] >= a.From && cue[1] <= a.Upto {
+		other(cue[0], w.slice(cue[0], cue[1]), 2) // "until its edges are crisp"
 	}
 	return out
 }

@@ -12,7 +12,7 @@ import (
 func TestLatestCardsOfAnEvening(t *testing.T) {
 	holdEvenings(t, map[string]evening{
 		"a fat fetched for others besides its own is more of it": {
-			"jagerschnitzel", []string{"Heat the olive oil in a large frying pan", "Heat a little more olive oil. Add the onion"}, nil,
+			"jagerschnitzel", []string{"Heat the olive oil in a large frying pan", "Heat a little more olive oil, add the onion"}, nil,
 		},
 		"half of a fat of which nobody takes the rest is all": {
 			"beef-stew-with-herb-dumplings", []string{"Heat the oil in a flameproof casserole."}, []string{"half of the oil"},

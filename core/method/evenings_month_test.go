@@ -35,8 +35,8 @@ func TestCardsOfAMonth(t *testing.T) {
 		"a kofta of vegetables keeps its name, and naan is other bread": {
 			"malai-kofta", []string{"fry the koftas in batches", "pour over the sauce and serve with the chapati"}, []string{"rolls"},
 		},
-		"what was kept back for later is parted where nothing is lifted out": {
-			"rosti-bacon-raclette", []string{"with half of the smoked tofu", "sprinkle with the rest of the smoked tofu"}, nil,
+		"what is kept back for later is lifted out where the dish fries it": {
+			"rosti-bacon-raclette", []string{"fry the smoked tofu in a heavy frying pan until crisp. Lift out half of it and keep for the top", "sprinkle with the smoked tofu"}, nil,
 		},
 		"the pan of work that goes is said with what goes into it first": {
 			"chicken-in-riesling", []string{"Put the oil and the shallots in a large casserole and fry"}, []string{"Add the oil and the shallots"},

@@ -65,7 +65,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"pytt-i-panna", []string{"Heat two thirds of the oil in a large frying pan"}, []string{"Heat the oil and a third"},
 		},
 		"a slice is laid on": {
-			"saltimbocca-alla-romana", []string{"Lay some of the smoked", "sage leaf on the mushroom slices"}, []string{"tempeh"},
+			"saltimbocca-alla-romana", []string{"Lay some of the smoked", "sage leaf on the pressed mushroom slabs"}, []string{"tempeh", "baking paper"},
 		},
 		"croquettes hold what was stirred in": {
 			"ham-croquettes", []string{"Stir in the nutritional yeast.\nSpread the mixture in a shallow dish"}, []string{"Sprinkle the dish"},
@@ -86,7 +86,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"sausage-apple-and-sage-plait", []string{"Stir in the nutritional yeast.\nRoll out the olive oil pastry"}, []string{"Unroll"},
 		},
 		"what fills something is minced, and filled pasta is called so": {
-			"tortellini-in-brodo", []string{"Chop the mushrooms and tempeh finely with", "Drop in the filled pasta"}, []string{"Finely chop", "Drop in the mushrooms"},
+			"tortellini-in-brodo", []string{"brown the mushrooms and tempeh for 8 minutes. Chop them finely with the smoky bean sausage", "Drop in the filled pasta"}, []string{"Finely chop", "Drop in the mushrooms"},
 		},
 		"the stock that something was poached in is kept": {
 			"vatapa", []string{"stir in 300 ml of the stock"}, []string{"vegetable stock", "Add the kelp broth"},
@@ -113,13 +113,13 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"cheese-and-bacon-scones", []string{"100 g of the seed crumbs", "scatter over the rest of the seed crumbs"}, []string{"cashew melt"},
 		},
 		"what was in the bird lies round it, and what fried in its fat has oil": {
-			"sunday-roast-duck-with-cherry-sauce", []string{"roast with the orange and the thyme", "Heat the vegetable oil. Add the shallot"}, []string{"thyme.\n", "cavity"},
+			"sunday-roast-duck-with-cherry-sauce", []string{"roast with the orange and the thyme", "Heat the vegetable oil, add the shallot"}, []string{"thyme.\n", "cavity"},
 		},
 		"vegetables roast without flesh no longer than they bear": {
 			"greek-lamb-and-orzo-bake", []string{"Bake, uncovered, for 25 minutes, stirring halfway."}, []string{"45 minutes"},
 		},
 		"the oil of a sausage is no oil of the list": {
-			"baked-cod-with-chorizo-and-white-beans", []string{"Heat a little of the olive oil in a large ovenproof pan. Add the smoky bean sausage and the onion and cook in the olive oil for 6 minutes"}, []string{"cook in the red onion"},
+			"baked-cod-with-chorizo-and-white-beans", []string{"Heat a little of the olive oil in a large ovenproof pan, add the smoky bean sausage and the onion and cook in the olive oil for 6 minutes"}, []string{"cook in the red onion"},
 		},
 		"eggs poured in and stirred are scrambled": {
 			"hungarian-mushroom-and-sausage-lecso", []string{"Pour in the crumbled tofu and stir over a low heat."}, []string{"flax", "just set"},

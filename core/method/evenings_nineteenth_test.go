@@ -62,8 +62,8 @@ func TestCardsOfMoreKitchens(t *testing.T) {
 		"a stock is brought for that of shells which were only kept": {
 			"durban-prawn-curry", []string{"500 ml vegetable stock", "Add the potatoes and the vegetable stock"}, []string{"pour in 500ml water", "Strain"},
 		},
-		"butter that went to the fat of bacon is heated for what fries in it, and everything is what is in the pot": {
-			"aelplermagronen", []string{"Heat the oil in a pan and fry the onion rings slowly", "add the cashew melt and stir over a low heat", "Fold in half of the smoked tofu."}, nil,
+		"what stands for bacon is fried in the dry pan that is said, and everything is what is in the pot": {
+			"aelplermagronen", []string{"fry the smoked tofu in a dry pan till crisp and take it out", "Add the oil and fry the onion rings slowly", "add the cashew melt and stir over a low heat", "Fold in half of the smoked tofu."}, nil,
 		},
 		"a kind of a cheese is that cheese": {
 			"gnocchi-gorgonzola", []string{"crumble in the sharp cashew crumble"}, []string{"no swap"},

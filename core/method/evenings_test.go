@@ -130,7 +130,7 @@ func TestCardsOfAnEvening(t *testing.T) {
 		},
 		"what is done to flesh by the first of two verbs": {
 			"Grill\nServes 2\n\n4 chicken thighs\n1 tbsp oil\n\nMethod\n1. Season and brown the chicken in the oil. Serve.",
-			"Season the mushrooms and tempeh.", "Season.",
+			"Season and brown the mushrooms and tempeh in the oil.", "Season.",
 		},
 	} {
 		card, findings := wholeCard(t, x.recipe, swap.WholeFood)

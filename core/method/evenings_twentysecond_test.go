@@ -59,7 +59,7 @@ func TestCardsOfAnAutumn(t *testing.T) {
 			"pizzaiola", []string{"sprinkle with the rest of the oregano"}, []string{"spoon with"},
 		},
 		"a paste that is listed in a row with its order, and flesh that goes in where it was to go back": {
-			"ayam-masak-merah", []string{"Grind to a paste.", "Fry the spice paste slowly in it with the whole spices and lemongrass", "Add the mushrooms and tempeh, add the coconut milk, half cover"}, []string{"Add the cinnamon", "Add the miso"},
+			"ayam-masak-merah", []string{"Grind to a paste.", "Fry the spice paste slowly in it with the whole spices and lemongrass", "Fry in batches in 1 cm of oil until golden", "Return the mushrooms and tempeh, add the coconut milk, half cover"}, []string{"Add the cinnamon", "Add the miso"},
 		},
 		"bacon that is rendered in a cold pan smokes, and wine is poured though no fat is there": {
 			"amatriciana-cold-pan", []string{"the smoked tofu, from above", "Add the wine with the dried chilli and let it evaporate. Crush in the tomatoes"}, []string{"brined tempeh", "with the white wine"},

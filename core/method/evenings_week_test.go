@@ -23,8 +23,8 @@ func TestCardsOfAWeek(t *testing.T) {
 		"picked crab is flakes": {
 			"crab-and-leek-tart", []string{"the rest of the tofu flakes and half of"}, []string{"discs", "Spread the leeks over the pastry case, pour in the mixture and top with the rest of the stretchy cashew curd.\nStir"},
 		},
-		"the fat that fried what is gone is for what is cooked first": {
-			"semmelknodel", []string{"For the sauce, heat the oil. Add the smoked tofu and the onion and cook until soft", "the mushrooms and fry until golden"}, nil,
+		"what stands for bacon fries in the fat that is said": {
+			"semmelknodel", []string{"For the sauce, fry the smoked tofu in the oil until crisp. Add the onion and cook until soft", "the mushrooms and fry until golden"}, nil,
 		},
 		"what fried before, and is strewn with flour, wants no more fat": {
 			"lancashire-hotpot", []string{"cook for a couple of minutes, pour in"}, nil,

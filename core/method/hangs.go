@@ -5,6 +5,7 @@ import (
 	"strings"
 	"unicode/utf8"
 
+	"yembra/core/language"
 	"yembra/core/recipe"
 )
 
@@ -40,10 +41,16 @@ func (w *writer) withWhatHangs(a *recipe.Action, from, upto int) (int, int) {
 		}
 	}
 	behind, _, _ := strings.Cut(w.slice(upto, end), ",")
-	if fields := strings.Fields(behind); len(fields) > 1 && lang.Prepositions[strings.ToLower(fields[0])] != "" {
+	if fields := strings.Fields(behind); len(fields) > 1 && lang.Prepositions[strings.ToLower(fields[0])] != "" && !w.forWork(fields) {
 		upto += utf8.RuneCountInString(strings.TrimRight(behind, " "))
 	}
 	return from, upto
+}
+
+// forWork tells whether words say what work is for: "to warm through", and not "to the pan".
+func (w *writer) forWork(words []string) bool {
+	lang := w.l.Language()
+	return lang.Purpose[strings.ToLower(words[0])] && slices.ContainsFunc(lang.Verb(strings.ToLower(words[1])), func(r language.Reading) bool { return r.Form == language.Base })
 }
 
 // spans are where the words of an action stand that were read.

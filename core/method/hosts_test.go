@@ -161,7 +161,7 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 		},
 		"a spoonful of what was fried is not added to an empty pot": {
 			"Soup\nServes 4\n\n120 g smoked bacon, diced\n1 tbsp oil\n2 leeks\n400 ml vegetable stock\n\nMethod\n1. Crisp the bacon in the oil in a soup pot. Scoop out a spoonful for the top. Sweat the leeks in the fat that is left for 8 minutes. Pour in the stock and simmer for 15 minutes. Ladle into bowls and sprinkle the saved bacon on top.",
-			map[string]string{line("0"): "smoked-tofu-lardons"}, []string{"Sweat the leeks in a soup pot in the oil for 8 minutes", "sprinkle the smoked tofu on top"}, []string{"Add the smoked tofu"},
+			map[string]string{line("0"): "smoky-shiitake-strips"}, []string{"Sweat the leeks in a soup pot in the oil for 8 minutes", "sprinkle the smoky shiitake on top"}, []string{"Add the smoky shiitake"},
 		},
 		"what is in strips already is not sliced in its glaze": {
 			"Roast\nServes 4\n\n900 g pork shoulder, cut into strips\n3 tbsp hoisin sauce\n2 tbsp soy sauce\n3 cloves garlic, crushed\n\nMethod\n1. Mix the hoisin, soy sauce and garlic, turn the pork in it, cover and chill overnight.\n2. Roast for 20 minutes. Leave for 5 minutes, then slice across the grain.",

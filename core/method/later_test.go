@@ -16,7 +16,7 @@ func TestWhatWasForFleshGoesOn(t *testing.T) {
 	reads(t, map[string]carried{
 		"a fat goes into a pan that is cold now": {
 			"Tofu\nServes 2\n\n400 g soft tofu, cubed\n100 g minced beef\n3 tbsp oil\n2 tbsp chilli bean paste\n\nMethod\n1. Heat a tablespoon of the oil in a wok and fry the beef until dark. Scoop it out.\n2. Add the remaining oil and fry the paste for a minute. Slide in the tofu and return the beef.",
-			map[string]string{line("1"): "tofu-crumble-mince"}, []string{"Heat the oil in a wok and fry the paste"}, []string{"Add the oil"},
+			map[string]string{line("1"): "cauliflower-almond-mince"}, []string{"Heat the oil in a wok and fry the paste"}, []string{"Add the oil"},
 		},
 		"no word that joins is left at an end": {
 			"Stew\nServes 4\n\n800 g beef, cubed\n2 tbsp oil\n2 carrots, sliced\n500 ml vegetable stock\n\nMethod\n1. Add the oil to the pot and, in batches, brown the beef. Take it out.\n2. Brown the carrots in the same fat. Pour in the stock, add the beef and simmer for 2 hours.",
@@ -43,8 +43,8 @@ func TestWhatWasForFleshGoesOn(t *testing.T) {
 			map[string]string{line("1"): "white-bean-melt", line("2"): "brined-tofu-cheese"}, []string{"a quarter of the mixture"}, []string{"quarter of the brined"},
 		},
 		"the same pan, of work that goes": {
-			"Veal\nServes 4\n\n600 g veal, in strips\n2 tbsp oil\n1 onion, chopped\n250 g mushrooms, sliced\n150 ml white wine\n\nMethod\n1. Fry the veal in the oil and put it on a plate. In the same pan sweat the onion and the mushrooms.\n2. Pour in the wine, simmer for 5 minutes and put the veal back.",
-			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"In a pan sweat the onion"}, []string{"same pan"},
+			"Veal\nServes 4\n\n600 g lamb shoulder, cubed\n2 tbsp oil\n1 onion, chopped\n250 g mushrooms, sliced\n150 ml white wine\n\nMethod\n1. Fry the lamb in the oil and put it on a plate. In the same pan sweat the onion and the mushrooms.\n2. Pour in the wine, simmer for 5 minutes and put the lamb back.",
+			map[string]string{line("0"): "jackfruit-potato-braise"}, []string{"In a pan sweat the onion"}, []string{"same pan"},
 		},
 		"what was pushed into a bird goes in with what stands for it": {
 			"Roast\nServes 4\n\n1 chicken (1.8 kg)\n1 lemon, halved\n4 sprigs thyme\n500 g potatoes\n2 tbsp olive oil\n\nMethod\n1. Smear the oil over the breast, push half the lemon and the thyme into the cavity and season all over. Sit the chicken in a tin and roast for 80 minutes. Boil the potatoes and serve with the chicken.",
@@ -75,8 +75,8 @@ func TestWhatWasForFleshGoesOn(t *testing.T) {
 			map[string]string{line("0"): "whelk-mushroom"}, []string{"finish it in the pan"}, []string{"clam"},
 		},
 		"flour of dusting goes in while the sauce still boils, and no juices come back": {
-			"Strips\nServes 4\n\n500 g beef steak, in strips\n1 tbsp flour\n2 tbsp oil\n1 onion, sliced\n200 ml beef stock\n150 ml oat cream\n\nMethod\n1. Toss the steak with the flour. Heat the oil and fry the steak for 1 minute; transfer to a plate.\n2. Fry the onion until golden. Stir in the stock and simmer for 5 minutes, then take off the heat and stir in the oat cream. Return the steak and any resting juices and warm through.",
-			map[string]string{line("0"): "seared-mushroom-shreds", line("4"): "lentil-shiitake-stock"}, []string{"smooth with a little of the dark mushroom stock. Stir in the dark", "Return the torn mushrooms and warm"}, nil,
+			"Pieces\nServes 4\n\n500 g pork shoulder, cubed\n1 tbsp flour\n2 tbsp oil\n1 onion, sliced\n200 ml beef stock\n150 ml oat cream\n\nMethod\n1. Toss the pork with the flour. Heat the oil and fry the pork for 1 minute; transfer to a plate.\n2. Fry the onion until golden. Stir in the stock and simmer for 5 minutes, then take off the heat and stir in the oat cream. Return the pork and any resting juices and warm through.",
+			map[string]string{line("0"): "jackfruit-potato-braise", line("4"): "lentil-shiitake-stock"}, []string{"smooth with a little of the dark mushroom stock. Stir in the dark", "Return the jackfruit pieces and warm"}, nil,
 		},
 		"bread that is spread is not greased": {
 			"Pudding\nServes 6\n\n8 slices bread\n50 g butter\n500 ml oat milk\n\nMethod\n1. Butter the bread and lay it, buttered side up, in a buttered dish. Pour over the milk and bake for 40 minutes.",
@@ -102,7 +102,7 @@ func TestFatToSpareAndShapes(t *testing.T) {
 		},
 		"onions after bacon whose fat ran": {
 			"Pot\nServes 4\n\n150 g bacon, diced\n2 onions, chopped\n400 g potatoes, cubed\n500 ml vegetable stock\n400 g pork shoulder, cubed\n\nMethod\n1. Fry the bacon until its fat runs, then add the pork and brown it. Add the onions and cook for 8 minutes.\n2. Add the potatoes and the stock and simmer for 20 minutes.",
-			map[string]string{line("0"): "smoked-tofu-lardons", line("4"): "mushroom-chunks-braise"}, []string{"Heat the vegetable oil and add the mushrooms and tempeh. Add the onions"}, nil,
+			map[string]string{line("0"): "smoked-tofu-lardons", line("4"): "mushroom-chunks-braise"}, []string{"eat the vegetable oil", "add the mushrooms and tempeh and brown them. Add the onions"}, nil,
 		},
 		"eggs that lie in soy for its taste": {
 			"Bowls\nServes 2\n\n800 ml chicken stock\n60 ml soy sauce\n2 eggs\n240 g rice noodles\n1 tbsp mirin\n\nMethod\n1. Simmer the stock for 20 minutes. Boil the eggs for 6 minutes, chill in iced water, peel and leave in half the soy and the mirin for an hour.\n2. Boil the noodles for 2 minutes. Divide the remaining soy between two bowls, pour in the hot stock and add the drained noodles. Top with the halved eggs.",
@@ -177,8 +177,8 @@ func TestWaysOfWhatIsGoneAreLeft(t *testing.T) {
 			map[string]string{line("4"): "smoky-bean-sausage"}, []string{"Ladle into bowls, put the smoky bean sausage in each."}, []string{"red oil", "drizzle"},
 		},
 		"flour that was seasoned for flesh goes into the sauce, and its spice with it": {
-			"Strips\nServes 4\n\n600 g beef steak, in strips\n2 tbsp plain flour\n1 tsp sweet paprika\n2 tbsp oil\n1 onion\n150 ml vegetable stock\n200 ml oat cream\n\nMethod\n1. Season the flour with the paprika and toss the steak in it.\n2. Heat half the oil and sear the steak for 1 minute. Tip onto a plate.\n3. Soften the onion in the remaining oil. Stir in the stock and bubble for 3 minutes. Stir in the cream, return the steak and heat gently without boiling.",
-			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"stir the plain flour smooth with a little of the vegetable stock", "with the sweet paprika"}, []string{"plate", "Season the flour"},
+			"Pieces\nServes 4\n\n600 g pork shoulder, cubed\n2 tbsp plain flour\n1 tsp sweet paprika\n2 tbsp oil\n1 onion\n150 ml vegetable stock\n200 ml oat cream\n\nMethod\n1. Season the flour with the paprika and toss the pork in it.\n2. Heat half the oil and sear the pork for 1 minute. Tip onto a plate.\n3. Soften the onion in the remaining oil. Stir in the stock and bubble for 3 minutes. Stir in the cream, return the pork and heat gently without boiling.",
+			map[string]string{line("0"): "jackfruit-potato-braise"}, []string{"stir the plain flour smooth with a little of the vegetable stock", "with the sweet paprika"}, []string{"plate", "Season the flour"},
 		},
 		"what comes back to a pot with others lets them go in": {
 			"Ragu\nServes 4\n\n6 Italian sausages\n1 onion\n150 ml red wine\n400 g tin plum tomatoes\n1 sprig rosemary\n1 tbsp oil\n\nMethod\n1. Fry the sausages in the oil until browned. Lift out.\n2. Soften the onion in the same pan. Stir in the wine and reduce. Return the sausages with the tomatoes, rosemary and a tin of water. Simmer for 45 minutes.",

@@ -82,9 +82,9 @@ func TestOnlyWhatIsOfTheMeatGoes(t *testing.T) {
 			"Ceviche\nServes 4\n\n600 g sea bass fillet\n10 limes\n1 stick celery\n1 clove garlic\n\nMethod\n1. Cut the fish into cubes.\n2. Blend the lime juice with the celery and garlic. Strain. Pour it over the fish and leave for 10 minutes until the outside turns white.",
 			"Blend the lime juice with the celery and garlic", "white",
 		},
-		"butter melts, oil is heated, and what is not seared is not set aside": {
+		"butter melts, oil is heated, and what is seared is set aside": {
 			"Stroganoff\nServes 4\n\n500 g beef fillet, in strips\n40 g butter\n1 onion\n1 tbsp sweet paprika\n150 ml beef stock\n\nMethod\n1. Melt half the butter in a large frying pan until it foams. Sear the beef quickly and tip it onto a plate.\n2. Add the rest of the butter and the onion and fry for 5 minutes. Stir in the paprika and stock, simmer for 5 minutes, then slide the beef back in with its juices.",
-			"Heat half of the oil in a large frying pan until hot", "plate",
+			"Sear the torn mushrooms quickly and tip them onto a plate.", "juices",
 		},
 		"no dish is buttered, and what is poured is not poured with itself": {
 			"Potatoes\nServes 4\n\n500 g potatoes\n40 g butter\n\nMethod\n1. Lay the potatoes in a buttered dish. Melt the butter and pour it over. Bake for 20 minutes on buttered paper. Note: a well-buttered dish keeps it from sticking.",
@@ -128,9 +128,9 @@ func TestWhatIsLeftIsSaidRightly(t *testing.T) {
 			"Mousse\nServes 6\n\n200 g dark chocolate\n4 eggs, separated\n1 tbsp sugar\n\nMethod\n1. Melt the chocolate and beat in the yolks. Whisk the whites with the sugar to stiff peaks.\n2. Fold a third of the whites into the chocolate, then carefully fold in the rest.",
 			"Fold a third of the whipped aquafaba into the chocolate, then carefully fold in the rest", "in it",
 		},
-		"a fat goes that only fried what has made way": {
+		"what is seared before it is wrapped is seared in the fat that is said": {
 			"Wellington\nServes 4\n\n800 g beef fillet\n1 tbsp oil\n500 g puff pastry\n\nMethod\n1. Season the beef, heat the oil in a frying pan until very hot and sear the meat for 1 minute on every side. Cool.\n2. Roll out the pastry, put the beef on it, wrap it up and bake at 200 C for 35 minutes.",
-			"Roll out the pastry", "oil",
+			"heat the oil in a frying pan until very hot and sear the tempeh for 1 minute on every side", "Cool",
 		},
 		"what pours is brought to the boil": {
 			"Soup\nServes 4\n\n1 kg flank steak\n1.5 litres water\n2 bay leaves\n400 g tomatoes\n\nMethod\n1. Put the steak in a pot with the water and bay leaves. Bring to the boil and simmer for 1 hour. Lift out the meat and shred it.\n2. Add the tomatoes to the pot, simmer for 20 minutes and return the meat.",

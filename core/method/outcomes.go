@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -54,6 +55,9 @@ func (w *writer) outcomes(n *node, d *deed) []edit {
 			out = append(out, edit{at[0], at[1], ""}) // "to crisp the skin"
 		}
 	}
+	if at := a.Words.Purpose; at[1] > 0 && at[0] >= a.From && at[1] <= a.Upto && n.Technique.Heat != "" && w.donenessOfGone(n, w.slice(at[0], at[1])) {
+		out = append(out, edit{at[0], at[1], ""}) // "for medium-rare"
+	}
 	if at := a.Words.Shape; at[1] > 0 {
 		if said := w.slice(at[0], at[1]); d.say == w.c.words().Put {
 			out = append(out, edit{w.behindObject(a, at[0]), at[1], ""}) // "break the fish into chunks into a dish"
@@ -62,6 +66,15 @@ func (w *writer) outcomes(n *node, d *deed) []edit {
 		}
 	}
 	return out
+}
+
+// donenessOfGone tells whether words say how far flesh is to be cooked that is gone.
+func (w *writer) donenessOfGone(n *node, said string) bool {
+	words := larder.Words(strings.ReplaceAll(said, "-", " "))
+	return slices.ContainsFunc(n.To, func(line int) bool {
+		s := w.stand[line]
+		return s != nil && s.flesh() && slices.ContainsFunc(words, func(word string) bool { return w.l.Language().GoneSigns[string(s.class)][word] })
+	})
 }
 
 // aim is what work is said to be for, by its name now where that is a dish of an animal: "for the raita".

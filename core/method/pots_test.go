@@ -20,11 +20,11 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 		},
 		"all of the fat goes in where some was for flesh": {
 			"Stew\nServes 4\n\n800 g lamb neck, cubed\n50 ml oil\n2 onions, sliced\n500 ml vegetable stock\n\nMethod\n1. Heat half the oil in a casserole and brown the lamb, then lift onto a plate.\n2. Add the remaining oil to the casserole and fry the onions until golden. Pour in the stock and simmer for 40 minutes with the lamb.",
-			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"Heat the oil in a casserole and fry the onions until golden"}, []string{"half", "remaining oil"},
+			map[string]string{line("0"): "jackfruit-potato-braise"}, []string{"Heat the oil in a casserole and fry the onions until golden"}, []string{"half", "remaining oil"},
 		},
 		"a fat is heated where the fat of bacon would have run": {
 			"Beans\nServes 4\n\n150 g streaky bacon, chopped\n2 onions, chopped\n400 g cooked beans\n\nMethod\n1. In a frying pan cook the bacon until the fat runs. Add the onions and cook for 10 minutes until golden, then stir in the beans.",
-			map[string]string{line("0"): "smoked-tofu-lardons"}, []string{"Heat the vegetable oil in a frying pan. Add the"}, nil,
+			map[string]string{line("0"): "smoked-tofu-lardons"}, []string{"Heat the vegetable oil in a frying pan, add the"}, nil,
 		},
 		"what stood for flesh at the end takes what it bears": {
 			"Soup\nServes 2\n\n8 raw prawns\n600 ml water\n150 g oyster mushrooms\n\nMethod\n1. Boil the water, add the mushrooms and cook for 2 minutes. Add the prawns and cook just until they curl.",
@@ -36,7 +36,7 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 		},
 		"pieces are scattered and not poured": {
 			"Dumplings\nServes 4\n\n300 g dumplings\n100 g smoked bacon, diced\n1 tbsp oil\n\nMethod\n1. Boil the dumplings in salted water and lift them out.\n2. Fry the bacon in the oil until crisp. Pour over the dumplings.",
-			map[string]string{line("1"): "smoked-tofu-lardons"}, []string{"Scatter the smoked tofu over the dumplings"}, []string{"Pour"},
+			map[string]string{line("1"): "smoked-tofu-lardons"}, []string{"Fry the smoked tofu in the oil until crisp. Scatter over the dumplings"}, []string{"Pour"},
 		},
 		"what dries with the meat goes with it": {
 			"Rendang\nServes 6\n\n1 kg stewing beef\n800 ml coconut milk\n80 g grated coconut\n\nMethod\n1. Simmer the beef in the coconut milk for 2 hours. Stir in the coconut and fry for 20 minutes until the coconut is toasted and the beef is dark brown and nearly dry.",

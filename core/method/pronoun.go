@@ -236,7 +236,7 @@ func (w *writer) meantGone(noun recipe.Noun) bool {
 		}
 		n := &w.graph.Nodes[at]
 		for _, line := range n.To {
-			if slices.Contains(n.Named, line) && w.there(line, at+1) {
+			if (slices.Contains(n.Named, line) || w.stand[line] != nil && w.stand[line].unfired) && w.there(line, at+1) {
 				return false
 			}
 		}

@@ -32,7 +32,7 @@ func (w *writer) ownFat(i int) []*clause {
 	if w.pot != "" {
 		text, w.pot = text+" "+w.greased(w.pot), ""
 	}
-	return []*clause{{node: -1, changed: true, text: text}}
+	return []*clause{{node: -1, changed: true, text: text, leads: true}}
 }
 
 // heatsAlong is the clause that heats a fat which came along with a browning that is not done, where what fries in it now is
@@ -71,7 +71,7 @@ const rendersFrom = 15.0
 // not done any more, goes on dry in the same pan, and has no fat of its own.
 func (p *plan) friesInRunOut(i int) bool {
 	n := &p.graph.Nodes[i]
-	if len(p.deeds[i].subject) > 0 && p.rendered(i) {
+	if len(p.deeds[i].subject) > 0 && p.rendered(i) || p.leanNow(i) && !p.saidDry(n) {
 		return true // the onions that were to fry with the bacon
 	}
 	if p.inWhatIsLeft(i) {
@@ -87,6 +87,16 @@ func (p *plan) friesInRunOut(i int) bool {
 	return p.dryOver(i)
 }
 
+// leanNow tells whether an action fried flesh in its own fat and fries what has none of it now.
+func (p *plan) leanNow(i int) bool {
+	return !p.deeds[i].drop && p.rendered(i) && !slices.ContainsFunc(p.subjects(i), func(line int) bool { return p.stand[line] == nil || !p.stand[line].unfired })
+}
+
+// saidDry tells whether an action says that its pan holds no fat.
+func (p *plan) saidDry(n *flow.Node) bool {
+	return slices.ContainsFunc(larder.Words(n.Action.Vessel), func(word string) bool { return p.l.Language().Greaseless[word] })
+}
+
 // spoonedOff tells whether fat of flesh that gives none now was to be taken off just before an action, all but what it wants:
 // "spoon out all but a tablespoon of the fat".
 func (p *plan) spoonedOff(i int) bool {
@@ -100,7 +110,7 @@ func (p *plan) spoonedOff(i int) bool {
 // renderedTo tells whether flesh was fried in its own fat by an action that is not done, or by one before it
 // on which it went on: "fry the bacon till its fat runs, add the pork and brown it".
 func (p *plan) renderedTo(in int) bool {
-	return p.deeds[in].drop && (p.rendered(in) || slices.ContainsFunc(p.graph.Nodes[in].Inputs, p.renderedTo))
+	return p.leanNow(in) && p.saidDry(&p.graph.Nodes[in]) || p.deeds[in].drop && (p.rendered(in) || slices.ContainsFunc(p.graph.Nodes[in].Inputs, p.renderedTo))
 }
 
 // inWhatIsLeft tells whether an action fries in the fat that flesh of before left in the pan, by no name of
@@ -165,7 +175,10 @@ func (p *plan) dryOver(i int) bool {
 // cooksDry tells whether an action of the original does so.
 func (p *plan) cooksDry(i int) bool {
 	n := &p.graph.Nodes[i]
-	own := slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil && !p.dusts(line) && !p.c.fatLine(p.line(line)) })
+	own := slices.ContainsFunc(n.To, func(line int) bool {
+		s := p.stand[line]
+		return s != nil && s.unfired && p.there(line, i) || s == nil && !p.dusts(line) && !p.c.fatLine(p.line(line))
+	})
 	return own && !n.Liquid && n.Technique.Heat != "" && n.Technique.Heat != "oven"
 }
 

@@ -112,7 +112,7 @@ func (p *plan) slakesInto(line, i int) int {
 	}
 	for k := i + 1; k < len(p.graph.Nodes); k++ {
 		n := &p.graph.Nodes[k]
-		if !n.Reaches(line) && !slices.ContainsFunc(p.subjects(i), n.Reaches) || n.Technique.Joins != "yes" {
+		if !n.Reaches(line) && !slices.ContainsFunc(p.subjects(i), n.Reaches) || !p.takesIn(k) {
 			continue
 		}
 		if p.deeds[k].drop {

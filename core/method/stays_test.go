@@ -41,12 +41,12 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			map[string]string{line("1"): "spoon-of-oil"}, []string{"Heat two thirds of the oil"}, []string{"2 tbsp of the oil"},
 		},
 		"flour that dusts what is not fried goes into the sauce": {
-			"Veal\nServes 4\n\n600 g veal fillet, in strips\n2 tbsp oil\n1 shallot\n1 tbsp flour\n150 ml white wine\n\nMethod\n1. Dust the veal with the flour. Fry the veal in half of the oil for 1 minute. Remove and keep warm.\n2. Lower the heat, add the rest of the oil and fry the shallot. Pour in the wine. Return the veal.",
-			map[string]string{line("0"): "seared-mushroom-shreds"}, []string{"flour", "ry the shallot"}, []string{"Dust", "eep warm", "ower the heat"},
+			"Veal\nServes 4\n\n600 g lamb shoulder, cubed\n2 tbsp oil\n1 shallot\n1 tbsp flour\n150 ml white wine\n\nMethod\n1. Dust the lamb with the flour. Fry the lamb in half of the oil for 1 minute. Remove and keep warm.\n2. Lower the heat, add the rest of the oil and fry the shallot. Pour in the wine. Return the lamb.",
+			map[string]string{line("0"): "jackfruit-potato-braise"}, []string{"flour", "ry the shallot"}, []string{"Dust", "eep warm", "ower the heat"},
 		},
 		"what is left of the fat is the oil that comes along": {
 			"Gravy\nServes 4\n\n400 g pork ribs\n3 tbsp olive oil\n1 onion\n400 g tomatoes\n\nMethod\n1. Brown the ribs in the olive oil and take them out. In the fat that is left, cook the chopped onion until golden. Add the tomatoes and the ribs and simmer for 40 minutes.",
-			map[string]string{line("0"): "mushroom-chunks-braise"}, []string{"In the olive oil, cook the chopped onion"}, []string{"that is left"},
+			map[string]string{line("0"): "jackfruit-potato-braise"}, []string{"In the olive oil, cook the chopped onion"}, []string{"that is left"},
 		},
 		"the word for a condition goes with its work": {
 			"Rice\nServes 2\n\n250 g cooked rice\n2 eggs\n2 tbsp oil\n\nMethod\n1. Heat the oil and tip in the eggs, swirl, and when they are nearly set break them up. Throw in the rice and fry for 3 minutes.",

@@ -10,15 +10,66 @@ import (
 // leaveUnfired leaves the browning out of the preparation of what the dish itself shapes and then fries or bakes: no
 // patty is shaped of what is crusted already.
 func (p *plan) leaveUnfired() {
+	p.brownInTheDish()
 	raw := func(s *standIn) bool { return !s.gone && s.flesh() && shapesThenFires(p.graph, s.node) >= 0 }
 	for _, s := range p.inOrder() {
 		others := func(o *standIn) bool { return !o.gone && madeAtOnce(o.book, s.book) && !raw(o) }
-		if !raw(s) || !p.c.fired(s.book).shaped || slices.ContainsFunc(p.inOrder(), others) {
+		if s.unfired || !raw(s) || !p.c.fired(s.book).shaped || slices.ContainsFunc(p.inOrder(), others) {
 			continue
 		}
 		s.unfired, s.Browned = true, false
 		s.states = slices.DeleteFunc(s.states, func(state string) bool { return state == larder.Browned })
 	}
+}
+
+// brownInTheDish leaves the browning out of the preparation of what the dish itself browns, in its own words and its own
+// fat, if what follows in a liquid is no longer than it bears, and it is not made browned for another line as well.
+func (p *plan) brownInTheDish() {
+	states := map[*standIn][]string{}
+	for _, s := range p.inOrder() {
+		if before := s.states; p.canBrown(s) {
+			states[s] = before
+		}
+	}
+	for s, before := range states {
+		others := func(o *standIn) bool { return !o.gone && madeAtOnce(o.book, s.book) && states[o] == nil }
+		if slices.ContainsFunc(p.inOrder(), others) {
+			s.unfired, s.Browned, s.states = false, true, before
+		}
+	}
+}
+
+// canBrown tells whether a stand-in can go in as raw as the dish would brown it, and leaves it so if it can.
+func (p *plan) canBrown(s *standIn) bool {
+	if s.gone || !s.flesh() || !s.Browned || !leavesOut(s.book) {
+		return false
+	}
+	at := p.browns(s)
+	if at < 0 {
+		return false
+	}
+	raw := func(state string) bool { return state == larder.Browned || state == larder.Ready }
+	before := s.states
+	s.unfired, s.Browned, s.states = true, false, slices.DeleteFunc(slices.Clone(s.states), raw)
+	if p.enter(s); s.enters > at || len(p.lasts) > 0 { // it would be held back, or cooked less than is said
+		s.unfired, s.Browned, s.states = false, true, before
+	}
+	s.tail = 0
+	clear(p.lasts)
+	return s.unfired
+}
+
+// browns finds the action that browns the line of a stand-in in a pan before any other heat comes to it; -1 where none does.
+func (p *plan) browns(s *standIn) int {
+	for _, i := range p.pathItself(s) {
+		if n := &p.graph.Nodes[i]; n.Technique.Heat != "" {
+			if n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && n.Technique.Roast > 0 && !n.Liquid {
+				return i
+			}
+			return -1
+		}
+	}
+	return -1
 }
 
 // shapesThenFires finds the action that first fries or bakes a line that was shaped before; -1 where none does, or where
@@ -42,10 +93,24 @@ func shapesThenFires(g *flow.Graph, line int) int {
 
 // prepares are the steps in which a stand-in is made here.
 func (s *standIn) prepares() []larder.Preparation {
-	if s.unfired {
+	switch {
+	case !s.unfired:
+		return s.book.Prepare
+	case !leavesOut(s.book):
 		return s.book.Prepare[:len(s.book.Prepare)-1]
 	}
-	return s.book.Prepare
+	steps := slices.Clone(s.book.Prepare)
+	for i, x := range steps {
+		if x.Unfired != nil {
+			steps[i] = *x.Unfired
+		}
+	}
+	return steps
+}
+
+// leavesOut tells whether the book says how a swap is prepared without being browned.
+func leavesOut(book *larder.Swap) bool {
+	return slices.ContainsFunc(book.Prepare, func(x larder.Preparation) bool { return x.Unfired != nil })
 }
 
 // beforeShaped is where a mix that the dish shapes and fries itself still takes something in; -1 where there is none.

@@ -45,18 +45,18 @@ type Larder struct {
 	// uses are the rules of what an ingredient does, usesByKind their uses;
 	// behaviour is how foods behave, carrying what becomes of work on what was
 	// replaced, smallUses what is taken for matter that only steps name.
-	behaviour        map[string]behaviourRow
-	servings         map[string]Serving
-	helpings         map[string]float64
-	makings          []Making
-	allergenWords    map[string][]allergenWord
-	knownBy          map[string][]string
-	carrying         []CarryRule
-	smallUses        []SmallUse
-	uses             []UseRule
-	usesByKind       map[string][]string
-	ownFirst, strict map[string]bool
-	bounds           []bound
+	behaviour               map[string]behaviourRow
+	servings                map[string]Serving
+	helpings                map[string]float64
+	makings                 []Making
+	allergenWords           map[string][]allergenWord
+	knownBy                 map[string][]string
+	carrying                []CarryRule
+	smallUses               []SmallUse
+	uses                    []UseRule
+	usesByKind              map[string][]string
+	ownFirst, strict, whole map[string]bool
+	bounds                  []bound
 	// tags are foods that rules speak of together; presets and switches the rules.
 	tags       map[string]*tag
 	presets    []Preset

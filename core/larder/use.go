@@ -86,6 +86,9 @@ func (l *Larder) KnownUse(use string) bool {
 // where none is made for it.
 func (l *Larder) OwnFirst(use string) bool { return l.ownFirst[use] }
 
+// LiesWhole tells whether what has a use lies in one piece in what it goes into, which nobody stirs from then on.
+func (l *Larder) LiesWhole(use string) bool { return l.whole[use] }
+
 // StrictUse tells whether for a use only a swap will do that is made for it.
 func (l *Larder) StrictUse(use string) bool { return l.strict[use] }
 
@@ -98,15 +101,17 @@ func (l *Larder) loadUses(src Source) error {
 		Example string `yaml:"example"`
 		Own     bool   `yaml:"own"`
 		Strict  bool   `yaml:"strict"`
+		Whole   bool   `yaml:"whole"`
 	}
 	if err := src.Decode("uses.yaml", &file); err != nil {
 		return fmt.Errorf("uses.yaml: %w", err)
 	}
-	l.usesByKind, l.ownFirst, l.strict = map[string][]string{}, map[string]bool{}, map[string]bool{}
+	l.usesByKind, l.ownFirst, l.strict, l.whole = map[string][]string{}, map[string]bool{}, map[string]bool{}, map[string]bool{}
 	for _, r := range file {
 		rule := UseRule{strings.Fields(r.Kinds), r.Use, r.Why, r.When, r.Example}
 		l.ownFirst[r.Use] = l.ownFirst[r.Use] || r.Own
 		l.strict[r.Use] = l.strict[r.Use] || r.Strict
+		l.whole[r.Use] = l.whole[r.Use] || r.Whole
 		l.uses = append(l.uses, rule)
 		for _, k := range rule.Kinds {
 			if !slices.Contains(l.usesByKind[k], r.Use) {

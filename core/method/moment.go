@@ -170,12 +170,21 @@ func (p *plan) closing(parts []part) int {
 		for _, at := range parts[k].nodes {
 			t := p.graph.Nodes[at].Technique
 			switch {
-			case t.Shuts(), p.foldsUp(&p.graph.Nodes[at]), p.laidToBake(at), p.setsUnstirred(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cookedLater(at) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
+			case t.Shuts(), p.laysWhole(at), p.foldsUp(&p.graph.Nodes[at]), p.laidToBake(at), p.setsUnstirred(at), p.graph.Nodes[at].Action.Each, t.Closes == larder.ClosesLast && !p.cookedLater(at) && (closing == len(parts) || t.Family == "oven" && p.holdsMost(at) && !p.mixedAfter(at)):
 				closing = k
 			}
 		}
 	}
 	return closing
+}
+
+// laysWhole tells whether something goes in with an action that lies in one piece there, among which nobody stirs any more:
+// eggs that are cracked into a soup.
+func (p *plan) laysWhole(at int) bool {
+	n := &p.graph.Nodes[at]
+	return len(n.Into)+len(n.Inputs) > 0 && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
+		return !s.gone && s.enters == at && s.chosen != nil && s.class == larder.Egg && p.l.LiesWhole(s.chosen.Use)
+	}) && !p.mixedAfter(at)
 }
 
 // mixedAfter tells whether what an action made is mixed or ground later.

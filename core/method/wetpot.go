@@ -26,6 +26,9 @@ func (p *plan) inLiquid(at int, seen map[int]bool) bool {
 		return false
 	}
 	seen[at] = true
+	if n.Technique.Leaves == "drained" && n.Technique.Heat != "" {
+		return false // the wine has boiled away
+	}
 	if !p.deeds[at].drop && cooksWet(n) {
 		return true
 	}

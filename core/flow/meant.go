@@ -15,7 +15,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.inHandFor(c, t)
 		switch {
-		case target != nil && t.Takes == "part" && len(b.solidsIn(target)) > 0 && b.open(target):
+		case target != nil && t.Takes == "part" && t.Name != reserveTechnique && len(b.solidsIn(target)) > 0 && b.open(target):
 			b.liftSolids(target, r)
 		case target != nil && !slices.Contains(r.inputs, target):
 			b.refMade(target, 1, r, &a.To)

@@ -140,6 +140,19 @@ func (t *text) amounts(n *noun, i, upto int) int {
 	if n.pointed && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
 		at = t.pointers(n, t.measure(n, at, upto), upto) // "the 40 g of butter"
 	}
+	return t.pastOtherSize(i, at, upto)
+}
+
+// pastOtherSize skips what stands in brackets between a length and the vessel that it is the size of: "a 20 cm (8 inch) tin".
+func (t *text) pastOtherSize(i, at, upto int) int {
+	if at <= i || at >= upto || !t.mark(at, "(") || t.lang.Lengths[t.low(at-1)] == 0 {
+		return at
+	}
+	for k := at + 1; k < min(upto, at+2*farthestName); k++ {
+		if t.mark(k, ")") && t.goesOnToVessel(k+1, upto) {
+			return k + 1
+		}
+	}
 	return at
 }
 

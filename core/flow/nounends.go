@@ -10,10 +10,12 @@ import (
 
 // sizesVessel tells whether a length at i is that of the vessel that the name goes on to: "a deep 22 cm square cake tin".
 func (t *text) sizesVessel(i, upto int) bool {
-	if t.lang.Lengths[t.low(i+1)] == 0 {
-		return false
-	}
-	for k := i + 2; k <= min(upto-1, i+farthestName+1); k++ {
+	return t.lang.Lengths[t.low(i+1)] > 0 && t.goesOnToVessel(i+2, upto)
+}
+
+// goesOnToVessel tells whether the name at i goes on to a vessel.
+func (t *text) goesOnToVessel(i, upto int) bool {
+	for k := i; k <= min(upto-1, i+farthestName-1); k++ {
 		switch {
 		case t.lang.Vessels[t.low(k)]:
 			return true

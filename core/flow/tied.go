@@ -80,8 +80,8 @@ func (b *bindings) roleOfLink(c *clause, t *larder.Technique, l link, role, vess
 	switch {
 	case l.first && vessel == "" && b.particle(l, t):
 		return "to"
-	case role == "" && len(c.objects) == 0:
-		return "to"
+	case role == "" && len(c.objects) == 0, role == "from" && vessel == "" && t.Family == "cut" && len(c.objects) == 0:
+		return "to" // "cut six rounds from the pastry"
 	case vessel == "" && (role == "from" && (l.first && len(c.objects) == 0 || b.r.lang.Announcing[c.lemma]) || role == "with" && b.r.lang.Announcing[c.lemma] && c.makes != "" && len(c.objects) == 0):
 		return "to"
 	}

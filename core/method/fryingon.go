@@ -11,7 +11,7 @@ import (
 // it, and goes in later now.
 func (p *plan) friesForFlesh(i int) bool {
 	n := &p.graph.Nodes[i]
-	if n.Technique.Family != "dry heat" {
+	if !cookedDry(n) {
 		return false
 	}
 	flesh := false

@@ -123,7 +123,7 @@ func (b *body) one(i int) int {
 	switch {
 	case b.mark(i, "("):
 		return b.bracket(i)
-	case b.mark(i, ","):
+	case b.mark(i, ","), b.dash(i) && b.sign(i+1):
 		b.purpose = ""
 		if b.sign(i + 1) {
 			return b.until(i + 1)
@@ -143,7 +143,7 @@ func (b *body) one(i int) int {
 		}
 		return upto
 	}
-	if end := max(b.throughout(i), b.sameAs(i)); end > 0 {
+	if end := max(b.throughout(i), b.sameAs(i), b.inTurn(i)); end > 0 {
 		b.how(i, end)
 		return end
 	}
@@ -191,6 +191,15 @@ func (b *body) throughout(i int) int {
 		end++
 	}
 	return end
+}
+
+// inTurn is where what begins at i behind a comma ends, and says which of several is first: ", largest first"; 0 where it
+// does not.
+func (b *body) inTurn(i int) int {
+	if i == 0 || !b.mark(i-1, ",") || !b.lang.Ordinals[b.low(i+1)] || b.low(i) == "" || b.is(i, b.lang.Articles) || b.foods(b.words[i].norm) || !b.ends(i+2, b.upto) && !b.mark(i+2, ",") {
+		return 0
+	}
+	return i + 2
 }
 
 // alongside reads what is done meanwhile by a verb in -ing that no table knows.

@@ -22,7 +22,7 @@ func (p *parser) boundary(i, upto int) int {
 			}
 		case p.is(k, p.lang.Until):
 			cue = true
-		case p.mark(k, ";!?"), p.mark(k, "-") && !p.words[k].Glued && k >= ranged:
+		case p.mark(k, ";!?"), p.mark(k, "-") && !p.words[k].Glued && k >= ranged && !p.sign(k+1):
 			return k
 		case p.mark(k, ":"):
 			if c, ok := p.time(k + 1); ok && !c.aside {

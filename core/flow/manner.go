@@ -121,7 +121,14 @@ func (b *body) until(i int) int {
 // sign tells whether behind a comma it is said how something gets, without a word for until:
 // "fry the eggs, crisp at the edges".
 func (t *text) sign(i int) bool {
-	return i > 0 && t.mark(i-1, ",") && t.lang.AdjectiveVerbs[t.low(i)] && t.lang.Prepositions[t.low(i+1)] == "at"
+	if i < 1 || !t.mark(i-1, ",") && !t.dash(i-1) {
+		return false
+	}
+	if t.lang.AdjectiveVerbs[t.low(i)] && t.lang.Prepositions[t.low(i+1)] == "at" {
+		return true
+	}
+	look := t.lang.AdjectiveVerbs[t.low(i)] || t.lang.Surfaces[t.low(i)]
+	return look && t.lang.Places[t.low(i+1)] && (t.ends(i+2, len(t.words)) || t.mark(i+2, ",.;!") || t.conj(i+2)) // "- brown outside, still pink inside"
 }
 
 // cueStops tells whether something else than the cue goes on behind a comma.

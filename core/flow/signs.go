@@ -73,7 +73,7 @@ func (t *text) withVerb(sign, cue string) string {
 	is := func(w string) bool { return t.lang.Being[strings.ToLower(w)] }
 	all := strings.Fields(cue)
 	at := slices.IndexFunc(all, is)
-	if begin := strings.Index(cue, sign); at > 0 && begin >= 0 && len(strings.Fields(cue[:begin])) < at && !slices.ContainsFunc(words, is) {
+	if begin := strings.Index(cue, sign); at > 0 && begin >= 0 && len(strings.Fields(cue[:begin])) < at && !slices.ContainsFunc(words, is) && !t.onlyLook(words) {
 		shared, _, _ := strings.Cut(strings.Join(t.untilNextSign(all[at:]), " "), ",")
 		return sign + " " + shared // of "the ragù and the sheets are used up"
 	}
@@ -93,6 +93,14 @@ func (t *text) withVerb(sign, cue string) string {
 		}
 	}
 	return strings.Join(slices.Insert(words, len(words)-1, verb), " ")
+}
+
+// onlyLook tells whether a sign is no more than how something looks or feels: "golden", "lightly browned".
+func (t *text) onlyLook(words []string) bool {
+	return !slices.ContainsFunc(words, func(w string) bool {
+		low := strings.ToLower(w)
+		return !t.lang.Surfaces[low] && !t.lang.DoneWords[low] && !t.lang.AdjectiveVerbs[low] && !t.lang.Adverbs[low] && !strings.HasSuffix(low, t.lang.AdverbEnd)
+	})
 }
 
 // untilNextSign is what is said up to where something else is said of another: "are tender", of "are tender and the oil rises".

@@ -63,7 +63,7 @@ func TestLatestCardsOfAnEvening(t *testing.T) {
 			"lamb-kleftiko", []string{"Roast for 45 minutes until very tender."}, []string{"4 hours"},
 		},
 		"the liquor goes on by its name": {
-			"mussel-and-leek-chowder", []string{"Add the potatoes, the soy drink, the bay leaf and the liquor, and simmer", "Serve topped with some of the seaweed mushrooms"}, nil,
+			"mussel-and-leek-chowder", []string{"Add the potatoes, the soy drink, the bay leaf and the liquor, and simmer", "Serve topped with some of the mushroom bites"}, nil,
 		},
 		"a slice on each of several": {
 			"galettes-completes", []string{"lay some of the smoked gluten slices in the middle and spoon some of the potato and pumpkin rounds on top"}, nil,

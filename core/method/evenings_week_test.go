@@ -12,7 +12,7 @@ func TestCardsOfAWeek(t *testing.T) {
 			"tortilla-with-chorizo", []string{"leave to stand for 10 minutes.\nStir in the nutritional yeast.\nHeat 1 tablespoon"}, []string{"almost set.\nStir"},
 		},
 		"nothing is broken up that is not there yet": {
-			"gemista", []string{"Add the garlic and cook"}, []string{"breaking"},
+			"gemista", []string{"Add the garlic. Stir in the rice"}, []string{"breaking"},
 		},
 		"what is not cooked is not oiled, and what is one piece is sliced": {
 			"chicken-bacon-salad", []string{"Season the pressed mushroom slabs. Slice the pressed mushroom slabs."}, []string{"Rub", "olive oil.", "griddle"},
@@ -33,7 +33,7 @@ func TestCardsOfAWeek(t *testing.T) {
 			"spaghetti-tuna-anchovies", []string{"back of a spoon.\nGrind the dried shiitake to powder and stir it in.\nPut in the palm heart flakes"}, nil,
 		},
 		"what a sentence only announces takes nothing": {
-			"chocolate-caramel-pots", []string{"stir in the cashew paste, then the cashew cream", "Beat in the silken tofu"}, []string{"chickpea"},
+			"chocolate-caramel-pots", []string{"stir in the cashew paste, then the cashew cream", "Beat in the yellow silken tofu"}, []string{"chickpea"},
 		},
 		"a powder goes into the marinade and not over what is fried": {
 			"lamb-shawarma", []string{"turn to coat.\nGrind the dried shiitake to powder and stir it in.\nLeave in the fridge"}, nil,

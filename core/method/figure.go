@@ -220,7 +220,7 @@ func (w *writer) apply(a *recipe.Action, edits []edit) string {
 		at = e.upto
 		if e.text == "" {
 			before := b.String()
-			trimmed := w.withoutJoint(strings.TrimRight(before, " ,"))
+			trimmed := w.withoutJoint(strings.TrimRight(strings.TrimSuffix(strings.TrimRight(before, " ,–—"), " -"), " ,"))
 			b.Reset()
 			b.WriteString(trimmed)
 			ends := func(x [2]int) bool { return x[1] > 0 && x[0] > at && x[0] <= at+2 }

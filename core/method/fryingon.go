@@ -27,7 +27,7 @@ func (p *plan) friesForFlesh(i int) bool {
 	for k >= 0 && (p.deeds[k].drop || p.graph.Nodes[k].Technique.Family == "cut") { // it is broken up
 		k--
 	}
-	return flesh && k >= 0 && p.friesStill(k) && p.graph.Nodes[k].At == n.At
+	return flesh && k >= 0 && p.friesStill(k) && p.graph.Nodes[k].At.Component == n.At.Component
 }
 
 // brownsForFlesh tells whether an action browns only flesh that comes later now: what is there else was over the fire

@@ -110,7 +110,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 		},
 		"what was cooked only for what was added goes with it, and the verb is said": {
 			"Soup\nServes 4\n\n800 g cod\n300 g mussels\n1 litre vegetable stock\n2 leeks\n\nMethod\n1. Boil the leeks in the stock for 15 minutes.\n2. Add the cod first and cook for 8 minutes, then the mussels, and cook for 5 minutes more.",
-			map[string]string{line("0"): "palm-heart-flakes", line("1"): "whelk-mushroom"}, []string{"\nAdd the palm heart flakes and the seaweed mushrooms"}, []string{"for 8 minutes"},
+			map[string]string{line("0"): "palm-heart-flakes", line("1"): "whelk-mushroom"}, []string{"\nAdd the palm heart flakes and the mushroom bites"}, []string{"for 8 minutes"},
 		},
 		"meats taken out are named without what is thrown away": {
 			"Beans\nServes 4\n\n400 g dried white beans\n3 chorizos\n300 g pork belly\n1 ham bone\n1 onion\n1 litre water\n\nMethod\n1. Boil the beans with the chorizos, pork, bone and onion in the water for 2 hours.\n2. Take out the meats, slice them and discard the bone and the onion. Leave the stew to rest for 30 minutes and serve the beans with the meats on top.",

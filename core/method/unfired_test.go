@@ -85,3 +85,29 @@ func TestWhatIsLeftUnfiredIsMadeWhole(t *testing.T) {
 	}
 	assert.GreaterOrEqual(t, seen, 10)
 }
+
+// No two stand-ins of several things go by one name unless they are made alike, so that a step that names one means it; those
+// of one food are told apart by that.
+func TestEachStandInHasANameOfItsOwn(t *testing.T) {
+	_, b, _ := open(t)
+	texts := map[string]string{}
+	for _, s := range b.Larder().Swaps() {
+		parts := 0
+		for _, p := range s.Formula {
+			if p.Food != "water" {
+				parts++
+			}
+		}
+		if parts < 2 {
+			continue
+		}
+		made := ""
+		for _, p := range s.Prepare {
+			made += p.Text
+		}
+		if other, known := texts[s.Short]; known {
+			assert.Equal(t, other, made, "%s: another swap is called %q too", s.ID, s.Short)
+		}
+		texts[s.Short] = made
+	}
+}

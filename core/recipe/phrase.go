@@ -63,7 +63,7 @@ func (r *Reader) cutPhrase(tokens []lex.Token, counted bool) (main, tail []lex.T
 	position := 0
 	for i, t := range tokens {
 		inside := slices.ContainsFunc(matches, func(m larder.Match) bool { return position > m.Start && position < m.End })
-		if i > 0 && t.Kind == lex.Word && (r.lines().About[strings.ToLower(t.Text)] || r.weightOf(tokens[i:]) != nil) && !inside {
+		if i > 0 && t.Kind == lex.Word && (r.lines().About[strings.ToLower(t.Text)] || r.weightOf(tokens[i:]) != nil || r.workedOn(tokens[i:])) && !inside {
 			return tokens[:i], tokens[i:]
 		}
 		if t.Kind == lex.Word {
@@ -71,6 +71,15 @@ func (r *Reader) cutPhrase(tokens []lex.Token, counted bool) (main, tail []lex.T
 		}
 	}
 	return tokens, nil
+}
+
+// workedOn tells whether words say what was done to what stands before them, and with or in what: "rubbed with garlic",
+// "marinated in yoghurt".
+func (r *Reader) workedOn(tokens []lex.Token) bool {
+	if len(tokens) < 3 || tokens[1].Kind != lex.Word || !r.lines().About[strings.ToLower(tokens[1].Text)] {
+		return false
+	}
+	return slices.ContainsFunc(r.larder.Language().Verb(strings.ToLower(tokens[0].Text)), func(v language.Reading) bool { return v.Form == language.Past })
 }
 
 // weightOf is how many grams each piece weighs by what stands behind "of": "of 250 g", "of about

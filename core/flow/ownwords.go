@@ -249,21 +249,6 @@ func (b *bindings) anyLeft(found []referent) bool {
 // shelf again; an estimate.
 const mostSeasoning = 30.0
 
-// soaked are a line and the liquid below it in which it is soaked, where a noun names both:
-// "the saffron milk".
-func (b *bindings) soaked(n noun) []referent {
-	if len(n.words) != 2 {
-		return nil
-	}
-	for i := range b.lines[:max(len(b.lines)-1, 0)] {
-		dry, wet := &b.lines[i], &b.lines[i+1]
-		if dry.comp == wet.comp && len(dry.name) == 1 && dry.name[0] == n.words[0] && slices.Contains(wet.name, n.words[1]) && larder.Pours(wet.food) && b.leftOf(portion{i, ""}) == 1 && b.leftOf(portion{i + 1, ""}) == 1 {
-			return []referent{{portion: &portion{i, ""}}, {portion: &portion{i + 1, ""}}}
-		}
-	}
-	return nil
-}
-
 // counted are so many lines of one part as a noun says, where the part has just as many that go
 // by its name and are untouched: "the three milks".
 func (b *bindings) counted(n noun) []referent {

@@ -26,7 +26,7 @@ func (p *plan) onBodies(i int) bool {
 				any = true
 				continue
 			}
-			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.itself(string(text[noun.Name:noun.Upto]), n) || p.places(i) && p.wholePiece(string(text[noun.Name:noun.Upto])) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.ofPlant(noun, string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) || p.places(i) && p.wholePiece(string(text[noun.Name:noun.Upto])) {
 				return false
 			}
 			any = true
@@ -34,6 +34,22 @@ func (p *plan) onBodies(i int) bool {
 	}
 	return any && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped)
+	})
+}
+
+// ofPlant tells whether a noun names a body by a plant that it is of: "the aubergine shells".
+func (p *plan) ofPlant(noun recipe.Noun, name string) bool {
+	words := larder.Words(name)
+	own := func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return p.stand[line] == nil && f != nil && f.Origin == larder.FromPlant && slices.ContainsFunc(larder.Words(p.line(line).Name), func(w string) bool { return slices.Contains(words, w) })
+	}
+	return len(words) > 1 && slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
+		at := -1
+		if r.Made != nil {
+			at = p.graph.Node(*r.Made)
+		}
+		return r.Line != nil && own(p.graph.Named(*r.Line)) || at >= 0 && slices.ContainsFunc(p.graph.Nodes[at].Holds, own)
 	})
 }
 

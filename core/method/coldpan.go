@@ -12,7 +12,9 @@ import (
 // before does not any more, and something is fried in the fat next.
 func (p *plan) intoColdPan(i int) bool {
 	n := &p.graph.Nodes[i]
-	if !n.Is("add") || len(n.Action.To) == 0 || slices.ContainsFunc(n.Named, func(line int) bool { return !p.fries(line) }) || len(n.Named) == 0 {
+	if !n.Is("add") || len(n.Action.To) == 0 || !slices.ContainsFunc(n.Named, p.fries) || slices.ContainsFunc(n.Named, func(line int) bool {
+		return !p.fries(line) && !p.laterFlesh(line, i) // "the rest of the oil and the bacon"
+	}) {
 		return false
 	}
 	var pan *flow.Node
@@ -27,6 +29,12 @@ func (p *plan) intoColdPan(i int) bool {
 		return false
 	}
 	return slices.ContainsFunc(n.Users, func(k int) bool { return cookedDry(&p.graph.Nodes[k]) })
+}
+
+// laterFlesh tells whether a line is flesh for which something stands that is not there yet at an action.
+func (p *plan) laterFlesh(line, i int) bool {
+	s := p.stand[line]
+	return s != nil && s.flesh() && !p.there(line, i)
 }
 
 // liftedCold tells whether an action takes what stands for flesh out of something cold that it has lain in:

@@ -31,7 +31,8 @@ func (p *plan) cooksOn(i, first int) bool {
 			return p.cooksOn(k, first)
 		}
 		n := &p.graph.Nodes[k]
-		itself := len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(p.graph.Nodes[first].To, line) })
+		fats := p.graph.Nodes[first].To
+		itself := slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(fats, line) }) && !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(fats, line) && !p.laterFlesh(line, k) })
 		if itself && (n.Technique.Joins == "yes" || n.Is("place")) && p.addsRest(n) && slices.ContainsFunc(p.deeds[first:k], func(d deed) bool { return d.drop }) {
 			return false // the rest of it goes in then, which is all of it
 		}

@@ -73,7 +73,7 @@ func (p *plan) inSlowPot(i int) bool {
 // slowPot is how much longer raw things take in a slow cooker on low than in a pot, warmsUp what it takes to get
 // everything hot, slowHours from how many minutes on a cooking is such a one; estimates.
 const (
-	slowPot   = 5.0
+	slowPot   = 12.0
 	warmsUp   = 120.0
 	slowHours = 180.0
 )

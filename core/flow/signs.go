@@ -77,7 +77,8 @@ func (t *text) withVerb(sign, cue string) string {
 		shared, _, _ := strings.Cut(strings.Join(t.untilNextSign(all[at:]), " "), ",")
 		return sign + " " + shared // of "the ragù and the sheets are used up"
 	}
-	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words, func(w string) bool {
+	tied := func(w string) bool { return t.lang.Prepositions[strings.ToLower(w)] != "" } // "the sauce clings to it"
+	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words[1:], tied) || slices.ContainsFunc(words, func(w string) bool {
 		return slices.ContainsFunc(t.lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
 	}) {
 		return sign

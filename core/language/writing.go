@@ -64,6 +64,8 @@ type Writing struct {
 	WantedLess string `yaml:"wantedLess"`
 	// Blend is said where something is only mixed into what needs no whipping.
 	Blend string
+	// Warm is said for melting something that does not melt with what does: "melt the butter with the syrup".
+	Warm string
 	// HotThrough is the cue of what is done and only has to get hot.
 	HotThrough string `yaml:"hotThrough"`
 	// HeatFat is the verb with which a fat comes into a pan that flesh would have greased.

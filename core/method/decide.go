@@ -171,6 +171,9 @@ func (p *plan) decideAlone(i int) {
 			return // it is ground with the others
 		case r.Then == larder.CarryDrop && p.mixesIn(i):
 			d.say, d.cueless, d.whys = p.c.words().Blend, true, append(d.whys, r.Why) // "whip the cream with the vanilla"
+			if p.graph.Nodes[i].Technique.Family == "gentle heat" {
+				d.say = p.c.words().Warm // "melt the butter with the syrup"
+			}
 			return
 		case r.Then == larder.CarryDrop:
 			d.drop, d.whys = true, append(d.whys, r.Why)

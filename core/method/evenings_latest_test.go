@@ -29,8 +29,8 @@ func TestLatestCardsOfAnEvening(t *testing.T) {
 		"cutlets that are not sliced go by what they are": {
 			"chicken-parmigiana", []string{"cook the tofu slabs until golden brown", "Arrange the tofu slabs on top", "Scatter with the basil"}, []string{"cutlets", "Spoon with"},
 		},
-		"an empty pan is not heated for what is not cooked": {
-			"thai-beef-salad", []string{"the mushroom slices"}, []string{"griddle"},
+		"what the dish cooks on a griddle is cooked there": {
+			"thai-beef-salad", []string{"Rub the mushroom slices with the oil and season. Heat a griddle pan until very hot and cook the mushroom slices for 3 minutes on each side"}, []string{"very hot dry pan"},
 		},
 		"no more oil for prawns that are not fried": {
 			"yangzhou-fried-rice", []string{"Heat the last of the oil"}, []string{"another tablespoon", "Wipe"},

@@ -61,8 +61,8 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 		"what only had to be done cooks as long as it bears": {
 			"mee-goreng-mamak", []string{"Add the mushroom discs and cook for 2 minutes.", "scramble until hot through"}, []string{"Cook for 6 minutes", "half set"},
 		},
-		"two oils are one": {
-			"pytt-i-panna", []string{"Heat two thirds of the oil in a large frying pan"}, []string{"Heat the oil and a third"},
+		"two oils of which one goes in twice are told apart": {
+			"pytt-i-panna", []string{"Heat the oil and a third of the vegetable oil in a large frying pan", "Add a third of the vegetable oil to the pan"}, []string{"two thirds of the oil"},
 		},
 		"a slice is laid on": {
 			"saltimbocca-alla-romana", []string{"Lay some of the smoked", "sage leaf on the pressed mushroom slabs"}, []string{"tempeh", "baking paper"},

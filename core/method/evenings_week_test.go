@@ -14,8 +14,8 @@ func TestCardsOfAWeek(t *testing.T) {
 		"nothing is broken up that is not there yet": {
 			"gemista", []string{"Add the garlic. Stir in the rice"}, []string{"breaking"},
 		},
-		"what is not cooked is not oiled, and what is one piece is sliced": {
-			"chicken-bacon-salad", []string{"Season the pressed mushroom slabs. Slice the pressed mushroom slabs."}, []string{"Rub", "olive oil.", "griddle"},
+		"what is cooked on a griddle is oiled before, and what is one piece is sliced": {
+			"chicken-bacon-salad", []string{"Rub the pressed mushroom slabs with the oil, season and cook in a griddle pan for 6 minutes each side", "Slice the pressed mushroom slabs."}, nil,
 		},
 		"milk that goes in late is stirred in": {
 			"lamb-kofta-curry", []string{"stir in the soy yoghurt and simmer for 3 minutes more"}, []string{"add the soy yoghurt"},

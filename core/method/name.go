@@ -263,11 +263,22 @@ func (p *plan) ownLineCalled(name string, s *standIn) bool {
 		if p.stand[line] != nil || len(words) == 0 || words[len(words)-1] != name {
 			continue
 		}
-		if len(words) > 1 && l.FoodID() != p.l.MainFood(s.book).ID || len(words) == 1 && !p.namedWith(line, s.node) {
+		if len(words) > 1 && l.FoodID() != p.l.MainFood(s.book).ID || len(words) == 1 && (!p.namedWith(line, s.node) || p.timesNamed(s.node) > 1) {
 			return true
 		}
 	}
 	return false
+}
+
+// timesNamed counts the actions that name a line.
+func (p *plan) timesNamed(line int) int {
+	times := 0
+	for i := range p.graph.Nodes {
+		if slices.Contains(p.graph.Nodes[i].Named, line) {
+			times++
+		}
+	}
+	return times
 }
 
 // ofItself tells whether a noun names a line that is called so, such as beef dripping, and

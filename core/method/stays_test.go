@@ -162,7 +162,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 		},
 		"a nut paste is mixed where butter was melted, and sheets are greased": {
 			"Sauce\nServes 4\n\n100 g butter\n150 g sugar\n12 sheets filo\n120 g butter, melted\n\nMethod\n1. Melt the 100 g butter with the sugar and let it bubble for 4 minutes.\n2. Lay 6 sheets of filo in a tin. Cover with the other sheets, buttering each, and tuck them in.",
-			map[string]string{line("0"): "cashew-butter-enrich", line("3"): "oil-for-butter"}, []string{"ix the cashew paste with the sugar and let it bubble", "greasing each"}, []string{"buttering"},
+			map[string]string{line("0"): "cashew-butter-enrich", line("3"): "oil-for-butter"}, []string{"arm the cashew paste with the sugar and let it bubble", "greasing each"}, []string{"buttering"},
 		},
 		"a rub goes onto what is roasted in it": {
 			"Pork\nServes 4\n\n1 kg pork shoulder\n2 tbsp smoked paprika\n1 tbsp brown sugar\n200 ml ketchup\n\nMethod\n1. Mix the paprika and sugar and massage it all over the pork. Leave overnight in the fridge.\n2. Put the pork in a deep tin with 250 ml of water, cover tightly with foil and roast for 6 hours.\n3. Lift out the pork. Shred the meat with two forks and stir it into the ketchup.",

@@ -63,7 +63,7 @@ func (p *plan) canBrown(s *standIn) bool {
 func (p *plan) browns(s *standIn) int {
 	for _, i := range p.pathItself(s) {
 		if n := &p.graph.Nodes[i]; n.Technique.Heat != "" {
-			if n.Technique.Family == "dry heat" && n.Technique.Medium == "fat" && n.Technique.Roast > 0 && !n.Liquid {
+			if cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && n.Action.Sided) && !n.Liquid {
 				return i
 			}
 			return -1

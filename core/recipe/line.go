@@ -198,6 +198,9 @@ func (r *Reader) lateQuantity(tokens []lex.Token, sys measure.System) (quantity,
 		if q.amount == nil {
 			return quantity{}, [2]int{}, false
 		}
+		if r.larder.Language().Manner[strings.ToLower(c.Peek(0).Text)] {
+			continue // "1.5 times the volume of the eggs"
+		}
 		c.lastUnit(&q)
 		measured := q.amount.Unit != measure.Piece
 		if before.Is("(") {

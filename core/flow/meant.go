@@ -98,7 +98,8 @@ func (b *bindings) joins(c *clause, t *larder.Technique, r *roles) bool {
 	case t.Joins == "yes":
 		return true
 	}
-	return r.placed && (t.Family != "cut" || t.Joins == "in") || (t.Joins == "on" || t.Family == "cut") && particle("into") ||
+	inOther := t.Closes != "" && slices.ContainsFunc(c.links, func(l link) bool { return l.nouns[0].owner != nil }) // "in the base of a casserole"
+	return r.placed && !inOther && (t.Family != "cut" || t.Joins == "in") || (t.Joins == "on" || t.Family == "cut") && particle("into") ||
 		t.Joins == "in" && (particle("in") || b.saidIn(c)) || c.repeats && b.inPlace()
 }
 

@@ -136,11 +136,23 @@ func (t *text) amounts(n *noun, i, upto int) int {
 	if n.but = t.allBut(i); n.but {
 		i += 2
 	}
+	if end := t.oneOfEach(i, upto); end > 0 {
+		n.little, n.share = true, littleOfIt
+		return end
+	}
 	at := t.pointers(n, t.measure(n, i, upto), upto)
 	if n.pointed && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
 		at = t.pointers(n, t.measure(n, at, upto), upto) // "the 40 g of butter"
 	}
 	return t.pastOtherSize(i, at, upto)
+}
+
+// oneOfEach is where "a strip each of" ends that begins at i, 0 where it does not.
+func (t *text) oneOfEach(i, upto int) int {
+	if i+3 < upto && t.is(i, t.lang.Articles) && (t.lang.Shapes[t.low(i+1)] || t.lang.Measures[t.low(i+1)]) && t.lang.Dealt[t.low(i+2)] && t.lang.Prepositions[t.low(i+3)] == "of" {
+		return i + 4
+	}
+	return 0
 }
 
 // pastOtherSize skips what stands in brackets between a length and the vessel that it is the size of: "a 20 cm (8 inch) tin".

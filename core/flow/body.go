@@ -193,15 +193,6 @@ func (b *body) throughout(i int) int {
 	return end
 }
 
-// inTurn is where what begins at i behind a comma ends, and says which of several is first: ", largest first"; 0 where it
-// does not.
-func (b *body) inTurn(i int) int {
-	if i == 0 || !b.mark(i-1, ",") || !b.lang.Ordinals[b.low(i+1)] || b.low(i) == "" || b.is(i, b.lang.Articles) || b.foods(b.words[i].norm) || !b.ends(i+2, b.upto) && !b.mark(i+2, ",") {
-		return 0
-	}
-	return i + 2
-}
-
 // alongside reads what is done meanwhile by a verb in -ing that no table knows.
 func (b *body) alongside(i int) int {
 	end := i + 2 // "piping hot"

@@ -147,45 +147,9 @@ func (t *text) amounts(n *noun, i, upto int) int {
 	return t.pastOtherSize(i, at, upto)
 }
 
-// oneOfEach is where "a strip each of" ends that begins at i, 0 where it does not.
-func (t *text) oneOfEach(i, upto int) int {
-	if i+3 < upto && t.is(i, t.lang.Articles) && (t.lang.Shapes[t.low(i+1)] || t.lang.Measures[t.low(i+1)]) && t.lang.Dealt[t.low(i+2)] && t.lang.Prepositions[t.low(i+3)] == "of" {
-		return i + 4
-	}
-	return 0
-}
-
-// pastOtherSize skips what stands in brackets between a length and the vessel that it is the size of: "a 20 cm (8 inch) tin".
-func (t *text) pastOtherSize(i, at, upto int) int {
-	if at <= i || at >= upto || !t.mark(at, "(") || t.lang.Lengths[t.low(at-1)] == 0 {
-		return at
-	}
-	for k := at + 1; k < min(upto, at+2*farthestName); k++ {
-		if t.mark(k, ")") && t.goesOnToVessel(k+1, upto) {
-			return k + 1
-		}
-	}
-	return at
-}
-
 // allBut tells whether what follows is left out of a thing: "all but a handful of the cheese".
 func (t *text) allBut(i int) bool {
 	return t.lang.Shares[t.low(i)] == 1 && t.is(i+1, t.lang.Exceptions) && (t.opensThing(i+2) || t.is(i+2, t.lang.Articles))
-}
-
-// titled counts the words of a thing made before that goes by a name with a joining word:
-// "the mushrooms and tempeh" is one.
-func (t *text) titled(at, upto int) int {
-	for _, title := range t.titles {
-		k, matched := at, 0
-		for k < upto && matched < len(title) && t.words[k].norm == title[matched] {
-			k, matched = k+1, matched+1
-		}
-		if matched == len(title) {
-			return k - at
-		}
-	}
-	return 0
 }
 
 // trimDescribing takes off the end of a name what says how the thing gets: "the

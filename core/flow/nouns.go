@@ -265,19 +265,6 @@ func (b *body) listed(i int) bool {
 	return !b.goes(i) && !b.looksGoing(i) || b.modifies(i, b.upto)
 }
 
-// oneForEach tells whether one thing is named at i that each of several gets: "an egg in each".
-func (b *body) oneForEach(i int) bool {
-	if !b.is(i, b.lang.Articles) || b.is(i, b.lang.Definite) || !b.mark(i-1, ",") {
-		return false
-	}
-	for k := i + 1; k < min(b.upto, i+farthestName) && !b.mark(k, ",.;") && !b.conj(k); k++ {
-		if b.lang.Prepositions[b.low(k)] != "" && b.lang.Prepositions[b.low(k)] != "of" {
-			return b.lang.Dealt[b.low(k+1)] && b.ends(k+2, b.upto)
-		}
-	}
-	return false
-}
-
 // thing puts nouns where they belong: what is worked on, or what it is for.
 func (b *body) thing(nouns []noun) {
 	switch {

@@ -23,13 +23,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		}
 		return
 	}
-	names := append(r.names, a.Makes)
-	if t.Family == "cut" && a.Makes == "" && b.r.lang.Shapes[c.lemma] {
-		names = append(names, c.lemma) // "slice the beef", and later "the slices"
-	}
-	if t.Family == "assemble" && a.Makes == "" && t.Leaves != "" {
-		names = append(names, t.Leaves) // "roll up the beef", and later "the rolls"
-	}
+	names := b.calledAfter(c, t, r)
 	b.onlyVessel = ""
 	if t.Family == "coat" && len(r.inputs) == 0 && len(r.portions) > 0 && b.onlyPlaces(a.To) && b.focus != nil && b.open(b.focus) {
 		r.inputs, a.On = append(r.inputs, b.focus), b.focus.id // "brush one edge with egg"

@@ -2,8 +2,6 @@ package flow
 
 import (
 	"slices"
-	"strconv"
-	"strings"
 
 	"yembra/core/language"
 	"yembra/core/larder"
@@ -261,31 +259,6 @@ func (b *bindings) byMeasure(n noun) bool {
 	unit, ok := b.r.lang.Lines.Unit(b.text.low(n.amount[1] - 1))
 	kind, known := measure.DimensionOf(unit)
 	return ok && known && kind != measure.Count
-}
-
-// preparedPart is the share of a line of which a noun names those that the list has prepared so: "the halved onion", of
-// "2 onions, 1 halved, 1 chopped", or "blend with the second onion", of "one chopped and one blended"; 0 for any other.
-func (b *bindings) preparedPart(n noun, p portion) float64 {
-	l := b.lines[p.line].line
-	if !l.Counted() || l.Amount.Low <= 1 {
-		return 0
-	}
-	words, count := strings.Fields(strings.ToLower(strings.ReplaceAll(l.Preparation, ",", " "))), 0.0
-	for _, word := range words {
-		of := b.r.lang.Lines.Figures.Numbers[word]
-		if v, err := strconv.ParseFloat(word, 64); err == nil {
-			of = v
-		}
-		if of > 0 {
-			count = of
-			continue
-		}
-		said := slices.ContainsFunc(n.words, func(w string) bool { return w == word || w == larder.Singular(word) }) || b.another(n) && slices.Contains(b.r.lang.Orders(word), b.tech.Name)
-		if count > 0 && count < l.Amount.Low && said {
-			return count / l.Amount.Low // "1 cut into strips"
-		}
-	}
-	return 0
 }
 
 // sharing is a noun of a list with the share that the first of them says for all: "half the prawns, squid and chilli",

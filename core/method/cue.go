@@ -241,6 +241,9 @@ func (p *plan) restOfCue(n *flow.Node) string {
 			kept = append(kept, s.Text)
 		}
 	}
+	for k := range kept {
+		kept[k] = p.inNumber(n, kept[k])
+	}
 	text := words.Until + " " + strings.Join(kept, " "+words.And+" ")
 	if len(kept) == 0 || text == n.Action.Cue {
 		return ""

@@ -37,3 +37,25 @@ func (p *plan) onlyThickens(n *flow.Node) bool {
 		return !slices.ContainsFunc(larder.Words(sign.Text), func(w string) bool { return p.l.Language().ThickWords[w] })
 	})
 }
+
+// inNumber gives a sign that begins with what one thing or several have the word for the number of what stands for flesh
+// there: "its edges are crisp".
+func (p *plan) inNumber(n *flow.Node, sign string) string {
+	words := p.c.words()
+	first, rest, ok := strings.Cut(sign, " ")
+	one, many := strings.EqualFold(first, words.Its), strings.EqualFold(first, words.Their)
+	if !ok || !one && !many {
+		return sign
+	}
+	for _, line := range n.To {
+		if s := p.stand[line]; s != nil && s.flesh() && !s.gone {
+			if one && s.plural {
+				return words.Their + " " + rest
+			}
+			if many && !s.plural {
+				return words.Its + " " + rest
+			}
+		}
+	}
+	return sign
+}

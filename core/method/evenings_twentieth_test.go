@@ -11,7 +11,7 @@ import (
 func TestCardsOfAFurtherEvening(t *testing.T) {
 	holdEvenings(t, map[string]evening{
 		"what is whipped goes in where the whites did, and the yolks' work goes on without it": {
-			"kaiserschmarrn", []string{"Whisk the cashew milk, the plain flour, the vanilla extract and the salt", "Mix the whipped aquafaba with the sugar and fold them into the batter"}, []string{"pour in the batter with the caster sugar"},
+			"kaiserschmarrn", []string{"Whisk the cashew milk, the plain flour, the vanilla extract and the salt", "Mix the whipped aquafaba with the sugar and fold it into the batter"}, []string{"pour in the batter with the caster sugar"},
 		},
 		"yolks and whites of boiled eggs are a third and the rest of what stands for them": {
 			"tamago-sando", []string{"Put a third of the chopped black-salt tofu in a bowl", "Fold the rest of the chopped black-salt tofu in", "Divide the filling between two slices"}, []string{"Fold in."},

@@ -113,8 +113,19 @@ func (p *plan) filledIn(at int, lines ...int) bool {
 		held := func(line int) bool {
 			return slices.Contains(n.Holds, line) && slices.Contains(p.graph.Nodes[at].Holds, line)
 		}
+		if n.Is("roll-up") && slices.ContainsFunc(lines, func(line int) bool { return held(line) && p.laidOnSheet(&n, line) }) {
+			return true
+		}
 		return n.Is("seal") && slices.ContainsFunc(lines, held) || n.Is("stuff") && slices.ContainsFunc(lines, func(line int) bool { return slices.Contains(n.With, line) }) &&
 			slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(p.graph.Nodes[at].Holds, line) })
+	})
+}
+
+// laidOnSheet tells whether a line was laid on what is rolled up, and is not that.
+func (p *plan) laidOnSheet(n *flow.Node, line int) bool {
+	return slices.ContainsFunc(n.Inputs, func(in int) bool {
+		laid := &p.graph.Nodes[in]
+		return laid.Technique.Family == "assemble" && len(laid.Into) > 0 && !slices.Contains(laid.Into, line) && (slices.Contains(laid.To, line) || slices.Contains(laid.With, line))
 	})
 }
 

@@ -1,0 +1,13 @@
+package larder
+
+// Preparation is one thing done to a swap beforehand. Hands and Wait are
+// minutes of work and of waiting.
+type Preparation struct {
+	Text  string   `json:"text" yaml:"text"`
+	Hands float64  `json:"hands" yaml:"hands"`
+	Wait  float64  `json:"wait" yaml:"wait"`
+	Cue   string   `json:"cue" yaml:"cue"`
+	Kit   []string `json:"kit" yaml:"kit"`
+	// Unfired is what is done instead where the dish itself browns it.
+	Unfired *Preparation `json:"unfired,omitempty" yaml:"unfired"`
+}

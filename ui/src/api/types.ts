@@ -652,6 +652,7 @@ export interface Preparation {
   wait: number;
   cue: string;
   kit: string[];
+  unfired?: Preparation;
 }
 export interface Move {
   trait: string;

@@ -63,7 +63,7 @@ func (p *plan) canBrown(s *standIn) bool {
 func (p *plan) browns(s *standIn) int {
 	for _, i := range p.pathItself(s) {
 		if n := &p.graph.Nodes[i]; n.Technique.Heat != "" {
-			if cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && n.Action.Sided) && !n.Liquid {
+			if cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && n.Action.Sided) && (!n.Liquid || p.onlyClings(s, n)) {
 				return i
 			}
 			return -1
@@ -71,6 +71,20 @@ func (p *plan) browns(s *standIn) int {
 	}
 	return -1
 }
+
+// onlyClings tells whether no more liquid is with flesh in a pan than clings to it: the soy or the white of an egg that it lay in.
+func (p *plan) onlyClings(s *standIn, n *flow.Node) bool {
+	wet := 0.0
+	for _, line := range n.Holds {
+		if f := p.l.Food(p.line(line).FoodID()); larder.Wets(f) && !p.c.fatLine(p.line(line)) && p.stand[line] != s {
+			wet += p.line(line).Mass()
+		}
+	}
+	return wet <= clings*s.was.Mass()
+}
+
+// clings is how much of its own mass of a marinade flesh takes into a pan; an estimate.
+const clings = 0.2
 
 // shapesThenFires finds the action that first fries or bakes a line that was shaped before; -1 where none does, or where
 // fire comes first.

@@ -22,6 +22,14 @@ func TestTheDishBrownsWhatItsWordsBrown(t *testing.T) {
 			"Fry\nServes 4\n\n600 g chicken thighs, cubed\n2 tbsp flour\n3 tbsp oil\n200 ml vegetable stock\n\nMethod\n1. Dust the chicken with the flour. Heat the oil and fry the chicken for 8 minutes. Pour in the stock and simmer for 10 minutes.",
 			map[string]string{line("0"): chunks}, []string{"Dust the mushrooms and tempeh with the flour", "fry the mushrooms and tempeh for 8 minutes"}, []string{"very hot dry pan"},
 		},
+		"what only lay in a little of a marinade is fried all the same": {
+			"Fry\nServes 2\n\n300 g pork shoulder, cubed\n1 egg white\n1 tbsp cornflour\n2 tbsp oil\n1 red pepper\n200 ml vegetable stock\n\nMethod\n1. Mix the pork with the egg white and cornflour and leave for 10 minutes.\n2. Heat the oil and fry the pork for 4 minutes. Remove. Fry the pepper, pour in the stock, return the pork and simmer for 3 minutes.",
+			map[string]string{line("0"): chunks, line("1"): "chia-gel"}, []string{"fry the mushrooms and tempeh for 4 minutes. Remove."}, []string{"very hot dry pan"},
+		},
+		"what lies in much of it is browned before": {
+			"Fry\nServes 2\n\n300 g pork shoulder, cubed\n200 ml red wine\n2 tbsp oil\n\nMethod\n1. Mix the pork with the wine and fry everything in the oil for 8 minutes.",
+			map[string]string{line("0"): chunks}, []string{"very hot dry pan"}, nil,
+		},
 		"what would simmer for longer than it bears is browned before": {
 			"Stew\nServes 4\n\n600 g stewing beef, cubed\n2 tbsp oil\n500 ml vegetable stock\n2 carrots\n\nMethod\n1. Heat the oil and brown the beef. Add the stock and the carrots and simmer for 3 hours.",
 			map[string]string{line("0"): chunks}, []string{"very hot dry pan"}, []string{"brown the mushrooms", "3 hours"},

@@ -234,6 +234,10 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 		if early && k == 0 { // it begins with its first step, whichever stands overnight
 			text = words.EveningBefore + lowered(text)
 		}
+		begins := ""
+		if s.book.Prepare[k].Unfired != nil {
+			begins = flow.FirstWord(s.book.Prepare[k].Text)
+		}
 		step := recipe.Step{Text: text, Cue: x.Cue, HandsOn: x.Hands > 0, Lines: slices.Clone(lines)}
 		if k == len(all)-1 {
 			step.Makes = s.book.Short
@@ -241,7 +245,7 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 		if total := x.Hands + x.Wait; total > 0 {
 			step.Minutes = &measure.Span{Low: total, High: total}
 		}
-		steps = append(steps, swap.Step{Step: step, From: []int{}, Change: swap.Added, Prepares: s.book.ID, Work: x.Hands, Wait: x.Wait, Why: c.preparesWhy(s)})
+		steps = append(steps, swap.Step{Step: step, From: []int{}, Change: swap.Added, Prepares: s.book.ID, Begins: begins, Work: x.Hands, Wait: x.Wait, Why: c.preparesWhy(s)})
 	}
 	return steps
 }

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"fmt"
 
 	"yembra/core/flow"
@@ -41,7 +42,7 @@ func stepKey(was *recipe.Component, component int, s swap.Step, comp *swap.Compo
 			break
 		}
 	}
-	if first := flow.FirstWord(s.Text); first != "" {
+	if first := cmp.Or(s.Begins, flow.FirstWord(s.Text)); first != "" {
 		key += " " + first
 	}
 	return key

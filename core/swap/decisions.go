@@ -122,6 +122,9 @@ type Step struct {
 	// Nodes are the actions of the original that it carries, by their number in
 	// the flow; they are kept nowhere.
 	Nodes []int `json:"-"`
+	// Begins is the word with which the book has it begin, by which the cook's decisions find it though it is said otherwise
+	// in this dish; it is kept nowhere.
+	Begins string `json:"-"`
 	// Cautions are what can hurt at this step.
 	Cautions []larder.Caution `json:"cautions"`
 }

@@ -87,7 +87,7 @@ func (p *plan) pouredAlready(s *standIn, n *flow.Node) bool {
 func (p *plan) gone(n *flow.Node, cue, points string) bool {
 	lang := p.l.Language()
 	words := p.withoutPlantNames(larder.Words(cue))
-	if len(p.stand) > 0 && len(p.animalWords(cue)) > 0 {
+	if len(p.stand) > 0 && len(p.animalWords(cue)) > 0 || p.ownFatOfGone(n, cue) {
 		return true
 	}
 	if s := p.fleshBefore(p.graph.Number(n)); s != nil && slices.ContainsFunc(words, func(w string) bool { return lang.Fleshly[w] && !(lang.Fats[w] && p.fatThere(n)) }) {

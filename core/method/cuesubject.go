@@ -59,3 +59,18 @@ func (p *plan) inNumber(n *flow.Node, sign string) string {
 	}
 	return sign
 }
+
+// ownFatOfGone tells whether a cue speaks of the fat that flesh gave of its own, of nothing else that is worked on: "until it
+// releases its oil".
+func (p *plan) ownFatOfGone(n *flow.Node, cue string) bool {
+	if len(n.To) != 1 || p.stand[n.To[0]] == nil || !p.stand[n.To[0]].flesh() {
+		return false
+	}
+	words := strings.Fields(strings.ToLower(cue))
+	for k := 1; k < len(words); k++ {
+		if p.l.Language().Possessives[words[k-1]] && p.l.Language().Fats[strings.Trim(words[k], ",.")] {
+			return true
+		}
+	}
+	return false
+}

@@ -98,7 +98,7 @@ func notes(l *larder.Larder, d recipe.Dish, k float64) []string {
 	if does("fry", "brown", "sear") && k > 1 {
 		out = append(out, texts.Say("sizing.fryAndBrownInBatchesThat"))
 	}
-	if does("simmer", "reduce", "boil") {
+	if does("simmer", "reduce", "boil-off", "boil") {
 		out = append(out, texts.Say("sizing.whatBoilsAwayDependsOnThe"))
 	}
 	if k > double {

@@ -28,12 +28,12 @@ func TestSheetsPansAndLooks(t *testing.T) {
 
 // A step that names nothing it is done to goes on in the part of the step before, and butter "for frying" is melted for that.
 func TestAStepWithoutAnObjectGoesOn(t *testing.T) {
-	d := read(t, "Cakes\nServes 4\n\n600 g potatoes\n1 egg\nbutter for frying\n\nBrown onions:\n2 onions, in rings\n1 tbsp butter\n\nMash the potatoes with the egg.\nShape into flat cakes with a wet spoon. Melt butter in a pan and fry the cakes over a medium heat, 4 minutes a side.\nMeanwhile cook the onion rings slowly in the butter until brown.")
+	d := read(t, "Fish cakes\n\n4 portions\n\n600 g haddock fillet\n1.5 tsp salt\n2 tbsp potato flour\n1 egg\n200 ml whole milk, cold\nbutter for frying\n\nBrown onions:\n2 onions, in rings\n1 tbsp butter\n\nRun the fish with the salt in a food processor until smooth. Add the potato flour and egg and mix. Add the milk in a thin stream.\nShape into flat cakes with a wet spoon. Melt butter in a pan and fry the cakes over a medium heat, 4 minutes a side, until brown and firm.\nMeanwhile cook the onion rings slowly in the butter until brown and sweet.\nServe the fish cakes with the onions.")
 	require.Len(t, d.Components[0].Steps, 2)
-	require.Len(t, d.Components[1].Steps, 1)
+	require.Len(t, d.Components[1].Steps, 2)
 	melt := d.Components[0].Steps[1].Actions[1]
 	require.Equal(t, "melt", melt.Technique)
-	require.Equal(t, "components[0].lines[2]", *melt.To[0].Line)
+	require.Equal(t, "components[0].lines[5]", *melt.To[0].Line)
 }
 
 // A sign that is no more than a look shares no verb with the one behind it.
@@ -42,4 +42,13 @@ func TestALookHasNoVerb(t *testing.T) {
 	signs := d.Components[0].Steps[0].Actions[1].Words.Signs
 	require.Len(t, signs, 2)
 	require.Equal(t, "golden", signs[0].Text)
+}
+
+// What is put aside with no word for what it is is all that is in the pan, and none of it alone.
+func TestWhatIsPutAsideIsAllOfIt(t *testing.T) {
+	d := read(t, "Filling\nServes 4\n\n600 g beef mince\n1 onion\n375 ml beef stock\n6 tart shells\n\nMethod\n1. Cook the onion and the mince. Stir in the stock and simmer for 20 minutes. Set aside to cool.\n2. Fill the shells with the mince mixture.")
+	aside := d.Components[0].Steps[0].Actions[3]
+	require.Equal(t, "reserve", aside.Technique)
+	require.Len(t, aside.To, 1)
+	require.Empty(t, aside.To[0].Of)
 }

@@ -256,3 +256,20 @@ func TestSecondMeasuresAndSentencesAboveAList(t *testing.T) {
 	require.Equal(t, []string{"400 g beans", "2 carrots"}, got)
 	require.Zero(t, serves)
 }
+
+// What was done to a thing and with what stands behind its name, and times something are no amount of it.
+func TestWhatWasDoneToAThingIsNoneOfItsName(t *testing.T) {
+	for text, want := range map[string]string{
+		"500 g chicken marinated in yoghurt": "chicken",
+		"4 slices bread rubbed with garlic":  "bread",
+		"2 onions fried in oil":              "onions",
+		"400 g beans soaked overnight":       "beans soaked overnight",
+	} {
+		line := reader(t).Line(text, measure.Metric)
+		require.NotNil(t, line.Food, text)
+		require.Equal(t, want, line.Name, text)
+	}
+	stock := reader(t).Line("chicken stock, lukewarm, 1.5 times the volume of the eggs (about 240 ml)", measure.Metric)
+	require.NotNil(t, stock.Amount)
+	require.InDelta(t, 240, stock.Amount.Low, 0.01)
+}

@@ -52,3 +52,10 @@ func TestWhatIsPutAsideIsAllOfIt(t *testing.T) {
 	require.Len(t, aside.To, 1)
 	require.Empty(t, aside.To[0].Of)
 }
+
+// "Roll out and line a tin" goes on with the dough, though a word of the step is that of another part.
+func TestWhatIsRolledOutNextIsTheDough(t *testing.T) {
+	d := read(t, "Quiche\nServes 6\n\nPastry\n250 g flour\n125 g cold butter\n1 egg yolk\n3-4 tbsp cold water\n\nFilling\n3 leeks\n20 g butter\n3 eggs\n200 ml crème fraîche\n\nRub the butter into the flour until you have crumbs. Mix the yolk with the water, add and bring together into a ball. Wrap and chill for 30 minutes.\nRoll out and line a 24 cm tart tin. Prick the base and chill again while you get on with the filling.\nSlice the leeks and cook slowly in the butter for 12 minutes.\nBeat the eggs with the crème fraîche. Pour over the leeks in the pastry case and bake for 30 minutes.")
+	require.Len(t, d.Components[0].Steps, 2)
+	require.Contains(t, d.Components[0].Steps[1].Text, "Roll out and line")
+}

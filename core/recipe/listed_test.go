@@ -263,7 +263,7 @@ func TestWhatWasDoneToAThingIsNoneOfItsName(t *testing.T) {
 		"500 g chicken marinated in yoghurt": "chicken",
 		"4 slices bread rubbed with garlic":  "bread",
 		"2 onions fried in oil":              "onions",
-		"400 g beans soaked overnight":       "beans soaked overnight",
+		"400 g beans soaked overnight":       "beans",
 	} {
 		line := reader(t).Line(text, measure.Metric)
 		require.NotNil(t, line.Food, text)

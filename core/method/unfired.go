@@ -32,7 +32,10 @@ func (p *plan) brownInTheDish() {
 		}
 	}
 	for s, before := range states {
-		others := func(o *standIn) bool { return !o.gone && madeAtOnce(o.book, s.book) && states[o] == nil }
+		others := func(o *standIn) bool {
+			_, too := states[o]
+			return !too && !o.gone && madeAtOnce(o.book, s.book)
+		}
 		if slices.ContainsFunc(p.inOrder(), others) {
 			s.unfired, s.Browned, s.states = false, true, before
 		}

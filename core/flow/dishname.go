@@ -184,3 +184,59 @@ func (b *bindings) componentNamed(w string) int {
 	}
 	return slices.IndexFunc(b.partNames, func(name []string) bool { return slices.Contains(name, w) })
 }
+
+// OwnNames are the names, by their words, of what the dish itself makes that are those of a food made with milk or eggs too: its
+// own word, its parts, and what its steps say that they are for, where no line is such a food: "for the shortbread".
+func (r *Reader) OwnNames(d *recipe.Dish) [][]string {
+	var out [][]string
+	if word := r.OwnWord(d); word != "" {
+		out = append(out, []string{word})
+	}
+	add := func(name string) {
+		words := larder.Words(name)
+		for len(words) > 0 && (r.lang.Prepositions[words[0]] != "" || r.lang.Articles[words[0]]) {
+			words = words[1:]
+		}
+		if r.madeHere(d, words) {
+			out = append(out, words)
+		}
+	}
+	for _, c := range d.Components {
+		if len(c.Lines) > 0 {
+			add(c.Name)
+		}
+		for _, s := range c.Steps {
+			text := []rune(s.Text)
+			for i := range s.Actions {
+				if at := s.Actions[i].Words.Aim; at[1] > at[0] && at[1] <= len(text) {
+					add(string(text[at[0]:at[1]]))
+				}
+			}
+		}
+	}
+	return out
+}
+
+// madeHere tells whether words are the name of a food made with milk or eggs that the list does not have, and that is not said
+// by another name on cards.
+func (r *Reader) madeHere(d *recipe.Dish, words []string) bool {
+	m, ok := r.larder.Index().At(words, 0, false)
+	if !ok || m.End != len(words) || m.Food.Animal != larder.Dairy && m.Food.Animal != larder.Egg {
+		return false
+	}
+	for _, word := range words {
+		if r.lang.Writing.Renames[word] != "" || r.lang.StandIns[word] {
+			return false
+		}
+		for animal := range r.larder.Words().AnimalWords {
+			if word == animal {
+				return false
+			}
+		}
+	}
+	return !slices.ContainsFunc(d.Components, func(c recipe.Component) bool {
+		return slices.ContainsFunc(c.Lines, func(l recipe.Line) bool {
+			return l.FoodID() == m.Food.ID || slices.Contains(larder.Words(l.Name), last(words))
+		})
+	})
+}

@@ -27,8 +27,18 @@ func (b *body) things(i int) int {
 		b.how(i, at)
 		return at // "squeeze dry"
 	}
+	if b.saysHowFar(nouns[0]) {
+		b.how(i, at)
+		return at // "a border 2 cm in from the edge", "slits 3 cm apart"
+	}
 	b.thing(nouns)
 	return at
+}
+
+// saysHowFar tells whether a length with no thing behind it says how far apart, wide or in something is that was named
+// before.
+func (b *body) saysHowFar(n noun) bool {
+	return len(b.clause.objects)+len(b.clause.links) > 0 && n.amount[1] > 0 && b.lang.Lengths[b.low(n.amount[1]-1)] > 0 && !b.foods(b.words[n.upto-1].norm) && n.owner == nil
 }
 
 // cuts tells whether the verb gives things a shape: "cut out 8 cm rounds".

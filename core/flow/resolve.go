@@ -20,6 +20,9 @@ type referent struct {
 // for anything else.
 func (b *bindings) resolve(n noun) []referent {
 	found := b.meaning(n)
+	if b.toItself(n, found) {
+		return []referent{{named: b.words(n)}}
+	}
 	for i, r := range found {
 		if len(b.takes) > 0 && r.made != nil && len(r.made.holds) > 0 && !b.ofTaken(r.made) {
 			if own := b.direct(n); len(own) > 0 {
@@ -164,13 +167,19 @@ func (b *bindings) onlyExtract(n noun, found []referent) bool {
 // justLeft is what the action before has made of several things, where a noun is the word for what
 // such work leaves: "the paste", of what was pounded, and no curry paste of the list.
 func (b *bindings) justLeft(n noun) *thing {
-	if b.last == nil || len(n.words) != 1 || !n.pointed || n.rest || b.focus == nil || !b.open(b.focus) || len(b.focus.holds) < 2 || b.goesIn(b.focus) {
+	if b.last == nil || len(n.words) != 1 || !n.pointed || n.rest {
 		return nil
 	}
-	if t := b.r.larder.Technique(b.last.Technique); t == nil || t.Leaves != n.head() || b.last.ID != b.focus.id {
-		return nil
+	if b.focus != nil && b.leaves(b.focus, n) && b.last.ID == b.focus.id {
+		return b.focus
 	}
-	return b.focus
+	return b.latest(func(t *thing) bool { return t.comp == b.comp && !b.pours(t) && !t.heated && b.leaves(t, n) }) // an oil was heated since
+}
+
+// leaves tells whether a thing is there, was made of several, and of such work as leaves what a noun calls.
+func (b *bindings) leaves(t *thing, n noun) bool {
+	made := b.r.larder.Technique(t.technique)
+	return made != nil && made.Leaves == n.head() && b.open(t) && len(t.holds) > 1 && !b.goesIn(t)
 }
 
 // byItsName finds what was made and goes by a name: one that the text gave it, that of what it

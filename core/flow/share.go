@@ -216,7 +216,7 @@ func (b *bindings) dealt(n noun) bool {
 	if n.one && !n.plural && !n.rest && n.amount[1] == 0 && !n.little && n.share == 0 && b.repeatsLater() {
 		return true // "lay a slice of ham on it and repeat with the rest"
 	}
-	return b.dealing && !n.all && !n.rest && (n.amount[1] > 0 || n.little || n.cut && n.one || n.share > 0 && n.share < 1)
+	return b.dealing && !n.all && !n.rest && (n.amount[1] > 0 || n.little || n.one && !n.plural || n.share > 0 && n.share < 1)
 }
 
 // repeatsLater tells whether the step goes on to say that all is done again.

@@ -18,7 +18,7 @@ func (p *parser) verbless(i, upto int, n noun) int {
 	switch {
 	case p.besideDish(n, upto):
 		lemma = p.lang.BesideVerb
-	case lemma == "" || n.pronoun || !p.ends(n.upto+1, upto) && !p.mark(n.upto+1, ",") && !p.conj(n.upto+1):
+	case lemma == "" || n.pronoun || !p.standsAlone(n.upto+1, upto):
 		return i
 	}
 	c := &clause{lemma: lemma, from: i, objects: all}
@@ -36,6 +36,14 @@ func (p *parser) verbless(i, upto int, n noun) int {
 	at := b.run(behind)
 	p.add(c, i, max(at, behind))
 	return max(at, behind)
+}
+
+// standsAlone tells whether no more than a place follows such words: "the rest of the cheese on top".
+func (p *parser) standsAlone(i, upto int) bool {
+	if p.is(i, p.lang.Places) {
+		i++
+	}
+	return p.ends(i, upto) || p.mark(i, ",") || p.conj(i)
 }
 
 // besideDish tells whether a thing of the list stands where what goes with a dish does: "Pecorino on

@@ -148,8 +148,8 @@ func (t *text) orders(i int, first, cue bool) bool {
 		return false
 	}
 	next := i + n
-	if t.cutInto(i) > 0 || t.sideways(i) || !first && n == 1 && next < len(t.words) && t.pair(t.words[i].norm, t.words[next].norm) {
-		return false // "cut side down", "the mustard, sour cream"
+	if t.cutInto(i) > 0 || t.sideways(i) || t.lang.Rests[t.low(i)] && t.lang.Prepositions[t.low(next)] == "of" || !first && n == 1 && next < len(t.words) && t.pair(t.words[i].norm, t.words[next].norm) {
+		return false // "cut side down", "rest of the cheese on top", "the mustard, sour cream"
 	}
 	thing := t.opensThing(next) || n > 1
 	if thing {

@@ -11,6 +11,9 @@ import (
 // takes all of it, or names it by a measure.
 func (p *plan) calledAt(line, i int) string {
 	n := &p.graph.Nodes[i]
+	if measured := p.measuredAt(line, i); measured != "" {
+		return measured
+	}
 	if p.stand[line] != nil || p.shareAt(line, i) >= nearlyAll {
 		return ""
 	}
@@ -18,6 +21,24 @@ func (p *plan) calledAt(line, i int) string {
 	for _, x := range n.Action.Words.Phrases {
 		for _, noun := range x.Nouns {
 			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && !noun.Pronoun && !noun.Measured && noun.Upto <= len(text) {
+				return string(text[noun.From:noun.Upto])
+			}
+		}
+	}
+	return ""
+}
+
+// measuredAt are the words by which an action takes an amount of a line of which the list says none: "2 teaspoons of salt"; empty
+// where it does not.
+func (p *plan) measuredAt(line, i int) string {
+	if i < 0 || p.stand[line] != nil || p.line(line).Amount != nil {
+		return ""
+	}
+	n := &p.graph.Nodes[i]
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	for _, x := range n.Action.Words.Phrases {
+		for _, noun := range x.Nouns {
+			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && noun.Measured && !noun.Rest && noun.Upto <= len(text) {
 				return string(text[noun.From:noun.Upto])
 			}
 		}

@@ -11,6 +11,9 @@ func (p *plan) namedElsewhere(line, not int) bool {
 	at := p.graph.Lines[line]
 	ref := recipe.LineRef(at.Component, at.Line)
 	share := 0.0
+	if p.measuredAt(line, not) != "" {
+		return false // "2 teaspoons of salt", of which the list says no amount
+	}
 	for k := range p.graph.Nodes {
 		if k == not || p.deeds[k].drop || !slices.Contains(p.graph.Nodes[k].Named, line) || p.graph.Nodes[k].Technique.Takes == "part" || p.graph.Nodes[k].Is("discard") || p.boiledBetween(line, not, k) {
 			continue // what is fished out must have gone in, and what was poached before

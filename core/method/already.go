@@ -75,6 +75,15 @@ func (w *writer) itsOwnJuices(n *node, noun recipe.Noun) bool {
 		!slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" })
 }
 
+// ranOutAside tells whether a noun means the juices that ran out of flesh while it lay aside, for which something stands that
+// lets none: "add the stock and the caught juices".
+func (w *writer) ranOutAside(n *node, noun recipe.Noun) bool {
+	name := w.slice(noun.Name, noun.Upto)
+	at := w.graph.Number(n)
+	return n.Technique.Joins != "" && !noun.Pronoun && !noun.Measured && w.fleshly(name) && w.isLiquor(name) && onlyNamed(noun) != "" &&
+		w.fleshBefore(at) != nil && !w.ofPlants(n, name) && len(n.To) > 0
+}
+
 // intoItself tells whether a noun means what an action's things go into, by a name that
 // only a body gives.
 func (w *writer) intoItself(n *node, noun recipe.Noun) bool {

@@ -53,7 +53,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"banitsa", []string{"Cover with a clean tea towel and leave to rest for 10 minutes", "brush with half of the oil"}, []string{"cashew paste"},
 		},
 		"which onion, which stock, and what is left of a cube": {
-			"egusi-soup", []string{"Boil the quartered onion and the water", "Pour in the pepper purée and the stock, crumble in the rest of the mushroom stock powder"}, []string{"half of the onions"},
+			"egusi-soup", []string{"Boil the quartered onion, a pinch of salt and the water", "Pour in the pepper purée and the stock, crumble in the rest of the mushroom stock powder"}, []string{"half of the onions"},
 		},
 		"a measure of what there is less of, and pieces that are cut no more": {
 			"halaszle", []string{"Sprinkle the palm heart flakes with half of the salt", "add the palm heart flakes and simmer"}, []string{"a teaspoon of the salt", "add the pieces"},

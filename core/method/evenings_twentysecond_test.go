@@ -32,10 +32,10 @@ func TestCardsOfAnAutumn(t *testing.T) {
 			"bean-hock-soup", []string{"250 g tempeh, finely diced, steamed", "then add the chopped garlic and rosemary and cook 2 minutes longer", "and cover with 2.5 litres of cold water. Simmer for another hour"}, []string{"Lift out"},
 		},
 		"a stock that was told of by its name stays one, and of what stands for several each gets some": {
-			"arroz-de-marisco", []string{"1.5 litres vegetable stock", "pour in a litre of the hot vegetable stock", "adding the vegetable stock so that it stays soupy", "Add some of the mushroom discs", "Fold in the rest of the mushroom discs"}, []string{"hot dry white wine", "Open some"},
+			"arroz-de-marisco", []string{"1.5 litres vegetable stock", "pour in a litre of the hot vegetable stock", "adding the vegetable stock so that it stays soupy", "Add three fifths of the mushroom discs", "Fold in the rest of the mushroom discs"}, []string{"hot dry white wine", "Open some"},
 		},
 		"a second measure of a thing is a line of its own": {
-			"gaeng-jued", []string{"pepper and some of the seaweed seasoning", "Season with the rest of the seaweed seasoning"}, []string{"tablespoon of seaweed"},
+			"gaeng-jued", []string{"pepper and two fifths of the seaweed seasoning", "Season with the rest of the seaweed seasoning"}, []string{"tablespoon of seaweed"},
 		},
 		"what a sausage has given off goes with it, and a mash is of the potatoes": {
 			"bramborovy-gulas", []string{"Add the bean sausage to the pot."}, []string{"they have released", "both sides", "lentil mince"},

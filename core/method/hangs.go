@@ -21,6 +21,8 @@ func (w *writer) inPlaceOf(a *recipe.Action, p recipe.Phrase, text string, left 
 	}
 	if text == "" && !left && p.Role != "to" {
 		from, upto = w.withWhatHangs(a, from, upto)
+	} else if last := len(p.Nouns) - 1; last > 0 && w.ranOutAside(&w.graph.Nodes[w.nodeOf(a.ID)], p.Nouns[last]) {
+		_, upto = w.withWhatHangs(a, from, upto)
 	}
 	return edit{from, upto, text}
 }
@@ -36,7 +38,7 @@ func (w *writer) withWhatHangs(a *recipe.Action, from, upto int) (int, int) {
 	}
 	end := a.Upto
 	for _, at := range w.spans(a) {
-		if at[0] >= upto {
+		if at[0] >= upto && !(at == a.Words.Vessel && w.l.Language().Receiving[strings.ToLower(w.slice(at[0], at[1]))]) {
 			end = min(end, at[0])
 		}
 	}

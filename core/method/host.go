@@ -123,7 +123,7 @@ func (p *plan) onlyMarinated(at int) bool {
 // takesMore tells whether something can be stirred into what an action works on.
 func (p *plan) takesMore(at int) bool {
 	n := &p.graph.Nodes[at]
-	if verb, _, _ := strings.Cut(n.Action.Verb, " "); n.Is("add") && slices.Contains(p.l.Language().Orders(verb), placeTechnique) {
+	if p.lays(n) {
 		return false // "lay the eggs on top"
 	}
 	if n.Technique.Heat == "" && !n.Liquid && !p.mixedAfter(at) && !slices.ContainsFunc(n.Holds, func(line int) bool { return !p.dusts(line) }) {
@@ -202,8 +202,14 @@ func (p *plan) laidIntoOven(at int) bool {
 	}
 	return slices.ContainsFunc(n.Users, func(k int) bool {
 		next := &p.graph.Nodes[k]
-		return next.Technique.Family == "oven" || next.Is("steam") || next.Technique.Family == "assemble" && p.goesIntoOven(k)
+		return next.Technique.Family == "oven" || next.Is("steam") || (next.Technique.Family == "assemble" || p.lays(next)) && p.goesIntoOven(k)
 	})
+}
+
+// lays tells whether an action adds what it lays: "lay the second sheet on top".
+func (p *plan) lays(n *flow.Node) bool {
+	verb, _, _ := strings.Cut(n.Action.Verb, " ")
+	return n.Is("add") && slices.Contains(p.l.Language().Orders(verb), placeTechnique)
 }
 
 // onlyFat tells whether nothing but fat is worked on, or what goes into its pan at once to set there.
@@ -231,11 +237,11 @@ func (p *plan) cutAfter(at int) bool {
 	return n.Technique.Heat != "" && len(solid) == 1 && slices.ContainsFunc(n.Users, func(k int) bool { return p.graph.Nodes[k].Technique.Family == "cut" && !p.deeds[k].drop })
 }
 
-// goesIntoOven tells whether what an action laid together is laid on, steamed or put into the oven next.
+// goesIntoOven tells whether what an action laid together is laid on, trimmed or brushed, and steamed or put into the oven next.
 func (p *plan) goesIntoOven(at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
 		n := &p.graph.Nodes[k]
-		return n.Technique.Family == "oven" || n.Is("steam") || (n.Technique.Family == "assemble" || n.Is("add")) && p.goesIntoOven(k)
+		return n.Technique.Family == "oven" || n.Is("steam") || (slices.Contains([]string{"assemble", "coat", "cut"}, n.Technique.Family) || n.Is("add")) && p.goesIntoOven(k)
 	})
 }
 

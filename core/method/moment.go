@@ -87,8 +87,17 @@ func (p *plan) drainedAfter(at int) bool {
 		if n.Technique.Closes == larder.ClosesAlways || n.Is("shape", "deep-fry") {
 			return false // croquettes hold what was stirred in
 		}
-		return n.Is("drain", "remove") || n.Is("strain") && !p.holdsLiquid(n.Holds) || p.drainedAfter(k) // a sauce goes through the sieve
+		return n.Is("drain", "remove") && !p.fishesOut(n) || n.Is("strain") && !p.holdsLiquid(n.Holds) || p.drainedAfter(k) // a sauce goes through the sieve
 	})
+}
+
+// fishesOut tells whether an action takes nothing out of a pot but things of the cook's own that gave it their taste, of
+// which the rest is eaten: "take out the onion and the bay leaf", and then "serve the broth".
+func (p *plan) fishesOut(n *flow.Node) bool {
+	if !n.Is("remove") || len(n.Action.To) == 0 || len(n.Inputs) != 1 || len(p.graph.Nodes[n.Inputs[0]].Users) < 2 {
+		return false
+	}
+	return !slices.ContainsFunc(n.Action.To, func(r recipe.Ref) bool { return r.Of == "" || p.stand[p.graph.Named(r.Of)] != nil })
 }
 
 // atHome tells whether an action is on the pot that holds a line; any where there

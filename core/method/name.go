@@ -1,6 +1,7 @@
 package method
 
 import (
+	"maps"
 	"math"
 	"slices"
 	"strings"
@@ -69,8 +70,8 @@ func (c *Carrier) shared(share float64, rest bool) string {
 		return ""
 	}
 	best, near := w.Some, shareError
-	for say, v := range w.Shares {
-		if off := math.Abs(v - share); off < near {
+	for _, say := range slices.Sorted(maps.Keys(w.Shares)) {
+		if off := math.Abs(w.Shares[say] - share); off < near {
 			best, near = say, off
 		}
 	}
@@ -165,7 +166,7 @@ func (p *plan) nodeOf(id string) int {
 func (p *plan) animalWords(text string) []recipe.Animal {
 	found, known := p.animals[text]
 	if !known {
-		found = p.c.besidesParts(p.dish, p.c.reader.Animals(text, nil))
+		found = p.c.besidesParts(p.dish, p.own, p.c.reader.Animals(text, nil))
 		p.animals[text] = found
 	}
 	return found

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 	"unicode/utf8"
@@ -72,7 +73,10 @@ func (w *writer) renamedIn(n *node, at [2]int) []edit {
 	for _, word := range strings.SplitAfter(said, " ") {
 		from = append(from, from[len(from)-1]+utf8.RuneCountInString(word))
 		bare := strings.TrimRight(word, " ,;")
-		if s := w.standsForWord(n, bare); s != nil {
+		if side := w.sideOf(n, bare); side != "" {
+			out = append(out, edit{from[len(now)], from[len(now)] + utf8.RuneCountInString(bare), side})
+			word = side + strings.TrimPrefix(word, bare)
+		} else if s := w.standsForWord(n, bare); s != nil {
 			first := len(now)
 			for own := larder.Words(s.was.Name); first > 0 && now[first-1] != "" && slices.Contains(own, strings.Join(larder.Words(now[first-1]), " ")); first-- {
 				now[first-1] = "" // the whole name goes: "soured cream"
@@ -86,6 +90,31 @@ func (w *writer) renamedIn(n *node, at [2]int) []edit {
 		return nil
 	}
 	return out
+}
+
+// sideOf names by what stands in a side that is named by what it stands for: "mushroom-side", of "prawn-side down"; empty
+// where a word does not.
+func (w *writer) sideOf(n *node, word string) string {
+	of, side, joined := strings.Cut(word, "-")
+	if !joined || !w.l.Language().Sides[side] {
+		return ""
+	}
+	s := w.standsForWord(n, of)
+	if s == nil || s.book == nil {
+		return ""
+	}
+	own := larder.Words(s.name)
+	parts := slices.SortedStableFunc(slices.Values(s.book.Formula), func(a, b larder.Part) int { return cmp.Compare(b.Grams, a.Grams) })
+	for _, part := range parts { // by what there is most of
+		for _, name := range w.l.Food(part.Food).NameWords() {
+			for _, x := range name {
+				if slices.ContainsFunc(own, func(o string) bool { return larder.Singular(o) == x }) {
+					return x + "-" + side
+				}
+			}
+		}
+	}
+	return ""
 }
 
 // standsForWord is what stands in an action for the thing whose name ends with a word.

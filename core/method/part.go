@@ -70,15 +70,14 @@ func (w *writer) namesAnimal(text string) bool {
 			}
 		}
 	}
-	return len(w.c.besidesParts(w.dish, w.c.reader.Animals(text, w.lines))) > 0
+	return len(w.c.besidesParts(w.dish, w.own, w.c.reader.Animals(text, w.lines))) > 0
 }
 
 // besidesParts leaves out of what words name the parts of the dish that go by their look: "the white
 // sauce", which the list calls so; and the word for what the dish is.
-func (c *Carrier) besidesParts(d *recipe.Dish, animals []recipe.Animal) []recipe.Animal {
-	own := c.reader.OwnWord(d)
+func (c *Carrier) besidesParts(d *recipe.Dish, own [][]string, animals []recipe.Animal) []recipe.Animal {
 	return slices.DeleteFunc(slices.Clone(animals), func(a recipe.Animal) bool {
-		return own != "" && slices.Equal(larder.Words(a.Name), []string{own}) || slices.ContainsFunc(d.Components, func(part recipe.Component) bool {
+		return slices.ContainsFunc(own, func(name []string) bool { return slices.Equal(larder.Words(a.Name), name) }) || slices.ContainsFunc(d.Components, func(part recipe.Component) bool {
 			return strings.EqualFold(part.Name, a.Name) && c.calledByLook(part.Name)
 		})
 	})

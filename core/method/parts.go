@@ -107,7 +107,7 @@ func (p *parting) prepared(i int, id string, moved map[int]string) {
 	}
 	for k := range p.a.Components {
 		for _, s := range p.a.Components[k].Steps {
-			if s.Prepares == id && s.Change != swap.Dropped && owner(s, k) == i {
+			if s.Prepares == id && s.Change != swap.Dropped && takesOf(s, k, i) {
 				if k != i {
 					s.Lines = linesOf(s.Takes, i) // it stands in the part whose step wants it
 				}
@@ -207,6 +207,12 @@ func owner(s swap.Step, in int) int {
 	return in
 }
 
+// takesOf tells whether a step of a component that prepares something takes lines of another, or of its own: one method
+// may prepare for several lists at once.
+func takesOf(s swap.Step, in, component int) bool {
+	return owner(s, in) == component || slices.ContainsFunc(s.Takes, func(ref string) bool { return swap.ComponentOf(ref) == component })
+}
+
 // linesOf are the lines of a component among references.
 func linesOf(refs []string, component int) []int {
 	out := []int{}
@@ -224,7 +230,7 @@ func preparing(a swap.Adaptation, component int) []swap.Step {
 	var out []swap.Step
 	for k := range a.Components {
 		for _, s := range a.Components[k].Steps {
-			if s.Prepares != "" && s.Change != swap.Dropped && owner(s, k) == component {
+			if s.Prepares != "" && s.Change != swap.Dropped && takesOf(s, k, component) {
 				out = append(out, s)
 			}
 		}

@@ -102,7 +102,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 		return kept, false // "strain the juice", of the tamarind
 	}
 	lines, made := w.meant(noun)
-	if w.ofGoneTin(noun) || w.alsoGone(w.slice(noun.Name, noun.Upto), lines) || w.isInAlready(n, p, noun) || (p.Role == "with" || p.Role == "to" && len(p.Nouns) > 1) && w.itsOwnJuices(n, noun) {
+	if w.ofGoneTin(noun) || w.alsoGone(w.slice(noun.Name, noun.Upto), lines) || w.isInAlready(n, p, noun) || (p.Role == "with" || p.Role == "to" && len(p.Nouns) > 1) && (w.itsOwnJuices(n, noun) || w.ranOutAside(n, noun)) {
 		return nil, true // "the white crab meat", of which all went in; "return the meat with any juices"
 	}
 	if name := onlyNamed(noun); name != "" {

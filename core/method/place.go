@@ -191,7 +191,7 @@ func (c *Carrier) cookedWith(p *plan, i int, stands []*standIn) string {
 // walnut mince sauce" for "Meat sauce".
 func (c *Carrier) heading(p *plan, i int) string {
 	name := p.dish.Components[i].Name
-	if name == "" || len(c.reader.Animals(name, nil)) == 0 || c.calledByLook(name) {
+	if name == "" || len(p.animalWords(name)) == 0 || c.calledByLook(name) {
 		return name
 	}
 	switch shape := c.shapedIn(p, i); c.reader.Animals(name, nil)[0].Animal {

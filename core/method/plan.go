@@ -23,6 +23,8 @@ type plan struct {
 	deeds []deed
 	// animals are the animal matter that words name, of those asked about so far.
 	animals map[string][]recipe.Animal
+	// own are the names of what the dish itself makes that are those of foods made with milk or eggs too.
+	own [][]string
 	// capitals tells that the list begins every name with a capital.
 	capitals bool
 	// lasts are the minutes of actions that take no longer than what goes in late
@@ -86,7 +88,7 @@ type deed struct {
 
 // plan decides the whole method of a dish.
 func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
-	p := &plan{c: c, l: c.book.Larder(), dish: d, a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, called: map[int]string{}, described: map[int]string{}, unfried: map[int]float64{}, brought: map[int]bool{}, parted: map[int]int{}, partSaid: map[int]string{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
+	p := &plan{c: c, l: c.book.Larder(), dish: d, own: c.reader.OwnNames(d), a: a, graph: flow.Trace(c.book.Larder(), d), stand: map[int]*standIn{}, arrives: map[int]int{}, lasts: map[int]float64{}, shares: map[int]float64{}, called: map[int]string{}, described: map[int]string{}, unfried: map[int]float64{}, brought: map[int]bool{}, parted: map[int]int{}, partSaid: map[int]string{}, seasoned: map[int]bool{}, animals: map[string][]recipe.Animal{}, capitals: capitalised(d)}
 	for i := range d.Components {
 		for _, s := range c.standIns(d, a, i) {
 			s.node = p.graph.Line(i, s.line)

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"slices"
 	"strings"
+	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -77,6 +78,12 @@ func (w *writer) takesPot(n *node) []edit {
 	for _, p := range a.Words.Phrases {
 		if p.Role == "to" && p.From >= at && p.Upto <= a.Upto {
 			at = p.Upto
+		}
+	}
+	if said := strings.Fields(a.Verb); len(said) > 1 {
+		rest := w.slice(at, a.Upto)
+		if own := strings.TrimLeft(rest, " "); strings.HasPrefix(strings.ToLower(own), said[len(said)-1]) {
+			at += utf8.RuneCountInString(rest) - utf8.RuneCountInString(own) + utf8.RuneCountInString(said[len(said)-1]) // "let them soften"
 		}
 	}
 	said := w.pot

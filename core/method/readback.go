@@ -74,7 +74,7 @@ func (c *Carrier) takeIn(d *recipe.Dish, place recipe.StepAt, s *swap.Step, got 
 	if s.Quote != "" {
 		c.tell(s, swap.OtherThan, s.Quote)
 	}
-	if animals := c.besidesParts(d, got.Animals); len(animals) > 0 {
+	if animals := c.besidesParts(d, c.reader.OwnNames(d), got.Animals); len(animals) > 0 {
 		c.tell(s, swap.NamesAnimal, animals[0].Name)
 	}
 	if s.Change == swap.Changed || s.Change == swap.Added {

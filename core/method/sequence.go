@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"yembra/core/flow"
+	"yembra/core/larder"
 	"yembra/core/recipe"
 	"yembra/core/swap"
 )
@@ -145,8 +146,11 @@ func (p *parting) takesBefore(sets []set, seq []placed, from, upto int) bool {
 }
 
 // mixedApart tells whether a stretch is all of its part, needs no fire but for what is prepared for it,
-// and takes nothing that was made before it.
+// takes nothing that was made before it, and may stand: what baking powder lifts may not.
 func (p *parting) mixedApart(sets []set, seq []placed, from, upto int) bool {
+	if p.lifts(p.main(sets[seq[from].set])) {
+		return false
+	}
 	made := map[string]bool{}
 	for n, x := range seq {
 		if x.set == seq[from].set && (n < from || n >= upto) {
@@ -168,6 +172,14 @@ func (p *parting) mixedApart(sets []set, seq []placed, from, upto int) bool {
 		}
 	}
 	return true
+}
+
+// lifts tells whether a part lists what makes a dough or batter rise, so that it is cooked soon.
+func (p *parting) lifts(part *swap.Component) bool {
+	return slices.ContainsFunc(part.Lines, func(l swap.Line) bool {
+		f := p.l.Food(l.FoodID())
+		return l.Change != swap.Dropped && f != nil && slices.ContainsFunc(f.Roles, func(r larder.Role) bool { return r.Kind == "lift" })
+	})
 }
 
 // homes are the stretches of the sequence in which each set does most.

@@ -28,17 +28,10 @@ func (p *parting) madeOnce() {
 	var out []swap.Component
 	refs := map[string]string{}
 	parts := map[int]int{} // where the parts stand now
-	grams := map[int]map[string]float64{}
 	joined := map[string]bool{}
 	for i := range p.out {
 		part := p.out[i]
 		id := p.preparesOnly(&part)
-		grams[i] = map[string]float64{}
-		if id != "" {
-			for _, l := range part.Lines {
-				grams[i][id] += l.Mass()
-			}
-		}
 		if k, made := first[id]; made && id != "" {
 			joined[id] = true
 			for j := range part.Lines {
@@ -58,7 +51,7 @@ func (p *parting) madeOnce() {
 	if len(joined) == 0 {
 		return
 	}
-	p.sayHowMuch(out, parts, grams, joined)
+	p.sayHowMuch(out, parts, joined)
 	p.out = out
 	for i := range p.out {
 		for n := range p.out[i].Steps {
@@ -74,20 +67,17 @@ type taker struct {
 }
 
 // sayHowMuch writes beside what was made for several parts what share of it each takes, which
-// holds at every size: that which was prepared last before it, and the last the rest.
-func (p *parting) sayHowMuch(out []swap.Component, parts map[int]int, grams map[int]map[string]float64, joined map[string]bool) {
-	last, takers := map[string]float64{}, map[string][]taker{}
+// holds at every size: as much as it replaces there, and the last the rest.
+func (p *parting) sayHowMuch(out []swap.Component, parts map[int]int, joined map[string]bool) {
+	takers := map[string][]taker{}
 	for i := range p.out {
-		for id, g := range grams[i] {
-			last[id] = g
-		}
 		at, stays := parts[i]
 		if !stays {
 			continue
 		}
 		for j := range out[at].Lines {
-			if l := &out[at].Lines[j]; joined[l.Made] && last[l.Made] > 0 {
-				takers[l.Made] = append(takers[l.Made], taker{l, last[l.Made]})
+			if l := &out[at].Lines[j]; joined[l.Made] && l.From != nil {
+				takers[l.Made] = append(takers[l.Made], taker{l, p.brought(swap.ComponentOf(*l.From), l.Made)})
 			}
 		}
 	}
@@ -105,4 +95,15 @@ func (p *parting) sayHowMuch(out []swap.Component, parts map[int]int, grams map[
 			t.line.Text = share + " " + t.line.Text
 		}
 	}
+}
+
+// brought is the mass of what a swap brought to a component.
+func (p *parting) brought(component int, id string) float64 {
+	grams := 0.0
+	for n, line := range p.a.Components[component].Lines {
+		if broughtBy(p.a, component, id, n) {
+			grams += line.Mass()
+		}
+	}
+	return grams
 }

@@ -20,7 +20,7 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if at := stopAfter.FindStringIndex(text); at != nil && !ok && l.quantityFirst(text[at[1]:]) {
 		label, rest, ok = strings.TrimRight(text[:at[1]], " ."), text[at[1]:], true // "Dough. 400 g rye flour, 1 tsp salt"
 	}
-	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !l.reader.yields.people.MatchString(label) && !isOneOf(label, l.heads.Ingredients) || l.quantityFirst(label) && !l.reader.yields.after.MatchString(label) || isOneOf(label, l.heads.Method) {
+	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !l.allAmounts(rest) && !l.reader.yields.people.MatchString(label) && !isOneOf(label, l.heads.Ingredients) || l.quantityFirst(label) && !l.reader.yields.after.MatchString(label) || isOneOf(label, l.heads.Method) {
 		label, rest, ok = "", "", false
 		for _, head := range l.heads.Ingredients {
 			if tail, found := strings.CutPrefix(strings.ToLower(text), head+" "); found {
@@ -51,6 +51,13 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 		}
 	}
 	return label, items
+}
+
+// allAmounts tells whether all items of a row are foods with their amounts, so that it is a list however long its name is:
+// "shortcrust for a 25 cm tin: 225 g flour, 110 g butter, 1 egg yolk".
+func (l *layout) allAmounts(row string) bool {
+	items := l.commaItems(strings.TrimRight(strings.TrimSpace(row), "."))
+	return len(items) >= leastAmounts && l.isRow(items) && !slices.ContainsFunc(items, func(item string) bool { return !l.quantityFirst(item) || !l.known(item) })
 }
 
 // isFood tells whether an item of a row names a food, or begins a part of its own.

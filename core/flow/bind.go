@@ -77,6 +77,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	question := b.meant(c, t, r)
 	b.medium(t, r)
 	b.inTin(t, r)
+	b.ofFirm(t, r)
 	b.meantFor(t, r)
 	b.byWeight(c, r)
 	b.outcome(c, t, r)

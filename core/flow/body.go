@@ -120,6 +120,10 @@ func (b *body) say(i int) {
 
 // one reads what begins at i and returns where it ends.
 func (b *body) one(i int) int {
+	if end := b.oftenEnd(i); end > 0 {
+		b.how(i, end)
+		return end
+	}
 	switch {
 	case b.mark(i, "("):
 		return b.bracket(i)
@@ -290,4 +294,16 @@ func (b *body) rest(i int) int {
 		return end
 	}
 	return b.things(i)
+}
+
+// oftenEnd is where words end that say how often, "now and then", "every now and again", 0 where they do not begin at i.
+func (b *body) oftenEnd(i int) int {
+	at := i
+	if b.lang.Dealt[b.low(at)] {
+		at++
+	}
+	if !b.recurs(at) {
+		return 0
+	}
+	return at + 3
 }

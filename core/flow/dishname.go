@@ -83,6 +83,22 @@ func (b *bindings) namedInTitle(n noun) *thing {
 	return b.mainThing()
 }
 
+// liftedByTitle is the flesh that a dish is named by, where it is taken out of the liquid that it lies in: "lift the beef from
+// the marinade", of a beef bulgogi.
+func (b *bindings) liftedByTitle(n noun) []referent {
+	if !b.takesAway() || !slices.Contains(b.dishCalled(), n.head()) {
+		return nil
+	}
+	flesh := b.animal(n)
+	if len(flesh) != 1 || b.leftOf(*flesh[0].portion) > 0 {
+		return nil
+	}
+	if t := b.held(*flesh[0].portion); t != nil && b.open(t) && len(t.holds) > 1 {
+		return []referent{{made: t, portion: flesh[0].portion}}
+	}
+	return nil
+}
+
 // mainThing is what the dish is named by: of what is there, the heaviest.
 func (b *bindings) mainThing() *thing {
 	return b.heaviest(func(t *thing, p portion) bool { return b.holder[p] == t || t.ofShare }, func(t *thing) bool { return b.working == nil || t != b.focus })

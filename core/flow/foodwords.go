@@ -137,6 +137,9 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 					listed[w] = true
 				}
 			}
+			if f := r.larder.Food(l.FoodID()); f != nil && r.lang.NounVerbs[f.Kind] {
+				listed[f.Kind] = true // "the mince", of minced pork
+			}
 			r.saidBeside(l, words, listed, pairs)
 		}
 	}

@@ -217,6 +217,11 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 // the fat in the pan is still what it is done in: "fry the cumin with the bay leaf".
 func (b *bindings) onlyDry(refs []recipe.Ref) bool {
 	return !slices.ContainsFunc(refs, func(r recipe.Ref) bool {
+		if r.Named != nil { // "with a pinch of salt"
+			words := larder.Words(*r.Named)
+			m, known := b.r.larder.Index().At(words[max(len(words)-1, 0):], 0, true)
+			return !known || larder.IsFat(m.Food) || larder.Wets(m.Food)
+		}
 		i := slices.IndexFunc(b.lines, func(l bound) bool { return r.Line != nil && l.ref == *r.Line })
 		return i < 0 || larder.IsFat(b.lines[i].food) || larder.Wets(b.lines[i].food)
 	})

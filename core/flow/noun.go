@@ -72,7 +72,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		return t.eachOf(i, at, upto, inner)
 	}
 	if n.pronoun {
-		if t.lang.Shares[t.low(at)] == 1 && (t.ends(at+1, upto) || t.mark(at+1, ",") || t.lang.Prepositions[t.low(at+1)] != "") {
+		if t.lang.Shares[t.low(at)] == 1 && (t.ends(at+1, upto) || t.mark(at+1, ",") || t.lang.Prepositions[t.low(at+1)] != "") && !(t.is(at+1, t.lang.Lapping) && !t.opensThing(at+2)) {
 			n.all = true // "add it all to the pot"
 			at++
 		}
@@ -83,7 +83,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	if k := t.titled(at, upto); k > 0 {
 		return t.byTitle(n, at, k), true
 	}
-	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.words[at-1].low == t.words[at-1].norm && t.describesNext(at+1)) { // a plural is a name: "the whites, chopped"
+	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.words[at-1].low == t.words[at-1].norm && t.describesNext(at+1) || t.sizedVessel(start, at, upto)) { // a plural is a name: "the whites, chopped"
 		w := t.words[at]
 		if at > start && t.orders(at, false, false) && (t.is(at-1, t.lang.Vessels) || inner) && t.opensThing(at+1) {
 			break // "in a bowl knead the mince"

@@ -26,6 +26,19 @@ func (t *text) goesOnToVessel(i, upto int) bool {
 	return false
 }
 
+// sizedVessel tells whether a comma stands between words that say how a vessel is: "a wide, heavy pan".
+func (t *text) sizedVessel(start, comma, upto int) bool {
+	if !t.mark(comma, ",") || start < 1 || comma-start > 2 || comma == start || !t.is(start-1, t.lang.Articles) || t.is(start-1, t.lang.Definite) || !t.goesOnToVessel(comma+1, upto) {
+		return false
+	}
+	for i := start; i < comma; i++ {
+		if t.foods(t.words[i].norm) || t.listed(t.words[i].norm) || t.lang.Products[t.low(i)] || t.lang.Vessels[t.low(i)] || t.low(i) == "" {
+			return false
+		}
+	}
+	return true
+}
+
 // stops tells whether a name ends before the word at i.
 func (t *text) stops(i, start, upto int, inner bool) bool {
 	if t.words[i].Kind == lex.Mark {
@@ -39,6 +52,9 @@ func (t *text) stops(i, start, upto int, inner bool) bool {
 	}
 	w := t.low(i)
 	named := i > start
+	if t.recurs(i) || t.lang.Dealt[w] && t.recurs(i+1) {
+		return true // "turning the pieces now and then"
+	}
 	if named && t.lang.Lines.Figures.Numbers[w] > 1 {
 		return true // "the seeds three times"
 	}

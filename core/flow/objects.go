@@ -15,6 +15,10 @@ func (b *body) things(i int) int {
 		b.how(i, at)
 		return at // "three times"
 	}
+	if n := nouns[0]; n.little && n.pronoun && len(n.words) == 0 && len(nouns) == 1 && b.stopsAt(at) && !b.putsIn() {
+		b.how(i, at)
+		return at // "pound a little", "cool a bit"
+	}
 	if n := nouns[0]; len(b.clause.objects)+len(b.clause.links) > 0 && (n.little && n.pronoun && len(n.words) == 0 || b.lang.Places[b.low(n.upto-1)]) {
 		b.how(i, at)
 		return at
@@ -27,6 +31,10 @@ func (b *body) things(i int) int {
 		b.how(i, at)
 		return at // "squeeze dry"
 	}
+	if len(nouns) == 1 && b.givesIt(nouns[0], i) {
+		b.how(i, at)
+		return at // "give it a whack", "give the pan a shake"
+	}
 	if b.saysHowFar(nouns[0]) {
 		b.how(i, at)
 		return at // "a border 2 cm in from the edge", "slits 3 cm apart"
@@ -35,10 +43,27 @@ func (b *body) things(i int) int {
 	return at
 }
 
+// givesIt tells whether a word for what is no food stands right behind what is worked on, with nothing between: it says how.
+func (b *body) givesIt(n noun, i int) bool {
+	o := b.clause.objects
+	return len(o) > 0 && o[len(o)-1].upto == i && b.is(i, b.lang.Articles) && !b.is(i, b.lang.Definite) && !n.pronoun && len(n.words) > 0 && n.owner == nil && !b.foods(b.words[n.upto-1].norm) && !b.text.listed(n.head()) && !b.lang.Vessels[n.head()] && !b.lang.Products[n.head()]
+}
+
 // saysHowFar tells whether a length with no thing behind it says how far apart, wide or in something is that was named
 // before.
 func (b *body) saysHowFar(n noun) bool {
 	return len(b.clause.objects)+len(b.clause.links) > 0 && n.amount[1] > 0 && b.lang.Lengths[b.low(n.amount[1]-1)] > 0 && !b.foods(b.words[n.upto-1].norm) && n.owner == nil
+}
+
+// stopsAt tells whether a clause goes on with no thing at i.
+func (b *body) stopsAt(i int) bool {
+	return b.ends(i, b.upto) || b.mark(i, ",") || b.conj(i) || b.is(i, b.lang.Until)
+}
+
+// putsIn tells whether the verb puts things into others, so that a little is some of a thing: "add a little".
+func (b *body) putsIn() bool {
+	t := b.technique(b.sense.Technique)
+	return t == nil || t.Joins == "yes" || t.Joins != "" && len(b.clause.particles) > 0 || t.Family == "assemble" || t.Family == "separate"
 }
 
 // cuts tells whether the verb gives things a shape: "cut out 8 cm rounds".

@@ -219,6 +219,9 @@ func (b *bindings) inVessel(n noun, vessel string) []referent {
 // ofKindOrMade finds what a noun means that names no line and no group: what was made, or a
 // line by another word than its own. Else only the words name it.
 func (b *bindings) ofKindOrMade(n noun) []referent {
+	if found := b.liftedByTitle(n); found != nil {
+		return found
+	}
 	if t := b.doneTo(n); t != nil {
 		return []referent{{made: t}}
 	}

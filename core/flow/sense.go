@@ -35,7 +35,7 @@ func (t *text) senseOf(lemma string, from, upto int) language.Sense {
 // particle must stand by itself and lead to nothing.
 func (t *text) holds(from, upto int, key []string) bool {
 	for i := from; i < upto; i++ {
-		if t.is(i, t.lang.Until) || t.lang.Prepositions[t.low(i)] == "without" || t.is(i, t.lang.Whiles) && t.lang.Prepositions[t.low(i)] == "" && (t.opensThing(i+1) || t.is(i+1, t.lang.Cooks)) {
+		if t.is(i, t.lang.Until) || t.lang.Prepositions[t.low(i)] == "without" || t.lang.Subordinators[t.low(i)] != "" && t.is(i+1, t.lang.Subjects) || t.is(i, t.lang.Whiles) && t.lang.Prepositions[t.low(i)] == "" && (t.opensThing(i+1) || t.is(i+1, t.lang.Cooks)) {
 			upto = i // "let sit while the beans cook", "while you cook the beans"
 		}
 	}

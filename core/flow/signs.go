@@ -79,12 +79,15 @@ func (t *text) withVerb(sign, cue string) string {
 	}
 	tied := func(w string) bool { return t.lang.Prepositions[strings.ToLower(w)] != "" } // "the sauce clings to it"
 	if len(words) < 2 || at < 0 || slices.ContainsFunc(words, is) || slices.ContainsFunc(words[1:], tied) || slices.ContainsFunc(words, func(w string) bool {
-		return slices.ContainsFunc(t.lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
+		return !t.lang.DriedWords[w] && !t.lang.DoneWords[w] && slices.ContainsFunc(t.lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Third || r.Form == language.Past })
 	}) {
 		return sign
 	}
-	verb := all[at]
-	if last := strings.ToLower(words[len(words)-2]); t.lang.BeingMany[verb] != "" && larder.Singular(last) != last {
+	verb, state := all[at], len(words)-1
+	for state > 2 && (t.lang.Adverbs[words[state-1]] || strings.HasSuffix(words[state-1], t.lang.AdverbEnd)) {
+		state-- // "the liquid is almost gone"
+	}
+	if last := strings.ToLower(words[state-1]); t.lang.BeingMany[verb] != "" && larder.Singular(last) != last {
 		verb = t.lang.BeingMany[verb] // "the sauce is thick and the carrots are soft"
 	} else if last == larder.Singular(last) {
 		for one, many := range t.lang.BeingMany {
@@ -93,7 +96,7 @@ func (t *text) withVerb(sign, cue string) string {
 			}
 		}
 	}
-	return strings.Join(slices.Insert(words, len(words)-1, verb), " ")
+	return strings.Join(slices.Insert(words, state, verb), " ")
 }
 
 // onlyLook tells whether a sign is no more than how something looks or feels: "golden", "lightly browned".

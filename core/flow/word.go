@@ -66,7 +66,14 @@ func (t *text) mark(i int, marks string) bool {
 }
 
 // conj tells whether a word joins: "and", "&".
-func (t *text) conj(i int) bool { return t.is(i, t.lang.Conjunctions) || t.mark(i, "&+") }
+func (t *text) conj(i int) bool {
+	return t.is(i, t.lang.Conjunctions) && !t.recurs(i-1) && !t.recurs(i-2) || t.mark(i, "&+")
+}
+
+// recurs tells whether words that say how often begin at i, of which others could join: "now and then".
+func (t *text) recurs(i int) bool {
+	return i >= 0 && i+2 < len(t.words) && t.lang.Recurring[t.low(i)+"-"+t.low(i+1)+"-"+t.low(i+2)]
+}
 
 func (t *text) number(i int) bool { return i >= 0 && i < len(t.words) && t.words[i].Kind == lex.Number }
 

@@ -65,6 +65,8 @@ type Technique struct {
 	InHot string
 	// InTin is what it is in a tin or on a tray, which stand in the oven.
 	InTin string
+	// Firm is what it is of vegetables, which do not melt.
+	Firm string
 	// Deep is what it amounts to when it goes on until deep golden.
 	Deep string
 	// Keeps is how many minutes a dish may wait that was finished so.
@@ -180,7 +182,7 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"),
-			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), InTin: r.text("intin"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"), Closes: r.text("closes"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), InTin: r.text("intin"), Firm: r.text("firm"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"), Closes: r.text("closes"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")

@@ -186,16 +186,19 @@ func (w *writer) gonePlay(n *node, text string) bool {
 		return false
 	}
 	signs := lang.GoneSigns[string(w.fleshAt(w.graph.Number(n)).class)]
-	sauce := w.sauceAt(w.graph.Number(n)) || w.worksOnPlants(n) && w.givesJuice(w.graph.Number(n))
+	sauce := w.sauceAt(w.graph.Number(n)) || w.worksOnJuicy(n)
 	return slices.ContainsFunc(larder.Words(text), func(word string) bool {
 		return (lang.Fleshly[word] || signs[word] || lang.GoneSigns[fibres][word]) && !(sauce && lang.Liquors[word])
 	})
 }
 
-// worksOnPlants tells whether an action is done to nothing but lines of the cook's own: "the tomatoes, pressing so that they give
-// up some juice".
-func (w *writer) worksOnPlants(n *node) bool {
-	return len(n.Named) > 0 && !slices.ContainsFunc(n.Named, func(line int) bool { return w.stand[line] != nil })
+// worksOnJuicy tells whether an action is done to nothing but lines of the cook's own that give juice: "the tomatoes, pressing
+// so that they give up some juice".
+func (w *writer) worksOnJuicy(n *node) bool {
+	return len(n.Named) > 0 && !slices.ContainsFunc(n.Named, func(line int) bool {
+		f := w.l.Food(w.line(line).FoodID())
+		return w.stand[line] != nil || f == nil || f.Aisle != "vegetables" && f.Aisle != "fruit" || larder.Or(f.Per100.Water, 0) < juicyWater
+	})
 }
 
 // piecesGone tells whether words say how pieces are turned in a sauce in which none lie: "turning it once".

@@ -23,5 +23,59 @@ func TestCardsOfALastNovemberWeek(t *testing.T) {
 		"a border stays as far in as it was, and a cheese that is beaten is smooth": {
 			"asparagus-prosciutto-tart", []string{"Score a border 2cm in from the edge", "Beat the tofu curd with"}, []string{"brined tofu"},
 		},
+		"a dough that baking powder lifts waits for its pot": {
+			"stew-dumplings", []string{"put in for 30 minutes more.\n# Dumplings", "Shape into 12 balls.\nTake the casserole out"}, nil,
+		},
+		"tomatoes give their juice": {
+			"som-tam-shrimp", []string{"then the tomatoes, pressing so that they give up some juice"}, nil,
+		},
+		"a fresh curd is no yoghurt": {
+			"courgette-flowers", []string{"beat the soy curd with"}, []string{"soy yoghurt"},
+		},
+		"a pot is said behind the whole of a verb": {
+			"poulet-basquaise", []string{"let them soften in the same pan slowly for 15 minutes"}, nil,
+		},
+		"what the dish makes goes by its name": {
+			"posset-shortbread", []string{"# Shortbread", "For the shortbread, rub the coconut fat into the flour"}, []string{"Mixture", "Rub into"},
+		},
+		"the paste is what was blended, and each gets some": {
+			"ikan-bakar", []string{"Heat the 3 tbsp oil in a wok and fry the paste", "Put some of the mushroom fillets on each"}, nil,
+		},
+		"a list in a row has a long name, leeks do not melt, and the rest goes on top": {
+			"leek-ham-quiche", []string{"# Shortcrust for a 25 cm tin", "- 225 g flour", "melt them in the oil, lid on", "Put the rest of the seed crumbs on top"}, []string{"Rest everything"},
+		},
+		"a soup of cream is no broth": {
+			"tortilla-casserole", []string{"stir together the cashew cream, sour cashew cream"}, []string{"golden vegetable stock"},
+		},
+	})
+}
+
+// What cards of a first week of Advent said wrongly once.
+func TestCardsOfAFirstAdventWeek(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"what lies in a marinade is browned once, and everyone fills a leaf": {
+			"bulgogi-wraps", []string{"Turn the mushroom slices in the soy sauce", "fill a lettuce leaf with rice, mushroom slices and a dab of ssamjang"}, []string{"Sear the"},
+		},
+		"mince is no order where the list has some": {
+			"pastel-de-carne", []string{"and lentil mince, and fry, breaking it up, until golden"}, nil,
+		},
+		"leeks are sweated in oil, and milk goes into the pan that was for the fish": {
+			"haddock-sweetcorn-chowder", []string{"Put the soy drink in a wide pan and add the bay leaf. Bring just to a simmer", "heat the oil and sweat the leek for 5 minutes with a pinch of salt"}, []string{"almond butter"},
+		},
+		"what is simmered and then fried crisp is no stew, and a sign has its verb": {
+			"ayam-penyet", []string{"until the liquid is almost gone", "Fry the mushrooms and tempeh two pieces at a time", "give them a whack with a pestle"}, []string{"butter beans"},
+		},
+		"how many it makes is no line, and an iron is a tool": {
+			"sunday-waffles", []string{"Heat the waffle iron and oil it lightly", "until the steam stops and the waffles are crisp and golden"}, []string{"8 waffles", "pancakes"},
+		},
+		"all over, and now and then": {
+			"coniglio-ligure", []string{"turning the pieces now and then and adding more broth"}, []string{"then and adding more broth as it dries out. Brown", ", and then and"},
+		},
+		"a curd that is set is cut up": {
+			"matar-paneer", []string{"in a dish until firm and cut it into cubes"}, nil,
+		},
+		"what is filled is a case": {
+			"kalamarakia-gemista", []string{"Fill the hollowed courgettes loosely with the rice", "until the rice is cooked"}, []string{"rings", "tentacles"},
+		},
 	})
 }

@@ -58,6 +58,11 @@ func (w *writer) takesPot(n *node) []edit {
 	if w.intoEmptyPan(n) {
 		return w.putIntoPan(n)
 	}
+	if p := w.overLost(n); p != nil {
+		said := w.pot
+		w.pot = ""
+		return []edit{{a.Words.Verb[0], p.Nouns[0].From, w.c.words().Put + " "}, {p.Upto, p.Upto, " " + said}}
+	}
 	if w.intoLostPan(n) {
 		w.pot = w.potLost(n)
 		return w.putIntoPan(n)
@@ -117,6 +122,25 @@ func (w *writer) intoEmptyPan(n *node) bool {
 func (w *writer) intoLostPan(n *node) bool {
 	return n.Is("add") && len(n.Into) == 0 && len(n.Inputs) == 0 && n.Action.Vessel == "" && n.Action.Words.Verb[1] > 0 && w.deeds[w.graph.Number(n)].say == "" &&
 		w.firstPan(n) && w.potLost(n) != "" && slices.ContainsFunc(n.Users, func(k int) bool { return w.graph.Nodes[k].Technique.Family == "dry heat" })
+}
+
+// overLost is where it says of a liquid that it is poured over what is not there, in a pan that stood with the laying of that:
+// "over the milk"; nil for others.
+func (w *writer) overLost(n *node) *recipe.Phrase {
+	at := w.graph.Number(n)
+	if !n.Is("pour") || w.pot == "" || n.Action.Vessel != "" || n.Action.Words.Verb[1] == 0 || len(n.Into) == 0 || w.deeds[at].say != "" || len(n.Action.Words.Phrases) != 1 ||
+		slices.ContainsFunc(n.Into, func(line int) bool { return w.there(line, at) }) {
+		return nil
+	}
+	p := &n.Action.Words.Phrases[0]
+	if p.Role != "into" || p.Upto > n.Action.Upto || len(p.Nouns) != 1 {
+		return nil
+	}
+	lines, _ := w.meant(p.Nouns[0])
+	if !slices.Equal(lines, n.To) {
+		return nil
+	}
+	return p
 }
 
 // putIntoPan says where they are put: "put the garlic in a large saucepan", for "add the garlic".

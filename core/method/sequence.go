@@ -178,7 +178,7 @@ func (p *parting) mixedApart(sets []set, seq []placed, from, upto int) bool {
 func (p *parting) lifts(part *swap.Component) bool {
 	return slices.ContainsFunc(part.Lines, func(l swap.Line) bool {
 		f := p.l.Food(l.FoodID())
-		return l.Change != swap.Dropped && f != nil && slices.ContainsFunc(f.Roles, func(r larder.Role) bool { return r.Kind == "lift" })
+		return l.Change != swap.Dropped && f != nil && f.Tagged(larder.Raising)
 	})
 }
 

@@ -2,7 +2,9 @@ package method
 
 import (
 	"slices"
+	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 )
 
@@ -27,6 +29,54 @@ func (w *writer) speaksOfGone(text string, before []*clause) bool {
 		}
 	}
 	return false
+}
+
+// asideNow names in an aside what stands for the one piece of flesh of its kind that it names: "let everyone fill a leaf with
+// rice and mushroom slices"; unchanged where it would still name an animal's.
+func (w *writer) asideNow(text string) string {
+	lang, words := w.l.Language(), larder.Words(text)
+	if len(w.animalWords(text)) == 0 || lang.Whiles[words[0]] || slices.ContainsFunc(words, func(x string) bool { return lang.DoneWords[x] }) {
+		return text // "while the chicken cooks", which cooks no more
+	}
+	var out strings.Builder
+	parts := strings.SplitAfter(text, " ")
+	for i, word := range parts {
+		bare := strings.TrimRight(word, " ,;.!")
+		if s := w.onlyOfWord(bare); s != nil && !(i+1 < len(parts) && w.agrees(parts[i+1])) {
+			word = s.name + strings.TrimPrefix(word, bare)
+		}
+		out.WriteString(word)
+	}
+	if w.namesAnimal(out.String()) {
+		return text
+	}
+	return out.String()
+}
+
+// agrees tells whether a word is a verb that agrees in number with what stands before it: "the chicken simmers".
+func (w *writer) agrees(word string) bool {
+	word = strings.ToLower(strings.TrimRight(word, " ,;.!"))
+	return w.l.Language().Being[word] || slices.ContainsFunc(w.l.Language().Verb(word), func(r language.Reading) bool { return r.Form == language.Third })
+}
+
+// onlyOfWord is what stands for the only piece of flesh that a word can mean, by its own name or as that of its animal.
+func (w *writer) onlyOfWord(word string) *standIn {
+	norm := larder.Words(word)
+	if len(norm) != 1 {
+		return nil
+	}
+	class := w.l.Words().AnimalWords[norm[0]]
+	var found []*standIn
+	for _, s := range w.inOrder() {
+		own := larder.Words(s.was.Name)
+		if s.flesh() && !s.gone && !s.bare && (class == s.class || len(own) > 0 && own[len(own)-1] == norm[0]) {
+			found = append(found, s)
+		}
+	}
+	if len(found) != 1 {
+		return nil
+	}
+	return found[0]
 }
 
 // givesJuice tells whether a liquid is in what an action works on, or vegetables of the cook's own that are little else.

@@ -71,6 +71,9 @@ func (w *writer) clauses() []*clause {
 			if other := w.c.renamed(c.text); len(w.animalWords(c.text)) > 0 && len(w.animalWords(other)) == 0 {
 				c.text, c.changed = other, true // "as soon as the dumplings float", that the cook calls by a dish of eggs
 			}
+			if other := w.asideNow(c.text); other != c.text {
+				c.text, c.changed = other, true
+			}
 			if w.speaksOfGone(c.text, done) || w.hangsInBrackets(c) {
 				c.gone, c.changed = true, true
 			}

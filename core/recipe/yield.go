@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"yembra/core/language"
+	"yembra/core/larder"
 	"yembra/core/measure"
 )
 
@@ -65,7 +66,7 @@ func (l *layout) serves(b block) bool {
 		l.source.Yield = cmp.Or(l.source.Yield, strings.TrimSuffix(b.text, ":")) // "for four hungry students:"
 		return true
 	}
-	if !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
+	if !l.countsTitle(b.text) && !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
 		return false
 	}
 	if l.amongLines(b) || l.portionsOf(b.text) {
@@ -78,6 +79,24 @@ func (l *layout) serves(b block) bool {
 		l.source.Yield = b.text
 	}
 	return true
+}
+
+// countsTitle tells whether the line under the title says no more than roughly how many it makes of what the title calls the
+// dish: "about 8 waffles", of "Sunday waffles".
+func (l *layout) countsTitle(text string) bool {
+	words := larder.Words(text)
+	if l.mode != before || len(l.waiting) != 1 || l.source.Yield != "" || len(words) == 0 || !l.reader.lines().Hedges[words[0]] {
+		return false
+	}
+	for len(words) > 1 && l.reader.lines().Hedges[words[0]] {
+		words = words[1:]
+	}
+	called := larder.Words(l.waiting[0].text)
+	if n, _ := firstNumber(text); len(words) < 2 || len(words) > mostYield || n <= 0 || len(called) < 2 || !l.quantityFirst(text) {
+		return false
+	}
+	line := l.line(text)
+	return line.Counted() && larder.Singular(words[len(words)-1]) == larder.Singular(called[len(called)-1])
 }
 
 // amongLines tells whether a block is a food behind others of a list.

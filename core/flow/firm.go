@@ -1,0 +1,31 @@
+package flow
+
+import (
+	"maps"
+	"slices"
+
+	"yembra/core/larder"
+	"yembra/core/recipe"
+)
+
+// ofFirm tells what work is that is done to nothing but vegetables, in fat or not: "melt the leeks in the butter".
+func (b *bindings) ofFirm(t *larder.Technique, r *roles) {
+	if t.Firm == "" || slices.ContainsFunc(r.action.To, func(x recipe.Ref) bool {
+		return x.Line != nil && slices.ContainsFunc(b.lines, func(l bound) bool { return l.ref == *x.Line && larder.IsFat(l.food) })
+	}) {
+		return
+	}
+	any := false
+	firm := func(p portion) bool {
+		f := b.lines[p.line].food
+		any = any || f != nil && f.Aisle == "vegetables"
+		return f != nil && f.Aisle == "vegetables" || b.fat(p)
+	}
+	held := slices.Clone(r.portions)
+	for _, in := range r.inputs {
+		held = append(held, slices.Collect(maps.Keys(in.holds))...)
+	}
+	if !slices.ContainsFunc(held, func(p portion) bool { return !firm(p) }) && any {
+		r.action.Technique = t.Firm
+	}
+}

@@ -173,7 +173,7 @@ func (b *bindings) justLeft(n noun) *thing {
 	if b.focus != nil && b.leaves(b.focus, n) && b.last.ID == b.focus.id {
 		return b.focus
 	}
-	return b.latest(func(t *thing) bool { return t.comp == b.comp && !b.pours(t) && !t.heated && b.leaves(t, n) }) // an oil was heated since
+	return b.latest(func(t *thing) bool { return (t.comp == b.comp || t.comp == b.componentNamed(n.head())) && !b.pours(t) && !t.heated && b.leaves(t, n) }) // an oil was heated since
 }
 
 // leaves tells whether a thing is there, was made of several, and of such work as leaves what a noun calls.

@@ -1,8 +1,6 @@
 package flow
 
 import (
-	"slices"
-
 	"yembra/core/language"
 )
 
@@ -52,24 +50,41 @@ func (p *parser) besideDish(n noun, upto int) bool {
 	return !n.pronoun && len(n.words) > 0 && p.listed(n.head()) && p.lang.Prepositions[p.low(n.upto)] != "" && p.is(n.upto+1, p.lang.Articles) && p.lang.Beside[p.low(n.upto+2)] && p.ends(n.upto+3, upto)
 }
 
-// inOven reads an order that says no more than how long something is in the oven and what it
-// becomes there: "25 minutes in the oven till golden". It returns at where there is none.
+// inOven reads an order that says no more than where something goes for how long, in either order, and what it
+// becomes there: "25 minutes in the oven till golden", "into the oven: 15 minutes". It returns at where there is none.
 func (p *parser) inOven(at, upto int) int {
 	f := p.front
-	if f == nil || f.minutes == nil || !p.is(at, p.lang.Until) && !p.ends(at, upto) && !p.mark(at, ",") || p.lang.VerblessHeat == "" {
+	if f == nil {
 		return at
 	}
-	heats := p.technique(p.lang.VerblessHeat)
-	if heats == nil || !slices.ContainsFunc(f.links, func(l link) bool { return l.role == "in" && slices.Contains(heats.Kit, l.nouns[0].head()) }) {
+	lemma := ""
+	for _, l := range f.links {
+		if l.role == "in" || l.role == "into" {
+			lemma = p.lang.VerblessIn[l.nouns[0].head()]
+		}
+	}
+	from := at
+	if f.minutes == nil && lemma != "" {
+		if p.mark(at, ":,") || p.lang.Prepositions[p.low(at)] == "for" {
+			from++
+		}
+		c, ok := p.time(from)
+		if !ok || c.aside {
+			return at
+		}
+		f.minutes, f.clock = &c.span, [2]int{from, c.upto}
+		from = c.upto
+	}
+	if f.minutes == nil || lemma == "" || !p.is(from, p.lang.Until) && !p.ends(from, upto) && !p.mark(from, ",") {
 		return at
 	}
-	c := &clause{lemma: p.lang.VerblessHeat, from: f.from}
-	b := body{parser: p, clause: c, upto: p.boundary(at, upto), start: at}
-	if c.sense = p.senseOf(c.lemma, at, b.upto); c.sense.Technique == "" {
+	c := &clause{lemma: lemma, from: f.from}
+	b := body{parser: p, clause: c, upto: p.boundary(from, upto), start: from}
+	if c.sense = p.senseOf(c.lemma, from, b.upto); c.sense.Technique == "" {
 		return at
 	}
 	b.takeFront()
-	end := b.run(at)
+	end := max(b.run(from), from)
 	p.add(c, c.from, end)
 	return end
 }

@@ -49,6 +49,8 @@ type Language struct {
 	BeingMany map[string]string
 	// VerblessHeat is the verb that an oven's heat stands for.
 	VerblessHeat string
+	// VerblessIn are the verbs that the places stand for into which something goes: "into the oven: 15 minutes".
+	VerblessIn map[string]string
 	// Another are those of the words for what is left that mean a second thing of the name.
 	Another, Ordinals Set
 	// Ladles are verbs of what is done to a liquid with what is in it.

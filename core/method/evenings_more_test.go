@@ -71,7 +71,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"ham-croquettes", []string{"Stir in the nutritional yeast.\nSpread the mixture in a shallow dish"}, []string{"Sprinkle the dish"},
 		},
 		"what is prepared for a step that names nothing comes before the pan is hot": {
-			"chicken-escabeche", []string{"nutritional yeast.\nHeat the oil in a wide casserole.", "Add the butter beans and mushrooms, cover and simmer for 20 minutes."}, []string{"it is tender"},
+			"chicken-escabeche", []string{"nutritional yeast.\n# \n", "Heat the oil in a wide casserole.", "Add the butter beans and mushrooms, cover and simmer for 20 minutes."}, []string{"it is tender"},
 		},
 		"a paste does not fry, and all of it goes in where the rest did": {
 			"hachis-parmentier", []string{"mash with the soy drink and the cashew paste", "cook the onions gently"}, []string{"50 g of the cashew", "third of the cashew"},

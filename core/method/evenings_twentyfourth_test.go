@@ -77,5 +77,17 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 		"what is filled is a case": {
 			"kalamarakia-gemista", []string{"Fill the hollowed courgettes loosely with the rice", "until the rice is cooked"}, []string{"rings", "tentacles"},
 		},
+		"what is marinated and cooked on a griddle is browned there": {
+			"souvlaki-potatoes", []string{"Season the mushroom pieces and the tempeh with", "cook the skewers for 10-12 minutes, turning often, until charred"}, []string{"Sear the"},
+		},
+		"balls go by their shape, and a heat that was not turned down is raised": {
+			"bakso", []string{"# Balls", "When all are shaped, raise the heat and cook until the balls float", "Share between bowls with the balls"}, []string{"with tapioca"},
+		},
+		"a parcel is baked in the oven that it goes into": {
+			"salmon-papillote", []string{"lay the mushroom fillets on top", "into the oven: 15 min"}, []string{"cured tomato"},
+		},
+		"the paste of another part is fried": {
+			"kari-kapitan", []string{"Heat the oil in a wide pot and fry the paste gently"}, []string{"tamarind paste gently"},
+		},
 	})
 }

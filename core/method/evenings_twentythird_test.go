@@ -12,7 +12,7 @@ func TestCardsOfAFirstSnow(t *testing.T) {
 			"piccata", []string{"dust the pressed mushroom slabs with it", "Fry the pressed mushroom slabs for 3 mins each side until golden", "Return the pressed mushroom slabs to the pan to warm through"}, []string{"smooth with a little", "pan through"},
 		},
 		"nothing is stirred in where something lies whole, and each gets its own": {
-			"sopa-de-ajo", []string{"Stir in the nutritional yeast.\nSpoon the white mash", "Ladle into bowls, the white mash and yellow sauce in each"}, nil,
+			"sopa-de-ajo", []string{"Stir in the nutritional yeast.\nSpoon the white mash", "Ladle into bowls, some of the white mash and yellow sauce in each"}, nil,
 		},
 		"seeds crackle in oil and not in a paste": {
 			"keema-pav", []string{"Heat the oil in a heavy pan and crackle the cumin seeds with the bay leaf"}, []string{"browned almond butter"},

@@ -86,6 +86,7 @@ func (p *plan) turnsNothing(i int) bool {
 	if !p.graph.Nodes[i].Is("lower-heat", "raise-heat") {
 		return false
 	}
+	lost := false
 	for k := i - 1; k >= 0 && p.graph.Nodes[k].At.Component == p.graph.Nodes[i].At.Component; k-- {
 		if p.graph.Nodes[k].At != p.graph.Nodes[i].At && p.cooksInStep(i) {
 			return true // none of which is done, or it had been met by now
@@ -94,9 +95,10 @@ func (p *plan) turnsNothing(i int) bool {
 			if !p.deeds[k].drop && (n.Technique.Family == "oven" || !p.heatsForNothing(k)) {
 				return false
 			}
+			lost = true
 		}
 	}
-	return i > 0
+	return lost
 }
 
 // cooksInStep tells whether something is to be cooked over a fire before an action in its own step, be it done or not.

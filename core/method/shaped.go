@@ -5,6 +5,7 @@ import (
 	"strings"
 	"unicode/utf8"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -19,7 +20,7 @@ func (w *writer) shapedAs(noun recipe.Noun) string {
 		}
 		for at := w.nodeOf(*r.Made); at >= 0; {
 			n := &w.graph.Nodes[at]
-			if made := n.Action.Makes; n.Is("shape", "roll") && w.l.Language().Shapes[made] && !w.deeds[at].drop && slices.ContainsFunc(lines, n.Reaches) {
+			if made := n.Action.Makes; n.Is(shapers...) && w.l.Language().Shapes[made] && !w.deeds[at].drop && slices.ContainsFunc(lines, n.Reaches) {
 				return w.c.renamed(w.c.many(made, noun.Plural)) // "the rolls", of what was shaped into sausages
 			}
 			if len(n.Inputs) == 0 {
@@ -31,15 +32,27 @@ func (w *writer) shapedAs(noun recipe.Noun) string {
 	return ""
 }
 
-// shapedIn is what the things are called that a part of the dish is shaped into; empty where it is not.
+// shapers are the ways of working by which things get a shape of their own: "squeeze the paste to form balls".
+var shapers = []string{"shape", "roll", "press"}
+
+// shapedIn is what the things are called that a part of the dish is shaped into, in whichever part that is done; empty where
+// it is not.
 func (c *Carrier) shapedIn(p *plan, i int) string {
 	for k := range p.graph.Nodes {
 		n := &p.graph.Nodes[k]
-		if made := n.Action.Makes; n.At.Component == i && n.Is("shape", "roll") && c.book.Larder().Language().Shapes[made] && !p.deeds[k].drop {
+		if made := n.Action.Makes; (n.At.Component == i || p.holdsOf(n, i)) && n.Is(shapers...) && c.book.Larder().Language().Shapes[made] && !p.deeds[k].drop {
 			return larder.Capital(c.renamed(c.many(made, true)))
 		}
 	}
 	return ""
+}
+
+// holdsOf tells whether an action of another part works on what stands for flesh of a part.
+func (p *plan) holdsOf(n *flow.Node, component int) bool {
+	return slices.ContainsFunc(n.Holds, func(line int) bool {
+		s := p.stand[line]
+		return s != nil && s.flesh() && s.component == component
+	})
 }
 
 // many is the name of a shape for one or several.

@@ -5,6 +5,7 @@ import (
 
 	"yembra/core/flow"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // leaveUnfired leaves the browning out of the preparation of what the dish itself shapes and then fries or bakes: no
@@ -66,13 +67,29 @@ func (p *plan) canBrown(s *standIn) bool {
 func (p *plan) browns(s *standIn) int {
 	for _, i := range p.pathItself(s) {
 		if n := &p.graph.Nodes[i]; n.Technique.Heat != "" {
-			if cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && n.Action.Sided) && (!n.Liquid || p.onlyClings(s, n)) {
+			if (n.Is("grill") || cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && (n.Action.Sided || p.inHotPan(i)))) && (!n.Liquid || p.onlyClings(s, n)) {
 				return i
 			}
 			return -1
 		}
 	}
 	return -1
+}
+
+// inHotPan tells whether an action goes on in a pan that was heated just before with nothing in it: "heat a griddle pan until
+// very hot and cook the skewers".
+func (p *plan) inHotPan(i int) bool {
+	if i == 0 {
+		return false
+	}
+	before := &p.graph.Nodes[i-1]
+	return before.At == p.graph.Nodes[i].At && before.Is("heat") && len(before.Holds) == 0 && slices.ContainsFunc(before.Action.To, func(r recipe.Ref) bool {
+		if r.Named == nil {
+			return false
+		}
+		words := larder.Words(*r.Named)
+		return len(words) > 0 && p.l.Language().Pots[words[len(words)-1]]
+	})
 }
 
 // onlyClings tells whether no more liquid is with flesh in a pan than clings to it: the soy or the white of an egg that it lay in.

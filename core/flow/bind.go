@@ -76,8 +76,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.meantTo, b.byPronoun = len(a.To) == 0, c.onlyPronouns() && len(c.objects) > 0
 	question := b.meant(c, t, r)
 	b.medium(t, r)
-	b.inTin(t, r)
-	b.ofFirm(t, r)
+	b.becomes(t, r)
 	b.meantFor(t, r)
 	b.byWeight(c, r)
 	b.outcome(c, t, r)

@@ -44,6 +44,11 @@ func (b *body) run(i int) int {
 		b.clause.verbAt = [2]int{b.start, b.start + b.width}
 	}
 	for i < b.upto {
+		if end := b.oftenEnd(i); end > 0 {
+			b.how(i, end)
+			i = end
+			continue
+		}
 		next := b.one(i)
 		i = max(next, i+1)
 	}
@@ -120,10 +125,6 @@ func (b *body) say(i int) {
 
 // one reads what begins at i and returns where it ends.
 func (b *body) one(i int) int {
-	if end := b.oftenEnd(i); end > 0 {
-		b.how(i, end)
-		return end
-	}
 	switch {
 	case b.mark(i, "("):
 		return b.bracket(i)
@@ -294,16 +295,4 @@ func (b *body) rest(i int) int {
 		return end
 	}
 	return b.things(i)
-}
-
-// oftenEnd is where words end that say how often, "now and then", "every now and again", 0 where they do not begin at i.
-func (b *body) oftenEnd(i int) int {
-	at := i
-	if b.lang.Dealt[b.low(at)] {
-		at++
-	}
-	if !b.recurs(at) {
-		return 0
-	}
-	return at + 3
 }

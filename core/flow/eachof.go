@@ -57,3 +57,11 @@ func (t *text) titled(at, upto int) int {
 	}
 	return 0
 }
+
+// ofEach is a thing of which a place is named, where it is each of several: all of them, "one side of each slice of bread".
+func ofEach(n noun) noun {
+	if n.all {
+		n.amount = [2]int{}
+	}
+	return n
+}

@@ -8,6 +8,12 @@ import (
 	"yembra/core/recipe"
 )
 
+// becomes tells what work is by where and of what it is done.
+func (b *bindings) becomes(t *larder.Technique, r *roles) {
+	b.inTin(t, r)
+	b.ofFirm(t, r)
+}
+
 // ofFirm tells what work is that is done to nothing but vegetables, in fat or not: "melt the leeks in the butter".
 func (b *bindings) ofFirm(t *larder.Technique, r *roles) {
 	if t.Firm == "" || slices.ContainsFunc(r.action.To, func(x recipe.Ref) bool {

@@ -31,3 +31,9 @@ func (b *bindings) inHandFor(c *clause, t *larder.Technique) *thing {
 	}
 	return target
 }
+
+// toItself tells whether a liquor was taken for what the action adds to: "add the caught juices", which ran out of what lies
+// in the sieve.
+func (b *bindings) toItself(n noun, found []referent) bool {
+	return len(found) == 1 && found[0].made != nil && found[0].made == b.base && b.r.lang.Liquors[n.head()] && b.r.lang.Fleshly[n.head()] && n.pointed && b.tech.Joins != "" && b.tech.Family != "separate" && b.tech.Name != returnTechnique && !b.goingInto
+}

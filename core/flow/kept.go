@@ -163,12 +163,6 @@ func (b *bindings) liquorLeft(n noun) *thing {
 	})
 }
 
-// toItself tells whether a liquor was taken for what the action adds to: "add the caught juices", which ran out of what lies
-// in the sieve.
-func (b *bindings) toItself(n noun, found []referent) bool {
-	return len(found) == 1 && found[0].made != nil && found[0].made == b.base && b.r.lang.Liquors[n.head()] && b.r.lang.Fleshly[n.head()] && n.pointed && b.tech.Joins != "" && b.tech.Family != "separate" && b.tech.Name != returnTechnique && !b.goingInto
-}
-
 // liftedOut tells whether a thing is what stayed behind where something was lifted out of it.
 func (b *bindings) liftedOut(t *thing) bool {
 	for p := range t.holds {

@@ -246,3 +246,15 @@ func (b *body) slightly(i int) int {
 	}
 	return 0
 }
+
+// oftenEnd is where words end that say how often, "now and then", "every now and again", 0 where they do not begin at i.
+func (b *body) oftenEnd(i int) int {
+	at := i
+	if b.lang.Dealt[b.low(at)] {
+		at++
+	}
+	if !b.recurs(at) {
+		return 0
+	}
+	return at + 3
+}

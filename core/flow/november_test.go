@@ -41,6 +41,7 @@ func TestWhatIsMeantByAPlainWord(t *testing.T) {
 		{"into the oven for so long", "2 salmon fillets|1 fennel", "Lay the salmon on the fennel. Onto a tray and into the oven: 15 min. Into the fridge for 2 hours.", []string{"a0 lay/place(0.0; into 0.1)", "a1 bake/bake(@a0; into 'oven; 15-15 min)", "a2 chill/chill(@a1; into 'fridge; 120-120 min)"}},
 		{"skewers are what is threaded on them", "700 g chicken thighs|1 tbsp oil", "Thread the chicken onto skewers. Brush the skewers with the oil and cook on a hot griddle for 10 minutes.", []string{"a0 thread/place(0.0; into 'skewers)", "a1 brush/brush(@a0; with 0.1)", "a2 cook on/grill(@a1; 10-10 min)"}},
 		{"an onion goes soft", "1 onion|4 tbsp oil", "Heat the oil. Add the onion and let it go soft, about 8 minutes.", []string{"a0 heat/heat(0.1)", "a1 add/add(0.0; into @a0)", "a2 let go/sweat(@a1; 8-8 min; how: soft)"}},
+		{"a tool called after a fish", "400 g potatoes|1 tbsp oil", "Fry the potatoes undisturbed for 5 minutes, then turn with a fish slice.", []string{"a0 fry/fry(0.0; 5-5 min; how: undisturbed)", "a1 turn/turn(@a0; how: with a fish slice)"}},
 		{"one on each", "4 mackerel fillets|4 banana leaves", "Lay a fillet on each leaf and grill for 5 minutes.", []string{"a0 lay/place(0.0; into 0.1)", "a1 grill/grill(@a0; 5-5 min)"}},
 	})
 }

@@ -35,11 +35,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		r.placed = l.role == "in" || l.role == "into" && (t.Family == "assemble" || t.Name == pressTechnique) || b.r.lang.Particles[l.word]
 		r.lapped = r.lapped || t.Name == foldTechnique && b.r.lang.Lapping[l.word]
 		if (role == "into" || role == "in") && n.owner != nil && !n.owner.pronoun && b.vessel(*n.owner) == "" && (b.tech.Family == "cut" || b.tech.Name == placeTechnique || b.tech.Joins != "") {
-			owner := *n.owner
-			if owner.all {
-				owner.amount = [2]int{} // "one side of each slice of bread"
-			}
-			b.refs([]noun{owner}, r, &r.action.Into) // "cut a pocket into the side of each breast", "in the middle of each wrapper"
+			b.refs([]noun{ofEach(*n.owner)}, r, &r.action.Into) // "cut a pocket into the side of each breast", "in the middle of each wrapper"
 		}
 		return // "in the middle", "on top"
 	}

@@ -150,22 +150,7 @@ func (t *text) finish(c clock, unit float64) (clock, bool) {
 			return c, true
 		}
 	}
-	if next := c.upto + 1; t.is(c.upto, t.lang.Dealt) && (next >= len(t.words) || t.words[next].Kind != lex.Word || t.is(next, t.lang.Until) || t.conj(next) || t.lang.Prepositions[t.low(next)] != "" && t.lang.Prepositions[t.low(next)] != "of") {
-		c.upto = next // "2 minutes each"
-	}
-	return c, true
-}
-
-// orMore takes in a second figure of the same unit: "a minute or two".
-func (t *text) orMore(c clock, unit float64) clock {
-	if !t.lang.Lines.Or[t.low(c.upto)] {
-		return c
-	}
-	more := lex.Cursor{Tokens: t.tokens, At: c.upto + 1, Words: &t.lang.Lines.Figures}
-	if s, ok := more.Span(); ok && t.lang.TimeUnits[t.low(more.At)] == 0 && s.High*unit > c.span.High && s.High*unit <= measure.MostMinutes {
-		c.span.High, c.upto = s.High*unit, more.At
-	}
-	return c
+	return t.forEach(c), true
 }
 
 // perWeight reads for how much a time is said: "per 450 g", "to the pound". It returns the grams

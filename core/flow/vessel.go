@@ -2,6 +2,7 @@ package flow
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/recipe"
 )
@@ -113,6 +114,9 @@ func (b *bindings) vessel(n noun) string {
 	}
 	if len(n.words) == 0 {
 		return ""
+	}
+	if tool := strings.Join(n.words, "-"); !n.pointed && len(n.words) > 1 && b.r.lang.Tools[tool] {
+		return tool // "turn with a fish slice"
 	}
 	head := n.head()
 	raw := head

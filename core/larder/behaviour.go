@@ -262,9 +262,6 @@ const Potherb = "potherb"
 // Melts is the tag of what is seen to melt in a warm pan or bowl.
 const Melts = "melts"
 
-// Raising is the tag of what makes a dough or batter rise as soon as it is wet, so that it is cooked soon.
-const Raising = "raising"
-
 // Wets tells whether things simmer in a food: it pours, or is a cream or a milk of nuts, which
 // fat makes less watery and no less liquid.
 func Wets(f *Food) bool {

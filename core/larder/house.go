@@ -271,3 +271,6 @@ func (l *Larder) loadHouse(src Source) error {
 	}
 	return nil
 }
+
+// Raising is the tag of what makes a dough or batter rise as soon as it is wet, so that it is cooked soon.
+const Raising = "raising"

@@ -29,8 +29,8 @@ func (p *plan) bareOfGone(n *flow.Node) bool {
 	for _, line := range n.To {
 		f := p.l.Food(p.line(line).FoodID())
 		switch s := p.stand[line]; {
-		case s != nil && s.flesh() && (!p.there(line, at) || s.is(larder.Ready) && s.Done == 0):
-			flesh = true // it is not there, or was tender before
+		case s != nil && s.flesh() && (!p.there(line, at) || (s.is(larder.Ready) || s.unfired) && s.Done == 0):
+			flesh = true // it is not there, or is tender once it is browned
 		case s == nil && !p.flavours(line) && !p.seasonsPot(line) && f != nil && !(f.Tagged(larder.Potherb) && p.drainedAfter(at)) && p.l.BehaviourOf(f, p.line(line).Form).Done > 0 && !p.friedBefore(line, at):
 			return false
 		case s != nil && s.flesh():

@@ -60,6 +60,9 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		return nil, true
 	}
 	if !kept && (n.Technique.Medium == "with" && len(own.objects) == 0 || len(d.subject) == 0 && !w.impliesWork(n) || objects == 0 && w.joinsNothing(n, out)) {
+		if into := w.intoItsPot(n); into != nil {
+			return into, true
+		}
 		return nil, false // "dip in ..."
 	}
 	out = append(append(out, w.servesWhat(n)...), w.keepsIt(n)...)

@@ -89,5 +89,17 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 		"the paste of another part is fried": {
 			"kari-kapitan", []string{"Heat the oil in a wide pot and fry the paste gently"}, []string{"tamarind paste gently"},
 		},
+		"what is tender once it is browned simmers no longer than it bears": {
+			"bistek", []string{"then return the mushroom slices and simmer for 5 minutes. Add half the onions"}, []string{"until tender"},
+		},
+		"a sauce is poured into the cooker in which the meat would lie": {
+			"slow-brisket", []string{"In a large frying pan fry the onions", "scraping up the bits. Pour into the slow cooker."}, []string{"In the slow cooker fry"},
+		},
+		"a fish slice is a tool": {
+			"chorizo-hash", []string{"then turn with a fish slice and fry 5 minutes more"}, nil,
+		},
+		"ten pancakes are what it makes": {
+			"crepes-jambon", []string{"make a hollow in the middle, spoon the"}, []string{"chickpea pancakes", "10 crêpes"},
+		},
 	})
 }

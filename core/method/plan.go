@@ -23,8 +23,7 @@ type plan struct {
 	deeds []deed
 	// animals are the animal matter that words name, of those asked about so far.
 	animals map[string][]recipe.Animal
-	// own are the names of what the dish itself makes that are those of foods made with milk or eggs too.
-	own [][]string
+	own     [][]string // names of what the dish itself makes
 	// capitals tells that the list begins every name with a capital.
 	capitals bool
 	// lasts are the minutes of actions that take no longer than what goes in late

@@ -59,9 +59,7 @@ func (w *writer) takesPot(n *node) []edit {
 		return w.putIntoPan(n)
 	}
 	if p := w.overLost(n); p != nil {
-		said := w.pot
-		w.pot = ""
-		return []edit{{a.Words.Verb[0], p.Nouns[0].From, w.c.words().Put + " "}, {p.Upto, p.Upto, " " + said}}
+		return w.pouredIntoPan(a, p)
 	}
 	if w.intoLostPan(n) {
 		w.pot = w.potLost(n)
@@ -124,25 +122,6 @@ func (w *writer) intoLostPan(n *node) bool {
 		w.firstPan(n) && w.potLost(n) != "" && slices.ContainsFunc(n.Users, func(k int) bool { return w.graph.Nodes[k].Technique.Family == "dry heat" })
 }
 
-// overLost is where it says of a liquid that it is poured over what is not there, in a pan that stood with the laying of that:
-// "over the milk"; nil for others.
-func (w *writer) overLost(n *node) *recipe.Phrase {
-	at := w.graph.Number(n)
-	if !n.Is("pour") || w.pot == "" || n.Action.Vessel != "" || n.Action.Words.Verb[1] == 0 || len(n.Into) == 0 || w.deeds[at].say != "" || len(n.Action.Words.Phrases) != 1 ||
-		slices.ContainsFunc(n.Into, func(line int) bool { return w.there(line, at) }) {
-		return nil
-	}
-	p := &n.Action.Words.Phrases[0]
-	if p.Role != "into" || p.Upto > n.Action.Upto || len(p.Nouns) != 1 {
-		return nil
-	}
-	lines, _ := w.meant(p.Nouns[0])
-	if !slices.Equal(lines, n.To) {
-		return nil
-	}
-	return p
-}
-
 // putIntoPan says where they are put: "put the garlic in a large saucepan", for "add the garlic".
 func (w *writer) putIntoPan(n *node) []edit {
 	a := n.Action
@@ -190,16 +169,17 @@ func (w *writer) pointsBack(words string) bool {
 // potBefore is the pot of a step before that an action points back to, where the work that named it
 // goes; empty where it stays.
 func (w *writer) potBefore(n *node) string {
-	for k := w.graph.Number(n) - 1; k >= 0; k-- {
-		o := &w.graph.Nodes[k]
-		at := o.Action.Words.Vessel
-		if o.At.Component != n.At.Component || at[1] == 0 || !w.sameVessel(o.Action.Vessel, n.Action.Vessel) {
-			continue
+	for _, same := range []func(a, b string) bool{sameKind, w.sameVessel} { // "the same pan" is rather a pan than a cooker
+		for k := w.graph.Number(n) - 1; k >= 0; k-- {
+			o := &w.graph.Nodes[k]
+			if o.At.Component != n.At.Component || o.Action.Words.Vessel[1] == 0 || !same(o.Action.Vessel, n.Action.Vessel) {
+				continue
+			}
+			if !w.deeds[k].drop {
+				return ""
+			}
+			return w.potWords(o)
 		}
-		if !w.deeds[k].drop {
-			return ""
-		}
-		return w.potWords(o)
 	}
 	return ""
 }

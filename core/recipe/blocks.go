@@ -48,6 +48,7 @@ func paragraphs(text string) []block {
 			i++
 			b.text += " " + strings.TrimSpace(lines[i])
 		}
+		b.alone = b.blank && (i+1 >= len(lines) || strings.TrimSpace(lines[i+1]) == "")
 		blocks = append(blocks, b)
 		blank = false
 	}

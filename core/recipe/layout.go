@@ -41,6 +41,7 @@ type block struct {
 	numbered bool
 	heading  bool // marked as one by #, underline, bold or a final colon
 	blank    bool // a blank line stood before it
+	alone    bool // and one behind it
 	leads    bool // stands alone above a list, as the name of a part does
 }
 

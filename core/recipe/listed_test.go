@@ -228,6 +228,29 @@ func TestPortionsOfAFoodAreALineAndNoYield(t *testing.T) {
 	require.Len(t, four.Components[0].Lines, 2)
 }
 
+// How many it makes of what the title calls the dish is no line where it stands by itself, and is one in a list; a list in a row
+// may have a long name.
+func TestACountOfTheDishAndALongNameOfAPart(t *testing.T) {
+	for text, serves := range map[string]float64{
+		"Sunday waffles\n\nabout 8 waffles\n\n250 g plain flour\n400 ml buttermilk": 8,
+		"Crêpes au jambon\n\n10 crêpes\n\n250 g plain flour\n400 ml buttermilk":     10,
+		"Stuffed peppers\n\n4 peppers\n250 g rice\n400 ml stock":                    0,
+		"Stuffed peppers\n\nServes 6\n\n4 peppers\n\n250 g rice\n400 ml stock":      6,
+	} {
+		d := reader(t).Read(text+"\n\nMethod\n1. Mix everything and bake.", measure.Metric)
+		if serves == 0 {
+			require.Nil(t, d.Serves, text)
+			require.Len(t, d.Components[0].Lines, 3, text)
+			continue
+		}
+		require.NotNil(t, d.Serves, text)
+		require.InDelta(t, serves, d.Serves.Mid(), 0, text)
+	}
+	d := reader(t).Read("Quiche\n\nshortcrust for a 25 cm tin: 225 g flour, 110 g butter, 1 egg yolk, 2 tbsp cold water\n3 leeks\n3 eggs\n300 ml cream\n\nRub the butter into the flour, bind with the yolk and water. Roll out.\nFill with the leeks, eggs and cream and bake.", measure.Metric)
+	require.Equal(t, "Shortcrust for a 25 cm tin", d.Components[0].Name)
+	require.Len(t, d.Components[0].Lines, 4)
+}
+
 // A second measure of animal matter is a line of its own; a sentence above a list is none, and says for how many it is.
 func TestSecondMeasuresAndSentencesAboveAList(t *testing.T) {
 	lines := func(text string) (out []string, serves float64) {

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"regexp"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -66,7 +67,7 @@ func (l *layout) serves(b block) bool {
 		l.source.Yield = cmp.Or(l.source.Yield, strings.TrimSuffix(b.text, ":")) // "for four hungry students:"
 		return true
 	}
-	if !l.countsTitle(b.text) && !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
+	if !l.countsTitle(b) && !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
 		return false
 	}
 	if l.amongLines(b) || l.portionsOf(b.text) {
@@ -81,22 +82,22 @@ func (l *layout) serves(b block) bool {
 	return true
 }
 
-// countsTitle tells whether the line under the title says no more than roughly how many it makes of what the title calls the
+// countsTitle tells whether a paragraph under the title says no more than how many it makes of what the title calls the
 // dish: "about 8 waffles", of "Sunday waffles".
-func (l *layout) countsTitle(text string) bool {
-	words := larder.Words(text)
-	if l.mode != before || len(l.waiting) != 1 || l.source.Yield != "" || len(words) == 0 || !l.reader.lines().Hedges[words[0]] {
+func (l *layout) countsTitle(b block) bool {
+	words := larder.Words(b.text)
+	if !b.alone || l.mode != before || len(l.waiting) != 1 || l.source.Yield != "" {
 		return false
 	}
 	for len(words) > 1 && l.reader.lines().Hedges[words[0]] {
 		words = words[1:]
 	}
-	called := larder.Words(l.waiting[0].text)
-	if n, _ := firstNumber(text); len(words) < 2 || len(words) > mostYield || n <= 0 || len(called) < 2 || !l.quantityFirst(text) {
+	if n, _ := firstNumber(b.text); len(words) < 2 || len(words) > mostYield || n <= 0 || !l.quantityFirst(b.text) {
 		return false
 	}
-	line := l.line(text)
-	return line.Counted() && larder.Singular(words[len(words)-1]) == larder.Singular(called[len(called)-1])
+	called := slices.ContainsFunc(larder.Words(l.waiting[0].text), func(w string) bool { return larder.Singular(w) == larder.Singular(words[len(words)-1]) })
+	line := l.line(b.text)
+	return called && line.Counted()
 }
 
 // amongLines tells whether a block is a food behind others of a list.

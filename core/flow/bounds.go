@@ -33,6 +33,7 @@ func (p *parser) boundary(i, upto int) int {
 			}
 			return k
 		case cue && p.is(k, p.lang.Exceptions): // "until they soften but keep some bite"
+		case cue && p.conj(k) && p.lang.Being[p.low(k+1)] && !p.opensThing(k+2) && !p.lang.Particles[p.low(k+2)] && !p.adverb(k+2) && (p.ends(k+3, upto) || p.mark(k+3, ",")): // "until they curl and turn pink"
 		case cue && p.conj(k) && p.ofItsOwn(k+1) && p.comesTo(i, k): // "until it starts to crisp and release its oil"
 		case p.mark(k, ","), p.conj(k):
 			if p.begins(k, upto, cue) || k == i && p.conj(k) && p.onlyVerb(k+1, upto) || !cue && (timed && p.again(k+1, upto, p.ownTime) || shaped && p.again(k+1, upto, p.ownShape)) {

@@ -55,7 +55,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if score > 0 && slices.Equal(words, l.name) && b.alsoByMore(l) {
 		score += wholeName
 	}
-	score = max(score, b.nameLikeness(l, head))
+	if !b.dishOfItsOwn(n, l, head) {
+		score = max(score, b.nameLikeness(l, head))
+	}
 	if len(n.words) > 1 && slices.ContainsFunc(l.gloss, func(g []string) bool { return len(g) >= len(n.words) && slices.Equal(g[len(g)-len(n.words):], n.words) }) {
 		score = max(score, 4.5) // "the chilli paste", of "nam prik pao (roasted chilli paste)"
 	}
@@ -132,6 +134,13 @@ func (b *bindings) nameLikeness(l *bound, head string) float64 {
 		}
 	}
 	return score
+}
+
+// dishOfItsOwn tells whether a noun is the word for what boils in a pot, which stands in the name of a line only to say what
+// that is for: "strain the soup", beside soup noodles.
+func (b *bindings) dishOfItsOwn(n noun, l *bound, head string) bool {
+	return b.r.lang.Products[head] && n.pointed && len(n.words) == 1 && slices.Contains(l.name, head) && last(l.name) != head && !b.r.lang.Parts[last(l.name)] &&
+		b.latest(func(t *thing) bool { return t.heated && (t.liquid || b.holdsPoured(t)) && b.open(t) }) != nil
 }
 
 // onlyPart tells whether a line is a part that a food gives and not the food: the

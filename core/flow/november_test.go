@@ -42,6 +42,8 @@ func TestWhatIsMeantByAPlainWord(t *testing.T) {
 		{"skewers are what is threaded on them", "700 g chicken thighs|1 tbsp oil", "Thread the chicken onto skewers. Brush the skewers with the oil and cook on a hot griddle for 10 minutes.", []string{"a0 thread/place(0.0; into 'skewers)", "a1 brush/brush(@a0; with 0.1)", "a2 cook on/grill(@a1; 10-10 min)"}},
 		{"an onion goes soft", "1 onion|4 tbsp oil", "Heat the oil. Add the onion and let it go soft, about 8 minutes.", []string{"a0 heat/heat(0.1)", "a1 add/add(0.0; into @a0)", "a2 let go/sweat(@a1; 8-8 min; how: soft)"}},
 		{"a tool called after a fish", "400 g potatoes|1 tbsp oil", "Fry the potatoes undisturbed for 5 minutes, then turn with a fish slice.", []string{"a0 fry/fry(0.0; 5-5 min; how: undisturbed)", "a1 turn/turn(@a0; how: with a fish slice)"}},
+		{"what turns is a sign", "8 prawns|2 tbsp oil", "Heat the oil. Add the prawns and stir until they curl and turn pink.", []string{"a0 heat/heat(0.1)", "a1 add/add(0.0; into @a0)", "a2 stir/stir(@a1; until they curl and turn pink)"}},
+		{"the soup beside soup noodles", "1 boiling fowl|2 litres water|200 g thin soup noodles", "Simmer the fowl in the water. Strain the soup. Boil the noodles.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 strain/strain(@a0)", "a2 boil/boil(0.2)"}},
 		{"one on each", "4 mackerel fillets|4 banana leaves", "Lay a fillet on each leaf and grill for 5 minutes.", []string{"a0 lay/place(0.0; into 0.1)", "a1 grill/grill(@a0; 5-5 min)"}},
 	})
 }

@@ -255,6 +255,9 @@ func (p *plan) nextPlace(line, i int) int {
 		if p.deeds[k].drop || n.At.Component != p.graph.Nodes[i].At.Component || !fat && n.Technique.Family == "dry heat" && !p.worksOnOthers(k) {
 			continue
 		}
+		if n.Is("season") && !p.dusts(line) && !p.flavours(line) {
+			continue // nothing is seasoned with tomatoes
+		}
 		switch {
 		case fat && p.saysFat(n):
 			return k // "in the fat that is left"

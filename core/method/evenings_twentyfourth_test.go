@@ -101,5 +101,17 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 		"ten pancakes are what it makes": {
 			"crepes-jambon", []string{"make a hollow in the middle, spoon the"}, []string{"chickpea pancakes", "10 crêpes"},
 		},
+		"nothing is seasoned with tomatoes": {
+			"lamb-aubergine-curry", []string{"bring to a simmer with the chopped tomatoes"}, []string{"Season with the chopped"},
+		},
+		"what turns pink is gone with its sign": {
+			"char-kway-teow", []string{"and stir for 1 minute.\n"}, []string{"pink"},
+		},
+		"the soup is strained and not its noodles": {
+			"ujhazi-soup", []string{"Strain the soup into a clean pot"}, []string{"Strain the wheat"},
+		},
+		"a cheese in a sweet filling is no salted one": {
+			"mango-lassi-cheesecake", []string{"Beat the cashew curd with the soy yoghurt"}, []string{"almond curd"},
+		},
 	})
 }

@@ -65,3 +65,13 @@ func ofEach(n noun) noun {
 	}
 	return n
 }
+
+// eachCoated tells whether a noun means each of the things that were coated with something just before, and not that: "brush the
+// lids with egg and make a hole in each".
+func (b *bindings) eachCoated(n noun) bool {
+	if n.rest || len(n.words) != 1 || !b.r.lang.Dealt[n.words[0]] || b.last == nil || b.focus == nil || !b.open(b.focus) {
+		return false
+	}
+	t := b.r.larder.Technique(b.last.Technique)
+	return t != nil && t.Family == "coat" && b.last.ID == b.focus.id
+}

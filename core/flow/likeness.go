@@ -55,9 +55,7 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if score > 0 && slices.Equal(words, l.name) && b.alsoByMore(l) {
 		score += wholeName
 	}
-	if !b.dishOfItsOwn(n, l, head) {
-		score = max(score, b.nameLikeness(l, head))
-	}
+	score = max(score, b.nameLikeness(n, l, head))
 	if len(n.words) > 1 && slices.ContainsFunc(l.gloss, func(g []string) bool { return len(g) >= len(n.words) && slices.Equal(g[len(g)-len(n.words):], n.words) }) {
 		score = max(score, 4.5) // "the chilli paste", of "nam prik pao (roasted chilli paste)"
 	}
@@ -118,8 +116,11 @@ func (b *bindings) besideSalt(n noun) bool {
 
 // nameLikeness weighs how well a word is the last of a line's name, or of what stands in it
 // besides.
-func (b *bindings) nameLikeness(l *bound, head string) float64 {
+func (b *bindings) nameLikeness(n noun, l *bound, head string) float64 {
 	vocab, score := b.r.larder.Words(), 0.0
+	if b.dishOfItsOwn(n, l, head) {
+		return score
+	}
 	for _, name := range append([][]string{l.name}, l.also...) {
 		at := slices.Index(name, head)
 		switch {

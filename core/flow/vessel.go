@@ -80,6 +80,9 @@ func (b *bindings) pronounOrRest(n noun) []referent {
 	if found := b.restOfUnit(n); found != nil {
 		return found
 	}
+	if b.eachCoated(n) {
+		return []referent{{made: b.focus}}
+	}
 	return b.pronoun(n)
 }
 
@@ -126,7 +129,7 @@ func (b *bindings) vessel(n noun) string {
 	switch {
 	case !b.r.lang.Vessels[raw] && !b.r.lang.Vessels[head],
 		len(n.words) > 1 && len(b.direct(n)) > 0,
-		(b.r.lang.Products[head] || len(n.words) > 1) && b.called(n) != nil:
+		(b.r.lang.Products[head] || b.r.lang.Shapes[head] || len(n.words) > 1) && b.called(n) != nil:
 		return ""
 	}
 	return head

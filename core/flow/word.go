@@ -72,7 +72,7 @@ func (t *text) conj(i int) bool {
 
 // recurs tells whether words that say how often begin at i, of which others could join: "now and then".
 func (t *text) recurs(i int) bool {
-	return i >= 0 && i+2 < len(t.words) && t.lang.Recurring[t.low(i)+"-"+t.low(i+1)+"-"+t.low(i+2)]
+	return i >= 0 && i+2 < len(t.words) && t.lang.Lines.And[t.low(i+1)] && t.lang.Recurring[t.low(i)+"-"+t.low(i+1)+"-"+t.low(i+2)]
 }
 
 func (t *text) number(i int) bool { return i >= 0 && i < len(t.words) && t.words[i].Kind == lex.Number }

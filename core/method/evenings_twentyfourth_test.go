@@ -113,5 +113,17 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 		"a cheese in a sweet filling is no salted one": {
 			"mango-lassi-cheesecake", []string{"Beat the cashew curd with the soy yoghurt"}, []string{"almond curd"},
 		},
+		"lids are of pastry, and each is one of them": {
+			"chicken-pot-pies-tarragon", []string{"lay the lids on and press to seal", "make a hole in each for the steam"}, []string{"hole in the soy glaze"},
+		},
+		"strips for a wok are slices": {
+			"beef-oyster-broccoli", []string{"Stir-fry the mushroom slices for a minute"}, []string{"tempeh"},
+		},
+		"a cheese in a rubbed dough is dry": {
+			"cheese-straws", []string{"then stir in the miso crumbs and the seed crumbs"}, []string{"cashew curd"},
+		},
+		"a fish that is baked in a lasagne is in pieces, and a pot of peas takes its smoke late": {
+			"ham-hock-pea-soup", []string{"Serve topped with the tempeh dice"}, []string{"hock"},
+		},
 	})
 }

@@ -45,6 +45,7 @@ func TestWhatIsMeantByAPlainWord(t *testing.T) {
 		{"what turns is a sign", "8 prawns|2 tbsp oil", "Heat the oil. Add the prawns and stir until they curl and turn pink.", []string{"a0 heat/heat(0.1)", "a1 add/add(0.0; into @a0)", "a2 stir/stir(@a1; until they curl and turn pink)"}},
 		{"the soup beside soup noodles", "1 boiling fowl|2 litres water|200 g thin soup noodles", "Simmer the fowl in the water. Strain the soup. Boil the noodles.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 strain/strain(@a0)", "a2 boil/boil(0.2)"}},
 		{"lids of pastry", "1 sheet puff pastry|1 egg", "Cut the pastry into 4 lids. Lay the lids on the dishes. Brush the tops with egg, make a hole in each and bake for 25 minutes.", []string{"a0 cut/cut(0.0; makes lid)", "a1 lay/place(@a0; into 'dishes)", "a2 brush/brush('tops; with 0.1)", "a3 make a hole/well(@a2)", "a4 bake/bake(@a3; 25-25 min)"}},
+		{"what dries out by itself", "1 rabbit|250 ml wine", "Simmer the rabbit in the wine. Turn the pieces as it dries out.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 turn/turn(@a0; how: as it dries out)"}},
 		{"one on each", "4 mackerel fillets|4 banana leaves", "Lay a fillet on each leaf and grill for 5 minutes.", []string{"a0 lay/place(0.0; into 0.1)", "a1 grill/grill(@a0; 5-5 min)"}},
 	})
 }

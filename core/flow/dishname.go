@@ -202,7 +202,7 @@ func (b *bindings) componentNamed(w string) int {
 }
 
 // OwnNames are the names, by their words, of what the dish itself makes that are those of a food made with milk or eggs too: its
-// own word, its parts, and what its steps say that they are for, where no line is such a food: "for the shortbread".
+// own word, its parts, and what its steps say that they are for, where no line is such a food and several go in: "for the shortbread".
 func (r *Reader) OwnNames(d *recipe.Dish) [][]string {
 	var out [][]string
 	if word := r.OwnWord(d); word != "" {
@@ -218,10 +218,13 @@ func (r *Reader) OwnNames(d *recipe.Dish) [][]string {
 		}
 	}
 	for _, c := range d.Components {
-		if len(c.Lines) > 0 {
+		if len(c.Lines) >= leastMade {
 			add(c.Name)
 		}
 		for _, s := range c.Steps {
+			if takesLines(&s) < leastMade {
+				continue // "for the brioche, slice and toast it", which is bought
+			}
 			text := []rune(s.Text)
 			for i := range s.Actions {
 				if at := s.Actions[i].Words.Aim; at[1] > at[0] && at[1] <= len(text) {
@@ -231,6 +234,22 @@ func (r *Reader) OwnNames(d *recipe.Dish) [][]string {
 		}
 	}
 	return out
+}
+
+// leastMade is of how many lines a thing is made at least that goes by the name of a food made with milk or eggs.
+const leastMade = 2
+
+// takesLines counts the lines that a step takes in.
+func takesLines(s *recipe.Step) int {
+	lines := map[string]bool{}
+	for _, a := range s.Actions {
+		for _, r := range slices.Concat(a.To, a.With, a.Into) {
+			if r.Line != nil {
+				lines[*r.Line] = true
+			}
+		}
+	}
+	return len(lines)
 }
 
 // madeHere tells whether words are the name of a food made with milk or eggs that the list does not have, and that is not said

@@ -55,6 +55,7 @@ func TestTheDishsOwnNames(t *testing.T) {
 	for text, want := range map[string][][]string{
 		"For the shortbread, rub the butter into the flour.":                     {{"shortbread"}},
 		"For the naan, knead the flour with the yoghurt.":                        {{"naan"}},
+		"For the brioche, slice and toast it, and spread with the butter.":       nil, // it is bought
 		"For the mayonnaise, whisk the butter.":                                  nil, // it has another name on cards
 		"For the chicken, rub the butter into the flour. Serve with brioche.":    nil,
 		"For the butter biscuits, rub the butter into the flour and the yoghurt": nil,

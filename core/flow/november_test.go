@@ -72,3 +72,16 @@ func TestTheAnimalOfTheTitleIsLiftedOutOfItsMarinade(t *testing.T) {
 	require.Equal(t, "c0.s1.a1 lift/remove(0.5×@c0.s0.a1)", show(d.Components[0].Steps[1].Actions[1]))
 	require.Equal(t, "components[0].lines[0]", d.Components[0].Steps[1].Actions[1].To[0].Of)
 }
+
+func TestOneThingOnEachIsWhatEachGets(t *testing.T) {
+	for text, want := range map[string]bool{
+		"Lay a fillet on each leaf.":      true,
+		"Lay the fillets on each leaf.":   false,
+		"Lay a fillet on the leaves.":     false,
+		"Lay all the fillets on the leaf": false,
+	} {
+		d := read(t, "Dish\nServes 4\n\n4 mackerel fillets\n4 banana leaves\n\nMethod\n1. "+text)
+		said := d.Components[0].Steps[0].Actions[0].Words.Phrases[0]
+		require.Equal(t, want, said.Nouns[0].Dealt, text)
+	}
+}

@@ -33,6 +33,7 @@ func TestWhatIsMeantByAPlainWord(t *testing.T) {
 		{"a little goes in", "3 cloves garlic|25 ml oil", "Fry the garlic. Add a little of the oil.", []string{"a0 fry/fry(0.0)", "a1 add/add(0.1×0.1; into @a0)"}},
 		{"the animal of the title out of its marinade", "400 g sirloin|4 tbsp soy sauce|2 tbsp oil", "Mix the soy sauce with the beef and chill for an hour. Heat the oil. Lift half the beef from the marinade and fry for 2 minutes. Pour in the marinade.", []string{"a0 mix/mix(0.1; with 0.0)", "a1 chill/chill(@a0; 60-60 min)", "a2 heat/heat(0.2)", "a3 lift/remove(0.5×@a1)", "a4 fry/fry(@a3; with @a2; 2-2 min)", "a5 pour in/pour(@a1; into @a4)"}},
 		{"mince that the list calls minced", "500 g minced pork|1 onion", "Fry the onion. Add the mince, and fry, breaking it up.", []string{"a0 fry/fry(0.1)", "a1 add/add(0.0; into @a0)", "a2 fry/fry(@a1; how: breaking it up)"}},
+		{"mince behind another", "500 g ground beef|1 onion", "Fry the onion and mince until brown.", []string{"a0 fry/fry(0.1, 0.0; until brown)"}},
 		{"a shake given", "400 g potatoes|1 tbsp oil", "Fry the potatoes in the oil. Give the pan a shake.", []string{"a0 fry/fry(0.0; with 0.1)", "a1 give/stir(@a0; how: a shake)"}},
 		{"a vessel said with a comma", "1 rabbit|4 tbsp oil", "Fry the rabbit in the oil in a wide, heavy pan.", []string{"a0 fry/fry(0.0; with 0.1)"}},
 		{"every now and then", "400 g potatoes|1 tbsp oil", "Fry the potatoes in the oil, turning them now and then and adding salt. Stir every now and again and serve.", []string{"a0 fry/fry(0.0; with 0.1; how: turning them now and then and adding salt)", "a1 stir/stir(@a0; how: every now and again)", "a2 serve/serve(@a1)"}},
@@ -46,6 +47,7 @@ func TestWhatIsMeantByAPlainWord(t *testing.T) {
 		{"the soup beside soup noodles", "1 boiling fowl|2 litres water|200 g thin soup noodles", "Simmer the fowl in the water. Strain the soup. Boil the noodles.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 strain/strain(@a0)", "a2 boil/boil(0.2)"}},
 		{"lids of pastry", "1 sheet puff pastry|1 egg", "Cut the pastry into 4 lids. Lay the lids on the dishes. Brush the tops with egg, make a hole in each and bake for 25 minutes.", []string{"a0 cut/cut(0.0; makes lid)", "a1 lay/place(@a0; into 'dishes)", "a2 brush/brush('tops; with 0.1)", "a3 make a hole/well(@a2)", "a4 bake/bake(@a3; 25-25 min)"}},
 		{"what dries out by itself", "1 rabbit|250 ml wine", "Simmer the rabbit in the wine. Turn the pieces as it dries out.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 turn/turn(@a0; how: as it dries out)"}},
+		{"a fillet on each leaf that was brushed", "4 mackerel fillets|4 banana leaves|1 tbsp oil", "Brush the banana leaves with the oil. Put a fillet on each and grill for 5 minutes.", []string{"a0 brush/brush(0.1; with 0.2)", "a1 put/place(0.0; into @a0)", "a2 grill/grill(@a1; 5-5 min)"}},
 		{"one on each", "4 mackerel fillets|4 banana leaves", "Lay a fillet on each leaf and grill for 5 minutes.", []string{"a0 lay/place(0.0; into 0.1)", "a1 grill/grill(@a0; 5-5 min)"}},
 	})
 }
@@ -84,4 +86,20 @@ func TestOneThingOnEachIsWhatEachGets(t *testing.T) {
 		said := d.Components[0].Steps[0].Actions[0].Words.Phrases[0]
 		require.Equal(t, want, said.Nouns[0].Dealt, text)
 	}
+}
+
+func TestEachAfterACoatIsWhatWasCoated(t *testing.T) {
+	d := read(t, "Dish\nServes 4\n\n1 sheet puff pastry\n1 egg\n\nMethod\n1. Cut the pastry into 4 lids. Lay the lids on the dishes.\n2. Brush the tops with egg, make a hole in each and bake for 25 minutes.")
+	hole := d.Components[0].Steps[1].Actions[1]
+	require.Equal(t, "well", hole.Technique)
+	for _, phrase := range hole.Words.Phrases {
+		for _, n := range phrase.Nouns {
+			if n.Pronoun {
+				require.NotNil(t, n.Refs[0].Made)
+				require.Empty(t, n.Refs[0].Of, "the lids, not the egg")
+				return
+			}
+		}
+	}
+	require.Fail(t, "no word for what the hole is made in")
 }

@@ -1,6 +1,12 @@
 package method
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/swap"
+)
 
 // What cards of a last week of November said wrongly once.
 func TestCardsOfALastNovemberWeek(t *testing.T) {
@@ -80,6 +86,9 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 		"what is marinated and cooked on a griddle is browned there": {
 			"souvlaki-potatoes", []string{"Season the mushroom pieces and the tempeh with", "cook the skewers for 10-12 minutes, turning often, until charred"}, []string{"Sear the"},
 		},
+		"what is marinated and grilled is browned there": {
+			"tikka-skewers-mint", []string{"Season the mushroom pieces and the tempeh with"}, []string{"Sear the"},
+		},
 		"balls go by their shape, and a heat that was not turned down is raised": {
 			"bakso", []string{"# Balls", "When all are shaped, raise the heat and cook until the balls float", "Share between bowls with the balls"}, []string{"with tapioca"},
 		},
@@ -126,4 +135,11 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 			"ham-hock-pea-soup", []string{"Serve topped with the tempeh dice"}, []string{"hock"},
 		},
 	})
+}
+
+// What goes on while flesh cooks is not said to go on while its stand-in does, which cooks for a shorter time.
+func TestWhatWentOnWhileFleshCooked(t *testing.T) {
+	card, findings := wholeCard(t, "Stew\nServes 4\n\n800 g stewing beef\n2 carrots\n300 g rice\n1 litre beef stock\n\nMethod\n1. Simmer the beef and the carrots in the stock for 2 hours. While simmering the beef, boil the rice. Serve.", swap.WholeFood)
+	require.Contains(t, card, "simmer for 30 minutes more. Boil the rice.")
+	require.Empty(t, findings)
 }

@@ -134,7 +134,7 @@ func (p *plan) slakesInto(line, i int) int {
 func (p *plan) stillBoils(i, k int) int {
 	boils := func(from int) bool {
 		return slices.ContainsFunc(p.graph.Nodes[from:], func(n flow.Node) bool {
-			return (n.Technique.Family == "wet heat" || n.Technique.Family == "oven") && n.Liquid && !p.deeds[p.graph.Number(&n)].drop
+			return n.Technique.Family == "wet heat" && n.Liquid && !p.deeds[p.graph.Number(&n)].drop
 		})
 	}
 	if p.graph.Nodes[k].Is("return") && boils(k) && p.pouredAt(k) < 0 {

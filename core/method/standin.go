@@ -111,7 +111,7 @@ func (c *Carrier) know(s *standIn) {
 		cut = cut || p.Preparation != ""
 		if food := l.Food(p.Food); food != nil {
 			x, ok := food.Forms[p.Form]
-			steeped = steeped || ok && x.Yield == 0 && s.was.Origin == larder.FromAnimal
+			steeped = steeped || ok && x.Yield == 0 && s.was.Origin != larder.FromPlant
 		}
 		if f != nil && p.Food == f.ID {
 			form = p.Form

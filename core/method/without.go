@@ -16,7 +16,7 @@ func (p *plan) withoutSubject(i int) {
 	d := &p.deeds[i]
 	if n.Technique.Family == "wet heat" {
 		for _, line := range slices.Concat(n.Into, n.With) {
-			if p.there(line, i) && !slices.Contains(d.subject, line) && (p.goesOn(line, i) && !p.leftBehind(line, i) || p.flavours(line) && p.holdsLiquid(d.subject)) {
+			if p.there(line, i) && !slices.Contains(d.subject, line) && ((p.goesOn(line, i) || p.joinedLate(i)) && !p.leftBehind(line, i) || p.flavours(line) && p.holdsLiquid(d.subject)) {
 				d.subject = append(d.subject, line)
 			}
 		}
@@ -42,6 +42,14 @@ func (p *plan) withoutSubject(i int) {
 			d.whys = append(d.whys, r.Why)
 		}
 	}
+}
+
+// joinedLate tells whether something goes into the pot in the last minutes of an action, so that what cooks there is eaten with it.
+func (p *plan) joinedLate(i int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i].To, func(line int) bool {
+		s := p.stand[line]
+		return s != nil && !s.gone && s.enters == i && s.tail > 0
+	})
 }
 
 // onlyPours tells whether lines are liquids and nothing that gives its taste to them.

@@ -53,7 +53,7 @@ func (p *plan) enter(s *standIn) {
 			left -= minutes
 			continue
 		}
-		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !(n.Covered && n.Liquid) || s.setsIn(n) || p.tiedUp(path[start], path[i]) || p.setsWithEgg(n, func(o *standIn) bool { return slices.Contains(n.Holds, o.node) }) {
+		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !p.braises(n) || s.setsIn(n) || p.tiedUp(path[start], path[i]) || p.setsWithEgg(n, func(o *standIn) bool { return slices.Contains(n.Holds, o.node) }) {
 			return // nobody opens a pie or a pudding to add something
 		}
 		if p.boundBefore(s, path[start:i]) {
@@ -244,7 +244,7 @@ const mostTail = 30.0
 func (p *plan) wetMinutes(i int) float64 {
 	n := &p.graph.Nodes[i]
 	t := n.Technique
-	wet := t.Family == "wet heat" && t.Wet && (t.Name != "cook" || n.Liquid || p.c == nil || !p.fleshAndFat(i)) || t.Family == "oven" && n.Liquid && n.Covered
+	wet := t.Family == "wet heat" && t.Wet && (t.Name != "cook" || n.Liquid || p.c == nil || !p.fleshAndFat(i)) || t.Family == "oven" && p.braises(n)
 	if !wet || t.Name == "cook" && p.turned(i) {
 		return 0 // a cake of batter that is turned over is no liquid
 	}
@@ -260,6 +260,11 @@ func (p *plan) wetMinutes(i int) float64 {
 		return math.Max(n.Lasts-warmsThrough, 0)
 	}
 	return n.Lasts
+}
+
+// braises tells whether an oven keeps what it heats in a bubbling liquid: under a lid, or in the pot into whose sauce flesh came back.
+func (p *plan) braises(n *flow.Node) bool {
+	return n.Liquid && (n.Covered || slices.ContainsFunc(n.Inputs, func(k int) bool { return p.graph.Nodes[k].Is("return") }))
 }
 
 // getsHot is what things take to get hot that cook on later, boilsUp how long of coming to the boil is hot

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -137,9 +138,22 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 	})
 }
 
-// What goes on while flesh cooks is not said to go on while its stand-in does, which cooks for a shorter time.
-func TestWhatWentOnWhileFleshCooked(t *testing.T) {
-	card, findings := wholeCard(t, "Stew\nServes 4\n\n800 g stewing beef\n2 carrots\n300 g rice\n1 litre beef stock\n\nMethod\n1. Simmer the beef and the carrots in the stock for 2 hours. While simmering the beef, boil the rice. Serve.", swap.WholeFood)
-	require.Contains(t, card, "simmer for 30 minutes more. Boil the rice.")
-	require.Empty(t, findings)
+// What cooks long and is not flesh goes on cooking in its liquid, and what stands for the flesh goes in when it bears the rest.
+func TestStewsThatAreTold(t *testing.T) {
+	list := "Stew\nServes 4\n\n800 g stewing beef\n3 tbsp flour\n2 tbsp oil\n2 carrots\n300 g rice\n1 litre {stock}\n\nMethod\n1. "
+	late := "for 40 minutes, add the mushrooms and tempeh and "
+	for name, x := range map[string]struct{ stock, method, has, hasNot string }{
+		"a while of flesh that cooks for a shorter time now": {"beef stock", "Simmer the beef and the carrots in the stock for 2 hours. While simmering the beef, boil the rice. Serve.", "simmer for 30 minutes more. Boil the rice.", "While"},
+		"a stock of no kind is steeped too":                  {"stock", "Simmer the beef and the carrots in the stock for 2 hours. Boil the rice. Serve.", "Simmer the carrots in the mushroom and kelp stock " + late, "kelp stock and simmer"},
+		"a pot that is not named again":                      {"beef stock", "Simmer the beef in the stock with the carrots for 2 hours. Boil the rice. Serve.", "and the carrots " + late, "rice with the carrots"},
+		"an oven braises what came back into its sauce":      {"beef stock", "Toss the beef in the flour and brown it in the oil. Set aside.\n2. Fry the carrots for 8 minutes. Pour in the stock. Return the beef to the pot and cook in the oven at 160C for 2 hours. Boil the rice and serve with the beef.", "Cook in the oven at 160C " + late, "2 hours"},
+		"an oven bakes what no sauce was poured round":       {"beef stock", "Brown the beef in the oil. Cook in the oven at 160C for 40 minutes. Boil the rice in the stock with the carrots and serve with the beef.", "ook in the oven at 160C for 40 minutes.", "add the mushrooms"},
+	} {
+		t.Run(name, func(t *testing.T) {
+			card, findings := wholeCard(t, strings.ReplaceAll(list, "{stock}", x.stock)+x.method, swap.WholeFood)
+			require.Contains(t, card, x.has)
+			require.NotContains(t, card, x.hasNot)
+			require.Empty(t, findings)
+		})
+	}
 }

@@ -23,3 +23,14 @@ func (b *bindings) announcesPart(c *clause) bool {
 	}
 	return 2*later > len(found)
 }
+
+// announcesProduct tells whether a sentence only says what is made next, where nothing is there yet that could be it:
+// "Make the batter. Tip the flour into a bowl".
+func (b *bindings) announcesProduct(c *clause) bool {
+	if !b.r.lang.Announcing[c.lemma] || len(c.objects) != 1 || len(c.links) > 0 || c.minutes != nil || c.cue[1] > 0 || !b.text.mark(c.upto, ".:") {
+		return false
+	}
+	n := c.objects[0]
+	kinds := b.r.lang.ProductHolds[n.head()]
+	return kinds != nil && n.pointed && b.latest(func(t *thing) bool { return b.holdsKind(t, kinds) }) == nil
+}

@@ -45,7 +45,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	c.dropKeys(b.text, t)
 	b.forWhat(c, a)
 	b.dealing, a.Sided, b.besideOthers = b.deals(c), b.sided(c), slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
-	if b.announcesPart(c) {
+	if b.announcesPart(c) || b.announcesProduct(c) {
 		return nil, ""
 	}
 	b.objects(c, t, r)

@@ -237,10 +237,13 @@ func (b *bindings) justSlippedIn(n noun) []referent {
 	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || len(n.words) != 1 || b.lastAdded == nil || b.last == nil || b.focus == nil || len(b.lastAdded.To) != 1 || b.lastAdded.To[0].Line == nil {
 		return nil
 	}
+	if b.last != b.lastAdded && slices.ContainsFunc(b.last.To, func(r recipe.Ref) bool { return r.Line != nil }) {
+		return nil // "add the oil and sear the beef; lift it out"
+	}
 	step, _, _ := strings.Cut(b.last.ID, ".a")
 	for i := range b.lines {
 		p := portion{i, ""}
-		if b.lines[i].ref == *b.lastAdded.To[0].Line && strings.HasPrefix(b.lastAdded.ID, step+".a") && b.focus.holds[p] && len(b.focus.holds) > 1 {
+		if !b.fat(p) && b.lines[i].ref == *b.lastAdded.To[0].Line && strings.HasPrefix(b.lastAdded.ID, step+".a") && b.focus.holds[p] && len(b.focus.holds) > 1 {
 			return []referent{{portion: &p, made: b.focus}}
 		}
 	}

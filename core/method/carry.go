@@ -169,7 +169,7 @@ func (p *plan) enterHere(component, step int) []*standIn {
 		if s.gone || s.enters == never {
 			continue
 		}
-		if at := p.graph.Nodes[s.enters].At; at.Component == component && at.Step == step {
+		if at := p.graph.Nodes[s.first()].At; at.Component == component && at.Step == step {
 			out = append(out, s)
 		}
 	}

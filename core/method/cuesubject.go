@@ -63,7 +63,7 @@ func (p *plan) inNumber(n *flow.Node, sign string) string {
 // ownFatOfGone tells whether a cue speaks of the fat that flesh gave of its own, of nothing else that is worked on: "until it
 // releases its oil".
 func (p *plan) ownFatOfGone(n *flow.Node, cue string) bool {
-	if len(n.To) != 1 || p.stand[n.To[0]] == nil || !p.stand[n.To[0]].flesh() {
+	if len(n.To) == 0 || slices.ContainsFunc(n.To, func(line int) bool { s := p.stand[line]; return s == nil || !s.flesh() }) {
 		return false
 	}
 	words := strings.Fields(strings.ToLower(cue))

@@ -264,7 +264,9 @@ func (p *plan) wetMinutes(i int) float64 {
 
 // braises tells whether an oven keeps what it heats in a bubbling liquid: under a lid, or in the pot into whose sauce flesh came back.
 func (p *plan) braises(n *flow.Node) bool {
-	return n.Liquid && (n.Covered || slices.ContainsFunc(n.Inputs, func(k int) bool { return p.graph.Nodes[k].Is("return") }))
+	return n.Liquid && (n.Covered || slices.ContainsFunc(n.Inputs, func(k int) bool {
+		return p.graph.Nodes[k].Is("return") && slices.ContainsFunc(p.graph.Nodes[k].To, func(line int) bool { s := p.stand[line]; return s != nil && s.flesh() })
+	}))
 }
 
 // getsHot is what things take to get hot that cook on later, boilsUp how long of coming to the boil is hot

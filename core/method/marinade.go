@@ -15,6 +15,9 @@ func (p *plan) statesAt(s *standIn, i int) []string {
 	if p.laidIn(i) {
 		return append([]string{larder.Laid}, s.states...)
 	}
+	if s.visits(i) {
+		return unbrowned(s.states)
+	}
 	if p.graph.Nodes[i].Technique.Family != "dry heat" || !p.marinated(s, i) {
 		return s.states
 	}
@@ -55,7 +58,7 @@ func (p *plan) friedJust(s *standIn, i int) bool {
 		return false
 	}
 	before := path[at-1]
-	return s.enters <= before && !p.deeds[before].drop && p.graph.Nodes[before].Technique.Family == "dry heat"
+	return (s.enters <= before || s.visits(before)) && !p.deeds[before].drop && p.graph.Nodes[before].Technique.Family == "dry heat"
 }
 
 // friesOn tells whether something is fried on that was just turned in the pan in which it is fried: "flip and fry 2

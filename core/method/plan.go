@@ -276,7 +276,7 @@ func (p *plan) there(line, i int) bool {
 	if s == nil {
 		return true
 	}
-	return !s.gone && (s.enters < i || s.enters == i && s.tail == 0)
+	return !s.gone && (s.enters < i || s.enters == i && s.tail == 0 || s.visits(i))
 }
 
 // goesOn tells whether a line is taken up again after an action.

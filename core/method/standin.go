@@ -41,7 +41,21 @@ type standIn struct {
 	// it goes in; tail, where it is not 0, the minutes it takes of that action.
 	node, enters int
 	tail         float64
+	// visit is from and to which action it is in the pan that browns it and is taken out again, before it goes in late;
+	// without an end where there is none.
+	visit [2]int
 }
+
+// first is the action with which a stand-in is first in a pan.
+func (s *standIn) first() int {
+	if s.visit[1] > 0 {
+		return s.visit[0]
+	}
+	return s.enters
+}
+
+// visits tells whether a stand-in is in the pan that browns it at an action, before it goes in late.
+func (s *standIn) visits(i int) bool { return s.visit[1] > 0 && s.visit[0] <= i && i <= s.visit[1] }
 
 // meltingForm is the form of what stands for cheese and has run already when it goes on.
 const meltingForm = "melting"

@@ -38,42 +38,70 @@ func (p *plan) brownInTheDish() {
 			return !too && !o.gone && madeAtOnce(o.book, s.book)
 		}
 		if slices.ContainsFunc(p.inOrder(), others) {
-			s.unfired, s.Browned, s.states = false, true, before
+			s.unfired, s.Browned, s.states, s.visit = false, true, before, [2]int{}
 		}
 	}
 }
 
 // canBrown tells whether a stand-in can go in as raw as the dish would brown it, and leaves it so if it can.
 func (p *plan) canBrown(s *standIn) bool {
-	if s.gone || !s.flesh() || !s.Browned || !leavesOut(s.book) {
+	if s.gone || !s.flesh() || !s.Browned || !leavesOut(s.book) && (!p.c.fired(s.book).shaped || shapesThenFires(p.graph, s.node) >= 0) {
 		return false
 	}
 	at := p.browns(s)
 	if at < 0 {
 		return false
 	}
-	raw := func(state string) bool { return state == larder.Browned || state == larder.Ready }
 	before := s.states
-	s.unfired, s.Browned, s.states = true, false, slices.DeleteFunc(slices.Clone(s.states), raw)
+	s.unfired, s.Browned, s.states = true, false, unbrowned(s.states)
 	if p.enter(s); s.enters > at || len(p.lasts) > 0 { // it would be held back, or cooked less than is said
-		s.unfired, s.Browned, s.states = false, true, before
+		s.unfired, s.Browned, s.states = p.onlyVisits(s, at), true, before
 	}
 	s.tail = 0
 	clear(p.lasts)
 	return s.unfired
 }
 
-// browns finds the action that browns the line of a stand-in in a pan before any other heat comes to it; -1 where none does.
+// unbrowned are the states of something that has not been browned yet.
+func unbrowned(states []string) []string {
+	return slices.DeleteFunc(slices.Clone(states), func(state string) bool { return state == larder.Browned || state == larder.Ready })
+}
+
+// onlyVisits tells whether the action that browns a stand-in is followed by nothing more than taking it out again, and notes
+// that it is there so long: it goes in late, as what is browned.
+func (p *plan) onlyVisits(s *standIn, at int) bool {
+	path := p.pathItself(s)
+	k := slices.Index(path, at)
+	for k+1 < len(path) && p.graph.Nodes[path[k+1]].Is("turn") {
+		k++
+	}
+	if k < 0 || k+1 >= len(path) || !p.liftsOut(s, path[k+1]) && !p.setsAside(path, k+1) || !p.alone(at, s) {
+		return false
+	}
+	s.visit = [2]int{path[0], path[k+1]}
+	return true
+}
+
+// browns finds the action that browns the line of a stand-in, in a pan or in an oven with no more than its fat, before any
+// other heat comes to it; -1 where none does.
 func (p *plan) browns(s *standIn) int {
 	for _, i := range p.pathItself(s) {
 		if n := &p.graph.Nodes[i]; n.Technique.Heat != "" {
-			if (n.Is("grill") || cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && (n.Action.Sided || p.inHotPan(i)))) && (!n.Liquid || p.onlyClings(s, n)) {
+			if (n.Is("grill") || n.Technique.Family == "oven" && !n.Covered && p.fleshAndFat(i) && p.bakesOn(s, i) || cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && (n.Action.Sided || p.inHotPan(i)))) && (!n.Liquid || p.onlyClings(s, n)) {
 				return i
 			}
 			return -1
 		}
 	}
 	return -1
+}
+
+// bakesOn tells whether what an oven has heated goes back into it with what has come to it since: it sets around it there.
+func (p *plan) bakesOn(s *standIn, i int) bool {
+	return slices.ContainsFunc(p.path(s.node), func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return k > i && n.Is("bake") && !p.braises(n) && !p.fleshAndFat(k)
+	})
 }
 
 // inHotPan tells whether an action goes on in a pan that was heated just before with nothing in it: "heat a griddle pan until

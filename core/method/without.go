@@ -104,11 +104,12 @@ func (p *plan) stirsNoWater(i int) bool {
 	return false
 }
 
-// poursNoFatOff tells whether an action pours off the fat of a frying of flesh that is not done any more.
+// poursNoFatOff tells whether an action pours off the fat of a frying of flesh that is not done any more, or is done to what
+// gives off none.
 func (p *plan) poursNoFatOff(i int) bool {
 	n := &p.graph.Nodes[i]
 	return n.Is("pour-off") && len(n.Inputs) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) }) &&
-		!slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop })
+		!slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop && !p.fleshAndFat(in) })
 }
 
 // mixesOn lets what something was mixed with be mixed by itself where that is

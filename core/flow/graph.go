@@ -120,8 +120,11 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 	n.To = t.lines(&n, a.To, moved)
 	n.With = t.lines(&n, a.With, moved)
 	n.Into = t.lines(&n, a.Into, moved)
+	looks := n.Technique.Takes == "none" || a.On != "" && n.Technique.Family == "separate" // what only loses its liquid stays what it was
 	if a.On != "" {
-		n.Into = append(n.Into, t.made(&n, recipe.Ref{Made: &a.On, Share: 1}, moved)...)
+		if on := t.made(&n, recipe.Ref{Made: &a.On, Share: 1}, moved); !looks {
+			n.Into = append(n.Into, on...)
+		}
 	}
 	if l := t.deepened(a, n.Technique); l != nil {
 		n.said, n.Technique = n.Technique, l
@@ -132,7 +135,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 	n.Liquid = t.liquid(a, &n)
 	n.Covered = t.covered(a, &n)
 	n.HotFat = t.hotFat(a, &n) || saysHotFat(t.larder, t.dish.Components[at.Component].Steps[at.Step].Text, a)
-	if n.Technique.Takes != "none" {
+	if !looks {
 		for _, line := range slices.Concat(n.To, n.With, n.Into) {
 			if !slices.Contains(n.Holds, line) {
 				n.Holds = append(n.Holds, line)

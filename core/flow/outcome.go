@@ -18,6 +18,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		b.base, b.cleaned = nil, len(b.things) // what was in the pan is out of it
 	}
 	if t.Takes == "none" || t.Takes == "look" && onlyNamed(a.To) {
+		if t.Name == repeatTechnique && b.focus != nil && b.open(b.focus) {
+			a.On = b.focus.id // "continue cooking", of what is in hand
+		}
 		if t.Family == "clean" && onlyNamed(a.To) {
 			b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
 		}
@@ -31,6 +34,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	if a.Technique != reserveTechnique && !b.r.lang.Liquors[a.Makes] && b.works(a, r) {
 		if c.going {
 			b.onlyVessel = "" // "scraping the tin"
+		}
+		if t.Family == "separate" && b.onlyVessel == "" && b.focus != nil && b.open(b.focus) && b.focus.comp == b.comp {
+			a.On = b.focus.id // "drain off any liquid", of what is in hand
 		}
 		return // but "make a stock from the bones", which is there then
 	}

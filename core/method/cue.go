@@ -104,7 +104,7 @@ func (p *plan) gone(n *flow.Node, cue, points string) bool {
 			if lang.Products[w] && len(own) > 1 {
 				continue // "the sauce" is not the fish sauce
 			}
-			if signs[w] || p.beatsFlat(s) && n.Technique.Family != "rest" && lang.GoneSigns[still][w] || lang.GoneSigns[liquid][w] && p.pouredAlready(s, n) || lang.GoneSigns[setSigns][w] && p.setBefore(s) || slices.Contains(own, w) && !slices.Contains(now, w) && lang.Prepositions[w] == "" && !lang.Conjunctions[w] {
+			if signs[w] || p.beatsFlat(s) && beaten(n) && lang.GoneSigns[still][w] || lang.GoneSigns[liquid][w] && p.pouredAlready(s, n) || lang.GoneSigns[setSigns][w] && p.setBefore(s) || slices.Contains(own, w) && !slices.Contains(now, w) && lang.Prepositions[w] == "" && !lang.Conjunctions[w] {
 				return true
 			}
 		}

@@ -74,3 +74,8 @@ func (p *plan) ownFatOfGone(n *flow.Node, cue string) bool {
 	}
 	return false
 }
+
+// beaten tells whether how eggs look that were beaten can show at an action: not when they rest, nor when they bake.
+func beaten(n *flow.Node) bool {
+	return n.Technique.Family != "rest" && n.Technique.Family != "oven" && n.Technique.Family != "dry heat"
+}

@@ -53,7 +53,9 @@ func (p *plan) untilFleshIsDone(i int) float64 {
 	}
 	for _, line := range in.To {
 		if s := p.stand[line]; s != nil && s.flesh() && slices.Contains(in.Named, line) {
-			done = math.Max(done, p.l.BehaviourOf(p.l.Food(s.was.FoodID()), s.was.Form).Done)
+			if f := p.l.Food(s.was.FoodID()); f != nil {
+				done = math.Max(done, p.l.BehaviourOf(f, s.was.Form).Done)
+			}
 		}
 	}
 	return done

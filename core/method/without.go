@@ -112,6 +112,13 @@ func (p *plan) poursNoFatOff(i int) bool {
 		!slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop && !p.fleshAndFat(in) })
 }
 
+// goesOnWithNothing tells whether an action only drains what other work gave off, or goes on with it, and that is not done any
+// more: "drain off any liquid that comes out, then continue cooking".
+func (p *plan) goesOnWithNothing(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Action.On != "" && len(n.To)+len(n.With)+len(n.Into) == 0 && len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop })
+}
+
 // mixesOn lets what something was mixed with be mixed by itself where that is
 // several things that are cooked on: "toss the lamb with the onion, oil and spices".
 func (p *plan) mixesOn(i int) bool {

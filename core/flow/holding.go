@@ -87,6 +87,11 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 		t.fried = t.fried || in.fried
 		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || (in.strained || b.liftsOut()) && b.besideLiquid(in, named)) {
 			apart[in] = true
+			for _, p := range named {
+				if b.shareCut(in) && b.holder[p] != in {
+					kept[p], in.spent = true, true // the rest of it lies by, cut in another way
+				}
+			}
 			continue // only what is named goes
 		}
 		t.liquid = t.liquid || in.liquid

@@ -50,6 +50,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	laid := b.laidBy(t, r, c.going)
 	liquor := len(r.inputs) == 1 && len(r.portions) == 0 && (r.liquor || b.liftedOut(r.inputs[0]))
 	made := b.make(a.ID, r.inputs, r.portions, names...)
+	if t.Family == "cut" && len(r.inputs) == 0 && len(r.portions) == 1 && b.leftOf(r.portions[0]) > 0 {
+		made.ofShare, made.shape = true, a.Makes // it lies there when the rest is cut in another way
+	}
 	for _, in := range r.inputs {
 		if r.lifted && in.fried {
 			b.fatStays(made, []*thing{in}) // "lift both out and into the beans"

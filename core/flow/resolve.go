@@ -19,7 +19,7 @@ type referent struct {
 // resolve finds what a noun means; a step that prepares something means nothing that was made
 // for anything else.
 func (b *bindings) resolve(n noun) []referent {
-	found := b.meaning(n)
+	found := b.cutAs(n, b.meaning(n))
 	if b.toItself(n, found) {
 		return []referent{{named: b.words(n)}}
 	}

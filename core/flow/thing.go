@@ -39,6 +39,8 @@ type thing struct {
 	out bool
 	// several tells that the text named it as more than one.
 	several bool
+	// shape is what it was cut into, where that is said: "into small dice".
+	shape string
 	// technique is what it was made by.
 	technique string
 	// spent tells that it has gone on as a whole.

@@ -35,6 +35,9 @@ func (t *tracer) lines(n *Node, refs []recipe.Ref, moved map[int]bool) []int {
 			if at, ok := t.refs[*r.Line]; ok {
 				out, n.Named = append(out, at), append(n.Named, at)
 				moved[at] = true
+				if r.Share < 1 && n.Technique.Family == "cut" {
+					n.shares = append(n.shares, at) // it lies there when the rest is cut in another way
+				}
 			}
 		case r.Made != nil:
 			out = append(out, t.made(n, r, moved)...)

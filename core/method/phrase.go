@@ -223,6 +223,8 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 		if k < len(noun.Refs) && (noun.Refs[k].Line != nil || noun.Refs[k].Of != "") {
 			share = noun.Refs[k].Share
 		}
+		cut := w.shareCut(noun, k, line)
+		share *= cut
 		if s := w.stand[line]; s != nil && k < len(noun.Refs) && w.l.Language().EggParts[noun.Refs[k].Part] > 0 {
 			if first, said := w.parted[line]; said && first != at {
 				continue // yolks and whites are one thing now, and it is in
@@ -233,7 +235,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			if w.onlyPoured(s) {
 				share = 1 // there is no more of it
 			}
-			rest := noun.Rest
+			rest := noun.Rest || cut < nearlyAll && w.someNamed(line, at)
 			if w.restOfWhole(noun, lines, at) || w.onlyOfFat(noun, lines, at) {
 				rest, share = false, 1
 			}

@@ -1,0 +1,51 @@
+package flow
+
+import (
+	"yembra/core/language"
+)
+
+// cutAs is what a noun means that says how it was cut, of something of which some was cut in this way and some in another:
+// "the diced cheese", beside what was grated.
+func (b *bindings) cutAs(n noun, found []referent) []referent {
+	if len(found) == 1 && found[0].portion == nil && b.shareCut(found[0].made) {
+		for p := range found[0].made.holds {
+			found[0].portion = &p
+		}
+		return found
+	}
+	if len(found) != 1 || found[0].portion == nil || b.leftOf(*found[0].portion) > 0 {
+		return found
+	}
+	p := *found[0].portion
+	var cut []*thing
+	for _, t := range b.things {
+		if t.holds[p] && b.onlyCut(t) {
+			cut = append(cut, t)
+		}
+	}
+	if len(cut) < 2 {
+		return found
+	}
+	for i := n.from; i < n.upto-1; i++ {
+		lemma, width := b.text.verb(i, language.Past)
+		if width == 0 {
+			continue
+		}
+		way := b.text.senseOf(lemma, i, n.upto).Technique
+		for _, t := range cut {
+			if b.open(t) && (t.technique == way || t.shape == lemma) {
+				return []referent{{portion: &p, made: t}}
+			}
+		}
+	}
+	return found
+}
+
+// onlyCut tells whether a thing is one line, or some of it, that was cut.
+func (b *bindings) onlyCut(t *thing) bool {
+	made := b.r.larder.Technique(t.technique)
+	return len(t.holds) == 1 && made != nil && made.Family == "cut"
+}
+
+// shareCut tells whether a thing is some of a line that was cut, and the rest of it in another way.
+func (b *bindings) shareCut(t *thing) bool { return t != nil && t.ofShare && b.onlyCut(t) }

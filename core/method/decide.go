@@ -157,7 +157,7 @@ func (p *plan) decideAlone(i int) {
 		}
 		r := p.rule(s, i)
 		switch {
-		case r == nil && p.takesOutUncooked(s, i):
+		case r == nil && (p.takesOutUncooked(s, i) || s.flesh() && p.takesOffBody(i)):
 			d.drop = true
 		case r == nil:
 			d.drop, d.whys = false, nil // one of them is still worked on

@@ -57,10 +57,18 @@ func (p *plan) keepsAll(i int) bool {
 }
 
 // isBack tells whether an action returns a line to where it went in by itself: what lay with
-// the meat is in the pot already.
+// the meat is in the pot already, unless it was poured out of it since.
 func (p *plan) isBack(line, i int) bool {
 	at, came := p.arrives[line]
-	return came && at < i && p.graph.Nodes[i].Is("return") && !slices.Contains(p.graph.Nodes[i].Named, line)
+	if !came || at >= i || !p.graph.Nodes[i].Is("return") || slices.Contains(p.graph.Nodes[i].Named, line) {
+		return false
+	}
+	for k := at; k < i; k++ {
+		if n := &p.graph.Nodes[k]; n.Is("strain") && !p.deeds[k].drop && n.Reaches(line) {
+			return false
+		}
+	}
+	return true
 }
 
 // intoNothing tells whether things are put into flesh that is not there: "push the garlic

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // spoonsMelt says otherwise what is done with a mixture that holds cheese for which something stands that runs: crumbs with
@@ -44,4 +45,16 @@ func (p *plan) takesOutUncooked(s *standIn, i int) bool {
 	}
 	before := p.graph.Nodes[path[at-1]].Technique
 	return before.Heat != "" || before.Family == "clean"
+}
+
+// takesOffBody tells whether an action takes flesh off what it has grown on: "take the meat off the bones".
+func (p *plan) takesOffBody(i int) bool {
+	n := &p.graph.Nodes[i]
+	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	return n.Technique.Family == "separate" && slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return x.Role == "from" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+			named := string(text[noun.Name:noun.Upto])
+			return p.fleshly(named) && !p.wholePiece(named)
+		})
+	})
 }

@@ -123,6 +123,9 @@ func (t *text) hasVerb(sign []string) bool {
 	if len(sign) > 1 && t.lang.Pronouns[strings.ToLower(sign[0])] {
 		return true
 	}
+	if len(sign) > 1 && slices.ContainsFunc(sign[1:], func(w string) bool { return t.lang.Seeming[strings.ToLower(w)] }) {
+		return true // "the kitchen smells good"
+	}
 	return len(sign) > 2 && slices.ContainsFunc(sign[2:], func(w string) bool {
 		return slices.ContainsFunc(t.lang.Verb(strings.ToLower(w)), func(r language.Reading) bool {
 			return r.Form == language.Third || r.Form == language.Base && !t.foods(larder.Singular(strings.ToLower(w)))

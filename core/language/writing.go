@@ -44,6 +44,8 @@ type Writing struct {
 	FatTwice                                   string `yaml:"fatTwice"`
 	// FatGone says why a fat is left out that fried what is gone.
 	FatGone string `yaml:"fatGone"`
+	// FatLess says why there is less of a fat, of which some fried what is gone.
+	FatLess string `yaml:"fatLess"`
 	// TasteGone says why something is left out that only gave its taste to a liquid that
 	// is not boiled any more.
 	TasteGone string `yaml:"tasteGone"`

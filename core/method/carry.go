@@ -55,6 +55,7 @@ func (c *Carrier) Adapt(d recipe.Dish, dec swap.Decisions, detail bool) (swap.Ad
 	p.number()
 	for i := range a.Components {
 		c.component(p, i, dec)
+		p.lessFat(i)
 		inMethod(&d.Components[i], &a.Components[i], p.entersElsewhere(i))
 		name(&d.Components[i], &a.Components[i], i)
 		a.Components[i].Heading = c.heading(p, i)

@@ -72,8 +72,12 @@ func (w *writer) inCuts(measure string) bool {
 // ownMeasure is how much of a thing a text says by a measure, in its own words; empty
 // where it says a share.
 func (w *writer) ownMeasure(noun recipe.Noun) string {
-	words := w.slice(noun.From, noun.Name)
-	lang := w.l.Language()
+	return w.measureSaid(w.slice(noun.From, noun.Name), noun)
+}
+
+// measureSaid is the measure among the words before a name: "a spoonful of"; empty where they say a share.
+func (p *plan) measureSaid(words string, noun recipe.Noun) string {
+	lang := p.l.Language()
 	if noun.Rest || !noun.Measured {
 		return ""
 	}

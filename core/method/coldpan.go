@@ -71,6 +71,18 @@ func (p *plan) movedOut(s *standIn, i int) bool {
 	})
 }
 
+// onlyBread tells whether an action heats nothing but what was baked, into which nothing is stirred: "warm the tortillas".
+func (p *plan) onlyBread(at int) bool {
+	n := &p.graph.Nodes[at]
+	return n.Technique.Heat != "" && !n.Liquid && len(n.Holds) > 0 && !slices.ContainsFunc(n.Holds, func(line int) bool {
+		f := p.l.Food(p.line(line).FoodID())
+		return (f == nil || f.Aisle != bakery) && !p.c.fatLine(p.line(line))
+	})
+}
+
+// bakery is the shelf of what is baked.
+const bakery = "bakery"
+
 // overFire tells whether something that goes into an action was over a fire by work that is done.
 func (p *plan) overFire(n *flow.Node) bool {
 	return slices.ContainsFunc(n.Inputs, func(in int) bool {

@@ -135,7 +135,7 @@ func (p *plan) takesMore(at int) bool {
 	if (n.Is("season") || n.Technique.Family != "mix" && p.onlyFlesh(n)) && !n.Liquid && len(slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) || p.dusts(line) })) < 2 {
 		return false // a piece is seasoned by itself
 	}
-	if p.onlyMarinated(at) {
+	if p.onlyMarinated(at) || p.onlyBread(at) {
 		return false
 	}
 	if n.Is("strain") && n.Liquid && p.cookedBefore(at) && len(n.Users) > 0 {

@@ -38,7 +38,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		if changed && len(objects) > 0 && len(things) > 0 && !other {
 			things[0].text = w.ofThem(p.Nouns[0].Plural, len(objects) > 1 || objects[0].plural, things[0].text)
 		}
-		if !other && w.orElse(p, k, objects, things) || other && w.ofBoth(p, k, objects, things) {
+		if w.orElse(p, k, objects, things) || other && w.ofBoth(p, k, objects, things) {
 			continue
 		}
 		objects = append(objects, things...)

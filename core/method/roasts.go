@@ -58,7 +58,7 @@ func (p *plan) onBed(i int) float64 {
 		case s != nil && s.flesh() && p.there(line, i):
 			ready += math.Max(p.line(line).Mass(), leastMass)
 		case s != nil || p.dusts(line) || p.bastes(line) || p.c.fatLine(p.line(line)):
-		case f == nil || f.Aisle == "grains" || f.Aisle == "bakery":
+		case f == nil || f.Aisle == "grains" || f.Aisle == bakery:
 			return math.Inf(1) // crusts and crumbs take their time
 		case larder.Pours(f):
 			wet += p.line(line).Mass()
@@ -142,7 +142,7 @@ func (p *plan) leftRaw(i int) float64 {
 				return math.Inf(1)
 			}
 			gone = true
-		case s == nil && f != nil && (f.Aisle == "grains" || f.Aisle == "bakery"):
+		case s == nil && f != nil && (f.Aisle == "grains" || f.Aisle == bakery):
 			return math.Inf(1) // crusts and crumbs take their time
 		case s == nil && !p.dusts(line) && !p.bastes(line) && !p.c.fatLine(p.line(line)):
 			own = true

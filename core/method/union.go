@@ -130,5 +130,8 @@ func (w *writer) spreadWith(n *node, noun recipe.Noun, things []named) []named {
 			return append(things, w.c.stand(s, 1, false))
 		}
 	}
+	if things[0].stand == nil && !noun.Vessel && rest != "" {
+		return []named{{text: rest, plural: noun.Plural}} // nobody lists the butter for it
+	}
 	return nil
 }

@@ -107,6 +107,33 @@ func (p *plan) neverLeft(i int) bool {
 	return false
 }
 
+// liftedForNothing finds the action that returns to a pot what stands for flesh and is lifted out of it, where nothing is done to
+// it between and nothing else in the pot: "lift out the fish, flake it and return it to the pan"; -1 where there is none.
+func (p *plan) liftedForNothing(i int) int {
+	n := &p.graph.Nodes[i]
+	if p.deeds[i].drop || n.Technique.Takes != "part" || len(n.Inputs) != 1 || len(n.To) == 0 || slices.ContainsFunc(n.To, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.flesh() || !p.there(line, i)
+	}) {
+		return -1
+	}
+	pot, at, worked := n.Inputs[0], i, false
+	for len(p.graph.Nodes[at].Users) == 1 {
+		at = p.graph.Nodes[at].Users[0]
+		if p.graph.Nodes[at].Is("return") {
+			break
+		}
+		if !p.deeds[at].drop {
+			return -1
+		}
+		worked = true
+	}
+	if back := &p.graph.Nodes[at]; worked && at > i && back.Is("return") && !p.deeds[at].drop && slices.Contains(back.Inputs, pot) && slices.Equal(back.To, n.To) {
+		return at
+	}
+	return -1
+}
+
 // comesFrom tells whether an action works on what another made, and not on no more than fat that was poured off it.
 func (p *plan) comesFrom(at, from int) bool {
 	if at == from {

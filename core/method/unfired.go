@@ -48,13 +48,16 @@ func (p *plan) canBrown(s *standIn) bool {
 	if s.gone || !s.flesh() || !s.Browned || !leavesOut(s.book) && (!p.c.fired(s.book).shaped || shapesThenFires(p.graph, s.node) >= 0) {
 		return false
 	}
-	at := p.browns(s)
+	at, sauce := p.browns(s), false
+	if at < 0 {
+		at, sauce = p.brownsFromSauce(s), true
+	}
 	if at < 0 {
 		return false
 	}
 	before := s.states
 	s.unfired, s.Browned, s.states = true, false, unbrowned(s.states)
-	if p.enter(s); s.enters > at || len(p.lasts) > 0 { // it would be held back, or cooked less than is said
+	if p.enter(s); s.enters > at || len(p.lasts) > 0 && !sauce { // it would be held back, or cooked less than is said
 		s.unfired, s.Browned, s.states = p.onlyVisits(s, at), true, before
 	}
 	s.tail = 0
@@ -90,6 +93,27 @@ func (p *plan) browns(s *standIn) int {
 			if (n.Is("grill") || n.Technique.Family == "oven" && !n.Covered && p.fleshAndFat(i) && p.bakesOn(s, i) || cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && (n.Action.Sided || p.inHotPan(i)))) && (!n.Liquid || p.onlyClings(s, n)) {
 				return i
 			}
+			return -1
+		}
+	}
+	return -1
+}
+
+// brownsFromSauce finds the action that browns the line of a stand-in when it has been lifted out of a sauce with a taste of its own, in
+// which it cooked raw; -1 where none does.
+func (p *plan) brownsFromSauce(s *standIn) int {
+	bathed := false
+	for _, i := range p.pathItself(s) {
+		n := &p.graph.Nodes[i]
+		switch {
+		case p.wetMinutes(i) > 0 && !bathed:
+			if bathed = slices.ContainsFunc(n.Holds, func(line int) bool { return p.stand[line] == nil && larder.Bathes(p.l.Food(p.line(line).FoodID())) }); !bathed {
+				return -1
+			}
+		case n.Technique.Heat == "" || n.Technique.Family == "wet heat":
+		case bathed && cookedDry(n) && n.Technique.Medium == "fat" && n.Technique.Roast > 0 && p.onlyClings(s, n):
+			return i
+		default:
 			return -1
 		}
 	}

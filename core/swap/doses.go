@@ -29,12 +29,25 @@ func (x *bench) roomFor(f found) []int {
 			continue
 		}
 		b := x.larder.Boosters()[i]
-		most := b.Most*x.before.Parts[doses[0].part].Mass/100 - held[x.rules.inPlace(b.Food)]
+		f := x.rules.inPlace(b.Food)
+		most := min(b.Most*x.before.Parts[doses[0].part].Mass/100, x.larder.MostServed(f, b.Form).Most*x.original.Servings) - held[f]
 		for room[i] < len(doses) && doses[room[i]].dose.Grams <= most+better {
 			room[i]++
 		}
 	}
 	return room
+}
+
+// roomy tells whether the boosters of a choice still fit beside its swaps, of which one may bring the same food.
+func (x *bench) roomy(f found) bool {
+	if len(f.doses) == 0 {
+		return true
+	}
+	room := x.roomFor(f)
+	return !slices.ContainsFunc(f.doses, func(o *option) bool {
+		n := room[o.booster]
+		return n == 0 || o.dose.Grams > x.doses[o.booster][n-1].dose.Grams
+	})
 }
 
 // addBoosters adds boosters one at a time, each in the kitchen dose that helps

@@ -191,7 +191,7 @@ func (x *bench) exchangeSwaps(f found) found {
 					continue
 				}
 				f.choice[i] = c
-				if v := x.try(f.choice, f.doses); v < f.weight-better {
+				if v := x.try(f.choice, f.doses); v < f.weight-better && x.roomy(f) {
 					f.weight, was, improved = v, c, true
 				}
 			}

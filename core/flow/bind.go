@@ -249,7 +249,7 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		b.of(p, 1, *into)
 		return
 	}
-	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || left < 1 && b.tech.Name == removeTechnique || b.lines[p.line].line.Amount == nil && b.holdsFat(held)) {
+	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || left < 1 && b.tech.Name == removeTechnique || b.lines[p.line].line.Amount == nil && b.fat(p) && b.holdsFat(held) || b.justMeasured(n, p, held, left)) {
 		share := 1.0
 		if n.rest || n.share > 0 && n.share < 1 || n.amount[1] > 0 && b.tech.Name == reserveTechnique {
 			share = b.shareMade(n, held) // "keep 3 tbsp of the milk"

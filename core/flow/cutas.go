@@ -41,6 +41,13 @@ func (b *bindings) cutAs(n noun, found []referent) []referent {
 	return found
 }
 
+// cutsRest tells whether what is cut of a line is what is left of it, as the rest is mixed with other things: "grate a handful of
+// the cheese and mix with the oil. Shave the cheese".
+func (b *bindings) cutsRest(p portion) bool {
+	held := b.held(p)
+	return b.tech != nil && b.tech.Family == "cut" && b.leftOf(p) > 0 && held != nil && len(held.holds) > 1
+}
+
 // onlyCut tells whether a thing is one line, or some of it, that was cut.
 func (b *bindings) onlyCut(t *thing) bool {
 	made := b.r.larder.Technique(t.technique)

@@ -11,8 +11,8 @@ import (
 
 // restWords are the words that stand behind "the rest of" or "remaining" somewhere in the method, and those
 // listed with them: "the remaining thyme, curry powder and stock cube".
-func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
-	out := map[string]bool{}
+func (r *Reader) restWords(d *recipe.Dish) (rests, measured map[string]bool) {
+	rests, measured = map[string]bool{}, map[string]bool{}
 	for _, at := range d.Method() {
 		words := wordsOf(lex.Scan(d.Components[at.Component].Steps[at.Step].Text))
 		for i, w := range words {
@@ -21,13 +21,20 @@ func (r *Reader) restWords(d *recipe.Dish) map[string]bool {
 			}
 			for k := i + 1; k < len(words) && k < i+farthestName && words[k].Kind != lex.Mark; k++ {
 				if words[k].norm != "" && !r.lang.Articles[words[k].low] && r.lang.Prepositions[words[k].low] == "" {
-					r.namesListed(words[k:], out)
+					r.namesListed(words[k:], rests)
 					break
 				}
 			}
+			k := i + 1
+			for k < len(words) && (words[k].Kind == lex.Number || r.lang.Measures[words[k].low]) {
+				k++
+			}
+			if k > i+1 && k < len(words) {
+				r.namesListed(words[k:], measured) // "the remaining 2 tbsp oil"
+			}
 		}
 	}
-	return out
+	return rests, measured
 }
 
 // namesListed puts the last words of the names that words list into a set.

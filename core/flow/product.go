@@ -35,7 +35,7 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		case waits:
 			r.made = b.held(*r.portion)
 			fresh = append(fresh, r)
-		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest:
+		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest && !b.cutsRest(*r.portion):
 			r.made = b.held(*r.portion)
 			used = append(used, r)
 			own = own || b.lines[i].comp == b.comp

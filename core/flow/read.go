@@ -37,7 +37,7 @@ func NewReader(l *larder.Larder) *Reader {
 func (r *Reader) Dish(d *recipe.Dish) {
 	b := r.bindings(d)
 	foods := r.foodWords(d)
-	b.rests = r.restWords(d)
+	b.rests, b.restsMeasured = r.restWords(d)
 	b.kept, b.lettersLeft = map[string]bool{}, mostLetters
 	parts := 0
 	for _, c := range d.Components {

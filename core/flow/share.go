@@ -6,6 +6,7 @@ import (
 	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
+	"yembra/core/recipe"
 )
 
 // shareOf is the share of a portion that a noun means.
@@ -45,7 +46,7 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return b.shareOf(*n.owner, p)
 	case left == 1 && b.rests[n.head()] && p.part == "" && n.one && !n.plural && b.lines[p.line].line.Counted() && b.lines[p.line].line.Amount.Low > 1:
 		return 1 / b.lines[p.line].line.Amount.Low // "a sliced onion", and later "the other onion"
-	case left == 1 && b.rests[n.head()] && p.part == "" && b.tech.Family == "coat":
+	case left == 1 && b.rests[n.head()] && p.part == "" && b.tech.Family == "coat" && !b.isFlesh(p):
 		return halfOfIt // the rest goes in later
 	case p.part == "" && b.tech.Family == "coat" && b.fat(p) && len(n.words) > 0:
 		again := min(b.namedAgain(n.head(), n.upto), mostCoats)
@@ -64,6 +65,29 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 		return share
 	}
 	return left
+}
+
+// isFlesh tells whether a line is a piece of an animal, which is coated and coats nothing.
+func (b *bindings) isFlesh(p portion) bool {
+	f := b.lines[p.line].food
+	if f == nil {
+		return false
+	}
+	switch f.Animal {
+	case larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish:
+		return true
+	}
+	return false
+}
+
+// justMeasured tells whether a bare name means what the action before measured off a line, of which the rest is asked for later:
+// "sprinkle over 2 tbsp of the oil and rub the oil in".
+func (b *bindings) justMeasured(n noun, p portion, held *thing, left float64) bool {
+	if left <= 0 || left >= 1 || n.rest || n.share > 0 || n.amount[1] > 0 || n.little || !n.pointed || held != b.focus || b.last == nil || !b.restsMeasured[n.head()] {
+		return false
+	}
+	ref := b.lines[p.line].ref
+	return slices.ContainsFunc(slices.Concat(b.last.To, b.last.With), func(r recipe.Ref) bool { return r.Line != nil && *r.Line == ref && r.Share < 1 })
 }
 
 // allLater tells whether the step goes on with all the ingredients.

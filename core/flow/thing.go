@@ -144,8 +144,8 @@ type bindings struct {
 	goingInto bool
 	// stepNo counts the steps of the method.
 	stepNo int
-	// rests are the words behind "the rest of", in the whole method.
-	rests map[string]bool
+	// rests are the words behind "the rest of", in the whole method, restsMeasured those of which it says how much that is.
+	rests, restsMeasured map[string]bool
 	// used is what the text has called by a word that is not of its line's own name: the
 	// leaves of a cabbage.
 	used map[string]portion

@@ -179,6 +179,8 @@ func (p *plan) decideAlone(i int) {
 			d.drop, d.whys = true, append(d.whys, r.Why)
 		case r.Then == larder.CarrySay && p.strewnOver(i):
 			return
+		case r.Then == larder.CarrySay && p.strewnNowhere(i, r.Does()):
+			d.drop, d.whys = true, append(d.whys, r.Why)
 		case r.Then == larder.CarrySay:
 			d.say, d.whys = r.Does(), append(d.whys, r.Why)
 			return
@@ -195,6 +197,18 @@ func (p *plan) strewnOver(i int) bool {
 	n := &p.graph.Nodes[i]
 	return n.Technique.Family == "assemble" && n.Technique.Closes == larder.ClosesLast && slices.ContainsFunc(n.With, func(line int) bool {
 		return slices.Contains(n.Named, line) && p.stand[line] == nil
+	})
+}
+
+// strewnNowhere tells whether something that would be strewn now is only cut up by an action, and mixed by the next.
+func (p *plan) strewnNowhere(i int, verb string) bool {
+	n := &p.graph.Nodes[i]
+	if !slices.ContainsFunc(p.l.Language().Orders(verb), func(name string) bool { t := p.l.Technique(name); return t != nil && t.Family == "assemble" }) {
+		return false
+	}
+	return n.Technique.Family == "cut" && len(n.Into) == 0 && slices.ContainsFunc(n.Users, func(k int) bool {
+		next := &p.graph.Nodes[k]
+		return next.At == n.At && next.Technique.Family == "mix" && len(next.With)+len(next.Into) > 0
 	})
 }
 

@@ -79,3 +79,18 @@ const (
 	warmsUp   = 120.0
 	slowHours = 180.0
 )
+
+// openedSince tells whether something goes into a pot in which other actions of a path have cooked what lies there in layers: it is
+// not shut in, and what bears less goes in then or later.
+func (p *plan) openedSince(path []int) bool {
+	layered, cooked := false, false
+	for _, i := range path {
+		n := &p.graph.Nodes[i]
+		if cooked && n.Technique.Joins == "yes" && n.Technique.Family == "mix" && len(n.Inputs) > 0 && len(n.Named) > 0 {
+			return true
+		}
+		layered = layered || n.Is("layer")
+		cooked = cooked || layered && p.wetMinutes(i) > 0
+	}
+	return false
+}

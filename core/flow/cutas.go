@@ -1,7 +1,11 @@
 package flow
 
 import (
+	"strings"
+
 	"yembra/core/language"
+	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // cutAs is what a noun means that says how it was cut, of something of which some was cut in this way and some in another:
@@ -56,3 +60,40 @@ func (b *bindings) onlyCut(t *thing) bool {
 
 // shareCut tells whether a thing is some of a line that was cut, and the rest of it in another way.
 func (b *bindings) shareCut(t *thing) bool { return t != nil && t.ofShare && b.onlyCut(t) }
+
+// isFlesh tells whether a line is a piece of an animal, which is coated and coats nothing.
+func (b *bindings) isFlesh(p portion) bool {
+	f := b.lines[p.line].food
+	if f == nil {
+		return false
+	}
+	switch f.Animal {
+	case larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish:
+		return true
+	}
+	return false
+}
+
+// cutOf notes of some of a line that was cut into which shape: it lies there when the rest is cut in another way.
+func (b *bindings) cutOf(made *thing, t *larder.Technique, r *roles) {
+	if t.Family == "cut" && len(r.inputs) == 0 && len(r.portions) == 1 && b.leftOf(r.portions[0]) > 0 {
+		made.ofShare, made.shape = true, r.action.Makes
+	}
+}
+
+// onInHand notes that an action is done to what is in hand, though its words do not say so.
+func (b *bindings) onInHand(a *recipe.Action) {
+	if b.focus != nil && b.open(b.focus) {
+		a.On = b.focus.id
+	}
+}
+
+// makesNothing notes what work without an outcome leaves.
+func (b *bindings) makesNothing(t *larder.Technique, a *recipe.Action) {
+	if t.Name == repeatTechnique {
+		b.onInHand(a) // "continue cooking"
+	}
+	if t.Family == "clean" && onlyNamed(a.To) {
+		b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
+	}
+}

@@ -18,12 +18,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		b.base, b.cleaned = nil, len(b.things) // what was in the pan is out of it
 	}
 	if t.Takes == "none" || t.Takes == "look" && onlyNamed(a.To) {
-		if t.Name == repeatTechnique && b.focus != nil && b.open(b.focus) {
-			a.On = b.focus.id // "continue cooking", of what is in hand
-		}
-		if t.Family == "clean" && onlyNamed(a.To) {
-			b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
-		}
+		b.makesNothing(t, a)
 		return
 	}
 	names := b.calledAfter(c, t, r)
@@ -35,8 +30,8 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		if c.going {
 			b.onlyVessel = "" // "scraping the tin"
 		}
-		if t.Family == "separate" && b.onlyVessel == "" && b.focus != nil && b.open(b.focus) && b.focus.comp == b.comp {
-			a.On = b.focus.id // "drain off any liquid", of what is in hand
+		if t.Family == "separate" && b.onlyVessel == "" && b.focus != nil && b.focus.comp == b.comp {
+			b.onInHand(a) // "drain off any liquid"
 		}
 		return // but "make a stock from the bones", which is there then
 	}
@@ -50,9 +45,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	laid := b.laidBy(t, r, c.going)
 	liquor := len(r.inputs) == 1 && len(r.portions) == 0 && (r.liquor || b.liftedOut(r.inputs[0]))
 	made := b.make(a.ID, r.inputs, r.portions, names...)
-	if t.Family == "cut" && len(r.inputs) == 0 && len(r.portions) == 1 && b.leftOf(r.portions[0]) > 0 {
-		made.ofShare, made.shape = true, a.Makes // it lies there when the rest is cut in another way
-	}
+	b.cutOf(made, t, r)
 	for _, in := range r.inputs {
 		if r.lifted && in.fried {
 			b.fatStays(made, []*thing{in}) // "lift both out and into the beans"

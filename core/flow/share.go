@@ -67,19 +67,6 @@ func (b *bindings) shareOf(n noun, p portion) float64 {
 	return left
 }
 
-// isFlesh tells whether a line is a piece of an animal, which is coated and coats nothing.
-func (b *bindings) isFlesh(p portion) bool {
-	f := b.lines[p.line].food
-	if f == nil {
-		return false
-	}
-	switch f.Animal {
-	case larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish:
-		return true
-	}
-	return false
-}
-
 // justMeasured tells whether a bare name means what the action before measured off a line, of which the rest is asked for later:
 // "sprinkle over 2 tbsp of the oil and rub the oil in".
 func (b *bindings) justMeasured(n noun, p portion, held *thing, left float64) bool {

@@ -203,13 +203,6 @@ func (c *Carrier) prepare(p *plan, i int, s *standIn, prepared map[string]bool) 
 	return added(steps...)
 }
 
-// madeAtOnce tells whether two swaps are prepared as one: they are the same, or go by one name and are prepared in the
-// same words.
-func madeAtOnce(a, b *larder.Swap) bool {
-	return a == b || a != nil && b != nil && a.Short == b.Short && len(a.Prepare) > 0 &&
-		slices.EqualFunc(a.Prepare, b.Prepare, func(x, y larder.Preparation) bool { return x.Text == y.Text })
-}
-
 // added makes parts of new steps.
 func added(steps ...swap.Step) []part {
 	var out []part

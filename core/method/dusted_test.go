@@ -15,7 +15,7 @@ func TestWhatWentWithFleshFindsItsPlace(t *testing.T) {
 	reads(t, map[string]carried{
 		"flour of dusting thickens the sauce": {
 			"Stew\nServes 4\n\n600 g braising beef, in chunks\n2 tbsp plain flour\n2 tbsp oil\n1 onion, chopped\n2 carrots\n400 ml vegetable stock\n\nMethod\n1. Toss the beef in the flour. Brown the beef in the oil and set it aside on a plate.\n2. Add the onion and cook for 8 minutes. Return the beef with the carrots and the stock. Bring to the boil, cover and simmer for 2 hours.",
-			map[string]string{line("0"): mushrooms}, []string{"Stir the plain flour smooth with a little of the vegetable stock"}, []string{"Toss the flour"},
+			map[string]string{line("0"): "mushroom-chestnut-braise"}, []string{"Stir the plain flour smooth with a little of the vegetable stock"}, []string{"Toss the flour"},
 		},
 		"what is named behind a particle stays": {
 			"Soup\nServes 4\n\n1 kg small fish\n1 onion\n500 g salmon fillet\n4 potatoes\n\nMethod\n1. Put the small fish in a pot with the onion, cover with 2 litres of water and simmer for 40 minutes. Strain the broth and throw everything in the sieve away.\n2. Put in the potatoes and cook for 12 minutes. Slip in the salmon and simmer for 7 minutes.",

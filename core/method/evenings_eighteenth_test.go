@@ -15,7 +15,7 @@ func TestCardsOfTheClubsDishesInOtherWords(t *testing.T) {
 			"doro-wat-feast", []string{"let them sit while you cook the onions.", "Add the black-salt tofu to the stew"}, []string{"peel", "score"},
 		},
 		"the water that fish was poached in is poured on with its bay leaf": {
-			"cullen-skink-leek", []string{"Add the bay leaf, cover with 300ml cold water and bring gently to the boil", "Pour in the cooking liquor and bay leaf", "Discard the bay leaf. Add the cashew milk and half of the smoked palm hearts to the pan, and either mash roughly"}, nil,
+			"cullen-skink-leek", []string{"and cover with about 300ml cold water. Add the bay leaf, and bring gently to the boil", "Pour in the cooking liquor and bay leaf", "Discard the bay leaf. Add the cashew milk and half of the smoked palm hearts to the pan, and either mash roughly"}, nil,
 		},
 		"pieces are of the dough, and a yolk slipped into a hollow stays runny": {
 			"khachapuri-adjaruli", []string{"Roll each piece out to an oval", "Spoon a fifth of the mixture along each long edge", "Fill the boats with the remaining mixture", "slip in the yellow lentil cream"}, []string{"chickpea"},

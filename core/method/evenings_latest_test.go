@@ -14,8 +14,8 @@ func TestLatestCardsOfAnEvening(t *testing.T) {
 		"a fat fetched for others besides its own is more of it": {
 			"jagerschnitzel", []string{"Heat the olive oil in a large frying pan", "Heat a little more olive oil, add the onion"}, nil,
 		},
-		"half of a fat of which nobody takes the rest is all": {
-			"beef-stew-with-herb-dumplings", []string{"Heat the oil in a flameproof casserole."}, []string{"half of the oil"},
+		"half of a fat browns what stands for beef, in the pot it was for": {
+			"beef-stew-with-herb-dumplings", []string{"Toss the mushrooms and tempeh in the flour with plenty of seasoning. Heat half of the oil in a flameproof casserole and brown the mushrooms and tempeh in batches. Lift out onto a plate."}, []string{"Sear the mushroom"},
 		},
 		"a cube of two, its rest, and what is said of an onion": {
 			"nigerian-beef-stew", []string{"Place one of the onions, chopped, half of the mushroom stock powder"}, []string{"the beef"},
@@ -113,5 +113,5 @@ func TestWhatGoesInInPlaceOfWhatWasCut(t *testing.T) {
 	card, _ = wholeCard(t, "Soup\nServes 4\n\n800 g beef brisket\n2 onions, halved\n2 litres water\n1 tsp salt\n\nMethod\n1. Char the onions under a hot grill until black.\n2. Put the beef in a pot with the onions. Pour in the water and simmer for 2 hours.\n3. Lift out the beef. Chop the onions and stir them in.", swap.WholeFood)
 	require.Contains(t, card, "Pour in the water and simmer in a pot for 40 minutes.")
 	card, _ = wholeCard(t, "Soup\nServes 4\n\n4 tbsp olive oil\n1 onion, chopped\n500 g potatoes, diced\n1 litre water\n150 g chorizo, sliced\n\nMethod\n1. Sweat the onion in half the oil until soft. Add the potatoes and water and simmer for 20 minutes.\n2. Fry the chorizo in the remaining oil until crisp.\n3. Ladle the soup into bowls and top with the chorizo.", swap.WholeFood)
-	require.Contains(t, card, "Sweat the onion in the olive oil until soft.")
+	require.Contains(t, card, "Fry the smoky bean sausage in the remaining oil until crisp.")
 }

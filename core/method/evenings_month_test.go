@@ -23,8 +23,8 @@ func TestCardsOfAMonth(t *testing.T) {
 		"salt of what soaked is little, and white sauces get nothing red": {
 			"bacalhau-com-natas", []string{"Taste, and add the salt.\nOnce the pot is off the boil, loosen the miso with a ladle of the liquid and stir it in.\nMix half of the sauce"}, []string{"dried tomato"},
 		},
-		"what stands for a cut is named where the words turn it, and never returns where it stayed": {
-			"lamb-shanks-rosemary", []string{"turning the mushrooms and tempeh halfway through"}, []string{"shanks", "Return", "lentil loaf"},
+		"what stands for a cut is named where the words turn it": {
+			"lamb-shanks-rosemary", []string{"Return the mushrooms and tempeh, cover with a lid", "turning the mushrooms and tempeh halfway through"}, []string{"shanks", "lentil loaf"},
 		},
 		"what is shredded out of a broth goes in after it, and the broth cools in nothing": {
 			"enchiladas-verdes-soft", []string{"in a pan for 20 minutes. Leave to cool. Reserve the broth."}, []string{"Put the torn mushrooms in a pan"},
@@ -38,14 +38,14 @@ func TestCardsOfAMonth(t *testing.T) {
 		"what is kept back for later is lifted out where the dish fries it": {
 			"rosti-bacon-raclette", []string{"fry the smoked tofu in a heavy frying pan until crisp. Lift out half of it and keep for the top", "sprinkle with the smoked tofu"}, nil,
 		},
-		"the pan of work that goes is said with what goes into it first": {
-			"chicken-in-riesling", []string{"Put the oil and the shallots in a large casserole and fry"}, []string{"Add the oil and the shallots"},
+		"each half of a fat goes where it was to go": {
+			"chicken-in-riesling", []string{"Heat half of the oil in a large casserole and fry the smoked tofu", "Add the rest of the oil and the shallots and fry"}, nil,
 		},
 		"a hot measure is said once, and so is each sign": {
 			"mafe-of-beef", []string{"a ladleful of the hot dark mushroom stock until", "until the vegetables are tender and the oil rises to the top."}, []string{"stockthe", "top and the oil"},
 		},
-		"a casserole said with browning that goes is where the oil is heated": {
-			"beef-stout-pie-puff", []string{"Heat the vegetable oil in a casserole and fry the onions"}, nil,
+		"what is browned is taken out, and goes in late": {
+			"beef-stout-pie-puff", []string{"Heat 2 tablespoons of the oil in a casserole and brown the mushrooms and tempeh in three batches. Transfer to a plate.", "for 90 minutes, add the mushrooms and tempeh"}, nil,
 		},
 		"salt that no list has goes into the pot it was for": {
 			"borscht-with-ribs", []string{"Bring the water, the bay leaves and a tablespoon of salt in a large pan to the boil"}, nil,

@@ -71,7 +71,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"ham-croquettes", []string{"Stir in the nutritional yeast.\nSpread the mixture in a shallow dish"}, []string{"Sprinkle the dish"},
 		},
 		"what is prepared for a step that names nothing comes before the pan is hot": {
-			"chicken-escabeche", []string{"nutritional yeast.\n# \n", "Heat the oil in a wide casserole.", "Add the butter beans and mushrooms, cover and simmer for 20 minutes."}, []string{"it is tender"},
+			"chicken-escabeche", []string{"mix in the butter beans and nutritional yeast.", "Heat the oil in a wide casserole.", "Add the butter beans and mushrooms, cover and simmer for 20 minutes."}, []string{"it is tender"},
 		},
 		"a paste does not fry, and all of it goes in where the rest did": {
 			"hachis-parmentier", []string{"mash with the soy drink and the cashew paste", "cook the onions gently"}, []string{"50 g of the cashew", "third of the cashew"},
@@ -119,7 +119,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"greek-lamb-and-orzo-bake", []string{"Bake, uncovered, for 25 minutes, stirring halfway."}, []string{"45 minutes"},
 		},
 		"the oil of a sausage is no oil of the list": {
-			"baked-cod-with-chorizo-and-white-beans", []string{"Heat a little of the olive oil in a large ovenproof pan, add the smoky bean sausage and the onion and cook in the olive oil for 6 minutes"}, []string{"cook in the red onion"},
+			"baked-cod-with-chorizo-and-white-beans", []string{"Heat a little of the olive oil and fry the smoky bean sausage in a large ovenproof pan, about 4 minutes. Add the onion and cook in the olive oil for 6 minutes"}, []string{"cook in the red onion"},
 		},
 		"eggs poured in and stirred are scrambled": {
 			"hungarian-mushroom-and-sausage-lecso", []string{"Pour in the crumbled tofu and stir over a low heat."}, []string{"flax", "just set"},

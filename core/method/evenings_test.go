@@ -109,7 +109,7 @@ func TestCardsOfAnEvening(t *testing.T) {
 			recipeCalled(t, "duck-pancakes"), "Roast for 30 minutes. Turn up to 220C for the last 15 minutes.\n", "skin.\nLift",
 		},
 		"the oil stays in the pan when sausages are taken out": {
-			recipeCalled(t, "sausage-lentil-stew"), "Heat the oil in a large pan.\nAdd the onion", "vegetable oil",
+			recipeCalled(t, "sausage-lentil-stew"), "Heat the oil in a large pan and brown the smoky bean sausage on all sides, about 8 minutes. Remove.\nAdd the onion", "vegetable oil",
 		},
 		"sauces of which one is none any more are named": {
 			recipeCalled(t, "thai-basil-pork"), "Stir in the thick shiitake sauce, the seaweed seasoning, the dark soy sauce, sugar", "the sauces",

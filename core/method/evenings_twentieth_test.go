@@ -35,7 +35,7 @@ func TestCardsOfAFurtherEvening(t *testing.T) {
 			"sauerbraten", []string{"let it cool.\n", "Strain the marinade, keeping the vegetables"}, []string{"Cover.\nStrain", "Strain the red wine"},
 		},
 		"a condition of flesh that is gone goes with it": {
-			"avgolemono-chicken", []string{"Strain the broth."}, []string{"ool enough to handle"},
+			"avgolemono-chicken", []string{"Strain the broth and return it to the pot."}, []string{"ool enough to handle"},
 		},
 		"yolks that are stirred with cream into a sauce of flour are no batter": {
 			"blanquette-veau", []string{"Mix the soy and starch cream with the sunflower cream and stir into the sauce off the heat"}, []string{"chickpea"},

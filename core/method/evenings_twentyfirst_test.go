@@ -39,8 +39,8 @@ func TestCardsOfAnEveningAfter(t *testing.T) {
 		"raw mushrooms are no bird in the oven, and what fills a baked bun need not bind": {
 			"hoisin-bao", []string{"Roast on a rack at 170C for 30 minutes, until crisp. Let them rest.", "Open the buns, fill them with oyster mushrooms"}, []string{"1 hour 30", "finely chop"},
 		},
-		"the rest of a fat is all of it, and is put in once": {
-			"hachee", []string{"Put the oil in a heavy pan, add the onions with the salt and let them go soft and golden over a gentle heat"}, []string{"foam", "half of the oil"},
+		"half of a fat foams in its pan, and the rest goes in after": {
+			"hachee", []string{"Let half of the oil foam in a heavy pan and brown the mushrooms and tempeh all over, then scoop them out", "Put the rest of the oil in the pan, add the onions"}, []string{"Sear the mushroom"},
 		},
 		"vegetables are stewed in oil, and in no nut paste": {
 			"hachee", []string{"stew the cabbage with the apple, the oil, the sugar"}, []string{"cashew"},

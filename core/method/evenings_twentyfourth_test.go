@@ -24,8 +24,8 @@ func TestCardsOfALastNovemberWeek(t *testing.T) {
 		"nothing is stirred into a tin under its lid, and eight of ten are four fifths": {
 			"bacon-egg-pie", []string{"Stir in the nutritional yeast.\nCool slightly, then scatter over the pastry base", "Put four fifths of the tofu custard over the filling"}, []string{"three quarters"},
 		},
-		"salt by the spoon comes along, and a pot from which only herbs are fished takes more": {
-			"sancocho", []string{"the ground cumin and 2 teaspoons of salt in a big pot", "thickened a little.\nStir in the nutritional yeast."}, nil,
+		"salt by the spoon comes along": {
+			"sancocho", []string{"the ground cumin and 2 teaspoons of salt in a big pot"}, nil,
 		},
 		"a border stays as far in as it was, and a cheese that is beaten is smooth": {
 			"asparagus-prosciutto-tart", []string{"Score a border 2cm in from the edge", "Beat the tofu curd with"}, []string{"brined tofu"},
@@ -66,8 +66,8 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 		"mince is no order where the list has some": {
 			"pastel-de-carne", []string{"and lentil mince, and fry, breaking it up, until golden"}, nil,
 		},
-		"leeks are sweated in oil, and milk goes into the pan that was for the fish": {
-			"haddock-sweetcorn-chowder", []string{"Put the soy drink in a wide pan and add the bay leaf. Bring just to a simmer", "heat the oil and sweat the leek for 5 minutes with a pinch of salt"}, []string{"almond butter"},
+		"leeks are sweated in oil, and what stands for smoked fish lies in its milk": {
+			"haddock-sweetcorn-chowder", []string{"Lay the smoked palm hearts in a wide pan, pour over the soy drink and add the bay leaf. Bring just to a simmer", "heat the oil and sweat the leek for 5 minutes with a pinch of salt"}, []string{"almond butter"},
 		},
 		"what is simmered and then fried crisp is no stew, and a sign has its verb": {
 			"ayam-penyet", []string{"until the liquid is almost gone", "Fry the mushrooms and tempeh two pieces at a time", "give them a whack with a pestle"}, []string{"butter beans"},

@@ -20,7 +20,7 @@ func TestCardsOfAnAutumn(t *testing.T) {
 			"fennel-sausage-gratin", []string{"until well browned.\nWork the miso in.\nSpread the fennel"}, []string{"golden.\nWork the miso in"},
 		},
 		"a cup of what runs is no cup of what is grated": {
-			"enchilada-casserole", []string{"half of the remaining sauce and half of the cashew melt"}, []string{"1 cup of the cashew"},
+			"enchilada-casserole", []string{"half of the remaining sauce and half of the potato fondue"}, []string{"1 cup of the potato"},
 		},
 		"slices that are beaten are rolled, and what stands for them is not beaten": {
 			"zrazy", []string{"Salt and pepper the double tofu skin and spread with the mustard", "roll up tightly and fasten"}, []string{"Beat the"},
@@ -38,7 +38,7 @@ func TestCardsOfAnAutumn(t *testing.T) {
 			"gaeng-jued", []string{"pepper and two fifths of the seaweed seasoning", "Season with the rest of the seaweed seasoning"}, []string{"tablespoon of seaweed"},
 		},
 		"what a sausage has given off goes with it, and a mash is of the potatoes": {
-			"bramborovy-gulas", []string{"Add the bean sausage to the pot."}, []string{"they have released", "both sides", "lentil mince"},
+			"bramborovy-gulas", []string{"In a dry frying pan brown the bean sausage on both sides and add it to the pot."}, []string{"they have released", "lentil mince"},
 		},
 		"what was sliced before is laid on by its name": {
 			"beef-grape-salad", []string{"Arrange the mushroom slices on top, spoon over"}, []string{"Arrange on top"},

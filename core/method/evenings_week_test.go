@@ -5,11 +5,11 @@ import "testing"
 // What went wrong on the cards of a week, each with what the rules that mended it now give.
 func TestCardsOfAWeek(t *testing.T) {
 	holdEvenings(t, map[string]evening{
-		"the rest of an oil is all of it where the half browned what is gone": {
-			"beef-and-barley-soup", []string{"Add the sunflower oil to a large, heavy pot with the onions"}, []string{"Heat half", "remaining"},
+		"half of an oil browns what stands for beef, and the rest goes in after": {
+			"beef-and-barley-soup", []string{"Heat half the oil in a large, heavy pot over a high heat. Season the mushrooms and tempeh and brown them in two batches", "Add the remaining oil to the pot with the onions"}, []string{"Sear the mushroom"},
 		},
-		"nothing is stirred into what sets in the pan": {
-			"tortilla-with-chorizo", []string{"leave to stand for 10 minutes.\nStir in the nutritional yeast.\nHeat 1 tablespoon"}, []string{"almost set.\nStir"},
+		"what is fried in a pan that goes back to the heat is fried there": {
+			"tortilla-with-chorizo", []string{"Return the pan to the heat and fry the smoky bean sausage and pepper for 5 minutes. Add to the potatoes."}, []string{"almost set.\nStir"},
 		},
 		"nothing is broken up that is not there yet": {
 			"gemista", []string{"Add the garlic. Stir in the rice"}, []string{"breaking"},
@@ -29,8 +29,8 @@ func TestCardsOfAWeek(t *testing.T) {
 		"what fried before, and is strewn with flour, wants no more fat": {
 			"lancashire-hotpot", []string{"cook for a couple of minutes, pour in"}, nil,
 		},
-		"a powder is cooked with what simmers in its own juice": {
-			"spaghetti-tuna-anchovies", []string{"back of a spoon.\nGrind the dried shiitake to powder and stir it in.\nPut in the palm heart flakes"}, nil,
+		"flakes of tuna go into what simmers in its own juice": {
+			"spaghetti-tuna-anchovies", []string{"back of a spoon.\nPut in the palm heart flakes"}, nil,
 		},
 		"what a sentence only announces takes nothing": {
 			"chocolate-caramel-pots", []string{"stir in the cashew paste, then the cashew cream", "Beat in the yellow silken tofu"}, []string{"chickpea"},

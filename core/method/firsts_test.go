@@ -51,7 +51,7 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 		},
 		"two pieces of flesh in one list": {
 			"Sour soup\nServes 6\n\n300 g smoked bacon rib\n400 g sausage\n1 litre water\n1 onion\n100 ml sour rye starter\n\nMethod\n1. Put the rib in a pot with the water and onion and simmer for 1 hour. Add the sausage and cook for 20 minutes.\n2. Lift out the sausage, the rib and the onion. Cut the sausage into slices and pull the meat from the bones.\n3. Stir the starter into the broth and simmer for 10 minutes.\n4. Return the sausage and the meat and serve.",
-			"Add the bean sausage and the smoky shiitake", "Lift out the smoky",
+			"Add the smoky bean sausage and the smoky shiitake", "Lift out the smoky",
 		},
 		"what goes back into a reduced sauce simmers in it": {
 			"Pepper stew\nServes 6\n\n1.5 kg beef shin, in chunks\n10 garlic cloves\n750 ml red wine\n\nMethod\n1. Put the beef into a casserole with the garlic and pour over the wine. Bring to the boil, skim off any scum, then cover and bake at 150C for 4 hours.\n2. Lift out the meat and boil the sauce hard for 10 minutes. Return the meat and serve.",
@@ -123,7 +123,7 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 		},
 		"flakes are put into a dish once": {
 			recipeCalled(t, "fish-pie"),
-			"Put the smoked palm hearts and the seaweed mushrooms into a large ovenproof dish", "and put the",
+			"Lift the smoked palm hearts out with a slotted spoon, add the seaweed mushrooms and put them into a large ovenproof dish", "them them",
 		},
 		"a batter round pieces bakes its time": {
 			"Toad\nServes 4\n\n8 pork sausages\n1 tbsp beef dripping\n140 g plain flour\n4 eggs\n200 ml milk\n\nMethod\n1. Whisk the flour and eggs, then whisk in the milk. Put the sausages and dripping in a roasting tin and cook at 220C for 12 minutes, until the sausages are starting to brown and the fat is smoking hot. Pour the batter around the sausages and bake for 30 minutes, until risen and crisp.",
@@ -147,7 +147,7 @@ func TestWhatGoesOnGoesOnWhole(t *testing.T) {
 		},
 		"a broth is not boiled until flesh is tender": {
 			recipeCalled(t, "pork-belly-ramen"),
-			"cover and simmer for 20 minutes", "until very tender",
+			"add the mushrooms and tempeh, cover and simmer for 30 minutes", "until very tender",
 		},
 		"a sauce that thickens has its cream in it": {
 			"Gravy\nServes 4\n\n300 g beef mince\n40 g butter\n1 tbsp plain flour\n300 ml vegetable stock\n100 ml double cream\n\nMethod\n1. Roll the mince into balls. Fry in half the butter for 8 minutes and keep warm. Add the rest of the butter to the pan and stir in the flour. Whisk in the stock and simmer for 3 minutes. Stir in the cream and bubble until thick. Return the meatballs to the gravy.",

@@ -133,7 +133,7 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 		},
 		"the pot that is the same, of work that goes": {
 			"Stew\nServes 6\n\n900 g braising beef\n3 tbsp beef dripping\n2 onions\n500 ml stout\n\nMethod\n1. Heat the dripping in a deep casserole and brown the beef; lift it out.\n2. Soften the onions in the same casserole for 10 minutes. Return the beef, pour in the stout and simmer for 2 hours.",
-			map[string]string{line("0"): "mushroom-chunks-braise", line("1"): "spoon-of-oil"}, []string{"Heat the oil in a deep casserole.\nSoften the onions in the same casserole"}, nil,
+			map[string]string{line("0"): "mushroom-chestnut-braise", line("1"): "spoon-of-oil"}, []string{"Heat the oil in a deep casserole.\nSoften the onions in the same casserole"}, nil,
 		},
 		"a pot in a slow oven takes its time": {
 			"Pie\nServes 6\n\n900 g braising beef\n2 tbsp plain flour\n3 carrots\n500 ml stout\n375 g puff pastry\n\nMethod\n1. Dust the beef in the flour. Soften the carrots in a casserole for 10 minutes. Add the beef, pour over the stout and bring to a simmer. Cover and cook at 150C for 2 1/2 hours, until the beef can be cut with a spoon.\n2. Tip into a dish, lay the pastry over and bake at 200C for 35 minutes.",

@@ -20,7 +20,7 @@ func TestWhatWasForFleshGoesOn(t *testing.T) {
 		},
 		"no word that joins is left at an end": {
 			"Stew\nServes 4\n\n800 g beef, cubed\n2 tbsp oil\n2 carrots, sliced\n500 ml vegetable stock\n\nMethod\n1. Add the oil to the pot and, in batches, brown the beef. Take it out.\n2. Brown the carrots in the same fat. Pour in the stock, add the beef and simmer for 2 hours.",
-			map[string]string{line("0"): chunks}, nil, []string{" and.", " and,"},
+			map[string]string{line("0"): "mushroom-chestnut-braise"}, nil, []string{" and.", " and,"},
 		},
 		"the meat of a stew is not its stock": {
 			"Stew\nServes 4\n\n800 g beef, cubed\n400 ml beef stock\n2 carrots, sliced\n200 g mushrooms, sliced\n200 g bacon, diced\n\nMethod\n1. Simmer the beef and bacon with the carrots in the stock for 2 hours. Strain off the sauce and boil it down.\n2. Fry the mushrooms. Return the sauce to the meat with the mushrooms and simmer for 5 minutes.",

@@ -130,3 +130,10 @@ func (w *writer) cutAlready(n *node, lines []int, at int) bool {
 		return s == nil || !s.flesh() || !w.notDone(s, at) || s.enters == at && !w.namedAfter(s, at)
 	})
 }
+
+// madeAtOnce tells whether two swaps are prepared as one: they are the same, or go by one name and are prepared in the
+// same words.
+func madeAtOnce(a, b *larder.Swap) bool {
+	return a == b || a != nil && b != nil && a.Short == b.Short && len(a.Prepare) > 0 &&
+		slices.EqualFunc(a.Prepare, b.Prepare, func(x, y larder.Preparation) bool { return x.Text == y.Text })
+}

@@ -56,21 +56,6 @@ func (p *plan) keepsAll(i int) bool {
 	return p.deeds[i-1].drop && before.At == n.At && before.Is("drain") && slices.Contains(before.Inputs, n.Inputs[0])
 }
 
-// isBack tells whether an action returns a line to where it went in by itself: what lay with
-// the meat is in the pot already, unless it was poured out of it since.
-func (p *plan) isBack(line, i int) bool {
-	at, came := p.arrives[line]
-	if !came || at >= i || !p.graph.Nodes[i].Is("return") || slices.Contains(p.graph.Nodes[i].Named, line) {
-		return false
-	}
-	for k := at; k < i; k++ {
-		if n := &p.graph.Nodes[k]; n.Is("strain") && !p.deeds[k].drop && n.Reaches(line) {
-			return false
-		}
-	}
-	return true
-}
-
 // intoNothing tells whether things are put into flesh that is not there: "push the garlic
 // into the beef".
 func (p *plan) intoNothing(i int) bool {

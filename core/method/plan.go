@@ -77,8 +77,7 @@ type deed struct {
 	// finish are what stands for the fat of this frying and cannot fry: it is stirred
 	// in when the frying is done.
 	finish []*standIn
-	// water is the action whose water from the tap is poured in here, as its own work is not done; -1 for none.
-	water int
+	water  int // the action whose water from the tap is poured in here, as its own work is not done; -1 for none
 	// boil are minutes that what goes in here still wants in the liquid.
 	boil float64
 	// braises are minutes that what goes back in here takes to be one with its sauce.
@@ -139,6 +138,7 @@ func (p *plan) decideAll() {
 			d.say = p.c.words().HeatFat
 		}
 		p.fillsPot(i)
+		p.staysIn(i)
 	}
 }
 

@@ -12,7 +12,7 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 		},
 		"a leaf of bay makes no broth": {
 			"Soup\nServes 4\n\n500 g smoked haddock\n1 bay leaf\n2 potatoes, diced\n1 tbsp oil\n\nMethod\n1. Put the fish in a pan with the bay leaf and 300 ml water. Bring to the boil, then simmer for 4 minutes. Lift out the fish, and set aside the cooking water.\n2. Fry the potatoes in the oil for 5 minutes. Pour in the cooking water and simmer for 15 minutes. Flake in the fish.",
-			map[string]string{line("0"): "smoked-mushroom-palm"}, []string{"Pour in the vegetable stock", "300 ml vegetable stock"}, []string{"bay leaf"},
+			map[string]string{line("0"): "smoked-tofu-flakes"}, []string{"Pour in the vegetable stock", "300 ml vegetable stock"}, []string{"bay leaf"},
 		},
 		"another stock, though something else was cooked since": {
 			"Tacos\nServes 4\n\n800 g chicken thighs\n1 white onion, sliced\n2 tbsp oil\n400 g tomatoes\n\nMethod\n1. Simmer the chicken in salted water to cover, 20 minutes. Pull out the chicken, shred, and save a cup of the broth.\n2. Heat the oil and cook the onion til soft. Blend it with the tomatoes and the reserved broth. Add the shredded chicken and warm through.",
@@ -64,7 +64,7 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 		},
 		"a pan is wiped for nothing": {
 			"Salad\nServes 4\n\n250 g black pudding, sliced\n2 apples\n30 ml oil\n30 g walnuts\n\nMethod\n1. Fry the apples in half the oil.\n2. Wipe out the pan, heat the rest of the oil and fry the black pudding for 3 minutes.\n3. Arrange the apples, the pudding and the walnuts on plates.",
-			map[string]string{line("0"): "smoky-bean-sausage"}, nil, []string{"Wipe"},
+			map[string]string{line("0"): "chestnut-paprika-sausage"}, nil, []string{"Wipe"},
 		},
 		"what lies on a cake of batter is turned with it": {
 			"Okonomiyaki\nMakes 2\n\n100 g flour\n100 ml water\n300 g cabbage, shredded\n6 slices pork belly\n1 tbsp oil\n\nMethod\n1. Whisk the flour with the water and fold in the cabbage. Heat the oil in a pan and pour in the batter. Lay the pork on top. Cook for 5 minutes, turn, and cook for 5 minutes with a lid on.",

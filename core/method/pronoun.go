@@ -70,22 +70,6 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	return out, true
 }
 
-// otherNumber tells whether the one stand-in that a clause worked on is one where a pronoun says several: "beat the yolks with
-// the lemon juice and stir them in", "sear the beef and lift it out". Of several that are mixed, "it" may be what they come to.
-func (w *writer) otherNumber(b *clause, noun recipe.Noun) bool {
-	words := w.c.words()
-	said := strings.ToLower(w.slice(noun.From, noun.Upto))
-	if b.node < 0 || len(w.graph.Nodes[b.node].Into) > 0 || w.graph.Nodes[b.node].Action.Makes != "" {
-		return false // "spread the cream over the patties and tuck them into the bread"
-	}
-	if len(b.objects) != 1 || b.objects[0].stand == nil {
-		return false
-	}
-	n := &w.graph.Nodes[b.node]
-	itself := n.Is("season") || n.Technique.Family == "coat" || n.Technique.Family == "clean" || n.Technique.Heat != "" && n.Technique.Family != "wet heat"
-	return said == words.Them && !b.objects[0].plural || said == words.It && b.objects[0].plural && b.objects[0].stand.flesh() && itself
-}
-
 // besidesFat leaves out of several lines the fat that only fried the others: "fry the eggs in the oil and serve one on each
 // plate".
 func (w *writer) besidesFat(lines []int) []int {

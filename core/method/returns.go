@@ -107,6 +107,13 @@ func (p *plan) neverLeft(i int) bool {
 	return false
 }
 
+// staysIn leaves in its pot what would be lifted out of it for nothing.
+func (p *plan) staysIn(i int) {
+	if back := p.liftedForNothing(i); back >= 0 {
+		p.deeds[i].drop, p.deeds[back].drop = true, true
+	}
+}
+
 // liftedForNothing finds the action that returns to a pot what stands for flesh and is lifted out of it, where nothing is done to
 // it between and nothing else in the pot: "lift out the fish, flake it and return it to the pan"; -1 where there is none.
 func (p *plan) liftedForNothing(i int) int {
@@ -226,4 +233,19 @@ func (w *writer) lost(noun recipe.Noun) bool {
 		}
 	}
 	return false
+}
+
+// isBack tells whether an action returns a line to where it went in by itself: what lay with
+// the meat is in the pot already, unless it was poured out of it since.
+func (p *plan) isBack(line, i int) bool {
+	at, came := p.arrives[line]
+	if !came || at >= i || !p.graph.Nodes[i].Is("return") || slices.Contains(p.graph.Nodes[i].Named, line) {
+		return false
+	}
+	for k := at; k < i; k++ {
+		if n := &p.graph.Nodes[k]; n.Is("strain") && !p.deeds[k].drop && n.Reaches(line) {
+			return false
+		}
+	}
+	return true
 }

@@ -177,3 +177,21 @@ func TestTheCooksOrderHoldsBetweenParts(t *testing.T) {
 	require.Less(t, strings.Index(said, "Chill"), strings.Index(said, "with the onion"), "the cook wants it so:\n%s", said)
 	require.Less(t, strings.Index(said, "Knead"), strings.Index(said, "Chill"), said)
 }
+
+// What the list had cut is cut where what stands for it is made whole, in the list's words.
+func TestWhatIsMadeWholeIsCutAsTheListHadIt(t *testing.T) {
+	soup := "Soup\nServes 4\n\n1 kg potatoes\n1 litre water\n4 Frankfurter sausages, sliced\n\nMethod\n1. Boil the potatoes in the water for 20 minutes and mash them.\n2. Slice the sausages and warm them through in the soup for 5 minutes."
+	sausage := map[string]string{line("2"): "bean-fennel-sausage"}
+	require.Equal(t, 1, strings.Count(cardOf(t, soup, sausage), "Slice the bean sausage"), "once, where the method cuts it")
+	for cut, want := range map[string]string{
+		"":                             "a crust has formed all round.\n",
+		", sliced":                     "all round. Slice the bean sausage.\n",
+		", thickly sliced":             "all round. Slice the bean sausage thickly.\n",
+		", cut into 2 cm chunks":       "all round. Cut the bean sausage into 2 cm chunks.\n",
+		", skinned and thickly sliced": "all round. Slice the bean sausage thickly.\n",
+		", diced":                      "all round. Slice the bean sausage.\n",
+	} {
+		text := strings.NewReplacer("4 Frankfurter sausages, sliced", "4 Frankfurter sausages"+cut, "Slice the sausages and warm them", "Warm the sausages").Replace(soup)
+		require.Contains(t, cardOf(t, text, sausage), want, cut)
+	}
+}

@@ -130,7 +130,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 		},
 		"the milk of a poaching is warmed, and kept as much as is said": {
 			"Cakes\nServes 4\n\n350 g smoked haddock\n300 ml milk\n1 bay leaf\n450 g potatoes\n\nMethod\n1. Put the haddock in a pan with the milk and bay leaf, bring to a simmer and poach for 6 minutes. Lift out the fish and flake it. Keep 3 tbsp of the milk.\n2. Boil the potatoes and mash them with the reserved milk. Fold through the flaked fish.",
-			map[string]string{line("0"): "smoked-mushroom-palm", line("1"): "soy-drink-for-milk"}, []string{"Bring the soy drink in a pan to a simmer with the bay leaf and warm for 6 minutes", "Keep 3 tbsp of the soy drink", "with the reserved soy drink"}, []string{"poach"},
+			map[string]string{line("0"): "smoked-tofu-flakes", line("1"): "soy-drink-for-milk"}, []string{"Bring the soy drink in a pan to a simmer with the bay leaf and warm for 6 minutes", "Keep 3 tbsp of the soy drink", "with the reserved soy drink"}, []string{"poach"},
 		},
 		"the fat of a tin gets hot for its batter": {
 			"Toad\nServes 4\n\n8 pork sausages\n1 tbsp oil\n140 g flour\n300 ml milk\n\nMethod\n1. Put the sausages and oil in a roasting tin and cook for 15 minutes.\n2. Whisk the flour with the milk. Pour the batter around them and bake for 25 minutes.",

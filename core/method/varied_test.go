@@ -104,7 +104,7 @@ func TestALiquidFromTheTapStaysWithWhatIsPutIntoIt(t *testing.T) {
 }
 
 func TestThePotOfWorkThatGoesIsSaid(t *testing.T) {
-	got := written(t, "Tagine\n\n1 kg lamb shoulder, cubed\n1 onion\n3 tbsp olive oil\n1 l stock\n\nMethod\n1. Heat the oil in a heavy casserole. Sear the lamb in batches, removing each as it browns. Fry the onion in the same pan until soft, return the lamb, add the stock and simmer for 90 minutes.", map[string]string{line("0"): "mushroom-chunks-braise"})
+	got := written(t, "Tagine\n\n1 kg lamb shoulder, cubed\n1 onion\n3 tbsp olive oil\n1 l stock\n\nMethod\n1. Heat the oil in a heavy casserole. Sear the lamb in batches, removing each as it browns. Fry the onion in the same pan until soft, return the lamb, add the stock and simmer for 90 minutes.", map[string]string{line("0"): "mushroom-chestnut-braise"})
 	require.Contains(t, got, "Heat the oil in a heavy casserole. Fry the onion in the same pan")
 }
 
@@ -175,7 +175,7 @@ func TestWhatIsTooLittleIsMadeAsABatch(t *testing.T) {
 }
 
 func TestTheFlourOfGoneMeatThickensWhatIsPoured(t *testing.T) {
-	got := written(t, "Stew\n\n1 kg beef shin, in chunks\n3 tbsp plain flour\n2 tbsp oil\n2 onions\n500 ml stout\n\nMethod\n1. Toss the beef in the flour. Heat the oil in a pot and brown the beef. Set aside. Add the onions and cook for 10 minutes. Return the beef, pour in the stout and simmer for 2 hours.", map[string]string{line("0"): "mushroom-chunks-braise"})
+	got := written(t, "Stew\n\n1 kg beef shin, in chunks\n3 tbsp plain flour\n2 tbsp oil\n2 onions\n500 ml stout\n\nMethod\n1. Toss the beef in the flour. Heat the oil in a pot and brown the beef. Set aside. Add the onions and cook for 10 minutes. Return the beef, pour in the stout and simmer for 2 hours.", map[string]string{line("0"): "mushroom-chestnut-braise"})
 	require.Contains(t, got, "smooth with a little of the stout")
 }
 

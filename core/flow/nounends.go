@@ -224,3 +224,20 @@ func (t *text) describes(i int) bool {
 func (t *text) namesMade(start, i, upto int) bool {
 	return start > 0 && t.is(start-1, t.lang.Articles) && t.words[i-1].low == t.words[i-1].norm && (t.ends(i+1, upto) || t.mark(i+1, ",") || t.conj(i+1) || t.lang.Prepositions[t.low(i+1)] != "")
 }
+
+// saysHow tells whether a word that is a verb as well says how the next of several things is that hang on a "with": "serve with
+// syrup and crisp bacon".
+func (t *text) saysHow(i, next int) bool {
+	if !t.lang.AdjectiveVerbs[t.low(i)] || next != i+1 || next >= len(t.words) || !t.foods(t.words[next].norm) || !t.conj(i-1) && !t.mark(i-1, ",") {
+		return false
+	}
+	for k := i - 2; k > 0 && !t.sentenceEnds(k); k-- {
+		if t.lang.Prepositions[t.low(k)] == "with" {
+			return true
+		}
+		if _, n := t.verb(k, language.Base); n > 0 && t.opensThing(k+n) && !t.foods(t.words[k].norm) && !t.lang.AdjectiveVerbs[t.low(k)] {
+			return false
+		}
+	}
+	return false
+}

@@ -158,8 +158,10 @@ func (t *text) orders(i int, first, cue bool) bool {
 	if t.cutInto(i) > 0 || t.sideways(i) || t.lang.Rests[t.low(i)] && t.lang.Prepositions[t.low(next)] == "of" || !first && n == 1 && next < len(t.words) && t.pair(t.words[i].norm, t.words[next].norm) {
 		return false // "cut side down", "rest of the cheese on top", "the mustard, sour cream"
 	}
-	thing := t.opensThing(next) || n > 1
-	if thing {
+	if !first && t.saysHow(i, next) {
+		return false
+	}
+	if t.opensThing(next) || n > 1 {
 		return true
 	}
 	moves := t.is(next, t.lang.Particles)

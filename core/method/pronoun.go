@@ -275,15 +275,18 @@ func (w *writer) speaksOf(c *clause, lines []int) bool {
 // afterWords is what stands for a thing that only the words name, without its article where a word that says how the thing
 // is stands right before its name: "with warm naan".
 func (w *writer) afterWords(a *recipe.Action, p recipe.Phrase, name, text string) string {
-	lang := w.l.Language()
+	lang, how := w.l.Language(), ""
 	if slices.ContainsFunc(p.Nouns, func(n recipe.Noun) bool {
 		if len(n.Refs) != 1 || n.Refs[0].Named == nil || *n.Refs[0].Named != name || n.Name <= a.From {
 			return false
 		}
 		words := strings.Fields(strings.ToLower(w.slice(a.From, n.Name)))
+		if inner := strings.Fields(w.slice(n.From, n.Name)); len(inner) > 0 && len(words) > 0 {
+			how = words[len(words)-1] + " " // the words for the thing begin with it
+		}
 		return len(words) > 0 && (lang.HeatWords[words[len(words)-1]] || lang.AdjectiveVerbs[words[len(words)-1]])
 	}) {
-		return strings.TrimPrefix(text, w.c.words().The+" ")
+		return how + strings.TrimPrefix(text, w.c.words().The+" ")
 	}
 	return text
 }

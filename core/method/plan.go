@@ -114,9 +114,6 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	p.letIn()
 	p.finishing()
 	p.beforeLids()
-	for i := range p.graph.Nodes {
-		p.zzWhy(i)
-	}
 	p.retime()
 	return p
 }

@@ -20,8 +20,13 @@ func (p *plan) cueGone(n *flow.Node) bool {
 // bareOfGone tells whether a cue that does not say of what it is one can only be that of flesh which is not there: "until
 // very tender", of a broth.
 func (p *plan) bareOfGone(n *flow.Node) bool {
-	if len(p.stand) == 0 || n.Technique.Family != "wet heat" || slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {
-		return sign.Says || !slices.ContainsFunc(larder.Words(sign.Text), func(w string) bool { return p.l.Language().DoneWords[w] })
+	if len(p.stand) == 0 || n.Technique.Family != "wet heat" && !p.braises(n) || slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {
+		said := larder.Words(sign.Text)
+		if sign.Points != "" {
+			said = larder.Words(sign.State)
+			said = said[:min(len(said), 1)] // "until it is soft enough to cut with a spoon"
+		}
+		return sign.Says && sign.Points == "" || !slices.ContainsFunc(said, func(w string) bool { return p.l.Language().DoneWords[w] })
 	}) {
 		return false
 	}

@@ -98,3 +98,14 @@ func (w *writer) inHandAt(i int) int {
 	}
 	return i
 }
+
+// pointsToGone tells whether a remark begins by pointing back to what was said before it, which is not done any more: "brown the
+// beef on all sides; this takes about 15 minutes".
+func (w *writer) pointsToGone(text string, from int, before []*clause) bool {
+	words := larder.Words(text)
+	if len(words) == 0 || len(before) == 0 || !w.l.Language().Pointing[words[0]] && !w.l.Language().Pronouns[words[0]] {
+		return false
+	}
+	last := before[len(before)-1]
+	return last.gone && last.node >= 0 && !strings.ContainsAny(w.slice(last.upto, from), ".!?")
+}

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/language"
@@ -96,4 +97,10 @@ func (b *bindings) makesNothing(t *larder.Technique, a *recipe.Action) {
 	if t.Family == "clean" && onlyNamed(a.To) {
 		b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
 	}
+}
+
+// itsWater tells whether the water is kept in which something boiled, of whose name it goes: "reserve a cup of the pasta water".
+func (b *bindings) itsWater(n noun) bool {
+	return b.tech.Name == reserveTechnique && len(n.words) > 1 && b.r.lang.Loose[n.head()] && b.latest(func(t *thing) bool { return t.heated }) != nil &&
+		!slices.ContainsFunc(b.lines, func(l bound) bool { return len(l.name) > 0 && last(l.name) == n.head() })
 }

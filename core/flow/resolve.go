@@ -56,6 +56,9 @@ func (b *bindings) meaning(n noun) []referent {
 	} else if b.keptLiquor(n) {
 		return b.keeps(n)
 	}
+	if b.itsWater(n) {
+		return []referent{{named: b.words(n)}}
+	}
 	for _, find := range []func(noun) []referent{b.restByUnit, b.soaked, b.counted, b.workedShare} {
 		if found := find(n); len(found) > 0 {
 			return found

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"math"
 	"slices"
 
 	"yembra/core/flow"
@@ -64,8 +65,14 @@ func (p *plan) braiseOn(s *standIn) {
 			return
 		}
 	}
-	if braised {
-		p.deeds[s.enters].braises = meetsSauce
+	if !braised {
+		return
+	}
+	p.deeds[s.enters].braises = meetsSauce
+	for _, o := range p.inOrder() { // what is in the pot already is there so much longer
+		if o.tail > 0 && o.enters < s.enters && at.Reaches(o.node) {
+			o.tail = math.Max(math.Min(o.tail, o.Bears*tolerated+tolerance-meetsSauce), leastTail)
+		}
 	}
 }
 
@@ -112,6 +119,9 @@ func (p *plan) filledIn(at int, lines ...int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[:at], func(n flow.Node) bool {
 		held := func(line int) bool {
 			return slices.Contains(n.Holds, line) && slices.Contains(p.graph.Nodes[at].Holds, line)
+		}
+		if n.Technique.Family == "machine" && len(n.Holds) > leastMixed && slices.ContainsFunc(lines, held) {
+			return true // it is a paste with others
 		}
 		if n.Is("roll-up") && slices.ContainsFunc(lines, func(line int) bool { return held(line) && p.laidOnSheet(&n, line) }) {
 			return true

@@ -43,7 +43,7 @@ func (b *bindings) meaning(n noun) []referent {
 		return nil
 	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && lang.Ingredients[n.head()] && !b.kindOfIngredient(n):
 		return b.whole(n)
-	case b.fatOfFlesh(n), b.ifAny(n):
+	case b.fatOfFlesh(n), b.ifAny(n), b.itsWater(n):
 		return []referent{{named: b.words(n)}}
 	case n.pronoun:
 		return b.pronounOrRest(n)
@@ -55,9 +55,6 @@ func (b *bindings) meaning(n noun) []referent {
 		return b.inVessel(n, vessel)
 	} else if b.keptLiquor(n) {
 		return b.keeps(n)
-	}
-	if b.itsWater(n) {
-		return []referent{{named: b.words(n)}}
 	}
 	for _, find := range []func(noun) []referent{b.restByUnit, b.soaked, b.counted, b.workedShare} {
 		if found := find(n); len(found) > 0 {

@@ -45,15 +45,6 @@ func (p *plan) bareOfGone(n *flow.Node) bool {
 	return flesh
 }
 
-// seasonsPot tells whether a line is so little of its part that it only seasons: ginger and garlic in a broth.
-func (p *plan) seasonsPot(line int) bool {
-	at, all := p.graph.Lines[line], 0.0
-	for i := range p.dish.Components[at.Component].Lines {
-		all += p.dish.Components[at.Component].Lines[i].Mass()
-	}
-	return p.line(line).Mass() < littleOf*all
-}
-
 // littleOf is up to which share of a part a line only seasons it; an estimate.
 const littleOf = 0.03
 

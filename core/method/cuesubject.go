@@ -79,3 +79,12 @@ func (p *plan) ownFatOfGone(n *flow.Node, cue string) bool {
 func beaten(n *flow.Node) bool {
 	return n.Technique.Family != "rest" && n.Technique.Family != "oven" && n.Technique.Family != "dry heat"
 }
+
+// seasonsPot tells whether a line is so little of its part that it only seasons: ginger and garlic in a broth.
+func (p *plan) seasonsPot(line int) bool {
+	at, all := p.graph.Lines[line], 0.0
+	for i := range p.dish.Components[at.Component].Lines {
+		all += p.dish.Components[at.Component].Lines[i].Mass()
+	}
+	return p.line(line).Mass() < littleOf*all
+}

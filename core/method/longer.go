@@ -68,12 +68,26 @@ func (p *plan) braiseOn(s *standIn) {
 	if !braised {
 		return
 	}
-	p.deeds[s.enters].braises = meetsSauce
-	for _, o := range p.inOrder() { // what is in the pot already is there so much longer
-		if o.tail > 0 && o.enters < s.enters && at.Reaches(o.node) {
-			o.tail = math.Max(math.Min(o.tail, o.Bears*tolerated+tolerance-meetsSauce), leastTail)
+	minutes := meetsSauce
+	for _, o := range p.inOrder() {
+		if !o.gone && o.flesh() && o.enters < s.enters && at.Reaches(o.node) {
+			minutes = math.Min(minutes, o.Bears*tolerated+tolerance-p.cookedBy(o, s.enters))
 		}
 	}
+	if minutes = math.Floor(minutes); minutes >= leastTail {
+		p.deeds[s.enters].braises = minutes
+	}
+}
+
+// cookedBy is how long a stand-in has cooked in a liquid by the time of an action.
+func (p *plan) cookedBy(s *standIn, at int) float64 {
+	minutes := s.tail
+	for _, i := range p.path(s.node) {
+		if i < at && !p.deeds[i].drop && (i > s.enters || i == s.enters && s.tail == 0) {
+			minutes += p.wetMinutes(i)
+		}
+	}
+	return minutes
 }
 
 // meetsSauce is how long things simmer in a sauce to take it up; an estimate.

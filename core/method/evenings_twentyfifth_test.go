@@ -53,6 +53,15 @@ func TestCardsOfPlainEvenings(t *testing.T) {
 		"eggs that make pasta creamy are no gel": {
 			"carbonara", []string{"Beat the yellow lentil cream with most of the walnut crumbs", "drain the spaghetti. Tip it into the pan"}, []string{"flax"},
 		},
+		"an omelette that is turned over is of a batter that sets": {
+			"tortilla-espanola-plain", []string{"Beat the mung batter separately, then stir into the potatoes"}, []string{"starch cream"},
+		},
+		"what is squeezed onto skewers holds together": {
+			"lamb-kofta-pitta", []string{"Put the lentil mix, onion, garlic", "squeeze onto metal skewers"}, []string{"lentil mince"},
+		},
+		"a slice lies with its spread side up": {
+			"bread-butter-pudding-plain", []string{"spread-side up"}, []string{"greased-side"},
+		},
 		"what is crisp beside syrup is served": {
 			"banana-pancakes", []string{"Serve in stacks with maple syrup and smoky shiitake."}, []string{"Add the smoky"},
 		},

@@ -121,7 +121,7 @@ func (w *Writing) Portion(share float64) string {
 // done: "a greased dish" for a buttered one.
 func (w *Writing) Otherwise(text string) string {
 	for said, other := range w.DoneWith {
-		if strings.Contains(said, " ") {
+		if strings.ContainsAny(said, " -") {
 			text = strings.ReplaceAll(text, said, other) // "buttered side up", of what is spread with something else
 		}
 	}

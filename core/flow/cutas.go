@@ -101,6 +101,9 @@ func (b *bindings) makesNothing(t *larder.Technique, a *recipe.Action) {
 
 // itsWater tells whether the water is kept in which something boiled, of whose name it goes: "reserve a cup of the pasta water".
 func (b *bindings) itsWater(n noun) bool {
-	return b.tech.Name == reserveTechnique && len(n.words) > 1 && b.r.lang.Loose[n.head()] && b.latest(func(t *thing) bool { return t.heated }) != nil &&
+	if len(n.words) < 2 || b.r.lang.Groups[n.words[len(n.words)-2]] == nil && !b.text.foods(n.words[len(n.words)-2]) {
+		return false // "the cooking water" goes by its work
+	}
+	return b.tech.Name == reserveTechnique && b.r.lang.Loose[n.head()] && b.latest(func(t *thing) bool { return t.heated }) != nil &&
 		!slices.ContainsFunc(b.lines, func(l bound) bool { return len(l.name) > 0 && last(l.name) == n.head() })
 }

@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -68,7 +69,13 @@ func (n *Node) Is(techniques ...string) bool {
 
 // Line finds the number of a line, -1 when there is none.
 func (g *Graph) Line(component, line int) int {
-	return slices.Index(g.Lines, LineAt{component, line})
+	at, found := slices.BinarySearchFunc(g.Lines, LineAt{component, line}, func(a, b LineAt) int {
+		return cmp.Or(cmp.Compare(a.Component, b.Component), cmp.Compare(a.Line, b.Line))
+	})
+	if !found {
+		return -1
+	}
+	return at
 }
 
 // Named is the number of the line that a reference names, -1 for none.

@@ -82,7 +82,7 @@ func othersCalled(a *swap.Adaptation, name, food string) bool {
 func (c *Carrier) calledBySwap(a *swap.Adaptation, component, line int) *larder.Swap {
 	for i := range a.Swaps {
 		x := &a.Swaps[i]
-		if swap.ComponentOf(x.Replaces) == component && slices.Contains(x.Lines, line) {
+		if slices.Contains(x.Lines, line) && swap.ComponentOf(x.Replaces) == component {
 			if s := c.book.Larder().SwapNamed(x.Swap); s != nil && len(s.Prepare) == 0 {
 				return s
 			}

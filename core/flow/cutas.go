@@ -1,12 +1,8 @@
 package flow
 
 import (
-	"slices"
-	"strings"
-
 	"yembra/core/language"
 	"yembra/core/larder"
-	"yembra/core/recipe"
 )
 
 // cutAs is what a noun means that says how it was cut, of something of which some was cut in this way and some in another:
@@ -80,30 +76,4 @@ func (b *bindings) cutOf(made *thing, t *larder.Technique, r *roles) {
 	if t.Family == "cut" && len(r.inputs) == 0 && len(r.portions) == 1 && b.leftOf(r.portions[0]) > 0 {
 		made.ofShare, made.shape = true, r.action.Makes
 	}
-}
-
-// onInHand notes that an action is done to what is in hand, though its words do not say so.
-func (b *bindings) onInHand(a *recipe.Action) {
-	if b.focus != nil && b.open(b.focus) {
-		a.On = b.focus.id
-	}
-}
-
-// makesNothing notes what work without an outcome leaves.
-func (b *bindings) makesNothing(t *larder.Technique, a *recipe.Action) {
-	if t.Name == repeatTechnique {
-		b.onInHand(a) // "continue cooking"
-	}
-	if t.Family == "clean" && onlyNamed(a.To) {
-		b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
-	}
-}
-
-// itsWater tells whether the water is kept in which something boiled, of whose name it goes: "reserve a cup of the pasta water".
-func (b *bindings) itsWater(n noun) bool {
-	if len(n.words) < 2 || b.r.lang.Groups[n.words[len(n.words)-2]] == nil && !b.text.foods(n.words[len(n.words)-2]) {
-		return false // "the cooking water" goes by its work
-	}
-	return b.tech.Name == reserveTechnique && b.r.lang.Loose[n.head()] && b.latest(func(t *thing) bool { return t.heated }) != nil &&
-		!slices.ContainsFunc(b.lines, func(l bound) bool { return len(l.name) > 0 && last(l.name) == n.head() })
 }

@@ -1,5 +1,7 @@
 package flow
 
+import "slices"
+
 // shareMade is the share of a thing that a noun means; it is taken off it once, however many lines of the thing the noun
 // speaks of ("a third of the vegetables").
 func (b *bindings) shareMade(n noun, t *thing) float64 {
@@ -42,4 +44,13 @@ func (b *bindings) listedAs(n noun, in *thing) *thing {
 		}
 	}
 	return nil
+}
+
+// itsWater tells whether the water is kept in which something boiled, of whose name it goes: "reserve a cup of the pasta water".
+func (b *bindings) itsWater(n noun) bool {
+	if len(n.words) < 2 || b.r.lang.Groups[n.words[len(n.words)-2]] == nil && !b.text.foods(n.words[len(n.words)-2]) {
+		return false // "the cooking water" goes by its work
+	}
+	return b.tech.Name == reserveTechnique && b.r.lang.Loose[n.head()] && b.latest(func(t *thing) bool { return t.heated }) != nil &&
+		!slices.ContainsFunc(b.lines, func(l bound) bool { return len(l.name) > 0 && last(l.name) == n.head() })
 }

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -52,3 +53,20 @@ func (b *bindings) goesOnAgain(c *clause) {
 
 // addTechnique puts something to what is there.
 const addTechnique = "add"
+
+// onInHand notes that an action is done to what is in hand, though its words do not say so.
+func (b *bindings) onInHand(a *recipe.Action) {
+	if b.focus != nil && b.open(b.focus) {
+		a.On = b.focus.id
+	}
+}
+
+// makesNothing notes what work without an outcome leaves.
+func (b *bindings) makesNothing(t *larder.Technique, a *recipe.Action) {
+	if t.Name == repeatTechnique {
+		b.onInHand(a) // "continue cooking"
+	}
+	if t.Family == "clean" && onlyNamed(a.To) {
+		b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
+	}
+}

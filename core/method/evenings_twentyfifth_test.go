@@ -1,6 +1,10 @@
 package method
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
 
 // What cards of plain recipes said wrongly once.
 func TestCardsOfPlainEvenings(t *testing.T) {
@@ -66,4 +70,12 @@ func TestCardsOfPlainEvenings(t *testing.T) {
 			"banana-pancakes", []string{"Serve in stacks with maple syrup and smoky shiitake."}, []string{"Add the smoky"},
 		},
 	})
+}
+
+// What bears less goes late into a pot that is opened, and nothing simmers on in a sauce longer than all in it bears.
+func TestAllInThePotIsHeeded(t *testing.T) {
+	c, err := carrier()
+	require.NoError(t, err)
+	require.Contains(t, saidUnder(t, c, "Irish stew\n1 kg neck of lamb, in pieces\n1 kg potatoes, half floury, half waxy\n3 onions, thickly sliced\n3 carrots\na sprig of thyme\n600 ml water\nPeel the potatoes; slice the floury ones and leave the waxy ones whole. Layer the meat, sliced potatoes and onions in a casserole, seasoning as you go. Tuck in the thyme and pour over the water. Cover and bring to a simmer. After an hour add the carrots and whole potatoes and cook another hour, or until the meat slips from the bone and the sliced potatoes have thickened the broth.", "fasting-day"), "cook 30 minutes, add the mushrooms and chestnuts and cook for 30 minutes more")
+	require.Contains(t, saidUnder(t, c, recipeCalled(t, "coq-au-vin-plain"), "whole-food-no-oil"), "Add the butter beans and mushrooms, simmer for 5 minutes")
 }

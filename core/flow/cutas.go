@@ -61,14 +61,7 @@ func (b *bindings) shareCut(t *thing) bool { return t != nil && t.ofShare && b.o
 // isFlesh tells whether a line is a piece of an animal, which is coated and coats nothing.
 func (b *bindings) isFlesh(p portion) bool {
 	f := b.lines[p.line].food
-	if f == nil {
-		return false
-	}
-	switch f.Animal {
-	case larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish:
-		return true
-	}
-	return false
+	return f != nil && f.Animal.Flesh()
 }
 
 // cutOf notes of some of a line that was cut into which shape: it lies there when the rest is cut in another way.

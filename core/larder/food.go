@@ -241,3 +241,6 @@ func (f *Food) MatterOf(form string) measure.Matter {
 	}
 	return m
 }
+
+// Flesh tells whether a class is that of pieces of an animal: meat, poultry, fish or shellfish.
+func (a Animal) Flesh() bool { return a == Meat || a == Poultry || a == Fish || a == Shellfish }

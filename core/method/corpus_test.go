@@ -114,9 +114,21 @@ func servable(t *testing.T, l *larder.Larder, d *recipe.Dish, a swap.Adaptation)
 	if d.Serves != nil && d.Serves.Mid() > 0 {
 		servings = d.Serves.Mid()
 	}
+	brought, boosts := map[string]float64{}, map[string]float64{} // what swaps and boosters bring of a food, and what it may come to
+	defer func() {
+		for id, most := range boosts {
+			assert.LessOrEqual(t, brought[id], most*(1+measure.MaxFineError)+0.5, "%s: %s beside what swaps bring of it", d.Name, id)
+		}
+	}()
 	for _, comp := range a.Components {
 		for _, line := range comp.Lines {
 			f := l.Food(line.FoodID())
+			if f != nil && (line.Change == swap.Swapped || line.Change == swap.Booster) {
+				brought[f.ID] += line.Mass()
+				if line.Change == swap.Booster {
+					boosts[f.ID] = l.MostServed(f, line.Form).Most * servings
+				}
+			}
 			if f == nil || line.Change != swap.Swapped && line.Change != swap.Booster {
 				continue
 			}

@@ -194,11 +194,8 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if name == "" || len(p.animalWords(name)) == 0 || c.calledByLook(name) {
 		return name
 	}
-	switch shape := c.shapedIn(p, i); c.reader.Animals(name, nil)[0].Animal {
-	case larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish:
-		if shape != "" && len(strings.Fields(name)) == 1 {
-			return shape // "Balls" of "Meatballs", of "Kofta"
-		}
+	if shape := c.shapedIn(p, i); c.reader.Animals(name, nil)[0].Animal.Flesh() && shape != "" && len(strings.Fields(name)) == 1 {
+		return shape // "Balls" of "Meatballs", of "Kofta"
 	}
 	name = c.renamed(name)
 	animals := c.reader.Animals(name, nil)

@@ -76,13 +76,7 @@ func (s *standIn) boiledIn() bool {
 func (s *standIn) is(state string) bool { return slices.Contains(s.states, state) }
 
 // flesh tells whether it stands for meat, poultry, fish or shellfish.
-func (s *standIn) flesh() bool {
-	switch s.class {
-	case larder.Meat, larder.Poultry, larder.Fish, larder.Shellfish:
-		return true
-	}
-	return false
-}
+func (s *standIn) flesh() bool { return s.class.Flesh() }
 
 // standIns lists what takes the place of the lines of one component.
 func (c *Carrier) standIns(d *recipe.Dish, a *swap.Adaptation, i int) []*standIn {

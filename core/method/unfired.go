@@ -58,7 +58,7 @@ func (p *plan) canBrown(s *standIn) bool {
 	before := s.states
 	s.unfired, s.Browned, s.states = true, false, unbrowned(s.states)
 	if p.enter(s); s.enters > at || len(p.lasts) > 0 && !sauce { // it would be held back, or cooked less than is said
-		s.unfired, s.Browned, s.states = p.onlyVisits(s, at), true, before
+		s.unfired, s.Browned, s.states = !sauce && p.onlyVisits(s, at), true, before
 	}
 	s.tail = 0
 	clear(p.lasts)

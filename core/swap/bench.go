@@ -126,7 +126,7 @@ func (x *bench) isDessert() bool {
 	}
 	for _, p := range x.original.Parts {
 		for _, it := range p.Items {
-			if flesh[it.Food.Animal] || it.Food.Tagged("savoury") || it.Food.Tagged("allium") {
+			if it.Food.Animal.Flesh() || it.Food.Tagged("savoury") || it.Food.Tagged("allium") {
 				return false
 			}
 		}

@@ -36,7 +36,7 @@ func (x *bench) unfit(s *slot, o *option) float64 {
 	if first := x.takenFirst(s); x.aim == Closest && !slices.Contains(first, o.swap.ID) && slices.ContainsFunc(s.allowed, func(sw *larder.Swap) bool { return slices.Contains(first, sw.ID) }) {
 		penalty += x.weights.LaterPenalty * x.matters(o)
 	}
-	if x.dessert && !flesh[x.dish.Components[s.component].Lines[s.line].Animal] && slices.ContainsFunc(o.swap.Formula, func(p larder.Part) bool {
+	if x.dessert && !x.dish.Components[s.component].Lines[s.line].Animal.Flesh() && slices.ContainsFunc(o.swap.Formula, func(p larder.Part) bool {
 		f := x.larder.Food(p.Food)
 		return f != nil && f.Tagged("savoury")
 	}) {
@@ -69,9 +69,6 @@ func (x *bench) offered(s *slot, line *recipe.Line) []string {
 	}
 	return out
 }
-
-// flesh are the classes that are savoury whatever they stand in.
-var flesh = map[larder.Animal]bool{larder.Meat: true, larder.Poultry: true, larder.Fish: true, larder.Shellfish: true}
 
 // lacks weighs by how much a swap, taken by itself, falls short of the traits that
 // the replaced food is known by.

@@ -75,7 +75,7 @@ func (b *Book) slots(d recipe.Dish, r Rules, original character.Dish) []slot {
 				use = "raw"
 			}
 			s.allowed, s.rejected, s.barred = b.candidates(s.kind, use, food, r)
-			if !flesh[line.Animal] && b.servedRaw(c.Lines, original.Parts[i].Treated, j) {
+			if !line.Animal.Flesh() && b.servedRaw(c.Lines, original.Parts[i].Treated, j) {
 				s.allowed = b.eatenRaw(s.allowed, s.kind, food, r)
 			}
 			if s.why == "" && len(s.allowed) == 0 {

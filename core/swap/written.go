@@ -37,14 +37,14 @@ func fineAmounts(f *larder.Food) measure.Care {
 
 // kitchenAmount writes grams as a cook measures them.
 func kitchenAmount(f *larder.Food, grams float64) string {
-	if leaf := f.Matter.Pieces[string(measure.Leaf)].Mid(); leaf > 0 && leaf < lightLeaf && grams <= leaf*oneLeaf {
+	if leaf := f.Matter.Pieces[string(measure.Leaf)].Mid(); leaf > 0 && leaf == f.Matter.Pieces["piece"].Mid() && grams <= leaf*oneLeaf {
 		return measure.Figure(math.Max(math.Round(grams/leaf*4), 1) / 4) // nobody measures a bay leaf by the spoon
 	}
 	return measure.ShowMatter(measure.Exactly(grams), f.Matter.Density, larder.Measured(f), fineAmounts(f))
 }
 
-// lightLeaf is up to which weight in grams a leaf is counted and not weighed, oneLeaf up to how many of it are one.
-const lightLeaf, oneLeaf = 1.0, 1.1
+// oneLeaf is up to how much of a leaf one is taken, where a piece of a food is a leaf; more of it is measured; an estimate.
+const oneLeaf = 1.1
 
 // Written is a line as a card has it: amount, food, preparation.
 func Written(f *larder.Food, grams float64, preparation string) string {

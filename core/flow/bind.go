@@ -13,6 +13,7 @@ type roles struct {
 	inputs   []*thing
 	portions []portion
 	vessel   string
+	another  bool     // the vessel was not there before: "in a large pan"
 	fresh    bool     // something goes in that was not worked on before
 	names    []string // what the text says it is for
 	bare     bool     // a vessel stands among the objects

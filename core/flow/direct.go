@@ -86,7 +86,20 @@ func (b *bindings) fresh(n noun, i int) (s float64) {
 	if b.tech.Family == "separate" && n.pointed && !n.rest && b.liquidInHand(i) {
 		s += 0.75 // "strain the milk", of what the fish was poached in
 	}
+	if t := b.held(portion{i, ""}); t != nil && t.heated && b.leftOf(portion{i, ""}) == 0 && b.saidUncooked(n) {
+		s -= 2 // "the raw beef" is no bones that gave a broth
+	}
 	return s
+}
+
+// saidUncooked tells whether a noun means what has not been cooked.
+func (b *bindings) saidUncooked(n noun) bool {
+	for i := n.from; i < n.upto; i++ {
+		if b.r.lang.Uncooked[b.text.low(i)] {
+			return true
+		}
+	}
+	return false
 }
 
 // alone tells whether a line is all used, and stands by itself still, or in its fat.

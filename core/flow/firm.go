@@ -12,6 +12,17 @@ import (
 func (b *bindings) becomes(t *larder.Technique, r *roles) {
 	b.inTin(t, r)
 	b.ofFirm(t, r)
+	b.caught(t, r)
+}
+
+// caught makes a straining of draining over a bowl, which catches the liquid: "drain in a colander set over a bowl".
+func (b *bindings) caught(t *larder.Technique, r *roles) {
+	holds := func(w string) bool { return b.r.lang.Holding[w] && !b.r.lang.Receiving[w] }
+	over := slices.ContainsFunc(r.action.Into, func(x recipe.Ref) bool { return x.Named != nil && slices.ContainsFunc(larder.Words(*x.Named), holds) }) ||
+		slices.ContainsFunc(r.action.Manner, func(m string) bool { return slices.ContainsFunc(larder.Words(m), holds) })
+	if t.Name == drainTechnique && over && slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated && (in.liquid || b.holdsPoured(in)) }) {
+		r.action.Technique = strainTechnique
+	}
 }
 
 // ofFirm tells what work is that is done to nothing but vegetables, in fat or not: "melt the leeks in the butter".

@@ -124,7 +124,7 @@ func (b *bindings) pointedAgain(name string, from int) bool {
 
 // foodWords tell which words name foods of the list, or foods at all.
 // pair tells which two words stand beside each other in a name of the list, or name a food that neither
-// does by itself, sort which word only says of what sort a listed food is that goes by the other: "white chocolate".
+// does by itself, or another than the second where the first describes it, sort which word only says of what sort a listed food is that goes by the other: "white chocolate".
 type foodWords struct {
 	listed, known func(string) bool
 	pair, sort    func(a, b string) bool
@@ -164,11 +164,12 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 		if pairs[[2]string{a, b}] {
 			return true
 		}
-		if _, alone := r.larder.Index().At([]string{b}, 0, true); alone || listed[b] {
+		one, alone := r.larder.Index().At([]string{b}, 0, true)
+		if (alone || listed[b]) && !(alone && !listed[b] && r.lang.AdjectiveVerbs[a]) {
 			return false
 		}
 		m, ok := r.larder.Index().At([]string{a, b}, 0, true)
-		return ok && m.End == 2 && m.Used == 2 // "brown sauce"
+		return ok && m.End == 2 && m.Used == 2 && m.Food != one.Food // "brown sauce", "brown bread"
 	}
 	sort := func(a, b string) bool { return pairs[[2]string{a, b}] && !ends[a] }
 	return foodWords{pair: pair, sort: sort, listed: func(norm string) bool { return listed[norm] || endOf(norm) }, known: func(norm string) bool {

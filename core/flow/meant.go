@@ -202,6 +202,9 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 	if t.InHot != "" && (fat == nil || !b.holdsFat(fat)) {
 		fat = b.latest(func(x *thing) bool { return b.holdsFat(x) && x.hot >= fryingHeat })
 	}
+	if t.Medium == "fat" && (fat == nil || !b.holdsFat(fat)) && !slices.ContainsFunc(r.inputs, b.inFat) {
+		fat = b.latest(b.standsHot) // "heat the oil; season the chops and fry them"
+	}
 	if fat == nil || !b.holdsFat(fat) || !b.open(fat) {
 		return
 	}
@@ -211,6 +214,11 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 	if (t.Medium == "fat" || t.Name == cookTechnique || t.Name == "deep-fry") && b.onlyDry(a.With) && !slices.Contains(r.inputs, fat) {
 		b.refMade(fat, 1, r, &a.With)
 	}
+}
+
+// standsHot tells whether a thing is fat of the part at hand that was heated and in which nothing fries yet.
+func (b *bindings) standsHot(x *thing) bool {
+	return x.technique == heatTechnique && b.holdsFat(x) && x.comp == b.comp && !x.putBy
 }
 
 // onlyDry tells whether what goes along are lines that neither wet nor grease, so that

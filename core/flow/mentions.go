@@ -120,8 +120,8 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 	if end < len(words) && s.reader.lang.Utensils[words[end]] || s.aTool(words, start) {
 		return
 	}
-	if end-start == 1 && end < len(words) && s.reader.lang.EggParts[words[start]] > 0 && s.reader.lang.Products[words[end]] {
-		return // "white sauce"
+	if end-start == 1 && end < len(words) && s.reader.lang.EggParts[words[start]] > 0 && s.reader.larder.Words().AnimalWords[words[start]] == "" && s.reader.lang.Products[words[end]] {
+		return // "white sauce", but not "yolk mixture"
 	}
 	for i := max(0, start-4); i < start; i++ {
 		if s.reader.lang.Likeness[words[i]] && !s.reader.lang.Definite[words[i+1]] && !s.ordersWithin(words[i+1:start]) && !(s.reader.lang.Prepositions[words[i]] == "as" && i > 0 && s.reader.lang.Wishing[words[i-1]]) {

@@ -30,6 +30,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		if c.going {
 			b.onlyVessel = "" // "scraping the tin"
 		}
+		b.namesInHand(a)
 		if t.Family == "separate" && b.onlyVessel == "" && b.focus != nil && b.focus.comp == b.comp {
 			b.onInHand(a) // "drain off any liquid"
 		}
@@ -140,10 +141,13 @@ func (b *bindings) cookedIn(t *larder.Technique, r *roles) []portion {
 // went in, unless the work takes it out of there.
 func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
 	made.vessel = r.vessel
+	if r.another {
+		made.begun = len(b.things) + 1
+	}
 	if leaves := t.Leaves == "aside" || t.Family == "cut" || t.Family == "machine" || t.Family == "separate" || t.Family == "clean"; r.vessel == "" && (!leaves || t.Takes == "some" && slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.liquid })) {
 		for _, in := range r.inputs {
 			if in.vessel != "" && !b.shared[in] {
-				made.vessel = in.vessel
+				made.vessel, made.begun = in.vessel, in.begun
 			}
 		}
 	}

@@ -148,8 +148,11 @@ func (b *bindings) animal(n noun) []referent {
 			found = append(found, referent{portion: &portion{i, ""}})
 		}
 	}
+	if len(found) > 1 && !b.takesAway() {
+		found = slices.DeleteFunc(found, func(r referent) bool { return b.leftOf(*r.portion) == 0 && !b.alone(*r.portion) })
+	}
 	if len(found) > 1 {
-		return nil
+		return nil // of the beef that waits, and of the bones in the broth, the first
 	}
 	return found
 }

@@ -230,6 +230,12 @@ func (b *bindings) dealt(n noun) bool {
 	return b.dealing && !n.all && !n.rest && (n.amount[1] > 0 || n.little || n.one && !n.plural || n.share > 0 && n.share < 1)
 }
 
+// coatsOne tells whether one of several is coated with something, and all of them in the end: "brush a strip with butter ...
+// repeat with the rest".
+func (b *bindings) coatsOne(n noun) bool {
+	return b.tech != nil && b.tech.Family == "coat" && n.share == 0 && n.amount[1] == 0 && !n.rest && b.repeatsLater()
+}
+
 // repeatsLater tells whether the step goes on to say that all is done again.
 func (b *bindings) repeatsLater() bool {
 	return slices.ContainsFunc(b.ahead, func(u unit) bool { return u.clause != nil && u.clause.sense.Technique == repeatTechnique })

@@ -53,8 +53,10 @@ type thing struct {
 	fried bool
 	// heated tells that it has been over a fire or in an oven.
 	heated bool
-	// vessel is where it is, empty when nobody has said.
+	// vessel is where it is, empty when nobody has said; begun is which thing, counted from one, was the first in it, where
+	// the text has just brought it in: "in a large pan".
 	vessel string
+	begun  int
 	// liquor tells that it is what stayed behind where something was lifted out of it.
 	liquor bool
 	// solids are what was cooked in the liquid that it holds too, and comes out of it

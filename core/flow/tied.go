@@ -286,7 +286,7 @@ func (b *bindings) across(n noun) float64 {
 // seen makes the content of a pointed-at vessel what is worked on: "in the same
 // pan".
 func (b *bindings) seen(n noun, vessel string, r *roles) {
-	r.vessel = vessel
+	r.vessel, r.another = vessel, !n.pointed
 	if t := b.vessels[vessel]; t != nil && n.pointed && b.open(t) && b.holdsFat(t) {
 		b.base = t
 	}

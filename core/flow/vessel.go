@@ -11,7 +11,7 @@ import (
 // in any pot, or what is being worked on when no pot has been named.
 func (b *bindings) content(vessel string) *thing {
 	if t := b.vessels[vessel]; t != nil && b.open(t) {
-		if other := b.cooksUnsaid(); other != nil && b.away(t) && b.goesIn(t) {
+		if other := b.cooksUnsaid(t); other != nil && (b.away(t) && b.goesIn(t) || b.beganLater(t)) {
 			return other
 		}
 		return t
@@ -48,7 +48,7 @@ func (b *bindings) content(vessel string) *thing {
 		return b.latest(cooks) // "pour into the pan", in which the mince was fried
 	}
 	if named || b.base == nil || b.goesIn(b.base) {
-		return b.cooksUnsaid()
+		return b.cooksUnsaid(nil)
 	}
 	if b.base.taken || !b.base.liquid {
 		if pot := b.latest(func(t *thing) bool { return t.liquid && !t.taken && !b.goesIn(t) && t.comp == b.comp }); pot != nil && b.takenOutOf(pot) {
@@ -62,14 +62,20 @@ func (b *bindings) content(vessel string) *thing {
 }
 
 // cooksUnsaid is what cooks in a pan that is not said again since the one that was named was emptied onto a
-// plate: "return the prawns to the wok", in which the rice was fried meanwhile.
-func (b *bindings) cooksUnsaid() *thing {
+// plate, besides what stands in another: "return the prawns to the wok", in which the rice was fried meanwhile.
+func (b *bindings) cooksUnsaid(other *thing) *thing {
 	if b.working == nil || b.working.Technique != returnTechnique || !slices.ContainsFunc(b.things, func(t *thing) bool { return b.away(t) && b.goesIn(t) }) {
 		return nil
 	}
 	return b.latest(func(t *thing) bool {
-		return t.heated && !b.r.lang.Holding[t.vessel] && !b.away(t) && !b.goesIn(t) && t.comp == b.comp
+		return t.heated && !b.r.lang.Holding[t.vessel] && !b.away(t) && !b.goesIn(t) && t.comp == b.comp && t != other
 	})
+}
+
+// beganLater tells whether a pot was brought in after what goes back now was taken out of another: of the pasta that boils
+// meanwhile "in a large pan".
+func (b *bindings) beganLater(pot *thing) bool {
+	return pot.begun > 0 && slices.ContainsFunc(b.things[:pot.begun-1], func(t *thing) bool { return b.away(t) && b.goesIn(t) })
 }
 
 // pronounOrRest is what a pronoun means: what a pan holds still, the rest of what goes by a unit, or what was named.

@@ -61,6 +61,13 @@ func (b *bindings) onInHand(a *recipe.Action) {
 	}
 }
 
+// namesInHand gives what is in hand the name of what work on its places makes of it: "pinch the ends together to make a boat".
+func (b *bindings) namesInHand(a *recipe.Action) {
+	if a.Makes != "" && b.focus != nil && b.open(b.focus) {
+		b.focus.names[a.Makes] = true
+	}
+}
+
 // makesNothing notes what work without an outcome leaves.
 func (b *bindings) makesNothing(t *larder.Technique, a *recipe.Action) {
 	if t.Name == repeatTechnique {

@@ -51,22 +51,19 @@ func (p *plan) onFireUntil(component, step int) bool {
 	if last < 0 {
 		return false
 	}
-	n, least := &p.graph.Nodes[last], moments
+	n := &p.graph.Nodes[last]
 	if n.Technique.Takes == "part" && len(n.Inputs) == 1 {
-		n, least = &p.graph.Nodes[n.Inputs[0]], quickFry // "scoop out", and the pan is used on
+		n = &p.graph.Nodes[n.Inputs[0]] // "scoop out", and the pan is used on
 	}
-	return n.Technique.Family == "dry heat" && n.Lasts > 0 && n.Lasts <= least && slices.ContainsFunc(p.graph.Nodes, func(o node) bool {
+	return n.Technique.Family == "dry heat" && n.Lasts > 0 && (n.Lasts <= quickFry || n.Is("stir-fry")) && slices.ContainsFunc(p.graph.Nodes, func(o node) bool {
 		at := p.graph.Number(&o)
 		return o.At.Component == component && o.At.Step == step && !p.deeds[at].drop && (o.Technique.Joins == "yes" || slices.Contains(o.Inputs, last) || slices.Contains(o.Inputs, p.graph.Number(n)))
 	})
 }
 
-// moments are how many minutes what fries cannot be left for other work; quickFry how long a piece fries that is scooped
-// out and whose pan is used on at once; estimates.
-const (
-	moments  = 3.0
-	quickFry = 5.0
-)
+// quickFry is how many minutes a thing fries at most that cannot be left for other work, as it has little time to spare; an
+// estimate.
+const quickFry = 5.0
 
 // onlyHeatsFat tells whether a step does no more, of what is done still, than heat a fat.
 func (p *plan) onlyHeatsFat(component, step int) bool {

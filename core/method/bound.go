@@ -84,7 +84,11 @@ func (p *plan) onlyBathes(line int, n *flow.Node, k int) bool {
 	return flesh || n.Is("discard")
 }
 
-// bathedOnly tells whether a line only was to be boiled with flesh that is not.
+// bathedOnly tells whether a line only was to be boiled with flesh that is not, or was what flesh was to be poached in and
+// lifted out of.
 func (p *plan) bathedOnly(line int) bool {
-	return p.seasoned[line] && !slices.ContainsFunc(p.path(line), func(k int) bool { return !p.deeds[k].drop })
+	if path := p.path(line); !p.seasoned[line] && (len(path) == 0 || p.stand[line] == nil || p.stand[line].flesh() || !p.leftBehind(line, path[0])) {
+		return false
+	}
+	return !slices.ContainsFunc(p.path(line), func(k int) bool { return !p.deeds[k].drop })
 }

@@ -118,6 +118,7 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 		}
 		parts = append(slices.Insert(parts, at, before...), own...)
 	}
+	p.withoutUnsaid(comp, parts)
 	parts = append(c.unprepared(p, i, prepared), parts...)
 	parts = c.finishes(p, parts, i)
 	for k := range p.a.Components {

@@ -28,3 +28,20 @@ func (w *writer) someNamed(line, at int) bool {
 	}
 	return false
 }
+
+// lastShare tells whether what an action takes of a line without saying how much is all that was left of it by others.
+func (w *writer) lastShare(line, at int) bool {
+	all, last := 0.0, false
+	for k := range w.graph.Nodes {
+		n := &w.graph.Nodes[k]
+		if w.deeds[k].drop || !slices.Contains(n.Named, line) {
+			continue
+		}
+		for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
+			if r.Line != nil && w.graph.Named(*r.Line) == line {
+				all, last = all+r.Share, k == at
+			}
+		}
+	}
+	return last && all >= nearlyAll
+}

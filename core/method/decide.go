@@ -58,7 +58,7 @@ func (p *plan) decide(i int) {
 		if p.stand[line] != nil {
 			replaced++
 		}
-		if p.there(line, i) && !p.merged(line, i) && !p.isBack(line, i) && !(p.stand[line] == nil && replacedAny && p.leftBehind(line, i)) {
+		if p.there(line, i) && !p.merged(line, i) && !p.isBack(line, i) && !((p.stand[line] == nil || p.cookedInIt(line, subjects)) && replacedAny && p.leftBehind(line, i)) {
 			there++
 		}
 	}
@@ -97,7 +97,7 @@ func (p *plan) decide(i int) {
 		if s := p.stand[line]; s != nil && !s.gone && s.book.Verb != "" {
 			d.say = s.book.Verb
 		} else if s != nil && !s.gone && slices.Contains(n.Named, line) {
-			if r := p.rule(s, i); r != nil && r.Beside() != "" {
+			if r := p.rule(s, i); r != nil && r.Beside() != "" && !(len(n.Action.To) > 0 && len(n.Action.Into) > 0) { // what it goes along with is strewn
 				d.say, d.whys = r.Beside(), append(d.whys, r.Why)
 			}
 		}
@@ -109,6 +109,11 @@ func (p *plan) decide(i int) {
 		d.say = p.c.words().Add
 	}
 	d.cueless = d.cueless || p.cueGone(n)
+}
+
+// cookedInIt tells whether what stands for a liquid lies with what stands for flesh, which cooks in it: the milk of a poached fish.
+func (p *plan) cookedInIt(line int, subjects []int) bool {
+	return !p.stand[line].flesh() && slices.ContainsFunc(subjects, func(o int) bool { return p.stand[o] != nil && p.stand[o].flesh() })
 }
 
 // entersAt notes what goes in with an action and is not named there, before it or during its last

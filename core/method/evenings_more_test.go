@@ -50,7 +50,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"cochinita-pibil", []string{"Stir the torn mushrooms into the juices"}, []string{"orange juice. Serve", "everything into"},
 		},
 		"beaten egg is poured over, and what is baked rests": {
-			"banitsa", []string{"Cover with a clean tea towel and leave to rest for 10 minutes", "brush with half of the oil"}, []string{"cashew paste"},
+			"banitsa", []string{"Cover with a clean tea towel and leave to rest for 10 minutes", "brush with some of the oil"}, []string{"cashew paste"},
 		},
 		"which onion, which stock, and what is left of a cube": {
 			"egusi-soup", []string{"Boil the quartered onion, a pinch of salt and the water", "Pour in the pepper purée and the stock, crumble in the rest of the mushroom stock powder"}, []string{"half of the onions"},

@@ -30,7 +30,7 @@ func TestCardsOfManyKitchens(t *testing.T) {
 			"lions-head", []string{"simmer very gently for 10 minutes"}, nil,
 		},
 		"milk goes to the butter in hand and not to that of the sauce": {
-			"malva-pudding", []string{"Heat four fifths of the oil and stir in the vinegar. Add the soy drink to the oil."}, []string{"add the cashew paste"},
+			"malva-pudding", []string{"Heat the rest of the oil and stir in the vinegar. Add the soy drink to the oil."}, []string{"add the cashew paste"},
 		},
 		"eggs whose yolks are broken and drawn through the pan are scrambled": {
 			"menemen-feta", []string{"Spoon in the crumbled tofu", "through the tomatoes with a wooden spoon"}, []string{"pumpkin"},

@@ -34,7 +34,8 @@ func (p *plan) friesForFlesh(i int) bool {
 // before, or gives no more than its taste.
 func (p *plan) brownsForFlesh(i int) bool {
 	n := &p.graph.Nodes[i]
-	if !n.Is("brown", "sear") || n.Action.Cue != "" && !p.cueGone(n) || len(n.Named) > 0 {
+	byCue := cookedDry(n) && n.Action.Minutes == nil && p.untilBrowned(n)
+	if !byCue && (!n.Is("brown", "sear") || n.Action.Cue != "" && !p.cueGone(n)) || len(n.Named) > 0 {
 		return false
 	}
 	flesh := false
@@ -48,6 +49,25 @@ func (p *plan) brownsForFlesh(i int) bool {
 		}
 	}
 	return flesh
+}
+
+// putInForNothing tells whether an action puts a stand-in by itself into an emptied pan, where it is not fried any more:
+// "scoop out the leeks, add the lardons and fry until crisp".
+func (p *plan) putInForNothing(s *standIn, i, next int) bool {
+	n := &p.graph.Nodes[i]
+	return s.flesh() && s.is(larder.Ready) && n.Technique.Joins == "yes" && len(n.Into)+len(n.Inputs) == 0 && p.alone(i, s) &&
+		slices.Contains(p.graph.Nodes[next].Inputs, i) && cookedDry(&p.graph.Nodes[next]) && p.dropped(s, next)
+}
+
+// untilBrowned tells whether the cue of an action says no more than that it has browned: "cook until browned".
+func (p *plan) untilBrowned(n *flow.Node) bool {
+	words := larder.Words(n.Action.Cue)
+	if len(words) > 0 && p.l.Language().Until[words[0]] {
+		words = words[1:]
+	}
+	return len(words) > 0 && !slices.ContainsFunc(words, func(w string) bool {
+		return !slices.Contains(p.l.Language().Orders(w), "brown") && !p.l.Language().Adverbs[w]
+	})
 }
 
 // friesStill tells whether an action fries, or stirs what was fried and what went in with it.

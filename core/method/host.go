@@ -123,8 +123,8 @@ func (p *plan) onlyMarinated(at int) bool {
 // takesMore tells whether something can be stirred into what an action works on.
 func (p *plan) takesMore(at int) bool {
 	n := &p.graph.Nodes[at]
-	if p.lays(n) {
-		return false // "lay the eggs on top"
+	if p.lays(n) || p.dealtOut(at) {
+		return false // "lay the eggs on top", of what lies in glasses
 	}
 	if n.Technique.Heat == "" && !n.Liquid && !p.mixedAfter(at) && !slices.ContainsFunc(n.Holds, func(line int) bool { return !p.dusts(line) }) {
 		return false // what is rubbed on or dusted over later

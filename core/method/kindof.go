@@ -8,18 +8,53 @@ import (
 	"yembra/core/recipe"
 )
 
-// groupOf tells whether a name is that of a kind, and several lines that are there are all of it and mixed:
-// "the cheese", of two.
+// groupOf tells whether a name is that of a kind, and several lines that are there are of it and mixed, maybe with an egg or
+// in a dough: "the cheese", of two.
 func (w *writer) groupOf(name string, lines []int, at int) bool {
 	words := larder.Words(name)
 	if len(words) != 1 || !w.several(lines, at) {
 		return false
 	}
-	kinds := w.l.Language().Groups[words[0]]
-	return len(kinds) > 0 && !slices.ContainsFunc(lines, func(line int) bool {
+	kinds, n := w.l.Language().Groups[words[0]], 0
+	for _, line := range lines {
 		f, s := w.l.Food(w.line(line).FoodID()), w.stand[line]
-		return f == nil || s == nil || s.flesh() || !slices.Contains(kinds, f.Kind)
-	})
+		if f == nil || s != nil && s.flesh() {
+			return false
+		}
+		if s != nil && w.there(line, at) && slices.Contains(kinds, f.Kind) {
+			n++
+		}
+	}
+	return n > 1
+}
+
+// ofTwo tells whether a name is that of a product with the word for another of what was mixed before it: "the mascarpone
+// cream", of mascarpone and cream.
+func (w *writer) ofTwo(name string, lines []int, at int) bool {
+	words := strings.Fields(name)
+	if len(words) < 2 || !w.several(lines, at) || !w.l.Language().Products[larder.Singular(strings.ToLower(words[len(words)-1]))] {
+		return false
+	}
+	by := func(word string) int {
+		return slices.IndexFunc(lines, func(line int) bool { return w.stand[line] != nil && w.there(line, at) && w.calledBy(word, line) })
+	}
+	first, last := by(words[0]), by(words[len(words)-1])
+	return first >= 0 && last >= 0 && first != last
+}
+
+// mostly tells whether a mixture that goes by the name of one of several lines holds most of that, where the name could be that
+// of the whole: "the cream", of mascarpone and yolks and some cream.
+func (w *writer) mostly(own int, lines []int, name string) bool {
+	words, all := larder.Words(name), 0.0
+	if len(words) == 0 || !w.l.Language().Products[words[len(words)-1]] {
+		return true
+	}
+	for _, line := range lines {
+		if w.stand[line] != nil {
+			all += w.line(line).Mass()
+		}
+	}
+	return w.line(own).Mass()*2 >= all
 }
 
 // ofBody keeps those of some lines that stand for flesh where a name means no more of what was made: "the

@@ -55,7 +55,7 @@ func (p *plan) letIn() {
 			p.letInUnsaid(s)
 			continue
 		}
-		if s.gone || s.enters == never || !p.deeds[s.enters].drop || p.c.fatLine(s.was) {
+		if s.gone || s.enters == never || !p.deeds[s.enters].drop || p.c.fatLine(s.was) || p.bathedOnly(s.node) {
 			continue
 		}
 		k := p.nextWet(s)

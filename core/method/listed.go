@@ -9,6 +9,25 @@ import (
 	"yembra/core/swap"
 )
 
+// withoutUnsaid takes off the end of a list what was brought for words that were not written in the end.
+func (p *plan) withoutUnsaid(comp *swap.Component, parts []part) {
+	said := func(text, name string) bool {
+		for _, s := range p.inOrder() {
+			if len(s.name) > len(name) {
+				text = strings.ReplaceAll(text, s.name, "") // "the golden vegetable stock" is no vegetable stock
+			}
+		}
+		return strings.Contains(strings.ToLower(text), name)
+	}
+	for n := len(comp.Lines) - 1; n >= 0 && comp.Lines[n].Change == swap.Adjusted && comp.Lines[n].From == nil; n-- {
+		name := strings.ToLower(comp.Lines[n].Name)
+		if slices.ContainsFunc(parts, func(x part) bool { return said(x.text, name) }) {
+			return
+		}
+		comp.Lines = comp.Lines[:n]
+	}
+}
+
 // unlisted are the foods that a step names though no list has them and the
 // original's own words do not speak of them either; what comes from the tap is
 // listed nowhere.

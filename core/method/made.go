@@ -10,8 +10,9 @@ import (
 )
 
 // fired is what fire a swap's own preparation brings its main food to, if it has one: last tells that it ends with
-// browning, ever that it comes near a dry fire at all, shaped that its last step does no more than fry or bake what was shaped before.
-type fired struct{ prepared, last, ever, shaped bool }
+// browning, ever that it comes near a dry fire at all, shaped that its last step does no more than fry or bake what was shaped before,
+// rounds that it is made into pieces that lie in a pan by themselves.
+type fired struct{ prepared, last, ever, shaped, rounds bool }
 
 // fired reads the preparation of a swap once.
 func (c *Carrier) fired(book *larder.Swap) fired {
@@ -25,6 +26,7 @@ func (c *Carrier) fired(book *larder.Swap) fired {
 		g := flow.Trace(c.book.Larder(), d)
 		for k := len(g.Nodes) - 1; k >= 0; k-- {
 			n := &g.Nodes[k]
+			x.rounds = x.rounds || n.Is("shape") && n.Reaches(main)
 			if n.Technique.Heat == "" || !n.Reaches(main) {
 				continue
 			}

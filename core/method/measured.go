@@ -148,8 +148,7 @@ func (w *writer) resized(noun recipe.Noun, lines []int, made bool) []named {
 func (w *writer) onEach(at int) bool {
 	return slices.ContainsFunc(w.graph.Nodes[at].Action.Words.Phrases, func(p recipe.Phrase) bool {
 		return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(n recipe.Noun) bool {
-			first, _, _ := strings.Cut(strings.ToLower(w.slice(n.From, n.Upto)), " ")
-			return w.l.Language().Dealt[first]
+			return w.eachOfAll(w.slice(n.From, n.Upto))
 		})
 	})
 }

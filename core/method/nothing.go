@@ -125,21 +125,6 @@ func (p *plan) laidForNothing(i int) bool {
 	return false
 }
 
-// wipesForNothing tells whether a pan is wiped for work of the same step of which none is done any more.
-func (p *plan) wipesForNothing(i int) bool {
-	n := &p.graph.Nodes[i]
-	if !n.Is("wash-pan") {
-		return false
-	}
-	k := i + 1
-	for ; k < len(p.graph.Nodes) && p.graph.Nodes[k].At == n.At; k++ {
-		if !p.deeds[k].drop && !p.heatsForNothing(k) {
-			return false
-		}
-	}
-	return k > i+1
-}
-
 // pansForNothing tells whether an action heats an empty pan in which nothing is cooked any more: what was to cook next is not
 // cooked, and nothing else in its step is that has no pan of its own.
 func (p *plan) pansForNothing(i int) bool {

@@ -198,7 +198,11 @@ func (p *plan) alsoGone(name string, lines []int) bool {
 // calledBy tells whether a name ends in a word of that of a line that was replaced.
 func (p *plan) calledBy(name string, line int) bool {
 	words, s := larder.Words(name), p.stand[line]
-	return s != nil && len(words) > 0 && slices.Contains(larder.Words(s.was.Name), words[len(words)-1])
+	if s == nil || len(words) == 0 {
+		return false
+	}
+	own, last := larder.Words(s.was.Name), words[len(words)-1]
+	return slices.Contains(own, last) && !(s.class == extract && own[len(own)-1] != last) // "the fish" is no fish sauce
 }
 
 // ownName tells whether a name is that of a line that was replaced.

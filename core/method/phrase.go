@@ -20,6 +20,9 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		}
 	}
 	w.first = nil
+	if w.deeds[at].say == w.c.words().Warm && w.onlyTapWater(p) {
+		return w.without(n, p), true, nil // "poach in simmering water", of what only wants to be hot
+	}
 	for k, noun := range p.Nouns {
 		things, other := w.noun(n, p, noun, at, own)
 		if spread := w.spreadWith(n, noun, things); spread != nil {
@@ -235,7 +238,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			if w.onlyPoured(s) {
 				share = 1 // there is no more of it
 			}
-			rest := noun.Rest || cut < nearlyAll && w.someNamed(line, at)
+			rest := noun.Rest || cut < nearlyAll && w.someNamed(line, at) || !noun.Measured && share < nearlyAll && w.lastShare(line, at)
 			if w.restOfWhole(noun, lines, at) || w.onlyOfFat(noun, lines, at) {
 				rest, share = false, 1
 			}

@@ -169,7 +169,7 @@ func (p *plan) alone(i int, s *standIn) bool {
 	}
 	return !slices.ContainsFunc(others, func(line int) bool {
 		o := p.stand[line]
-		if o == nil && (p.leftBehind(line, i) || s.flesh() && p.inTheSieve(line, i) >= 0) {
+		if (o == nil || !o.flesh()) && p.leftBehind(line, i) || o == nil && s.flesh() && p.inTheSieve(line, i) >= 0 {
 			return false
 		}
 		return (o == nil || o.class != s.class && !(o.flesh() && s.flesh())) && p.line(line).FoodID() != waterFood
@@ -189,7 +189,7 @@ func (p *plan) leftBehind(line, i int) bool {
 		case !n.Reaches(line):
 		case n.Technique.Family == "separate" && !n.Is("strain", "reserve"):
 			lifted = true
-		case k > i && n.Technique.Family != "wet heat" && n.Technique.Joins != "yes":
+		case k > i && n.Technique.Family != "wet heat" && n.Technique.Joins != "yes" && !n.Is("cover"):
 			return false
 		case lifted:
 			return false

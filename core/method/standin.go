@@ -148,7 +148,7 @@ func (c *Carrier) know(s *standIn) {
 	for state, holds := range map[string]bool{
 		larder.Prepared: len(s.book.Prepare) > 0 || cut, larder.Ready: s.Done == 0 && !steeped, larder.Browned: s.Browned, larder.NoFry: s.NoFry,
 		larder.LiquidFat: fat && !s.Solid, larder.NoFat: !fat && c.fatLine(s.was), larder.Steeped: steeped,
-		larder.Batter: s.mixed && s.Dissolves, larder.Melted: form == meltingForm, larder.Carved: s.book.Carved,
+		larder.Batter: s.mixed && s.Dissolves, larder.Melted: form == meltingForm, larder.Carved: s.book.Carved, larder.Rounds: c.fired(s.book).rounds,
 	} {
 		if holds {
 			s.states = append(s.states, state)

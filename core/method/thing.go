@@ -12,6 +12,9 @@ import (
 // product names what was made: by the words of the text where no animal is in
 // them, else by what stands for it.
 func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
+	if head := w.beforeOwner(noun); head < noun.Upto {
+		return w.ofOwner(noun, head, lines, at, kept)
+	}
 	name := w.slice(noun.Name, noun.Upto)
 	if w.cutNoMore(noun) {
 		return w.listedOrAll(lines, at), true // "lay the slices on a dish"
@@ -29,10 +32,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.slice(noun.From, noun.Name) + heading, plural: noun.Plural}}, true // "the lentil mince sauce"
 	}
 	if shape := w.shapedAs(noun); shape != "" {
-		if noun.Measured && !noun.Rest && w.ownMeasure(noun) == "" {
-			return []named{{text: w.slice(noun.From, noun.Name) + shape, plural: noun.Plural}}, true // "4 or 5 meatballs"
-		}
-		return []named{{text: w.ownMeasure(noun) + w.c.words().The + " " + shape, plural: noun.Plural}}, true // "the meatballs", "a piece of the log"
+		return []named{{text: w.beforeShape(noun) + shape, plural: noun.Plural}}, true
 	}
 	if other := w.c.renamed(name); other != name {
 		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
@@ -55,10 +55,10 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.beforeProduct(noun, rest) + rest, plural: noun.Plural}}, true // "the sauce"
 	}
 	lines = w.ofBody(name, lines, at)
-	if w.groupOf(name, lines, at) {
+	if w.groupOf(name, lines, at) || w.ofTwo(name, lines, at) {
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "a quarter of the cheese", of two that were mixed
 	}
-	if own := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return !w.calledBy(name, line) }); len(own) == 1 {
+	if own := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return !w.calledBy(name, line) }); len(own) == 1 && (noun.Rest || w.mostly(own[0], lines, name)) {
 		lines = own // "the yoghurt", into which garlic was beaten
 	}
 	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {

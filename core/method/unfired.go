@@ -90,7 +90,7 @@ func (p *plan) onlyVisits(s *standIn, at int) bool {
 func (p *plan) browns(s *standIn) int {
 	for _, i := range p.pathItself(s) {
 		if n := &p.graph.Nodes[i]; n.Technique.Heat != "" {
-			if (n.Is("grill") || n.Technique.Family == "oven" && !n.Covered && p.fleshAndFat(i) && p.bakesOn(s, i) || cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && (n.Action.Sided || p.inHotPan(i)))) && (!n.Liquid || p.onlyClings(s, n)) {
+			if (n.Is("grill") || n.Technique.Family == "oven" && !n.Covered && p.fleshAndFat(i) && p.bakesOn(s, i) || cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && (n.Action.Sided || p.inHotPan(i)))) && (!n.Liquid || n.Is("grill") || p.onlyClings(s, n)) { // on a grill no more stays than clings
 				return i
 			}
 			return -1

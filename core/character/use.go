@@ -232,7 +232,7 @@ func (n *neighbourhood) words(w larder.UseWhen) bool {
 func (n *neighbourhood) part(x *flow.Node, parts []string) bool {
 	ref := recipe.LineRef(n.home, n.at-n.graph.Line(n.home, 0))
 	return slices.ContainsFunc(slices.Concat(x.Action.To, x.Action.With, x.Action.Into), func(r recipe.Ref) bool {
-		return r.Line != nil && *r.Line == ref && slices.Contains(parts, r.Part)
+		return (r.Line != nil && *r.Line == ref || r.Made != nil && r.Of == ref) && slices.Contains(parts, r.Part)
 	})
 }
 

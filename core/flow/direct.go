@@ -14,8 +14,8 @@ func (b *bindings) direct(n noun) []referent {
 			continue
 		}
 		s := b.likeness(n, i)
-		if s < leastLikeness {
-			continue
+		if s < leastLikeness || b.saidUncooked(n) && b.cookedUp(portion{i, ""}) {
+			continue // "the raw beef" is no bones that gave a broth
 		}
 		if b.otherWork(i) {
 			s -= 0.75
@@ -86,10 +86,13 @@ func (b *bindings) fresh(n noun, i int) (s float64) {
 	if b.tech.Family == "separate" && n.pointed && !n.rest && b.liquidInHand(i) {
 		s += 0.75 // "strain the milk", of what the fish was poached in
 	}
-	if t := b.held(portion{i, ""}); t != nil && t.heated && b.leftOf(portion{i, ""}) == 0 && b.saidUncooked(n) {
-		s -= 2 // "the raw beef" is no bones that gave a broth
-	}
 	return s
+}
+
+// cookedUp tells whether all of a line has gone in and was over a fire.
+func (b *bindings) cookedUp(p portion) bool {
+	t := b.held(p)
+	return t != nil && t.heated && b.leftOf(p) == 0
 }
 
 // saidUncooked tells whether a noun means what has not been cooked.

@@ -13,6 +13,9 @@ func (b *bindings) becomes(t *larder.Technique, r *roles) {
 	b.inTin(t, r)
 	b.ofFirm(t, r)
 	b.caught(t, r)
+	if t.Name == rubTechnique && len(r.action.To) > 0 && slices.ContainsFunc(r.action.With, b.isFatLine) && b.coatsVessel(r.action) {
+		r.action.Technique = greaseTechnique // "rub a dish with butter"
+	}
 }
 
 // caught makes a straining of draining over a bowl, which catches the liquid: "drain in a colander set over a bowl".
@@ -25,11 +28,14 @@ func (b *bindings) caught(t *larder.Technique, r *roles) {
 	}
 }
 
+// isFatLine tells whether a reference is to a line of fat.
+func (b *bindings) isFatLine(x recipe.Ref) bool {
+	return x.Line != nil && slices.ContainsFunc(b.lines, func(l bound) bool { return l.ref == *x.Line && larder.IsFat(l.food) })
+}
+
 // ofFirm tells what work is that is done to nothing but vegetables, in fat or not: "melt the leeks in the butter".
 func (b *bindings) ofFirm(t *larder.Technique, r *roles) {
-	if t.Firm == "" || slices.ContainsFunc(r.action.To, func(x recipe.Ref) bool {
-		return x.Line != nil && slices.ContainsFunc(b.lines, func(l bound) bool { return l.ref == *x.Line && larder.IsFat(l.food) })
-	}) {
+	if t.Firm == "" || slices.ContainsFunc(r.action.To, b.isFatLine) {
 		return
 	}
 	any := false

@@ -1,6 +1,10 @@
 package flow
 
-import "yembra/core/larder"
+import (
+	"slices"
+
+	"yembra/core/larder"
+)
 
 // inHandFor is what an order without an object is done to: what is in hand, or, where that cannot be meant, what
 // else stands ready for it.
@@ -36,4 +40,19 @@ func (b *bindings) inHandFor(c *clause, t *larder.Technique) *thing {
 // in the sieve.
 func (b *bindings) toItself(n noun, found []referent) bool {
 	return len(found) == 1 && found[0].made != nil && found[0].made == b.base && b.r.lang.Liquors[n.head()] && b.r.lang.Fleshly[n.head()] && n.pointed && b.tech.Joins != "" && b.tech.Family != "separate" && b.tech.Name != returnTechnique && !b.goingInto
+}
+
+// inPan are those that lie in a pan in which they were fried.
+func (b *bindings) inPan(found []referent) []referent {
+	return slices.DeleteFunc(slices.Clone(found), func(r referent) bool {
+		return r.made == nil || !r.made.fried || r.made.liquid || r.made.putBy || b.away(r.made) || !b.open(r.made) || r.made.comp != b.comp
+	})
+}
+
+// freshOrIn are those that a word for many means of which some are used and some are not.
+func (b *bindings) freshOrIn(n noun, kinds []string, used, fresh []referent) []referent {
+	if in := b.inPan(used); n.pointed && b.tech.Medium == "fat" && len(in) > 0 {
+		return in // "fry it with the aromatics", of those that fry
+	}
+	return b.orMixedDry(kinds, used, fresh)
 }

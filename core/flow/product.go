@@ -58,7 +58,7 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		}
 		return b.ownOf(used)
 	case len(fresh) > 0:
-		return b.orMixedDry(kinds, used, fresh)
+		return b.freshOrIn(n, kinds, used, fresh)
 	case len(later) > 0 && !(n.pointed && own && len(b.ownOf(slices.Clone(used))) > 1): // "with the vegetables", that are in already
 		return later
 	case len(hand) > 0:

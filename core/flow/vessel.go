@@ -68,7 +68,7 @@ func (b *bindings) cooksUnsaid(other *thing) *thing {
 		return nil
 	}
 	return b.latest(func(t *thing) bool {
-		return t.heated && !b.r.lang.Holding[t.vessel] && !b.away(t) && !b.goesIn(t) && t.comp == b.comp && t != other
+		return t.heated && (!b.r.lang.Holding[t.vessel] || other != nil && t.vessel == other.vessel) && !b.away(t) && !b.goesIn(t) && t.comp == b.comp && t != other
 	})
 }
 

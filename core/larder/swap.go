@@ -15,6 +15,8 @@ type Swap struct {
 	Name string `json:"name" yaml:"name"`
 	// Short is how steps refer to it: "the lentil mince".
 	Short string `json:"short" yaml:"short"`
+	// Parts are what stands by itself for a part of what is replaced: what for the yolk, what for the white.
+	Parts map[string]string `json:"-" yaml:"parts"`
 	// Serves lists the kinds of food it can stand in for: a kind ("mince"), one
 	// food ("food:onion"), a shelf ("shelf:pulses") or all that hold an allergen
 	// ("holds:nuts").

@@ -28,8 +28,8 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 			water, all, known := c.watered(g, n, func(at flow.LineAt) *swap.Line { return &p.a.Components[at.Component].Lines[at.Line] })
 			switch {
 			case !known || all == 0:
-			case m.Least == 0 && !n.Liquid:
-				// what cooks in fat does not boil dry
+			case m.Least == 0 && !n.Liquid, m.Least > 0 && p.doughIn(&m, step):
+				// what cooks in fat does not boil dry, and a dough is no blend
 			case all < m.Smallest && step.Prepares != "":
 				// its preparation says how much to make
 			case all < m.Smallest:
@@ -39,6 +39,18 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 			}
 		}
 	}
+}
+
+// doughIn tells whether what the original works so in the same step is a dough: flour that is pulsed with fat.
+func (p *plan) doughIn(m *larder.Making, step *swap.Step) bool {
+	return slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
+		return n.Is(m.Techniques...) && slices.Contains(step.From, n.At.Step) && p.grain(&n) >= m.Grain && stepIn(p.a, n.At.Component, step)
+	})
+}
+
+// stepIn tells whether a step is one of a component's.
+func stepIn(a *swap.Adaptation, component int, step *swap.Step) bool {
+	return slices.ContainsFunc(a.Components[component].Steps, func(s swap.Step) bool { return s.Text == step.Text && slices.Equal(s.From, step.From) })
 }
 
 // cooksOwn tells whether nothing that stands for anything is in what an action works on: the wine that was to boil away.

@@ -65,6 +65,9 @@ func (p *plan) cameOfBodies(noun recipe.Noun) bool {
 // for that comes later: they go in with it.
 func (p *plan) intoBodies(i int) bool {
 	n := &p.graph.Nodes[i]
+	if p.pushedIn(n) {
+		return true
+	}
 	if len(n.Action.Into) == 0 || len(n.Into) > 0 || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
 		return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && (p.onlyFatTo(n) || p.poursOwn(n))
 	}) {
@@ -73,6 +76,14 @@ func (p *plan) intoBodies(i int) bool {
 	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped) && (s.enters > i || s.enters != never && p.graph.Nodes[s.enters].At == n.At)
 	})
+}
+
+// pushedIn tells whether things are put into cuts that flesh was given just before, where what stands for it is not there and
+// gets none: "make small cuts in the lamb and push in the garlic".
+func (p *plan) pushedIn(n *flow.Node) bool {
+	at := p.graph.Number(n)
+	return n.Is("place") && len(n.Into) == 1 && len(n.Inputs) == 1 && p.graph.Nodes[n.Inputs[0]].Technique.Family == "cut" && p.stand[n.Into[0]] != nil && p.stand[n.Into[0]].flesh() &&
+		!p.stand[n.Into[0]].gone && p.stand[n.Into[0]].enters > at
 }
 
 // poursOwn tells whether all that goes in is liquid of the cook's own: "add the wine to the fat".

@@ -5,6 +5,7 @@
 package method
 
 import (
+	"cmp"
 	"slices"
 	"strconv"
 	"strings"
@@ -235,7 +236,9 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 		}
 		step := recipe.Step{Text: text, Cue: x.Cue, HandsOn: x.Hands > 0, Lines: slices.Clone(lines)}
 		if k == len(all)-1 {
-			step.Makes = s.book.Short
+			step.Makes = cmp.Or(s.book.Parts[yolkPart], s.book.Short)
+		} else if k == 0 {
+			step.Makes = s.book.Parts[whitePart]
 		}
 		if total := x.Hands + x.Wait; total > 0 {
 			step.Minutes = &measure.Span{Low: total, High: total}

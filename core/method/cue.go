@@ -265,6 +265,9 @@ func (p *plan) stillShows(n *flow.Node, sign recipe.Sign, flesh bool) bool {
 		if s == nil || s.gone || s.flesh() != flesh || !p.there(line, p.graph.Number(n)) {
 			return false
 		}
+		if s.is(larder.LiquidFat) && slices.ContainsFunc(larder.Words(sign.State), func(w string) bool { return p.l.Language().Surfaces[w] }) {
+			return false // oil gets hot, and not nut-brown
+		}
 		own := larder.Words(s.was.Name)
 		f := p.l.Food(s.was.FoodID())
 		return len(own) > 0 && slices.Contains(words, own[len(own)-1]) || f != nil && slices.ContainsFunc(words, func(w string) bool { return slices.Contains(p.l.Language().Groups[w], f.Kind) })

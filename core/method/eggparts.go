@@ -60,8 +60,17 @@ func (p *plan) partTaken(line, i int) float64 {
 	return 0
 }
 
-// inBits tells whether something stands for eggs that are boiled hard and chopped: their yolks and whites can be had apart.
-func inBits(s *standIn) bool { return s.chosen != nil && s.chosen.Use == bitsUse }
+// The parts of eggs for which a swap may have something of its own.
+const (
+	yolkPart  = "yolk"
+	whitePart = "white"
+)
+
+// inBits tells whether something stands for eggs that are boiled hard and chopped, or halved and filled: their yolks and
+// whites can be had apart.
+func inBits(s *standIn) bool {
+	return s.chosen != nil && s.chosen.Use == bitsUse || s.book != nil && len(s.book.Parts) > 0
+}
 
 // eggPart is what stands for a part of eggs that are eaten as such: "the chopped whites" are the rest of what stands
 // for eggs whose yolks went into something; nil for all else.
@@ -84,6 +93,9 @@ func (w *writer) inParts(s *standIn, refs []recipe.Ref, at int) (named, bool) {
 	switch {
 	case part == "":
 		return named{}, false
+	case s.book.Parts[part] != "":
+		name := s.book.Parts[part]
+		return named{w.c.words().The + " " + name, w.c.plural(name), s}, true // "the potato halves", of the whites
 	case was == "" && !w.deeds[at].drop:
 		w.partSaid[s.node] = part
 		return w.c.stand(s, w.l.Language().EggParts[part], false), true

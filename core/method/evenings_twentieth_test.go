@@ -52,7 +52,7 @@ func TestPartsOfBoiledEggsGoIntoASauceAndAreFilled(t *testing.T) {
 		"Gribiche\n\nServes 4\n\n3 eggs\n1 tsp mustard\n150 ml oil\n1 tbsp vinegar\n1 tbsp capers\n\nMethod\n1. Boil the eggs for 9 minutes, cool and peel. Separate the yolks from the whites. Mash the yolks with the mustard, then whisk in the oil and vinegar. Chop the whites and stir them in with the capers.": {
 			"Mash a third of the chopped black-salt tofu with the mustard", "Stir the rest of the chopped black-salt tofu in with the capers"},
 		"Devilled eggs\n\nServes 4\n\n6 eggs\n3 tbsp mayonnaise\n1 tsp mustard\npaprika\n\nMethod\n1. Boil the eggs for 10 minutes, cool and peel. Halve them lengthways and scoop out the yolks. Mash the yolks with the mayonnaise and mustard. Spoon or pipe back into the whites and dust with paprika.": {
-			"Mash a third of the chopped black-salt tofu with", "pipe back into the rest of the chopped black-salt tofu"},
+			"Mash the yellow mash with", "pipe back into the potato halves"},
 	} {
 		card, _ := wholeCard(t, text, "whole-food")
 		for _, w := range want {

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
@@ -110,6 +111,15 @@ func (w *writer) addedFlesh(n *node) bool {
 			return s != nil && s.flesh() && !w.there(line, at)
 		})
 		return in == at-1 && flesh && from.Technique.Joins != ""
+	})
+}
+
+// bitByBit tells whether an action adds its things little by little: "a tablespoon at a time".
+func (w *writer) bitByBit(a *recipe.Action) bool {
+	return slices.ContainsFunc(a.Manner, func(manner string) bool {
+		return slices.ContainsFunc(w.l.Language().Doling, func(words language.List) bool {
+			return strings.Contains(strings.ToLower(manner), strings.Join(words, " "))
+		})
 	})
 }
 

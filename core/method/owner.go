@@ -6,6 +6,7 @@ import (
 	"unicode/utf8"
 
 	"yembra/core/flow"
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -49,4 +50,47 @@ func (w *writer) beforeShape(noun recipe.Noun) string {
 func (w *writer) eachOfAll(before string) bool {
 	first, _, _ := strings.Cut(strings.ToLower(before), " ")
 	return w.l.Language().Dealt[first]
+}
+
+// listedAs names what stands for a line that goes by a word, once it is there.
+func (w *writer) listedAs(word string, at int) (named, bool) {
+	for _, s := range w.inOrder() {
+		own := larder.Words(s.was.Name)
+		if len(own) > 0 && (own[len(own)-1] == word || slices.Contains(own, word) && w.foodIDOf(word) == s.was.FoodID()) && !s.gone && w.there(s.node, at) && len(w.animalWords(larder.Capital(w.c.words().The+" "+word)+".")) > 0 {
+			return w.c.stand(s, 1, false), true
+		}
+	}
+	return named{}, false
+}
+
+// asMuchOf is the name of what stands for something that only words name, with how much of it they say.
+func (w *writer) asMuchOf(p recipe.Phrase, name string, kept []named, text string) string {
+	if measured := w.measured(p, name); measured != "" {
+		return w.measuredOff(measured, text) // "the splash of milk"
+	}
+	if len(kept) == 1 && w.saysExtra(kept[0].text) {
+		return w.c.words().LittleMore + " " + w.c.words().Of + " " + text // "the extra pecorino"
+	}
+	return text
+}
+
+// becomesNow is what something becomes under the name it has now, where the text speaks of that for the first time: "swirl into a
+// thin omelette"; empty for all else.
+func (w *writer) becomesNow(p recipe.Phrase, noun recipe.Noun) string {
+	name, before := w.slice(noun.Name, noun.Upto), w.slice(noun.From, noun.Name)
+	first, _, _ := strings.Cut(strings.ToLower(before), " ")
+	lang := w.l.Language()
+	if p.Role != "into" || noun.Pronoun || noun.Measured || !lang.Articles[first] || lang.Definite[first] {
+		return ""
+	}
+	other := w.c.renamed(name)
+	if own, now := strings.Fields(name), strings.Fields(other); len(own) == 0 || len(now) == 0 || own[len(own)-1] == now[len(now)-1] || len(w.animalWords(other)) > 0 {
+		return "" // nor a spaetzle maker
+	}
+	return before + other
+}
+
+// saysExtra tells whether words speak of more of a thing than the dish itself took: "the extra pecorino".
+func (w *writer) saysExtra(text string) bool {
+	return slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().Extras[word] })
 }

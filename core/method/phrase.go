@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -98,8 +99,8 @@ func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) 
 // noun says what becomes of one thing that a phrase names.
 func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *clause) ([]named, bool) {
 	kept := []named{{text: w.slice(noun.From, w.nounEnd(noun)), plural: noun.Plural}}
-	if pot := w.potOfGone(noun); pot != "" {
-		return []named{{text: pot}}, true // "the clam pan"
+	if other := cmp.Or(w.becomesNow(p, noun), w.potOfGone(noun)); other != "" {
+		return []named{{text: other}}, true // "swirl into a thin pancake", "the clam pan"
 	}
 	if noun.Vessel && len(noun.Refs) == 0 || !noun.Pronoun && w.fleshly(w.slice(noun.Name, noun.Upto)) && w.ofInHand(at) && !w.ofItself(noun, w.slice(noun.Name, noun.Upto)) {
 		return kept, false // "strain the juice", of the tamarind

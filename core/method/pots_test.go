@@ -84,8 +84,8 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 func TestFatsAreToldApartAndNoneIsMissing(t *testing.T) {
 	reads(t, map[string]carried{
 		"what greased no tin is not missing from what is dotted": {
-			"Pudding\nServes 6\n\n110 g pudding rice\n1 litre oat milk\n25 g butter\n\nMethod\n1. Butter a dish. Put the rice and the milk in it and dot with the butter. Bake for 2 hours.",
-			map[string]string{line("2"): "cashew-butter-enrich"}, []string{"dot with the cashew paste"}, []string{"quarters"},
+			"Pudding\nServes 6\n\n110 g pudding rice\n1 litre oat milk\n25 g butter\n\nMethod\n1. Butter a dish. Put the rice and the milk in it and top with the butter. Bake for 2 hours.",
+			map[string]string{line("2"): "cashew-butter-enrich"}, []string{"top with the cashew paste"}, []string{"quarters"},
 		},
 		"an oil for something else leaves its name alone": {
 			"Mushrooms\nServes 4\n\n4 slices celeriac\n100 g breadcrumbs\noil for frying\n250 g mushrooms\n20 g butter\n\nMethod\n1. Fry the mushrooms in the butter.\n2. Press the celeriac into the crumbs. Heat 1 cm of oil and fry the celeriac.",

@@ -145,8 +145,8 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 			map[string]string{line("0"): "chickpea-batter-bind"}, []string{"Grease a 26 cm dish"}, []string{"pale"},
 		},
 		"no dish is greased with what is no fat": {
-			"Pudding\nServes 4\n\n100 g rice\n700 ml soy drink\n20 g butter\n\nMethod\n1. Grease an 850 ml dish with half the butter. Tip in the rice and stir in the soy drink.\n2. Dot with the rest of the butter and bake for 2 hours.",
-			map[string]string{line("2"): "cashew-butter-enrich"}, []string{"Grease an 850 ml dish with the vegetable oil", "ot with the cashew paste"}, []string{"rest of"},
+			"Pudding\nServes 4\n\n100 g rice\n700 ml soy drink\n20 g butter\n\nMethod\n1. Grease an 850 ml dish with half the butter. Tip in the rice and stir in the soy drink.\n2. Top with the rest of the butter and bake for 2 hours.",
+			map[string]string{line("2"): "cashew-butter-enrich"}, []string{"Grease an 850 ml dish with the vegetable oil", "op with the cashew paste"}, []string{"rest of"},
 		},
 		"eggs that are ready are not poached, and the water is not heated for them": {
 			"Muffins\nServes 2\n\n2 English muffins\n4 eggs\n1 tbsp white vinegar\n\nMethod\n1. Bring a wide pan of water with the vinegar to a simmer. Break the eggs into cups, slide them in and poach for 3 minutes. Lift out with a slotted spoon and drain.\n2. Toast the muffins and top each half with an egg.",

@@ -12,10 +12,10 @@ import (
 // product names what was made: by the words of the text where no animal is in
 // them, else by what stands for it.
 func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
+	name := w.slice(noun.Name, noun.Upto)
 	if head := w.beforeOwner(noun); head < noun.Upto {
 		return w.ofOwner(noun, head, lines, at, kept)
 	}
-	name := w.slice(noun.Name, noun.Upto)
 	if w.cutNoMore(noun) {
 		return w.listedOrAll(lines, at), true // "lay the slices on a dish"
 	}
@@ -162,9 +162,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	last := strings.Join(words[max(len(words)-1, 0):], "")
 	table := n.Technique.Closes == larder.ClosesTable && p.Role == "with" && (lang.Fats[last] || len(words) > 1) // "eat with butter", "with whipped cream", besides what is in it
 	if t, ok := w.listedAs(last, at); ok && !table && !((n.Technique.Family == "coat" || n.Technique.Heat != "" && n.Technique.Family != "wet heat") && lang.Fats[last] && t.stand != nil && !w.fries(t.stand.node)) {
-		if measured := w.measured(p, name); measured != "" {
-			t.text = w.measuredOff(measured, t.text) // "the splash of milk"
-		}
+		t.text = w.asMuchOf(p, name, kept, t.text)
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)
@@ -214,17 +212,6 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	}
 	w.saysOil(n, p, last)
 	return []named{{text: w.afterWords(n.Action, p, name, text)}}, true
-}
-
-// listedAs names what stands for a line that goes by a word, once it is there.
-func (w *writer) listedAs(word string, at int) (named, bool) {
-	for _, s := range w.inOrder() {
-		own := larder.Words(s.was.Name)
-		if len(own) > 0 && own[len(own)-1] == word && !s.gone && w.there(s.node, at) && len(w.animalWords(larder.Capital(w.c.words().The+" "+word)+".")) > 0 {
-			return w.c.stand(s, 1, false), true
-		}
-	}
-	return named{}, false
 }
 
 // stockKind and fatKind are the kinds of what stands for the liquid that an animal was

@@ -94,7 +94,7 @@ func (w *writer) action(i int) []*clause {
 	onto := w.ontoThem(n, before)
 	if w.first = nil; onto != nil {
 		before = nil // "add the sugar to the whipped aquafaba"
-	} else if a.Verb == w.c.words().Add && len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" {
+	} else if a.Verb == w.c.words().Add && len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" && !w.bitByBit(a) {
 		w.first, own.heads = before, before // they head the list of what is added
 	} else if w.takesObject(n, before) {
 		w.object = before // "season", of what went in before

@@ -55,6 +55,7 @@ func TestALayerIsNoLid(t *testing.T) {
 		"Press half of the mash into a tin. Spread the mince on it and cover with the rest. Bake for 40 minutes.": false,
 		"Put the mince in a tin and cover. Bake for 40 minutes.":                                                  true,
 		"Put the mince in a pot, cover with the stock and simmer for 40 minutes.":                                 true,
+		"Spread the mince in a tin, cover with the stock and mash. Bake for 40 minutes.":                          false,
 	} {
 		d := read(t, "Bake\n\n500 g mash\n300 g mince\n1 litre stock\n\nMethod\n1. "+text)
 		graph := Trace(reader(t).larder, &d)

@@ -42,6 +42,10 @@ func TestMethodsOfManyKitchensAreRead(t *testing.T) {
 			"50 g butter|500 g potatoes", "Rub a dish with some of the butter. Put in the potatoes.",
 			[]string{"a0 rub/grease('dish; with 0.1×0.0)", "a1 put in/add(0.1; into 'dish)"},
 		},
+		"peel that is taken out leaves what it was in in hand": {
+			"200 ml milk|1 strip lemon zest|1 cinnamon stick|4 egg yolks", "Heat the milk with the lemon zest and cinnamon. Take out the zest and cinnamon, cool for 5 minutes and whisk in the egg yolks.",
+			[]string{"a0 heat/heat(0.0; with 0.1, 0.2)", "a1 take out/remove(@a0, @a0)", "a2 cool/cool(@a0; 5-5 min)", "a3 whisk in/whisk(0.3; into @a2)"},
+		},
 		"with the aromatics that fry": {
 			"1 onion|2 cloves garlic|1 tbsp oil|2 bay leaves|30 g tomato paste", "Fry the onion and garlic in the oil for 8 minutes. Fry the tomato paste with the aromatics.",
 			[]string{"a0 fry/fry(0.0, 0.1; with 0.2; 8-8 min)", "a1 fry/fry(0.4; with @a0)"},

@@ -275,7 +275,7 @@ func (t *tracer) covered(a *recipe.Action, n *Node) bool {
 	switch {
 	case t.says(said, lang.Uncovered):
 		return false
-	case n.Is("cover") && len(n.With) > 0 && !t.wets(n.With): // "cover with the rest of the dough"
+	case n.Is("cover") && slices.ContainsFunc(n.With, func(line int) bool { return !t.wets([]int{line}) }): // "cover with the rest of the dough", "with pasta, then sauce"
 	case t.says(said, lang.Covered), n.Is("cover"):
 		return true
 	}

@@ -79,7 +79,7 @@ func (t *text) number(i int) bool { return i >= 0 && i < len(t.words) && t.words
 
 // phrase finds a phrase of the language that begins at i.
 func (t *text) phrase(i int) (kind string, n int) {
-	for _, p := range t.lang.Phrases {
+	for _, p := range t.lang.Phrases[t.low(i)] {
 		if len(p.Words) > n && t.runs(i, p.Words) {
 			kind, n = p.Kind, len(p.Words)
 		}

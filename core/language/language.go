@@ -53,8 +53,8 @@ type Language struct {
 	VerblessIn map[string]string
 	// Another are those of the words for what is left that mean a second thing of the name.
 	Another, Ordinals Set
-	// Uncooked are words for what has not been cooked.
-	Uncooked Set
+	// Uncooked are words for what has not been cooked, Peels for what of a fruit only gives its taste.
+	Uncooked, Peels Set
 	// Ladles are verbs of what is done to a liquid with what is in it.
 	Ladles Set
 	// Alongside stands before "with" and says no more than it: "together".
@@ -167,8 +167,8 @@ const (
 	NoteOpener = "note"
 )
 
-// Phrases stand with the longest first.
-type Phrases []Phrase
+// Phrases stand by their first word, the longest first.
+type Phrases map[string][]Phrase
 
 // UnmarshalYAML reads lists of phrases by their kind.
 func (p *Phrases) UnmarshalYAML(read func(any) error) error {
@@ -176,14 +176,19 @@ func (p *Phrases) UnmarshalYAML(read func(any) error) error {
 	if err := read(&lists); err != nil {
 		return err
 	}
+	*p = Phrases{}
 	for kind, list := range lists {
 		for _, words := range list {
-			*p = append(*p, Phrase{words, kind})
+			if len(words) > 0 {
+				(*p)[words[0]] = append((*p)[words[0]], Phrase{words, kind})
+			}
 		}
 	}
-	slices.SortFunc(*p, func(a, b Phrase) int {
-		return cmp.Or(cmp.Compare(len(b.Words), len(a.Words)), slices.Compare(a.Words, b.Words), strings.Compare(a.Kind, b.Kind))
-	})
+	for _, same := range *p {
+		slices.SortFunc(same, func(a, b Phrase) int {
+			return cmp.Or(cmp.Compare(len(b.Words), len(a.Words)), slices.Compare(a.Words, b.Words), strings.Compare(a.Kind, b.Kind))
+		})
+	}
 	return nil
 }
 

@@ -55,7 +55,7 @@ func (p *plan) describedAt(line, i int) string {
 	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
 	for _, x := range n.Action.Words.Phrases {
 		for _, noun := range x.Nouns {
-			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && noun.Behind[1] > 0 && noun.Behind[1] <= len(text) {
+			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && noun.Behind[1] > 0 && noun.Behind[1] <= min(len(text), n.Action.Upto) {
 				return string(text[noun.Behind[0]:noun.Behind[1]])
 			}
 		}

@@ -77,6 +77,15 @@ func TestCardsOfAWinterOfDishes(t *testing.T) {
 		"no nut paste is rubbed round a dish": {
 			"rice-pudding-rubbed", []string{"Rub a baking dish generously with some of the oil", "drizzle with the rest of the oil"}, []string{"cashew", "dot with"},
 		},
+		"bread is spread once": {
+			"fish-finger-sandwiches", []string{"Spread the bread with the cashew paste, spread two slices with the tofu mayonnaise"}, []string{"Spread the bread,"},
+		},
+		"pasta and a sauce over it are no lid": {
+			"bolognese-lasagne-one-list", []string{"cover with lasagne, then ragu, pale sauce and seed crumbs", "Bake for 40 minutes until bubbling"}, nil,
+		},
+		"no black salt goes into a sweet custard": {
+			"pasteis-de-nata-rolled", []string{"cool for a few minutes and whisk in the tofu and starch cream"}, []string{"black salt"},
+		},
 		"a batter is swirled into what it becomes": {
 			"egg-fried-rice-shreds", []string{"swirl into a thin pancake"}, []string{"swirl into the silken"},
 		},

@@ -193,7 +193,10 @@ func (w *writer) inOwnWords(line, at int) (named, bool) {
 			if len(w.animalWords(text)) > 0 || noun.Name == noun.From && !noun.Measured {
 				return named{}, false // "onion" of a list, which has its article from the first
 			}
-			return named{text: text + w.slice(noun.Behind[0], noun.Behind[1]), plural: noun.Plural}, true
+			if noun.Behind[1] <= a.Upto { // "butter the bread, spread two slices with jam" says nothing more of it
+				text += w.slice(noun.Behind[0], noun.Behind[1])
+			}
+			return named{text: text, plural: noun.Plural}, true
 		}
 	}
 	return named{}, false

@@ -55,7 +55,7 @@ func (p *plan) onFireUntil(component, step int) bool {
 	if n.Technique.Takes == "part" && len(n.Inputs) == 1 {
 		n = &p.graph.Nodes[n.Inputs[0]] // "scoop out", and the pan is used on
 	}
-	return n.Technique.Family == "dry heat" && n.Lasts > 0 && (n.Lasts <= quickFry || n.Is("stir-fry")) && slices.ContainsFunc(p.graph.Nodes, func(o node) bool {
+	return n.Technique.Family == "dry heat" && n.Lasts > 0 && n.Lasts <= quickFry && slices.ContainsFunc(p.graph.Nodes, func(o node) bool {
 		at := p.graph.Number(&o)
 		return o.At.Component == component && o.At.Step == step && !p.deeds[at].drop && (o.Technique.Joins == "yes" || slices.Contains(o.Inputs, last) || slices.Contains(o.Inputs, p.graph.Number(n)))
 	})

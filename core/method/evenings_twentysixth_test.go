@@ -1,6 +1,12 @@
 package method
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/swap"
+)
 
 // What cards of forty recipes of many kitchens said wrongly once.
 func TestCardsOfAWinterOfDishes(t *testing.T) {
@@ -90,4 +96,16 @@ func TestCardsOfAWinterOfDishes(t *testing.T) {
 			"egg-fried-rice-shreds", []string{"swirl into a thin pancake"}, []string{"swirl into the silken"},
 		},
 	})
+}
+
+// Flour that is pulsed with what stands for butter is no blend that wants water, whatever stands for it.
+func TestADoughIsNoBlend(t *testing.T) {
+	_, findings := wholeCard(t, recipeCalled(t, "quiche-lorraine-foil"), "whole-food-no-oil")
+	require.Empty(t, findings)
+}
+
+// Nothing is prepared while what is fried for a few minutes stands in the pan, with which the next step goes on.
+func TestNothingIsPreparedBesideAHotPan(t *testing.T) {
+	card, _ := wholeCard(t, recipeCalled(t, "mussels-in-white-wine-and-cream"), swap.WholeFood)
+	require.Regexp(t, `(?s)wakame; cut.*soften the shallots and garlic for 5 minutes`, card)
 }

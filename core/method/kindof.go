@@ -28,20 +28,6 @@ func (w *writer) groupOf(name string, lines []int, at int) bool {
 	return n > 1
 }
 
-// ofTwo tells whether a name is that of a product with the word for another of what was mixed before it: "the mascarpone
-// cream", of mascarpone and cream.
-func (w *writer) ofTwo(name string, lines []int, at int) bool {
-	words := strings.Fields(name)
-	if len(words) < 2 || !w.several(lines, at) || !w.l.Language().Products[larder.Singular(strings.ToLower(words[len(words)-1]))] {
-		return false
-	}
-	by := func(word string) int {
-		return slices.IndexFunc(lines, func(line int) bool { return w.stand[line] != nil && w.there(line, at) && w.calledBy(word, line) })
-	}
-	first, last := by(words[0]), by(words[len(words)-1])
-	return first >= 0 && last >= 0 && first != last
-}
-
 // mostly tells whether a mixture that goes by the name of one of several lines holds most of that, where the name could be that
 // of the whole: "the cream", of mascarpone and yolks and some cream.
 func (w *writer) mostly(own int, lines []int, name string) bool {

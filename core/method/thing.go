@@ -55,7 +55,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{{text: w.beforeProduct(noun, rest) + rest, plural: noun.Plural}}, true // "the sauce"
 	}
 	lines = w.ofBody(name, lines, at)
-	if w.groupOf(name, lines, at) || w.ofTwo(name, lines, at) {
+	if w.groupOf(name, lines, at) {
 		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "a quarter of the cheese", of two that were mixed
 	}
 	if own := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return !w.calledBy(name, line) }); len(own) == 1 && (noun.Rest || w.mostly(own[0], lines, name)) {

@@ -27,6 +27,7 @@ type Lines struct {
 	Strongest, Tinned, Dried, Yields, OpensYield, ForPeople, EndsYield, Eaters, EatersOnly Set
 	Times, Step, CutInto, AloneYield, Soaked                                               Set
 	Lengths                                                                                map[string]float64
+	Whose                                                                                  map[string]measure.System
 	// UsedOn are words before a food that say which animal matter was used on it, with its name.
 	UsedOn                       map[string]string `yaml:"usedon"`
 	Optional, ToTaste, PartHeads []string
@@ -71,6 +72,11 @@ func (l *Language) loadLines(src Source) error {
 		x.endings = append(x.endings, ending)
 	}
 	slices.SortFunc(x.endings, func(a, b string) int { return len(b) - len(a) })
+	for word, system := range x.Whose {
+		if !system.Known() {
+			return fmt.Errorf("%s: no measures are called %q, as %q is said to mean", file, system, word)
+		}
+	}
 	for i, h := range x.Habits {
 		if !h.System.Known() {
 			return fmt.Errorf("%s: no measures are called %q", file, h.System)

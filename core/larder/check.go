@@ -189,6 +189,14 @@ func (c *checker) swap(s *Swap) {
 			c.say("swap %s: falls back on %q, which is no other swap", s.ID, next)
 		}
 	}
+	for part, name := range s.Parts {
+		if c.larder.language.EggParts[part] == 0 {
+			c.say("swap %s: %q is no part of an egg", s.ID, part)
+		}
+		if !slices.ContainsFunc(s.Prepare, func(p Preparation) bool { return p.Makes == name }) {
+			c.say("swap %s: nothing is said to make the %s", s.ID, name)
+		}
+	}
 	for _, p := range s.Prepare {
 		if p.Cue == "" || p.Hands+p.Wait <= 0 {
 			c.say("swap %s: a preparation without cue or time", s.ID)

@@ -8,6 +8,8 @@ type Preparation struct {
 	Wait  float64  `json:"wait" yaml:"wait"`
 	Cue   string   `json:"cue" yaml:"cue"`
 	Kit   []string `json:"kit" yaml:"kit"`
+	// Makes is the part of the swap that is made with it, where it is not the last that makes it all.
+	Makes string `json:"-" yaml:"makes"`
 	// Unfired is what is done instead where the dish itself browns it.
 	Unfired *Preparation `json:"unfired,omitempty" yaml:"unfired"`
 }

@@ -66,7 +66,7 @@ type Basis struct {
 var ErrUnknown = errors.New("no figure known")
 
 // Grams converts an amount of some matter to grams as used. The system says
-// whose cups and spoons are meant; size is "", "small", "medium" or "large".
+// whose cups and spoons are meant; size is "", "small", "medium", "large" or "thin".
 // It returns the span, the figure it rests on, or an error wrapping ErrUnknown.
 func Grams(a Amount, size string, m Matter, sys System) (Span, Basis, error) {
 	unit, ok := units[a.Unit]

@@ -176,8 +176,10 @@ func (p *plan) shareAt(line, i int) float64 {
 // with which what it was to go on goes in, for a marinade, else the next that suits.
 func (p *plan) placeFor(line, i int) int {
 	n := &p.graph.Nodes[i]
-	if at := p.nextPlace(line, i); p.pushedIn(n) && at >= 0 && p.graph.Nodes[at].Technique.Heat != "" && p.graph.Nodes[at].Technique.Family != "oven" {
-		return at // "sweat the carrots" with the garlic
+	if p.pushedIn(n) {
+		if at := p.nextPlace(line, i); at >= 0 && p.graph.Nodes[at].Technique.Heat != "" && p.graph.Nodes[at].Technique.Family != "oven" {
+			return at // "sweat the carrots" with the garlic
+		}
 	}
 	if p.intoBodies(i) {
 		for _, s := range p.inOrder() {

@@ -41,16 +41,23 @@ func (c *Carrier) amounts(p *plan, g *flow.Graph) {
 	}
 }
 
-// doughIn tells whether what the original works so in the same step is a dough: flour that is pulsed with fat.
+// doughIn tells whether what the original works so in the same step is a dough: flour that is pulsed with fat. A row
+// that names no share of flour speaks of no dough.
 func (p *plan) doughIn(m *larder.Making, step *swap.Step) bool {
-	return slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
+	return m.Grain > 0 && slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
 		return n.Is(m.Techniques...) && slices.Contains(step.From, n.At.Step) && p.grain(&n) >= m.Grain && stepIn(p.a, n.At.Component, step)
 	})
 }
 
 // stepIn tells whether a step is one of a component's.
 func stepIn(a *swap.Adaptation, component int, step *swap.Step) bool {
-	return slices.ContainsFunc(a.Components[component].Steps, func(s swap.Step) bool { return s.Text == step.Text && slices.Equal(s.From, step.From) })
+	steps := a.Components[component].Steps
+	for i := range steps {
+		if &steps[i] == step {
+			return true
+		}
+	}
+	return false
 }
 
 // cooksOwn tells whether nothing that stands for anything is in what an action works on: the wine that was to boil away.

@@ -5,7 +5,6 @@
 package method
 
 import (
-	"cmp"
 	"slices"
 	"strconv"
 	"strings"
@@ -235,10 +234,8 @@ func (c *Carrier) preparations(p *plan, s *standIn, lines []int) []swap.Step {
 			begins = flow.FirstWord(s.book.Prepare[k].Text)
 		}
 		step := recipe.Step{Text: text, Cue: x.Cue, HandsOn: x.Hands > 0, Lines: slices.Clone(lines)}
-		if k == len(all)-1 {
-			step.Makes = cmp.Or(s.book.Parts[yolkPart], s.book.Short)
-		} else if k == 0 {
-			step.Makes = s.book.Parts[whitePart]
+		if step.Makes = s.book.Prepare[k].Makes; step.Makes == "" && k == len(all)-1 {
+			step.Makes = s.book.Short
 		}
 		if total := x.Hands + x.Wait; total > 0 {
 			step.Minutes = &measure.Span{Low: total, High: total}

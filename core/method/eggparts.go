@@ -60,12 +60,6 @@ func (p *plan) partTaken(line, i int) float64 {
 	return 0
 }
 
-// The parts of eggs for which a swap may have something of its own.
-const (
-	yolkPart  = "yolk"
-	whitePart = "white"
-)
-
 // inBits tells whether something stands for eggs that are boiled hard and chopped, or halved and filled: their yolks and
 // whites can be had apart.
 func inBits(s *standIn) bool {

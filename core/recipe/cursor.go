@@ -14,6 +14,7 @@ type cursor struct {
 	lex.Cursor
 	words  *language.Lines
 	system measure.System
+	said   measure.System // whose the last unit read is said to be: "US cup"
 }
 
 // cursorOver starts at the first of the tokens.
@@ -23,7 +24,7 @@ func cursorOver(words *language.Lines, tokens []lex.Token, sys measure.System) *
 
 // cursorAt starts at token i.
 func cursorAt(words *language.Lines, tokens []lex.Token, i int, sys measure.System) *cursor {
-	return &cursor{lex.Cursor{Tokens: tokens, At: i, Words: &words.Figures}, words, sys}
+	return &cursor{lex.Cursor{Tokens: tokens, At: i, Words: &words.Figures}, words, sys, ""}
 }
 
 // lines are the words of ingredient lines.
@@ -32,8 +33,18 @@ func (r *Reader) lines() *language.Lines { return &r.larder.Language().Lines }
 // unit reads a unit word, with what may stand around it ("heaped tbsp of").
 func (c *cursor) unit() (measure.Unit, bool) {
 	t := c.Peek(0)
-	if t.Kind != lex.Word {
+	if c.said = ""; t.Kind != lex.Word {
 		return "", false
+	}
+	if whose := c.words.Whose[strings.ToLower(t.Text)]; whose != "" {
+		start := c.At
+		c.At++
+		u, ok := c.unit()
+		if c.said = whose; !ok || measure.MillilitresOf(u, whose) == 0 {
+			c.At, c.said = start, ""
+			return "", false
+		}
+		return u, true
 	}
 	if c.In(0, c.words.Fluid) && (c.Peek(1).Kind == lex.Word || c.Peek(1).Is(".")) {
 		n := 1

@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"cmp"
 	"fmt"
 	"strings"
 
@@ -107,7 +108,7 @@ func massOf(food *larder.Food, form string, q quantity, sys measure.System) (*me
 			return nil, nil
 		}
 	}
-	g, basis, err := measure.Grams(amount, q.size, m, sys)
+	g, basis, err := measure.Grams(amount, q.size, m, cmp.Or(q.whose, sys))
 	if err != nil {
 		return nil, nil
 	}

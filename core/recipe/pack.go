@@ -1,6 +1,7 @@
 package recipe
 
 import (
+	"cmp"
 	"strings"
 
 	"yembra/core/language"
@@ -43,11 +44,42 @@ func furtherMasses(words *language.Lines, bracket []lex.Token, sys measure.Syste
 	return sum
 }
 
+// crosses tells whether a sign of times is next.
+func (c *cursor) crosses() bool {
+	return c.In(0, c.words.Crosses) || c.Peek(0).Is("x") || c.Peek(0).Is("*")
+}
+
+// packsOf reads what each pack of a count holds of smaller packs, and counts those: 6, of "2 packs of 3 x 50 g", of "2 (3 x
+// 80 g) packs" and of "3 boxes of 2 tins". The count itself stands where nothing is said of that.
+func (c *cursor) packsOf(s measure.Span) measure.Span {
+	start := c.At
+	if c.Peek(0).Is("(") || c.Peek(0).Is("[") {
+		c.At++
+	} else if unit, ok := c.unit(); !ok || unit != measure.Can || !c.Skip(c.words.Of) {
+		c.At = start
+		return s
+	}
+	in, ok := c.Span()
+	inner := c.At
+	if ok && c.crosses() {
+		_, ok = c.packSize()
+	} else if ok {
+		unit, is := c.unit()
+		ok = is && unit == measure.Can && !c.Tokens[start].Is("(")
+	}
+	if !ok {
+		c.At = start
+		return s
+	}
+	c.At = inner
+	return measure.Span{Low: s.Low * in.Low, High: s.High * in.High}
+}
+
 // packSize reads "x 400 g", "(14 ounce)", "400-g" or "14.5 ounce" when a
 // container or end of bracket follows the figure before it.
 func (c *cursor) packSize() (measure.Amount, bool) {
 	start := c.At
-	cross := c.In(0, c.words.Crosses) || c.Peek(0).Is("x") || c.Peek(0).Is("*")
+	cross := c.crosses()
 	bracket := c.Peek(0).Is("(") || c.Peek(0).Is("[")
 	if cross || bracket {
 		c.At++
@@ -67,9 +99,9 @@ func (c *cursor) packSize() (measure.Amount, bool) {
 				if c.Peek(0).Is("/") || c.Peek(0).Is(",") {
 					c.toBracketEnd()
 				}
-				if c.Peek(0).Is(")") || c.Peek(0).Is("]") {
-					c.At++
-				}
+			}
+			if (bracket || cross) && (c.Peek(0).Is(")") || c.Peek(0).Is("]")) {
+				c.At++
 			}
 			if c.Peek(0).Is("/") || c.Peek(0).Is("(") {
 				c.skipSecond()
@@ -128,73 +160,6 @@ func (c *cursor) setEach(q *quantity, pack measure.Amount) {
 		each := pack.Span().Times(ml)
 		q.ml = &each
 	}
-}
-
-// inches are those of the unit of length n places on.
-func (c *cursor) inches(n int) (float64, bool) {
-	v, ok := c.words.Lengths[strings.ToLower(c.Peek(n).Text)]
-	return v, ok
-}
-
-// lengthPiece reads "-inch", "cm", "2.5 cm / 1 inch" after a number; the number
-// is then the length of one piece.
-func (c *cursor) lengthPiece(q *quantity) bool {
-	n := 0
-	if c.Peek(0).Is("-") || c.Peek(0).Is("(") {
-		n = 1
-	}
-	if c.Peek(n).Is(`"`) || c.Peek(n).Is("”") {
-		q.inches = c.Tokens[c.At-1].Value
-		c.At += n + 1
-		return true
-	}
-	inch, ok := c.inches(n)
-	value := 0.0
-	if ok && c.At > 0 {
-		value = c.Tokens[c.At-1].Value
-		q.sole = true // "4 cm ginger" is one piece
-	}
-	// "1 2-inch piece", "1 (3-inch) piece"
-	if !ok && c.Peek(n).Kind == lex.Number {
-		m := n + 1
-		if c.Peek(m).Is("-") {
-			m++
-		}
-		if inch, ok = c.inches(m); ok {
-			value = c.Peek(n).Value
-			n = m
-		}
-	}
-	if !ok || c.In(n, c.words.GluedLength) && !c.Peek(n).Glued && !c.Peek(n-1).Is("-") {
-		return false
-	}
-	c.At += n + 1
-	c.skipDot()
-	if c.Peek(0).Is(")") {
-		c.At++
-	}
-	if c.Peek(0).Is("/") || c.Peek(0).Is("(") {
-		mark := c.At
-		c.At++
-		if c.Peek(0).Kind == lex.Number {
-			c.At++
-			if c.Peek(0).Is("-") {
-				c.At++
-			}
-			if _, ok := c.inches(0); ok {
-				c.At++
-				if c.Peek(0).Is(")") {
-					c.At++
-				}
-			} else {
-				c.At = mark
-			}
-		} else {
-			c.At = mark
-		}
-	}
-	q.inches = value * inch
-	return true
 }
 
 // plus adds a second measure of the same kind: "1 lb 2 oz", "1 cup plus 2 tbsp".
@@ -268,7 +233,7 @@ func (c *cursor) secondMeasure(q *quantity) {
 			case q.grams == nil || unit == measure.Gram || unit == measure.Kilogram:
 				q.grams = &grams
 			}
-		} else if ml := measure.MillilitresOf(unit, c.system); ml > 0 && q.volume == nil {
+		} else if ml := measure.MillilitresOf(unit, cmp.Or(c.said, c.system)); ml > 0 && q.volume == nil {
 			v := s.Times(ml)
 			q.volume = &v
 		}

@@ -11,15 +11,16 @@ import (
 // quantity is what stands before the name in an ingredient line.
 type quantity struct {
 	amount *measure.Amount
-	size   string        // small, medium, large
+	size   string        // small, medium, large, thin
 	each   *measure.Span // grams of one, when a pack size is given
 	ml     *measure.Span // millilitres of one, when a pack volume is given
 	grams  *measure.Span // grams stated outright beside the amount
 	// volume stated outright beside a count, in ml: "1 cup (240 ml)".
 	volume *measure.Span
-	inches float64 // length of a piece, for ginger and the like
-	sole   bool    // the number is that length, of one piece
-	toTake bool    // a vague "some" or "a little"
+	whose  measure.System // whose measure the line itself says it is: "1 US cup"
+	inches float64        // length of a piece, for ginger and the like
+	sole   bool           // the number is that length, of one piece
+	toTake bool           // a vague "some" or "a little"
 }
 
 // quantity reads everything before the name.
@@ -43,6 +44,7 @@ func (c *cursor) quantity() quantity {
 			return q
 		}
 	}
+	s = c.packsOf(s)
 	// "2 x 400 g tins", "2 400-g tins", "2 (400 g) tins", "2 14-oz cans"
 	if pack, ok := c.packSize(); ok {
 		unit, _ := c.unit()
@@ -97,6 +99,7 @@ func (c *cursor) measured(q *quantity, s measure.Span) {
 		s = measure.Span{Low: s.Low + more, High: s.High + more}
 	}
 	q.amount = &measure.Amount{Low: s.Low, High: s.High, Unit: unit}
+	q.whose = c.said
 	if ok {
 		c.plus(q)
 	}

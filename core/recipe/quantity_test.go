@@ -65,14 +65,23 @@ func TestQuantities(t *testing.T) {
 
 func TestPacksAndSecondMeasures(t *testing.T) {
 	for text, grams := range map[string]float64{
-		"2 x 400 g tins tomatoes":       800,
-		"2 (14-ounce) cans tomatoes":    2 * 14 * 28.3495,
-		"1 14.5 oz can tomatoes":        14.5 * 28.3495,
-		"3 (200 g) packs noodles":       600,
-		"250 g (9 oz) rice":             250,
-		"9 oz/255 g rice":               255,
-		"1 lb (450g) pork":              450,
-		"4 fillets (150 g each) salmon": 600,
+		"2 x 400 g tins tomatoes":        800,
+		"2 (14-ounce) cans tomatoes":     2 * 14 * 28.3495,
+		"1 14.5 oz can tomatoes":         14.5 * 28.3495,
+		"3 (200 g) packs noodles":        600,
+		"2 packs of 3 x 50 g noodles":    300,
+		"2 (3 x 80 g) packs noodles":     480,
+		"3 boxes of 2 x 150 g noodles":   900,
+		"2 packs of 2 tins (400 g) rice": 1600,
+		"2 packs (300 g) noodles":        600,
+		"250 g (9 oz) rice":              250,
+		"9 oz/255 g rice":                255,
+		"1 lb (450g) pork":               450,
+		"1 metric cup water":             250,
+		"2 imperial pints water":         2 * 568,
+		"1 US cup/1 metric cup water":    237,
+		"250 g/1 metric cup rice":        250,
+		"4 fillets (150 g each) salmon":  600,
 	} {
 		line := inside(t).Line(text, measure.US)
 		require.NotNil(t, line.Grams, text)

@@ -49,7 +49,7 @@ func (t *text) andDone(i int) bool {
 // inShape tells whether the pieces follow in which something is cut: "in chunks".
 func (t *text) inShape(i int) bool {
 	n, ok := t.noun(i+1, len(t.words), false)
-	return t.lang.Prepositions[t.low(i)] == "in" && ok && n.plural && (t.lang.Shapes[n.head()] || t.lang.Shapes[t.low(n.upto-1)])
+	return t.lang.Prepositions[t.low(i)] == "in" && ok && n.plural && (t.lang.Shapes[n.head()] || t.lang.Shapes[t.lastOf(n)])
 }
 
 // takesShape tells whether a shape follows that something is brought into: "roll into logs", of a
@@ -59,7 +59,7 @@ func (t *text) takesShape(i int) bool {
 		return false
 	}
 	n, ok := t.noun(i+1, len(t.words), false)
-	return ok && (t.lang.Shapes[n.head()] || t.lang.Shapes[t.low(n.upto-1)])
+	return ok && (t.lang.Shapes[n.head()] || t.lang.Shapes[t.lastOf(n)])
 }
 
 // standsAlone tells whether a word that may open a clause means a thing: "add that too".

@@ -57,6 +57,9 @@ func (n noun) head() string {
 	return n.words[len(n.words)-1]
 }
 
+// lastOf is the last word of a name as the text has it.
+func (t *text) lastOf(n noun) string { return t.low(n.upto - n.bare - 1) }
+
 // noun reads the name of a thing that begins at i. inner tells that an order may
 // follow it without a mark, as after "let".
 func (t *text) noun(i, upto int, inner bool) (noun, bool) {
@@ -153,9 +156,12 @@ func (t *text) allBut(i int) bool {
 }
 
 // trimDescribing takes off the end of a name what says how the thing gets: "the
-// dough thin", "the onions brown".
+// dough thin", "the onions brown", "the slices thin".
 func (t *text) trimDescribing(n *noun, start int) {
-	for last := n.upto - 1; last > start && t.lang.AdjectiveVerbs[t.low(last)] && len(n.words) > 1 && (t.foods(t.words[last-1].norm) || t.lang.Products[t.low(last-1)] || t.lang.Groups[t.words[last-1].norm] != nil || t.lang.Parts[t.low(last-1)]); last-- {
+	names := func(i int) bool {
+		return t.foods(t.words[i].norm) || t.lang.Products[t.low(i)] || t.lang.Groups[t.words[i].norm] != nil || t.lang.Parts[t.low(i)] || t.lang.Shapes[t.words[i].norm]
+	}
+	for last := n.upto - 1; last > start && t.lang.AdjectiveVerbs[t.low(last)] && len(n.words) > 1 && names(last-1); last-- {
 		n.words, n.bare = n.words[:len(n.words)-1], n.bare+1
 		n.plural = t.low(last-1) != t.words[last-1].norm
 	}

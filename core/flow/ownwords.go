@@ -163,7 +163,7 @@ func (b *bindings) restOfUnit(n noun) []referent {
 	if !n.rest || n.upto < 1 {
 		return nil
 	}
-	unit, ok := b.r.lang.Lines.Unit(b.text.low(n.upto - 1))
+	unit, ok := b.r.lang.Lines.Unit(b.text.lastOf(n))
 	if !ok {
 		return nil
 	}

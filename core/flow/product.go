@@ -130,7 +130,7 @@ func (b *bindings) groupKinds(n noun) (kinds []string, part int) {
 		}
 	}
 	if kinds == nil && n.plural {
-		kinds = b.r.lang.Groups[b.text.low(n.upto-1)] // "the sauces", but not "the sauce"
+		kinds = b.r.lang.Groups[b.text.lastOf(n)] // "the sauces", but not "the sauce"
 	}
 	return kinds, -1
 }
@@ -175,10 +175,10 @@ func (b *bindings) product(n noun) *thing {
 	if t, none := b.ofNamedPart(n); t != nil || none {
 		return t
 	}
-	if (lang.Parts[head] || lang.Parts[b.text.low(n.upto-1)]) && n.pointed && b.focus != nil && b.tech.Name != removeTechnique {
+	if (lang.Parts[head] || lang.Parts[b.text.lastOf(n)]) && n.pointed && b.focus != nil && b.tech.Name != removeTechnique {
 		return b.focus // "strain off the pulp", but not "take out the seeds"
 	}
-	raw := b.text.low(n.upto - 1)
+	raw := b.text.lastOf(n)
 	if lang.Products[head] || lang.Products[raw] {
 		if t := b.madeOf(n); t != nil && !(b.tech.Closes == larder.ClosesTable && !n.pointed && t == b.focus) {
 			return t // but not "serve with potato pancakes", a soup that holds potatoes
@@ -203,7 +203,7 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 	}
-	if slices.Contains(b.dishCalled(), head) && (n.pointed || lang.Products[head]) {
+	if slices.Contains(b.dishCalled(), head) && (n.pointed || n.amount[1] > 0 || lang.Products[head]) { // "six cevapi into each bread"
 		return b.namedInTitle(n)
 	}
 	if !lang.Products[head] && !lang.Products[raw] {

@@ -14,7 +14,7 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 	if b.phrase == nil || n.upto <= n.from { // "use to coat the chicken": with what, is not said
 		return
 	}
-	out := recipe.Noun{Pronoun: n.pronoun, Plural: n.plural, Measured: n.amount[1] > 0 || n.share > 0 && n.share < 1 || n.rest || n.little, Rest: n.rest, All: len(n.words) == 1 && b.r.lang.Whole[n.words[0]], Dealt: b.dealt(n) || b.coatsOne(n), Doled: b.doled(n)}
+	out := recipe.Noun{Pronoun: n.pronoun, Plural: n.plural || b.text.counts(n), Measured: n.amount[1] > 0 || n.share > 0 && n.share < 1 || n.rest || n.little, Rest: n.rest, All: len(n.words) == 1 && b.r.lang.Whole[n.words[0]], Dealt: b.dealt(n) || b.coatsOne(n), Doled: b.doled(n)}
 	upto := n.upto - n.bare
 	if k := len(n.except); k > 0 {
 		upto = n.except[k-1].upto

@@ -9,7 +9,7 @@ func (b *bindings) onlyHow(l link, t *larder.Technique, vessel string) bool {
 	if t.Name == "pour" && lang.Tools[vessel] && b.passes(l) >= 0 {
 		return true
 	}
-	return vessel != "" && (t.Family == "separate" || t.Family == "cut" || t.Joins == "" && t.Family != "assemble") && (lang.Tools[vessel] || lang.Tools[b.text.low(n.upto-1)] || lang.Through[b.text.low(l.from)])
+	return vessel != "" && (t.Family == "separate" || t.Family == "cut" || t.Joins == "" && t.Family != "assemble") && (lang.Tools[vessel] || lang.Tools[b.text.lastOf(n)] || lang.Through[b.text.low(l.from)])
 }
 
 // passes is where the words of a link say that something is passed through what it ties, "in through a fork"; -1 where they do not.

@@ -111,7 +111,7 @@ func (b *bindings) accompanied(l link, t *larder.Technique, r *roles, vessel str
 	case vessel != "" && t.Medium == "with":
 		named := b.words(n)
 		r.action.With = append(r.action.With, recipe.Ref{Named: &named, Share: 1})
-	case vessel != "" && b.r.lang.Tools[vessel], n.pronoun && (n.amount[1] > 0 || n.little) && b.r.lang.Tools[b.text.low(n.upto-1)], slices.ContainsFunc(n.words, func(w string) bool { return b.r.lang.Tools[w] && vessel == "" && len(b.direct(n)) == 0 }), b.r.lang.Places[n.head()], b.r.lang.Places[b.text.low(n.upto-1)]:
+	case vessel != "" && b.r.lang.Tools[vessel], n.pronoun && (n.amount[1] > 0 || n.little) && b.r.lang.Tools[b.text.lastOf(n)], slices.ContainsFunc(n.words, func(w string) bool { return b.r.lang.Tools[w] && vessel == "" && len(b.direct(n)) == 0 }), b.r.lang.Places[n.head()], b.r.lang.Places[b.text.lastOf(n)]:
 		r.action.Manner = append(r.action.Manner, b.howWith(l))
 	default:
 		b.linkInto(l, t, r, &r.action.With, vessel, false)

@@ -130,7 +130,7 @@ func (b *bindings) vessel(n noun) string {
 	head := n.head()
 	raw := head
 	if n.upto > 0 && n.owner == nil {
-		raw = b.text.low(n.upto - 1)
+		raw = b.text.lastOf(n)
 	}
 	switch {
 	case !b.r.lang.Vessels[raw] && !b.r.lang.Vessels[head],

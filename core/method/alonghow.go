@@ -17,7 +17,7 @@ func (p *plan) calledAt(line, i int) string {
 	if p.stand[line] != nil || p.shareAt(line, i) >= nearlyAll {
 		return ""
 	}
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	for _, x := range n.Action.Words.Phrases {
 		for _, noun := range x.Nouns {
 			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && !noun.Pronoun && !noun.Measured && noun.Upto <= len(text) {
@@ -35,7 +35,7 @@ func (p *plan) measuredAt(line, i int) string {
 		return ""
 	}
 	n := &p.graph.Nodes[i]
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	for _, x := range n.Action.Words.Phrases {
 		for _, noun := range x.Nouns {
 			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && noun.Measured && !noun.Rest && noun.Upto <= len(text) {
@@ -52,7 +52,7 @@ func (p *plan) describedAt(line, i int) string {
 	if p.stand[line] != nil {
 		return ""
 	}
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	for _, x := range n.Action.Words.Phrases {
 		for _, noun := range x.Nouns {
 			if lines, made := p.meant(noun); !made && len(lines) == 1 && lines[0] == line && noun.Behind[1] > 0 && noun.Behind[1] <= min(len(text), n.Action.Upto) {
@@ -120,7 +120,7 @@ func (p *plan) namedAlong(i int) {
 	if at <= i {
 		return
 	}
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	for _, x := range n.Action.Words.Phrases {
 		for _, noun := range x.Nouns {
 			words := larder.Words(onlyNamed(noun))

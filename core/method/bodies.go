@@ -12,7 +12,7 @@ import (
 // body is not there: "fry the shells".
 func (p *plan) onBodies(i int) bool {
 	n := &p.graph.Nodes[i]
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	any := false
 	if p.ofInHand(i) || p.boilsListed(i) {
 		return false

@@ -93,7 +93,7 @@ func (p *plan) overFire(n *flow.Node) bool {
 
 // saysFat tells whether an action says that it is done in some fat that it has from what went before.
 func (p *plan) saysFat(n *flow.Node) bool {
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
 		return (x.Role == "in" || x.Role == "with") && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
 			if noun.Upto > len(text) || len(noun.Refs) == 0 || noun.Refs[0].Line != nil {

@@ -255,6 +255,14 @@ func (w *writer) countsGone(n *node, text string) bool {
 	if last := len(words) - 1; last < 0 || !w.l.Language().Manner[words[0]] && !w.l.Language().Singly[words[last]] {
 		return false // "one at a time", "beating well between each"
 	}
+	if at := w.nodeOf(n.Action.ID); at > 0 && (w.l.Language().TimeAfter[words[0]] || w.l.Language().Enclosing[words[0]]) && w.eggsAlone(&w.graph.Nodes[at-1]) {
+		return true // "add the eggs one at a time, beating well after each, with a spoonful of flour"
+	}
+	return w.eggsAlone(n)
+}
+
+// eggsAlone tells whether an action names eggs for which a batter stands, and is done to nothing else that it names.
+func (w *writer) eggsAlone(n *node) bool {
 	eggs := false
 	for _, line := range n.Named {
 		if s := w.stand[line]; s != nil && s.class == larder.Egg && w.wholeEgg(s) {

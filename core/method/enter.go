@@ -115,7 +115,7 @@ func (p *plan) onlyItsBody(s *standIn, i int) bool {
 		return false
 	}
 	n := &p.graph.Nodes[i]
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	body := false
 	for _, x := range n.Action.Words.Phrases {
 		for _, noun := range x.Nouns {

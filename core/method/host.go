@@ -186,7 +186,7 @@ func (p *plan) foldsUp(n *flow.Node) bool {
 	if !n.Is("fold") || len(n.Into)+len(n.With) == 0 {
 		return n.Is("fold")
 	}
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
 		said := strings.Fields(strings.ToLower(string(text[min(x.From, len(text)):min(x.Upto, len(text))])))
 		return x.Role != "to" && len(said) > 0 && p.l.Language().Lapping[said[0]] // "fold the ends over the filling"

@@ -53,7 +53,7 @@ func (p *plan) shareMeasured(line int, ref string) float64 {
 // measuresOff tells whether an action names a line by a measure of it.
 func (p *plan) measuresOff(i int, ref string) bool {
 	n := &p.graph.Nodes[i]
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
 		return slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
 			return len(noun.Refs) == 1 && noun.Refs[0].Line != nil && *noun.Refs[0].Line == ref && p.measureSaid(string(text[noun.From:noun.Name]), noun) != ""

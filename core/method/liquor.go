@@ -71,7 +71,7 @@ func (w *writer) madeGone(n *node, noun recipe.Noun) (string, bool) {
 // waterSaid is how much the words of an action, or of what led to it, say that there was of a liquid, 0 where they do not.
 func (w *writer) waterSaid(k int) float64 {
 	n := &w.graph.Nodes[k]
-	text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := w.textOf(n)
 	for _, p := range n.Action.Words.Phrases {
 		for _, x := range p.Nouns {
 			if mass := w.saidMass(string(text[x.From:min(x.Upto, len(text))])); x.Measured && mass > 0 {
@@ -147,7 +147,7 @@ func (w *writer) saidBefore(at int, work func(*node) bool, thing func(recipe.Nou
 		if n.At.Component != w.graph.Nodes[at].At.Component || !w.deeds[k].drop || !work(n) {
 			continue
 		}
-		text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+		text := w.textOf(n)
 		for _, p := range n.Action.Words.Phrases {
 			for _, noun := range p.Nouns {
 				if noun.Upto > len(text) || !thing(noun, string(text[noun.Name:noun.Upto])) {

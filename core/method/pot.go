@@ -211,7 +211,7 @@ func (w *writer) potOfGoneWork(n *node) string {
 
 // potWords are the words by which an action says its pot, in the midst of a sentence; empty where they are not of its text.
 func (w *writer) potWords(n *node) string {
-	at, text := n.Action.Words.Vessel, []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	at, text := n.Action.Words.Vessel, w.textOf(n)
 	if at[1] > len(text) {
 		return ""
 	}

@@ -21,7 +21,8 @@ func (w *writer) shapedAs(noun recipe.Noun) string {
 		for at := w.nodeOf(*r.Made); at >= 0; {
 			n := &w.graph.Nodes[at]
 			if made := n.Action.Makes; n.Is(shapers...) && w.l.Language().Shapes[made] && !w.deeds[at].drop && slices.ContainsFunc(lines, n.Reaches) {
-				return w.c.renamed(w.c.many(made, noun.Plural)) // "the rolls", of what was shaped into sausages
+				mass := w.l.Language().Groups[larder.Fold(w.slice(noun.Name, noun.Upto))] != nil && w.saidMany(n) // "beside the meat", of which there are several
+				return w.c.renamed(w.c.many(made, noun.Plural || mass))                                            // "the rolls", of what was shaped into sausages
 			}
 			if len(n.Inputs) == 0 {
 				break
@@ -30,6 +31,18 @@ func (w *writer) shapedAs(noun recipe.Noun) string {
 		}
 	}
 	return ""
+}
+
+// saidMany tells whether an action shapes its thing into several.
+func (p *plan) saidMany(n *flow.Node) bool {
+	at := n.Action.Words.Shape
+	said := strings.ToLower(string(p.textOf(n)[at[0]:at[1]]))
+	return said != larder.Singular(said)
+}
+
+// textOf is what the step of an action says.
+func (p *plan) textOf(n *flow.Node) []rune {
+	return []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
 }
 
 // shapers are the ways of working by which things get a shape of their own: "squeeze the paste to form balls".

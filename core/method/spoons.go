@@ -50,7 +50,7 @@ func (p *plan) takesOutUncooked(s *standIn, i int) bool {
 // takesOffBody tells whether an action takes flesh off what it has grown on: "take the meat off the bones".
 func (p *plan) takesOffBody(i int) bool {
 	n := &p.graph.Nodes[i]
-	text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := p.textOf(n)
 	return n.Technique.Family == "separate" && slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
 		return x.Role == "from" && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
 			named := string(text[noun.Name:noun.Upto])

@@ -49,7 +49,7 @@ func (p *plan) becomesStock(i int) bool {
 			from = append(from, k)
 			continue
 		}
-		text := []rune(p.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+		text := p.textOf(n)
 		return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
 			return slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
 				return !noun.Pronoun && noun.Upto <= len(text) && p.isLiquor(string(text[noun.Name:noun.Upto]))
@@ -112,7 +112,7 @@ func (w *writer) poursOn(d *deed, own *clause) []*clause {
 // pours is the clause with which water is poured on, in the words of the action that was to do it.
 func (w *writer) pours(i int) *clause {
 	n := &w.graph.Nodes[i]
-	text := []rune(w.dish.Components[n.At.Component].Steps[n.At.Step].Text)
+	text := w.textOf(n)
 	say := w.c.words().PourWater
 	if n.Is("cover") {
 		say = w.c.words().CoverWater

@@ -62,12 +62,24 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		lines = own // "the yoghurt", into which garlic was beaten
 	}
 	if last := larder.Words(name); len(last) > 0 && w.several(lines, at) && (w.l.Language().Products[last[len(last)-1]] || w.l.Language().ProductHolds[last[len(last)-1]] != nil) {
-		return []named{{text: w.slice(noun.From, noun.Name) + w.c.words().Mixture}}, true // "half of the cream", of all that was beaten
+		return []named{{text: w.slice(noun.From, noun.Name) + w.mixtureOf(name)}}, true // "half of the cream", of all that was beaten
 	}
 	if part := w.eggPart(noun, lines, at); part != nil {
 		return part, true
 	}
 	return w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at))), true
+}
+
+// mixtureOf is a mixture by the plants that its name is led by: "the chipotle mixture", of a cream so called.
+func (w *writer) mixtureOf(name string) string {
+	words := strings.Fields(name)
+	for k := len(words) - 1; k > 0; k-- {
+		front := strings.Join(words[:k], " ")
+		if m, ok := w.l.Index().At(larder.Words(front), 0, true); ok && m.End == len(larder.Words(front)) && m.Food.Origin != larder.FromAnimal && len(w.animalWords(front)) == 0 {
+			return front + " " + w.c.words().Mixture
+		}
+	}
+	return w.c.words().Mixture
 }
 
 // beforeProduct is what stands before what is left of a name: an article where that has none, "fill with beef mixture".
@@ -197,7 +209,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if len(animals) == 0 {
 		return kept, false
 	}
-	if len(kept) == 1 {
+	if beside := n.Technique.Closes == larder.ClosesTable && p.Role == "with" && len(words) == 1; len(kept) == 1 && !beside { // "serve with raita", which the dish does not make
 		if other := w.c.renamed(kept[0].text); other != kept[0].text && len(w.animalWords(other)) == 0 {
 			return []named{{text: other, plural: kept[0].plural}}, true // "make 8 thin pancakes in this way"
 		}

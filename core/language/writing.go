@@ -86,6 +86,8 @@ type Writing struct {
 	// Questions ask what could not be read: what an action works on (object), what
 	// words ask for (work), what stands beyond what is read (rest).
 	Questions map[string]string
+	// Other stands before the name of the second of two that are called alike.
+	Other string
 	// Renames are names of what dishes make, in place of those that name an animal.
 	Renames map[string]string
 	// RenamesMany are those of several.

@@ -43,7 +43,8 @@ var fractionRunes = map[rune]float64{
 
 // Scan splits a line into tokens. Numbers take in decimals with point or comma,
 // thousands, slash and typographic fractions and mixed numbers ("1 1/2",
-// "1-1/2", "1½"); a unit glued to a number becomes a token of its own.
+// "1-1/2", "1½"); a unit glued to a number becomes a token of its own, and a
+// price is a word.
 func Scan(text string) []Token {
 	s := scanner{text: text, tokens: make([]Token, 0, len(text)/lettersOfToken+2)}
 	for s.next() {
@@ -79,6 +80,8 @@ func (s *scanner) next() bool {
 		s.number(glued)
 	case unicode.IsLetter(r):
 		s.word(glued)
+	case unicode.Is(unicode.Sc, r) && s.at+n < len(s.text) && isDigit(rune(s.text[s.at+n])):
+		s.price(n, glued)
 	default:
 		s.emit(Token{Kind: Mark, Text: plainMark(r), Start: s.at, End: s.at + n, Glued: glued})
 		s.at += n
@@ -115,6 +118,15 @@ func (s *scanner) word(glued bool) {
 	}
 	w := s.text[start:s.at]
 	s.emit(Token{Kind: Word, Text: w, Norm: larder.Normal(larder.Fold(w)), Start: start, End: s.at, Glued: glued})
+}
+
+// price reads a sum of money, which is no amount of anything: "the thickness of a £1 coin".
+func (s *scanner) price(sign int, glued bool) {
+	start := s.at
+	s.at += sign
+	s.decimal()
+	w := s.text[start:s.at]
+	s.emit(Token{Kind: Word, Text: w, Norm: w, Start: start, End: s.at, Glued: glued})
 }
 
 func (s *scanner) letterAt(i int) bool {

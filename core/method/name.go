@@ -233,55 +233,6 @@ func (c *Carrier) renamed(name string) string {
 	return strings.Join(words, " ")
 }
 
-// tellApart calls stand-ins by the food they are made of where others, or lines of the cook's
-// own, go by the same name and are of another: olive oil and vegetable oil, both "oil".
-func (p *plan) tellApart() {
-	food := func(s *standIn) *larder.Food { return p.l.MainFood(s.book) }
-	all := p.inOrder()
-	for _, s := range all {
-		if s.gone || s.bare || len(s.lines) != 1 || food(s) == nil {
-			continue
-		}
-		name := s.book.CalledFor(s.chosen.Use)
-		if p.ownLineCalled(name, s) || slices.ContainsFunc(all, func(o *standIn) bool {
-			return !o.gone && o.book.CalledFor(o.chosen.Use) == name && food(o) != nil && food(o).ID != food(s).ID
-		}) {
-			s.name = lowered(food(s).Name)
-			s.plural = p.c.plural(s.name)
-		}
-	}
-}
-
-// ownLineCalled tells whether a line of the cook's own goes by a name of one word too, "the oil": one of
-// another food, or one that goes in elsewhere and has no more of a name.
-func (p *plan) ownLineCalled(name string, s *standIn) bool {
-	if strings.Contains(name, " ") {
-		return false
-	}
-	for line := range p.graph.Lines {
-		l := p.line(line)
-		words := larder.Words(l.Name)
-		if p.stand[line] != nil || len(words) == 0 || words[len(words)-1] != name {
-			continue
-		}
-		if len(words) > 1 && l.FoodID() != p.l.MainFood(s.book).ID || len(words) == 1 && (!p.namedWith(line, s.node) || p.timesNamed(s.node) > 1) {
-			return true
-		}
-	}
-	return false
-}
-
-// timesNamed counts the actions that name a line.
-func (p *plan) timesNamed(line int) int {
-	times := 0
-	for i := range p.graph.Nodes {
-		if slices.Contains(p.graph.Nodes[i].Named, line) {
-			times++
-		}
-	}
-	return times
-}
-
 // ofItself tells whether a noun names a line that is called so, such as beef dripping, and
 // not what a body gave.
 func (p *plan) ofItself(noun recipe.Noun, name string) bool {

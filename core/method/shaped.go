@@ -22,7 +22,7 @@ func (w *writer) shapedAs(noun recipe.Noun) string {
 			n := &w.graph.Nodes[at]
 			if made := n.Action.Makes; n.Is(shapers...) && w.l.Language().Shapes[made] && !w.deeds[at].drop && slices.ContainsFunc(lines, n.Reaches) {
 				mass := w.l.Language().Groups[larder.Fold(w.slice(noun.Name, noun.Upto))] != nil && w.saidMany(n) // "beside the meat", of which there are several
-				return w.c.renamed(w.c.many(made, noun.Plural || mass))                                            // "the rolls", of what was shaped into sausages
+				return w.c.renamed(w.c.many(made, noun.Plural || mass))                                           // "the rolls", of what was shaped into sausages
 			}
 			if len(n.Inputs) == 0 {
 				break

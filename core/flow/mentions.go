@@ -14,6 +14,7 @@ type mentions struct {
 	reader  *Reader
 	tokens  []lex.Token
 	lines   []recipe.Line
+	names   [][]string // of the lines, by word
 	animals []recipe.Animal
 	// named holds, by word, the food of the longer name it is part of; made are
 	// the words by which the recipe calls what it has made itself.
@@ -24,9 +25,18 @@ type mentions struct {
 // Animals finds the animal matter that words name, read against lines if there are
 // any, without reading what is done.
 func (r *Reader) Animals(text string, lines []recipe.Line) []recipe.Animal {
-	m := mentions{reader: r, tokens: lex.Scan(text), lines: lines, made: map[string]bool{}}
+	m := mentions{reader: r, tokens: lex.Scan(text), lines: lines, names: namesOf(lines), made: map[string]bool{}}
 	m.read()
 	return m.animals
+}
+
+// namesOf splits the names of lines into words.
+func namesOf(lines []recipe.Line) [][]string {
+	out := make([][]string, len(lines))
+	for i := range lines {
+		out[i] = larder.Words(lines[i].Name)
+	}
+	return out
 }
 
 // Says tells whether a text says a word, in any of its forms.
@@ -36,13 +46,13 @@ func (r *Reader) Says(text, word string) bool { return slices.Contains(larder.Wo
 const stop = "\x00"
 
 func (s *mentions) read() {
-	var words []string
-	for _, t := range s.tokens {
-		if t.Kind != lex.Word {
+	words := make([]string, 0, len(s.tokens))
+	for i := range s.tokens {
+		if s.tokens[i].Kind != lex.Word {
 			words = append(words, stop)
 			continue
 		}
-		words = append(words, larder.Words(t.Text)...)
+		words = s.tokens[i].Words(words)
 	}
 	s.named = map[int]string{}
 	x := s.reader.larder.Index()
@@ -81,7 +91,10 @@ func (s *mentions) whites(words []string, i int) bool {
 		return false // "the white wine"
 	}
 	egg := slices.ContainsFunc(s.lines, func(l recipe.Line) bool { return l.Animal == larder.Egg })
-	if !egg || slices.ContainsFunc(s.lines, func(l recipe.Line) bool { return slices.Contains(larder.Words(l.Name), part) && l.Animal == "" }) {
+	for k, name := range s.names {
+		egg = egg && !(slices.Contains(name, part) && s.lines[k].Animal == "")
+	}
+	if !egg {
 		return false
 	}
 	s.animal(words, i, i+1, part, larder.Egg)
@@ -221,8 +234,8 @@ func (s *mentions) standsFor(words []string, i int) bool {
 // listed animal one: "the milk" where only coconut milk is listed.
 func (s *mentions) plantLine(word string) bool {
 	plant := false
-	for _, l := range s.lines {
-		own := larder.Words(l.Name)
+	for k := range s.lines {
+		l, own := &s.lines[k], s.names[k]
 		if len(own) == 0 || own[len(own)-1] != word {
 			continue // the word must be the head of the name: not butter in butter beans
 		}
@@ -258,8 +271,8 @@ func (s *mentions) find(words []string, word string, l recipe.Line) int {
 // listed finds lines named by the last word of their own name ("the stock",
 // "the whites") and animal matter known only through them.
 func (s *mentions) listed(words []string) {
-	for _, l := range s.lines {
-		own := larder.Words(l.Name)
+	for k := range s.lines {
+		l, own := s.lines[k], s.names[k]
 		if len(own) == 0 {
 			continue
 		}

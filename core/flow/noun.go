@@ -4,7 +4,6 @@ import (
 	"slices"
 
 	"yembra/core/language"
-	"yembra/core/larder"
 	"yembra/core/lex"
 )
 
@@ -87,7 +86,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		return t.byTitle(n, at, k), true
 	}
 	for at < upto && (!t.stops(at, start, upto, inner) || t.mark(at, ",") && t.adjectives(start, at) && t.words[at-1].low == t.words[at-1].norm && t.describesNext(at+1) || t.sizedVessel(start, at, upto)) { // a plural is a name: "the whites, chopped"
-		w := t.words[at]
+		w := &t.words[at]
 		if at > start && t.orders(at, false, false) && (t.is(at-1, t.lang.Vessels) || inner) && t.opensThing(at+1) {
 			break // "in a bowl knead the mince"
 		}
@@ -104,7 +103,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		if at > start && t.leftAt(at) {
 			break // "the fat left behind"
 		}
-		n.words = append(n.words, larder.Words(w.Text)...)
+		n.words = w.Words(n.words)
 		n.plural = w.low != w.norm
 		at++
 	}

@@ -56,7 +56,7 @@ func (b *bindings) linesOf() []int {
 
 // animals finds the animal matter that a step names.
 func (b *bindings) animals() []recipe.Animal {
-	m := mentions{reader: b.r, tokens: b.text.tokens, lines: b.listed, made: map[string]bool{}}
+	m := mentions{reader: b.r, tokens: b.text.tokens, lines: b.listed, names: b.listedNames, made: map[string]bool{}}
 	for _, t := range b.things {
 		for name := range t.names {
 			m.made[name] = true

@@ -91,7 +91,9 @@ type bindings struct {
 	dish   *recipe.Dish
 	lines  []bound
 	listed []recipe.Line // the same lines as they are written
-	things []*thing
+	// listedNames are their names by word.
+	listedNames [][]string
+	things      []*thing
 	// titles are the names with a joining word that steps have given.
 	titles [][]string
 	// taken is what the words of the steps have taken off things.
@@ -206,8 +208,9 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 				one.said[w] = true
 			}
 			one.gloss, one.prepared = r.glosses(l), larder.Words(l.Preparation)
-			b.lines, b.listed = append(b.lines, one), append(b.listed, *l)
-			if words := larder.Words(l.Name); one.food != nil && len(l.Also) == 0 && slices.ContainsFunc(words[:max(len(words)-1, 0)], func(w string) bool { return r.lang.Lines.And[w] }) {
+			words := larder.Words(l.Name)
+			b.lines, b.listed, b.listedNames = append(b.lines, one), append(b.listed, *l), append(b.listedNames, words)
+			if one.food != nil && len(l.Also) == 0 && slices.ContainsFunc(words[:max(len(words)-1, 0)], func(w string) bool { return r.lang.Lines.And[w] }) {
 				b.titles = append(b.titles, words) // "ginger and garlic paste" is one
 			}
 		}

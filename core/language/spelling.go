@@ -14,6 +14,8 @@ type Spelling struct {
 	Compounds Phrasing
 
 	same map[string]string
+	// leads are the first words of compounds.
+	leads Set
 	// lasts are the last letters of all plurals.
 	lasts [256]bool
 }
@@ -54,6 +56,11 @@ func LoadSpelling(src Source, locale string) (*Spelling, error) {
 		}
 		s.lasts[p.Ends[len(p.Ends)-1]] = true
 	}
+	s.leads = Set{}
+	for phrase := range s.Compounds {
+		first, _, _ := strings.Cut(phrase, " ")
+		s.leads[first] = true
+	}
 	for word, others := range s.Spellings {
 		for _, other := range others {
 			if have := s.same[other]; have != "" {
@@ -63,6 +70,11 @@ func LoadSpelling(src Source, locale string) (*Spelling, error) {
 		}
 	}
 	return s, nil
+}
+
+// Joins tells whether two words are read as one.
+func (s *Spelling) Joins(first, second string) bool {
+	return s.leads[first] && s.Compounds[first+" "+second]
 }
 
 // shortestPlural is how many letters a word has at least that may be a plural.

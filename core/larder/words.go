@@ -13,15 +13,26 @@ import (
 // Words splits text into normalised words: lower case, accents and
 // possessives off, singular, one spelling. "Yogurts" and "yoghurt" are alike.
 func Words(text string) []string {
-	fields := strings.FieldsFunc(Fold(text), func(r rune) bool {
-		return !unicode.IsLetter(r) && !unicode.IsDigit(r)
-	})
-	words := fields[:0]
-	for _, f := range fields {
-		if spelling().Possessive[f] && len(words) > 0 {
+	folded, spelt := Fold(text), spelling()
+	words := make([]string, 0, strings.Count(folded, " ")+1)
+	for at := 0; at < len(folded); {
+		from := at
+		r, n := utf8.DecodeRuneInString(folded[at:])
+		for unicode.IsLetter(r) || unicode.IsDigit(r) {
+			if at += n; at == len(folded) {
+				break
+			}
+			r, n = utf8.DecodeRuneInString(folded[at:])
+		}
+		if from == at {
+			at += n
+			continue
+		}
+		word := folded[from:at]
+		if len(words) > 0 && spelt.Possessive[word] {
 			continue // of the word before
 		}
-		words = append(words, Normal(f))
+		words = append(words, spelt.Same(spelt.Singular(word)))
 	}
 	return collapse(words)
 }
@@ -29,9 +40,9 @@ func Words(text string) []string {
 // collapse joins "dairy free", "non dairy" and "plant based" to one word each,
 // so that a negation is never read apart from what it negates.
 func collapse(words []string) []string {
-	out := words[:0]
+	out, spelt := words[:0], spelling()
 	for _, w := range words {
-		if n := len(out); n > 0 && spelling().Compounds[out[n-1]+" "+w] {
+		if n := len(out); n > 0 && spelt.Joins(out[n-1], w) {
 			out[n-1] += w
 			continue
 		}

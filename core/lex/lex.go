@@ -34,6 +34,14 @@ type Token struct {
 	Glued bool
 }
 
+// Words appends the words that a word is made of, as larder.Words splits them: two of "self-raising".
+func (t *Token) Words(to []string) []string {
+	if strings.ContainsFunc(t.Text, func(r rune) bool { return !unicode.IsLetter(r) }) {
+		return append(to, larder.Words(t.Text)...)
+	}
+	return append(to, t.Norm)
+}
+
 func (t Token) Is(mark string) bool { return t.Kind == Mark && t.Text == mark }
 
 var fractionRunes = map[rune]float64{

@@ -14,13 +14,17 @@ func (c *Carrier) caution(a *swap.Adaptation, g *flow.Graph) {
 	said := map[string]bool{}
 	for i := range a.Components {
 		comp := &a.Components[i]
+		written := make([]string, len(comp.Lines))
+		for k := range comp.Lines {
+			written[k] = larder.Spelled(comp.Lines[k].Text)
+		}
 		for n := range comp.Steps {
 			s := &comp.Steps[n]
 			s.Cautions = []larder.Caution{}
 			if s.Change == swap.Dropped {
 				continue
 			}
-			scene := c.scene(g, i, comp, s)
+			scene := c.scene(g, i, comp, s, written)
 			for _, x := range c.book.Larder().Cautions() {
 				if (x.Grave || !said[x.ID]) && x.Fits(scene) {
 					said[x.ID] = true
@@ -33,7 +37,7 @@ func (c *Carrier) caution(a *swap.Adaptation, g *flow.Graph) {
 
 // scene is what a caution may look at: the ways of working of a step, the states
 // its actions meet, what they say, and the foods they name.
-func (c *Carrier) scene(g *flow.Graph, component int, comp *swap.Component, s *swap.Step) larder.Scene {
+func (c *Carrier) scene(g *flow.Graph, component int, comp *swap.Component, s *swap.Step, written []string) larder.Scene {
 	scene := larder.Scene{Techniques: s.Techniques}
 	lines := slices.Concat(s.Lines, reached(g, component, s))
 	for i := range s.Actions {
@@ -50,7 +54,7 @@ func (c *Carrier) scene(g *flow.Graph, component int, comp *swap.Component, s *s
 		})
 	}
 	for _, at := range lines {
-		scene.Written = append(scene.Written, larder.Spelled(comp.Lines[at].Text))
+		scene.Written = append(scene.Written, written[at])
 	}
 	return scene
 }

@@ -65,10 +65,14 @@ func (b *bindings) solidsIn(t *thing) []portion {
 		return t.solids
 	}
 	cooked := b.r.larder.Technique(t.technique)
-	if t.dropped != nil || cooked == nil || cooked.Family != "wet heat" || !t.liquid && !b.holdsPoured(t) {
+	if t.dropped != nil || cooked == nil || cooked.Family != "wet heat" && cooked.Family != "oven" || !t.liquid && !b.holdsPoured(t) {
 		return nil
 	}
-	return b.fleshIn(t)
+	flesh := b.fleshIn(t)
+	if cooked.Family == "oven" && len(flesh) != 1 {
+		return nil // a bake comes out as a whole; a joint out of its stock
+	}
+	return flesh
 }
 
 // slippedIn is the one thing that an action puts into a hot liquid, or that was put into it before and only cooks in it now:

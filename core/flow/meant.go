@@ -15,7 +15,7 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	if len(a.To) == 0 && t.Needs == "object" {
 		target := b.inHandFor(c, t)
 		switch {
-		case target != nil && t.Takes == "part" && t.Name != reserveTechnique && len(b.solidsIn(target)) > 0 && b.open(target):
+		case target != nil && t.Takes == "part" && t.Name != reserveTechnique && !b.outOfOven(c) && len(b.solidsIn(target)) > 0 && b.open(target):
 			b.liftSolids(target, r)
 		case target != nil && !slices.Contains(r.inputs, target):
 			b.refMade(target, 1, r, &a.To)
@@ -144,6 +144,13 @@ func (b *bindings) verbVessel(c *clause, t *larder.Technique, a *recipe.Action) 
 		named := c.lemma
 		a.To = append(a.To, recipe.Ref{Named: &named, Share: 1})
 	}
+}
+
+// outOfOven tells whether a clause names an oven, a fridge or the like, out of which a thing comes as a whole.
+func (b *bindings) outOfOven(c *clause) bool {
+	return slices.ContainsFunc(c.links, func(l link) bool {
+		return slices.ContainsFunc(l.nouns, func(n noun) bool { return b.r.lang.VerblessIn[n.head()] != "" })
+	})
 }
 
 // liftSolids takes what was cooked in a liquid out of it: "poach the fish in the milk,

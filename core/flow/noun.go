@@ -63,7 +63,8 @@ func (t *text) lastOf(n noun) string { return t.low(n.upto - n.bare - 1) }
 // follow it without a mark, as after "let".
 func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 	n := noun{from: i}
-	if t.adverb(i) && !t.modifies(i, upto) && !t.foods(t.words[i].norm) && !t.opensThing(i+1) {
+	sidesOf := t.lang.Sides[t.low(i+1)] && t.lang.Prepositions[t.low(i+2)] == "of" // "all sides of the tuna"
+	if t.adverb(i) && !t.modifies(i, upto) && !t.foods(t.words[i].norm) && !t.opensThing(i+1) && !sidesOf {
 		return n, false
 	}
 	if of, said, ok := t.stillHeld(n, i, upto, inner); said {

@@ -37,6 +37,9 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 		if p.givesTaste(n) && slices.Contains(n.To, s.node) {
 			return true // what is mixed with its marinade and left
 		}
+		if t.Family == "coat" && len(n.With) > 0 && slices.Equal(n.To, []int{s.node}) && !p.dustedForPan(i) {
+			return true // "snip the rind around the slices; dust with flour"
+		}
 		if !slices.Contains(n.Named, s.node) {
 			return t.Closes == larder.ClosesAlways && t.Medium == "" && t.Family != "coat" && t.Name != "top" && slices.Contains(n.To, s.node)
 		}

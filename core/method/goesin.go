@@ -140,7 +140,7 @@ func (w *writer) takesObject(n *node, before []*standIn) bool {
 // done any more and nothing said since speaks of it: "shred the pork and mix with the sauce".
 func (w *writer) impliedLost(n *node) []*standIn {
 	a, at := n.Action, w.graph.Number(n)
-	if a.Words.Verb[1] == 0 || namesObject(a) || n.Technique.Family != "mix" || len(a.Words.Phrases)+len(a.Into) == 0 && a.Upto <= a.Words.Verb[1] || len(a.To) != 1 || a.To[0].Made == nil {
+	if a.Words.Verb[1] == 0 || namesObject(a) || n.Technique.Family != "mix" && n.Technique.Family != "coat" || len(a.Words.Phrases)+len(a.Into) == 0 && a.Upto <= a.Words.Verb[1] || len(a.To) != 1 || a.To[0].Made == nil {
 		return nil
 	}
 	if made := w.nodeOf(*a.To[0].Made); made < 0 || !w.deeds[made].drop {

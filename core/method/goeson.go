@@ -35,8 +35,11 @@ func (w *writer) cooks(verb string) bool {
 
 // goesOn is the clause that gives the last minutes of a cooking.
 func (w *writer) goesOn(n *node, minutes float64) *clause {
-	words := w.c.words()
-	return &clause{node: -1, changed: true, text: fmt.Sprintf("%s %s %s %s", w.bareVerb(n.Action.Verb), words.For, w.c.spoken(measure.Exactly(minutes)), words.More)}
+	words, verb := w.c.words(), w.bareVerb(n.Action.Verb)
+	if !w.cooks(verb) && w.cooks(n.Technique.Name) && verb != n.Action.Verb {
+		verb = n.Technique.Name // "let it tick over"
+	}
+	return &clause{node: -1, changed: true, text: fmt.Sprintf("%s %s %s %s", verb, words.For, w.c.spoken(measure.Exactly(minutes)), words.More)}
 }
 
 // moreGoesIn tells whether more of a fat goes in right before what would take along what dropped work had

@@ -208,9 +208,14 @@ func (p *plan) flavours(line int) bool {
 // of a broth that is not boiled any more.
 func (p *plan) neverOut(i int) bool {
 	any := false
+	unboiled := slices.ContainsFunc(p.graph.Nodes[i].To, func(line int) bool {
+		return p.stand[line] == nil && !p.c.fatLine(p.line(line)) && slices.ContainsFunc(p.graph.Nodes[:i], func(n flow.Node) bool {
+			return n.Technique.Heat != "" && n.Reaches(line) && p.deeds[p.graph.Number(&n)].drop
+		})
+	})
 	for _, line := range p.graph.Nodes[i].To {
-		if !p.there(line, i) {
-			continue
+		if !p.there(line, i) || unboiled && p.c.fatLine(p.line(line)) {
+			continue // the water, and not the oil in which the shells would have been fried
 		}
 		any = true
 		if s := p.stand[line]; s != nil && s.enters == i {

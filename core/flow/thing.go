@@ -215,6 +215,9 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 			}
 		}
 	}
+	if called := b.dishCalled(); len(called) > 2 && slices.ContainsFunc(called[1:len(called)-1], func(w string) bool { return r.lang.Prepositions[w] == "in" }) {
+		b.titles = append(b.titles, called) // "pigs in blankets"
+	}
 	return b
 }
 

@@ -121,6 +121,9 @@ func (w *writer) withoutAnimal(name string, lines []int) string {
 	for len(words) > 1 {
 		words = words[1:]
 		rest := strings.Join(words, " ")
+		if w.l.Language().Prepositions[strings.ToLower(words[0])] != "" {
+			return "" // "pigs in blankets"
+		}
 		if len(w.animalWords(rest)) == 0 && !w.fleshly(rest) && !w.ownName(rest, lines) {
 			return rest
 		}

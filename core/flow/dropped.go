@@ -69,11 +69,25 @@ func (b *bindings) solidsIn(t *thing) []portion {
 		return nil
 	}
 	flesh := b.fleshIn(t)
-	if cooked.Family == "oven" && len(flesh) != 1 {
-		return nil // a bake comes out as a whole; a joint out of its stock
+	if cooked.Family == "oven" && (len(flesh) != 1 || b.besideIt(t, flesh[0])) {
+		return nil // a bake comes out as a whole, a joint out of its stock
 	}
 	return flesh
 }
+
+// besideIt tells whether a thing holds more to eat than flesh and what that was cooked in: the potatoes round a roast.
+func (b *bindings) besideIt(t *thing, flesh portion) bool {
+	others := 0.0
+	for p := range t.holds {
+		if l := &b.lines[p.line]; p != flesh && b.holder[p] == t && !b.fat(p) && !larder.Pours(l.food) {
+			others += l.line.Mass()
+		}
+	}
+	return others > b.lines[flesh.line].line.Mass()*mostBeside
+}
+
+// mostBeside is how much of its weight lies with a joint that is lifted out of its liquid by itself; an estimate.
+const mostBeside = 0.5
 
 // slippedIn is the one thing that an action puts into a hot liquid, or that was put into it before and only cooks in it now:
 // "slip the scallops into the wine and poach".

@@ -163,8 +163,8 @@ func (p *plan) alone(i int, s *standIn) bool {
 	if !slices.Contains(to, s.node) {
 		return false
 	}
-	others := to
-	if n := &p.graph.Nodes[i]; n.Technique.Family == "wet heat" {
+	others, n := to, &p.graph.Nodes[i]
+	if n.Technique.Family == "wet heat" {
 		others = slices.Concat(to, n.With, n.Into) // in a sauce that is eaten
 	}
 	return !slices.ContainsFunc(others, func(line int) bool {
@@ -172,7 +172,10 @@ func (p *plan) alone(i int, s *standIn) bool {
 		if (o == nil || !o.flesh()) && p.leftBehind(line, i) || o == nil && s.flesh() && p.inTheSieve(line, i) >= 0 {
 			return false
 		}
-		return (o == nil || o.class != s.class && !(o.flesh() && s.flesh())) && p.line(line).FoodID() != waterFood
+		if p.line(line).FoodID() == waterFood {
+			return p.c.fatLine(s.was) && slices.Contains(n.Named, line) && slices.Contains(n.To, line) // "bring the water and butter to the boil"
+		}
+		return o == nil || o.class != s.class && !(o.flesh() && s.flesh())
 	})
 }
 

@@ -181,6 +181,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)
+	if lang.Fats[last] && s != nil && p.Role != "to" && slices.ContainsFunc(n.To, func(line int) bool { return w.c.fatLine(w.line(line)) && slices.Contains(n.Named, line) && w.there(line, at) }) {
+		return nil, true // "melt the butter in the bacon fat", of which there is none
+	}
 	if lang.Fats[last] && s != nil && (n.Technique.Heat != "" && (n.Technique.Family != "wet heat" || cookedDry(n)) && p.Role != "to" || w.addsFat(n, name)) {
 		return w.otherFat(n, at, kept)
 	}

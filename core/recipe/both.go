@@ -68,11 +68,11 @@ func (l *layout) andAgain(text string) []string {
 		if first.Food == nil || first.Amount == nil || second.Food != nil || second.Amount == nil || first.Origin != larder.FromAnimal {
 			return nil
 		}
-		if d, known := measure.DimensionOf(second.Amount.Unit); !known || d == measure.Count {
-			return nil
-		}
 		said := words[k+1:]
 		at := slices.IndexFunc(said, func(w string) bool { return lang.Purpose[w] || lang.Prepositions[w] != "" })
+		if d, known := measure.DimensionOf(second.Amount.Unit); !known || d == measure.Count && at != 1 {
+			return nil // but "1 egg, plus 1 to glaze"
+		}
 		switch {
 		case at < 0:
 			at = len(said)
@@ -100,6 +100,9 @@ func (l *layout) inAnother(text string) []string {
 		first, second := l.line(head), l.line(tail)
 		if first.Food == nil || first.Amount == nil || second.Food == nil || second.Origin != larder.FromAnimal || *first.Food == *second.Food {
 			return nil
+		}
+		if d, known := measure.DimensionOf(second.Amount.Unit); second.Amount != nil && (!known || d == measure.Count) {
+			return nil // "kingfish, in 3 cm steaks"
 		}
 		return []string{strings.TrimRight(head, " ,"), tail}
 	}

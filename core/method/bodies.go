@@ -26,7 +26,7 @@ func (p *plan) onBodies(i int) bool {
 				any = true
 				continue
 			}
-			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.ofPlant(noun, string(text[noun.Name:noun.Upto])) || p.itself(string(text[noun.Name:noun.Upto]), n) || p.places(i) && p.wholePiece(string(text[noun.Name:noun.Upto])) {
+			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.ofPlant(noun, string(text[noun.Name:noun.Upto])) || p.hollowed(i) || p.itself(string(text[noun.Name:noun.Upto]), n) || p.places(i) && p.wholePiece(string(text[noun.Name:noun.Upto])) {
 				return false
 			}
 			any = true
@@ -72,6 +72,9 @@ func (p *plan) intoBodies(i int) bool {
 		return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && (p.onlyFatTo(n) || p.poursOwn(n))
 	}) {
 		return false // "add the butter to the bacon fat" is done in a pan
+	}
+	if p.hollowed(i) {
+		return false // "spoon back into the skins"
 	}
 	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped) && (s.enters > i || s.enters != never && p.graph.Nodes[s.enters].At == n.At)
@@ -169,7 +172,7 @@ func (p *plan) decideNamed(i int) {
 		}
 		named++
 	}
-	if named == 0 || n.Technique.Family == "coat" {
+	if named == 0 || n.Technique.Family == "coat" || p.hollowed(i) {
 		return
 	}
 	if s := p.fleshBefore(i); s != nil && !s.is(larder.Steeped) {

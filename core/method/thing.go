@@ -181,7 +181,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)
-	if lang.Fats[last] && s != nil && p.Role != "to" && slices.ContainsFunc(n.To, func(line int) bool { return w.c.fatLine(w.line(line)) && slices.Contains(n.Named, line) && w.there(line, at) }) {
+	if lang.Fats[last] && s != nil && p.Role != "to" && slices.ContainsFunc(n.To, func(line int) bool {
+		return w.c.fatLine(w.line(line)) && slices.Contains(n.Named, line) && w.there(line, at)
+	}) {
 		return nil, true // "melt the butter in the bacon fat", of which there is none
 	}
 	if lang.Fats[last] && s != nil && (n.Technique.Heat != "" && (n.Technique.Family != "wet heat" || cookedDry(n)) && p.Role != "to" || w.addsFat(n, name)) {
@@ -199,7 +201,7 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	if w.isLiquor(name) && len(w.animalWords(name)) > 0 && s != nil && !w.cookingGone(at) {
 		return []named{{text: w.c.words().The + " " + last}}, true // "the clam liquor", in which something else was cooked
 	}
-	if w.fleshly(name) && (w.ofPlants(n, w.slice(p.From, p.Upto)) || s != nil && w.juiceOfPan(n, p, name)) {
+	if w.fleshly(name) && (w.ofPlants(n, w.slice(p.From, p.Upto)) || w.hollowed(at) || s != nil && w.juiceOfPan(n, p, name)) {
 		return kept, false // "boil the potatoes in their skins"
 	}
 	if w.fleshly(name) && (s != nil || p.Role == "from" && w.worksOnFlesh(n)) {

@@ -137,6 +137,11 @@ func (b *bindings) cookedIn(t *larder.Technique, r *roles) []portion {
 	return solids
 }
 
+// joinsMade tells whether an action brings things to what was made: "crumble in the beef".
+func joinsMade(a *recipe.Action) bool {
+	return slices.ContainsFunc(a.Into, func(ref recipe.Ref) bool { return ref.Made != nil })
+}
+
 // stand notes in which vessel a thing stands: the one named, or that of what
 // went in, unless the work takes it out of there.
 func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
@@ -144,7 +149,7 @@ func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
 	if r.another {
 		made.begun = len(b.things) + 1
 	}
-	if leaves := t.Leaves == "aside" || t.Family == "cut" || t.Family == "machine" || t.Family == "separate" || t.Family == "clean"; r.vessel == "" && (!leaves || t.Takes == "some" && slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.liquid })) {
+	if leaves := t.Leaves == "aside" || t.Family == "cut" || t.Family == "machine" || t.Family == "separate" || t.Family == "clean"; r.vessel == "" && (!leaves || joinsMade(r.action) || t.Takes == "some" && slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.liquid })) {
 		for _, in := range r.inputs {
 			if in.vessel != "" && !b.shared[in] {
 				made.vessel, made.begun = in.vessel, in.begun

@@ -66,6 +66,7 @@ func TestCardsOfTheCorpusReadBack(t *testing.T) {
 	t.Parallel()
 	r, b, c := open(t)
 	presets, all := []string{swap.WholeFood, "whole-food-no-oil", "fasting-day"}, os.Getenv("CARDS") != ""
+	said := sums{}
 	for lot, half := range [][]string{{"first.txt", "first_marked.txt"}, {"second.txt", "second_marked.txt"}, {"eighth.txt", "ninth.txt", "tenth.txt", "eleventh.txt", "twelfth.txt", "thirteenth.txt", "fourteenth.txt", "fifteenth.txt", "sixteenth.txt", "seventeenth.txt", "eighteenth.txt", "nineteenth.txt", "twentieth.txt", "twentyfirst.txt", "twentysecond.txt", "twentythird.txt", "twentyfourth.txt", "twentyfifth.txt", "twentysixth.txt"}} {
 		found := tally{kinds: map[swap.FindingKind]int{}}
 		for _, file := range half {
@@ -80,6 +81,9 @@ func TestCardsOfTheCorpusReadBack(t *testing.T) {
 					a, err := c.Adapt(d, dec, false)
 					require.NoError(t, err)
 					found.add(d.Name+" under "+preset, a)
+					if lot < 2 || n == k%len(presets) {
+						said.add(fmt.Sprintf("%s %d %s, %s", file, k, preset, d.Name), a)
+					}
 					wellFormed(t, d.Name, a)
 					servable(t, b.Larder(), &d, a)
 				}
@@ -88,6 +92,7 @@ func TestCardsOfTheCorpusReadBack(t *testing.T) {
 		t.Logf("%v: %d cards, %.2f to look at a card, %v\n%s", half, found.cards, found.perCard(), found.kinds, strings.Join(found.texts, "\n"))
 		require.Empty(t, found.kinds)
 	}
+	said.asBefore(t)
 }
 
 // wellFormed holds what no sentence of a card may be: mangled by what was taken

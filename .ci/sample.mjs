@@ -1,7 +1,8 @@
 #!/usr/bin/env node
 // Draws some of the small wrong changes that .ci/mutants would make in a package whose tests take
 // too long for all of them, makes them one at a time in a copy, and tells how many the tests notice.
-// .ci/sample PACKAGE HOW_MANY [SEED]; what was tried is kept in .mutants and not tried again.
+// .ci/sample PACKAGE HOW_MANY [SEED]; what was tried is kept in .mutants and not tried again. What makes cards is
+// also held by the tests that read them.
 import { execFileSync, spawnSync } from 'node:child_process'
 import { appendFileSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -42,7 +43,16 @@ const drawn = here.sort((a, b) => order(name(a)) - order(name(b))).slice(0, Numb
 
 const record = join(out, `sample-${folder.replace(/^\.\//, '').replaceAll('/', '-')}.${commit}.txt`)
 const known = new Map(existsSync(record) ? readFileSync(record, 'utf8').trim().split('\n').map((l) => l.split(' = ')) : [])
-const tests = join(copy, 'tests.bin')
+// The tests to run, the quick ones first: those of the package, and of what makes cards those that read cards.
+const cards = './core/method'
+const makesCards = ['flow', 'method', 'recipe', 'swap', 'larder', 'language', 'lex', 'measure', 'character'].some((p) => folder.replace(/\/$/, '').endsWith(`core/${p}`))
+const stages = makesCards ? [[cards, 'TestTheClubsCardsReadAsBefore'], [folder, '.'], [cards, 'TestCardsOfTheCorpusReadBack']] : [[folder, '.']]
+const test = ([where, which]) => {
+  const binary = join(copy, `tests-${basename(where)}.bin`)
+  if (spawnSync('go', ['test', '-vet=off', '-c', '-o', binary, where], { cwd: copy }).status !== 0) return 'NOT BUILT'
+  const run = spawnSync(binary, ['-test.failfast', '-test.timeout=600s', `-test.run=${which}`], { cwd: join(copy, where), stdio: 'ignore' })
+  return run.status === 0 ? 'LIVED' : 'KILLED'
+}
 for (const m of drawn) {
   if (known.has(name(m))) continue
   const path = join(copy, m.file)
@@ -55,10 +65,9 @@ for (const m of drawn) {
   if (sign) {
     lines[m.line - 1] = head + changes[m.type][sign] + tail.slice(sign.length)
     writeFileSync(path, lines.join('\n'))
-    result = 'NOT BUILT'
-    if (spawnSync('go', ['test', '-vet=off', '-c', '-o', tests, folder], { cwd: copy }).status === 0) {
-      const run = spawnSync(tests, ['-test.failfast', '-test.timeout=600s'], { cwd: join(copy, folder), stdio: 'ignore' })
-      result = run.status === 0 ? 'LIVED' : 'KILLED'
+    for (const stage of stages) {
+      result = test(stage)
+      if (result !== 'LIVED') break
     }
     writeFileSync(path, before)
   }

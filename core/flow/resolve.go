@@ -252,9 +252,6 @@ func (b *bindings) nameFrom(n noun) int {
 	if k := t.remnant(from); k > 0 {
 		from += k + 1 // "what is left of the egg mixture"
 	}
-	if n.amount[1] > from && n.amount[1] < n.upto-n.bare && !b.wholeNameAt(from, n.upto) {
-		from = n.amount[1]
-	}
 	for from < n.upto-n.bare-1 && !b.wholeNameAt(from, n.upto) && (t.mark(from, "-") || t.crossed(from) > 0 || t.is(from, t.lang.Articles) || t.is(from, t.lang.Pointing) || t.lang.Rests[t.low(from)] || t.lang.Prepositions[t.low(from)] == "of" ||
 		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.crosses(from) || t.lang.Measures[t.low(from)] || t.adverb(from)) {
 		from++

@@ -20,7 +20,11 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 		upto = n.except[k-1].upto
 	}
 	out.From, out.Upto = b.text.span(n.from, upto)
-	out.Name, _ = b.text.span(b.nameFrom(n), n.upto-n.bare)
+	from := b.nameFrom(n)
+	if n.amount[1] > from && n.amount[1] < upto && !b.wholeNameAt(from, n.upto) {
+		from = n.amount[1] // "six cevapi"
+	}
+	out.Name, _ = b.text.span(from, n.upto-n.bare)
 	if n.behind[1] > 0 && (b.text.mark(n.behind[0], ",") || b.givenOff(n)) {
 		from, _ := b.text.span(n.behind[0], n.behind[0]+1)
 		_, upto := b.text.span(n.behind[1]-1, n.behind[1])

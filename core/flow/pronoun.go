@@ -89,7 +89,7 @@ func (b *bindings) shareOfBegun(n noun) []referent {
 	if !n.rest && n.share == 0 || len(n.words) > 0 {
 		return nil
 	}
-	if p := b.partlyUsed(); p != nil {
+	if p := b.partlyUsed(); p != nil && !(n.little && b.dealing && b.focus != nil && len(b.focus.holds) > 1) { // "put a spoonful on each leaf", of the mince in hand
 		return []referent{{portion: p}}
 	}
 	t := b.begun()

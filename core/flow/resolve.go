@@ -119,6 +119,13 @@ func (b *bindings) mixtureOf(n noun, found []referent) *thing {
 	return t
 }
 
+// allSaid tells whether a noun is of several of a kind, and says of them what all their lines do.
+func (b *bindings) allSaid(n noun, all []referent) bool {
+	return n.plural && n.pointed && len(n.words) > 1 && len(all) > 1 && !slices.ContainsFunc(all, func(r referent) bool {
+		return r.portion == nil || r.made != nil || slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool { return !b.lines[r.portion.line].said[w] })
+	})
+}
+
 // ofLines is what a noun means that names lines: these, what was made of them, or all of their kind.
 func (b *bindings) ofLines(n noun, found []referent) []referent {
 	if b.fatOfTaken(n, found) || b.colouredFat(n, found) {
@@ -132,7 +139,9 @@ func (b *bindings) ofLines(n noun, found []referent) []referent {
 	if b.besides(n, found) {
 		return []referent{{named: b.words(n)}}
 	}
-	if all := b.group(n); len(all) > 1 && len(n.words) == 1 && n.pointed && b.allTogether(all) {
+	if all := b.group(n); len(found) == 1 && b.allSaid(n, all) {
+		return all // "the minced meats", of pork and beef
+	} else if len(all) > 1 && len(n.words) == 1 && n.pointed && b.allTogether(all) {
 		return all // "lift out the fish", of white fish and haddock
 	} else if len(all) > 1 && len(n.words) == 1 && n.pointed && (!slices.Contains(b.lines[found[0].portion.line].name, n.head()) || n.plural && len(found) == 1 && !b.pluralName(found[0])) {
 		return all // "the fish", of which none is called so

@@ -21,8 +21,9 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 	}
 	out.From, out.Upto = b.text.span(n.from, upto)
 	from := b.nameFrom(n)
-	if n.amount[1] > from && n.amount[1] < upto && !b.wholeNameAt(from, n.upto) {
-		from = n.amount[1] // "six cevapi"
+	if counted := n; n.amount[1] > from && n.amount[1] < upto && !b.wholeNameAt(from, n.upto) {
+		counted.from = n.amount[1]
+		from = b.nameFrom(counted) // "six cevapi"
 	}
 	out.Name, _ = b.text.span(from, n.upto-n.bare)
 	if n.behind[1] > 0 && (b.text.mark(n.behind[0], ",") || b.givenOff(n)) {

@@ -225,7 +225,7 @@ func (p *plan) restOfCue(n *flow.Node) string {
 		if s.Says {
 			if gone = p.gone(n, s.Text, s.Points); gone && (p.stillShows(n, s, false) || p.takesColour(n, s) && p.stillShows(n, s, true)) {
 				gone = !p.stillShows(n, s, false) // "dark brown and nearly dry", of the beef
-				kept = append(kept, p.ofFat(n, s))
+				kept = append(kept, p.signNow(n, s, len(kept) > 0)...)
 				continue
 			}
 		} else if gone || p.gone(n, s.Text, s.Points) {

@@ -31,6 +31,39 @@ func (p *plan) subjectNow(n *flow.Node, sign recipe.Sign, next []recipe.Sign) st
 	return ""
 }
 
+// signNow is a sign of something that was replaced, as what stands for it shows it: behind another sign with its name, and not
+// where that has melted before: "until the bread is golden and the cheese has melted".
+func (p *plan) signNow(n *flow.Node, sign recipe.Sign, behind bool) []string {
+	words := strings.Fields(sign.Text)
+	for _, line := range n.Holds {
+		s := p.stand[line]
+		if !behind || s == nil || s.gone || s.bare || s.flesh() || !p.there(line, p.graph.Number(n)) {
+			continue
+		}
+		own, food := larder.Words(s.was.Name), p.l.Food(s.was.FoodID())
+		at := slices.IndexFunc(words, func(w string) bool {
+			said := larder.Singular(larder.Fold(w))
+			return len(own) > 0 && own[len(own)-1] == said || food != nil && slices.Contains(p.l.Language().Groups[said], food.Kind)
+		})
+		if at < 0 {
+			continue
+		}
+		if s.is(larder.Melted) && p.saysMelted(sign.State) {
+			return nil
+		}
+		if s.plural != (larder.Singular(larder.Fold(words[at])) != larder.Fold(words[at])) {
+			break // "the eggs are set", of a custard
+		}
+		return []string{p.c.words().The + " " + s.name + " " + strings.Join(words[at+1:], " ")}
+	}
+	return []string{p.ofFat(n, sign)}
+}
+
+// saysMelted tells whether a state is that of what has melted.
+func (p *plan) saysMelted(state string) bool {
+	return slices.ContainsFunc(larder.Words(state), func(w string) bool { return slices.Contains(p.l.Language().Orders(w), "melt") })
+}
+
 // onlyThickens tells whether an action goes on for no time that is said, until its liquid is thick.
 func (p *plan) onlyThickens(n *flow.Node) bool {
 	return len(n.Action.Words.Signs) > 0 && !slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {

@@ -23,7 +23,7 @@ func TestCardsOfAFurtherEvening(t *testing.T) {
 			"mackerel-pate", []string{"serve with the pâté and gherkins"}, []string{"serve with the smoked mushrooms"},
 		},
 		"each of several sheets gets no third of its own": {
-			"spanakopita-tray", []string{"brushing each one with some of the oil"}, []string{"each one with a third"},
+			"spanakopita-tray", []string{"brushing each one with some of the other oil"}, []string{"each one with a third"},
 		},
 		"what is left out of all is not in the list": {
 			"banh-mi", []string{"the chia gel and the cornflour and mix well"}, []string{"and the oil and mix"},

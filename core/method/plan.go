@@ -115,6 +115,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	p.finishing()
 	p.beforeLids()
 	p.retime()
+	p.tellOther()
 	return p
 }
 

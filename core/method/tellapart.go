@@ -24,7 +24,13 @@ func (p *plan) tellApart() {
 			s.name = lowered(food(s).Name)
 			s.plural = p.c.plural(s.name)
 		}
-		if p.besideOwn(s, food(s)) {
+	}
+}
+
+// tellOther calls what stands in the other of two that the list calls alike: where the cook's own was spoken of before.
+func (p *plan) tellOther() {
+	for _, s := range p.inOrder() {
+		if food := p.l.MainFood(s.book); !s.gone && !s.bare && len(s.lines) == 1 && food != nil && p.besideOwn(s, food) {
 			s.name = p.c.words().Other + " " + s.name
 		}
 	}
@@ -33,12 +39,12 @@ func (p *plan) tellApart() {
 // besideOwn tells whether the same part has a line of the cook's own that is of the same food and goes by the same name, and
 // that no action works on together with what stands in: the oil that fish was fried in, before the butter for the shallot.
 func (p *plan) besideOwn(s *standIn, food *larder.Food) bool {
-	name := larder.Words(s.name)
+	name := larder.Words(food.Name)
 	for line, at := range p.graph.Lines {
 		if p.stand[line] != nil || at.Component != s.component || p.line(line).FoodID() != food.ID || p.namedWith(line, s.node) || !p.namedBeforeIt(line, s.node) {
 			continue
 		}
-		if own := larder.Words(p.line(line).Name); len(own) > 0 && own[len(own)-1] == name[len(name)-1] {
+		if slices.Equal(larder.Words(p.line(line).Name), name) {
 			return true
 		}
 	}
@@ -67,7 +73,9 @@ func (p *plan) ownLineCalled(name string, s *standIn) bool {
 // namedBeforeIt tells whether a line is named before another is.
 func (p *plan) namedBeforeIt(line, other int) bool {
 	first := func(line int) int {
-		return slices.IndexFunc(p.graph.Nodes, func(n flow.Node) bool { return slices.Contains(n.Named, line) })
+		return slices.IndexFunc(p.graph.Nodes, func(n flow.Node) bool {
+			return slices.Contains(n.Named, line) && !p.deeds[p.graph.Number(&n)].drop
+		})
 	}
 	return first(line) >= 0 && first(line) < first(other)
 }

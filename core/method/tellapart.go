@@ -30,7 +30,10 @@ func (p *plan) tellApart() {
 // tellOther calls what stands in the other of two that the list calls alike: where the cook's own was spoken of before.
 func (p *plan) tellOther() {
 	for _, s := range p.inOrder() {
-		if food := p.l.MainFood(s.book); !s.gone && !s.bare && len(s.lines) == 1 && food != nil && p.besideOwn(s, food) {
+		if s.gone || s.bare || s.book == nil || len(s.lines) != 1 {
+			continue
+		}
+		if food := p.l.MainFood(s.book); food != nil && p.besideOwn(s, food) {
 			s.name = p.c.words().Other + " " + s.name
 		}
 	}

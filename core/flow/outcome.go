@@ -234,7 +234,7 @@ func (b *bindings) takenOut(a *recipe.Action, r *roles) {
 // flavoursOnly tells whether a thing is no more than herbs, spices and the peel of fruit.
 func (b *bindings) flavoursOnly(t *thing) bool {
 	for p := range t.holds {
-		if f := b.lines[p.line].food; f == nil || f.Aisle != "herbs" && f.Aisle != "spices" && !(f.Aisle == "fruit" && slices.ContainsFunc(larder.Words(f.Name), func(w string) bool { return b.r.lang.Peels[w] })) {
+		if !larder.Flavours(b.lines[p.line].food) {
 			return false
 		}
 	}

@@ -53,8 +53,8 @@ type Language struct {
 	VerblessIn map[string]string
 	// Another are those of the words for what is left that mean a second thing of the name.
 	Another, Ordinals Set
-	// Uncooked are words for what has not been cooked, Peels for what of a fruit only gives its taste.
-	Uncooked, Peels Set
+	// Uncooked are words for what has not been cooked.
+	Uncooked Set
 	// Ladles are verbs of what is done to a liquid with what is in it.
 	Ladles Set
 	// Alongside stands before "with" and says no more than it: "together".

@@ -16,35 +16,6 @@ func IsFat(f *Food) bool {
 	return f != nil && Or(f.Per100.Fat, 0) >= mostlyFat && (f.Aisle == "oils" || f.Animal == Fat || f.Kind == "butter" || f.Kind == "fat")
 }
 
-// NoPiece is the tag of what is of meat or fish and no piece of it: its stock, its paste.
-const NoPiece = "no-piece"
-
-// Steaks is the tag of plants that are cut and eaten in steaks.
-const Steaks = "steaks"
-
-// The tags of what else can be used of a food: peels and stalks that a stock takes, not those that
-// turn it bitter or muddy; cooking water that thickens, or that whips.
-const (
-	StockPeel     = "stock-peel"
-	ThickeningPot = "thickening-water"
-	WhippingWater = "whipping-water"
-)
-
-// CookedFirst is the tag of what is not eaten raw: flours, meal of pulses, starch.
-const CookedFirst = "cooked-first"
-
-// Bottled is the tag of sauces and pastes that are bought and hardly ever made.
-const Bottled = "bottled"
-
-// GroundSpice is the tag of what is a powder of spice, or ground into one.
-const GroundSpice = "ground-spice"
-
-// Potherb is the tag of what gives any stock its taste.
-const Potherb = "potherb"
-
-// Melts is the tag of what is seen to melt in a warm pan or bowl.
-const Melts = "melts"
-
 // Wets tells whether things simmer in a food: it pours, or is a cream or a milk of nuts, which
 // fat makes less watery and no less liquid.
 func Wets(f *Food) bool {
@@ -55,6 +26,11 @@ func Wets(f *Food) bool {
 // tastes of something.
 func Bathes(f *Food) bool {
 	return f != nil && f.Matter.Density >= 1 && Or(f.Per100.Water, 0) > creamWater && (f.Taste != (Taste{}) || f.Acids != (Acids{}) || len(f.Aromas) > 0)
+}
+
+// Flavours tells whether a food gives a liquid its taste and is not eaten for itself: a herb, a spice, a strip of peel.
+func Flavours(f *Food) bool {
+	return f != nil && (f.Aisle == "herbs" || f.Aisle == "spices" || f.Tagged(FlavouringPeel))
 }
 
 // creamWater is the water in 100 g of a rich cream.

@@ -200,8 +200,7 @@ func (p *plan) onlyLiquids(i int, subjects []int) bool {
 
 // flavours tells whether a line gives a liquid its taste and is not eaten for itself.
 func (p *plan) flavours(line int) bool {
-	f := p.l.Food(p.line(line).FoodID())
-	return f != nil && (f.Aisle == "herbs" || f.Aisle == "spices")
+	return larder.Flavours(p.l.Food(p.line(line).FoodID()))
 }
 
 // neverOut tells whether nothing of what an action returns has been worked on before: the water

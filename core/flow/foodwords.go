@@ -165,7 +165,7 @@ func (r *Reader) foodWords(d *recipe.Dish) foodWords {
 			return true
 		}
 		one, alone := r.larder.Index().At([]string{b}, 0, true)
-		if (alone || listed[b]) && !(alone && !listed[b] && r.lang.AdjectiveVerbs[a]) {
+		if listed[b] || alone && !r.lang.AdjectiveVerbs[a] {
 			return false
 		}
 		m, ok := r.larder.Index().At([]string{a, b}, 0, true)

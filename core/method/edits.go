@@ -261,6 +261,16 @@ func (w *writer) countsGone(n *node, text string) bool {
 	return w.eggsAlone(n)
 }
 
+// ofOneEgg tells whether something goes in with one of several eggs, by its number, for which a batter stands that goes in at once:
+// "adding a little of the flour with the second".
+func (w *writer) ofOneEgg(p recipe.Phrase, at int) bool {
+	if p.Role != "with" || len(p.Nouns) != 1 || at == 0 || !w.eggsAlone(&w.graph.Nodes[at-1]) {
+		return false
+	}
+	words := larder.Words(w.slice(p.Nouns[0].From, p.Nouns[0].Upto))
+	return len(words) > 0 && w.l.Language().Ordinals[words[len(words)-1]]
+}
+
 // eggsAlone tells whether an action names eggs for which a batter stands, and is done to nothing else that it names.
 func (w *writer) eggsAlone(n *node) bool {
 	eggs := false

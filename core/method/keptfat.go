@@ -111,3 +111,20 @@ func (w *writer) without(n *node, p recipe.Phrase) string {
 	}
 	return w.c.words().SamePan
 }
+
+// fatOfGone is what a fat is now that only the words name and that flesh before it would have given; it says no where
+// something else is to be said of it.
+func (w *writer) fatOfGone(n *node, p recipe.Phrase, name string, kept []named) (things []named, changed, said bool) {
+	at := w.graph.Number(n)
+	switch {
+	case p.Role != "to" && slices.ContainsFunc(n.To, func(line int) bool {
+		return w.c.fatLine(w.line(line)) && slices.Contains(n.Named, line) && w.there(line, at)
+	}):
+		return nil, true, true // "melt the butter in the bacon fat", of which there is none
+	case n.Technique.Heat != "" && (n.Technique.Family != "wet heat" || cookedDry(n)) && p.Role != "to", w.addsFat(n, name):
+		things, changed = w.otherFat(n, at, kept)
+		return things, changed, true
+	}
+	gone := w.fatOfNoName(larder.Words(name))
+	return nil, gone, gone // "drizzle with the red oil", of a sausage that gives none
+}

@@ -168,3 +168,30 @@ func (p *plan) massOf(s *standIn) float64 {
 	}
 	return mass
 }
+
+// listedAs names what stands for a line that goes by a word, once it is there.
+func (w *writer) listedAs(word string, at int) (named, bool) {
+	for _, s := range w.inOrder() {
+		own := larder.Words(s.was.Name)
+		if len(own) > 0 && (own[len(own)-1] == word || slices.Contains(own, word) && w.foodIDOf(word) == s.was.FoodID()) && !s.gone && w.there(s.node, at) && len(w.animalWords(larder.Capital(w.c.words().The+" "+word)+".")) > 0 {
+			return w.c.stand(s, 1, false), true
+		}
+	}
+	return named{}, false
+}
+
+// asMuchOf is the name of what stands for something that only words name, with how much of it they say.
+func (w *writer) asMuchOf(p recipe.Phrase, name string, kept []named, text string) string {
+	if measured := w.measured(p, name); measured != "" {
+		return w.measuredOff(measured, text) // "the splash of milk"
+	}
+	if len(kept) == 1 && w.saysExtra(kept[0].text) {
+		return w.c.words().LittleMore + " " + w.c.words().Of + " " + text // "the extra pecorino"
+	}
+	return text
+}
+
+// saysExtra tells whether words speak of more of a thing than the dish itself took: "the extra pecorino".
+func (w *writer) saysExtra(text string) bool {
+	return slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().Extras[word] })
+}

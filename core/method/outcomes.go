@@ -84,3 +84,19 @@ func (w *writer) aim(said string) string {
 	}
 	return w.c.renamed(said)
 }
+
+// becomesNow is what something becomes under the name it has now, where the text speaks of that for the first time: "swirl into a
+// thin omelette"; empty for all else.
+func (w *writer) becomesNow(p recipe.Phrase, noun recipe.Noun) string {
+	name, before := w.slice(noun.Name, noun.Upto), w.slice(noun.From, noun.Name)
+	first, _, _ := strings.Cut(strings.ToLower(before), " ")
+	lang := w.l.Language()
+	if p.Role != "into" || noun.Pronoun || noun.Measured || !lang.Articles[first] || lang.Definite[first] {
+		return ""
+	}
+	other := w.c.renamed(name)
+	if own, now := strings.Fields(name), strings.Fields(other); len(own) == 0 || len(now) == 0 || own[len(own)-1] == now[len(now)-1] || len(w.animalWords(other)) > 0 {
+		return "" // nor a spaetzle maker
+	}
+	return before + other
+}

@@ -24,6 +24,9 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	if w.deeds[at].say == w.c.words().Warm && w.onlyTapWater(p) {
 		return w.without(n, p), true, nil // "poach in simmering water", of what only wants to be hot
 	}
+	if w.ofOneEgg(p, at) {
+		return w.without(n, p), true, nil
+	}
 	for k, noun := range p.Nouns {
 		things, other := w.noun(n, p, noun, at, own)
 		if spread := w.spreadWith(n, noun, things); spread != nil {
@@ -67,33 +70,6 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		return text, true, objects
 	}
 	return w.c.listing(objects), true, objects
-}
-
-// lostLiquor names what stands for a liquid that was made by work which is not done any
-// more; it says no where that is not what a noun means.
-func (w *writer) lostLiquor(n *node, p recipe.Phrase, noun recipe.Noun, at int) (things []named, changed, lost bool) {
-	name := w.slice(noun.Name, noun.Upto)
-	if noun.Vessel || !w.isLiquor(name) || !w.lost(noun) || w.partStays(name) {
-		return nil, false, false
-	}
-	if w.staysOf(noun.Refs) && len(w.animalWords(name)) == 0 {
-		return []named{{text: w.slice(noun.From, w.nounEnd(noun)), plural: noun.Plural}}, false, true
-	}
-	if text, ok := w.madeGone(n, noun); ok {
-		return []named{{text: text}}, true, true
-	}
-	if lines, made := w.meant(noun); len(lines) > 0 {
-		other := w.afterLoss(noun, lines, at)
-		return other, true, made && other != nil // "the broth", of which only the spices are left
-	}
-	if poured := w.poured(w.heldBefore(noun), at); len(poured) > 0 {
-		return poured, true, true // the vinegar of "the reserved marinade"
-	}
-	if other := w.afterLoss(noun, nil, at); w.meansGone(noun.Refs) && len(other) > 0 {
-		return other, true, true // "the broth" of nothing but flesh, though something else was cooked since
-	}
-	things, changed = w.onlySaid(n, p, name, nil) // "the reserved broth" of what is not cooked any more
-	return things, changed, true
 }
 
 // noun says what becomes of one thing that a phrase names.

@@ -203,3 +203,17 @@ func (w *writer) someServed(n *node, p recipe.Phrase, noun recipe.Noun, things [
 	}
 	return things
 }
+
+// beforeShape is what stands before the name of a shape: "4 or 5 meatballs", "each fishcake", "the meatballs", "a piece of the log".
+func (w *writer) beforeShape(noun recipe.Noun) string {
+	if before := w.slice(noun.From, noun.Name); noun.Measured && !noun.Rest && w.ownMeasure(noun) == "" || w.eachOfAll(before) {
+		return before
+	}
+	return w.ownMeasure(noun) + w.c.words().The + " "
+}
+
+// eachOfAll tells whether what stands before a name means one by one all that go by it: "each fishcake".
+func (w *writer) eachOfAll(before string) bool {
+	first, _, _ := strings.Cut(strings.ToLower(before), " ")
+	return w.l.Language().Dealt[first]
+}

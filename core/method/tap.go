@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -125,4 +126,11 @@ func (w *writer) pours(i int) *clause {
 		}
 	}
 	return nil
+}
+
+// onlyTapWater tells whether a phrase names nothing but water that no list has.
+func (w *writer) onlyTapWater(p recipe.Phrase) bool {
+	return p.Role != "to" && len(p.Nouns) > 0 && !slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+		return len(noun.Refs) != 1 || !flow.FromTap(w.l, noun.Refs[0])
+	})
 }

@@ -181,16 +181,10 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		return []named{t}, true // "keep the ghee"
 	}
 	s := w.fleshBefore(at)
-	if lang.Fats[last] && s != nil && p.Role != "to" && slices.ContainsFunc(n.To, func(line int) bool {
-		return w.c.fatLine(w.line(line)) && slices.Contains(n.Named, line) && w.there(line, at)
-	}) {
-		return nil, true // "melt the butter in the bacon fat", of which there is none
-	}
-	if lang.Fats[last] && s != nil && (n.Technique.Heat != "" && (n.Technique.Family != "wet heat" || cookedDry(n)) && p.Role != "to" || w.addsFat(n, name)) {
-		return w.otherFat(n, at, kept)
-	}
-	if lang.Fats[last] && s != nil && w.fatOfNoName(words) {
-		return nil, true // "drizzle with the red oil", of a sausage that gives none
+	if lang.Fats[last] && s != nil {
+		if things, changed, said := w.fatOfGone(n, p, name, kept); said {
+			return things, changed
+		}
 	}
 	if w.isLiquor(name) && (!w.l.Language().Loose[last] || len(w.animalWords(name)) > 0) {
 		measured := w.measured(p, name)

@@ -133,6 +133,9 @@ func (b *bindings) ofLines(n noun, found []referent) []referent {
 	}
 	b.uses(n, found)
 	b.takesFrom(found)
+	if t := b.shareAside(n, found); t != nil {
+		return []referent{{made: t}}
+	}
 	if t := b.mixtureOf(n, found); t != nil {
 		return []referent{{made: t}}
 	}

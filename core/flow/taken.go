@@ -1,6 +1,10 @@
 package flow
 
-import "slices"
+import (
+	"slices"
+
+	"yembra/core/language"
+)
 
 // shareMade is the share of a thing that a noun means; it is taken off it once, however many lines of the thing the noun
 // speaks of ("a third of the vegetables").
@@ -53,4 +57,18 @@ func (b *bindings) itsWater(n noun) bool {
 	}
 	return b.tech.Name == reserveTechnique && b.r.lang.Loose[n.head()] && b.latest(func(t *thing) bool { return t.heated }) != nil &&
 		!slices.ContainsFunc(b.lines, func(l bound) bool { return len(l.name) > 0 && last(l.name) == n.head() })
+}
+
+// shareAside is the share of a thing that was taken out, where a noun says that it was kept back: "the reserved bacon", of which
+// half went into the soup.
+func (b *bindings) shareAside(n noun, found []referent) *thing {
+	if len(found) != 1 || found[0].portion == nil || found[0].made != nil || b.leftOf(*found[0].portion) > 0 {
+		return nil
+	}
+	for i := n.from; i < n.upto; i++ {
+		if lemma, width := b.text.verb(i, language.Past); width > 0 && slices.Contains(b.r.lang.Orders(lemma), reserveTechnique) {
+			return b.latest(func(t *thing) bool { return t.taken && t.ofShare && t.holds[*found[0].portion] && b.open(t) })
+		}
+	}
+	return nil
 }

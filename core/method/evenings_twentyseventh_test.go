@@ -6,7 +6,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// What cards of fifty-two recipes of every day said wrongly once.
+// What cards of sixty-five recipes of every day said wrongly once.
 func TestCardsOfAnEverydayAutumn(t *testing.T) {
 	holdEvenings(t, map[string]evening{
 		"so many of what was shaped go by their shape, and the meat that was shaped is several": {
@@ -68,6 +68,15 @@ func TestCardsOfAnEverydayAutumn(t *testing.T) {
 		},
 		"of two signs the second says of what, or nothing": {
 			"ham-cheese-toasties", []string{"until the bread is golden.\n"}, []string{"golden and melted"},
+		},
+		"half that is kept for the top does not go into the pot": {
+			"sweetcorn-bacon-chowder", []string{"add half of the smoky shiitake and simmer for 5 minutes more", "Scatter with the rest of the smoky shiitake"}, nil,
+		},
+		"small fish that are fried crisp are strands that get crisp": {
+			"nasi-lemak-anchovies", []string{"Fry the enoki strands in the oil until crisp, lift out", "the rest of the enoki strands"}, []string{"flakes"},
+		},
+		"nothing goes in with the second of what is one gel": {
+			"apple-sponge-pudding", []string{"Gradually beat in the flax gel, adding a little of the flour.\n"}, []string{"with the second"},
 		},
 		"a sauce does not cook for hours until flesh can be pulled apart": {
 			"birria-quesadillas", []string{"cover and cook at 150C for 30 minutes"}, []string{"3 hours"},

@@ -39,7 +39,7 @@ func TestCardsOfAFirstSnow(t *testing.T) {
 			"liver-salad", []string{"fry in the olive oil over a brisk heat for about 2 minutes on each side. Take"}, []string{"pink"},
 		},
 		"a look shares no verb with what melts": {
-			"chorizo-quesadillas", []string{"for 2 mins each side until golden and melted"}, []string{"golden has", "releases"},
+			"chorizo-quesadillas", []string{"for 2 mins each side until golden. Cut"}, []string{"golden has", "releases", "and melted"},
 		},
 		"two stand-ins of mushrooms have two names": {
 			"kakavia", []string{"Add the mushroom bites, cover and shake the pot", "over the seaweed mushrooms and mushroom bites in bowls"}, []string{"Lower", "not in the larder"},

@@ -3,6 +3,7 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -106,4 +107,38 @@ func (p *parting) brought(component int, id string) float64 {
 		}
 	}
 	return grams
+}
+
+// takenAside is where the original takes a share of flesh out before what stands for it goes in, and puts it back by itself at
+// the end: "remove half of the bacon for the top"; -1 where it does not.
+func (p *plan) takenAside(line int) int {
+	s := p.stand[line]
+	if s == nil || s.gone || !s.flesh() || s.enters < 0 {
+		return -1
+	}
+	return slices.IndexFunc(p.graph.Nodes[:s.enters], func(n flow.Node) bool {
+		of := n.Action.To
+		return n.Technique.Takes == "part" && len(of) == 1 && of[0].Made != nil && of[0].Share > 0 && of[0].Share < nearlyAll && slices.Equal(n.To, []int{line}) &&
+			slices.ContainsFunc(n.Users, func(k int) bool { return k > s.enters })
+	})
+}
+
+// broughtBack is the share that was taken out, where it comes back: "the reserved bacon"; nil for all else.
+func (w *writer) broughtBack(noun recipe.Noun, lines []int) []named {
+	if len(lines) != 1 || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
+		return nil
+	}
+	at := w.takenAside(lines[0])
+	if at < 0 || w.nodeOf(*noun.Refs[0].Made) != at {
+		return nil
+	}
+	return []named{w.c.stand(w.stand[lines[0]], w.graph.Nodes[at].Action.To[0].Share, true)}
+}
+
+// lessOf is what there is less of by now than a noun says, nil where that is all.
+func (w *writer) lessOf(noun recipe.Noun, lines []int, made bool) []named {
+	if less := w.resized(noun, lines, made); less != nil {
+		return less
+	}
+	return w.broughtBack(noun, lines)
 }

@@ -242,6 +242,9 @@ func (w *writer) whollyNamed(stands []*standIn) []named {
 // shareLost is the share of a line that only dropped work names, or work before what stands
 // for it goes in, where what is done later names the rest; else all of it.
 func (w *writer) shareLost(line int) float64 {
+	if at := w.takenAside(line); at >= 0 {
+		return 1 - w.graph.Nodes[at].Action.To[0].Share
+	}
 	lost, kept := 0.0, false
 	for k := range w.graph.Nodes {
 		switch {

@@ -4,6 +4,10 @@ package character
 // the original hardly has it. part says where traits judged by component are
 // looked at.
 func (p *Profile) Apart(original *Profile, trait string, part int) float64 {
+	return p.apart(original, trait, part, Wishes{})
+}
+
+func (p *Profile) apart(original *Profile, trait string, part int, w Wishes) float64 {
 	for i := range Traits {
 		t := &Traits[i]
 		if t.Name != trait {
@@ -18,7 +22,7 @@ func (p *Profile) Apart(original *Profile, trait string, part int) float64 {
 		if before < t.Noticed {
 			return 0
 		}
-		return t.Steps(before, after)
+		return w.tasted(t).Steps(before, after)
 	}
 	return 0
 }
@@ -42,7 +46,7 @@ func (p *Profile) Leads(trait string, part int) bool {
 // Apart is how many steps a profile is from the original in a trait as this kitchen
 // tastes it.
 func (w Wishes) Apart(original, p *Profile, trait string, part int) float64 {
-	apart := p.Apart(original, trait, part)
+	apart := p.apart(original, trait, part, w)
 	if apart != 0 {
 		apart += w.Off[trait]
 	}

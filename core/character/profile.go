@@ -148,26 +148,10 @@ func (w Wishes) scale() Scale {
 	return UsualScale()
 }
 
-// Scale says how much traits count beside each other, and from how many steps on they are
-// short. It is judgement, not measurement.
-type Scale struct {
-	// Unpinned is the weight of a trait beside a pinned one, Look that of how things look
-	// beside how they taste, LeastPart the least weight of a trait of a small component
-	// beside one of the whole dish.
-	Unpinned, Look, LeastPart float64
-	// ShortBy and ShortByPinned are the steps from which a trait counts as short.
-	ShortBy, ShortByPinned float64
-}
-
-// UsualScale is that of a kitchen that has none of its own; estimates.
-func UsualScale() Scale {
-	return Scale{Unpinned: 1.0 / 3, Look: 0.4, LeastPart: 0.15, ShortBy: -1, ShortByPinned: -0.5}
-}
-
 // steps compares an adapted value with the original's, as this kitchen tastes it.
 // What nothing was done to is tasted as it is.
 func (w Wishes) steps(t *Trait, original, adapted float64) (steps, off float64) {
-	steps = t.Steps(original, adapted)
+	steps = w.tasted(t).Steps(original, adapted)
 	if steps == 0 {
 		return 0, 0
 	}

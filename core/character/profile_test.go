@@ -1,6 +1,8 @@
 package character
 
 import (
+	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -158,4 +160,26 @@ func TestWhatAPotLoses(t *testing.T) {
 	require.InDelta(t, referencePotGrams*(1-leastWaterKept), Boiled(1e6, 10, referencePotGrams), 1e-9)
 	require.InDelta(t, Boiled(1, longestOpenBoil, referencePotGrams), Boiled(1, longestOpenBoil+60, referencePotGrams), 1e-9)
 	require.Zero(t, Boiled(5, 10, 0))
+}
+
+// A kitchen's own thresholds are a value that is handed in: they change how far apart two dishes are, wherever that is asked, and
+// nothing of what other kitchens taste.
+func TestThresholdsAreHandedIn(t *testing.T) {
+	salted, more := Profile{Mass: 100}, Profile{Mass: 100}
+	at := slices.IndexFunc(Traits, func(t Trait) bool { return t.Name == Salt })
+	salted.Whole[at], more.Whole[at] = 1, 1.3
+	scale := UsualScale()
+	scale.Thresholds = map[string]Threshold{Salt: {Detect: 0.05, Weber: 0.5}}
+	own, usual := Wishes{Scale: &scale}, Wishes{}
+	require.InDelta(t, math.Log(1.35/1.05)/math.Log1p(0.5), own.Apart(&salted, &more, Salt, 0), 1e-9)
+	require.InDelta(t, math.Log(1.35/1.05)/math.Log1p(0.15), usual.Apart(&salted, &more, Salt, 0), 1e-9)
+	steps, _ := own.steps(&Traits[at], 1, 1.3)
+	require.InDelta(t, own.Apart(&salted, &more, Salt, 0), steps, 1e-9)
+	_, far := more.Distance(&salted, usual)
+	_, near := more.Distance(&salted, own)
+	require.Greater(t, far, 0.0)
+	require.Zero(t, near, "a coarser tongue does not notice it")
+	sweet, _ := own.steps(&Traits[slices.IndexFunc(Traits, func(t Trait) bool { return t.Name == Sweet })], 4, 8)
+	asUsual, _ := usual.steps(&Traits[slices.IndexFunc(Traits, func(t Trait) bool { return t.Name == Sweet })], 4, 8)
+	require.InDelta(t, asUsual, sweet, 1e-9)
 }

@@ -266,6 +266,8 @@ func TestSecondMeasuresAndSentencesAboveAList(t *testing.T) {
 	got, serves := lines("Rice\n\nA soupy Portuguese seafood rice for four.\n\n2 tsp fish sauce, plus 1 tbsp for the soup\n400 ml milk, plus a splash\n50 g butter plus 20 g for the tin\n225 g flour, plus 1 tbsp\n320 g rice\n\nMethod\n1. Boil the rice.")
 	require.Equal(t, []string{"2 tsp fish sauce", "1 tbsp fish sauce for the soup", "400 ml milk, plus a splash", "50 g butter", "20 g butter for the tin", "225 g flour, plus 1 tbsp", "320 g rice"}, got)
 	require.InDelta(t, 4, serves, 0)
+	got, _ = lines("Tart\n\n1 egg, plus 1 to glaze\n2 eggs, plus 1 yolk\n600 g kingfish, in 3 cm steaks\n500 g cod, in 4 fillets\n\nMethod\n1. Fry the fish.")
+	require.Equal(t, []string{"1 egg", "1 egg to glaze", "2 eggs", "1 yolk", "600 g kingfish, in 3 cm steaks", "500 g cod, in 4 fillets"}, got)
 	_, serves = lines("Soup\n\nMy neighbour's soup, enough for six hungry people.\n\n400 g beans\n2 carrots\n\nMethod\n1. Boil the beans for 60 minutes.")
 	require.InDelta(t, 6, serves, 0)
 	got, _ = lines("Salad\n\n100 g rice\nhandful each mint and coriander leaves\n200 g peas\n300 g leeks\n\nMethod\n1. Boil the rice.")

@@ -118,7 +118,8 @@ func (p *plan) takenAside(line int) int {
 	}
 	return slices.IndexFunc(p.graph.Nodes[:s.enters], func(n flow.Node) bool {
 		of := n.Action.To
-		return n.Technique.Takes == "part" && len(of) == 1 && of[0].Made != nil && of[0].Share > 0 && of[0].Share < nearlyAll && slices.Equal(n.To, []int{line}) &&
+		return n.Technique.Takes == "part" && len(of) == 1 && of[0].Made != nil && of[0].Share > 0 && of[0].Share < nearlyAll && slices.Contains(n.To, line) &&
+			!slices.ContainsFunc(n.To, func(o int) bool { return o != line && !p.c.fatLine(p.line(o)) }) &&
 			slices.ContainsFunc(n.Users, func(k int) bool { return k > s.enters })
 	})
 }

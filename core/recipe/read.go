@@ -40,6 +40,7 @@ func (r *Reader) sum(text string, sys measure.System) []Line {
 		if !ok || !bracketsClosed(first) {
 			continue
 		}
+		first = strings.TrimRight(first, " ,")
 		left, right := r.Line(first, sys), r.Line(r.beforePurpose(second), sys)
 		if left.Food != nil && right.Food != nil && r.amountFirst(first) && r.amountFirst(second) {
 			right = r.Line(second, sys)

@@ -72,6 +72,12 @@ func TestEveryWeightCounts(t *testing.T) {
 				change(f, called+".", w)
 				continue
 			}
+			if f.Kind() == reflect.Map {
+				f.Set(reflect.ValueOf(map[string]character.Threshold{character.Richness: {Detect: 5, Weber: 2}, character.Savoury: {Detect: 1, Weber: 2}}))
+				require.NotEqual(t, usual, NewBookWeighing(b.larder, *w).tried(t, dishes), "%s count nowhere", called)
+				f.SetZero()
+				continue
+			}
 			was := f.Float()
 			f.SetFloat(was*3 + 0.07)
 			require.NotEqual(t, usual, NewBookWeighing(b.larder, *w).tried(t, dishes), "%s counts nowhere", called)

@@ -1,32 +1,5 @@
 package character
 
-// Apart is how many steps a profile is from the original in a trait, 0 where
-// the original hardly has it. part says where traits judged by component are
-// looked at.
-func (p *Profile) Apart(original *Profile, trait string, part int) float64 {
-	return p.apart(original, trait, part, Wishes{})
-}
-
-func (p *Profile) apart(original *Profile, trait string, part int, w Wishes) float64 {
-	for i := range Traits {
-		t := &Traits[i]
-		if t.Name != trait {
-			continue
-		}
-		var before, after float64
-		if i < wholeTraits {
-			before, after = original.Whole[i], p.Whole[i]
-		} else {
-			before, after = original.Parts[part].Traits[i-wholeTraits], p.Parts[part].Traits[i-wholeTraits]
-		}
-		if before < t.Noticed {
-			return 0
-		}
-		return w.tasted(t).Steps(before, after)
-	}
-	return 0
-}
-
 // Leads tells whether a trait shows for itself: of colours only the strongest of its part
 // does.
 func (p *Profile) Leads(trait string, part int) bool {
@@ -44,13 +17,27 @@ func (p *Profile) Leads(trait string, part int) bool {
 }
 
 // Apart is how many steps a profile is from the original in a trait as this kitchen
-// tastes it.
+// tastes it, 0 where the original hardly has it. part says where traits judged by
+// component are looked at.
 func (w Wishes) Apart(original, p *Profile, trait string, part int) float64 {
-	apart := p.apart(original, trait, part, w)
-	if apart != 0 {
-		apart += w.Off[trait]
+	for i := range Traits {
+		t := &Traits[i]
+		if t.Name != trait {
+			continue
+		}
+		var before, after float64
+		if i < wholeTraits {
+			before, after = original.Whole[i], p.Whole[i]
+		} else {
+			before, after = original.Parts[part].Traits[i-wholeTraits], p.Parts[part].Traits[i-wholeTraits]
+		}
+		if before < t.Noticed {
+			return 0
+		}
+		steps, _ := w.steps(t, before, after)
+		return steps
 	}
-	return apart
+	return 0
 }
 
 // Short tells whether a profile falls short of the original in a trait.

@@ -94,9 +94,12 @@ func (t *text) measure(n *noun, i, upto int) int {
 
 // counts tells whether a noun is of several that it says by number alone: "six cevapi".
 func (t *text) counts(n noun) bool {
+	if n.amount[1] <= n.amount[0] {
+		return false
+	}
 	c := lex.Cursor{Tokens: t.tokens, At: n.amount[0], Words: &t.lang.Lines.Figures}
 	s, ok := c.Span()
-	return n.amount[1] > n.amount[0] && ok && c.At == n.amount[1] && s.Low > 1
+	return ok && c.At == n.amount[1] && s.Low > 1
 }
 
 // oneUnit tells whether an article stands for one of a measure: "a litre of the water".

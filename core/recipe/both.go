@@ -101,8 +101,10 @@ func (l *layout) inAnother(text string) []string {
 		if first.Food == nil || first.Amount == nil || second.Food == nil || second.Origin != larder.FromAnimal || *first.Food == *second.Food {
 			return nil
 		}
-		if d, known := measure.DimensionOf(second.Amount.Unit); second.Amount != nil && (!known || d == measure.Count) {
-			return nil // "kingfish, in 3 cm steaks"
+		if second.Amount != nil {
+			if d, known := measure.DimensionOf(second.Amount.Unit); !known || d == measure.Count {
+				return nil // "kingfish, in 3 cm steaks"
+			}
 		}
 		return []string{strings.TrimRight(head, " ,"), tail}
 	}

@@ -122,7 +122,7 @@ func (x *bench) closes(traits []string, part int, before *character.Profile) boo
 		if x.wishes.Pins[trait] {
 			least /= 2
 		}
-		return x.profile.Apart(&x.before, trait, part)-before.Apart(&x.before, trait, part) >= least
+		return x.tasted().Apart(&x.before, &x.profile, trait, part)-x.tasted().Apart(&x.before, before, trait, part) >= least
 	})
 }
 

@@ -85,12 +85,15 @@ func (x *bench) lacks(s *slot, o *option) float64 {
 	character.Evaluate(shapes, []character.Sums{o.sums}, &is)
 	penalty := 0.0
 	for _, trait := range traits {
-		if short := -is.Apart(&was, trait, 0) - x.weights.OwnLeast; short > 0 {
+		if short := -x.tasted().Apart(&was, &is, trait, 0) - x.weights.OwnLeast; short > 0 {
 			penalty += x.weights.OwnPenalty * min(short, x.weights.OwnMost)
 		}
 	}
 	return penalty
 }
+
+// tasted compares as this kitchen tastes, without what its tables have found of whole dishes.
+func (x *bench) tasted() character.Wishes { return character.Wishes{Scale: &x.weights.Scale} }
 
 // matters is how much it matters that a swap is right: a liquid of which only
 // spoonfuls go in does not.

@@ -2,10 +2,12 @@ package larder_test
 
 import (
 	"fmt"
+	"slices"
 	"testing"
 	"testing/fstest"
 	"time"
 
+	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/larder"
@@ -303,4 +305,16 @@ func TestWhatOnlyFlavours(t *testing.T) {
 		require.Equal(t, want, larder.Flavours(l.Food(id)), id)
 	}
 	require.False(t, larder.Flavours(nil))
+}
+
+// A rule of use asks only for ways of working that there are: for one that is spelt otherwise it would never hold, or always.
+func TestRulesOfUseNameWaysOfWorking(t *testing.T) {
+	l := load(t)
+	for _, rule := range l.UseRules() {
+		for _, w := range rule.When {
+			for _, name := range slices.Concat(w.Named, w.UnNamed, w.To, w.With, w.Into, w.Dry, w.Worked, w.Moved, w.Next, w.Reached, w.Unreached, w.Any, w.None) {
+				assert.NotNil(t, l.Technique(name), "%s, %s: %s", rule.Use, rule.Why, name)
+			}
+		}
+	}
 }

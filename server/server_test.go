@@ -118,6 +118,7 @@ func TestBadRequestsAreProblems(t *testing.T) {
 		{"unknown preset", "/api/adapt", `{"original": {"name": "", "serves": null, "components": [], "notices": []}, "houseRules": {"preset": "raw"}}`, 422, "houseRules.preset"},
 		{"unknown food", "/api/adapt", `{"original": {"components": [{"lines": [{"food": "dragon"}]}]}}`, 422, "original.components[0].lines[0].food"},
 		{"step off the list", "/api/adapt", `{"original": {"components": [{"lines": [], "steps": [{"lines": [3]}]}]}}`, 422, "original.components[0].steps[0].lines"},
+		{"step right behind the list", "/api/adapt", `{"original": {"components": [{"lines": [{"text": "1 egg"}], "steps": [{"lines": [1]}]}]}}`, 422, "original.components[0].steps[0].lines"},
 		{"empty dish", "/api/dishes", `{"text": "  "}`, 422, "text"},
 		{"a novel", "/api/dishes", `{"text": "` + strings.Repeat("It rained, and nobody cooked. ", 50) + `"}`, 422, "text"},
 	} {

@@ -215,7 +215,7 @@ func (b *bindings) listedMadeTo(n noun) (portion, bool) {
 		l := &b.lines[i]
 		at := slices.Index(l.prepared, head)
 		if at < 1 || b.r.lang.Prepositions[l.prepared[at-1]] == "for" || !n.pointed || len(n.words) != 1 || !b.r.lang.Shapes[head] && !b.r.lang.Products[head] || slices.Contains(l.name, head) ||
-			l.comp != b.ownPart() || b.leftOf(portion{i, ""}) < 1 || b.closed(i) {
+			l.comp != b.ownPart() || b.leftOf(portion{i, ""}) < 1 || b.closed(i) || b.listedForAnother(i) {
 			continue
 		}
 		found = append(found, portion{i, ""})

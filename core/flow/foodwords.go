@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"iter"
 	"strings"
 
 	"yembra/core/language"
@@ -92,12 +93,32 @@ func (b *bindings) namedAgain(name string, from int) int {
 		return n
 	}
 	n := count(b.text.words, from)
-	for k, at := range b.dish.Method() {
-		if step := &b.dish.Components[at.Component].Steps[at.Step]; k > b.stepNo && len(step.Takes) == 0 { // a preparation means its own
-			n += count(wordsOf(lex.Scan(step.Text)), 0)
-		}
+	for words := range b.laterWords() {
+		n += count(words, 0)
 	}
 	return n
+}
+
+// laterWords are the words of each step behind the one at hand, but for preparations, which mean their own.
+func (b *bindings) laterWords() iter.Seq[[]word] {
+	return func(yield func([]word) bool) {
+		if b.scanned == nil {
+			b.scanned = [][]word{}
+			for _, at := range b.dish.Method() {
+				step := &b.dish.Components[at.Component].Steps[at.Step]
+				var words []word
+				if len(step.Takes) == 0 {
+					words = wordsOf(lex.Scan(step.Text))
+				}
+				b.scanned = append(b.scanned, words)
+			}
+		}
+		for k := b.stepNo + 1; k < len(b.scanned); k++ {
+			if len(b.scanned[k]) > 0 && !yield(b.scanned[k]) {
+				return
+			}
+		}
+	}
 }
 
 // pointedAgain tells whether the method points at a thing by its name behind the words at hand: "of the
@@ -114,8 +135,8 @@ func (b *bindings) pointedAgain(name string, from int) bool {
 	if points(b.text.words, from) {
 		return true
 	}
-	for k, at := range b.dish.Method() {
-		if step := &b.dish.Components[at.Component].Steps[at.Step]; k > b.stepNo && len(step.Takes) == 0 && points(wordsOf(lex.Scan(step.Text)), 0) {
+	for words := range b.laterWords() {
+		if points(words, 0) {
 			return true
 		}
 	}

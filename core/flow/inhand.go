@@ -51,7 +51,7 @@ func (b *bindings) inPan(found []referent) []referent {
 
 // freshOrIn are those that a word for many means of which some are used and some are not.
 func (b *bindings) freshOrIn(n noun, kinds []string, used, fresh []referent) []referent {
-	if in := b.inPan(used); n.pointed && b.tech.Medium == "fat" && len(in) > 0 {
+	if in := b.inPan(used); n.pointed && b.tech.Medium == "fat" && len(in) > 0 && !(b.focus != nil && b.onlyFat(b.focus)) {
 		return in // "fry it with the aromatics", of those that fry
 	}
 	return b.orMixedDry(kinds, used, fresh)

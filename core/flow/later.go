@@ -1,6 +1,10 @@
 package flow
 
-import "slices"
+import (
+	"slices"
+
+	"yembra/core/language"
+)
 
 // isPot tells whether a thing is one that cooks and that others are added to.
 func (b *bindings) isPot(x *thing, r *roles) bool {
@@ -31,6 +35,44 @@ func (b *bindings) addedLater(x *thing) bool {
 		}
 		if len(of) > 0 && 2*b.weigh(of) > b.massOf(x) {
 			return true
+		}
+	}
+	return x.out && b.joinsLater(x)
+}
+
+// joinsLater tells whether a step further on adds what was taken out of a pot by its name to what it speaks of: "add the sweetcorn
+// and cook. Blend it. Stir in the cream and chicken".
+func (b *bindings) joinsLater(x *thing) bool {
+	heads := map[string]bool{}
+	for p := range x.holds {
+		heads[last(b.lines[p.line].name)] = true
+		for _, w := range b.lines[p.line].name {
+			heads[w] = heads[w] || b.r.larder.Words().AnimalWords[w] != ""
+		}
+	}
+	for words := range b.laterWords() {
+		for i := range words {
+			if heads[words[i].norm] && b.joinedAt(words, i) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// joinedAt tells whether the nearest order before a word of a sentence puts things into others.
+func (b *bindings) joinedAt(words []word, i int) bool {
+	for k := i - 1; k >= 0 && words[k].Text != "."; k-- {
+		if b.r.lang.NounVerbs[words[k].low] {
+			continue // "stir in the cream and chicken"
+		}
+		for _, r := range b.r.lang.Verb(words[k].low) {
+			if r.Form == language.Base {
+				return slices.ContainsFunc(b.r.lang.Orders(r.Lemma), func(name string) bool {
+					t := b.r.larder.Technique(name)
+					return t != nil && (t.Joins == "yes" || t.Joins == "in" && t.Family == "mix")
+				})
+			}
 		}
 	}
 	return false

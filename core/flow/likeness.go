@@ -55,6 +55,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if score > 0 && slices.Equal(words, l.name) && b.alsoByMore(l) {
 		score += wholeName
 	}
+	if score > 0 && len(words) > 1 && slices.Equal(words, l.name) {
+		score += wholeName // "the cumin seeds", beside ground cumin
+	}
 	score = max(score, b.nameLikeness(n, l, head))
 	if len(n.words) > 1 && slices.ContainsFunc(l.gloss, func(g []string) bool { return len(g) >= len(n.words) && slices.Equal(g[len(g)-len(n.words):], n.words) }) {
 		score = max(score, 4.5) // "the chilli paste", of "nam prik pao (roasted chilli paste)"

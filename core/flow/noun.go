@@ -19,6 +19,8 @@ type noun struct {
 	// span of words that say it.
 	share        float64
 	rest, little bool
+	// heaps tells of a measure in the plural that nobody counts: "spoonfuls".
+	heaps bool
 	// remains tells that it is what a pan still holds: "what is left".
 	remains bool
 	// enough tells of as much as is wanted there: "enough of the stock to cover".
@@ -108,6 +110,10 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		n.plural = w.low != w.norm
 		at++
 	}
+	if len(n.words) > 0 && at < upto && t.lang.Dealt[t.low(at)] && t.lang.Prepositions[t.low(at+1)] != "" {
+		n.bare++ // "half an egg each in the bowls"
+		at++
+	}
 	n.upto = at
 	if t.comesOffMilk(&n, at, upto, inner) {
 		return n, true
@@ -159,7 +165,8 @@ func (t *text) allBut(i int) bool {
 // dough thin", "the onions brown", "the slices thin".
 func (t *text) trimDescribing(n *noun, start int) {
 	names := func(i int) bool {
-		return t.foods(t.words[i].norm) || t.lang.Products[t.low(i)] || t.lang.Groups[t.words[i].norm] != nil || t.lang.Parts[t.low(i)] || t.lang.Shapes[t.words[i].norm]
+		return t.foods(t.words[i].norm) || t.lang.Products[t.low(i)] || t.lang.Groups[t.words[i].norm] != nil || t.lang.Parts[t.low(i)] || t.lang.Shapes[t.words[i].norm] ||
+			i > start && t.low(i) != t.words[i].norm && t.foods(t.words[i-1].norm) // "the squid tubes"
 	}
 	for last := n.upto - 1; last > start && t.lang.AdjectiveVerbs[t.low(last)] && len(n.words) > 1 && names(last-1); last-- {
 		n.words, n.bare = n.words[:len(n.words)-1], n.bare+1
@@ -235,7 +242,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		case t.lang.Littles[w] > 0 && t.lang.Vessels[w] && n.amount[1] == 0 && t.countsVessels(at, upto):
 			return at // "in a ladle"
 		case t.lang.Littles[w] > 0:
-			n.little = true
+			n.little, n.heaps = true, t.words[at].norm != w && n.amount[1] == 0
 			if n.share == 0 {
 				n.share = t.lang.Littles[w]
 			}

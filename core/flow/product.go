@@ -7,134 +7,6 @@ import (
 	"yembra/core/larder"
 )
 
-// group resolves a word that means several lines: "the spices".
-func (b *bindings) group(n noun) []referent { return b.noneSlight(n, b.allOfGroup(n)) }
-
-// allOfGroup are all the lines that a word means.
-func (b *bindings) allOfGroup(n noun) []referent {
-	kinds, part := b.groupKinds(n)
-	if part >= 0 {
-		return b.ofComponent(n, part)
-	}
-	if kinds == nil {
-		return nil
-	}
-	var fresh, used, elsewhere, spoken, hand, later []referent
-	own := false
-	for i := range b.lines {
-		f := b.lines[i].food
-		waits := slices.Contains(kinds, anyDry) && b.waits(b.held(portion{i, ""}))
-		if b.closed(i) && !waits || !b.inGroup(f, kinds) || b.r.lang.Liquors[n.head()] && (!larder.Wets(f) || b.tech.Family == "separate") { // "the liquid" is no cheese, nor listed where it is pressed out
-			continue
-		}
-		r := referent{portion: &portion{i, ""}}
-		if b.mentioned[i] && b.leftOf(*r.portion) == 0 {
-			spoken = append(spoken, referent{portion: r.portion, made: b.held(*r.portion)})
-		}
-		switch {
-		case waits:
-			r.made = b.held(*r.portion)
-			fresh = append(fresh, r)
-		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest && !b.cutsRest(*r.portion):
-			r.made = b.held(*r.portion)
-			used = append(used, r)
-			own = own || b.lines[i].comp == b.comp
-		case b.lines[i].comp == b.comp && !n.rest && b.leftOf(*r.portion) == 1 && last(b.lines[i].name) != n.head() && !(f.Tagged(larder.Potherb) && b.tech.Name == placeTechnique) && b.namedByItself(i, n.upto):
-			later = append(later, r) // "with the vegetables", and capers on top
-		case b.lines[i].comp == b.comp:
-			fresh = append(fresh, r)
-		case b.lines[i].comp == b.hand:
-			hand, elsewhere = append(hand, r), append(elsewhere, r)
-		default:
-			elsewhere = append(elsewhere, r)
-		}
-	}
-	switch {
-	case len(spoken) > 1 && !n.pointed && !n.all && !(len(fresh) > 0 && slices.ContainsFunc(spoken, func(r referent) bool { return r.made == b.base })):
-		return spoken // "Chop the onion, grate the carrots. ... Veg in"
-	case own && b.tech.Name == removeTechnique:
-		if in := b.inHand(used); len(in) > 0 {
-			return in // only what is in can be taken out
-		}
-		return b.ownOf(used)
-	case len(fresh) > 0:
-		return b.freshOrIn(n, kinds, used, fresh)
-	case len(later) > 0 && !(n.pointed && own && len(b.ownOf(slices.Clone(used))) > 1): // "with the vegetables", that are in already
-		return later
-	case len(hand) > 0:
-		return hand
-	case len(used) == 0:
-		return elsewhere // one method behind the lists of all parts
-	case own:
-		return b.ownOrBegun(n, used, elsewhere)
-	}
-	return used
-}
-
-// ownOrBegun are those of the part itself, or where the rest of them is meant and none is left, those of which another part
-// has left some: "the last of the cheese", of which half went into the sauce.
-func (b *bindings) ownOrBegun(n noun, used, elsewhere []referent) []referent {
-	if begun := b.partly(elsewhere); n.rest && len(begun) > 0 {
-		return begun
-	}
-	return b.ownOf(used)
-}
-
-// partly are those of which some was used and some is left.
-func (b *bindings) partly(found []referent) []referent {
-	return slices.DeleteFunc(slices.Clone(found), func(r referent) bool { return b.leftOf(*r.portion) == 1 })
-}
-
-// ofComponent are the lines of a part, or what of them is not in hand yet: "the rest of the sauce ingredients".
-func (b *bindings) ofComponent(n noun, part int) []referent {
-	return slices.DeleteFunc(b.component(part), func(r referent) bool { return n.rest && b.leftOf(*r.portion) == 0 })
-}
-
-// tagged is what stands before a tag in the table of groups.
-const tagged = "#"
-
-// waits tells whether something was made aside for this part of the dish and has gone nowhere yet:
-// the flour that was mixed beforehand is one of "the dry ingredients".
-func (b *bindings) waits(t *thing) bool {
-	return t != nil && t.title != nil && t.comp == b.comp && b.open(t) && !t.spent
-}
-
-// inHand are those that what is worked on holds.
-func (b *bindings) inHand(found []referent) []referent {
-	return slices.DeleteFunc(slices.Clone(found), func(r referent) bool { return r.made == nil || r.made != b.focus && r.made != b.base })
-}
-
-// ownOf are those of the part at hand.
-func (b *bindings) ownOf(found []referent) []referent {
-	return slices.DeleteFunc(found, func(r referent) bool { return b.lines[r.portion.line].comp != b.comp })
-}
-
-// groupKinds are the kinds of food that a word means by which several go; part is that whose
-// ingredients it means, -1 for none.
-func (b *bindings) groupKinds(n noun) (kinds []string, part int) {
-	key := n.head()
-	if b.r.lang.Ingredients[key] {
-		for _, w := range n.words {
-			if c := b.componentNamed(w); c >= 0 {
-				return nil, c
-			}
-			if b.r.lang.Groups[w] != nil {
-				key = w
-			}
-		}
-	}
-	kinds = b.r.lang.Groups[key]
-	if k := len(n.words) - 2; k >= 0 {
-		if narrower := b.r.lang.Groups[n.words[k]+" "+key]; narrower != nil {
-			kinds = narrower // "the whole spices", beside those that are ground
-		}
-	}
-	if kinds == nil && n.plural {
-		kinds = b.r.lang.Groups[b.text.lastOf(n)] // "the sauces", but not "the sauce"
-	}
-	return kinds, -1
-}
-
 // animal resolves the word of an animal ("the beef") to the only line of its
 // class that is named by a cut.
 func (b *bindings) animal(n noun) []referent {
@@ -262,10 +134,22 @@ func (b *bindings) madeOf(n noun) *thing {
 	of := noun{from: n.from, upto: n.upto - 1, words: n.words[:len(n.words)-1]}
 	for _, x := range b.direct(of) {
 		if t := b.held(*x.portion); t != nil && b.leftOf(*x.portion) == 0 {
+			if boiled := b.boiledOf(n); boiled != nil && !t.liquid && t.title == nil {
+				return boiled
+			}
 			return t
 		}
 	}
 	return nil
+}
+
+// boiledOf is the liquid that was last boiled in the part at hand, where a name is that of a liquor: "the prawn stock", beside the
+// prawns of whose shells it was made.
+func (b *bindings) boiledOf(n noun) *thing {
+	if !b.r.lang.Liquors[n.head()] {
+		return nil
+	}
+	return b.latest(func(t *thing) bool { return t.liquid && t.heated && t.comp == b.comp && !t.spent })
 }
 
 // begun is the last thing of which a part has gone on, for "the rest of the

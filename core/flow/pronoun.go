@@ -118,7 +118,7 @@ func (b *bindings) untouched() []referent {
 // pointedAt is the one thing with which the action before was done, where "these" mean it: "soften the
 // onion with the anchovies, mashing these".
 func (b *bindings) pointedAt(n noun) []referent {
-	if b.last == nil || !b.r.lang.Pointing[b.text.low(n.from)] || n.rest || n.share > 0 || n.all {
+	if b.last == nil || !b.r.lang.Pointing[b.text.low(n.from)] || b.r.lang.Pair[b.text.low(n.from)] || n.rest || n.share > 0 || n.all {
 		return nil
 	}
 	var found []referent

@@ -227,6 +227,9 @@ func (b *bindings) dealt(n noun) bool {
 	if n.one && !n.plural && !n.rest && n.amount[1] == 0 && !n.little && n.share == 0 && b.repeatsLater() {
 		return true // "lay a slice of ham on it and repeat with the rest"
 	}
+	if b.inHeaps(n) {
+		return true
+	}
 	return b.dealing && !n.all && !n.rest && (n.amount[1] > 0 || n.little || n.one && !n.plural || n.share > 0 && n.share < 1)
 }
 

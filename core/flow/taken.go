@@ -16,6 +16,12 @@ func (b *bindings) shareMade(n noun, t *thing) float64 {
 	return b.taken[at]
 }
 
+// inHeaps tells whether a measure in the plural says how something is parted, and not how much of it goes in: "roll teaspoonfuls
+// into balls".
+func (b *bindings) inHeaps(n noun) bool {
+	return n.heaps && !n.rest && b.tech != nil && b.tech.Family == "dough"
+}
+
 // taking is where the words of a step take something off a thing.
 type taking struct {
 	text *text
@@ -27,6 +33,8 @@ func (b *bindings) takeShare(n noun, t *thing) float64 {
 	switch {
 	case n.rest && n.share == 0:
 		return t.left
+	case b.inHeaps(n):
+		return 1
 	case n.share > 0 && n.share < 1:
 		t.left = max(t.left-n.share, 0.01)
 		return n.share

@@ -148,6 +148,8 @@ type bindings struct {
 	goingInto bool
 	// stepNo counts the steps of the method.
 	stepNo int
+	// scanned are the words of the steps of the whole method, once they were asked for.
+	scanned [][]word
 	// rests are the words behind "the rest of", in the whole method, restsMeasured those of which it says how much that is.
 	rests, restsMeasured map[string]bool
 	// used is what the text has called by a word that is not of its line's own name: the

@@ -34,7 +34,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	if b.r.lang.Places[n.head()] && !(vessel != "" && len(n.words) > 1) && role != "with" && (!l.first || role == "into" && n.owner == nil && (l.word != "over" || t.Name == foldTechnique)) && len(b.direct(n)) == 0 {
 		r.placed = l.role == "in" || l.role == "into" && (t.Family == "assemble" || t.Name == pressTechnique) || b.r.lang.Particles[l.word]
 		r.lapped = r.lapped || t.Name == foldTechnique && b.r.lang.Lapping[l.word]
-		if (role == "into" || role == "in") && n.owner != nil && !n.owner.pronoun && b.vessel(*n.owner) == "" && (b.tech.Family == "cut" || b.tech.Name == placeTechnique || b.tech.Joins != "") {
+		if (role == "into" || role == "in") && n.owner != nil && !n.owner.pronoun && b.vessel(*n.owner) == "" && (b.tech.Family == "cut" || b.tech.Family == "coat" || b.tech.Name == placeTechnique || b.tech.Joins != "") {
 			b.refs([]noun{ofEach(*n.owner)}, r, &r.action.Into) // "cut a pocket into the side of each breast", "in the middle of each wrapper"
 		}
 		return // "in the middle", "on top"

@@ -183,6 +183,9 @@ func (t *text) orders(i int, first, cue bool) bool {
 	if t.seasoning(i) {
 		return false // "bring milk, nutmeg, salt and pepper to the boil"
 	}
+	if i > 2 && t.lang.Parts[t.low(i)] && t.conj(i-1) && t.foods(t.words[i-2].norm) && t.lang.Rests[t.low(i-3)] {
+		return false // "the remaining oil and juice"
+	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.conj(next) || moves && first ||
 			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])

@@ -70,3 +70,18 @@ func TestStrongFoodsHaveAMostPerServing(t *testing.T) {
 		}
 	}
 }
+
+// A composition is an estimate where its source says so, and carrots have a source.
+func TestACompositionIsAnEstimateWhereItsSourceSaysSo(t *testing.T) {
+	l, estimates := load(t), 0
+	for _, f := range l.Foods() {
+		if f.Per100.Source == larder.Estimate {
+			require.True(t, f.Per100.Estimate, f.ID)
+		}
+		if f.Per100.Estimate {
+			estimates++
+		}
+	}
+	require.NotZero(t, estimates)
+	require.False(t, l.Food("carrot").Per100.Estimate)
+}

@@ -23,6 +23,9 @@ const Bottled = "bottled"
 // GroundSpice is the tag of what is a powder of spice, or ground into one.
 const GroundSpice = "ground-spice"
 
+// WholeSpice is the tag of what is a spice in its own shape: a seed, a stick, a pod.
+const WholeSpice = "whole-spice"
+
 // Potherb is the tag of what gives any stock its taste.
 const Potherb = "potherb"
 
@@ -31,3 +34,6 @@ const Melts = "melts"
 
 // FlavouringPeel is the tag of the peel of a fruit that only gives its taste.
 const FlavouringPeel = "flavouring-peel"
+
+// SetsInWater is the tag of what sets in hot water and holds a ball together: starch, white flour, bread, gluten.
+const SetsInWater = "sets-in-water"

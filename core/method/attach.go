@@ -116,15 +116,23 @@ func (p *plan) doneOnLine(comp *swap.Component, at int) (host int, work string) 
 	said, ok := strings.CutPrefix(p.line(p.graph.Named(*l.From)).Preparation, w.To+" ")
 	verb, name, _ := strings.Cut(said, " "+w.The+" ")
 	orders := lang.Orders(verb)
-	host = slices.IndexFunc(comp.Lines, func(o swap.Line) bool { return o.Change != swap.Dropped && o.Name == name })
+	host = slices.IndexFunc(comp.Lines, func(o swap.Line) bool {
+		return o.Change != swap.Dropped && (o.Name == name || o.From != nil && p.line(p.graph.Named(*o.From)).Name == name)
+	})
 	if !ok || len(orders) == 0 || host < 0 {
 		return -1, ""
+	}
+	thing := p.lowered(&comp.Lines[host].Line)
+	if from := comp.Lines[host].From; from != nil {
+		if s := p.stand[p.graph.Named(*from)]; s != nil && !s.bare {
+			thing = s.name
+		}
 	}
 	with := w.With
 	if t := p.c.book.Larder().Technique(orders[0]); t != nil && t.Medium == "liquid" {
 		with = w.In
 	}
-	return host, strings.Join([]string{larder.Capital(verb), w.The, p.lowered(&comp.Lines[host].Line), with, w.The, p.lowered(&l.Line)}, " ") + "."
+	return host, strings.Join([]string{larder.Capital(verb), w.The, thing, with, w.The, p.lowered(&l.Line)}, " ") + "."
 }
 
 // firstUse is the first of the steps that takes a line.

@@ -68,7 +68,13 @@ func (p *plan) intoBodies(i int) bool {
 	if p.pushedIn(n) {
 		return true
 	}
-	if len(n.Action.Into) == 0 || len(n.Into) > 0 || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
+	ofBodies := func(r recipe.Ref) bool {
+		return r.Made != nil && p.nodeOf(*r.Made) >= 0 && p.onBodies(p.nodeOf(*r.Made))
+	}
+	if len(n.Action.Into) == 0 || len(n.Into) > 0 && !slices.ContainsFunc(n.Action.Into, ofBodies) || len(n.Action.To) == 0 || slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
+		if ofBodies(r) {
+			return false // "dry the rind and rub the salt into it"
+		}
 		return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && (p.onlyFatTo(n) || p.poursOwn(n))
 	}) {
 		return false // "add the butter to the bacon fat" is done in a pan

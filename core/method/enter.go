@@ -31,9 +31,11 @@ func (p *plan) enter(s *standIn) {
 	}
 	start = p.untilReturned(s, path, p.namedSoon(s, path, p.laidToWork(s, path, p.boundLate(s, path, start))))
 	s.enters = path[start]
+	set := p.bearsSet(s)
+	s.Bears = math.Max(s.Bears, set)
 	left := s.Bears
 	shaped := p.shapedBare(s)
-	if f := p.l.MainFood(s.book); shaped != nil && f != nil {
+	if f := p.l.MainFood(s.book); shaped != nil && f != nil && set == 0 {
 		left = math.Min(left, p.l.BehaviourOf(f, shapedForm).Bears)
 	}
 	if p.isTheSauce(s) {
@@ -60,11 +62,11 @@ func (p *plan) enter(s *standIn) {
 			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && (!p.cueGone(n) || p.restOfCue(n) != "") {
 				return // it goes on until something else is done
 			}
-			shorter := math.Min(p.boundTime(path[i], left, shaped), minutes)
+			shorter := math.Min(p.boundTime(path[i], left, shaped), p.graph.Nodes[path[i]].Lasts)
 			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
 				p.lasts[path[i]] = shorter
 			}
-			left = math.Max(left-shorter, 0)
+			left = 0 // all of what it bears
 			continue
 		}
 		p.enterLate(s, path, i, math.Max(left, 0))
@@ -254,8 +256,10 @@ func (p *plan) wetMinutes(i int) float64 {
 		return math.Min(n.Lasts, boilsUp)
 	case p.untilFleshIsDone(i) > 0:
 		return math.Min(n.Lasts, p.untilFleshIsDone(i))
-	case t.Name == "pressure-cook":
+	case t.Name == pressureCook:
 		return n.Lasts * pressureFactor
+	case p.inSlowPot(i):
+		return math.Max(n.Lasts-warmsUp, 0) / slowBears
 	case t.Family == "oven":
 		return math.Max(n.Lasts-warmsThrough, 0)
 	}
@@ -292,3 +296,6 @@ func (p *plan) fleshAndFat(i int) bool {
 
 // pressureFactor is how much faster a pressure cooker cooks; an estimate.
 const pressureFactor = 3.0
+
+// pressureCook is the technique of cooking in steam under pressure.
+const pressureCook = "pressure-cook"

@@ -83,9 +83,6 @@ func TestCardsOfAnEvening(t *testing.T) {
 		"a rib is on the bone": {
 			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "1.95 kg portobello", "2.65 kg",
 		},
-		"the marinade has all in it before something lies in it": {
-			recipeCalled(t, "chicken-shawarma-wraps"), "Stir in the nutritional yeast.\nAdd the double tofu skin, turn to coat and chill", "overnight.\nGrind",
-		},
 		"a list without steps stands before the work that takes it": {
 			recipeCalled(t, "chicken-shawarma-wraps"), "- 1 tbsp lemon juice\n# ", "roll up.\n# ",
 		},

@@ -79,6 +79,25 @@ func TestABoosterGoesWithThePiece(t *testing.T) {
 	require.Contains(t, steps[at+1], "Set aside")
 }
 
+// A marinade has all in it before something lies in it.
+func TestABoosterIsInTheMarinadeBeforeSomethingLiesInIt(t *testing.T) {
+	r, _, c := open(t)
+	text := "Wraps\nServes 4\n\n600 g chicken thighs\n150 g soy yoghurt\n1 tsp cumin\n4 flatbreads\n\nMethod\n1. Mix the yoghurt and cumin in a bowl. Add the chicken, turn to coat and chill for 2 hours.\n2. Fry the chicken in a griddle pan for 5 minutes a side. Serve with the flatbreads."
+	a, err := c.Adapt(r.Read(text, measure.Metric), swap.Decisions{Swaps: map[string]string{line("0"): "tofu-frozen-pieces"}, Boosters: []swap.Dose{{Food: "nutritional-yeast", Grams: 8}}}, false)
+	require.NoError(t, err)
+	var steps []string
+	for _, s := range a.Components[0].Steps {
+		if s.Change != swap.Dropped {
+			steps = append(steps, s.Text)
+		}
+	}
+	at := slices.Index(steps, "Stir in the nutritional yeast.")
+	require.Greater(t, at, 0, steps)
+
+	require.Contains(t, steps[at-1], "Mix the yoghurt and cumin")
+	require.Contains(t, steps[at+1], "Add the frozen tofu, turn to coat")
+}
+
 // What is left of a method says what it speaks of by the name that is left: dumplings keep theirs,
 // boiled ham leaves no vegetables behind, and water is brought to the boil for what comes after.
 func TestWhatIsLeftKeepsItsName(t *testing.T) {

@@ -137,6 +137,11 @@ func (p *plan) filledIn(at int, lines ...int) bool {
 		if n.Technique.Family == "machine" && len(n.Holds) > leastMixed && slices.ContainsFunc(lines, held) {
 			return true // it is a paste with others
 		}
+		if n.Technique.Family == "mix" && !n.Liquid && slices.ContainsFunc(lines, func(line int) bool { return held(line) && slices.Contains(n.To, line) }) && slices.ContainsFunc(n.Inputs, func(in int) bool {
+			return p.graph.Nodes[in].Technique.Leaves == leavesPaste && len(p.graph.Nodes[in].Holds) > leastMixed
+		}) {
+			return true // it is worked into one
+		}
 		if n.Is("roll-up") && slices.ContainsFunc(lines, func(line int) bool { return held(line) && p.laidOnSheet(&n, line) }) {
 			return true
 		}
@@ -166,3 +171,6 @@ func (w *writer) afterItEnds(n *node, text string) bool {
 	}
 	return w.c.reader.Minutes(text) >= all
 }
+
+// leavesPaste is the state in which grinding and pounding leave things.
+const leavesPaste = "paste"

@@ -9,13 +9,18 @@ import (
 )
 
 // boundTime is how long an action takes with what cannot go in late: as long as that bears and the rest
-// wants, in the oven until it bubbles and at its slower pace.
+// wants, in the oven until it bubbles and at its slower pace, in a slow cooker likewise, under pressure at its quicker one.
 func (p *plan) boundTime(i int, left float64, shaped []int) float64 {
-	wants := p.wantsBeside(i, shaped)
-	if p.graph.Nodes[i].Technique.Family == "oven" {
-		return math.Max(math.Max(left, getsHot)+warmsThrough, wants*slowOven)
+	wants, bears := p.wantsBeside(i, shaped), math.Max(left, getsHot)
+	switch {
+	case p.graph.Nodes[i].Technique.Family == "oven":
+		return math.Max(bears+warmsThrough, wants*slowOven)
+	case p.graph.Nodes[i].Is(pressureCook):
+		return math.Max(bears, wants) / pressureFactor
+	case p.inSlowPot(i):
+		return math.Max(bears*slowBears+warmsUp, wants*slowPot)
 	}
-	return math.Max(math.Max(left, getsHot), wants)
+	return math.Max(bears, wants)
 }
 
 // roastsDry tells whether something that is done already would dry out on an open tray among raw
@@ -72,10 +77,12 @@ func (p *plan) inSlowPot(i int) bool {
 	})
 }
 
-// slowPot is how much longer raw things take in a slow cooker on low than in a pot, warmsUp what it takes to get
-// everything hot, slowHours from how many minutes on a cooking is such a one; estimates.
+// slowPot is how much longer raw things take in a slow cooker on low than in a pot, slowBears how much longer what bears no long
+// boiling keeps there once it is hot, warmsUp what it takes to get everything hot, slowHours from how many minutes on a cooking is
+// such a one; estimates.
 const (
 	slowPot   = 12.0
+	slowBears = 4.0
 	warmsUp   = 120.0
 	slowHours = 180.0
 )

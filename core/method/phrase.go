@@ -45,6 +45,11 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		if changed && len(objects) > 0 && len(things) > 0 && !other {
 			things[0].text = w.ofThem(p.Nouns[0].Plural, len(objects) > 1 || objects[0].plural, things[0].text)
 		}
+		if k == 0 && p.Role == "with" && len(own.objects) > 0 && len(things) > 0 && !other {
+			if own := w.ofThem(pluralObject(n.Action), len(own.objects) > 1 || own.objects[0].plural, things[0].text); own != things[0].text {
+				things[0].text, changed = own, true // "the mushrooms with their marinade"
+			}
+		}
 		if w.orElse(p, k, objects, things) || other && w.ofBoth(p, k, objects, things) {
 			continue
 		}
@@ -166,7 +171,7 @@ func (w *writer) listedOf(n *node, p recipe.Phrase, noun recipe.Noun, lines []in
 // groupNamed tells whether a noun names several things, or a part of the dish, by a name that stays.
 func (w *writer) groupNamed(noun recipe.Noun, lines []int, made bool) bool {
 	name := w.slice(noun.Name, noun.Upto)
-	if w.ownName(name, lines) || w.onlyStands(lines, made) || w.groupOfName(name, lines) {
+	if w.ownName(name, lines) || w.onlyStands(lines, made) || w.groupOfName(name, lines) || noun.Pronoun && w.besideFirst(lines) != nil {
 		return false
 	}
 	return noun.All && len(w.animalWords(w.slice(noun.From, noun.Upto))) == 0 || len(noun.Refs) > 1 && !noun.Pronoun && len(w.animalWords(name)) == 0

@@ -82,6 +82,8 @@ type deed struct {
 	boil float64
 	// braises are minutes that what goes back in here takes to be one with its sauce.
 	braises float64
+	// sets tells that what is shaped here is set in the oven before it goes into a liquid.
+	sets bool
 }
 
 // plan decides the whole method of a dish.
@@ -112,6 +114,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	}
 	p.waterStays()
 	p.letIn()
+	p.setFirst()
 	p.finishing()
 	p.beforeLids()
 	p.retime()

@@ -22,6 +22,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if t, ok := w.someOf(noun, there); ok {
 		return []named{t}, true
 	}
+	if others := w.besideFirst(there); others != nil {
+		return others, true // "fry the bacon with the onion and add both", of which one goes in only now
+	}
 	if name := w.skimmedJust(noun, at); name != "" {
 		return []named{{text: name, plural: noun.Plural}}, true
 	}
@@ -68,6 +71,28 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
+}
+
+// besideFirst names the other things that a pronoun means, where one of them goes in only with this action and heads its list; none
+// where nothing does, or they are many.
+func (w *writer) besideFirst(there []int) []named {
+	heads := slices.ContainsFunc(there, func(line int) bool { return w.stand[line] != nil && slices.Contains(w.headedBy, w.stand[line]) })
+	if !heads {
+		return nil
+	}
+	var out []named
+	for _, line := range w.besidesFat(there) {
+		if s := w.stand[line]; s != nil && slices.Contains(w.headedBy, s) {
+			continue
+		}
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	if len(out) > mostNamed {
+		return nil
+	}
+	return out
 }
 
 // besidesFat leaves out of several lines the fat that only fried the others: "fry the eggs in the oil and serve one on each
@@ -250,7 +275,7 @@ func (w *writer) meantGone(noun recipe.Noun) bool {
 // itOrThem is the pronoun for what a clause worked on.
 func (w *writer) itOrThem(b *clause, kept []named) ([]named, bool) {
 	words := w.c.words()
-	plural := len(b.objects) > 1 || b.objects[0].plural
+	plural := len(b.objects) > 1 || b.objects[0].plural || w.eachOfAll(b.objects[0].text)
 	text := words.It
 	if plural {
 		text = words.Them
@@ -267,6 +292,9 @@ func (w *writer) speaksOf(c *clause, lines []int) bool {
 	}
 	if c.node >= 0 {
 		n := &w.graph.Nodes[c.node]
+		if len(n.To)+len(n.With)+len(n.Into) == 0 {
+			return len(c.objects) > 0 && c.objects[0].stand != nil // "keeping the marinade"
+		}
 		return !slices.ContainsFunc(n.To, func(line int) bool { return !slices.Contains(lines, line) })
 	}
 	return true

@@ -167,7 +167,7 @@ func (p *plan) saysMore(n *flow.Node) bool {
 func (p *plan) atOnce() {
 	for i := range p.deeds {
 		late := p.deeds[i].late
-		if len(late) == 0 || p.graph.Nodes[i].Technique.Name == "pressure-cook" {
+		if len(late) == 0 || p.graph.Nodes[i].Technique.Name == pressureCook {
 			continue
 		}
 		longest := 0.0

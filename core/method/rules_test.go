@@ -90,7 +90,7 @@ func TestWorkOnWhatIsGoneIsCarriedOver(t *testing.T) {
 		},
 		"shaped pieces simmer no longer than they bear": {
 			"Balls\nServes 4\n\n500 g minced lamb\n1 onion, grated\n500 ml vegetable stock\n\nMethod\n1. Knead the lamb with the onion and shape into balls.\n2. Pour on the stock and simmer for 45 minutes.",
-			map[string]string{line("0"): "root-nut-mince"}, []string{"simmer for 15 minutes"}, nil,
+			map[string]string{line("0"): "root-nut-mince"}, []string{"bake them at 200 °C", "simmer for 25 minutes"}, nil,
 		},
 		"fat that would have run out is brought": {
 			"Base\n\n200 g bacon\n1 onion\n400 g potatoes\n\nMethod\n1. Fry the bacon until the fat runs, add the onion and cook until golden. Add the potatoes.",

@@ -34,8 +34,8 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if shape := w.shapedAs(noun); shape != "" {
 		return []named{{text: w.beforeShape(noun) + shape, plural: noun.Plural}}, true
 	}
-	if other := w.c.renamed(name); other != name {
-		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}, true
+	if other := w.renamedNow(noun, name, lines); other != nil {
+		return other, true
 	}
 	if rest := w.withoutAnimal(name, lines); rest != "" && w.isLiquor(rest) && !w.lost(noun) && w.l.Language().Liquors[strings.ToLower(rest)] {
 		return []named{{text: w.slice(noun.From, noun.Name) + rest, plural: noun.Plural}}, true // "the broth" of what stands for the clams

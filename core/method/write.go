@@ -47,6 +47,8 @@ type writer struct {
 	object []*standIn
 	// first are what goes in at the head of the next list.
 	first []*standIn
+	// headedBy is what went in at the head of the list of the action at hand.
+	headedBy []*standIn
 	// component is the part of the dish it is written for, lines what that lists.
 	component int
 	lines     []recipe.Line
@@ -92,10 +94,10 @@ func (w *writer) action(i int) []*clause {
 	out = append(w.ownFat(i), w.slakedFor(i)...)
 	before := w.unsaid(n, d.before)
 	onto := w.ontoThem(n, before)
-	if w.first = nil; onto != nil {
+	if w.first, w.headedBy = nil, nil; onto != nil {
 		before = nil // "add the sugar to the whipped aquafaba"
 	} else if a.Verb == w.c.words().Add && len(a.Words.Phrases) > 0 && a.Words.Phrases[0].Role == "to" && !w.bitByBit(a) {
-		w.first, own.heads = before, before // they head the list of what is added
+		w.first, w.headedBy, own.heads = before, before, before // they head the list of what is added
 	} else if w.takesObject(n, before) {
 		w.object = before // "season", of what went in before
 	} else if len(before) > 0 {
@@ -131,7 +133,7 @@ func (w *writer) action(i int) []*clause {
 	}
 	out = append(append(out, w.poursOn(d, own)...), w.goesInLate(n, d, own)...)
 	out = append(out, w.minutesBy(w.c.words().Boil, d.boil)...)
-	return append(out, w.minutesBy(w.c.words().Simmer, d.braises)...)
+	return append(append(out, w.minutesBy(w.c.words().Simmer, d.braises)...), w.setsThem(d)...)
 }
 
 // minutesBy is the clause that gives what has gone in some minutes by a verb; none where it wants none.

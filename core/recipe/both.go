@@ -106,9 +106,18 @@ func (l *layout) inAnother(text string) []string {
 				return nil // "kingfish, in 3 cm steaks"
 			}
 		}
+		if lemma := l.doneCold(words[k-1]); role == "with" && lemma != "" {
+			tail = l.toDo(tail, lemma, first.Name)
+		}
 		return []string{strings.TrimRight(head, " ,"), tail}
 	}
 	return nil
+}
+
+// toDo is a line that says what is done with it to another: "milk, to soak the bread".
+func (l *layout) toDo(text, lemma, other string) string {
+	w := l.reader.larder.Language().Writing
+	return strings.Join([]string{text + ",", w.To, lemma, w.The, other}, " ")
 }
 
 // doneWith takes a line apart that says with a word, or behind one, which animal matter was used on a food of
@@ -136,8 +145,7 @@ func (l *layout) doneWith(text string) []string {
 		}
 		head, tail := strings.TrimRight(strings.Join(words[:k], " "), " ,"), strings.Join(words[k+1:], " ")
 		if second := l.line(tail); second.Food != nil && second.Origin == larder.FromAnimal && second.Amount == nil && l.namesOnly(tail, l.reader.larder.Food(*second.Food)) && plant(head) {
-			w := lang.Writing
-			return []string{head, strings.Join([]string{tail + ",", w.To, lemma, w.The, l.line(head).Name}, " ")}
+			return []string{head, l.toDo(tail, lemma, l.line(head).Name)}
 		}
 	}
 	return nil

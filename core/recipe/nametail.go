@@ -27,7 +27,7 @@ func (r *Reader) stripPreparation(main []lex.Token, f finding) (lead, name []lex
 			return main[:i], main[i:]
 		}
 		for _, w := range words {
-			if !neutral[w] {
+			if !neutral[w] && !(i > 0 && i+1 < len(main) && r.lines().And[w] && neutral[larder.Singular(main[i+1].Norm)]) { // "boned and rolled"
 				return main[:i], main[i:]
 			}
 		}

@@ -42,8 +42,38 @@ func (x *bench) unfit(s *slot, o *option) float64 {
 	}) {
 		penalty += x.weights.StrayPenalty
 	}
+	if x.again(s, o) {
+		penalty += x.weights.AgainPenalty
+	}
 	return penalty + x.lacks(s, o) + x.fuss(o)
 }
+
+// again tells whether what would stand for flesh is a pulse of which the dish has as much itself: a loaf of lentils on lentils.
+func (x *bench) again(s *slot, o *option) bool {
+	if o.main == nil || o.main.Aisle != "pulses" || s.use.Name == sausageUse || !x.dish.Components[s.component].Lines[s.line].Animal.Flesh() {
+		return false
+	}
+	words := larder.Words(o.main.Name)
+	for c := range x.dish.Components {
+		for i := range x.dish.Components[c].Lines {
+			line := &x.dish.Components[c].Lines[i]
+			f := x.larder.Food(line.FoodID())
+			if f == nil || f.Aisle != o.main.Aisle || len(words) == 0 || line.Mass() < o.grams*muchOfIt {
+				continue
+			}
+			if own := larder.Words(f.Name); len(own) > 0 && own[len(own)-1] == words[len(words)-1] {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// sausageUse is that of what is known by its shape, whatever it is of.
+const sausageUse = "sausage"
+
+// muchOfIt is the share of a stand-in that a dish holds of its pulse to be one of it; an estimate.
+const muchOfIt = 0.2
 
 // takenFirst lists what a cook of the dish's kitchen takes first in a slot: what the recipe itself
 // offers instead, else what the table knows.

@@ -79,6 +79,8 @@ type Weights struct {
 	OwnMost float64
 	// LaterPenalty weighs in the closest answer, a swap where there is one that a cook of experience takes first.
 	LaterPenalty float64
+	// AgainPenalty weighs a stand-in for flesh of the pulse that the dish is full of itself.
+	AgainPenalty float64
 	// StrayPenalty weighs a savoury stand-in in something sweet.
 	StrayPenalty float64
 	// GradePenalty weighs each grade away from whole, of a portion that counts in full.
@@ -131,6 +133,7 @@ func UsualWeights() Weights {
 		OwnLeast:         1,
 		OwnMost:          6,
 		LaterPenalty:     10,
+		AgainPenalty:     12,
 		StrayPenalty:     12,
 		GradePenalty:     0.35,
 		GradeGrams:       20,

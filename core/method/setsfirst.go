@@ -1,0 +1,97 @@
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/larder"
+	"yembra/core/measure"
+)
+
+// setForm is the form of what was shaped of plants and set in the oven before it goes into a liquid, in the table of behaviour.
+const setForm = "shaped-set"
+
+// setsAt is the action after which a stand-in is set in the oven that is shaped into balls or cakes and would go into a
+// liquid raw, where nothing in it sets: the last in the step that shapes it. -1 where it is fried or baked anyhow, or goes
+// straight from the hand into the pot.
+func (p *plan) setsAt(s *standIn) int {
+	if s.gone || !s.flesh() || p.shapedBare(s) == nil {
+		return -1
+	}
+	last, joined := -1, false
+	for _, i := range p.path(s.node) {
+		n := &p.graph.Nodes[i]
+		switch {
+		case n.Is("shape"):
+			if last = i; p.setsByItself(n.Holds) {
+				return -1
+			}
+		case last < 0:
+		case n.Technique.Heat != "" || n.Technique.Family == "oven":
+			if n.Liquid && p.wetMinutes(i) > 0 && n.At != p.graph.Nodes[last].At && (joined || n.Technique.Name != "cook") {
+				return last
+			}
+			return -1
+		case n.At == p.graph.Nodes[last].At && n.Is("place"):
+			last = i
+		case n.At == p.graph.Nodes[last].At && n.Technique.Joins == "yes":
+			return -1
+		case n.Technique.Joins == "yes":
+			joined = true
+		}
+	}
+	return -1
+}
+
+// setsByItself tells whether some lines hold enough of what sets in hot water: starch, flour or bread.
+func (p *plan) setsByItself(lines []int) bool {
+	all, sets := 0.0, 0.0
+	for _, line := range lines {
+		l := p.line(line)
+		all += l.Mass()
+		if f := p.l.Food(l.FoodID()); f != nil && f.Tagged(larder.SetsInWater) {
+			sets += l.Mass()
+		}
+	}
+	return sets > all*enoughSets
+}
+
+// enoughSets is the share of such things that holds a ball together, setMinutes the minutes in which a ball without them gets
+// firm in an oven; estimates.
+const (
+	enoughSets = 0.15
+	setMinutes = 20.0
+)
+
+// setFirst gives what is shaped of plants its minutes in the oven before it goes into a liquid.
+func (p *plan) setFirst() {
+	for _, s := range p.inOrder() {
+		at := p.setsAt(s)
+		if at < 0 || p.deeds[at].drop {
+			continue
+		}
+		p.deeds[at].sets = true
+		for k := at + 1; k < len(p.graph.Nodes) && p.graph.Nodes[k].At == p.graph.Nodes[at].At; k++ {
+			if p.graph.Nodes[k].Is("chill", "rest") && slices.Contains(p.graph.Nodes[k].Inputs, at) {
+				p.deeds[k].drop = true
+			}
+		}
+	}
+}
+
+// bearsSet is how long a stand-in bears a liquid that is set before; 0 where it is not.
+func (p *plan) bearsSet(s *standIn) float64 {
+	f := p.l.MainFood(s.book)
+	if f == nil || p.setsAt(s) < 0 {
+		return 0
+	}
+	return p.l.BehaviourOf(f, setForm).Bears
+}
+
+// setsThem is the clause that sets in the oven what an action has shaped; none where that goes nowhere that softens it.
+func (w *writer) setsThem(d *deed) []*clause {
+	if !d.sets {
+		return nil
+	}
+	return []*clause{{node: -1, changed: true, text: strings.ReplaceAll(w.c.words().Set, "{minutes}", w.c.spoken(measure.Exactly(setMinutes)))}}
+}

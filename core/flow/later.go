@@ -37,7 +37,7 @@ func (b *bindings) addedLater(x *thing) bool {
 			return true
 		}
 	}
-	return x.out && b.joinsLater(x)
+	return x.out && len(x.holds) == 1 && b.joinsLater(x)
 }
 
 // joinsLater tells whether a step further on adds what was taken out of a pot by its name to what it speaks of: "add the sweetcorn

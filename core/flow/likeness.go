@@ -52,10 +52,7 @@ func (b *bindings) likeness(n noun, i int) float64 {
 			score = 5.5 // "the lemon zest", beside a lemon
 		}
 	}
-	if score > 0 && slices.Equal(words, l.name) && b.alsoByMore(l) {
-		score += wholeName
-	}
-	if score > 0 && len(words) > 1 && slices.Equal(words, l.name) {
+	if score > 0 && slices.Equal(words, l.name) && (len(words) > 1 || b.alsoByMore(l)) {
 		score += wholeName // "the cumin seeds", beside ground cumin
 	}
 	score = max(score, b.nameLikeness(n, l, head))

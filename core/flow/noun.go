@@ -110,10 +110,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		n.plural = w.low != w.norm
 		at++
 	}
-	if len(n.words) > 0 && at < upto && t.lang.Dealt[t.low(at)] && t.lang.Prepositions[t.low(at+1)] != "" {
-		n.bare++ // "half an egg each in the bowls"
-		at++
-	}
+	at += t.eachGets(&n, at, upto)
 	n.upto = at
 	if t.comesOffMilk(&n, at, upto, inner) {
 		return n, true

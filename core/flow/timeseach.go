@@ -24,3 +24,13 @@ func (t *text) forEach(c clock) clock {
 	}
 	return c
 }
+
+// eachGets takes in a word behind a name that says that there is so much for each: "half an egg each in the bowls". It returns
+// how many words it took.
+func (t *text) eachGets(n *noun, at, upto int) int {
+	if len(n.words) == 0 || at >= upto || !t.lang.Dealt[t.low(at)] || t.lang.Prepositions[t.low(at+1)] == "" {
+		return 0
+	}
+	n.bare++
+	return 1
+}

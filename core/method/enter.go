@@ -31,13 +31,7 @@ func (p *plan) enter(s *standIn) {
 	}
 	start = p.untilReturned(s, path, p.namedSoon(s, path, p.laidToWork(s, path, p.boundLate(s, path, start))))
 	s.enters = path[start]
-	set := p.bearsSet(s)
-	s.Bears = math.Max(s.Bears, set)
-	left := s.Bears
-	shaped := p.shapedBare(s)
-	if f := p.l.MainFood(s.book); shaped != nil && f != nil && set == 0 {
-		left = math.Min(left, p.l.BehaviourOf(f, shapedForm).Bears)
-	}
+	left, shaped := p.bears(s)
 	if p.isTheSauce(s) {
 		left = math.Inf(1)
 	}

@@ -45,6 +45,17 @@ func (w *writer) ofThem(was, now bool, text string) string {
 	return text
 }
 
+// withTheirs gives what something is done with the word for one or for several of what it is done to, and tells whether that is
+// another: "the mushrooms with their marinade".
+func (w *writer) withTheirs(n *node, own *clause, things []named) bool {
+	if len(own.objects) == 0 || len(things) == 0 {
+		return false
+	}
+	before := things[0].text
+	things[0].text = w.ofThem(pluralObject(n.Action), len(own.objects) > 1 || own.objects[0].plural, before)
+	return things[0].text != before
+}
+
 // pointed gives the first thing left of a list the article that stood before the
 // list.
 func (w *writer) pointed(first recipe.Noun, text string) string {
@@ -67,4 +78,26 @@ func (w *writer) unpointed(p recipe.Phrase, noun recipe.Noun, things []named) []
 		}
 	}
 	return things
+}
+
+// besideFirst names the other things that a pronoun means, where one of them goes in only with this action and heads its list; none
+// where nothing does, or they are many.
+func (w *writer) besideFirst(there []int) []named {
+	heads := slices.ContainsFunc(there, func(line int) bool { return w.stand[line] != nil && slices.Contains(w.headedBy, w.stand[line]) })
+	if !heads {
+		return nil
+	}
+	var out []named
+	for _, line := range w.besidesFat(there) {
+		if s := w.stand[line]; s != nil && slices.Contains(w.headedBy, s) {
+			continue
+		}
+		if t, ok := w.ofLine(line, 1); ok {
+			out = append(out, t)
+		}
+	}
+	if len(out) > mostNamed {
+		return nil
+	}
+	return out
 }

@@ -45,11 +45,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 		if changed && len(objects) > 0 && len(things) > 0 && !other {
 			things[0].text = w.ofThem(p.Nouns[0].Plural, len(objects) > 1 || objects[0].plural, things[0].text)
 		}
-		if k == 0 && p.Role == "with" && len(own.objects) > 0 && len(things) > 0 && !other {
-			if own := w.ofThem(pluralObject(n.Action), len(own.objects) > 1 || own.objects[0].plural, things[0].text); own != things[0].text {
-				things[0].text, changed = own, true // "the mushrooms with their marinade"
-			}
-		}
+		changed = k == 0 && p.Role == "with" && !other && w.withTheirs(n, own, things) || changed
 		if w.orElse(p, k, objects, things) || other && w.ofBoth(p, k, objects, things) {
 			continue
 		}

@@ -13,16 +13,10 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if part := w.eggPart(noun, lines, at); part != nil {
 		return part, true // "chop the whites and stir them in"
 	}
-	var there []int
-	for _, line := range lines {
-		if w.there(line, at) {
-			there = append(there, line)
-		}
-	}
+	there := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return !w.there(line, at) })
 	if t, ok := w.someOf(noun, there); ok {
 		return []named{t}, true
-	}
-	if others := w.besideFirst(there); others != nil {
+	} else if others := w.besideFirst(there); others != nil {
 		return others, true // "fry the bacon with the onion and add both", of which one goes in only now
 	}
 	if name := w.skimmedJust(noun, at); name != "" {
@@ -42,15 +36,15 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return kept, false // "two thirds" of what is made
 	}
 	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })
-	just := w.putInJust(noun, there)
-	if w.graph.Nodes[at].Is("cover") {
-		just = nil // the pot
+	var just *standIn
+	if !w.graph.Nodes[at].Is("cover") { // which is done to the pot
+		just = w.putInJust(noun, there)
 	}
 	if b := w.before; just == nil && b != nil && len(b.objects) > 0 && w.speaksOf(b, there) && (only || w.lost(noun) || w.otherNumber(b, noun)) {
 		return w.itOrThem(b, kept)
 	}
-	if main := w.coatedJust(noun, there); len(main) == 1 && w.before != nil && len(w.before.objects) > 0 && w.speaksOf(w.before, main) {
-		return w.itOrThem(w.before, kept) // "rub the tuna with oil and sear it"
+	if main, b := w.coatedJust(noun, there), w.before; len(main) == 1 && b != nil && len(b.objects) > 0 && w.speaksOf(b, main) {
+		return w.itOrThem(b, kept) // "rub the tuna with oil and sear it"
 	}
 	if w.amongOthers(at) {
 		return w.itOrThem(w.before, kept) // "add the chicken and turn it in the onions"
@@ -71,28 +65,6 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		out = []named{{text: w.c.words().Everything}}
 	}
 	return out, true
-}
-
-// besideFirst names the other things that a pronoun means, where one of them goes in only with this action and heads its list; none
-// where nothing does, or they are many.
-func (w *writer) besideFirst(there []int) []named {
-	heads := slices.ContainsFunc(there, func(line int) bool { return w.stand[line] != nil && slices.Contains(w.headedBy, w.stand[line]) })
-	if !heads {
-		return nil
-	}
-	var out []named
-	for _, line := range w.besidesFat(there) {
-		if s := w.stand[line]; s != nil && slices.Contains(w.headedBy, s) {
-			continue
-		}
-		if t, ok := w.ofLine(line, 1); ok {
-			out = append(out, t)
-		}
-	}
-	if len(out) > mostNamed {
-		return nil
-	}
-	return out
 }
 
 // besidesFat leaves out of several lines the fat that only fried the others: "fry the eggs in the oil and serve one on each

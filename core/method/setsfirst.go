@@ -1,6 +1,7 @@
 package method
 
 import (
+	"math"
 	"slices"
 	"strings"
 
@@ -77,6 +78,17 @@ func (p *plan) setFirst() {
 			}
 		}
 	}
+}
+
+// bears is how long a stand-in bears a liquid, less where it is shaped and not set before, and the lines with which it is shaped.
+func (p *plan) bears(s *standIn) (minutes float64, shaped []int) {
+	set := p.bearsSet(s)
+	s.Bears = math.Max(s.Bears, set)
+	shaped = p.shapedBare(s)
+	if f := p.l.MainFood(s.book); shaped != nil && f != nil && set == 0 {
+		return math.Min(s.Bears, p.l.BehaviourOf(f, shapedForm).Bears), shaped
+	}
+	return s.Bears, shaped
 }
 
 // bearsSet is how long a stand-in bears a liquid that is set before; 0 where it is not.

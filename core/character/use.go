@@ -103,7 +103,7 @@ func (m *method) mostOf(component, line, at int) map[int]bool {
 		if !slices.Contains(node.Named, at) {
 			continue
 		}
-		for _, r := range slices.Concat(node.Action.To, node.Action.With, node.Action.Into) {
+		for r := range node.Action.Refs() {
 			if r.Line == nil || *r.Line != ref || r.Share >= 1 || r.Part != "" {
 				continue
 			}

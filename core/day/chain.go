@@ -34,7 +34,7 @@ func (c *course) chain() {
 func (c *course) made() {
 	for i := range c.graph.Nodes {
 		n := &c.graph.Nodes[i]
-		for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
+		for r := range n.Action.Refs() {
 			if r.Line == nil {
 				continue
 			}

@@ -162,7 +162,7 @@ func (c *course) cutFor(at recipe.StepAt) []After {
 	var after []After
 	s := &c.dish.Components[at.Component].Steps[at.Step]
 	for _, a := range s.Actions {
-		for _, r := range slices.Concat(a.To, a.With, a.Into) {
+		for r := range a.Refs() {
 			if r.Line == nil {
 				continue
 			}

@@ -74,7 +74,7 @@ func (c *course) watched(j *Job, at recipe.StepAt, seg flow.Segment) {
 
 // takes adds the lines that an action takes off the board.
 func (c *course) takes(j *Job, n *flow.Node) {
-	for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
+	for r := range n.Action.Refs() {
 		if r.Line == nil || r.Share <= 0 {
 			continue
 		}

@@ -255,7 +255,7 @@ func (r *Reader) unusedLines(d *recipe.Dish) {
 	for _, c := range d.Components {
 		for _, s := range c.Steps {
 			for _, a := range s.Actions {
-				for _, ref := range slices.Concat(a.To, a.With, a.Into) {
+				for ref := range a.Refs() {
 					if ref.Line != nil {
 						used[*ref.Line] = true
 					}

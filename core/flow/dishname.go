@@ -243,7 +243,7 @@ const leastMade = 2
 func takesLines(s *recipe.Step) int {
 	lines := map[string]bool{}
 	for _, a := range s.Actions {
-		for _, r := range slices.Concat(a.To, a.With, a.Into) {
+		for r := range a.Refs() {
 			if r.Line != nil {
 				lines[*r.Line] = true
 			}

@@ -1,7 +1,6 @@
 package flow
 
 import (
-	"iter"
 	"strings"
 
 	"yembra/core/language"
@@ -12,10 +11,10 @@ import (
 
 // restWords are the words that stand behind "the rest of" or "remaining" somewhere in the method, and those
 // listed with them: "the remaining thyme, curry powder and stock cube".
-func (r *Reader) restWords(d *recipe.Dish) (rests, measured map[string]bool) {
+func (r *Reader) restWords(steps []scanned) (rests, measured map[string]bool) {
 	rests, measured = map[string]bool{}, map[string]bool{}
-	for _, at := range d.Method() {
-		words := wordsOf(lex.Scan(d.Components[at.Component].Steps[at.Step].Text))
+	for _, step := range steps {
+		words := step.words
 		for i, w := range words {
 			if !r.lang.Rests[w.low] || r.lang.IsVerb(w.low) && i+1 < len(words) && r.lang.Prepositions[words[i+1].low] == "" {
 				continue // or "rest the pork"
@@ -97,28 +96,6 @@ func (b *bindings) namedAgain(name string, from int) int {
 		n += count(words, 0)
 	}
 	return n
-}
-
-// laterWords are the words of each step behind the one at hand, but for preparations, which mean their own.
-func (b *bindings) laterWords() iter.Seq[[]word] {
-	return func(yield func([]word) bool) {
-		if b.scanned == nil {
-			b.scanned = [][]word{}
-			for _, at := range b.dish.Method() {
-				step := &b.dish.Components[at.Component].Steps[at.Step]
-				var words []word
-				if len(step.Takes) == 0 {
-					words = wordsOf(lex.Scan(step.Text))
-				}
-				b.scanned = append(b.scanned, words)
-			}
-		}
-		for k := b.stepNo + 1; k < len(b.scanned); k++ {
-			if len(b.scanned[k]) > 0 && !yield(b.scanned[k]) {
-				return
-			}
-		}
-	}
 }
 
 // pointedAgain tells whether the method points at a thing by its name behind the words at hand: "of the

@@ -114,6 +114,12 @@ type tracer struct {
 	refs   map[string]int
 	// holder is the node whose outcome holds a line now.
 	holder map[int]int
+	// hot tells whether the step of the last action speaks of hot fat at all.
+	hot struct {
+		at    recipe.StepAt
+		known bool
+		says  bool
+	}
 }
 
 // node adds one action.
@@ -141,7 +147,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 	n.Crisp = t.says(a.Cue, t.larder.Language().CrispWords)
 	n.Liquid = t.liquid(a, &n)
 	n.Covered = t.covered(a, &n)
-	n.HotFat = t.hotFat(a, &n) || saysHotFat(t.larder, t.dish.Components[at.Component].Steps[at.Step].Text, a)
+	n.HotFat = t.hotFat(a, &n) || t.saysHotFat(at, a)
 	if !looks {
 		for _, line := range slices.Concat(n.To, n.With, n.Into) {
 			if !slices.Contains(n.Holds, line) {
@@ -167,7 +173,7 @@ func (t *tracer) node(a *recipe.Action, at recipe.StepAt) {
 // manner, cue and what only the words name.
 func Said(a *recipe.Action) string {
 	words := []string{a.Verb, a.Vessel, a.Cue, a.Makes, strings.Join(a.Manner, " ")}
-	for _, r := range slices.Concat(a.To, a.With, a.Into) {
+	for r := range a.Refs() {
 		if r.Named != nil {
 			words = append(words, *r.Named)
 		}

@@ -16,5 +16,7 @@ func TestWhatAFewWordsMeanOfMany(t *testing.T) {
 		{"juice at the end of a list", "500 g squid|4 tbsp oil|100 ml lemon juice", "Toss the squid with half the oil and half the lemon juice. Mix with the remaining oil and juice.", []string{"a0 toss/toss(0.0; with 0.5×0.1, 0.5×0.2)", "a1 mix/mix(@a0; with 0.5×0.1, 0.5×0.2)"}},
 		{"over the sides of a thing", "1.2 kg pork loin|3 tbsp honey|2 tbsp mustard", "Mix the honey with the mustard and brush it over the sides of the meat.", []string{"a0 mix/mix(0.1; with 0.2)", "a1 brush/brush(@a0; into 0.0)"}},
 		{"bread, and the milk that the list soaks it in", "300 g beef mince|1 slice of bread|milk, to soak the bread", "Knead the mince with the bread.", []string{"a0 knead/knead(0.0; with 0.1)"}},
+		{"a cut along a thing", "12 prawns|4 shallots|2 tbsp oil", "Grind the shallots to a paste. Snip the prawns along the back. Fry the paste in the oil.", []string{"a0 grind/grind(0.1; makes paste)", "a1 snip/chop(0.0; how: along the back)", "a2 fry/fry(@a0; with 0.2)"}},
+		{"grilled on one side", "6 sardines|2 tbsp oil", "Brush the sardines with the oil, season, and grill skin side up for 4 minutes.", []string{"a0 brush/brush(0.0; with 0.1)", "a1 season/season(@a0)", "a2 grill/grill(@a1; 4-4 min; how: skin side up)"}},
 	})
 }

@@ -1,6 +1,11 @@
 package flow
 
-import "strings"
+import (
+	"slices"
+	"strings"
+
+	"yembra/core/recipe"
+)
 
 // heat reads "over a low heat", "on medium", "under the grill" from the word
 // after the preposition; it returns what heat is meant.
@@ -27,4 +32,21 @@ func (t *text) heat(i int) (said string, upto int, ok bool) {
 		return strings.Join(words, " "), at, true
 	}
 	return "", i, false
+}
+
+// saysHotFat tells whether the words of an action speak of hot fat, listed or
+// not: "slide them into smoking oil".
+func (t *tracer) saysHotFat(at recipe.StepAt, a *recipe.Action) bool {
+	speaks := func(said string) bool {
+		return slices.ContainsFunc(t.larder.Language().HotFats, func(p string) bool { return strings.Contains(said, p) })
+	}
+	text := t.dish.Components[at.Component].Steps[at.Step].Text
+	if !t.hot.known || t.hot.at != at {
+		t.hot.at, t.hot.known, t.hot.says = at, true, speaks(strings.ToLower(text))
+	}
+	if said := speaks(Said(a)); said || !t.hot.says {
+		return said
+	}
+	runes := []rune(text)
+	return a.From >= 0 && a.From < a.Upto && a.Upto <= len(runes) && speaks(strings.ToLower(string(runes[a.From:a.Upto])))
 }

@@ -44,11 +44,11 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		return 0 // a knob of butter is no peanut butter
 	}
 	score := 0.0
-	if m, ok := b.r.larder.Index().At(words, 0, n.plural || n.one); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
+	if m, ok := b.foodOf(words, n.plural || n.one); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
 		score = 5
 	}
 	if len(words) < len(n.words) && l.food != nil {
-		if m, ok := b.r.larder.Index().At(n.words, 0, n.plural || n.one); ok && m.End == len(n.words) && m.Food.ID == l.food.ID {
+		if m, ok := b.foodOf(n.words, n.plural || n.one); ok && m.End == len(n.words) && m.Food.ID == l.food.ID {
 			score = 5.5 // "the lemon zest", beside a lemon
 		}
 	}
@@ -85,6 +85,27 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		}
 	}
 	return score
+}
+
+// foodOf finds the food that words begin with; what was asked last is known, as each line of a list asks it of the same words.
+func (b *bindings) foodOf(words []string, counted bool) (larder.Match, bool) {
+	for i := range b.asked {
+		if a := &b.asked[i]; a.words != nil && a.counted == counted && slices.Equal(a.words, words) {
+			return a.match, a.ok
+		}
+	}
+	m, ok := b.r.larder.Index().At(words, 0, counted)
+	b.asked[1] = b.asked[0]
+	b.asked[0] = askedFood{words, counted, m, ok}
+	return m, ok
+}
+
+// askedFood is a food that was asked for by words, and what was found.
+type askedFood struct {
+	words   []string
+	counted bool
+	match   larder.Match
+	ok      bool
 }
 
 // wholeName is by how much a line that goes by just the words of a noun is meant sooner than one that says more: "the oil",

@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"yembra/core/larder"
+
 	"slices"
 	"strings"
 
@@ -257,4 +259,14 @@ func (b *body) oftenEnd(i int) int {
 		return 0
 	}
 	return at + 3
+}
+
+// runsAlong takes in where on a thing itself a cut runs, as how it is cut: "slit the prawns along the back".
+func (b *bindings) runsAlong(c *clause, t *larder.Technique, l link, r *roles) bool {
+	n := l.nouns[0]
+	if l.role != "into" || t.Family != "cut" || !b.r.lang.Lengthwise[l.word] || len(c.objects) == 0 || !n.pointed {
+		return false
+	}
+	r.action.Manner = append(r.action.Manner, l.word+" "+b.text.slice(n.from, n.upto))
+	return true
 }

@@ -100,6 +100,19 @@ func (t *text) sideways(i int) bool { return t.sidewaysEnd(i) > 0 }
 
 // sidewaysEnd is where "skin side down" ends that begins at i, 0 where it does not.
 func (t *text) sidewaysEnd(i int) int {
+	if i < 0 || i >= len(t.words) {
+		return t.sidewaysFrom(i)
+	}
+	if t.sideEnds == nil {
+		t.sideEnds = make([]int, len(t.words))
+	}
+	if t.sideEnds[i] == 0 {
+		t.sideEnds[i] = t.sidewaysFrom(i) + 1
+	}
+	return t.sideEnds[i] - 1
+}
+
+func (t *text) sidewaysFrom(i int) int {
 	side, word := i+1, t.low(i+1)
 	if _, tail, hyphened := strings.Cut(t.low(i), "-"); hyphened {
 		side, word = i, tail // "skin-side down"

@@ -15,7 +15,6 @@ import (
 
 	"yembra/core/language"
 	"yembra/core/larder"
-	"yembra/core/lex"
 	"yembra/core/recipe"
 )
 
@@ -37,7 +36,8 @@ func NewReader(l *larder.Larder) *Reader {
 func (r *Reader) Dish(d *recipe.Dish) {
 	b := r.bindings(d)
 	foods := r.foodWords(d)
-	b.rests, b.restsMeasured = r.restWords(d)
+	b.scanned = scan(d)
+	b.rests, b.restsMeasured = r.restWords(b.scanned)
 	b.kept, b.lettersLeft = map[string]bool{}, mostLetters
 	parts := 0
 	for _, c := range d.Components {
@@ -73,8 +73,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 		}
 	}()
 	step.Text = read
-	tokens := lex.Scan(step.Text)
-	t := &text{source: step.Text, lang: r.lang, tokens: tokens, words: wordsOf(tokens), foods: foods.known, listed: foods.listed, pair: foods.pair, sort: foods.sort, titles: b.titles, describing: func(w string) bool { return r.larder.Words().Neutral[w] }, technique: r.larder.Technique}
+	t := r.textOf(b, step.Text, foods, rest > 0)
 	b.when = [2]int{}
 	b.text, b.mentioned, b.meantLines, b.home = t, map[int]bool{}, map[int]bool{}, b.comp
 	b.takesUp(step.Takes)

@@ -31,14 +31,23 @@ func (t *text) senseOf(lemma string, from, upto int) language.Sense {
 	return best
 }
 
+// beforeCue is where the words of a clause end that say what is done, before its cue.
+func (t *text) beforeCue(from, upto int) int {
+	for i := from; i < upto; i++ {
+		if t.is(i, t.lang.Until) || t.lang.Prepositions[t.low(i)] == "without" || t.lang.Subordinators[t.low(i)] != "" && t.is(i+1, t.lang.Subjects) || t.is(i, t.lang.Whiles) && t.lang.Prepositions[t.low(i)] == "" && (t.opensThing(i+1) || t.is(i+1, t.lang.Cooks)) {
+			return i // "let sit while the beans cook", "while you cook the beans"
+		}
+	}
+	return upto
+}
+
 // holds tells whether all words of a key stand in a clause before its cue; a
 // particle must stand by itself and lead to nothing.
 func (t *text) holds(from, upto int, key []string) bool {
-	for i := from; i < upto; i++ {
-		if t.is(i, t.lang.Until) || t.lang.Prepositions[t.low(i)] == "without" || t.lang.Subordinators[t.low(i)] != "" && t.is(i+1, t.lang.Subjects) || t.is(i, t.lang.Whiles) && t.lang.Prepositions[t.low(i)] == "" && (t.opensThing(i+1) || t.is(i+1, t.lang.Cooks)) {
-			upto = i // "let sit while the beans cook", "while you cook the beans"
-		}
+	if t.cueless[0] != from || t.cueless[1] != upto {
+		t.cueless = [3]int{from, upto, t.beforeCue(from, upto)}
 	}
+	upto = t.cueless[2]
 	return !slices.ContainsFunc(key, func(w string) bool {
 		if w == anyObject {
 			return !t.foodNext(from+1, upto)

@@ -29,6 +29,9 @@ func (t *tracer) still() {
 func (t *tracer) stillFrom(n *Node) bool {
 	steps := t.dish.Components[n.At.Component].Steps[:n.At.Step+1]
 	for i := range steps {
+		if len(steps[i].Asides) == 0 {
+			continue
+		}
 		text := []rune(steps[i].Text)
 		if slices.ContainsFunc(steps[i].Asides, func(a recipe.Aside) bool {
 			if a.Upto > len(text) || !t.forbidsStirring(string(text[a.From:a.Upto])) {

@@ -148,8 +148,10 @@ type bindings struct {
 	goingInto bool
 	// stepNo counts the steps of the method.
 	stepNo int
-	// scanned are the words of the steps of the whole method, once they were asked for.
-	scanned [][]word
+	// asked are the last foods that were asked for.
+	asked [2]askedFood
+	// scanned are the words of the steps of the whole method.
+	scanned []scanned
 	// rests are the words behind "the rest of", in the whole method, restsMeasured those of which it says how much that is.
 	rests, restsMeasured map[string]bool
 	// used is what the text has called by a word that is not of its line's own name: the
@@ -199,7 +201,7 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 		b.partNames = append(b.partNames, slices.DeleteFunc(larder.Words(cmp.Or(d.Components[c].Called, d.Components[c].Name)), func(w string) bool { return r.lang.Conjunctions[w] }))
 		for j := range d.Components[c].Lines {
 			l := &d.Components[c].Lines[j]
-			one := bound{ref: recipe.LineRef(c, j), id: l.ID, comp: c, line: l, food: r.larder.Food(l.FoodID()), name: r.nameOf(l), said: map[string]bool{}, left: map[string]float64{}}
+			one := bound{ref: recipe.LineRef(c, j), id: l.ID, comp: c, line: l, food: r.larder.Food(l.FoodID()), said: map[string]bool{}, left: map[string]float64{}}
 			for _, also := range l.Also {
 				one.also = append(one.also, larder.Words(also.Name))
 			}
@@ -211,6 +213,7 @@ func (r *Reader) bindings(d *recipe.Dish) *bindings {
 			}
 			one.gloss, one.prepared = r.glosses(l), larder.Words(l.Preparation)
 			words := larder.Words(l.Name)
+			one.name = r.nameOf(l, words)
 			b.lines, b.listed, b.listedNames = append(b.lines, one), append(b.listed, *l), append(b.listedNames, words)
 			if one.food != nil && len(l.Also) == 0 && slices.ContainsFunc(words[:max(len(words)-1, 0)], func(w string) bool { return r.lang.Lines.And[w] }) {
 				b.titles = append(b.titles, words) // "ginger and garlic paste" is one
@@ -240,8 +243,7 @@ func (r *Reader) glosses(l *recipe.Line) [][]string {
 
 // nameOf are the words that name a line, without what it comes in and what else stands
 // in it: "tuna" of "tuna in olive oil", "sour cream" of "sour cream and hot peppers".
-func (r *Reader) nameOf(l *recipe.Line) []string {
-	words := larder.Words(l.Name)
+func (r *Reader) nameOf(l *recipe.Line, words []string) []string {
 	for i, w := range words {
 		if i > 0 && (r.lang.Prepositions[w] == "in" || len(l.Also) > 0 && r.lang.Lines.And[w]) {
 			return words[:i]

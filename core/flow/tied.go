@@ -21,7 +21,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	if n.pronoun && !n.rest && n.share == 0 && b.onlyVessel != "" {
 		vessel = b.onlyVessel // "grease a dish, lay the fish in it"
 	}
-	if n.pronoun && !n.rest && len(c.links) > 1 && !l.first && b.onlyVessels(c) {
+	if n.pronoun && !n.rest && len(c.links) > 1 && !l.first && b.onlyVessels(c) || b.runsAlong(c, t, l, r) {
 		return // "heat the oven with a stone in it"
 	}
 	if vessel != "" && n.pointed && b.vessels[vessel] == nil && b.r.lang.Particles[l.word] && l.role == "into" && t.Joins == "yes" && b.r.lang.Serves[vessel] {

@@ -209,7 +209,7 @@ func (t *tracer) liquid(a *recipe.Action, n *Node) bool {
 // the water in an open pan, a glaze and not what is in pieces, takes to boil away.
 func (t *tracer) untilDry(a *recipe.Action, n *Node) float64 {
 	n.tap = n.Liquid && slices.ContainsFunc(n.Inputs, func(in int) bool { return t.graph.Nodes[in].tap })
-	for _, r := range slices.Concat(a.To, a.With, a.Into) {
+	for r := range a.Refs() {
 		n.tap = n.tap || r.Named != nil && t.larder.Language().Loose[last(strings.Fields(strings.ToLower(*r.Named)))]
 	}
 	if a.Minutes != nil || n.tap || n.Covered || n.Technique.Lost == 0 {
@@ -286,15 +286,4 @@ func (t *tracer) covered(a *recipe.Action, n *Node) bool {
 		return true // "cover with a lid and simmer the stock"
 	}
 	return slices.ContainsFunc(n.Inputs, func(in int) bool { return t.graph.Nodes[in].Covered })
-}
-
-// saysHotFat tells whether the words of an action speak of hot fat, listed or
-// not: "slide them into smoking oil".
-func saysHotFat(l *larder.Larder, text string, a *recipe.Action) bool {
-	runes := []rune(text)
-	said := Said(a)
-	if a.From >= 0 && a.From < a.Upto && a.Upto <= len(runes) {
-		said += " " + strings.ToLower(string(runes[a.From:a.Upto]))
-	}
-	return slices.ContainsFunc(l.Language().HotFats, func(p string) bool { return strings.Contains(said, p) })
 }

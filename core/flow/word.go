@@ -46,6 +46,10 @@ type text struct {
 	titles [][]string
 	// describing tells which words only say how a food is.
 	describing func(norm string) bool
+	// sideEnds are where words end that say which side is where, one more than the place and 0 where nobody asked; cueless is
+	// between which words a cue was looked for last, and where it begins.
+	sideEnds []int
+	cueless  [3]int
 	// technique finds a row of the table of techniques.
 	technique func(name string) *larder.Technique
 }
@@ -58,7 +62,7 @@ func (t *text) low(i int) string {
 }
 
 func (t *text) is(i int, set language.Set) bool {
-	return i >= 0 && i < len(t.words) && set[t.words[i].low]
+	return i >= 0 && i < len(t.words) && t.words[i].low != "" && set[t.words[i].low]
 }
 
 func (t *text) mark(i int, marks string) bool {
@@ -188,7 +192,7 @@ func (t *text) orders(i int, first, cue bool) bool {
 	}
 	if t.lang.NounVerbs[t.words[i].low] || t.foods(t.words[i].norm) {
 		return first && !t.ends(next, len(t.words)) && !t.mark(next, ",") && !t.conj(next) || moves && first ||
-			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
+			!cue && !t.listed(t.words[i].norm) && !(t.foods(t.words[i].norm) && t.ends(next, len(t.words))) && (t.opensManner(next) || t.conj(i-1) && t.sideways(next) && !t.foods(t.words[i].norm) || t.mark(next, ",") && !t.foods(t.words[i].norm) && !t.lang.Parts[t.words[i].low])
 	}
 	if t.lang.AdjectiveVerbs[t.words[i].low] {
 		return !t.sign(i) && (!cue || moves && !t.is(next, t.lang.Articles) || t.adverb(next) && t.lang.Prepositions[t.low(next+1)] != "" && t.opensThing(next+2))

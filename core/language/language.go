@@ -33,7 +33,7 @@ type Language struct {
 	NounVerbs, Qualifiers, Spoons, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                  Set
 	Liquors, Ones, Whatever, Extracts, TimeLess, StandIns, AtOnce, Constant, Coming, Lacking                                                                               Set
 	WholeWords, WashedWords, CrispWords, Surfaces, Lids, DeepWords, Covered, Uncovered, Utensils, AnimalVerbs, Likeness, Gauging, Wishing                                  Set
-	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts, Loaves, Dimensions                                                                           Set
+	Definite, Becoming, AnyMeat, Ingredients, Itself, Greaseless, PlantParts, Loaves, Dimensions, Lengthwise                                                               Set
 	Comparers, Exceptions, Sequence, Fleshly, Fats, Being, CueShapes, Given, Whiles, Takes, Crosses, Again, Recurring, Brief, Relatives, Through, Lapping, Staying, Serves Set
 	// GoneSigns are, by class, the words of cues that only what was replaced gives.
 	GoneSigns                            map[string]Set

@@ -58,11 +58,13 @@ func (c *Caution) Fits(s Scene) bool {
 	works := len(c.Techniques)+len(c.States) == 0 ||
 		slices.ContainsFunc(c.Techniques, func(t string) bool { return slices.Contains(s.Techniques, t) }) ||
 		slices.ContainsFunc(c.States, func(t string) bool { return slices.Contains(s.States, t) })
-	says := len(c.Words) == 0 || slices.ContainsFunc(c.Words, func(w string) bool { return strings.Contains(s.Said, w) })
+	if !works || len(c.Words) > 0 && !slices.ContainsFunc(c.Words, func(w string) bool { return strings.Contains(s.Said, w) }) {
+		return false
+	}
 	if len(c.Beside) > 0 && !s.Holds(nil, c.Beside, nil) {
 		return false
 	}
-	return works && says && (len(c.Foods) == 0 && len(c.Shelves) == 0 || s.Holds(c.Foods, c.Shelves, c.Forms))
+	return len(c.Foods) == 0 && len(c.Shelves) == 0 || s.Holds(c.Foods, c.Shelves, c.Forms)
 }
 
 // Cautions lists what can hurt, the gravest first.

@@ -204,11 +204,33 @@ func (e Entry) figures(f *Food) {
 
 // byName gives access to the figures under the names the tables use.
 func (c *Composition) byName() map[string]*Figure {
-	return map[string]*Figure{
-		"energy": &c.Energy, "protein": &c.Protein, "fat": &c.Fat, "saturated": &c.Saturated, "carbohydrate": &c.Carbs, "sugars": &c.Sugars,
-		"fibre": &c.Fibre, "water": &c.Water, "sodium": &c.Sodium, "potassium": &c.Potassium, "calcium": &c.Calcium, "iron": &c.Iron,
-		"zinc": &c.Zinc, "b12": &c.B12, "vitaminD": &c.VitaminD, "iodine": &c.Iodine, "ala": &c.ALA, "epaDha": &c.Marine,
+	out := make(map[string]*Figure, len(figures))
+	for name, of := range figures {
+		out[name] = of(c)
 	}
+	return out
+}
+
+// figures find a figure of a composition by its name.
+var figures = map[string]func(*Composition) *Figure{
+	"energy":       func(c *Composition) *Figure { return &c.Energy },
+	"protein":      func(c *Composition) *Figure { return &c.Protein },
+	"fat":          func(c *Composition) *Figure { return &c.Fat },
+	"saturated":    func(c *Composition) *Figure { return &c.Saturated },
+	"carbohydrate": func(c *Composition) *Figure { return &c.Carbs },
+	"sugars":       func(c *Composition) *Figure { return &c.Sugars },
+	"fibre":        func(c *Composition) *Figure { return &c.Fibre },
+	"water":        func(c *Composition) *Figure { return &c.Water },
+	"sodium":       func(c *Composition) *Figure { return &c.Sodium },
+	"potassium":    func(c *Composition) *Figure { return &c.Potassium },
+	"calcium":      func(c *Composition) *Figure { return &c.Calcium },
+	"iron":         func(c *Composition) *Figure { return &c.Iron },
+	"zinc":         func(c *Composition) *Figure { return &c.Zinc },
+	"b12":          func(c *Composition) *Figure { return &c.B12 },
+	"vitaminD":     func(c *Composition) *Figure { return &c.VitaminD },
+	"iodine":       func(c *Composition) *Figure { return &c.Iodine },
+	"ala":          func(c *Composition) *Figure { return &c.ALA },
+	"epaDha":       func(c *Composition) *Figure { return &c.Marine },
 }
 
 // sound checks an entry by itself.

@@ -66,9 +66,9 @@ func (l *Larder) Limits(f *Food) []Limit {
 }
 
 // Named is a figure by the name that tables use, nil where it is not known.
-func (c Composition) Named(nutrient string) Figure {
-	if f := c.byName()[nutrient]; f != nil {
-		return *f
+func (c *Composition) Named(nutrient string) Figure {
+	if of := figures[nutrient]; of != nil {
+		return *of(c)
 	}
 	return nil
 }

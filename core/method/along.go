@@ -164,7 +164,7 @@ func (p *plan) shareAt(line, i int) float64 {
 	at := p.graph.Lines[line]
 	ref := recipe.LineRef(at.Component, at.Line)
 	a := p.graph.Nodes[i].Action
-	for _, r := range slices.Concat(a.To, a.With, a.Into) {
+	for r := range a.Refs() {
 		if r.Line != nil && *r.Line == ref {
 			return r.Share
 		}

@@ -19,7 +19,7 @@ func (p *plan) namedElsewhere(line, not int) bool {
 			continue // what is fished out must have gone in, and what was poached before
 		}
 		a := p.graph.Nodes[k].Action
-		for _, r := range slices.Concat(a.To, a.With, a.Into) {
+		for r := range a.Refs() {
 			if r.Of == ref || r.Line != nil && *r.Line == ref {
 				share += r.Share
 			}

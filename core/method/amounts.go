@@ -163,7 +163,7 @@ func meansMaking(m *larder.Making, n *flow.Node) bool {
 // tapped tells whether an action takes something nobody listed, such as water from
 // the tap.
 func tapped(n *flow.Node) bool {
-	for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
+	for r := range n.Action.Refs() {
 		if r.Named != nil {
 			return true
 		}

@@ -46,12 +46,18 @@ func (c *Carrier) scene(g *flow.Graph, component int, comp *swap.Component, s *s
 			scene.States = append(scene.States, larder.HotFat)
 		}
 	}
+	named := make([]*larder.Food, len(lines))
+	for k, at := range lines {
+		named[k] = c.book.Larder().Food(comp.Lines[at].FoodID())
+	}
 	scene.Holds = func(foods, shelves, forms []string) bool {
-		return slices.ContainsFunc(lines, func(at int) bool {
-			l := &comp.Lines[at]
-			f := c.book.Larder().Food(l.FoodID())
-			return f != nil && (slices.Contains(foods, f.ID) || slices.Contains(shelves, f.Aisle)) && (len(forms) == 0 || slices.Contains(forms, l.Form))
-		})
+		for k, f := range named {
+			l := &comp.Lines[lines[k]]
+			if f != nil && (slices.Contains(foods, f.ID) || slices.Contains(shelves, f.Aisle)) && (len(forms) == 0 || slices.Contains(forms, l.Form)) {
+				return true
+			}
+		}
+		return false
 	}
 	for _, at := range lines {
 		scene.Written = append(scene.Written, written[at])

@@ -37,7 +37,7 @@ func (w *writer) lastShare(line, at int) bool {
 		if w.deeds[k].drop || !slices.Contains(n.Named, line) {
 			continue
 		}
-		for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
+		for r := range n.Action.Refs() {
 			if r.Line != nil && w.graph.Named(*r.Line) == line {
 				all, last = all+r.Share, k == at
 			}

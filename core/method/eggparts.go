@@ -1,8 +1,6 @@
 package method
 
 import (
-	"slices"
-
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -52,7 +50,10 @@ func (p *plan) partTaken(line, i int) float64 {
 	a := p.graph.Nodes[i].Action
 	at := p.graph.Lines[line]
 	ref := recipe.LineRef(at.Component, at.Line)
-	for _, r := range slices.Concat(a.To, a.With, a.Into) {
+	for r := range a.Refs() {
+		if r.Part == "" {
+			continue
+		}
 		if part := p.l.Language().EggParts[r.Part]; part > 0 && (r.Line != nil && *r.Line == ref || r.Made != nil && r.Of == ref) {
 			return part
 		}

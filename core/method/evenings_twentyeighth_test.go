@@ -54,6 +54,18 @@ func TestCardsOfALateAutumn(t *testing.T) {
 		"a loin that is nestled in stays in a piece": {
 			"kotopoulo-lemonato", []string{"Season the mushroom fillets, nestle them in the broth"}, []string{"flakes"},
 		},
+		"a cut along the back is on the thing itself, and the paste is what was ground": {
+			"singapore-chilli-prawns", []string{"Fry the paste in a wok in the oil for 5 minutes", "Add the mushroom discs and simmer for 3 minutes"}, []string{"Fry the oil"},
+		},
+		"a batter that is only stirred in its pan cooks through there": {
+			"omelette-arnold", []string{"pour in the mung batter and stir and cook it for 5 minutes until set"}, []string{"agar"},
+		},
+		"fish that is grilled skin side up stays a fillet": {
+			"fish-finger-wrap", []string{"Brush the mushroom fillets with oil, season, and grill for 4 minutes"}, []string{"Cured tomato"},
+		},
+		"a mixture goes by the cook's own thing in it": {
+			"chocolate-eclair-cake", []string{"whisk in the chocolate mixture"}, []string{"whisk in the cashew cream"},
+		},
 	})
 }
 

@@ -71,7 +71,7 @@ func (w *writer) leavesMore(line, at int, share float64) bool {
 		if w.deeds[k].drop || k == at || !slices.Contains(w.graph.Nodes[k].Named, line) {
 			continue
 		}
-		for _, r := range slices.Concat(w.graph.Nodes[k].Action.To, w.graph.Nodes[k].Action.With, w.graph.Nodes[k].Action.Into) {
+		for r := range w.graph.Nodes[k].Action.Refs() {
 			if r.Line != nil && w.graph.Named(*r.Line) == line {
 				share += r.Share
 				later = later || k > at

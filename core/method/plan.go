@@ -82,8 +82,10 @@ type deed struct {
 	boil float64
 	// braises are minutes that what goes back in here takes to be one with its sauce.
 	braises float64
-	// sets tells that what is shaped here is set in the oven before it goes into a liquid.
-	sets bool
+	// sets tells that what is shaped here is set in the oven before it goes into a liquid; thickens are the minutes in which a
+	// batter cooks through that was poured into a pan here, where the text goes on without a fire.
+	sets     bool
+	thickens float64
 }
 
 // plan decides the whole method of a dish.
@@ -115,6 +117,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	p.waterStays()
 	p.letIn()
 	p.setFirst()
+	p.cookInPan()
 	p.finishing()
 	p.beforeLids()
 	p.retime()

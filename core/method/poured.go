@@ -2,7 +2,6 @@ package method
 
 import (
 	"math"
-	"slices"
 
 	"yembra/core/recipe"
 	"yembra/core/swap"
@@ -34,8 +33,8 @@ func (p *plan) pouredShare(s *standIn) float64 {
 	share, cooked, taken := 0.0, false, 0
 	for k := range p.graph.Nodes {
 		n := &p.graph.Nodes[k]
-		for _, r := range slices.Concat(n.Action.To, n.Action.With, n.Action.Into) {
-			if !ofRef(r, s.ref) {
+		for r := range n.Action.Refs() {
+			if !ofRef(*r, s.ref) {
 				continue
 			}
 			if p.deeds[k].drop {

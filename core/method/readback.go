@@ -237,8 +237,10 @@ func stepOf(a *swap.Adaptation, id string) *swap.Step {
 	for i := range a.Components {
 		for n := range a.Components[i].Steps {
 			s := &a.Components[i].Steps[n]
-			if slices.ContainsFunc(s.Actions, func(x recipe.Action) bool { return x.ID == id }) {
-				return s
+			for k := range s.Actions {
+				if s.Actions[k].ID == id {
+					return s
+				}
 			}
 		}
 	}

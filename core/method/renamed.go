@@ -2,6 +2,7 @@ package method
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -9,6 +10,9 @@ import (
 
 // renamedNow is what a dish makes itself by the name it has now, or by what stands for the listed thing that is called so.
 func (w *writer) renamedNow(noun recipe.Noun, name string, lines []int) []named {
+	if mixed := w.mixedWith(noun, name, lines); mixed != "" {
+		return []named{{text: w.slice(noun.From, noun.Name) + mixed, plural: noun.Plural}}
+	}
 	other := w.c.renamed(name)
 	if other == name {
 		return nil
@@ -18,6 +22,25 @@ func (w *writer) renamedNow(noun recipe.Noun, name string, lines []int) []named 
 		return []named{{text: before + s.name, plural: noun.Plural, stand: s}} // "half the lentil mince", of sausage meat
 	}
 	return []named{{text: before + other, plural: noun.Plural}}
+}
+
+// mixedWith is a mixture by the cook's own thing that leads its name, where the other stands for something: "the chocolate mixture",
+// for "the chocolate cream". It is empty for all else.
+func (w *writer) mixedWith(noun recipe.Noun, name string, lines []int) string {
+	lead, tail, ok := strings.Cut(strings.ToLower(name), " ")
+	if !ok || strings.Contains(tail, " ") || len(noun.Refs) != 1 || noun.Refs[0].Made == nil || noun.Rest || noun.Measured {
+		return ""
+	}
+	ends := func(line int, word string) bool {
+		words := larder.Words(w.line(line).Name)
+		return len(words) > 0 && words[len(words)-1] == larder.Singular(larder.Fold(word))
+	}
+	own := slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] == nil && ends(line, lead) })
+	stands := slices.ContainsFunc(lines, func(line int) bool { return w.stand[line] != nil && ends(line, tail) })
+	if !own || !stands {
+		return ""
+	}
+	return lead + " " + w.c.words().Mixture
 }
 
 // namedStand is what stands for the one line that is named by the words for what a dish could make as well, and was crumbled or cut

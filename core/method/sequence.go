@@ -194,7 +194,7 @@ func (p *parting) homes(sets []set, seq []placed) map[int]stretch {
 		taken, own := map[string]bool{}, strings.TrimSuffix(recipe.LineRef(s.upto-1, 0), "0]")
 		for _, x := range seq[from:upto] {
 			for _, a := range p.main(s).Steps[x.step].Actions {
-				for _, r := range slices.Concat(a.To, a.With, a.Into) {
+				for r := range a.Refs() {
 					if r.Line != nil && strings.HasPrefix(*r.Line, own) {
 						taken[*r.Line] = true
 					}

@@ -80,6 +80,32 @@ func (p *plan) setFirst() {
 	}
 }
 
+// cookInPan gives a batter that stands for eggs its minutes in the pan into which it is poured, where the text only stirs it there:
+// "pour in the eggs and stir until they begin to set".
+func (p *plan) cookInPan() {
+	for _, s := range p.inOrder() {
+		if s.gone || s.class != larder.Egg || s.book.CookMinutes == 0 || !s.is(larder.Batter) || !slices.Contains(panUses, s.chosen.Use) {
+			continue
+		}
+		at := -1
+		for _, k := range p.path(s.node) {
+			n := &p.graph.Nodes[k]
+			switch {
+			case k < s.enters || p.deeds[k].drop:
+			case n.Technique.Heat != "" || n.Technique.Family == "oven":
+				at = never
+			case at < 0 && n.Technique.Joins == "yes" && len(n.Into) > 0 && !slices.ContainsFunc(n.Into, func(line int) bool { return !p.c.fatLine(p.line(line)) }):
+				at = k
+			case at >= 0 && at == k-1 && n.Is("stir") && n.At == p.graph.Nodes[at].At:
+				at = k
+			}
+		}
+		if at >= 0 && at != never {
+			p.deeds[at].thickens = s.book.CookMinutes
+		}
+	}
+}
+
 // bears is how long a stand-in bears a liquid, less where it is shaped and not set before, and the lines with which it is shaped.
 func (p *plan) bears(s *standIn) (minutes float64, shaped []int) {
 	set := p.bearsSet(s)
@@ -100,8 +126,11 @@ func (p *plan) bearsSet(s *standIn) float64 {
 	return p.l.BehaviourOf(f, setForm).Bears
 }
 
-// setsThem is the clause that sets in the oven what an action has shaped; none where that goes nowhere that softens it.
+// setsThem is the clause that sets in the oven what an action has shaped, or in its pan a batter; none where nothing has to.
 func (w *writer) setsThem(d *deed) []*clause {
+	if d.thickens > 0 {
+		return []*clause{{node: -1, changed: true, text: strings.ReplaceAll(w.c.words().Thicken, "{minutes}", w.c.spoken(measure.Exactly(d.thickens)))}}
+	}
 	if !d.sets {
 		return nil
 	}

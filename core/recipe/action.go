@@ -1,6 +1,23 @@
 package recipe
 
-import "yembra/core/measure"
+import (
+	"iter"
+
+	"yembra/core/measure"
+)
+
+// Refs are all that an action refers to: what it is done to, with what and into what.
+func (a *Action) Refs() iter.Seq[*Ref] {
+	return func(yield func(*Ref) bool) {
+		for _, refs := range [...][]Ref{a.To, a.With, a.Into} {
+			for i := range refs {
+				if !yield(&refs[i]) {
+					return
+				}
+			}
+		}
+	}
+}
 
 // Action is one thing done in a step: a verb, what it is done to, with what,
 // into what, how long, how hot and until when. From and Upto are offsets in

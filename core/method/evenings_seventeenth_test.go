@@ -20,7 +20,7 @@ func TestCardsOfTwoEvenings(t *testing.T) {
 			"kartoffelsuppe", []string{"Heat the vegetable oil in a large pot, add the onion and leek and sweat"}, nil,
 		},
 		"a fat that melts in a frying pan fries, and of a cue what is still there stays": {
-			"omurice", []string{"Heat half of the vegetable oil in a non-stick pan", "until just set underneath. Slide", "Repeat with the rest of the vegetable oil"}, []string{"cashew paste", "runny"},
+			"omurice", []string{"Heat half of the vegetable oil in a non-stick pan", "until just set underneath and cook it for 8 minutes until set. Slide", "Repeat with the rest of the vegetable oil"}, []string{"cashew paste", "runny"},
 		},
 		"a spice named for meat is a spice": {
 			"kari-ayam", []string{"Mix the curry powder with a little water to a paste. Rub half of this over the mushrooms and tempeh and leave for 30 minutes."}, nil,

@@ -66,6 +66,12 @@ func TestCardsOfALateAutumn(t *testing.T) {
 		"a mixture goes by the cook's own thing in it": {
 			"chocolate-eclair-cake", []string{"whisk in the chocolate mixture"}, []string{"whisk in the cashew cream"},
 		},
+		"what goes back goes in once": {
+			"caldo-gallego", []string{"Add the brined tempeh and the spiced smoked tofu."}, []string{"smoked tofu and add"},
+		},
+		"the rest of a sauce of which nothing was taken is the sauce": {
+			"ginger-pork-shogayaki", []string{"Pour in the sauce and let it bubble"}, []string{"rest of the sauce"},
+		},
 	})
 }
 

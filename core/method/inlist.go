@@ -101,3 +101,24 @@ func (w *writer) besideFirst(there []int) []named {
 	}
 	return out
 }
+
+// saidToGoIn tells whether an action puts in nothing by a pronoun but what has just been said to go in before it.
+func (w *writer) saidToGoIn(n *node, before []*standIn) bool {
+	if len(before) == 0 || len(w.headedBy) > 0 || !n.Is("return") {
+		return false
+	}
+	any := false
+	for _, p := range n.Action.Words.Phrases {
+		if p.Role != "to" {
+			return false
+		}
+		for _, noun := range p.Nouns {
+			if any = true; !noun.Pronoun {
+				return false
+			}
+		}
+	}
+	return any && !slices.ContainsFunc(n.To, func(line int) bool {
+		return w.there(line, w.graph.Number(n)) && (w.stand[line] == nil || !slices.Contains(before, w.stand[line]))
+	})
+}

@@ -7,6 +7,7 @@ import (
 
 	"yembra/core/larder"
 	"yembra/core/measure"
+	"yembra/core/recipe"
 )
 
 // setForm is the form of what was shaped of plants and set in the oven before it goes into a liquid, in the table of behaviour.
@@ -100,10 +101,24 @@ func (p *plan) cookInPan() {
 				at = k
 			}
 		}
-		if at >= 0 && at != never {
+		if at >= 0 && at != never && !p.saysWhenSet(at) {
 			p.deeds[at].thickens = s.book.CookMinutes
 		}
 	}
+}
+
+// saysWhenSet tells whether a condition behind an action says when to go on: "when it is almost set, scatter over the chives".
+func (p *plan) saysWhenSet(at int) bool {
+	n := &p.graph.Nodes[at]
+	steps := p.dish.Components[n.At.Component].Steps
+	for i := n.At.Step; i < len(steps); i++ {
+		if slices.ContainsFunc(steps[i].Asides, func(a recipe.Aside) bool {
+			return a.Kind == recipe.Condition && (i > n.At.Step || a.From >= n.Action.Upto)
+		}) {
+			return true
+		}
+	}
+	return false
 }
 
 // bears is how long a stand-in bears a liquid, less where it is shaped and not set before, and the lines with which it is shaped.

@@ -137,9 +137,33 @@ func (w *writer) broughtBack(noun recipe.Noun, lines []int) []named {
 }
 
 // lessOf is what there is less of by now than a noun says, nil where that is all.
-func (w *writer) lessOf(noun recipe.Noun, lines []int, made bool) []named {
+func (w *writer) lessOf(noun recipe.Noun, lines []int, made bool, at int) []named {
 	if less := w.resized(noun, lines, made); less != nil {
 		return less
 	}
+	if w.noneTaken(noun, at) {
+		return []named{{text: w.c.words().The + " " + w.slice(noun.Name, noun.Upto), plural: noun.Plural}}
+	}
 	return w.broughtBack(noun, lines)
+}
+
+// noneTaken tells whether "the rest" of what the dish made is all of it, as all work that took a share of it is not done any more:
+// "pour in the rest of the sauce", in half of which flesh would have lain.
+func (w *writer) noneTaken(noun recipe.Noun, at int) bool {
+	if !noun.Rest || noun.Pronoun || len(noun.Refs) != 1 || noun.Refs[0].Made == nil || len(w.animalWords(w.slice(noun.Name, noun.Upto))) > 0 {
+		return false
+	}
+	taken := false
+	for k := range w.graph.Nodes[:at] {
+		for r := range w.graph.Nodes[k].Action.Refs() {
+			if r.Made == nil || *r.Made != *noun.Refs[0].Made || r.Share >= 1 {
+				continue
+			}
+			if !w.deeds[k].drop {
+				return false
+			}
+			taken = true
+		}
+	}
+	return taken
 }

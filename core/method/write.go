@@ -126,6 +126,10 @@ func (w *writer) action(i int) []*clause {
 	w.lendsVerb(a, own)
 	if n.Technique.Joins == "yes" && len(d.before) > 0 && len(a.Words.Phrases) == 0 && !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil }) && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
 		own.gone = true // what goes in has been said to
+	} else if w.saidToGoIn(n, d.before) && len(out) > 0 && out[len(out)-1].leads {
+		adds := out[len(out)-1] // "put them back", of which all go in only now
+		own.text, own.changed, own.stands = adds.text, true, append(own.stands, adds.stands...)
+		out = out[:len(out)-1]
 	}
 	out = append(out, own)
 	if !own.gone {

@@ -261,3 +261,17 @@ func TestGreasingIsATaskOfItsOwn(t *testing.T) {
 	}), "the dough goes into a tin that is ready")
 	require.True(t, slices.ContainsFunc(jobs, func(j day.Job) bool { return j.Kind == day.Heat && j.Oven != nil }))
 }
+
+// The first action of a method takes its lines off the board and can be weighed as any other.
+func TestTheFirstWorkOfAMethodTakesItsLines(t *testing.T) {
+	l := larderOf(t)
+	r, b := flow.NewReader(l), swap.NewBook(l)
+	c := method.NewCarrier(b, r)
+	d := r.Read("Carrots\nServes 4\n\n600 g carrots\n1 litre water\n\nMethod\n1. Simmer the carrots in the water for 20 minutes.", measure.Metric)
+	a, err := c.Adapt(d, swap.Decisions{}, false)
+	require.NoError(t, err)
+	jobs := day.Jobs(l, []day.Course{{ID: "carrots", Name: d.Name, Parts: method.Parts(l, a), Factor: 1}}, house())
+	at := slices.IndexFunc(jobs, func(j day.Job) bool { return len(j.Takes) > 0 })
+	require.GreaterOrEqual(t, at, 0, "nothing is taken off the board: %+v", jobs)
+	require.NotEmpty(t, jobs[at].Loss)
+}

@@ -105,7 +105,7 @@ func (p *parser) ownShape(n noun, upto int) bool { return p.intoShape(n.upto, up
 func (p *parser) begins(k, upto int, cue bool) bool {
 	comma, next := p.mark(k, ","), k
 	then := false
-	for next < upto && (p.mark(next, ",") || p.conj(next) || p.is(next, p.lang.Connectors) || next > k && p.adverb(next) && (p.orders(next+1, false, cue) || comma && p.adds(next+1))) {
+	for next < upto && !p.atHeat(next) && (p.mark(next, ",") || p.conj(next) || p.is(next, p.lang.Connectors) || next > k && p.adverb(next) && (p.orders(next+1, false, cue) || comma && p.adds(next+1))) {
 		then = then || p.is(next, p.lang.Connectors)
 		next++
 	}
@@ -132,6 +132,9 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	}
 	if then && p.is(next-1, p.lang.Sequence) && (p.opensThing(next) || p.listed(p.words[next].norm) || p.lang.Products[p.low(next)] || p.lang.Products[p.low(next+1)]) {
 		return true // "add the broth, then the noodles", "then white sauce"
+	}
+	if then && p.atHeat(next) {
+		return true // "at 180C for 1 hour, then at 230C for 25 minutes"
 	}
 	if p.lang.Subordinators[p.low(next)] == recipe.Condition && !p.is(next, p.lang.Until) {
 		if end := p.subordinateEnd(next, upto); end < upto && !p.mark(end, ",") && p.orders(end, false, false) {

@@ -252,6 +252,12 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 		p.add(b.clause, i, at)
 		return at
 	}
+	if p.lastClause() != nil && p.atHeat(i) {
+		b := body{parser: p, clause: &clause{from: i, repeats: true}, upto: p.boundary(i, upto)}
+		at := b.run(i)
+		p.add(b.clause, i, at)
+		return at
+	}
 	if next, ok := p.fronted(i, upto); ok {
 		return next
 	}
@@ -266,6 +272,15 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 func (p *parser) coatsOnce(last *clause, i int) bool {
 	t := p.technique(last.sense.Technique)
 	return t != nil && t.Family == "coat" && p.is(i-1, p.lang.Sequence) && p.lang.Prepositions[p.low(i)] == "with" && p.opensThing(i+1)
+}
+
+// atHeat tells whether a second heat begins at i at which the work before goes on: ", then at 230C".
+func (p *parser) atHeat(i int) bool {
+	if !p.is(i-1, p.lang.Sequence) || p.lang.Prepositions[p.low(i)] != "at" {
+		return false
+	}
+	_, _, ok := p.celsius(i + 1)
+	return ok
 }
 
 // asideTo notes an aside; a condition on what was just said makes that

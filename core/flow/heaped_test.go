@@ -17,6 +17,7 @@ func TestWhatAFewWordsMeanOfMany(t *testing.T) {
 		{"over the sides of a thing", "1.2 kg pork loin|3 tbsp honey|2 tbsp mustard", "Mix the honey with the mustard and brush it over the sides of the meat.", []string{"a0 mix/mix(0.1; with 0.2)", "a1 brush/brush(@a0; into 0.0)"}},
 		{"bread, and the milk that the list soaks it in", "300 g beef mince|1 slice of bread|milk, to soak the bread", "Knead the mince with the bread.", []string{"a0 knead/knead(0.0; with 0.1)"}},
 		{"a cut along a thing", "12 prawns|4 shallots|2 tbsp oil", "Grind the shallots to a paste. Snip the prawns along the back. Fry the paste in the oil.", []string{"a0 grind/grind(0.1; makes paste)", "a1 snip/chop(0.0; how: along the back)", "a2 fry/fry(@a0; with 0.2)"}},
+		{"a second heat", "1 squash|2 tbsp oil", "Rub the squash with the oil. Roast at 180C for 1 hour, then at 230C for 25 minutes.", []string{"a0 rub/rub(0.0; with 0.1)", "a1 roast/roast(@a0; 60-60 min; 180 C)", "a2 roast/roast(@a1; 25-25 min; 230 C)"}},
 		{"grilled on one side", "6 sardines|2 tbsp oil", "Brush the sardines with the oil, season, and grill skin side up for 4 minutes.", []string{"a0 brush/brush(0.0; with 0.1)", "a1 season/season(@a0)", "a2 grill/grill(@a1; 4-4 min; how: skin side up)"}},
 	})
 }

@@ -246,17 +246,8 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 	if next := p.heated(i, upto); first && next > i {
 		return next
 	}
-	if last := p.lastClause(); last != nil && p.coatsOnce(last, i) {
-		b := body{parser: p, clause: &clause{from: i, repeats: true, objects: last.objects}, upto: p.boundary(i, upto)}
-		at := b.run(i)
-		p.add(b.clause, i, at)
-		return at
-	}
-	if p.lastClause() != nil && p.atHeat(i) {
-		b := body{parser: p, clause: &clause{from: i, repeats: true}, upto: p.boundary(i, upto)}
-		at := b.run(i)
-		p.add(b.clause, i, at)
-		return at
+	if next := p.goesOn(i, upto); next > i {
+		return next
 	}
 	if next, ok := p.fronted(i, upto); ok {
 		return next
@@ -265,22 +256,6 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 		return i + 1
 	}
 	return p.loose(i, upto)
-}
-
-// coatsOnce tells whether what was rubbed or brushed with one thing is at i with another: "rub the dish with
-// the garlic, then with half the butter".
-func (p *parser) coatsOnce(last *clause, i int) bool {
-	t := p.technique(last.sense.Technique)
-	return t != nil && t.Family == "coat" && p.is(i-1, p.lang.Sequence) && p.lang.Prepositions[p.low(i)] == "with" && p.opensThing(i+1)
-}
-
-// atHeat tells whether a second heat begins at i at which the work before goes on: ", then at 230C".
-func (p *parser) atHeat(i int) bool {
-	if !p.is(i-1, p.lang.Sequence) || p.lang.Prepositions[p.low(i)] != "at" {
-		return false
-	}
-	_, _, ok := p.celsius(i + 1)
-	return ok
 }
 
 // asideTo notes an aside; a condition on what was just said makes that

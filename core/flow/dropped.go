@@ -36,8 +36,9 @@ func (b *bindings) liquidStays(made *thing, inputs []*thing) {
 	}
 	for p := range made.holds {
 		if !pot.dropped.holds[p] {
+			b.hold(p, pot)
 			delete(made.holds, p)
-			b.holder[p], pot.spent = pot, false
+			pot.spent = false
 		}
 	}
 }
@@ -141,8 +142,8 @@ func (b *bindings) fatStays(made *thing, inputs []*thing) {
 	pan := inputs[0]
 	pan.spent = false
 	for _, p := range fat {
+		b.hold(p, pan)
 		delete(made.holds, p)
-		b.holder[p] = pan
 	}
 }
 

@@ -21,7 +21,7 @@ func (b *bindings) egg(p portion, held *thing, ref *recipe.Ref) {
 	ref.Part = p.part
 	for q, t := range b.holder {
 		if q.line == p.line && q.part != p.part && b.r.lang.EggParts[q.part] > 0 && t != held {
-			delete(b.holder, portion{p.line, ""}) // none is whole any more
+			b.hold(portion{p.line, ""}, nil) // none is whole any more
 			return
 		}
 	}

@@ -128,7 +128,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	t.liquid = t.liquid || b.mostlyLiquid(portions)
 	for p := range t.holds {
 		if own[p] || !kept[p] {
-			b.holder[p] = t
+			b.hold(p, t)
 		}
 	}
 	for _, n := range names {
@@ -172,12 +172,22 @@ func (b *bindings) besideLiquid(t *thing, named []portion) bool {
 // open tells whether a thing still is something by itself: it holds something
 // that has not gone on into another.
 func (b *bindings) open(t *thing) bool {
-	for p := range t.holds {
-		if b.holder[p] == t {
-			return true
-		}
+	return t.keeps > 0 || (len(t.holds) == 0 || t.ofShare) && !t.spent
+}
+
+// hold notes what holds a portion now; nil where nothing does any more.
+func (b *bindings) hold(p portion, t *thing) {
+	if was := b.holder[p]; was != nil && was.holds[p] {
+		was.keeps--
 	}
-	return (len(t.holds) == 0 || t.ofShare) && !t.spent
+	if t == nil {
+		delete(b.holder, p)
+		return
+	}
+	b.holder[p] = t
+	if t.holds[p] {
+		t.keeps++
+	}
 }
 
 func (b *bindings) byID(id string) *thing {

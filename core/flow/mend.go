@@ -48,7 +48,7 @@ func (b *bindings) mend(step *recipe.Step, a *recipe.Action) {
 		b.mentioned[line] = true
 		if made := b.byID(a.ID); made != nil {
 			made.holds[portion{line, ""}] = true
-			b.holder[portion{line, ""}] = made
+			b.hold(portion{line, ""}, made)
 		}
 	}
 }

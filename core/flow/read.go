@@ -281,16 +281,3 @@ func (r *Reader) Step(text string, lines []recipe.Line) recipe.Step {
 	r.Dish(&d)
 	return d.Components[0].Steps[0]
 }
-
-// span turns a run of words into offsets in characters.
-func (t *text) span(from, upto int) (int, int) {
-	if from >= len(t.words) {
-		return 0, 0
-	}
-	upto = max(min(upto, len(t.words)), from+1)
-	for upto > from+1 && t.mark(upto-1, ",") {
-		upto--
-	}
-	start := utf8.RuneCountInString(t.source[:t.words[from].Start])
-	return start, start + utf8.RuneCountInString(t.source[t.words[from].Start:t.words[upto-1].End])
-}

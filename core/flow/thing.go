@@ -20,6 +20,8 @@ type portion struct {
 type thing struct {
 	id    string
 	holds map[portion]bool
+	// keeps is how many of these have not gone on into another.
+	keeps int
 	names map[string]bool
 	comp  int
 	hot   float64 // the temperature that fat was heated to, 0 when none

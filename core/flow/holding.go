@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"cmp"
 	"slices"
 
 	"yembra/core/language"
@@ -94,7 +95,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 			}
 			continue // only what is named goes
 		}
-		t.liquid = t.liquid || in.liquid
+		t.liquid, t.ladled = t.liquid || in.liquid, cmp.Or(b.ladle(in), t.ladled)
 		if b.shared[in] {
 			for p := range in.holds {
 				t.holds[p], kept[p], t.ofShare = true, true, true

@@ -37,6 +37,44 @@ func (b *bindings) ladledFrom(t *thing) *thing {
 	return from
 }
 
+// hotNow is what cooks in the part at hand, where a noun calls it hot and what is in hand has been over no fire: "beat the yolks,
+// stir in a ladleful of hot sauce".
+func (b *bindings) hotNow(n noun) *thing {
+	if !b.r.lang.Products[n.head()] || b.focus == nil || b.focus.heated || !b.text.warm(n) {
+		return nil
+	}
+	return b.latest(func(t *thing) bool { return t.heated && t.comp == b.comp && !b.away(t) && !b.holdsFat(t) })
+}
+
+// warm tells whether a noun is said to be hot.
+func (t *text) warm(n noun) bool {
+	for i := n.from; i < n.upto; i++ {
+		if t.lang.RingHeats[t.low(i)] != "" {
+			return true
+		}
+	}
+	return false
+}
+
+// ladle is the pot out of which a share of something hot comes, or came before.
+func (b *bindings) ladle(in *thing) *thing {
+	if b.shared[in] && in.liquid && in.heated {
+		return in
+	}
+	return in.ladled
+}
+
+// ladleBack is the pot out of which a ladle went into what goes in now: "thin the yolks with a ladle of the soup and stir them in".
+func (b *bindings) ladleBack(r *roles, into *thing) *thing {
+	if len(r.inputs) != 1 || len(r.portions) > 0 || into != nil && into != r.inputs[0] {
+		return nil
+	}
+	if pot := r.inputs[0].ladled; pot != nil && b.open(pot) && !pot.putBy {
+		return pot
+	}
+	return nil
+}
+
 // sameWater is the pot of water in which something was cooked before: "cook the noodles in the same water".
 func (b *bindings) sameWater(n noun) *thing {
 	if !n.again || !b.r.lang.Loose[n.head()] {
@@ -71,4 +109,12 @@ func (b *bindings) keepsName(a *recipe.Action) {
 			maps.Copy(made.names, t.names)
 		}
 	}
+}
+
+// bracketed is what the words before a bracket name out of which something was taken: "take the fish out of the marinade (keep it)".
+func (b *bindings) bracketed(n noun) []referent {
+	if !b.text.mark(n.from-2, "(") || b.last == nil || b.outBy != b.last.ID || b.outOf.upto != n.from-2 {
+		return nil
+	}
+	return b.resolve(b.outOf)
 }

@@ -40,9 +40,9 @@ func (b *body) link(i int, first bool) int {
 		b.upto = i // "let it cool before beating in the egg"
 		return i
 	}
-	if b.is(i, b.lang.Particles) && role == "" && b.lang.Prepositions[b.low(at)] != "" {
+	if _, _, hot := b.heat(at + 1); b.is(i, b.lang.Particles) && (role == "" && b.lang.Prepositions[b.low(at)] != "" || hot && b.lang.Prepositions[b.low(at)] == "from") {
 		b.particle(i)
-		return at // "back on top"
+		return at // "back on top", "stir it in off the heat"
 	}
 	for b.adverb(at) && (b.lang.Prepositions[b.low(at+1)] != "" || b.lang.Prepositions[b.low(at)] == "" && b.opensThing(at+1)) {
 		at++ // "to just below the boil", "with just the water"

@@ -73,7 +73,9 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 			into = pot
 		}
 	}
-	if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
+	if pot := b.ladleBack(r, into); pot != nil {
+		into = pot
+	} else if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
 		into = pot // "fry the bacon in the same pan; add it too"
 	}
 	switch {

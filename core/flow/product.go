@@ -61,7 +61,7 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 	}
-	if t := cmp.Or(b.rawBatter(head), b.madeHere(n)); t != nil {
+	if t := cmp.Or(b.rawBatter(head), b.madeHere(n), b.hotNow(n)); t != nil {
 		return t
 	}
 	if kinds := lang.ProductHolds[head]; kinds != nil {

@@ -34,7 +34,7 @@ func (b *bindings) pronoun(n noun) []referent {
 	if in := b.otherShares(n); in != nil {
 		return in
 	}
-	for _, find := range []func(noun) []referent{b.justKept, b.justSlippedIn, b.justCooked, b.onlyFlesh} {
+	for _, find := range []func(noun) []referent{b.bracketed, b.justKept, b.justSlippedIn, b.justCooked, b.onlyFlesh} {
 		if in := find(n); in != nil {
 			return in
 		}

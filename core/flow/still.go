@@ -9,7 +9,8 @@ import (
 )
 
 // still marks the actions at and after which the text forbids stirring: "shake the pan and do not stir
-// again", for all of what is held there then, and for the rest of the part where it is said by itself.
+// again", for all of what is held there then, until a liquid comes to what was dry, and for the rest of the part where it is said by
+// itself.
 func (t *tracer) still() {
 	for i := range t.graph.Nodes {
 		n := &t.graph.Nodes[i]
@@ -18,7 +19,7 @@ func (t *tracer) still() {
 			continue
 		}
 		for k := i; k < len(t.graph.Nodes); k++ {
-			if o := &t.graph.Nodes[k]; o.At.Component == n.At.Component && slices.ContainsFunc(n.Holds, o.Reaches) {
+			if o := &t.graph.Nodes[k]; o.At.Component == n.At.Component && (n.Liquid || !o.Liquid) && slices.ContainsFunc(n.Holds, o.Reaches) {
 				o.Still = true
 			}
 		}

@@ -18,6 +18,7 @@ func TestWhatIsNotStirredIsMarked(t *testing.T) {
 		{"Fry the onion in the oil. Tip in the rice. Pour in the stock.\n2. Never stir it from now on. Simmer for 18 minutes.", "fry", "simmer"},
 		{"Fry the onion in the oil. Tip in the rice. Pour in the stock. It must not be stirred from now on.\n2. Simmer for 18 minutes.", "fry", "simmer"},
 		{"Fry the onion in the oil. Tip in the rice. Pour in the stock and simmer for 18 minutes, stirring often.", "simmer", ""},
+		{"Fry the onion in the oil without stirring. Tip in the rice. Pour in the stock and simmer for 18 minutes.", "simmer", "fry"},
 		{"Fry the onion in the oil. Tip in the rice. Pour in the stock and simmer for 18 minutes. Do not cover the pan.", "simmer", ""},
 	} {
 		_, g := traced(t, lines, c.method)

@@ -20,6 +20,8 @@ type portion struct {
 type thing struct {
 	id    string
 	holds map[portion]bool
+	// ladled is the pot out of which a ladle of something hot went into it.
+	ladled *thing
 	// keeps is how many of these have not gone on into another.
 	keeps int
 	names map[string]bool
@@ -128,6 +130,9 @@ type bindings struct {
 	cleaned int
 	// stays is what was in hand before something was taken off it.
 	stays *thing
+	// outOf are the words for that out of which the action outBy took something.
+	outOf noun
+	outBy string
 	// meantTo tells that the text left it open what the last action was done to.
 	meantTo bool
 	// byPronoun tells that the last action was done to no more than a pronoun.

@@ -12,7 +12,7 @@ import (
 // names of the keys in writing.yaml.
 type Writing struct {
 	The, Of, And, But, More, For, Until, It, Them, Everything, Mixture, To, In, With, Into, Inside, Add string
-	Minute, Minutes, Hours, Again, Boil, Simmer, Mix, Put, Set, Thicken                                 string
+	Minute, Minutes, Hours, Again, Boil, Simmer, Mix, Put, Set, Thicken, Bubble                         string
 	Lastly                                                                                              string
 	StirIn                                                                                              string `yaml:"stir-in"`
 	SamePan                                                                                             string `yaml:"samepan"`

@@ -17,7 +17,7 @@ func (p *plan) cookedWet(parts []part, closing, home int) int {
 		last := -1
 		for k := upto - 1; k >= 0; k-- {
 			for j, at := range parts[k].nodes {
-				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && (n.Liquid || n.Is("simmer", "stew", "braise")) && p.atHome(n, home) && !(p.takenOutAfter(at) && (home < 0 || p.shutInto(n))) && !p.pouredAway(n) && !p.liesFlat(n) && !n.Action.Sided {
+				if n := &p.graph.Nodes[at]; parts[k].added == nil && n.Technique.Family == "wet heat" && !n.Is("blanch", "steam") && (n.Liquid || n.Is("simmer", "stew", "braise")) && p.atHome(n, home) && !(p.takenOutAfter(at) && (home < 0 || p.shutInto(n))) && !p.pouredAway(n) && !p.liesFlat(n) && !n.Action.Sided && !n.Still {
 					if !p.leavesFire(parts[k].nodes[j:]) {
 						return k
 					}
@@ -49,7 +49,7 @@ func (p *plan) saucedAfter(parts []part, closing, home int) int {
 	for k := len(parts) - 1; k >= closing; k-- {
 		for _, at := range parts[k].nodes {
 			n := &p.graph.Nodes[at]
-			if n.Is("braise", "stew", "simmer") && p.atHome(n, home) && !p.deeds[at].drop && !p.takenOutAfter(at) {
+			if n.Is("braise", "stew", "simmer") && p.atHome(n, home) && !p.deeds[at].drop && !n.Still && !p.takenOutAfter(at) {
 				return k + 1
 			}
 		}
@@ -87,11 +87,11 @@ func (p *plan) restsWithin(x part, at int) bool {
 // takesUp is how long things lie in a marinade at least; an estimate.
 const takesUp = 15.0
 
-// bakedWithin tells whether what an action made is in the oven, shared out, strewn over a dish, or set and turned in its
-// pan, by the end of the part.
+// bakedWithin tells whether what an action made is in the oven, shared out, strewn over a dish, left unstirred, or set and
+// turned in its pan, by the end of the part.
 func (p *plan) bakedWithin(x part, at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Action.Sided || p.laidIntoOven(k) || p.laidOver(k, at) || p.bakedWithin(x, k))
+		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Action.Sided || p.graph.Nodes[k].Still || p.laidIntoOven(k) || p.laidOver(k, at) || p.bakedWithin(x, k))
 	})
 }
 
@@ -202,7 +202,7 @@ func (p *plan) laidIntoOven(at int) bool {
 	}
 	return slices.ContainsFunc(n.Users, func(k int) bool {
 		next := &p.graph.Nodes[k]
-		return next.Technique.Family == "oven" || next.Is("steam") || (next.Technique.Family == "assemble" || p.lays(next)) && p.goesIntoOven(k)
+		return next.Technique.Family == "oven" || next.Is("steam") || (next.Technique.Family == "assemble" || next.Is("pour") || p.lays(next)) && p.goesIntoOven(k)
 	})
 }
 
@@ -241,7 +241,7 @@ func (p *plan) cutAfter(at int) bool {
 func (p *plan) goesIntoOven(at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
 		n := &p.graph.Nodes[k]
-		return n.Technique.Family == "oven" || n.Is("steam") || (slices.Contains([]string{"assemble", "coat", "cut"}, n.Technique.Family) || n.Is("add")) && p.goesIntoOven(k)
+		return n.Technique.Family == "oven" || n.Is("steam") || (slices.Contains([]string{"assemble", "coat", "cut"}, n.Technique.Family) || n.Is("add", "pour")) && p.goesIntoOven(k)
 	})
 }
 

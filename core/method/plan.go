@@ -86,6 +86,8 @@ type deed struct {
 	// batter cooks through that was poured into a pan here, where the text goes on without a fire.
 	sets     bool
 	thickens float64
+	// bubbles tells that what was stirred in here has to bubble, which the text does not do.
+	bubbles bool
 }
 
 // plan decides the whole method of a dish.
@@ -118,6 +120,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	p.letIn()
 	p.setFirst()
 	p.cookInPan()
+	p.boilUp()
 	p.finishing()
 	p.beforeLids()
 	p.retime()

@@ -97,7 +97,7 @@ func (p *plan) cookInPan() {
 				at = never
 			case at < 0 && n.Technique.Joins == "yes" && len(n.Into) > 0 && !slices.ContainsFunc(n.Into, func(line int) bool { return !p.c.fatLine(p.line(line)) }):
 				at = k
-			case at >= 0 && at == k-1 && n.Is("stir") && n.At == p.graph.Nodes[at].At:
+			case at >= 0 && at == k-1 && n.Is("stir", "swirl", "shake", "spread", "level") && n.At == p.graph.Nodes[at].At:
 				at = k
 			}
 		}

@@ -74,7 +74,7 @@ func (w *writer) clauses() []*clause {
 			if other := w.asideNow(c.text); other != c.text {
 				c.text, c.changed = other, true
 			}
-			if w.speaksOfGone(c.text, done) || w.hangsInBrackets(c) || w.pointsToGone(c.text, c.from, done) {
+			if w.speaksOfGone(c.text, done) || w.forbidsBoiling(c.text) || w.hangsInBrackets(c) || w.pointsToGone(c.text, c.from, done) {
 				c.gone, c.changed = true, true
 			}
 			done = append(done, c)

@@ -137,7 +137,7 @@ func (w *writer) action(i int) []*clause {
 	}
 	out = append(append(out, w.poursOn(d, own)...), w.goesInLate(n, d, own)...)
 	out = append(out, w.minutesBy(w.c.words().Boil, d.boil)...)
-	return append(append(out, w.minutesBy(w.c.words().Simmer, d.braises)...), w.setsThem(d)...)
+	return append(append(out, w.minutesBy(w.c.words().Simmer, d.braises)...), append(w.setsThem(d), w.bubbled(d)...)...)
 }
 
 // minutesBy is the clause that gives what has gone in some minutes by a verb; none where it wants none.

@@ -80,14 +80,14 @@ func (t *text) comesOffMilk(n *noun, at, upto int, inner bool) bool {
 	return ok
 }
 
-// offMilk is where the milk stands that a cream is said to come off: "the thick cream off the top of the coconut
-// milk"; 0 where it is not said so.
+// offMilk is where the milk stands that a cream is said to come off: "the thick cream off the top of the (can of)
+// coconut milk"; 0 where it is not said so.
 func (t *text) offMilk(n noun, at int) int {
 	if !t.lang.StandIns[n.head()] || t.lang.Prepositions[t.low(at)] != "from" {
 		return 0
 	}
 	k := at + 1
-	for t.is(k, t.lang.Articles) && t.lang.Places[t.low(k+1)] && t.lang.Prepositions[t.low(k+2)] == "of" {
+	for t.is(k, t.lang.Articles) && (t.lang.Places[t.low(k+1)] || t.lang.Measures[t.low(k+1)]) && t.lang.Prepositions[t.low(k+2)] == "of" {
 		k += 3
 	}
 	end := k

@@ -225,6 +225,9 @@ func (b *bindings) listedMadeTo(n noun) (portion, bool) {
 
 // byOwnName is what goes by a name that the text has given it.
 func (b *bindings) byOwnName(n noun) []referent {
+	if b.justPutOn(n) {
+		return []referent{{made: b.focus}}
+	}
 	if p, ok := b.listedMadeTo(n); ok {
 		return []referent{{portion: &p}}
 	}

@@ -110,9 +110,23 @@ func (b *bindings) partly(found []referent) []referent {
 	return slices.DeleteFunc(slices.Clone(found), func(r referent) bool { return b.leftOf(*r.portion) == 1 })
 }
 
-// ofComponent are the lines of a part, or what of them is not in hand yet: "the rest of the sauce ingredients".
+// ofComponent are the lines of a part, or what of them is not in hand yet, with what was only cut or crushed by itself: "the rest
+// of the sauce ingredients".
 func (b *bindings) ofComponent(n noun, part int) []referent {
-	return slices.DeleteFunc(b.component(part), func(r referent) bool { return n.rest && b.leftOf(*r.portion) == 0 })
+	all := b.component(part)
+	if !n.rest {
+		return all
+	}
+	var out []referent
+	for _, r := range all {
+		switch t := b.held(*r.portion); {
+		case b.leftOf(*r.portion) > 0:
+			out = append(out, r)
+		case t != nil && b.open(t) && (len(t.holds) == 1 && !t.heated || b.waits(t)) && t != b.focus && !b.goesIn(t) && !slices.Contains(out, referent{made: t}):
+			out = append(out, referent{made: t})
+		}
+	}
+	return out
 }
 
 // tagged is what stands before a tag in the table of groups.

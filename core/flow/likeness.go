@@ -62,8 +62,8 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if len(words) == 1 && b.r.lang.Parts[head] && l.said[head] && !slices.Contains(l.name, head) && l.food != nil && l.food.Aisle == "fruit" {
 		score = max(score, 3.5)
 	}
-	if b.r.lang.EggParts[head] > 0 && l.food != nil && l.food.Kind == "egg" && !slices.Contains(l.name, head) {
-		score = max(score, 4)
+	if b.r.lang.EggParts[head] > 0 && l.food != nil && l.food.Kind == "egg" && !slices.Contains(l.name, head) && (n.owner == nil || vocab.AnimalWords[n.owner.head()] == larder.Egg) {
+		score = max(score, 4) // but not "the white of the spring onions"
 	}
 	if score == 0 && (b.glossed(n, l) || l.said[head] && n.pointed && !b.r.lang.Products[head] && l.food != nil && !vocab.Neutral[head] && b.inPreparation(head, l)) {
 		score = leastLikeness // "cut into chips"

@@ -164,7 +164,7 @@ func (b *bindings) particle(l link, t *larder.Technique) bool {
 	if n.little || n.amount[1] > 0 || n.share > 0 && n.share < 1 {
 		return true
 	}
-	return len(found) > 0 && (found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "" && t.Joins == "yes" || b.r.lang.Through[l.word] && b.standsBy(found[0]))
+	return len(found) > 0 && (b.strewnLast(t, found[0]) || found[0].portion != nil && b.leftOf(*found[0].portion) > 0 || found[0].named != "" && t.Joins == "yes" || b.r.lang.Through[l.word] && b.standsBy(found[0]))
 }
 
 // flowsOver tells whether a noun means a liquid that is not what is being worked

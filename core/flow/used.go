@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // uses notes what a text calls something by that is not of its line's own name: "the cabbage
@@ -59,6 +60,32 @@ func (b *bindings) workedIn(found referent) bool {
 // out before.
 func (b *bindings) standsBy(x referent) bool {
 	return x.portion != nil && b.alone(*x.portion) && b.base != nil && b.held(*x.portion) != b.base && b.open(b.base)
+}
+
+// strewnLast tells whether something was taken out before and is strewn over the dish in hand now, which would not be strewn over
+// it: "ladle into bowls and scatter over the reserved bacon".
+func (b *bindings) strewnLast(t *larder.Technique, x referent) bool {
+	in := x.made
+	if in == nil && x.portion != nil {
+		in = b.held(*x.portion)
+	}
+	return t.Name == sprinkleTechnique && in != nil && (in.taken || in.putBy || in.out) && b.focus != nil && in != b.focus && b.open(b.focus) && b.focus.heated
+}
+
+// sprinkleTechnique strews things over others.
+const sprinkleTechnique = "sprinkle"
+
+// justPutOn tells whether a noun means what was put on the thing in hand just before, some of a line, and is rubbed into it now:
+// "sprinkle over half of the oil; rub the oil into the bread".
+func (b *bindings) justPutOn(n noun) bool {
+	if b.tech.Family != "coat" && b.tech.Name != rubInTechnique || b.last == nil || len(b.last.Into) == 0 || b.focus == nil || b.focus.id != b.last.ID || !n.pointed || n.rest || n.share > 0 || n.amount[1] > 0 {
+		return false
+	}
+	return slices.ContainsFunc(b.direct(n), func(r referent) bool {
+		return slices.ContainsFunc(b.last.To, func(x recipe.Ref) bool {
+			return x.Line != nil && x.Share < 1 && *x.Line == b.lines[r.portion.line].ref
+		})
+	})
 }
 
 // moreOfOwn tells whether the list of a part says that there is more of a thing for the work at hand: "plus more for the pan".

@@ -211,7 +211,7 @@ func (p *plan) placeFor(line, i int) int {
 	at := p.nextPlace(line, i)
 	if at >= 0 && p.fries(line) && p.graph.Nodes[at].Technique.Heat != "" {
 		for _, in := range p.graph.Nodes[at].Inputs {
-			if n := &p.graph.Nodes[in]; in > i && !p.deeds[in].drop && n.Technique.Heat != "" && !slices.ContainsFunc(n.Holds, func(o int) bool { return !p.fries(o) || !p.there(o, at) }) {
+			if n := &p.graph.Nodes[in]; in > i && !p.deeds[in].drop && (n.Technique.Heat != "" || n.Is("add") && !slices.Contains(n.Holds, line)) && !slices.ContainsFunc(n.Holds, func(o int) bool { return !p.fries(o) || !p.there(o, at) }) {
 				return in // another fat is heated for it, and they are heated together
 			}
 		}

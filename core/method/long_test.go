@@ -27,14 +27,15 @@ func TestAFeastIsCarriedOverInTime(t *testing.T) {
 		}
 		b.WriteString("\nMethod\n1. Fry the beef and pork in the butter. Add everything else and simmer for 40 minutes.")
 		d := c.reader.Read(b.String(), measure.Metric)
-		so := spent.Start()
-		dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
-		require.NoError(t, err)
-		t.Log(n, "proposed", so())
-		a, err := c.Adapt(d, dec, true)
-		require.NoError(t, err)
-		t.Log(n, "carried over", so())
-		require.Less(t, so(), 3*time.Second)
+		var a swap.Adaptation
+		took := spent.Within(3*time.Second, func() {
+			dec, err := c.book.Propose(d, swap.Decisions{HouseRules: swap.HouseRules{Preset: swap.WholeFood}}, swap.Closest)
+			require.NoError(t, err)
+			a, err = c.Adapt(d, dec, true)
+			require.NoError(t, err)
+		})
+		t.Log(n, "carried over", took)
+		require.Less(t, took, 3*time.Second)
 		require.Len(t, a.Swaps, n)
 	}
 }

@@ -58,6 +58,7 @@ func (p *plan) moment(parts []part, moment string, home int) (int, bool) {
 		func() int { return p.stirred(parts, closing, home) },
 		func() int { return p.saucedAfter(parts, 0, -1) }, // a gravy beside what is baked
 		func() int { return p.stirred(parts, closing, -1) },
+		func() int { return p.sauceBeside(parts) },
 		func() int { return p.beforeShaped(parts) },
 	} {
 		if at := find(); at >= 0 {

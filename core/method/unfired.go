@@ -81,6 +81,9 @@ func (p *plan) onlyVisits(s *standIn, at int) bool {
 	if k < 0 || k+1 >= len(path) || !p.liftsOut(s, path[k+1]) && !p.setsAside(path, k+1) || !p.alone(at, s) {
 		return false
 	}
+	if slices.ContainsFunc(p.graph.Nodes[path[k+1]].Action.To, func(r recipe.Ref) bool { return r.Share < nearlyAll }) {
+		return false // "lift out a third of it": the rest is in the pan
+	}
 	s.visit = [2]int{path[0], path[k+1]}
 	return true
 }

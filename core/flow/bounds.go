@@ -73,6 +73,30 @@ func (p *parser) onlyVerb(i, upto int) bool {
 	return n > 0 && p.ends(i+n, upto) && !p.listed(p.words[i].norm)
 }
 
+// verbList tells whether from i on nothing follows but verbs, one of them no word for how something is too: ", cool, peel and
+// slice", and not ", golden and crisp".
+func (p *parser) verbList(i, upto int) bool {
+	only, count := true, 0
+	for i < upto {
+		_, n := p.verb(i, language.Base)
+		if n == 0 || p.listed(p.words[i].norm) {
+			return false
+		}
+		only = only && p.lang.AdjectiveVerbs[p.low(i)]
+		i, count = i+n, count+1
+		if p.ends(i, upto) {
+			break
+		}
+		if !p.mark(i, ",") && !p.conj(i) {
+			return false
+		}
+		for p.mark(i, ",") || p.conj(i) {
+			i++
+		}
+	}
+	return count > 1 && !only
+}
+
 // again tells whether the verb is meant again for a thing that has something of its own: "the
 // beans for 3 minutes, the cabbage for 1", "the onions into rings, the carrots into strips".
 func (p *parser) again(i, upto int, own func(noun, int) bool) bool {
@@ -112,7 +136,7 @@ func (p *parser) begins(k, upto int, cue bool) bool {
 	if next >= upto || next == k || cue && next > k+1 && p.lang.TimeHedges[p.low(next-1)] {
 		return false // "until puffed and just set in the middle"
 	}
-	if p.is(next, p.lang.Parallel) {
+	if p.is(next, p.lang.Parallel) || cue && comma && p.verbList(next, upto) {
 		return true
 	}
 	if (p.orders(next, false, cue && !then) || p.sequenced(next)) && !(p.conj(next-1) && k > 0 && (p.foods(p.words[k-1].norm) || p.lang.Parts[p.low(k-1)]) && p.endsList(next, upto)) {

@@ -70,3 +70,13 @@ func (b *bindings) cutOf(made *thing, t *larder.Technique, r *roles) {
 		made.ofShare, made.shape = true, r.action.Makes
 	}
 }
+
+// cutJustNow tells whether a noun for pieces means what was cut just before in the same step: "peel the oranges and slice out the
+// segments".
+func (b *bindings) cutJustNow(n noun) bool {
+	if b.last == nil || b.focus == nil || b.focus.id != b.last.ID || !b.open(b.focus) || len(n.words) != 1 || b.tech.Family != "cut" || !b.r.lang.Shapes[n.head()] {
+		return false
+	}
+	made := b.r.larder.Technique(b.last.Technique)
+	return made != nil && made.Family == "cut"
+}

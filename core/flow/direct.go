@@ -252,7 +252,7 @@ func (b *bindings) sameHead(lines []int) bool {
 // partOf is the part of a line that a noun names: "yolks", "lemon zest".
 func (b *bindings) partOf(n noun, i int) string {
 	head := n.head()
-	if b.r.lang.EggParts[head] > 0 && !slices.Contains(b.lines[i].name, head) {
+	if f := b.lines[i].food; b.r.lang.EggParts[head] > 0 && !slices.Contains(b.lines[i].name, head) && (f == nil || f.Animal == "" || f.Animal == larder.Egg) {
 		return head
 	}
 	if (b.r.lang.Parts[head] || b.r.lang.Fleshly[head]) && len(n.words) > 1 && !slices.Contains(b.lines[i].name, head) {

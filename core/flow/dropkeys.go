@@ -10,6 +10,7 @@ import (
 // objects binds what the verb is done to.
 func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
 	b.allOfPart(c, t, r.action.ID)
+	b.cutsOff(c, t)
 	r.several = len(c.objects) > 0 && c.objects[0].plural
 	for k, n := range c.objects {
 		if k == 0 || b.apartInText(c.objects[k-1].upto, n.from) {
@@ -34,6 +35,16 @@ func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
 			r.vessel = before
 		}
 		r.bare = false
+	}
+}
+
+// cutsOff takes the part of a thing that is cut off it for no object: what is cut is the thing, "cut the peel off the oranges".
+func (b *bindings) cutsOff(c *clause, t *larder.Technique) {
+	if t.Family != "cut" || len(c.objects) != 1 || c.objects[0].owner != nil || !b.r.lang.Parts[c.objects[0].head()] || b.r.lang.AnyMeat[c.objects[0].head()] || b.r.lang.Fleshly[c.objects[0].head()] || len(b.direct(c.objects[0])) > 0 {
+		return
+	}
+	if slices.ContainsFunc(c.links, func(l link) bool { return l.role == "from" && len(b.direct(l.nouns[0])) > 0 }) {
+		c.objects = nil
 	}
 }
 

@@ -1,5 +1,7 @@
 package flow
 
+import "slices"
+
 // inTurn is where what begins at i behind a comma ends, and says which of several is first: ", largest first"; 0 where it
 // does not.
 func (b *body) inTurn(i int) int {
@@ -64,6 +66,15 @@ func ofEach(n noun) noun {
 		n.amount = [2]int{}
 	}
 	return n
+}
+
+// onEachVessel tells whether a link is no more than "on each" behind vessels that have been named: "in bowls with an egg on each".
+func (b *bindings) onEachVessel(c *clause, l link) bool {
+	n := l.nouns[0]
+	if l.role != "into" || n.upto != n.from+1 || !b.r.lang.Dealt[b.text.low(n.from)] {
+		return false
+	}
+	return slices.ContainsFunc(c.links, func(o link) bool { return o.from < l.from && o.nouns[0].plural && b.vessel(o.nouns[0]) != "" })
 }
 
 // eachCoated tells whether a noun means each of the things that were coated with something just before, and not that: "brush the

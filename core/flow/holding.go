@@ -2,6 +2,7 @@ package flow
 
 import (
 	"cmp"
+	"maps"
 	"slices"
 
 	"yembra/core/language"
@@ -112,17 +113,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 			}
 		}
 	}
-	if len(inputs) > 0 && !apart[inputs[0]] && !(len(inputs) > 1 && b.shared[inputs[0]]) { // "stir in a ladle of the broth" makes no broth
-		t.comp = inputs[0].comp
-		if alone := len(inputs) == 1 && len(portions) == 0; alone || inputs[0].title == nil {
-			for n := range inputs[0].names {
-				t.names[n] = true
-			}
-			if alone {
-				t.title = inputs[0].title
-			}
-		}
-	}
+	b.keepNames(t, slices.DeleteFunc(slices.Clone(inputs), func(in *thing) bool { return apart[in] }), len(portions))
 	for _, p := range portions {
 		t.holds[p] = true
 	}
@@ -139,6 +130,20 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	}
 	b.things = append(b.things, t)
 	return t
+}
+
+// keepNames gives a thing the names and the part of the first thing that goes into it as a whole, and its title where nothing else does.
+func (b *bindings) keepNames(t *thing, inputs []*thing, portions int) {
+	if len(inputs) == 0 || len(inputs) > 1 && b.shared[inputs[0]] { // "stir in a ladle of the broth" makes no broth
+		return
+	}
+	t.comp = inputs[0].comp
+	if alone := len(inputs) == 1 && portions == 0; alone || inputs[0].title == nil {
+		maps.Copy(t.names, inputs[0].names)
+		if alone {
+			t.title = inputs[0].title
+		}
+	}
 }
 
 // liftsOut tells whether the action at hand is done to what it names outside of the pot:

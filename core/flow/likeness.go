@@ -55,7 +55,7 @@ func (b *bindings) likeness(n noun, i int) float64 {
 	if score > 0 && slices.Equal(words, l.name) && (len(words) > 1 || b.alsoByMore(l)) {
 		score += wholeName // "the cumin seeds", beside ground cumin
 	}
-	score = max(score, b.nameLikeness(n, l, head))
+	score = max(score, b.nameLikeness(n, l, head), b.toldApartBy(n, i))
 	if len(n.words) > 1 && slices.ContainsFunc(l.gloss, func(g []string) bool { return len(g) >= len(n.words) && slices.Equal(g[len(g)-len(n.words):], n.words) }) {
 		score = max(score, 4.5) // "the chilli paste", of "nam prik pao (roasted chilli paste)"
 	}

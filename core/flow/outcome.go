@@ -45,6 +45,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	solids := slices.Concat(b.slippedIn(t, r), b.cookedIn(t, r))
 	laid := b.laidBy(t, r, c.going)
 	liquor := len(r.inputs) == 1 && len(r.portions) == 0 && (r.liquor || b.liftedOut(r.inputs[0]))
+	b.coatedFirst(t, r)
 	made := b.make(a.ID, r.inputs, r.portions, names...)
 	b.cutOf(made, t, r)
 	for _, in := range r.inputs {
@@ -159,17 +160,6 @@ func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
 	if made.vessel != "" {
 		b.vessels[made.vessel] = made
 	}
-}
-
-// staysApart tells whether what an action worked on still lies side by side:
-// things cut, soaked, drained or rinsed together do, and what is put in several dishes.
-func (b *bindings) staysApart(t *larder.Technique, r *roles) bool {
-	switch t.Family {
-	case "cut", "clean", "separate", "rest":
-		return !slices.ContainsFunc(r.inputs, func(in *thing) bool { return !in.apart && len(in.holds) > 1 })
-	}
-	words := larder.Words(r.action.Vessel)
-	return t.Name == placeTechnique && len(r.inputs) == 0 && len(words) > 0 && b.r.lang.Holding[last(words)] && last(strings.Fields(strings.ToLower(r.action.Vessel))) != larder.Singular(last(words))
 }
 
 // receiver is what a thing is laid on, empty where that is not said.

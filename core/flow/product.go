@@ -56,10 +56,8 @@ func (b *bindings) product(n noun) *thing {
 			return t // but not "serve with potato pancakes", a soup that holds potatoes
 		}
 	}
-	if n.rest && lang.Products[head] {
-		if t := b.begun(); t != nil {
-			return t
-		}
+	if t := b.begun(); n.rest && lang.Products[head] && t != nil {
+		return t
 	}
 	if t := cmp.Or(b.rawBatter(head), b.madeHere(n), b.hotNow(n)); t != nil {
 		return t
@@ -83,7 +81,9 @@ func (b *bindings) product(n noun) *thing {
 	}
 	if n.pointed || n.little || n.share > 0 || n.amount[1] > 0 {
 		if lang.Shapes[raw] || lang.Shapes[head] {
-			if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && !b.pours(t) && (t.comp == b.comp || t == b.focus) }); t != nil {
+			if t := b.latest(func(t *thing) bool {
+				return t == b.focus && b.cutJustNow(n) || len(t.holds) > 1 && !b.pours(t) && (t.comp == b.comp || t == b.focus)
+			}); t != nil {
 				return t // "the pieces" are no batter
 			}
 		}

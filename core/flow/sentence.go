@@ -155,7 +155,7 @@ func (p *parser) loose(i, upto int) int {
 	if p.lang.Modals[p.low(n.upto)] || p.third(n.upto) {
 		return p.asideTo(i, upto, recipe.Remark)
 	}
-	if p.conj(i-1) && p.is(i-1, p.lang.Connectors) || p.front != nil || p.lastClause() != nil && (p.ownTime(n, upto) && p.lastClause().minutes != nil || p.ownShape(n, upto) && p.lastClause().makes != "") {
+	if p.conj(i-1) && p.is(i-1, p.lang.Connectors) || p.is(i-1, p.lang.Sequence) && p.lastClause() != nil && p.listed(n.head()) || p.front != nil || p.lastClause() != nil && (p.ownTime(n, upto) && p.lastClause().minutes != nil || p.ownShape(n, upto) && p.lastClause().makes != "") {
 		b := body{parser: p, clause: &clause{from: i, repeats: true}, upto: p.boundary(i, upto)}
 		b.takeFront()
 		at := b.run(i)

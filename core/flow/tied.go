@@ -21,7 +21,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	if n.pronoun && !n.rest && n.share == 0 && b.onlyVessel != "" {
 		vessel = b.onlyVessel // "grease a dish, lay the fish in it"
 	}
-	if n.pronoun && !n.rest && len(c.links) > 1 && !l.first && b.onlyVessels(c) || b.runsAlong(c, t, l, r) {
+	if n.pronoun && !n.rest && len(c.links) > 1 && !l.first && b.onlyVessels(c) || b.runsAlong(c, t, l, r) || b.onEachVessel(c, l) {
 		return // "heat the oven with a stone in it"
 	}
 	if vessel != "" && n.pointed && b.vessels[vessel] == nil && b.r.lang.Particles[l.word] && l.role == "into" && t.Joins == "yes" && b.r.lang.Serves[vessel] {
@@ -109,7 +109,7 @@ func (b *bindings) skimmed(n noun) {
 func (b *bindings) accompanied(l link, t *larder.Technique, r *roles, vessel string) {
 	n := l.nouns[0]
 	switch {
-	case vessel != "" && t.Medium == "with":
+	case vessel != "" && t.Medium == "with", b.otherPieces(n, r):
 		named := b.words(n)
 		r.action.With = append(r.action.With, recipe.Ref{Named: &named, Share: 1})
 	case vessel != "" && b.r.lang.Tools[vessel], n.pronoun && (n.amount[1] > 0 || n.little) && b.r.lang.Tools[b.text.lastOf(n)], slices.ContainsFunc(n.words, func(w string) bool { return b.r.lang.Tools[w] && vessel == "" && len(b.direct(n)) == 0 }), b.r.lang.Places[n.head()], b.r.lang.Places[b.text.lastOf(n)]:

@@ -63,13 +63,26 @@ func (b *bindings) standsBy(x referent) bool {
 }
 
 // strewnLast tells whether something was taken out before and is strewn over the dish in hand now, which would not be strewn over
-// it: "ladle into bowls and scatter over the reserved bacon".
+// it, or is less of it: "ladle into bowls and scatter over the reserved bacon".
 func (b *bindings) strewnLast(t *larder.Technique, x referent) bool {
 	in := x.made
 	if in == nil && x.portion != nil {
 		in = b.held(*x.portion)
 	}
-	return t.Name == sprinkleTechnique && in != nil && (in.taken || in.putBy || in.out) && b.focus != nil && in != b.focus && b.open(b.focus) && b.focus.heated
+	if t.Name != sprinkleTechnique || in == nil || b.focus == nil || in == b.focus || !b.open(b.focus) || in.liquid {
+		return false
+	}
+	return (in.taken || in.putBy || in.out) && b.focus.heated || b.massOf(in) < b.massOf(b.focus)
+}
+
+// otherPieces tells whether a noun only says that the others of what is in hand are meant, and work goes on with that: "spread two
+// slices and close with the other slices".
+func (b *bindings) otherPieces(n noun, r *roles) bool {
+	if !n.rest || !n.plural || len(r.action.To) > 0 || b.focus == nil || !b.r.lang.Measures[b.text.lastOf(n)] {
+		return false
+	}
+	found := b.resolve(n)
+	return len(found) == 1 && found[0].made == b.focus
 }
 
 // sprinkleTechnique strews things over others.

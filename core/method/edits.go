@@ -195,15 +195,6 @@ func (w *writer) gonePlay(n *node, text string) bool {
 	})
 }
 
-// worksOnJuicy tells whether an action is done to nothing but lines of the cook's own that give juice: "the tomatoes, pressing
-// so that they give up some juice".
-func (w *writer) worksOnJuicy(n *node) bool {
-	return len(n.Named) > 0 && !slices.ContainsFunc(n.Named, func(line int) bool {
-		f := w.l.Food(w.line(line).FoodID())
-		return w.stand[line] != nil || f == nil || f.Aisle != "vegetables" && f.Aisle != "fruit" || larder.Or(f.Per100.Water, 0) < juicyWater
-	})
-}
-
 // piecesGone tells whether words say how pieces are turned in a sauce in which none lie: "turning it once".
 func (w *writer) piecesGone(n *node, text string) bool {
 	at := w.graph.Number(n)

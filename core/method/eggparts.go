@@ -1,8 +1,11 @@
 package method
 
 import (
+	"slices"
+
 	"yembra/core/larder"
 	"yembra/core/recipe"
+	"yembra/core/swap"
 )
 
 // merged tells whether an action works on a part of eggs for which one thing stands
@@ -121,4 +124,9 @@ func (w *writer) namedObject(n *node) []named {
 		return []named{part}
 	}
 	return w.named(w.object)
+}
+
+// falls tells whether a swap is whipped and falls again, so that it is made just before it goes in, and no part of its own.
+func falls(a swap.Adaptation, id string) bool {
+	return slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool { return c.Swap == id && c.Use == liftUse })
 }

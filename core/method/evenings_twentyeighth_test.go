@@ -49,7 +49,7 @@ func TestCardsOfALateAutumn(t *testing.T) {
 			"strata-breakfast", []string{"half the lentil mince and half of the cashew melt"}, []string{"the roll"},
 		},
 		"no loaf of lentils lies on lentils": {
-			"torta-rustica", []string{"Serve the pressed tofu skin on a bed of lentils"}, []string{"loaf"},
+			"torta-rustica", []string{"Serve the mushrooms and tempeh on a bed of lentils"}, []string{"loaf"},
 		},
 		"a loin that is nestled in stays in a piece": {
 			"kotopoulo-lemonato", []string{"Season the mushroom fillets, nestle them in the broth"}, []string{"flakes"},

@@ -66,33 +66,14 @@ func (p *plan) stirred(parts []part, closing, home int) int {
 		for _, at := range parts[k].nodes {
 			switch {
 			case !p.takesMore(at) || !p.atHome(&p.graph.Nodes[at], home) || p.bakedWithin(parts[k], at) || p.sidedNext(at):
-			case rested < 0 && p.restsWithin(parts[k], at):
-				rested = k + 1 // rather in the marinade before something lies in it
+			case p.restsWithin(parts[k], at), p.dressed(at):
+				rested = max(rested, k+1) // rather in the marinade before something lies in it, or in the dressing of a salad
 			default:
 				return k + 1
 			}
 		}
 	}
 	return rested
-}
-
-// restsWithin tells whether what an action made rests by the end of the part to take up a taste.
-func (p *plan) restsWithin(x part, at int) bool {
-	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		n := &p.graph.Nodes[k]
-		return slices.Contains(x.nodes, k) && ((n.Technique.Family == "rest" || n.Is("chill")) && n.Lasts >= takesUp || p.restsWithin(x, k))
-	})
-}
-
-// takesUp is how long things lie in a marinade at least; an estimate.
-const takesUp = 15.0
-
-// bakedWithin tells whether what an action made is in the oven, shared out, strewn over a dish, left unstirred, or set and
-// turned in its pan, by the end of the part.
-func (p *plan) bakedWithin(x part, at int) bool {
-	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Action.Sided || p.graph.Nodes[k].Still || p.laidIntoOven(k) || p.laidOver(k, at) || p.bakedWithin(x, k))
-	})
 }
 
 // sidedNext tells whether what an action made is cooked next on one side and the other, as it lies: a thin omelette.
@@ -166,7 +147,22 @@ func (p *plan) laidOut(n *flow.Node) bool {
 		}
 		o := &p.graph.Nodes[p.graph.Node(*r.Made)]
 		words := larder.Words(o.Action.Vessel)
+		if o.Is("remove") && p.intoSeveral(o) {
+			return true // "lift the mussels into bowls"
+		}
 		return o.Is(placeTechnique) && len(words) > 0 && p.l.Language().Receiving[words[len(words)-1]] || o.Technique.Heat == "" && p.laidOut(o)
+	})
+}
+
+// intoSeveral tells whether an action puts something into several vessels at once.
+func (p *plan) intoSeveral(n *flow.Node) bool {
+	return slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
+		if r.Named == nil {
+			return false
+		}
+		said := strings.Fields(strings.ToLower(*r.Named))
+		one := larder.Singular(said[len(said)-1])
+		return one != said[len(said)-1] && p.l.Language().Vessels[one]
 	})
 }
 
@@ -265,17 +261,19 @@ func (p *plan) takenApart(parts []part) ([]part, bool) {
 		if x.sentence == nil || x.look {
 			continue
 		}
-		stirred := false
+		stirred, last := false, -1
 		for i, c := range x.sentence.clauses {
 			if c.node < 0 || c.gone {
 				continue
 			}
 			n := &p.graph.Nodes[c.node]
-			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || n.Is("divide") || p.laidIntoOven(c.node) || p.foldsUp(n)) {
+			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || n.Is("divide") || p.laidIntoOven(c.node) || p.foldsUp(n) || p.laidOver(c.node, last)) {
 				first, second := x.sentence.apart(i)
 				return slices.Replace(slices.Clone(parts), k, k+1, x.writer.part(x.step, first), x.writer.part(x.step, second)), true
 			}
-			stirred = stirred || p.takesMore(c.node)
+			if p.takesMore(c.node) {
+				stirred, last = true, c.node
+			}
 		}
 	}
 	return parts, false

@@ -188,7 +188,7 @@ func preparedApart(a swap.Adaptation, component int) []string {
 		least := ownPart
 		if slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool {
 			return c.Swap == s.Prepares && swap.ComponentOf(c.Replaces) == component && slices.Contains(ownPartUses, c.Use)
-		}) || standsForSeveral(a, s.Prepares) || sharesFood(a, component, s.Prepares) || servesApart(a, s.Prepares) {
+		}) || standsForSeveral(a, s.Prepares) || sharesFood(a, component, s.Prepares) && !falls(a, s.Prepares) || servesApart(a, s.Prepares) {
 			least = 1
 		}
 		if count[s.Prepares]++; count[s.Prepares] == least {

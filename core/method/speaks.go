@@ -109,3 +109,16 @@ func (w *writer) pointsToGone(text string, from int, before []*clause) bool {
 	last := before[len(before)-1]
 	return last.gone && last.node >= 0 && !strings.ContainsAny(w.slice(last.upto, from), ".!?")
 }
+
+// worksOnJuicy tells whether an action is done to nothing but lines of the cook's own that give juice: "the tomatoes, pressing
+// so that they give up some juice".
+func (w *writer) worksOnJuicy(n *node) bool {
+	lines := n.Named
+	if len(lines) == 0 {
+		lines = n.To // "slice out the segments, catching the juice", of peeled oranges
+	}
+	return len(lines) > 0 && !slices.ContainsFunc(lines, func(line int) bool {
+		f := w.l.Food(w.line(line).FoodID())
+		return w.stand[line] != nil || f == nil || f.Aisle != "fruit" && (f.Aisle != "vegetables" || larder.Or(f.Per100.Water, 0) < juicyWater)
+	})
+}

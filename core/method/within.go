@@ -1,0 +1,31 @@
+package method
+
+import "slices"
+
+// dressed tells whether an action tosses things that nothing has cooked with a dressing that was mixed before.
+func (p *plan) dressed(at int) bool {
+	n := &p.graph.Nodes[at]
+	return n.Is("toss") && !p.cookedBefore(at) && slices.ContainsFunc(n.Inputs, func(in int) bool {
+		o := &p.graph.Nodes[in]
+		return len(o.Holds) > 1 && p.holdsLiquid(o.Holds) && p.takesMore(in)
+	})
+}
+
+// restsWithin tells whether what an action made rests by the end of the part to take up a taste.
+func (p *plan) restsWithin(x part, at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return slices.Contains(x.nodes, k) && ((n.Technique.Family == "rest" || n.Is("chill")) && n.Lasts >= takesUp || p.restsWithin(x, k))
+	})
+}
+
+// takesUp is how long things lie in a marinade at least; an estimate.
+const takesUp = 15.0
+
+// bakedWithin tells whether what an action made is in the oven, shared out, strewn over a dish, left unstirred, or set and
+// turned in its pan, by the end of the part.
+func (p *plan) bakedWithin(x part, at int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
+		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Action.Sided || p.graph.Nodes[k].Still || p.laidIntoOven(k) || p.laidOver(k, at) || p.bakedWithin(x, k))
+	})
+}

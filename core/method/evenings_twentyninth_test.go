@@ -63,6 +63,9 @@ func TestCardsOfTheLastEveningsOfAutumn(t *testing.T) {
 		"an egg on each is on a bowl": {
 			"spanish-chickpea-spinach-egg", []string{"Serve the chickpeas in bowls with some of the white mash and yellow sauce on each"}, []string{"on the white mash"},
 		},
+		"what is brought to room temperature is not heated": {
+			"steak-salad-blue", []string{"Rub the pressed mushroom slabs with the teaspoon of oil and season. Sear in a very hot pan"}, []string{"room temperature"},
+		},
 		"the white is the other crab meat": {
 			"crab-linguine-two-meats", []string{"Stir in a quarter of the seaweed mushrooms, then the rest of the seaweed mushrooms"}, []string{"the white"},
 		},

@@ -267,7 +267,7 @@ func (p *plan) takenApart(parts []part) ([]part, bool) {
 				continue
 			}
 			n := &p.graph.Nodes[c.node]
-			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || n.Is("divide") || p.laidIntoOven(c.node) || p.foldsUp(n) || p.laidOver(c.node, last)) {
+			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || n.Is("divide") || p.laidIntoOven(c.node) || p.foldsUp(n) || n.Is("pour") && p.laidOver(c.node, last)) {
 				first, second := x.sentence.apart(i)
 				return slices.Replace(slices.Clone(parts), k, k+1, x.writer.part(x.step, first), x.writer.part(x.step, second)), true
 			}

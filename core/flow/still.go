@@ -48,14 +48,7 @@ func (t *tracer) stillFrom(n *Node) bool {
 
 // forbidsStirring tells whether words say that nothing is stirred.
 func (t *tracer) forbidsStirring(text string) bool {
-	lang, not := t.larder.Language(), false
-	for _, w := range larder.Words(text) {
-		if not && slices.Contains(lang.Orders(w), stirTechnique) {
-			return true
-		}
-		not = not || lang.Negations[w] || lang.Lacking[w]
-	}
-	return false
+	return t.larder.Language().Forbids(larder.Words(text), stirTechnique)
 }
 
 // stirTechnique moves about what is in a pan.

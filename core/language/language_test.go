@@ -1,6 +1,7 @@
 package language_test
 
 import (
+	"strings"
 	"testing"
 	"testing/fstest"
 
@@ -34,6 +35,20 @@ func TestVerbsAreInflected(t *testing.T) {
 		require.Contains(t, l.Verb(c.word), language.Reading{Lemma: c.lemma, Form: c.form}, c.word)
 	}
 	require.Empty(t, l.Verb("onion"))
+}
+
+// What is forbidden stands behind a word that says so, in any form of its verb.
+func TestWordsForbidWork(t *testing.T) {
+	l := english(t)
+	for _, c := range []struct {
+		words, technique string
+		forbidden        bool
+	}{
+		{"do not boil again", "boil", true}, {"without stirring", "stir", true}, {"never stir", "stir", true},
+		{"boil but do not stir", "boil", false}, {"do not stir", "boil", false}, {"boil", "boil", false}, {"", "boil", false},
+	} {
+		require.Equal(t, c.forbidden, l.Forbids(strings.Fields(c.words), c.technique), c.words)
+	}
 }
 
 // Every verb can be met: in a form of its own or as one of several words.

@@ -72,6 +72,18 @@ func (l *Language) Orders(word string) []string {
 	return out
 }
 
+// Forbids tells whether words say that something is not done: "do not stir", "without boiling".
+func (l *Language) Forbids(words []string, technique string) bool {
+	not := false
+	for _, w := range words {
+		if not && slices.Contains(l.Orders(w), technique) {
+			return true
+		}
+		not = not || l.Negations[w] || l.Lacking[w]
+	}
+	return false
+}
+
 // Longer lists the verbs of several words that begin with a word.
 func (l *Language) Longer(word string) [][]string { return l.verbs.longer[word] }
 

@@ -60,14 +60,7 @@ func (w *writer) forbidsBoiling(text string) bool {
 	if !slices.ContainsFunc(w.step.Actions, func(a recipe.Action) bool { at := w.nodeOf(a.ID); return at >= 0 && w.deeds[at].bubbles }) {
 		return false
 	}
-	lang, not := w.l.Language(), false
-	for _, word := range larder.Words(text) {
-		if not && slices.Contains(lang.Orders(word), boilTechnique) {
-			return true
-		}
-		not = not || lang.Negations[word] || lang.Lacking[word]
-	}
-	return false
+	return w.l.Language().Forbids(larder.Words(text), boilTechnique)
 }
 
 // boilTechnique brings a liquid to its boiling point.

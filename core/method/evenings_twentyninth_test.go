@@ -66,6 +66,9 @@ func TestCardsOfTheLastEveningsOfAutumn(t *testing.T) {
 		"what is brought to room temperature is not heated": {
 			"steak-salad-blue", []string{"Rub the pressed mushroom slabs with the teaspoon of oil and season. Sear in a very hot pan"}, []string{"room temperature"},
 		},
+		"a crust takes its time though what it holds is done": {
+			"beef-pie-suet-lid", []string{"Bake at 200C for 35 minutes"}, nil,
+		},
 		"the white is the other crab meat": {
 			"crab-linguine-two-meats", []string{"Stir in a quarter of the seaweed mushrooms, then the rest of the seaweed mushrooms"}, []string{"the white"},
 		},

@@ -34,13 +34,18 @@ func (p *plan) onlyReady(i int) bool {
 				return false
 			}
 			ready += math.Max(p.line(line).Mass(), leastMass)
-		case s == nil && !p.dusts(line) && !p.bastes(line):
+		case s == nil && (!p.dusts(line) || p.inDough(line)) && !p.bastes(line):
 			return false
 		case !p.c.fatLine(p.line(line)):
 			beside += p.line(line).Mass()
 		}
 	}
 	return ready > 0 && ready >= beside // flour and water round sausages are a batter
+}
+
+// inDough tells whether a line was kneaded, or fat was rubbed into it: the flour of a crust, which takes its time.
+func (p *plan) inDough(line int) bool {
+	return slices.ContainsFunc(p.path(line), func(k int) bool { return p.graph.Nodes[k].Is("rub-in", "knead") })
 }
 
 // onBed is how long what is done already roasts on raw things or among them, of which there is less, in an open tin with

@@ -70,7 +70,7 @@ func TestCardsOfTheLastEveningsOfAutumn(t *testing.T) {
 			"beef-pie-suet-lid", []string{"Bake at 200C for 35 minutes"}, nil,
 		},
 		"the white is the other crab meat": {
-			"crab-linguine-two-meats", []string{"Stir in a quarter of the seaweed mushrooms, then the rest of the seaweed mushrooms"}, []string{"the white"},
+			"crab-linguine-two-meats", []string{"Stir in a quarter of the seaweed mushrooms, then the rest of the seaweed mushrooms", "add to the seaweed mushrooms with the lemon zest"}, []string{"the white"},
 		},
 	})
 }

@@ -35,7 +35,7 @@ func (w *writer) union(p recipe.Phrase, at int, objects []named) []named {
 				}
 			}
 		}
-		if all <= 0 || meant <= 0 || meant >= nearlyAll*all {
+		if all <= 0 || meant <= 0 || meant >= nearlyAll*all || before >= nearlyAll*all { // all of it is in by then
 			continue
 		}
 		rest := before > 0 && before+meant >= nearlyAll*all

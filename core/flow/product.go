@@ -56,8 +56,8 @@ func (b *bindings) product(n noun) *thing {
 			return t // but not "serve with potato pancakes", a soup that holds potatoes
 		}
 	}
-	if t := b.begun(); n.rest && lang.Products[head] && t != nil {
-		return t
+	if n.rest && lang.Products[head] && b.begun() != nil {
+		return b.begun()
 	}
 	if t := cmp.Or(b.rawBatter(head), b.madeHere(n), b.hotNow(n)); t != nil {
 		return t

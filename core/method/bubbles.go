@@ -9,7 +9,8 @@ import (
 	"yembra/core/recipe"
 )
 
-// bubbleMinutes are the minutes in which starch that was stirred into a hot sauce thickens it and loses its raw taste.
+// bubbleMinutes are the minutes in which starch that was stirred into a hot sauce thickens it and loses its raw
+// taste, as the book says of what is made with it.
 const bubbleMinutes = 1.0
 
 // boilUp gives starch that stands for eggs its minute on the fire in the sauce that it binds, where the text stirs them in off

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -73,6 +74,20 @@ func TestCardsOfTheLastEveningsOfAutumn(t *testing.T) {
 			"crab-linguine-two-meats", []string{"Stir in a quarter of the seaweed mushrooms, then the rest of the seaweed mushrooms", "add to the seaweed mushrooms with the lemon zest"}, []string{"the white"},
 		},
 	})
+}
+
+// A booster goes into the dressing of a salad and not among its leaves.
+func TestABoosterGoesIntoTheDressing(t *testing.T) {
+	said, _ := wholeCard(t, recipeCalled(t, "duck-pancake-salad"), "fasting-day")
+	require.Contains(t, said, "walnut oil. Season.\nStir in the nutritional yeast.\n")
+}
+
+// Legs are no flat pieces, though breasts of the same bird are.
+func TestLegsOfADuckAreNoSteaks(t *testing.T) {
+	for cut, slabs := range map[string]bool{"breasts": true, "legs": false} {
+		said, _ := wholeCard(t, "Duck\nServes 2\n\n2 duck "+cut+"\n1 tbsp oil\n\nMethod\n1. Fry the duck in the oil for 6 minutes on each side. Serve.", "")
+		require.Equal(t, slabs, strings.Contains(said, "slabs"), said)
+	}
 }
 
 // What is whipped stands among the steps of the dish even where it shares a food with another line, what is only blended does not.

@@ -136,7 +136,7 @@ func (p *plan) liesOn(n *flow.Node) bool {
 	return slices.ContainsFunc(n.Inputs, func(in int) bool {
 		o := &p.graph.Nodes[in]
 		return o.Technique.Family == "assemble" && (o.Technique.Closes != "" || len(o.Into) > 0)
-	}) || n.Technique.Heat == "" && p.laidOut(n)
+	}) || n.Technique.Heat == "" && (p.laidOut(n) || p.dealtOut(p.graph.Number(n)))
 }
 
 // laidOut tells whether an action puts something on what was laid on a plate, and has been over no fire since.
@@ -147,22 +147,7 @@ func (p *plan) laidOut(n *flow.Node) bool {
 		}
 		o := &p.graph.Nodes[p.graph.Node(*r.Made)]
 		words := larder.Words(o.Action.Vessel)
-		if o.Is("remove") && p.intoSeveral(o) {
-			return true // "lift the mussels into bowls"
-		}
 		return o.Is(placeTechnique) && len(words) > 0 && p.l.Language().Receiving[words[len(words)-1]] || o.Technique.Heat == "" && p.laidOut(o)
-	})
-}
-
-// intoSeveral tells whether an action puts something into several vessels at once.
-func (p *plan) intoSeveral(n *flow.Node) bool {
-	return slices.ContainsFunc(n.Action.Into, func(r recipe.Ref) bool {
-		if r.Named == nil {
-			return false
-		}
-		said := strings.Fields(strings.ToLower(*r.Named))
-		one := larder.Singular(said[len(said)-1])
-		return one != said[len(said)-1] && p.l.Language().Vessels[one]
 	})
 }
 

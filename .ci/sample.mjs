@@ -46,10 +46,12 @@ const known = new Map(existsSync(record) ? readFileSync(record, 'utf8').trim().s
 // The tests to run, the quick ones first: those of the package, and of what makes cards those that read cards.
 const cards = './core/method'
 const makesCards = ['flow', 'method', 'recipe', 'swap', 'larder', 'language', 'lex', 'measure', 'character'].some((p) => folder.replace(/\/$/, '').endsWith(`core/${p}`))
-const stages = makesCards ? [[cards, 'TestTheClubsCardsReadAsBefore'], [folder, '.'], [cards, 'TestCardsOfTheCorpusReadBack']] : [[folder, '.']]
+const stages = makesCards ? [[cards, 'TestTheClubsCardsReadAsBefore'], [folder, '.'], [cards, 'TestCardsOfTheCorpusReadBack']] : [[folder, 'AsBefore'], [folder, '.']]
+const built = new Set()
 const test = ([where, which]) => {
   const binary = join(copy, `tests-${basename(where)}.bin`)
-  if (spawnSync('go', ['test', '-vet=off', '-c', '-o', binary, where], { cwd: copy }).status !== 0) return 'NOT BUILT'
+  if (!built.has(where) && spawnSync('go', ['test', '-vet=off', '-c', '-o', binary, where], { cwd: copy }).status !== 0) return 'NOT BUILT'
+  built.add(where)
   const run = spawnSync(binary, ['-test.failfast', '-test.timeout=600s', `-test.run=${which}`], { cwd: join(copy, where), stdio: 'ignore' })
   return run.status === 0 ? 'LIVED' : 'KILLED'
 }
@@ -65,6 +67,7 @@ for (const m of drawn) {
   if (sign) {
     lines[m.line - 1] = head + changes[m.type][sign] + tail.slice(sign.length)
     writeFileSync(path, lines.join('\n'))
+    built.clear()
     for (const stage of stages) {
       result = test(stage)
       if (result !== 'LIVED') break

@@ -15,6 +15,7 @@ func (n *neighbourhood) keptApart() map[int]bool {
 	}
 	meets, seen := map[int]bool{n.at: true}, map[int]bool{}
 	for _, x := range n.reached {
+		cut := slices.ContainsFunc(x.Inputs, n.cutOnceCooked)
 		finished := map[int]bool{}
 		for _, in := range x.Inputs {
 			if before := &n.graph.Nodes[in]; !before.Reaches(n.at) && (n.finished(in) || x.Is("serve") && !slices.Contains(x.Named, n.at)) {
@@ -25,7 +26,7 @@ func (n *neighbourhood) keptApart() map[int]bool {
 		}
 		for _, line := range slices.Concat(x.To, x.With, x.Into) {
 			if !seen[line] { // as it is when it first comes to it
-				seen[line], meets[line] = true, meets[line] || !finished[line]
+				seen[line], meets[line] = true, meets[line] || !finished[line] && !cut
 			}
 		}
 	}
@@ -46,6 +47,29 @@ func (n *neighbourhood) finished(at int) bool {
 		return f == nil || f.Animal != larder.Egg
 	})
 	return boiled || x.Technique.Family == "oven" || x.Is("roll", "line") || slices.ContainsFunc(x.Inputs, n.finished)
+}
+
+// cutOnceCooked tells whether what an action made is the line, by itself in what it was cooked in, and then cut: the
+// ribbons of an omelette come together with the noodles as what they are.
+func (n *neighbourhood) cutOnceCooked(at int) bool {
+	cut := false
+	for {
+		x := &n.graph.Nodes[at]
+		if !slices.Contains(x.To, n.at) || slices.ContainsFunc(x.Holds, func(line int) bool { return line != n.at && !larder.IsFat(n.larder.Food(n.lineAt(line).FoodID())) }) {
+			return false
+		}
+		if cut = cut || x.Technique.Family == "cut"; cut && x.Technique.Hot() {
+			return true
+		}
+		next := slices.IndexFunc(x.Inputs, func(in int) bool { return slices.Contains(n.graph.Nodes[in].To, n.at) })
+		if next < 0 {
+			return false
+		}
+		if cut && slices.ContainsFunc(x.Inputs, func(in int) bool { return n.graph.Nodes[in].Technique.Hot() }) {
+			return true // "pour it into the hot oil"
+		}
+		at = x.Inputs[next]
+	}
 }
 
 // lineAt is a line of the dish by its number in the flow.

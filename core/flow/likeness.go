@@ -40,6 +40,9 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		return 0 // "lime slices" are not cut of its juice, nor are "any juices" of the meat; "the hot fat" is of no hot sauce; "salt and pepper" are no red peppers
 	}
 	head := words[len(words)-1]
+	if b.ofTheTap(n, l) {
+		return 0
+	}
 	if _, animal := vocab.AnimalWords[head]; animal && len(words) == 1 && !n.pointed && !b.r.lang.StandIns[head] && (l.line.Origin == larder.FromPlant || l.line.Origin == larder.FromFungus) {
 		return 0 // a knob of butter is no peanut butter
 	}
@@ -262,6 +265,16 @@ func (b *bindings) fromTheTap(n noun, found []referent) bool {
 		return false
 	}
 	return !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.lines[r.portion.line].comp == b.ownPart() })
+}
+
+// ofTheTap tells whether a noun is what every kitchen has, beside a line of another food that is called after it: "add 500 ml
+// water", beside orange blossom water.
+func (b *bindings) ofTheTap(n noun, l *bound) bool {
+	if n.pointed || len(n.words) == 0 || !b.r.lang.Loose[n.head()] || l.food == nil {
+		return false
+	}
+	m, ok := b.foodOf(n.words, false)
+	return ok && m.End == len(n.words) && m.Food.ID != l.food.ID
 }
 
 // bySpoon is how like a noun is to a line that is only taken by a small measure, "spoonfuls of water" to fry in, and

@@ -276,8 +276,8 @@ func (b *body) thing(nouns []noun) {
 			b.clause.purposeAt = [2]int{}
 			b.clause.makes, b.clause.outcomeAt = nouns[0].head(), [2]int{b.purposeAt, nouns[len(nouns)-1].upto}
 		}
-	case len(nouns) == 1 && len(b.clause.objects) == 0 && b.lang.Announcing[b.lemma] && !nouns[0].pointed && b.lang.Products[nouns[0].head()]:
-		b.clause.makes = nouns[0].head() // "make a firm dough from"
+	case len(nouns) == 1 && len(b.clause.objects) == 0 && b.lang.Announcing[b.lemma] && !nouns[0].pointed && (b.lang.Products[nouns[0].head()] || b.lang.Shapes[nouns[0].head()]):
+		b.clause.makes, b.clause.outcomeAt = nouns[0].head(), [2]int{nouns[0].from, nouns[0].upto} // "make a firm dough from"
 	default:
 		b.clause.objects = append(b.clause.objects, nouns...)
 	}

@@ -40,7 +40,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		return // "in the middle", "on top"
 	}
 	role = b.roleOfLink(c, t, l, role, vessel)
-	if role == "from" && vessel == "" && (t.Family == "separate" && t.Takes == "" || b.takesOffBody(t, r.action.To)) && onlyNamed(r.action.To) && len(b.resolve(n)) > 0 && b.resolve(n)[0].named == "" {
+	if role == "from" && vessel == "" && (t.Family == "separate" && t.Takes == "" || b.takesOffBody(t, r.action.To) || b.partOfWhole(t, n)) && onlyNamed(r.action.To) && len(b.resolve(n)) > 0 && b.resolve(n)[0].named == "" {
 		role, r.action.To = "to", []recipe.Ref{} // "squeeze the water out of the leaves", "peel the skin off the mackerel"
 	}
 	if role == "from" && vessel == "" && b.clings(c, t, l) {

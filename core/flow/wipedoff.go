@@ -48,3 +48,15 @@ func (b *bindings) takesOffBody(t *larder.Technique, to []recipe.Ref) bool {
 		return r.Named == nil || !b.r.lang.Fleshly[last(larder.Words(*r.Named))]
 	})
 }
+
+// partOfWhole tells whether something is cut or taken out of a thing of the list that is still whole and no liquid, so that the
+// work is done to that: "cut the core out of the cabbage", "remove the stones from the dates".
+func (b *bindings) partOfWhole(t *larder.Technique, n noun) bool {
+	if t.Family != "cut" && t.Family != "separate" {
+		return false
+	}
+	found := b.direct(n)
+	return len(found) > 0 && !slices.ContainsFunc(found, func(r referent) bool {
+		return r.portion == nil || r.made != nil || b.leftOf(*r.portion) < 1 || larder.Pours(b.lines[r.portion.line].food)
+	})
+}

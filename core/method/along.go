@@ -194,7 +194,7 @@ func (p *plan) placeFor(line, i int) int {
 	if n.Technique.Medium == "with" || n.Technique.Family == "clean" || n.Technique.Family == "rest" || n.Technique.Family == "coat" {
 		for _, other := range p.subjects(i) {
 			s := p.stand[other]
-			if s == nil || s.gone || s.enters == never || s.enters <= i || p.fries(line) {
+			if s == nil || s.gone || s.enters == never || s.enters <= i || p.fries(line) || p.boilsOthers(line, i, s.enters) {
 				continue
 			}
 			if k := s.enters; !p.deeds[k].drop && p.takesIn(k) && p.graph.Nodes[k].At.Component == n.At.Component {
@@ -217,6 +217,15 @@ func (p *plan) placeFor(line, i int) int {
 		}
 	}
 	return at
+}
+
+// boilsOthers tells whether a liquid boils what is there before something goes in that it was poured over: the water of beans that
+// come late, in which bay leaves boil.
+func (p *plan) boilsOthers(line, from, upto int) bool {
+	return larder.Pours(p.l.Food(p.line(line).FoodID())) && slices.ContainsFunc(p.path(line), func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return k > from && k < upto && !p.deeds[k].drop && n.Technique.Family == "wet heat" && slices.ContainsFunc(n.To, func(o int) bool { return o != line && p.there(o, k) })
+	})
 }
 
 // withLiquor is the action that takes in the liquid in which a line was to be cooked with flesh:

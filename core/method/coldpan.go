@@ -96,11 +96,11 @@ func (p *plan) saysFat(n *flow.Node) bool {
 	text := p.textOf(n)
 	return slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
 		return (x.Role == "in" || x.Role == "with") && slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
-			if noun.Upto > len(text) || len(noun.Refs) == 0 || noun.Refs[0].Line != nil {
+			if noun.Upto > len(text) || len(noun.Refs) > 0 && noun.Refs[0].Line != nil {
 				return false
 			}
 			words := larder.Words(string(text[noun.Name:noun.Upto]))
-			return len(words) > 0 && p.l.Language().Fats[words[0]]
+			return slices.ContainsFunc(words, func(word string) bool { return p.l.Language().Fats[word] })
 		})
 	})
 }

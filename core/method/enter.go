@@ -45,7 +45,10 @@ func (p *plan) enter(s *standIn) {
 			p.lasts[path[i]], left = left, 0
 			continue
 		}
-		if minutes == 0 || minutes <= left*tolerated+tolerance || p.filledIn(path[i], s.node) {
+		if minutes == 0 || p.filledIn(path[i], s.node) {
+			continue // the liquid around what it fills does not reach it
+		}
+		if minutes <= left*tolerated+tolerance {
 			left -= minutes
 			continue
 		}

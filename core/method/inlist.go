@@ -102,23 +102,24 @@ func (w *writer) besideFirst(there []int) []named {
 	return out
 }
 
-// saidToGoIn tells whether an action puts in nothing by a pronoun but what has just been said to go in before it.
-func (w *writer) saidToGoIn(n *node, before []*standIn) bool {
+// saidToGoIn tells whether an action puts in nothing by a pronoun but what has just been said to go in before it, and the words
+// for where it goes.
+func (w *writer) saidToGoIn(n *node, own *clause, before []*standIn) (where string, ok bool) {
 	if len(before) == 0 || len(w.headedBy) > 0 || !n.Is("return") {
-		return false
+		return "", false
 	}
-	any := false
 	for _, p := range n.Action.Words.Phrases {
-		if p.Role != "to" {
-			return false
+		if p.Role == "into" && p.From >= n.Action.Words.Verb[1] {
+			where += " " + w.slice(p.From, p.Upto)
+		} else if p.Role != "to" || slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool { return !noun.Pronoun }) {
+			return "", false
 		}
-		for _, noun := range p.Nouns {
-			if any = true; !noun.Pronoun {
-				return false
-			}
-		}
+		ok = ok || p.Role == "to"
 	}
-	return any && !slices.ContainsFunc(n.To, func(line int) bool {
+	if len(own.objects) > 0 {
+		return where, ok && !slices.ContainsFunc(own.objects, func(o named) bool { return o.stand == nil || !slices.Contains(before, o.stand) })
+	}
+	return where, ok && !slices.ContainsFunc(n.To, func(line int) bool {
 		return w.there(line, w.graph.Number(n)) && (w.stand[line] == nil || !slices.Contains(before, w.stand[line]))
 	})
 }

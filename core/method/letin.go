@@ -183,7 +183,7 @@ func (p *plan) enterWhereDone() {
 				break
 			}
 			n := &p.graph.Nodes[k]
-			if to < 0 && (n.Technique.Joins == "yes" || n.Technique.Heat != "" || n.Technique.Family == "mix" && len(n.Into) > 0) {
+			if to < 0 && (n.Technique.Joins == "yes" || n.Technique.Joins != "" && p.alone(k, s) || n.Technique.Heat != "" || n.Technique.Family == "mix" && len(n.Into) > 0) {
 				to = k
 			}
 		}

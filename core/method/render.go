@@ -16,15 +16,10 @@ func (w *writer) ownFat(i int) []*clause {
 	if c := w.heatsAlong(i); c != nil {
 		return []*clause{c}
 	}
-	if !w.friesInRunOut(i) && !w.friesInPaste(i) || w.small == nil {
+	if !w.friesInRunOut(i) && !w.friesInPaste(i) || w.fatPut[w.graph.Nodes[i].At] && w.leanNow(i) {
 		return nil
 	}
-	fry := w.l.Technique(fryTechnique)
-	u := w.l.SmallUseFor(fry, fatKind, larder.Fat)
-	if u == nil {
-		return nil
-	}
-	fat, ok := w.small(u, w.graph.Nodes[i].Action)
+	fat, ok := w.fatToFry(i)
 	if !ok {
 		return nil
 	}
@@ -33,6 +28,31 @@ func (w *writer) ownFat(i int) []*clause {
 		text, w.pot = text+" "+w.greased(w.pot), ""
 	}
 	return []*clause{{node: -1, changed: true, text: text, leads: true}}
+}
+
+// fatToFry is a fat that the dish fries with where flesh had its own.
+func (w *writer) fatToFry(i int) (string, bool) {
+	u := w.l.SmallUseFor(w.l.Technique(fryTechnique), fatKind, larder.Fat)
+	if u == nil || w.small == nil {
+		return "", false
+	}
+	return w.small(u, w.graph.Nodes[i].Action)
+}
+
+// putWithFat says of what is put into a pan to fry there in its own fat, and has none, that fat goes in with it: "put the tempeh
+// in a cold pan with the oil and cook until crisp".
+func (w *writer) putWithFat(i int, own *clause) {
+	n := &w.graph.Nodes[i]
+	if own.gone || n.Technique.Heat != "" || n.Action.Heat != "" || n.Action.Vessel == "" || len(n.Users) == 0 || w.fatIn(i) {
+		return
+	}
+	next := n.Users[0]
+	if w.graph.Nodes[next].At != n.At || !w.leanNow(next) || w.saysFat(&w.graph.Nodes[next]) {
+		return
+	}
+	if fat, ok := w.fatToFry(next); ok {
+		own.text, own.changed, w.fatPut[n.At] = own.text+" "+w.c.words().With+" "+fat, true, true
+	}
 }
 
 // heatsAlong is the clause that heats a fat which came along with a browning that is not done, where what fries in it now is
@@ -71,7 +91,7 @@ const rendersFrom = 15.0
 // not done any more, goes on dry in the same pan, and has no fat of its own.
 func (p *plan) friesInRunOut(i int) bool {
 	n := &p.graph.Nodes[i]
-	if len(p.deeds[i].subject) > 0 && p.rendered(i) || p.leanNow(i) && !p.saidDry(n) {
+	if len(p.deeds[i].subject) > 0 && p.rendered(i) || p.leanNow(i) && !p.saidDry(n) && !p.saysFat(n) {
 		return true // the onions that were to fry with the bacon
 	}
 	if p.inWhatIsLeft(i) {
@@ -89,7 +109,22 @@ func (p *plan) friesInRunOut(i int) bool {
 
 // leanNow tells whether an action fried flesh in its own fat and fries what has none of it now.
 func (p *plan) leanNow(i int) bool {
-	return !p.deeds[i].drop && p.rendered(i) && !slices.ContainsFunc(p.subjects(i), func(line int) bool { return p.stand[line] == nil || !p.stand[line].unfired })
+	return !p.deeds[i].drop && p.rendered(i) && !slices.ContainsFunc(p.subjects(i), func(line int) bool { return p.stand[line] == nil || !p.fatless(p.stand[line]) })
+}
+
+// fatless tells whether a stand-in is fried in the dish and brings no fat for that: it was neither browned in some nor made with it.
+func (p *plan) fatless(s *standIn) bool {
+	if s.unfired || s.Browned {
+		return s.unfired
+	}
+	all, fat := 0.0, 0.0
+	for _, k := range s.lines {
+		l := &p.a.Components[s.component].Lines[k]
+		if f := p.l.Food(l.FoodID()); f != nil {
+			all, fat = all+l.Mass(), fat+l.Mass()*larder.Or(f.Per100.Fat, 0)/100
+		}
+	}
+	return fat*100 < rendersFrom*all
 }
 
 // saidDry tells whether an action says that its pan holds no fat.

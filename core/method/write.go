@@ -67,6 +67,8 @@ type writer struct {
 	thinned bool
 	// pot is where work that is not done any more was to be done: "in a large pot".
 	pot string
+	// fatPut tells in which steps a fat was put into the pan with what fried in its own.
+	fatPut map[recipe.StepAt]bool
 	// small collects what only the words of the step name and a cook must buy.
 	small func(*larder.SmallUse, *recipe.Action) (string, bool)
 }
@@ -126,11 +128,12 @@ func (w *writer) action(i int) []*clause {
 	w.lendsVerb(a, own)
 	if n.Technique.Joins == "yes" && len(d.before) > 0 && len(a.Words.Phrases) == 0 && !slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] == nil }) && !slices.ContainsFunc(a.Words.Phrases, func(x recipe.Phrase) bool { return x.Role == "to" }) {
 		own.gone = true // what goes in has been said to
-	} else if w.saidToGoIn(n, d.before) && len(out) > 0 && out[len(out)-1].leads {
+	} else if where, ok := w.saidToGoIn(n, own, d.before); ok && len(out) > 0 && out[len(out)-1].leads {
 		adds := out[len(out)-1] // "put them back", of which all go in only now
-		own.text, own.changed, own.stands = adds.text, true, append(own.stands, adds.stands...)
+		own.text, own.changed, own.stands = adds.text+where, true, append(own.stands, adds.stands...)
 		out = out[:len(out)-1]
 	}
+	w.putWithFat(i, own)
 	out = append(out, own)
 	if !own.gone {
 		w.before = own

@@ -201,7 +201,10 @@ func (b *body) throughout(i int) int {
 // alongside reads what is done meanwhile by a verb in -ing that no table knows.
 func (b *body) alongside(i int) int {
 	end := i + 2 // "piping hot"
-	for ; !b.lang.HeatWords[b.low(i+1)] && end < b.upto && !b.mark(end, ","); end++ {
+	if b.mark(i+1, ",") {
+		end = i + 1 // "pour it, sizzling, over the fish"
+	}
+	for ; end > i+1 && !b.lang.HeatWords[b.low(i+1)] && end < b.upto && !b.mark(end, ","); end++ {
 	}
 	b.how(i, end)
 	return end

@@ -225,6 +225,12 @@ func (r *Reader) notices(d *recipe.Dish) {
 			if l.Amount != nil && l.Grams == nil && l.Food != nil {
 				d.Note(recipe.LineRef(i, j), recipe.UnknownAmount, texts.Say("flow.noWeightIsKnownForOf", l.Amount, l.Name))
 			}
+			if l.Origin != larder.FromAnimal && l.Origin != larder.Mixed {
+				if animals := r.Animals(l.Text, nil); len(animals) > 0 { // beside what the line is read as
+					d.Components[i].Lines[j].Check = true
+					d.Note(recipe.LineRef(i, j), recipe.AnimalBeside, texts.Say("flow.theLineNamesAsWell", l.Text, animals[0].Name))
+				}
+			}
 		}
 		steps += len(c.Steps)
 	}

@@ -60,6 +60,8 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		return b.ownOf(used)
 	case len(fresh) > 0:
 		return b.freshOrIn(n, kinds, used, fresh)
+	case len(later) > 1 && b.enumerated(n):
+		return later // "layer the vegetables on top: first the carrots, then the potatoes"
 	case len(later) > 0 && !(n.pointed && own && len(b.ownOf(slices.Clone(used))) > 1): // "with the vegetables", that are in already
 		return later
 	case len(hand) > 0:
@@ -70,6 +72,17 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		return b.ownOrBegun(n, used, elsewhere)
 	}
 	return used
+}
+
+// enumerated tells whether a sentence goes on behind a colon after a noun, which says one by one what that means.
+func (b *bindings) enumerated(n noun) bool {
+	t := b.text
+	for k := n.upto; k < len(t.words) && !t.mark(k, ".;!?"); k++ {
+		if t.mark(k, ":") {
+			return true
+		}
+	}
+	return false
 }
 
 // inPieces tells whether powders are meant, and a line is of a spice that is sold both ways and goes in whole: it is counted, or

@@ -207,6 +207,9 @@ func (b *body) manners(i int, role string, first bool) int {
 			return 0 // "in the other half", "in the rest lightly"
 		}
 		next := k + 1
+		if k > i+1 && b.is(k, b.lang.Particles) && b.lang.Prepositions[b.low(next)] == "into" {
+			return 0 // "off the bones back into the pot"
+		}
 		done := b.ends(next, b.upto) || b.mark(next, ",") || b.conj(next) || b.is(next, b.lang.Until) || b.lang.Prepositions[b.low(next)] != "" && b.lang.Prepositions[b.low(next)] != "of" || b.lang.Subordinators[b.low(next)] != "" || b.opensPhraseOf(next)
 		if b.is(k, b.lang.Manner) && b.lang.Prepositions[b.low(next)] == "of" && b.number(next+1) {
 			return next + 2 + min(1, len(b.low(next+2))) // "to a thickness of 1 cm"

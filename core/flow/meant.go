@@ -55,6 +55,9 @@ func setOut(t *larder.Technique, a *recipe.Action) bool {
 // meantInto fills in what an order adds to.
 func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	a := r.action
+	if c.repeats && b.tellsLast(a) {
+		return // "layer the vegetables on top: first the carrots, then the potatoes"
+	}
 	if told := b.toldBefore(c); told != nil && !slices.Contains(r.inputs, told) {
 		b.refMade(told, 1, r, &a.Into)
 		return
@@ -86,6 +89,11 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
 		b.refMade(into, 1, r, &a.Into)
 	}
+}
+
+// tellsLast tells whether an order is done to no more than what the last one made.
+func (b *bindings) tellsLast(a *recipe.Action) bool {
+	return b.last != nil && len(a.To) > 0 && !slices.ContainsFunc(a.To, func(r recipe.Ref) bool { return r.Made == nil || *r.Made != b.last.ID })
 }
 
 // joins tells whether an order brings what it is done to to other things.

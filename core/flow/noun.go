@@ -103,8 +103,8 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		if t.lang.Prepositions[w.low] == "of" {
 			return t.of(n, at, upto, inner)
 		}
-		if at > start && t.leftAt(at) {
-			break // "the fat left behind"
+		if at > start && (t.leftAt(at) || t.is(at, t.lang.Particles) && t.lang.Prepositions[t.low(at+1)] == "into") {
+			break // "the fat left behind", "out of the bones back into the pot"
 		}
 		n.words = w.Words(n.words)
 		n.plural = w.low != w.norm

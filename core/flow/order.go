@@ -132,7 +132,11 @@ func (p *parser) add(c *clause, from, upto int) {
 	}
 	if last := p.lastClause(); c.going && last != nil {
 		if tech := p.technique(c.sense.Technique); (tech == nil || tech.Going || tech.Joins == "yes" && c.onlyPronouns()) && !p.takesFood(c) && !p.movesOut(c, last) {
-			last.manner, last.mannerAt = append(last.manner, p.slice(from, upto)), append(last.mannerAt, [2]int{from, upto})
+			end := upto
+			if p.mark(c.verbAt[1], ",") && len(c.objects) == 0 && len(c.links) > 0 {
+				end, last.links = c.verbAt[1], append(last.links, c.links...) // "pour it, sizzling, over the fish"
+			}
+			last.manner, last.mannerAt = append(last.manner, p.slice(from, end)), append(last.mannerAt, [2]int{from, end})
 			if last.minutes == nil {
 				last.minutes, last.clock = c.minutes, c.clock
 			}

@@ -263,9 +263,25 @@ func (p *plan) wholePiece(named string) bool {
 }
 
 // fleshBefore is a stand-in for flesh that was worked on before an action in the
-// same component, nil where there is none.
+// same component, or in any for one that only serves, nil where there is none.
 func (p *plan) fleshBefore(i int) *standIn {
-	return p.fleshAmong(i-1, p.graph.Nodes[i].At.Component)
+	if s := p.fleshAmong(i-1, p.graph.Nodes[i].At.Component); s != nil || !p.onlyServes(i) {
+		return s
+	}
+	for c := range p.dish.Components {
+		if s := p.fleshAmong(i-1, c); s != nil {
+			return s
+		}
+	}
+	return nil
+}
+
+// onlyServes tells whether the component of an action lists no more than what a dish is served with.
+func (p *plan) onlyServes(i int) bool {
+	home := p.graph.Nodes[i].At.Component
+	return !slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
+		return n.Technique.Closes != larder.ClosesTable && slices.ContainsFunc(n.Named, func(line int) bool { return p.graph.Lines[line].Component == home })
+	})
 }
 
 // fleshAt is one that was worked on before an action or is there.

@@ -204,6 +204,9 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 		}
 		return nil, true
 	}
+	if p.Role == "to" && s != nil && w.outOfBody(n) {
+		return nil, true // "the marrow", knocked out of the bones
+	}
 	animals := w.animalWords(name)
 	if len(animals) == 0 && len(p.Nouns) == 1 {
 		animals = w.animalWords(w.slice(p.Nouns[0].From, p.Upto))
@@ -226,6 +229,13 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	}
 	w.saysOil(n, p, last)
 	return []named{{text: w.afterWords(n.Action, p, name, text)}}, true
+}
+
+// outOfBody tells whether an action takes something out of what only a body has.
+func (w *writer) outOfBody(n *node) bool {
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role == "from" && len(p.Nouns) > 0 && !slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool { return !w.fleshly(w.slice(noun.Name, noun.Upto)) })
+	})
 }
 
 // stockKind and fatKind are the kinds of what stands for the liquid that an animal was

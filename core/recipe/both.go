@@ -201,7 +201,7 @@ func (l *layout) ofSeveralOrigins(text string) []string {
 		}
 		for _, item := range one {
 			line := l.line(item)
-			if line.Food == nil || line.Preparation != "" {
+			if line.Food == nil || line.Preparation != "" && !l.servesWith(line.Preparation) {
 				return nil
 			}
 			animal = animal || line.Origin == larder.FromAnimal || line.Origin == larder.Mixed

@@ -188,6 +188,7 @@ const (
 	UnknownFood   = "unknown-food"
 	UnknownAmount = "unknown-amount"
 	OnlyInStep    = "only-in-step"
+	AnimalBeside  = "animal-beside"
 	UnusedLine    = "unused-line"
 	NoRecipe      = "no-recipe"
 	NoLines       = "no-ingredients"

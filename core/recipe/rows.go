@@ -149,6 +149,8 @@ func (l *layout) commaItems(row string) []string {
 		bare := l.behindAnd(part)
 		switch {
 		case bare == "":
+		case len(items) > 0 && strings.Count(items[len(items)-1], "(") > strings.Count(items[len(items)-1], ")"):
+			items[len(items)-1] += ", " + part // "a spice mix (cumin, coriander, fennel)"
 		case l.quantityFirst(bare), len(items) == 0 && l.line(bare).Amount != nil && l.known(bare): // "juice of 1 lemon"
 			items = append(items, bare)
 		case len(items) > 0 && (l.saysFor(bare) || l.foodAlone(bare) || l.partOfSome(bare) || l.someOf(bare)):

@@ -183,7 +183,7 @@ func (b *bindings) otherWork(i int) bool {
 	other := false
 	for _, w := range words[at+1:] {
 		orders := b.r.lang.Orders(w)
-		if slices.Contains(orders, b.tech.Name) || b.tech.Family == "assemble" && slices.ContainsFunc(orders, b.atTable) || b.tech.Family == "coat" && slices.ContainsFunc(orders, b.coating) || b.tech.Family == "gentle heat" && slices.ContainsFunc(orders, b.inFatWork) {
+		if slices.Contains(orders, b.tech.Name) || b.tech.Family == "assemble" && slices.ContainsFunc(orders, b.atTable) || b.tech.Family == "coat" && slices.ContainsFunc(orders, b.coating) || (b.tech.Family == "gentle heat" || b.tech.Medium == "fat") && slices.ContainsFunc(orders, b.inFatWork) {
 			return false
 		}
 		other = other || len(orders) > 0

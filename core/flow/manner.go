@@ -47,6 +47,11 @@ func (b *body) sameAs(i int) int {
 	if b.lang.Purpose[b.low(at)] {
 		at++
 	}
+	if b.lang.Definite[b.low(at)] && b.lang.Dimensions[b.low(at+1)] && b.lang.Prepositions[b.low(at+2)] == "of" && len(b.clause.objects) > 0 {
+		if n, ok := b.noun(at+3, b.upto, false); ok && n.owner == nil && !b.foods(n.head()) {
+			return n.upto // "rolls the length of a finger"
+		}
+	}
 	if !b.lang.Definite[b.low(at)] || !b.lang.Again[b.low(at+1)] || !b.lang.Dimensions[b.low(at+2)] || b.lang.Subordinators[b.low(at+3)] != "comparison" {
 		return 0
 	}
@@ -67,6 +72,9 @@ func (b *body) sinks() bool {
 // hanging reads a clause that hangs on this one under a conjunction: a
 // condition makes it conditional, everything else only says how.
 func (b *body) hanging(i, n int, kind string) int {
+	if next := b.addsMeanwhile(i, i+n); next > 0 {
+		return next
+	}
 	end := i + n
 	for end < b.upto && !b.mark(end, ",") && !b.is(end, b.lang.Until) {
 		if c, ok := b.time(end + 1); ok && !c.aside && b.lang.Prepositions[b.low(end)] == "for" {
@@ -80,6 +88,24 @@ func (b *body) hanging(i, n int, kind string) int {
 	b.clause.lasts(b.text, i, end)
 	b.how(i, end)
 	return end
+}
+
+// addsMeanwhile takes in what goes in bit by bit while something is done, so that it is done with that: "knead while adding the
+// stock a little at a time". It is 0 where nothing does.
+func (b *body) addsMeanwhile(from, i int) int {
+	lemma, n := b.verb(i, language.Going)
+	if !b.is(from, b.lang.Whiles) || n == 0 {
+		return 0
+	}
+	if t := b.technique(b.senseOf(lemma, i+n, b.upto).Technique); t == nil || t.Joins != "yes" {
+		return 0
+	}
+	nouns, next := b.nouns(i + n)
+	if len(nouns) == 0 || nouns[0].pronoun || !b.foods(nouns[0].head()) && b.text.titled(nouns[0].upto-len(nouns[0].words), nouns[0].upto) == 0 {
+		return 0
+	}
+	b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: nouns, from: from})
+	return next
 }
 
 // onlyBesides tells whether a condition at i hangs on what is said besides behind a comma, and not on

@@ -268,7 +268,7 @@ func (b *body) listed(i int) bool {
 // thing puts nouns where they belong: what is worked on, or what it is for.
 func (b *body) thing(nouns []noun) {
 	switch {
-	case len(nouns) == 1 && !(nouns[0].pointed && b.lang.Products[nouns[0].head()]) && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || nouns[0].amount[1] > 0 && b.lang.Products[nouns[0].head()] && !b.text.listed(nouns[0].head())) && !b.foods(nouns[0].head()):
+	case len(nouns) == 1 && !(nouns[0].pointed && b.lang.Products[nouns[0].head()]) && b.shapes("into", nouns[0]) && b.cuts() && (b.lang.Shapes[nouns[0].head()] || (nouns[0].amount[1] > 0 || nouns[0].plural && !nouns[0].pointed && b.sense.Technique == shapeTechnique) && b.lang.Products[nouns[0].head()] && !b.text.listed(nouns[0].head())) && !b.foods(nouns[0].head()):
 		b.gives(nouns[0])
 	case b.purpose != "":
 		b.clause.purposeAt = [2]int{b.purposeAt, nouns[len(nouns)-1].upto}

@@ -198,6 +198,18 @@ func (b *body) throughout(i int) int {
 	return end
 }
 
+// eachDone tells whether behind a comma it is said what was done to each thing: ", each one buttered".
+func (b *body) eachDone(i int) bool {
+	if !b.lang.Dealt[b.low(i)] || !b.mark(i-1, ",") {
+		return false
+	}
+	if i++; b.is(i, b.lang.Ones) {
+		i++
+	}
+	_, n := b.verb(i, language.Past)
+	return n > 0 && (b.ends(i+n, b.upto) || b.mark(i+n, ","))
+}
+
 // alongside reads what is done meanwhile by a verb in -ing that no table knows.
 func (b *body) alongside(i int) int {
 	end := i + 2 // "piping hot"
@@ -274,7 +286,7 @@ func (b *body) rest(i int) int {
 		b.how(i, end)
 		return end // "lay it skin-side down in a cold pan"
 	}
-	if b.sideways(i) || b.describes(i) && i > b.start+b.width {
+	if b.sideways(i) || b.describes(i) && i > b.start+b.width || b.eachDone(i) {
 		return b.says(i)
 	}
 	if b.goesOn > 0 && i == b.goesOn {

@@ -250,7 +250,7 @@ func (b *body) listed(i int) bool {
 	if b.lang.Places[b.low(at)] && (b.lang.Particles[b.low(at+1)] || b.ends(at+1, b.upto) || b.mark(at+1, ",")) {
 		return false // ", seam down"
 	}
-	if b.describes(i) && !b.foods(b.words[i].norm) || b.inTurn(i) > 0 {
+	if b.describes(i) && !b.foods(b.words[i].norm) || b.inTurn(i) > 0 || b.eachDone(i) {
 		return false // ", topped with the onion", or ", largest first"
 	}
 	if b.is(i, b.lang.Until) || b.lang.Prepositions[b.low(i)] != "" || b.lang.Subordinators[b.low(i)] != "" || b.wordless(i) || b.is(i, b.lang.Negations) {

@@ -84,7 +84,7 @@ func (b *bindings) byFoodName(n noun) []referent {
 	var found []referent
 	for i := range b.lines {
 		f := b.lines[i].food
-		if f == nil || b.closed(i) {
+		if f == nil || b.closed(i) || b.dishOfItsOwn(n, &b.lines[i], n.head()) {
 			continue
 		}
 		for _, words := range f.NameWords() {

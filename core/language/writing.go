@@ -97,6 +97,8 @@ type Writing struct {
 	// Warmth says how warm a thing goes in; KeptBack that it was put by before.
 	Warmth   Set
 	KeptBack Set `yaml:"keptBack"`
+	// RunsBy are the measures by which what runs goes in, by those of what is grated or crumbled.
+	RunsBy map[string]string `yaml:"runsby"`
 	// DoneWith are words that say with which animal matter something was done, and what
 	// is said instead: "greased" for a buttered dish.
 	DoneWith map[string]string `yaml:"donewith"`

@@ -111,8 +111,31 @@ func (w *writer) goneManners(n *node) []edit {
 		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || w.cutsWhatIsNotThere(n, w.slice(at[0], at[1])) || w.tellsOfFat(n, at[0]) || len(renamed) == 0 && len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1])) || len(renamed) == 0 && w.partsOfEggsGone(n, w.slice(at[0], at[1])) || w.afterItEnds(n, w.slice(at[0], at[1])) || w.leftOfFat(at)) {
 			out = append(out, edit{at[0], at[1], ""})
 		} else if at[0] >= a.From && at[1] <= a.Upto {
-			out = append(append(out, renamed...), w.cutsByName(at[0], at[1])...)
+			out = append(append(append(out, renamed...), w.cutsByName(at[0], at[1])...), w.runsBy(n, at[0], at[1])...)
 		}
+	}
+	return out
+}
+
+// runsBy changes the measure by which words say that something goes in, where what stands for it runs: "by the handful", of cheese
+// for which a sauce stands.
+func (w *writer) runsBy(n *node, from, upto int) (out []edit) {
+	at := w.graph.Number(n)
+	runs := slices.ContainsFunc(n.To, func(line int) bool {
+		s := w.stand[line]
+		return s != nil && s.is(larder.Melted) && w.there(line, at)
+	})
+	if !runs {
+		return nil
+	}
+	i := from
+	for word := range strings.FieldsFuncSeq(w.slice(from, upto), func(r rune) bool { return r == ' ' || r == ',' }) {
+		before, _, _ := strings.Cut(w.slice(i, upto), word)
+		i += utf8.RuneCountInString(before)
+		if other := w.c.words().RunsBy[strings.ToLower(word)]; other != "" {
+			out = append(out, edit{i, i + utf8.RuneCountInString(word), other})
+		}
+		i += utf8.RuneCountInString(word)
 	}
 	return out
 }

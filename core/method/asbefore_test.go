@@ -2,6 +2,7 @@ package method_test
 
 import (
 	"bufio"
+	"encoding/json"
 	"fmt"
 	"hash/fnv"
 	"maps"
@@ -15,6 +16,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"yembra/core/measure"
+	"yembra/core/recipe"
 	"yembra/core/swap"
 	"yembra/demo"
 )
@@ -47,12 +49,22 @@ func cardText(a swap.Adaptation) string {
 	return b.String()
 }
 
-// sums are what cards said, by name, each in one figure.
+// sums are what cards said, and what recipes were read as, by name, each in one figure.
 type sums map[string]string
 
-func (s sums) add(name string, a swap.Adaptation) {
+func (s sums) add(name string, a swap.Adaptation) { s.of(name, []byte(cardText(a))) }
+
+// read keeps all that was read of a recipe: its amounts, foods and forms, its notices, its actions.
+func (s sums) read(t *testing.T, name string, d recipe.Dish) {
+	t.Helper()
+	all, err := json.Marshal(d)
+	require.NoError(t, err)
+	s.of("read "+name, all)
+}
+
+func (s sums) of(name string, what []byte) {
 	h := fnv.New64a()
-	_, _ = h.Write([]byte(cardText(a)))
+	_, _ = h.Write(what)
 	s[name] = fmt.Sprintf("%016x", h.Sum64())
 }
 
@@ -81,7 +93,7 @@ func (s sums) asBefore(t *testing.T) {
 		}
 	}
 	slices.Sort(other)
-	assert.Empty(t, other, "these cards read otherwise than before, or are new: read them, and keep them with UPDATE=cards")
+	assert.Empty(t, other, "these cards or recipes read otherwise than before, or are new: read them, and keep them with UPDATE=cards")
 	assert.Len(t, s, len(kept))
 }
 

@@ -72,6 +72,7 @@ func TestCardsOfTheCorpusReadBack(t *testing.T) {
 		for _, file := range half {
 			for k, text := range recipesIn(t, file) {
 				d := r.Read(text, measure.Metric)
+				said.read(t, fmt.Sprintf("%s %d, %s", file, k, d.Name), d)
 				for n, preset := range presets {
 					if lot > 1 && !all && n != k%len(presets) {
 						continue

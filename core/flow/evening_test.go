@@ -1,6 +1,12 @@
 package flow
 
-import "testing"
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"yembra/core/recipe"
+)
 
 // Words of an evening's method that were taken for another thing.
 func TestWordsOfAnEveningMeanTheirThing(t *testing.T) {
@@ -18,5 +24,38 @@ func TestWordsOfAnEveningMeanTheirThing(t *testing.T) {
 		{"the white, beside the brown", "100 ml wine|150 g white crab meat|50 g brown crab meat", "Stir the brown crab meat into the wine, then the white.", []string{"a0 stir into/stir(0.2; into 0.0)", "a1 stir into/stir(0.1; into @a0)"}},
 		{"the white of an onion", "1 bunch of spring onions|1 egg|1 litre water", "Simmer the white of the spring onions in the water. Boil the egg.", []string{"a0 simmer/simmer(0.66×0.0; with 0.2)", "a1 boil/boil(0.1)"}},
 		{"an egg on each bowl", "400 g chickpeas|4 poached eggs", "Warm the chickpeas. Serve the chickpeas in bowls with an egg on each.", []string{"a0 warm/warm(0.0)", "a1 serve/serve(@a0; with 0.1)"}},
+		{"an omelette that is made is fried", "4 eggs|1 tbsp oil", "Beat the eggs. Heat the oil, pour in the eggs and make a thin omelette; slice into ribbons.", []string{"a0 beat/beat(0.0)", "a1 heat/heat(0.1)", "a2 pour in/pour(@a0; into @a1)", "a3 make omelette/fry(@a2; makes omelette)", "a4 slice/slice(@a3; makes ribbon)"}},
+		{"water of the tap, beside water of flowers", "200 g almonds|2 tbsp orange blossom water", "Add 500 ml water and simmer the almonds. Grind with the orange blossom water.", []string{"a0 add/add('water)", "a1 simmer/simmer(0.0)", "a2 grind/grind(@a1; with 0.1)"}},
+		{"out of a cabbage that is whole", "1 cabbage|400 g minced beef", "Remove the core from the cabbage and boil it for 10 minutes.", []string{"a0 remove/remove(0.0)", "a1 boil/boil(@a0; 10-10 min)"}},
+		{"back into the pot, off the bones", "1 kg chicken|1 litre water", "Simmer the chicken in the water. Pick the meat off the bones back into the pot.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 pick/pick(@a0; into 'pot)"}},
+		{"a group that is told behind a colon", "6 carrots|6 potatoes|200 g green beans|1 onion|1 leek|1 litre stock", "Simmer the onion and leek in the stock. Layer the vegetables on top: first the carrots, then the potatoes and last the beans. Cover.", []string{"a0 simmer/simmer(0.3, 0.4; with 0.5)", "a1 layer/layer(0.0, 0.1, 0.2; into @a0)", "a2 layer/layer(@a1)", "a3 layer/layer(@a2; how: last)", "a4 cover/cover(@a3)"}},
+		{"two pastes of one word", "2 tbsp tomato paste|1 tbsp red pepper paste|2 tomatoes|2 tbsp oil", "Fry the tomato and pepper pastes in the oil. Add the tomatoes.", []string{"a0 fry/fry(0.0, 0.1; with 0.3)", "a1 add/add(0.2; into @a0)"}},
+		{"what is said between commas", "80 g butter|400 g lamb", "Grill the lamb. Melt the butter and pour it, sizzling, over the lamb.", []string{"a0 grill/grill(0.1)", "a1 melt/melt(0.0)", "a2 pour/pour(@a1; into @a0; how: sizzling)"}},
+		{"the oil for frying, where it is deep", "4 plantains|oil for frying|2 tbsp olive oil", "Fry the plantains in oil at 170 C for 12 minutes. Toss with the olive oil.", []string{"a0 fry/deep-fry(0.0; with 0.1; 12-12 min; 170 C)", "a1 toss/toss(@a0; with 0.2)"}},
+		{"what goes in meanwhile", "600 g minced beef|200 ml stock", "Knead the beef while adding the stock a little at a time. Form sausages the length of a finger.", []string{"a0 knead/knead(0.0; with 0.1; how: a little at a time)", "a1 form/shape(@a0; how: the length of a finger)"}},
+		{"the sauce, and no sauce of the table", "2 carrots|500 ml stock|250 ml cream|cranberry sauce", "Simmer the carrots in the stock and blend. Stir the cream into the sauce. Serve with a spoonful of cranberry sauce.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 blend/blend(@a0)", "a2 stir into/stir(0.2; into @a1)", "a3 serve/serve(@a2; with 0.3)"}},
+		{"each one buttered", "12 sheets filo|100 g butter|500 g ricotta", "Lay half the filo in a tin and spread with the ricotta. Cover with the remaining sheets, each one buttered. Bake for 40 minutes.", []string{"a0 lay/place(0.5×0.0; into 'tin)", "a1 spread/spread(@a0; with 0.2)", "a2 cover/cover(@a1; with 'sheets; how: each one buttered)", "a3 bake/bake(@a2; 40-40 min)"}},
+		{"measured off", "1 kg chicken|1 litre water", "Simmer the chicken in the water. Strain and measure the liquid.", []string{"a0 simmer/simmer(0.0; with 0.1)", "a1 strain/strain(@a0)", "a2 measure/reserve(@a1)"}},
+		{"floats on what is in the pot", "1 chilli|500 g spinach|1 litre stock", "Put the spinach and stock in a pan. Float the chilli on top. Simmer for 30 minutes.", []string{"a0 put/place(0.1, 0.2; into 'pan)", "a1 float on/add(0.0; into @a0)", "a2 simmer/simmer(@a1; 30-30 min)"}},
 	})
+}
+
+// A line of plants that names animal matter besides is to be looked at, and nothing else is.
+func TestALineThatNamesAnAnimalBesidesIsLookedAt(t *testing.T) {
+	for line, beside := range map[string]bool{
+		"2 tins tomatoes. The bacon comes later": true, "300 g cabbage - the fat of the bacon softens it": true,
+		"2 lemons, for the chicken": false, "50 g flour, to coat the fish": false,
+		"400 ml coconut cream": false, "2 tbsp peanut butter": false, "400 g butter beans": false, "1 oyster mushroom": false, "2 tbsp chickpea flour": false,
+	} {
+		d := read(t, "Dish\nServes 4\n\n1 onion\n"+line+"\n\nMethod\n1. Chop the onion.")
+		var told []string
+		for _, n := range d.Notices {
+			if n.Kind == recipe.AnimalBeside {
+				told = append(told, n.Text)
+			}
+		}
+		at := len(d.Components[0].Lines) - 1
+		require.Equal(t, beside, len(told) == 1, "%s: %v %v", line, told, d.Components[0].Lines)
+		require.Equal(t, beside, d.Components[0].Lines[at].Check, line)
+	}
 }

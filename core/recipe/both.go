@@ -145,6 +145,9 @@ func (l *layout) doneWith(text string) []string {
 		}
 		head, tail := strings.TrimRight(strings.Join(words[:k], " "), " ,"), strings.Join(words[k+1:], " ")
 		if second := l.line(tail); second.Food != nil && second.Origin == larder.FromAnimal && second.Amount == nil && l.namesOnly(tail, l.reader.larder.Food(*second.Food)) && plant(head) {
+			if strings.HasSuffix(words[k-1], ",") {
+				return []string{head, tail} // "3 apples, cored, with whipped cream"
+			}
 			return []string{head, l.toDo(tail, lemma, l.line(head).Name)}
 		}
 	}

@@ -122,7 +122,7 @@ func (l *layout) block(b block) {
 		}
 		l.inline(b, l.heads.Ingredients)
 		return
-	case isOneOf(b.text, l.heads.Method) && (b.heading || len(b.text) < 24) && !l.givesTimes(b.text) || l.labelled(b.text, l.heads.Method):
+	case isOneOf(b.text, l.heads.Method) && (b.heading || len(b.text) < 24) && !l.givesTimes(b.text) || l.labelled(b.text, l.heads.Method) && !l.listsFood(b.text):
 		l.startMethod()
 		l.methodNamed = true
 		l.inline(b, l.heads.Method)

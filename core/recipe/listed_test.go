@@ -298,3 +298,28 @@ func TestWhatWasDoneToAThingIsNoneOfItsName(t *testing.T) {
 	require.NotNil(t, stock.Amount)
 	require.InDelta(t, 240, stock.Amount.Low, 0.01)
 }
+
+// Brackets hold a list together, what is served with a dish is taken apart where some of it comes from an animal, and a row of
+// amounts behind words that could begin a method is a part of the list.
+func TestRowsOfAListAreTakenApart(t *testing.T) {
+	lines := func(text string) (out []string) {
+		d := reader(t).Read("Dish\n\n1 onion\n"+text+"\n\nMethod\n1. Fry the onion.", measure.Metric)
+		for _, c := range d.Components {
+			for _, l := range c.Lines {
+				out = append(out, l.Text)
+			}
+		}
+		return out[1:]
+	}
+	require.Equal(t, []string{"2 tbsp curry powder (cumin, coriander, fennel, chilli, cloves)", "1 tsp salt"}, lines("2 tbsp curry powder (cumin, coriander, fennel, chilli, cloves)\n1 tsp salt"))
+	require.Equal(t, []string{"cranberry sauce", "whipped cream", "lemon slices to serve"}, lines("cranberry sauce, whipped cream and lemon slices to serve"))
+	require.Equal(t, []string{"boiled potatoes", "black olives", "boiled eggs to serve"}, lines("boiled potatoes, black olives and boiled eggs to serve"))
+	require.Equal(t, []string{"rice, lime wedges and coriander to serve"}, lines("rice, lime wedges and coriander to serve"), "none of it comes from an animal")
+
+	d := reader(t).Read("Dumplings\n\nFor the dough: 300 g plain flour, 170 ml water\nTo cook: 3 tbsp vegetable oil\nTo dip: 3 tbsp soy sauce, 1 tsp chilli oil\n\nStir the water into the flour.", measure.Metric)
+	require.Len(t, d.Components, 3)
+	require.Equal(t, "To cook", d.Components[1].Name)
+	require.Len(t, d.Components[2].Lines, 2)
+	d = reader(t).Read("Rice\n\n300 g rice\n\nTo cook: boil the rice for 12 minutes.", measure.Metric)
+	require.Len(t, d.Components[0].Steps, 1)
+}

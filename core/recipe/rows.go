@@ -20,7 +20,7 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	if at := stopAfter.FindStringIndex(text); at != nil && !ok && l.quantityFirst(text[at[1]:]) {
 		label, rest, ok = strings.TrimRight(text[:at[1]], " ."), text[at[1]:], true // "Dough. 400 g rye flour, 1 tsp salt"
 	}
-	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !l.allAmounts(rest) && !l.reader.yields.people.MatchString(label) && !isOneOf(label, l.heads.Ingredients) || l.quantityFirst(label) && !l.reader.yields.after.MatchString(label) || isOneOf(label, l.heads.Method) {
+	if label = strings.TrimSpace(label); !ok || len(strings.Fields(label)) > mostLabelWords && !l.allAmounts(rest) && !l.reader.yields.people.MatchString(label) && !isOneOf(label, l.heads.Ingredients) || l.quantityFirst(label) && !l.reader.yields.after.MatchString(label) || isOneOf(label, l.heads.Method) && !l.listsFood(text) {
 		label, rest, ok = "", "", false
 		for _, head := range l.heads.Ingredients {
 			if tail, found := strings.CutPrefix(strings.ToLower(text), head+" "); found {
@@ -51,6 +51,17 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 		}
 	}
 	return label, items
+}
+
+// listsFood tells whether a name is followed by amounts of food, so that it is no method that begins there: "To cook: 3 tbsp oil".
+func (l *layout) listsFood(text string) bool {
+	_, rest, ok := strings.Cut(text, ":")
+	rest = strings.TrimSpace(rest)
+	if !ok || !l.quantityFirst(rest) {
+		return false
+	}
+	items := l.commaItems(strings.TrimRight(rest, "."))
+	return len(items) > 0 && !slices.ContainsFunc(items, func(item string) bool { return !l.isFood(item) })
 }
 
 // allAmounts tells whether all items of a row are foods with their amounts, so that it is a list however long its name is:

@@ -44,7 +44,6 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	r := &roles{action: a, placed: c.placed}
 	b.working, b.tech, b.shared = nil, t, map[*thing]bool{}
 	c.dropKeys(b.text, t)
-	b.heads(c.objects)
 	b.forWhat(c, a)
 	b.dealing, a.Sided, b.besideOthers = b.deals(c), b.sided(c), slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" && b.vessel(l.nouns[0]) == "" })
 	if b.announcesPart(c) || b.announcesProduct(c) {

@@ -198,30 +198,6 @@ func (b *body) throughout(i int) int {
 	return end
 }
 
-// eachDone tells whether behind a comma it is said what was done to each thing: ", each one buttered".
-func (b *body) eachDone(i int) bool {
-	if !b.lang.Dealt[b.low(i)] || !b.mark(i-1, ",") {
-		return false
-	}
-	if i++; b.is(i, b.lang.Ones) {
-		i++
-	}
-	_, n := b.verb(i, language.Past)
-	return n > 0 && (b.ends(i+n, b.upto) || b.mark(i+n, ","))
-}
-
-// alongside reads what is done meanwhile by a verb in -ing that no table knows.
-func (b *body) alongside(i int) int {
-	end := i + 2 // "piping hot"
-	if b.mark(i+1, ",") {
-		end = i + 1 // "pour it, sizzling, over the fish"
-	}
-	for ; end > i+1 && !b.lang.HeatWords[b.low(i+1)] && end < b.upto && !b.mark(end, ","); end++ {
-	}
-	b.how(i, end)
-	return end
-}
-
 // timed takes in a time that no preposition leads to.
 func (b *body) timed(i int, c clock) int {
 	if b.minutes == nil && (!c.aside || b.sinks() && c.later && b.lang.Prepositions[b.low(c.upto)] == "before" && (b.goes(c.upto+1) || i == b.start+b.width && b.is(c.upto+1, b.lang.Subjects))) {

@@ -80,3 +80,6 @@ func (b *bindings) cutJustNow(n noun) bool {
 	made := b.r.larder.Technique(b.last.Technique)
 	return made != nil && made.Family == "cut"
 }
+
+// shapeTechnique gives a mass a form that it keeps.
+const shapeTechnique = "shape"

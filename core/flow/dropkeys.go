@@ -9,6 +9,7 @@ import (
 
 // objects binds what the verb is done to.
 func (b *bindings) objects(c *clause, t *larder.Technique, r *roles) {
+	b.heads(c.objects)
 	b.allOfPart(c, t, r.action.ID)
 	b.cutsOff(c, t)
 	r.several = len(c.objects) > 0 && c.objects[0].plural

@@ -1,6 +1,10 @@
 package flow
 
-import "slices"
+import (
+	"slices"
+
+	"yembra/core/language"
+)
 
 // inTurn is where what begins at i behind a comma ends, and says which of several is first: ", largest first"; 0 where it
 // does not.
@@ -85,4 +89,28 @@ func (b *bindings) eachCoated(n noun) bool {
 	}
 	t := b.r.larder.Technique(b.last.Technique)
 	return t != nil && t.Family == "coat" && b.last.ID == b.focus.id
+}
+
+// eachDone tells whether behind a comma it is said what was done to each thing: ", each one buttered".
+func (b *body) eachDone(i int) bool {
+	if !b.lang.Dealt[b.low(i)] || !b.mark(i-1, ",") {
+		return false
+	}
+	if i++; b.is(i, b.lang.Ones) {
+		i++
+	}
+	_, n := b.verb(i, language.Past)
+	return n > 0 && (b.ends(i+n, b.upto) || b.mark(i+n, ","))
+}
+
+// alongside reads what is done meanwhile by a verb in -ing that no table knows.
+func (b *body) alongside(i int) int {
+	end := i + 2 // "piping hot"
+	if b.mark(i+1, ",") {
+		end = i + 1 // "pour it, sizzling, over the fish"
+	}
+	for ; end > i+1 && !b.lang.HeatWords[b.low(i+1)] && end < b.upto && !b.mark(end, ","); end++ {
+	}
+	b.how(i, end)
+	return end
 }

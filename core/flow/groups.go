@@ -60,9 +60,7 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		return b.ownOf(used)
 	case len(fresh) > 0:
 		return b.freshOrIn(n, kinds, used, fresh)
-	case len(later) > 1 && b.enumerated(n):
-		return later // "layer the vegetables on top: first the carrots, then the potatoes"
-	case len(later) > 0 && !(n.pointed && own && len(b.ownOf(slices.Clone(used))) > 1): // "with the vegetables", that are in already
+	case len(later) > 0 && b.enumerated(n), len(later) > 0 && !(n.pointed && own && len(b.ownOf(slices.Clone(used))) > 1): // "with the vegetables", that are in already
 		return later
 	case len(hand) > 0:
 		return hand

@@ -36,13 +36,10 @@ func (b *bindings) likeness(n noun, i int) float64 {
 		shaped = shaped || b.r.lang.Shapes[words[len(words)-1]]
 		words = words[:len(words)-1]
 	}
-	if len(words) == 0 || len(words) < len(n.words) && b.r.lang.HeatWords[words[0]] && len(words) == 1 || b.onlyPart(l) && (shaped || n.plural && n.owner == nil && len(n.words) == 1 && b.r.lang.Liquors[n.head()]) || l.food != nil && l.food.Aisle == "vegetables" && b.besideSalt(n) {
+	if len(words) == 0 || len(words) < len(n.words) && b.r.lang.HeatWords[words[0]] && len(words) == 1 || b.onlyPart(l) && (shaped || n.plural && n.owner == nil && len(n.words) == 1 && b.r.lang.Liquors[n.head()]) || l.food != nil && l.food.Aisle == "vegetables" && b.besideSalt(n) || b.ofTheTap(n, l) {
 		return 0 // "lime slices" are not cut of its juice, nor are "any juices" of the meat; "the hot fat" is of no hot sauce; "salt and pepper" are no red peppers
 	}
 	head := words[len(words)-1]
-	if b.ofTheTap(n, l) {
-		return 0
-	}
 	if _, animal := vocab.AnimalWords[head]; animal && len(words) == 1 && !n.pointed && !b.r.lang.StandIns[head] && (l.line.Origin == larder.FromPlant || l.line.Origin == larder.FromFungus) {
 		return 0 // a knob of butter is no peanut butter
 	}
@@ -161,39 +158,6 @@ func (b *bindings) nameLikeness(n noun, l *bound, head string) float64 {
 	return score
 }
 
-// dishOfItsOwn tells whether a noun is the word for what boils in a pot, which stands in the name of a line only to say what
-// that is for, or which is said in full when the line is meant: "strain the soup", beside soup noodles; "stir into the sauce",
-// before "a spoonful of cranberry sauce".
-func (b *bindings) dishOfItsOwn(n noun, l *bound, head string) bool {
-	return b.r.lang.Products[head] && n.pointed && len(n.words) == 1 && slices.Contains(l.name, head) && (last(l.name) != head && !b.r.lang.Parts[last(l.name)] || len(l.name) > 1 && l.line.Amount == nil && b.saidInFull(l.name, n.upto)) &&
-		b.latest(func(t *thing) bool { return t.heated && (t.liquid || b.holdsPoured(t)) && b.open(t) }) != nil
-}
-
-// saidInFull tells whether the method says a name of several words behind the words at hand.
-func (b *bindings) saidInFull(name []string, from int) bool {
-	says := func(words []word, from int) bool {
-		for i := from; i+len(name) <= len(words); i++ {
-			k := 0
-			for k < len(name) && words[i+k].norm == name[k] {
-				k++
-			}
-			if k == len(name) {
-				return true
-			}
-		}
-		return false
-	}
-	if says(b.text.words, from) {
-		return true
-	}
-	for words := range b.laterWords() {
-		if says(words, 0) {
-			return true
-		}
-	}
-	return false
-}
-
 // onlyPart tells whether a line is a part that a food gives and not the food: the
 // juice or the zest of a lime.
 func (b *bindings) onlyPart(l *bound) bool {
@@ -291,16 +255,6 @@ func (b *bindings) fromTheTap(n noun, found []referent) bool {
 		return false
 	}
 	return !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.lines[r.portion.line].comp == b.ownPart() })
-}
-
-// ofTheTap tells whether a noun is what every kitchen has, beside a line of another food that is called after it: "add 500 ml
-// water", beside orange blossom water.
-func (b *bindings) ofTheTap(n noun, l *bound) bool {
-	if n.pointed || len(n.words) == 0 || !b.r.lang.Loose[n.head()] || l.food == nil {
-		return false
-	}
-	m, ok := b.foodOf(n.words, false)
-	return ok && m.End == len(n.words) && m.Food.ID != l.food.ID
 }
 
 // bySpoon is how like a noun is to a line that is only taken by a small measure, "spoonfuls of water" to fry in, and

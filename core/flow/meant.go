@@ -46,12 +46,6 @@ func (b *bindings) goesOnIn(t *larder.Technique) bool {
 	return t.Family == "dry heat" && b.focus.fried || t.Family == "wet heat" && b.focus.heated && (b.focus.liquid || b.holdsPoured(b.focus))
 }
 
-// setOut tells whether things of the list are put into bowls or on plates of their own, beside what is in
-// hand: "flatten the cutlets. Put the flour, eggs and crumbs in three bowls".
-func setOut(t *larder.Technique, a *recipe.Action) bool {
-	return t.Closes == larder.ClosesTable && !slices.ContainsFunc(a.To, func(x recipe.Ref) bool { return x.Line == nil })
-}
-
 // meantInto fills in what an order adds to.
 func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	a := r.action
@@ -89,11 +83,6 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
 		b.refMade(into, 1, r, &a.Into)
 	}
-}
-
-// tellsLast tells whether an order is done to no more than what the last one made.
-func (b *bindings) tellsLast(a *recipe.Action) bool {
-	return b.last != nil && len(a.To) > 0 && !slices.ContainsFunc(a.To, func(r recipe.Ref) bool { return r.Made == nil || *r.Made != b.last.ID })
 }
 
 // joins tells whether an order brings what it is done to to other things.

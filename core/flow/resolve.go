@@ -198,9 +198,6 @@ func (b *bindings) pluralName(r referent) bool {
 // peelTechnique scrapes off what clings: of a vessel it takes nothing that is in it.
 const peelTechnique = "peel"
 
-// shapeTechnique gives a mass a form that it keeps.
-const shapeTechnique = "shape"
-
 // inVessel is what a vessel means: itself, or what is in it.
 func (b *bindings) inVessel(n noun, vessel string) []referent {
 	t := b.content(vessel)

@@ -295,19 +295,3 @@ func (b *bindings) sharing(first, n noun, i int) noun {
 	}
 	return n
 }
-
-// heads gives the nouns of a list the last word of the last of them, in the plural, where a line goes by the two: "the tomato and
-// pepper pastes", beside tomatoes.
-func (b *bindings) heads(list []noun) {
-	if len(list) < 2 || !list[len(list)-1].plural || len(list[len(list)-1].words) < 2 {
-		return
-	}
-	head := list[len(list)-1].head()
-	for i := range list[:len(list)-1] {
-		n := &list[i]
-		words := append(slices.Clone(n.words), head)
-		if !n.plural && n.owner == nil && slices.ContainsFunc(b.lines, func(l bound) bool { return l.comp == b.comp && slices.Equal(l.name, words) }) {
-			n.words = words
-		}
-	}
-}

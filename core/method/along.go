@@ -219,15 +219,6 @@ func (p *plan) placeFor(line, i int) int {
 	return at
 }
 
-// boilsOthers tells whether a liquid boils what is there before something goes in that it was poured over: the water of beans that
-// come late, in which bay leaves boil.
-func (p *plan) boilsOthers(line, from, upto int) bool {
-	return larder.Pours(p.l.Food(p.line(line).FoodID())) && slices.ContainsFunc(p.path(line), func(k int) bool {
-		n := &p.graph.Nodes[k]
-		return k > from && k < upto && !p.deeds[k].drop && n.Technique.Family == "wet heat" && slices.ContainsFunc(n.To, func(o int) bool { return o != line && p.there(o, k) })
-	})
-}
-
 // withLiquor is the action that takes in the liquid in which a line was to be cooked with flesh:
 // the milk of the poaching is whisked into the flour, and the bay leaf with it. It is -1 where
 // no liquid of the cook's own goes on, or it is a fat.

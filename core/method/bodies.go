@@ -276,14 +276,6 @@ func (p *plan) fleshBefore(i int) *standIn {
 	return nil
 }
 
-// onlyServes tells whether the component of an action lists no more than what a dish is served with.
-func (p *plan) onlyServes(i int) bool {
-	home := p.graph.Nodes[i].At.Component
-	return !slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
-		return n.Technique.Closes != larder.ClosesTable && slices.ContainsFunc(n.Named, func(line int) bool { return p.graph.Lines[line].Component == home })
-	})
-}
-
 // fleshAt is one that was worked on before an action or is there.
 func (p *plan) fleshAt(i int) *standIn {
 	return p.fleshAmong(i, p.graph.Nodes[i].At.Component)
@@ -302,10 +294,4 @@ func (p *plan) fleshAmong(upto, component int) *standIn {
 		}
 	}
 	return nil
-}
-
-// fatThere tells whether a fat of the cook's own, or what stands for one, is in what an action
-// works on: "until the fat separates".
-func (p *plan) fatThere(n *flow.Node) bool {
-	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), p.fries)
 }

@@ -262,3 +262,12 @@ func (p *plan) onlyWater(i int) int {
 	}
 	return water
 }
+
+// boilsOthers tells whether a liquid boils what is there before something goes in that it was poured over: the water of beans that
+// come late, in which bay leaves boil.
+func (p *plan) boilsOthers(line, from, upto int) bool {
+	return larder.Pours(p.l.Food(p.line(line).FoodID())) && slices.ContainsFunc(p.path(line), func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return k > from && k < upto && !p.deeds[k].drop && n.Technique.Family == "wet heat" && slices.ContainsFunc(n.To, func(o int) bool { return o != line && p.there(o, k) })
+	})
+}

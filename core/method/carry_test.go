@@ -36,7 +36,7 @@ func ExampleCarrier_Adapt() {
 	d := r.Read("Ragout\n\n500 g beef mince\n1 onion\n\nMethod\n1. Brown the mince for 10 minutes until no pink is left. Skim off the fat.", measure.Metric)
 	a, _ := method.NewCarrier(b, r).Adapt(d, swap.Decisions{Swaps: map[string]string{"components[0].lines[0]": "ready-mince"}, HouseRules: swap.HouseRules{Preset: "like-for-like"}}, false)
 	fmt.Println(a.Components[0].Steps[0].Change, a.Components[0].Steps[0].Text)
-	// Output: changed Brown the plant mince for 10 minutes.
+	// Output: changed Heat the vegetable oil and brown the plant mince for 10 minutes.
 }
 
 // tried is a demo dish with its adaptation under one preset and aim.

@@ -42,7 +42,7 @@ func TestCardsOfAnEvening(t *testing.T) {
 			recipeCalled(t, "chicken-cacciatore"), "Cover and simmer gently for 25 minutes, add the butter beans", "skin",
 		},
 		"what is cured and not browned is fried where flesh was": {
-			recipeCalled(t, "spaghetti-carbonara"), "in a cold frying pan and cook over a medium heat for 8 minutes", "fat has run",
+			recipeCalled(t, "spaghetti-carbonara"), "in a cold frying pan with the vegetable oil and cook over a medium heat for 8 minutes", "fat has run",
 		},
 		"more of a cheese is more of what stands for it": {
 			recipeCalled(t, "spaghetti-carbonara"), "Serve at once with the walnut crumbs", "with the nutritional yeast.",

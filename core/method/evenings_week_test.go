@@ -11,8 +11,8 @@ func TestCardsOfAWeek(t *testing.T) {
 		"what is fried in a pan that goes back to the heat is fried there": {
 			"tortilla-with-chorizo", []string{"Return the pan to the heat and fry the smoky bean sausage and pepper for 5 minutes. Add to the potatoes."}, []string{"almost set.\nStir"},
 		},
-		"nothing is broken up that is not there yet": {
-			"gemista", []string{"Add the garlic. Stir in the rice"}, []string{"breaking"},
+		"mince is browned that no liquid reaches in what it fills": {
+			"gemista", []string{"Add the garlic and the lentil mince and cook, breaking it up, until browned.\nStir in the rice"}, nil,
 		},
 		"what is cooked on a griddle is oiled before, and what is one piece is sliced": {
 			"chicken-bacon-salad", []string{"Rub the pressed mushroom slabs with the oil, season and cook in a griddle pan for 6 minutes each side", "Slice the pressed mushroom slabs."}, nil,

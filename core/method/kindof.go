@@ -125,3 +125,15 @@ const crumbleUse = "crumble"
 func (s *standIn) inPieces() bool {
 	return s.flesh() && (s.chosen == nil || s.chosen.Use != crumbleUse)
 }
+
+// outOfBody tells whether an action takes something out of what only a body has.
+func (w *writer) outOfBody(n *node) bool {
+	return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role == "from" && len(p.Nouns) > 0 && !slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool { return !w.fleshly(w.slice(noun.Name, noun.Upto)) })
+	})
+}
+
+// worksOnFlesh tells whether an action is done to what stands for flesh, of whatever part of the dish.
+func (w *writer) worksOnFlesh(n *node) bool {
+	return slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() })
+}

@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 	"strings"
+	"unicode/utf8"
 
 	"yembra/core/flow"
 	"yembra/core/larder"
@@ -162,4 +163,27 @@ func (w *writer) eachOfMade(noun recipe.Noun) bool {
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
 	return at >= 0 && !w.deeds[at].drop && w.deeds[at].say == "" && w.graph.Nodes[at].Action.Makes != ""
+}
+
+// runsBy changes the measure by which words say that something goes in, where what stands for it runs: "by the handful", of cheese
+// for which a sauce stands.
+func (w *writer) runsBy(n *node, from, upto int) (out []edit) {
+	at := w.graph.Number(n)
+	runs := slices.ContainsFunc(n.To, func(line int) bool {
+		s := w.stand[line]
+		return s != nil && s.is(larder.Melted) && w.there(line, at)
+	})
+	if !runs {
+		return nil
+	}
+	i := from
+	for word := range strings.FieldsFuncSeq(w.slice(from, upto), func(r rune) bool { return r == ' ' || r == ',' }) {
+		before, _, _ := strings.Cut(w.slice(i, upto), word)
+		i += utf8.RuneCountInString(before)
+		if other := w.c.words().RunsBy[strings.ToLower(word)]; other != "" {
+			out = append(out, edit{i, i + utf8.RuneCountInString(word), other})
+		}
+		i += utf8.RuneCountInString(word)
+	}
+	return out
 }

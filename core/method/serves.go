@@ -3,6 +3,8 @@ package method
 import (
 	"slices"
 
+	"yembra/core/flow"
+	"yembra/core/larder"
 	"yembra/core/swap"
 )
 
@@ -27,5 +29,13 @@ func servesApart(a swap.Adaptation, id string) bool {
 		return c.Swap == id && slices.ContainsFunc(a.Components[swap.ComponentOf(c.Replaces)].Lines, func(l swap.Line) bool {
 			return l.Serves != "" && l.From != nil && *l.From == c.Replaces
 		})
+	})
+}
+
+// onlyServes tells whether the component of an action lists no more than what a dish is served with.
+func (p *plan) onlyServes(i int) bool {
+	home := p.graph.Nodes[i].At.Component
+	return !slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
+		return n.Technique.Closes != larder.ClosesTable && slices.ContainsFunc(n.Named, func(line int) bool { return p.graph.Lines[line].Component == home })
 	})
 }

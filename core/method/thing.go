@@ -231,13 +231,6 @@ func (w *writer) onlySaid(n *node, p recipe.Phrase, name string, kept []named) (
 	return []named{{text: w.afterWords(n.Action, p, name, text)}}, true
 }
 
-// outOfBody tells whether an action takes something out of what only a body has.
-func (w *writer) outOfBody(n *node) bool {
-	return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
-		return p.Role == "from" && len(p.Nouns) > 0 && !slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool { return !w.fleshly(w.slice(noun.Name, noun.Upto)) })
-	})
-}
-
 // stockKind and fatKind are the kinds of what stands for the liquid that an animal was
 // cooked in, and for the fat it gave.
 const (
@@ -247,11 +240,6 @@ const (
 
 // fryTechnique is the work that a fat in a pan is for.
 const fryTechnique = "fry"
-
-// worksOnFlesh tells whether an action is done to what stands for flesh, of whatever part of the dish.
-func (w *writer) worksOnFlesh(n *node) bool {
-	return slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() })
-}
 
 // measured is how much of a thing the text says, in its own words: "a ladle of ".
 func (w *writer) measured(p recipe.Phrase, name string) string {

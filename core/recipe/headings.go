@@ -214,3 +214,14 @@ func (l *layout) endsInProduct(text string) bool {
 	_, hasNumber := firstNumber(text)
 	return !hasNumber && l.reader.larder.Language().Products[larder.Fold(words[len(words)-1])]
 }
+
+// listsFood tells whether a name is followed by amounts of food, so that it is no method that begins there: "To cook: 3 tbsp oil".
+func (l *layout) listsFood(text string) bool {
+	_, rest, ok := strings.Cut(text, ":")
+	rest = strings.TrimSpace(rest)
+	if !ok || !l.quantityFirst(rest) {
+		return false
+	}
+	items := l.commaItems(strings.TrimRight(rest, "."))
+	return len(items) > 0 && !slices.ContainsFunc(items, func(item string) bool { return !l.isFood(item) })
+}

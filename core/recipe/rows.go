@@ -53,17 +53,6 @@ func (l *layout) labelledRow(text string) (name string, items []string) {
 	return label, items
 }
 
-// listsFood tells whether a name is followed by amounts of food, so that it is no method that begins there: "To cook: 3 tbsp oil".
-func (l *layout) listsFood(text string) bool {
-	_, rest, ok := strings.Cut(text, ":")
-	rest = strings.TrimSpace(rest)
-	if !ok || !l.quantityFirst(rest) {
-		return false
-	}
-	items := l.commaItems(strings.TrimRight(rest, "."))
-	return len(items) > 0 && !slices.ContainsFunc(items, func(item string) bool { return !l.isFood(item) })
-}
-
 // allAmounts tells whether all items of a row are foods with their amounts, so that it is a list however long its name is:
 // "shortcrust for a 25 cm tin: 225 g flour, 110 g butter, 1 egg yolk".
 func (l *layout) allAmounts(row string) bool {

@@ -167,6 +167,7 @@ func TestThePriceListIsTheKitchensOwn(t *testing.T) {
 	for body, field := range map[string]string{
 		`{"measures": "metric", "houseRules": {"preset": "whole-food"}, "prices": {"unobtainium": 1}}`:                                  "prices.unobtainium",
 		`{"measures": "metric", "houseRules": {"preset": "whole-food"}, "prices": {"walnut": -1}}`:                                      "prices.walnut",
+		`{"measures": "metric", "houseRules": {"preset": "whole-food"}, "prices": {"walnut": 100000.01}}`:                               "prices.walnut",
 		`{"measures": "metric", "houseRules": {"preset": "whole-food"}, "kit": {"cooks": -1}}`:                                          "kitchen.cooks",
 		`{"measures": "metric", "houseRules": {"preset": "whole-food"}, "kit": {"cooks": 1, "awake": {"from": "late", "to": "later"}}}`: "kitchen.awake.from",
 	} {
@@ -174,6 +175,8 @@ func TestThePriceListIsTheKitchensOwn(t *testing.T) {
 		require.Equal(t, 422, status, string(data))
 		require.Contains(t, string(data), field)
 	}
+	status, _, data = a.ask("PUT", "/api/kitchen", `{"measures": "metric", "houseRules": {"preset": "whole-food"}, "prices": {"walnut": 100000, "aisle:nuts": 0}}`)
+	require.Equal(t, 200, status, string(data))
 }
 
 // A backup of a kitchen is one that its restore takes: with an own food that has

@@ -65,11 +65,11 @@ func (b *body) keepsOn(i int) {
 		i++
 	}
 	inner, n := b.verb(i, language.Going)
-	if n == 0 || !b.looksGoing(i) || b.modifies(i, b.upto) {
+	if n == 0 || !b.looksGoing(i) {
 		return
 	}
 	sense := b.senseOf(inner, i+n, b.upto)
-	if work := b.technique(sense.Technique); work != nil {
+	if work := b.technique(sense.Technique); work != nil && (work.Joins == "yes" || !b.modifies(i, b.upto)) { // "go on adding stock"
 		b.clause.sense, b.clause.repeats = language.Sense{Technique: sense.Technique}, false
 		b.inner, b.goesOn = strings.ToLower(b.slice(i, i+n)), i
 	}

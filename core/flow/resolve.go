@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
@@ -133,7 +134,7 @@ func (b *bindings) ofLines(n noun, found []referent) []referent {
 	}
 	b.uses(n, found)
 	b.takesFrom(found)
-	if t := b.shareAside(n, found); t != nil {
+	if t := cmp.Or(b.shareAside(n, found), b.shareInPan(n, found)); t != nil {
 		return []referent{{made: t}}
 	}
 	if t := b.mixtureOf(n, found); t != nil {

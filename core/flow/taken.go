@@ -80,3 +80,17 @@ func (b *bindings) shareAside(n noun, found []referent) *thing {
 	}
 	return nil
 }
+
+// shareInPan is what is in the pan of a line of which more waits, where it is only turned there or pushed aside: "turn the beef",
+// of which a third was laid in.
+func (b *bindings) shareInPan(n noun, found []referent) *thing {
+	if len(found) != 1 || found[0].portion == nil || found[0].made != nil || n.rest || n.share > 0 || n.amount[1] > 0 || b.focus == nil {
+		return nil
+	}
+	aside := b.tech.Name == placeTechnique && (b.text.lang.Sides[b.text.low(n.upto+1)] || b.text.lang.Sides[b.text.low(n.upto+2)])
+	left := b.leftOf(*found[0].portion)
+	if left == 0 || left == 1 || !aside && (b.tech.Family != "mix" || !b.tech.Going || b.tech.Joins != "") || !b.focus.heated || !b.focus.holds[*found[0].portion] || !b.open(b.focus) {
+		return nil
+	}
+	return b.focus
+}

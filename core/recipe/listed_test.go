@@ -96,6 +96,7 @@ func TestWhatIsMoreOfAnother(t *testing.T) {
 		"mint, to sprinkle over":                               {"mint, to sprinkle over: plant"},
 		"2 onions, fried in butter":                            {"2 onions, fried in butter: animal"},
 		"1 swede, or beef":                                     {"1 swede, or beef: plant"},
+		"400 g spaghetti, more Parmesan, to serve":             {"400 g spaghetti: plant", "more Parmesan, to serve: animal"},
 		"400 g beans, drained, no ham":                         {"400 g beans, drained, no ham: plant"},
 		"400 ml oat drink, plus a splash for the mash":         {"400 ml oat drink, plus a splash for the mash: plant"},
 		"3 eggs plus 2 yolks for the top":                      {"3 eggs: animal", "2 yolks for the top: animal"},
@@ -315,6 +316,10 @@ func TestRowsOfAListAreTakenApart(t *testing.T) {
 	require.Equal(t, []string{"cranberry sauce", "whipped cream", "lemon slices to serve"}, lines("cranberry sauce, whipped cream and lemon slices to serve"))
 	require.Equal(t, []string{"boiled potatoes", "black olives", "boiled eggs to serve"}, lines("boiled potatoes, black olives and boiled eggs to serve"))
 	require.Equal(t, []string{"rice, lime wedges and coriander to serve"}, lines("rice, lime wedges and coriander to serve"), "none of it comes from an animal")
+
+	tin := reader(t).Line("1 x 400 g tin chickpeas, drained", measure.Metric)
+	require.InDelta(t, 240, tin.Mass(), 1)
+	require.Contains(t, tin.Basis.Text, "60")
 
 	d := reader(t).Read("Dumplings\n\nFor the dough: 300 g plain flour, 170 ml water\nTo cook: 3 tbsp vegetable oil\nTo dip: 3 tbsp soy sauce, 1 tsp chilli oil\n\nStir the water into the flour.", measure.Metric)
 	require.Len(t, d.Components, 3)

@@ -47,6 +47,18 @@ func TestCardsOfTheFirstEveningsOfWinter(t *testing.T) {
 		"what is told behind a colon is told": {
 			"potjie", []string{"layer the vegetables on top: first the carrots, then the potatoes, beans and last the mushrooms"}, nil,
 		},
+		"what bakes is set by what sets in the oven, and what is spread is not stirred": {
+			"quicheleek", []string{"spread them over the folded pastry.\nScatter", "Beat the mung bean batter with the soy yoghurt", "Stir in the nutritional yeast.\nPour over"}, []string{"agar"},
+		},
+		"the rolls for sausages are bread": {
+			"hotdogs", []string{"- 6 soft hot dog rolls", "Warm the rolls, tuck in the smoky bean sausage"}, nil,
+		},
+		"what is pushed aside is in the pan, and more is added": {
+			"beefsukiyaki", []string{"Push the mushroom slices to one side", "Add sauce and dashi", "Go on adding the rest of the mushroom slices"}, []string{"vegetable stock"},
+		},
+		"a row to cook with is a part of the list": {
+			"chickenpotstickers", []string{"# To cook\n- 3 tbsp vegetable oil", "# To dip\n- 3 tbsp soy sauce"}, nil,
+		},
 		"what is said between commas is no place": {
 			"iskender", []string{"and pour it, sizzling, over the torn mushrooms at the table", "Fry the tomato and pepper pastes"}, nil,
 		},

@@ -22,10 +22,10 @@ func (p *plan) restsWithin(x part, at int) bool {
 // takesUp is how long things lie in a marinade at least; an estimate.
 const takesUp = 15.0
 
-// bakedWithin tells whether what an action made is in the oven, shared out, strewn over a dish, left unstirred, or set and
-// turned in its pan, by the end of the part.
+// bakedWithin tells whether what an action made is in the oven, shared out, spread on something, strewn over a dish, left
+// unstirred, or set and turned in its pan, by the end of the part.
 func (p *plan) bakedWithin(x part, at int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[at].Users, func(k int) bool {
-		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Action.Sided || p.graph.Nodes[k].Still || p.laidIntoOven(k) || p.laidOver(k, at) || p.bakedWithin(x, k))
+		return slices.Contains(x.nodes, k) && (p.graph.Nodes[k].Technique.Family == "oven" || p.graph.Nodes[k].Is("divide") || p.graph.Nodes[k].Is("spread") && len(p.graph.Nodes[k].Into) > 0 || p.graph.Nodes[k].Action.Sided || p.graph.Nodes[k].Still || p.laidIntoOven(k) || p.laidOver(k, at) || p.bakedWithin(x, k))
 	})
 }

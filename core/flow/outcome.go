@@ -36,7 +36,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		}
 		return // but "make a stock from the bones", which is there then
 	}
-	if t.Takes == "part" {
+	if t.Takes == "part" || b.partedByName(t, r) {
 		b.takenOut(a, r)
 		b.waterStays(t, r.inputs)
 		return

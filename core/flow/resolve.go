@@ -286,16 +286,3 @@ const (
 
 // anyLiquid stands for things that pour in the table of what products hold.
 const anyLiquid = "#liquid"
-
-// madeBy is what stands ready by a way of working of which a noun bears the name: "the well".
-func (b *bindings) madeBy(n noun) *thing {
-	if b.r.larder.Technique(n.head()) == nil || !n.pointed {
-		return nil
-	}
-	for i := len(b.things) - 1; i >= 0; i-- {
-		if t := b.things[i]; t.technique == n.head() && b.open(t) {
-			return t
-		}
-	}
-	return nil
-}

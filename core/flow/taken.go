@@ -4,6 +4,8 @@ import (
 	"slices"
 
 	"yembra/core/language"
+	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // shareMade is the share of a thing that a noun means; it is taken off it once, however many lines of the thing the noun
@@ -93,4 +95,18 @@ func (b *bindings) shareInPan(n noun, found []referent) *thing {
 		return nil
 	}
 	return b.focus
+}
+
+// partedByName tells whether work on one of several things that were drained together takes it away from the others: "peel the
+// eggs", that boiled with the potatoes.
+func (b *bindings) partedByName(t *larder.Technique, r *roles) bool {
+	if t.Family != "cut" && t.Family != "clean" || t.Joins != "" || len(r.inputs) != 1 || len(r.portions) == 0 || !r.inputs[0].strained || !b.open(r.inputs[0]) {
+		return false
+	}
+	for p := range r.inputs[0].holds {
+		if !slices.Contains(r.portions, p) && !larder.Pours(b.lines[p.line].food) && !b.fat(p) {
+			return !slices.ContainsFunc(r.action.To, func(ref recipe.Ref) bool { return ref.Of == "" })
+		}
+	}
+	return false
 }

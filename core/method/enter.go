@@ -26,7 +26,7 @@ func (p *plan) enter(s *standIn) {
 	if s.is(larder.Steeped) {
 		start = p.afterWashing(s, path)
 	}
-	for start < len(path)-1 && (p.dropped(s, path[start]) || p.oiledFor(s, path[start:]) || p.putInForNothing(s, path[start], path[start+1]) || s.is(larder.Ready) && s.flesh() && (p.takesOut(path[start]) || start > 0 && (p.liftsOut(s, path[start]) || p.graph.Nodes[path[start]].Is("remove")))) {
+	for start < len(path)-1 && (p.dropped(s, path[start]) || p.oiledFor(s, path[start:]) || p.putInForNothing(s, path[start], path[start+1]) || p.boilsWithOthers(s, path[start:]) || s.is(larder.Ready) && s.flesh() && (p.takesOut(path[start]) || start > 0 && (p.liftsOut(s, path[start]) || p.graph.Nodes[path[start]].Is("remove")))) {
 		start++
 	}
 	start = p.untilReturned(s, path, p.namedSoon(s, path, p.laidToWork(s, path, p.boundLate(s, path, start))))

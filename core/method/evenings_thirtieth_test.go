@@ -59,6 +59,9 @@ func TestCardsOfTheFirstEveningsOfWinter(t *testing.T) {
 		"a row to cook with is a part of the list": {
 			"chickenpotstickers", []string{"# To cook\n- 3 tbsp vegetable oil", "# To dip\n- 3 tbsp soy sauce"}, nil,
 		},
+		"wedges for eggs do not boil with the potatoes": {
+			"shepherdsalad", []string{"Boil the potatoes for 12 minutes. Drain.\nStir", "top with the black-salt tofu"}, []string{"for the last 8", "under cold water"},
+		},
 		"what is said between commas is no place": {
 			"iskender", []string{"and pour it, sizzling, over the torn mushrooms at the table", "Fry the tomato and pepper pastes"}, nil,
 		},

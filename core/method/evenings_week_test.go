@@ -21,7 +21,7 @@ func TestCardsOfAWeek(t *testing.T) {
 			"lamb-kofta-curry", []string{"stir in the soy yoghurt and simmer for 3 minutes more"}, []string{"add the soy yoghurt"},
 		},
 		"picked crab is flakes": {
-			"crab-and-leek-tart", []string{"the rest of the tofu flakes and half of"}, []string{"discs", "Spread the leeks over the pastry case, pour in the mixture and top with the rest of the stretchy cashew curd.\nStir"},
+			"crab-and-leek-tart", []string{"the rest of the palm heart flakes and half of"}, []string{"discs", "Spread the leeks over the pastry case, pour in the mixture and top with the rest of the stretchy cashew curd.\nStir"},
 		},
 		"what stands for bacon fries in the fat that is said": {
 			"semmelknodel", []string{"For the sauce, fry the smoked tofu in the oil until crisp. Add the onion and cook until soft", "the mushrooms and fry until golden"}, nil,

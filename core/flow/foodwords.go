@@ -101,19 +101,23 @@ func (b *bindings) namedAgain(name string, from int) int {
 // pointedAgain tells whether the method points at a thing by its name behind the words at hand: "of the
 // stock".
 func (b *bindings) pointedAgain(name string, from int) bool {
-	points := func(words []word, from int) bool {
+	return b.saidLater(from, func(words []word, from int) bool {
 		for i := max(from, 1); i < len(words); i++ {
 			if words[i].norm == name && b.r.lang.Pointing[words[i-1].low] {
 				return true
 			}
 		}
 		return false
-	}
-	if points(b.text.words, from) {
+	})
+}
+
+// saidLater tells whether the words behind those at hand, or those of a later step, say something.
+func (b *bindings) saidLater(from int, says func(words []word, from int) bool) bool {
+	if says(b.text.words, from) {
 		return true
 	}
 	for words := range b.laterWords() {
-		if points(words, 0) {
+		if says(words, 0) {
 			return true
 		}
 	}

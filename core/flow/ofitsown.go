@@ -12,7 +12,7 @@ func (b *bindings) dishOfItsOwn(n noun, l *bound, head string) bool {
 
 // saidInFull tells whether the method says a name of several words behind the words at hand.
 func (b *bindings) saidInFull(name []string, from int) bool {
-	says := func(words []word, from int) bool {
+	return b.saidLater(from, func(words []word, from int) bool {
 		for i := from; i+len(name) <= len(words); i++ {
 			k := 0
 			for k < len(name) && words[i+k].norm == name[k] {
@@ -23,16 +23,7 @@ func (b *bindings) saidInFull(name []string, from int) bool {
 			}
 		}
 		return false
-	}
-	if says(b.text.words, from) {
-		return true
-	}
-	for words := range b.laterWords() {
-		if says(words, 0) {
-			return true
-		}
-	}
-	return false
+	})
 }
 
 // ofTheTap tells whether a noun is what every kitchen has, beside a line of another food that is called after it: "add 500 ml

@@ -54,7 +54,7 @@ func TestTheClubsDaysReadAsBefore(t *testing.T) {
 func jobText(j day.Job, at day.Placed) string {
 	var b strings.Builder
 	fmt.Fprintf(&b, "%s-%s %s %s: %s\n", cmp.Or(at.Start, "T")[5:16], cmp.Or(at.End, "T")[11:16], j.ID, j.Kind, j.Name)
-	fmt.Fprintf(&b, "      %s | until %s\n      %g min, %d hands, %d rings", j.Said, j.Cue, j.Minutes, j.Hands, j.Rings)
+	fmt.Fprintf(&b, "      %s | %s\n      %g min, %d hands, %d rings", j.Said, j.Cue, j.Minutes, j.Hands, j.Rings)
 	if j.Oven != nil {
 		fmt.Fprintf(&b, ", %d shelf at %g", j.Oven.Shelves, j.Oven.Celsius)
 	}

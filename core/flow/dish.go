@@ -226,9 +226,10 @@ func (r *Reader) notices(d *recipe.Dish) {
 				d.Note(recipe.LineRef(i, j), recipe.UnknownAmount, texts.Say("flow.noWeightIsKnownForOf", l.Amount, l.Name))
 			}
 			if l.Origin != larder.FromAnimal && l.Origin != larder.Mixed {
-				if animals := r.Animals(r.beforePurpose(l.Text), nil); len(animals) > 0 { // beside what the line is read as
-					d.Components[i].Lines[j].Check = true
-					d.Note(recipe.LineRef(i, j), recipe.AnimalBeside, texts.Say("flow.theLineNamesAsWell", l.Text, animals[0].Name))
+				if name := r.animalBeside(l); name != "" {
+					why := texts.Say("flow.theLineNamesAsWell", l.Text, name)
+					d.Components[i].Lines[j].Check, d.Components[i].Lines[j].Why = true, why
+					d.Note(recipe.LineRef(i, j), recipe.AnimalBeside, why)
 				}
 			}
 		}
@@ -253,17 +254,6 @@ func (r *Reader) notices(d *recipe.Dish) {
 	default:
 		r.unusedLines(d)
 	}
-}
-
-// beforePurpose is a line up to where it says what it is for: "2 lemons, for the chicken".
-func (r *Reader) beforePurpose(text string) string {
-	words := strings.Fields(text)
-	for i, w := range words {
-		if i > 0 && (r.lang.Purpose[strings.ToLower(w)] || r.lang.Prepositions[strings.ToLower(w)] == "for") {
-			return strings.Join(words[:i], " ")
-		}
-	}
-	return text
 }
 
 // unusedLines says which lines no step takes.

@@ -102,15 +102,3 @@ func (b *body) eachDone(i int) bool {
 	_, n := b.verb(i, language.Past)
 	return n > 0 && (b.ends(i+n, b.upto) || b.mark(i+n, ","))
 }
-
-// alongside reads what is done meanwhile by a verb in -ing that no table knows.
-func (b *body) alongside(i int) int {
-	end := i + 2 // "piping hot"
-	if b.mark(i+1, ",") {
-		end = i + 1 // "pour it, sizzling, over the fish"
-	}
-	for ; end > i+1 && !b.lang.HeatWords[b.low(i+1)] && end < b.upto && !b.mark(end, ","); end++ {
-	}
-	b.how(i, end)
-	return end
-}

@@ -1,10 +1,12 @@
 package flow
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -45,7 +47,7 @@ func TestWordsOfAnEveningMeanTheirThing(t *testing.T) {
 func TestALineThatNamesAnAnimalBesidesIsLookedAt(t *testing.T) {
 	for line, beside := range map[string]bool{
 		"2 tins tomatoes. The bacon comes later": true, "300 g cabbage - the fat of the bacon softens it": true,
-		"2 lemons, for the chicken": false, "50 g flour, to coat the fish": false,
+		"rice, to serve with butter": true, "2 lemons, for the chicken": false, "2 ribs celery, diced": false, "1 drumstick, cut in lengths": false, "50 g flour, to coat the fish": false,
 		"400 ml coconut cream": false, "2 tbsp peanut butter": false, "400 g butter beans": false, "1 oyster mushroom": false, "2 tbsp chickpea flour": false,
 	} {
 		d := read(t, "Dish\nServes 4\n\n1 onion\n"+line+"\n\nMethod\n1. Chop the onion.")
@@ -59,4 +61,19 @@ func TestALineThatNamesAnAnimalBesidesIsLookedAt(t *testing.T) {
 		require.Equal(t, beside, len(told) == 1, "%s: %v %v", line, told, d.Components[0].Lines)
 		require.Equal(t, beside, d.Components[0].Lines[at].Check, line)
 	}
+}
+
+// Mushrooms that are strewn over a finished dish as powder were over a fire before: raw shiitake can bring out a rash.
+func TestMushroomsStrewnOverADishWereHeated(t *testing.T) {
+	l, strewn := reader(t).larder, 0
+	for _, b := range l.Boosters() {
+		if f := l.Food(b.Food); f == nil || f.Aisle != "mushrooms" || b.Moment == larder.AtEnd {
+			continue
+		}
+		strewn++
+		require.NotEmpty(t, b.Strewn, b.Food)
+		d := read(t, "Dish\n\n10 g "+l.Food(b.Food).Name+"\n\nMethod\n1. "+b.Strewn)
+		require.True(t, slices.ContainsFunc(d.Components[0].Steps[0].Actions, func(a recipe.Action) bool { return l.Technique(a.Technique).Hot() }), b.Strewn)
+	}
+	require.GreaterOrEqual(t, strewn, 2)
 }

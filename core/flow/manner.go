@@ -90,24 +90,6 @@ func (b *body) hanging(i, n int, kind string) int {
 	return end
 }
 
-// addsMeanwhile takes in what goes in bit by bit while something is done, so that it is done with that: "knead while adding the
-// stock a little at a time". It is 0 where nothing does.
-func (b *body) addsMeanwhile(from, i int) int {
-	lemma, n := b.verb(i, language.Going)
-	if !b.is(from, b.lang.Whiles) || n == 0 {
-		return 0
-	}
-	if t := b.technique(b.senseOf(lemma, i+n, b.upto).Technique); t == nil || t.Joins != "yes" {
-		return 0
-	}
-	nouns, next := b.nouns(i + n)
-	if len(nouns) == 0 || nouns[0].pronoun || !b.foods(nouns[0].head()) && b.text.titled(nouns[0].upto-len(nouns[0].words), nouns[0].upto) == 0 {
-		return 0
-	}
-	b.clause.links = append(b.clause.links, link{role: "with", word: "with", nouns: nouns, from: from})
-	return next
-}
-
 // onlyBesides tells whether a condition at i hangs on what is said besides behind a comma, and not on
 // the order itself: "beat in the eggs, with a spoonful of flour if it splits".
 func (b *body) onlyBesides(i int) bool {

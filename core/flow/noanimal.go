@@ -2,6 +2,7 @@ package flow
 
 import (
 	"slices"
+	"strings"
 
 	"yembra/core/language"
 	"yembra/core/larder"
@@ -115,5 +116,38 @@ func (s *mentions) aTool(words []string, start int) bool {
 	}
 	return slices.ContainsFunc(lang.CalledTools, func(name language.List) bool {
 		return start+len(name) <= len(words) && slices.Equal(words[start:start+len(name)], name)
+	})
+}
+
+// animalBeside is the animal matter that a line names beside the food it is read as, empty where it names none: a rib of celery is
+// none.
+func (r *Reader) animalBeside(l recipe.Line) string {
+	for _, a := range r.Animals(r.beforePurpose(l.Text), []recipe.Line{l}) {
+		if !r.lang.PlantParts[last(larder.Words(a.Name))] {
+			return a.Name
+		}
+	}
+	return ""
+}
+
+// beforePurpose is a line up to where it says what it is for, but not where that is to be eaten: "2 lemons, for the chicken", and
+// all of "rice, to serve with butter".
+func (r *Reader) beforePurpose(text string) string {
+	words := strings.Fields(strings.ToLower(text))
+	for i := 1; i+1 < len(words); i++ {
+		if (r.lang.Purpose[words[i]] || r.lang.Prepositions[words[i]] == "for") && !r.eaten(words[i+1]) {
+			return strings.Join(words[:i], " ")
+		}
+	}
+	return text
+}
+
+// eaten tells whether a word is a verb, in any form, by which food comes to the table.
+func (r *Reader) eaten(word string) bool {
+	return slices.ContainsFunc(r.lang.Verb(word), func(v language.Reading) bool {
+		return slices.ContainsFunc(r.lang.Orders(v.Lemma), func(name string) bool {
+			t := r.larder.Technique(name)
+			return t != nil && t.Closes == larder.ClosesTable
+		})
 	})
 }

@@ -97,7 +97,7 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 	for n := range p.dish.Components[i].Steps {
 		begin[n] = len(parts)
 		step := &p.dish.Components[i].Steps[n]
-		w := &writer{plan: p, step: step, text: []rune(step.Text), component: i, fatPut: map[recipe.StepAt]bool{}}
+		w := &writer{plan: p, step: step, text: []rune(step.Text), component: i}
 		w.small = func(u *larder.SmallUse, act *recipe.Action) (string, bool) {
 			return c.bring(p, i, u, dec.HouseRules, act)
 		}

@@ -104,3 +104,9 @@ func (p *plan) saysFat(n *flow.Node) bool {
 		})
 	})
 }
+
+// fatThere tells whether a fat of the cook's own, or what stands for one, is in what an action
+// works on: "until the fat separates".
+func (p *plan) fatThere(n *flow.Node) bool {
+	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), p.fries)
+}

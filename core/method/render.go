@@ -16,7 +16,7 @@ func (w *writer) ownFat(i int) []*clause {
 	if c := w.heatsAlong(i); c != nil {
 		return []*clause{c}
 	}
-	if !w.friesInRunOut(i) && !w.friesInPaste(i) || w.fatPut[w.graph.Nodes[i].At] && w.leanNow(i) {
+	if !w.friesInRunOut(i) && !w.friesInPaste(i) || w.fatPut && w.leanNow(i) {
 		return nil
 	}
 	fat, ok := w.fatToFry(i)
@@ -51,7 +51,7 @@ func (w *writer) putWithFat(i int, own *clause) {
 		return
 	}
 	if fat, ok := w.fatToFry(next); ok {
-		own.text, own.changed, w.fatPut[n.At] = own.text+" "+w.c.words().With+" "+fat, true, true
+		own.text, own.changed, w.fatPut = own.text+" "+w.c.words().With+" "+fat, true, true
 	}
 }
 

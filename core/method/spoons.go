@@ -3,7 +3,6 @@ package method
 import (
 	"slices"
 
-	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -58,10 +57,4 @@ func (p *plan) takesOffBody(i int) bool {
 			return p.fleshly(named) && !p.wholePiece(named)
 		})
 	})
-}
-
-// fatThere tells whether a fat of the cook's own, or what stands for one, is in what an action
-// works on: "until the fat separates".
-func (p *plan) fatThere(n *flow.Node) bool {
-	return slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), p.fries)
 }

@@ -67,8 +67,8 @@ type writer struct {
 	thinned bool
 	// pot is where work that is not done any more was to be done: "in a large pot".
 	pot string
-	// fatPut tells in which steps a fat was put into the pan with what fried in its own.
-	fatPut map[recipe.StepAt]bool
+	// fatPut tells that a fat was put into the pan with what fried in its own.
+	fatPut bool
 	// small collects what only the words of the step name and a cook must buy.
 	small func(*larder.SmallUse, *recipe.Action) (string, bool)
 }

@@ -150,13 +150,14 @@ func (p *plan) friedBefore(line, i int) bool {
 	return false
 }
 
-// boilsWithOthers tells whether an action boils something with other things, or drains it, which is then peeled or cut by itself, and
-// what stands for it comes as it is: wedges for eggs are not boiled with the potatoes.
+// boilsWithOthers tells whether an action boils eggs with other things, or drains them, from which they are then peeled or cut by
+// themselves, and something stands for them that comes as it is: wedges are not boiled with the potatoes. Flesh that is torn in
+// its sauce cooks along in that.
 func (p *plan) boilsWithOthers(s *standIn, path []int) bool {
 	wet := func(k int) bool { n := &p.graph.Nodes[k]; return n.Technique.Family == "wet heat" || n.Is("drain") }
 	n := &p.graph.Nodes[path[0]]
 	alone := !slices.ContainsFunc(n.Holds, func(line int) bool { return line != s.node && !larder.Pours(p.l.Food(p.line(line).FoodID())) })
-	if !s.is(larder.Ready) || alone || !wet(path[0]) && !(n.Is("add") && slices.ContainsFunc(n.Inputs, wet)) {
+	if s.class != larder.Egg || !s.is(larder.Ready) || alone || !wet(path[0]) && !(n.Is("add") && slices.ContainsFunc(n.Inputs, wet)) {
 		return false
 	}
 	for _, k := range path[1:] {

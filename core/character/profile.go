@@ -59,6 +59,11 @@ type Sources struct {
 // Sources sums every item of the dish.
 func (d Dish) Sources() Sources {
 	s := Sources{mass: d.Mass()}
+	count := 0
+	for _, p := range d.Parts {
+		count += len(p.Items)
+	}
+	s.items = make([]source, 0, count)
 	for i, p := range d.Parts {
 		for _, it := range p.Items {
 			one := it.Sums()

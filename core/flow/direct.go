@@ -8,12 +8,12 @@ import (
 
 // direct finds lines by their names.
 func (b *bindings) direct(n noun) []referent {
-	best, top := []int{}, 0.0
+	best, top, apart := []int{}, 0.0, b.apart(n.words)
 	for i := range b.lines {
 		if b.closed(i) {
 			continue
 		}
-		s := b.likeness(n, i)
+		s := b.likeness(n, apart, i)
 		if s < leastLikeness || b.saidUncooked(n) && b.cookedUp(portion{i, ""}) {
 			continue // "the raw beef" is no bones that gave a broth
 		}
@@ -232,7 +232,7 @@ func (b *bindings) inFatWork(name string) bool {
 func (b *bindings) kin(n noun, line int) []int {
 	var out []int
 	for i := range b.lines {
-		if i == line || b.likeness(n, i) >= leastLikeness && b.sameHead([]int{line, i}) {
+		if i == line || b.likeness(n, b.apart(n.words), i) >= leastLikeness && b.sameHead([]int{line, i}) {
 			out = append(out, i)
 		}
 	}

@@ -97,7 +97,12 @@ func Trace(l *larder.Larder, d *recipe.Dish) *Graph {
 		}
 	}
 	t := tracer{larder: l, dish: d, graph: g, refs: refs, holder: map[int]int{}}
-	for _, at := range d.Method() {
+	method, actions := d.Method(), 0
+	for _, at := range method {
+		actions += len(d.Components[at.Component].Steps[at.Step].Actions)
+	}
+	g.Nodes = make([]Node, 0, actions)
+	for _, at := range method {
 		step := &d.Components[at.Component].Steps[at.Step]
 		for i := range step.Actions {
 			t.node(&step.Actions[i], at)

@@ -25,13 +25,13 @@ func (b *bindings) apart(words []string) []string {
 	return words
 }
 
-// likeness weighs how well a noun names a line.
-func (b *bindings) likeness(n noun, i int) float64 {
+// likeness weighs how well a noun, its words written apart, names a line.
+func (b *bindings) likeness(n noun, words []string, i int) float64 {
 	l := &b.lines[i]
 	if bySpoon, only := b.bySpoon(n, l); only {
 		return bySpoon
 	}
-	words, vocab, shaped := b.apart(n.words), b.r.larder.Words(), false
+	vocab, shaped := b.r.larder.Words(), false
 	for len(words) > 1 && (vocab.Parts[words[len(words)-1]] || b.r.lang.Parts[words[len(words)-1]] || b.r.lang.Shapes[words[len(words)-1]]) && !slices.Contains(l.name, words[len(words)-1]) {
 		shaped = shaped || b.r.lang.Shapes[words[len(words)-1]]
 		words = words[:len(words)-1]

@@ -134,7 +134,10 @@ func (t *text) countsVessels(i, upto int) bool {
 // pot". It returns how many stand before the preposition.
 func (t *text) remnant(i int) int {
 	for _, p := range t.lang.Remnants {
-		if role := t.lang.Prepositions[t.low(i+len(p))]; t.runs(i, p) && (role == "in" || role == "of") {
+		if !t.runs(i, p) {
+			continue
+		}
+		if role := t.lang.Prepositions[t.low(i+len(p))]; role == "in" || role == "of" {
 			return len(p)
 		}
 	}

@@ -249,7 +249,7 @@ func (s *mentions) plantLine(word string) bool {
 
 // ownWord tells whether the first word of a line's name stands for the line by
 // itself: not a common word, and not the name of another food.
-func (s *mentions) ownWord(word string, l recipe.Line) bool {
+func (s *mentions) ownWord(word string, l *recipe.Line) bool {
 	if len(word) < 4 || s.reader.larder.Words().Neutral[word] {
 		return false
 	}
@@ -259,7 +259,7 @@ func (s *mentions) ownWord(word string, l recipe.Line) bool {
 
 // find returns where a word of the line's name stands by itself, not inside
 // the name of another food; -1 when nowhere.
-func (s *mentions) find(words []string, word string, l recipe.Line) int {
+func (s *mentions) find(words []string, word string, l *recipe.Line) int {
 	for i, w := range words {
 		if id := s.named[i]; w == word && (id == "" || id == l.FoodID()) && !s.made[w] {
 			return i
@@ -268,12 +268,11 @@ func (s *mentions) find(words []string, word string, l recipe.Line) int {
 	return -1
 }
 
-// listed finds lines named by the last word of their own name ("the stock",
-// "the whites") and animal matter known only through them.
+// listed finds animal matter known only through lines that a text names by the last word of their own name: "the stock", "the whites".
 func (s *mentions) listed(words []string) {
 	for k := range s.lines {
-		l, own := s.lines[k], s.names[k]
-		if len(own) == 0 {
+		l, own := &s.lines[k], s.names[k]
+		if len(own) == 0 || l.Origin != larder.FromAnimal {
 			continue
 		}
 		head := own[len(own)-1]
@@ -284,13 +283,7 @@ func (s *mentions) listed(words []string) {
 		if at < 0 && len(own) > 1 && s.ownWord(own[0], l) {
 			at = s.find(words, own[0], l)
 		}
-		if at < 0 {
-			continue
-		}
-		if s.reader.larder.Words().AnimalWords[words[at]] != "" && l.Origin != larder.FromAnimal && !s.standsFor(words, at) {
-			continue // a knob of butter is no peanut butter
-		}
-		if l.Origin == larder.FromAnimal && !slices.ContainsFunc(s.animals, func(a recipe.Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head && !s.verbHere(words, at, at+1) {
+		if at >= 0 && !slices.ContainsFunc(s.animals, func(a recipe.Animal) bool { return strings.Contains(a.Name, words[at]) || a.Animal == l.Animal }) && !s.plantLine(words[at]) && words[at] == head && !s.verbHere(words, at, at+1) {
 			s.animals = append(s.animals, recipe.Animal{Name: words[at], Animal: l.Animal})
 		}
 	}

@@ -204,6 +204,11 @@ func (b *bindings) takesFrom(found []referent) {
 
 func (r *Reader) bindings(d *recipe.Dish) *bindings {
 	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}, taken: map[taking]float64{}}
+	lines := 0
+	for c := range d.Components {
+		lines += len(d.Components[c].Lines)
+	}
+	b.lines, b.listed, b.listedNames = make([]bound, 0, lines), make([]recipe.Line, 0, lines), make([][]string, 0, lines)
 	for c := range d.Components {
 		b.partNames = append(b.partNames, slices.DeleteFunc(larder.Words(cmp.Or(d.Components[c].Called, d.Components[c].Name)), func(w string) bool { return r.lang.Conjunctions[w] }))
 		for j := range d.Components[c].Lines {

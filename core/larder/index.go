@@ -111,6 +111,9 @@ const maxSkips = 2
 // measure are passed over when counted is true.
 func (x *Index) At(words []string, i int, counted bool) (Match, bool) {
 	best := Match{}
+	if i >= len(words) || x.root.next[words[i]] == nil {
+		return best, false // as of most words
+	}
 	var walk func(n *node, at, used, skipped int)
 	walk = func(n *node, at, used, skipped int) {
 		if f := n.at(counted); f != nil && used > best.Used {

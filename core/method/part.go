@@ -63,7 +63,7 @@ func (w *writer) part(n int, s *sentence) part {
 func (w *writer) namesAnimal(text string) bool {
 	at := w.component
 	if w.lines == nil {
-		w.lines = []recipe.Line{}
+		w.lines = make([]recipe.Line, 0, len(w.a.Components[at].Lines))
 		for _, l := range w.a.Components[at].Lines {
 			if l.Change != swap.Dropped {
 				w.lines = append(w.lines, l.Line)

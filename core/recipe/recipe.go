@@ -153,20 +153,23 @@ type StepAt struct{ Component, Step int }
 // Method lists the steps of all components in the order in which they are
 // done: the text's own, or one component after the other.
 func (d *Dish) Method() []StepAt {
-	var out []StepAt
-	order := map[StepAt]int{}
+	type placed struct{ at, order int }
+	var all []StepAt
+	var order []placed
 	last := 0
 	for c := range d.Components {
-		for s, step := range d.Components[c].Steps {
-			at := StepAt{c, s}
-			if step.Order > 0 {
-				last = step.Order
+		for s := range d.Components[c].Steps {
+			if o := d.Components[c].Steps[s].Order; o > 0 {
+				last = o
 			}
-			order[at] = last
-			out = append(out, at)
+			order, all = append(order, placed{len(all), last}), append(all, StepAt{c, s})
 		}
 	}
-	slices.SortStableFunc(out, func(a, b StepAt) int { return order[a] - order[b] })
+	slices.SortStableFunc(order, func(a, b placed) int { return a.order - b.order })
+	out := make([]StepAt, len(all))
+	for i, o := range order {
+		out[i] = all[o.at]
+	}
 	return out
 }
 

@@ -245,7 +245,7 @@ func (b *bindings) refMade(t *thing, share float64, r *roles, into *[]recipe.Ref
 func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	share := b.shareOf(n, p)
 	left := b.leftOf(p)
-	if kept := b.reserved(p); kept != nil && n.rest && (left == 0 || len(kept.holds) == 1) {
+	if kept := b.reserved(p); kept != nil && n.rest && !slices.Contains(r.inputs, kept) && (left == 0 || len(kept.holds) == 1) {
 		b.refMade(kept, 1, r, into)
 		b.of(p, 1, *into)
 		return

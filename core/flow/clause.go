@@ -158,6 +158,7 @@ func (p *parser) sentence(from, upto int) {
 	first, parallel := true, false
 	from = p.label(from, upto)
 	for i := from; i < upto; {
+		at, form := p.dinersDo(i)
 		switch {
 		case p.mark(i, "("):
 			i = p.bracketed(i, upto)
@@ -172,8 +173,8 @@ func (p *parser) sentence(from, upto int) {
 			i, parallel, first = i+2, true, true
 		case p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2):
 			i++
-		case p.dinerAt(i):
-			i, first = p.order(i+1, upto, parallel, p.dinersForm(i)), false
+		case at > 0:
+			i, first = p.order(at, upto, parallel, form), false
 		default:
 			p.opening = first
 			next := p.piece(i, upto, first, &parallel)

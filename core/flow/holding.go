@@ -87,7 +87,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
 		t.fried = t.fried || in.fried
-		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || (in.strained || b.liftsOut()) && b.besideLiquid(in, named)) {
+		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || (in.strained || b.liftsOut()) && b.besideLiquid(in, named) || b.takesLiquor() && b.onlyLiquid(in, named)) {
 			apart[in] = true
 			for _, p := range named {
 				if b.shareCut(in) && b.holder[p] != in {
@@ -158,6 +158,7 @@ const (
 	drainTechnique = "drain"
 	pressTechnique = "press"
 	restTechnique  = "rest"
+	soakTechnique  = "soak"
 )
 
 // besideLiquid tells whether portions are solids of a thing that holds a liquid too:

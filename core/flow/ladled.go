@@ -112,8 +112,9 @@ func (b *bindings) keepsName(a *recipe.Action) {
 }
 
 // bracketed is what the words before a bracket name out of which something was taken: "take the fish out of the marinade (keep it)".
+// What is squeezed out is meant itself: "squeeze the milk from the bread (save it)".
 func (b *bindings) bracketed(n noun) []referent {
-	if !b.text.mark(n.from-2, "(") || b.last == nil || b.outBy != b.last.ID || b.outOf.upto != n.from-2 {
+	if !b.text.mark(n.from-2, "(") || b.last == nil || b.last.Technique == pressTechnique || b.outBy != b.last.ID || b.outOf.upto != n.from-2 {
 		return nil
 	}
 	return b.resolve(b.outOf)

@@ -124,8 +124,8 @@ func (b *bindings) pointedAt(n noun) []referent {
 	var found []referent
 	for _, r := range b.last.With {
 		i := slices.IndexFunc(b.lines, func(l bound) bool { return r.Line != nil && l.ref == *r.Line || r.Of == l.ref })
-		if i >= 0 && !b.fat(portion{i, ""}) {
-			found = append(found, b.nowOf(portion{i, ""}))
+		if p := (portion{i, ""}); i >= 0 && !b.fat(p) && b.pluralName(referent{portion: &p}) { // but "beat the eggs with the milk and pour this over"
+			found = append(found, b.nowOf(p))
 		}
 	}
 	if len(found) != 1 {

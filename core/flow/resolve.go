@@ -134,6 +134,9 @@ func (b *bindings) ofLines(n noun, found []referent) []referent {
 	}
 	b.uses(n, found)
 	b.takesFrom(found)
+	if squeezed := b.squeezedOut(n, found); squeezed != nil {
+		return squeezed
+	}
 	if t := cmp.Or(b.shareAside(n, found), b.shareInPan(n, found)); t != nil {
 		return []referent{{made: t}}
 	}

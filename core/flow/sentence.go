@@ -17,7 +17,7 @@ func (p *parser) telling(from, upto int) string {
 	if kind, n := p.phrase(i); kind == language.NoteOpener && (p.mark(i+n, ":") || !p.orders(i, true, false)) && (n > 1 || p.third(i) || p.is(i, p.lang.Tells)) {
 		return recipe.Note
 	}
-	if p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2) || p.dinerAt(i) {
+	if p.is(i, p.lang.Cooks) && p.orders(i+1, false, false) && p.opensThing(i+2) || p.dinersTell(i) {
 		return ""
 	}
 	if (p.is(i, p.lang.Tells) || p.is(i, p.lang.Subjects)) && (p.mark(i+1, ":") || !p.orders(i, true, false)) {
@@ -30,22 +30,6 @@ func (p *parser) telling(from, upto int) string {
 		return recipe.Note
 	}
 	return ""
-}
-
-// dinerAt tells whether it is said at i who does something at the table: "everyone adds cream".
-func (p *parser) dinerAt(i int) bool {
-	if !p.is(i, p.lang.Diners) || i+2 >= len(p.words) || !p.opensThing(i+2) && !p.listed(p.words[i+2].norm) {
-		return false
-	}
-	return p.third(i+1) || p.orders(i+1, false, false)
-}
-
-// dinersForm is the form of the verb behind who does something.
-func (p *parser) dinersForm(i int) language.Form {
-	if p.third(i + 1) {
-		return language.Third
-	}
-	return language.Base
 }
 
 // third tells whether a sentence opens with a verb that leaves out who does it:

@@ -70,14 +70,17 @@ func (b *bindings) itsWater(n noun) bool {
 }
 
 // shareAside is the share of a thing that was taken out, where a noun says that it was kept back: "the reserved bacon", of which
-// half went into the soup.
+// half went into the soup, or "the saved milk", squeezed out of the bread, beside milk that waits.
 func (b *bindings) shareAside(n noun, found []referent) *thing {
-	if len(found) != 1 || found[0].portion == nil || found[0].made != nil || b.leftOf(*found[0].portion) > 0 {
+	if len(found) != 1 || found[0].portion == nil || found[0].made != nil {
 		return nil
 	}
+	p, left := *found[0].portion, b.leftOf(*found[0].portion)
 	for i := n.from; i < n.upto; i++ {
 		if lemma, width := b.text.verb(i, language.Past); width > 0 && slices.Contains(b.r.lang.Orders(lemma), reserveTechnique) {
-			return b.latest(func(t *thing) bool { return t.taken && t.ofShare && t.holds[*found[0].portion] && b.open(t) })
+			return b.latest(func(t *thing) bool {
+				return t.holds[p] && (left == 0 && t.taken && t.ofShare || left > 0 && len(t.holds) == 1 && (t.putBy || t.technique == pressTechnique))
+			})
 		}
 	}
 	return nil

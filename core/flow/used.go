@@ -20,10 +20,10 @@ func (b *bindings) uses(n noun, found []referent) {
 }
 
 // usedOf is what a word was used of before, where the noun is no line's whole name: "each
-// leaf" of the cabbage, though bay leaves are listed.
+// leaf" of the cabbage, though bay leaves are listed. "The mixture" is none of another part's cornflour, that was called so.
 func (b *bindings) usedOf(n noun) (portion, bool) {
 	p, ok := b.used[n.head()]
-	if !ok || len(n.words) > 1 && slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
+	if !ok || b.r.lang.Products[n.head()] && b.lines[p.line].comp != b.ownPart() || len(n.words) > 1 && slices.ContainsFunc(b.lines, func(l bound) bool { return slices.Equal(l.name, n.words) }) {
 		return p, false
 	}
 	return p, !b.ofAnother(n, p)

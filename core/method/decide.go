@@ -68,7 +68,7 @@ func (p *plan) decide(i int) {
 	case n.Is("pour", "add", "stir") && p.meansGone(n.Action.To): // "add the stock"
 	case n.Technique.Family == "wet heat" && p.onBodies(i) && p.inListedLiquor(n):
 		p.withoutSubject(i)
-	case p.onBodies(i), p.intoBodies(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i), p.brothOfGone(i),
+	case p.onBodies(i), p.intoBodies(i), p.stoodOnBody(i), p.strewnOnNothing(i), p.dustedForPan(i), p.ofMerged(i), p.keepsOfGone(i), p.brothOfGone(i),
 		p.strainsNothing(i), p.keptFromNothing(i), p.watersNothing(i), p.watersAlone(i), p.scaldsNothing(i), p.onlySieved(i), p.poursNoFatOff(i):
 		d.drop = true
 	case p.keepsAll(i):

@@ -55,7 +55,7 @@ func (p *plan) enter(s *standIn) {
 		if n := &p.graph.Nodes[path[i]]; n.Is("bake", "roast") && !p.braises(n) || s.setsIn(n) || p.tiedUp(path[start], path[i]) || p.setsWithEgg(n, func(o *standIn) bool { return slices.Contains(n.Holds, o.node) }) {
 			return // nobody opens a pie or a pudding to add something
 		}
-		if p.boundBefore(s, path[start:i]) && !p.openedSince(path[start:i]) {
+		if p.boundBefore(s, path[start:i]) && !p.openedSince(path[start:i]) && !p.testedAfter(path[i]) {
 			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && (!p.cueGone(n) || p.restOfCue(n) != "") {
 				return // it goes on until something else is done
 			}

@@ -54,10 +54,10 @@ func TestCardsOfAnEvening(t *testing.T) {
 			recipeCalled(t, "chicken-katsu-curry"), "Serve the tofu slabs on the rice", "Serve on",
 		},
 		"a yolk beaten into a cheese sauce is no batter": {
-			recipeCalled(t, "welsh-rarebit"), "beat in the yellow lentil cream", "mung bean batter",
+			recipeCalled(t, "welsh-rarebit"), "beat in the yellow silken tofu", "mung bean batter",
 		},
 		"what waits long is made before the sauce is on the fire": {
-			recipeCalled(t, "welsh-rarebit"), "until it runs slowly off the spoon. Note: make no less than a small cupful at a time, and keep the rest.\nHeat the olive oil", "thick.\nSoak the cashews",
+			recipeCalled(t, "welsh-rarebit"), "until it coats a spoon. Note: make no less than a small cupful at a time, and keep the rest.\nHeat the olive oil", "thick.\nSoak the cashews",
 		},
 		"what is to come of a sauce stays": {
 			recipeCalled(t, "tuna-pasta-bake"), "gradually stir in the soy drink to make a thick pale sauce", "white sauce",

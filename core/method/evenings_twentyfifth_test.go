@@ -55,7 +55,7 @@ func TestCardsOfPlainEvenings(t *testing.T) {
 			"pot-roast-beef", []string{"Heat the oil in a large casserole.\n"}, []string{"this takes about"},
 		},
 		"eggs that make pasta creamy are no gel": {
-			"carbonara", []string{"Beat the yellow lentil cream with most of the walnut crumbs", "drain the spaghetti. Tip it into the pan"}, []string{"flax"},
+			"carbonara", []string{"Beat the yellow silken tofu with most of the walnut crumbs", "drain the spaghetti. Tip it into the pan"}, []string{"flax"},
 		},
 		"an omelette that is turned over is of a batter that sets": {
 			"tortilla-espanola-plain", []string{"Beat the mung batter separately, then stir into the potatoes"}, []string{"starch cream"},

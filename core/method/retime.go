@@ -129,6 +129,9 @@ func (p *plan) base(i int) float64 {
 	if n.Action.Cue != "" && p.saysMore(n) {
 		return n.Lasts // what else it says it cooks for is there
 	}
+	if p.testedAfter(i) {
+		return n.Lasts
+	}
 	base := math.Max(p.wants(i), bringsRound)
 	if n.Technique.Family == "oven" {
 		base = math.Max(p.wants(i)*slowOven, base)

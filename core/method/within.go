@@ -2,12 +2,13 @@ package method
 
 import "slices"
 
-// dressed tells whether an action tosses things that nothing has cooked with a dressing that was mixed before.
+// dressed tells whether an action brings things together, over no fire, with a dressing that was mixed cold before.
 func (p *plan) dressed(at int) bool {
 	n := &p.graph.Nodes[at]
-	return n.Is("toss") && !p.cookedBefore(at) && slices.ContainsFunc(n.Inputs, func(in int) bool {
+	return (n.Is("toss") || n.Technique.Joins == "yes" && n.Technique.Heat == "" && n.Technique.Family == "mix" && !p.cookedLater(at)) && slices.ContainsFunc(n.Inputs, func(in int) bool {
 		o := &p.graph.Nodes[in]
-		return len(o.Holds) > 1 && p.holdsLiquid(o.Holds) && p.takesMore(in)
+		mixed := len(o.Holds) > 1 && p.holdsLiquid(o.Holds) && p.takesMore(in)
+		return mixed && o.Technique.Heat == "" && (!p.cookedBefore(in) || p.dressed(in))
 	})
 }
 

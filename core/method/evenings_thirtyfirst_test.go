@@ -1,0 +1,30 @@
+package method
+
+import "testing"
+
+// What cards of the evenings of Advent said wrongly once.
+func TestCardsOfTheEveningsOfAdvent(t *testing.T) {
+	holdEvenings(t, map[string]evening{
+		"a time that is tried for what stays is kept": {
+			"caldeirada", []string{"Cover and cook over a low flame for 20 minutes, add the mushroom rings, cook for 15 minutes more, add the palm heart flakes and cook for 5 minutes more."}, []string{"Salt the palm heart"},
+		},
+		"who fills their own at the table does so behind a colon": {
+			"chicken-fajitas-tray", []string{"Let everyone fill their own: a spoon of avocado, some of the torn mushrooms, peppers, silken tofu cream and stretchy cashew curd."}, []string{"Add the silken tofu cream"},
+		},
+		"the mixture is this part's own": {
+			"egg-foo-yung", []string{"Ladle in a quarter of the mixture and cook for 7 minutes until set underneath; flip"}, []string{"flax"},
+		},
+		"a paste goes into the dressing": {
+			"ham-pasta-salad-peas", []string{"Work the miso in.\nTip in the pasta and peas"}, nil,
+		},
+		"what has no fat edge is not stood on it": {
+			"lamb-chops-mint-peas", []string{"Cook the pressed mushroom slabs for 3 minutes on each side."}, []string{"edge"},
+		},
+		"what was beaten is poured, and not what it was beaten with": {
+			"bobotie-plain-lot", []string{"Squeeze the cashew milk from the bread", "pour it over the lentil mince and poke in the leaves"}, []string{"the rest of the cashew milk from"},
+		},
+		"yolks that enrich a custard of starch are no jelly": {
+			"custard-slices", []string{"beat in the soft coconut fat and the yellow silken tofu"}, []string{"agar", "black salt", "lentil"},
+		},
+	})
+}

@@ -4,6 +4,8 @@ import (
 	"slices"
 	"strings"
 	"sync"
+
+	"yembra/core/language"
 )
 
 // called finds a thing by a name that the text has given it.
@@ -207,20 +209,30 @@ func (b *bindings) heaviest(counts func(*thing, portion) bool, fits func(*thing)
 const muchHeavier = 1.2
 
 // listedMadeTo is the one line, still untouched, that the list says is cut or ground to what a noun means: "the crumbs", of
-// bread blitzed to crumbs, though what is fried for the crumbs goes by that name too.
-func (b *bindings) listedMadeTo(n noun) (portion, bool) {
-	var found []portion
-	head := n.head()
+// bread blitzed to crumbs, though what is fried for the crumbs goes by that name too. Where the list says of lines below each
+// other that they are to be it, it is all of them: "the glaze", of a yolk and milk to glaze.
+func (b *bindings) listedMadeTo(n noun) []referent {
+	var found []referent
+	head, aimed := n.head(), true
 	for i := range b.lines {
 		l := &b.lines[i]
-		at := slices.Index(l.prepared, head)
-		if at < 1 || b.r.lang.Prepositions[l.prepared[at-1]] == "for" || !n.pointed || len(n.words) != 1 || !b.r.lang.Shapes[head] && !b.r.lang.Products[head] || slices.Contains(l.name, head) ||
-			l.comp != b.ownPart() || b.leftOf(portion{i, ""}) < 1 || b.closed(i) || b.listedForAnother(i) {
+		at := slices.IndexFunc(l.prepared, func(w string) bool { return w == head || b.doing(w, head) })
+		if at < 1 || b.r.lang.Prepositions[l.prepared[at-1]] == "for" && l.prepared[at] == head || !n.pointed || len(n.words) != 1 || !b.r.lang.Shapes[head] && !b.r.lang.Products[head] || slices.Contains(l.name, head) ||
+			l.comp != b.ownPart() || b.leftOf(portion{i, ""}) < 1 || b.closed(i) || b.listedForAnother(i) && at != 1 {
 			continue
 		}
-		found = append(found, portion{i, ""})
+		aimed = aimed && (b.r.lang.Purpose[l.prepared[at-1]] || l.prepared[at] != head) && (len(found) == 0 || found[len(found)-1].portion.line == i-1)
+		found = append(found, referent{portion: &portion{i, ""}})
 	}
-	return append(found, portion{})[0], len(found) == 1
+	if len(found) > 1 && !aimed {
+		return nil
+	}
+	return found
+}
+
+// doing tells whether a word says that something is done by which a thing is called: "glazing", of a glaze.
+func (b *bindings) doing(word, called string) bool {
+	return slices.ContainsFunc(b.r.lang.Verb(word), func(r language.Reading) bool { return r.Form == language.Going && r.Lemma == called })
 }
 
 // byOwnName is what goes by a name that the text has given it.
@@ -228,8 +240,8 @@ func (b *bindings) byOwnName(n noun) []referent {
 	if b.justPutOn(n) {
 		return []referent{{made: b.focus}}
 	}
-	if p, ok := b.listedMadeTo(n); ok {
-		return []referent{{portion: &p}}
+	if found := b.listedMadeTo(n); found != nil {
+		return found
 	}
 	if t := b.byItsName(n); t != nil {
 		return []referent{{made: t}}

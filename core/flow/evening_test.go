@@ -46,6 +46,8 @@ func TestWordsOfAnEveningMeanTheirThing(t *testing.T) {
 		{"help themselves, and no more", "2 peppers|1 tbsp oil", "Fry the peppers in the oil. Let everyone help themselves.", []string{"a0 fry/fry(0.0; with 0.1)", "remark: Let everyone", "remark: help themselves"}},
 		{"milk squeezed out of bread, beside the rest of it", "2 slices bread|250 ml milk|2 eggs|500 g minced beef", "Soak the bread in half the milk. Squeeze the milk from the bread (save it) and mash the bread into the beef. Beat the eggs with the saved milk and the rest of the milk and pour this over the beef.", []string{"a0 soak/soak(0.0; with 0.5×0.1)", "a1 squeeze/press(@a0)", "a2 save/reserve(@a1)", "a3 mash/mash(@a0; into 0.3)", "a4 beat/beat(0.2; with @a2, 0.5×0.1)", "a5 pour/pour(@a4; into @a3)"}},
 		{"each of what was filled", "4 aubergines|300 g minced beef|4 tomatoes", "Slit the aubergines. Fill with the beef. Put a tomato on each.", []string{"a0 slit/cut(0.0)", "a1 fill/stuff(@a0; with 0.1)", "a2 put/place(0.2; into @a1)"}},
+		{"a glaze that the list beats", "500 g flour|250 ml water|1 egg yolk beaten with 1 tbsp milk, to glaze", "Mix the flour and water. Brush with the glaze.", []string{"a0 mix/mix(0.0, 0.1)", "a1 brush/brush(@a0; with 0.2)"}},
+		{"what is for glazing is the glaze", "500 g flour|250 ml water|1 egg, beaten, for glazing", "Mix the flour and water. Brush with the glaze.", []string{"a0 mix/mix(0.0, 0.1)", "a1 brush/brush(@a0; with 0.2)"}},
 	})
 }
 

@@ -25,6 +25,11 @@ func (b *bindings) spoken(n noun, found []referent, refs []recipe.Ref) {
 		counted.from = n.amount[1]
 		from = b.nameFrom(counted) // "six cevapi"
 	}
+	if of := b.shapedOf(n, refs); of > 0 {
+		mix := n
+		mix.from = of
+		from, out.Measured = b.nameFrom(mix), true
+	}
 	out.Name, _ = b.text.span(from, n.upto-n.bare)
 	if n.behind[1] > 0 && (b.text.mark(n.behind[0], ",") || b.givenOff(n)) {
 		from, _ := b.text.span(n.behind[0], n.behind[0]+1)
@@ -117,4 +122,21 @@ func (c *clause) purpose() [2]int {
 // givenOff tells whether it is said behind a noun that something gave it off: "the juices it has released".
 func (b *bindings) givenOff(n noun) bool {
 	return n.behind[1] > n.behind[0] && b.r.lang.Pronouns[b.text.low(n.behind[0])]
+}
+
+// shapedOf is where the words stand of which mix pieces are parted by hand, where a noun says into which: "small balls of the
+// pork", that was worked with soy sauce; 0 elsewhere.
+func (b *bindings) shapedOf(n noun, refs []recipe.Ref) int {
+	if len(refs) != 1 || refs[0].Made == nil {
+		return 0
+	}
+	if t := b.byID(*refs[0].Made); t == nil || len(t.holds) < 2 || t.heated || b.tech.Family != "dough" && b.tech.Joins != "yes" && b.tech.Name != placeTechnique && b.tech.Name != removeTechnique {
+		return 0
+	}
+	for k := n.from + 1; k+1 < n.upto; k++ {
+		if b.r.lang.Prepositions[b.text.low(k)] == "of" && b.r.lang.Shapes[b.text.low(k-1)] {
+			return k + 1
+		}
+	}
+	return 0
 }

@@ -135,10 +135,10 @@ func (p *plan) doneOnLine(comp *swap.Component, at int) (host int, work string) 
 	return host, strings.Join([]string{larder.Capital(verb), w.The, thing, with, w.The, p.lowered(&l.Line)}, " ") + "."
 }
 
-// firstUse is the first of the steps that takes a line.
+// firstUse is the first of the steps that takes a line, but for what only prepares it.
 func (p *plan) firstUse(comp *swap.Component, line int) int {
 	for n := range comp.Steps {
-		if comp.Steps[n].Change != swap.Dropped && slices.Contains(comp.Steps[n].Lines, line) {
+		if comp.Steps[n].Change != swap.Dropped && comp.Steps[n].Prepares == "" && slices.Contains(comp.Steps[n].Lines, line) {
 			return n
 		}
 	}

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"slices"
 	"strings"
 
 	"yembra/core/recipe"
@@ -45,4 +46,24 @@ func (w *writer) ofNoun(x recipe.Aside) bool {
 		}
 	}
 	return false
+}
+
+// doneBehind takes out what is said behind a comma of how a thing is cut or ground where something stands for it that is made
+// for the dish: "the parmesan, finely grated", of crumbs of seeds.
+func (w *writer) doneBehind(n *node, others []edit) []edit {
+	var out []edit
+	a := n.Action
+	for _, p := range a.Words.Phrases {
+		for _, noun := range p.Nouns {
+			lines, made := w.meant(noun)
+			from, upto := noun.Behind[0], noun.Behind[1]
+			if made || len(lines) != 1 || upto == 0 || from < a.From || upto > a.Upto || slices.ContainsFunc(others, func(e edit) bool { return e.from < upto && from < e.upto }) {
+				continue
+			}
+			if s := w.stand[lines[0]]; s != nil && !s.gone && len(s.book.Prepare) > 0 {
+				out = append(out, edit{from, upto, ""})
+			}
+		}
+	}
+	return out
 }

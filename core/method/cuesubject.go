@@ -108,9 +108,10 @@ func (p *plan) ownFatOfGone(n *flow.Node, cue string) bool {
 	return false
 }
 
-// beaten tells whether how eggs look that were beaten can show at an action: not when they rest, nor when they bake.
+// beaten tells whether how eggs look that were beaten can show at an action: not when they rest, in a dough that
+// is kneaded or rises, or when they bake.
 func beaten(n *flow.Node) bool {
-	return n.Technique.Family != "rest" && n.Technique.Family != "oven" && n.Technique.Family != "dry heat"
+	return n.Technique.Family != "rest" && n.Technique.Family != "dough" && n.Technique.Family != "oven" && n.Technique.Family != "dry heat"
 }
 
 // seasonsPot tells whether a line is so little of its part that it only seasons: ginger and garlic in a broth.

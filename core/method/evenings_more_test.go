@@ -122,7 +122,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"baked-cod-with-chorizo-and-white-beans", []string{"Heat a little of the olive oil and fry the smoky bean sausage in a large ovenproof pan, about 4 minutes. Add the onion and cook in the olive oil for 6 minutes"}, []string{"cook in the red onion"},
 		},
 		"eggs poured in and stirred are scrambled": {
-			"hungarian-mushroom-and-sausage-lecso", []string{"Pour in the crumbled tofu and stir over a low heat."}, []string{"flax", "just set"},
+			"hungarian-mushroom-and-sausage-lecso", []string{"Pour in the crumbled tofu and stir over a low heat until hot through."}, []string{"flax", "just set"},
 		},
 		"a stock that shells were to boil in is hot": {
 			"prawn-risotto-with-its-shells", []string{"Simmer the vegetable stock for 15 minutes, then strain and keep hot."}, []string{"shells"},

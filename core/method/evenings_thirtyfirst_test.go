@@ -26,5 +26,26 @@ func TestCardsOfTheEveningsOfAdvent(t *testing.T) {
 		"yolks that enrich a custard of starch are no jelly": {
 			"custard-slices", []string{"beat in the soft coconut fat and the yellow silken tofu"}, []string{"agar", "black salt", "lentil"},
 		},
+		"what was told of cheese is not told of herbs, nor of crumbs": {
+			"turkey-chilli-beans", []string{"- fresh coriander\n"}, []string{"coriander, grated"},
+		},
+		"crumbs of seeds are not grated any more": {
+			"chicken-caesar-pasta", []string{"lemon juice and the seed crumbs."}, []string{"finely grated"},
+		},
+		"wine that boils down by half boils down by half": {
+			"prawn-linguine-chilli", []string{"let it bubble down by half, adding the mushroom discs for the last 2 minutes"}, []string{"for 7 minutes"},
+		},
+		"a glaze that is beaten in the list": {
+			"piroshki-cabbage-egg", []string{"and brush with the starch glaze", "rise for an hour, until doubled", "Beat the starch glaze with the soy drink."}, []string{"Add the soy drink.\n"},
+		},
+		"small balls of a mix": {
+			"thai-omelette-soup-pork", []string{"Pinch off small balls of the tofu and walnut mix and drop them into the stock"}, nil,
+		},
+		"a cheese that is spread can be spread, and crumbs do not set": {
+			"smoked-salmon-scramble", []string{"stir slowly with a wooden spoon until hot through", "spread thinly with the white bean curd"}, []string{"brined tofu"},
+		},
+		"nobody browns browned mushrooms": {
+			"lancashire-hotpot-kidneys", []string{"Brown the mushrooms and walnuts in the same pan"}, []string{"browned mushrooms"},
+		},
 	})
 }

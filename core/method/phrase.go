@@ -131,7 +131,7 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	case !noun.Pronoun && w.shapedAs(noun) != "":
 		return []named{{text: w.c.words().The + " " + w.shapedAs(noun), plural: noun.Plural}}, true // "the meatballs"
 	}
-	return w.moreOf(noun, w.divided(noun, w.someServed(n, p, noun, w.listedOf(n, p, noun, lines, at)))), true
+	return w.inPieces(noun, w.moreOf(noun, w.divided(noun, w.someServed(n, p, noun, w.listedOf(n, p, noun, lines, at))))), true
 }
 
 // wideWord tells whether a noun means a line by no more than a word for what is liquid, which what stands for it is too:

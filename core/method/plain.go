@@ -40,7 +40,7 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 	if w.greasesNot(n, n.With) {
 		with, _ = w.otherFat(n, at, nil)
 	}
-	to = w.headed(own, to)
+	to = w.headed(own, w.inPiecesSaid(a, to))
 	own.objects = to
 	text, behind := w.splitVerb(verb)
 	if made := words.The + " " + w.c.renamed(a.Makes); a.Makes != "" && len(with) == 0 && w.l.Language().Announcing[a.Verb] && !w.namesAnimal(larder.Capital(made)+".") {

@@ -41,7 +41,7 @@ func (p *plan) retime() {
 			if len(d.late) > 0 { // of which some is for what comes later
 				d.minutes = minutesOf(math.Max(p.lasts[i]-d.late[0].tail, leastBase/2))
 			}
-		case n.Action.Minutes == nil && n.Action.Cue != "" && !d.cueless && !p.cueGone(n) && len(d.late) == 1 && d.late[0].tail >= 1:
+		case n.Action.Minutes == nil && (n.Action.Cue != "" && !d.cueless && !p.cueGone(n) || p.boilsToShare(n)) && len(d.late) == 1 && d.late[0].tail >= 1:
 			d.lastly = true
 		case len(d.late) > 0:
 			base := math.Max(minutes-d.late[0].tail, 0)

@@ -217,3 +217,27 @@ func (w *writer) eachOfAll(before string) bool {
 	first, _, _ := strings.Cut(strings.ToLower(before), " ")
 	return w.l.Language().Dealt[first]
 }
+
+// inPieces says of a mix that is parted by hand into which pieces it is, in the text's own words: "small balls of the lentil mix".
+func (w *writer) inPieces(noun recipe.Noun, things []named) []named {
+	words := strings.Fields(w.slice(noun.From, noun.Name))
+	of := slices.IndexFunc(words, func(x string) bool { return w.l.Language().Prepositions[strings.ToLower(x)] == "of" })
+	if len(things) != 1 || of < 1 || !noun.Measured || len(noun.Refs) != 1 || noun.Refs[0].Share < nearlyAll || !w.l.Language().Shapes[strings.ToLower(words[of-1])] || !strings.HasPrefix(things[0].text, w.c.words().The+" ") {
+		return things
+	}
+	shape := strings.ToLower(words[of-1])
+	if s := things[0].stand; s != nil && s.flesh() && s.chosen != nil && s.chosen.Use != shapeUse || slices.Contains(larder.Words(things[0].text), larder.Singular(shape)) {
+		return things // what stands for pieces of flesh comes in its own, and "the mushroom slices" are cut
+	}
+	return []named{{text: strings.Join(words[:of+1], " ") + " " + things[0].text, plural: larder.Singular(shape) != shape, stand: things[0].stand}}
+}
+
+// inPiecesSaid is inPieces of the noun that says what an action is done to.
+func (w *writer) inPiecesSaid(a *recipe.Action, things []named) []named {
+	for _, p := range a.Words.Phrases {
+		if p.Upto <= a.Upto && (p.Role == "to" || p.Role == "from") && len(p.Nouns) == 1 {
+			return w.inPieces(p.Nouns[0], things)
+		}
+	}
+	return things
+}

@@ -67,7 +67,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if part := w.eggPart(noun, lines, at); part != nil {
 		return part, true
 	}
-	return w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at))), true
+	return w.inPieces(noun, w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at)))), true
 }
 
 // mixtureOf is a mixture by the plants that its name is led by: "the chipotle mixture", of a cream so called.

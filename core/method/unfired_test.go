@@ -1,11 +1,15 @@
 package method_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"yembra/core/flow"
+	"yembra/core/language"
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -118,4 +122,23 @@ func TestEachStandInHasANameOfItsOwn(t *testing.T) {
 		}
 		texts[s.Short] = made
 	}
+}
+
+// What the dish may brown itself does not go by a name that says it is browned: nobody browns the browned mushrooms.
+func TestWhatTheDishBrownsIsNotCalledBrowned(t *testing.T) {
+	_, b, _ := open(t)
+	l, seen := b.Larder(), 0
+	for _, s := range l.Swaps() {
+		if !slices.ContainsFunc(s.Prepare, func(p larder.Preparation) bool { return p.Unfired != nil }) {
+			continue
+		}
+		seen++
+		for _, w := range larder.Words(s.Short) {
+			for _, x := range l.Language().Verb(w) {
+				fires := x.Form == language.Past && slices.ContainsFunc(l.Language().Orders(x.Lemma), func(name string) bool { return l.Technique(name).Family == "dry heat" })
+				assert.False(t, fires, "%s is called %q", s.ID, s.Short)
+			}
+		}
+	}
+	require.Greater(t, seen, 10)
 }

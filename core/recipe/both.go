@@ -106,12 +106,33 @@ func (l *layout) inAnother(text string) []string {
 				return nil // "kingfish, in 3 cm steaks"
 			}
 		}
+		head = strings.TrimRight(head, " ,")
 		if lemma := l.doneCold(words[k-1]); role == "with" && lemma != "" {
-			tail = l.toDo(tail, lemma, first.Name)
+			if bare := strings.TrimRight(strings.Join(words[:k-1], " "), " ,"); l.line(bare).Food != nil {
+				head, first = bare+", "+words[k-1], l.line(bare)
+			}
+			aim := l.aimBehind(tail)
+			head, tail = head+aim, l.toDo(strings.TrimSuffix(tail, aim), lemma, first.Name)
 		}
-		return []string{strings.TrimRight(head, " ,"), tail}
+		return []string{head, tail}
 	}
 	return nil
+}
+
+// aimBehind is what a line says behind a comma that it is for, comma and all: ", to glaze".
+func (l *layout) aimBehind(text string) string {
+	lang := l.reader.larder.Language()
+	for at := strings.Index(text, ","); at >= 0 && at+1 < len(text); {
+		if words := strings.Fields(text[at+1:]); len(words) > 0 && (lang.Purpose[strings.ToLower(words[0])] || lang.Prepositions[strings.ToLower(words[0])] == "for") {
+			return text[at:]
+		}
+		next := strings.Index(text[at+1:], ",")
+		if next < 0 {
+			return ""
+		}
+		at += 1 + next
+	}
+	return ""
 }
 
 // toDo is a line that says what is done with it to another: "milk, to soak the bread".

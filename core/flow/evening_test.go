@@ -48,6 +48,9 @@ func TestWordsOfAnEveningMeanTheirThing(t *testing.T) {
 		{"each of what was filled", "4 aubergines|300 g minced beef|4 tomatoes", "Slit the aubergines. Fill with the beef. Put a tomato on each.", []string{"a0 slit/cut(0.0)", "a1 fill/stuff(@a0; with 0.1)", "a2 put/place(0.2; into @a1)"}},
 		{"a glaze that the list beats", "500 g flour|250 ml water|1 egg yolk beaten with 1 tbsp milk, to glaze", "Mix the flour and water. Brush with the glaze.", []string{"a0 mix/mix(0.0, 0.1)", "a1 brush/brush(@a0; with 0.2)"}},
 		{"what is for glazing is the glaze", "500 g flour|250 ml water|1 egg, beaten, for glazing", "Mix the flour and water. Brush with the glaze.", []string{"a0 mix/mix(0.0, 0.1)", "a1 brush/brush(@a0; with 0.2)"}},
+		{"the meat that was cut, and no pastry", "500 g pastry|350 g braising steak|350 g potatoes", "Cut the steak into cubes and slice the potatoes. Roll out the pastry. Fry the meat.", []string{"a0 cut/cut(0.1; makes cube)", "a1 slice/slice(0.2)", "a2 roll out/roll(0.0)", "a3 fry/fry(@a0)"}},
+		{"over one half of each", "500 g pastry|350 g potatoes", "Roll out the pastry. Spread the potatoes over one half of each.", []string{"a0 roll out/roll(0.0)", "a1 spread/spread(0.1; into 0.5×@a0)"}},
+		{"pushed around", "6 eggs|2 tbsp oil", "Heat the oil, pour in the eggs and push them gently around until just set.", []string{"a0 heat/heat(0.1)", "a1 pour in/pour(0.0; into @a0)", "a2 push around/stir(@a1; until just set; how: gently)"}},
 	})
 }
 

@@ -250,6 +250,7 @@ func (t *text) pointers(n *noun, at, upto int) int {
 			n.enough = n.enough || t.lang.Enough[w]
 			n.pointed = n.pointed || t.lang.Pointing[w]
 			n.one = n.one || !t.lang.Pointing[w] && !t.lang.Measures[w]
+		case t.lang.Lines.Figures.Numbers[w] > 0 && t.lang.Shares[t.low(at+1)] > 0:
 		case t.lang.Pronouns[w] && t.pronounHere(at, upto):
 			n.pronoun = true
 			n.words = append(n.words, t.words[at].norm)
@@ -265,7 +266,6 @@ func (t *text) pointers(n *noun, at, upto int) int {
 		case t.is(at, t.lang.Pointing):
 			n.pointed, n.possessive, n.again = true, n.possessive || t.lang.Possessives[w], n.again || t.lang.Again[w]
 			n.all = n.all || t.lang.Pronouns[w]
-		case t.lang.Lines.Figures.Numbers[w] > 0 && t.lang.Shares[t.low(at+1)] > 0:
 		case t.lang.Prepositions[w] == "of" && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0):
 		default:
 			return at

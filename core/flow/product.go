@@ -47,7 +47,7 @@ func (b *bindings) product(n noun) *thing {
 	if t, none := b.ofNamedPart(n); t != nil || none {
 		return t
 	}
-	if (lang.Parts[head] || lang.Parts[b.text.lastOf(n)]) && n.pointed && b.focus != nil && b.tech.Name != removeTechnique {
+	if (lang.Parts[head] || lang.Parts[b.text.lastOf(n)]) && n.pointed && b.focus != nil && b.tech.Name != removeTechnique && !b.meatElsewhere(head) {
 		return b.focus // "strain off the pulp", but not "take out the seeds"
 	}
 	raw := b.text.lastOf(n)
@@ -99,6 +99,12 @@ func (b *bindings) product(n noun) *thing {
 		return b.focus // "rest the batter and fry thin pancakes"
 	}
 	return nil
+}
+
+// meatElsewhere tells whether a noun means any meat, and none is in hand but some lies ready in something else: "fry the meat",
+// where pastry has been rolled out since it was cut.
+func (b *bindings) meatElsewhere(head string) bool {
+	return b.r.lang.AnyMeat[head] && len(b.fleshIn(b.focus)) == 0 && b.latest(func(t *thing) bool { return t.comp == b.comp && len(b.fleshIn(t)) > 0 }) != nil
 }
 
 // ofNamedPart finds what was made of the part that a name speaks of; none tells that nothing

@@ -219,11 +219,11 @@ func (b *bindings) onlyFlesh(n noun) []referent {
 func (b *bindings) fleshIn(t *thing) []portion {
 	var out []portion
 	for p := range t.holds {
-		f := b.lines[p.line].food
-		if f == nil || f.Origin != larder.FromAnimal || larder.Pours(f) || f.Tagged(larder.NoPiece) || b.holder[p] != t || b.shutIn(p) {
+		f, l := b.lines[p.line].food, b.lines[p.line].line
+		if l.Origin != larder.FromAnimal || f != nil && (larder.Pours(f) || f.Tagged(larder.NoPiece)) || b.holder[p] != t || b.shutIn(p) {
 			continue
 		}
-		if f.Animal == larder.Meat || f.Animal == larder.Poultry || f.Animal == larder.Fish {
+		if l.Animal == larder.Meat || l.Animal == larder.Poultry || l.Animal == larder.Fish {
 			out = append(out, p)
 		}
 	}

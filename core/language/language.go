@@ -23,7 +23,7 @@ type Language struct {
 	Locale string `yaml:"-"`
 
 	Articles, Pointing, Pronouns, Conjunctions, Connectors, Parallel                                                                                                       Set
-	Adverbs, NoAdverbs, Particles, Until, Barely, Seeming, Enough, Diners, Inviting, Negations, Modals, Tells, Subjects                                                    Set
+	Adverbs, NoAdverbs, Particles, Until, Barely, Seeming, Enough, Diners, Inviting, Gashes, Negations, Modals, Tells, Subjects                                            Set
 	Vessels, Holding, Tools, Receiving, Ovenware, Heats, HeatWords                                                                                                         Set
 	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                                                       Set
 	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                                                              Set

@@ -87,14 +87,6 @@ func (p *plan) intoBodies(i int) bool {
 	})
 }
 
-// pushedIn tells whether things are put into cuts that flesh was given just before, where what stands for it is not there and
-// gets none: "make small cuts in the lamb and push in the garlic".
-func (p *plan) pushedIn(n *flow.Node) bool {
-	at := p.graph.Number(n)
-	return n.Is("place") && len(n.Into) == 1 && len(n.Inputs) == 1 && p.graph.Nodes[n.Inputs[0]].Technique.Family == "cut" && p.stand[n.Into[0]] != nil && p.stand[n.Into[0]].flesh() &&
-		!p.stand[n.Into[0]].gone && p.stand[n.Into[0]].enters > at
-}
-
 // poursOwn tells whether all that goes in is liquid of the cook's own: "add the wine to the fat".
 func (p *plan) poursOwn(n *flow.Node) bool {
 	return len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil || !larder.Pours(p.l.Food(p.line(line).FoodID())) })

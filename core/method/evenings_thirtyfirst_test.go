@@ -47,5 +47,23 @@ func TestCardsOfTheEveningsOfAdvent(t *testing.T) {
 		"nobody browns browned mushrooms": {
 			"lancashire-hotpot-kidneys", []string{"Brown the mushrooms and walnuts in the same pan"}, []string{"browned mushrooms"},
 		},
+		"nobody slices slices": {
+			"pork-belly-ramen-home", []string{"basting now and then.\n"}, []string{"Slice."},
+		},
+		"a paste is not fried": {
+			"liver-parfait-pots", []string{"Tip the lentil paste into a blender"}, []string{"a side", "fry the lentil paste"},
+		},
+		"eggs pushed around are stirred, and what is one is it": {
+			"ackee-style-breakfast-wrap-egg", []string{"pour in the crumbled tofu and push it gently around until hot through"}, []string{"chickpea batter"},
+		},
+		"what is tucked into cuts that are not made lies on top": {
+			"cantonese-steamed-fish-ginger", []string{"the mushroom fillets on top with the sliced ginger"}, []string{"into the cuts"},
+		},
+		"the meat is the meat, and one half is a half": {
+			"beef-pasties-cornish-style", []string{"Layer the vegetables and mushrooms and tempeh over one half of each, seasoning as you go"}, []string{"over the soy"},
+		},
+		"the onion of the lamb keeps its fat": {
+			"kuru-style-lamb-okra-stew", []string{"Brown the onion in the oil."}, nil,
+		},
 	})
 }

@@ -24,7 +24,7 @@ func (w *writer) phrase(n *node, p recipe.Phrase, own *clause) (text string, cha
 	if w.deeds[at].say == w.c.words().Warm && w.onlyTapWater(p) {
 		return w.without(n, p), true, nil // "poach in simmering water", of what only wants to be hot
 	}
-	if w.ofOneEgg(p, at) {
+	if w.ofOneEgg(p, at) || w.knobOfPaste(p, at) {
 		return w.without(n, p), true, nil
 	}
 	for k, noun := range p.Nouns {

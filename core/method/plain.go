@@ -35,8 +35,8 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		if to = w.things(a.To, at); w.saidLater(a) && !w.sharesWithGone(n) {
 			to = nil
 		}
-		with = w.things(slices.DeleteFunc(slices.Clone(a.With), func(r recipe.Ref) bool { return r.Made != nil && r.Of == "" }), at)
 	}
+	with = w.withWhat(n, d, at)
 	if w.greasesNot(n, n.With) {
 		with, _ = w.otherFat(n, at, nil)
 	}
@@ -69,6 +69,20 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 		text += " " + a.Cue
 	}
 	return text
+}
+
+// withWhat is what an action is done with, by itself now; where others than its own things are worked on, no more than its fat:
+// "brown the lamb in the ghee with the onion", of which the onion is left.
+func (w *writer) withWhat(n *node, d *deed, at int) []named {
+	if len(d.subject) > 0 && n.Technique.Medium != "fat" {
+		return nil
+	}
+	return w.things(slices.DeleteFunc(slices.Clone(n.Action.With), func(r recipe.Ref) bool {
+		if len(d.subject) > 0 {
+			return r.Line == nil || !w.c.fatLine(w.line(w.graph.Named(*r.Line)))
+		}
+		return r.Made != nil && r.Of == "" || w.someOfPaste(r, at)
+	}), at)
 }
 
 // headed is a list of what is added with what heads it.

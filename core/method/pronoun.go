@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -123,7 +124,7 @@ func (w *writer) putInJust(noun recipe.Noun, there []int) *standIn {
 	if line < 0 || !slices.Contains(there, line) || n.Technique.Family == "mix" && n.Technique.Joins != "yes" && len(n.With)+len(n.Into) > 0 {
 		return nil
 	}
-	if s := w.stand[line]; s != nil && s.flesh() && (said == words.Them) == pluralObject(n.Action) {
+	if s := w.stand[line]; s != nil && (s.flesh() || s.class == larder.Egg) && (said == words.Them) == pluralObject(n.Action) {
 		return s
 	}
 	return nil
@@ -131,7 +132,9 @@ func (w *writer) putInJust(noun recipe.Noun, there []int) *standIn {
 
 // pluralObject tells whether the words of an action name what it is done to as several.
 func pluralObject(a *recipe.Action) bool {
-	at := slices.IndexFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" && len(p.Nouns) > 0 })
+	at := slices.IndexFunc(a.Words.Phrases, func(p recipe.Phrase) bool {
+		return (p.Role == "to" || strings.HasSuffix(a.Verb, " "+p.Role)) && len(p.Nouns) > 0 // "pour in the eggs"
+	})
 	return at >= 0 && (a.Words.Phrases[at].Nouns[0].Plural || len(a.Words.Phrases[at].Nouns) > 1)
 }
 

@@ -8,6 +8,7 @@ import (
 	"yembra/core/flow"
 	"yembra/core/language"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // ownFat is the clause with which a fat comes into the pan where flesh would have fried in
@@ -259,4 +260,21 @@ func (p *plan) friesInPaste(i int) bool {
 // onlyFatTo tells whether an action is done to fats and nothing else.
 func (p *plan) onlyFatTo(n *flow.Node) bool {
 	return !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) })
+}
+
+// knobOfPaste tells whether a phrase names no more than some of a butter for which a paste stands, in which nothing fries: oil is
+// heated instead, and the paste keeps for the rest of the dish.
+func (w *writer) knobOfPaste(p recipe.Phrase, at int) bool {
+	return (p.Role == "in" || p.Role == "with") && len(p.Nouns) > 0 && !slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
+		return len(noun.Refs) != 1 || !w.someOfPaste(noun.Refs[0], at)
+	})
+}
+
+// someOfPaste tells whether some of a butter is meant, to fry in, for which a paste stands.
+func (w *writer) someOfPaste(r recipe.Ref, at int) bool {
+	if r.Line == nil || r.Share >= nearlyAll || !w.friesInPaste(at) {
+		return false
+	}
+	s := w.stand[w.graph.Named(*r.Line)]
+	return s != nil && s.is(larder.NoFat)
 }

@@ -51,6 +51,7 @@ func TestWordsOfAnEveningMeanTheirThing(t *testing.T) {
 		{"the meat that was cut, and no pastry", "500 g pastry|350 g braising steak|350 g potatoes", "Cut the steak into cubes and slice the potatoes. Roll out the pastry. Fry the meat.", []string{"a0 cut/cut(0.1; makes cube)", "a1 slice/slice(0.2)", "a2 roll out/roll(0.0)", "a3 fry/fry(@a0)"}},
 		{"over one half of each", "500 g pastry|350 g potatoes", "Roll out the pastry. Spread the potatoes over one half of each.", []string{"a0 roll out/roll(0.0)", "a1 spread/spread(0.1; into 0.5×@a0)"}},
 		{"pushed around", "6 eggs|2 tbsp oil", "Heat the oil, pour in the eggs and push them gently around until just set.", []string{"a0 heat/heat(0.1)", "a1 pour in/pour(0.0; into @a0)", "a2 push around/stir(@a1; until just set; how: gently)"}},
+		{"stirred to scramble", "2 eggs|2 tbsp oil", "Heat the oil, break in the eggs, leave for half a minute and stir to scramble.", []string{"a0 heat/heat(0.1)", "a1 break in/add(0.0; into @a0)", "a2 leave/rest(@a1; 0.5-0.5 min)", "a3 stir to scramble/scramble(@a2)"}},
 	})
 }
 

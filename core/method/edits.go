@@ -48,7 +48,7 @@ func (w *writer) edits(n *node, d *deed, own *clause) ([]edit, bool) {
 		return nil, false // "check that the fat is hot", of fat that is gone
 	}
 	out = append(out, gone...)
-	out = append(out, w.doneBehind(n, out)...)
+	out = append(append(out, w.doneBehind(n, out)...), w.greasesPan(n)...)
 	out = append(out, w.outcomes(n, d)...)
 	out = append(out, w.pointsTo(a, own)...)
 	if objects > 0 && len(own.objects) == 0 && len(d.subject) == 0 {

@@ -65,5 +65,14 @@ func TestCardsOfTheEveningsOfAdvent(t *testing.T) {
 		"the onion of the lamb keeps its fat": {
 			"kuru-style-lamb-okra-stew", []string{"Brown the onion in the oil."}, nil,
 		},
+		"an onion that fried in the fat of the mince has oil": {
+			"lamb-mince-flatbread-pizzas", []string{"oil and fry the lentil mince and onion in a frying pan for 8 minutes, until browned"}, []string{"dry frying pan"},
+		},
+		"eggs that are stirred to scramble are scrambled": {
+			"prawn-egg-fried-noodles-thai", []string{"spoon the crumbled tofu into the space"}, []string{"mashed potato"},
+		},
+		"a batter sets when its edges have been drawn in": {
+			"omelette-mushroom-plain-h", []string{"draw the edges in with a spatula until nearly set and cook it for 5 minutes until set"}, nil,
+		},
 	})
 }

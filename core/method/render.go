@@ -92,7 +92,7 @@ const rendersFrom = 15.0
 // not done any more, goes on dry in the same pan, and has no fat of its own.
 func (p *plan) friesInRunOut(i int) bool {
 	n := &p.graph.Nodes[i]
-	if len(p.deeds[i].subject) > 0 && p.rendered(i) || p.leanNow(i) && !p.saidDry(n) && !p.saysFat(n) {
+	if len(p.deeds[i].subject) > 0 && p.rendered(i) || p.leanNow(i) && !p.saidDry(n) && !p.saysFat(n) || p.leanWithOthers(i) {
 		return true // the onions that were to fry with the bacon
 	}
 	if p.inWhatIsLeft(i) {

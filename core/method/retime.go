@@ -269,3 +269,10 @@ func roundMinutes(m float64) float64 {
 	}
 	return math.Max(math.Round(m/step)*step, 1)
 }
+
+// boilsToShare tells whether an action goes on until a share of it has boiled away: "let it bubble down by half".
+func (p *plan) boilsToShare(n *node) bool {
+	return n.Technique.Family == "wet heat" && n.Action.Cue == "" && slices.ContainsFunc(n.Action.Manner, func(how string) bool {
+		return slices.ContainsFunc(larder.Words(how), func(w string) bool { share := p.l.Language().Shares[w]; return share > 0 && share < 1 })
+	})
+}

@@ -101,10 +101,23 @@ func (p *plan) cookInPan() {
 				at = k
 			}
 		}
+		for at >= 0 && at != never && p.worksEdges(at+1, at) {
+			at++ // "draw the edges in"
+		}
 		if at >= 0 && at != never && !p.saysWhenSet(at) {
 			p.deeds[at].thickens = s.book.CookMinutes
 		}
 	}
+}
+
+// worksEdges tells whether an action stirs what its words alone name, right behind another in the same step: the edges of what
+// sets in a pan.
+func (p *plan) worksEdges(k, at int) bool {
+	if k >= len(p.graph.Nodes) {
+		return false
+	}
+	n := &p.graph.Nodes[k]
+	return n.At == p.graph.Nodes[at].At && !p.deeds[k].drop && n.Is("stir", "swirl", "shake", "spread", "level") && len(n.To)+len(n.With)+len(n.Into) == 0
 }
 
 // saysWhenSet tells whether a condition behind an action says when to go on: "when it is almost set, scatter over the chives".

@@ -30,10 +30,3 @@ func (p *plan) testedAfter(i int) bool {
 	}
 	return false
 }
-
-// boilsToShare tells whether an action goes on until a share of it has boiled away: "let it bubble down by half".
-func (p *plan) boilsToShare(n *node) bool {
-	return n.Technique.Family == "wet heat" && n.Action.Cue == "" && slices.ContainsFunc(n.Action.Manner, func(how string) bool {
-		return slices.ContainsFunc(larder.Words(how), func(w string) bool { share := p.l.Language().Shares[w]; return share > 0 && share < 1 })
-	})
-}

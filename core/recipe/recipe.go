@@ -153,22 +153,24 @@ type StepAt struct{ Component, Step int }
 // Method lists the steps of all components in the order in which they are
 // done: the text's own, or one component after the other.
 func (d *Dish) Method() []StepAt {
-	type placed struct{ at, order int }
-	var all []StepAt
-	var order []placed
+	type placed struct {
+		at    StepAt
+		order int
+	}
+	var all []placed
 	last := 0
 	for c := range d.Components {
 		for s := range d.Components[c].Steps {
 			if o := d.Components[c].Steps[s].Order; o > 0 {
 				last = o
 			}
-			order, all = append(order, placed{len(all), last}), append(all, StepAt{c, s})
+			all = append(all, placed{StepAt{c, s}, last})
 		}
 	}
-	slices.SortStableFunc(order, func(a, b placed) int { return a.order - b.order })
+	slices.SortStableFunc(all, func(a, b placed) int { return a.order - b.order })
 	out := make([]StepAt, len(all))
-	for i, o := range order {
-		out[i] = all[o.at]
+	for i := range all {
+		out[i] = all[i].at
 	}
 	return out
 }

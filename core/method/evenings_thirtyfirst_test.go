@@ -74,5 +74,8 @@ func TestCardsOfTheEveningsOfAdvent(t *testing.T) {
 		"a batter sets when its edges have been drawn in": {
 			"omelette-mushroom-plain-h", []string{"draw the edges in with a spatula until nearly set and cook it for 5 minutes until set"}, nil,
 		},
+		"butter for frying is oil for frying": {
+			"ricotta-lemon-pancakes-i", []string{"oil in a frying pan. Drop in 2 tablespoons of the batter for each pancake", "adding the rest of the oil as you need it"}, []string{"cashew paste"},
+		},
 	})
 }

@@ -272,7 +272,7 @@ func (w *writer) knobOfPaste(p recipe.Phrase, at int) bool {
 
 // someOfPaste tells whether some of a butter is meant, to fry in, for which a paste stands.
 func (w *writer) someOfPaste(r recipe.Ref, at int) bool {
-	if r.Line == nil || r.Share >= nearlyAll || !w.friesInPaste(at) {
+	if r.Line == nil || r.Share >= nearlyAll || !w.oiled || !w.friesInPaste(at) {
 		return false
 	}
 	s := w.stand[w.graph.Named(*r.Line)]

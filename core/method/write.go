@@ -69,6 +69,8 @@ type writer struct {
 	pot string
 	// fatPut tells that a fat was put into the pan with what fried in its own.
 	fatPut bool
+	// oiled tells that a fat is heated for the action at hand, which its own words do not have.
+	oiled bool
 	// small collects what only the words of the step name and a cook must buy.
 	small func(*larder.SmallUse, *recipe.Action) (string, bool)
 }
@@ -93,7 +95,9 @@ func (w *writer) action(i int) []*clause {
 		w.lendsVerb(a, own)
 		return []*clause{own}
 	}
-	out = append(w.ownFat(i), w.slakedFor(i)...)
+	out = w.ownFat(i)
+	w.oiled = len(out) > 0
+	out = append(out, w.slakedFor(i)...)
 	before := w.unsaid(n, d.before)
 	onto := w.ontoThem(n, before)
 	if w.first, w.headedBy = nil, nil; onto != nil {

@@ -11,6 +11,13 @@ import (
 	"yembra/core/recipe"
 )
 
+// heatsFat is ownFat, noted for the action at hand.
+func (w *writer) heatsFat(i int) []*clause {
+	out := w.ownFat(i)
+	w.oiled = len(out) > 0
+	return out
+}
+
 // ownFat is the clause with which a fat comes into the pan where flesh would have fried in
 // its own and others after it: "fry the bacon until the fat runs, add the onion".
 func (w *writer) ownFat(i int) []*clause {

@@ -95,9 +95,7 @@ func (w *writer) action(i int) []*clause {
 		w.lendsVerb(a, own)
 		return []*clause{own}
 	}
-	out = w.ownFat(i)
-	w.oiled = len(out) > 0
-	out = append(out, w.slakedFor(i)...)
+	out = append(w.heatsFat(i), w.slakedFor(i)...)
 	before := w.unsaid(n, d.before)
 	onto := w.ontoThem(n, before)
 	if w.first, w.headedBy = nil, nil; onto != nil {

@@ -1,10 +1,8 @@
 package swap
 
 import (
-	"slices"
 	"strings"
 
-	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 	"yembra/core/texts"
@@ -21,7 +19,7 @@ func (x *bench) beside(line recipe.Line, ref *string) []Line {
 			out = append(out, Line{Line: leftOut(left, texts.Say("swap.itStoodInOneLineWith")), From: ref, Change: Dropped})
 			continue
 		}
-		text, done := strings.TrimSpace(o.Name), x.saidOfAll(line)
+		text, done := strings.TrimSpace(o.Name), line.SaidOfAll(x.larder.Language())
 		if done != "" {
 			text += ", " + done
 		}
@@ -31,15 +29,4 @@ func (x *bench) beside(line recipe.Line, ref *string) []Line {
 		}, From: ref, Change: Adjusted})
 	}
 	return out
-}
-
-// saidOfAll is what a line says of all its foods: "to serve", but not "grated" before the first of them, of "grated cheddar and
-// coriander".
-func (x *bench) saidOfAll(line recipe.Line) string {
-	text := strings.ToLower(line.Text)
-	names := strings.LastIndex(text, strings.ToLower(line.Name))
-	return strings.Join(slices.DeleteFunc(strings.Split(line.Preparation, ", "), func(done string) bool {
-		at, words := strings.Index(text, strings.ToLower(done)), strings.Fields(strings.ToLower(done))
-		return at >= 0 && at < names && len(words) > 0 && slices.ContainsFunc(x.larder.Language().Verb(words[0]), func(r language.Reading) bool { return r.Form == language.Past })
-	}), ", ")
 }

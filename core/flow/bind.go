@@ -157,6 +157,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 			r.names = append(r.names, n.head()) // the zest of a lemon goes by that name
 		}
 		before, found := len(*into), b.resolve(n)
+		if b.fatOfBody(n, *into) {
+			found = []referent{{named: b.words(n)}}
+		}
 		b.mention(n, found)
 		for _, x := range found {
 			switch {

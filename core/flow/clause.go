@@ -236,7 +236,7 @@ func (p *parser) piece(i, upto int, first bool, parallel *bool) int {
 		return p.asideTo(i, p.subordinateEnd(i, upto), p.lang.Subordinators[p.low(i)])
 	case p.orders(i, first || p.front != nil, false), p.sequenced(i), p.conj(i-1) && p.onlyVerb(i, upto), p.mark(i-1, ",") && p.verbList(i, upto):
 		return p.order(i, upto, *parallel, language.Base)
-	case p.goes(i) && p.front == nil && p.servedBefore():
+	case p.goes(i) && p.front == nil && p.servedBefore() && !p.bringsToTable(i, upto):
 		return p.atTable(i, upto)
 	case p.goes(i) && (p.front != nil || !p.foods(p.words[i].norm)):
 		return p.order(i, upto, *parallel, language.Going)

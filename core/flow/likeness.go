@@ -47,10 +47,8 @@ func (b *bindings) likeness(n noun, words []string, i int) float64 {
 	if m, ok := b.foodOf(words, n.plural || n.one); ok && m.End == len(words) && l.food != nil && m.Food.ID == l.food.ID {
 		score = 5
 	}
-	if len(words) < len(n.words) && l.food != nil {
-		if m, ok := b.foodOf(n.words, n.plural || n.one); ok && m.End == len(n.words) && m.Food.ID == l.food.ID {
-			score = 5.5 // "the lemon zest", beside a lemon
-		}
+	if len(words) < len(n.words) {
+		score = max(score, b.partByName(n, l))
 	}
 	if score > 0 && slices.Equal(words, l.name) && (len(words) > 1 || b.alsoByMore(l)) {
 		score += wholeName // "the cumin seeds", beside ground cumin
@@ -85,6 +83,19 @@ func (b *bindings) likeness(n noun, words []string, i int) float64 {
 		}
 	}
 	return score
+}
+
+// partByName weighs how well a noun names a line that is listed as a part of something: "the lemon zest", beside a lemon. It is as
+// good as the name where the line says the part: "the lemon juice", of "juice of 1 lemon".
+func (b *bindings) partByName(n noun, l *bound) float64 {
+	m, ok := b.foodOf(n.words, n.plural || n.one)
+	switch {
+	case !ok || l.food == nil || m.End != len(n.words) || m.Food.ID != l.food.ID:
+		return 0
+	case l.said[n.head()]:
+		return 6
+	}
+	return 5.5
 }
 
 // foodOf finds the food that words begin with; what was asked last is known, as each line of a list asks it of the same words.

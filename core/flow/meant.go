@@ -41,50 +41,6 @@ func (b *bindings) meant(c *clause, t *larder.Technique, r *roles) string {
 	return ""
 }
 
-// goesOnIn tells whether more of a frying or a boiling goes into what is in hand.
-func (b *bindings) goesOnIn(t *larder.Technique) bool {
-	return t.Family == "dry heat" && b.focus.fried || t.Family == "wet heat" && b.focus.heated && (b.focus.liquid || b.holdsPoured(b.focus))
-}
-
-// meantInto fills in what an order adds to.
-func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
-	a := r.action
-	if c.repeats && b.tellsLast(a) {
-		return // "layer the vegetables on top: first the carrots, then the potatoes"
-	}
-	if told := b.toldBefore(c); told != nil && !slices.Contains(r.inputs, told) {
-		b.refMade(told, 1, r, &a.Into)
-		return
-	}
-	into := b.base
-	if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
-		into = nil // "for the sauce, add the flour", of a part of its own
-	}
-	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
-		into = b.latest(func(x *thing) bool {
-			return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !(x.putBy && slices.Index(b.things, x) < b.cleaned)
-		})
-	}
-	if into != nil && !slices.Contains(r.inputs, into) && !c.going && b.addedLater(into) {
-		if pot := b.latest(func(x *thing) bool { return x != into && b.isPot(x, r) }); pot != nil {
-			into = pot
-		}
-	}
-	if pot := b.ladleBack(r, into); pot != nil {
-		into = pot
-	} else if pot := b.potBeside(r); pot != nil && into != nil && slices.Contains(r.inputs, into) && t.Joins == "yes" {
-		into = pot // "fry the bacon in the same pan; add it too"
-	}
-	switch {
-	case b.onlyVessel != "":
-		named := b.onlyVessel
-		a.Into = append(a.Into, recipe.Ref{Named: &named, Share: 1})
-		r.vessel = named
-	case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
-		b.refMade(into, 1, r, &a.Into)
-	}
-}
-
 // joins tells whether an order brings what it is done to to other things.
 func (b *bindings) joins(c *clause, t *larder.Technique, r *roles) bool {
 	particle := func(role string) bool {

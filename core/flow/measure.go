@@ -68,6 +68,7 @@ func (t *text) measure(n *noun, i, upto int) int {
 	for at < upto && t.adverb(at) && (t.number(at+1) || t.lang.Shares[t.low(at+1)] > 0) {
 		at++ // "about half"
 	}
+	at = t.oneMore(at)
 	c := lex.Cursor{Tokens: t.tokens, At: at, Words: &t.lang.Lines.Figures}
 	start := at
 	if s, ok := c.Span(); ok && c.At <= upto {
@@ -90,6 +91,18 @@ func (t *text) measure(n *noun, i, upto int) int {
 		}
 	}
 	return at
+}
+
+// oneMore is past the words that say that as much as comes then is more of it: "another 25 g", "a further 25 g".
+func (t *text) oneMore(i int) int {
+	k := i
+	if t.is(k, t.lang.Articles) && !t.lang.TimeMore[t.low(k)] {
+		k++
+	}
+	if t.lang.TimeMore[t.low(k)] && t.number(k+1) {
+		return k + 1
+	}
+	return i
 }
 
 // counts tells whether a noun is of several that it says by number alone: "six cevapi".

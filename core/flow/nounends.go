@@ -142,6 +142,9 @@ func (t *text) doled(i, upto int) int {
 	if t.lang.Prepositions[t.low(i+1)] == "by" && t.low(i) != "" && t.low(i+2) == t.low(i) {
 		return i + 3 // "spoon by spoon"
 	}
+	if !t.countsSome(i) {
+		return 0 // the thing itself: "the gel a little at a time"
+	}
 	for k := i + 1; k < min(upto, i+farthestName); k++ {
 		w := t.low(k - 1)
 		if t.mark(k, ",") || t.is(k-1, t.lang.Pronouns) && !t.lang.Ones[w] || t.foods(t.words[k-1].norm) || t.lang.Products[w] && !t.lang.Measures[w] && t.lang.Littles[w] == 0 {
@@ -154,6 +157,12 @@ func (t *text) doled(i, upto int) int {
 		}
 	}
 	return 0
+}
+
+// countsSome tells whether a word can open how much is meant at a time: "a", "two", "little", "ladles".
+func (t *text) countsSome(i int) bool {
+	w := t.low(i)
+	return t.number(i) || t.lang.Lines.Figures.Numbers[w] > 0 || t.is(i, t.lang.Articles) || t.lang.Littles[w] > 0 || t.lang.Measures[w] || t.lang.Shares[w] > 0 || t.lang.Qualifiers[w] || t.lang.Vessels[w] || t.lang.Ones[w]
 }
 
 // relative is where the words at i end that say which thing is meant by what was done to it: "the

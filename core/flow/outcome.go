@@ -18,7 +18,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 		b.base, b.cleaned = nil, len(b.things) // what was in the pan is out of it
 	}
 	if t.Takes == "none" || t.Takes == "look" && onlyNamed(a.To) {
-		b.makesNothing(t, a)
+		b.makesNothing(c, t, a)
 		return
 	}
 	names := b.calledAfter(c, t, r)

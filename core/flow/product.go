@@ -73,7 +73,7 @@ func (b *bindings) product(n noun) *thing {
 			return t
 		}
 	}
-	if slices.Contains(b.dishCalled(), head) && (n.pointed || n.amount[1] > 0 || lang.Products[head]) { // "six cevapi into each bread"
+	if slices.Contains(b.dishCalled(), head) && (n.pointed || n.amount[1] > 0 || lang.Products[head]) && !((n.rest || n.share > 0) && len(b.animal(n)) == 1) { // "six cevapi into each bread"
 		return b.namedInTitle(n)
 	}
 	if !lang.Products[head] && !lang.Products[raw] {

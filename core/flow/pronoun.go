@@ -34,7 +34,7 @@ func (b *bindings) pronoun(n noun) []referent {
 	if in := b.otherShares(n); in != nil {
 		return in
 	}
-	for _, find := range []func(noun) []referent{b.bracketed, b.justKept, b.justSlippedIn, b.justCooked, b.onlyFlesh} {
+	for _, find := range []func(noun) []referent{b.bracketed, b.moreOfIt, b.justKept, b.justWarmed, b.justSlippedIn, b.justCooked, b.onlyFlesh} {
 		if in := find(n); in != nil {
 			return in
 		}
@@ -69,19 +69,6 @@ func (b *bindings) pronoun(n noun) []referent {
 		}
 	}
 	return []referent{{made: b.focus}}
-}
-
-// justKept is what was kept just before, of which an amount is measured off: "drain the tuna, keeping the oil; whisk 3
-// tablespoons of it".
-func (b *bindings) justKept(n noun) []referent {
-	if n.amount[1] == 0 || n.rest || b.last == nil || b.last.Technique != reserveTechnique || !onlyNamed(b.last.To) {
-		return nil
-	}
-	t := b.byID(b.last.ID)
-	if t == nil {
-		return nil
-	}
-	return []referent{{made: t}}
 }
 
 // shareOfBegun is what a share of something that goes by no name is of: what has been used in part.
@@ -183,25 +170,6 @@ func (b *bindings) lastTwo() []referent {
 	return open
 }
 
-// justCooked is what was cooked in a liquid just before, where that is taken out: "simmer the
-// breasts in the water with the onion; take them out".
-func (b *bindings) justCooked(n noun) []referent {
-	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || b.focus == nil {
-		return nil
-	}
-	solids := b.solidsIn(b.focus)
-	if len(solids) == len(b.focus.holds) {
-		return nil
-	}
-	var out []referent
-	for _, p := range solids {
-		if b.holder[p] == b.focus {
-			out = append(out, referent{portion: &p, made: b.focus})
-		}
-	}
-	return out
-}
-
 // onlyFlesh is the one piece of flesh in a pot of broth, where that is cut up or cleaned: "simmer the chicken with the
 // onion, let it cool and shred it".
 func (b *bindings) onlyFlesh(n noun) []referent {
@@ -229,40 +197,6 @@ func (b *bindings) fleshIn(t *thing) []portion {
 	}
 	slices.SortFunc(out, func(a, c portion) int { return cmp.Or(a.line-c.line, strings.Compare(a.part, c.part)) })
 	return out
-}
-
-// justSlippedIn is what went into the pot last, in the same step, where that is taken out: "slip in
-// the breasts and poach for 15 minutes; take them out".
-func (b *bindings) justSlippedIn(n noun) []referent {
-	if b.tech.Name != removeTechnique || n.rest || n.all || n.share > 0 || len(n.words) != 1 || b.lastAdded == nil || b.last == nil || b.focus == nil || len(b.lastAdded.To) != 1 || b.lastAdded.To[0].Line == nil {
-		return nil
-	}
-	if b.last != b.lastAdded && slices.ContainsFunc(b.last.To, func(r recipe.Ref) bool { return r.Line != nil }) {
-		return nil // "add the oil and sear the beef; lift it out"
-	}
-	step, _, _ := strings.Cut(b.last.ID, ".a")
-	for i := range b.lines {
-		p := portion{i, ""}
-		if !b.fat(p) && b.lines[i].ref == *b.lastAdded.To[0].Line && strings.HasPrefix(b.lastAdded.ID, step+".a") && b.focus.holds[p] && len(b.focus.holds) > 1 {
-			return []referent{{portion: &p, made: b.focus}}
-		}
-	}
-	return nil
-}
-
-// justTakenOut tells whether what is in hand was taken out of something in the same step, which
-// is there still.
-func (b *bindings) justTakenOut() bool {
-	if b.stays == nil || b.focus == nil || b.stays == b.focus || !b.open(b.stays) || b.last == nil {
-		return false
-	}
-	step, _, _ := strings.Cut(b.last.ID, ".a")
-	for i := len(b.things) - 1; i >= 0 && strings.HasPrefix(b.things[i].id, step+".a"); i-- {
-		if b.things[i].taken {
-			return true
-		}
-	}
-	return false
 }
 
 // allFried are the things that were fried one by one and wait: "add it all to the pot".

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -101,6 +102,10 @@ func Lasts(l *larder.Larder, a *recipe.Action, t *larder.Technique) float64 {
 		return a.Minutes.Mid()
 	case a.Cue == "" && t.Usual > briefMinutes && slices.ContainsFunc(a.Manner, func(how string) bool { return l.Language().Brief[strings.ToLower(how)] }):
 		return briefMinutes
+	case t.Family == "wet heat" && endsIn(a, l.Language().GlazeWords):
+		return math.Min(t.Usual, glazeMinutes)
+	case t.Name == cookTechnique && endsIn(a, l.Language().Surfaces):
+		return math.Min(t.Usual, l.Technique(fryTechnique).Usual)
 	case t.Family == "wet heat" && thickensLittle(l, a):
 		return math.Min(t.Usual, l.Technique(thickenTechnique).Usual)
 	case a.Cue == "" && t.Family == "wet heat" && l.Language().Coming[first]:
@@ -117,6 +122,18 @@ func thickensLittle(l *larder.Larder, a *recipe.Action) bool {
 	words := larder.Words(a.Cue)
 	return slices.ContainsFunc(words, func(w string) bool { return l.Language().ThickWords[w] }) && slices.ContainsFunc(words, func(w string) bool { return l.Language().SlightWords[w] })
 }
+
+// endsIn tells whether an action goes on until a thing looks by one of some words. Glazes are those of a liquid that boils down onto
+// what lies in it ("let it bubble until sticky"), surfaces those of dry heat ("cook until crisp").
+func endsIn(a *recipe.Action, looks language.Set) bool {
+	return slices.ContainsFunc(larder.Words(a.Cue), func(w string) bool { return looks[w] })
+}
+
+// glazeMinutes is what a little liquid takes to boil down onto what lies in it; an estimate.
+const glazeMinutes = 3.0
+
+// fryTechnique cooks in fat.
+const fryTechnique = "fry"
 
 // briefMinutes is how long "briefly" is; an estimate.
 const briefMinutes = 2.0

@@ -69,6 +69,9 @@ func (t *text) holds(from, upto int, key []string) bool {
 			if t.low(i) == w && t.lang.AdjectiveVerbs[w] && t.nameNext(i+1, upto) {
 				continue // "put in 300 ml cold water"
 			}
+			if t.low(i) == w && !t.lang.Pots[w] && t.lang.Pots[t.low(i-1)+"-"+w] {
+				continue // "cook the bacon in a Dutch oven"
+			}
 			if (t.low(i) == w || t.words[i].norm == w && t.words[i].Kind == lex.Word) && (len(key) > 1 || !t.is(i, t.lang.Particles) || t.alone(i, from, upto)) {
 				return false
 			}

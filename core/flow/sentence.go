@@ -229,6 +229,21 @@ func (p *parser) servedBefore() bool {
 	return t != nil && t.Name == serveTechnique
 }
 
+// bringsToTable tells whether work in -ing puts a thing of the list with what is served: "topping each bowl with the ham", but not
+// "tearing off the crust".
+func (p *parser) bringsToTable(i, upto int) bool {
+	lemma, n := p.verb(i, language.Going)
+	if t := p.technique(p.senseOf(lemma, i+n, upto).Technique); n == 0 || t == nil || t.Joins != "yes" && !(t.Going && t.Family == "assemble") {
+		return false
+	}
+	for k := i + n; k < upto && !p.mark(k, ","); k++ {
+		if p.foods(p.words[k].norm) && p.listed(p.words[k].norm) {
+			return true
+		}
+	}
+	return false
+}
+
 // atTable reads what is done at the table as how something is served: "serve at once, tearing off the crust".
 func (p *parser) atTable(from, upto int) int {
 	last := p.lastClause()

@@ -21,7 +21,7 @@ func (b *bindings) works(a *recipe.Action, r *roles) bool {
 		}
 		w := last(strings.Fields(*ref.Named))
 		vessels = vessels && b.r.lang.Vessels[w]
-		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] || b.r.lang.Loose[w] && b.tech.Heat != "" || b.r.lang.Remains[w] && !b.r.lang.Places[w] && b.tech.Family == "wet heat" { // "simmer the shells" that were kept
+		if !b.r.lang.Vessels[w] && !b.r.lang.Remains[w] && !b.r.lang.Places[w] && !(b.r.lang.Fats[w] && b.r.lang.Fleshly[w] && b.tech.Family == "rest") || b.r.lang.Loose[w] && b.tech.Heat != "" || b.r.lang.Remains[w] && !b.r.lang.Places[w] && b.tech.Family == "wet heat" { // "simmer the shells" that were kept
 			return false
 		}
 	}
@@ -69,11 +69,23 @@ func (b *bindings) namesInHand(a *recipe.Action) {
 }
 
 // makesNothing notes what work without an outcome leaves.
-func (b *bindings) makesNothing(t *larder.Technique, a *recipe.Action) {
+func (b *bindings) makesNothing(c *clause, t *larder.Technique, a *recipe.Action) {
 	if t.Name == repeatTechnique {
 		b.onInHand(a) // "continue cooking"
 	}
 	if t.Family == "clean" && onlyNamed(a.To) {
 		b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
+	} else if t.Name == washTechnique {
+		b.onlyVessel = b.text.vesselIn(c.from, c.upto) // "wipe out the pot and melt the butter in it"
 	}
+}
+
+// vesselIn is the vessel that words name; empty where they name none.
+func (t *text) vesselIn(from, upto int) string {
+	for k := from; k < upto; k++ {
+		if w := t.low(k); t.lang.Vessels[w] {
+			return w
+		}
+	}
+	return ""
 }

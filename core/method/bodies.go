@@ -75,9 +75,9 @@ func (p *plan) intoBodies(i int) bool {
 		if ofBodies(r) {
 			return false // "dry the rind and rub the salt into it"
 		}
-		return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && (p.onlyFatTo(n) || p.poursOwn(n))
+		return r.Named == nil || !p.fleshly(*r.Named) || p.namesFat(r) && (p.onlyFatTo(n) || p.poursOwn(n) || p.addsOwn(n))
 	}) {
-		return false // "add the butter to the bacon fat" is done in a pan
+		return false // "add the butter to the bacon fat", or the onion, is done in a pan
 	}
 	if p.hollowed(i) {
 		return false // "spoon back into the skins"
@@ -85,6 +85,12 @@ func (p *plan) intoBodies(i int) bool {
 	return slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
 		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped) && (s.enters > i || s.enters != never && p.graph.Nodes[s.enters].At == n.At)
 	})
+}
+
+// addsOwn tells whether things of the cook's own are added, which cook then: "add the onion to the drippings".
+func (p *plan) addsOwn(n *node) bool {
+	return n.Is("add") && len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] != nil }) &&
+		slices.ContainsFunc(n.Users, func(k int) bool { return p.graph.Nodes[k].Technique.Heat != "" })
 }
 
 // poursOwn tells whether all that goes in is liquid of the cook's own: "add the wine to the fat".

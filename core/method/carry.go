@@ -122,9 +122,7 @@ func (c *Carrier) component(p *plan, i int, dec swap.Decisions) {
 	parts = append(c.unprepared(p, i, prepared), parts...)
 	parts = c.finishes(p, parts, i)
 	for k := range p.a.Components {
-		if p.stirredIn(k) == i {
-			parts = c.boosters(p, parts, k, k == i)
-		}
+		parts = c.boosters(p, parts, k, i)
 	}
 	comp.Steps = earliest(p.joined(parts))
 }

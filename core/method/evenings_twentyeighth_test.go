@@ -69,8 +69,8 @@ func TestCardsOfALateAutumn(t *testing.T) {
 		"what goes back goes in once": {
 			"caldo-gallego", []string{"Add the brined tempeh and the spiced smoked tofu."}, []string{"smoked tofu and add"},
 		},
-		"the rest of a sauce of which nothing was taken is the sauce": {
-			"ginger-pork-shogayaki", []string{"Pour in the sauce and let it bubble"}, []string{"rest of the sauce"},
+		"slices lie in half of a sauce, and what is left of it bubbles until syrupy": {
+			"ginger-pork-shogayaki", []string{"Put the mushroom slices in half of it for 10 minutes", "Pour in the rest of the sauce and let it bubble until syrupy."}, []string{"for the last 2 minutes"},
 		},
 	})
 }

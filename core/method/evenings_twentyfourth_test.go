@@ -133,7 +133,7 @@ func TestCardsOfAFirstAdventWeek(t *testing.T) {
 			"cheese-straws", []string{"then stir in the miso crumbs and the seed crumbs"}, []string{"cashew curd"},
 		},
 		"a fish that is baked in a lasagne is in pieces, and a pot of peas takes its smoke late": {
-			"ham-hock-pea-soup", []string{"Serve topped with the tempeh dice"}, []string{"hock"},
+			"ham-hock-pea-soup", []string{"Serve topped with the rest of the tempeh dice"}, []string{"hock"},
 		},
 	})
 }

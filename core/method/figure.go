@@ -2,6 +2,7 @@ package method
 
 import (
 	"fmt"
+	"math"
 	"slices"
 	"strings"
 	"unicode"
@@ -262,7 +263,7 @@ func (c *Carrier) spoken(s measure.Span) string {
 	words := c.words()
 	unit, low, high := words.Minutes, s.Low, s.High
 	if s.Low >= hoursFrom {
-		unit, low, high = words.Hours, s.Low/60, s.High/60
+		unit, low, high = words.Hours, inHours(s.Low), inHours(s.High)
 	}
 	if low == high {
 		if unit == words.Minutes && low == 1 {
@@ -272,6 +273,9 @@ func (c *Carrier) spoken(s measure.Span) string {
 	}
 	return fmt.Sprintf("%g %s %g %s", low, words.To, high, unit)
 }
+
+// inHours are minutes in hours as they are said, to a quarter of one.
+func inHours(minutes float64) float64 { return math.Round(minutes/60*4) / 4 }
 
 // hoursFrom is the time in minutes from which hours are said.
 const hoursFrom = 120

@@ -21,6 +21,27 @@ func (w *writer) dropOthers(clauses []*clause) {
 	}
 }
 
+// dropTurned leaves out that a fire is turned up or down for what its step was to cook next, none of which is done any more.
+func (w *writer) dropTurned(clauses []*clause) {
+	for k, c := range clauses {
+		if c.aside || c.gone || c.upto == 0 || !w.graph.Nodes[c.node].Is("lower-heat", "raise-heat") {
+			continue
+		}
+		lost := false
+		for _, o := range clauses[k+1:] {
+			if o.aside || o.upto == 0 || w.graph.Nodes[o.node].Technique.Heat == "" {
+				continue
+			}
+			if lost = o.gone; !lost {
+				break
+			}
+		}
+		if lost {
+			c.gone, c.changed = true, true
+		}
+	}
+}
+
 // closeUntil takes the word off that led to what is not said any more: "until", of what nobody could read.
 func (w *writer) closeUntil(clauses []*clause) {
 	for i, c := range clauses[:max(len(clauses)-1, 0)] {

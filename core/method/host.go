@@ -110,8 +110,8 @@ func (p *plan) takesMore(at int) bool {
 	if n.Technique.Heat == "" && !n.Liquid && !p.mixedAfter(at) && !slices.ContainsFunc(n.Holds, func(line int) bool { return !p.dusts(line) }) {
 		return false // what is rubbed on or dusted over later
 	}
-	if n.Technique.Family == "control" && slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.takesMore(in) }) {
-		return false // turned down under a steamer
+	if (n.Technique.Family == "control" || n.Is("keep-warm")) && slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.takesMore(in) }) {
+		return false // turned down under a steamer, kept warm on a tray
 	}
 	if (n.Is("season") || n.Technique.Family != "mix" && p.onlyFlesh(n)) && !n.Liquid && len(slices.DeleteFunc(slices.Clone(n.Holds), func(line int) bool { return p.c.fatLine(p.line(line)) || p.dusts(line) })) < 2 {
 		return false // a piece is seasoned by itself

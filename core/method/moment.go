@@ -132,27 +132,6 @@ func (p *plan) served(parts []part) int {
 	return at
 }
 
-// stirredIn is the component whose steps take what is added to one in small doses: its own, or
-// where nothing there can be stirred into, another in which something can.
-func (p *plan) stirredIn(i int) int {
-	home := p.home(i)
-	takes := func(component int) bool {
-		return slices.ContainsFunc(p.graph.Nodes, func(n flow.Node) bool {
-			at := p.graph.Number(&n)
-			return n.At.Component == component && !p.deeds[at].drop && p.takesMore(at)
-		})
-	}
-	if takes(home) {
-		return home
-	}
-	for k := range p.dish.Components {
-		if takes(k) {
-			return k
-		}
-	}
-	return home
-}
-
 // cooled is the first part in which the whole dish cools or rests with no more work behind it than
 // to warm it again.
 func (p *plan) cooled(parts []part) int {

@@ -73,6 +73,16 @@ func (p *plan) onlyDropped(i int) bool {
 		!slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil || !p.stand[line].flesh() })
 }
 
+// drainsUnsoaked tells whether an action drains nothing but what stands for flesh that the list says was soaked, and was prepared for
+// the dish: clams that lay in salted water.
+func (p *plan) drainsUnsoaked(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("drain") && len(n.Inputs) == 0 && len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool {
+		s := p.stand[line]
+		return s == nil || !s.flesh() || len(s.book.Prepare) == 0
+	})
+}
+
 // turnsNothing tells whether an action turns a fire up or down under what was to be fried just before
 // and is not.
 func (p *plan) turnsNothing(i int) bool {

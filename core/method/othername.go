@@ -141,6 +141,9 @@ func (w *writer) ofPart(name string) string {
 	for i := range w.dish.Components {
 		was := strings.ToLower(w.dish.Components[i].Name)
 		if before, ok := strings.CutSuffix(strings.ToLower(name), was); ok && was != "" && (before == "" || strings.HasSuffix(before, " ")) {
+			if animals := w.c.reader.Animals(was, nil); len(animals) > 0 && calledWith(strings.Fields(was), w.standsOf(i, animals[0].Animal)) {
+				return "" // "stir the onion through the chicken", and not through what it is cooked with as well
+			}
 			return put(name[:len(before)], lowered(w.c.heading(w.plan, i))) // "a thin layer of meat sauce"
 		}
 	}

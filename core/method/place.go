@@ -101,7 +101,7 @@ func (p *plan) someOf(l *swap.Line, act *recipe.Action) string {
 
 // boosters adds one step for each booster of the component at its moment: with the
 // first frying, or while what it goes into is still open to it.
-func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
+func (c *Carrier) boosters(p *plan, parts []part, i, host int) []part {
 	comp := &p.a.Components[i]
 	home := p.mainPot(i)
 	for at, l := range comp.Lines {
@@ -112,6 +112,9 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 		text, moment := fmt.Sprintf("%s %s %s.", larder.Capital(c.words().Add), c.words().The, l.Name), larder.AtEnd
 		if b != nil {
 			text, moment = b.When, b.Moment
+		}
+		if takes := p.stirredIn(i); moment != larder.AtTable && takes != host || moment == larder.AtTable && p.endsIn(i) != host {
+			continue
 		}
 		var where int
 		var ok bool
@@ -139,7 +142,7 @@ func (c *Carrier) boosters(p *plan, parts []part, i int, own bool) []part {
 			}
 		}
 		step := swap.Step{Step: recipe.Step{Text: text}, From: []int{}, Change: swap.Added, Why: l.Why}
-		if own {
+		if i == host {
 			step.Lines = []int{at}
 		} else {
 			step.Takes = []string{recipe.LineRef(i, at)}
@@ -187,6 +190,11 @@ func (c *Carrier) cookedWith(p *plan, i int, stands []*standIn) string {
 	return larder.Capital(strings.NewReplacer("{thing}", stands[0].name, "{other}", other).Replace(c.words().CookedWith))
 }
 
+// calledWith tells whether a part that goes by one word for flesh is called by what stands for that and by what it is cooked with.
+func calledWith(words []string, stands []*standIn) bool {
+	return len(words) == 1 && len(stands) > 0 && stands[0].flesh() && (len(stands) > 1 || len(stands[0].book.Prepare) > 1)
+}
+
 // heading is the name of a component without the animal in it: "Celeriac and
 // walnut mince sauce" for "Meat sauce".
 func (c *Carrier) heading(p *plan, i int) string {
@@ -216,10 +224,13 @@ func (c *Carrier) heading(p *plan, i int) string {
 	if shape := c.shapedIn(p, i); shape != "" && (len(words) == 1 || strings.EqualFold(words[len(words)-1], shape)) {
 		return shape // "Balls" of "Meatballs", of "Fish balls"
 	}
-	if len(words) == 1 && len(stands) > 0 && stands[0].flesh() && (len(stands) > 1 || len(stands[0].book.Prepare) > 1) {
+	if calledWith(words, stands) {
 		return c.cookedWith(p, i, stands) // and not as what is prepared for it
 	}
 	if len(words) == 1 && len(stands) > 0 && !stands[0].flesh() && len(p.dish.Components[i].Lines) >= severalLines {
+		if s := stands[0]; s.component == i && len(s.book.Prepare) == 0 && slices.Contains(larder.Words(s.was.Name), gone[len(gone)-1]) {
+			return larder.Capital(s.name) // "Yoghurt", of yoghurt with cucumber and mint
+		}
 		return larder.Capital(c.words().Mixture) // "Cream", of yolks, sugar and mascarpone
 	}
 	stand := ""

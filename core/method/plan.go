@@ -137,6 +137,7 @@ func (p *plan) decideAll() {
 	clear(p.seasoned)
 	for i := range p.graph.Nodes {
 		p.decide(i)
+		p.simmersAlone(i)
 	}
 	p.boilsForNothing()
 	for i := range p.graph.Nodes {

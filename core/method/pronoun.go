@@ -53,6 +53,9 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if just != nil {
 		return w.itOrThem(&clause{objects: w.whollyNamed([]*standIn{just})}, kept)
 	}
+	if s := w.turnedOver(there, at); s != nil {
+		return w.itOrThem(&clause{objects: w.whollyNamed([]*standIn{s})}, kept) // "lay in the fish and cook for 2 minutes, then turn it"
+	}
 	if !w.lost(noun) && (!only || len(there) > 1) {
 		return kept, false // a mixture stays what it was
 	}

@@ -88,6 +88,7 @@ func (w *writer) clauses() []*clause {
 	w.keepAims(done)
 	w.dropConditions(done)
 	w.dropOthers(done)
+	w.dropTurned(done)
 	w.closeUntil(done)
 	for _, c := range done {
 		if text := w.c.words().Otherwise(c.text); text != c.text {

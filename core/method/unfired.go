@@ -93,7 +93,7 @@ func (p *plan) onlyVisits(s *standIn, at int) bool {
 func (p *plan) browns(s *standIn) int {
 	for _, i := range p.pathItself(s) {
 		if n := &p.graph.Nodes[i]; n.Technique.Heat != "" {
-			if (n.Is("grill") || n.Technique.Family == "oven" && !n.Covered && p.fleshAndFat(i) && p.bakesOn(s, i) || cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && (n.Action.Sided || p.inHotPan(i)))) && (!n.Liquid || n.Is("grill") || p.onlyClings(s, n)) { // on a grill no more stays than clings
+			if (n.Is("grill") || p.roastsBrown(s, i) || n.Technique.Family == "oven" && !n.Covered && p.fleshAndFat(i) && p.bakesOn(s, i) || cookedDry(n) && (n.Technique.Medium == "fat" && n.Technique.Roast > 0 || n.Is("cook") && (n.Action.Sided || p.inHotPan(i)))) && (!n.Liquid || n.Is("grill") || p.onlyClings(s, n)) { // on a grill no more stays than clings
 				return i
 			}
 			return -1
@@ -101,6 +101,21 @@ func (p *plan) browns(s *standIn) int {
 	}
 	return -1
 }
+
+// roastsBrown tells whether an action leaves something in the oven for as long as it takes to brown there and no more, with no lid
+// and no other heat behind it.
+func (p *plan) roastsBrown(s *standIn, i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("roast") && !n.Covered && n.Lasts >= browningMinutes && n.Lasts <= mostBrowning && !slices.ContainsFunc(p.path(s.node), func(k int) bool {
+		return k > i && p.graph.Nodes[k].Technique.Heat != ""
+	})
+}
+
+// browningMinutes is what pieces take to brown in an oven, mostBrowning how long they may stay there; estimates.
+const (
+	browningMinutes = 20.0
+	mostBrowning    = 40.0
+)
 
 // brownsFromSauce finds the action that browns the line of a stand-in when it has been lifted out of a sauce with a taste of its own, in
 // which it cooked raw; -1 where none does.

@@ -32,6 +32,10 @@ func (p *plan) withoutSubject(i int) {
 	if (len(p.laidUnder(i)) > 0 || n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place", "return") && !(p.holdsLiquid(n.With) && p.boilsNext(i) && !p.fromTheTap(n))) && p.mixesOn(i) {
 		return
 	}
+	if own := p.addedWith(i); len(own) > 0 {
+		d.subject, d.say = own, p.c.words().Add
+		return
+	}
 	d.drop = true
 	for _, line := range n.To {
 		s := p.stand[line]

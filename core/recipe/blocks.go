@@ -48,7 +48,10 @@ func paragraphs(text string) []block {
 			i++
 			b.text += " " + strings.TrimSpace(lines[i])
 		}
-		b.alone = b.blank && (i+1 >= len(lines) || strings.TrimSpace(lines[i+1]) == "")
+		if i+1 < len(lines) {
+			b.next = strings.TrimSpace(lines[i+1])
+		}
+		b.alone = b.blank && b.next == ""
 		blocks = append(blocks, b)
 		blank = false
 	}

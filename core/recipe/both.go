@@ -27,6 +27,9 @@ func (l *layout) bothParts(text string) []string {
 	if parts := l.andAgain(text); parts != nil {
 		return parts
 	}
+	if parts := l.plusAnother(text); parts != nil {
+		return parts
+	}
 	lang := l.reader.larder.Language()
 	words := strings.Fields(text)
 	for k := len(words) - 1; k > 1; k-- {
@@ -52,37 +55,6 @@ func (l *layout) bothParts(text string) []string {
 		return []string{head, strings.Join(amount, " ") + " " + named + " " + part}
 	}
 	return []string{text}
-}
-
-// andAgain takes a line of animal matter apart that asks for a second measure of it, for other work: "2 tsp fish sauce, plus
-// 1 tbsp for the soup". What stands for the two need not be one thing.
-func (l *layout) andAgain(text string) []string {
-	lang := l.reader.larder.Language()
-	words := strings.Fields(text)
-	for k := len(words) - 2; k > 1; k-- {
-		tail := strings.Join(words[k+1:], " ")
-		if !lang.Extras[strings.ToLower(words[k])] || lang.Articles[strings.ToLower(words[k+1])] || !l.quantityFirst(tail) {
-			continue
-		}
-		first, second := l.line(strings.TrimRight(strings.Join(words[:k], " "), " ,")), l.line(tail)
-		if first.Food == nil || first.Amount == nil || second.Food != nil || second.Amount == nil || first.Origin != larder.FromAnimal {
-			return nil
-		}
-		said := words[k+1:]
-		at := slices.IndexFunc(said, func(w string) bool { return lang.Purpose[w] || lang.Prepositions[w] != "" })
-		if d, known := measure.DimensionOf(second.Amount.Unit); !known || d == measure.Count && at != 1 {
-			return nil // but "1 egg, plus 1 to glaze"
-		}
-		switch {
-		case at < 0:
-			at = len(said)
-		case lang.Prepositions[said[at]] == "of":
-			return nil // "plus 2 tbsp of its juice"
-		}
-		again := append(slices.Clone(said[:at]), first.Name)
-		return []string{first.Text, strings.Join(append(again, said[at:]...), " ")}
-	}
-	return nil
 }
 
 // inAnother takes a line apart that puts one thing into an amount of another that comes from an animal:

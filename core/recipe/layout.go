@@ -39,10 +39,11 @@ type block struct {
 	text     string
 	bullet   bool
 	numbered bool
-	heading  bool // marked as one by #, underline, bold or a final colon
-	blank    bool // a blank line stood before it
-	alone    bool // and one behind it
-	leads    bool // stands alone above a list, as the name of a part does
+	heading  bool   // marked as one by #, underline, bold or a final colon
+	blank    bool   // a blank line stood before it
+	alone    bool   // and one behind it
+	next     string // the line right below it
+	leads    bool   // stands alone above a list, as the name of a part does
 }
 
 type mode int

@@ -70,7 +70,7 @@ func (l *layout) serves(b block) bool {
 	if !l.countsTitle(b) && !y.after.MatchString(b.text) && !y.alone.MatchString(b.text) && !(l.mode == before && y.cut.MatchString(b.text)) && !(y.line.MatchString(b.text) && (l.mode != method || l.onlyYield(b)) && !l.opensPart(b.text)) {
 		return false
 	}
-	if l.amongLines(b) || l.portionsOf(b.text) {
+	if l.amongLines(b) || l.opensList(b) || l.portionsOf(b.text) {
 		return false // "4 buns", among the things to buy
 	}
 	if first, rest, _ := strings.Cut(strings.ToLower(b.text), " "); y.words.ForPeople[first] && !y.onlyFor(rest) {
@@ -107,6 +107,12 @@ func (l *layout) amongLines(b block) bool {
 		behind = l.quantityFirst(l.waiting[n-1].text) && l.line(l.waiting[n-1].text).Food != nil
 	}
 	return behind && l.quantityFirst(b.text) && l.line(b.text).Food != nil
+}
+
+// opensList tells whether a block is a food with more of a list right below it: "4 crumpets" above "2 eggs".
+func (l *layout) opensList(b block) bool {
+	food := func(text string) bool { return l.quantityFirst(text) && l.line(text).Food != nil }
+	return b.blank && l.mode == before && b.next != "" && food(b.text) && food(b.next)
 }
 
 // portionsOf tells whether a text is of so many portions of a food to buy: "2 portions frozen udon".

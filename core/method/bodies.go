@@ -37,22 +37,6 @@ func (p *plan) onBodies(i int) bool {
 	})
 }
 
-// ofPlant tells whether a noun names a body by a plant that it is of: "the aubergine shells".
-func (p *plan) ofPlant(noun recipe.Noun, name string) bool {
-	words := larder.Words(name)
-	own := func(line int) bool {
-		f := p.l.Food(p.line(line).FoodID())
-		return p.stand[line] == nil && f != nil && f.Origin == larder.FromPlant && slices.ContainsFunc(larder.Words(p.line(line).Name), func(w string) bool { return slices.Contains(words, w) })
-	}
-	return len(words) > 1 && slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool {
-		at := -1
-		if r.Made != nil {
-			at = p.graph.Node(*r.Made)
-		}
-		return r.Line != nil && own(p.graph.Named(*r.Line)) || at >= 0 && slices.ContainsFunc(p.graph.Nodes[at].Holds, own)
-	})
-}
-
 // cameOfBodies tells whether a pronoun stands for nothing but what was made of a body:
 // "crisp the skin and crumble it over".
 func (p *plan) cameOfBodies(noun recipe.Noun) bool {

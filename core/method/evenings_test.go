@@ -84,7 +84,7 @@ func TestCardsOfAnEvening(t *testing.T) {
 			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "1.95 kg portobello", "2.65 kg",
 		},
 		"a list without steps stands before the work that takes it": {
-			recipeCalled(t, "chicken-shawarma-wraps"), "- 1 tbsp lemon juice\n# ", "roll up.\n# ",
+			recipeCalled(t, "lamb-kofta-minted"), "- warm flatbreads, to serve\n# ", "wedges.\n# ",
 		},
 		"nothing is stirred into the water that dumplings are lifted out of": {
 			"Pork and cabbage dumplings, about 40\n\nDough: 300 g plain flour, 160 ml warm water, 1/2 tsp salt\nFilling: 300 g fatty minced pork, 250 g Chinese cabbage, 2 spring onions, 1 tbsp grated ginger, 1 tbsp soy sauce, 1 tbsp Shaoxing wine, 1 tsp sesame oil, 1/4 tsp white pepper\nDipping sauce: 3 tbsp black vinegar, 1 tbsp soy sauce, chilli oil\n\nMix the flour and salt, stir in the water with chopsticks until shaggy, then knead for 8 minutes until smooth. Wrap and rest for 30 minutes.\nFinely chop the cabbage, toss with a teaspoon of salt and leave for 15 minutes; squeeze out all the liquid. Combine the pork with the soy sauce, wine, sesame oil and pepper, stirring in one direction until sticky. Fold in the cabbage, ginger and chopped spring onions.\nRoll the dough into ropes, cut into 40 pieces and roll each into a thin round. Put a heaped teaspoon of filling on each, fold over and pleat the edges shut.\nBoil the dumplings in batches: drop them into boiling water, stir once, and when they float add a cup of cold water; do this twice more. Lift out with a strainer. Mix the ingredients for the sauce and serve alongside.",

@@ -31,7 +31,7 @@ func TestCardsOfALateAutumn(t *testing.T) {
 			"zurek-simple", []string{"Add the smoky shiitake and the onion to the stock", "some of the black-salt tofu each in the bowls"}, []string{"and both", "and each"},
 		},
 		"of each head several are packed": {
-			"gratin-endive-ham", []string{"Roll each head in some of the smoked tofu skin and pack them side by side"}, []string{"pack it"},
+			"gratin-endive-ham", []string{"Roll each head in some of the smoked leek leaves and pack them side by side"}, []string{"pack it"},
 		},
 		"beaten eggs are swirled into a thin cake": {
 			"salmon-egg-kedgeree", []string{"Pour in the soured chickpea batter, swirl into a thin pancake", "roll up on a board and shred"}, []string{"pumpkin"},

@@ -17,7 +17,7 @@ func TestCardsOfAnAutumn(t *testing.T) {
 			"chicken-orzo", []string{"the walnut crumbs, from above, plus extra to serve", "over a medium-high heat.\nAdd the leek"}, []string{"Transfer to a plate"},
 		},
 		"what seasons goes into mince, and not under a crust": {
-			"fennel-sausage-gratin", []string{"until well browned.\nWork the miso in.\nSpread the fennel"}, []string{"golden.\nWork the miso in"},
+			"fennel-sausage-gratin", []string{"until well browned.\nTaste, and add the salt.\nSpread the fennel"}, []string{"golden.\nTaste, and add the salt"},
 		},
 		"a cup of what runs is no cup of what is grated": {
 			"enchilada-casserole", []string{"half of the remaining sauce and half of the potato fondue"}, []string{"1 cup of the potato"},

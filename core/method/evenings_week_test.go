@@ -35,8 +35,8 @@ func TestCardsOfAWeek(t *testing.T) {
 		"what a sentence only announces takes nothing": {
 			"chocolate-caramel-pots", []string{"stir in the cashew paste, then the cashew cream", "Beat in the yellow silken tofu"}, []string{"chickpea"},
 		},
-		"a powder goes into the marinade and not over what is fried": {
-			"lamb-shawarma", []string{"turn to coat.\nGrind the dried shiitake to powder and stir it in.\nLeave in the fridge"}, nil,
+		"what is rolled into bread is sliced, and no sheet to be rolled": {
+			"lamb-shawarma", []string{"Add the mushroom slices and turn to coat. Leave in the fridge"}, []string{"tofu skin"},
 		},
 		"nothing is stirred into a thin omelette, which is rolled and cut": {
 			"bacon-egg-noodles", []string{"stir it in.\nHeat a wok over a medium heat", "roll up and slice into ribbons"}, []string{"swirl.\n", "chickpea batter"},

@@ -222,7 +222,7 @@ func (n *neighbourhood) words(w larder.UseWhen) bool {
 		(len(w.FoodsKind) == 0 || slices.Contains(w.FoodsKind, n.food.Kind)) &&
 		(len(w.Verbs) == 0 || slices.ContainsFunc(n.spoken(), func(x *flow.Node) bool { return has(x.Action.Verb, w.Verbs) })) &&
 		(len(w.Later) == 0 || slices.ContainsFunc(n.reached, func(x *flow.Node) bool { return has(x.Action.Verb, w.Later) })) &&
-		(len(w.Vessel) == 0 || slices.ContainsFunc(n.named, func(x *flow.Node) bool { return has(x.Action.Vessel, w.Vessel) })) &&
+		(len(w.Vessel) == 0 || slices.ContainsFunc(n.named, func(x *flow.Node) bool { return has(vesselOf(x), w.Vessel) })) &&
 		(len(w.Parts) == 0 || slices.ContainsFunc(n.named, func(x *flow.Node) bool { return n.part(x, w.Parts) })) &&
 		(len(w.Told) == 0 || slices.ContainsFunc(n.reached, func(x *flow.Node) bool { return has(n.told(x), w.Told) })) &&
 		(len(w.Said) == 0 || slices.ContainsFunc(n.spoken(), func(x *flow.Node) bool { return has(spoken(x), w.Said) }))
@@ -287,4 +287,12 @@ func (n *neighbourhood) late() bool {
 		minutes += m
 	}
 	return named && minutes <= lateMinutes
+}
+
+// vesselOf is the vessel that an action names, be it what the action is done to: "grease a frying pan".
+func vesselOf(n *flow.Node) string {
+	if n.Action.Vessel != "" || len(n.Action.To) == 0 || n.Action.To[0].Named == nil {
+		return n.Action.Vessel
+	}
+	return *n.Action.To[0].Named
 }

@@ -53,6 +53,15 @@ func TestCardsOfTheEveningsOfDecember(t *testing.T) {
 		"a gravy is made with what is listed for it": {
 			"rissoles-gravy", []string{"# Gravy\n", "Slowly stir in the dark mushroom stock and the date sauce"}, []string{"Add the date sauce"},
 		},
+		"a frying pan that is rubbed with butter is no tin": {
+			"chicken-quesadillas", []string{"Rub a large frying pan with the oil"}, []string{"baking paper"},
+		},
+		"what is cooked in a pan where sausage was to leave its fat gets oil": {
+			"baked-eggs-chorizo", []string{"Heat the vegetable oil, add the onion and peppers"}, nil,
+		},
+		"fish that is baked in a filling is not cured": {
+			"salmon-lasagne-rolls", nil, []string{"tomato, scalded", "cured tomato"},
+		},
 		"slices bear a sauce that bubbles until sticky": {
 			"teriyaki-beef-skewers", []string{"let it bubble round the mushroom slices until sticky"}, []string{"Lay in the mushroom slices"},
 		},

@@ -182,7 +182,7 @@ func (p *plan) inItsPan(i int) bool {
 		return false
 	}
 	for k := i - 1; k >= 0 && p.graph.Nodes[k].At.Component == n.At.Component; k-- {
-		if o := &p.graph.Nodes[k]; p.deeds[k].drop && p.rendered(k) && pan(o) == pan(n) {
+		if o := &p.graph.Nodes[k]; p.deeds[k].drop && p.rendered(k) && (pan(o) == pan(n) || slices.ContainsFunc(o.Inputs, func(in int) bool { return pan(&p.graph.Nodes[in]) == pan(n) })) {
 			return true
 		}
 		if p.deeds[k].drop || p.graph.Nodes[k].Technique.Heat == "" && pan(&p.graph.Nodes[k]) != pan(n) {

@@ -70,6 +70,12 @@ func (p *plan) begun(line, at int) bool {
 // itsOwnJuices tells whether a noun means the juices of what is returned to a pot,
 // where that is flesh no more.
 func (w *writer) itsOwnJuices(n *node, noun recipe.Noun) bool {
+	if first, _, _ := strings.Cut(strings.ToLower(w.slice(noun.From, noun.Upto)), " "); !n.Is("return") && w.l.Language().Possessives[first] && w.isLiquor(w.slice(noun.Name, noun.Upto)) && slices.ContainsFunc(n.Inputs, func(in int) bool {
+		o := &w.graph.Nodes[in]
+		return o.Liquid && o.Technique.Family == "wet heat" && !w.deeds[in].drop
+	}) {
+		return false // "spoon in the lamb with its juices", the sauce it stewed in
+	}
 	return n.Technique.Joins != "" && !noun.Pronoun && !noun.Measured && w.fleshly(w.slice(noun.Name, noun.Upto)) &&
 		slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() }) &&
 		!slices.ContainsFunc(noun.Refs, func(r recipe.Ref) bool { return r.Line != nil || r.Of != "" })

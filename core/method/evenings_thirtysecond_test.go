@@ -53,6 +53,9 @@ func TestCardsOfTheEveningsOfDecember(t *testing.T) {
 		"a gravy is made with what is listed for it": {
 			"rissoles-gravy", []string{"# Gravy\n", "Slowly stir in the dark mushroom stock and the date sauce"}, []string{"Add the date sauce"},
 		},
+		"the juices of what stewed in a sauce are the sauce": {
+			"hunkar-begendi", []string{"spoon in the mushrooms and tempeh with its juices."}, nil,
+		},
 		"a frying pan that is rubbed with butter is no tin": {
 			"chicken-quesadillas", []string{"Rub a large frying pan with the oil"}, []string{"baking paper"},
 		},

@@ -85,7 +85,7 @@ func (b *bindings) justWarmed(n noun) []referent {
 			found = append(found, referent{portion: &p, made: b.focus})
 		}
 	}
-	if len(found) != 1 || len(found) == len(b.focus.holds) || b.lines[found[0].portion.line].line.Mass() > mostSeasoning {
+	if len(found) != 1 || b.lines[found[0].portion.line].line.Mass() > mostSeasoning {
 		return nil
 	}
 	return found

@@ -56,6 +56,9 @@ func TestCardsOfTheEveningsOfDecember(t *testing.T) {
 		"the juices of what stewed in a sauce are the sauce": {
 			"hunkar-begendi", []string{"spoon in the mushrooms and tempeh with its juices."}, nil,
 		},
+		"a fire is not turned up for mince that browns elsewhere": {
+			"beef-ragu-gnocchi-bake", []string{"cook the onion and carrot for 8 minutes until soft. Add the garlic"}, []string{"Turn up the heat"},
+		},
 		"a frying pan that is rubbed with butter is no tin": {
 			"chicken-quesadillas", []string{"Rub a large frying pan with the oil"}, []string{"baking paper"},
 		},

@@ -24,12 +24,12 @@ func (w *writer) dropOthers(clauses []*clause) {
 // dropTurned leaves out that a fire is turned up or down for what its step was to cook next, none of which is done any more.
 func (w *writer) dropTurned(clauses []*clause) {
 	for k, c := range clauses {
-		if c.aside || c.gone || c.upto == 0 || !w.graph.Nodes[c.node].Is("lower-heat", "raise-heat") {
+		if c.aside || c.gone || c.node < 0 || c.upto == 0 || !w.graph.Nodes[c.node].Is("lower-heat", "raise-heat") {
 			continue
 		}
 		lost := false
 		for _, o := range clauses[k+1:] {
-			if o.aside || o.upto == 0 || w.graph.Nodes[o.node].Technique.Heat == "" {
+			if o.aside || o.node < 0 || o.upto == 0 || w.graph.Nodes[o.node].Technique.Heat == "" {
 				continue
 			}
 			if lost = o.gone; !lost {

@@ -3,6 +3,7 @@ package character
 import (
 	"slices"
 
+	"yembra/core/flow"
 	"yembra/core/larder"
 	"yembra/core/recipe"
 )
@@ -76,4 +77,9 @@ func (n *neighbourhood) cutOnceCooked(at int) bool {
 func (n *neighbourhood) lineAt(line int) *recipe.Line {
 	at := n.graph.Lines[line]
 	return &n.method.dish.Components[at.Component].Lines[at.Line]
+}
+
+// cutOver tells whether an action cuts or grinds something over what the line is in, and so is not done to it.
+func (n *neighbourhood) cutOver(x *flow.Node) bool {
+	return x.Technique.Family == "cut" && len(x.Into) > 0 && !slices.Contains(x.To, n.at)
 }

@@ -78,7 +78,7 @@ func (m *method) neighbourhood(component, line int, food *larder.Food) *neighbou
 	direct, most := map[int]bool{}, m.mostOf(component, line, n.at)
 	for i := range m.graph.Nodes {
 		node := &m.graph.Nodes[i]
-		if !node.Reaches(n.at) || most != nil && !most[i] {
+		if !node.Reaches(n.at) || most != nil && !most[i] || n.cutOver(node) {
 			continue
 		}
 		n.reached = append(n.reached, node)

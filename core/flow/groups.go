@@ -67,9 +67,22 @@ func (b *bindings) allOfGroup(n noun) []referent {
 	case len(used) == 0:
 		return elsewhere // one method behind the lists of all parts
 	case own:
-		return b.ownOrBegun(n, used, elsewhere)
+		return b.notFried(b.ownOrBegun(n, used, elsewhere))
 	}
 	return used
+}
+
+// notFried are, where something is drained, those that were not fried, if some were not: "drain the vegetables", of potatoes in
+// their water, and not of the garlic that waits in its butter.
+func (b *bindings) notFried(found []referent) []referent {
+	if b.tech.Name != drainTechnique {
+		return found
+	}
+	wet := slices.DeleteFunc(slices.Clone(found), func(r referent) bool { return r.made != nil && r.made.fried && !r.made.liquid })
+	if len(wet) == 0 {
+		return found
+	}
+	return wet
 }
 
 // enumerated tells whether a sentence goes on behind a colon after a noun, which says one by one what that means.

@@ -19,6 +19,15 @@ func (b *bindings) stayedBehind(n noun) []referent {
 	return nil
 }
 
+// outOfWhich is what something was taken out of by the name at hand, where that is left: "lift the meat from its sauce,
+// chop it and moisten it with a spoonful of the sauce", whatever part of the dish goes by that name too.
+func (b *bindings) outOfWhich(n noun) []referent {
+	if t := b.stays; t != nil && b.open(t) && n.pointed && b.outOf.words != nil && slices.Equal(b.outOf.words, n.words) && b.r.lang.Products[n.head()] && len(b.takes) == 0 {
+		return []referent{{made: t}}
+	}
+	return nil
+}
+
 // ifAny tells whether a noun is what may have run out of flesh that goes back: "return the beef with any juices".
 func (b *bindings) ifAny(n noun) bool {
 	return b.working != nil && b.tech.Name == returnTechnique && b.r.lang.Liquors[n.head()] && b.r.lang.Whatever[b.text.low(n.from)]

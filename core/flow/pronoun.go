@@ -173,7 +173,7 @@ func (b *bindings) lastTwo() []referent {
 // onlyFlesh is the one piece of flesh in a pot of broth, where that is cut up or cleaned: "simmer the chicken with the
 // onion, let it cool and shred it".
 func (b *bindings) onlyFlesh(n noun) []referent {
-	if b.tech.Family != "cut" && b.tech.Family != "clean" || b.tech.Joins != "" || n.rest || n.all || n.share > 0 || n.amount[1] > 0 || len(n.words) != 1 || b.focus == nil || !b.focus.heated || !b.focus.liquid || len(b.focus.holds) < 2 {
+	if b.goingInto || b.tech.Family != "cut" && b.tech.Family != "clean" || b.tech.Joins != "" || n.rest || n.all || n.share > 0 || n.amount[1] > 0 || len(n.words) != 1 || b.focus == nil || !b.focus.heated || !b.focus.liquid || len(b.focus.holds) < 2 {
 		return nil
 	}
 	flesh := b.fleshIn(b.focus)

@@ -93,6 +93,7 @@ func (r *Reader) step(b *bindings, step *recipe.Step, foods foodWords, id string
 			if u.clause != nil {
 				u.clause.manner = append([]string{t.slice(begin, u.from)}, u.clause.manner...)
 			}
+		case slices.ContainsFunc(b.ahead, func(o unit) bool { return o.clause != nil && o.clause.from <= begin }): // "in a casserole (or a big pot), brown"
 		default:
 			b.tellsName(begin, u.from)
 			step.Asides = append(step.Asides, t.remark(begin, u.from))

@@ -19,7 +19,7 @@ func (p *plan) rubbedFor(s *standIn, path []int) int {
 		switch {
 		case joined >= 0 && p.givesTaste(n):
 			at = joined
-		case at < 0 && n.Technique.Family == "coat" && slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool { return line != s.node && p.stand[line] == nil }):
+		case at < 0 && (n.Technique.Family == "coat" || p.mixesCoat(s, i)) && slices.ContainsFunc(slices.Concat(n.To, n.With), func(line int) bool { return line != s.node && p.stand[line] == nil }):
 			at = k
 		case n.Technique.Family == "wet heat":
 			return -1
@@ -39,6 +39,9 @@ func (p *plan) boundBefore(s *standIn, path []int) bool {
 		}
 		if t.Family == "coat" && len(n.With) > 0 && slices.Equal(n.To, []int{s.node}) && !p.dustedForPan(i) {
 			return true // "snip the rind around the slices; dust with flour"
+		}
+		if p.mixesCoat(s, i) {
+			return true
 		}
 		if !slices.Contains(n.Named, s.node) {
 			return t.Closes == larder.ClosesAlways && t.Medium == "" && t.Family != "coat" && t.Name != "top" && slices.Contains(n.To, s.node)
@@ -67,7 +70,42 @@ func (p *plan) coated(s *standIn, i int) bool {
 		if k >= i {
 			break
 		}
-		if n := &p.graph.Nodes[k]; n.Technique.Family == "coat" && !n.Is("baste", "brush", "rub", "dust") {
+		if n := &p.graph.Nodes[k]; n.Technique.Family == "coat" && !n.Is("baste", "brush", "rub", "dust") || p.mixesCoat(s, k) {
+			return true
+		}
+	}
+	return false
+}
+
+// mixesCoat tells whether an action mixes pieces with egg and flour or starch, in which they are fried next: they are
+// coated, by another word.
+func (p *plan) mixesCoat(s *standIn, i int) bool {
+	n := &p.graph.Nodes[i]
+	if !s.inPieces() || n.Technique.Family != "mix" || len(n.Into) > 0 || !slices.Contains(n.To, s.node) {
+		return false
+	}
+	egg, starch, rest := false, false, 0.0
+	for _, line := range slices.Concat(n.To, n.With) {
+		o := p.stand[line]
+		switch {
+		case line == s.node:
+			continue
+		case o != nil && o.class == larder.Egg:
+			egg = true
+		case p.thickens(line):
+			starch = true
+		}
+		rest += p.line(line).Mass()
+	}
+	return egg && starch && rest <= mostCoat*p.line(s.node).Mass() && p.friesNext(i)
+}
+
+// friesNext tells whether the first heat that comes to what an action made is that of a pan without a liquid.
+func (p *plan) friesNext(i int) bool {
+	for _, k := range p.graph.Nodes[i].Users {
+		if n := &p.graph.Nodes[k]; n.Technique.Heat != "" {
+			return n.Technique.Family == "dry heat"
+		} else if p.friesNext(k) {
 			return true
 		}
 	}

@@ -30,10 +30,13 @@ func (w *writer) nounEnd(noun recipe.Noun) int {
 	return noun.Upto
 }
 
-// ofNoun tells whether an aside belongs to a noun that an action names.
+// ofNoun tells whether an aside belongs to a noun that an action names, or stands in brackets before its verb.
 func (w *writer) ofNoun(x recipe.Aside) bool {
 	for i := range w.step.Actions {
 		a := &w.step.Actions[i]
+		if x.From > a.From && x.Upto < a.Words.Verb[0] && w.slice(x.From-1, x.From) == "(" {
+			return true // "in a casserole (or a big pot), brown the lamb"
+		}
 		for _, p := range a.Words.Phrases {
 			if p.From < a.From || p.Upto > a.Upto {
 				continue

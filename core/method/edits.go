@@ -102,6 +102,11 @@ func (w *writer) leftOfFat(at [2]int) bool {
 func (w *writer) goneManners(n *node) []edit {
 	var out []edit
 	a := n.Action
+	for _, p := range a.Words.Phrases {
+		if p.Role == "into" && p.From >= a.From && w.setAlready(n, w.slice(p.From, p.Upto)) {
+			out = append(out, edit{p.From, p.Upto, ""}) // "through the tines of a fork"
+		}
+	}
 	for _, at := range a.Words.Manners {
 		for _, end := range [][2]int{a.Words.Cue, a.Words.Time} {
 			if end[1] > 0 && end[0] > at[0] && end[0] < at[1] {
@@ -223,8 +228,11 @@ func (w *writer) rindGone(n *node, text string) bool {
 
 // setAlready tells whether words say how an egg is let set in hot broth, for which shreds stand that have set.
 func (w *writer) setAlready(n *node, text string) bool {
-	signs := w.l.Language().GoneSigns[streams]
-	return slices.ContainsFunc(n.Named, func(line int) bool {
+	signs, named := w.l.Language().GoneSigns[streams], n.Named
+	if len(named) == 0 {
+		named = n.To // "trickle in the whites, then stir so that they form threads"
+	}
+	return slices.ContainsFunc(named, func(line int) bool {
 		s := w.stand[line]
 		return s != nil && s.class == larder.Egg && s.chosen != nil && s.chosen.Use == flakesUse && s.is(larder.Ready)
 	}) && slices.ContainsFunc(larder.Words(text), func(word string) bool { return signs[word] })
@@ -263,13 +271,14 @@ func (w *writer) ofOneEgg(p recipe.Phrase, at int) bool {
 	return len(words) > 0 && w.l.Language().Ordinals[words[len(words)-1]]
 }
 
-// eggsAlone tells whether an action names eggs for which a batter stands, and is done to nothing else that it names.
+// eggsAlone tells whether an action names eggs for which a batter stands, and is done to nothing else that it names and that
+// is counted.
 func (w *writer) eggsAlone(n *node) bool {
 	eggs := false
 	for _, line := range n.Named {
 		if s := w.stand[line]; s != nil && s.class == larder.Egg && w.wholeEgg(s) {
 			eggs = true
-		} else if slices.Contains(n.To, line) {
+		} else if slices.Contains(n.To, line) && w.counted(line) {
 			return false
 		}
 	}

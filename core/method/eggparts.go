@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"yembra/core/larder"
+	"yembra/core/measure"
 	"yembra/core/recipe"
 	"yembra/core/swap"
 )
@@ -129,4 +130,14 @@ func (w *writer) namedObject(n *node) []named {
 // falls tells whether a swap is whipped and falls again, so that it is made just before it goes in, and no part of its own.
 func falls(a swap.Adaptation, id string) bool {
 	return slices.ContainsFunc(a.Swaps, func(c swap.Chosen) bool { return c.Swap == id && c.Use == liftUse })
+}
+
+// counted tells whether the list counts a line in pieces, or says no amount of it.
+func (p *plan) counted(line int) bool {
+	a := p.line(line).Amount
+	if a == nil {
+		return true
+	}
+	d, known := measure.DimensionOf(a.Unit)
+	return !known || d == measure.Count
 }

@@ -60,7 +60,8 @@ func (p *plan) enter(s *standIn) {
 				return // it goes on until something else is done
 			}
 			shorter := math.Min(p.boundTime(path[i], left, shaped), p.graph.Nodes[path[i]].Lasts)
-			if p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter {
+			unsaid := p.graph.Nodes[path[i]].Action.Minutes == nil && shorter >= p.graph.Nodes[path[i]].Lasts
+			if !unsaid && (p.lasts[path[i]] == 0 || p.lasts[path[i]] > shorter) {
 				p.lasts[path[i]] = shorter
 			}
 			left = 0 // all of what it bears

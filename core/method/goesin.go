@@ -130,7 +130,7 @@ func (w *writer) takesObject(n *node, before []*standIn) bool {
 	if len(before) == 0 || a.Words.Verb[1] == 0 || n.Technique.Joins == "yes" && len(a.Words.Phrases) == 0 || n.Technique.Family == "control" {
 		return false
 	}
-	if n.Technique.Family == "wet heat" {
+	if n.Technique.Family == "wet heat" && len(a.With) == 0 {
 		return len(a.Words.Phrases) == 0 && !slices.ContainsFunc(before, func(s *standIn) bool { return !larder.Pours(w.l.Food(s.was.FoodID())) || !s.Dissolves })
 	}
 	return !namesObject(a) && !slices.ContainsFunc(w.subjects(w.graph.Number(n)), func(line int) bool { return w.stand[line] == nil })

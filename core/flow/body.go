@@ -148,7 +148,7 @@ func (b *body) one(i int) int {
 		}
 		return upto
 	}
-	if end := max(b.throughout(i), b.sameAs(i), b.inTurn(i)); end > 0 {
+	if end := max(b.throughout(i), b.sameAs(i), b.inTurn(i), b.howFar(i)); end > 0 {
 		b.how(i, end)
 		return end
 	}

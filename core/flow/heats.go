@@ -34,6 +34,35 @@ func (t *text) heat(i int) (said string, upto int, ok bool) {
 	return "", i, false
 }
 
+// howFar is where what begins at i ends, and says how far flesh is cooked: "for medium", "for medium-rare"; 0 where it says
+// nothing like it.
+func (b *body) howFar(i int) int {
+	if b.lang.Prepositions[b.low(i)] != "for" {
+		return 0
+	}
+	at, far := i+1, false
+	for at < b.upto && (b.lang.DoneFar[b.low(at)] || b.mark(at, "-") && far) {
+		at, far = at+1, true
+	}
+	if !far || !b.ends(at, b.upto) && !b.mark(at, ",(") && !b.conj(at) {
+		return 0
+	}
+	next := at
+	for next < b.upto && (b.mark(next, ",") || b.conj(next) || b.lang.Lines.Or[b.low(next)]) {
+		next++
+	}
+	if c, ok := b.time(next); ok {
+		next = c.upto
+	}
+	for next < b.upto && (b.adverb(next) || b.number(next)) {
+		next++
+	}
+	if more := b.howFar(next); more > 0 {
+		return more // "for medium-rare, or 5 minutes for well done"
+	}
+	return at
+}
+
 // saysHotFat tells whether the words of an action speak of hot fat, listed or
 // not: "slide them into smoking oil".
 func (t *tracer) saysHotFat(at recipe.StepAt, a *recipe.Action) bool {

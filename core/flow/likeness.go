@@ -262,10 +262,23 @@ func (b *bindings) fromTheTap(n noun, found []referent) bool {
 	}) {
 		return true
 	}
-	if !n.little || n.pointed || !b.r.lang.Loose[n.head()] || len(b.takes) > 0 {
+	if !n.little || n.pointed || len(b.takes) > 0 {
 		return false
 	}
+	if !b.r.lang.Loose[n.head()] {
+		return b.seasonsWater(found)
+	}
 	return !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.lines[r.portion.line].comp == b.ownPart() })
+}
+
+// seasonsWater tells whether something all of which has gone in elsewhere is added to water that was made hot just before: "add a
+// dash of vinegar", for eggs, of vinegar that is in a dressing.
+func (b *bindings) seasonsWater(found []referent) bool {
+	if b.tech.Joins != "yes" || len(b.things) == 0 || len(found) == 0 {
+		return false
+	}
+	x := b.things[len(b.things)-1]
+	return x.liquid && x.heated && len(x.holds) == 0 && b.open(x) && !slices.ContainsFunc(found, func(r referent) bool { return r.portion == nil || b.leftOf(*r.portion) > 0 })
 }
 
 // bySpoon is how like a noun is to a line that is only taken by a small measure, "spoonfuls of water" to fry in, and

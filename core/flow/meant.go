@@ -155,6 +155,10 @@ func (b *bindings) inTin(t *larder.Technique, r *roles) {
 // by its heat.
 func (b *bindings) medium(t *larder.Technique, r *roles) {
 	a := r.action
+	if water := b.hotWater(t, r); water != nil {
+		b.refMade(water, 1, r, &a.With)
+		return
+	}
 	fat := b.base
 	for _, in := range r.inputs {
 		if b.holdsFat(in) {
@@ -177,6 +181,30 @@ func (b *bindings) medium(t *larder.Technique, r *roles) {
 		b.refMade(fat, 1, r, &a.With)
 	}
 }
+
+// hotWater is the water that was made hot just before, in which something is cooked that lies in no liquid yet: "bring a pan of
+// water to a simmer and poach the eggs". It is nil where there is none.
+func (b *bindings) hotWater(t *larder.Technique, r *roles) *thing {
+	if t.Family != "wet heat" || t.Medium != "liquid" || t.Name == steamTechnique || len(r.action.Into)+len(r.action.With) > 0 || len(r.portions)+len(r.inputs) == 0 || len(b.things) == 0 {
+		return nil
+	}
+	x := b.things[len(b.things)-1]
+	if !x.liquid || !x.heated || !b.open(x) || x.comp != b.comp || x.putBy || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in == x || in.liquid }) {
+		return nil
+	}
+	for p := range x.holds {
+		if f := b.lines[p.line].food; f != nil && b.lines[p.line].line.Mass() > aSplash {
+			return nil
+		}
+	}
+	return x
+}
+
+// aSplash is how much of a thing only seasons the water that it goes into; an estimate.
+const aSplash = 40.0
+
+// steamTechnique cooks over water and not in it.
+const steamTechnique = "steam"
 
 // standsHot tells whether a thing is fat of the part at hand that was heated and in which nothing fries yet.
 func (b *bindings) standsHot(x *thing) bool {

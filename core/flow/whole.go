@@ -116,10 +116,16 @@ func (b *bindings) standing() []referent {
 	return out
 }
 
-// alike are the last things that were made one by one in the same way.
+// alike are the last things that were made one by one in the same way; what was cut is alike, however finely.
 func (b *bindings) alike() []referent {
 	var out []referent
-	for i := len(b.things) - 1; i >= 0 && b.things[i].technique == b.things[len(b.things)-1].technique && b.things[i].technique != ""; i-- {
+	way := func(t *thing) string {
+		if tech := b.r.larder.Technique(t.technique); tech != nil && tech.Family == "cut" {
+			return tech.Family
+		}
+		return t.technique
+	}
+	for i := len(b.things) - 1; i >= 0 && way(b.things[i]) == way(b.things[len(b.things)-1]) && b.things[i].technique != ""; i-- {
 		if t := b.things[i]; b.open(t) && !t.putBy {
 			out = append(out, referent{made: t})
 		}

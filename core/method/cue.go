@@ -253,3 +253,10 @@ const setSigns = "set"
 func (p *plan) setBefore(s *standIn) bool {
 	return s.class == larder.Egg && s.chosen != nil && !s.gone && (s.chosen.Use == flakesUse || s.chosen.Use == scrambleUse) && s.is(larder.Ready)
 }
+
+// howFar tells whether words say how far flesh is cooked for which something stands: "for medium-rare".
+func (w *writer) howFar(n *node, text string) bool {
+	words := larder.Words(text)
+	return len(words) > 1 && w.l.Language().Prepositions[words[0]] == "for" && w.l.Language().DoneFar[words[1]] && w.l.Language().DoneFar[words[len(words)-1]] &&
+		slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil && w.stand[line].flesh() })
+}

@@ -81,6 +81,8 @@ func (p *plan) boundLater(s *standIn, i int) bool {
 			continue
 		}
 		switch n := &p.graph.Nodes[k]; {
+		case n.Is("cover") && len(n.With) > 0:
+			return false // it lies in its dish under a lid of pastry
 		case n.Is("shape", "seal"):
 			return mixed
 		case n.Is("wrap", "stuff"): // and not what fills a bun that is baked

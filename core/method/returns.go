@@ -13,11 +13,12 @@ import (
 // out and cut up by itself, 0 where it was not.
 func (p *plan) afterReturn(s *standIn, path []int) int {
 	start, wet, boiled := 0, false, false
+	fries := !s.is(larder.Browned) && !slices.ContainsFunc(path, func(k int) bool { return p.graph.Nodes[k].Is("return") })
 	for i, at := range path {
 		n := &p.graph.Nodes[at]
 		boiled = boiled || p.wetMinutes(at) > 0
 		out := n.Technique.Takes == "part" || n.Technique.Family == "separate" || boiled && p.setsAside(path, i) && p.joinsLater(s, path[i+1:]) || boiled && p.cutFromLiquor(at)
-		wet = wet || p.wetMinutes(at) > 0 || n.Technique.Medium == "liquid" && n.Technique.Family != "rest"
+		wet = wet || p.wetMinutes(at) > 0 || n.Technique.Medium == "liquid" && n.Technique.Family != "rest" && !(fries && cookedDry(n))
 		if out && wet && n.Technique.Name != "discard" && p.alone(at, s) && i+1 < len(path) {
 			start = i + 1
 		}

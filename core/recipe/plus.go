@@ -56,3 +56,14 @@ func (l *layout) plusAnother(text string) []string {
 	}
 	return nil
 }
+
+// otherwise tells whether an item offers another amount for its own: "1 crab, or about 100 g brown and 200 g white crabmeat".
+func (r *Reader) otherwise(item string) bool {
+	words := strings.Fields(item)
+	for k := range words {
+		if _, numbered := firstNumber(strings.Join(words[k+1:], " ")); numbered && r.lines().Or[words[k]] {
+			return true
+		}
+	}
+	return false
+}

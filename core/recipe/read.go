@@ -37,7 +37,7 @@ func (r *Reader) Parts(src Source, sys measure.System) (Source, Dish) {
 func (r *Reader) sum(text string, sys measure.System) []Line {
 	for _, w := range append(slices.Sorted(maps.Keys(r.lines().Plus)), "+") {
 		first, second, ok := strings.Cut(text, " "+w+" ")
-		if !ok || !bracketsClosed(first) {
+		if !ok || !bracketsClosed(first) || r.otherwise(first) {
 			continue
 		}
 		first = strings.TrimRight(first, " ,")

@@ -45,7 +45,13 @@ func (n *neighbourhood) told(x *flow.Node) string {
 
 // spoken is what an action says of how, until when and to what.
 func spoken(x *flow.Node) string {
-	return larder.Fold(x.Action.Cue + " " + strings.Join(x.Action.Manner, " ") + " " + x.Action.Makes)
+	said := []string{x.Action.Cue, strings.Join(x.Action.Manner, " "), x.Action.Makes}
+	for _, r := range x.Action.To {
+		if r.Named != nil && x.Technique.Family == "cut" {
+			said = append(said, *r.Named) // "cut a pocket in each"
+		}
+	}
+	return larder.Fold(strings.Join(said, " "))
 }
 
 // contains tells whether a text holds words, whole.

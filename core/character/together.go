@@ -81,5 +81,5 @@ func (n *neighbourhood) lineAt(line int) *recipe.Line {
 
 // cutOver tells whether an action cuts or grinds something over what the line is in, and so is not done to it.
 func (n *neighbourhood) cutOver(x *flow.Node) bool {
-	return x.Technique.Family == "cut" && len(x.Into) > 0 && !slices.Contains(x.To, n.at)
+	return x.Technique.Family == "cut" && len(x.Into) > 0 && len(x.To) > 0 && !slices.Contains(x.To, n.at) // but "cut slits in the lamb"
 }

@@ -193,7 +193,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				}
 				if x.portion != nil && !whole { // but "the cooking liquor and the bay leaf" in it
 					b.of(*x.portion, share, *into)
-					r.portions = append(r.portions, *x.portion)
+					if share == 1 || b.takesAway() {
+						r.portions = append(r.portions, *x.portion) // but of two thirds of the fish, the rest is where it was
+					}
 				}
 			case x.portion != nil:
 				b.refPortion(n, *x.portion, r, into)

@@ -96,6 +96,9 @@ func (b *body) onlyBesides(i int) bool {
 	if len(b.clause.objects)+len(b.clause.links) == 0 {
 		return false
 	}
+	if b.mark(i-1, ",") && b.conj(i-2) {
+		return true // "add the cream and, if you like, a drop of browning"
+	}
 	for k := b.start + b.width; k < i-1; k++ {
 		if b.mark(k, ",") && (b.lang.Prepositions[b.low(k+1)] == "with" || b.looksGoing(k+1)) {
 			return true

@@ -57,7 +57,7 @@ func (b *bindings) meaning(n noun) []referent {
 	} else if b.keptLiquor(n) {
 		return b.keeps(n)
 	}
-	for _, find := range []func(noun) []referent{b.outOfWhich, b.restByUnit, b.soaked, b.counted, b.workedShare} {
+	for _, find := range []func(noun) []referent{b.outOfWhich, b.fewOfThem, b.restByUnit, b.soaked, b.counted, b.workedShare} {
 		if found := find(n); len(found) > 0 {
 			return found
 		}

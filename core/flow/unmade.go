@@ -123,6 +123,15 @@ func (b *bindings) described(n noun) []referent {
 	return nil
 }
 
+// fewOfThem is piecesOf where a few are meant, which goes before a line that has the word in its name: "scoop out a few pieces",
+// of the chorizo in the pan, and not of the pieces of cod that come later.
+func (b *bindings) fewOfThem(n noun) []referent {
+	if !n.little || b.working != nil && len(b.working.To) > 0 {
+		return nil
+	}
+	return b.piecesOf(n)
+}
+
 // piecesOf is what is in hand where some of it is taken out by its shape alone: "scoop out a few slices", of
 // the sausage that was fried.
 func (b *bindings) piecesOf(n noun) []referent {

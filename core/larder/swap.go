@@ -76,8 +76,8 @@ const (
 	servesHolds = "holds:"
 )
 
-// ServesFood tells whether the swap can stand in for a food of a kind; food is
-// nil where only its kind is known.
+// ServesFood tells whether the swap can stand in for a food of a kind; food is nil where only its kind is known. What stands in
+// for all that holds an allergen does so for plants: of a sauce of cheese, nuts are the least.
 func (s *Swap) ServesFood(kind string, food *Food) bool {
 	for _, what := range s.Serves {
 		id, one := strings.CutPrefix(what, servesFood)
@@ -85,7 +85,7 @@ func (s *Swap) ServesFood(kind string, food *Food) bool {
 		allergen, holds := strings.CutPrefix(what, servesHolds)
 		switch {
 		case one, all, holds:
-			if food != nil && (one && food.ID == id || all && food.Aisle == shelf || holds && slices.Contains(food.Allergen, allergen)) {
+			if food != nil && (one && food.ID == id || all && food.Aisle == shelf || holds && food.Origin != FromAnimal && food.Origin != Mixed && slices.Contains(food.Allergen, allergen)) {
 				return true
 			}
 		case what == kind:

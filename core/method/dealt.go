@@ -37,3 +37,17 @@ func (p *plan) intoSeveral(n *flow.Node) bool {
 		return one != said[len(said)-1] && p.l.Language().Vessels[one]
 	})
 }
+
+// eachOf is how something is named that stands for a thing of which the cook says that each is meant: "each of the slabs", for
+// "each breast"; as it is named where it is one, or not all of it is meant.
+func (w *writer) eachOf(noun recipe.Noun, s *standIn, t named, all bool) named {
+	if noun.Plural || noun.Pronoun || !t.plural || !all || s.bare || slices.ContainsFunc(strings.Fields(s.name), func(word string) bool { return w.l.Language().Conjunctions[word] }) {
+		return t // no "each of the mushrooms and tempeh"
+	}
+	for _, word := range strings.Fields(strings.ToLower(w.slice(noun.From, noun.Name))) {
+		if w.l.Language().Singly[word] {
+			t.text = strings.Join([]string{word, w.c.words().Of, w.c.words().The, s.name}, " ")
+		}
+	}
+	return t
+}

@@ -154,14 +154,23 @@ func (w *writer) onEach(at int) bool {
 	})
 }
 
-// eachOfMade tells whether a pronoun means one by one the pieces into which something is cut or shaped still: "cut it into
-// rectangles, roll each one out".
+// steakUse is that of flat pieces, one for each.
+const steakUse = "steak"
+
+// eachOfMade tells whether a pronoun means one by one the pieces into which something is cut or shaped still, "cut it into
+// rectangles, roll each one out", or those that stand for pieces of flesh: "cut a pocket in each breast, spread pesto in each".
 func (w *writer) eachOfMade(noun recipe.Noun) bool {
 	first, _, _ := strings.Cut(strings.ToLower(w.slice(noun.From, noun.Upto)), " ")
 	if !w.l.Language().Dealt[first] || len(noun.Refs) != 1 || noun.Refs[0].Made == nil {
 		return false
 	}
 	at := w.nodeOf(*noun.Refs[0].Made)
+	if at >= 0 && w.l.Language().Singly[first] && !w.lost(noun) && slices.ContainsFunc(w.graph.Nodes[at].Holds, func(line int) bool {
+		s := w.stand[line]
+		return s != nil && s.inPieces() && s.chosen != nil && s.chosen.Use == steakUse && w.c.stand(s, 1, false).plural
+	}) {
+		return true
+	}
 	return at >= 0 && !w.deeds[at].drop && w.deeds[at].say == "" && w.graph.Nodes[at].Action.Makes != ""
 }
 

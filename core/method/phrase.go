@@ -224,7 +224,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			if not := w.greasedNot(line, at) + w.unfried[line]; not > 0 && share < 1 && (!noun.Measured || share >= nearlyAll*(1-not)) {
 				share = min(share/(1-not), 1) // nothing of it went into the tin
 			}
-			t := w.c.stand(s, share, rest)
+			t := w.eachOf(noun, s, w.c.stand(s, share, rest), share >= nearlyAll && !rest)
 			if measure := w.ownMeasure(noun); measure != "" && (share < nearlyAll || noun.Dealt) && !s.bare && w.asMuch(s) {
 				t.text = w.byMeasure(measure, s) // "a tablespoon of cashew milk"
 			} else if (noun.Dealt || share < nearlyAll && !noun.Measured && w.onEach(at)) && !s.bare {

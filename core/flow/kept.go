@@ -19,10 +19,18 @@ func (b *bindings) stayedBehind(n noun) []referent {
 	return nil
 }
 
+// takenFrom notes out of what an action takes something, and by which words.
+func (b *bindings) takenFrom(n noun, r *roles) {
+	b.outOf, b.outBy, b.outFrom = n, r.action.ID, nil
+	if len(r.inputs) == 1 {
+		b.outFrom = r.inputs[0]
+	}
+}
+
 // outOfWhich is what something was taken out of by the name at hand, where that is left: "lift the meat from its sauce,
 // chop it and moisten it with a spoonful of the sauce", whatever part of the dish goes by that name too.
 func (b *bindings) outOfWhich(n noun) []referent {
-	if t := b.stays; t != nil && b.open(t) && n.pointed && b.outOf.words != nil && slices.Equal(b.outOf.words, n.words) && b.r.lang.Products[n.head()] && len(b.takes) == 0 {
+	if t := b.outFrom; t != nil && b.open(t) && n.pointed && b.outOf.words != nil && slices.Equal(b.outOf.words, n.words) && b.r.lang.Products[n.head()] && len(b.takes) == 0 {
 		return []referent{{made: t}}
 	}
 	return nil

@@ -189,7 +189,7 @@ func (b *bindings) hotWater(t *larder.Technique, r *roles) *thing {
 		return nil
 	}
 	x := b.things[len(b.things)-1]
-	if !x.liquid || !x.heated || !b.open(x) || x.comp != b.comp || x.putBy || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in == x || in.liquid }) {
+	if !x.liquid || !x.heated || !b.open(x) || x.comp != b.comp || x.putBy || x.title != nil || slices.ContainsFunc(r.portions, func(p portion) bool { return larder.Wets(b.lines[p.line].food) }) || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in == x || in.liquid }) {
 		return nil
 	}
 	for p := range x.holds {

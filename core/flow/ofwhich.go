@@ -24,6 +24,9 @@ func (b *bindings) of(p portion, share float64, refs []recipe.Ref) {
 		return // "into the warm cream", with all that is mixed with it
 	}
 	r := &refs[len(refs)-1]
+	if b.fat(p) && b.fewTaken(r) {
+		return // "scoop out a few pieces; soften the onion in the red oil", in which the rest lies
+	}
 	if r.Made != nil && r.Of != "" && r.Of != b.lines[p.line].ref && (b.takesAway() || b.tech.Family == "cut" && b.tech.Joins == "") {
 		b.several = append(b.several, recipe.Ref{Made: r.Made, Share: round(share), Of: b.lines[p.line].ref})
 		return
@@ -35,6 +38,15 @@ func (b *bindings) of(p portion, share float64, refs []recipe.Ref) {
 	case r.Of != b.lines[p.line].ref:
 		r.Of = manyOf
 	}
+}
+
+// fewTaken tells whether no more than a little was taken out of a thing just before.
+func (b *bindings) fewTaken(r *recipe.Ref) bool {
+	if b.last == nil || r.Made == nil || len(b.last.To) != 1 || b.last.To[0].Made == nil || *b.last.To[0].Made != *r.Made {
+		return false
+	}
+	t := b.r.larder.Technique(b.last.Technique)
+	return t != nil && t.Takes == "part" && b.last.To[0].Share <= someOfIt
 }
 
 // manyOf stands while an action is bound for several lines of one thing.

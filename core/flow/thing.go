@@ -130,9 +130,10 @@ type bindings struct {
 	cleaned int
 	// stays is what was in hand before something was taken off it.
 	stays *thing
-	// outOf are the words for that out of which the action outBy took something.
-	outOf noun
-	outBy string
+	// outOf are the words for that out of which the action outBy took something, outFrom what they mean.
+	outOf   noun
+	outBy   string
+	outFrom *thing
 	// meantTo tells that the text left it open what the last action was done to.
 	meantTo bool
 	// byPronoun tells that the last action was done to no more than a pronoun.

@@ -62,7 +62,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		}
 		b.linkInto(l, t, r, &r.action.Into, vessel, true)
 	case "from":
-		b.outOf, b.outBy = n, r.action.ID
+		b.takenFrom(n, r)
 		b.offBody(n, t, vessel)
 	case "for":
 		if b.componentNamed(n.head()) < 0 && vessel == "" && (len(b.direct(n)) == 0 || b.r.lang.Products[n.head()]) {

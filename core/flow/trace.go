@@ -231,11 +231,15 @@ func (t *tracer) untilDry(a *recipe.Action, n *Node) float64 {
 // untilBound is how long an action lasts that goes on until a liquid has thickened, where starch went into it just before:
 // that binds as soon as it is hot.
 func (t *tracer) untilBound(a *recipe.Action, n *Node) float64 {
+	starch := func(line int) bool { return t.food(line) != nil && t.food(line).Kind == "starch" }
+	if n.Is("thicken") && a.Minutes == nil && slices.ContainsFunc(slices.Concat(n.Named, n.With), starch) {
+		return min(n.Lasts, bindsIn) // "thicken with the slaked cornflour"
+	}
 	if a.Minutes != nil || n.Technique.Family != "wet heat" || len(n.Inputs) == 0 || !t.says(a.Cue, t.larder.Language().ThickWords) {
 		return n.Lasts
 	}
 	in := &t.graph.Nodes[n.Inputs[0]]
-	if in.Technique.Heat == "" && slices.ContainsFunc(slices.Concat(in.To, in.With), func(line int) bool { return t.food(line) != nil && t.food(line).Kind == "starch" }) && len(in.Into) > 0 {
+	if in.Technique.Heat == "" && slices.ContainsFunc(slices.Concat(in.To, in.With), starch) && len(in.Into) > 0 {
 		return min(n.Lasts, bindsIn)
 	}
 	return n.Lasts

@@ -18,7 +18,24 @@ func (b *bindings) unmade(n noun) []referent {
 	if c < 0 || len(b.dish.Components) < 2 {
 		return nil
 	}
+	if t := b.spoonOfPot(n, c); t != nil {
+		return []referent{{made: t, some: true}}
+	}
 	return b.component(c)
+}
+
+// spoonOfPot is what cooked last in the part at hand, where a spoonful is taken of something by the name of a part that comes
+// later, of which nothing is made: "moisten it with a spoonful of the sauce".
+func (b *bindings) spoonOfPot(n noun, part int) *thing {
+	if part <= b.comp || gathers(b.tech) || !n.little && n.amount[1] == 0 {
+		return nil
+	}
+	for i := range b.lines {
+		if b.lines[i].comp == part && b.touched(i) {
+			return nil
+		}
+	}
+	return b.latest(func(t *thing) bool { return t.comp == b.comp && t.heated && len(t.holds) > 1 })
 }
 
 // untouchedPart are the lines of a part that bears a product's name and nothing more, and of which
@@ -30,6 +47,9 @@ func (b *bindings) untouchedPart(n noun) []referent {
 	c := b.componentNamed(n.head())
 	if c < 0 || c == b.comp || !slices.Equal(b.partNames[c], n.words) {
 		return nil
+	}
+	if t := b.spoonOfPot(n, c); t != nil {
+		return []referent{{made: t, some: true}}
 	}
 	for i := range b.lines {
 		if b.lines[i].comp == c && b.touched(i) {

@@ -3,6 +3,7 @@ package larder
 import (
 	"slices"
 	"strconv"
+	"strings"
 	"sync"
 	"testing"
 
@@ -156,5 +157,23 @@ func TestWhatAKitchenWeighsIsBounded(t *testing.T) {
 			require.Len(t, c.problems, 1, name)
 			require.Contains(t, c.problems[0], x.says, name)
 		}
+	}
+}
+
+// What stands in for whatever holds an allergen stands in for plants alone: the nuts of a sauce of cheese are the least of it.
+func TestWhatStandsForAnAllergenStandsForPlants(t *testing.T) {
+	l := whole(t)
+	for _, s := range l.Swaps() {
+		if !slices.ContainsFunc(s.Serves, func(what string) bool { return strings.HasPrefix(what, "holds:") }) {
+			continue
+		}
+		served := 0
+		for _, f := range l.Foods() {
+			if s.ServesFood(f.Kind, f) && !slices.Contains(s.Serves, f.Kind) && !slices.Contains(s.Serves, "food:"+f.ID) {
+				served++
+				require.NotContains(t, []Origin{FromAnimal, Mixed}, f.Origin, "%s for %s", s.ID, f.ID)
+			}
+		}
+		require.NotZero(t, served, s.ID)
 	}
 }

@@ -198,3 +198,18 @@ func TestWhatIsNotEatenRawSaysThatItIsCooked(t *testing.T) {
 	}
 	assert.Greater(t, heated, 30)
 }
+
+// What is simmered in the water of the dish is not simmered before, and strained of a water that nobody lists.
+func TestWhatABrothIsMadeOfIsNotStrainedBefore(t *testing.T) {
+	_, b, _ := open(t)
+	l := b.Larder()
+	for _, s := range l.Swaps() {
+		if !slices.Contains(s.Serves, "bones") {
+			continue
+		}
+		assert.False(t, slices.ContainsFunc(s.Formula, func(p larder.Part) bool { return larder.Pours(l.Food(p.Food)) && p.Grams > 20 }), "%s is made with a liquid", s.ID)
+		for _, p := range s.Prepare {
+			assert.NotContains(t, larder.Words(p.Text), "strain", s.ID)
+		}
+	}
+}

@@ -107,7 +107,7 @@ func TestNothingIsLaidDownForWorkThatIsGone(t *testing.T) {
 	reads(t, map[string]carried{
 		"between sheets to be beaten": {
 			"Milanese\nServes 2\n\n2 chicken breasts\n50 g flour\n75 g breadcrumbs\n3 tbsp oil\n\nMethod\n1. Put the chicken between two sheets of baking paper and bash with a rolling pin. Dip each breast in the flour and press into the crumbs. Fry in the oil for 5 minutes on each side.",
-			map[string]string{line("0"): slabs}, []string{"Dip the tofu slabs in the flour"}, []string{"paper", "rolling pin"},
+			map[string]string{line("0"): slabs}, []string{"Dip each of the tofu slabs in the flour"}, []string{"paper", "rolling pin"},
 		},
 		"in a cold pan to render": {
 			"Pasta\nServes 2\n\n200 g spaghetti\n100 g guanciale, cut into strips\n2 tbsp chopped parsley\n\nMethod\n1. Put the guanciale in a cold frying pan and set over a medium heat. Let it render for 10 minutes until crisp, then take the pan off the heat.\n2. Boil the spaghetti and transfer it to the pan with the guanciale. Toss with the parsley.",

@@ -44,6 +44,9 @@ func (w *writer) eachOf(noun recipe.Noun, s *standIn, t named, all bool) named {
 	if noun.Plural || noun.Pronoun || !t.plural || !all || s.bare || slices.ContainsFunc(strings.Fields(s.name), func(word string) bool { return w.l.Language().Conjunctions[word] }) {
 		return t // no "each of the mushrooms and tempeh"
 	}
+	if s.flesh() && s.chosen != nil && !slices.Contains(oneForEach, s.chosen.Use) {
+		return t // a leg of a bird is many pieces now
+	}
 	for _, word := range strings.Fields(strings.ToLower(w.slice(noun.From, noun.Name))) {
 		if w.l.Language().Singly[word] {
 			t.text = strings.Join([]string{word, w.c.words().Of, w.c.words().The, s.name}, " ")
@@ -51,3 +54,6 @@ func (w *writer) eachOf(noun recipe.Noun, s *standIn, t named, all bool) named {
 	}
 	return t
 }
+
+// oneForEach are the uses in which what stands for pieces of flesh is as many flat pieces.
+var oneForEach = []string{steakUse, "breaded", "fillet", "rolled"}

@@ -65,7 +65,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"pytt-i-panna", []string{"Heat the oil and a third of the vegetable oil in a large frying pan", "Add a third of the vegetable oil to the pan"}, []string{"two thirds of the oil"},
 		},
 		"a slice is laid on": {
-			"saltimbocca-alla-romana", []string{"Lay some of the smoked", "sage leaf on the pressed mushroom slabs"}, []string{"tempeh", "baking paper"},
+			"saltimbocca-alla-romana", []string{"Lay some of the smoked", "sage leaf on each of the pressed mushroom slabs"}, []string{"tempeh", "baking paper"},
 		},
 		"croquettes hold what was stirred in": {
 			"ham-croquettes", []string{"Stir in the nutritional yeast.\nSpread the mixture in a shallow dish"}, []string{"Sprinkle the dish"},

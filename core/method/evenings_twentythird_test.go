@@ -6,7 +6,7 @@ import "testing"
 func TestCardsOfAFirstSnow(t *testing.T) {
 	holdEvenings(t, map[string]evening{
 		"what fills a roll is not in the liquid around it, and the rolls are what was rolled": {
-			"rouladen", []string{"put the rolls back, cover and braise over a low heat for 35 minutes"}, []string{"hour and a half"},
+			"rouladen", []string{"put the rolls back, cover and braise over a low heat for 40 minutes"}, []string{"hour and a half"},
 		},
 		"escalopes are floured, fried, and come back to their sauce to warm through": {
 			"piccata", []string{"dust the pressed mushroom slabs with it", "Fry the pressed mushroom slabs for 3 mins each side until golden", "Return the pressed mushroom slabs to the pan to warm through"}, []string{"smooth with a little", "pan through"},

@@ -131,6 +131,9 @@ func (w *writer) calledAfter(noun recipe.Noun, lines []int, at int) bool {
 		if len(own) > 0 && own[len(own)-1] == last {
 			return false
 		}
+		if m, known := w.l.Index().At(words, 0, true); known && len(m.Food.ID) > 0 && m.Food.ID == s.was.FoodID() {
+			return false // "the bulgur", of bulgur wheat
+		}
 		within = within || slices.Contains(own, last)
 	}
 	return within

@@ -53,3 +53,14 @@ func TestMarksOfALineAreNoPartOfIt(t *testing.T) {
 		reader(t).Read("Dish\n\nFor the sauce: 2 tbsp oil, 1 onion, a little\n\nMethod\n1. Fry the onion in the oil.", measure.Metric)
 	})
 }
+
+// Another amount of the same that a line offers is no line of its own.
+func TestAnotherAmountOfTheSameIsNoLine(t *testing.T) {
+	for text, lines := range map[string]int{
+		"1 crab, or about 100 g brown and 200 g white crabmeat": 1, "1 crab or 100 g brown and 200 g white crabmeat": 1,
+		"3 eggs and 2 yolks": 2, "1 crab and 200 g white crabmeat": 2,
+	} {
+		d := reader(t).Read("Dish\n\n400 g linguine\n"+text+"\n1 onion\n\nMethod\n1. Fry the onion.", measure.Metric)
+		require.Len(t, d.Components[0].Lines, 2+lines, text)
+	}
+}

@@ -27,7 +27,7 @@ type Language struct {
 	Vessels, Holding, Tools, Receiving, Ovenware, Heats, HeatWords                                                                                                         Set
 	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                                                       Set
 	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                                                              Set
-	Sides, Pair, Single, Singly, Dealt, Lasts, FurtherTimes, DoneWords, ThickWords, SlightWords, DoneFar, GlazeWords, Packs, Comparatives, Sheets, SlowPots                         Set
+	Sides, Pair, Single, Singly, Dealt, Lasts, FurtherTimes, DoneWords, ThickWords, SlightWords, DoneFar, GlazeWords, Packs, Comparatives, Sheets, SlowPots                Set
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                                                        Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                                              Set
 	NounVerbs, Qualifiers, Spoons, Loose, Own, Pots, Extras, Serving, Possessives, Places                                                                                  Set

@@ -23,6 +23,8 @@ func TestWhatIsMeantOnTheFirstOfDecember(t *testing.T) {
 		{"what stands before the and is no wish", "100 ml cream|400 ml stock|1 tsp gravy browning", "Simmer the stock. Add the cream and, if you like, a drop of gravy browning.", []string{"a0 simmer/simmer(0.1)", "a1 add/add(0.0, 0.05×0.2; into @a0; how: if you like)"}},
 		{"a few pieces are of what is in the pan, and the rest stays", "200 g chorizo|1 onion|4 pieces cod|2 tbsp oil", "Heat the oil, add the chorizo and fry until it sizzles. Scoop out a few pieces. Soften the onion in the red oil.", []string{"a0 heat/heat(0.3)", "a1 add/add(0.0; into @a0)", "a2 fry/fry(@a1; until it sizzles)", "a3 scoop out/remove(0.1×@a2)", "a4 soften/sweat(0.1; with @a2)"}},
 		{"starch thickens what simmers", "500 ml stock|1 tsp cornflour", "Simmer the stock. Thicken with the cornflour.", []string{"a0 simmer/simmer(0.0)", "a1 thicken/thicken(@a0; with 0.1)"}},
+		{"a wish behind an and is of what stands last", "4 eggs|100 ml hollandaise|4 muffins", "Toast the muffins. Top each with an egg, and hollandaise if you like.", []string{"a0 toast/toast(0.2)", "a1 top/top(@a0; with 0.0, 0.1; how: if you like)"}},
+		{"a wish is of the last of two", "4 eggs|100 ml hollandaise|4 muffins", "Toast the muffins. Top with the eggs and hollandaise if you like.", []string{"a0 toast/toast(0.2)", "a1 top/top(@a0; with 0.0, 0.1; how: if you like)"}},
 	})
 }
 

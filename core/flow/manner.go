@@ -100,11 +100,16 @@ func (b *body) onlyBesides(i int) bool {
 		return true // "add the cream and, if you like, a drop of browning"
 	}
 	for k := b.start + b.width; k < i-1; k++ {
-		if b.mark(k, ",") && (b.lang.Prepositions[b.low(k+1)] == "with" || b.looksGoing(k+1)) {
-			return true
+		if b.mark(k, ",") && (b.lang.Prepositions[b.low(k+1)] == "with" || b.looksGoing(k+1) || b.conj(k+1)) {
+			return true // "top each with an egg, and hollandaise if you like"
 		}
 	}
-	return false
+	last := b.clause.objects
+	if n := len(b.clause.links); n > 0 {
+		last = b.clause.links[n-1].nouns
+	}
+	kind, _ := b.phrase(i)
+	return kind == language.Optional && len(last) > 1 // "with an egg and hollandaise if you like"
 }
 
 // until reads a cue.

@@ -42,7 +42,7 @@ func TestCardsOfTheEveningsOfTheFirstOfDecember(t *testing.T) {
 			"rosolli", []string{"small even cubes. Add the pickled pepper strips, combine everything"}, nil,
 		},
 		"steaks of a leg are fried and set aside, for no medium": {
-			"lamb-steaks-bean-mash", []string{"Heat a griddle pan and cook for 3-4 mins each side.", "tempeh slabs"}, []string{"medium", "soy chunks"},
+			"lamb-steaks-bean-mash", []string{"Heat a griddle pan and cook for 3-4 mins each side.", "top with the pressed mushroom slabs"}, []string{"medium", "soy chunks"},
 		},
 		"the meat of sausages goes back": {
 			"sausage-kale-gnocchi", []string{"scatter the soy mince over the top"}, nil,
@@ -64,6 +64,18 @@ func TestCardsOfTheEveningsOfTheFirstOfDecember(t *testing.T) {
 		},
 		"sweet milk cools before cream is whipped with it": {
 			"rum-raisin-icecream", []string{"coats a spoon thickly and let it cool"}, nil,
+		},
+		"a sauce is rubbed into the cuts, and not the pieces into themselves": {
+			"piri-piri-corn", []string{"Rub it well into the mushrooms and tempeh"}, []string{"Rub them"},
+		},
+		"a wish behind an and is of the last alone, and what is poached and drained takes no booster": {
+			"haddock-spinach-cakes", []string{"Top each with some of the potato and pumpkin rounds and cashew dressing if you like.", "for 8 min. Drain.\n"}, []string{"Add the potato and pumpkin rounds"},
+		},
+		"to squish is to stir": {
+			"shawarma-bowls", []string{"squish them about to coat"}, []string{"squish and"},
+		},
+		"a handful needs no of": {
+			"squash-soup-chorizo", []string{"- handful coriander\n"}, []string{"the handful"},
 		},
 	})
 }

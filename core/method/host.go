@@ -38,9 +38,13 @@ func (p *plan) liesFlat(n *flow.Node) bool {
 	return n.Technique.Heat != "" && slices.ContainsFunc(n.Inputs, func(in int) bool { return p.graph.Nodes[in].Is("spread", "level") })
 }
 
-// pouredAway tells whether something is boiled in water from the tap and drained: what is stirred into that is lost.
+// pouredAway tells whether something is boiled in water from the tap and drained, or poached in a liquid of which nothing more is
+// said: what is stirred into that is lost.
 func (p *plan) pouredAway(n *flow.Node) bool {
-	return p.fromTheTap(n) && slices.ContainsFunc(n.Users, func(k int) bool { return p.graph.Nodes[k].Is("drain") && !p.deeds[k].drop })
+	bath := n.Is("poach") && !slices.ContainsFunc(n.Holds, func(line int) bool {
+		return larder.Wets(p.l.Food(p.line(line).FoodID())) && p.liquorGoesOn(line) >= 0
+	})
+	return (bath || p.fromTheTap(n)) && slices.ContainsFunc(n.Users, func(k int) bool { return p.graph.Nodes[k].Is("drain") && !p.deeds[k].drop })
 }
 
 // saucedAfter is the place behind the last part in which what was closed is cooked in a sauce

@@ -57,3 +57,14 @@ func (w *writer) pouredIntoPan(a *recipe.Action, p *recipe.Phrase) []edit {
 	w.pot = ""
 	return []edit{{a.Words.Verb[0], p.Nouns[0].From, w.c.words().Put + " "}, {p.Upto, p.Upto, " " + said}}
 }
+
+// intoWhatItIs tells whether a pronoun that says what is worked is read as the thing into which it goes itself: it means what
+// went in with that, "put the legs in a bowl with the sauce and rub it into the cuts".
+func (w *writer) intoWhatItIs(noun recipe.Noun, at int) bool {
+	a := w.graph.Nodes[at].Action
+	if len(noun.Refs) != 1 || noun.Refs[0].Made == nil || noun.Rest || strings.ToLower(w.slice(noun.From, noun.Upto)) != w.c.words().It {
+		return false
+	}
+	said := slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "to" && p.From <= noun.From && noun.Upto <= p.Upto })
+	return said && slices.ContainsFunc(a.Into, func(r recipe.Ref) bool { return r.Made != nil && *r.Made == *noun.Refs[0].Made })
+}

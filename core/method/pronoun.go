@@ -33,7 +33,7 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 	if at := slices.IndexFunc(there, func(line int) bool { return w.stand[line] != nil }); noun.Rest && at >= 0 {
 		return []named{w.c.stand(w.stand[there[at]], halfSaid, true)}, true // "the rest of the whipped aquafaba"
 	}
-	if w.eachOfMade(noun) || len(noun.Refs) == 1 && noun.Refs[0].Share < nearlyAll && !noun.Rest && !w.lost(noun) {
+	if w.eachOfMade(noun) || w.intoWhatItIs(noun, at) || len(noun.Refs) == 1 && noun.Refs[0].Share < nearlyAll && !noun.Rest && !w.lost(noun) {
 		return kept, false // "two thirds" of what is made
 	}
 	only := !slices.ContainsFunc(there, func(line int) bool { return w.stand[line] == nil })

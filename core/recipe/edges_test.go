@@ -64,3 +64,18 @@ func TestAnotherAmountOfTheSameIsNoLine(t *testing.T) {
 		require.Len(t, d.Components[0].Lines, 2+lines, text)
 	}
 }
+
+// A handful, a bunch or a pinch needs neither a number nor an "of"; a nut is a food.
+func TestLooseMeasuresNeedNoNumber(t *testing.T) {
+	for text, want := range map[string]string{
+		"handful coriander": "1 handful coriander", "small bunch coriander, chopped": "1 bunch coriander", "pinch sugar": "1 pinch sugar", "knob butter": "1 knob butter",
+		"handful of coriander": "1 handful coriander", "handful each parsley and mint": "1 handful parsley and mint", "nut butter": "nut butter", "bunch": "bunch",
+	} {
+		l := reader(t).Line(text, measure.Metric)
+		got := l.Name
+		if l.Amount != nil {
+			got = fmt.Sprintf("%v %s %s", l.Amount.Low, l.Amount.Unit, l.Name)
+		}
+		require.Equal(t, want, got, text)
+	}
+}

@@ -119,10 +119,14 @@ func (c *cursor) measured(q *quantity, s measure.Span) {
 	}
 }
 
-// bareUnit reads "pinch of", "small bunch of" or "knob of" without a number.
+// bareUnit reads "pinch of", "small bunch of" or "handful parsley" without a number.
 func (c *cursor) bareUnit() (measure.Unit, bool) {
 	start := c.At
+	said := strings.ToLower(c.Peek(0).Text)
 	u, ok := c.unit()
+	if ok && said == string(u) && loosely(u) && c.Peek(0).Kind == lex.Word && !c.In(0, c.words.Of) && !c.In(0, c.words.Each) {
+		return u, true
+	}
 	each := ok && c.In(0, c.words.Each)
 	if each {
 		c.At++ // "a handful each of mint and dill", "handful each mint and dill"
@@ -133,6 +137,15 @@ func (c *cursor) bareUnit() (measure.Unit, bool) {
 	}
 	c.At = start
 	return "", false
+}
+
+// loosely tells whether a unit is one that no food goes by, so that it needs no number and no "of".
+func loosely(u measure.Unit) bool {
+	switch u {
+	case measure.Pinch, measure.Dash, measure.Handful, measure.Bunch, measure.Sprig, measure.Knob, measure.Glug:
+		return true
+	}
+	return false
 }
 
 func countUnit(u measure.Unit) bool {

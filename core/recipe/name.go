@@ -227,7 +227,7 @@ func (r *Reader) alternatives(n *nameRead, parts [][]lex.Token, counted bool, wh
 		}
 		words := normalised(p[c.At:])
 		f := r.match.name(words, counted)
-		if i < len(parts)-1 && len(last) > 0 {
+		if i < len(parts)-1 && len(last) > 0 && cursorOver(r.lines(), parts[len(parts)-1], "").quantity().amount == nil { // no "egg tofu" of "2 eggs or 100 g tofu"
 			f = r.withHead(f, words, last[len(last)-1], counted)
 		}
 		if f.food != nil || f.origin != larder.Unknown {

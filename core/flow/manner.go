@@ -178,9 +178,9 @@ func (b *body) how(from, upto int) {
 	b.clause.manner, b.clause.mannerAt = append(b.clause.manner, b.slice(from, upto)), append(b.clause.mannerAt, [2]int{from, upto})
 }
 
-// bringsFood tells whether a food of the list is named at i, behind articles.
+// bringsFood tells whether a food of the list is named at i, behind articles and how much of it is meant: "the rest of the cream".
 func (b *body) bringsFood(i int) bool {
-	for b.is(i, b.lang.Articles) && !b.number(i) {
+	for i < b.upto && !b.number(i) && (b.is(i, b.lang.Articles) || b.lang.Rests[b.low(i)] || b.lang.Shares[b.low(i)] > 0 || b.lang.Prepositions[b.low(i)] == "of") {
 		i++
 	}
 	return i < b.upto && (b.foods(b.words[i].norm) || b.titled(i, b.upto) > 0 || b.modifies(i, b.upto))

@@ -55,5 +55,10 @@ func (w *writer) eachOf(noun recipe.Noun, s *standIn, t named, all bool) named {
 	return t
 }
 
+// fewOfOne tells whether words count pieces with no "of", and what stands for them is said as one: "a few pieces", of a sausage.
+func (w *writer) fewOfOne(noun recipe.Noun, s *standIn) bool {
+	return noun.Plural && !s.plural && !strings.Contains(w.ownMeasure(noun), " "+w.c.words().Of+" ")
+}
+
 // oneForEach are the uses in which what stands for pieces of flesh is as many flat pieces.
 var oneForEach = []string{steakUse, "breaded", "fillet", "rolled"}

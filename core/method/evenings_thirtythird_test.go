@@ -60,7 +60,7 @@ func TestCardsOfTheEveningsOfTheFirstOfDecember(t *testing.T) {
 			"danish-meatballs", []string{"Heat the oil in a frying pan.", "Add the cashew cream and, if you like a darker gravy, a drop of browning. Season.\n"}, []string{"cashew paste", "Season.\nAdd the cashew cream"},
 		},
 		"a few pieces are of what fries, and the rest stays in its fat": {
-			"chorizo-bean-cod", []string{"Add the smoky bean sausage and sizzle", "Season the seaweed mushrooms"}, []string{"most of the seaweed"},
+			"chorizo-bean-cod", []string{"Add the smoky bean sausage and sizzle", "Scoop out some of the smoky bean sausage for the top", "Season the seaweed mushrooms"}, []string{"most of the seaweed"},
 		},
 		"sweet milk cools before cream is whipped with it": {
 			"rum-raisin-icecream", []string{"coats a spoon thickly and let it cool"}, nil,
@@ -74,8 +74,8 @@ func TestCardsOfTheEveningsOfTheFirstOfDecember(t *testing.T) {
 		"to squish is to stir": {
 			"shawarma-bowls", []string{"squish them about to coat"}, []string{"squish and"},
 		},
-		"a handful needs no of": {
-			"squash-soup-chorizo", []string{"- handful coriander\n"}, []string{"the handful"},
+		"a handful needs no of, and what is topped with the rest of a cream is topped with all that is named": {
+			"squash-soup-chorizo", []string{"- handful coriander\n", "topped with the rest of the sunflower cream and the spiced smoked tofu with the coriander"}, []string{"the handful", "Add the coriander"},
 		},
 	})
 }

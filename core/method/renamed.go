@@ -18,9 +18,7 @@ func (w *writer) renamedNow(noun recipe.Noun, name string, lines []int) []named 
 		return nil
 	}
 	before := w.slice(noun.From, noun.Name)
-	if s := w.namedStand(name, lines); s != nil && noun.Plural && !s.plural && len(noun.Refs) == 1 && noun.Refs[0].Share < nearlyAll {
-		return []named{w.c.stand(s, noun.Refs[0].Share, false)} // "a few pieces", of what is said as one
-	} else if s != nil {
+	if s := w.namedStand(name, lines); s != nil {
 		return []named{{text: before + s.name, plural: noun.Plural, stand: s}} // "half the lentil mince", of sausage meat
 	}
 	return []named{{text: before + other, plural: noun.Plural}}

@@ -64,7 +64,7 @@ func (n *Node) Reaches(line int) bool {
 // Is tells whether the action is one of the techniques, by its name or by what it amounts to: what
 // is fried until deep golden is fried.
 func (n *Node) Is(techniques ...string) bool {
-	return n.Technique != nil && slices.Contains(techniques, n.Technique.Name) || n.said != nil && slices.Contains(techniques, n.said.Name)
+	return n.Technique.Is(techniques...) || n.said.Is(techniques...)
 }
 
 // Line finds the number of a line, -1 when there is none.

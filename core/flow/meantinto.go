@@ -26,7 +26,7 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
 		into = nil // "for the sauce, add the flour", of a part of its own
 	}
-	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || len(c.particles) > 0 || b.onlyIt(c, r)) {
+	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || b.goesElsewhere(c) || b.onlyIt(c, r)) {
 		into = b.latest(func(x *thing) bool {
 			return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !(x.putBy && slices.Index(b.things, x) < b.cleaned)
 		})
@@ -54,6 +54,13 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
 		b.refMade(into, 1, r, &a.Into)
 	}
+}
+
+// goesElsewhere tells whether a particle leads what an order brings to something else than what was worked on: "beat the
+// eggs and pour over", "put the rolls back", but not "tip in the rice", which says no more than "add the rice".
+func (b *bindings) goesElsewhere(c *clause) bool {
+	named := slices.ContainsFunc(c.objects, func(n noun) bool { return !n.pronoun })
+	return slices.ContainsFunc(c.particles, func(p string) bool { return !named || b.r.lang.Prepositions[p] != "in" })
 }
 
 // cameOutOf tells whether things were taken out of another with what they hold.

@@ -164,7 +164,7 @@ func (l *Larder) knownWay(r row, name string) {
 
 // works tells whether a technique is among ways of working.
 func works(ways []string, t *Technique) bool {
-	return slices.ContainsFunc(ways, func(w string) bool { return w == "any" || w == t.Name || w == "family:"+t.Family })
+	return slices.ContainsFunc(ways, func(w string) bool { return w == "any" || t.Is(w) || w == "family:"+t.Family })
 }
 
 // CarryRuleFor is the first rule for work on something of a class, of a use and in

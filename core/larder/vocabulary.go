@@ -1,6 +1,9 @@
 package larder
 
-import "strings"
+import (
+	"slices"
+	"strings"
+)
 
 // Vocabulary is the reader's word lists, all normalised.
 type Vocabulary struct {
@@ -67,6 +70,8 @@ type Technique struct {
 	InTin string
 	// Firm is what it is of vegetables, which do not melt.
 	Firm string
+	// Like is what else it counts as where a rule speaks of that: what is sautéed is fried.
+	Like string
 	// Deep is what it amounts to when it goes on until deep golden.
 	Deep string
 	// Keeps is how many minutes a dish may wait that was finished so.
@@ -182,13 +187,18 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"),
-			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), InTin: r.text("intin"), Firm: r.text("firm"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"), Closes: r.text("closes"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), InTin: r.text("intin"), Firm: r.text("firm"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"), Closes: r.text("closes"), Like: r.text("like"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")
 		}
 		l.techniques[t.Name] = &t
 	})
+}
+
+// Is tells whether it is one of some techniques, by its name or by what it counts as.
+func (t *Technique) Is(techniques ...string) bool {
+	return t != nil && (slices.Contains(techniques, t.Name) || t.Like != "" && slices.Contains(techniques, t.Like))
 }
 
 // CoreTemperature is what the middle of animal matter must reach, for a guest

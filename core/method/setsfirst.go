@@ -14,8 +14,8 @@ import (
 const setForm = "shaped-set"
 
 // setsAt is the action after which a stand-in is set in the oven that is shaped into balls or cakes and would go into a
-// liquid raw, where nothing in it sets: the last in the step that shapes it. -1 where it is fried or baked anyhow, or goes
-// straight from the hand into the pot.
+// liquid raw, where nothing in it sets: the last that shapes it. -1 where it is fried or baked anyhow, or goes straight from
+// the hand into the pot, with no other work between.
 func (p *plan) setsAt(s *standIn) int {
 	if s.gone || !s.flesh() || p.shapedBare(s) == nil {
 		return -1
@@ -30,13 +30,13 @@ func (p *plan) setsAt(s *standIn) int {
 			}
 		case last < 0:
 		case n.Technique.Heat != "" || n.Technique.Family == "oven":
-			if n.Liquid && p.wetMinutes(i) > 0 && n.At != p.graph.Nodes[last].At && (joined || n.Technique.Name != "cook") {
+			if n.Liquid && p.wetMinutes(i) > 0 && i > last+1 && (joined || n.Technique.Name != "cook") {
 				return last
 			}
 			return -1
 		case n.At == p.graph.Nodes[last].At && n.Is("place"):
 			last = i
-		case n.At == p.graph.Nodes[last].At && n.Technique.Joins == "yes":
+		case i == last+1 && n.At == p.graph.Nodes[last].At && n.Technique.Joins == "yes":
 			return -1
 		case n.Technique.Joins == "yes":
 			joined = true

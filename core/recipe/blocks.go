@@ -187,9 +187,10 @@ func look(line string) block {
 			}
 		}
 	}
-	if m := numberedLine.FindString(line); m != "" {
+	if m := numberedLine.FindStringSubmatch(line); m != nil {
 		b.numbered = true
-		line = strings.TrimSpace(line[len(m):])
+		b.number, _ = strconv.Atoi(m[1])
+		line = strings.TrimSpace(line[len(m[0]):])
 	} else if stripped := stripBullet(line); stripped != line {
 		b.bullet = true
 		line = stripped

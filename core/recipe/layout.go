@@ -22,6 +22,7 @@ func (r *Reader) Layout(text string) Source {
 		l.source.Cut = true
 	}
 	l.counted(blocks)
+	l.stepsFromTheFirst(blocks)
 	l.capitals, l.named = setInCapitals(blocks), l.namedFirst(blocks)
 	for i, b := range blocks {
 		b.leads = i+1 < len(blocks) && l.leads(b, blocks[i+1])
@@ -39,6 +40,8 @@ type block struct {
 	text     string
 	bullet   bool
 	numbered bool
+	number   int    // its figure, where it is numbered
+	step     bool   // it comes before a step in a numbered list
 	heading  bool   // marked as one by #, underline, bold or a final colon
 	blank    bool   // a blank line stood before it
 	alone    bool   // and one behind it

@@ -23,7 +23,7 @@ func firstNumber(text string) (float64, bool) {
 // a sentence, beginning with a technique.
 func (l *layout) methodLike(b block) bool {
 	words := strings.Fields(b.text)
-	if b.numbered && len(words) > 4 && l.imperative(b.text) {
+	if b.step || b.numbered && len(words) > 4 && l.imperative(b.text) {
 		return true
 	}
 	if b.numbered && nextSentence.MatchString(b.text) || b.numbered && len(words) > longestLine {

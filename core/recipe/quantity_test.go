@@ -108,7 +108,7 @@ func TestLooks(t *testing.T) {
 		"## Method":         {text: "Method", heading: true},
 		"**For the dough**": {text: "For the dough", heading: true},
 		"- 2 eggs":          {text: "2 eggs", bullet: true},
-		"3) Fry it.":        {text: "Fry it.", numbered: true},
+		"3) Fry it.":        {text: "Fry it.", numbered: true, number: 3},
 		"Step 2: Fry it.":   {text: "Fry it.", numbered: true},
 		"For the topping:":  {text: "For the topping:", heading: true},
 		"[ ] 2 eggs":        {text: "2 eggs", bullet: true},

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/lex"
 	"yembra/core/recipe"
 )
 
@@ -27,17 +28,65 @@ func (r *Reader) placeSteps(src recipe.Source, d *recipe.Dish) recipe.Source {
 	}
 	sections := slices.Clone(src.Sections)
 	used := make([]map[int]bool, len(sections))
-	for k, text := range src.Sections[loose].Steps {
+	steps, order, from := told(&src.Sections[loose], sections)
+	for k, text := range steps {
+		before := at
 		at = r.belongs(text, sections, d, loose, at, used)
 		s := &sections[at]
+		if k > 0 && at == before && from[k] == from[k-1] {
+			s.Steps[len(s.Steps)-1] += " " + text
+			continue
+		}
 		s.Steps = append(slices.Clone(s.Steps), text)
-		if order := src.Sections[loose].Order; k < len(order) {
+		if k < len(order) {
 			s.Order = append(slices.Clone(s.Order), order[k])
 		}
 	}
 	src.Sections = slices.Delete(sections, loose, loose+1)
 	d.Components = slices.Delete(d.Components, loose, loose+1)
 	return src
+}
+
+// told are the loose steps of a method with their order, and of which paragraph each was: where there are fewer paragraphs than
+// parts, as when all is told in one, sentence by sentence, since a paragraph then goes through several parts.
+func told(loose *recipe.Section, sections []recipe.Section) (steps []string, order, from []int) {
+	parts, apart := 0, true
+	for i := range sections {
+		if len(sections[i].Lines) > 0 {
+			parts++
+			apart = apart && len(sections[i].Steps) == 0
+		}
+	}
+	for k, text := range loose.Steps {
+		said := []string{text}
+		if apart && len(loose.Steps) < parts {
+			said = sentencesOf(text)
+		}
+		for range said {
+			from = append(from, k)
+		}
+		steps = append(steps, said...)
+	}
+	if order = loose.Order; len(order) > 0 && len(steps) > len(loose.Steps) {
+		order = make([]int, len(steps))
+		for k := range order {
+			order[k] = k + 1
+		}
+	}
+	return steps, order, from
+}
+
+// sentencesOf parts a text where one sentence ends and the next begins with a capital.
+func sentencesOf(text string) []string {
+	var out []string
+	begin, words := 0, lex.Scan(text)
+	for i := 1; i+1 < len(words); i++ {
+		next := words[i+1]
+		if words[i].Is(".") && !next.Glued && next.Kind == lex.Word && next.Text != strings.ToLower(next.Text) {
+			out, begin = append(out, text[begin:words[i].End]), next.Start
+		}
+	}
+	return append(out, text[begin:])
 }
 
 // belongs chooses the part that a loose step is about; last is where the step
@@ -133,10 +182,11 @@ func (r *Reader) named(text string, c *recipe.Component) []int {
 	return out
 }
 
-// speaksOf tells whether a step names what a part is called by: "the dough".
+// speaksOf tells whether a step names what a part is called by: "the dough". Where it works on everything, no part is what it is
+// about: "arrange everything on a platter, pour over the sauce".
 func (r *Reader) speaksOf(text, part string) bool {
 	want, said := larder.Words(part), larder.Words(text)
-	for i := 1; len(want) > 0 && i < len(said); i++ {
+	for i := 1; len(want) > 0 && i < len(said) && !r.lang.Whole[said[i-1]]; i++ {
 		if said[i] == want[len(want)-1] && r.lang.Articles[said[i-1]] {
 			return true
 		}

@@ -161,7 +161,11 @@ func TestNounsMeanWhatACookMeans(t *testing.T) {
 	} {
 		d := r.Read(x.recipe, measure.Metric)
 		var got []string
-		for _, a := range d.Components[0].Steps[0].Actions {
+		var actions []recipe.Action
+		for _, s := range asTold(d) {
+			actions = append(actions, s.Actions...)
+		}
+		for _, a := range actions {
 			if a.Verb != x.verb {
 				continue
 			}

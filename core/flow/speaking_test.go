@@ -1,10 +1,15 @@
 package flow
 
 import (
+	"cmp"
+	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
+	"yembra/core/recipe"
 )
 
 // Further ways of speaking, each on the least recipe that shows it.
@@ -62,10 +67,10 @@ func hear(t *testing.T, ways []way) {
 func heard(t *testing.T, lines, text string) []string {
 	t.Helper()
 	d := read(t, "Dish\nServes 4\n\n"+strings.ReplaceAll(lines, "|", "\n")+"\n\nMethod\n1. "+text)
-	var got []string
-	for _, s := range d.Components[0].Steps {
+	var got, ids []string
+	for _, s := range asTold(d) {
 		for _, a := range s.Actions {
-			got = append(got, strings.ReplaceAll(show(a), "c0.s0.", ""))
+			got, ids = append(got, show(a)), append(ids, a.ID, fmt.Sprintf("a%d", len(ids)/2))
 		}
 		for _, a := range s.Asides {
 			got = append(got, a.Kind+": "+string([]rune(s.Text)[a.From:a.Upto]))
@@ -74,7 +79,20 @@ func heard(t *testing.T, lines, text string) []string {
 			got = append(got, "?? "+q.Text)
 		}
 	}
+	for i := range got {
+		got[i] = strings.NewReplacer(ids...).Replace(got[i])
+	}
 	return got
+}
+
+// asTold are the steps of all parts in the order in which they were told.
+func asTold(d recipe.Dish) []recipe.Step {
+	var all []recipe.Step
+	for _, c := range d.Components {
+		all = append(all, c.Steps...)
+	}
+	slices.SortStableFunc(all, func(a, b recipe.Step) int { return cmp.Compare(a.Order, b.Order) })
+	return all
 }
 
 // What a step has made under a name with a joining word is one thing by that name.

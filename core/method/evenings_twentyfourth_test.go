@@ -40,7 +40,7 @@ func TestCardsOfALastNovemberWeek(t *testing.T) {
 			"courgette-flowers", []string{"beat the soy curd with"}, []string{"soy yoghurt"},
 		},
 		"a pot is said behind the whole of a verb": {
-			"poulet-basquaise", []string{"let them soften in the same pan slowly for 15 minutes"}, nil,
+			"poulet-basquaise", []string{"let them soften slowly for 15 minutes"}, nil,
 		},
 		"what the dish makes goes by its name": {
 			"posset-shortbread", []string{"# Shortbread", "For the shortbread, rub the coconut fat into the flour"}, []string{"Mixture", "Rub into"},

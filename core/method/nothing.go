@@ -79,7 +79,7 @@ func (p *plan) drainsUnsoaked(i int) bool {
 	n := &p.graph.Nodes[i]
 	return n.Is("drain") && len(n.Inputs) == 0 && len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool {
 		s := p.stand[line]
-		return s == nil || !s.flesh() || len(s.book.Prepare) == 0
+		return s == nil || s.book == nil || !s.flesh() || len(s.book.Prepare) == 0
 	})
 }
 

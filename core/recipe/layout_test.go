@@ -98,7 +98,7 @@ func TestLayoutsInManyManners(t *testing.T) {
 		},
 		"parts in rows behind a dash": {
 			"Ramen\n\nTARE - 60 ml soy sauce, 1 tbsp mirin\nBROTH - 800 ml stock, 1 piece kombu\n\nBring the soy sauce and the mirin to the boil and set it aside. Warm the stock with the kombu.",
-			"Ramen", []string{"Tare:lls", "Broth:ll"},
+			"Ramen", []string{"Tare:lls", "Broth:lls"},
 		},
 		"a list set off by dots, and one by strokes": {
 			"Kheer\n\n1 l milk • 60 g rice • 80 g sugar • a pinch of saffron\n\nSoak the rice for half an hour, then boil it in the milk with the sugar.", "Kheer", []string{":lllls"},
@@ -129,8 +129,20 @@ func TestLayoutsInManyManners(t *testing.T) {
 		"a wrapped sentence is one step": {
 			"Soup\n\n2 leeks\n1 litre water\n\nMethod\n1. Chop the leeks and put them into the pot of cold\n   water, then simmer them gently for as long as twenty\n   minutes until soft.\n2. Blend.", "Soup", []string{":llss"},
 		},
+		"a method in one paragraph goes through its parts": {
+			"Tart\n\nPastry\n200 g flour\n100 g butter\n\nFilling\n300 ml cream\n2 eggs\n\nMethod\nRub the butter into the flour. Chill it for 20 minutes. Whisk the eggs into the cream. Roll out the pastry and line a tin. Pour in the filling and bake for half an hour.", "Tart", []string{"Pastry:llss", "Filling:llss"},
+		},
+		"paragraphs for as many parts stay whole": {
+			"Tart\n\nPastry\n200 g flour\n100 g butter\n\nFilling\n300 ml cream\n2 eggs\n\nMethod\nRub the butter into the flour. Whisk the eggs into the cream.\nRoll out the pastry, line a tin, pour in the filling and bake it for half an hour.", "Tart", []string{"Pastry:llss", "Filling:ll"},
+		},
+		"what stands before a step in a numbered list": {
+			"Pasta\n\n400 g beef mince\n1 onion\n\n1. First, make the meatballs.\n2. Now the sauce.\n3. Mix the mince with the onion and roll it into twelve balls.", "Pasta", []string{":llsss"},
+		},
+		"a numbered list of what is needed": {
+			"Pasta\n\n1. 400 g beef mince\n2. 1 onion\n3. 2 tbsp oil\n\n1. Mix the mince with the onion and roll it into twelve balls.\n2. Fry the balls in the oil until they are brown.", "Pasta", []string{":lllss"},
+		},
 		"what goes with it at the table": {
-			"Broth\n\nIngredients for the pot\n1 kg carrots\n2 onions\n\nIngredients to serve\n200 g noodles\n1 lime\n\nPreparation\nSimmer the carrots and onions for an hour. Cook the noodles and serve with the lime.", "Broth", []string{"Pot:lls", "To serve:ll"},
+			"Broth\n\nIngredients for the pot\n1 kg carrots\n2 onions\n\nIngredients to serve\n200 g noodles\n1 lime\n\nPreparation\nSimmer the carrots and onions for an hour. Cook the noodles and serve with the lime.", "Broth", []string{"Pot:lls", "To serve:lls"},
 		},
 	} {
 		src := r.Layout(c.text)

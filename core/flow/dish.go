@@ -25,6 +25,7 @@ func (r *Reader) Read(text string, sys measure.System) recipe.Dish {
 func (r *Reader) Source(src recipe.Source, sys measure.System) recipe.Dish {
 	src, d := r.Parts(src, sys)
 	r.InContext(&d)
+	d.Terse = r.leavesOutArticles(told(src))
 	src = r.placeSteps(src, &d)
 	for i, s := range src.Sections {
 		for k, text := range s.Steps {

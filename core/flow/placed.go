@@ -28,7 +28,7 @@ func (r *Reader) placeSteps(src recipe.Source, d *recipe.Dish) recipe.Source {
 	}
 	sections := slices.Clone(src.Sections)
 	used := make([]map[int]bool, len(sections))
-	steps, order, from := told(&src.Sections[loose], sections)
+	steps, order, from := inOrder(&src.Sections[loose], sections)
 	for k, text := range steps {
 		before := at
 		at = r.belongs(text, sections, d, loose, at, used)
@@ -47,9 +47,9 @@ func (r *Reader) placeSteps(src recipe.Source, d *recipe.Dish) recipe.Source {
 	return src
 }
 
-// told are the loose steps of a method with their order, and of which paragraph each was: where there are fewer paragraphs than
+// inOrder are the loose steps of a method with their order, and of which paragraph each was: where there are fewer paragraphs than
 // parts, as when all is told in one, sentence by sentence, since a paragraph then goes through several parts.
-func told(loose *recipe.Section, sections []recipe.Section) (steps []string, order, from []int) {
+func inOrder(loose *recipe.Section, sections []recipe.Section) (steps []string, order, from []int) {
 	parts, apart := 0, true
 	for i := range sections {
 		if len(sections[i].Lines) > 0 {
@@ -100,7 +100,7 @@ func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish,
 		if i == loose {
 			continue
 		}
-		alone := recipe.Dish{Components: []recipe.Component{{Lines: d.Components[i].Lines, Steps: []recipe.Step{{Text: text}}}}}
+		alone := recipe.Dish{Terse: d.Terse, Components: []recipe.Component{{Lines: d.Components[i].Lines, Steps: []recipe.Step{{Text: text}}}}}
 		r.Dish(&alone)
 		takes[i] = r.named(text, &alone.Components[0])
 		fresh := len(slices.DeleteFunc(slices.Clone(takes[i]), func(line int) bool { return used[i][line] }))
@@ -150,7 +150,7 @@ func (r *Reader) namedTogether(text string, d *recipe.Dish, used []map[int]bool)
 			one.Lines, part, taken = append(one.Lines, l), append(part, i), append(taken, used[i][k])
 		}
 	}
-	all := recipe.Dish{Components: []recipe.Component{one}}
+	all := recipe.Dish{Terse: d.Terse, Components: []recipe.Component{one}}
 	r.Dish(&all)
 	count := make([]int, len(d.Components))
 	for _, at := range r.named(text, &all.Components[0]) {

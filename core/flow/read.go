@@ -37,6 +37,8 @@ func (r *Reader) Dish(d *recipe.Dish) {
 	b := r.bindings(d)
 	foods := r.foodWords(d)
 	b.scanned = scan(d)
+	b.terse = d.Terse || r.leavesOutArticles(b.scanned)
+	d.Terse = b.terse
 	b.rests, b.restsMeasured = r.restWords(b.scanned)
 	b.kept, b.lettersLeft = map[string]bool{}, mostLetters
 	parts := 0

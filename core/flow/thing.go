@@ -100,6 +100,8 @@ type bindings struct {
 	things      []*thing
 	// titles are the names with a joining word that steps have given.
 	titles [][]string
+	// terse tells that the method leaves out the articles.
+	terse bool
 	// taken is what the words of the steps have taken off things.
 	taken map[taking]float64
 	// lettersLeft is how much of the method is still read.

@@ -50,6 +50,8 @@ type text struct {
 	// between which words a cue was looked for last, and where it begins.
 	sideEnds []int
 	cueless  [3]int
+	// terse tells that the method leaves out the articles.
+	terse bool
 	// runes are where words begin in the source, in letters; nil until asked for.
 	runes []int
 	// technique finds a row of the table of techniques.

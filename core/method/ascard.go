@@ -18,7 +18,7 @@ type card struct {
 
 // asCard sets an adaptation out as a recipe.
 func (c *Carrier) asCard(d *recipe.Dish, a *swap.Adaptation) card {
-	k := card{dish: recipe.Dish{Name: d.Name, Measures: d.Measures}, at: map[recipe.StepAt]*swap.Step{}}
+	k := card{dish: recipe.Dish{Name: d.Name, Measures: d.Measures, Terse: c.reader.Terse(d)}, at: map[recipe.StepAt]*swap.Step{}}
 	for i := range a.Components {
 		comp := &a.Components[i]
 		part := recipe.Component{Name: comp.Name, Called: comp.Heading}

@@ -25,6 +25,8 @@ type Dish struct {
 	Measures measure.System `json:"measures,omitempty"`
 	// Habit is what the recipe says of its own measures, nil when nothing.
 	Habit *MeasureHabit `json:"habit,omitempty" jsonschema:"nullable"`
+	// Terse tells that its method leaves out the articles: "add onion to pan". It is kept nowhere.
+	Terse bool `json:"-"`
 }
 
 // MeasureHabit is whose measures a recipe says it uses, and by which words.

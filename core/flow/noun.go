@@ -150,8 +150,8 @@ func (t *text) amounts(n *noun, i, upto int) int {
 	if n.pointed && n.amount[1] == 0 && at < upto && t.words[at].Kind == lex.Number {
 		at = t.pointers(n, t.measure(n, at, upto), upto) // "the 40 g of butter"
 	}
-	if t.terse && !n.one && n.amount[1] == 0 && !n.little && n.share == 0 && !n.pronoun {
-		n.pointed = true // "add onion", where nothing has an article
+	if t.terse && !n.one && n.amount[1] == 0 && !n.little && n.share == 0 && !n.pronoun && at < upto && !t.plain(at) {
+		n.pointed = true // "add onion", where nothing has an article, but not "boil in salted water"
 	}
 	return t.pastOtherSize(i, at, upto)
 }

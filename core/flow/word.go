@@ -172,6 +172,9 @@ func (t *text) orders(i int, first, cue bool) bool {
 	if t.opensThing(next) || n > 1 {
 		return true
 	}
+	if t.terse && next < len(t.words) && !t.foods(t.words[i].norm) && t.listed(t.words[next].norm) && (first || t.conj(i-1) || t.mark(i-1, ",")) {
+		return true // "remove string, slice pork", where nothing has an article
+	}
 	moves := t.is(next, t.lang.Particles)
 	if moves && t.lang.Prepositions[t.low(next)] == "" {
 		return first || t.meantBy(i, next) || !t.listed(t.words[i].norm) || !t.lang.NounVerbs[t.words[i].low] || !t.conj(i-1) || i < 2 || !t.listed(t.words[i-2].norm) // "roll up", but "stir the flour and salt together"

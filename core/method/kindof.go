@@ -112,7 +112,11 @@ func (p *plan) rule(s *standIn, i int) *larder.CarryRule {
 // ofPlants tells whether words speak of what belongs to the things that an action is done to, which are plants: "boil the
 // potatoes in their skins".
 func (w *writer) ofPlants(n *node, text string) bool {
-	if len(n.To) == 0 || slices.ContainsFunc(n.To, func(line int) bool { return w.stand[line] != nil }) {
+	to := slices.DeleteFunc(slices.Clone(n.To), func(line int) bool { return !slices.Contains(n.Named, line) })
+	if len(to) == 0 {
+		to = n.To
+	}
+	if len(to) == 0 || slices.ContainsFunc(to, func(line int) bool { return w.stand[line] != nil }) {
 		return false
 	}
 	return slices.ContainsFunc(strings.Fields(strings.ToLower(text)), func(word string) bool { return w.l.Language().Possessives[word] })

@@ -99,15 +99,21 @@ func (w *writer) inHandAt(i int) int {
 	return i
 }
 
-// pointsToGone tells whether a remark begins by pointing back to what was said before it, which is not done any more: "brown the
-// beef on all sides; this takes about 15 minutes".
+// pointsToGone tells whether a remark points back to what was said right before it, which is not done any more, with its first
+// word or by what it says of the doing: "brown the beef on all sides; this takes about 15 minutes", "you may need to do this in
+// batches".
 func (w *writer) pointsToGone(text string, from int, before []*clause) bool {
-	words := larder.Words(text)
-	if len(words) == 0 || len(before) == 0 || !w.l.Language().Pointing[words[0]] && !w.l.Language().Pronouns[words[0]] {
+	lang, words := w.l.Language(), larder.Words(text)
+	if len(words) == 0 || len(before) == 0 {
 		return false
 	}
 	last := before[len(before)-1]
-	return last.gone && last.node >= 0 && !strings.ContainsAny(w.slice(last.upto, from), ".!?")
+	if !last.gone || last.node < 0 {
+		return false
+	}
+	opens := lang.Pointing[words[0]] || lang.Pronouns[words[0]]
+	doing := slices.ContainsFunc(words[1:], func(x string) bool { return lang.Pointing[x] && lang.Pronouns[x] && lang.Shares[x] == 0 })
+	return doing || opens && !strings.ContainsAny(w.slice(last.upto, from), ".!?")
 }
 
 // worksOnJuicy tells whether an action is done to nothing but lines of the cook's own that give juice: "the tomatoes, pressing

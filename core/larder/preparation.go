@@ -12,4 +12,6 @@ type Preparation struct {
 	Makes string `json:"-" yaml:"makes"`
 	// Unfired is what is done instead where the dish itself browns it.
 	Unfired *Preparation `json:"unfired,omitempty" yaml:"unfired"`
+	// Browns is how many minutes the dish browns it then at least, both sides together; 0 where its own minutes do.
+	Browns float64 `json:"-" yaml:"browns"`
 }

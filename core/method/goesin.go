@@ -160,6 +160,28 @@ func (w *writer) impliedLost(n *node) []*standIn {
 	return out
 }
 
+// takenUnnamed is what an action takes out without naming it, where the work behind it is not done any more and the next of its
+// sentence is done to something else, which its words would be read to take out too: "lift out and shred; discard the ginger".
+func (w *writer) takenUnnamed(n *node) []*standIn {
+	at := w.graph.Number(n)
+	if n.Technique.Takes != "part" || namesObject(n.Action) || n.Action.Words.Verb[1] == 0 || at+2 >= len(w.graph.Nodes) {
+		return nil
+	}
+	gone, next := &w.graph.Nodes[at+1], &w.graph.Nodes[at+2]
+	if gone.At != n.At || next.At != n.At || !w.deeds[at+1].drop || w.deeds[at+2].drop || !namesObject(next.Action) || strings.ContainsAny(w.slice(n.Action.Upto, next.Action.From), ".!?") {
+		return nil
+	}
+	var out []*standIn
+	for _, line := range n.To {
+		s := w.stand[line]
+		if s == nil || !w.there(line, at) {
+			return nil
+		}
+		out = append(out, s)
+	}
+	return out
+}
+
 // namesObject tells whether the words of an action name what it is done to, behind a particle too:
 // "slip in the fish".
 func namesObject(a *recipe.Action) bool {

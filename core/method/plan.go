@@ -124,6 +124,7 @@ func (c *Carrier) plan(d *recipe.Dish, a *swap.Adaptation) *plan {
 	p.finishing()
 	p.beforeLids()
 	p.retime()
+	p.brownLong()
 	p.tellOther()
 	return p
 }

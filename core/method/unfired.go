@@ -43,6 +43,28 @@ func (p *plan) brownInTheDish() {
 	}
 }
 
+// brownLong gives what the dish itself browns the minutes that it takes to, where flesh had fewer: discs of a thick stem for
+// prawns.
+func (p *plan) brownLong() {
+	for _, s := range p.inOrder() {
+		least := 0.0
+		for _, x := range s.prepares() {
+			least = max(least, x.Browns)
+		}
+		at := p.browns(s)
+		if least == 0 || at < 0 || p.deeds[at].drop || p.deeds[at].minutes != nil || p.graph.Nodes[at].Action.Minutes == nil {
+			continue
+		}
+		given := p.graph.Nodes[at].Action.Minutes.High
+		if p.graph.Nodes[at].Action.Sided {
+			given *= 2
+		}
+		if given < least {
+			p.deeds[at].minutes = minutesOf(least)
+		}
+	}
+}
+
 // canBrown tells whether a stand-in can go in as raw as the dish would brown it, and leaves it so if it can.
 func (p *plan) canBrown(s *standIn) bool {
 	if s.gone || !s.flesh() || !s.Browned || !leavesOut(s.book) && (!p.c.fired(s.book).shaped || shapesThenFires(p.graph, s.node) >= 0) {

@@ -108,7 +108,7 @@ func (w *writer) action(i int) []*clause {
 		out = append(out, w.adds(before...))
 		out[len(out)-1].leads = true
 	} else {
-		w.object = w.impliedLost(n)
+		w.object = append(w.impliedLost(n), w.takenUnnamed(n)...)
 	}
 	edits, ok := w.edits(n, d, own)
 	edits = append(edits, onto...)

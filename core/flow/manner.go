@@ -106,6 +106,9 @@ func (b *body) onlyBesides(i int) bool {
 	}
 	last := b.clause.objects
 	if n := len(b.clause.links); n > 0 {
+		if b.clause.links[n-1].role == "with" && b.clause.listed(b.text) {
+			return true // "add the leeks with a splash more oil if needed"
+		}
 		last = b.clause.links[n-1].nouns
 	}
 	kind, _ := b.phrase(i)

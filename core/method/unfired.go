@@ -48,6 +48,9 @@ func (p *plan) brownInTheDish() {
 func (p *plan) brownLong() {
 	for _, s := range p.inOrder() {
 		least := 0.0
+		if s.book == nil {
+			continue
+		}
 		for _, x := range s.prepares() {
 			least = max(least, x.Browns)
 		}

@@ -73,7 +73,7 @@ func (p *plan) decide(i int) {
 		d.drop = true
 	case p.keepsAll(i):
 		d.silent = true
-	case p.laidToBeCut(i), p.intoNothing(i), p.neverLeft(i), n.Is("off-heat") && p.onlyDropped(i), p.seasonsNothing(i), p.stirsWhatIsGone(i), p.cutsPieces(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i), p.drainsUnsoaked(i):
+	case p.laidToBeCut(i), p.intoNothing(i), p.neverLeft(i), n.Is("off-heat") && p.onlyDropped(i), p.seasonsNothing(i), p.stirsWhatIsGone(i), p.cutsPieces(i), p.onlyForAdded(i), p.turnsNothing(i), p.turnsUncooked(i), p.drainsUnsoaked(i), p.drainsNoFat(i):
 		d.drop = true
 	case len(subjects) == 0:
 		p.decideNamed(i)

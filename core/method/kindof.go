@@ -106,7 +106,15 @@ func (p *plan) rule(s *standIn, i int) *larder.CarryRule {
 	if fries := p.l.Technique(fryTechnique); n.Is("cook") && cookedDry(n) && s.flesh() && fries != nil {
 		way = fries // flesh that cooks without a liquid cooks in its fat
 	}
+	if boils := p.l.Technique(boilTechnique); n.Is("add") && n.Action.Minutes != nil && len(n.Into) > 0 && n.Liquid && s.class == larder.Egg && boils != nil && p.peeledAfter(s, i) {
+		way = boils // "add the eggs to the pan for the last 7 minutes", in their shells
+	}
 	return p.l.CarryRuleFor(way, n.Action.Verb, use, s.class, p.statesAt(s, i))
+}
+
+// peeledAfter tells whether what a stand-in is for was peeled after an action.
+func (p *plan) peeledAfter(s *standIn, i int) bool {
+	return slices.ContainsFunc(p.path(s.node), func(k int) bool { return k > i && p.graph.Nodes[k].Is("peel") })
 }
 
 // ofPlants tells whether words speak of what belongs to the things that an action is done to, which are plants: "boil the

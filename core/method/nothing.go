@@ -83,6 +83,20 @@ func (p *plan) drainsUnsoaked(i int) bool {
 	})
 }
 
+// drainsNoFat tells whether an action drains, without naming what, nothing but what was browned with flesh in a pan, of which what
+// stands for it gives off no fat: "cook the mince until browned; drain".
+func (p *plan) drainsNoFat(i int) bool {
+	n := &p.graph.Nodes[i]
+	if !n.Is("drain") || len(n.Action.Words.Phrases) > 0 || len(n.Inputs) != 1 || n.Liquid {
+		return false
+	}
+	in := &p.graph.Nodes[n.Inputs[0]]
+	return cookedDry(in) && slices.ContainsFunc(in.Named, func(line int) bool {
+		s := p.stand[line]
+		return s != nil && s.flesh() && !s.inPieces()
+	})
+}
+
 // turnsNothing tells whether an action turns a fire up or down under what was to be fried just before
 // and is not.
 func (p *plan) turnsNothing(i int) bool {

@@ -26,7 +26,7 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
 		into = nil // "for the sauce, add the flour", of a part of its own
 	}
-	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || b.goesElsewhere(c) || b.onlyIt(c, r)) {
+	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || b.goesElsewhere(c) || len(c.particles) > 0 && len(a.To) > 1 || b.onlyIt(c, r)) {
 		into = b.latest(func(x *thing) bool {
 			return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !(x.putBy && slices.Index(b.things, x) < b.cleaned)
 		})

@@ -264,5 +264,5 @@ func (l *layout) servesWith(text string) bool {
 	if len(words) < 2 || lang.Prepositions[words[0]] != "for" && !lang.Purpose[words[0]] {
 		return false
 	}
-	return lang.Purpose[words[0]] && lang.IsVerb(words[1]) || l.line(text).Food == nil
+	return lang.Purpose[words[0]] && lang.IsVerb(words[1]) || lang.Articles[words[1]] || l.line(text).Food == nil // "for the mash"
 }

@@ -159,11 +159,12 @@ func (p *plan) untilReturned(s *standIn, path []int, start int) int {
 	out := false
 	for k := start + 1; k < len(path); k++ {
 		n := &p.graph.Nodes[path[k]]
-		out = out || n.Is("remove")
+		aside := p.setsAside(path, k)
+		out = out || n.Is("remove") || aside
 		switch {
 		case (n.Is("return") || out && n.Technique.Joins == "yes" && len(n.Into) > 0) && slices.Contains(n.To, s.node):
 			return k
-		case !p.dropped(s, path[k]) && n.Technique.Family != "separate" && n.Technique.Family != "rest":
+		case !p.dropped(s, path[k]) && n.Technique.Family != "separate" && n.Technique.Family != "rest" && !aside:
 			return start
 		}
 	}

@@ -14,11 +14,13 @@ import (
 func (p *plan) waterStays() {
 	for i := range p.graph.Nodes {
 		n := &p.graph.Nodes[i]
-		if p.deeds[i].drop || n.Technique.Family != "wet heat" || !n.Technique.Wet || p.wetAt(i) {
+		if p.deeds[i].drop || n.Technique.Family != "wet heat" || !n.Technique.Wet {
 			continue
 		}
-		chain := p.before(i)
-		water := slices.IndexFunc(chain, func(k int) bool { return p.deeds[k].drop && p.fromTheTap(&p.graph.Nodes[k]) && !p.becomesStock(k) })
+		chain, wet := p.before(i), p.wetAt(i)
+		water := slices.IndexFunc(chain, func(k int) bool {
+			return p.deeds[k].drop && p.fromTheTap(&p.graph.Nodes[k]) && !p.becomesStock(k) && (!wet || p.measuresTap(k))
+		})
 		if water < 0 || slices.ContainsFunc(chain, func(k int) bool {
 			return !p.deeds[k].drop && p.fromTheTap(&p.graph.Nodes[k]) || p.deeds[k].water >= 0
 		}) {
@@ -26,12 +28,24 @@ func (p *plan) waterStays() {
 		}
 		first := slices.IndexFunc(chain, func(k int) bool {
 			o := &p.graph.Nodes[k]
-			return k > chain[water] && !p.deeds[k].drop && o.Technique.Joins == "yes" && p.putsIn(k) && slices.Contains(p.before(k), chain[water]) // and into that pot
+			joins := o.Technique.Joins == "yes" && p.putsIn(k) || wet && o.Technique.Joins == "in" && len(o.Into) > 0
+			return k > chain[water] && !p.deeds[k].drop && joins && slices.Contains(p.before(k), chain[water]) // and into that pot
 		})
 		if first >= 0 {
 			p.deeds[chain[first]].water = chain[water]
 		}
 	}
+}
+
+// measuresTap tells whether the words of an action say how much water from the tap it takes, beside what goes back with it into a
+// sauce that has a liquid of its own: "return the lamb with the tomatoes and 200 ml water".
+func (p *plan) measuresTap(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Is("return", "add") && slices.ContainsFunc(n.Action.Words.Phrases, func(x recipe.Phrase) bool {
+		return slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+			return noun.Measured && slices.ContainsFunc(noun.Refs, p.unlistedWater)
+		})
+	})
 }
 
 // becomesStock tells whether an action boiled nothing of the list in water, and what came of that is put in by its name: "add

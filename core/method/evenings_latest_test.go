@@ -32,8 +32,8 @@ func TestLatestCardsOfAnEvening(t *testing.T) {
 		"what the dish cooks on a griddle is cooked there": {
 			"thai-beef-salad", []string{"Rub the mushroom slices with the oil and season. Heat a griddle pan until very hot and cook the mushroom slices for 3 minutes on each side"}, []string{"very hot dry pan"},
 		},
-		"no more oil for prawns that are not fried": {
-			"yangzhou-fried-rice", []string{"Heat the last of the oil"}, []string{"another tablespoon", "Wipe"},
+		"discs for prawns fry as long as they take, in the oil of the prawns": {
+			"yangzhou-fried-rice", []string{"Wipe out the wok, add another tablespoon of oil and stir-fry the mushroom discs for 4 minutes", "Heat the last of the oil"}, []string{"for 1 minute; remove"},
 		},
 		"the fire is not turned down under what is gone, nor its bay leaf kept": {
 			"salmon-fishcakes", []string{"lemon zest. Season"}, []string{"ower the heat", "bay leaf"},

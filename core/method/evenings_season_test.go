@@ -6,7 +6,7 @@ import "testing"
 func TestCardsOfASeason(t *testing.T) {
 	holdEvenings(t, map[string]evening{
 		"what goes into a pan besides a fat stays, the pan is said, and nothing hangs on what goes": {
-			"prawn-saganaki", []string{"1 shallot, diced", "Add the olive oil to an ovenproof frying pan with the shallot and chilli", "Nestle the mushroom discs into the sauce.\n"}, []string{"along"},
+			"prawn-saganaki", []string{"1 shallot, diced", "sear them for 2 minutes on each side", "Add the rest of the oil to the pan with the shallot and chilli", "Nestle the mushroom discs into the sauce.\n"}, []string{"along"},
 		},
 		"more of what went in": {
 			"sinigang", []string{"Taste and add more of the seaweed seasoning if you like"}, nil,

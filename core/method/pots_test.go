@@ -75,7 +75,7 @@ func TestPotsGoOnWithoutFlesh(t *testing.T) {
 			map[string]string{line("1"): "oil-for-butter"}, []string{"Warm the oat milk with the oil."}, []string{"steam"},
 		},
 		"more of a fat is not doubled by that of work that goes": {
-			"Noodles\nServes 2\n\n3 tbsp oil\n150 g raw prawns\n100 g firm tofu, cubed\n200 g noodles, soaked\n\nMethod\n1. Heat 1 tablespoon of the oil in a wok. Stir-fry the prawns for 1 minute; remove. Add another tablespoon of oil and fry the tofu until golden. Toss in the noodles and the prawns.",
+			"Noodles\nServes 2\n\n3 tbsp oil\n150 g raw prawns\n100 g firm tofu, cubed\n200 g noodles, soaked\n\nMethod\n1. Heat 1 tablespoon of the oil in a wok. Stir-fry the prawns until pink; remove. Add another tablespoon of oil and fry the tofu until golden. Toss in the noodles and the prawns.",
 			map[string]string{line("1"): "king-oyster-scallop"}, []string{"Heat 1 tablespoon of the oil in a wok. Add another tablespoon of oil and fry the tofu until golden"}, []string{"third of the oil"},
 		},
 	})

@@ -43,6 +43,18 @@ func (p *plan) brownInTheDish() {
 	}
 }
 
+// wantsLonger tells whether a stand-in that takes some minutes to brown is cut or cleaned in the dish as flesh is before it is
+// browned there, or browned for no minutes that are said and could be longer.
+func (p *plan) wantsLonger(s *standIn, at int) bool {
+	if !slices.ContainsFunc(s.book.Prepare, func(x larder.Preparation) bool { return x.Unfired != nil && x.Unfired.Browns > 0 }) {
+		return false
+	}
+	return p.graph.Nodes[at].Action.Minutes == nil || slices.ContainsFunc(p.path(s.node), func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return k < at && slices.Contains([]string{"cut", "clean", "separate"}, n.Technique.Family) && !n.Is("dry", "rinse", "drain")
+	})
+}
+
 // brownLong gives what the dish itself browns the minutes that it takes to, where flesh had fewer: discs of a thick stem for
 // prawns.
 func (p *plan) brownLong() {
@@ -78,6 +90,9 @@ func (p *plan) canBrown(s *standIn) bool {
 		at, sauce = p.brownsFromSauce(s), true
 	}
 	if at < 0 {
+		return false
+	}
+	if p.wantsLonger(s, at) {
 		return false
 	}
 	before := s.states

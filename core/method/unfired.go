@@ -60,14 +60,16 @@ func (p *plan) wantsLonger(s *standIn, at int) bool {
 func (p *plan) brownLong() {
 	for _, s := range p.inOrder() {
 		least := 0.0
-		if s.book == nil {
+		if s.unfired {
+			for _, x := range s.prepares() {
+				least = max(least, x.Browns)
+			}
+		}
+		if least == 0 {
 			continue
 		}
-		for _, x := range s.prepares() {
-			least = max(least, x.Browns)
-		}
 		at := p.browns(s)
-		if least == 0 || at < 0 || p.deeds[at].drop || p.deeds[at].minutes != nil || p.graph.Nodes[at].Action.Minutes == nil {
+		if at < 0 || p.deeds[at].drop || p.deeds[at].minutes != nil || p.graph.Nodes[at].Action.Minutes == nil {
 			continue
 		}
 		given := p.graph.Nodes[at].Action.Minutes.High

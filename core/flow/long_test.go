@@ -26,16 +26,17 @@ func TestLongTextsAreReadInTime(t *testing.T) {
 	}
 	r := reader(t)
 	for name, text := range map[string]string{
-		"lines":     "Soup\n\n" + many(100_000, "%d onions"),
-		"bullets":   "Soup\n\nIngredients\n" + many(100_000, "- %d g salt") + "\nMethod\n1. Cook.",
-		"parts":     "Soup\n\n" + many(30_000, "For part %d:\n1 onion\n"),
-		"steps":     "Soup\n\n2 onions\n\nMethod\n" + many(20_000, "%d. Fry the onion for 5 minutes."),
-		"one step":  "Soup\n\n1 onion\n2 carrots\n\nMethod\n1. " + strings.Repeat("Chop the onion and fry it for 5 minutes. ", 5000),
-		"one word":  "Soup\n\n1 onion\n2 carrots\n\nMethod\n1. " + strings.Repeat("a", 1_000_000),
-		"one noun":  "Soup\n\n1 onion\n2 carrots\n\nMethod\n1. " + strings.Repeat("onion ", 200_000),
-		"one line":  "Soup\n\n1 onion, " + strings.Repeat("chopped and sliced, ", 40_000) + "\n2 carrots\n\nMethod\n1. Cook.",
-		"brackets":  "Soup\n\n1 onion " + strings.Repeat("(", 50_000) + strings.Repeat(")", 50_000) + "\n2 carrots\n\nMethod\n1. Cook.",
-		"only talk": strings.Repeat("My aunt tells it otherwise. ", 50_000),
+		"lines":                  "Soup\n\n" + many(100_000, "%d onions"),
+		"bullets":                "Soup\n\nIngredients\n" + many(100_000, "- %d g salt") + "\nMethod\n1. Cook.",
+		"parts":                  "Soup\n\n" + many(30_000, "For part %d:\n1 onion\n"),
+		"steps":                  "Soup\n\n2 onions\n\nMethod\n" + many(20_000, "%d. Fry the onion for 5 minutes."),
+		"one step":               "Soup\n\n1 onion\n2 carrots\n\nMethod\n1. " + strings.Repeat("Chop the onion and fry it for 5 minutes. ", 5000),
+		"one step for two parts": "Tart\n\nPastry\n200 g flour\n100 g butter\n\nFilling\n1 onion\n2 carrots\n\nMethod\n1. " + strings.Repeat("Chop the onion and fry it for 5 minutes. ", 8000),
+		"one word":               "Soup\n\n1 onion\n2 carrots\n\nMethod\n1. " + strings.Repeat("a", 1_000_000),
+		"one noun":               "Soup\n\n1 onion\n2 carrots\n\nMethod\n1. " + strings.Repeat("onion ", 200_000),
+		"one line":               "Soup\n\n1 onion, " + strings.Repeat("chopped and sliced, ", 40_000) + "\n2 carrots\n\nMethod\n1. Cook.",
+		"brackets":               "Soup\n\n1 onion " + strings.Repeat("(", 50_000) + strings.Repeat(")", 50_000) + "\n2 carrots\n\nMethod\n1. Cook.",
+		"only talk":              strings.Repeat("My aunt tells it otherwise. ", 50_000),
 	} {
 		var d recipe.Dish
 		took := spent.Within(3*time.Second, func() { d = r.Read(text, measure.Metric) })

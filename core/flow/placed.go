@@ -60,7 +60,9 @@ func inOrder(loose *recipe.Section, sections []recipe.Section) (steps []string, 
 	for k, text := range loose.Steps {
 		said := []string{text}
 		if apart && len(loose.Steps) < parts {
-			said = sentencesOf(text)
+			if all := sentencesOf(text); len(all) <= mostSentences {
+				said = all
+			}
 		}
 		for range said {
 			from = append(from, k)
@@ -75,6 +77,9 @@ func inOrder(loose *recipe.Section, sections []recipe.Section) (steps []string, 
 	}
 	return steps, order, from
 }
+
+// mostSentences is how many sentences a paragraph has at most of which each is asked for its part; a method has some dozens.
+const mostSentences = 200
 
 // sentencesOf parts a text where one sentence ends and the next begins with a capital.
 func sentencesOf(text string) []string {

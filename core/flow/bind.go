@@ -22,6 +22,8 @@ type roles struct {
 	lapped   bool     // it is folded over what is there: "over the top"
 	liquor   bool     // what goes in is called by the word for what stays behind
 	lifted   bool     // it is lifted out of one thing and goes into another
+	rests    []*thing // of these only what a noun means by "any leftover flour"
+	pot      bool     // it is done to a vessel with all that is in it: "take the casserole from the oven"
 }
 
 // bind turns a clause into an action.
@@ -37,10 +39,7 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	if c.cue[1] > 0 {
 		a.Cue = b.text.slice(c.cue[0], c.cue[1])
 	}
-	t := b.r.larder.Technique(a.Technique)
-	if t == nil {
-		t = &larder.Technique{Name: a.Technique}
-	}
+	t := b.techniqueOf(c, a)
 	r := &roles{action: a, placed: c.placed}
 	b.working, b.tech, b.shared = nil, t, map[*thing]bool{}
 	c.dropKeys(b.text, t)
@@ -96,26 +95,6 @@ func (b *bindings) forWhat(c *clause, a *recipe.Action) {
 	}
 }
 
-// again gives a clause without a verb that of the clause before: "Then the cabbage".
-func (b *bindings) again(c *clause) {
-	last := b.last
-	if t := b.r.larder.Technique(last.Technique); b.lastAdded != nil && (b.meantTo || b.byPronoun) && t != nil && t.Joins != "yes" && len(last.With) == 0 {
-		last = b.lastAdded // "Cook for 10 minutes. Then the cabbage"
-	}
-	c.lemma, c.said, c.sense.Technique, c.particles = last.Verb, last.Verb, last.Technique, b.particles
-	if (b.meantTo || b.coatsAgain(c) || b.mixesAgain(c)) && len(b.last.With) > 0 && len(c.objects) > 0 && !slices.ContainsFunc(c.links, func(l link) bool { return l.role == "with" }) {
-		c.links = append(c.links, link{role: "with", word: "with", nouns: c.objects, from: c.objects[0].from}) // "cover with rice, then mint"
-		c.objects = nil
-	}
-}
-
-// coatsAgain tells whether a clause without a verb names another coat of what was coated: "dip
-// each cake in flour, then the egg".
-func (b *bindings) coatsAgain(c *clause) bool {
-	t := b.r.larder.Technique(b.last.Technique)
-	return t != nil && t.Family == "coat" && t.Medium == "with" && !slices.ContainsFunc(c.objects, func(n noun) bool { return b.r.lang.Places[n.head()] || n.pronoun })
-}
-
 // remember keeps an action for what comes after it.
 func (b *bindings) remember(c *clause, t *larder.Technique, a *recipe.Action) {
 	for _, refs := range [][]recipe.Ref{a.To, a.With, a.Into} {
@@ -131,6 +110,9 @@ func (b *bindings) remember(c *clause, t *larder.Technique, a *recipe.Action) {
 	}
 	if t.Joins == "yes" {
 		b.lastAdded = a
+	}
+	if t.Family == "coat" && len(a.With) == 1 && a.With[0].Line != nil {
+		b.coated[t.Name] = *a.With[0].Line
 	}
 }
 
@@ -162,15 +144,11 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 		}
 		b.mention(n, found)
 		for _, x := range found {
-			switch {
-			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && !n.pronoun && b.r.lang.Shapes[n.head()] && b.otherBase(r) != nil:
-				b.refMade(b.otherBase(r), 1, r, into) // "lay one along each strip"
-			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && b.r.lang.Products[n.head()] && !slices.Contains(r.inputs, b.focus) && b.focus != nil:
-				b.refMade(b.focus, 1, r, into) // "lay the fish on the sauce" that is in hand
-			case x.made != nil && b.goingInto && slices.Contains(r.inputs, x.made) && !n.pronoun && b.listedAs(n, x.made) != nil:
-				b.refMade(b.listedAs(n, x.made), 1, r, into) // "stuff the mixture into the shells", in the part of that name
+			switch other := b.elseInto(n, x, r); {
+			case other != nil:
+				b.refMade(other, 1, r, into)
 			case x.made != nil:
-				r.liquor = b.r.lang.Liquors[n.head()] && n.owner == nil
+				r.liquor, r.pot = b.r.lang.Liquors[n.head()] && n.owner == nil, r.pot || x.vessel != ""
 				if r.liquor && b.tech.Name == reserveTechnique {
 					r.names = append(r.names, n.head()) // "set aside the cooking water"
 				}
@@ -190,6 +168,9 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				whole := b.refMade(x.made, share, r, into)
 				if n.rest && n.share == 0 {
 					delete(b.shared, x.made) // nothing stays
+				}
+				if x.portion != nil {
+					b.onlyRest(n, x.made, *x.portion, r)
 				}
 				if x.portion != nil && !whole { // but "the cooking liquor and the bay leaf" in it
 					b.of(*x.portion, share, *into)
@@ -251,6 +232,9 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 	share := b.shareOf(n, p)
 	left := b.leftOf(p)
 	if kept := b.reserved(p); kept != nil && n.rest && !slices.Contains(r.inputs, kept) && (left == 0 || len(kept.holds) == 1) {
+		if b.onlyRest(n, kept, p, r); slices.Contains(r.rests, kept) {
+			r.portions = append(r.portions, p)
+		}
 		b.refMade(kept, 1, r, into)
 		b.of(p, 1, *into)
 		return
@@ -268,6 +252,7 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		if egg {
 			share = b.r.lang.EggParts[p.part]
 		}
+		b.onlyRest(n, held, p, r)
 		if b.refMade(held, share, r, into) {
 			return // "the cooking liquor and the bay leaf" that is in it
 		}

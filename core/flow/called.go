@@ -33,7 +33,7 @@ func (b *bindings) called(n noun) *thing {
 		if !t.names[head] || !b.open(t) {
 			continue
 		}
-		if len(b.takes) > 0 && !b.ofTaken(t) || b.ofOtherPart(n, t) {
+		if len(b.takes) > 0 && !b.ofTaken(t) || b.ofOtherPart(n, t) || t.comp != b.comp && b.otherMatter(n, head, t.comp) {
 			continue // something else is made of what this step takes, or it is another sauce
 		}
 		if (t.title != nil || t.comp != b.comp) && here() {

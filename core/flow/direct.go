@@ -17,9 +17,7 @@ func (b *bindings) direct(n noun) []referent {
 		if s < leastLikeness || b.saidUncooked(n) && b.cookedUp(portion{i, ""}) {
 			continue // "the raw beef" is no bones that gave a broth
 		}
-		if b.otherWork(i) {
-			s -= 0.75
-		}
+		s += b.meantForWork(i)
 		if b.lines[i].comp == b.ownPart() && len(b.takes) == 0 { // what is prepared for several parts is of all
 			s += 0.5
 		}
@@ -168,27 +166,41 @@ func (b *bindings) closed(i int) bool {
 	return b.kept[b.lines[i].ref]
 }
 
-// otherWork tells whether a line says that it is for other work than is at hand:
-// "1 egg, beaten, for glazing".
-func (b *bindings) otherWork(i int) bool {
+// workSaid tells whether a line says that it is for the work at hand, and whether for another: "1 egg, beaten, for glazing".
+func (b *bindings) workSaid(i int) (own, other bool) {
 	if b.tech == nil {
-		return false
+		return false, false
 	}
 	l := &b.lines[i]
 	words := l.prepared
 	at := slices.IndexFunc(words, func(w string) bool { return b.r.lang.Prepositions[w] == "for" || b.r.lang.Purpose[w] })
 	if at < 0 {
-		return false
+		return false, false
 	}
-	other := false
 	for _, w := range words[at+1:] {
 		orders := b.r.lang.Orders(w)
 		if slices.Contains(orders, b.tech.Name) || b.tech.Family == "assemble" && slices.ContainsFunc(orders, b.atTable) || b.tech.Family == "coat" && slices.ContainsFunc(orders, b.coating) || (b.tech.Family == "gentle heat" || b.tech.Medium == "fat") && slices.ContainsFunc(orders, b.inFatWork) {
-			return false
+			return true, false
 		}
 		other = other || len(orders) > 0
 	}
-	return other
+	return false, other
+}
+
+// meantForWork is what speaks for a line, or against it, by the work that its list or the text has it for.
+func (b *bindings) meantForWork(i int) float64 {
+	switch own, other := b.workSaid(i); {
+	case other:
+		return -0.75
+	case own && b.tech.Family == "coat", b.coatsWith(i):
+		return 0.4
+	}
+	return 0
+}
+
+// coatsWith tells whether a line was what the last coat was of: "brush the edges with the beaten egg", and then all over "with egg".
+func (b *bindings) coatsWith(i int) bool {
+	return b.tech != nil && b.coated[b.tech.Name] == b.lines[i].ref
 }
 
 // coating tells whether a technique puts a coat on something: what is "for glazing" is

@@ -10,7 +10,10 @@ import (
 // balls in a stock.
 func (b *bindings) droppedInto(t *larder.Technique, r *roles) *thing {
 	if len(r.inputs) == 1 && len(r.portions) == 0 {
-		return r.inputs[0].dropped
+		if in := r.inputs[0]; in.dropped != nil || !in.dough || in.heated || t.Family != "wet heat" || b.pours(in) {
+			return in.dropped
+		}
+		return r.inputs[0] // "boil in salted water", of dumplings that were rolled and filled
 	}
 	if t.Joins != "yes" || len(r.inputs) != 2 || len(r.action.To) != 1 || len(r.action.Into) != 1 {
 		return nil
@@ -54,6 +57,7 @@ func (b *bindings) waterStays(t *larder.Technique, inputs []*thing) {
 		return
 	}
 	pot.holds, pot.spent, pot.liquor = map[portion]bool{}, false, true
+	pot.title = nil
 	if b.base == pot {
 		b.base = nil // only what is said of it is done to it
 	}

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/larder"
 	"yembra/core/recipe"
 )
 
@@ -79,3 +80,30 @@ func (t *tracer) saysHotFat(at recipe.StepAt, a *recipe.Action) bool {
 	runes := []rune(text)
 	return a.From >= 0 && a.From < a.Upto && a.Upto <= len(runes) && speaks(strings.ToLower(string(runes[a.From:a.Upto])))
 }
+
+// inOvenJustHeated tells whether something cooks in the oven that the order before has heated: "heat the oven to 220C and cook for 25
+// minutes".
+func (b *bindings) inOvenJustHeated(c *clause, a *recipe.Action) bool {
+	if a.Technique != cookTechnique || b.last == nil || b.last.Technique != preheatTechnique || b.last.Celsius == nil || len(c.links) > 0 {
+		return false
+	}
+	step := a.ID[:strings.LastIndexByte(a.ID, '.')+1]
+	return strings.HasPrefix(b.last.ID, step) && !slices.ContainsFunc(c.objects, func(n noun) bool { return !n.pronoun })
+}
+
+// techniqueOf is the way of working of an action, by its name alone where the table has none.
+func (b *bindings) techniqueOf(c *clause, a *recipe.Action) *larder.Technique {
+	if b.inOvenJustHeated(c, a) {
+		a.Technique = bakeTechnique
+	}
+	if t := b.r.larder.Technique(a.Technique); t != nil {
+		return t
+	}
+	return &larder.Technique{Name: a.Technique}
+}
+
+// bakeTechnique heats in an oven, which preheatTechnique heats.
+const (
+	bakeTechnique    = "bake"
+	preheatTechnique = "preheat"
+)

@@ -87,7 +87,7 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	t := &thing{id: id, holds: map[portion]bool{}, names: map[string]bool{}, comp: b.comp, left: 1}
 	for _, in := range inputs {
 		t.fried = t.fried || in.fried
-		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || (in.strained || b.liftsOut()) && b.besideLiquid(in, named) || b.takesLiquor() && b.onlyLiquid(in, named)) {
+		if named := slices.DeleteFunc(slices.Clone(portions), func(p portion) bool { return !in.holds[p] }); len(named) > 0 && (in.apart || slices.Contains(b.restsOf, in) || (in.strained || b.liftsOut()) && b.besideLiquid(in, named) || b.takesLiquor() && b.onlyLiquid(in, named)) {
 			apart[in] = true
 			for _, p := range named {
 				if b.shareCut(in) && b.holder[p] != in {
@@ -131,6 +131,25 @@ func (b *bindings) make(id string, inputs []*thing, portions []portion, names ..
 	b.things = append(b.things, t)
 	return t
 }
+
+// onlyRest notes that a noun means no more than a little that lies by among other things: "any leftover flour", "the cooking liquor and
+// bay leaf", of which the fish was taken out with the leaf.
+func (b *bindings) onlyRest(n noun, t *thing, p portion, r *roles) {
+	least := amongOthers
+	if n.rest {
+		least = restOfCoat
+	}
+	if (t.putBy || t.taken || t.out) && b.tech.Joins != "" && b.massOf(t) > least*b.weigh(map[int]bool{p.line: true}) {
+		r.rests = append(r.rests, t)
+	}
+}
+
+// amongOthers is how many times as much as something a thing weighs in which it is a little among others, restOfCoat where only its rest
+// is said; estimates.
+const (
+	amongOthers = 10.0
+	restOfCoat  = 2.0
+)
 
 // keepNames gives a thing the names and the part of the first thing that goes into it as a whole, and its title where nothing else does.
 func (b *bindings) keepNames(t *thing, inputs []*thing, portions int) {

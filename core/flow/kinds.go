@@ -38,7 +38,7 @@ func (b *bindings) heldKinds(t *thing, kinds []string) int {
 }
 
 func (b *bindings) holdsKind(t *thing, kinds []string) bool {
-	if slices.Contains(kinds, anyLiquid) && (t.liquid || len(t.solids) > 0) {
+	if slices.Contains(kinds, anyLiquid) && (t.liquid && len(t.holds) > 0 || len(t.solids) > 0) { // water from the tap is no sauce
 		return true
 	}
 	for p := range t.holds {

@@ -97,7 +97,7 @@ func (b *bindings) weigh(lines map[int]bool) (total float64) {
 // toldBefore is what the condition right before an order speaks of: "when the potatoes have cooled, fold in
 // the dressing".
 func (b *bindings) toldBefore(c *clause) *thing {
-	if b.when[1] == 0 || c.from < b.when[1] || c.from-b.when[1] > 1 {
+	if b.when[1] == 0 || c.from < b.when[1] || c.from-b.when[1] > 1 || b.text.mark(b.when[1], ".") {
 		return nil
 	}
 	n, ok := b.text.noun(b.when[0]+1, b.when[1], true)

@@ -88,8 +88,9 @@ func (b *bindings) potBeside(r *roles) *thing {
 // seasons turns what a step only names to be put right into what it is done with:
 // "correct the salt".
 func (b *bindings) seasons(t *larder.Technique, a *recipe.Action) {
-	if t.Name == "season" && onlyNamed(a.To) && len(a.With) == 0 && b.focus != nil {
-		a.With, a.To = a.To, []recipe.Ref{}
+	onlyLines := !slices.ContainsFunc(a.To, func(r recipe.Ref) bool { return r.Line == nil })
+	if (t.Name == "season" && onlyNamed(a.To) || t.Name == tasteTechnique && len(a.To) > 0 && onlyLines) && len(a.With) == 0 && b.focus != nil {
+		a.With, a.To = a.To, []recipe.Ref{} // "check the seasoning", which the list has
 	}
 }
 
@@ -279,3 +280,6 @@ func (b *bindings) saidIn(c *clause) bool {
 		return l.first && (l.role == "in" || l.role == "into" && b.r.lang.Particles[l.word])
 	})
 }
+
+// tasteTechnique tries how something tastes.
+const tasteTechnique = "taste"

@@ -26,7 +26,7 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	if into != nil && into.comp != b.comp && c.aim()[1] > 0 {
 		into = nil // "for the sauce, add the flour", of a part of its own
 	}
-	if into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || b.goesElsewhere(c) || len(c.particles) > 0 && len(a.To) > 1 || b.onlyIt(c, r)) {
+	if into == nil && b.drainedJust() || into != nil && slices.Contains(r.inputs, into) && (t.Joins != "yes" || b.goesElsewhere(c) || len(c.particles) > 0 && len(a.To) > 1 || b.onlyIt(c, r) || b.drainedJust()) {
 		into = b.latest(func(x *thing) bool {
 			return !slices.Contains(r.inputs, x) && x.comp == b.comp && x.title == nil && !(x.putBy && slices.Index(b.things, x) < b.cleaned)
 		})
@@ -54,6 +54,16 @@ func (b *bindings) meantInto(c *clause, t *larder.Technique, r *roles) {
 	case into != nil && !slices.Contains(r.inputs, into) && b.open(into):
 		b.refMade(into, 1, r, &a.Into)
 	}
+}
+
+// drainedJust tells whether what is in hand, of which the text says no name, was only drained before it goes in: "drain the paneer and
+// add with the cream".
+func (b *bindings) drainedJust() bool {
+	if !b.meantTo || b.last == nil || b.focus == nil || b.focus.heated {
+		return false
+	}
+	t := b.r.larder.Technique(b.last.Technique)
+	return t != nil && t.Family == "separate"
 }
 
 // goesElsewhere tells whether a particle leads what an order brings to something else than what was worked on: "beat the

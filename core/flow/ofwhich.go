@@ -1,8 +1,10 @@
 package flow
 
 import (
+	"cmp"
 	"maps"
 	"slices"
+	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -55,17 +57,14 @@ const manyOf = "*"
 // ofTitle is what a thing with a name of several words held that has gone into something else, where it is taken out of
 // there again: "take out the mushrooms and tofu skin".
 func (b *bindings) ofTitle(n noun) []referent {
-	if len(n.words) < 2 {
-		return nil
-	}
 	out := b.takesAway() || b.tech.Family == "cut"
 	for i := len(b.things) - 1; i >= 0; i-- {
 		t := b.things[i]
-		if t.title == nil || !slices.Equal(n.words, t.title) || b.open(t) {
+		if t.title == nil || !b.saysTitle(n, t) || b.open(t) {
 			continue
 		}
 		var found []referent
-		for p := range t.holds {
+		for _, p := range byLine(t.holds) {
 			in := b.holder[p]
 			switch {
 			case in == nil || !b.open(in) || larder.Pours(b.lines[p.line].food):
@@ -73,6 +72,12 @@ func (b *bindings) ofTitle(n noun) []referent {
 				found = append(found, referent{made: in, portion: &p})
 			case in.taken && !slices.ContainsFunc(slices.Collect(maps.Keys(in.holds)), func(o portion) bool { return !t.holds[o] }):
 				return []referent{{made: in}} // "return the mushrooms and tofu skin"
+			case in != b.focus && in.comp == b.comp && !(in.liquid && in.putBy) && b.mostlyOf(in, t):
+				return []referent{{made: in}} // "add the mushroom discs", that were tossed with turmeric and set aside
+			case b.goingInto && in != b.focus && in.comp == b.comp && in.vessel != "":
+				return []referent{{made: in}} // "spread over the mushroom fillets", that are in the sauce in a dish
+			case in != b.focus && (in.putBy || in.out || in.taken):
+				found = append(found, referent{made: in, portion: &p})
 			}
 		}
 		slices.SortFunc(found, func(x, y referent) int { return x.portion.line - y.portion.line })
@@ -80,6 +85,44 @@ func (b *bindings) ofTitle(n noun) []referent {
 	}
 	return nil
 }
+
+// byLine are portions in the order of the list.
+func byLine(all map[portion]bool) []portion {
+	return slices.SortedFunc(maps.Keys(all), func(x, y portion) int {
+		return cmp.Or(x.line-y.line, strings.Compare(x.part, y.part))
+	})
+}
+
+// saysTitle tells whether a noun is the whole name of a thing, of which a word may be one for work: "the torn mushrooms".
+func (b *bindings) saysTitle(n noun, t *thing) bool {
+	if slices.Equal(n.words, t.title) {
+		return true
+	}
+	from := n.upto - len(t.title)
+	if from < 0 || len(n.words) >= len(t.title) || n.owner != nil {
+		return false
+	}
+	for k, word := range t.title {
+		if b.text.words[from+k].norm != word {
+			return false
+		}
+	}
+	return true
+}
+
+// mostlyOf tells whether a thing still is what another was, with no more to it than seasons or coats it.
+func (b *bindings) mostlyOf(now, was *thing) bool {
+	more := map[int]bool{}
+	for p := range now.holds {
+		if !was.holds[p] && b.holder[p] == now {
+			more[p.line] = true
+		}
+	}
+	return b.weigh(more) <= mostOfCoat*b.massOf(was)
+}
+
+// mostOfCoat is how much may come to a thing, of its own weight, so that it still goes by its name; an estimate.
+const mostOfCoat = 0.35
 
 // bothOut are the two things besides fat that a pan holds, where both are taken out of it: "scoop both out".
 func (b *bindings) bothOut(n noun) []referent {

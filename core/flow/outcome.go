@@ -2,7 +2,6 @@ package flow
 
 import (
 	"slices"
-	"strings"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -23,9 +22,7 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	names := b.calledAfter(c, t, r)
 	b.onlyVessel = ""
-	if t.Family == "coat" && len(r.inputs) == 0 && len(r.portions) > 0 && b.onlyPlaces(a.To) && b.focus != nil && b.open(b.focus) {
-		r.inputs, a.On = append(r.inputs, b.focus), b.focus.id // "brush one edge with egg"
-	}
+	b.coatsPlace(t, r)
 	if a.Technique != reserveTechnique && !b.r.lang.Liquors[a.Makes] && b.works(a, r) {
 		if c.going {
 			b.onlyVessel = "" // "scraping the tin"
@@ -46,15 +43,14 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	laid := b.laidBy(t, r, c.going)
 	liquor := len(r.inputs) == 1 && len(r.portions) == 0 && (r.liquor || b.liftedOut(r.inputs[0]))
 	b.coatedFirst(t, r)
+	b.restsOf = r.rests
 	made := b.make(a.ID, r.inputs, r.portions, names...)
+	b.restsOf = nil
 	b.cutOf(made, t, r)
-	for _, in := range r.inputs {
-		if r.lifted && in.fried {
-			b.fatStays(made, []*thing{in}) // "lift both out and into the beans"
-		}
-	}
+	b.fatOfLifted(made, r)
 	made.solids, made.technique = solids, a.Technique
 	made.dropped = b.droppedInto(t, r)
+	made.dough = t.Family == "dough" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.dough })
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })
 	made.liquor = liquor
 	made.taken = (t.Family == "rest" || t.Name == coverTechnique) && len(r.inputs) == 1 && r.inputs[0].taken || b.restsOutside(t, r) || laid != nil && len(r.portions)+len(r.inputs) > 1
@@ -71,6 +67,23 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	}
 	b.inHandNow(made, laid, t, r)
 	b.stand(made, t, r)
+}
+
+// coatsPlace takes what is in hand for what is coated, where only a place of it is named: "brush one edge with egg".
+func (b *bindings) coatsPlace(t *larder.Technique, r *roles) {
+	if t.Family == "coat" && len(r.inputs)+len(r.portions) > 0 && b.onlyPlaces(r.action.To) && b.focus != nil && b.open(b.focus) && !slices.Contains(r.inputs, b.focus) {
+		r.inputs, r.action.On = append(r.inputs, b.focus), b.focus.id
+	}
+}
+
+// fatOfLifted leaves in the pan the fat in which something fried that is lifted out and goes into something else: "lift both out
+// and into the beans".
+func (b *bindings) fatOfLifted(made *thing, r *roles) {
+	for _, in := range r.inputs {
+		if r.lifted && in.fried {
+			b.fatStays(made, []*thing{in})
+		}
+	}
 }
 
 // inHandNow takes what was made into hand; what others are added to stays behind it where it is out of the pan.
@@ -117,108 +130,9 @@ func (b *bindings) laidBy(t *larder.Technique, r *roles, moving bool) *thing {
 	return others[0]
 }
 
-// cookedIn are what an action cooks in a liquid that it was given beside them; none
-// where nothing listed pours.
-func (b *bindings) cookedIn(t *larder.Technique, r *roles) []portion {
-	if t.Medium != "liquid" || len(r.inputs) > 0 {
-		return nil
-	}
-	poured := b.loose(r.action)
-	var solids []portion
-	for _, p := range r.portions {
-		if larder.Pours(b.lines[p.line].food) {
-			poured = true
-		} else if slices.ContainsFunc(r.action.To, func(x recipe.Ref) bool { return x.Line != nil && *x.Line == b.lines[p.line].ref }) {
-			solids = append(solids, p)
-		}
-	}
-	if !poured {
-		return nil
-	}
-	return solids
-}
-
 // joinsMade tells whether an action brings things to what was made: "crumble in the beef".
 func joinsMade(a *recipe.Action) bool {
 	return slices.ContainsFunc(a.Into, func(ref recipe.Ref) bool { return ref.Made != nil })
-}
-
-// stand notes in which vessel a thing stands: the one named, or that of what
-// went in, unless the work takes it out of there.
-func (b *bindings) stand(made *thing, t *larder.Technique, r *roles) {
-	made.vessel = r.vessel
-	if r.another {
-		made.begun = len(b.things) + 1
-	}
-	if leaves := t.Leaves == "aside" || t.Family == "cut" || t.Family == "machine" || t.Family == "separate" || t.Family == "clean"; r.vessel == "" && (!leaves || joinsMade(r.action) || t.Takes == "some" && slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.liquid })) {
-		for _, in := range r.inputs {
-			if in.vessel != "" && !b.shared[in] {
-				made.vessel, made.begun = in.vessel, in.begun
-			}
-		}
-	}
-	if made.vessel != "" {
-		b.vessels[made.vessel] = made
-	}
-}
-
-// receiver is what a thing is laid on, empty where that is not said.
-func (b *bindings) receiver(r *roles) string {
-	words := strings.Fields(strings.ToLower(r.action.Vessel))
-	if len(words) == 0 {
-		return r.vessel
-	}
-	return last(words)
-}
-
-// takenOut notes a part that leaves what it was in, which stays what others are
-// added to.
-func (b *bindings) takenOut(a *recipe.Action, r *roles) {
-	from := b.base
-	var made *thing
-	if len(r.portions) > 0 {
-		others := slices.DeleteFunc(slices.Clone(r.inputs), func(in *thing) bool {
-			return slices.ContainsFunc(r.portions, func(p portion) bool { return in.holds[p] })
-		})
-		made = b.make(a.ID, others, r.portions) // "set aside with the bacon"
-	} else {
-		made = b.make(a.ID, r.inputs, nil)
-		b.fatStays(made, r.inputs)
-		b.liquidStays(made, r.inputs)
-	}
-	made.comp, made.putBy = b.comp, a.Technique == reserveTechnique
-	made.taken = b.tech.Name == removeTechnique
-	made.out = made.taken
-	made.apart = made.taken && len(r.portions) > 1 // they lie side by side
-	made.strained = slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.strained })
-	for _, ref := range a.To {
-		if ref.Named != nil {
-			made.names[last(larder.Words(*ref.Named))] = true
-		}
-	}
-	if a.Makes != "" {
-		made.names[a.Makes] = true // "pull the meat off the bones into shreds"
-	}
-	for _, name := range r.names {
-		made.names[name] = made.names[name] || r.liquor
-	}
-	if len(r.portions)+len(r.inputs) == 0 {
-		return // skin, paper, the liquid: what was worked on stays in hand
-	}
-	made.several = r.several
-	if b.flavoursOnly(made) && b.focus != nil && b.focus != made && b.open(b.focus) {
-		return // "fish out the cinnamon and blend": what it was in stays in hand
-	}
-	if a.Technique != reserveTechnique || slices.Contains(r.inputs, b.focus) {
-		b.stays, b.focus = b.focus, made
-		if len(r.inputs) == 1 && r.inputs[0] != b.stays && b.stays != nil && b.stays.out && r.inputs[0].heated && b.open(r.inputs[0]) {
-			b.stays, from = r.inputs[0], r.inputs[0] // and not the meat that lies beside the pot
-			b.base = from
-		}
-	}
-	if from != nil && !b.open(from) {
-		b.base = nil
-	}
 }
 
 // flavoursOnly tells whether a thing is no more than herbs, spices and the peel of fruit.

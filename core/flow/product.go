@@ -51,6 +51,9 @@ func (b *bindings) product(n noun) *thing {
 		return b.focus // "strain off the pulp", but not "take out the seeds"
 	}
 	raw := b.text.lastOf(n)
+	if t := b.meatMix(n); t != nil {
+		return t
+	}
 	if lang.Products[head] || lang.Products[raw] {
 		if t := b.madeOf(n); t != nil && !(b.tech.Closes == larder.ClosesTable && !n.pointed && t == b.focus) {
 			return t // but not "serve with potato pancakes", a soup that holds potatoes
@@ -80,25 +83,36 @@ func (b *bindings) product(n noun) *thing {
 		return nil
 	}
 	if n.pointed || n.little || n.share > 0 || n.amount[1] > 0 {
-		if lang.Shapes[raw] || lang.Shapes[head] {
-			if t := b.latest(func(t *thing) bool {
-				return t == b.focus && b.cutJustNow(n) || len(t.holds) > 1 && !b.pours(t) && (t.comp == b.comp || t == b.focus)
-			}); t != nil {
-				return t // "the pieces" are no batter
-			}
-		}
-		if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && t.liquid && t != b.focus && t.comp == b.comp }); t != nil && b.tech.Name == "pour" && !b.goingInto && b.assembled(b.focus) {
-			return t // "share the mushrooms between the cups and pour over the mixture"
-		}
-		if t := b.toGoOn(head); t != nil {
-			return t // "stir into the stew" what was fried
-		}
-		return b.latest(func(t *thing) bool { return t.title == nil || len(b.takes) > 0 })
+		return b.pointedProduct(n, lang.Shapes[raw] || lang.Shapes[head])
 	}
 	if n.plural && b.tech != nil && b.tech.Heat != "" && b.focus != nil && b.open(b.focus) {
 		return b.focus // "rest the batter and fry thin pancakes"
 	}
 	return nil
+}
+
+// pointedProduct is what a method means by the name of a product that it points to: "the pieces", "the filling".
+func (b *bindings) pointedProduct(n noun, shaped bool) *thing {
+	if shaped && b.tech.Takes == "back" && !b.goingInto {
+		if t := b.latest(func(t *thing) bool { return t.taken && t.heated && t.comp == b.comp && len(t.holds) > 1 }); t != nil {
+			return t // "return the rolls to the sauce", that were taken out of it
+		}
+	}
+	if shaped {
+		if t := b.latest(func(t *thing) bool {
+			return t == b.focus && b.cutJustNow(n) || len(t.holds) > 1 && !b.pours(t) && (t.comp == b.comp || t == b.focus)
+		}); t != nil {
+			return t // "the pieces" are no batter
+		}
+	}
+	if t := b.latest(func(t *thing) bool { return len(t.holds) > 1 && t.liquid && t != b.focus && t.comp == b.comp }); t != nil && b.tech.Name == "pour" && !b.goingInto && b.assembled(b.focus) {
+		return t // "share the mushrooms between the cups and pour over the mixture"
+	}
+	if t := b.toGoOn(n.head()); t != nil {
+		return cmp.Or(b.laidBeside(t), b.massToShape(t)) // "stir into the stew" what was fried
+	}
+	last := b.latest(func(t *thing) bool { return t.title == nil || len(b.takes) > 0 })
+	return cmp.Or(b.laidBeside(last), last)
 }
 
 // meatElsewhere tells whether a noun means any meat, and none is in hand but some lies ready in something else: "fry the meat",
@@ -115,7 +129,7 @@ func (b *bindings) ofNamedPart(n noun) (t *thing, none bool) {
 	}
 	for _, w := range n.words {
 		c := b.componentNamed(w)
-		if c < 0 {
+		if c < 0 || c != b.comp && b.otherMatter(n, w, c) {
 			continue
 		}
 		if c == b.comp && b.unbegun(c) && len(b.unmade(n)) > 0 {

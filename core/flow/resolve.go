@@ -40,7 +40,7 @@ func (b *bindings) meaning(n noun) []referent {
 	switch {
 	case n.owner != nil && lang.Places[n.head()]:
 		return b.resolve(*n.owner)
-	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && (lang.Remains[n.head()] || lang.Parts[n.head()]) && b.called(n) == nil:
+	case n.own, lang.Subjects[n.head()] && !n.pronoun, n.possessive && (lang.Remains[n.head()] || lang.Parts[n.head()] || lang.Parts[b.text.lastOf(n)]) && b.called(n) == nil:
 		return nil
 	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && lang.Ingredients[n.head()] && !b.kindOfIngredient(n):
 		return b.whole(n)
@@ -269,10 +269,16 @@ func (b *bindings) nameFrom(n noun) int {
 		from += k + 1 // "what is left of the egg mixture"
 	}
 	for from < n.upto-n.bare-1 && !b.wholeNameAt(from, n.upto) && (t.mark(from, "-") || t.crossed(from) > 0 || t.is(from, t.lang.Articles) || t.is(from, t.lang.Pointing) || t.lang.Rests[t.low(from)] || t.lang.Prepositions[t.low(from)] == "of" ||
-		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.crosses(from) || t.lang.Measures[t.low(from)] || t.adverb(from)) {
+		t.lang.Shares[t.low(from)] > 0 || t.lang.Littles[t.low(from)] > 0 || t.number(from) || t.crosses(from) || t.lang.Measures[t.low(from)] || t.adverb(from) || t.goodMeasure(from)) {
 		from++
 	}
 	return from
+}
+
+// goodMeasure tells whether a word says how well a measure is filled: "a generous teaspoon of".
+func (t *text) goodMeasure(i int) bool {
+	next := t.low(i + 1)
+	return t.lang.Qualifiers[t.low(i)] && (t.lang.Measures[next] || t.lang.Littles[next] > 0)
 }
 
 // shortestPart is the shortest end of a word that may name the whole.

@@ -66,6 +66,8 @@ type thing struct {
 	// solids are what was cooked in the liquid that it holds too, and comes out of it
 	// when it is lifted out.
 	solids []portion
+	// dough tells that a dough was made that is all or a part of it.
+	dough bool
 	// dropped is the mixture that was put into the liquid that it holds too: dumplings in a stock.
 	dropped *thing
 }
@@ -167,6 +169,10 @@ type bindings struct {
 	// used is what the text has called by a word that is not of its line's own name: the
 	// leaves of a cabbage.
 	used map[string]portion
+	// restsOf are the things of which only what is named goes into what is being made.
+	restsOf []*thing
+	// coated is the line that the last coat of each technique was of.
+	coated map[string]string
 	// phrase is where the text stands that is being bound, phrases all of the
 	// action's.
 	phrase  *recipe.Phrase
@@ -206,7 +212,7 @@ func (b *bindings) takesFrom(found []referent) {
 }
 
 func (r *Reader) bindings(d *recipe.Dish) *bindings {
-	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}, taken: map[taking]float64{}}
+	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}, taken: map[taking]float64{}, coated: map[string]string{}}
 	lines := 0
 	for c := range d.Components {
 		lines += len(d.Components[c].Lines)

@@ -30,6 +30,10 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 			return // "pour it over the dish"
 		}
 	}
+	if main := b.underTop(c, t, l, r); main != nil {
+		b.opened(r, main)
+		return
+	}
 	role := l.role
 	if b.r.lang.Places[n.head()] && !(vessel != "" && len(n.words) > 1) && role != "with" && (!l.first || role == "into" && n.owner == nil && (l.word != "over" || t.Name == foldTechnique)) && len(b.direct(n)) == 0 {
 		r.placed = l.role == "in" || l.role == "into" && (t.Family == "assemble" || t.Name == pressTechnique) || b.r.lang.Particles[l.word]
@@ -47,6 +51,12 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 		b.wipedOff(l, r)
 		return
 	}
+	b.tiedBy(role, c, t, l, r, vessel)
+}
+
+// tiedBy binds what a link names by its role.
+func (b *bindings) tiedBy(role string, c *clause, t *larder.Technique, l link, r *roles, vessel string) {
+	n := l.nouns[0]
 	switch role {
 	case "to":
 		r.several = r.several || len(r.action.To) == 0 && n.plural
@@ -253,25 +263,6 @@ func (b *bindings) linkInto(l link, t *larder.Technique, r *roles, into *[]recip
 		named := r.action.Vessel
 		*into = append(*into, recipe.Ref{Named: &named, Share: 1})
 	}
-}
-
-// otherBase is what is there besides what goes into it.
-func (b *bindings) otherBase(r *roles) *thing {
-	return b.latest(func(t *thing) bool {
-		return !slices.Contains(r.inputs, t) && t != b.focus && !t.putBy
-	})
-}
-
-// opened makes a thing what something goes into.
-func (b *bindings) opened(r *roles, t *thing) { b.refMade(t, 1, r, &r.action.Into) }
-
-// isIn notes the vessel that a link names.
-func (b *bindings) isIn(l link, r *roles) {
-	r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
-	if l.nouns[0].pronoun {
-		r.action.Vessel = b.onlyVessel
-	}
-	b.vesselAt = [2]int{l.from, l.nouns[0].upto}
 }
 
 // across is the width of a vessel in centimetres: "a 28 cm pan".

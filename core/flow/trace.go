@@ -74,7 +74,7 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 		}
 	}
 	var out, around []int
-	if n.Is(removeTechnique) && r.Share >= 1 {
+	if n.Is(removeTechnique) && r.Share >= 1 && !takesVessel(n.Action) {
 		around = t.around(from)
 	}
 	for _, line := range t.graph.Nodes[from].Holds {
@@ -90,6 +90,13 @@ func (t *tracer) made(n *Node, r recipe.Ref, moved map[int]bool) []int {
 		}
 	}
 	return out
+}
+
+// takesVessel tells whether an action is done to a vessel, and so to all that is in it: "take the casserole from the oven".
+func takesVessel(a *recipe.Action) bool {
+	return slices.ContainsFunc(a.Words.Phrases, func(p recipe.Phrase) bool {
+		return p.Role == "to" && slices.ContainsFunc(p.Nouns, func(n recipe.Noun) bool { return n.Vessel })
+	})
 }
 
 // around are the lines of the liquid into which a mixture was put that cooks in it at a node.

@@ -11,7 +11,7 @@ import (
 // in any pot, or what is being worked on when no pot has been named.
 func (b *bindings) content(vessel string) *thing {
 	if t := b.vessels[vessel]; t != nil && b.open(t) {
-		if other := b.cooksUnsaid(t); other != nil && (b.away(t) && b.goesIn(t) || b.beganLater(t)) {
+		if other := b.cooksUnsaid(t); other != nil && (b.away(t) && b.goesIn(t) || b.beganLater(t) || b.onlyFat(t)) {
 			return other
 		}
 		return t
@@ -19,6 +19,9 @@ func (b *bindings) content(vessel string) *thing {
 	pots := b.r.lang.Pots
 	if !pots[vessel] {
 		return nil
+	}
+	if f := b.focus; f != nil && b.vessels[vessel] == nil && b.inUnnamedPot(f) {
+		return f // "tip the clams into the beans and shake the pot", beside the pan they were in
 	}
 	named := false
 	for i := len(b.things) - 1; i >= 0; i-- {
@@ -61,10 +64,16 @@ func (b *bindings) content(vessel string) *thing {
 	return b.base
 }
 
+// inUnnamedPot tells whether what is in hand cooks in a pot that the text has given no name, and something has just come to it there.
+func (b *bindings) inUnnamedPot(f *thing) bool {
+	t := b.r.larder.Technique(f.technique)
+	return f.heated && f.vessel == "" && f.comp == b.comp && b.open(f) && !b.goesIn(f) && !b.away(f) && b.last != nil && len(b.last.Into)+len(b.last.With) > 0 && t != nil && (t.Joins != "" || t.Family == "assemble")
+}
+
 // cooksUnsaid is what cooks in a pan that is not said again since the one that was named was emptied onto a
 // plate, besides what stands in another: "return the prawns to the wok", in which the rice was fried meanwhile.
 func (b *bindings) cooksUnsaid(other *thing) *thing {
-	if b.working == nil || b.working.Technique != returnTechnique || !slices.ContainsFunc(b.things, func(t *thing) bool { return b.away(t) && b.goesIn(t) }) {
+	if b.working == nil || b.working.Technique != returnTechnique || !slices.ContainsFunc(b.things, func(t *thing) bool { return (b.away(t) || t.strained && !b.pours(t)) && b.goesIn(t) }) {
 		return nil
 	}
 	return b.latest(func(t *thing) bool {

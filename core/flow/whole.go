@@ -16,6 +16,9 @@ func (b *bindings) whole(n noun) []referent {
 	if b.tech.Name == discardTechnique {
 		return []referent{{named: b.words(n)}} // "throw away all the other ingredients", of a stock that was strained
 	}
+	if out := b.allAway(); b.tech.Takes == "back" && len(out) > 1 {
+		return out // "return everything to the wok", of what was tipped onto plates
+	}
 	if b.tech.Takes == "back" && b.base != nil {
 		return []referent{{made: b.base}} // "return everything": what was there before
 	}
@@ -206,4 +209,14 @@ func (b *bindings) kindOfIngredient(n noun) bool {
 	return slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool {
 		return b.r.lang.Groups[w] != nil || b.componentNamed(w) >= 0
 	})
+}
+
+// allAway are the things of the part at hand that lie by, out of what cooks.
+func (b *bindings) allAway() (out []referent) {
+	for _, t := range b.things {
+		if t.comp == b.comp && t != b.base && b.away(t) && b.open(t) && !t.spent && len(t.holds) > 0 {
+			out = append(out, referent{made: t})
+		}
+	}
+	return out
 }

@@ -26,7 +26,9 @@ func (b *bindings) works(a *recipe.Action, r *roles) bool {
 		}
 	}
 	if t := b.tech; vessels && (len(r.portions)+len(r.inputs) == 0 || t.Family == "coat") {
-		b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named))
+		if b.onlyVessel = last(strings.Fields(*a.To[len(a.To)-1].Named)); b.r.lang.Tools[b.onlyVessel] {
+			b.onlyVessel = "" // "pull a spatula through the pan"
+		}
 		return true
 	}
 	return !vessels && len(r.portions)+len(r.inputs) == 0

@@ -71,6 +71,24 @@ func (p *plan) onlyThickens(n *flow.Node) bool {
 	})
 }
 
+// ofLiquid tells whether an action goes on for a time that is said, and until a liquid looks as it should, which may be sooner: "for 35
+// minutes, until the gravy has thickened".
+func (p *plan) ofLiquid(n *flow.Node) bool {
+	lang := p.l.Language()
+	if n.Action.Minutes == nil || n.Is("steam") || len(n.Action.Words.Signs) == 0 {
+		return false
+	}
+	return !slices.ContainsFunc(n.Action.Words.Signs, func(sign recipe.Sign) bool {
+		if p.gone(n, sign.Text, sign.Points) {
+			return false
+		}
+		words := larder.Words(sign.Text)
+		at := slices.IndexFunc(words, func(w string) bool { return lang.Being[w] || lang.Orders(w) != nil })
+		subject := slices.IndexFunc(words, func(w string) bool { return lang.Liquors[w] || lang.Fats[w] || lang.Products[w] && !lang.Shapes[w] })
+		return !sign.Says || subject < 0 || at >= 0 && subject > at
+	})
+}
+
 // inNumber gives a sign that begins with what one thing or several have the word for the number of what stands for flesh
 // there: "its edges are crisp".
 func (p *plan) inNumber(n *flow.Node, sign string) string {

@@ -56,7 +56,7 @@ func (p *plan) enter(s *standIn) {
 			return // nobody opens a pie or a pudding to add something
 		}
 		if p.boundBefore(s, path[start:i]) && !p.openedSince(path[start:i]) && !p.testedAfter(path[i]) {
-			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && (!p.cueGone(n) || p.restOfCue(n) != "") {
+			if n := &p.graph.Nodes[path[i]]; n.Action.Cue != "" && !p.ofLiquid(n) && (!p.cueGone(n) || p.restOfCue(n) != "") {
 				return // it goes on until something else is done
 			}
 			shorter := math.Min(p.boundTime(path[i], left, shaped), p.graph.Nodes[path[i]].Lasts)

@@ -95,16 +95,20 @@ func (p *plan) measureSaid(words string, noun recipe.Noun) string {
 	return strings.TrimSpace(words) + " "
 }
 
-// asMuch tells whether about as much stands in as there was, so that a measure of one is one of
-// the other; of less oil than there was butter, only a share is.
-func (p *plan) asMuch(s *standIn) bool {
+// asMuch tells whether about as much stands in as there was, so that a measure of one is one of the other; of less oil than there
+// was butter, only a share is, and of more a spoonful still is one, but no slice.
+func (w *writer) asMuch(s *standIn, measure string) bool {
 	was, now := s.was.Mass(), 0.0
+	most := 1 + aboutAsMuch
+	if lang := w.l.Language(); slices.ContainsFunc(strings.Fields(strings.ToLower(measure)), func(x string) bool { return lang.Measures[x] && !lang.Shapes[x] }) {
+		most = 1 + muchMore
+	}
 	for _, k := range s.lines {
-		if l := &p.a.Components[s.component].Lines[k]; !p.c.strainedOut(l) || larder.Pours(p.l.Food(l.FoodID())) {
+		if l := &w.a.Components[s.component].Lines[k]; !w.c.strainedOut(l) || larder.Pours(w.l.Food(l.FoodID())) {
 			now += l.Mass()
 		}
 	}
-	return was == 0 || now == 0 || math.Abs(now/was-1) <= aboutAsMuch && !p.otherBulk(s)
+	return was == 0 || now == 0 || now/was >= 1-aboutAsMuch && now/was <= most && !w.otherBulk(s)
 }
 
 // otherBulk tells whether a cup of a stand-in that runs weighs another amount by far than one of what it stands for, which
@@ -124,8 +128,12 @@ func (p *plan) otherBulk(s *standIn) bool {
 // loosely is the most that a millilitre of something in loose bits weighs, in grams; an estimate.
 const loosely = 0.7
 
-// aboutAsMuch is by what share amounts may differ that are measured alike; an estimate.
-const aboutAsMuch = 0.2
+// aboutAsMuch is by what share less there may be of what is measured alike, muchMore by what share more, of which some is left
+// or boils away; estimates.
+const (
+	aboutAsMuch = 0.2
+	muchMore    = 0.5
+)
 
 // resized is the share of a line of the cook's own that a noun means by a measure, where another amount of it is listed
 // now: "a teaspoon of the salt", of which there is less; none where that is not so.

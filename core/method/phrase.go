@@ -225,7 +225,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 				share = min(share/(1-not), 1) // nothing of it went into the tin
 			}
 			t := w.eachOf(noun, s, w.c.stand(s, share, rest), share >= nearlyAll && !rest)
-			if measure := w.ownMeasure(noun); measure != "" && (share < nearlyAll || noun.Dealt) && !s.bare && w.asMuch(s) && !w.fewOfOne(noun, s) {
+			if measure := w.ownMeasure(noun); measure != "" && (share < nearlyAll || noun.Dealt) && !s.bare && w.asMuch(s, measure) && !w.fewOfOne(noun, s) {
 				t.text = w.byMeasure(measure, s) // "a tablespoon of cashew milk"
 			} else if (noun.Dealt || share < nearlyAll && !noun.Measured && w.onEach(at)) && !s.bare {
 				t.text = w.c.words().Some + " " + w.c.words().The + " " + s.name // "two halves in each bowl"

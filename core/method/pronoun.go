@@ -127,7 +127,7 @@ func (w *writer) putInJust(noun recipe.Noun, there []int) *standIn {
 	if line < 0 || !slices.Contains(there, line) || n.Technique.Family == "mix" && n.Technique.Joins != "yes" && len(n.With)+len(n.Into) > 0 {
 		return nil
 	}
-	if s := w.stand[line]; s != nil && (s.flesh() || s.class == larder.Egg) && (said == words.Them) == pluralObject(n.Action) {
+	if s := w.stand[line]; s != nil && (s.flesh() || s.class == larder.Egg || said == words.Them) && (said == words.Them) == pluralObject(n.Action) {
 		return s
 	}
 	return nil

@@ -153,6 +153,7 @@ func (c *Carrier) check(p *plan, g *flow.Graph) {
 	c.namesGone(p)
 	c.limits(p, g)
 	c.eatenRaw(p, g)
+	c.leftAside(p, g)
 	c.amounts(p, g)
 }
 
@@ -216,7 +217,7 @@ func (c *Carrier) limits(p *plan, g *flow.Graph) {
 			}) {
 				minutes += x.wetMinutes(k)
 			}
-			if !s.Dissolves && minutes > s.Bears*mostBeyond+tolerance && step != nil {
+			if !s.Dissolves && !p.withinBalls(s) && minutes > s.Bears*mostBeyond+tolerance && step != nil {
 				c.tell(step, swap.BeyondLimit, s.name+", "+c.spoken(measure.Exactly(math.Round(minutes))))
 				break
 			}

@@ -184,6 +184,14 @@ func (p *plan) shapedBare(s *standIn) []int {
 	return shaped
 }
 
+// withinBalls tells whether a stand-in is the lesser part of what is shaped with another into balls or cakes, which keep the liquid from it.
+func (p *plan) withinBalls(s *standIn) bool {
+	return slices.ContainsFunc(p.shapedBare(s), func(line int) bool {
+		o := p.stand[line]
+		return o != nil && o != s && !o.gone && o.flesh() && o.was.Mass() > s.was.Mass()
+	})
+}
+
 // shapedForm is the form of whatever was shaped of plants, in the table of behaviour.
 const shapedForm = "shaped"
 

@@ -107,7 +107,7 @@ func (w *writer) muchOf(noun recipe.Noun, things []named) []named {
 	if noun.Rest {
 		return []named{w.c.stand(s, noun.Refs[0].Share, true)}
 	}
-	if measure := w.ownMeasure(noun); measure != "" && !w.fewOfOne(noun, s) && (noun.Dealt || w.asMuch(s)) {
+	if measure := w.ownMeasure(noun); measure != "" && !w.fewOfOne(noun, s) && (noun.Dealt || w.asMuch(s, measure)) {
 		things[0].text = w.measureOf(measure, w.c.words().The+" "+s.name)
 		return things
 	}

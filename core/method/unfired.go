@@ -117,7 +117,7 @@ func unbrowned(states []string) []string {
 func (p *plan) onlyVisits(s *standIn, at int) bool {
 	path := p.pathItself(s)
 	k := slices.Index(path, at)
-	for k+1 < len(path) && p.graph.Nodes[path[k+1]].Is("turn") {
+	for k >= 0 && k+1 < len(path) && (p.graph.Nodes[path[k+1]].Is("turn") || p.moreFat(path[k+1])) {
 		k++
 	}
 	if k < 0 || k+1 >= len(path) || !p.liftsOut(s, path[k+1]) && !p.setsAside(path, k+1) || !p.alone(at, s) {
@@ -128,6 +128,12 @@ func (p *plan) onlyVisits(s *standIn, at int) bool {
 	}
 	s.visit = [2]int{path[0], path[k+1]}
 	return true
+}
+
+// moreFat tells whether an action adds nothing but fat to what is in a pan: "adding a little more oil each time".
+func (p *plan) moreFat(i int) bool {
+	n := &p.graph.Nodes[i]
+	return n.Technique.Joins == "yes" && len(n.To) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) })
 }
 
 // browns finds the action that browns the line of a stand-in, in a pan or in an oven with no more than its fat, before any

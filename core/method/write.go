@@ -259,7 +259,7 @@ func (w *writer) shareLost(line int) float64 {
 	lost, kept := 0.0, false
 	for k := range w.graph.Nodes {
 		switch {
-		case !slices.Contains(w.graph.Nodes[k].Named, line):
+		case !slices.Contains(w.graph.Nodes[k].Named, line), w.merged(line, k):
 		case w.deeds[k].drop, w.stand[line] != nil && w.stand[line].tail > 0 && k <= w.stand[line].enters:
 			lost += w.shareAt(line, k)
 		default:

@@ -158,6 +158,8 @@ const (
 	EatenRaw FindingKind = "raw"
 	// NotMade: an amount that cannot be made or measured.
 	NotMade FindingKind = "amount"
+	// LeftAside: something was taken out, and nothing puts it back.
+	LeftAside FindingKind = "aside"
 	// AgainstHouse: it works in a way that the house rules bar.
 	AgainstHouse FindingKind = "house"
 )

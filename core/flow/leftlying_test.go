@@ -35,7 +35,7 @@ func TestLittleIsLeftLying(t *testing.T) {
 	require.Less(t, float64(len(lying))/float64(recipes), mostLying)
 }
 
-// mostLying is the share of recipes of which something is read as left lying, of which about half are served beside the dish;
+// mostLying is the share of recipes of which something is read as left lying, of which a few are served beside the dish;
 // leastLying is what counts as something, in grams.
 const (
 	mostLying  = 0.14

@@ -80,12 +80,3 @@ func (b *bindings) underTop(c *clause, t *larder.Technique, l link, r *roles) *t
 
 // opened makes a thing what something goes into.
 func (b *bindings) opened(r *roles, t *thing) { b.refMade(t, 1, r, &r.action.Into) }
-
-// isIn notes the vessel that a link names.
-func (b *bindings) isIn(l link, r *roles) {
-	r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
-	if l.nouns[0].pronoun {
-		r.action.Vessel = b.onlyVessel
-	}
-	b.vesselAt = [2]int{l.from, l.nouns[0].upto}
-}

@@ -11,7 +11,7 @@ import (
 // in any pot, or what is being worked on when no pot has been named.
 func (b *bindings) content(vessel string) *thing {
 	if t := b.vessels[vessel]; t != nil && b.open(t) {
-		if other := b.cooksUnsaid(t); other != nil && (b.away(t) && b.goesIn(t) || b.beganLater(t) || b.onlyFat(t)) {
+		if other := b.cooksUnsaid(t); other != nil && (b.away(t) && b.goesIn(t) || b.beganLater(t)) {
 			return other
 		}
 		return t
@@ -73,7 +73,7 @@ func (b *bindings) inUnnamedPot(f *thing) bool {
 // cooksUnsaid is what cooks in a pan that is not said again since the one that was named was emptied onto a
 // plate, besides what stands in another: "return the prawns to the wok", in which the rice was fried meanwhile.
 func (b *bindings) cooksUnsaid(other *thing) *thing {
-	if b.working == nil || b.working.Technique != returnTechnique || !slices.ContainsFunc(b.things, func(t *thing) bool { return (b.away(t) || t.strained && !b.pours(t)) && b.goesIn(t) }) {
+	if b.working == nil || b.working.Technique != returnTechnique || !slices.ContainsFunc(b.things, func(t *thing) bool { return b.away(t) && b.goesIn(t) }) {
 		return nil
 	}
 	return b.latest(func(t *thing) bool {
@@ -158,4 +158,13 @@ func (b *bindings) takenOutOf(pot *thing) bool {
 		}
 	}
 	return false
+}
+
+// isIn notes the vessel that a link names.
+func (b *bindings) isIn(l link, r *roles) {
+	r.action.Vessel, r.action.Across = b.words(l.nouns[0]), b.across(l.nouns[0])
+	if l.nouns[0].pronoun {
+		r.action.Vessel = b.onlyVessel
+	}
+	b.vesselAt = [2]int{l.from, l.nouns[0].upto}
 }

@@ -22,6 +22,7 @@ type roles struct {
 	lapped   bool     // it is folded over what is there: "over the top"
 	liquor   bool     // what goes in is called by the word for what stays behind
 	lifted   bool     // it is lifted out of one thing and goes into another
+	loose    bool     // what it goes into is called no more than "it" or "the mixture"
 	rests    []*thing // of these only what a noun means by "any leftover flour"
 	pot      bool     // it is done to a vessel with all that is in it: "take the casserole from the oven"
 }
@@ -74,7 +75,9 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	b.several = nil
 	b.said(c, a)
 	b.meantTo, b.byPronoun = len(a.To) == 0, c.onlyPronouns() && len(c.objects) > 0
+	b.takesWhatLies(t, r)
 	question := b.meant(c, t, r)
+	b.leftOpen[a.ID] = b.leavesOpen(c, t, r)
 	b.medium(t, r)
 	b.becomes(t, r)
 	b.meantFor(t, r)
@@ -144,6 +147,10 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 		}
 		b.mention(n, found)
 		for _, x := range found {
+			if made := b.looseFor(n, x, r, into); made != nil {
+				b.refMade(made, 1, r, into)
+				continue
+			}
 			switch other := b.elseInto(n, x, r); {
 			case other != nil:
 				b.refMade(other, 1, r, into)

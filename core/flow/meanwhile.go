@@ -6,7 +6,7 @@ import (
 
 // alongside reads what is done meanwhile by a verb in -ing that no table knows.
 func (b *body) alongside(i int) int {
-	end := i + 2 // "piping hot"
+	end := min(i+2, b.upto) // "piping hot"
 	if b.mark(i+1, ",") {
 		end = i + 1 // "pour it, sizzling, over the fish"
 	}

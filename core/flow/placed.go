@@ -106,7 +106,7 @@ func (r *Reader) belongs(text string, sections []recipe.Section, d *recipe.Dish,
 			continue
 		}
 		alone := recipe.Dish{Terse: d.Terse, Components: []recipe.Component{{Lines: d.Components[i].Lines, Steps: []recipe.Step{{Text: text}}}}}
-		r.Dish(&alone)
+		r.read(&alone, nil)
 		takes[i] = r.named(text, &alone.Components[0])
 		fresh := len(slices.DeleteFunc(slices.Clone(takes[i]), func(line int) bool { return used[i][line] }))
 		n := 2*len(takes[i]) + together[i]
@@ -156,7 +156,7 @@ func (r *Reader) namedTogether(text string, d *recipe.Dish, used []map[int]bool)
 		}
 	}
 	all := recipe.Dish{Terse: d.Terse, Components: []recipe.Component{one}}
-	r.Dish(&all)
+	r.read(&all, nil)
 	count := make([]int, len(d.Components))
 	for _, at := range r.named(text, &all.Components[0]) {
 		for k := range one.Lines {

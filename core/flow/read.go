@@ -34,7 +34,14 @@ func NewReader(l *larder.Larder) *Reader {
 // Dish reads the whole method of a dish: the actions, asides and questions of
 // each step.
 func (r *Reader) Dish(d *recipe.Dish) {
+	r.takeUp(d, r.read(d, nil))
+}
+
+// read reads the whole method; takes says of actions what they take up besides what their words say. It tells which actions leave
+// that open.
+func (r *Reader) read(d *recipe.Dish, takes claims) map[string][]opening {
 	b := r.bindings(d)
+	b.claims = takes
 	foods := r.foodWords(d)
 	b.scanned = scan(d)
 	b.terse = d.Terse || r.leavesOutArticles(b.scanned)
@@ -62,6 +69,7 @@ func (r *Reader) Dish(d *recipe.Dish) {
 		}
 		r.step(b, step, foods, id)
 	}
+	return b.leftOpen
 }
 
 // step reads one step after those before it.

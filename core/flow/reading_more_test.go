@@ -14,7 +14,7 @@ func TestPlainMethodsAreRead(t *testing.T) {
 	}{
 		"what is made next is only announced where nothing is it yet": {
 			"12 chipolatas|140 g flour|2 eggs|175 ml milk", "Bake the chipolatas for 15 minutes. Make the batter. Tip the flour into a bowl, crack in the eggs and whisk in the milk. Pour in the batter and bake for 40 minutes.",
-			[]string{"a0 bake/bake(0.0; 15-15 min)", "a1 tip into/place(0.1; into 'bowl)", "a2 crack in/add(0.2; into @a1)", "a3 whisk in/whisk(0.3; into @a2)", "a4 pour in/pour(@a3)", "a5 bake/bake(@a4; 40-40 min)", "remark: Make the batter"},
+			[]string{"a0 bake/bake(0.0; 15-15 min)", "a1 tip into/place(0.1; into 'bowl)", "a2 crack in/add(0.2; into @a1)", "a3 whisk in/whisk(0.3; into @a2)", "a4 pour in/pour(@a3; into @a0)", "a5 bake/bake(@a4; 40-40 min)", "remark: Make the batter"},
 		},
 		"a case goes on when its foil is taken out": {
 			"200 g flour|100 g butter", "Rub the butter into the flour and roll out. Line a tin with the pastry. Line the case with foil and bake for 15 minutes. Remove the foil and bake for 5 minutes more.",

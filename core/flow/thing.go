@@ -166,6 +166,10 @@ type bindings struct {
 	scanned []scanned
 	// rests are the words behind "the rest of", in the whole method, restsMeasured those of which it says how much that is.
 	rests, restsMeasured map[string]bool
+	// claims are what actions take up that their words do not say.
+	claims claims
+	// leftOpen are the actions whose words do not say what they go into.
+	leftOpen map[string][]opening
 	// used is what the text has called by a word that is not of its line's own name: the
 	// leaves of a cabbage.
 	used map[string]portion
@@ -212,7 +216,7 @@ func (b *bindings) takesFrom(found []referent) {
 }
 
 func (r *Reader) bindings(d *recipe.Dish) *bindings {
-	b := &bindings{r: r, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}, taken: map[taking]float64{}, coated: map[string]string{}}
+	b := &bindings{r: r, leftOpen: map[string][]opening{}, dish: d, holder: map[portion]*thing{}, vessels: map[string]*thing{}, used: map[string]portion{}, taken: map[taking]float64{}, coated: map[string]string{}}
 	lines := 0
 	for c := range d.Components {
 		lines += len(d.Components[c].Lines)

@@ -96,7 +96,7 @@ func gathers(t *larder.Technique) bool {
 // allOfPart lets an order that opens a part with a name, and says nothing of what it is done to, mean all that the part
 // lists: "Grind to a paste.", of the spices.
 func (b *bindings) allOfPart(c *clause, t *larder.Technique, id string) {
-	if len(c.objects)+len(c.links) > 0 || !strings.HasSuffix(id, ".a0") || c.repeats || c.going || t.Needs != "object" || len(b.takes) > 0 || len(b.dish.Components) < 2 || b.dish.Components[b.comp].Name == "" {
+	if len(c.objects)+len(c.links) > 0 || len(b.claims[id]) > 0 || !strings.HasSuffix(id, ".a0") || c.repeats || c.going || t.Needs != "object" || len(b.takes) > 0 || len(b.dish.Components) < 2 || b.dish.Components[b.comp].Name == "" {
 		return
 	}
 	if !gathers(t) && (t.Family != "cut" || t.Joins == "yes" || c.makes == "") {

@@ -38,9 +38,6 @@ func TestCardsOfASpring(t *testing.T) {
 		"a liquid that something was boiled in is strained and whisked in, and tastes go in before all is shared out": {
 			"coquilles", []string{"and reserve", "Whisk in the poaching liquid", "soy and starch cream", "stir it in.\nCombine the mushroom discs"}, []string{"in the soy yoghurt"},
 		},
-		"flesh that is fat takes no place twice": {
-			"cachupa", []string{"butter beans and mushrooms and brown them"}, []string{"with the smoky shiitake"},
-		},
 		"the liquid that fish was baked in is poured off, and no cream": {
 			"fiskgratang", []string{"Pour the cooking liquid into a saucepan and boil it down"}, []string{"Pour the cashew"},
 		},

@@ -36,7 +36,7 @@ func TestCardsOfTheEveningsOfTheFirstOfDecember(t *testing.T) {
 			"merguez-couscous", []string{"In the bottom of a couscoussier (or a big pot), brown the mushrooms and tempeh and onions in the oil."}, nil,
 		},
 		"what lies in its dish under pastry is not chopped to hold": {
-			"chicken-leek-pot-pie", []string{"Lift out the oyster mushrooms and tofu skin", "stir in the soy yoghurt, mustard, tarragon and oyster mushrooms and tofu skin"}, []string{"Finely chop", "big chunks"},
+			"chicken-leek-pot-pie", []string{"then cook gently for 20 minutes. Strain the stock and keep 600 ml of it", "stir in the soy yoghurt, mustard, tarragon and torn mushrooms. Season and tip into a pie dish"}, []string{"Finely chop", "big chunks"},
 		},
 		"everything is all that was cut": {
 			"rosolli", []string{"small even cubes. Add the pickled pepper strips, combine everything"}, nil,

@@ -156,7 +156,7 @@ func TestWhatIsLeftKeepsItsName(t *testing.T) {
 		},
 		"a pot in a slow oven takes its time": {
 			"Pie\nServes 6\n\n900 g braising beef\n2 tbsp plain flour\n3 carrots\n500 ml stout\n375 g puff pastry\n\nMethod\n1. Dust the beef in the flour. Soften the carrots in a casserole for 10 minutes. Add the beef, pour over the stout and bring to a simmer. Cover and cook at 150C for 2 1/2 hours, until the beef can be cut with a spoon.\n2. Tip into a dish, lay the pastry over and bake at 200C for 35 minutes.",
-			map[string]string{line("0"): "mushroom-chestnut-braise"}, []string{"cook at 150C for 50 minutes"}, []string{"spoon"},
+			map[string]string{line("0"): "mushroom-chestnut-braise"}, []string{"cook at 150C for 40 minutes"}, []string{"spoon"},
 		},
 		"nothing leads to what is not said": {
 			"Mayonnaise\nServes 4\n\n2 egg yolks\n200 ml olive oil\n\nMethod\n1. Blend the yolks. Zorble in the oil until you have a thick yolk. Season with salt.",

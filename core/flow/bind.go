@@ -29,6 +29,7 @@ type roles struct {
 
 // bind turns a clause into an action.
 func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
+	b.clause = c
 	if c.repeats && b.last == nil {
 		return nil, ""
 	}
@@ -68,8 +69,8 @@ func (b *bindings) bind(c *clause, id string) (*recipe.Action, string) {
 	}
 	b.hand, b.phrase = b.comp, nil
 	t = b.movesInto(b.spreads(b.rubs(t, r), r), r)
-	if t.Family == "cut" && t.Joins == "" && len(a.To) == 0 && len(a.Into) > 0 && len(c.objects) == 0 {
-		a.To, a.Into = a.Into, []recipe.Ref{} // "make slits all over the lamb"
+	if (t.Family == "cut" && t.Joins == "" || t.Family == "separate" && b.ontoPlace(c)) && len(a.To) == 0 && len(a.Into) > 0 && len(c.objects) == 0 {
+		a.To, a.Into = a.Into, []recipe.Ref{} // "make slits all over the lamb", "press down the middle of the pastry"
 	}
 	a.To = append(a.To, b.several...) // "lift out the fish", of two kinds
 	b.several = nil
@@ -156,15 +157,7 @@ func (b *bindings) refs(nouns []noun, r *roles, into *[]recipe.Ref) {
 				b.refMade(other, 1, r, into)
 			case x.made != nil:
 				r.liquor, r.pot = b.r.lang.Liquors[n.head()] && n.owner == nil, r.pot || x.vessel != ""
-				if r.liquor && b.tech.Name == reserveTechnique {
-					r.names = append(r.names, n.head()) // "set aside the cooking water"
-				}
-				if b.r.lang.OfBatter[n.head()] && n.owner == nil && into == &r.action.To {
-					r.names = append(r.names, n.head()) // "cook 8 thin crêpes", of the batter
-				}
-				if (b.r.lang.ProductHolds[n.head()] != nil || b.r.lang.Products[n.head()] && n.plural && n.pointed && !b.r.lang.Shapes[n.head()]) && n.owner == nil && n.share == 0 && n.amount[1] == 0 && into == &r.action.To {
-					r.names = append(r.names, n.head()) // "chill the broth"
-				}
+				b.namesAfter(n, r, into == &r.action.To)
 				if x.portion == nil && !n.pronoun && n.share == 0 {
 					widened(*into, x.made) // "the sausage and the meat", that lie together
 				}

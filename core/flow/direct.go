@@ -123,7 +123,16 @@ func (b *bindings) liquidInHand(i int) bool {
 		return false
 	}
 	t := b.held(portion{i, ""})
-	return t != nil && b.open(t) && t.heated && t.comp == b.comp
+	if t == nil || !b.open(t) || !t.heated || t.comp != b.comp {
+		return false
+	}
+	var in []portion
+	for p := range t.holds {
+		if b.holder[p] == t {
+			in = append(in, p)
+		}
+	}
+	return b.mostlyLiquid(in) // the milk that fish was lifted out of, and not that in a mash
 }
 
 // another tells whether a noun means a second thing of its name: "the other cream".

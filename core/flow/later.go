@@ -97,14 +97,7 @@ func (b *bindings) weigh(lines map[int]bool) (total float64) {
 // toldBefore is what the condition right before an order speaks of: "when the potatoes have cooled, fold in
 // the dressing".
 func (b *bindings) toldBefore(c *clause) *thing {
-	if b.when[1] == 0 || c.from < b.when[1] || c.from-b.when[1] > 1 || b.text.mark(b.when[1], ".") {
-		return nil
-	}
-	n, ok := b.text.noun(b.when[0]+1, b.when[1], true)
-	if !ok || n.pronoun || !n.pointed {
-		return nil
-	}
-	for _, x := range b.resolve(n) {
+	for _, x := range b.toldOf(c) {
 		in := x.made
 		if in == nil && x.portion != nil {
 			in = b.held(*x.portion)
@@ -114,6 +107,18 @@ func (b *bindings) toldBefore(c *clause) *thing {
 		}
 	}
 	return nil
+}
+
+// toldOf is what a condition right before an order speaks of.
+func (b *bindings) toldOf(c *clause) []referent {
+	if b.when[1] == 0 || c.from < b.when[1] || c.from-b.when[1] > 1 || b.text.mark(b.when[1], ".") {
+		return nil
+	}
+	n, ok := b.text.noun(b.when[0]+1, b.when[1], true)
+	if !ok || n.pronoun || !n.pointed {
+		return nil
+	}
+	return b.resolve(n)
 }
 
 // wrapped tells whether a thing holds what a product of that name has none of: the sheets that a

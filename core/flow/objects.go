@@ -1,6 +1,8 @@
 package flow
 
 import (
+	"slices"
+
 	"yembra/core/language"
 	"yembra/core/larder"
 )
@@ -101,4 +103,28 @@ func (b *bindings) spreadOn(n noun, r *roles) {
 			}
 		}
 	}
+}
+
+// namesAfter keeps the words that name what comes of a thing that is worked on: "set aside the cooking water", "chill the broth".
+func (b *bindings) namesAfter(n noun, r *roles, to bool) {
+	lang := b.r.lang
+	if r.liquor && b.tech.Name == reserveTechnique {
+		r.names = append(r.names, n.head())
+	}
+	if !to || n.owner != nil {
+		return
+	}
+	if lang.OfBatter[n.head()] {
+		r.names = append(r.names, n.head()) // "cook 8 thin crêpes", of the batter
+	}
+	if (lang.ProductHolds[n.head()] != nil || lang.Products[n.head()] && n.plural && n.pointed && !lang.Shapes[n.head()]) && n.share == 0 && n.amount[1] == 0 {
+		r.names = append(r.names, n.head())
+	}
+}
+
+// ontoPlace tells whether an order is done to a place of something: "press down the middle of the pastry".
+func (b *bindings) ontoPlace(c *clause) bool {
+	return slices.ContainsFunc(c.links, func(l link) bool {
+		return l.first && b.r.lang.Particles[l.word] && len(l.nouns) == 1 && l.nouns[0].owner != nil && b.r.lang.Places[l.nouns[0].head()]
+	})
 }

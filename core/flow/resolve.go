@@ -226,8 +226,8 @@ func (b *bindings) ofKindOrMade(n noun) []referent {
 	if found := b.byFoodName(n); len(found) > 0 && b.leftOf(*found[0].portion) == 1 {
 		return found // "the bread", of sourdough of which nothing has gone in
 	}
-	if found := b.animal(n); len(found) == 1 && b.leftOf(*found[0].portion) == 1 && slices.Contains(b.lines[found[0].portion.line].food.NameWords()[0], n.head()) {
-		return found // "the raw beef", of steak that waits, and not the broth
+	if found := b.animal(n); len(found) == 1 && b.leftOf(*found[0].portion) == 1 && (slices.Contains(b.lines[found[0].portion.line].food.NameWords()[0], n.head()) || n.pointed && slices.Contains(b.dishCalled(), n.head())) {
+		return found // "the raw beef", of steak that waits, and not the broth; "the cheese", of Stilton, in a blue cheese tart
 	}
 	if t := b.latest(func(t *thing) bool { return n.pointed && len(n.words) == 1 && t.endsAs(n.head()) }); t != nil {
 		return []referent{{made: t}} // "the meatballs", of what was rolled into balls

@@ -68,3 +68,17 @@ func TestAMethodMayEndWithAnUnknownWord(t *testing.T) {
 		require.NotEmpty(t, read(t, "Dish\nServes 4\n\n500 g beef\n\nMethod\n1. Fry the beef.\n2. "+method).Components, method)
 	}
 }
+
+// A condition right before an order says what the order is done to; words of the dish's name are those of lines that wait; a place
+// of a thing is pressed and not what is in hand.
+func TestConditionsTitlesAndPlaces(t *testing.T) {
+	hear(t, []way{
+		{"what is cool enough", "2 turkey legs|2 litres water|1 onion", "Simmer the turkey in the water with the onion for 90 minutes. Lift out the turkey and strain the broth. When the meat is cool enough, shred it.", []string{"a0 simmer/simmer(0.0; with 0.1, 0.2; 90-90 min)", "a1 lift out/remove(@a0)", "a2 strain/strain(@a0)", "a3 shred/shred(@a1)", "condition: When the meat is cool enough"}},
+		{"the middle is pressed down", "320 g puff pastry|300 g sprouts", "Bake the pastry for 12 minutes. Fry the sprouts for 5 minutes. Press down the middle of the pastry.", []string{"a0 bake/bake(0.0; 12-12 min)", "a1 fry/fry(0.1; 5-5 min)", "a2 press down/press(@a0)"}},
+		{"milk that was poached in, and not that of a mash", "100 ml hot milk|500 g potatoes|500 ml milk|400 g cod", "Boil the potatoes and mash with the hot milk. Poach the cod in the milk for 5 minutes. Lift out the cod. Strain the milk into a jug.", []string{"a0 boil/boil(0.1)", "a1 mash/mash(@a0; with 0.0)", "a2 poach/poach(0.3; with 0.2; 5-5 min)", "a3 lift out/remove(@a2)", "a4 strain/strain(@a2; into 'jug)"}},
+	})
+	d := read(t, "Sprout and blue cheese tart\nServes 4\n\n320 g puff pastry\n300 g sprouts\n100 g Stilton\n\nMethod\n1. Bake the pastry for 12 minutes. Fry the sprouts. Top the pastry with the sprouts and the cheese.")
+	top := d.Components[0].Steps[0].Actions[2]
+	require.Equal(t, "top", top.Technique)
+	require.True(t, strings.HasSuffix(*top.With[1].Line, "lines[2]"))
+}

@@ -166,6 +166,8 @@ type bindings struct {
 	scanned []scanned
 	// rests are the words behind "the rest of", in the whole method, restsMeasured those of which it says how much that is.
 	rests, restsMeasured map[string]bool
+	// clause is the clause being bound.
+	clause *clause
 	// claims are what actions take up that their words do not say.
 	claims claims
 	// leftOpen are the actions whose words do not say what they go into.

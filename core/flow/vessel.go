@@ -98,6 +98,9 @@ func (b *bindings) pronounOrRest(n noun) []referent {
 	if b.eachCoated(n) {
 		return []referent{{made: b.focus}}
 	}
+	if found := b.toldOf(b.clause); b.tech.Family == "cut" && len(found) > 0 && !n.all && found[0].named == "" && found[0].vessel == "" {
+		return found // "when the meat is cool enough, shred it"
+	}
 	return b.pronoun(n)
 }
 

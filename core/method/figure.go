@@ -30,11 +30,7 @@ func (w *writer) figures(n *node, d *deed, said []named) []edit {
 		}
 		out = append(out, edit{a.Words.Verb[0], a.Words.Verb[1], verb})
 	}
-	if n.Is("return") && d.say != "" {
-		for _, at := range a.Words.Particles { // "put the meat back", which was never out
-			out = append(out, edit{at[0], at[1], ""})
-		}
-	}
+	out = append(out, w.neverOutEdits(n, d)...)
 	if k := slices.IndexFunc(a.Words.Phrases, func(p recipe.Phrase) bool { return p.Role == "in" && len(p.Nouns) > 0 }); k >= 0 && d.say == words.Blend && len(n.Into) > 0 && len(said) == 0 {
 		out = append(out, edit{a.Words.Phrases[k].From, a.Words.Phrases[k].Nouns[0].From, " "}) // "fold in the chocolate", into nothing
 	}

@@ -142,7 +142,7 @@ func (p *plan) decideAll() {
 	}
 	p.boilsForNothing()
 	for i := range p.graph.Nodes {
-		if p.heatsForNothing(i) || p.laidForNothing(i) || p.coversForNothing(i) || p.wipesForNothing(i) || p.dustsNothing(i) || p.turnsNothing(i) || p.stirsNoWater(i) || p.goesOnWithNothing(i) {
+		if p.heatsForNothing(i) || p.heatsOvenForNothing(i) || p.laidForNothing(i) || p.coversForNothing(i) || p.wipesForNothing(i) || p.dustsNothing(i) || p.turnsNothing(i) || p.stirsNoWater(i) || p.goesOnWithNothing(i) {
 			p.deeds[i].drop = true
 			p.dropWater(i)
 		}

@@ -250,3 +250,20 @@ func (p *plan) isBack(line, i int) bool {
 	}
 	return true
 }
+
+// neverOutEdits are the words of what was never out and goes in now: "put the meat back", "nestle the meat back in the sauce".
+func (w *writer) neverOutEdits(n *node, d *deed) []edit {
+	if !n.Is("return") || d.say == "" {
+		return nil
+	}
+	var out []edit
+	for _, at := range n.Action.Words.Particles {
+		out = append(out, edit{at[0], at[1], ""})
+	}
+	for _, p := range n.Action.Words.Phrases {
+		if p.Role == "in" && d.say == w.c.words().Add && len(p.Nouns) > 0 {
+			out = append(out, edit{p.From, p.Nouns[0].From, w.c.words().To + " "})
+		}
+	}
+	return out
+}

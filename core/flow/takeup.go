@@ -242,7 +242,11 @@ func (b *bindings) lies(a *recipe.Action, as role) *thing {
 // takesWhatLies lets an action take up what another reading left lying.
 func (b *bindings) takesWhatLies(t *larder.Technique, r *roles) {
 	a := r.action
-	for as, refs := range map[role]*[]recipe.Ref{goesInto: &a.Into, goesWith: &a.With} {
+	for _, as := range []role{goesInto, goesWith} {
+		refs := &a.Into
+		if as == goesWith {
+			refs = &a.With
+		}
 		made := b.lies(a, as)
 		if made == nil || slices.Contains(r.inputs, made) {
 			continue
@@ -274,7 +278,7 @@ func (b *bindings) looseFor(n noun, x referent, r *roles, refs *[]recipe.Ref) *t
 // saysOf tells whether a product is named by a food that it holds: "the aquafaba sauce".
 func (b *bindings) saysOf(n noun, t *thing) bool {
 	for p := range t.holds {
-		if slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool { return slices.Contains(b.lines[p.line].name, w) }) {
+		if slices.ContainsFunc(n.words[:max(len(n.words)-1, 0)], func(w string) bool { return slices.Contains(b.lines[p.line].name, w) }) {
 			return true
 		}
 	}

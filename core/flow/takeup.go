@@ -56,7 +56,7 @@ func (t claims) has(action string, as role) bool {
 // what it pours over, spreads on or cuts a hole in, that is what would be left lying otherwise. Of such readings one is kept that
 // leaves less lying and nothing else.
 func (r *Reader) takeUp(d *recipe.Dish, opens map[string][]opening) {
-	size := len(opens)
+	size := len(opens) // every action is among them, whether it leaves anything open or not
 	for _, c := range d.Components {
 		size += len(c.Lines)
 	}

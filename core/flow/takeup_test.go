@@ -42,8 +42,23 @@ func TestAPartGoesOnWithTheDough(t *testing.T) {
 	require.Equal(t, []int{0, 1, 2}, roll.To)
 }
 
-// Reading a method a second time reads the same, whatever was read before; however long it is, no more than so many other readings
-// are looked at.
+// A reading is better that leaves fewer things lying and less in all, and none that was taken up before.
+func TestOnlyLessIsBetter(t *testing.T) {
+	was := leftover{map[string]float64{"a": 100, "b": 200, "c": 300}, 600}
+	for name, x := range map[string]struct {
+		now    leftover
+		better bool
+	}{
+		"two of three":            {leftover{map[string]float64{"a": 100, "c": 300}, 400}, true},
+		"one that did not before": {leftover{map[string]float64{"a": 100, "d": 50}, 150}, false},
+		"as many":                 {leftover{map[string]float64{"a": 100, "b": 50, "c": 50}, 200}, false},
+		"more in small things":    {leftover{map[string]float64{"a": 100}, 700}, false},
+	} {
+		require.Equal(t, x.better, x.now.lessThan(was), name)
+	}
+}
+
+// Reading a method a second time reads the same, whatever was read before.
 func TestReadingAgainReadsTheSame(t *testing.T) {
 	r := reader(t)
 	for _, file := range []string{"first.txt", "thirtyfifth.txt"} {

@@ -114,3 +114,10 @@ const (
 
 // spreadTechnique spreads something on food.
 const spreadTechnique = "spread"
+
+// cutTo tells whether a list has a line cut to the pieces that a unit counts: "beef, sliced very thinly".
+func (b *bindings) cutTo(line int, unit string) bool {
+	return b.r.lang.Shapes[unit] && slices.ContainsFunc(b.lines[line].prepared, func(w string) bool {
+		return slices.ContainsFunc(b.r.lang.Verb(w), func(r language.Reading) bool { return r.Form == language.Past && r.Lemma == unit })
+	})
+}

@@ -83,6 +83,21 @@ func (b *bindings) namedInTitle(n noun) *thing {
 	return b.mainThing()
 }
 
+// backByTitle is what was taken out and is put back under the dish's own name: "put the beef olives back in", of rolls.
+func (b *bindings) backByTitle(n noun) []referent {
+	if b.tech.Takes != "back" || b.goingInto || !n.pointed || n.rest || len(n.words) < 2 {
+		return nil
+	}
+	called := b.dishCalled()
+	if slices.ContainsFunc(n.words, func(w string) bool { return !slices.Contains(called, w) }) {
+		return nil
+	}
+	if t := b.latest(func(t *thing) bool { return t.taken && t.comp == b.comp }); t != nil {
+		return []referent{{made: t}}
+	}
+	return nil
+}
+
 // liftedByTitle is the flesh that a dish is named by, where it is taken out of the liquid that it lies in: "lift the beef from
 // the marinade", of a beef bulgogi.
 func (b *bindings) liftedByTitle(n noun) []referent {

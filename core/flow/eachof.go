@@ -81,6 +81,16 @@ func (b *bindings) onEachVessel(c *clause, l link) bool {
 	return slices.ContainsFunc(c.links, func(o link) bool { return o.from < l.from && o.nouns[0].plural && b.vessel(o.nouns[0]) != "" })
 }
 
+// liesInIt tells whether a pronoun behind "with" only says that what goes along lies in what is worked on: "bring the milk to
+// the boil with the pod in it".
+func (b *bindings) liesInIt(c *clause, l link, r *roles) bool {
+	n := l.nouns[0]
+	if !n.pronoun || n.rest || n.share > 0 || n.plural || l.role != "in" || len(r.action.To) == 0 || len(r.action.Into) > 0 {
+		return false
+	}
+	return slices.ContainsFunc(c.links, func(o link) bool { return o.role == "with" && o.from < l.from })
+}
+
 // eachCoated tells whether a noun means each of the things that were coated with something just before, and not that: "brush the
 // lids with egg and make a hole in each".
 func (b *bindings) eachCoated(n noun) bool {

@@ -6,6 +6,7 @@ import (
 
 	"yembra/core/language"
 	"yembra/core/larder"
+	"yembra/core/recipe"
 )
 
 // stayedBehind is what a noun means that stayed in the pan: a liquor, or fat that ran out.
@@ -130,6 +131,17 @@ func (b *bindings) itsLiquor(n noun) *thing {
 	return nil
 }
 
+// itsTin tells whether a noun means what the very line that the order takes came packed in: "flake in the tuna with some of its
+// oil".
+func (b *bindings) itsTin(n noun) bool {
+	if !n.possessive || len(n.words) != 1 || !b.r.lang.Fats[n.head()] && !b.r.lang.Liquors[n.head()] || b.working == nil {
+		return false
+	}
+	return slices.ContainsFunc(b.working.To, func(r recipe.Ref) bool {
+		return r.Line != nil && slices.ContainsFunc(b.lines, func(l bound) bool { return l.ref == *r.Line && l.said[n.head()] && last(l.name) != n.head() })
+	})
+}
+
 // unlisted is what no line has, such as water: only its words name it, but the fat that is in
 // a pan.
 func (b *bindings) unlisted(n noun) []referent {
@@ -165,7 +177,7 @@ func (b *bindings) withFat(n noun) *thing {
 // liquorLeft is what "the juices" are where something was lifted out of what it cooked in:
 // what stayed behind, and not what was stirred together since.
 func (b *bindings) liquorLeft(n noun) *thing {
-	if !b.r.lang.Liquors[n.head()] || !n.pointed || !b.byItsWork(n) && slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool { return b.text.foods(w) }) {
+	if !b.r.lang.Liquors[n.head()] || !n.pointed || !b.byItsWork(n) && !b.ranOutOf(n) && slices.ContainsFunc(n.words[:len(n.words)-1], func(w string) bool { return b.text.foods(w) }) {
 		return nil // "the cooking liquid", "the haddock poaching liquid", but not "the fish stock"
 	}
 	return b.latest(func(t *thing) bool {
@@ -177,6 +189,13 @@ func (b *bindings) liquorLeft(n noun) *thing {
 			liquid = liquid || b.holder[p] == t && larder.Pours(b.lines[p.line].food) && !b.fat(p)
 		}
 		return liquid && gone
+	})
+}
+
+// ranOutOf tells whether a noun means what flesh of the list gave: "the mussel juices".
+func (b *bindings) ranOutOf(n noun) bool {
+	return b.r.lang.Fleshly[n.head()] && len(n.words) > 1 && slices.ContainsFunc(b.lines, func(l bound) bool {
+		return l.food != nil && l.food.Origin == larder.FromAnimal && !larder.Pours(l.food) && len(l.name) > 0 && last(l.name) == n.words[len(n.words)-2]
 	})
 }
 

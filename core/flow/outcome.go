@@ -138,11 +138,20 @@ func joinsMade(a *recipe.Action) bool {
 // flavoursOnly tells whether a thing is no more than herbs, spices and the peel of fruit.
 func (b *bindings) flavoursOnly(t *thing) bool {
 	for p := range t.holds {
-		if !larder.Flavours(b.lines[p.line].food) {
+		if l := &b.lines[p.line]; !larder.Flavours(l.food) && !steeps(l) {
 			return false
 		}
 	}
 	return len(t.holds) > 0
+}
+
+// steeps tells whether a line by its form only gives its taste to a liquid: the kelp of a stock.
+func steeps(l *bound) bool {
+	if l.food == nil {
+		return false
+	}
+	form, known := l.food.Forms[l.line.Form]
+	return known && form.Yield == 0
 }
 
 // takesAway tells whether the action at hand takes something out of the rest.

@@ -98,7 +98,7 @@ func (b *bindings) pointedProduct(n noun, shaped bool) *thing {
 			return t // "return the rolls to the sauce", that were taken out of it
 		}
 	}
-	if shaped {
+	if shaped && !b.foodElsewhere(n) {
 		if t := b.latest(func(t *thing) bool {
 			return t == b.focus && b.cutJustNow(n) || len(t.holds) > 1 && !b.pours(t) && (t.comp == b.comp || t == b.focus)
 		}); t != nil {
@@ -113,6 +113,12 @@ func (b *bindings) pointedProduct(n noun, shaped bool) *thing {
 	}
 	last := b.latest(func(t *thing) bool { return t.title == nil || len(b.takes) > 0 })
 	return cmp.Or(b.laidBeside(last), last)
+}
+
+// foodElsewhere tells whether a noun is by all its words the name of a food that is not listed: "the rice cakes", and no cakes.
+func (b *bindings) foodElsewhere(n noun) bool {
+	m, known := b.r.larder.Index().At(n.words, 0, true)
+	return known && len(n.words) > 1 && m.End == len(n.words) && !slices.ContainsFunc(b.lines, func(l bound) bool { return l.food != nil && l.food.ID == m.Food.ID })
 }
 
 // meatElsewhere tells whether a noun means any meat, and none is in hand but some lies ready in something else: "fry the meat",
@@ -169,7 +175,13 @@ func (b *bindings) boiledOf(n noun) *thing {
 	if !b.r.lang.Liquors[n.head()] {
 		return nil
 	}
-	return b.latest(func(t *thing) bool { return t.liquid && t.heated && t.comp == b.comp && !t.spent })
+	boiled := func(t *thing) bool { return t.liquid && t.heated && t.comp == b.comp && !t.spent }
+	if b.tech.Joins == "yes" && !b.goingInto {
+		if t := b.latest(func(t *thing) bool { return t != b.focus && t.strained && boiled(t) }); t != nil {
+			return t // "boil the sherry until almost dry; pour in the prawn stock", that was strained before
+		}
+	}
+	return b.latest(boiled)
 }
 
 // begun is the last thing of which a part has gone on, for "the rest of the

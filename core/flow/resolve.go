@@ -44,7 +44,7 @@ func (b *bindings) meaning(n noun) []referent {
 		return nil
 	case len(n.words) == 1 && lang.Whole[n.words[0]], len(n.words) > 0 && lang.Ingredients[n.head()] && !b.kindOfIngredient(n):
 		return b.whole(n)
-	case b.fatOfFlesh(n), b.ifAny(n), b.itsWater(n):
+	case b.fatOfFlesh(n), b.ifAny(n), b.itsWater(n), b.itsTin(n):
 		return []referent{{named: b.words(n)}}
 	case n.pronoun:
 		return b.pronounOrRest(n)
@@ -57,7 +57,7 @@ func (b *bindings) meaning(n noun) []referent {
 	} else if b.keptLiquor(n) {
 		return b.keeps(n)
 	}
-	for _, find := range []func(noun) []referent{b.outOfWhich, b.fewOfThem, b.restByUnit, b.soaked, b.counted, b.workedShare} {
+	for _, find := range []func(noun) []referent{b.outOfWhich, b.fewOfThem, b.restByUnit, b.soaked, b.counted, b.workedShare, b.backByTitle} {
 		if found := find(n); len(found) > 0 {
 			return found
 		}

@@ -120,6 +120,8 @@ func (b *bindings) measuredBy(p portion, left float64, said string, other float6
 	switch {
 	case got.Amount != nil && l.Amount != nil && got.Amount.Unit == l.Amount.Unit && l.Amount.Low > 0:
 		share = mid(got.Amount.Low, got.Amount.High) / mid(l.Amount.Low, l.Amount.High)
+	case got.Amount != nil && b.cutTo(p.line, string(got.Amount.Unit)):
+		return left // "3 slices" of beef that the list has sliced: nobody knows how many there are
 	case got.Grams != nil && l.Mass() > 0:
 		share = got.Mass() / l.Mass()
 	case other > 0:

@@ -21,7 +21,7 @@ func (b *bindings) tied(c *clause, t *larder.Technique, l link, r *roles) {
 	if n.pronoun && !n.rest && n.share == 0 && b.onlyVessel != "" {
 		vessel = b.onlyVessel // "grease a dish, lay the fish in it"
 	}
-	if n.pronoun && !n.rest && len(c.links) > 1 && !l.first && b.onlyVessels(c) || b.runsAlong(c, t, l, r) || b.onEachVessel(c, l) {
+	if n.pronoun && !n.rest && len(c.links) > 1 && !l.first && b.onlyVessels(c) || b.runsAlong(c, t, l, r) || b.onEachVessel(c, l) || b.liesInIt(c, l, r) {
 		return // "heat the oven with a stone in it"
 	}
 	if vessel != "" && n.pointed && b.vessels[vessel] == nil && b.r.lang.Particles[l.word] && l.role == "into" && t.Joins == "yes" && b.r.lang.Serves[vessel] {
@@ -190,13 +190,17 @@ func (b *bindings) flowsOver(n noun) bool {
 }
 
 // pouredOver tells whether a liquid in hand is poured over something solid: "pour over
-// the meat".
+// the meat", or a sauce over what was made and stands by itself: "bring to the boil and pour over the balls".
 func (b *bindings) pouredOver(l link, t *larder.Technique) bool {
-	if t.Name != "pour" || l.role != "into" || b.focus == nil || !b.open(b.focus) || !b.runs(b.focus) {
+	if t.Name != "pour" || l.role != "into" || b.focus == nil || !b.open(b.focus) {
 		return false
 	}
 	return slices.ContainsFunc(b.resolve(l.nouns[0]), func(x referent) bool {
-		return x.portion != nil && !larder.Pours(b.lines[x.portion.line].food)
+		if x.made != nil {
+			n := l.nouns[0]
+			return n.share == 0 && !b.r.lang.Liquors[n.head()] && (b.focus.liquid || b.focus.heated && b.holdsPoured(b.focus)) && x.made != b.focus && !x.made.liquid && !b.pours(x.made)
+		}
+		return x.portion != nil && b.runs(b.focus) && !larder.Pours(b.lines[x.portion.line].food)
 	})
 }
 

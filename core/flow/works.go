@@ -75,6 +75,11 @@ func (b *bindings) makesNothing(c *clause, t *larder.Technique, a *recipe.Action
 	if t.Name == repeatTechnique {
 		b.onInHand(a) // "continue cooking"
 	}
+	if t.Family == "separate" && len(a.To) == 1 && a.To[0].Made != nil && a.To[0].Of == "" && a.To[0].Share < nearlyAll {
+		if left := b.byID(*a.To[0].Made); left != nil && b.open(left) {
+			b.focus, b.base = left, left // "pour off all but a spoonful of the fat and soften the onion in it"
+		}
+	}
 	if t.Family == "clean" && onlyNamed(a.To) {
 		b.onlyVessel = last(strings.Fields(*a.To[0].Named)) // "wipe a pan and heat it"
 	} else if t.Name == washTechnique {

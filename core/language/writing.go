@@ -103,9 +103,9 @@ type Writing struct {
 	// is said instead: "greased" for a buttered dish.
 	DoneWith map[string]string `yaml:"donewith"`
 	// Shares are said by the nearest of these, Some where none is near, Rest of
-	// what is left.
-	Shares     map[string]float64
-	Some, Rest string
+	// what is left; OneOf is said of pieces of which one goes to each.
+	Shares            map[string]float64
+	Some, Rest, OneOf string
 	// Portions say how much is taken of what is made for several.
 	Portions map[string]float64
 }

@@ -5,10 +5,17 @@ import (
 	"strings"
 )
 
-// Pours tells whether a food is a liquid.
+// Pours tells whether a food is a liquid: it is mostly water, or a drink that alcohol and sugar make less watery and no less
+// liquid.
 func Pours(f *Food) bool {
-	return f != nil && Or(f.Per100.Water, 0) > liquidWater && !slices.Contains(solidShelves, f.Aisle)
+	return f != nil && (Or(f.Per100.Water, 0) > liquidWater && !slices.Contains(solidShelves, f.Aisle) || f.Aisle == drinks && f.Matter.Density >= spirit)
 }
+
+// drinks is the shelf of what is drunk, and spirit what the lightest of it weighs in grams a millilitre; powders weigh less.
+const (
+	drinks = "drinks"
+	spirit = 0.9
+)
 
 // IsFat tells whether a food is next to nothing but fat to fry, grease and rub with: an oil, a butter, what an animal's
 // fat was rendered to, or its raw fat. Nuts, mayonnaise and cured jowls hold as much and are none.

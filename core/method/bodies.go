@@ -13,14 +13,15 @@ import (
 func (p *plan) onBodies(i int) bool {
 	n := &p.graph.Nodes[i]
 	text := p.textOf(n)
-	any := false
+	any, off, names := false, false, []string{}
 	if p.ofInHand(i) || p.boilsListed(i) {
 		return false
 	}
 	for _, x := range n.Action.Words.Phrases {
-		if x.Role != "to" && (x.Role != "from" || n.Action.Makes == "") {
-			continue // but "make a stock from the bones"
+		if x.Role != "to" && (x.Role != "from" || n.Action.Makes == "" && !takesOff(n.Action, x)) {
+			continue // but "make a stock from the bones", "peel off the shells"
 		}
+		off = off || x.Role != "to" && n.Action.Makes == ""
 		for _, noun := range x.Nouns {
 			if p.cameOfBodies(noun) {
 				any = true
@@ -29,12 +30,28 @@ func (p *plan) onBodies(i int) bool {
 			if noun.Pronoun || noun.Upto > len(text) || p.ofKept(noun) || p.ofItself(noun, string(text[noun.Name:noun.Upto])) || p.addsFat(n, string(text[noun.Name:noun.Upto])) || !p.fleshly(string(text[noun.Name:noun.Upto])) || p.sauceCalled(string(text[noun.Name:noun.Upto]), i) || p.ofPlant(noun, string(text[noun.Name:noun.Upto])) || p.hollowed(i) || p.itself(string(text[noun.Name:noun.Upto]), n) || p.places(i) && p.wholePiece(string(text[noun.Name:noun.Upto])) {
 				return false
 			}
-			any = true
+			any, names = true, append(names, larder.Words(string(text[noun.Name:noun.Upto]))...)
 		}
 	}
 	return any && slices.ContainsFunc(p.inOrder(), func(s *standIn) bool {
-		return s.component == n.At.Component && s.flesh() && !s.is(larder.Steeped)
+		return s.component == n.At.Component && (s.flesh() && !s.is(larder.Steeped) && !off || p.onlyShells(s, names))
 	})
+}
+
+// takesOff tells whether what a phrase names behind the particle of a verb is what the action is done to: "peel off the shells".
+func takesOff(a *recipe.Action, x recipe.Phrase) bool {
+	return slices.ContainsFunc(x.Nouns, func(noun recipe.Noun) bool {
+		name := onlyNamed(noun)
+		return name != "" && slices.ContainsFunc(a.To, func(r recipe.Ref) bool { return r.Named != nil && *r.Named == name })
+	})
+}
+
+// onlyShells tells whether names are no more than what eggs come in, and a stand-in is for whole ones: "peel off the shells".
+func (p *plan) onlyShells(s *standIn, names []string) bool {
+	if s.class != larder.Egg || larder.Pours(p.l.Food(s.was.FoodID())) || len(names) == 0 {
+		return false
+	}
+	return !slices.ContainsFunc(names, func(w string) bool { return !p.l.Language().GoneSigns[string(larder.Egg)][w] })
 }
 
 // cameOfBodies tells whether a pronoun stands for nothing but what was made of a body:

@@ -105,6 +105,22 @@ func TestThePreparationsOfTheBookListTheirWater(t *testing.T) {
 	}
 }
 
+// What several foods are mixed to before they go into a liquid of the dish speaks of no liquid that it does not list.
+func TestThePreparationsOfTheBookListTheirLiquid(t *testing.T) {
+	_, b, _ := open(t)
+	for _, s := range b.Larder().Swaps() {
+		pours := false
+		for _, p := range s.Formula {
+			pours = pours || larder.Pours(b.Larder().Food(p.Food))
+		}
+		for _, p := range s.Prepare {
+			if len(s.Formula) > 1 && !pours {
+				assert.NotContains(t, strings.ToLower(p.Text), "cold liquid", s.ID)
+			}
+		}
+	}
+}
+
 // A preparation lists the kit that its work needs, so that a house without it is not
 // asked for it.
 func TestThePreparationsOfTheBookListTheirKit(t *testing.T) {

@@ -3,6 +3,7 @@ package method
 import (
 	"slices"
 	"strings"
+	"unicode/utf8"
 
 	"yembra/core/recipe"
 )
@@ -69,4 +70,13 @@ func (w *writer) doneBehind(n *node, others []edit) []edit {
 		}
 	}
 	return out
+}
+
+// withJoint is where words for what a pan still holds begin with the preposition that ties them to an action: "in what is left".
+func (w *writer) withJoint(a *recipe.Action, from, upto int) int {
+	words := strings.Fields(w.slice(a.From, max(from, a.From)))
+	if len(words) == 0 || !w.remnant(w.slice(from, upto)) || w.l.Language().Prepositions[strings.ToLower(words[len(words)-1])] == "" {
+		return from
+	}
+	return from - utf8.RuneCountInString(words[len(words)-1]) - 1
 }

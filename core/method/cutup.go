@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/flow"
 	"yembra/core/language"
 	"yembra/core/larder"
 )
@@ -42,13 +43,20 @@ func (p *plan) laidToBeCut(i int) bool {
 		return false
 	}
 	next := &p.graph.Nodes[n.Users[0]]
-	if next.At != n.At || next.Technique.Family != "cut" || len(next.To) != len(n.To) {
-		return false
+	if next.At != n.At || next.Technique.Family != "cut" || len(next.To) != len(n.To) || !p.betweenSheets(n) && slices.ContainsFunc(next.Users, func(k int) bool {
+		return slices.ContainsFunc(n.To, func(line int) bool { return slices.Contains(p.graph.Nodes[k].Into, line) })
+	}) {
+		return false // "beat them out and divide the stuffing between them": it lies there still
 	}
 	return !slices.ContainsFunc(n.To, func(line int) bool {
 		s := p.stand[line]
 		return s == nil || s.gone || !p.dropped(s, n.Users[0])
 	})
+}
+
+// betweenSheets tells whether an action lays something between sheets of paper or film, where it does not stay.
+func (p *plan) betweenSheets(n *node) bool {
+	return slices.ContainsFunc(larder.Words(flow.Said(n.Action)), func(w string) bool { return p.l.Language().Sheets[w] })
 }
 
 // cutAs is the verb with which a stand-in is cut where a word of the list says that the original was ("diced": slice);

@@ -55,6 +55,14 @@ func (w *writer) eachOf(noun recipe.Noun, s *standIn, t named, all bool) named {
 	return t
 }
 
+// dealtOf is how much of a stand-in goes to each: one of as many pieces as there were, "an egg into each", else some.
+func (w *writer) dealtOf(noun recipe.Noun, s *standIn) string {
+	if !noun.Plural && s.plural && s.chosen != nil && (s.is(larder.Rounds) || slices.Contains(oneForEach, s.chosen.Use)) {
+		return w.c.words().OneOf
+	}
+	return w.c.words().Some
+}
+
 // fewOfOne tells whether words count pieces with no "of", and what stands for them is said as one: "a few pieces", of a sausage.
 func (w *writer) fewOfOne(noun recipe.Noun, s *standIn) bool {
 	return noun.Plural && !s.plural && !strings.Contains(w.ownMeasure(noun), " "+w.c.words().Of+" ")

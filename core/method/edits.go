@@ -114,8 +114,8 @@ func (w *writer) goneManners(n *node) []edit {
 			}
 		}
 		renamed := w.renamedIn(n, at)
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && w.inWhatIsLeft(w.graph.Number(n)) || w.tellsOfGone(n, at[0]) || w.cutsWhatIsNotThere(n, w.slice(at[0], at[1])) || w.tellsOfFat(n, at[0]) || len(renamed) == 0 && len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1])) || w.howFar(n, w.slice(at[0], at[1])) || len(renamed) == 0 && w.partsOfEggsGone(n, w.slice(at[0], at[1])) || w.afterItEnds(n, w.slice(at[0], at[1])) || w.leftOfFat(at)) {
-			out = append(out, edit{at[0], at[1], ""})
+		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && (w.inWhatIsLeft(w.graph.Number(n)) || w.nothingPouredOff(w.graph.Number(n))) || w.tellsOfGone(n, at[0]) || w.cutsWhatIsNotThere(n, w.slice(at[0], at[1])) || w.tellsOfFat(n, at[0]) || len(renamed) == 0 && len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1])) || w.howFar(n, w.slice(at[0], at[1])) || len(renamed) == 0 && w.partsOfEggsGone(n, w.slice(at[0], at[1])) || w.afterItEnds(n, w.slice(at[0], at[1])) || w.leftOfFat(at)) {
+			out = append(out, edit{w.withJoint(a, at[0], at[1]), at[1], ""})
 		} else if at[0] >= a.From && at[1] <= a.Upto {
 			out = append(append(append(out, renamed...), w.cutsByName(at[0], at[1])...), w.runsBy(n, at[0], at[1])...)
 		}

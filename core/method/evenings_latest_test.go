@@ -66,7 +66,7 @@ func TestLatestCardsOfAnEvening(t *testing.T) {
 			"mussel-and-leek-chowder", []string{"Add the potatoes, the soy drink, the bay leaf and the liquor, and simmer", "Serve topped with some of the mushroom bites"}, nil,
 		},
 		"a slice on each of several": {
-			"galettes-completes", []string{"lay some of the smoked gluten slices in the middle and spoon some of the potato and pumpkin rounds on top"}, nil,
+			"galettes-completes", []string{"lay some of the smoked gluten slices in the middle and lay one of the potato and pumpkin rounds on top"}, nil,
 		},
 		"the juice of what is listed": {
 			"kimchi-udon", []string{"- 2 tbsp kimchi juice", "kimchi juice."}, []string{"chopped, juice"},

@@ -54,7 +54,7 @@ func TestCardsOfASpring(t *testing.T) {
 			"oyster-noodles-chicken", []string{"add the thick shiitake sauce and 3 tbsp water"}, []string{"thinly"},
 		},
 		"what lies on a plate and is folded takes nothing in": {
-			"brik", []string{"capers, onion, parsley and harissa.\nChop the dried tomatoes finely and stir them in", "spoon the potato and pumpkin rounds into it. Fold"}, []string{"mashed potato"},
+			"brik", []string{"capers, onion, parsley and harissa.\nChop the dried tomatoes finely and stir them in", "lay the potato and pumpkin rounds into it. Fold"}, []string{"mashed potato"},
 		},
 		"a soup is served and not what lies in it": {
 			"bouneschlupp", []string{"let the onion and the leek sweat in it", "\nServe with potato pancakes"}, []string{"slice them", "Serve the smoky"},

@@ -69,7 +69,7 @@ func TestCardsOfTheEveningsOfTheFirstOfDecember(t *testing.T) {
 			"piri-piri-corn", []string{"Rub it well into the mushrooms and tempeh"}, []string{"Rub them"},
 		},
 		"a wish behind an and is of the last alone, and what is poached and drained takes no booster": {
-			"haddock-spinach-cakes", []string{"Top each with some of the potato and pumpkin rounds and cashew dressing if you like.", "for 8 min. Drain.\n"}, []string{"Add the potato and pumpkin rounds"},
+			"haddock-spinach-cakes", []string{"Top each with one of the potato and pumpkin rounds and cashew dressing if you like.", "for 8 min. Drain.\n"}, []string{"Add the potato and pumpkin rounds"},
 		},
 		"to squish is to stir": {
 			"shawarma-bowls", []string{"squish them about to coat"}, []string{"squish and"},

@@ -46,7 +46,7 @@ func TestCardsOfALastNovemberWeek(t *testing.T) {
 			"posset-shortbread", []string{"# Shortbread", "For the shortbread, rub the coconut fat into the flour"}, []string{"Mixture", "Rub into"},
 		},
 		"the paste is what was blended, and each gets some": {
-			"ikan-bakar", []string{"Heat the 3 tbsp oil in a wok and fry the paste", "Put some of the mushroom fillets on each"}, nil,
+			"ikan-bakar", []string{"Heat the 3 tbsp oil in a wok and fry the paste", "Put one of the mushroom fillets on each"}, nil,
 		},
 		"a list in a row has a long name, leeks do not melt, and the rest goes on top": {
 			"leek-ham-quiche", []string{"# Shortcrust for a 25 cm tin", "- 225 g flour", "melt them in the oil, lid on", "Put the rest of the seed crumbs on top"}, []string{"Rest everything"},

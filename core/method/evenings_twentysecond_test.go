@@ -53,7 +53,7 @@ func TestCardsOfAnAutumn(t *testing.T) {
 			"tourtiere-crimped", []string{"Pastry for a double crust 23 cm pie", "Line a pie plate with half of the pastry"}, nil,
 		},
 		"all their marinade": {
-			"dak-galbi", []string{"lay the mushrooms and tempeh with all their marinade on top"}, []string{"all its"},
+			"dak-galbi", []string{"lay the butter beans and mushrooms with all their marinade on top"}, []string{"all its"},
 		},
 		"a herb is strewn over what has melted": {
 			"pizzaiola", []string{"sprinkle with the rest of the oregano"}, []string{"spoon with"},

@@ -60,8 +60,11 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 		return slices.ContainsFunc(n.Action.Words.Phrases, func(p recipe.Phrase) bool {
 			return slices.ContainsFunc(p.Nouns, func(noun recipe.Noun) bool {
 				lines, made := w.meant(noun)
-				if p.Role != "to" { // "loosen it with a spoonful of them"
-					return noun.Pronoun && noun.Measured && slices.Contains(lines, s.node) && w.lost(noun)
+				if p.Role != "to" && w.strainedGone(noun, s) && slices.Contains(lines, s.node) && strings.HasSuffix(n.Action.Verb, " "+p.Role) {
+					return true // "pour in the strained stock"
+				}
+				if p.Role != "to" { // "loosen it with a spoonful of them", "divide the stuffing between them"
+					return noun.Pronoun && (noun.Measured || len(n.Into) == 1) && slices.Contains(lines, s.node) && w.lost(noun)
 				}
 				name := w.slice(noun.Name, noun.Upto)
 				if noun.Pronoun {
@@ -71,10 +74,16 @@ func (w *writer) unsaid(n *node, before []*standIn) []*standIn {
 					})
 					return len(lines) == 1 && lines[0] == s.node
 				}
-				return slices.Contains(lines, s.node) && (!made || len(w.animalWords(name)) > 0 || w.ownName(name, lines))
+				return slices.Contains(lines, s.node) && (!made || len(w.animalWords(name)) > 0 || w.ownName(name, lines) || w.strainedGone(noun, s))
 			})
 		})
 	})
+}
+
+// strainedGone tells whether a noun means a liquid by work that is not done any more, and what stands in is for that liquid: "the
+// strained stock".
+func (w *writer) strainedGone(noun recipe.Noun, s *standIn) bool {
+	return w.isLiquor(w.slice(noun.Name, noun.Upto)) && w.lost(noun) && larder.Pours(w.l.Food(s.was.FoodID()))
 }
 
 // hangsOn tells whether an action without words of its own for what it is done to

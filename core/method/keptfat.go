@@ -92,6 +92,9 @@ func (p *plan) namesFat(r recipe.Ref) bool {
 // onlyNamedThing writes matter that only the words name, and remembers where a fat ended that goes by another name now.
 func (w *writer) onlyNamedThing(n *node, p recipe.Phrase, noun recipe.Noun, kept []named) ([]named, bool) {
 	name := onlyNamed(noun)
+	if words := larder.Words(name); len(words) > 0 && w.oilOfTin(n, p, words[len(words)-1]) {
+		return w.otherFat(n, w.graph.Number(n), kept)
+	}
 	things, changed := w.onlySaid(n, p, name, kept)
 	if words := larder.Words(name); changed && len(words) > 0 && w.l.Language().Fats[words[len(words)-1]] {
 		w.fatAt = noun.Upto
@@ -127,4 +130,33 @@ func (w *writer) fatOfGone(n *node, p recipe.Phrase, name string, kept []named) 
 	}
 	gone := w.fatOfNoName(larder.Words(name))
 	return nil, gone, gone // "drizzle with the red oil", of a sausage that gives none
+}
+
+// oilOfTin tells whether a phrase speaks of the oil that flesh came packed in, which goes in by this action and for which
+// something else stands: "flake in the tuna with some of its oil".
+func (w *writer) oilOfTin(n *node, p recipe.Phrase, last string) bool {
+	lang := w.l.Language()
+	owned := slices.ContainsFunc(larder.Words(w.slice(p.From, p.Upto)), func(word string) bool { return lang.Possessives[word] })
+	return owned && lang.Fats[last] && p.Role == "with" && slices.ContainsFunc(n.To, func(line int) bool {
+		s := w.stand[line]
+		return s != nil && s.flesh() && slices.Contains(n.Named, line) && slices.Contains(larder.Words(s.was.Text), last)
+	})
+}
+
+// skimmedJust is the liquid that a pronoun means by the name that the action before gave it, which only
+// skimmed it and is not done any more: "skim the fat from the juices and boil them down".
+func (w *writer) skimmedJust(noun recipe.Noun, at int) string {
+	if at == 0 || noun.Rest || !w.deeds[at-1].drop {
+		return ""
+	}
+	n := &w.graph.Nodes[at-1]
+	if n.Technique.Takes != "none" || n.At != w.graph.Nodes[at].At || n.Action.Upto > noun.From {
+		return ""
+	}
+	for _, p := range n.Action.Words.Phrases {
+		if len(p.Nouns) > 0 && w.isLiquor(w.slice(p.Nouns[0].Name, p.Nouns[0].Upto)) {
+			return w.slice(p.Nouns[0].From, p.Nouns[0].Upto)
+		}
+	}
+	return ""
 }

@@ -44,7 +44,7 @@ func (c *Carrier) unlisted(d *recipe.Dish, a *swap.Adaptation, component int, s 
 				continue
 			}
 			m, ok := l.Index().At(words, 0, true)
-			if !ok || m.End != len(words) || m.Food.ID == waterFood || saidIn(d, component, s, words) || c.standsFor(a, words) || stillOpen(d, a, m.Food.ID, words) {
+			if !ok || m.End != len(words) || m.Food.ID == waterFood || saidIn(d, component, s, words) || c.standsFor(a, words) || c.stillOpen(d, a, m.Food.ID, words) {
 				continue
 			}
 			listed := slices.ContainsFunc(a.Components, func(comp swap.Component) bool {
@@ -60,15 +60,16 @@ func (c *Carrier) unlisted(d *recipe.Dish, a *swap.Adaptation, component int, s 
 	return out
 }
 
-// stillOpen tells whether words mean a line for which nothing is chosen: that is told there.
-func stillOpen(d *recipe.Dish, a *swap.Adaptation, food string, words []string) bool {
+// stillOpen tells whether words mean a line for which nothing is chosen, also by the word for its group: that is told there.
+func (c *Carrier) stillOpen(d *recipe.Dish, a *swap.Adaptation, food string, words []string) bool {
 	return slices.ContainsFunc(a.Unresolved, func(o swap.Open) bool {
 		component, line, ok := recipe.ParseLineRef(o.Line)
 		if !ok {
 			return false
 		}
 		l := &d.Components[component].Lines[line]
-		return l.FoodID() == food || slices.Contains(larder.Words(l.Name), words[len(words)-1])
+		group := c.book.Larder().Language().Groups[words[len(words)-1]]
+		return l.FoodID() == food || slices.Contains(larder.Words(l.Name), words[len(words)-1]) || slices.Contains(group, l.FoodID())
 	})
 }
 

@@ -155,3 +155,12 @@ func (w *writer) partsOfEggsGone(n *node, text string) bool {
 	eggs := slices.ContainsFunc(slices.Concat(n.To, n.With, n.Into), func(line int) bool { s := w.stand[line]; return s != nil && s.class == larder.Egg })
 	return eggs && slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().EggParts[word] > 0 })
 }
+
+// anotherFood tells whether what is left of a name is by itself that of a plant food which is none of some lines: the "olives"
+// of beef olives.
+func (w *writer) anotherFood(rest string, lines []int) bool {
+	words := larder.Words(rest)
+	m, ok := w.l.Index().At(words, 0, true)
+	return ok && m.End == len(words) && m.Food.Origin != larder.FromAnimal && !w.l.Language().Products[words[len(words)-1]] && !w.l.Language().Liquors[words[len(words)-1]] &&
+		!slices.ContainsFunc(lines, func(line int) bool { return w.line(line).FoodID() == m.Food.ID })
+}

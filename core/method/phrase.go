@@ -134,6 +134,14 @@ func (w *writer) noun(n *node, p recipe.Phrase, noun recipe.Noun, at int, own *c
 	return w.inPieces(noun, w.moreOf(noun, w.divided(noun, w.someServed(n, p, noun, w.listedOf(n, p, noun, lines, at))))), true
 }
 
+// ofTakenJust tells whether a pronoun means what the clause before took of one line, of which the rest waits: "chop four
+// of the anchovies and stir them in".
+func (w *writer) ofTakenJust(noun recipe.Noun, lines []int, at int) bool {
+	b := w.before
+	return noun.Pronoun && !noun.Rest && len(noun.Refs) == 1 && noun.Refs[0].Of != "" && b != nil && len(b.objects) == 1 && len(lines) == 1 &&
+		w.there(lines[0], at) && w.speaksOf(b, lines)
+}
+
 // wideWord tells whether a noun means a line by no more than a word for what is liquid, which what stands for it is too:
 // "the liquid", of milk.
 func (w *writer) wideWord(noun recipe.Noun, lines []int) bool {
@@ -153,6 +161,10 @@ func (w *writer) wideWord(noun recipe.Noun, lines []int) bool {
 func (w *writer) listedOf(n *node, p recipe.Phrase, noun recipe.Noun, lines []int, at int) []named {
 	if p.Role == "to" && w.cutAlready(n, lines, at) {
 		return nil // "dice the potatoes and the salmon"
+	}
+	if w.ofTakenJust(noun, lines, at) {
+		pronoun, _ := w.itOrThem(w.before, []named{{}})
+		return pronoun
 	}
 	if other := w.flavouredName(w.slice(noun.Name, noun.Upto), noun); other != "" {
 		return []named{{text: w.slice(noun.From, noun.Name) + other, plural: noun.Plural}}
@@ -228,7 +240,7 @@ func (w *writer) listed(noun recipe.Noun, lines []int, at int) []named {
 			if measure := w.ownMeasure(noun); measure != "" && (share < nearlyAll || noun.Dealt) && !s.bare && w.asMuch(s, measure) && !w.fewOfOne(noun, s) {
 				t.text = w.byMeasure(measure, s) // "a tablespoon of cashew milk"
 			} else if (noun.Dealt || share < nearlyAll && !noun.Measured && w.onEach(at)) && !s.bare {
-				t.text = w.c.words().Some + " " + w.c.words().The + " " + s.name // "two halves in each bowl"
+				t.text = w.dealtOf(noun, s) + " " + w.c.words().The + " " + s.name // "two halves in each bowl"
 			}
 			if state := w.stateSaid(noun, line, at); state != "" && !s.bare && !slices.Contains(larder.Words(s.name), state) && !strings.Contains(t.text, state+" "+s.name) {
 				the := w.c.words().The + " "

@@ -81,24 +81,6 @@ func (w *writer) besidesFat(lines []int) []int {
 	return slices.DeleteFunc(slices.Clone(lines), fat)
 }
 
-// skimmedJust is the liquid that a pronoun means by the name that the action before gave it, which only
-// skimmed it and is not done any more: "skim the fat from the juices and boil them down".
-func (w *writer) skimmedJust(noun recipe.Noun, at int) string {
-	if at == 0 || noun.Rest || !w.deeds[at-1].drop {
-		return ""
-	}
-	n := &w.graph.Nodes[at-1]
-	if n.Technique.Takes != "none" || n.At != w.graph.Nodes[at].At || n.Action.Upto > noun.From {
-		return ""
-	}
-	for _, p := range n.Action.Words.Phrases {
-		if len(p.Nouns) > 0 && w.isLiquor(w.slice(p.Nouns[0].Name, p.Nouns[0].Upto)) {
-			return w.slice(p.Nouns[0].From, p.Nouns[0].Upto)
-		}
-	}
-	return ""
-}
-
 // amongOthers tells whether a pronoun means no more than what the clause before put in, as its
 // own clause names what that was put among.
 func (w *writer) amongOthers(at int) bool {
@@ -234,6 +216,9 @@ func (w *writer) meantGone(noun recipe.Noun) bool {
 			return false
 		}
 		at := w.nodeOf(*r.Made)
+		for at >= 0 && w.deeds[at].drop && w.graph.Nodes[at].Technique.Family == "cut" && len(w.graph.Nodes[at].Named) == 0 && len(w.graph.Nodes[at].Inputs) == 1 {
+			at = w.graph.Nodes[at].Inputs[0] // "beat them out and divide the stuffing between them"
+		}
 		if at < 0 || !w.deeds[at].drop {
 			return false
 		}

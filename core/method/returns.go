@@ -62,28 +62,47 @@ func (p *plan) afterWashing(s *standIn, path []int) int {
 // laidToWork moves on from where something is only laid into a pan, or between sheets, for work that is not done any
 // more, to where it is taken up next: "put the bacon in a cold pan and let it render".
 func (p *plan) laidToWork(s *standIn, path []int, start int) int {
-	if !s.flesh() || !s.is(larder.Ready) {
+	boiled := s.class == larder.Egg && !larder.Pours(p.l.Food(s.was.FoodID()))
+	if !s.flesh() && !boiled || !s.is(larder.Ready) {
 		return start
 	}
 	lang := p.l.Language()
 	k := start
 	for k < len(path) {
 		n := &p.graph.Nodes[path[k]]
+		if boiled && p.alone(path[k], s) && p.intoOnlyWater(n) {
+			k++
+			continue
+		}
 		if !n.Is("place") || !p.alone(path[k], s) || n.Action.Heat == "" && !slices.ContainsFunc(larder.Words(flow.Said(n.Action)), func(w string) bool { return lang.Pots[w] || lang.Sheets[w] }) {
 			break
 		}
 		k++
 	}
+	if boiled && k > start && k < len(path) && p.fromTheTap(&p.graph.Nodes[path[k]]) {
+		k++ // "put the eggs in a pan, cover with cold water and boil"
+	}
 	if k == start || k >= len(path) || !p.dropped(s, path[k]) {
 		return start
 	}
-	if t := p.graph.Nodes[path[k]].Technique; t.Family != "dry heat" && t.Family != "cut" && !p.graph.Nodes[path[k]].Is("render") {
+	if t := p.graph.Nodes[path[k]].Technique; t.Family != "dry heat" && t.Family != "cut" && !p.graph.Nodes[path[k]].Is("render") && !(boiled && t.Family == "wet heat") {
 		return start
 	}
 	for k < len(path)-1 && (p.dropped(s, path[k]) || p.graph.Nodes[path[k]].Is("off-heat") || p.takesOut(path[k])) {
 		k++
 	}
 	return k
+}
+
+// intoOnlyWater tells whether an action puts something into water from the tap in which nothing of the list lies: "bring a pan of
+// water to the boil and lower in the eggs".
+func (p *plan) intoOnlyWater(n *flow.Node) bool {
+	if !n.Is("place") && n.Technique.Joins != "yes" || len(n.Into)+len(n.With) > 0 {
+		return false
+	}
+	return p.fromTheTap(n) || len(n.Action.Into) > 0 && len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool {
+		return p.graph.Nodes[in].Technique.Family != "wet heat" || len(p.graph.Nodes[in].Holds) > 0
+	})
 }
 
 // neverLeft tells whether an action returns what stands for flesh to a pot that it was not taken out of: the lifting out is not

@@ -150,7 +150,7 @@ func TestWhatStaysIsSaidWhole(t *testing.T) {
 		},
 		"eggs that are ready are not poached, and the water is not heated for them": {
 			"Muffins\nServes 2\n\n2 English muffins\n4 eggs\n1 tbsp white vinegar\n\nMethod\n1. Bring a wide pan of water with the vinegar to a simmer. Break the eggs into cups, slide them in and poach for 3 minutes. Lift out with a slotted spoon and drain.\n2. Toast the muffins and top each half with an egg.",
-			map[string]string{line("1"): "pumpkin-yolk-pool"}, []string{"Toast the muffins and top each half with some of the potato and pumpkin rounds"}, []string{"poach", "cups", "vinegar"},
+			map[string]string{line("1"): "pumpkin-yolk-pool"}, []string{"Toast the muffins and top each half with one of the potato and pumpkin rounds"}, []string{"poach", "cups", "vinegar"},
 		},
 		"what was only rubbed is added and not put back": {
 			"Tagine\nServes 4\n\n900 g lamb shoulder\n2 tbsp ras el hanout\n2 tbsp oil\n2 onions\n500 ml vegetable stock\n\nMethod\n1. Rub the lamb with the ras el hanout. Brown it in the oil in batches. Put all the meat back, add the onions and cook for 5 minutes. Pour in the stock, bring up to a simmer, cover and cook in the oven at 150C for 2 hours.",

@@ -23,10 +23,7 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return []named{w.c.stand(come, 1, false)}, true
 	}
 	if len(w.animalWords(name)) == 0 && !w.fleshly(name) && !w.ownName(name, lines) {
-		if w.otherNameOf(noun, lines) {
-			return w.listedOrAll(lines, at), true // "the cutlets", of pork chops
-		}
-		return kept, false
+		return w.byOtherName(noun, lines, at, kept)
 	}
 	if heading := w.ofPart(name); heading != "" {
 		return []named{{text: w.slice(noun.From, noun.Name) + heading, plural: noun.Plural}}, true // "the lentil mince sauce"
@@ -70,16 +67,18 @@ func (w *writer) product(noun recipe.Noun, lines []int, at int, kept []named) ([
 	return w.inPieces(noun, w.inState(noun, lines, at, w.muchOf(noun, w.listedOrAll(lines, at)))), true
 }
 
-// mixtureOf is a mixture by the plants that its name is led by: "the chipotle mixture", of a cream so called.
-func (w *writer) mixtureOf(name string) string {
-	words := strings.Fields(name)
-	for k := len(words) - 1; k > 0; k-- {
-		front := strings.Join(words[:k], " ")
-		if m, ok := w.l.Index().At(larder.Words(front), 0, true); ok && m.End == len(larder.Words(front)) && m.Food.Origin != larder.FromAnimal && len(w.animalWords(front)) == 0 {
-			return front + " " + w.c.words().Mixture
+// byOtherName is what goes by a name that holds no animal: what stands for a liquid by work that is not done, "the strained stock",
+// for flesh under another word, "the cutlets" of pork chops, else the name itself.
+func (w *writer) byOtherName(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
+	for _, line := range lines {
+		if s := w.stand[line]; s != nil && s.enters == at && w.strainedGone(noun, s) {
+			return w.named([]*standIn{s}), true
 		}
 	}
-	return w.c.words().Mixture
+	if w.otherNameOf(noun, lines) {
+		return w.listedOrAll(lines, at), true
+	}
+	return kept, false
 }
 
 // beforeProduct is what stands before what is left of a name: an article where that has none, "fill with beef mixture".
@@ -125,6 +124,9 @@ func (w *writer) withoutAnimal(name string, lines []int) string {
 			return "" // "pigs in blankets"
 		}
 		if len(w.animalWords(rest)) == 0 && !w.fleshly(rest) && !w.ownName(rest, lines) {
+			if w.anotherFood(rest, lines) {
+				return ""
+			}
 			return rest
 		}
 	}

@@ -135,3 +135,15 @@ func (w *writer) spreadWith(n *node, noun recipe.Noun, things []named) []named {
 	}
 	return nil
 }
+
+// mixtureOf is a mixture by the plants that its name is led by: "the chipotle mixture", of a cream so called.
+func (w *writer) mixtureOf(name string) string {
+	words := strings.Fields(name)
+	for k := len(words) - 1; k > 0; k-- {
+		front := strings.Join(words[:k], " ")
+		if m, ok := w.l.Index().At(larder.Words(front), 0, true); ok && m.End == len(larder.Words(front)) && m.Food.Origin != larder.FromAnimal && len(w.animalWords(front)) == 0 {
+			return front + " " + w.c.words().Mixture
+		}
+	}
+	return w.c.words().Mixture
+}

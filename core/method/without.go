@@ -112,8 +112,14 @@ func (p *plan) stirsNoWater(i int) bool {
 // gives off none.
 func (p *plan) poursNoFatOff(i int) bool {
 	n := &p.graph.Nodes[i]
-	return n.Is("pour-off") && len(n.Inputs) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) }) &&
+	return n.Is("pour-off", "skim", "discard") && len(n.Inputs) > 0 && !slices.ContainsFunc(n.To, func(line int) bool { return !p.c.fatLine(p.line(line)) }) &&
 		!slices.ContainsFunc(n.Inputs, func(in int) bool { return !p.deeds[in].drop && !p.fleshAndFat(in) })
+}
+
+// nothingPouredOff tells whether the action before would have poured off the fat of flesh, of which nothing is left over then:
+// "pour off all but a spoonful and fry the onion in what is left".
+func (p *plan) nothingPouredOff(i int) bool {
+	return i > 0 && p.deeds[i-1].drop && p.poursNoFatOff(i-1)
 }
 
 // goesOnWithNothing tells whether an action only drains what other work gave off, or goes on with it, and that is not done any

@@ -17,7 +17,9 @@ func (b *bindings) direct(n noun) []referent {
 		if s < leastLikeness || b.saidUncooked(n) && b.cookedUp(portion{i, ""}) {
 			continue // "the raw beef" is no bones that gave a broth
 		}
-		s += b.meantForWork(i)
+		if fit := b.meantForWork(i); fit >= 0 || !b.lastToServe(n, i) {
+			s += fit
+		}
 		if b.lines[i].comp == b.ownPart() && len(b.takes) == 0 { // what is prepared for several parts is of all
 			s += 0.5
 		}

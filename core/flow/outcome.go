@@ -194,6 +194,26 @@ func (b *bindings) loose(a *recipe.Action) bool {
 	})
 }
 
+// lastToServe tells whether a line is to be served, waits still, and is the only one by its word that does: "whip the cream", where
+// the other has gone in; but not "whisk in the hot cream".
+func (b *bindings) lastToServe(n noun, i int) bool {
+	l := &b.lines[i]
+	hot := slices.ContainsFunc(n.words, func(w string) bool { return b.r.lang.HeatWords[w] })
+	if b.tech.Family != "mix" || hot || !b.forTable(i) || b.leftOf(portion{i, ""}) < 1 || len(l.name) == 0 {
+		return false
+	}
+	used := false
+	for k := range b.lines {
+		if o := &b.lines[k]; k != i && o.comp == l.comp && len(o.name) > 0 && last(o.name) == last(l.name) {
+			if b.leftOf(portion{k, ""}) > 0 {
+				return false
+			}
+			used = true
+		}
+	}
+	return used
+}
+
 // forTable tells whether a line is served with the dish and not worked into it.
 func (b *bindings) forTable(line int) bool {
 	for w := range b.r.lang.Serving {

@@ -43,6 +43,10 @@ const shapeUse = "shape"
 // with.
 func (p *plan) boilsForNothing() {
 	for line := range p.graph.Lines {
+		if k := p.intoIdleWater(line); k >= 0 {
+			p.deeds[k].drop, p.seasoned[line] = true, true
+			continue
+		}
 		taste := p.stand[line] == nil && p.flavours(line) && p.liquorGoesOn(line) < 0
 		if !taste && !larder.Wets(p.l.Food(p.line(line).FoodID())) {
 			continue
@@ -64,6 +68,27 @@ func (p *plan) boilsForNothing() {
 		}
 		p.seasoned[line] = true
 	}
+}
+
+// intoIdleWater is the action by which a line goes into nothing but water from the tap in which nothing cooks any more: the
+// vinegar for eggs that are not poached; -1 where none is.
+func (p *plan) intoIdleWater(line int) int {
+	path := p.path(line)
+	if p.stand[line] != nil || len(path) != 1 {
+		return -1
+	}
+	n := &p.graph.Nodes[path[0]]
+	if len(n.Users) > 0 || len(n.Inputs) == 0 || n.Technique.Joins != "yes" || slices.ContainsFunc(n.Inputs, func(in int) bool {
+		return p.graph.Nodes[in].Technique.Family != "wet heat" || len(p.graph.Nodes[in].Holds) > 0
+	}) {
+		return -1
+	}
+	for k := path[0] + 1; k < len(p.graph.Nodes) && p.graph.Nodes[k].At == n.At; k++ {
+		if p.deeds[k].drop && p.graph.Nodes[k].Technique.Family == "wet heat" {
+			return path[0]
+		}
+	}
+	return -1
 }
 
 // onlyBathes tells whether an action works on nothing but a liquid, flesh that comes later, and what gives a taste.

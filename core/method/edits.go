@@ -204,7 +204,7 @@ func (w *writer) gonePlay(n *node, text string) bool {
 // piecesGone tells whether words say how pieces are turned in a sauce in which none lie: "turning it once".
 func (w *writer) piecesGone(n *node, text string) bool {
 	at := w.graph.Number(n)
-	if n.Technique.Family != "wet heat" || !w.sauceAt(at) || !slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().GoneSigns[pieces][word] }) {
+	if n.Technique.Family != "wet heat" && !w.braises(n) || !w.sauceAt(at) || !slices.ContainsFunc(larder.Words(text), func(word string) bool { return w.l.Language().GoneSigns[pieces][word] }) {
 		return false
 	}
 	waits := func(line int) bool { s := w.stand[line]; return s != nil && s.flesh() && !w.there(line, at) }

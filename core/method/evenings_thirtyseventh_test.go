@@ -39,6 +39,18 @@ func TestCardsOfPouredFatAndOfOneForEach(t *testing.T) {
 		"yolks of a warm foam thicken it": {
 			"zabaglione-peaches", []string{"whisk the soy and starch cream and sugar in a heatproof bowl"}, []string{"chickpea", "black salt"},
 		},
+		"water is not sharpened for eggs that are not poached": {
+			"turkish-eggs-garlic-yoghurt", []string{"Leave to come to room temperature."}, []string{"vinegar", "pan of water"},
+		},
+		"nothing is turned in an oven in which nothing lies": {
+			"brisket-ale-onions", []string{"Cover and cook in the oven for 25 minutes."}, []string{"turning it"},
+		},
+		"sausages out of their skins are fried loose": {
+			"sausage-spinach-rigatoni", []string{"breaking it up, until browned"}, []string{"logs"},
+		},
+		"the cream that is to serve is whipped": {
+			"lime-ginger-pots", []string{"Whisk the sweet cashew milk with the cashew cream", "Top each pot with a spoonful of the beaten cashew cream."}, nil,
+		},
 		"what juices are strained of mushrooms are poured": {
 			"mussel-fideos-pan", []string{"Strain the juices into a jug.", "Pour in the kelp stock and the juice"}, []string{"mussel"},
 		},

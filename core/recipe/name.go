@@ -192,8 +192,8 @@ func (r *Reader) resolve(n *nameRead, main, tail []lex.Token, counted bool) find
 		c.quantity()
 		own := normalised(p[min(c.At, len(p)):])
 		f := r.match.name(own, counted)
-		if i < len(parts)-1 && len(words) > 0 && cursorOver(r.lines(), parts[i+1], "").quantity().amount == nil {
-			f = r.withHead(f, own, words[len(words)-1], counted)
+		if head := r.lentHead(parts); i < len(parts)-1 && head != "" && cursorOver(r.lines(), parts[i+1], "").quantity().amount == nil {
+			f = r.withHead(f, own, head, counted)
 		}
 		if f.food != nil {
 			foods = append(foods, f)
@@ -216,7 +216,6 @@ func (r *Reader) resolve(n *nameRead, main, tail []lex.Token, counted bool) find
 }
 
 func (r *Reader) alternatives(n *nameRead, parts [][]lex.Token, counted bool, whole finding) finding {
-	last := normalised(parts[len(parts)-1])
 	var foods []finding
 	for i, p := range parts {
 		c := cursorOver(r.lines(), p, "")
@@ -227,8 +226,8 @@ func (r *Reader) alternatives(n *nameRead, parts [][]lex.Token, counted bool, wh
 		}
 		words := normalised(p[c.At:])
 		f := r.match.name(words, counted)
-		if i < len(parts)-1 && len(last) > 0 && cursorOver(r.lines(), parts[len(parts)-1], "").quantity().amount == nil { // no "egg tofu" of "2 eggs or 100 g tofu"
-			f = r.withHead(f, words, last[len(last)-1], counted)
+		if head := r.lentHead(parts); i < len(parts)-1 && head != "" && cursorOver(r.lines(), parts[len(parts)-1], "").quantity().amount == nil { // no "egg tofu" of "2 eggs or 100 g tofu"
+			f = r.withHead(f, words, head, counted)
 		}
 		if f.food != nil || f.origin != larder.Unknown {
 			foods = append(foods, f)
@@ -248,6 +247,16 @@ func (r *Reader) alternatives(n *nameRead, parts [][]lex.Token, counted bool, wh
 		}
 	}
 	return f
+}
+
+// lentHead is the word that the last of several names may lend the others, "mince" of "lamb or beef mince"; empty where it is all of
+// that name: "mushrooms and bacon".
+func (r *Reader) lentHead(parts [][]lex.Token) string {
+	last := normalised(parts[len(parts)-1])
+	if len(last) < 2 {
+		return ""
+	}
+	return last[len(last)-1]
 }
 
 // withHead lends a part the head of the last one where that makes a longer

@@ -46,12 +46,15 @@ func takesOff(a *recipe.Action, x recipe.Phrase) bool {
 	})
 }
 
+// shells is the row of words for what eggs come in.
+const shells = "shells"
+
 // onlyShells tells whether names are no more than what eggs come in, and a stand-in is for whole ones: "peel off the shells".
 func (p *plan) onlyShells(s *standIn, names []string) bool {
 	if s.class != larder.Egg || larder.Pours(p.l.Food(s.was.FoodID())) || len(names) == 0 {
 		return false
 	}
-	return !slices.ContainsFunc(names, func(w string) bool { return !p.l.Language().GoneSigns[string(larder.Egg)][w] })
+	return !slices.ContainsFunc(names, func(w string) bool { return !p.l.Language().GoneSigns[shells][w] })
 }
 
 // cameOfBodies tells whether a pronoun stands for nothing but what was made of a body:

@@ -78,9 +78,7 @@ func (p *plan) intoIdleWater(line int) int {
 		return -1
 	}
 	n := &p.graph.Nodes[path[0]]
-	if len(n.Users) > 0 || len(n.Inputs) == 0 || n.Technique.Joins != "yes" || slices.ContainsFunc(n.Inputs, func(in int) bool {
-		return p.graph.Nodes[in].Technique.Family != "wet heat" || len(p.graph.Nodes[in].Holds) > 0
-	}) {
+	if len(n.Users) > 0 || n.Technique.Joins != "yes" || !p.onBoiledWater(n) {
 		return -1
 	}
 	for k := path[0] + 1; k < len(p.graph.Nodes) && p.graph.Nodes[k].At == n.At; k++ {

@@ -100,7 +100,12 @@ func (p *plan) intoOnlyWater(n *flow.Node) bool {
 	if !n.Is("place") && n.Technique.Joins != "yes" || len(n.Into)+len(n.With) > 0 {
 		return false
 	}
-	return p.fromTheTap(n) || len(n.Action.Into) > 0 && len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool {
+	return p.fromTheTap(n) || len(n.Action.Into) > 0 && p.onBoiledWater(n)
+}
+
+// onBoiledWater tells whether an action goes on with nothing but water that was heated by itself.
+func (p *plan) onBoiledWater(n *flow.Node) bool {
+	return len(n.Inputs) > 0 && !slices.ContainsFunc(n.Inputs, func(in int) bool {
 		return p.graph.Nodes[in].Technique.Family != "wet heat" || len(p.graph.Nodes[in].Holds) > 0
 	})
 }

@@ -21,6 +21,8 @@ type Item struct {
 	Wet bool
 	// Use is what an ingredient does here; see UseOf.
 	Use Use
+	// Solid tells that it stands in for pieces of flesh: what holds those together does nothing for what lies about them.
+	Solid bool
 }
 
 // Eaten is how many grams of the food as bought reach the eater: of what is steeped and

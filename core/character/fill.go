@@ -66,6 +66,9 @@ func (part *PartProfile) fill(s *Sums, shape Shape) {
 	part.Held = [len(jobs)]float64{}
 	for i, j := range jobs {
 		part.Held[i] = s[j.adds]
+		if j.adds == thicken {
+			part.Held[i] -= s[lumped]
+		}
 	}
 	if part.Mass <= 0 {
 		return

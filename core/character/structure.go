@@ -23,14 +23,16 @@ const (
 	mostSupply  = 1.3
 )
 
-// jobs are the structural jobs the model weighs: their unit, what adds up to
-// them, the uses that do them, and whether too much of it spoils the dish.
-var jobs = [...]struct {
+// job is a structural job: its unit, what adds up to it, the uses that do it, and whether too much of it spoils the dish.
+type job struct {
 	need, unit string
 	adds       quantity
 	uses       []string
 	stiffens   bool
-}{
+}
+
+// jobs are the structural jobs the model weighs.
+var jobs = [...]job{
 	{"bind", "g of mix bound", binding, []string{"bind", "shape"}, true},
 	{"set", "ml set sliceable", setting, []string{"set", "set-sweet"}, true},
 	{"lift", "ml of batter doubled", lifting, []string{"lift"}, false},
@@ -47,6 +49,11 @@ type Need struct {
 	// Required is what has to be supplied, Most what the original had or what
 	// there is to hold, whichever is more: beyond it things turn stiff.
 	Required, Most float64
+}
+
+// DoesJob tells whether a use is one of the structural jobs.
+func DoesJob(use string) bool {
+	return slices.ContainsFunc(jobs[:], func(j job) bool { return slices.Contains(j.uses, use) })
 }
 
 // Needs works out the structural jobs of an original: the capacity of what did

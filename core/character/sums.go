@@ -43,6 +43,7 @@ const (
 	juicy
 	melt
 	thicken
+	lumped // thickener inside of pieces, where no sauce meets it
 	dissolved
 	binding
 	setting
@@ -163,12 +164,22 @@ func (it Item) Sums() Sums {
 	} else if w := larder.Or(c.Water, 0); w > dissolvedWater || larder.Or(c.Sugars, 0) > drySugar {
 		s[dissolved] = max(0, solids-s[fat])
 	}
-	for _, r := range food.Roles {
-		if q, ok := roleQuantities[r.Kind]; ok && (r.Form == "" || r.Form == form.Name) {
-			s[q] += bought * r.PerGram * max(fate.Taken, fate.Soluble)
+	it.holds(&s, bought)
+	return s
+}
+
+// holds adds what an item can bind, set, thicken and the like, of which so much was bought.
+func (it Item) holds(s *Sums, bought float64) {
+	for _, r := range it.Food.Roles {
+		q, ok := roleQuantities[r.Kind]
+		if !ok || r.Form != "" && r.Form != it.Form.Name || it.Solid && (q == binding || q == setting) {
+			continue
+		}
+		capacity := bought * r.PerGram * max(it.Fate.Taken, it.Fate.Soluble)
+		if s[q] += capacity; it.Solid && q == thicken {
+			s[lumped] += capacity
 		}
 	}
-	return s
 }
 
 // unheatedGuanylate is what dried mushrooms give of their GMP when nothing is

@@ -81,30 +81,35 @@ func TestWhatIsDoneToAnItemTells(t *testing.T) {
 		of     quantity
 		want   float64
 	}{
-		"a liquid can be drunk":                      {func(it *Item) { it.Food.Per100.Water = figure(90) }, liquid, 80 - 300*0.1*0.5},
-		"at the bound it is none":                    {func(it *Item) { it.Food.Per100.Water = figure(liquidWater) }, liquid, 0},
-		"what is lifted out leaves no solids":        {func(it *Item) { it.Form.Yield = 0 }, water, 0},
-		"and its taste":                              {func(it *Item) { it.Form.Yield = 0 }, acid, 3 * 2 * 0.7 * 0.6},
-		"soaking takes salt out":                     {func(it *Item) { it.Washed = true }, salt, 3 * 0.4 * larder.SaltPerSodium * 0.7 * 0.6 * 0.4},
-		"unheated mushrooms give little":             {func(it *Item) { it.Heated = false }, gmp, 3 * 0.04 * 0.7 * 0.6 * unheatedGuanylate},
-		"what is dry and has no sugar dissolves not": {func(it *Item) { it.Food.Per100.Water = figure(dissolvedWater) }, dissolved, 0},
-		"sugar dissolves though it is dry":           {func(it *Item) { it.Food.Per100.Water, it.Food.Per100.Sugars = figure(10), figure(61) }, dissolved, 300*0.9*0.5 - 3*4*0.9*0.6},
-		"at the bound it does not":                   {func(it *Item) { it.Food.Per100.Water, it.Food.Per100.Sugars = figure(10), figure(drySugar) }, dissolved, 0},
-		"more fat than solids leaves nothing":        {func(it *Item) { it.Food.Per100.Fat = figure(50) }, dissolved, 0},
-		"pieces are bitten on":                       {func(it *Item) { it.Form.Feel = map[string]float64{Chew: 7} }, chew, 80 * 7},
-		"and do not dissolve":                        {func(it *Item) { it.Form.Feel = map[string]float64{Chew: 7} }, dissolved, 0},
-		"pieces that are lifted out are not":         {func(it *Item) { it.Form.Feel, it.Form.Yield = map[string]float64{Chew: 7}, 0 }, pieces, 0},
-		"a crisped surface":                          {func(it *Item) { it.Form.Feel, it.Crisped = map[string]float64{Crisp: 2}, 6 }, crisp, 80 * 6},
-		"what is crisper by itself":                  {func(it *Item) { it.Form.Feel, it.Crisped = map[string]float64{Crisp: 8}, 6 }, crisp, 80 * 8},
-		"and what a wet finish leaves of it":         {func(it *Item) { it.Form.Feel, it.Softened = map[string]float64{Crisp: 8}, true }, crisp, 80 * 8 * softenedCrisp},
-		"an aroma of its own beats browning":         {func(it *Item) { it.Food.Aromas = []larder.Aroma{{Trait: Roast, Dose: 3}} }, roast, 300 * 0.4 * 0.6 / 3},
-		"colour of its own beats browning":           {func(it *Item) { it.Food.Aromas = []larder.Aroma{{Trait: Brown, Dose: 3}} }, brown, 300 * 0.4 * 0.6 / 3},
-		"what is steeped binds by what it gives":     {func(it *Item) { it.Fate = &larder.Fate{Taken: 0.5, Soluble: 0.1} }, thicken, 300 * 2 * 0.5},
-		"dry food drinks in a wet dish":              {dry(0.4, 1, true), thirst, 200 * 1.5 * 0.5},
-		"in a dry one it does not":                   {dry(0.4, 1, false), thirst, 0},
-		"what was cooked before does not":            {dry(0.4, 1.5, true), thirst, 0},
-		"what hardly swells does not":                {dry(drinksBelow, 1, true), thirst, 0},
-		"what has no figure does not":                {dry(0, 1, true), thirst, 0},
+		"a liquid can be drunk":                        {func(it *Item) { it.Food.Per100.Water = figure(90) }, liquid, 80 - 300*0.1*0.5},
+		"at the bound it is none":                      {func(it *Item) { it.Food.Per100.Water = figure(liquidWater) }, liquid, 0},
+		"what is lifted out leaves no solids":          {func(it *Item) { it.Form.Yield = 0 }, water, 0},
+		"and its taste":                                {func(it *Item) { it.Form.Yield = 0 }, acid, 3 * 2 * 0.7 * 0.6},
+		"soaking takes salt out":                       {func(it *Item) { it.Washed = true }, salt, 3 * 0.4 * larder.SaltPerSodium * 0.7 * 0.6 * 0.4},
+		"unheated mushrooms give little":               {func(it *Item) { it.Heated = false }, gmp, 3 * 0.04 * 0.7 * 0.6 * unheatedGuanylate},
+		"what is dry and has no sugar dissolves not":   {func(it *Item) { it.Food.Per100.Water = figure(dissolvedWater) }, dissolved, 0},
+		"sugar dissolves though it is dry":             {func(it *Item) { it.Food.Per100.Water, it.Food.Per100.Sugars = figure(10), figure(61) }, dissolved, 300*0.9*0.5 - 3*4*0.9*0.6},
+		"at the bound it does not":                     {func(it *Item) { it.Food.Per100.Water, it.Food.Per100.Sugars = figure(10), figure(drySugar) }, dissolved, 0},
+		"more fat than solids leaves nothing":          {func(it *Item) { it.Food.Per100.Fat = figure(50) }, dissolved, 0},
+		"pieces are bitten on":                         {func(it *Item) { it.Form.Feel = map[string]float64{Chew: 7} }, chew, 80 * 7},
+		"and do not dissolve":                          {func(it *Item) { it.Form.Feel = map[string]float64{Chew: 7} }, dissolved, 0},
+		"pieces that are lifted out are not":           {func(it *Item) { it.Form.Feel, it.Form.Yield = map[string]float64{Chew: 7}, 0 }, pieces, 0},
+		"a crisped surface":                            {func(it *Item) { it.Form.Feel, it.Crisped = map[string]float64{Crisp: 2}, 6 }, crisp, 80 * 6},
+		"what is crisper by itself":                    {func(it *Item) { it.Form.Feel, it.Crisped = map[string]float64{Crisp: 8}, 6 }, crisp, 80 * 8},
+		"and what a wet finish leaves of it":           {func(it *Item) { it.Form.Feel, it.Softened = map[string]float64{Crisp: 8}, true }, crisp, 80 * 8 * softenedCrisp},
+		"an aroma of its own beats browning":           {func(it *Item) { it.Food.Aromas = []larder.Aroma{{Trait: Roast, Dose: 3}} }, roast, 300 * 0.4 * 0.6 / 3},
+		"colour of its own beats browning":             {func(it *Item) { it.Food.Aromas = []larder.Aroma{{Trait: Brown, Dose: 3}} }, brown, 300 * 0.4 * 0.6 / 3},
+		"what is steeped binds by what it gives":       {func(it *Item) { it.Fate = &larder.Fate{Taken: 0.5, Soluble: 0.1} }, thicken, 300 * 2 * 0.5},
+		"what stands in for flesh binds nothing about": {func(it *Item) { it.Solid = true }, binding, 0},
+		"and sets nothing":                             {func(it *Item) { it.Solid, it.Form.Name = true, "chopped" }, setting, 0},
+		"it gives body":                                {func(it *Item) { it.Solid = true }, thicken, 300 * 2 * 0.7},
+		"that thickens no sauce":                       {func(it *Item) { it.Solid = true }, lumped, 300 * 2 * 0.7},
+		"what stands in for a thickener does":          {func(*Item) {}, lumped, 0},
+		"dry food drinks in a wet dish":                {dry(0.4, 1, true), thirst, 200 * 1.5 * 0.5},
+		"in a dry one it does not":                     {dry(0.4, 1, false), thirst, 0},
+		"what was cooked before does not":              {dry(0.4, 1.5, true), thirst, 0},
+		"what hardly swells does not":                  {dry(drinksBelow, 1, true), thirst, 0},
+		"what has no figure does not":                  {dry(0, 1, true), thirst, 0},
 	} {
 		t.Run(name, func(t *testing.T) {
 			it := madeUp()
@@ -157,7 +162,11 @@ func TestTraitsAreReadOffSums(t *testing.T) {
 	require.Zero(t, p.Parts[1].Traits[0], "a few crumbs do not say how it feels")
 	require.Zero(t, p.Parts[1].Traits[6], "a dough has no body")
 	for i, j := range jobs {
-		require.Equal(t, one[j.adds], p.Parts[0].Held[i])
+		want := one[j.adds]
+		if j.adds == thicken {
+			want -= one[lumped]
+		}
+		require.Equal(t, want, p.Parts[0].Held[i], j.need)
 	}
 	// The space of a profile is used again, and nothing of before stays in it.
 	Evaluate([]Shape{{}}, []Sums{{}}, &p)

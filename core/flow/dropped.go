@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"cmp"
 	"slices"
 
 	"yembra/core/larder"
@@ -69,7 +70,7 @@ func (b *bindings) solidsIn(t *thing) []portion {
 	if len(t.solids) > 0 {
 		return t.solids
 	}
-	cooked := b.r.larder.Technique(t.technique)
+	cooked := b.r.larder.Technique(cmp.Or(t.cooked, t.technique))
 	if t.dropped != nil || cooked == nil || cooked.Family != "wet heat" && cooked.Family != "oven" || !t.liquid && !b.holdsPoured(t) {
 		return nil
 	}

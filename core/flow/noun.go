@@ -116,6 +116,7 @@ func (t *text) noun(i, upto int, inner bool) (noun, bool) {
 		return n, true
 	}
 	t.trimDescribing(&n, start)
+	t.halfOfIt(&n)
 	t.leftBehind(&n, at)
 	if len(n.words) == 0 && (n.share > 0 || n.rest || n.little || n.all || n.amount[1] > 0) {
 		n.pronoun = true // "the rest", "half", "both"

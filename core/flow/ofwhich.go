@@ -76,8 +76,8 @@ func (b *bindings) ofTitle(n noun) []referent {
 				return []referent{{made: in}} // "add the mushroom discs", that were tossed with turmeric and set aside
 			case b.goingInto && in != b.focus && in.comp == b.comp && in.vessel != "":
 				return []referent{{made: in}} // "spread over the mushroom fillets", that are in the sauce in a dish
-			case in != b.focus && (in.putBy || in.out || in.taken):
-				found = append(found, referent{made: in, portion: &p})
+			case in != b.focus:
+				found = append(found, referent{made: in, portion: &p}) // "fry the tofu slabs", that have been rolled in crumbs since
 			}
 		}
 		slices.SortFunc(found, func(x, y referent) int { return x.portion.line - y.portion.line })

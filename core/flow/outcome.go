@@ -1,6 +1,7 @@
 package flow
 
 import (
+	"cmp"
 	"slices"
 
 	"yembra/core/larder"
@@ -49,6 +50,9 @@ func (b *bindings) outcome(c *clause, t *larder.Technique, r *roles) {
 	b.cutOf(made, t, r)
 	b.fatOfLifted(made, r)
 	made.solids, made.technique = solids, a.Technique
+	if t.Family == "rest" && len(r.inputs) == 1 && len(r.portions) == 0 {
+		made.solids, made.cooked = r.inputs[0].solids, cmp.Or(r.inputs[0].cooked, r.inputs[0].technique)
+	}
 	made.dropped = b.droppedInto(t, r)
 	made.dough = t.Family == "dough" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.dough })
 	made.heated = t.Heat != "" || slices.ContainsFunc(r.inputs, func(in *thing) bool { return in.heated })

@@ -9,10 +9,11 @@ import (
 )
 
 // preparedPart is the share of a line of which a noun names those that the list has prepared so: "the halved onion", of
-// "2 onions, 1 halved, 1 chopped", or "blend with the second onion", of "one chopped and one blended"; 0 for any other.
+// "2 onions, 1 halved, 1 chopped" or of "1 onion, half left whole, half sliced", or "blend with the second onion", of "one chopped and
+// one blended"; 0 for any other.
 func (b *bindings) preparedPart(n noun, p portion) float64 {
 	l := b.lines[p.line].line
-	if !l.Counted() || l.Amount.Low <= 1 {
+	if !l.Counted() || l.Amount.Low < 1 {
 		return 0
 	}
 	words, count := strings.Fields(strings.ToLower(strings.ReplaceAll(l.Preparation, ",", " "))), 0.0
@@ -22,7 +23,9 @@ func (b *bindings) preparedPart(n noun, p portion) float64 {
 			of = v
 		}
 		if of > 0 {
-			count = of
+			if count = of; of < 1 {
+				count *= l.Amount.Low // half of them
+			}
 			continue
 		}
 		said := slices.ContainsFunc(n.words, func(w string) bool { return w == word || w == larder.Singular(word) }) || b.another(n) && slices.Contains(b.r.lang.Orders(word), b.tech.Name)
@@ -57,4 +60,11 @@ func (b *bindings) madeBy(n noun) *thing {
 		}
 	}
 	return nil
+}
+
+// halfOfIt reads a share behind what it is of: "the onion half".
+func (t *text) halfOfIt(n *noun) {
+	if k := len(n.words) - 1; k > 0 && n.pointed && !n.plural && n.share == 0 && n.amount[1] == 0 && t.lang.Shares[n.words[k]] > 0 && t.lang.Shares[n.words[k]] < 1 && t.foods(n.words[k-1]) && !slices.ContainsFunc(n.words[:k], func(w string) bool { return t.lang.Shares[w] > 0 }) { // but no "half-and-half"
+		n.share, n.words = t.lang.Shares[n.words[k]], n.words[:k]
+	}
 }

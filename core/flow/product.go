@@ -2,6 +2,7 @@ package flow
 
 import (
 	"cmp"
+	"maps"
 	"slices"
 
 	"yembra/core/larder"
@@ -71,7 +72,7 @@ func (b *bindings) product(n noun) *thing {
 			c = b.componentNamed(head)
 		}
 		if t := b.fullest(kinds, func(t *thing) bool {
-			return b.holdsKind(t, kinds) && (len(t.title) == 0 || last(t.title) == head || t.comp == c) && (c < 0 || t.comp == c) && !(b.goesIn(t) && (b.goingInto || t.heated))
+			return b.holdsKind(t, kinds) && (len(t.title) == 0 || last(t.title) == head || t.comp == c) && (c < 0 || t.comp == c) && !(b.goesIn(t) && (b.goingInto || t.heated)) && !b.keptLiquorBeside(t)
 		}); t != nil {
 			return t
 		}
@@ -113,6 +114,15 @@ func (b *bindings) pointedProduct(n noun, shaped bool) *thing {
 	}
 	last := b.latest(func(t *thing) bool { return t.title == nil || len(b.takes) > 0 })
 	return cmp.Or(b.laidBeside(last), last)
+}
+
+// keptLiquorBeside tells whether a thing is some liquor that was kept, or water in which something was boiled, while several things
+// cook in hand: "blend the sauce".
+func (b *bindings) keptLiquorBeside(t *thing) bool {
+	if !t.liquid || t == b.focus || !b.open(b.focus) || !b.focus.heated || b.focus.putBy || len(b.focus.holds) < 2 {
+		return false
+	}
+	return t.putBy || !slices.ContainsFunc(slices.Collect(maps.Keys(t.holds)), func(p portion) bool { return larder.Wets(b.lines[p.line].food) })
 }
 
 // foodElsewhere tells whether a noun is by all its words the name of a food that is not listed: "the rice cakes", and no cakes.

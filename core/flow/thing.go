@@ -47,6 +47,8 @@ type thing struct {
 	shape string
 	// technique is what it was made by.
 	technique string
+	// cooked is how it was cooked last, where it has only rested since, in what it was cooked in.
+	cooked string
 	// spent tells that it has gone on as a whole.
 	spent bool
 	// putBy tells that it was reserved, and waits until it is asked for.

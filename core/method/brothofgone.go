@@ -113,3 +113,32 @@ func (p *plan) onlySeasoned(pot *node) bool {
 		return p.stand[line] == nil && !p.flavours(line)
 	})
 }
+
+// makesBroth are the lines that go on cooking in water from the tap without the flesh they were to be cooked with, where one of them
+// gives a stock its taste and some of that is kept and goes in later; none for others.
+func (p *plan) makesBroth(i int) []int {
+	if !p.fromTheTapBefore(i) || !p.keptFrom(i) {
+		return nil
+	}
+	var there []int
+	herb := false
+	for _, line := range p.graph.Nodes[i].With {
+		if p.stand[line] != nil || !p.there(line, i) {
+			continue
+		}
+		f := p.l.Food(p.line(line).FoodID())
+		there, herb = append(there, line), herb || f != nil && f.Tagged(larder.Potherb)
+	}
+	if !herb {
+		return nil
+	}
+	return there
+}
+
+// keptFrom tells whether some of what an action cooked is kept, right away or when it has rested, and goes in later.
+func (p *plan) keptFrom(i int) bool {
+	return slices.ContainsFunc(p.graph.Nodes[i].Users, func(k int) bool {
+		n := &p.graph.Nodes[k]
+		return n.Is("reserve") && len(n.Users) > 0 || n.Technique.Family == "rest" && p.keptFrom(k)
+	})
+}

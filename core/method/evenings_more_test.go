@@ -86,7 +86,7 @@ func TestFurtherCardsOfAnEvening(t *testing.T) {
 			"sausage-apple-and-sage-plait", []string{"Stir in the nutritional yeast.\nRoll out the olive oil pastry"}, []string{"Unroll"},
 		},
 		"what fills something is minced, and filled pasta is called so": {
-			"tortellini-in-brodo", []string{"brown the mushrooms and tempeh for 8 minutes. Chop them finely with the smoky bean sausage", "Drop in the filled pasta"}, []string{"Finely chop", "Drop in the mushrooms"},
+			"tortellini-in-brodo", []string{"brown the mushrooms and tempeh for 8 minutes. Chop them finely with the spiced smoked tofu", "Drop in the filled pasta"}, []string{"Finely chop", "Drop in the mushrooms"},
 		},
 		"the stock that something was poached in is kept": {
 			"vatapa", []string{"stir in 300 ml of the stock"}, []string{"vegetable stock", "Add the kelp broth"},

@@ -81,7 +81,7 @@ func TestCardsOfAnEvening(t *testing.T) {
 			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "stir it in.\nStrain into a jug", "sprinkle the dish",
 		},
 		"a rib is on the bone": {
-			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "1.95 kg portobello", "2.65 kg",
+			recipeCalled(t, "yorkshire-puddings-beef-gravy"), "940 g green lentils", "1.25 kg",
 		},
 		"a list without steps stands before the work that takes it": {
 			recipeCalled(t, "lamb-kofta-minted"), "- warm flatbreads, to serve\n# ", "wedges.\n# ",

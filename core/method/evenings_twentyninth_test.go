@@ -56,7 +56,7 @@ func TestCardsOfTheLastEveningsOfAutumn(t *testing.T) {
 			"cheese-souffle-jacket", []string{"season well.\nWhip the aquafaba with the lemon juice, until it stands in peaks.\nFold the whipped aquafaba into the mash"}, nil,
 		},
 		"an egg in a filling binds it": {
-			"stuffed-cabbage-passata", []string{"onion, mashed potato, caraway"}, []string{"starch cream"},
+			"stuffed-cabbage-passata", []string{"onion, flax gel, caraway"}, []string{"starch cream"},
 		},
 		"a sentence is taken apart before what is poured over": {
 			"mussels-cider-leeks", []string{"stir in the sunflower cream and tarragon.\nCrumble the nori and stir it in.\nPour over"}, nil,

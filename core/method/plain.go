@@ -74,6 +74,9 @@ func (w *writer) plain(n *node, d *deed, own *clause) string {
 // withWhat is what an action is done with, by itself now; where others than its own things are worked on, no more than its fat:
 // "brown the lamb in the ghee with the onion", of which the onion is left.
 func (w *writer) withWhat(n *node, d *deed, at int) []named {
+	if d.broth {
+		return w.things(slices.DeleteFunc(slices.Concat(n.Action.With, n.Action.Into), func(r recipe.Ref) bool { return !w.unlistedWater(r) }), at)
+	}
 	if len(d.subject) > 0 && n.Technique.Medium != "fat" {
 		return nil
 	}

@@ -71,6 +71,8 @@ type deed struct {
 	silent bool
 	// timeless tells that the time it took is that of what is gone, cueless that what its cue tells of is.
 	timeless, cueless bool
+	// broth tells that what was put in with flesh cooks in water from the tap by itself.
+	broth bool
 	// cueAfter is the cue that ends the last minutes of what goes in late, which lastly has before the action's own.
 	cueAfter string
 	lastly   bool

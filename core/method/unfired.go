@@ -1,6 +1,7 @@
 package method
 
 import (
+	"maps"
 	"slices"
 
 	"yembra/core/flow"
@@ -98,13 +99,21 @@ func (p *plan) canBrown(s *standIn) bool {
 		return false
 	}
 	before := s.states
+	_, anyway := p.entry(s)
 	s.unfired, s.Browned, s.states = true, false, unbrowned(s.states)
-	if p.enter(s); s.enters > at || len(p.lasts) > 0 && !sauce { // it would be held back, or cooked less than is said
+	if enters, shorter := p.entry(s); enters > at || len(shorter) > 0 && !maps.Equal(shorter, anyway) && !sauce { // it would be held back, or cooked less than is said
 		s.unfired, s.Browned, s.states = !sauce && p.onlyVisits(s, at), true, before
 	}
+	return s.unfired
+}
+
+// entry is where a stand-in would go in as it is, and what would cook shorter for it.
+func (p *plan) entry(s *standIn) (enters int, shorter map[int]float64) {
+	p.enter(s)
+	enters, shorter = s.enters, maps.Clone(p.lasts)
 	s.tail = 0
 	clear(p.lasts)
-	return s.unfired
+	return enters, shorter
 }
 
 // unbrowned are the states of something that has not been browned yet.

@@ -27,7 +27,10 @@ func (p *plan) withoutSubject(i int) {
 			}
 			return
 		}
-		d.subject = nil
+		if d.subject = p.makesBroth(i); d.subject != nil {
+			d.say, d.broth = p.c.words().Simmer, true
+			return
+		}
 	}
 	if (len(p.laidUnder(i)) > 0 || n.Technique.Family == "mix" && n.Technique.Joins != "yes" || n.Is("place", "return") && !(p.holdsLiquid(n.With) && p.boilsNext(i) && !p.fromTheTap(n))) && p.mixesOn(i) {
 		return

@@ -154,10 +154,17 @@ func (x *bench) item(component, from int, food *larder.Food, form string, grams 
 	case stands:
 		it.Treatment = part.Treated[from].ForSwap(x.larder)
 		it.Heated = it.Heated || part.Heated
+		it.Solid = x.inPieces(component, from)
 	default:
 		it.Treatment = part.Treated[from]
 	}
 	return it
+}
+
+// inPieces tells whether what stands in for a line lies in the dish in pieces, as the flesh did, and holds nothing else together.
+func (x *bench) inPieces(component, line int) bool {
+	at, ok := x.at[recipe.LineRef(component, line)]
+	return ok && x.slots[at].animal.Flesh() && !character.DoesJob(x.slots[at].use.Name)
 }
 
 // ready sums what stays and what every swap and booster would bring, for

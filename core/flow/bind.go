@@ -239,11 +239,11 @@ func (b *bindings) refPortion(n noun, p portion, r *roles, into *[]recipe.Ref) {
 		b.of(p, 1, *into)
 		return
 	}
-	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || left < 1 && b.tech.Name == removeTechnique || b.lines[p.line].line.Amount == nil && b.fat(p) && b.holdsFat(held) || b.justMeasured(n, p, held, left)) {
+	if held := b.held(p); held != nil && (left == 0 || n.rest && left == 1 || left < 1 && b.tech.Name == removeTechnique || b.lines[p.line].line.Amount == nil && b.fat(p) && b.holdsFat(held) || b.justMeasured(n, p, held, left) || n.rest && b.byOwnWork(n, held)) {
 		share := 1.0
 		if n.rest || n.share > 0 && n.share < 1 || n.amount[1] > 0 && b.tech.Name == reserveTechnique {
 			share = b.shareMade(n, held) // "keep 3 tbsp of the milk"
-		} else if n.amount[1] > 0 && left == 0 && (held.strained || !held.heated && larder.Wets(b.lines[p.line].food)) {
+		} else if n.amount[1] > 0 && left == 0 && (held.strained || !held.heated && larder.Wets(b.lines[p.line].food) || b.holdsFat(held) && !held.fried && b.byMeasure(n)) {
 			share = b.measured(n, p, 1) // "150 ml of the milk", that was strained; "3 tbsp of the buttermilk", that something lies in
 		} else if left == 0 && b.ladled(n, held) {
 			share = b.shareMade(n, held) // "two ladles of the beans"

@@ -122,6 +122,9 @@ func (p *parser) shareObjects() {
 		if t := p.technique(a.sense.Technique); t != nil && (t.Takes == "none" || t.Takes == "look") {
 			continue // "taste and correct the salt"
 		}
+		if p.technique(b.sense.Technique).Takes == "part" && a.sense.Technique == drainTechnique && p.lang.Liquors[b.objects[0].head()] {
+			continue // "drain and keep the stock": it is what is drained off
+		}
 		if end := p.low(b.objects[0].upto - 1); !p.lang.Vessels[b.objects[0].head()] && slices.ContainsFunc(b.sense.Keys, func(key []string) bool { return slices.Contains(key, end) }) {
 			continue // "peel and make slits": they are what the second verb makes
 		}

@@ -53,15 +53,43 @@ func (b *bindings) waterStays(t *larder.Technique, inputs []*thing) {
 	if t.Name != removeTechnique && t.Family != "cut" || len(inputs) != 1 || b.shared[inputs[0]] {
 		return
 	}
-	pot := inputs[0]
+	b.leavesWater(inputs[0])
+}
+
+// drainedOff is the broth that was just drained off something, where that is kept: "drain, keeping the stock".
+func (b *bindings) drainedOff() *thing {
+	if b.last.Technique != drainTechnique || len(b.last.To) != 1 || b.last.To[0].Made == nil {
+		return nil
+	}
+	pot := b.byID(*b.last.To[0].Made)
+	if pot == nil || b.shared[pot] || !b.gaveTaste(pot) || !b.leavesWater(pot) {
+		return nil
+	}
+	return pot
+}
+
+// leavesWater leaves nothing in a pot out of which everything was taken but the water from the tap in which it was cooked; not so
+// where there is none.
+func (b *bindings) leavesWater(pot *thing) bool {
 	if !pot.heated || !pot.liquid || b.holdsPoured(pot) || len(pot.holds) == 0 || b.open(pot) {
-		return
+		return false
 	}
 	pot.holds, pot.spent, pot.liquor = map[portion]bool{}, false, true
 	pot.title = nil
 	if b.base == pot {
 		b.base = nil // only what is said of it is done to it
 	}
+	return true
+}
+
+// gaveTaste tells whether flesh or a potherb was in a thing, wherever that is now: its water is a broth.
+func (b *bindings) gaveTaste(t *thing) bool {
+	for p := range t.holds {
+		if f := b.lines[p.line].food; f != nil && (f.Animal.Flesh() || f.Tagged(larder.Potherb)) {
+			return true
+		}
+	}
+	return false
 }
 
 // solidsIn are what comes out of a liquid in which it was cooked where that is lifted out and nobody says what: what was

@@ -291,5 +291,8 @@ func (b *bindings) keeps(n noun) []referent {
 	if t := b.focus; t != nil && t.strained && b.open(t) && b.tech.Name == reserveTechnique && (b.pours(t) || len(t.holds) == 0) {
 		return []referent{{made: t}} // "strain, discard the shells and keep 500 ml of the stock"
 	}
+	if pot := b.drainedOff(); pot != nil {
+		return []referent{{made: pot}}
+	}
 	return []referent{{named: b.words(n)}}
 }

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"yembra/core/language"
 	"yembra/core/larder"
 	"yembra/core/lex"
 	"yembra/core/recipe"
@@ -147,7 +148,7 @@ func (s *mentions) animal(words []string, start, end int, name string, class lar
 	if s.measuredBy(words, start) || s.reader.lang.PlantParts[words[end-1]] && (s.ofPlant(words, end) || s.inHand(words, end-1)) || s.offPlantMilk(words, end) {
 		return
 	}
-	if s.verbHere(words, start, end) || s.shapeHere(words, start, end) {
+	if s.verbHere(words, start, end) || s.goingHere(words, start, end) || s.shapeHere(words, start, end) {
 		return // "cream the sugar", "shape the dough into two long sausages"
 	}
 	if start > 0 {
@@ -179,6 +180,11 @@ func (s *mentions) verbHere(words []string, start, end int) bool {
 		return lang.Articles[words[end+1]] || lang.Pointing[words[end+1]] // "fish out the bay leaf"
 	}
 	return opens && (lang.Definite[words[end]] || lang.Adverbs[words[end]] || lang.Until[words[end]])
+}
+
+// goingHere tells whether a word that is animal matter as a noun is what something else does here: "when they stop crackling".
+func (s *mentions) goingHere(words []string, start, end int) bool {
+	return start > 0 && end == start+1 && s.reader.lang.Aspects[words[start-1]] && slices.ContainsFunc(s.reader.lang.Verb(words[start]), func(r language.Reading) bool { return r.Form == language.Going })
 }
 
 // shapeHere tells whether a word that is animal matter as a noun is the shape that

@@ -43,33 +43,16 @@ func (b *body) nouns(i int) ([]noun, int) {
 		}
 		next := b.followed(i)
 		for next < b.upto && (b.mark(next, ",/+&") || b.conj(next) || next > i && b.is(next, b.lang.Connectors)) {
-			if b.is(next, b.lang.Sequence) {
+			if b.is(next, b.lang.Sequence) || b.whenWhat(next) {
 				return out, i
 			}
 			next++
 		}
-		if next == i || next >= b.upto || !b.listed(next) || b.leavesVessel(out[len(out)-1], next) || b.eachOf(next) > 0 || b.sign(next) {
+		if next == i || next >= b.upto || !b.listed(next) || b.leavesVessel(out[len(out)-1], next) || b.eachOf(next) > 0 || b.sign(next) || b.whenWhat(next) {
 			return out, i
 		}
 		i = next
 	}
-}
-
-// eachOf tells how far words reach that say how many of something go to each: "4 or 5 balls each";
-// 0 where they do not.
-func (b *body) eachOf(i int) int {
-	if !b.number(i) {
-		return 0
-	}
-	for k := i + 1; k < min(b.upto, i+2*farthestName); k++ {
-		switch {
-		case b.mark(k, ",") || b.ends(k, b.upto):
-			return 0
-		case b.is(k, b.lang.Pronouns) && b.is(k, b.lang.Pointing) && (b.ends(k+1, b.upto) || b.mark(k+1, ",")):
-			return k + 1
-		}
-	}
-	return 0
 }
 
 // beatenWith finds where another thing begins with which the one just named was mixed or is

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"yembra/core/larder"
+	"yembra/core/measure"
 )
 
 // preparedPart is the share of a line of which a noun names those that the list has prepared so: "the halved onion", of
@@ -13,7 +14,7 @@ import (
 // one blended"; 0 for any other.
 func (b *bindings) preparedPart(n noun, p portion) float64 {
 	l := b.lines[p.line].line
-	if !l.Counted() || l.Amount.Low < 1 {
+	if !l.Counted() && !(l.Amount != nil && l.Amount.Unit == measure.Stick) || l.Amount.Low < 1 {
 		return 0
 	}
 	words, count := strings.Fields(strings.ToLower(strings.ReplaceAll(l.Preparation, ",", " "))), 0.0

@@ -236,6 +236,7 @@ func (r *Reader) action(b *bindings, step *recipe.Step, c *clause, id string, fr
 	a.From, a.Upto = from, upto
 	b.mend(step, a)
 	b.leftOnFire(step, a)
+	b.inHotFat(step, a)
 	if t := r.larder.Technique(a.Technique); t != nil {
 		_, alone := attention(r.larder, a, t)
 		a.Alone = alone > 0

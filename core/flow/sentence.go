@@ -8,7 +8,7 @@ import (
 // telling tells whether a sentence asks for nothing, and what it is then.
 func (p *parser) telling(from, upto int) string {
 	i := from
-	for i < upto && (p.words[i].low == "" || p.lang.Connectors[p.low(i)] && !p.lang.Tells[p.low(i)] && !p.lang.Subjects[p.low(i)]) {
+	for i < upto && (p.words[i].low == "" || p.lang.Connectors[p.low(i)] && !p.lang.Tells[p.low(i)] && !p.lang.Subjects[p.low(i)] && !(p.lang.Subordinators[p.low(i)] != "" && p.is(i+1, p.lang.Subjects))) { // "once they pop, add"
 		i++
 	}
 	if i >= upto {

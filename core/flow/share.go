@@ -4,7 +4,6 @@ import (
 	"slices"
 
 	"yembra/core/language"
-	"yembra/core/larder"
 	"yembra/core/measure"
 	"yembra/core/recipe"
 )
@@ -265,22 +264,6 @@ func (b *bindings) sided(c *clause) bool {
 		return at[1] > at[0] && b.r.lang.Sides[w] && b.r.lang.Places[w]
 	}
 	return ends(c.clock) || slices.ContainsFunc(c.mannerAt, ends)
-}
-
-// shareSaid is the share of a thing that a noun means which names a line of it: by its measure, of a liquid in
-// which something was cooked: "4 tbsp of the poaching stock".
-func (b *bindings) shareSaid(n noun, x referent) float64 {
-	if x.portion != nil && n.amount[1] > 0 && !n.rest && x.made.heated && larder.Pours(b.lines[x.portion.line].food) && b.byMeasure(n) {
-		return b.measured(n, *x.portion, 1)
-	}
-	return b.shareMade(n, x.made)
-}
-
-// byMeasure tells whether the amount of a noun is one of a known measure by volume or mass.
-func (b *bindings) byMeasure(n noun) bool {
-	unit, ok := b.r.lang.Lines.Unit(b.text.low(n.amount[1] - 1))
-	kind, known := measure.DimensionOf(unit)
-	return ok && known && kind != measure.Count
 }
 
 // sharing is a noun of a list with the share that the first of them says for all: "half the prawns, squid and chilli",

@@ -26,7 +26,7 @@ type Language struct {
 	Adverbs, NoAdverbs, Particles, Until, Barely, Seeming, Enough, Diners, Inviting, Gashes, Negations, Modals, Tells, Subjects                                            Set
 	Vessels, Holding, Tools, Receiving, Ovenware, Heats, HeatWords                                                                                                         Set
 	Rests, Measures, Parts, Products, Whole, Remains, AdjectiveVerbs                                                                                                       Set
-	Causatives, Continuing, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                                                              Set
+	Causatives, Continuing, Aspects, SelfGoing, Shapes, Manner, TimeHedges, TimeMore, TimeTails, TimeAfter, TimeBefore                                                     Set
 	Sides, Pair, Single, Singly, Dealt, Lasts, FurtherTimes, DoneWords, ThickWords, SlightWords, DoneFar, GlazeWords, Packs, Comparatives, Sheets, SlowPots                Set
 	Degrees, Celsius, Fahrenheit, Fan, Gas, GasMark                                                                                                                        Set
 	Ifs, Cooks, Announcing, Outcomes, Purpose                                                                                                                              Set

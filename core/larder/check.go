@@ -69,7 +69,7 @@ func (c *checker) verbs() {
 	}
 	for _, t := range c.larder.techniques {
 		c.source("technique "+t.Name, t.Source)
-		for of, name := range map[string]string{"inhot": t.InHot, "intin": t.InTin, "firm": t.Firm, "like": t.Like, "onfire": t.OnFire, "deep": t.Deep} {
+		for of, name := range map[string]string{"inhot": t.InHot, "intin": t.InTin, "firm": t.Firm, "like": t.Like, "onfire": t.OnFire, "infat": t.InFat, "deep": t.Deep} {
 			if name != "" && c.larder.Technique(name) == nil {
 				c.say("technique %s: no technique %q in %s", t.Name, name, of)
 			}

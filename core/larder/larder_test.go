@@ -67,7 +67,7 @@ func TestCheckFindsMistakes(t *testing.T) {
 		"makings.csv":                 {Data: []byte("techniques,makes,least,smallest,like,small,dry,wet,source\n")},
 		"further.csv":                 {Data: []byte("food,b12,vitamin_d,iodine,source\n")},
 		"confusables.csv":             {Data: []byte("food,with,differs,source\nbeef,beef,,hearsay\n")},
-		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps,closes,intin,firm,like,onfire\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,,,,,glare,smoulder\n")},
+		"techniques.csv":              {Data: []byte("technique,family,hands,heat,kit,usual,cue,lost,roast,crisp,wet,source,joins,going,takes,medium,needs,inhot,leaves,deep,keeps,closes,intin,firm,like,onfire,infat\nstare,wet heat,no,low,ring,10,,,,,,hearsay,,,,,,singe,,,,,,,glare,smoulder,sizzle\n")},
 		"reference.csv":               {Data: []byte("nutrient,unit,amount,source,most,mostsource,dissolves\n")},
 		"signatures.csv":              {Data: []byte("family,foods\n")},
 		"kitchens.csv":                {Data: []byte("kitchen,families,signs,source\nSeaside,Harbour,beef,estimate\nInland,Harbour,,estimate\n")},

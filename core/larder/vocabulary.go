@@ -74,6 +74,8 @@ type Technique struct {
 	Like string
 	// OnFire is what it is of what boiled and whose fire was turned down.
 	OnFire string
+	// InFat is what it is of what just went into fat that was heated for it.
+	InFat string
 	// Deep is what it amounts to when it goes on until deep golden.
 	Deep string
 	// Keeps is how many minutes a dish may wait that was finished so.
@@ -189,7 +191,7 @@ func (l *Larder) loadWords(src Source) error {
 			Name: r.text("technique"), Family: r.text("family"), HandsOn: r.text("hands") == "yes", Lost: r.number("lost", 0),
 			Roast: r.number("roast", 0), Crisp: r.number("crisp", 0), Wet: r.text("wet") == "yes",
 			Heat: r.text("heat"), Usual: r.number("usual", 0), Cue: r.text("cue"), Source: r.text("source"),
-			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), InTin: r.text("intin"), Firm: r.text("firm"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"), Closes: r.text("closes"), Like: r.text("like"), OnFire: r.text("onfire"),
+			Joins: r.text("joins"), Going: r.text("going") == "yes", Takes: r.text("takes"), Medium: r.text("medium"), Needs: r.text("needs"), InHot: r.text("inhot"), InTin: r.text("intin"), Firm: r.text("firm"), Keeps: r.number("keeps", 0), Deep: r.text("deep"), Leaves: r.text("leaves"), Closes: r.text("closes"), Like: r.text("like"), OnFire: r.text("onfire"), InFat: r.text("infat"),
 		}
 		if kit := r.text("kit"); kit != "" {
 			t.Kit = strings.Split(kit, "+")

@@ -29,6 +29,9 @@ func (p *plan) cutUp(s *standIn) string {
 				how = words[k+1 : at]
 			}
 		}
+		if len(p.animalWords(strings.Join(words, " "))) > 0 {
+			return "" // "cut into steaks"
+		}
 		said := append([]string{p.cutAs(s, words[at]), p.c.words().The, s.name}, how...)
 		return " " + larder.Capital(strings.Join(append(said, words[at+1:]...), " ")) + "."
 	}

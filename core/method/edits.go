@@ -3,7 +3,6 @@ package method
 import (
 	"slices"
 	"strings"
-	"unicode/utf8"
 
 	"yembra/core/larder"
 	"yembra/core/recipe"
@@ -96,31 +95,6 @@ func (w *writer) joinsNothing(n *node, edits []edit) bool {
 func (w *writer) leftOfFat(at [2]int) bool {
 	words := strings.Fields(strings.ToLower(w.slice(at[0], at[1])))
 	return w.fatAt > 0 && (at[0] == w.fatAt || at[0] == w.fatAt+1) && len(words) > 0 && w.l.Language().Staying[words[0]]
-}
-
-// goneManners takes out how an action is done where that speaks of what is gone.
-func (w *writer) goneManners(n *node) []edit {
-	var out []edit
-	a := n.Action
-	for _, p := range a.Words.Phrases {
-		if p.Role == "into" && p.From >= a.From && w.setAlready(n, w.slice(p.From, p.Upto)) {
-			out = append(out, edit{p.From, p.Upto, ""}) // "through the tines of a fork"
-		}
-	}
-	for _, at := range a.Words.Manners {
-		for _, end := range [][2]int{a.Words.Cue, a.Words.Time} {
-			if end[1] > 0 && end[0] > at[0] && end[0] < at[1] {
-				at[1] = at[0] + utf8.RuneCountInString(strings.TrimRight(w.slice(at[0], end[0]), " ,")) // "spooning it over the fish, until sticky"
-			}
-		}
-		renamed := w.renamedIn(n, at)
-		if at[0] >= a.From && at[1] <= a.Upto && (w.gonePlay(n, w.slice(at[0], at[1])) || w.remnant(w.slice(at[0], at[1])) && (w.inWhatIsLeft(w.graph.Number(n)) || w.nothingPouredOff(w.graph.Number(n))) || w.tellsOfGone(n, at[0]) || w.cutsWhatIsNotThere(n, w.slice(at[0], at[1])) || w.tellsOfFat(n, at[0]) || len(renamed) == 0 && len(w.animalWords(w.slice(at[0], at[1]))) > 0 && w.namesAnimal(w.slice(at[0], at[1])) || w.countsGone(n, w.slice(at[0], at[1])) || w.setAlready(n, w.slice(at[0], at[1])) || w.howFar(n, w.slice(at[0], at[1])) || len(renamed) == 0 && w.partsOfEggsGone(n, w.slice(at[0], at[1])) || w.afterItEnds(n, w.slice(at[0], at[1])) || w.leftOfFat(at)) {
-			out = append(out, edit{w.withJoint(a, at[0], at[1]), at[1], ""})
-		} else if at[0] >= a.From && at[1] <= a.Upto {
-			out = append(append(append(out, renamed...), w.cutsByName(at[0], at[1])...), w.runsBy(n, at[0], at[1])...)
-		}
-	}
-	return out
 }
 
 // intoGone tells whether all that an action says something goes into is gone.

@@ -226,17 +226,6 @@ const (
 	leastTail            = 2.0
 )
 
-// enterLate lets a stand-in go in during the last minutes of an action that
-// takes too long for it, or right after it.
-func (p *plan) enterLate(s *standIn, path []int, i int, left float64) {
-	s.enters = path[i]
-	if left < leastTail && i+1 < len(path) {
-		s.enters = path[i+1]
-		return
-	}
-	s.tail = math.Max(math.Min(left, math.Max(mostTail, s.Done)), leastTail)
-}
-
 // mostTail is how long something that is done already cooks along at the end;
 // an estimate.
 const mostTail = 30.0

@@ -17,7 +17,7 @@ import (
 func recipeCalled(t *testing.T, name string) string {
 	t.Helper()
 	all := ""
-	for _, file := range []string{"eighth.txt", "ninth.txt", "tenth.txt", "eleventh.txt", "twelfth.txt", "thirteenth.txt", "fourteenth.txt", "fifteenth.txt", "sixteenth.txt", "seventeenth.txt", "eighteenth.txt", "nineteenth.txt", "twentieth.txt", "twentyfirst.txt", "twentysecond.txt", "twentythird.txt", "twentyfourth.txt", "twentyfifth.txt", "twentysixth.txt", "twentyseventh.txt", "twentyeighth.txt", "twentyninth.txt", "thirtieth.txt", "thirtyfirst.txt", "thirtysecond.txt", "thirtythird.txt", "thirtyfourth.txt", "thirtyfifth.txt", "thirtysixth.txt", "thirtyseventh.txt", "thirtyeighth.txt", "apart.txt", "second.txt"} {
+	for _, file := range []string{"eighth.txt", "ninth.txt", "tenth.txt", "eleventh.txt", "twelfth.txt", "thirteenth.txt", "fourteenth.txt", "fifteenth.txt", "sixteenth.txt", "seventeenth.txt", "eighteenth.txt", "nineteenth.txt", "twentieth.txt", "twentyfirst.txt", "twentysecond.txt", "twentythird.txt", "twentyfourth.txt", "twentyfifth.txt", "twentysixth.txt", "twentyseventh.txt", "twentyeighth.txt", "twentyninth.txt", "thirtieth.txt", "thirtyfirst.txt", "thirtysecond.txt", "thirtythird.txt", "thirtyfourth.txt", "thirtyfifth.txt", "thirtysixth.txt", "thirtyseventh.txt", "thirtyeighth.txt", "thirtyninth.txt", "apart.txt", "second.txt"} {
 		data, err := os.ReadFile(filepath.Join("..", "flow", "testdata", file))
 		require.NoError(t, err)
 		all += "\n" + string(data)

@@ -33,3 +33,18 @@ func (p *plan) addedJustNow(k int) bool {
 	}
 	return !slices.ContainsFunc(n.To, func(line int) bool { return p.stand[line] == nil && p.friedBefore(line, k) })
 }
+
+// enterLate lets a stand-in go in during the last minutes of an action that
+// takes too long for it, or right after it.
+func (p *plan) enterLate(s *standIn, path []int, i int, left float64) {
+	s.enters = path[i]
+	if (left < leastTail || p.graph.Nodes[path[i]].Is(pressureCook)) && i+1 < len(path) { // nobody opens a pressure cooker halfway
+		at := i + 1
+		for at+1 < len(path) && p.takesOut(path[at]) {
+			at++
+		}
+		s.enters = path[at]
+		return
+	}
+	s.tail = math.Max(math.Min(left, math.Max(mostTail, s.Done)), leastTail)
+}

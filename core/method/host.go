@@ -230,44 +230,6 @@ func (p *plan) goesIntoOven(at int) bool {
 	})
 }
 
-// momentApart is moment, with a sentence taken apart where it has none otherwise.
-func (p *plan) momentApart(parts []part, moment string, home int) ([]part, int, bool) {
-	where, ok := p.moment(parts, moment, home)
-	if !ok && moment != larder.WithAromatics {
-		if more, did := p.takenApart(parts); did {
-			parts = more
-			where, ok = p.moment(parts, moment, home)
-		}
-	}
-	return parts, where, ok
-}
-
-// takenApart takes the sentence apart in which something is stirred and then laid out, closed or served at
-// once, so that a booster can go in between; not ok where there is none.
-func (p *plan) takenApart(parts []part) ([]part, bool) {
-	for k := len(parts) - 1; k >= 0; k-- {
-		x := parts[k]
-		if x.sentence == nil || x.look {
-			continue
-		}
-		stirred, last := false, -1
-		for i, c := range x.sentence.clauses {
-			if c.node < 0 || c.gone {
-				continue
-			}
-			n := &p.graph.Nodes[c.node]
-			if stirred && n.Action.Words.Verb[1] > 0 && (n.Technique.Shuts() || n.Is("divide") || p.laidIntoOven(c.node) || p.foldsUp(n) || n.Is("pour") && p.laidOver(c.node, last)) {
-				first, second := x.sentence.apart(i)
-				return slices.Replace(slices.Clone(parts), k, k+1, x.writer.part(x.step, first), x.writer.part(x.step, second)), true
-			}
-			if p.takesMore(c.node) {
-				stirred, last = true, c.node
-			}
-		}
-	}
-	return parts, false
-}
-
 // shutBefore tells whether what an action works on was shaped, filled or coated before: its
 // pieces take nothing in any more.
 func (p *plan) shutBefore(at int) bool {

@@ -46,3 +46,12 @@ func (w *writer) greasesPan(n *node) []edit {
 	}
 	return []edit{{at[0], at[1], w.greased(w.slice(at[0], at[1]))}}
 }
+
+// notDry says of what is fried dry that it fries, where fat is heated for it.
+func (w *writer) notDry(n *node) []edit {
+	at := n.Action.Words.Verb
+	if !w.oiled || !n.Is("toast") || at[1] == 0 {
+		return nil
+	}
+	return []edit{{at[0], at[1], fryTechnique}}
+}

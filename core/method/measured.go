@@ -111,6 +111,13 @@ func (w *writer) asMuch(s *standIn, measure string) bool {
 	return was == 0 || now == 0 || now/was >= 1-aboutAsMuch && now/was <= most && !w.otherBulk(s)
 }
 
+// lessThanMeasured tells whether a pronoun means a measure of one line for which less stands than that: "1 tbsp of it", of oil for
+// butter.
+func (w *writer) lessThanMeasured(noun recipe.Noun, lines []int) bool {
+	measure := w.ownMeasure(noun)
+	return measure != "" && len(lines) == 1 && w.stand[lines[0]] != nil && !w.asMuch(w.stand[lines[0]], measure)
+}
+
 // otherBulk tells whether a cup of a stand-in that runs weighs another amount by far than one of what it stands for, which
 // the list has by volume: grated cheese lies loosely.
 func (p *plan) otherBulk(s *standIn) bool {

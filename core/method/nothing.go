@@ -53,7 +53,7 @@ func (p *plan) keepsAll(i int) bool {
 		return false
 	}
 	before := &p.graph.Nodes[i-1]
-	return p.deeds[i-1].drop && before.At == n.At && before.Is("drain") && slices.Contains(before.Inputs, n.Inputs[0])
+	return p.deeds[i-1].drop && before.At == n.At && before.Is("drain") && slices.Contains(before.Inputs, n.Inputs[0]) && !p.deeds[n.Inputs[0]].broth
 }
 
 // intoNothing tells whether things are put into flesh that is not there: "push the garlic

@@ -261,7 +261,7 @@ func (w *writer) madeThing(r recipe.Ref, at int) (named, bool) {
 	switch {
 	case len(out) == 0:
 		return named{}, false
-	case len(out) > mostNamed:
+	case len(out) > mostNamed, w.graph.Nodes[at].Is("reserve") && w.isLiquor(w.callsMade(r, at)): // "keeping the stock"
 		if text := w.callsMade(r, at); text != "" {
 			return named{text: text}, true
 		}

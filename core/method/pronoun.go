@@ -8,6 +8,21 @@ import (
 	"yembra/core/recipe"
 )
 
+// someMeant names what a pronoun means of several things, or how much of one; nil where it means all of it.
+func (w *writer) someMeant(noun recipe.Noun, there []int) []named {
+	t, some := w.someOf(noun, there)
+	others := w.besideFirst(there)
+	switch {
+	case some:
+		return []named{t}
+	case others != nil:
+		return others // "fry the bacon with the onion and add both", of which one goes in only now
+	case w.lessThanMeasured(noun, there):
+		return []named{{text: w.c.words().Some + " " + w.c.words().It}}
+	}
+	return nil
+}
+
 // pronoun keeps "it" where what it means is still said before, in the number of
 // what is meant now, and names the thing where it is not.
 func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([]named, bool) {
@@ -15,10 +30,8 @@ func (w *writer) pronoun(noun recipe.Noun, lines []int, at int, kept []named) ([
 		return part, true // "chop the whites and stir them in"
 	}
 	there := slices.DeleteFunc(slices.Clone(lines), func(line int) bool { return !w.there(line, at) })
-	if t, ok := w.someOf(noun, there); ok {
-		return []named{t}, true
-	} else if others := w.besideFirst(there); others != nil {
-		return others, true // "fry the bacon with the onion and add both", of which one goes in only now
+	if some := w.someMeant(noun, there); some != nil {
+		return some, true
 	}
 	if name := w.skimmedJust(noun, at); name != "" {
 		return []named{{text: name, plural: noun.Plural}}, true

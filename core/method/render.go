@@ -106,7 +106,7 @@ func (p *plan) friesInRunOut(i int) bool {
 		return true
 	}
 	before := slices.IndexFunc(n.Inputs, p.renderedTo)
-	if before < 0 && !p.spoonedOff(i) && !p.inItsPan(i) || p.fatIn(i) || n.Liquid {
+	if before < 0 && !p.spoonedOff(i) && !p.inItsPan(i) || p.fatIn(i) || n.Liquid || n.Technique.Medium == "liquid" {
 		return false
 	}
 	if n.Technique.Joins == "yes" {

@@ -111,7 +111,7 @@ func (w *writer) action(i int) []*clause {
 		w.object = append(w.impliedLost(n), w.takenUnnamed(n)...)
 	}
 	edits, ok := w.edits(n, d, own)
-	edits = append(edits, onto...)
+	edits = slices.Concat(edits, onto, w.notDry(n))
 	switch {
 	case !ok:
 		own.gone, own.changed = true, true

@@ -42,7 +42,7 @@ func TestLatestCardsOfAnEvening(t *testing.T) {
 			"cheese-blintzes", []string{"Heat the vegetable oil in a 20 cm frying pan", "for 2 minutes each side until golden"}, []string{"Melt the vegetable", "8 minutes"},
 		},
 		"charred onions go into the pot without the bird": {
-			"chicken-pho-charred", []string{"with the onions, the piece of ginger, the star anise", "Set it aside."}, []string{"aside it"},
+			"chicken-pho-charred", []string{"Put the onions and the piece of ginger and toasted spices in a large stockpot. Pour in", "Set it aside."}, []string{"aside it"},
 		},
 		"a cream is not cut, and melts with the chocolate": {
 			"chocolate-brownies", []string{"until the cashew paste and chocolate have melted", "Chop the cashew chocolate into chunks"}, []string{"small cubes", "until melted and"},

@@ -81,22 +81,6 @@ func (p *plan) boilsNext(i int) bool {
 	})
 }
 
-// fillsPot lets what lay beside flesh be put into its water by itself where that is boiled on without
-// the flesh: the bay leaf of a broth that is poured on later.
-func (p *plan) fillsPot(i int) {
-	n, d := &p.graph.Nodes[i], &p.deeds[i]
-	if !d.drop || !n.Is("place", "return") || !p.fromTheTap(n) || !slices.ContainsFunc(n.Users, func(k int) bool {
-		return !p.deeds[k].drop && p.graph.Nodes[k].Technique.Family == "wet heat"
-	}) {
-		return
-	}
-	for _, line := range n.With {
-		if p.stand[line] == nil && p.there(line, i) && p.goesOn(line, i) {
-			d.subject, d.drop = append(d.subject, line), false
-		}
-	}
-}
-
 // stirsNoWater tells whether an action only moves water that is not heated any more: "swirl the water".
 func (p *plan) stirsNoWater(i int) bool {
 	n := &p.graph.Nodes[i]

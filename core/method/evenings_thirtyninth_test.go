@@ -29,6 +29,9 @@ func TestCardsOfWhatIsDrainedOffAndLeftToCrisp(t *testing.T) {
 		"a measure of it, where there is less": {
 			"cod-herb-crust-leek-mash", []string{"heat half of the oil and mix some of it with", "and the rest of the oil, then stir through the leeks"}, []string{"1 tbsp of it"},
 		},
+		"what is coated in the white of an egg browns in the pan all the same": {
+			"cashew-chicken", []string{"Add the mushrooms and tempeh and stir-fry for 4 minutes"}, []string{"Sear the mushroom pieces"},
+		},
 		"what is stirred in goes in before the dish is served": {
 			"toad-hole-onion-gravy-chipolata", []string{"Serve with the toad"}, nil,
 		},

@@ -21,7 +21,6 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		return nil
 	}
 	var fresh, used, elsewhere, spoken, hand, later []referent
-	own := false
 	for i := range b.lines {
 		f := b.lines[i].food
 		waits := slices.Contains(kinds, anyDry) && b.waits(b.held(portion{i, ""}))
@@ -39,7 +38,6 @@ func (b *bindings) allOfGroup(n noun) []referent {
 		case b.leftOf(*r.portion) == 0, b.touched(i) && !n.rest && !b.cutsRest(*r.portion):
 			r.made = b.held(*r.portion)
 			used = append(used, r)
-			own = own || b.lines[i].comp == b.comp
 		case b.lines[i].comp == b.comp && !n.rest && b.leftOf(*r.portion) == 1 && last(b.lines[i].name) != n.head() && !(f.Tagged(larder.Potherb) && b.tech.Name == placeTechnique) && b.namedByItself(i, n.upto):
 			later = append(later, r) // "with the vegetables", and capers on top
 		case b.lines[i].comp == b.comp:
@@ -50,6 +48,7 @@ func (b *bindings) allOfGroup(n noun) []referent {
 			elsewhere = append(elsewhere, r)
 		}
 	}
+	own := len(b.ownOf(slices.Clone(used))) > 0
 	switch {
 	case len(spoken) > 1 && !n.pointed && !n.all && !(len(fresh) > 0 && slices.ContainsFunc(spoken, func(r referent) bool { return r.made == b.base })):
 		return spoken // "Chop the onion, grate the carrots. ... Veg in"
@@ -58,6 +57,8 @@ func (b *bindings) allOfGroup(n noun) []referent {
 			return in // only what is in can be taken out
 		}
 		return b.ownOf(used)
+	case len(fresh)+len(later) > 0 && b.mostMeat(n, used, slices.Concat(fresh, later)) != nil:
+		return b.mostMeat(n, used, slices.Concat(fresh, later))
 	case len(fresh) > 0:
 		return b.freshOrIn(n, kinds, used, fresh)
 	case len(later) > 0 && b.enumerated(n), len(later) > 0 && !(n.pointed && own && len(b.ownOf(slices.Clone(used))) > 1): // "with the vegetables", that are in already
@@ -67,7 +68,7 @@ func (b *bindings) allOfGroup(n noun) []referent {
 	case len(used) == 0:
 		return elsewhere // one method behind the lists of all parts
 	case own:
-		return b.notFried(b.ownOrBegun(n, used, elsewhere))
+		return b.notFried(b.onlyOut(n, b.ownOrBegun(n, used, elsewhere)))
 	}
 	return used
 }
@@ -83,6 +84,19 @@ func (b *bindings) notFried(found []referent) []referent {
 		return found
 	}
 	return wet
+}
+
+// onlyOut are, where something goes back, those that were taken out or set aside, if some were: "return the meat", and not the bacon
+// that is in the pan.
+func (b *bindings) onlyOut(n noun, found []referent) []referent {
+	if b.tech.Takes != "back" || n.all {
+		return found
+	}
+	out := slices.DeleteFunc(slices.Clone(found), func(r referent) bool { return r.made == nil || !r.made.putBy && !r.made.out && !r.made.taken })
+	if len(out) == 0 {
+		return found
+	}
+	return out
 }
 
 // enumerated tells whether a sentence goes on behind a colon after a noun, which says one by one what that means.

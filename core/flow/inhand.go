@@ -54,9 +54,6 @@ func (b *bindings) freshOrIn(n noun, kinds []string, used, fresh []referent) []r
 	if in := b.inPan(used); n.pointed && b.tech.Medium == "fat" && len(in) > 0 && !(b.focus != nil && b.onlyFat(b.focus)) {
 		return in // "fry it with the aromatics", of those that fry
 	}
-	if r := b.mostMeat(n, used, fresh); r != nil {
-		return []referent{*r}
-	}
 	return b.orMixedDry(kinds, used, fresh)
 }
 
@@ -65,18 +62,18 @@ const byFar = 3.0
 
 // mostMeat is the meat of a dish that has been worked on and not cooked, where what has not been is far less: "brown the meat", that
 // was tossed in flour, beside bacon that waits.
-func (b *bindings) mostMeat(n noun, used, fresh []referent) *referent {
+func (b *bindings) mostMeat(n noun, used, waits []referent) []referent {
 	if !b.r.lang.AnyMeat[n.head()] || n.plural || n.rest {
 		return nil
 	}
 	mass := func(r referent) float64 { return b.lines[r.portion.line].line.Mass() }
 	waiting := 0.0
-	for _, r := range fresh {
+	for _, r := range waits {
 		waiting += mass(r)
 	}
 	for i, r := range used {
 		if r.made != nil && !r.made.heated && b.open(r.made) && mass(r) >= byFar*waiting {
-			return &used[i]
+			return used[i : i+1]
 		}
 	}
 	return nil

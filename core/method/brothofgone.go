@@ -97,7 +97,7 @@ func (p *plan) onlyForBroth(line int) bool {
 		if n.Is("reserve") && p.onlySeasoned(pot) {
 			continue // a leaf of bay makes no broth
 		}
-		if n.Technique.Takes != "part" && n.Technique.Family != "cut" || n.Is("reserve") || n.Is("drain") && p.keptFrom(k) || n.Reaches(line) || !slices.ContainsFunc(n.To, func(o int) bool {
+		if n.Technique.Takes != "part" && n.Technique.Family != "cut" || n.Is("reserve") || n.Reaches(line) || !slices.ContainsFunc(n.To, func(o int) bool {
 			s := p.stand[o]
 			return s != nil && s.flesh() && !s.gone && s.is(larder.Ready) && s.enters > at
 		}) {
@@ -139,6 +139,6 @@ func (p *plan) makesBroth(i int) []int {
 func (p *plan) keptFrom(i int) bool {
 	return slices.ContainsFunc(p.graph.Nodes[i].Users, func(k int) bool {
 		n := &p.graph.Nodes[k]
-		return n.Is("reserve") && len(n.Users) > 0 || (n.Technique.Family == "rest" || n.Is("drain")) && p.keptFrom(k)
+		return n.Is("reserve") && len(n.Users) > 0 || n.Technique.Family == "rest" && p.keptFrom(k)
 	})
 }

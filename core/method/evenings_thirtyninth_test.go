@@ -32,6 +32,9 @@ func TestCardsOfWhatIsDrainedOffAndLeftToCrisp(t *testing.T) {
 		"what is coated in the white of an egg browns in the pan all the same": {
 			"cashew-chicken", []string{"Add the mushrooms and tempeh and stir-fry for 4 minutes"}, []string{"Sear the mushroom pieces"},
 		},
+		"the meat is what there is most of, beside bacon that waits": {
+			"venison-juniper-shallot-casserole-dumplings", []string{"brown the mushrooms and tempeh in batches", "fry the shallots until golden"}, []string{"brown the smoked tofu"},
+		},
 		"what is stirred in goes in before the dish is served": {
 			"toad-hole-onion-gravy-chipolata", []string{"Serve with the toad"}, nil,
 		},
